@@ -1,0 +1,76 @@
+/** Askleaf: forms. Open or closed; its owner decides who may answer. */
+import express, { type Express, type Request, type Response } from 'express';
+import type { Ask, Cupboard } from './cupboard.js';
+import { doorChoices, entrance, fullAddress, ownerOnly, setDoor } from './doors.js';
+import type { Gatepost } from './gatepost.js';
+import { escapeHtml, page, type Dress } from './page.js';
+
+const dress: Dress = {
+  service: 'Askleaf',
+  banner: '<b>askleaf</b>',
+  css: `body{margin:0;background:#f4ecf7;color:#2e1a39;font:17px/1.5 "Century Gothic",Futura,sans-serif}header{padding:20px;text-align:center;font-size:22px;color:#7b3f98}
+main{max-width:560px;margin:0 auto 40px;padding:0 20px}.q{background:#fff;border-radius:18px;padding:16px 22px;margin:14px 0}
+label{display:block;margin-bottom:6px}input[type=text]{width:100%;box-sizing:border-box;font:inherit;padding:8px;border:0;border-bottom:2px solid #7b3f98}
+button{font:inherit;padding:10px 24px;border-radius:22px;border:0;background:#7b3f98;color:#fff}`,
+};
+
+export function askleaf(cupboard: Cupboard, gatepost: Gatepost): Express {
+  const app = express();
+  app.use(express.urlencoded({ extended: false, limit: '100kb' }));
+  const find = (request: Request): Ask | undefined => {
+    const slug = String(request.params.slug);
+    return Object.hasOwn(cupboard.contents.asks, slug) ? cupboard.contents.asks[slug] : undefined;
+  };
+  app.get('/', (_request, response) => void response.send(page(dress, 'Askleaf', '<h1>Ask away</h1>')));
+  app.get('/arrive', (request, response) => gatepost.arrive(request, response));
+
+  app.get('/ask/:slug', (request, response) => {
+    const ask = find(request);
+    if (!ask) return void response.status(404).send(page(dress, 'No such leaf', '<h1>No such leaf</h1>'));
+    switch (entrance(ask, gatepost.visitor(request))) {
+      case 'enter':
+        return void response.send(ask.taking ? askPage(ask) : page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><div class="q">This leaf takes no more answers.</div>`));
+      case 'to-the-gate':
+        return response.redirect(gatepost.comeInAddress(fullAddress(request)));
+      case 'ask':
+      case 'forbidden':
+        return void response.status(403).send(page(dress, 'Not for you', '<h1>This leaf is for chosen people</h1>'));
+    }
+  });
+  app.post('/ask/:slug', (request, response) => {
+    const ask = find(request);
+    if (!ask?.taking || entrance(ask, gatepost.visitor(request)) !== 'enter') return void response.status(409).type('text/plain').send('Not taken.');
+    ask.answers += 1;
+    cupboard.save();
+    response.send(page(dress, ask.title, '<h1>Your answers are pressed between the pages</h1>'));
+  });
+
+  app.get('/ask/:slug/who', (request, response) => {
+    const ask = find(request);
+    if (!ask) return void response.status(404).type('text/plain').send('No such leaf.');
+    if (ownerOnly(ask, gatepost, request, response)) response.send(whoPage(ask));
+  });
+  app.post('/ask/:slug/who', (request: Request<Record<string, string>, unknown, { door?: string; taking?: string }>, response: Response) => {
+    const ask = find(request);
+    if (!ask || !ownerOnly(ask, gatepost, request, response)) return;
+    if (request.body.taking !== undefined) ask.taking = request.body.taking === 'yes';
+    setDoor(ask, request.body.door, cupboard);
+    response.redirect(request.path);
+  });
+  return app;
+}
+
+function askPage(ask: Ask): string {
+  const questions = ask.questions.map((question, index) => `<div class="q"><label for="q${index}">${escapeHtml(question)}</label><input type="text" id="q${index}" name="q${index}"></div>`).join('');
+  return page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><p>${escapeHtml(ask.about)}</p><form method="post">${questions}<button>Hand in</button></form>`);
+}
+
+function whoPage(ask: Ask): string {
+  const taking = ask.taking ? ['no', 'Take no more answers'] : ['yes', 'Take answers again'];
+  return page(
+    dress,
+    `Who may answer: ${ask.title}`,
+    `<h1>${escapeHtml(ask.title)}</h1><p>${ask.answers} answers so far.</p><form method="post" class="q"><h2>Who may answer</h2>${doorChoices(ask)}<button>Keep</button></form>
+<form method="post" class="q"><button name="taking" value="${taking[0] ?? ''}">${taking[1] ?? ''}</button></form>`,
+  );
+}

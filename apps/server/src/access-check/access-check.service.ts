@@ -1,0 +1,70 @@
+/** Asks for checks, stops them, and finds the last one of each material. The runner does the work. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { In, Repository } from 'typeorm';
+import { Clock } from '../clock/clock.js';
+import { newId } from '../database/columns.js';
+import type { Material } from '../material/material.entity.js';
+import { AccessCheck } from './access-check.entity.js';
+import { AccessCheckRunner } from './access-check.runner.js';
+
+const unfinished = ['waiting', 'opening'] as const;
+
+/** What is known of one material's openings. */
+export interface LastChecks {
+  /** The last finished one for the link as it is now. */
+  readonly done: AccessCheck | null;
+  /** One that waits or runs. */
+  readonly pending: AccessCheck | null;
+}
+
+@Injectable()
+export class AccessCheckService {
+  constructor(
+    @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
+    private readonly runner: AccessCheckRunner,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Asks for a check of each link that is not being opened already. Words need none. */
+  async ask(materials: readonly Material[]): Promise<void> {
+    const last = await this.lastOf(materials);
+    const wanted = materials.filter((material) => material.link !== null && last.get(material.id)?.pending === null);
+    if (wanted.length === 0) return;
+    const askedAt = this.clock.now();
+    const once = [...new Map(wanted.map((material) => [material.id, material])).values()];
+    await this.checks.insert(once.map((material) => ({ id: newId(), materialId: material.id, state: 'waiting' as const, link: material.link ?? '', askedAt })));
+    this.runner.wake();
+  }
+
+  /** Stops what waits or runs; what was found out before stays. */
+  async stop(materials: readonly Material[]): Promise<void> {
+    if (materials.length === 0) return;
+    await this.checks.update({ materialId: In(materials.map((material) => material.id)), state: In([...unfinished]) }, { state: 'stopped', finishedAt: this.clock.now() });
+    this.runner.stopWhatWasStopped();
+  }
+
+  /** By material id. Checks of a link that was changed since don't count. */
+  async lastOf(materials: readonly Material[]): Promise<ReadonlyMap<string, LastChecks>> {
+    const ids = [...new Set(materials.map((material) => material.id))];
+    const rows = ids.length === 0 ? [] : await this.newestRows(ids);
+    return new Map(
+      materials.map((material) => {
+        const own = rows.filter((row) => row.materialId === material.id && row.link === material.link);
+        return [material.id, { done: own.find((row) => row.state === 'done') ?? null, pending: own.find((row) => row.state !== 'done') ?? null }];
+      }),
+    );
+  }
+
+  private async newestRows(materialIds: readonly string[]): Promise<AccessCheck[]> {
+    const newest = (await this.checks
+      .createQueryBuilder('newest')
+      .select('MAX(newest.id)', 'id')
+      .where('newest.materialId IN (:...materialIds)', { materialIds })
+      .andWhere("newest.state IN ('waiting', 'opening', 'done')")
+      .groupBy('newest.materialId')
+      .addGroupBy("newest.state = 'done'")
+      .getRawMany()) as { id: string }[];
+    return newest.length === 0 ? [] : this.checks.findBy({ id: In(newest.map((row) => row.id)) });
+  }
+}

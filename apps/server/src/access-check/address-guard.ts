@@ -1,0 +1,70 @@
+/**
+ * What the server may connect to when it opens links that people paste. Decided on the resolved address at
+ * connection time, for every hop: a name is looked up once, judged, and that very address is connected to, so that a
+ * second look-up can't answer otherwise. Hosts that the configuration trusts (`host:port`) pass.
+ */
+import { lookup as dnsLookup, type LookupAddress, type LookupOptions } from 'node:dns';
+import { isIP, type LookupFunction } from 'node:net';
+import ipaddr from 'ipaddr.js';
+import { buildConnector } from 'undici';
+
+export class GuardedAddressError extends Error {
+  readonly code = 'HAPSET_GUARDED';
+}
+
+/** True for addresses of the open internet: no loopback, private, link-local, shared, multicast or otherwise special range. */
+export function isPublicAddress(address: string): boolean {
+  const plain = address.replace(/^\[|\]$/g, '').replace(/%.*$/, '');
+  return ipaddr.isValid(plain) && ipaddr.process(plain).range() === 'unicast';
+}
+
+export class AddressGuard {
+  private readonly trusted: ReadonlySet<string>;
+
+  /** @param trustedHosts `host:port`, in lower case */
+  constructor(trustedHosts: readonly string[]) {
+    this.trusted = new Set(trustedHosts);
+  }
+
+  isTrusted(hostname: string, port: string | number): boolean {
+    return this.trusted.has(`${hostname.toLowerCase()}:${port}`);
+  }
+
+  /** A connector for undici that refuses before a single byte is sent. */
+  connector(): buildConnector.connector {
+    const open = buildConnector({ lookup: guardedLookup, timeout: 5000 } as buildConnector.BuildOptions);
+    const trusted = buildConnector({ lookup: trustedLookup, timeout: 5000 } as buildConnector.BuildOptions);
+    return (options, callback) => {
+      const port = options.port || (options.protocol === 'https:' ? '443' : '80');
+      if (this.isTrusted(options.hostname, port)) {
+        trusted(options, callback);
+        return;
+      }
+      // Literal addresses are connected to without a look-up, so they are judged here.
+      const literal = options.hostname.replace(/^\[|\]$/g, '');
+      if (isIP(literal) !== 0 && !isPublicAddress(literal)) callback(new GuardedAddressError(literal), null);
+      else open(options, callback);
+    };
+  }
+}
+
+/** Looks a name up and refuses when any of its addresses is special: which one gets used is not ours to choose. */
+const guardedLookup: LookupFunction = (hostname, options, callback) => {
+  dnsLookup(hostname, { ...(options as LookupOptions), all: true }, (error, addresses) => {
+    if (error) callback(error, '', 0);
+    else if (addresses.length === 0 || addresses.some(({ address }) => !isPublicAddress(address))) callback(new GuardedAddressError(hostname), '', 0);
+    else answer(addresses, options, callback);
+  });
+};
+
+/** Names under `.localhost` are loopback (RFC 6761); Node does not resolve them by itself. */
+const trustedLookup: LookupFunction = (hostname, options, callback) => {
+  if (hostname === 'localhost' || hostname.endsWith('.localhost')) answer([{ address: '127.0.0.1', family: 4 }], options, callback);
+  else dnsLookup(hostname, { ...(options as LookupOptions), all: true }, (error, addresses) => (error ? callback(error, '', 0) : answer(addresses, options, callback)));
+};
+
+function answer(addresses: readonly LookupAddress[], options: LookupOptions, callback: Parameters<LookupFunction>[2]): void {
+  const [first] = addresses;
+  if (options.all) callback(null, [...addresses]);
+  else callback(null, first?.address ?? '', first?.family ?? 4);
+}

@@ -1,0 +1,147 @@
+/**
+ * Opens a link as a student would who is not signed in anywhere: follows redirects itself, keeps cookies for this one
+ * opening, reads the page, and writes down what happened. It judges nothing.
+ */
+import type { Ending, Evidence, FinalPage, Hop } from '@hapset/core';
+import { CookieJar } from 'tough-cookie';
+import { Agent, fetch, type Response } from 'undici';
+import { GuardedAddressError, type AddressGuard } from './address-guard.js';
+import { readPage } from './page-facts.js';
+
+export interface OpeningLimits {
+  readonly hops: number;
+  readonly totalMs: number;
+  readonly bodyBytes: number;
+}
+export const openingLimits: OpeningLimits = { hops: 10, totalMs: 10_000, bodyBytes: 2 * 1024 * 1024 };
+
+const headers = {
+  'User-Agent': 'Mozilla/5.0 (compatible; HapsetAccessCheck/1.0)',
+  Accept: 'text/html,application/xhtml+xml,*/*;q=0.8',
+  'Accept-Language': 'en',
+};
+
+export class StudentBrowser {
+  constructor(
+    private readonly guard: AddressGuard,
+    private readonly limits: OpeningLimits = openingLimits,
+  ) {}
+
+  /** Never throws for what a link does; every ending is evidence. */
+  async open(link: string, stop?: AbortSignal): Promise<Evidence> {
+    const opening = new Opening(link, this.limits);
+    const agent = new Agent({ connect: this.guard.connector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
+    const signal = AbortSignal.any([AbortSignal.timeout(this.limits.totalMs), ...(stop ? [stop] : [])]);
+    try {
+      return await opening.run(agent, signal);
+    } finally {
+      await agent.destroy();
+    }
+  }
+}
+
+/** One opening: its hops so far, its cookies, its clock. */
+class Opening {
+  private readonly hops: Hop[] = [];
+  private readonly jar = new CookieJar(undefined, { rejectPublicSuffixes: false });
+  private readonly startedAt = performance.now();
+
+  constructor(
+    private readonly asked: string,
+    private readonly limits: OpeningLimits,
+  ) {}
+
+  async run(agent: Agent, signal: AbortSignal): Promise<Evidence> {
+    let address = this.asked;
+    for (let count = 0; count <= this.limits.hops; count += 1) {
+      if (!isWeb(address)) return this.end('not-a-web-address', address);
+      const began = performance.now();
+      try {
+        const response = await this.request(address, agent, signal);
+        this.hops.push({ address, status: response.status, elapsedMs: since(began) });
+        const next = redirectTarget(response, address);
+        if (next === null) return this.evidence('answered', await this.readFinal(response, address, signal));
+        await response.body?.cancel();
+        address = next;
+      } catch (error) {
+        this.hops.push({ address, status: null, elapsedMs: since(began) });
+        return this.evidence(endingOf(error, signal), null);
+      }
+    }
+    return this.evidence('too-many-redirects', null);
+  }
+
+  private async request(address: string, agent: Agent, signal: AbortSignal): Promise<Response> {
+    const cookie = await this.jar.getCookieString(address);
+    const response = await fetch(address, { dispatcher: agent, redirect: 'manual', signal, headers: { ...headers, ...(cookie !== '' && { Cookie: cookie }) } });
+    for (const line of response.headers.getSetCookie()) await this.jar.setCookie(line, address, { ignoreError: true });
+    return response;
+  }
+
+  private async readFinal(response: Response, address: string, signal: AbortSignal): Promise<FinalPage> {
+    const header = response.headers.get('content-type') ?? '';
+    const contentType = (header.split(';')[0] ?? '').trim().toLowerCase();
+    const isHtml = contentType === 'text/html' || contentType === 'application/xhtml+xml';
+    const { body, cut } = await readBody(response, this.limits.bodyBytes, signal);
+    const charset = /charset\s*=\s*"?([^";\s]+)/i.exec(header)?.[1] ?? null;
+    return { address, status: response.status, contentType, sizeBytes: body.length, cut, page: isHtml ? readPage(body, address, charset) : null };
+  }
+
+  private end(ending: Ending, address: string): Evidence {
+    this.hops.push({ address, status: null, elapsedMs: 0 });
+    return this.evidence(ending, null);
+  }
+
+  private evidence(ending: Ending, final: FinalPage | null): Evidence {
+    return { asked: this.asked, hops: this.hops, ending, final, elapsedMs: since(this.startedAt) };
+  }
+}
+
+function isWeb(address: string): boolean {
+  if (!URL.canParse(address)) return false;
+  const { protocol, hostname } = new URL(address);
+  return (protocol === 'http:' || protocol === 'https:') && hostname !== '';
+}
+
+function redirectTarget(response: Response, address: string): string | null {
+  const location = response.headers.get('location');
+  if (![301, 302, 303, 307, 308].includes(response.status) || location === null) return null;
+  return URL.canParse(location, address) ? new URL(location, address).href : location;
+}
+
+/** Reads at most `limit` bytes, counted after decompression, and gives up the rest. */
+async function readBody(response: Response, limit: number, signal: AbortSignal): Promise<{ body: Buffer; cut: boolean }> {
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  if (!response.body) return { body: Buffer.alloc(0), cut: false };
+  for await (const chunk of response.body as AsyncIterable<Uint8Array>) {
+    signal.throwIfAborted();
+    chunks.push(chunk);
+    size += chunk.length;
+    if (size >= limit) return { body: Buffer.concat(chunks).subarray(0, limit), cut: true };
+  }
+  return { body: Buffer.concat(chunks), cut: false };
+}
+
+function since(began: number): number {
+  return Math.round(performance.now() - began);
+}
+
+const endings: readonly (readonly [RegExp, Ending])[] = [
+  [/^HAPSET_GUARDED$/, 'guarded-address'],
+  [/^(?:ENOTFOUND|EAI_AGAIN|EAI_FAIL|ENODATA)$/, 'name-not-found'],
+  [/TIMEOUT|ETIMEDOUT/, 'took-too-long'],
+  [/CERT|SSL|TLS|SELF_SIGNED|UNABLE_TO_VERIFY/, 'bad-certificate'],
+  [/^(?:ECONNREFUSED|EHOSTUNREACH|ENETUNREACH|EADDRNOTAVAIL|EACCES)$/, 'not-reached'],
+];
+
+function endingOf(error: unknown, signal: AbortSignal): Ending {
+  for (let cause = error; cause instanceof Error; cause = cause.cause) {
+    if (cause instanceof GuardedAddressError) return 'guarded-address';
+    if (cause instanceof AggregateError && cause.errors.length > 0) return endingOf(cause.errors[0], signal);
+    const code = 'code' in cause && typeof cause.code === 'string' ? cause.code : '';
+    const known = endings.find(([pattern]) => pattern.test(code));
+    if (known) return known[1];
+  }
+  return signal.aborted ? 'took-too-long' : 'broken-answer';
+}

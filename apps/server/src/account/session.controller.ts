@@ -1,0 +1,57 @@
+import { Body, Controller, Delete, Get, Inject, Post, Req, Res } from '@nestjs/common';
+import type { SessionView, WelcomeView } from '@hapset/contract';
+import { stringifySetCookie } from 'cookie';
+import type { Request, Response } from 'express';
+import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
+import { demoAccount } from '../demo/demo-account.js';
+import { Anyone } from '../ownership/access.decorators.js';
+import { Who } from '../ownership/who.decorator.js';
+import { sessionCookie, tokenOf } from '../ownership/session-cookie.js';
+import { SchoolService } from '../school/school.service.js';
+import type { Account } from './account.entity.js';
+import { sessionDays, SessionService } from './session.service.js';
+import { SignInDto } from './sign-in.dto.js';
+
+@Controller()
+export class SessionController {
+  constructor(
+    private readonly sessions: SessionService,
+    private readonly school: SchoolService,
+    @Inject(CONFIGURATION) private readonly configuration: Configuration,
+  ) {}
+
+  @Anyone()
+  @Get('api/welcome')
+  async welcome(): Promise<WelcomeView> {
+    const school = await this.school.get();
+    return { schoolName: school.name, demo: this.configuration.demo ? demoAccount : null };
+  }
+
+  @Anyone()
+  @Post('api/session')
+  async signIn(@Body() body: SignInDto, @Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<SessionView> {
+    const { account, token } = await this.sessions.signIn(body.email, body.password, request.ip ?? '');
+    response.setHeader('Set-Cookie', cookie(token, sessionDays * 24 * 3600, request.secure));
+    return toSessionView(account);
+  }
+
+  @Get('api/session')
+  session(@Who() who: Account): SessionView {
+    return toSessionView(who);
+  }
+
+  @Delete('api/session')
+  async signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<null> {
+    await this.sessions.signOut(tokenOf(request) ?? '');
+    response.setHeader('Set-Cookie', cookie('', 0, request.secure));
+    return null;
+  }
+}
+
+function cookie(value: string, maxAge: number, secure: boolean): string {
+  return stringifySetCookie({ name: sessionCookie, value, path: '/', httpOnly: true, sameSite: 'lax', secure, maxAge });
+}
+
+function toSessionView(account: Account): SessionView {
+  return { accountId: account.id, name: account.name, email: account.email, role: account.role };
+}

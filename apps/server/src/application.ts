@@ -1,0 +1,57 @@
+/** Everything around the nouns: security headers, logs, body checks, problems, and the web application's files. */
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import type { INestApplication } from '@nestjs/common';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import express, { type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+import type { Configuration } from './configuration/configuration.js';
+import { requestLog } from './logging/logging.js';
+import type { AppLogger } from './logging/logger.token.js';
+import { ProblemFilter } from './problem/problem.filter.js';
+import { bodyValidation } from './problem/validation.js';
+
+const bodyLimit = '2mb';
+const yearMs = 365 * 24 * 3600 * 1000;
+
+export function setUp(app: INestApplication, configuration: Configuration, logger: AppLogger): void {
+  const server = app as NestExpressApplication;
+  server.disable('x-powered-by');
+  server.set('query parser', 'simple');
+  server.use(requestLog(logger));
+  server.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
+          'worker-src': ["'self'"],
+          'connect-src': ["'self'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'font-src': ["'self'"],
+          'frame-ancestors': ["'none'"],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false, // set by whoever terminates TLS in front
+    }),
+  );
+  server.useBodyParser('json', { limit: bodyLimit });
+  server.useGlobalPipes(bodyValidation());
+  server.useGlobalFilters(new ProblemFilter());
+  server.enableShutdownHooks();
+  serveWeb(server, configuration.webFolder);
+}
+
+/** Built files have their hash in the name and stay valid for ever; every other address is a page of the application. */
+function serveWeb(server: NestExpressApplication, folder: string): void {
+  server.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: yearMs, index: false, fallthrough: false }));
+  server.use(express.static(folder, { index: false, maxAge: 0 }));
+  const page = join(folder, 'index.html');
+  server.use((request: Request, response: Response, next: NextFunction) => {
+    const asksForPage = (request.method === 'GET' || request.method === 'HEAD') && !request.path.startsWith('/api/') && existsSync(page);
+    if (asksForPage) response.sendFile(page, { headers: { 'Cache-Control': 'no-cache' } });
+    else next();
+  });
+}

@@ -1,0 +1,63 @@
+/** Everything that comes from the environment, read once and checked at start. README lists the variables. */
+import { existsSync, readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+
+export interface Configuration {
+  readonly host: string;
+  readonly port: number;
+  /** Used until the administrator sets another in School. */
+  readonly publicAddress: string;
+  readonly database: { readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly name: string };
+  /** `host:port` in lower case: what the address guard lets through. */
+  readonly trustedHosts: readonly string[];
+  /** Folder of the built web application. */
+  readonly webFolder: string;
+  /** True where the demo data was asked for: its account is shown on the sign-in page. */
+  readonly demo: boolean;
+  readonly version: string;
+  readonly logLevel: string;
+}
+
+export const CONFIGURATION = Symbol('configuration');
+
+/** @throws Error naming the variable and what it must be. */
+export function readConfiguration(environment: Readonly<Record<string, string | undefined>> = process.env): Configuration {
+  const host = environment.HAPSET_HOST ?? '127.0.0.1';
+  const port = portOf('HAPSET_PORT', environment.HAPSET_PORT, 4300);
+  return {
+    host,
+    port,
+    publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${host}:${port}`,
+    database: {
+      host: environment.HAPSET_DB_HOST ?? '127.0.0.1',
+      port: portOf('HAPSET_DB_PORT', environment.HAPSET_DB_PORT, 4317),
+      user: environment.HAPSET_DB_USER ?? 'hapset',
+      password: secret(environment.HAPSET_DB_PASSWORD, environment.HAPSET_DB_PASSWORD_FILE),
+      name: environment.HAPSET_DB_NAME ?? 'hapset',
+    },
+    trustedHosts: (environment.HAPSET_TRUSTED_HOSTS ?? '').split(',').map((entry) => entry.trim().toLowerCase()).filter((entry) => entry !== ''),
+    webFolder: environment.HAPSET_WEB_FOLDER ?? fileURLToPath(new URL('../../../web/dist', import.meta.url)),
+    demo: environment.HAPSET_DEMO === '1',
+    version: packageVersion(),
+    logLevel: environment.HAPSET_LOG_LEVEL ?? 'info',
+  };
+}
+
+function portOf(name: string, value: string | undefined, otherwise: number): number {
+  if (value === undefined || value === '') return otherwise;
+  const port = Number(value);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`${name} must be a port from 0 to 65535, got "${value}".`);
+  return port;
+}
+
+function secret(value: string | undefined, file: string | undefined): string {
+  if (value !== undefined) return value;
+  if (file === undefined) return '';
+  if (!existsSync(file)) throw new Error(`HAPSET_DB_PASSWORD_FILE names ${file}, which does not exist.`);
+  return readFileSync(file, 'utf8').trim();
+}
+
+function packageVersion(): string {
+  const file = fileURLToPath(new URL('../../package.json', import.meta.url));
+  return (JSON.parse(readFileSync(file, 'utf8')) as { version: string }).version;
+}

@@ -1,0 +1,41 @@
+/** How the server reaches MariaDB. The tables come from migrations alone; nothing is synchronised. */
+import type { DataSourceOptions } from 'typeorm';
+import { Account } from '../account/account.entity.js';
+import { Session } from '../account/session.entity.js';
+import { SignInAttempt } from '../account/sign-in-attempt.entity.js';
+import { AccessCheck } from '../access-check/access-check.entity.js';
+import type { Configuration } from '../configuration/configuration.js';
+import { Device } from '../device/device.entity.js';
+import { Lesson } from '../lesson/lesson.entity.js';
+import { Material } from '../material/material.entity.js';
+import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
+import { SchoolClass } from '../school-class/school-class.entity.js';
+import { School } from '../school/school.entity.js';
+import { Sheet } from '../sheet/sheet.entity.js';
+import { Station } from '../station/station.entity.js';
+import { Ground1790208000000 } from './migrations/1790208000000-ground.js';
+import { SnakeNaming } from './naming.js';
+
+export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet];
+export const migrations = [Ground1790208000000];
+
+export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
+  const { database } = configuration;
+  return {
+    type: 'mariadb',
+    host: database.host,
+    port: database.port,
+    username: database.user,
+    password: database.password,
+    database: database.name,
+    entities,
+    migrations,
+    migrationsTransactionMode: 'none', // MariaDB commits before every DDL statement anyway
+    namingStrategy: new SnakeNaming(),
+    synchronize: false,
+    timezone: 'Z',
+    charset: 'utf8mb4',
+    connectTimeout: 5000,
+    poolSize: 12,
+  };
+}

@@ -1,0 +1,107 @@
+/** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
+import type { DataSource, EntityManager } from 'typeorm';
+import { Account } from '../account/account.entity.js';
+import { hashPassword } from '../account/password.js';
+import { AccessCheck } from '../access-check/access-check.entity.js';
+import type { Clock } from '../clock/clock.js';
+import { newId } from '../database/columns.js';
+import { Device } from '../device/device.entity.js';
+import { Lesson } from '../lesson/lesson.entity.js';
+import { Material } from '../material/material.entity.js';
+import { newMaterial } from '../material/new-material.js';
+import { SchoolClass } from '../school-class/school-class.entity.js';
+import { School } from '../school/school.entity.js';
+import { Station } from '../station/station.entity.js';
+import { demoAccount } from './demo-account.js';
+import type { DemoItem, DemoScenario } from './scenario.js';
+
+export interface DemoSetting {
+  readonly scenario: DemoScenario;
+  readonly publicAddress: string;
+  /** Addresses of the stand-ins by name: `{ cofferlane: 'http://cofferlane.localhost:4310' }`. */
+  readonly neighbours: Readonly<Record<string, string>>;
+  readonly clock: Clock;
+}
+
+/** True when it was loaded now, false when it was there already. */
+export async function loadDemo(dataSource: DataSource, setting: DemoSetting): Promise<boolean> {
+  return dataSource.transaction(async (manager) => {
+    const school = await manager.findOneBy(School, { id: 1 });
+    if (school?.demoLoadedAt || (await manager.count(Account)) > 0) return false;
+    await new DemoLoading(manager, setting).run();
+    return true;
+  });
+}
+
+class DemoLoading {
+  private readonly owners = new Map<string, string>();
+
+  constructor(
+    private readonly manager: EntityManager,
+    private readonly setting: DemoSetting,
+  ) {}
+
+  async run(): Promise<void> {
+    const { scenario, publicAddress, clock } = this.setting;
+    await this.manager.save(School, { id: 1, ...scenario.school, publicAddress, shortLinkHost: null, version: 1, demoLoadedAt: clock.now() });
+    await this.accounts();
+    const devices = await this.devices();
+    const classes = await this.classes(devices);
+    for (const lesson of scenario.lessons) await this.lesson(lesson, classes);
+    for (const { owner, items } of scenario.shelf) await this.materials(items, owner);
+  }
+
+  private async accounts(): Promise<void> {
+    const passwordHash = await hashPassword(demoAccount.password);
+    for (const account of this.setting.scenario.accounts) {
+      const id = newId();
+      this.owners.set(account.email, id);
+      await this.manager.insert(Account, { id, ...account, passwordHash, createdAt: this.setting.clock.now() });
+    }
+  }
+
+  private async devices(): Promise<Device[]> {
+    const rows = this.setting.scenario.devices.map((device, index) => this.manager.create(Device, { id: newId(), ...device, position: index + 1 }));
+    return this.manager.save(rows);
+  }
+
+  private async classes(devices: readonly Device[]): Promise<SchoolClass[]> {
+    const rows = this.setting.scenario.classes.map(({ devices: names, ...wish }) =>
+      this.manager.create(SchoolClass, { id: newId(), ...wish, version: 1, devices: devices.filter((device) => names.includes(device.name)) }),
+    );
+    return this.manager.save(rows);
+  }
+
+  private async lesson(demo: DemoScenario['lessons'][number], classes: readonly SchoolClass[]): Promise<void> {
+    const { owner, stations, class: className, ...wish } = demo;
+    const lessonId = newId();
+    const classId = classes.find((candidate) => candidate.name === className)?.id ?? null;
+    await this.manager.insert(Lesson, { ...wish, id: lessonId, ownerId: this.ownerId(owner), classId, version: 1 });
+    const materials = await this.materials(stations, owner);
+    await this.manager.insert(
+      Station,
+      materials.map((material, index) => ({ id: newId(), lessonId, materialId: material.id, position: index + 1, name: null, instruction: null, version: 1 })),
+    );
+  }
+
+  /** The materials, and a check for each link that the server takes up once it runs. */
+  private async materials(items: readonly DemoItem[], owner: string): Promise<Pick<Material, 'id'>[]> {
+    const now = this.setting.clock.now();
+    const rows = items.map((item, index) => {
+      const link = item.link?.replace(/\{(\w+)\}/g, (whole, name: string) => this.setting.neighbours[name] ?? whole);
+      const { words, title, instruction } = item;
+      const row = newMaterial({ ...(link ? { link } : { words: words ?? '' }), ...(title && { title }), pasted: link ?? words ?? '', repairs: [] }, this.ownerId(owner), now, `items.${index}`);
+      return { ...row, ...(instruction && { instruction }) };
+    });
+    await this.manager.insert(Material, rows);
+    const links = rows.filter((row) => row.link !== null);
+    if (links.length > 0) await this.manager.insert(AccessCheck, links.map((row) => ({ id: newId(), materialId: row.id, state: 'waiting' as const, link: row.link ?? '', askedAt: now })));
+    return rows;
+  }
+
+  private ownerId(email: string): string {
+    const id = this.owners.get(email);
+    if (id === undefined) throw new Error(`demo/scenario.json names ${email}, who has no account there`);
+    return id;
+  }
+}

@@ -1,0 +1,25 @@
+/** Command: `node apps/server/dist/demo/load.js` migrates the database and brings the demo scenario in, once. */
+import 'reflect-metadata';
+import { DataSource } from 'typeorm';
+import { SystemClock } from '../clock/clock.js';
+import { readConfiguration } from '../configuration/configuration.js';
+import { dataSourceOptions } from '../database/data-source.js';
+import { migrate } from '../database/migrate.js';
+import { loadDemo } from './load-demo.js';
+import { readScenario } from './scenario.js';
+
+const configuration = readConfiguration();
+const port = process.env.HAPSET_NEIGHBOURS_PORT ?? '4310';
+const dataSource = await new DataSource(dataSourceOptions(configuration)).initialize();
+try {
+  await migrate(dataSource);
+  const loaded = await loadDemo(dataSource, {
+    scenario: readScenario(),
+    publicAddress: configuration.publicAddress,
+    neighbours: { cofferlane: `http://cofferlane.localhost:${port}`, askleaf: `http://askleaf.localhost:${port}` },
+    clock: new SystemClock(),
+  });
+  process.stdout.write(loaded ? 'Demo data loaded.\n' : 'Demo data is there already; nothing was changed.\n');
+} finally {
+  await dataSource.destroy();
+}

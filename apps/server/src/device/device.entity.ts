@@ -1,0 +1,20 @@
+import type { ReaderEngineName } from '@hapset/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { idColumn, keywordColumn } from '../database/columns.js';
+
+/** A kind of device that the school has or that students bring. Figures as in the core's DeviceProfile. */
+@Entity('devices')
+export class Device {
+  @PrimaryColumn(idColumn) id: string;
+  @Column({ type: 'varchar', length: 120 }) name: string;
+  @Column({ type: 'int', nullable: true }) count: number | null;
+  @Column({ type: 'int' }) previewWidthPx: number;
+  @Column({ type: 'int' }) previewHeightPx: number;
+  @Column({ type: 'double' }) horizontalFovDeg: number;
+  @Column({ type: 'double' }) nearestFocusM: number;
+  @Column({ type: 'double' }) blurPx: number;
+  @Column({ type: 'double' }) noiseGrey: number;
+  @Column(keywordColumn(20)) engine: ReaderEngineName;
+  /** Order of the list, from 1. */
+  @Column({ type: 'int' }) position: number;
+}

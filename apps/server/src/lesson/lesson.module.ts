@@ -1,0 +1,16 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { ReadinessModule } from '../readiness/readiness.module.js';
+import { SchoolClassModule } from '../school-class/school-class.module.js';
+import { StationModule } from '../station/station.module.js';
+import { BenchService } from './bench.service.js';
+import { LessonController } from './lesson.controller.js';
+import { Lesson } from './lesson.entity.js';
+import { LessonService } from './lesson.service.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule],
+  controllers: [LessonController],
+  providers: [LessonService, BenchService],
+})
+export class LessonModule {}

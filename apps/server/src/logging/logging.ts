@@ -1,0 +1,44 @@
+/** Structured logs with a request id. Cookies, passwords and bodies never reach them. */
+import type { LoggerService } from '@nestjs/common';
+import { pino, type Logger } from 'pino';
+import { pinoHttp, type HttpLogger } from 'pino-http';
+import { newId } from '../database/columns.js';
+
+export function createLogger(level: string): Logger {
+  return pino({ level, redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'], base: null });
+}
+
+/** One line a request; the id goes back to the caller as X-Request-Id. */
+export function requestLog(logger: Logger): HttpLogger {
+  return pinoHttp({
+    logger,
+    genReqId: (_request, response) => {
+      const id = newId();
+      response.setHeader('X-Request-Id', id);
+      return id;
+    },
+    autoLogging: { ignore: (request) => request.url === '/api/health' || !(request.url ?? '').startsWith('/api/') },
+    serializers: {
+      req: (request: { id: string; method: string; url: string }) => ({ id: request.id, method: request.method, path: request.url.split('?')[0] }),
+      res: (response: { statusCode: number }) => ({ status: response.statusCode }),
+    },
+    customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'error' : 'info'),
+  });
+}
+
+/** Nest's own messages, in the same stream. */
+export class NestLog implements LoggerService {
+  constructor(private readonly logger: Logger) {}
+
+  log(message: unknown, context?: string): void {
+    this.logger.debug({ context }, String(message));
+  }
+
+  warn(message: unknown, context?: string): void {
+    this.logger.warn({ context }, String(message));
+  }
+
+  error(message: unknown, stack?: string, context?: string): void {
+    this.logger.error({ context, stack }, String(message));
+  }
+}

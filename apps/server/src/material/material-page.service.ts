@@ -1,0 +1,54 @@
+/** The page of a material, the same inside and outside a lesson, put together from what other nouns know. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { MaterialPage, StationPlace } from '@hapset/contract';
+import { Repository } from 'typeorm';
+import { toAccessCheckView } from '../access-check/access-check.view.js';
+import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
+import type { Place } from '../readiness/standing.js';
+import { SchoolService } from '../school/school.service.js';
+import { Sheet } from '../sheet/sheet.entity.js';
+import { toSheetView } from '../sheet/sheet.view.js';
+import { MaterialService } from './material.service.js';
+import { toMaterialView } from './material.view.js';
+
+const sheetsShown = 5;
+
+@Injectable()
+export class MaterialPageService {
+  constructor(
+    @InjectRepository(Sheet) private readonly sheets: Repository<Sheet>,
+    private readonly readiness: ReadinessService,
+    private readonly materials: MaterialService,
+    private readonly school: SchoolService,
+  ) {}
+
+  async standing(place: Place): Promise<Standing> {
+    const [standing] = await this.readiness.of([place]);
+    if (!standing) throw new Error('one place has one standing');
+    return standing;
+  }
+
+  /** @param station where the material hangs; null on its own */
+  async page(place: Place, station: StationPlace | null): Promise<MaterialPage> {
+    const { material } = place;
+    const where = station ? { stationId: station.stationId } : { materialId: material.id };
+    const [standing, uses, sheets, school] = await Promise.all([
+      this.standing(place),
+      this.materials.lessonsOf([material.id]),
+      this.sheets.find({ where, order: { id: 'DESC' }, take: sheetsShown }),
+      this.school.get(),
+    ]);
+    return {
+      material: toMaterialView(material),
+      station,
+      lessons: uses.map(({ id, name }) => ({ id, name })),
+      code: standing.code,
+      check: standing.check ? toAccessCheckView(standing.check) : null,
+      readiness: standing.readiness,
+      rehearsal: standing.rehearsal,
+      sheets: sheets.map(toSheetView),
+      paper: school.paper,
+    };
+  }
+}

@@ -1,0 +1,28 @@
+import type { MaterialKind, Repair } from '@hapset/core';
+import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Account } from '../account/account.entity.js';
+import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../database/columns.js';
+
+export const titleSources = ['address', 'page', 'person'] as const;
+/** Where a title comes from; what a person wrote is never overwritten. */
+export type TitleSource = (typeof titleSources)[number];
+
+@Entity('materials')
+@Index(['ownerId', 'removedAt', 'id'])
+export class Material {
+  @PrimaryColumn(idColumn) id: string;
+  @Column(idColumn) ownerId: string;
+  @ManyToOne(() => Account, { onDelete: 'RESTRICT' }) owner: Relation<Account>;
+  @Column(keywordColumn(20)) kind: MaterialKind;
+  @Column({ type: 'varchar', length: 200 }) title: string;
+  @Column(keywordColumn(10)) titleSource: TitleSource;
+  /** What was pasted, before any repair. */
+  @Column({ type: 'text' }) pasted: string;
+  @Column({ type: 'text', nullable: true }) link: string | null;
+  @Column({ type: 'text', nullable: true }) words: string | null;
+  @Column({ type: 'json' }) repairs: readonly Repair[];
+  @Column({ type: 'varchar', length: 200 }) instruction: string;
+  @Column({ type: 'int', default: 1 }) version: number;
+  @Column(timeColumn) createdAt: Date;
+  @Column(optionalTimeColumn) removedAt: Date | null;
+}

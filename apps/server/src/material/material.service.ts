@@ -1,0 +1,92 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { ChangeMaterial, NewMaterial } from '@hapset/contract';
+import { recogniseKind, shippedServices } from '@hapset/core';
+import { In, IsNull, Repository } from 'typeorm';
+import { Clock } from '../clock/clock.js';
+import { AccessCheckService } from '../access-check/access-check.service.js';
+import { notFound, ProblemError, stale } from '../problem/problem.js';
+import { Material } from './material.entity.js';
+import { newMaterial } from './new-material.js';
+
+@Injectable()
+export class MaterialService {
+  constructor(
+    @InjectRepository(Material) private readonly materials: Repository<Material>,
+    private readonly checks: AccessCheckService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** @throws ProblemError not-found for a removed one too */
+  async require(id: string): Promise<Material> {
+    const found = await this.materials.findOneBy({ id, removedAt: IsNull() });
+    if (!found) throw notFound('material');
+    return found;
+  }
+
+  /** The owner's materials with those ids, in the order of the ids. @throws ProblemError not-found when one is missing */
+  async requireOwn(ids: readonly string[], ownerId: string): Promise<Material[]> {
+    const rows = ids.length === 0 ? [] : await this.materials.findBy({ id: In([...ids]), ownerId, removedAt: IsNull() });
+    return ids.map((id) => {
+      const row = rows.find((candidate) => candidate.id === id);
+      if (!row) throw notFound('material');
+      return row;
+    });
+  }
+
+  /** Puts new materials on the shelf and asks for their links to be opened. */
+  async create(items: readonly NewMaterial[], ownerId: string): Promise<Material[]> {
+    const createdAt = this.clock.now();
+    const rows = items.map((item, index) => this.materials.create(newMaterial(item, ownerId, createdAt, `items.${index}`)));
+    await this.materials.insert(rows);
+    await this.checks.ask(rows);
+    return rows;
+  }
+
+  /** @throws ProblemError stale, invalid */
+  async change(id: string, { version, title, link, words, kind, instruction }: ChangeMaterial): Promise<Material> {
+    const before = await this.require(id);
+    if ((link !== undefined && before.link === null) || (words !== undefined && before.words === null)) {
+      throw new ProblemError('invalid', 'A link stays a link and words stay words.', { fields: [{ field: link !== undefined ? 'link' : 'words', message: 'is of the other sort' }] });
+    }
+    const moved = link !== undefined && link !== before.link;
+    const change: Partial<Material> = {
+      ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
+      ...(moved && { link, pasted: link, repairs: [], kind: recogniseKind(link, shippedServices) }),
+      ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
+      ...(kind !== undefined && { kind }),
+      ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
+    };
+    const { affected } = await this.materials.update({ id, version, removedAt: IsNull() }, { ...change, version: version + 1 });
+    if (affected !== 1) throw stale('material');
+    const after = await this.require(id);
+    if (moved) await this.checks.ask([after]);
+    return after;
+  }
+
+  /** Takes it off the shelf; it can be brought back. @throws ProblemError in-use while a lesson shows it */
+  async remove(id: string): Promise<void> {
+    const material = await this.require(id);
+    const used = await this.lessonsOf([id]);
+    if (used.length > 0) throw new ProblemError('in-use', `It is a station of ${used.map((use) => `“${use.name}”`).join(', ')}. Remove it there first.`);
+    await this.checks.stop([material]);
+    await this.materials.update({ id }, { removedAt: this.clock.now() });
+  }
+
+  async restore(id: string): Promise<void> {
+    await this.materials.update({ id }, { removedAt: null });
+  }
+
+  /** Lessons that show these materials, each once for each material. */
+  async lessonsOf(materialIds: readonly string[]): Promise<readonly { materialId: string; id: string; name: string }[]> {
+    if (materialIds.length === 0) return [];
+    const rows: unknown = await this.materials.query(
+      `SELECT DISTINCT stations.material_id AS materialId, lessons.id AS id, lessons.name AS name
+       FROM stations JOIN lessons ON lessons.id = stations.lesson_id
+       WHERE stations.material_id IN (${materialIds.map(() => '?').join(',')}) AND stations.removed_at IS NULL AND lessons.removed_at IS NULL
+       ORDER BY lessons.name, lessons.id`,
+      [...materialIds],
+    );
+    return rows as { materialId: string; id: string; name: string }[];
+  }
+}

@@ -1,0 +1,36 @@
+import { limits, type ChangeMaterial, type CreateMaterials, type NewMaterial } from '@hapset/contract';
+import { materialKinds, repairKinds, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsOptional, IsString, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import type { Exact, Plain } from '../problem/exact.js';
+
+export class RepairDto implements Repair {
+  @IsIn(repairKinds) kind: RepairKind;
+  @IsString() @MaxLength(limits.linkLength) removed: string;
+  @IsString() @MaxLength(limits.linkLength) added: string;
+}
+export const sameRepair: Exact<Plain<RepairDto>, Plain<Repair>> = true;
+
+export class NewMaterialDto implements NewMaterial {
+  @ValidateIf((item: NewMaterialDto) => item.words === undefined) @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
+  @ValidateIf((item: NewMaterialDto) => item.link === undefined) @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
+  @IsString() @MinLength(1) @MaxLength(limits.wordsLength * 2) pasted: string;
+  @IsArray() @ArrayMaxSize(repairKinds.length) @ValidateNested({ each: true }) @Type(() => RepairDto) repairs: RepairDto[];
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) title?: string;
+}
+export const sameNewMaterial: Exact<Plain<NewMaterialDto>, Plain<NewMaterial>> = true;
+
+export class CreateMaterialsDto implements CreateMaterials {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(limits.itemsAtOnce) @ValidateNested({ each: true }) @Type(() => NewMaterialDto) items: NewMaterialDto[];
+}
+export const sameCreateMaterials: Exact<Plain<CreateMaterialsDto>, Plain<CreateMaterials>> = true;
+
+export class ChangeMaterialDto implements ChangeMaterial {
+  @IsInt() version: number;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) title?: string;
+  @IsOptional() @IsIn(materialKinds) kind?: MaterialKind;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
+}
+export const sameChangeMaterial: Exact<Plain<ChangeMaterialDto>, Plain<ChangeMaterial>> = true;

@@ -1,0 +1,8 @@
+/** Who may call a route at all. Without a mark: any signed-in member of staff. */
+import { SetMetadata } from '@nestjs/common';
+import type { RouteAccess } from '@hapset/contract';
+
+export const ROUTE_ACCESS = 'hapset:route-access';
+
+export const Anyone = (): MethodDecorator => SetMetadata(ROUTE_ACCESS, 'anyone' satisfies RouteAccess);
+export const AdministratorOnly = (): MethodDecorator => SetMetadata(ROUTE_ACCESS, 'administrator' satisfies RouteAccess);

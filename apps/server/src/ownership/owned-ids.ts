@@ -1,0 +1,40 @@
+/**
+ * Whose an id is, by the name under which it stands in a path. The guard asks here for every id of every request;
+ * a name that is not listed is refused, so that a new route can't forget it.
+ */
+import { Injectable } from '@nestjs/common';
+import { DataSource } from 'typeorm';
+import type { Account } from '../account/account.entity.js';
+
+const ownQueries: Readonly<Record<string, string>> = {
+  lessonId: 'SELECT 1 FROM lessons WHERE id = ? AND owner_id = ?',
+  stationId: 'SELECT 1 FROM stations JOIN lessons ON lessons.id = stations.lesson_id WHERE stations.id = ? AND lessons.owner_id = ?',
+  materialId: 'SELECT 1 FROM materials WHERE id = ? AND owner_id = ?',
+  sheetId: 'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
+};
+/** Belongs to the school: every member of staff may. */
+const schoolQueries: Readonly<Record<string, string>> = {
+  classId: 'SELECT 1 FROM school_classes WHERE id = ?',
+};
+/** Names that are no ids: a rehearsal's key is a hash under an id that is checked itself. */
+const notIds = new Set(['rehearsalKey']);
+
+@Injectable()
+export class OwnedIds {
+  constructor(private readonly dataSource: DataSource) {}
+
+  /** @throws Error for a name that nobody decided about */
+  async mayUse(name: string, id: string, who: Account): Promise<boolean> {
+    if (notIds.has(name)) return true;
+    const own = ownQueries[name];
+    if (own !== undefined) return this.finds(own, [id, who.id]);
+    const school = schoolQueries[name];
+    if (school !== undefined) return this.finds(school, [id]);
+    throw new Error(`nobody decided who may use ${name}`);
+  }
+
+  private async finds(query: string, values: readonly string[]): Promise<boolean> {
+    const rows: unknown = await this.dataSource.query(query, [...values]);
+    return Array.isArray(rows) && rows.length > 0;
+  }
+}

@@ -1,0 +1,53 @@
+/** The only place where a problem becomes an HTTP status. */
+import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { Problem, ProblemReason } from '@hapset/contract';
+import type { Request, Response } from 'express';
+import { ProblemError } from './problem.js';
+
+const statusOf: Readonly<Record<ProblemReason, number>> = {
+  'not-signed-in': 401,
+  'wrong-credentials': 401,
+  'too-many-attempts': 429,
+  'not-allowed': 403,
+  'wrong-origin': 403,
+  'not-found': 404,
+  invalid: 400,
+  stale: 409,
+  'in-use': 409,
+  'payload-too-long': 422,
+  'sheet-needs-go-ahead': 409,
+  'rehearsal-outdated': 409,
+  'too-large': 413,
+  failed: 500,
+};
+
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const request = host.switchToHttp().getRequest<Request>();
+    const problem = toProblem(error);
+    if (problem.reason === 'failed') request.log.error({ err: error }, 'request failed');
+    if (response.headersSent) {
+      response.destroy();
+      return;
+    }
+    if (error instanceof ProblemError && error.more.retryAfterS !== undefined) response.setHeader('Retry-After', String(error.more.retryAfterS));
+    response.status(statusOf[problem.reason]).json(problem);
+  }
+}
+
+function toProblem(error: unknown): Problem {
+  if (error instanceof ProblemError) return error.toProblem();
+  const status = error instanceof HttpException ? error.getStatus() : statusOfForeign(error);
+  if (status === 404) return { reason: 'not-found', message: 'There is nothing at this address.' };
+  if (status === 413) return { reason: 'too-large', message: 'That is more than the server takes at once.' };
+  if (status !== null && status >= 400 && status < 500) return { reason: 'invalid', message: 'The request could not be read.' };
+  return { reason: 'failed', message: 'Something failed on the server. Its log has the request id.' };
+}
+
+/** Express and its body parser throw errors that carry a status. */
+function statusOfForeign(error: unknown): number | null {
+  const status = typeof error === 'object' && error !== null && 'status' in error ? error.status : null;
+  return typeof status === 'number' ? status : null;
+}

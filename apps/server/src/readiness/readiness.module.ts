@@ -1,0 +1,18 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { AccessCheckModule } from '../access-check/access-check.module.js';
+import { DeviceModule } from '../device/device.module.js';
+import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
+import { SchoolClassModule } from '../school-class/school-class.module.js';
+import { SchoolModule } from '../school/school.module.js';
+import { LastSheets } from '../sheet/last-sheets.js';
+import { Sheet } from '../sheet/sheet.entity.js';
+import { SymbolModule } from '../symbol/symbol.module.js';
+import { ReadinessService } from './readiness.service.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([Rehearsal, Sheet]), AccessCheckModule, DeviceModule, SchoolClassModule, SchoolModule, SymbolModule],
+  providers: [ReadinessService, LastSheets],
+  exports: [ReadinessService],
+})
+export class ReadinessModule {}

@@ -1,0 +1,93 @@
+/** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
+import { createHash } from 'node:crypto';
+import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
+import { largestPosterCodeMm, opensState, paperAnswer, readsAnswer, mendingFor, shippedServices, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat } from '@hapset/core';
+import type { LastChecks } from '../access-check/access-check.service.js';
+import type { Lesson } from '../lesson/lesson.entity.js';
+import type { Material } from '../material/material.entity.js';
+import type { Rehearsal } from '../rehearsal/rehearsal.entity.js';
+import type { Sheet } from '../sheet/sheet.entity.js';
+import type { Station } from '../station/station.entity.js';
+import type { MaterialCode } from '../symbol/planned-symbols.js';
+
+/** Where a material stands: as a station of a lesson, or on its own. */
+export interface Place {
+  readonly material: Material;
+  readonly station: Station | null;
+  readonly lesson: Lesson | null;
+}
+
+/** Used where no lesson says how far students stand: an arm's length and a bit from a table or board. Metres. */
+export const distanceWithoutLessonM = 1.5;
+
+export interface PlannedPrint {
+  readonly sizeMm: number;
+  readonly distanceM: number;
+  readonly devices: readonly DeviceView[];
+  readonly rehearsalKey: string;
+}
+
+/** The size at which a poster would be printed now, and what is to be rehearsed for it. */
+export function planPrint(place: Place, code: MaterialCode, devices: readonly DeviceView[], paper: PaperFormat): PlannedPrint {
+  const distanceM = place.lesson?.viewingDistanceM ?? distanceWithoutLessonM;
+  const sizeMm = code.plan ? sizeForDistanceMm(code.plan.modules, distanceM, devices, largestPosterCodeMm(paper, code.plan.modules)) : smallestPosterCodeMm;
+  return { sizeMm, distanceM, devices, rehearsalKey: keyOf(code.carried.payload, sizeMm, devices) };
+}
+
+/** Names what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
+function keyOf(payload: string, sizeMm: number, devices: readonly DeviceView[]): string {
+  const profiles = devices.map(({ id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, engine }) => [id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, engine]);
+  return createHash('sha256').update(JSON.stringify([payload, sizeMm, profiles])).digest('hex');
+}
+
+export interface StandingFacts {
+  readonly place: Place;
+  readonly code: MaterialCode;
+  readonly print: PlannedPrint;
+  readonly checks: LastChecks;
+  readonly rehearsal: Rehearsal | null;
+  readonly lastSheet: Sheet | null;
+  /** Size at which the last sheet's kind and paper would be printed now. */
+  readonly sizeNowMm: number;
+}
+
+export function toReadinessView(facts: StandingFacts): ReadinessView {
+  return { opens: opens(facts), carries: carries(facts), reads: reads(facts), paper: onPaper(facts) };
+}
+
+export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalView {
+  return {
+    key: print.rehearsalKey,
+    sizeMm: print.sizeMm,
+    distanceM: print.distanceM,
+    devices: print.devices,
+    results: rehearsal?.results ?? null,
+    rehearsedAt: rehearsal?.rehearsedAt.toISOString() ?? null,
+  };
+}
+
+function opens({ place, checks }: StandingFacts): ReadinessView['opens'] {
+  const { link } = place.material;
+  if (link === null) return { state: 'done', opening: false, verdict: null, checkedAt: null, steps: 0, inTheCode: true };
+  const verdict = checks.done?.verdict ?? null;
+  const steps = verdict === null ? 0 : (mendingFor(verdict, link, shippedServices)?.steps.length ?? 0);
+  return { state: opensState(verdict), opening: checks.pending !== null, verdict, checkedAt: checks.done?.finishedAt?.toISOString() ?? null, steps, inTheCode: false };
+}
+
+function carries({ code }: StandingFacts): ReadinessView['carries'] {
+  const { carry } = code.carried;
+  if (!code.view) return { state: 'stop', carry, grain: null, modules: null };
+  return { state: code.view.grain === 'very-fine' ? 'look-at' : 'done', carry, grain: code.view.grain, modules: code.view.modules };
+}
+
+function reads({ print, rehearsal }: StandingFacts): ReadinessView['reads'] {
+  const answer = readsAnswer(rehearsal?.results ?? null, print.distanceM);
+  const names = print.devices.filter((device) => answer.fallShort.includes(device.id)).map((device) => device.name);
+  return { state: answer.state, leastReachM: answer.leastReachM, distanceM: print.distanceM, devices: print.devices.length, fallShort: names };
+}
+
+function onPaper({ code, lastSheet, sizeNowMm }: StandingFacts): ReadinessView['paper'] {
+  const printed = lastSheet && { payload: lastSheet.content.payload, sizeMm: lastSheet.sizeMm };
+  const answer = paperAnswer(printed, { payload: code.carried.payload, sizeMm: sizeNowMm });
+  return { ...answer, sizeMm: lastSheet?.sizeMm ?? null, madeAt: lastSheet?.madeAt.toISOString() ?? null };
+}

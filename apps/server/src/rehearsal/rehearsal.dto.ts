@@ -1,0 +1,25 @@
+import type { RehearsalResult, SaveRehearsal } from '@hapset/contract';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsInt, IsNumber, IsString, IsUUID, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator';
+import type { Exact, Plain } from '../problem/exact.js';
+
+export class DifferenceDto {
+  @IsInt() @Min(0) at: number;
+  @IsString() @MaxLength(60) meant: string;
+  @IsString() @MaxLength(60) read: string;
+}
+
+export class RehearsalResultDto implements RehearsalResult {
+  @IsUUID('all') deviceId: string;
+  @IsNumber() @Min(0) @Max(1000) reachM: number;
+  @IsNumber() @Min(0) @Max(1000) hitAndMissM: number;
+  @IsNumber() @Min(0) @Max(1000) fromM: number;
+  @IsInt() @Min(0) frames: number;
+  @ValidateIf((result: RehearsalResultDto) => result.misread !== null) @ValidateNested() @Type(() => DifferenceDto) misread: DifferenceDto | null;
+}
+export const sameResult: Exact<Plain<RehearsalResultDto>, Plain<RehearsalResult>> = true;
+
+export class SaveRehearsalDto implements SaveRehearsal {
+  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => RehearsalResultDto) results: RehearsalResultDto[];
+}
+export const sameSaveRehearsal: Exact<Plain<SaveRehearsalDto>, Plain<SaveRehearsal>> = true;

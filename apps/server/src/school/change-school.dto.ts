@@ -1,0 +1,16 @@
+import { limits, paperChoices, type ChangeSchool } from '@hapset/contract';
+import type { PaperFormat } from '@hapset/core';
+import { IsIn, IsInt, IsString, IsTimeZone, IsUrl, Matches, MaxLength, MinLength, ValidateIf } from 'class-validator';
+import type { Exact, Plain } from '../problem/exact.js';
+
+export class ChangeSchoolDto implements ChangeSchool {
+  @IsString() @MinLength(1) @MaxLength(limits.nameLength) name: string;
+  @IsTimeZone() timeZone: string;
+  @IsIn(paperChoices) paper: PaperFormat;
+  @IsUrl({ protocols: ['http', 'https'], require_protocol: true, require_tld: false }) @MaxLength(200) publicAddress: string;
+  @ValidateIf((body: ChangeSchoolDto) => body.shortLinkHost !== null)
+  @Matches(/^[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?(?::\d{1,5})?$/i) @MaxLength(200)
+  shortLinkHost: string | null;
+  @IsInt() version: number;
+}
+export const sameChangeSchool: Exact<Plain<ChangeSchoolDto>, Plain<ChangeSchool>> = true;

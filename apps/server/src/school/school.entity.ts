@@ -1,0 +1,17 @@
+import type { PaperFormat } from '@hapset/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { keywordColumn, optionalTimeColumn } from '../database/columns.js';
+
+/** One row: the school that runs this server. */
+@Entity('schools')
+export class School {
+  @PrimaryColumn({ type: 'tinyint' }) id: number;
+  @Column({ type: 'varchar', length: 120 }) name: string;
+  @Column(keywordColumn(60)) timeZone: string;
+  @Column(keywordColumn(10)) paper: PaperFormat;
+  @Column({ type: 'varchar', length: 200 }) publicAddress: string;
+  @Column({ type: 'varchar', length: 200, nullable: true }) shortLinkHost: string | null;
+  @Column({ type: 'int', default: 1 }) version: number;
+  /** When the demo data came in; it does so once. */
+  @Column(optionalTimeColumn) demoLoadedAt: Date | null;
+}

@@ -1,0 +1,34 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { ChangeSchool } from '@hapset/contract';
+import { Repository } from 'typeorm';
+import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
+import { stale } from '../problem/problem.js';
+import { School } from './school.entity.js';
+
+const onlyRow = 1;
+
+@Injectable()
+export class SchoolService {
+  constructor(
+    @InjectRepository(School) private readonly schools: Repository<School>,
+    @Inject(CONFIGURATION) private readonly configuration: Configuration,
+  ) {}
+
+  /** The school; made with plain settings where there is none yet. */
+  async get(): Promise<School> {
+    const found = await this.schools.findOneBy({ id: onlyRow });
+    if (found) return found;
+    const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, publicAddress: this.configuration.publicAddress, shortLinkHost: null, version: 1, demoLoadedAt: null };
+    await this.schools.createQueryBuilder().insert().values(fresh).orIgnore().execute();
+    return this.schools.findOneByOrFail({ id: onlyRow });
+  }
+
+  /** @throws ProblemError stale */
+  async change({ version, ...wish }: ChangeSchool): Promise<School> {
+    await this.get();
+    const { affected } = await this.schools.update({ id: onlyRow, version }, { ...wish, version: version + 1 });
+    if (affected !== 1) throw stale('school');
+    return this.get();
+  }
+}

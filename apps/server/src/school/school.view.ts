@@ -1,0 +1,6 @@
+import type { SchoolView } from '@hapset/contract';
+import type { School } from './school.entity.js';
+
+export function toSchoolView({ name, timeZone, paper, publicAddress, shortLinkHost, version }: School): SchoolView {
+  return { name, timeZone, paper, publicAddress, shortLinkHost, version };
+}

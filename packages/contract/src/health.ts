@@ -1,0 +1,4 @@
+export interface HealthView {
+  readonly version: string;
+  readonly database: 'up' | 'down';
+}

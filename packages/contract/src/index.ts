@@ -1,0 +1,13 @@
+/** The JSON between server and web application. */
+export * from './problem.js';
+export * from './account.js';
+export * from './school.js';
+export * from './device.js';
+export * from './school-class.js';
+export * from './access-check.js';
+export * from './material.js';
+export * from './readiness.js';
+export * from './lesson.js';
+export * from './health.js';
+export * from './routes.js';
+export * from './limits.js';

@@ -1,0 +1,14 @@
+/** Bounds that server and pages must agree on. */
+export const limits = {
+  nameLength: 120,
+  titleLength: 200,
+  instructionLength: 200,
+  placeLength: 80,
+  linkLength: 2000,
+  /** Characters of a message; version 40 at level M holds 2,331 bytes. */
+  wordsLength: 2300,
+  itemsAtOnce: 200,
+  viewingDistanceM: { least: 0.2, most: 30 },
+  shelfPage: 60,
+  lessonsPage: 60,
+} as const;

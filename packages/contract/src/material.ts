@@ -1,0 +1,141 @@
+import type { Carry, ErrorCorrectionLevel, Grain, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { AccessCheckView } from './access-check.js';
+import type { DeviceView } from './device.js';
+import type { ReadinessView } from './readiness.js';
+
+/** One thing to add: a link as repaired, or words. Exactly one of the two is given. */
+export interface NewMaterial {
+  readonly link?: string;
+  readonly words?: string;
+  /** What was pasted, before any repair. */
+  readonly pasted: string;
+  readonly repairs: readonly Repair[];
+  /** Given where the teacher named it; otherwise the page's own title is used. */
+  readonly title?: string;
+}
+
+export interface CreateMaterials {
+  readonly items: readonly NewMaterial[];
+}
+
+export interface ChangeMaterial {
+  readonly version: number;
+  readonly title?: string;
+  readonly kind?: MaterialKind;
+  readonly link?: string;
+  readonly words?: string;
+  readonly instruction?: string;
+}
+
+export interface MaterialView {
+  readonly id: string;
+  readonly kind: MaterialKind;
+  readonly title: string;
+  readonly link: string | null;
+  readonly words: string | null;
+  readonly pasted: string;
+  readonly repairs: readonly Repair[];
+  /** Name of the service that the link belongs to; null for a stranger or words. */
+  readonly service: string | null;
+  readonly instruction: string;
+  readonly createdAt: string;
+  readonly version: number;
+}
+
+/** The code of a material, as far as figures go; its modules come with it, packed. */
+export interface CodeView {
+  readonly carry: Carry;
+  readonly payload: string;
+  readonly version: number;
+  readonly modules: number;
+  readonly level: ErrorCorrectionLevel;
+  readonly mask: number;
+  readonly grain: Grain;
+  readonly charactersUntilGrowth: number;
+  /** SVG path data, one unit a module, without quiet zone. */
+  readonly path: string;
+}
+
+/** A row of the shelf. */
+export interface ShelfRow {
+  readonly material: MaterialView;
+  readonly code: CodeView | null;
+  readonly readiness: ReadinessView;
+  readonly lessons: readonly { readonly id: string; readonly name: string }[];
+}
+
+export interface ShelfPage {
+  readonly rows: readonly ShelfRow[];
+  /** Give it as `after` for the next page; null at the end. */
+  readonly next: string | null;
+  readonly total: number;
+}
+
+/** Where the material hangs: in a lesson as a station, or nowhere yet. */
+export interface StationPlace {
+  readonly stationId: string;
+  readonly lessonId: string;
+  readonly lessonName: string;
+  /** From 1. */
+  readonly position: number;
+  /** The station's own name, null when it goes by the material's title. */
+  readonly name: string | null;
+  readonly instruction: string | null;
+  readonly version: number;
+}
+
+/** The page of a material: the same inside and outside a lesson. */
+export interface MaterialPage {
+  readonly material: MaterialView;
+  readonly station: StationPlace | null;
+  readonly lessons: readonly { readonly id: string; readonly name: string }[];
+  readonly code: CodeView | null;
+  readonly check: AccessCheckView | null;
+  readonly readiness: ReadinessView;
+  readonly rehearsal: RehearsalView;
+  readonly sheets: readonly SheetView[];
+  readonly paper: PaperFormat;
+}
+
+export interface RehearsalView {
+  /** Names what is rehearsed: payload, size and devices. Results are handed in under it. */
+  readonly key: string;
+  readonly sizeMm: number;
+  readonly distanceM: number;
+  readonly devices: readonly DeviceView[];
+  /** Null until it was rehearsed as it is now. */
+  readonly results: readonly RehearsalResult[] | null;
+  readonly rehearsedAt: string | null;
+}
+
+export interface RehearsalResult {
+  readonly deviceId: string;
+  readonly reachM: number;
+  readonly hitAndMissM: number;
+  readonly fromM: number;
+  readonly frames: number;
+  readonly misread: { readonly at: number; readonly meant: string; readonly read: string } | null;
+}
+
+export interface SaveRehearsal {
+  readonly results: readonly RehearsalResult[];
+}
+
+export const sheetWarnings = ['locked', 'not-opened-yet', 'does-not-read', 'text-cut', 'missing-characters'] as const;
+export type SheetWarning = (typeof sheetWarnings)[number];
+
+export interface MakeSheet {
+  readonly kind: 'poster';
+  readonly paper: PaperFormat;
+  /** Warnings that the teacher has seen and goes on with. */
+  readonly goAhead: readonly SheetWarning[];
+}
+
+export interface SheetView {
+  readonly id: string;
+  readonly kind: 'poster';
+  readonly paper: PaperFormat;
+  readonly sizeMm: number;
+  readonly madeAt: string;
+  readonly fileName: string;
+}

@@ -1,0 +1,33 @@
+/** The one problem shape of the whole API. `reason` is for programs, the web application owns the words. */
+export const problemReasons = [
+  'not-signed-in',
+  'wrong-credentials',
+  'too-many-attempts',
+  'not-allowed',
+  'wrong-origin',
+  'not-found',
+  'invalid',
+  'stale',
+  'in-use',
+  'payload-too-long',
+  'sheet-needs-go-ahead',
+  'rehearsal-outdated',
+  'too-large',
+  'failed',
+] as const;
+export type ProblemReason = (typeof problemReasons)[number];
+
+export interface Problem {
+  readonly reason: ProblemReason;
+  /** A sentence for logs and scripts; pages use their own words. */
+  readonly message: string;
+  /** What to mend, field by field (paths like `items.0.link`). */
+  readonly fields?: readonly FieldProblem[];
+  /** Warnings to confirm, with `sheet-needs-go-ahead`. */
+  readonly warnings?: readonly string[];
+}
+
+export interface FieldProblem {
+  readonly field: string;
+  readonly message: string;
+}

@@ -1,0 +1,37 @@
+import type { AccessVerdict, AnswerState, Carry, Grain, PaperChange } from '@hapset/core';
+
+/** The four answers with the figures behind them: what the bench shows. */
+export interface ReadinessView {
+  readonly opens: {
+    readonly state: AnswerState;
+    /** True while a check waits or runs. */
+    readonly opening: boolean;
+    /** Null for words and before the first check. */
+    readonly verdict: AccessVerdict | null;
+    readonly checkedAt: string | null;
+    /** How many steps mend it; 0 where nothing is to be mended. */
+    readonly steps: number;
+    readonly inTheCode: boolean;
+  };
+  readonly carries: {
+    readonly state: AnswerState;
+    readonly carry: Carry;
+    /** The following are null when no code can hold it. */
+    readonly grain: Grain | null;
+    readonly modules: number | null;
+  };
+  readonly reads: {
+    readonly state: AnswerState;
+    readonly leastReachM: number | null;
+    readonly distanceM: number;
+    readonly devices: number;
+    /** Names of the devices that don't reach the distance. */
+    readonly fallShort: readonly string[];
+  };
+  readonly paper: {
+    readonly state: AnswerState;
+    readonly changed: readonly PaperChange[];
+    readonly sizeMm: number | null;
+    readonly madeAt: string | null;
+  };
+}

@@ -1,0 +1,90 @@
+/**
+ * Every route of the API in one table: the server's tests walk it, the web application's client is driven by it.
+ * `access` says who may call it at all; ids in the path are checked against their owner on top of that.
+ */
+import type { AccessCheckView } from './access-check.js';
+import type { SessionView, SignIn, WelcomeView } from './account.js';
+import type { DeviceView } from './device.js';
+import type { HealthView } from './health.js';
+import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
+import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage } from './material.js';
+import type { ChangeSchool, SchoolView } from './school.js';
+import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
+
+export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+export type RouteAccess = 'anyone' | 'staff' | 'administrator';
+
+/** Types that a route speaks; they exist for the type check only. */
+export interface Route<Body, Reply> {
+  readonly method: Method;
+  readonly path: string;
+  readonly access: RouteAccess;
+  readonly types?: { readonly body: Body; readonly reply: Reply };
+}
+
+function route<Reply, Body = null>(method: Method, path: string, access: RouteAccess = 'staff'): Route<Body, Reply> {
+  return { method, path, access };
+}
+
+export const routes = {
+  health: route<HealthView>('GET', '/api/health', 'anyone'),
+  welcome: route<WelcomeView>('GET', '/api/welcome', 'anyone'),
+  signIn: route<SessionView, SignIn>('POST', '/api/session', 'anyone'),
+  session: route<SessionView>('GET', '/api/session'),
+  signOut: route<null>('DELETE', '/api/session'),
+
+  school: route<SchoolView>('GET', '/api/school'),
+  changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
+  devices: route<readonly DeviceView[]>('GET', '/api/devices'),
+  classes: route<readonly SchoolClassView[]>('GET', '/api/classes'),
+  createClass: route<SchoolClassView, CreateSchoolClass>('POST', '/api/classes'),
+  changeClass: route<SchoolClassView, ChangeSchoolClass>('PATCH', '/api/classes/:classId'),
+
+  lessons: route<LessonsPage>('GET', '/api/lessons'),
+  createLesson: route<CreatedView, CreateLesson>('POST', '/api/lessons'),
+  bench: route<BenchView>('GET', '/api/lessons/:lessonId'),
+  changeLesson: route<LessonView, ChangeLesson>('PATCH', '/api/lessons/:lessonId'),
+  removeLesson: route<null>('DELETE', '/api/lessons/:lessonId'),
+  restoreLesson: route<null>('POST', '/api/lessons/:lessonId/restore'),
+  addStations: route<AddedView, AddStations>('POST', '/api/lessons/:lessonId/stations'),
+  orderStations: route<null, OrderStations>('PUT', '/api/lessons/:lessonId/station-order'),
+  openLesson: route<null>('POST', '/api/lessons/:lessonId/access-checks'),
+  stopOpeningLesson: route<null>('DELETE', '/api/lessons/:lessonId/access-checks'),
+
+  stationPage: route<MaterialPage>('GET', '/api/stations/:stationId'),
+  changeStation: route<null, ChangeStation>('PATCH', '/api/stations/:stationId'),
+  removeStation: route<null>('DELETE', '/api/stations/:stationId'),
+  restoreStation: route<null>('POST', '/api/stations/:stationId/restore'),
+  saveStationRehearsal: route<null, SaveRehearsal>('PUT', '/api/stations/:stationId/rehearsals/:rehearsalKey'),
+  makeStationSheet: route<SheetView, MakeSheet>('POST', '/api/stations/:stationId/sheets'),
+  stationSvg: route<string>('GET', '/api/stations/:stationId/code.svg'),
+  stationPng: route<string>('GET', '/api/stations/:stationId/code.png'),
+
+  shelf: route<ShelfPage>('GET', '/api/materials'),
+  createMaterials: route<CreatedMaterials, CreateMaterials>('POST', '/api/materials'),
+  materialPage: route<MaterialPage>('GET', '/api/materials/:materialId'),
+  changeMaterial: route<MaterialView, ChangeMaterial>('PATCH', '/api/materials/:materialId'),
+  removeMaterial: route<null>('DELETE', '/api/materials/:materialId'),
+  restoreMaterial: route<null>('POST', '/api/materials/:materialId/restore'),
+  openMaterial: route<AccessCheckView | null>('POST', '/api/materials/:materialId/access-checks'),
+  saveMaterialRehearsal: route<null, SaveRehearsal>('PUT', '/api/materials/:materialId/rehearsals/:rehearsalKey'),
+  makeMaterialSheet: route<SheetView, MakeSheet>('POST', '/api/materials/:materialId/sheets'),
+  materialSvg: route<string>('GET', '/api/materials/:materialId/code.svg'),
+  materialPng: route<string>('GET', '/api/materials/:materialId/code.png'),
+
+  sheetFile: route<Blob>('GET', '/api/sheets/:sheetId/file'),
+} as const;
+
+export type RouteName = keyof typeof routes;
+
+/** Stand-in for a file's bytes; the contract knows no platform types. */
+type Blob = unknown;
+
+/** Puts ids into a path: `fillPath('/api/lessons/:lessonId', { lessonId })`. @throws RangeError when one is missing. */
+export function fillPath(path: string, params: Readonly<Record<string, string>> = {}): string {
+  return path.replace(/:([a-zA-Z]+)/g, (_, name: string) => {
+    const value = params[name];
+    if (value === undefined || value === '') throw new RangeError(`${path} needs ${name}`);
+    return encodeURIComponent(value);
+  });
+}

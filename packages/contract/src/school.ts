@@ -1,0 +1,24 @@
+import type { PaperFormat } from '@hapset/core';
+
+export const paperChoices = ['A4', 'Letter'] as const satisfies readonly PaperFormat[];
+
+export interface SchoolView {
+  readonly name: string;
+  /** IANA time zone: "Europe/Dublin". */
+  readonly timeZone: string;
+  readonly paper: PaperFormat;
+  /** Address under which phones reach this server: "https://hapset.school.example". */
+  readonly publicAddress: string;
+  /** Host of the school's short links; null when it has none. */
+  readonly shortLinkHost: string | null;
+  readonly version: number;
+}
+
+export interface ChangeSchool {
+  readonly name: string;
+  readonly timeZone: string;
+  readonly paper: PaperFormat;
+  readonly publicAddress: string;
+  readonly shortLinkHost: string | null;
+  readonly version: number;
+}

@@ -1,0 +1,9 @@
+/** A form that takes no more answers. */
+import { findNotice, findWall, marks } from '../marks.js';
+import type { Rule } from '../verdict.js';
+
+export const closedRule: Rule = (evidence, services) => {
+  const known = findWall(evidence, services, 'closed');
+  const said = known ? (known.words?.[0] ?? '') : findNotice(evidence, marks.closed);
+  return said === null ? null : { verdict: 'closed', reason: 'says-closed', detail: said };
+};

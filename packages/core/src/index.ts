@@ -1,0 +1,36 @@
+/** The one entry of the core: what the server, the web application and the readers may use. */
+export { succeed, fail, unreachable, type Result } from './result.js';
+export { pointsPerMm, radians } from './units.js';
+
+export { repairLink, repairKinds, type Repair, type RepairKind, type RepairedLink } from './intake/repair.js';
+export { readIntake, isWebAddress, looksLikeLink, type IntakeItem, type IntakeLink, type IntakeWords, type IntakeUnusable, type TakenBack } from './intake/read-intake.js';
+export { markDuplicates, comparableAddress, type DuplicateMark } from './intake/duplicates.js';
+export { recogniseKind, titleFromAddress, titleFromWords, linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/kind.js';
+
+export { describeAddress } from './service/match.js';
+export { mendingFor, type Mending } from './service/mending.js';
+export { shippedServices } from './service/shipped.js';
+export type { ServiceDescription } from './service/description.js';
+
+export type { Evidence, Ending, FinalPage, FormFacts, Hop, PageFacts } from './access/evidence.js';
+export { judgeAccess, accessVerdicts, verdictReasons, type AccessVerdict, type Judgement, type VerdictReason } from './access/verdict.js';
+
+export { carriedBy, carries, type Carry, type Carried } from './payload/carry.js';
+export { firstDifference, type Difference } from './payload/compare.js';
+
+export { planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';
+export { grainOf, grains, type Grain } from './symbol/grain.js';
+export { outlinePath, codeSvg, codePixels } from './look/outline.js';
+
+export { focalLengthPx, pixelsPerModule, readerEngineNames, type DeviceProfile, type ReaderEngineName } from './optics/device.js';
+export { neededPixelsPerModule, predictReachM, sizeForDistanceMm, smallestPosterCodeMm } from './optics/predictor.js';
+export { renderFrame, farEdgePixelsPerModule, type GreyFrame, type View } from './optics/camera.js';
+export { rehearseDevice, nearestDistanceM, type ReadFrame, type RehearsedDevice } from './optics/rehearse.js';
+
+export { paperFormats, type PaperFormat } from './sheet/paper.js';
+export { layoutPoster, largestPosterCodeMm, type CodeBox, type PosterLayout, type PosterWish, type TextBox } from './sheet/poster.js';
+export { fitText, lineHeightMm, sheetFonts, type MeasureText, type SheetFont } from './sheet/text.js';
+export { fileName } from './sheet/file-name.js';
+
+export { answerStates, opensState, readsAnswer, paperAnswer, paperChanges, studentAccounts, type AnswerState, type DeviceReach, type PaperAnswer, type PaperChange, type ReadsAnswer, type StudentAccounts } from './readiness/answer.js';
+export { summarise, type FourStates, type ReadinessSummary } from './readiness/summary.js';

@@ -1,0 +1,32 @@
+/**
+ * Points out links that are there already. Addresses count as the same when a browser would ask for the
+ * same thing: case of scheme and host, the default port, an empty path and the fragment make no difference.
+ */
+import { parseUrl, type IntakeItem } from './read-intake.js';
+
+export type DuplicateMark = 'in-this-list' | 'already-here' | null;
+
+/** The form under which two addresses are compared. */
+export function comparableAddress(link: string): string {
+  const url = parseUrl(link);
+  if (!url) return link;
+  url.hash = '';
+  return url.href;
+}
+
+/**
+ * One mark for each item, in the same order. The first of a pair inside the list has none.
+ * @param here links that the lesson or shelf holds already
+ */
+export function markDuplicates(items: readonly IntakeItem[], here: readonly string[]): readonly DuplicateMark[] {
+  const known = new Set(here.map(comparableAddress));
+  const seen = new Set<string>();
+  return items.map((item) => {
+    if (item.sort !== 'link') return null;
+    const address = comparableAddress(item.link);
+    if (known.has(address)) return 'already-here';
+    if (seen.has(address)) return 'in-this-list';
+    seen.add(address);
+    return null;
+  });
+}

@@ -1,0 +1,112 @@
+/**
+ * Turns pasted text into a list of things to add: links, words, and what can't be used. One line is one
+ * thing, but for an address that a mail program broke over two lines. Pure: the same text, the same list.
+ */
+import { repairLink, type Repair, type RepairKind } from './repair.js';
+
+export type IntakeItem = IntakeLink | IntakeWords | IntakeUnusable;
+
+interface IntakeBase {
+  /** What was pasted for this thing, exactly. */
+  readonly pasted: string;
+}
+export interface IntakeLink extends IntakeBase {
+  readonly sort: 'link';
+  readonly link: string;
+  /** Words that stood behind the address, as a title; null when there were none. */
+  readonly title: string | null;
+  readonly repairs: readonly Repair[];
+}
+export interface IntakeWords extends IntakeBase {
+  readonly sort: 'words';
+  readonly words: string;
+}
+export interface IntakeUnusable extends IntakeBase {
+  readonly sort: 'unusable';
+  readonly problem: 'scheme-not-web' | 'not-an-address';
+}
+
+/** What the teacher decided against the reading: per pasted text, the repairs taken back. */
+export type TakenBack = ReadonlyMap<string, ReadonlySet<RepairKind>>;
+
+const webScheme = /^[^\p{L}\p{N}]*https?(?::|\/\/)/iu;
+// Schemes that name something to open, but that no phone opens from a code as a web page.
+const otherScheme = /^\W*(?:ftps?|file|javascript|data|blob|about|chrome|view-source|vbscript):/i;
+const bareHost = /^\W{0,2}(?:\/\/)?(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+(?:localhost|[\p{L}]{2,24})(?::\d{1,5})?(?:[/?#]\S*)?\W{0,2}$/iu;
+const fileEnding = /\.(?:txt|docx?|xlsx?|pptx?|odt|ods|odp|pdf|jpe?g|png|gif|svg|webp|mp3|mp4|m4a|wav|ogg|mov|zip|csv)\W?$/i;
+const linkCharacter = /[/?&=#%_.:-]/;
+
+/** Reads pasted text. Empty lines count for nothing. */
+export function readIntake(text: string, takenBack: TakenBack = new Map()): readonly IntakeItem[] {
+  if (typeof text !== 'string') throw new TypeError(`text must be a string, got ${typeof text}`);
+  return joinBrokenAddresses(text.split(/\r\n|\r|\n/)).map((piece) => readPiece(piece, takenBack.get(piece) ?? new Set()));
+}
+
+/** True where the text holds an address and nothing was meant as words. */
+export function looksLikeLink(line: string): boolean {
+  const trimmed = line.trim();
+  if (webScheme.test(trimmed)) return true;
+  if (/\s/.test(trimmed) || trimmed.includes('@')) return false;
+  return bareHost.test(trimmed) && (!fileEnding.test(trimmed) || trimmed.includes('/'));
+}
+
+function joinBrokenAddresses(lines: readonly string[]): readonly string[] {
+  const pieces: string[] = [];
+  for (const line of lines) {
+    if (line.trim() === '') continue;
+    const before = pieces.at(-1);
+    if (before !== undefined && continues(before, line)) pieces[pieces.length - 1] = `${before}\n${line}`;
+    else pieces.push(line);
+  }
+  return pieces;
+}
+
+/** A line goes on from the one before when that one is an unfinished address and this one is no thing of its own. */
+function continues(before: string, line: string): boolean {
+  const start = before.trim();
+  const next = line.trim();
+  if (!looksLikeLink(start.split('\n')[0] ?? '') || /\s/.test(next) || looksLikeLink(next)) return false;
+  const wrapped = start.startsWith('<') && !start.includes('>');
+  return wrapped || /[/\-_=&?%#.+]$/.test(start) || /^[/?&=#%_-]/.test(next);
+}
+
+function readPiece(pasted: string, takenBack: ReadonlySet<RepairKind>): IntakeItem {
+  const trimmed = pasted.trim();
+  if (otherScheme.test(trimmed)) return { sort: 'unusable', pasted, problem: 'scheme-not-web' };
+  if (!looksLikeLink(trimmed.split('\n')[0] ?? '')) return { sort: 'words', pasted, words: trimmed.normalize('NFC') };
+  const { address, title } = splitTitle(trimmed);
+  const { link, repairs } = repairLink(address, takenBack);
+  if (takenBack.size === 0 && !isWebAddress(link)) return { sort: 'unusable', pasted, problem: 'not-an-address' };
+  return { sort: 'link', pasted, link, title, repairs };
+}
+
+/**
+ * Parts "https://... Field guide" into address and title. Blanks beside a character that only addresses
+ * have ("example / leaf") are strays inside the address; the first run of plain words after it is the title.
+ */
+function splitTitle(text: string): { address: string; title: string | null } {
+  const parts = text.split(/[ \t\u00a0]+/u);
+  let end = parts.length;
+  for (let index = 1; index < parts.length; index += 1) {
+    const rest = parts.slice(index);
+    const before = parts[index - 1] ?? '';
+    const stray = linkCharacter.test(before.at(-1) ?? '') || rest.some((part) => linkCharacter.test(part.charAt(0)));
+    if (stray || !isWebAddress(repairLink(parts.slice(0, index).join('')).link)) continue;
+    end = index;
+    break;
+  }
+  const title = parts.slice(end).join(' ').replace(/^[-–—:|\s]+/, '').trim();
+  return { address: parts.slice(0, end).join(' '), title: title === '' ? null : title.normalize('NFC') };
+}
+
+/** True for an absolute http or https address with a host. */
+export function isWebAddress(text: string): boolean {
+  if (/\s/.test(text)) return false;
+  const url = parseUrl(text);
+  return url !== null && (url.protocol === 'http:' || url.protocol === 'https:') && url.hostname !== '';
+}
+
+/** `new URL` without the exception. */
+export function parseUrl(text: string): URL | null {
+  return URL.canParse(text) ? new URL(text) : null;
+}

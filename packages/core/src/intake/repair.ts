@@ -1,0 +1,175 @@
+/**
+ * Mends a pasted web address: what people copy out of mails, documents and chats carries quotes,
+ * brackets, invisible characters, a second scheme, stray blanks. Each repair says what it took away
+ * or put in, and can be taken back. A repaired link is a fixed point: repairing it again does nothing.
+ *
+ * Left out on purpose: guessing at misspelt host names, and shortening (the carry ladder's work).
+ */
+
+export const repairKinds = [
+  'invisible-removed',
+  'line-break-joined',
+  'quote-removed',
+  'bracket-removed',
+  'scheme-doubled',
+  'scheme-mended',
+  'blank-removed',
+  'trailing-punctuation',
+  'scheme-missing',
+] as const;
+export type RepairKind = (typeof repairKinds)[number];
+
+export interface Repair {
+  readonly kind: RepairKind;
+  /** What stood there, '' when something was only put in. */
+  readonly removed: string;
+  /** What stands there now, '' when something was only taken away. */
+  readonly added: string;
+}
+
+export interface RepairedLink {
+  readonly link: string;
+  readonly repairs: readonly Repair[];
+}
+
+interface Step {
+  readonly kind: RepairKind;
+  readonly mend: (text: string) => { text: string; removed: string; added: string } | null;
+}
+
+// Zero-width characters, byte order mark, soft hyphen, bidi controls, variation selectors, C0/C1 controls but line ends.
+// eslint-disable-next-line no-control-regex
+const invisible = /[\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff\u00ad\ufe00-\ufe0f\u0000-\u0009\u000b\u000c\u000e-\u001f\u007f-\u009f]/gu;
+const quotePairs = ['""', "''", '“”', '„“', '„”', '‘’', '‚‘', '«»', '»«', '‹›', '``', '「」'];
+const bracketPairs = ['<>', '()', '[]', '{}'];
+const openers = new Set([...quotePairs, ...bracketPairs].map((pair) => pair.charAt(0)));
+
+function takeAway(text: string, pattern: RegExp): ReturnType<Step['mend']> {
+  const removed = text.match(pattern)?.join('') ?? '';
+  return removed === '' ? null : { text: text.replace(pattern, ''), removed, added: '' };
+}
+
+/** Strips what stands around the whole: pairs first, then a lone opener or closer that has no partner inside. */
+function unwrap(text: string, pairs: readonly string[]): ReturnType<Step['mend']> {
+  let rest = text.trim();
+  let removed = '';
+  for (let again = true; again; ) {
+    again = false;
+    for (const pair of pairs) {
+      const [open = '', close = ''] = pair;
+      const starts = rest.startsWith(open);
+      const ends = rest.length > 1 && rest.endsWith(close);
+      const inner = rest.slice(starts ? 1 : 0, ends ? -1 : undefined);
+      if (!starts && !(ends && !isClosedInside(inner, open, close))) continue;
+      if (starts && ends) removed += open + close;
+      else removed += starts ? open : close;
+      rest = inner.trim();
+      again = rest !== '';
+      break;
+    }
+  }
+  return removed === '' ? null : { text: rest, removed, added: '' };
+}
+
+/** True where `inner` holds an opener still waiting for the closer that stands behind it: "/a_(b" before ")". */
+function isClosedInside(inner: string, open: string, close: string): boolean {
+  if (open === close) return false;
+  let waiting = 0;
+  for (const character of inner) {
+    if (character === open) waiting += 1;
+    else if (character === close && waiting > 0) waiting -= 1;
+  }
+  return waiting > 0;
+}
+
+const doubledScheme = /^(?:https?(?::\/{0,2}|\/\/)\s*)+(?=https?:\/\/)/i;
+const brokenScheme = /^(https?)(?::\/?(?!\/)|\/\/|:\/{3,}|;\/\/)(?=[^\s/])/i;
+const scheme = /^[a-z][a-z0-9+.-]*:/i;
+
+/** In the order in which they must happen: what hides the start of the address goes first. */
+const steps: readonly Step[] = [
+  { kind: 'invisible-removed', mend: (text) => takeAway(text, invisible) },
+  {
+    kind: 'line-break-joined',
+    mend: (text) => {
+      const joined = text.replace(/\s*[\r\n]+\s*/gu, '');
+      return joined === text ? null : { text: joined, removed: '\n', added: '' };
+    },
+  },
+  { kind: 'quote-removed', mend: (text) => unwrap(text, quotePairs) },
+  { kind: 'bracket-removed', mend: (text) => unwrap(text, bracketPairs) },
+  { kind: 'scheme-doubled', mend: (text) => takeAway(text, doubledScheme) },
+  {
+    kind: 'scheme-mended',
+    mend: (text) => {
+      const found = brokenScheme.exec(text);
+      if (!found) return null;
+      const added = `${(found[1] ?? '').toLowerCase()}://`;
+      return { text: added + text.slice(found[0].length), removed: found[0], added };
+    },
+  },
+  { kind: 'blank-removed', mend: (text) => takeAway(text, /\s+/gu) },
+  {
+    kind: 'trailing-punctuation',
+    mend: (text) => {
+      const closers = [...bracketPairs, ...quotePairs].map((pair) => [pair.charAt(0), pair.charAt(1)] as const);
+      let rest = text;
+      for (let again = true; again; ) {
+        again = false;
+        const last = rest.at(-1) ?? '';
+        const stray = closers.some(([open, close]) => close === last && !isClosedInside(rest.slice(0, -1), open, close));
+        if (rest.length > 1 && (/[.,;:!…]/u.test(last) || stray)) {
+          rest = rest.slice(0, -1);
+          again = true;
+        }
+      }
+      return rest === text ? null : { text: rest, removed: text.slice(rest.length), added: '' };
+    },
+  },
+  {
+    kind: 'scheme-missing',
+    mend: (text) => {
+      if (scheme.test(text) && !looksLikeHostWithPort(text)) return null;
+      const bare = text.replace(/^\/\//, '');
+      const added = /^(?:[^/:]+\.)?localhost(?:[:/]|$)/i.test(bare) ? 'http://' : 'https://';
+      return { text: added + bare, removed: bare === text ? '' : '//', added };
+    },
+  },
+];
+
+function looksLikeHostWithPort(text: string): boolean {
+  return /^[a-z0-9-]+(?:\.[a-z0-9-]+)+:\d{1,5}(?:[/?#]|$)/i.test(text);
+}
+
+/**
+ * Repairs one pasted address.
+ * @param pasted what was pasted, line breaks and all
+ * @param takenBack repairs not to make, because the teacher took them back
+ */
+export function repairLink(pasted: string, takenBack: ReadonlySet<RepairKind> = new Set()): RepairedLink {
+  if (typeof pasted !== 'string') throw new TypeError(`pasted must be a string, got ${typeof pasted}`);
+  const repairs: Repair[] = [];
+  let text = pasted.trim();
+  // A repair can lay open another (a quote inside brackets), so the steps run until nothing changes.
+  for (let changed = true; changed; ) {
+    changed = false;
+    for (const step of steps) {
+      if (takenBack.has(step.kind)) continue;
+      const mended = step.mend(text);
+      if (!mended || mended.text === '' || mended.text === text) continue;
+      text = mended.text;
+      changed = true;
+      const before = repairs.findIndex((repair) => repair.kind === step.kind);
+      const earlier = repairs[before];
+      if (earlier) {
+        repairs[before] = { kind: step.kind, removed: earlier.removed + mended.removed, added: earlier.added + mended.added };
+      } else repairs.push({ kind: step.kind, removed: mended.removed, added: mended.added });
+    }
+  }
+  return { link: text, repairs };
+}
+
+/** True for a character that may open a wrapped address, as in `<https://...`. */
+export function opensWrapping(character: string): boolean {
+  return openers.has(character);
+}

@@ -1,0 +1,15 @@
+// The parts of the WHATWG URL standard that the core may use. It is built without DOM and Node types on purpose,
+// so that anything else of a platform stops the type check.
+declare class URL {
+  constructor(url: string, base?: string);
+  static canParse(url: string, base?: string): boolean;
+  hash: string;
+  readonly host: string;
+  readonly hostname: string;
+  readonly href: string;
+  readonly origin: string;
+  readonly pathname: string;
+  readonly port: string;
+  readonly protocol: string;
+  readonly search: string;
+}

@@ -1,0 +1,75 @@
+/** The four answers of a station: opens, carries, reads, on paper. Each has a state, and the facts behind it. */
+import type { AccessVerdict } from '../access/verdict.js';
+import { unreachable } from '../result.js';
+
+export const answerStates = ['done', 'look-at', 'stop', 'not-yet'] as const;
+export type AnswerState = (typeof answerStates)[number];
+
+export const studentAccounts = ['none', 'school'] as const;
+/** Which accounts a class's students have: none, or one of the school. */
+export type StudentAccounts = (typeof studentAccounts)[number];
+
+/** What a verdict means for a station. Verdicts between done and stop are to be looked at. */
+export function opensState(verdict: AccessVerdict | null): AnswerState {
+  switch (verdict) {
+    case null:
+      return 'not-yet';
+    case 'open':
+      return 'done';
+    case 'unknown':
+      return 'look-at';
+    case 'sign-in':
+    case 'named-only':
+    case 'closed':
+    case 'missing':
+    case 'failing':
+    case 'refused':
+      return 'stop';
+    default:
+      return unreachable(verdict);
+  }
+}
+
+export interface DeviceReach {
+  readonly deviceId: string;
+  /** Reads from here ... */
+  readonly fromM: number;
+  /** ... to here, metres. */
+  readonly reachM: number;
+  readonly misread: unknown;
+}
+
+export interface ReadsAnswer {
+  readonly state: AnswerState;
+  /** Reach of the weakest device, metres; null before a rehearsal. */
+  readonly leastReachM: number | null;
+  /** Devices that don't read from where students stand. */
+  readonly fallShort: readonly string[];
+}
+
+/** All devices must reach the distance; one that returns other characters than were meant stops. */
+export function readsAnswer(reaches: readonly DeviceReach[] | null, distanceM: number): ReadsAnswer {
+  if (reaches === null || reaches.length === 0) return { state: 'not-yet', leastReachM: null, fallShort: [] };
+  const leastReachM = Math.min(...reaches.map((reach) => reach.reachM));
+  const fallShort = reaches.filter((reach) => reach.reachM < distanceM || reach.fromM > distanceM).map((reach) => reach.deviceId);
+  if (reaches.some((reach) => reach.misread !== null && reach.misread !== undefined) || leastReachM === 0) return { state: 'stop', leastReachM, fallShort };
+  return { state: fallShort.length > 0 ? 'look-at' : 'done', leastReachM, fallShort };
+}
+
+export const paperChanges = ['payload', 'size'] as const;
+export type PaperChange = (typeof paperChanges)[number];
+export type PrintedFacts = { readonly payload: string; readonly sizeMm: number };
+
+export interface PaperAnswer {
+  readonly state: AnswerState;
+  readonly changed: readonly PaperChange[];
+}
+
+/** Printed before the change: the code on the wall says something else, or has another size, than a sheet made now. */
+export function paperAnswer(printed: PrintedFacts | null, now: PrintedFacts): PaperAnswer {
+  if (printed === null) return { state: 'not-yet', changed: [] };
+  const changed: PaperChange[] = [];
+  if (printed.payload !== now.payload) changed.push('payload');
+  if (Math.abs(printed.sizeMm - now.sizeMm) >= 1) changed.push('size');
+  return { state: changed.length > 0 ? 'look-at' : 'done', changed };
+}

@@ -1,0 +1,51 @@
+/** The steps that mend a verdict: the service's own where it is described, general ones otherwise. */
+import { unreachable } from '../result.js';
+import type { AccessVerdict } from '../access/verdict.js';
+import { parseUrl } from '../intake/read-intake.js';
+import type { ServiceDescription } from './description.js';
+import { describeAddress } from './match.js';
+
+export interface Mending {
+  /** Name of the service, null where it is not described. */
+  readonly service: string | null;
+  readonly steps: readonly string[];
+  /** Page on which the owner does it; null where it is not known. */
+  readonly ownerPage: string | null;
+}
+
+/** Null when there is nothing to mend. */
+export function mendingFor(verdict: AccessVerdict, link: string, services: readonly ServiceDescription[]): Mending | null {
+  if (verdict === 'open') return null;
+  const service = describeAddress(link, services)?.service ?? null;
+  const own = service?.mending.find((entry) => entry.verdicts.includes(verdict));
+  if (service && own) {
+    return { service: service.name, steps: own.steps, ownerPage: own.ownerPage?.replace('{link}', withoutQuery(link)) ?? null };
+  }
+  return { service: service?.name ?? null, steps: generalSteps(verdict), ownerPage: null };
+}
+
+function withoutQuery(link: string): string {
+  const url = parseUrl(link);
+  return url ? url.origin + url.pathname.replace(/\/$/, '') : link;
+}
+
+function generalSteps(verdict: Exclude<AccessVerdict, 'open'>): readonly string[] {
+  switch (verdict) {
+    case 'sign-in':
+      return ['Open the page as its owner and look for its sharing settings.', 'Let everyone who has the link look, without signing in.'];
+    case 'named-only':
+      return ['Open the page as its owner: it is shared with chosen people only.', 'Let everyone who has the link look, without signing in.'];
+    case 'closed':
+      return ['Open the form as its owner and let it take answers again.'];
+    case 'missing':
+      return ['Open the page yourself and copy its whole address once more.', 'If it was moved or removed, paste the new address here.'];
+    case 'failing':
+      return ['Open the page yourself. If it works for you, open it again here in a minute.'];
+    case 'unknown':
+      return ['Open the link on a device where nobody is signed in, and see what students would see.'];
+    case 'refused':
+      return ['Paste an address that begins with http or https and that is on the open web.'];
+    default:
+      return unreachable(verdict);
+  }
+}
