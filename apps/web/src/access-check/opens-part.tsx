@@ -1,0 +1,117 @@
+import type { AccessCheckView, MaterialPage } from '@hapset/contract';
+import type { ReactElement, ReactNode } from 'react';
+import { Button, buttonClass } from '../design/button.js';
+import { Sheet } from '../design/sheet.js';
+import { StateMark } from '../design/state-mark.js';
+import { useChangeMaterial } from '../material/material.queries.js';
+import { ago } from '../wording/figures.js';
+import { repairSentence } from '../wording/repairs.js';
+import { reasonSentence, verdictWords } from '../wording/verdicts.js';
+
+/** Does it open for a student? What is wrong stands first, with the steps that mend it. */
+export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; readonly onOpen: () => void }): ReactElement {
+  const { readiness, check, material } = page;
+  const { opens } = readiness;
+  if (opens.inTheCode) {
+    return (
+      <div id="opens">
+        <Sheet mark={<StateMark mark="done" words="Opens: done" />} title="Opens for anyone" aside="the words are in the code; no network, no account" />
+      </div>
+    );
+  }
+  const done = check?.state === 'done' ? check : null;
+  const title = done?.verdict ? verdictWords[done.verdict].heading : opens.opening ? 'Opening it as a student…' : 'Not opened yet';
+  const aside = opens.opening ? (done ? 'opening again…' : '') : opens.checkedAt ? `opened as a student ${ago(opens.checkedAt)}` : '';
+  return (
+    <div id="opens" aria-live="polite">
+      <Sheet
+        mark={<StateMark mark={opens.state} words={`Opens: ${title}`} />}
+        title={title}
+        aside={aside}
+        action={
+          <Button onClick={onOpen} disabled={opens.opening}>
+            {done ? 'Open again' : 'Open as a student'}
+          </Button>
+        }
+      >
+        {done && <CheckDetails check={done} />}
+        {material.repairs.length > 0 && <Repaired page={page} />}
+      </Sheet>
+    </div>
+  );
+}
+
+function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElement {
+  const { mending, verdict, reason, detail, title, firstLines } = check;
+  return (
+    <>
+      {reason && verdict !== 'open' && <p className="m-0 text-[14.5px]">{reasonSentence(reason, detail ?? '')}</p>}
+      {mending && mending.steps.length > 0 && (
+        <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
+          <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-[15px] leading-relaxed">
+            {mending.steps.map((step) => (
+              <li key={step}>{withBold(step)}</li>
+            ))}
+          </ol>
+          {mending.ownerPage && (
+            <a className={buttonClass()} href={mending.ownerPage} target="_blank" rel="noreferrer">
+              Go there in {mending.service}
+            </a>
+          )}
+        </div>
+      )}
+      {verdict === 'open' && (title !== null || firstLines.length > 0) && (
+        <div className="mt-1 border-l-[3px] border-line-strong pl-3 text-[14px]">
+          <p className="m-0 font-semibold">{title ?? 'A page without a title'}</p>
+          <p className="m-0 line-clamp-2 text-muted">{firstLines.filter((line) => line !== title).join(' · ')}</p>
+        </div>
+      )}
+      <Hops check={check} />
+    </>
+  );
+}
+
+/** Every request on the way, for those who want to know. */
+function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
+  return (
+    <details className="mt-2 text-[13.5px] text-muted">
+      <summary className="w-fit cursor-pointer py-1">What happened on the way</summary>
+      <ol className="m-0 list-decimal pl-5 font-mono text-[12.5px] leading-relaxed">
+        {check.hops.map((hop, index) => (
+          <li key={index} className="break-all">
+            {hop.address} <span className="whitespace-nowrap">({hop.status === null ? 'no answer' : `answered ${hop.status}`}, {hop.elapsedMs} ms)</span>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-1 mb-0">Opened from the school’s server; tablets may be on another network.</p>
+    </details>
+  );
+}
+
+function Repaired({ page: { material } }: { readonly page: MaterialPage }): ReactElement {
+  const change = useChangeMaterial(material.id);
+  return (
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-[13.5px] text-muted">
+      <span className="min-w-0">
+        Repaired when pasted:{' '}
+        {material.repairs.map((repair, index) => {
+          const { words, what } = repairSentence(repair);
+          return (
+            <span key={repair.kind}>
+              {index > 0 && ', '}
+              {words} {what !== '' && <span className="font-mono break-all">{what}</span>}
+            </span>
+          );
+        })}
+      </span>
+      <button type="button" className="min-h-8 font-semibold text-ink underline" disabled={change.isPending} onClick={() => change.mutate({ version: material.version, link: material.pasted })}>
+        Use it as pasted
+      </button>
+    </p>
+  );
+}
+
+/** `**words**` of a step are what stands on the service's page. */
+function withBold(step: string): ReactNode {
+  return step.split('**').map((part, index) => (index % 2 === 1 ? <strong key={index}>{part}</strong> : part));
+}

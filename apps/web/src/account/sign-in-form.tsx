@@ -1,0 +1,40 @@
+import type { SignIn } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { Button } from '../design/button.js';
+import { TextField } from '../design/field.js';
+import { wordsFor } from '../wording/problems.js';
+import { useSignIn, welcomeQuery } from './session.queries.js';
+
+/** The form alone, for the sign-in page and for signing in again over another page. */
+export function SignInForm({ email = '', onSignedIn }: { readonly email?: string; readonly onSignedIn: () => void }): ReactElement {
+  const demo = useQuery(welcomeQuery).data?.demo ?? null;
+  const signIn = useSignIn();
+  const form = useForm<SignIn>({ defaultValues: { email, password: '' } });
+  const send = (wish: SignIn): void => signIn.mutate(wish, { onSuccess: onSignedIn });
+  return (
+    <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
+      <TextField label="E-mail address" type="email" autoComplete="username" autoFocus {...form.register('email', { required: 'Your e-mail address is needed.' })} problem={form.formState.errors.email?.message} />
+      <TextField label="Password" type="password" autoComplete="current-password" {...form.register('password', { required: 'Your password is needed.' })} problem={form.formState.errors.password?.message} />
+      {signIn.isError && (
+        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+          {wordsFor(signIn.error)}
+        </p>
+      )}
+      <Button type="submit" tone="main" disabled={signIn.isPending} className="min-h-11">
+        {signIn.isPending ? 'Signing in…' : 'Sign in'}
+      </Button>
+      {demo && (
+        <div className="rounded-small bg-marker-soft px-4 py-3 text-[14px]">
+          <p className="m-0">
+            This is a demonstration. <strong>{demo.email}</strong>, password <strong>{demo.password}</strong>
+          </p>
+          <Button className="mt-2.5 w-full" disabled={signIn.isPending} onClick={() => send(demo)}>
+            Look around as Maren Dallow
+          </Button>
+        </div>
+      )}
+    </form>
+  );
+}

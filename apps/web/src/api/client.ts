@@ -1,0 +1,55 @@
+/** The one client: a route of the contract in, its reply out, every failure as ApiError. */
+import { fillPath, type Problem, type Route } from '@hapset/contract';
+import { ApiError } from './problem-error.js';
+import { sessionRenewed } from './session-renewal.js';
+
+export interface CallOptions<Body> {
+  readonly params?: Readonly<Record<string, string>>;
+  readonly query?: Readonly<Record<string, string | null>>;
+  readonly body?: Body;
+  readonly signal?: AbortSignal;
+  /** Ask for a new sign-in when the session has ended. Off for the calls of signing in itself. */
+  readonly renew?: boolean;
+}
+
+/** Calls a route. @throws ApiError */
+export async function call<Body, Reply>(route: Route<Body, Reply>, options: CallOptions<Body> = {}): Promise<Reply> {
+  for (;;) {
+    const response = await send(route, options);
+    if (response.ok) return (await readJson(response)) as Reply;
+    const problem = (await readJson(response)) as Problem | null;
+    const reason = problem?.reason ?? 'failed';
+    if (reason !== 'not-signed-in' || options.renew === false) throw new ApiError(reason, problem ?? {});
+    await sessionRenewed();
+  }
+}
+
+/** The address of a route, for links and pictures. */
+export function addressOf(route: Route<never, unknown> | Route<null, unknown>, params: Readonly<Record<string, string>>): string {
+  return fillPath(route.path, params);
+}
+
+async function send<Body, Reply>(route: Route<Body, Reply>, { params, query, body, signal }: CallOptions<Body>): Promise<Response> {
+  const search = new URLSearchParams(Object.entries(query ?? {}).flatMap(([name, value]) => (value === null || value === '' ? [] : [[name, value]]))).toString();
+  try {
+    return await fetch(fillPath(route.path, params) + (search === '' ? '' : `?${search}`), {
+      method: route.method,
+      credentials: 'same-origin',
+      ...(signal && { signal }),
+      ...(body !== undefined && { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch (error) {
+    if (signal?.aborted) throw error;
+    throw new ApiError('unreachable');
+  }
+}
+
+async function readJson(response: Response): Promise<unknown> {
+  const text = await response.text();
+  if (text === '') return null;
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new ApiError('failed');
+  }
+}

@@ -1,0 +1,18 @@
+import type { FieldProblem, Problem, ProblemReason } from '@hapset/contract';
+
+/** What a page can be told of: the server's problem, or that it could not be reached. */
+export type ApiReason = ProblemReason | 'unreachable';
+
+export class ApiError extends Error {
+  readonly fields: readonly FieldProblem[];
+  readonly warnings: readonly string[];
+
+  constructor(
+    readonly reason: ApiReason,
+    problem: Partial<Problem> = {},
+  ) {
+    super(problem.message ?? reason);
+    this.fields = problem.fields ?? [];
+    this.warnings = problem.warnings ?? [];
+  }
+}

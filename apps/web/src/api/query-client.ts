@@ -1,0 +1,11 @@
+import { QueryClient } from '@tanstack/react-query';
+import { ApiError } from './problem-error.js';
+
+/** What can't change by asking again is not asked again. */
+function worthRetrying(count: number, error: Error): boolean {
+  return count < 2 && (!(error instanceof ApiError) || error.reason === 'unreachable' || error.reason === 'failed');
+}
+
+export const queryClient = new QueryClient({
+  defaultOptions: { queries: { staleTime: 5_000, retry: worthRetrying, retryDelay: 600 }, mutations: { retry: false } },
+});

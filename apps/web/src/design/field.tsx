@@ -1,0 +1,64 @@
+import { useId, type InputHTMLAttributes, type ReactElement, type ReactNode, type Ref, type SelectHTMLAttributes, type TextareaHTMLAttributes } from 'react';
+
+const box = 'w-full rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] min-h-9 placeholder:text-muted focus:border-ink';
+
+interface FieldFrame {
+  readonly label: string;
+  readonly hint?: string;
+  readonly problem?: string | undefined;
+}
+
+function Frame({ label, hint, problem, id, children }: FieldFrame & { readonly id: string; readonly children: ReactNode }): ReactElement {
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="mb-1 block text-[13.5px] font-semibold">
+        {label}
+      </label>
+      {children}
+      {hint && !problem && (
+        <p id={`${id}-hint`} className="mt-1 mb-0 text-[13px] text-muted">
+          {hint}
+        </p>
+      )}
+      {problem && (
+        <p id={`${id}-problem`} role="alert" className="mt-1 mb-0 text-[13px] font-semibold text-stop">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function described(id: string, hint: string | undefined, problem: string | undefined): string | undefined {
+  if (problem) return `${id}-problem`;
+  return hint ? `${id}-hint` : undefined;
+}
+
+export function TextField({ label, hint, problem, ...rest }: FieldFrame & InputHTMLAttributes<HTMLInputElement> & { readonly ref?: Ref<HTMLInputElement> }): ReactElement {
+  const id = useId();
+  return (
+    <Frame {...{ label, hint, problem, id }}>
+      <input id={id} className={box} aria-invalid={problem !== undefined} aria-describedby={described(id, hint, problem)} {...rest} />
+    </Frame>
+  );
+}
+
+export function TextArea({ label, hint, problem, ...rest }: FieldFrame & TextareaHTMLAttributes<HTMLTextAreaElement> & { readonly ref?: Ref<HTMLTextAreaElement> }): ReactElement {
+  const id = useId();
+  return (
+    <Frame {...{ label, hint, problem, id }}>
+      <textarea id={id} className={box} aria-invalid={problem !== undefined} aria-describedby={described(id, hint, problem)} {...rest} />
+    </Frame>
+  );
+}
+
+export function SelectField({ label, hint, problem, children, ...rest }: FieldFrame & SelectHTMLAttributes<HTMLSelectElement> & { readonly ref?: Ref<HTMLSelectElement> }): ReactElement {
+  const id = useId();
+  return (
+    <Frame {...{ label, hint, problem, id }}>
+      <select id={id} className={box} aria-invalid={problem !== undefined} aria-describedby={described(id, hint, problem)} {...rest}>
+        {children}
+      </select>
+    </Frame>
+  );
+}

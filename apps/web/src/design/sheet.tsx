@@ -1,0 +1,18 @@
+import type { ReactElement, ReactNode } from 'react';
+
+/** A white sheet on the paper: one part of a page. */
+export function Sheet({ title, aside, action, mark, children }: { readonly title?: ReactNode; readonly aside?: ReactNode; readonly action?: ReactNode; readonly mark?: ReactNode; readonly children?: ReactNode }): ReactElement {
+  return (
+    <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
+      {title && (
+        <div className="mb-1.5 flex flex-wrap items-center gap-x-2.5 gap-y-1">
+          {mark}
+          <h2 className="m-0 text-[17px]">{title}</h2>
+          {aside && <span className="text-[13.5px] text-muted">{aside}</span>}
+          {action && <span className="ml-auto flex gap-2">{action}</span>}
+        </div>
+      )}
+      {children}
+    </section>
+  );
+}

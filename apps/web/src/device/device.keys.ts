@@ -1,0 +1,1 @@
+export const deviceKeys = { list: ['devices'] as const };

@@ -1,0 +1,47 @@
+import type { NewMaterial } from '@hapset/contract';
+import { markDuplicates, readIntake, type DuplicateMark, type IntakeItem, type RepairKind } from '@hapset/core';
+
+/** One thing of the intake with what the teacher decided about it. */
+export interface IntakeRowState {
+  readonly item: IntakeItem;
+  readonly duplicate: DuplicateMark;
+  /** Repairs that could be made again, since they were taken back. */
+  readonly takenBack: readonly RepairKind[];
+  /** Will it become a material? */
+  readonly taken: boolean;
+}
+
+export interface Decisions {
+  /** By pasted text. */
+  readonly takenBack: ReadonlyMap<string, ReadonlySet<RepairKind>>;
+  /** Positions of duplicates that are wanted all the same. */
+  readonly kept: ReadonlySet<number>;
+}
+
+export const noDecisions: Decisions = { takenBack: new Map(), kept: new Set() };
+
+/** Reads what was pasted and applies the decisions. Duplicates stay out unless they are wanted. */
+export function reviewIntake(text: string, here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
+  const items = readIntake(text, decisions.takenBack);
+  const duplicates = markDuplicates(items, here);
+  return items.map((item, index) => {
+    const duplicate = duplicates[index] ?? null;
+    return { item, duplicate, takenBack: [...(decisions.takenBack.get(item.pasted) ?? [])], taken: item.sort !== 'unusable' && (duplicate === null || decisions.kept.has(index)) };
+  });
+}
+
+/** What is sent to the server. */
+export function toNewMaterials(rows: readonly IntakeRowState[]): readonly NewMaterial[] {
+  return rows.flatMap(({ item, taken }): readonly NewMaterial[] => {
+    if (!taken || item.sort === 'unusable') return [];
+    if (item.sort === 'words') return [{ words: item.words, pasted: item.pasted, repairs: [] }];
+    return [{ link: item.link, pasted: item.pasted, repairs: item.repairs, ...(item.title !== null && { title: item.title }) }];
+  });
+}
+
+/** True when the one thing that was pasted needs no look: nothing repaired, nothing doubled. */
+export function isPlain(rows: readonly IntakeRowState[]): boolean {
+  const [only] = rows;
+  if (rows.length !== 1 || !only) return false;
+  return only.duplicate === null && only.takenBack.length === 0 && (only.item.sort === 'words' || (only.item.sort === 'link' && only.item.repairs.length === 0));
+}

@@ -1,0 +1,20 @@
+import './design/theme.css';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router/dom';
+import { queryClient } from './api/query-client.js';
+import { NoticeProvider } from './design/notice.js';
+import { router } from './routes.js';
+
+const page = document.getElementById('page');
+if (!page) throw new Error('index.html has no #page');
+createRoot(page).render(
+  <StrictMode>
+    <QueryClientProvider client={queryClient}>
+      <NoticeProvider>
+        <RouterProvider router={router} />
+      </NoticeProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,44 @@
+import type { MaterialPage } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { CodePicture } from '../symbol/code-picture.js';
+
+/** The code in sight, what it says letter by letter, and what it depends on. */
+export function CodeAside({ page, name }: { readonly page: MaterialPage; readonly name: string }): ReactElement {
+  const { code, material, rehearsal } = page;
+  return (
+    <aside className="self-start md:sticky md:top-4">
+      <div className="rounded-sheet border border-line bg-white p-2.5">
+        {code ? (
+          <CodePicture code={code} label={`Code of ${name}`} className="mx-auto block w-full max-w-[280px]" />
+        ) : (
+          <p className="m-0 flex aspect-square items-center justify-center p-4 text-center text-[14px] text-muted">This is more than a code can hold.</p>
+        )}
+      </div>
+      <div className="px-1">
+        <h2 className="mt-3.5 mb-1 text-[16px]">This code says</h2>
+        <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">{code?.payload ?? material.words ?? material.link}</p>
+        <p className="mt-1.5 mb-0 text-[13.5px] text-muted">{agreement(rehearsal)}</p>
+        <h2 className="mt-4 mb-1 text-[16px]">Keeps working as long as</h2>
+        <p className="m-0 text-[14px] text-muted">{lifespan(material.link)}</p>
+      </div>
+    </aside>
+  );
+}
+
+function agreement({ results, devices }: MaterialPage['rehearsal']): string {
+  if (results === null) return 'Exactly what was given, nothing between.';
+  const misread = results.find((result) => result.misread !== null);
+  if (misread?.misread) {
+    const device = devices.find((candidate) => candidate.id === misread.deviceId);
+    return `${device?.name ?? 'A device'} read “${misread.misread.read}” where “${misread.misread.meant}” was meant.`;
+  }
+  const engines = new Set(devices.map((device) => device.engine)).size;
+  return engines > 1 ? 'Two readers agree, letter by letter.' : 'What was read agrees, letter by letter.';
+}
+
+/** The honest sentence about what the code depends on. */
+function lifespan(link: string | null): string {
+  if (link === null) return 'the paper lasts. The words are in the code itself; no network and no server is needed.';
+  const host = URL.canParse(link) ? new URL(link).hostname : link;
+  return `the page stays where it is at ${host}. The code carries its address itself; nobody stands between.`;
+}

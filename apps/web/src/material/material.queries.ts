@@ -1,0 +1,62 @@
+import { limits, routes, type ChangeMaterial, type MaterialPage, type MaterialView, type NewMaterial, type ShelfPage } from '@hapset/contract';
+import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, type UseMutationResult } from '@tanstack/react-query';
+import { call } from '../api/client.js';
+import { useLessonsChanged } from '../lesson/lesson.queries.js';
+import { materialKeys } from './material.keys.js';
+import { routeFor, type PlaceId } from './place-id.js';
+
+const whileOpeningMs = 900;
+
+export const shelfQuery = (find: string) =>
+  infiniteQueryOptions({
+    queryKey: materialKeys.shelf(find),
+    queryFn: ({ signal, pageParam }): Promise<ShelfPage> => call(routes.shelf, { signal, query: { find, after: pageParam } }),
+    initialPageParam: null as string | null,
+    getNextPageParam: (page) => page.next,
+    placeholderData: keepPreviousData,
+    refetchInterval: (query) => (query.state.data?.pages.some((page) => page.rows.some((row) => row.readiness.opens.opening)) ? whileOpeningMs : false),
+  });
+
+export const materialPageQuery = (place: PlaceId) =>
+  queryOptions({
+    queryKey: materialKeys.page(place),
+    queryFn: ({ signal }): Promise<MaterialPage> => {
+      const { route, params } = routeFor(place, routes.stationPage, routes.materialPage);
+      return call(route, { params, signal });
+    },
+    refetchInterval: (query) => (query.state.data?.readiness.opens.opening ? whileOpeningMs : false),
+  });
+
+/** Puts things on the shelf, in as many calls as the server's limit asks for. Returns their ids. */
+export function useCreateMaterials(): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn: async (items: readonly NewMaterial[]) => {
+      const ids: string[] = [];
+      for (let start = 0; start < items.length; start += limits.itemsAtOnce) {
+        const { materialIds } = await call(routes.createMaterials, { body: { items: items.slice(start, start + limits.itemsAtOnce) } });
+        ids.push(...materialIds);
+      }
+      return ids;
+    },
+    onSettled: changed,
+  });
+}
+
+export function useChangeMaterial(materialId: string): UseMutationResult<MaterialView, Error, ChangeMaterial> {
+  const changed = useLessonsChanged();
+  return useMutation({ mutationFn: (body: ChangeMaterial) => call(routes.changeMaterial, { params: { materialId }, body }), onSettled: changed });
+}
+
+export function useRemoveMaterial(): UseMutationResult<unknown, Error, { materialId: string; back?: boolean }> {
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn: ({ materialId, back }: { materialId: string; back?: boolean }) => call(back ? routes.restoreMaterial : routes.removeMaterial, { params: { materialId } }),
+    onSuccess: changed,
+  });
+}
+
+export function useOpenMaterial(): UseMutationResult<unknown, Error, string> {
+  const changed = useLessonsChanged();
+  return useMutation({ mutationFn: (materialId: string) => call(routes.openMaterial, { params: { materialId } }), onSuccess: changed });
+}

@@ -1,0 +1,74 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState, type ReactElement } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { Button } from '../design/button.js';
+import { Empty, Failed, Loading } from '../design/list-states.js';
+import { Intake } from '../intake/intake.js';
+import { PageHead } from '../shell/page-head.js';
+import { plural } from '../wording/figures.js';
+import { wordsFor } from '../wording/problems.js';
+import { shelfQuery, useCreateMaterials } from './material.queries.js';
+import { ShelfRow } from './shelf-row.js';
+
+export function Component(): ReactElement {
+  const [search] = useSearchParams();
+  const [find, setFind] = useState('');
+  const wanted = useDeferredValue(find.trim());
+  const shelf = useInfiniteQuery(shelfQuery(wanted));
+  const navigate = useNavigate();
+  const create = useCreateMaterials();
+  const rows = shelf.data?.pages.flatMap((page) => page.rows) ?? [];
+  const total = shelf.data?.pages[0]?.total ?? 0;
+  return (
+    <>
+      <PageHead
+        title="Shelf"
+        about="All your materials, in a lesson or in none."
+        actions={
+          <input
+            type="search"
+            aria-label="Find on the shelf"
+            placeholder="Find by title, link or words"
+            value={find}
+            autoFocus={search.get('focus') === 'find'}
+            onChange={(event) => setFind(event.target.value)}
+            className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+          />
+        }
+      />
+      <Intake
+        label="Next material"
+        placeholder="Next material: paste links or write a message…"
+        noun="material"
+        here={wanted === '' ? rows.flatMap((row) => row.material.link ?? []) : []}
+        onAdd={async (items) => {
+          const ids = await create.mutateAsync(items);
+          if (ids.length === 1) await navigate(`/shelf/${ids[0] ?? ''}`);
+        }}
+      />
+      <div className="mt-4">
+        {shelf.isPending && <Loading label="The shelf is loading" />}
+        {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
+        {shelf.isSuccess && rows.length === 0 && (wanted === '' ? <Empty title="The shelf is empty">Whatever you paste above stands here and can be used in any lesson.</Empty> : <Empty title={`Nothing found for “${wanted}”`}>Try fewer letters, or another word of the title.</Empty>)}
+        {rows.length > 0 && (
+          <>
+            <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
+              {plural(total, 'material')}
+              {wanted === '' ? '' : ' found'}
+            </p>
+            <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+              {rows.map((row) => (
+                <ShelfRow key={row.material.id} row={row} />
+              ))}
+            </ul>
+          </>
+        )}
+        {shelf.hasNextPage && (
+          <Button className="mt-3" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
+            Show more
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}

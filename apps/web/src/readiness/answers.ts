@@ -1,0 +1,40 @@
+/** The four answers in words and figures: what stands in a cell of the bench, and what is read aloud. */
+import type { ReadinessView } from '@hapset/contract';
+import type { Mark } from '../design/state-mark.js';
+import { countWord, grainWords, metres } from '../wording/figures.js';
+import { verdictWords } from '../wording/verdicts.js';
+
+export interface AnswerWords {
+  readonly mark: Mark;
+  readonly title: string;
+  readonly figure: string;
+  /** True where the figure is a way to mend it. */
+  readonly mends: boolean;
+}
+
+export function opensWords({ state, opening, verdict, steps, inTheCode }: ReadinessView['opens']): AnswerWords {
+  if (inTheCode) return { mark: 'done', title: 'In the code', figure: 'needs no network', mends: false };
+  if (verdict === null) return { mark: 'not-yet', title: opening ? 'Opening…' : 'Not opened yet', figure: opening ? 'as a student' : '', mends: false };
+  const again = opening ? 'opening again…' : '';
+  if (verdict === 'open') return { mark: state, title: verdictWords.open.short, figure: again || 'without signing in', mends: false };
+  const mend = steps === 1 ? 'One step mends it' : `${countWord(steps)} steps mend it`;
+  return { mark: state, title: verdictWords[verdict].short, figure: again || mend, mends: again === '' };
+}
+
+export function carriesWords({ state, carry, grain, modules }: ReadinessView['carries']): AnswerWords {
+  if (grain === null || modules === null) return { mark: state, title: 'Too long', figure: 'no code holds it', mends: false };
+  return { mark: state, title: carry === 'link' ? 'Link itself' : 'Words', figure: `${grainWords[grain]} · ${modules} × ${modules}`, mends: false };
+}
+
+export function readsWords({ state, leastReachM, distanceM, devices, fallShort }: ReadinessView['reads'], rehearsing = false): AnswerWords {
+  if (leastReachM === null) return { mark: 'not-yet', title: rehearsing ? 'Rehearsing…' : 'Not rehearsed', figure: devices === 0 ? 'no devices in the list' : '', mends: false };
+  const title = leastReachM === 0 ? 'Not read' : metres(leastReachM);
+  if (fallShort.length === 0) return { mark: state, title, figure: devices === 1 ? 'the one device' : `all ${devices} devices`, mends: false };
+  const who = fallShort.length === 1 ? `${fallShort[0] ?? ''} fall short` : `${fallShort.length} devices fall short`;
+  return { mark: state, title, figure: `${who} of ${metres(distanceM)}`, mends: false };
+}
+
+export function paperWords({ state, sizeMm }: ReadinessView['paper']): AnswerWords {
+  if (sizeMm === null) return { mark: 'not-yet', title: 'Not made', figure: '', mends: false };
+  return state === 'done' ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, mends: false } : { mark: state, title: 'Printed before', figure: 'the change', mends: false };
+}

@@ -1,0 +1,82 @@
+import type { DeviceView, RehearsalResult, RehearsalView } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { StateMark, type Mark } from '../design/state-mark.js';
+import { metres } from '../wording/figures.js';
+
+interface Props {
+  readonly rehearsal: RehearsalView;
+  /** Results so far; devices without one are still to come. */
+  readonly results: readonly RehearsalResult[];
+}
+
+/** One lane a device along a ruler in metres: read, hit and miss, not read, and the line where students stand. */
+export function ReachLanes({ rehearsal, results }: Props): ReactElement {
+  const farthest = Math.max(rehearsal.distanceM * 1.3, ...results.map((result) => result.hitAndMissM * 1.05));
+  const endM = Math.max(1, Math.ceil(farthest * 2) / 2);
+  const share = (valueM: number): string => `${Math.min(100, (valueM / endM) * 100)}%`;
+  return (
+    <div className="pt-1">
+      <div className="grid grid-cols-[minmax(110px,170px)_1fr_26px] items-center gap-x-3 gap-y-2.5">
+        {rehearsal.devices.map((device) => (
+          <Lane key={device.id} device={device} result={results.find((result) => result.deviceId === device.id) ?? null} distanceM={rehearsal.distanceM} share={share} />
+        ))}
+        <span />
+        <Ruler endM={endM} share={share} />
+        <span />
+      </div>
+    </div>
+  );
+}
+
+function Lane({ device, result, distanceM, share }: { readonly device: DeviceView; readonly result: RehearsalResult | null; readonly distanceM: number; readonly share: (valueM: number) => string }): ReactElement {
+  const mark = result ? markOf(result, distanceM) : 'not-yet';
+  const words = result ? laneWords(device, result, distanceM) : `${device.name}: not rehearsed yet`;
+  return (
+    <>
+      <div className="min-w-0 leading-tight">
+        <div className="truncate text-[14px] font-semibold">{device.name}</div>
+        <div className="text-[12.5px] text-muted">{[device.count === null ? 'from home' : String(device.count), `${device.previewHeightPx}p`].join(' · ')}</div>
+      </div>
+      <div className="relative h-[18px] rounded-[4px] bg-line" role="img" aria-label={words}>
+        {result && (
+          <>
+            <span className="hatched absolute inset-y-0 left-0 rounded-[4px]" style={{ width: share(result.hitAndMissM) }} />
+            <span className="absolute inset-y-0 bg-done first:rounded-l-[4px]" style={{ left: result.fromM > 0.5 ? share(result.fromM) : 0, right: `calc(100% - ${share(result.reachM)})` }} />
+            <span className="absolute inset-y-0 flex items-center pl-2 text-[12.5px] font-semibold text-sheet" style={{ left: result.fromM > 0.5 ? share(result.fromM) : 0 }}>
+              {result.reachM > 0 ? metres(result.reachM) : ''}
+            </span>
+          </>
+        )}
+        {!result && <span className="absolute inset-0 animate-pulse rounded-[4px] bg-line-strong/40" />}
+        <span className="absolute -inset-y-[5px] w-[2px] bg-ink" style={{ left: share(distanceM) }} />
+      </div>
+      <StateMark mark={mark} words={words} />
+    </>
+  );
+}
+
+function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM: number) => string }): ReactElement {
+  const step = endM > 6 ? 2 : endM > 3 ? 1 : 0.5;
+  const ticks = Array.from({ length: Math.floor(endM / step) + 1 }, (_, index) => index * step);
+  return (
+    <div className="relative h-4 text-[12.5px] text-muted" aria-hidden>
+      {ticks.map((tick) => (
+        <span key={tick} className={`absolute ${tick === 0 ? '' : tick === endM ? '-translate-x-full' : '-translate-x-1/2'}`} style={{ left: share(tick) }}>
+          {tick} m
+        </span>
+      ))}
+    </div>
+  );
+}
+
+function markOf({ reachM, fromM, misread }: RehearsalResult, distanceM: number): Mark {
+  if (misread !== null || reachM === 0) return 'stop';
+  return reachM >= distanceM && fromM <= distanceM ? 'done' : 'look-at';
+}
+
+function laneWords(device: DeviceView, { reachM, hitAndMissM, fromM }: RehearsalResult, distanceM: number): string {
+  if (reachM === 0) return `${device.name}: does not read it at any distance`;
+  const near = fromM > 0.5 ? `from ${metres(fromM)} ` : '';
+  const further = hitAndMissM - reachM > 0.05 ? `, hit and miss to ${metres(hitAndMissM)}` : '';
+  return `${device.name}: reads ${near}to ${metres(reachM)}${further}. Students stand at ${metres(distanceM)}.`;
+}

@@ -1,0 +1,67 @@
+import type { MaterialPage } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { Button } from '../design/button.js';
+import { Sheet } from '../design/sheet.js';
+import { StateMark } from '../design/state-mark.js';
+import { metres } from '../wording/figures.js';
+import { ReachLanes } from './reach-lanes.js';
+import type { RehearsalProgress } from './use-rehearsals.js';
+
+/** Would the devices read it from where students stand? */
+export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; readonly rehearsals: RehearsalProgress }): ReactElement | null {
+  const { rehearsal, readiness, code } = page;
+  if (!code) return null;
+  const results = rehearsal.results ?? (rehearsals.runningKey === rehearsal.key ? rehearsals.devices : []);
+  const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
+  return (
+    <div id="reads">
+      <Sheet
+        mark={<StateMark mark={readiness.reads.state} words="Reads" />}
+        title={headline(page)}
+        aside={aside}
+        action={
+          rehearsals.running ? (
+            <Button onClick={rehearsals.stop}>Stop</Button>
+          ) : (
+            (rehearsals.stopped || rehearsals.failed) && rehearsal.results === null && <Button onClick={rehearsals.again}>Rehearse</Button>
+          )
+        }
+      >
+        {rehearsal.devices.length === 0 ? (
+          <p className="m-0 text-[14.5px]">The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.</p>
+        ) : (
+          <>
+            <ReachLanes rehearsal={rehearsal} results={results} />
+            <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px] text-muted" role="status">
+              <Key className="bg-done">read</Key>
+              <Key className="hatched">hit and miss</Key>
+              <Key className="bg-line">not read</Key>
+              <span>the line: students at {metres(rehearsal.distanceM)}</span>
+              {rehearsals.running && (
+                <span>
+                  Rehearsing {Math.min(results.length + 1, rehearsal.devices.length)} of {rehearsal.devices.length} devices
+                </span>
+              )}
+              {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
+            </p>
+          </>
+        )}
+      </Sheet>
+    </div>
+  );
+}
+
+function headline({ readiness: { reads } }: MaterialPage): string {
+  if (reads.leastReachM === null) return 'Reads from';
+  if (reads.leastReachM === 0) return 'Some device does not read it at all';
+  const who = reads.fallShort.length === 0 ? 'every device' : 'the weakest device';
+  return `Reads from ${metres(reads.leastReachM)} with ${who}`;
+}
+
+function Key({ className, children }: { readonly className: string; readonly children: string }): ReactElement {
+  return (
+    <span className="flex items-center gap-1.5">
+      <span className={`h-3 w-5 rounded-[3px] ${className}`} aria-hidden /> {children}
+    </span>
+  );
+}

@@ -1,0 +1,41 @@
+/** The pages. Each comes as its own file when it is needed; staff pages stand behind the session. */
+import { createBrowserRouter, redirect, type LoaderFunctionArgs } from 'react-router';
+import { sessionQuery } from './account/session.queries.js';
+import { ApiError } from './api/problem-error.js';
+import { queryClient } from './api/query-client.js';
+import { Shell } from './shell/shell.js';
+import { FailedPage, NotFoundPage } from './shell/trouble-pages.js';
+
+/** Sends strangers to the sign-in, with the way back. */
+async function staffOnly({ request }: LoaderFunctionArgs): Promise<Response | null> {
+  try {
+    await queryClient.ensureQueryData(sessionQuery);
+    return null;
+  } catch (error) {
+    if (!(error instanceof ApiError) || error.reason !== 'not-signed-in') throw error;
+    const url = new URL(request.url);
+    return redirect(`/sign-in?next=${encodeURIComponent(url.pathname + url.search)}`);
+  }
+}
+
+export const router = createBrowserRouter([
+  { path: '/sign-in', lazy: () => import('./account/sign-in-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
+  {
+    path: '/',
+    loader: staffOnly,
+    element: <Shell />,
+    errorElement: <FailedPage />,
+    hydrateFallbackElement: <></>,
+    children: [
+      { index: true, lazy: () => import('./start/start-page.js') },
+      { path: 'lessons', lazy: () => import('./lesson/lessons-page.js') },
+      { path: 'lessons/:lessonId', lazy: () => import('./lesson/bench-page.js') },
+      { path: 'lessons/:lessonId/stations/:stationId', lazy: () => import('./material/material-page.js') },
+      { path: 'shelf', lazy: () => import('./material/shelf-page.js') },
+      { path: 'shelf/:materialId', lazy: () => import('./material/material-page.js') },
+      { path: 'devices', lazy: () => import('./device/devices-page.js') },
+      { path: 'school', lazy: () => import('./school/school-page.js') },
+      { path: '*', element: <NotFoundPage /> },
+    ],
+  },
+]);

@@ -1,0 +1,59 @@
+import { limits, type DeviceView, type SchoolClassView } from '@hapset/contract';
+import { studentAccounts, type StudentAccounts } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { Button } from '../design/button.js';
+import { Dialog } from '../design/dialog.js';
+import { SelectField, TextField } from '../design/field.js';
+import { wordsFor } from '../wording/problems.js';
+import { useKeepClass } from './school-class.queries.js';
+
+interface Fields {
+  name: string;
+  studentAccounts: StudentAccounts;
+  deviceIds: string[];
+}
+
+const accountWords: Readonly<Record<StudentAccounts, string>> = { none: 'None', school: 'Accounts of the school' };
+
+export function ClassDialog({ schoolClass, devices, onClose }: { readonly schoolClass: SchoolClassView | null; readonly devices: readonly DeviceView[]; readonly onClose: () => void }): ReactElement {
+  const keep = useKeepClass(schoolClass);
+  const { register, handleSubmit, formState } = useForm<Fields>({
+    defaultValues: { name: schoolClass?.name ?? '', studentAccounts: schoolClass?.studentAccounts ?? 'none', deviceIds: [...(schoolClass?.deviceIds ?? devices.map((device) => device.id))] },
+  });
+  return (
+    <Dialog title={schoolClass ? `Class ${schoolClass.name}` : 'New class'} onClose={onClose}>
+      <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit((fields) => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose }))(event)}>
+        <TextField label="Name" maxLength={limits.nameLength} autoFocus {...register('name', { validate: (value) => value.trim() !== '' || 'A class needs a name.' })} problem={formState.errors.name?.message} />
+        <SelectField label="Which accounts do its students have?" {...register('studentAccounts')}>
+          {studentAccounts.map((choice) => (
+            <option key={choice} value={choice}>
+              {accountWords[choice]}
+            </option>
+          ))}
+        </SelectField>
+        <fieldset className="m-0 border-0 p-0">
+          <legend className="mb-1 p-0 text-[13.5px] font-semibold">Which devices do they scan with?</legend>
+          {devices.map((device) => (
+            <label key={device.id} className="flex min-h-9 items-center gap-2.5 text-[15px]">
+              <input type="checkbox" value={device.id} className="size-4 accent-ink" {...register('deviceIds')} />
+              {device.name}
+              <span className="text-[13.5px] text-muted">{device.count === null ? 'from home' : device.count}</span>
+            </label>
+          ))}
+        </fieldset>
+        {keep.isError && (
+          <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+            {wordsFor(keep.error)}
+          </p>
+        )}
+        <div className="flex justify-end gap-2">
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" tone="main" disabled={keep.isPending}>
+            Keep
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,1 @@
+export const schoolKeys = { school: ['school'] as const };

@@ -1,0 +1,29 @@
+import { useEffect, type ReactElement } from 'react';
+import { Link, useRouteError } from 'react-router';
+import { buttonClass } from '../design/button.js';
+import { wordsFor } from '../wording/problems.js';
+
+export function NotFoundPage(): ReactElement {
+  return <Trouble title="There is nothing here" words="The address may be mistyped, or what stood here was removed." />;
+}
+
+/** Shown when a page could not be built at all. */
+export function FailedPage(): ReactElement {
+  const error = useRouteError();
+  return <Trouble title="This page could not be shown" words={wordsFor(error)} />;
+}
+
+function Trouble({ title, words }: { readonly title: string; readonly words: string }): ReactElement {
+  useEffect(() => {
+    document.title = `${title} · Hapset`;
+  }, [title]);
+  return (
+    <div className="mx-auto max-w-[560px] px-5 py-20 text-center">
+      <h1 className="m-0 text-[27px]">{title}</h1>
+      <p className="text-muted">{words}</p>
+      <Link to="/" reloadDocument className={buttonClass('main')}>
+        To the start page
+      </Link>
+    </div>
+  );
+}

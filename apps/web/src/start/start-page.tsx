@@ -1,0 +1,62 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { useSession } from '../account/session.queries.js';
+import { Button } from '../design/button.js';
+import { Empty, Failed, Loading } from '../design/list-states.js';
+import { Intake } from '../intake/intake.js';
+import { LessonRow } from '../lesson/lesson-row.js';
+import { NewLesson } from '../lesson/new-lesson.js';
+import { lessonsQuery } from '../lesson/lesson.queries.js';
+import { useCreateMaterials } from '../material/material.queries.js';
+import { PageHead } from '../shell/page-head.js';
+import { wordsFor } from '../wording/problems.js';
+
+const lessonsShown = 5;
+
+export function Component(): ReactElement {
+  const session = useSession();
+  const navigate = useNavigate();
+  const create = useCreateMaterials();
+  const [creating, setCreating] = useState(false);
+  const firstName = session?.name.split(' ')[0] ?? '';
+  return (
+    <>
+      <PageHead title={`Good to see you, ${firstName}`} about="Need one code now? Paste its link here. A whole lesson? Open its bench below." />
+      <Intake
+        label="What should students open?"
+        placeholder="Paste a link, or write a message, and press Enter…"
+        noun="material"
+        here={[]}
+        autoFocus
+        onAdd={async (items) => {
+          const ids = await create.mutateAsync(items);
+          await navigate(ids.length === 1 ? `/shelf/${ids[0] ?? ''}` : '/shelf');
+        }}
+      />
+      <div className="mt-8 mb-2.5 flex items-center gap-3">
+        <h2 className="m-0 flex-1 text-[19px]">Your lessons</h2>
+        <Button tone="main" onClick={() => setCreating(true)}>
+          New lesson
+        </Button>
+      </div>
+      <NextLessons />
+      {creating && <NewLesson onClose={() => setCreating(false)} />}
+    </>
+  );
+}
+
+function NextLessons(): ReactElement {
+  const lessons = useInfiniteQuery(lessonsQuery);
+  if (lessons.isPending) return <Loading rows={3} label="Lessons are loading" />;
+  if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
+  const rows = lessons.data.pages.flatMap((page) => page.rows).slice(0, lessonsShown);
+  if (rows.length === 0) return <Empty title="No lessons yet">One code alone needs no lesson. For several stations in a room, make a lesson: it shows at a glance which of them are ready.</Empty>;
+  return (
+    <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+      {rows.map((row) => (
+        <LessonRow key={row.id} row={row} />
+      ))}
+    </ul>
+  );
+}

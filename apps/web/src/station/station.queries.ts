@@ -1,0 +1,17 @@
+import { routes, type ChangeStation } from '@hapset/contract';
+import { useMutation, type UseMutationResult } from '@tanstack/react-query';
+import { call } from '../api/client.js';
+import { useLessonsChanged } from '../lesson/lesson.queries.js';
+
+export function useChangeStation(stationId: string): UseMutationResult<unknown, Error, ChangeStation> {
+  const changed = useLessonsChanged();
+  return useMutation({ mutationFn: (body: ChangeStation) => call(routes.changeStation, { params: { stationId }, body }), onSettled: changed });
+}
+
+export function useRemoveStation(): UseMutationResult<unknown, Error, { stationId: string; back?: boolean }> {
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn: ({ stationId, back }: { stationId: string; back?: boolean }) => call(back ? routes.restoreStation : routes.removeStation, { params: { stationId } }),
+    onSuccess: changed,
+  });
+}

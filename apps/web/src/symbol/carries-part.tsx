@@ -1,0 +1,57 @@
+import type { MaterialPage } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { Sheet } from '../design/sheet.js';
+import { StateMark } from '../design/state-mark.js';
+import { grainWords, metres, plural } from '../wording/figures.js';
+import { CodePicture } from './code-picture.js';
+
+/** What the code says and how fine that makes it. Further rungs of the ladder come beside this one. */
+export function CarriesPart({ page: { code, readiness, material } }: { readonly page: MaterialPage }): ReactElement {
+  if (!code) {
+    return (
+      <div id="carries">
+        <Sheet mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
+          <p className="m-0 text-[14.5px]">No code holds that much. Shorten it, or put it on a page and use that page’s link.</p>
+        </Sheet>
+      </div>
+    );
+  }
+  const growth = code.charactersUntilGrowth;
+  const least = readiness.reads.leastReachM;
+  return (
+    <div id="carries">
+      <Sheet title="Code carries" aside={growth === 0 ? 'one character more makes the code finer' : `${plural(growth, 'more character')} fit before the code gets finer`}>
+        <div className="mt-1 flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border border-marker-line bg-marker-soft px-3 py-2">
+          <CodePicture code={code} label="" className="size-11 shrink-0" />
+          <div className="min-w-52 flex-1">
+            <p className="m-0 text-[15px] font-semibold">{code.carry === 'link' ? 'Link itself' : 'Words'}</p>
+            <p className="m-0 truncate font-mono text-[13px] text-muted" title={code.payload}>
+              {code.payload}
+            </p>
+          </div>
+          <Figure title={grainWords[code.grain]} figure={`${code.modules} × ${code.modules} · ${plural([...code.payload].length, 'character')}`} />
+          {least !== null && <Figure title={least === 0 ? 'Not read' : metres(least)} figure="weakest device" />}
+          <StateMark mark={readiness.carries.state} words="Code" />
+        </div>
+        {readiness.carries.state === 'look-at' && (
+          <p className="mt-2 mb-0 text-[14px]">{material.link === null ? 'Fewer words make a coarser code, which reads from farther away.' : 'A shorter link makes a coarser code, which reads from farther away.'}</p>
+        )}
+        <details className="mt-1.5 text-[13.5px] text-muted">
+          <summary className="w-fit cursor-pointer py-1">In terms of the standard</summary>
+          <p className="m-0">
+            Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules (ISO/IEC 18004).
+          </p>
+        </details>
+      </Sheet>
+    </div>
+  );
+}
+
+function Figure({ title, figure }: { readonly title: string; readonly figure: string }): ReactElement {
+  return (
+    <div className="min-w-24 leading-snug">
+      <p className="m-0 text-[15px] font-semibold">{title}</p>
+      <p className="m-0 text-[13px] text-muted">{figure}</p>
+    </div>
+  );
+}

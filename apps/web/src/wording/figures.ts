@@ -1,0 +1,37 @@
+/** Figures with their units, the same everywhere. */
+import type { Grain } from '@hapset/core';
+import { formatDistanceToNowStrict } from 'date-fns';
+
+export const grainWords: Readonly<Record<Grain, string>> = { coarse: 'Coarse', medium: 'Medium', fine: 'Fine', 'very-fine': 'Very fine' };
+
+const metresFormat = new Intl.NumberFormat('en', { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
+
+/** "2.6 m", always rounded down, so that no distance is promised that was not reached. */
+export function metres(value: number): string {
+  return `${metresFormat.format(Math.floor(value * 10 + 1e-9) / 10)} m`;
+}
+
+/** "Two" for small numbers at the start of a sentence. */
+export function countWord(count: number): string {
+  const word = numberWords[count] ?? String(count);
+  return word.charAt(0).toUpperCase() + word.slice(1);
+}
+
+/** "1 station", "3 stations". */
+export function plural(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}
+
+/** "4 minutes ago". */
+export function ago(time: string): string {
+  const seconds = (Date.now() - Date.parse(time)) / 1000;
+  return seconds < 20 ? 'just now' : formatDistanceToNowStrict(new Date(time), { addSuffix: true });
+}
+
+/** "Thursday 10 June, 09:40" for a day and wall time in the school's zone. */
+export function lessonTime(date: string | null, startsAt: string | null): string {
+  if (date === null) return 'no date yet';
+  const day = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+  return startsAt === null ? day : `${day}, ${startsAt}`;
+}

@@ -1,0 +1,11 @@
+import type { MaterialKind } from '@hapset/core';
+
+export const kindWords: Readonly<Record<MaterialKind, string>> = {
+  form: 'Form',
+  document: 'Document',
+  folder: 'Folder',
+  video: 'Film',
+  audio: 'Sound',
+  'web-page': 'Web page',
+  message: 'Message',
+};

@@ -1,0 +1,26 @@
+import type { ApiReason, ApiError } from '../api/problem-error.js';
+
+/** Every reason in words: what is, then what to do. */
+export const problemWords: Readonly<Record<ApiReason, string>> = {
+  'not-signed-in': 'Your session has ended. Sign in again and go on where you were.',
+  'wrong-credentials': 'This e-mail address and password do not belong together. Check both and try once more.',
+  'too-many-attempts': 'Too many sign-ins failed. Wait a quarter of an hour, then try again.',
+  'not-allowed': 'Only the school’s administrator may do this.',
+  'wrong-origin': 'This page was opened under another address than the server expects. Open Hapset under its own address.',
+  'not-found': 'This is not here any more. It may have been removed, or it belongs to somebody else.',
+  invalid: 'Some fields need another value. They are marked.',
+  stale: 'This was changed somewhere else meanwhile. The newest version is shown now; what you typed is kept.',
+  'in-use': 'A lesson still shows this. Remove it there first.',
+  'payload-too-long': 'No code can hold that much. Make it shorter, or put it on a page and use that page’s link.',
+  'sheet-needs-go-ahead': 'There is something to look at before this is printed.',
+  'rehearsal-outdated': 'Code, size or devices changed during the rehearsal. It starts again.',
+  'too-large': 'That is more than can be sent at once. Send it in smaller parts.',
+  failed: 'Something failed on the server. Nothing of yours is lost; try again in a moment.',
+  unreachable: 'The server can’t be reached. Check the network; what you typed stays here.',
+};
+
+/** The sentence for whatever was thrown. */
+export function wordsFor(error: unknown): string {
+  const reason = (error as Partial<ApiError> | null)?.reason;
+  return reason !== undefined && reason in problemWords ? problemWords[reason] : problemWords.failed;
+}

@@ -1,0 +1,15 @@
+import { fileURLToPath } from 'node:url';
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+const source = (name: string): string => fileURLToPath(new URL(`../../packages/${name}/src/index.ts`, import.meta.url));
+const server = `http://127.0.0.1:${process.env.HAPSET_PORT ?? '4300'}`;
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  resolve: { alias: { '@hapset/core': source('core'), '@hapset/contract': source('contract'), '@hapset/readers': source('readers') } },
+  worker: { format: 'es' },
+  build: { target: 'es2022', sourcemap: false, assetsInlineLimit: 0, chunkSizeWarningLimit: 600 },
+  server: { host: '127.0.0.1', port: Number(process.env.HAPSET_DEV_PORT ?? '4301'), strictPort: true, proxy: { '/api': server } },
+});
