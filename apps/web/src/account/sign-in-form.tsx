@@ -27,9 +27,13 @@ export function SignInForm({ email = '', onSignedIn }: { readonly email?: string
       </Button>
       {demo && (
         <div className="rounded-small bg-marker-soft px-4 py-3 text-[14px]">
-          <p className="m-0">
-            This is a demonstration. <strong>{demo.email}</strong>, password <strong>{demo.password}</strong>
-          </p>
+          <p className="m-0">This is a demonstration. Its account:</p>
+          <dl className="m-0 mt-1 grid grid-cols-[auto_1fr] gap-x-3">
+            <dt className="text-muted">E-mail</dt>
+            <dd className="m-0 font-semibold break-all">{demo.email}</dd>
+            <dt className="text-muted">Password</dt>
+            <dd className="m-0 font-semibold whitespace-nowrap">{demo.password}</dd>
+          </dl>
           <Button className="mt-2.5 w-full" disabled={signIn.isPending} onClick={() => send(demo)}>
             Look around as Maren Dallow
           </Button>

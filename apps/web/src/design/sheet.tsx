@@ -6,8 +6,10 @@ export function Sheet({ title, aside, action, mark, children }: { readonly title
     <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
       {title && (
         <div className="mb-1.5 flex flex-wrap items-center gap-x-2.5 gap-y-1">
-          {mark}
-          <h2 className="m-0 text-[17px]">{title}</h2>
+          <span className="flex min-w-0 items-center gap-2.5">
+            {mark}
+            <h2 className="m-0 text-[17px] leading-tight">{title}</h2>
+          </span>
           {aside && <span className="text-[13.5px] text-muted">{aside}</span>}
           {action && <span className="ml-auto flex gap-2">{action}</span>}
         </div>

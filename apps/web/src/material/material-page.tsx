@@ -51,7 +51,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
           </>
         }
       />
-      <div className="grid gap-4 md:grid-cols-[250px_1fr] lg:grid-cols-[278px_1fr] lg:gap-5">
+      <div className="grid grid-cols-1 gap-4 md:grid-cols-[250px_minmax(0,1fr)] lg:grid-cols-[278px_minmax(0,1fr)] lg:gap-5">
         <CodeAside page={page} name={name} />
         <div className="flex min-w-0 flex-col gap-3">
           <OpensPart page={page} onOpen={() => open.mutate(material.id)} />

@@ -13,7 +13,7 @@ export function SavePicture({ place }: { readonly place: PlaceId }): ReactElemen
       <a className={buttonClass()} href={addressOf(png.route, png.params)} download>
         Save picture
       </a>
-      <a className={buttonClass('plain', 'hidden sm:inline-flex')} href={addressOf(svg.route, svg.params)} download title="SVG: stays sharp at any size">
+      <a className={buttonClass('plain', 'max-sm:hidden')} href={addressOf(svg.route, svg.params)} download title="SVG: stays sharp at any size">
         For printing
       </a>
     </>

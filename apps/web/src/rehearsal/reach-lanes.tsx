@@ -16,11 +16,11 @@ export function ReachLanes({ rehearsal, results }: Props): ReactElement {
   const share = (valueM: number): string => `${Math.min(100, (valueM / endM) * 100)}%`;
   return (
     <div className="pt-1">
-      <div className="grid grid-cols-[minmax(110px,170px)_1fr_26px] items-center gap-x-3 gap-y-2.5">
+      <div className="grid grid-cols-[1fr_26px] items-center gap-x-3 gap-y-1.5 sm:grid-cols-[170px_1fr_26px] sm:gap-y-2.5">
         {rehearsal.devices.map((device) => (
           <Lane key={device.id} device={device} result={results.find((result) => result.deviceId === device.id) ?? null} distanceM={rehearsal.distanceM} share={share} />
         ))}
-        <span />
+        <span className="hidden sm:block" />
         <Ruler endM={endM} share={share} />
         <span />
       </div>
@@ -33,7 +33,7 @@ function Lane({ device, result, distanceM, share }: { readonly device: DeviceVie
   const words = result ? laneWords(device, result, distanceM) : `${device.name}: not rehearsed yet`;
   return (
     <>
-      <div className="min-w-0 leading-tight">
+      <div className="col-span-2 flex min-w-0 items-baseline gap-2 leading-tight sm:col-span-1 sm:block">
         <div className="truncate text-[14px] font-semibold">{device.name}</div>
         <div className="text-[12.5px] text-muted">{[device.count === null ? 'from home' : String(device.count), `${device.previewHeightPx}p`].join(' · ')}</div>
       </div>
@@ -61,7 +61,7 @@ function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM
   return (
     <div className="relative h-4 text-[12.5px] text-muted" aria-hidden>
       {ticks.map((tick) => (
-        <span key={tick} className={`absolute ${tick === 0 ? '' : tick === endM ? '-translate-x-full' : '-translate-x-1/2'}`} style={{ left: share(tick) }}>
+        <span key={tick} className={`absolute whitespace-nowrap ${tick === 0 ? '' : tick === endM ? '-translate-x-full' : '-translate-x-1/2'}`} style={{ left: share(tick) }}>
           {tick} m
         </span>
       ))}

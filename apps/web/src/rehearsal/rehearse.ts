@@ -18,22 +18,27 @@ export function rehearse(wish: RehearsalWish, signal: AbortSignal, onDevice: (re
   return new Promise((resolve, reject) => {
     const worker = takeWorker();
     const results: RehearsalResult[] = [];
+    const abort = (): void => stop(new DOMException('stopped', 'AbortError'));
     const stop = (error: Error): void => {
+      signal.removeEventListener('abort', abort);
       worker.terminate();
       reject(error);
     };
-    signal.addEventListener('abort', () => stop(new DOMException('stopped', 'AbortError')), { once: true });
+    const finish = (): void => {
+      // From here on the worker belongs to the next rehearsal: leaving this one must not end it.
+      signal.removeEventListener('abort', abort);
+      idle?.terminate();
+      idle = worker;
+      resolve(results);
+    };
+    signal.addEventListener('abort', abort);
     worker.onerror = (event) => stop(new Error(event.message));
     worker.onmessage = ({ data }: MessageEvent<RehearsalMessage>) => {
       if (data.sort === 'failed') stop(new Error(data.message));
-      else if (data.sort === 'device') {
+      else if (data.sort === 'end') finish();
+      else {
         results.push(data.result);
         onDevice(data.result);
-      } else {
-        if (signal.aborted) return;
-        idle?.terminate();
-        idle = worker;
-        resolve(results);
       }
     };
     worker.postMessage(wish);

@@ -65,9 +65,10 @@ function joinBrokenAddresses(lines: readonly string[]): readonly string[] {
 function continues(before: string, line: string): boolean {
   const start = before.trim();
   const next = line.trim();
-  if (!looksLikeLink(start.split('\n')[0] ?? '') || /\s/.test(next) || looksLikeLink(next)) return false;
-  const wrapped = start.startsWith('<') && !start.includes('>');
-  return wrapped || /[/\-_=&?%#.+]$/.test(start) || /^[/?&=#%_-]/.test(next);
+  if (!looksLikeLink(start.split('\n')[0] ?? '') || /\s/.test(start.split('\n').at(-1) ?? '') || looksLikeLink(next)) return false;
+  // "<https://..." goes on up to its ">", even where words follow on the same line.
+  if (start.startsWith('<') && !start.includes('>')) return !/\s/.test(next.split('>')[0] ?? '');
+  return !/\s/.test(next) && (/[/\-_=&?%#.+]$/.test(start) || /^[/?&=#%_-]/.test(next));
 }
 
 function readPiece(pasted: string, takenBack: ReadonlySet<RepairKind>): IntakeItem {

@@ -9,12 +9,12 @@
 export const repairKinds = [
   'invisible-removed',
   'line-break-joined',
+  'trailing-punctuation',
   'quote-removed',
   'bracket-removed',
   'scheme-doubled',
   'scheme-mended',
   'blank-removed',
-  'trailing-punctuation',
   'scheme-missing',
 ] as const;
 export type RepairKind = (typeof repairKinds)[number];
@@ -39,10 +39,9 @@ interface Step {
 
 // Zero-width characters, byte order mark, soft hyphen, bidi controls, variation selectors, C0/C1 controls but line ends.
 // eslint-disable-next-line no-control-regex
-const invisible = /[\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff\u00ad\ufe00-\ufe0f\u0000-\u0009\u000b\u000c\u000e-\u001f\u007f-\u009f]/gu;
+const invisible = /[\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff\u00ad\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f]|[\ufe00-\ufe0f]/gu;
 const quotePairs = ['""', "''", '“”', '„“', '„”', '‘’', '‚‘', '«»', '»«', '‹›', '``', '「」'];
 const bracketPairs = ['<>', '()', '[]', '{}'];
-const openers = new Set([...quotePairs, ...bracketPairs].map((pair) => pair.charAt(0)));
 
 function takeAway(text: string, pattern: RegExp): ReturnType<Step['mend']> {
   const removed = text.match(pattern)?.join('') ?? '';
@@ -96,6 +95,7 @@ const steps: readonly Step[] = [
       return joined === text ? null : { text: joined, removed: '\n', added: '' };
     },
   },
+  { kind: 'trailing-punctuation', mend: (text) => takeAway(text, /(?<=.)[.,;:!…]+$/u) },
   { kind: 'quote-removed', mend: (text) => unwrap(text, quotePairs) },
   { kind: 'bracket-removed', mend: (text) => unwrap(text, bracketPairs) },
   { kind: 'scheme-doubled', mend: (text) => takeAway(text, doubledScheme) },
@@ -109,23 +109,6 @@ const steps: readonly Step[] = [
     },
   },
   { kind: 'blank-removed', mend: (text) => takeAway(text, /\s+/gu) },
-  {
-    kind: 'trailing-punctuation',
-    mend: (text) => {
-      const closers = [...bracketPairs, ...quotePairs].map((pair) => [pair.charAt(0), pair.charAt(1)] as const);
-      let rest = text;
-      for (let again = true; again; ) {
-        again = false;
-        const last = rest.at(-1) ?? '';
-        const stray = closers.some(([open, close]) => close === last && !isClosedInside(rest.slice(0, -1), open, close));
-        if (rest.length > 1 && (/[.,;:!…]/u.test(last) || stray)) {
-          rest = rest.slice(0, -1);
-          again = true;
-        }
-      }
-      return rest === text ? null : { text: rest, removed: text.slice(rest.length), added: '' };
-    },
-  },
   {
     kind: 'scheme-missing',
     mend: (text) => {
@@ -167,9 +150,4 @@ export function repairLink(pasted: string, takenBack: ReadonlySet<RepairKind> = 
     }
   }
   return { link: text, repairs };
-}
-
-/** True for a character that may open a wrapped address, as in `<https://...`. */
-export function opensWrapping(character: string): boolean {
-  return openers.has(character);
 }

@@ -1,0 +1,34 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/dist-types/**', '**/node_modules/**', '**/*.cjs', '**/*.d.ts', 'test-output/**', '.data/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  { files: ['**/*.{js,mjs}'], languageOptions: { globals: globals.node } },
+  { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
+  { files: ['apps/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
+  {
+    files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.{ts,tsx}', 'e2e/**/*.ts'],
+    languageOptions: { parserOptions: { project: './tsconfig.tests.json', tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false, arguments: false } }],
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-restricted-syntax': ['error', { selector: 'ExportAllDeclaration[source.value!=/^\\.\\/(?:problem|account|school|device|school-class|access-check|material|readiness|lesson|health|routes|limits)\\.js$/]', message: 'Name what you export.' }],
+    },
+  },
+  {
+    // The core asks nobody for time, chance or the network.
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'process', 'fetch', 'window', 'document', 'setTimeout', 'setInterval', 'performance', 'crypto'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
+      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date']", message: 'The core has no clock.' }],
+    },
+  },
+);

@@ -1,0 +1,39 @@
+// Packages that ship ESM only and are reached from tests are compiled to CommonJS by swc (cached): Jest on Node 20 can't require them.
+const esmOnly = ['@nestjs', 'file-type', 'strtok3', 'token-types', 'uint8array-extras', '@tokenizer', '@borewit'];
+const swc = (syntax, tsx) => [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      keepClassNames: true,
+      parser: syntax === 'ts' ? { syntax: 'typescript', decorators: true, tsx } : { syntax: 'ecmascript', importAttributes: true },
+      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false, react: { runtime: 'automatic' } },
+    },
+    module: { type: 'commonjs' },
+    sourceMaps: 'inline',
+  },
+];
+const project = (displayName, rootDir, more = {}) => ({
+  displayName,
+  rootDir,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  transform: { '^.+\\.ts$': swc('ts', false), '^.+\\.tsx$': swc('ts', true), '/node_modules/.+\\.m?js$': swc('js') },
+  transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
+  resolver: `${__dirname}/scripts/jest-resolver.cjs`,
+  moduleNameMapper: { '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts` },
+  ...more,
+});
+
+module.exports = {
+  testTimeout: 30_000,
+  projects: [
+    project('core', 'packages/core'),
+    project('contract', 'packages/contract'),
+    project('readers', 'packages/readers'),
+    project('neighbours', 'apps/neighbours'),
+    project('web', 'apps/web'),
+    project('scripts', 'scripts', { testMatch: ['<rootDir>/**/*.spec.mjs'], transform: { '\\.m?js$': swc('js') } }),
+    project('server', 'apps/server'),
+  ],
+};

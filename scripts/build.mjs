@@ -1,0 +1,53 @@
+// Builds what changed: TypeScript incrementally, the pages when one of their files is newer than the last build.
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { machine } from './machine.mjs';
+import { projectFolder, Trouble } from './settings.mjs';
+
+const tsc = ['node_modules/typescript7/bin/tsc', '-b'];
+const parts = ['packages/core', 'packages/readers', 'packages/contract', 'apps/server', 'apps/neighbours'];
+const pageSources = ['packages/core/src', 'packages/readers/src', 'packages/contract/src', 'apps/web/src', 'apps/web/public', 'apps/web/index.html', 'apps/web/vite.config.ts', 'apps/web/package.json', 'package-lock.json'];
+
+/** @throws Trouble when something does not compile */
+export function build(ask = machine) {
+  const mark = join(projectFolder, 'node_modules', '.hapset-build');
+  const state = fingerprint(['tsconfig.base.json', ...parts.map((part) => `${part}/src`), ...parts.map((part) => `${part}/tsconfig.json`), ...pageSources]);
+  const built = existsSync(join(projectFolder, 'apps/server/dist/main.js')) && existsSync(join(projectFolder, 'apps/web/dist/index.html'));
+  if (built && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
+  console.log('Building …');
+  // The incremental state can miss a file that came in anew; a whole build settles it.
+  if (!ask.run('node', [...tsc, ...parts], { stdio: ['ignore', 'ignore', 'inherit'] }) && !ask.run('node', [...tsc, '--force', ...parts])) throw new Trouble('The TypeScript does not compile; see above.');
+  buildPages(ask);
+  writeFileSync(mark, state);
+}
+
+function buildPages(ask) {
+  const web = join(projectFolder, 'apps/web');
+  const mark = join(projectFolder, 'node_modules', '.hapset-pages');
+  const state = fingerprint(pageSources);
+  if (existsSync(join(web, 'dist/index.html')) && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
+  if (!ask.run('node', [join(projectFolder, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], { cwd: web })) throw new Trouble('The pages could not be built; see above.');
+  writeFileSync(mark, state);
+}
+
+/** Changes whenever a file's name, size or time of change does. */
+function fingerprint(paths) {
+  const hash = createHash('sha256');
+  for (const path of paths) {
+    for (const file of filesIn(join(projectFolder, path))) {
+      const { size, mtimeMs } = statSync(file);
+      hash.update(`${file} ${size} ${mtimeMs}\n`);
+    }
+  }
+  return hash.digest('hex');
+}
+
+function filesIn(path) {
+  if (!existsSync(path)) return [];
+  if (!statSync(path).isDirectory()) return [path];
+  return readdirSync(path, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => join(entry.parentPath, entry.name))
+    .sort();
+}
