@@ -1,7 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
-import { Material } from '../material/material.entity.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 import { AccessCheckService } from './access-check.service.js';
@@ -10,7 +9,7 @@ import { StudentBrowser } from './student-browser.js';
 
 /** The work itself. Its controller is declared in the application's module, since it needs nouns that need this one. */
 @Module({
-  imports: [TypeOrmModule.forFeature([AccessCheck, Material])],
+  imports: [TypeOrmModule.forFeature([AccessCheck])],
   providers: [
     AccessCheckService,
     AccessCheckRunner,

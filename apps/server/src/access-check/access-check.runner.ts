@@ -5,7 +5,7 @@
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { judgeAccess, shippedServices, type Evidence, type Judgement, type MaterialKind } from '@hapset/core';
-import { In, Repository } from 'typeorm';
+import { In, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
@@ -29,7 +29,6 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
 
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
-    @InjectRepository(Material) private readonly materials: Repository<Material>,
     private readonly browser: StudentBrowser,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
@@ -106,22 +105,29 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
       await this.checks.update({ id: check.id, state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null });
       return;
     }
-    const judgement = judgeAccess(evidence, shippedServices);
-    const { affected } = await this.checks.update(
-      { id: check.id, state: 'opening', claim: check.claim ?? '' },
-      { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict: judgement.verdict, reason: judgement.reason, detail: judgement.detail.slice(0, 500), evidence },
-    );
-    if (affected === 1) await this.learn(check, evidence, judgement);
+    await this.finish(check, evidence, judgeAccess(evidence, shippedServices));
   }
 
-  /** Title and kind that only the page itself could tell; never over what a person wrote. */
-  private async learn(check: AccessCheck, evidence: Evidence, { verdict }: Judgement): Promise<void> {
-    if (verdict !== 'open') return;
-    const title = evidence.final?.page?.title.normalize('NFC').slice(0, 200) ?? '';
-    if (title !== '') await this.materials.update({ id: check.materialId, link: check.link, titleSource: In(['address', 'page']) }, { title, titleSource: 'page' });
-    const kind = kindOfFile(evidence.final?.contentType ?? '');
-    if (kind) await this.materials.update({ id: check.materialId, link: check.link, kind: 'web-page' }, { kind });
+  /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
+  private async finish(check: AccessCheck, evidence: Evidence, { verdict, reason, detail }: Judgement): Promise<void> {
+    await this.checks.manager.transaction(async (manager) => {
+      const { affected } = await manager.update(
+        AccessCheck,
+        { id: check.id, state: 'opening', claim: check.claim ?? '' },
+        { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict, reason, detail: detail.slice(0, 500), evidence },
+      );
+      if (affected === 1 && verdict === 'open') await learn(manager, check, evidence);
+    });
   }
+}
+
+/** Title and kind that only the page itself could tell; never over what a person wrote. */
+async function learn(manager: EntityManager, check: AccessCheck, evidence: Evidence): Promise<void> {
+  const where = { id: check.materialId, link: check.link };
+  const title = evidence.final?.page?.title.normalize('NFC').slice(0, 200) ?? '';
+  if (title !== '') await manager.update(Material, { ...where, titleSource: In(['address', 'page']) }, { title, titleSource: 'page' });
+  const kind = kindOfFile(evidence.final?.contentType ?? '');
+  if (kind) await manager.update(Material, { ...where, kind: 'web-page' }, { kind });
 }
 
 function kindOfFile(contentType: string): MaterialKind | null {

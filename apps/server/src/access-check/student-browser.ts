@@ -5,7 +5,7 @@
 import type { Ending, Evidence, FinalPage, Hop } from '@hapset/core';
 import { CookieJar } from 'tough-cookie';
 import { Agent, fetch, type Response } from 'undici';
-import { GuardedAddressError, type AddressGuard } from './address-guard.js';
+import type { AddressGuard } from './address-guard.js';
 import { readPage } from './page-facts.js';
 
 export interface OpeningLimits {
@@ -135,13 +135,20 @@ const endings: readonly (readonly [RegExp, Ending])[] = [
   [/^(?:ECONNREFUSED|EHOSTUNREACH|ENETUNREACH|EADDRNOTAVAIL|EACCES)$/, 'not-reached'],
 ];
 
+/** Errors come nested, from several libraries; what counts is the first code on the way down that is known. */
+interface ErrorLike {
+  readonly code?: unknown;
+  readonly cause?: unknown;
+  readonly errors?: unknown;
+}
+
 function endingOf(error: unknown, signal: AbortSignal): Ending {
-  for (let cause = error; cause instanceof Error; cause = cause.cause) {
-    if (cause instanceof GuardedAddressError) return 'guarded-address';
-    if (cause instanceof AggregateError && cause.errors.length > 0) return endingOf(cause.errors[0], signal);
-    const code = 'code' in cause && typeof cause.code === 'string' ? cause.code : '';
-    const known = endings.find(([pattern]) => pattern.test(code));
+  for (let level = 0, cause = error; level < 8 && typeof cause === 'object' && cause !== null; level += 1) {
+    const { code, cause: next, errors } = cause as ErrorLike;
+    const known = typeof code === 'string' ? endings.find(([pattern]) => pattern.test(code)) : undefined;
     if (known) return known[1];
+    // Several addresses were tried: the first failure stands for all.
+    cause = next ?? (Array.isArray(errors) ? (errors as unknown[])[0] : undefined);
   }
   return signal.aborted ? 'took-too-long' : 'broken-answer';
 }

@@ -89,9 +89,9 @@ function splitTitle(text: string): { address: string; title: string | null } {
   const parts = text.split(/[ \t\u00a0]+/u);
   let end = parts.length;
   for (let index = 1; index < parts.length; index += 1) {
-    const rest = parts.slice(index);
     const before = parts[index - 1] ?? '';
-    const stray = linkCharacter.test(before.at(-1) ?? '') || rest.some((part) => linkCharacter.test(part.charAt(0)));
+    const next = parts[index] ?? '';
+    const stray = linkCharacter.test(before.at(-1) ?? '') || (linkCharacter.test(next.charAt(0)) && !/^[-–—:|]$/.test(next));
     if (stray || !isWebAddress(repairLink(parts.slice(0, index).join('')).link)) continue;
     end = index;
     break;

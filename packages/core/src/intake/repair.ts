@@ -133,21 +133,23 @@ export function repairLink(pasted: string, takenBack: ReadonlySet<RepairKind> = 
   if (typeof pasted !== 'string') throw new TypeError(`pasted must be a string, got ${typeof pasted}`);
   const repairs: Repair[] = [];
   let text = pasted.trim();
-  // A repair can lay open another (a quote inside brackets), so the steps run until nothing changes.
-  for (let changed = true; changed; ) {
-    changed = false;
-    for (const step of steps) {
-      if (takenBack.has(step.kind)) continue;
-      const mended = step.mend(text);
-      if (!mended || mended.text === '' || mended.text === text) continue;
-      text = mended.text;
-      changed = true;
-      const before = repairs.findIndex((repair) => repair.kind === step.kind);
-      const earlier = repairs[before];
-      if (earlier) {
-        repairs[before] = { kind: step.kind, removed: earlier.removed + mended.removed, added: earlier.added + mended.added };
-      } else repairs.push({ kind: step.kind, removed: mended.removed, added: mended.added });
-    }
+  // A repair can lay open another (a quote inside brackets), so after each one the steps begin anew.
+  for (let next = nextRepair(text, takenBack); next !== null; next = nextRepair(text, takenBack)) {
+    const { kind, removed, added } = next;
+    text = next.text;
+    const before = repairs.findIndex((repair) => repair.kind === kind);
+    const earlier = repairs[before];
+    if (earlier) repairs[before] = { kind, removed: earlier.removed + removed, added: earlier.added + added };
+    else repairs.push({ kind, removed, added });
   }
   return { link: text, repairs };
+}
+
+/** The first repair that the text needs; null when it needs none. */
+function nextRepair(text: string, takenBack: ReadonlySet<RepairKind>): (Repair & { readonly text: string }) | null {
+  for (const { kind, mend } of steps) {
+    const mended = takenBack.has(kind) ? null : mend(text);
+    if (mended && mended.text !== '' && mended.text !== text) return { kind, ...mended };
+  }
+  return null;
 }

@@ -58,7 +58,8 @@ export async function rehearseDevice(plan: SymbolPlan, sizeMm: number, device: D
       reachM = distanceM;
     } else if (reachM > 0 && missedM === 0) missedM = distanceM;
     // Too near, a reader can be lost in the noise of large modules; a student steps back, so the way goes on.
-    if (rate === 0 && reachM > 0) break;
+    // What has read nowhere up to the expected limit does not begin to beyond it.
+    if (rate === 0 && (reachM > 0 || distanceM >= expectedM)) break;
   }
   if (missedM > 0) {
     const middleM = (reachM + missedM) / 2;

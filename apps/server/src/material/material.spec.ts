@@ -1,0 +1,78 @@
+import type { CreatedMaterials, MaterialPage, MaterialView, ShelfPage } from '@hapset/contract';
+import { limits } from '@hapset/contract';
+import { link, Scene, words } from '../testing/scene.js';
+
+describe('materials and the shelf', () => {
+  let scene: Scene;
+  beforeAll(async () => (scene = await Scene.start()));
+  afterAll(() => scene.stop());
+
+  const create = async (item: object, who = 'Maren'): Promise<string> => (await scene.server.ok<CreatedMaterials>(who, 'POST', '/api/materials', { items: [item] })).materialIds[0] ?? '';
+  const page = (id: string): Promise<MaterialPage> => scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`);
+  const found = async (find: string): Promise<readonly string[]> => (await scene.server.ok<ShelfPage>('Maren', 'GET', `/api/materials?find=${encodeURIComponent(find)}`)).rows.map((row) => row.material.title);
+
+  it('keep what was pasted, how it was repaired, and recognise the kind', async () => {
+    const repairs = [{ kind: 'scheme-doubled', removed: 'https://', added: '' }];
+    const id = await create({ link: 'http://cofferlane.localhost:1/leaf/field-guide', pasted: 'https://http://cofferlane.localhost:1/leaf/field-guide', repairs });
+    const { material, station, code, rehearsal } = await page(id);
+    expect(material).toMatchObject({ kind: 'document', service: 'Cofferlane', title: 'Field guide', pasted: 'https://http://cofferlane.localhost:1/leaf/field-guide', repairs });
+    expect(station).toBeNull();
+    expect(code?.payload).toBe('http://cofferlane.localhost:1/leaf/field-guide');
+    expect(rehearsal).toMatchObject({ distanceM: 1.5, devices: [{ name: 'Tablets' }, { name: 'Laptops' }], results: null });
+  });
+
+  it('say when no code can hold them', async () => {
+    const id = await create(words('ä'.repeat(limits.wordsLength)));
+    expect(await page(id)).toMatchObject({ code: null, readiness: { carries: { state: 'stop', grain: null } } });
+    expect((await scene.server.as('Maren', 'GET', `/api/materials/${id}/code.svg`)).body).toMatchObject({ reason: 'payload-too-long' });
+  });
+
+  it('are found by every word in title, link or words, signs taken as they are', async () => {
+    await create({ ...link('https://a.example/whelk'), title: 'Shells: 50% off_season' });
+    await create(words('The barnacle stands on its head'));
+    expect(await found('barnacle head')).toEqual(['The barnacle stands on its head']);
+    expect(await found('WHELK')).toEqual(['Shells: 50% off_season']);
+    expect(await found('50% off_')).toEqual(['Shells: 50% off_season']);
+    expect(await found('5_% off')).toEqual([]);
+    expect(await found('barnacle tail')).toEqual([]);
+    expect((await scene.server.ok<ShelfPage>('Tobiah', 'GET', '/api/materials?find=barnacle')).rows).toEqual([]);
+  });
+
+  it('come page by page, newest first', async () => {
+    const items = Array.from({ length: limits.shelfPage + 5 }, (_, index) => words(`card ${index}`));
+    await scene.server.ok('Tobiah', 'POST', '/api/materials', { items });
+    const first = await scene.server.ok<ShelfPage>('Tobiah', 'GET', '/api/materials');
+    const second = await scene.server.ok<ShelfPage>('Tobiah', 'GET', `/api/materials?after=${first.next ?? ''}`);
+    expect([first.rows.length, second.rows.length, second.next, first.total]).toEqual([limits.shelfPage, 5, null, limits.shelfPage + 5]);
+    expect(first.rows[0]?.material.title).toBe(`card ${limits.shelfPage + 4}`);
+    expect(second.rows.at(-1)?.material.title).toBe('card 0');
+  });
+
+  it('change under a version; a title that a person wrote stays', async () => {
+    const id = await create(words('Low tide'));
+    const changed = await scene.server.ok<MaterialView>('Maren', 'PATCH', `/api/materials/${id}`, { version: 1, title: ' Ebbe \u0061\u0308 ', instruction: 'Look closely.' });
+    expect(changed).toMatchObject({ title: 'Ebbe \u00e4', instruction: 'Look closely.', version: 2 });
+    expect((await scene.server.as('Maren', 'PATCH', `/api/materials/${id}`, { version: 1, title: 'Late' })).body).toMatchObject({ reason: 'stale' });
+    expect((await scene.server.as('Maren', 'PATCH', `/api/materials/${id}`, { version: 2, link: 'https://a.example' })).body).toMatchObject({ reason: 'invalid', fields: [{ field: 'link' }] });
+  });
+
+  it('carry exactly the words they were given', async () => {
+    const text = '  Zwei Zeilen\n«ä» 🐚  ';
+    const id = await create(words(text));
+    expect((await page(id)).code?.payload).toBe(text);
+  });
+
+  it('leave the shelf only when no lesson shows them, and can be brought back', async () => {
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [words('hangs')]);
+    const { material } = await scene.page(stationId);
+    const refused = await scene.server.as('Maren', 'DELETE', `/api/materials/${material.id}`);
+    expect(refused.body).toMatchObject({ reason: 'in-use' });
+    expect((refused.body as { message: string }).message).toContain('Life between the tides');
+    await scene.server.ok('Maren', 'DELETE', `/api/stations/${stationId}`);
+    await scene.server.ok('Maren', 'DELETE', `/api/materials/${material.id}`);
+    expect(await found('hangs')).toEqual([]);
+    await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/restore`);
+    expect(await found('hangs')).toEqual(['hangs']);
+  });
+});

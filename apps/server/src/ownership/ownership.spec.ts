@@ -1,0 +1,107 @@
+import { fillPath, routes, type Route, type RouteName, type SheetView } from '@hapset/contract';
+import type { Router } from 'express';
+import { newId } from '../database/columns.js';
+import { link, Scene, words } from '../testing/scene.js';
+import { OwnedIds } from './owned-ids.js';
+
+/** A body that each writing route would take from its rightful caller; ids stand for Maren's things. */
+type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) => object>>;
+const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
+const bodies: Bodies = {
+  signIn: () => ({ email: 'maren@test.example', password: 'no' }),
+  changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', publicAddress: 'http://a.example', shortLinkHost: null, version: 1 }),
+  createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
+  changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
+  createLesson: () => lesson,
+  changeLesson: () => ({ ...lesson, version: 1 }),
+  addStations: () => ({ items: [words('x')], materialIds: [] }),
+  orderStations: ({ stationId = '' }) => ({ stationIds: [stationId] }),
+  changeStation: () => ({ version: 1, name: 'x' }),
+  saveStationRehearsal: () => ({ results: [] }),
+  makeStationSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
+  createMaterials: () => ({ items: [words('x')] }),
+  changeMaterial: () => ({ version: 1, title: 'x' }),
+  saveMaterialRehearsal: () => ({ results: [] }),
+  makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
+};
+const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
+/** Ids that belong to the school are everybody's. */
+const schoolIds = new Set(['classId']);
+const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-Z]+)/g)].map(([, name]) => name ?? '');
+
+describe('who may call what', () => {
+  let scene: Scene;
+  let ids: Record<string, string>;
+
+  beforeAll(async () => {
+    scene = await Scene.start();
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link('https://a.example/leaf/x')]);
+    const { material, rehearsal } = await scene.page(stationId);
+    const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
+    ids = { lessonId, stationId, materialId: material.id, sheetId: sheet.id, classId: scene.classId, rehearsalKey: rehearsal.key };
+  });
+  afterAll(() => scene.stop());
+
+  const call = async (who: string | null, [name, route]: readonly [RouteName, Route<unknown, unknown>], params: Record<string, string> = ids) =>
+    scene.server.as(who, route.method, fillPath(route.path, params), bodies[name]?.(params));
+
+  it('the server has exactly the routes of the contract', () => {
+    const { router } = scene.server.app.getHttpAdapter().getInstance() as { router: Router };
+    const served = router.stack.flatMap(({ route }) => (route ? Object.keys((route as unknown as { methods: Record<string, boolean> }).methods).map((method) => `${method.toUpperCase()} ${route.path}`) : []));
+    expect(served.sort()).toEqual(all.map(([, route]) => `${route.method} ${route.path}`).sort());
+  });
+
+  it.each(all.filter(([, route]) => route.access !== 'anyone'))('%s is closed to strangers', async (name, route) => {
+    const response = await call(null, [name, route]);
+    expect(response.status).toBe(401);
+    expect(response.body).toMatchObject({ reason: 'not-signed-in' });
+  });
+
+  it.each(all.filter(([, route]) => route.access === 'administrator'))('%s is closed to teachers', async (name, route) => {
+    const response = await call('Maren', [name, route]);
+    expect(response.status).toBe(403);
+    expect(response.body).toMatchObject({ reason: 'not-allowed' });
+  });
+
+  const owned = all.filter(([, route]) => namesIn(route.path).some((name) => !schoolIds.has(name)));
+  it.each(owned)('%s hides another teacher’s things, also from the administrator', async (name, route) => {
+    for (const who of ['Tobiah', 'Pell']) {
+      const response = await call(who, [name, route]);
+      expect(response.status).toBe(404);
+      expect(response.body).toMatchObject({ reason: 'not-found' });
+    }
+  });
+
+  it.each(all.filter(([, route]) => namesIn(route.path).length > 0))('%s answers 404 for ids that don’t exist', async (name, route) => {
+    const nothing = Object.fromEntries(namesIn(route.path).map((param) => [param, newId()]));
+    expect((await call('Maren', [name, route], nothing)).status).toBe(404);
+    const nonsense = Object.fromEntries(namesIn(route.path).map((param) => [param, "' OR 1=1 --"]));
+    expect((await call('Maren', [name, route], nonsense)).status).toBe(404);
+  });
+
+  it('nothing of Maren’s was changed by all those calls', async () => {
+    const bench = await scene.bench(ids.lessonId ?? '');
+    expect(bench.lesson.version).toBe(1);
+    expect(bench.rows.map((row) => row.version)).toEqual([1]);
+  });
+
+  it('ids in bodies are checked as well', async () => {
+    const theirs = await scene.lesson('Tobiah', { classId: null });
+    expect((await scene.server.as('Tobiah', 'POST', `/api/lessons/${theirs}/stations`, { items: [], materialIds: [ids.materialId] })).status).toBe(404);
+    expect((await scene.server.as('Tobiah', 'PUT', `/api/lessons/${theirs}/station-order`, { stationIds: [ids.stationId] })).status).toBe(409);
+    expect((await scene.server.as('Tobiah', 'POST', '/api/lessons', { ...lesson, classId: newId() })).status).toBe(404);
+    expect((await scene.server.as('Tobiah', 'POST', '/api/classes', { name: 'x', studentAccounts: 'none', deviceIds: [newId()] })).status).toBe(400);
+  });
+
+  it('an id under a name that nobody decided about is refused', async () => {
+    const [maren] = await scene.server.dataSource.query('SELECT id FROM accounts WHERE name = ?', ['Maren']) as { id: string }[];
+    await expect(scene.server.app.get(OwnedIds).mayUse('secretId', newId(), { id: maren?.id } as never)).rejects.toThrow('nobody decided');
+  });
+
+  it('unknown addresses of the API are answered as problems, not as pages', async () => {
+    const response = await scene.server.as('Maren', 'GET', '/api/nothing-here');
+    expect(response.status).toBe(404);
+    expect(response.body).toMatchObject({ reason: 'not-found' });
+  });
+});

@@ -1,0 +1,120 @@
+/** A whole server on a database of its own, for tests: real MariaDB, real HTTP, a clock that can be moved. */
+import 'reflect-metadata';
+import { randomBytes } from 'node:crypto';
+import { tmpdir } from 'node:os';
+import type { INestApplication } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { Role } from '@hapset/contract';
+import { pino } from 'pino';
+import request, { type Test } from 'supertest';
+import { DataSource } from 'typeorm';
+import { Account } from '../account/account.entity.js';
+import { hashPassword } from '../account/password.js';
+import { AppModule } from '../app.module.js';
+import { setUp } from '../application.js';
+import { Clock, StandingClock } from '../clock/clock.js';
+import { readConfiguration, type Configuration } from '../configuration/configuration.js';
+import { newId } from '../database/columns.js';
+import { NestLog } from '../logging/logging.js';
+
+export const testPassword = 'a shell for every crab';
+
+/** The database that `npm test` started; without it the tests say what to do. */
+function testConfiguration(database: string, trustedHosts: readonly string[], webFolder: string): Configuration {
+  if (process.env.HAPSET_DB_PASSWORD_FILE === undefined && process.env.HAPSET_DB_PASSWORD === undefined) {
+    throw new Error('These tests need the test database. Run them with: npm test -- server');
+  }
+  const configuration = readConfiguration({ ...process.env, HAPSET_DB_NAME: database });
+  return { ...configuration, trustedHosts, webFolder, demo: true, publicAddress: 'http://127.0.0.1:4300', logLevel: 'silent' };
+}
+
+export async function withRoot<T>(work: (root: DataSource) => Promise<T>): Promise<T> {
+  const { database } = readConfiguration();
+  const root = await new DataSource({ type: 'mariadb', host: database.host, port: database.port, username: database.user, password: database.password }).initialize();
+  try {
+    return await work(root);
+  } finally {
+    await root.destroy();
+  }
+}
+
+export async function createDatabase(): Promise<string> {
+  const name = `hapset_test_${randomBytes(6).toString('hex')}`;
+  await withRoot((root) => root.query(`CREATE DATABASE \`${name}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`));
+  return name;
+}
+
+export async function dropDatabase(name: string): Promise<void> {
+  await withRoot((root) => root.query(`DROP DATABASE IF EXISTS \`${name}\``));
+}
+
+export interface TestServerOptions {
+  readonly trustedHosts?: readonly string[];
+  /** A database that exists already, for a second server on it. */
+  readonly database?: string;
+  readonly webFolder?: string;
+}
+
+export class TestServer {
+  private readonly sessions = new Map<string, string>();
+
+  private constructor(
+    readonly app: INestApplication,
+    readonly database: string,
+    readonly clock: StandingClock,
+    private readonly ownsDatabase: boolean,
+  ) {}
+
+  static async start({ trustedHosts = [], database, webFolder = tmpdir() }: TestServerOptions = {}): Promise<TestServer> {
+    const name = database ?? (await createDatabase());
+    const logger = pino({ level: 'silent' });
+    const configuration = testConfiguration(name, trustedHosts, webFolder);
+    const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger) });
+    const clock = new StandingClock();
+    // Every provider asks the one clock; here it stands still.
+    app.get(Clock).now = () => clock.now();
+    setUp(app, configuration, logger);
+    await app.listen(0, '127.0.0.1');
+    return new TestServer(app, name, clock, database === undefined);
+  }
+
+  async stop(): Promise<void> {
+    await this.app.close();
+    if (this.ownsDatabase) await dropDatabase(this.database);
+  }
+
+  get dataSource(): DataSource {
+    return this.app.get(DataSource);
+  }
+
+  async addAccount(name: string, role: Role = 'teacher'): Promise<string> {
+    const id = newId();
+    const email = `${name.toLowerCase()}@test.example`;
+    await this.dataSource.getRepository(Account).insert({ id, name, email, role, passwordHash: await hashPassword(testPassword), createdAt: this.clock.now() });
+    return id;
+  }
+
+  /** Cookie of somebody who is signed in; made at the first call. */
+  async cookieOf(name: string): Promise<string> {
+    const known = this.sessions.get(name);
+    if (known !== undefined) return known;
+    const response = await request(this.app.getHttpServer()).post('/api/session').send({ email: `${name.toLowerCase()}@test.example`, password: testPassword }).expect(201);
+    const cookie = (response.headers['set-cookie']?.[0] ?? '').split(';')[0] ?? '';
+    this.sessions.set(name, cookie);
+    return cookie;
+  }
+
+  /** A request by somebody; null for a stranger. */
+  async as(name: string | null, method: string, path: string, body?: object): Promise<Test> {
+    const cookie = name === null ? '' : await this.cookieOf(name);
+    const call = request(this.app.getHttpServer())[method.toLowerCase() as 'get'](path).set('Cookie', cookie);
+    return body === undefined ? call : call.send(body);
+  }
+
+  /** The reply's body of a request that must succeed. */
+  async ok<T>(name: string, method: string, path: string, body?: object): Promise<T> {
+    const response = await this.as(name, method, path, body);
+    if (response.status >= 300) throw new Error(`${method} ${path} answered ${response.status}: ${response.text}`);
+    return response.body as T;
+  }
+}

@@ -1,0 +1,54 @@
+import { routes } from '@hapset/contract';
+import { call } from './client.js';
+import { ApiError } from './problem-error.js';
+import { announceSession, onSessionWanted } from './session-renewal.js';
+
+function answer(status: number, body: unknown): Response {
+  return new Response(body === undefined ? '' : JSON.stringify(body), { status });
+}
+
+describe('the client', () => {
+  const fetchMock = jest.fn<Promise<Response>, [string, RequestInit]>();
+  beforeEach(() => {
+    fetchMock.mockReset();
+    globalThis.fetch = fetchMock as unknown as typeof fetch;
+  });
+
+  it('fills the path, leaves empty queries out, sends JSON', async () => {
+    fetchMock.mockResolvedValueOnce(answer(200, { rows: [] }));
+    await call(routes.shelf, { query: { find: 'a b', after: null } });
+    expect(fetchMock.mock.calls[0]?.[0]).toBe('/api/materials?find=a+b');
+    fetchMock.mockResolvedValueOnce(answer(200, null));
+    await call(routes.orderStations, { params: { lessonId: 'x' }, body: { stationIds: ['1'] } });
+    expect(fetchMock.mock.calls[1]?.[0]).toBe('/api/lessons/x/station-order');
+    expect(fetchMock.mock.calls[1]?.[1]).toMatchObject({ method: 'PUT', body: '{"stationIds":["1"]}' });
+  });
+
+  it('gives problems with their reason, fields and warnings', async () => {
+    fetchMock.mockResolvedValueOnce(answer(409, { reason: 'sheet-needs-go-ahead', message: 'x', warnings: ['locked'] }));
+    await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'sheet-needs-go-ahead', warnings: ['locked'], fields: [] });
+    fetchMock.mockRejectedValueOnce(new TypeError('network'));
+    await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'unreachable' });
+    fetchMock.mockResolvedValueOnce(new Response('<html>', { status: 502 }));
+    await expect(call(routes.lessons)).rejects.toBeInstanceOf(ApiError);
+  });
+
+  it('waits for a new sign-in when the session ended, and then goes on with the same call', async () => {
+    const heard: boolean[] = [];
+    const leave = onSessionWanted((wanted) => heard.push(wanted));
+    fetchMock.mockResolvedValueOnce(answer(401, { reason: 'not-signed-in', message: '' })).mockResolvedValueOnce(answer(200, { id: 'new' }));
+    const body = { name: 'Tides', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
+    const result = call(routes.createLesson, { body });
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    expect(heard).toEqual([false, true]);
+    announceSession();
+    await expect(result).resolves.toEqual({ id: 'new' });
+    expect(fetchMock.mock.calls[1]?.[1].body).toBe(JSON.stringify(body));
+    leave();
+  });
+
+  it('does not wait while signing in', async () => {
+    fetchMock.mockResolvedValueOnce(answer(401, { reason: 'not-signed-in', message: '' }));
+    await expect(call(routes.session, { renew: false })).rejects.toMatchObject({ reason: 'not-signed-in' });
+  });
+});

@@ -1,0 +1,30 @@
+import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
+
+const opens = { state: 'stop', opening: false, verdict: 'sign-in', checkedAt: null, steps: 2, inTheCode: false } as const;
+const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [] } as const;
+
+describe('cells of the bench', () => {
+  it('say what stops and how many steps mend it', () => {
+    expect(opensWords(opens)).toEqual({ mark: 'stop', title: 'Asks to sign in', figure: 'Two steps mend it', mends: true });
+    expect(opensWords({ ...opens, steps: 1 }).figure).toBe('One step mends it');
+    expect(opensWords({ ...opens, opening: true })).toMatchObject({ figure: 'opening again…', mends: false });
+  });
+  it('say that words need no network', () => {
+    expect(opensWords({ ...opens, state: 'done', verdict: null, inTheCode: true })).toMatchObject({ mark: 'done', title: 'In the code' });
+  });
+  it('say how far, and who falls short', () => {
+    expect(readsWords(reads)).toMatchObject({ title: '2.6 m', figure: 'all 4 devices' });
+    expect(readsWords({ ...reads, state: 'look-at', leastReachM: 2, fallShort: ['Clamshell laptops'] }).figure).toBe('Clamshell laptops fall short of 2.5 m');
+    expect(readsWords({ ...reads, state: 'stop', leastReachM: 0, fallShort: ['a', 'b'] })).toMatchObject({ title: 'Not read', figure: '2 devices fall short of 2.5 m' });
+    expect(readsWords({ ...reads, state: 'not-yet', leastReachM: null }, true).title).toBe('Rehearsing…');
+  });
+  it('say how fine the code is, or that none holds it', () => {
+    expect(carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33 })).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });
+    expect(carriesWords({ state: 'stop', carry: 'words', grain: null, modules: null })).toMatchObject({ mark: 'stop', title: 'Too long' });
+  });
+  it('say what is on paper', () => {
+    expect(paperWords({ state: 'not-yet', changed: [], sizeMm: null, madeAt: null }).title).toBe('Not made');
+    expect(paperWords({ state: 'done', changed: [], sizeMm: 154.6, madeAt: '' })).toMatchObject({ title: 'Poster', figure: 'code 155 mm' });
+    expect(paperWords({ state: 'look-at', changed: ['payload'], sizeMm: 155, madeAt: '' }).title).toBe('Printed before');
+  });
+});

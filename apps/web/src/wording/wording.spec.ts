@@ -1,0 +1,70 @@
+import { problemReasons, sheetWarnings } from '@hapset/contract';
+import { accessVerdicts, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
+import { ApiError } from '../api/problem-error.js';
+import { ago, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
+import { kindWords } from './kinds.js';
+import { problemWords, wordsFor } from './problems.js';
+import { repairSentence, repairWords } from './repairs.js';
+import { reasonSentence, reasonWords, verdictWords } from './verdicts.js';
+import { warningWords } from './warnings.js';
+
+/** Every sentence says something, and none shouts. */
+function expectWords(table: Readonly<Record<string, string>>, keys: readonly string[]): void {
+  expect(Object.keys(table).sort()).toEqual([...keys].sort());
+  for (const words of Object.values(table)) {
+    expect(words.trim().length).toBeGreaterThan(2);
+    expect(words).not.toMatch(/!|\berror\b/i);
+  }
+}
+
+describe('every reason has words', () => {
+  it('problems', () => expectWords(problemWords, [...problemReasons, 'unreachable']));
+  it('verdict reasons', () => expectWords(reasonWords, verdictReasons));
+  it('repairs', () => expectWords(repairWords, repairKinds));
+  it('warnings', () => expectWords(warningWords, sheetWarnings));
+  it('kinds', () => expectWords(kindWords, materialKinds));
+  it('grains', () => expectWords(grainWords, grains));
+  it('verdicts', () => {
+    expectWords(Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.short])), accessVerdicts);
+    expectWords(Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.heading])), accessVerdicts);
+  });
+});
+
+describe('sentences', () => {
+  it('name the host, not the whole address', () => {
+    expect(reasonSentence('led-to-sign-in', 'gatepost.localhost')).toBe('It leads to the sign-in at gatepost.localhost.');
+    expect(reasonSentence('guarded-address', 'http://10.0.0.1/x')).toContain('10.0.0.1 is inside a private network');
+  });
+  it('fall back to something that can be done', () => {
+    expect(wordsFor(new ApiError('stale'))).toBe(problemWords.stale);
+    expect(wordsFor(new Error('boom'))).toBe(problemWords.failed);
+    expect(wordsFor(null)).toBe(problemWords.failed);
+  });
+  it('show what a repair touched where that can be seen', () => {
+    expect(repairSentence({ kind: 'scheme-doubled', removed: 'https://', added: '' })).toEqual({ words: 'took out a second', what: 'https://' });
+    expect(repairSentence({ kind: 'invisible-removed', removed: '\u200b', added: '' }).what).toBe('');
+  });
+});
+
+describe('figures', () => {
+  it('never promise more metres than were reached', () => {
+    expect(metres(2.69)).toBe('2.6 m');
+    expect(metres(2.6)).toBe('2.6 m');
+    expect(metres(0.3)).toBe('0.3 m');
+  });
+  it('count in words', () => {
+    expect(countWord(2)).toBe('Two');
+    expect(countWord(12)).toBe('12');
+    expect(plural(1, 'station')).toBe('1 station');
+    expect(plural(3, 'station')).toBe('3 stations');
+  });
+  it('tell a lesson’s day without moving it between zones', () => {
+    expect(lessonTime('2027-06-10', '09:40')).toBe('Thursday 10 June, 09:40');
+    expect(lessonTime('2027-01-01', null)).toBe('Friday 1 January');
+    expect(lessonTime(null, '09:40')).toBe('no date yet');
+  });
+  it('tell how long ago', () => {
+    expect(ago(new Date(Date.now() - 5_000).toISOString())).toBe('just now');
+    expect(ago(new Date(Date.now() - 4 * 60_000).toISOString())).toBe('4 minutes ago');
+  });
+});

@@ -1,0 +1,18 @@
+import { carriedBy } from './carry.js';
+import { firstDifference } from './compare.js';
+
+describe('what a code carries', () => {
+  it('is the link or the words, exactly', () => {
+    expect(carriedBy({ link: 'https://a.example/ä?b=%20', words: null })).toEqual({ carry: 'link', payload: 'https://a.example/ä?b=%20' });
+    expect(carriedBy({ link: null, words: ' two\nlines ' })).toEqual({ carry: 'words', payload: ' two\nlines ' });
+  });
+});
+
+describe('comparing what was read', () => {
+  it('finds nothing where both agree', () => expect(firstDifference('Rätsel', 'Rätsel')).toBeNull());
+  it('names the first place, in code points', () => {
+    expect(firstDifference('a🐚bcd', 'a🐚Bcd')).toEqual({ at: 2, meant: 'bcd', read: 'Bcd' });
+    expect(firstDifference('short', 'shorter')).toEqual({ at: 5, meant: '', read: 'er' });
+  });
+  it('sees normal forms as different', () => expect(firstDifference('\u00e4', 'a\u0308')).toEqual({ at: 0, meant: '\u00e4', read: 'a\u0308' }));
+});

@@ -1,0 +1,59 @@
+import { accessVerdicts } from '../access/verdict.js';
+import { opensState, paperAnswer, readsAnswer } from './answer.js';
+import { summarise, type FourStates } from './summary.js';
+
+const reach = (deviceId: string, reachM: number, fromM = 0.2): { deviceId: string; reachM: number; fromM: number; misread: null } => ({ deviceId, reachM, fromM, misread: null });
+
+describe('opens', () => {
+  it('is done for open alone, to be looked at for unknown, and stops for all others', () => {
+    expect(accessVerdicts.map((verdict) => [verdict, opensState(verdict)])).toEqual([
+      ['open', 'done'], ['sign-in', 'stop'], ['named-only', 'stop'], ['closed', 'stop'], ['missing', 'stop'], ['failing', 'stop'], ['unknown', 'look-at'], ['refused', 'stop'],
+    ]);
+    expect(opensState(null)).toBe('not-yet');
+  });
+});
+
+describe('reads', () => {
+  it('is done when every device reaches the distance', () => {
+    expect(readsAnswer([reach('a', 2.5), reach('b', 3)], 2.5)).toEqual({ state: 'done', leastReachM: 2.5, fallShort: [] });
+  });
+  it('is to be looked at when one falls short, or stands too near for it', () => {
+    expect(readsAnswer([reach('a', 2.4), reach('b', 3)], 2.5)).toEqual({ state: 'look-at', leastReachM: 2.4, fallShort: ['a'] });
+    expect(readsAnswer([reach('a', 3, 1)], 0.5)).toMatchObject({ state: 'look-at', fallShort: ['a'] });
+  });
+  it('stops when a device reads nothing or something else', () => {
+    expect(readsAnswer([reach('a', 0), reach('b', 3)], 1).state).toBe('stop');
+    expect(readsAnswer([{ ...reach('a', 3), misread: { at: 1 } }], 1).state).toBe('stop');
+  });
+  it('is not yet without a rehearsal', () => {
+    expect(readsAnswer(null, 1).state).toBe('not-yet');
+    expect(readsAnswer([], 1).state).toBe('not-yet');
+  });
+});
+
+describe('on paper', () => {
+  it('becomes printed before the change when payload or size changed', () => {
+    const printed = { payload: 'https://a.example', sizeMm: 150 };
+    expect(paperAnswer(printed, printed)).toEqual({ state: 'done', changed: [] });
+    expect(paperAnswer(printed, { ...printed, payload: 'https://b.example' })).toEqual({ state: 'look-at', changed: ['payload'] });
+    expect(paperAnswer(printed, { ...printed, sizeMm: 155 })).toEqual({ state: 'look-at', changed: ['size'] });
+    expect(paperAnswer(null, printed)).toEqual({ state: 'not-yet', changed: [] });
+  });
+});
+
+describe('the line above the bench', () => {
+  const done: FourStates = { opens: 'done', carries: 'done', reads: 'done', paper: 'done' };
+  it('counts every station once', () => {
+    const stations: FourStates[] = [
+      done,
+      { ...done, opens: 'stop', reads: 'look-at', paper: 'not-yet' },
+      { ...done, reads: 'look-at', paper: 'not-yet' },
+      { ...done, opens: 'look-at' },
+      { ...done, carries: 'stop' },
+      { ...done, paper: 'not-yet' },
+      { ...done, opens: 'not-yet' },
+    ];
+    expect(summarise(stations)).toEqual({ stations: 7, ready: 1, locked: 1, toLookAt: 3, withoutSheet: 1 });
+    expect(summarise([])).toEqual({ stations: 0, ready: 0, locked: 0, toLookAt: 0, withoutSheet: 0 });
+  });
+});

@@ -1,0 +1,89 @@
+import fc from 'fast-check';
+import jsQR from 'jsqr';
+import { codePixels, codeSvg, outlinePath } from '../look/outline.js';
+import { grainOf } from './grain.js';
+import { growthLimit, planSymbol, smallestVersion, type SymbolPlan } from './plan.js';
+
+function plan(payload: string): SymbolPlan {
+  const planned = planSymbol(payload);
+  if (!planned.ok) throw new Error(planned.problem.reason);
+  return planned.value;
+}
+
+/** Read by an engine that the application does not ship. */
+function readBack(symbol: SymbolPlan): string | undefined {
+  const { widthPx, grey } = codePixels(symbol, 4);
+  const rgba = new Uint8ClampedArray(grey.length * 4);
+  grey.forEach((level, index) => rgba.set([level, level, level, 255], index * 4));
+  return jsQR(rgba, widthPx, widthPx)?.data;
+}
+
+describe('planning a symbol', () => {
+  it('takes the smallest version at M and raises the level within it', () => {
+    expect(plan('HTTPS://K.FERNHOLLOW.EXAMPLE/9VDRT')).toMatchObject({ version: 2, modules: 25 });
+    expect(plan('7')).toMatchObject({ version: 1, modules: 21, level: 'H' });
+    expect(plan('a'.repeat(14))).toMatchObject({ version: 1, level: 'M', charactersUntilGrowth: 0 });
+    expect(plan('a'.repeat(11))).toMatchObject({ version: 1, level: 'Q', charactersUntilGrowth: 3 });
+  });
+
+  it('counts characters until the code grows, and the next one grows it', () => {
+    fc.assert(
+      fc.property(fc.stringMatching(/^https:\/\/a\.example\/[a-z]{0,60}$/), (payload) => {
+        const { version, charactersUntilGrowth } = plan(payload);
+        expect(plan(payload + 'a'.repeat(charactersUntilGrowth)).version).toBe(version);
+        if (charactersUntilGrowth < growthLimit) expect(plan(payload + 'a'.repeat(charactersUntilGrowth + 1)).version).toBe(version + 1);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('never gets smaller when characters are added', () => {
+    fc.assert(fc.property(fc.string({ maxLength: 80, minLength: 1 }), (text) => expect(smallestVersion(`${text}a`, 'M')).toBeGreaterThanOrEqual(smallestVersion(text, 'M') ?? 0)), { numRuns: 60 });
+  });
+
+  it('says what no symbol can hold', () => {
+    expect(planSymbol('')).toEqual({ ok: false, problem: { reason: 'empty-payload' } });
+    expect(planSymbol('x'.repeat(2332))).toEqual({ ok: false, problem: { reason: 'payload-too-long', characters: 2332 } });
+    expect(plan('x'.repeat(2331)).version).toBe(40);
+    expect(() => planSymbol(null as unknown as string)).toThrow(TypeError);
+  });
+
+  it('is read back letter by letter', () => {
+    for (const payload of ['http://cofferlane.localhost:4310/leaf/field-guide-to-limpets', '0123456789', 'HELLO WORLD', 'Wer bin ich?\nRätsel 7', 'x'.repeat(180)]) expect(readBack(plan(payload))).toBe(payload);
+  });
+
+  it('always carries its finder patterns', () => {
+    const { matrix, modules } = plan('https://a.example/');
+    const row = (y: number, x: number): string => Array.from(matrix.subarray(y * modules + x, y * modules + x + 7)).join('');
+    for (const [y, x] of [[0, 0], [0, modules - 7], [modules - 7, 0]] as const) expect([row(y, x), row(y + 1, x), row(y + 3, x)]).toEqual(['1111111', '1000001', '1011101']);
+  });
+});
+
+describe('drawing it', () => {
+  it('covers every dark module once', () => {
+    const symbol = plan('https://a.example/leaf');
+    const area = [...outlinePath(symbol).matchAll(/h(\d+)v1/g)].reduce((sum, [, width]) => sum + Number(width), 0);
+    expect(area).toBe(symbol.matrix.reduce((sum, module) => sum + module, 0));
+  });
+
+  it('gives an SVG in millimetres with its quiet zone and an escaped title', () => {
+    const svg = codeSvg(plan('HTTPS://A.EXAMPLE'), 50, 'Tides <& "more">');
+    expect(svg).toContain('viewBox="0 0 29 29"');
+    expect(svg).toContain(`width="${Math.round((50 / 21) * 29 * 100) / 100}mm"`);
+    expect(svg).not.toContain('<& ');
+  });
+
+  it('keeps modules on whole pixels and the quiet zone white', () => {
+    const symbol = plan('https://a.example/');
+    const { widthPx, grey } = codePixels(symbol, 3);
+    expect(widthPx).toBe((symbol.modules + 8) * 3);
+    expect(new Set(grey)).toEqual(new Set([0, 255]));
+    expect(grey.subarray(0, widthPx * 12).every((level) => level === 255)).toBe(true);
+    expect(() => codePixels(symbol, 1.5)).toThrow(RangeError);
+  });
+});
+
+describe('grain', () => {
+  it.each([[1, 'coarse'], [2, 'coarse'], [3, 'medium'], [4, 'medium'], [5, 'fine'], [6, 'fine'], [7, 'very-fine'], [40, 'very-fine']] as const)('version %i is %s', (version, grain) => expect(grainOf(version)).toBe(grain));
+  it.each([0, 41, 2.5])('version %d does not exist', (version) => expect(() => grainOf(version)).toThrow(RangeError));
+});
