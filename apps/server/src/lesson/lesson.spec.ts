@@ -1,5 +1,5 @@
-import type { LessonsPage, LessonView } from '@hapset/contract';
-import { limits } from '@hapset/contract';
+import { limits, type LessonsPage, type LessonView, type Problem } from '@hapset/contract';
+import request from 'supertest';
 import { link, Scene, words } from '../testing/scene.js';
 
 describe('lessons and their bench', () => {
@@ -106,8 +106,8 @@ describe('lessons and their bench', () => {
   });
 
   it('refuse what is not JSON, and what is too much', async () => {
-    const broken = await (await scene.server.as('Maren', 'POST', '/api/lessons')).request;
-    expect(broken).toBeDefined();
+    const broken = await request(scene.server.app.getHttpServer()).post('/api/lessons').set('Cookie', await scene.server.cookieOf('Maren')).set('Content-Type', 'application/json').send('{"name":');
+    expect([broken.status, (broken.body as Problem).reason]).toEqual([400, 'invalid']);
     const huge = await scene.server.as('Maren', 'POST', '/api/materials', { items: [words('x'.repeat(2_200_000))] });
     expect(huge.status).toBe(413);
     expect(huge.body).toMatchObject({ reason: 'too-large' });

@@ -37,8 +37,6 @@ describe('making sheets', () => {
   };
   const make = async (stationId: string, goAhead: readonly string[] = [], paper = 'A4') => scene.server.as('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper, goAhead });
   const file = async (path: string): Promise<{ body: Buffer; disposition: string; type: string }> => {
-    const response = await (await scene.server.as('Maren', 'GET', path)).request;
-    void response;
     const call = await scene.server.as('Maren', 'GET', path);
     return { body: call.body as Buffer, disposition: String(call.headers['content-disposition']), type: String(call.headers['content-type']) };
   };

@@ -50,7 +50,7 @@ function Lane({ device, result, distanceM, share }: { readonly device: DeviceVie
         {!result && <span className="absolute inset-0 animate-pulse rounded-[4px] bg-line-strong/40" />}
         <span className="absolute -inset-y-[5px] w-[2px] bg-ink" style={{ left: share(distanceM) }} />
       </div>
-      <StateMark mark={mark} words={words} />
+      <StateMark mark={mark} words={`${device.name}: ${markWords[mark]}`} />
     </>
   );
 }
@@ -68,6 +68,8 @@ function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM
     </div>
   );
 }
+
+const markWords: Readonly<Record<Mark, string>> = { done: 'reads', 'look-at': 'falls short', stop: 'does not read', 'not-yet': 'not rehearsed' };
 
 function markOf({ reachM, fromM, misread }: RehearsalResult, distanceM: number): Mark {
   if (misread !== null || reachM === 0) return 'stop';

@@ -1,0 +1,135 @@
+import { add, askleaf, bench, cofferlane, expect, newLesson, settled, signIn, stationNames, test } from './journey.js';
+
+test.describe('the bench', () => {
+  test('takes many lines at once, shows each repair and lets it be taken back', async ({ page }) => {
+    await signIn(page);
+    await newLesson(page, 'Messy paste');
+    await add(page, `${askleaf}/ask/tide-line-tally`);
+    await page.getByLabel('Next station').fill([`“http://http://cofferlane.localhost/leaf/a.”`, `${askleaf}/ask/tide-line-tally`, 'ftp://files.example/x', 'What lives under the seaweed?'].join('\n'));
+    const review = page.getByRole('list', { name: 'What will be added' });
+    await expect(review.getByRole('listitem').filter({ hasText: 'cofferlane.localhost/leaf/a' }).first()).toContainText('took out a second http://');
+    await expect(review).toContainText('Here already');
+    await expect(review).toContainText('Phones open only addresses that begin with http or https.');
+    await expect(review).toContainText('these words go into the code themselves');
+    await expect(page.getByRole('button', { name: 'Add 2 stations' })).toBeVisible();
+
+    await review.getByRole('listitem').filter({ hasText: 'took off the end' }).last().getByRole('button', { name: 'Take back' }).click();
+    await expect(review).toContainText('http://cofferlane.localhost/leaf/a.');
+    await expect(review).toContainText('Left as it was');
+    await review.getByRole('button', { name: 'Repair again' }).click();
+    await expect(review).not.toContainText('Left as it was');
+
+    await review.getByLabel('add it all the same').check();
+    await page.getByRole('button', { name: 'Add 3 stations' }).click();
+    await expect(bench(page).getByRole('row')).toHaveCount(5);
+    expect(await stationNames(page)).toEqual(['Tide-line tally', 'cofferlane.localhost', expect.stringMatching(/^Tide-line tally$|^Tide line tally$/), 'What lives under the seaweed?']);
+  });
+
+  test('moves stations by keyboard, by mouse and by menu', async ({ page }) => {
+    await signIn(page);
+    await newLesson(page, 'In another order');
+    await add(page, 'first\nsecond\nthird');
+    await settled(page);
+    await page.getByRole('button', { name: 'Station 3, third: move' }).focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('ArrowUp');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('ArrowUp');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('Space');
+    await expect.poll(() => stationNames(page)).toEqual(['third', 'first', 'second']);
+
+    const from = await page.getByRole('button', { name: 'Station 1, third: move' }).boundingBox();
+    const to = await page.getByRole('button', { name: 'Station 2, first: move' }).boundingBox();
+    if (!from || !to) throw new Error('the handles are not on the page');
+    await page.mouse.move(from.x + 10, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(to.x + 10, to.y + 20, { steps: 12 });
+    await page.mouse.up();
+    await expect.poll(() => stationNames(page)).toEqual(['first', 'third', 'second']);
+
+    await page.getByRole('button', { name: 'More for second' }).click();
+    await page.getByRole('menuitem', { name: 'Move up' }).click();
+    await expect.poll(() => stationNames(page)).toEqual(['first', 'second', 'third']);
+    await page.reload();
+    await expect.poll(() => stationNames(page)).toEqual(['first', 'second', 'third']);
+  });
+
+  test('renames, removes and brings back', async ({ page }) => {
+    await signIn(page);
+    await newLesson(page, 'Names');
+    await add(page, 'first\nsecond');
+    await page.getByRole('button', { name: 'More for first' }).click();
+    await page.getByRole('menuitem', { name: 'Rename' }).click();
+    await page.getByLabel('Name of the station').fill('By the window');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('link', { name: 'By the window' })).toBeVisible();
+
+    await page.getByRole('button', { name: 'More for second' }).click();
+    await page.getByRole('menuitem', { name: 'Remove' }).click();
+    await expect.poll(() => stationNames(page)).toEqual(['By the window']);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(() => stationNames(page)).toEqual(['By the window', 'second']);
+  });
+
+  test('takes what is pasted anywhere on it', async ({ page }) => {
+    await signIn(page);
+    await newLesson(page, 'Pasted');
+    await page.getByRole('heading', { name: 'Pasted' }).click();
+    await page.evaluate((text) => {
+      const data = new DataTransfer();
+      data.setData('text/plain', text);
+      document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    }, `${cofferlane}/leaf/what-yeast-eats`);
+    await expect(page.getByLabel('Next station')).toHaveValue(`${cofferlane}/leaf/what-yeast-eats`);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('link', { name: 'What yeast eats' })).toBeVisible();
+  });
+
+  test('rehearses in a worker, can be stopped and goes on', async ({ page }) => {
+    await signIn(page);
+    await newLesson(page, 'Rehearsed', '2.5');
+    await add(page, 'one thing\nanother thing that is longer than the first\nand a third thing that is longer than both of the others together');
+    await expect(page.getByText(/^Rehearsing \d of 3$/)).toBeVisible();
+    expect(page.workers().some((worker) => worker.url().includes('rehearsal.worker'))).toBe(true);
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await expect(page.getByText('Rehearsal stopped')).toBeVisible();
+    await expect(page.getByText('Not rehearsed').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await settled(page);
+    await expect(bench(page).getByText(/^\d\.\d m$/)).toHaveCount(3);
+    await page.reload();
+    await expect(bench(page).getByText(/^\d\.\d m$/)).toHaveCount(3);
+  });
+
+  test('says what was changed elsewhere and keeps what was typed', async ({ page, context }) => {
+    await signIn(page);
+    await newLesson(page, 'Two people');
+    await page.getByRole('button', { name: 'Change lesson' }).click();
+    await page.getByRole('dialog').getByLabel('Place').fill('Typed here');
+    const other = await context.newPage();
+    await other.goto(page.url());
+    await other.getByRole('button', { name: 'Change lesson' }).click();
+    await other.getByRole('dialog').getByLabel('Place').fill('Changed there');
+    await other.getByRole('button', { name: 'Keep the change' }).click();
+    await expect(other.getByText('Changed there', { exact: false })).toBeVisible();
+    await page.getByRole('button', { name: 'Keep the change' }).click();
+    await expect(page.getByRole('alert')).toContainText('changed somewhere else meanwhile');
+    await expect(page.getByRole('dialog').getByLabel('Place')).toHaveValue('Typed here');
+    await page.getByRole('button', { name: 'Keep the change' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await expect(page.getByText('Typed here', { exact: false })).toBeVisible();
+  });
+
+  test('brings a removed lesson back by undo', async ({ page }) => {
+    await signIn(page);
+    await newLesson(page, 'Removed by mistake');
+    await page.getByRole('button', { name: 'Change lesson' }).click();
+    await page.getByRole('button', { name: 'Remove lesson' }).click();
+    await expect(page.getByRole('heading', { name: 'Lessons', level: 1 })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Removed by mistake/ })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('link', { name: /Removed by mistake/ })).toBeVisible();
+  });
+});

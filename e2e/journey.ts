@@ -1,0 +1,72 @@
+/** What every journey begins with: a browser that may reach the application and the stand-ins only, and a teacher. */
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+export const neighboursPort = process.env.HAPSET_TEST_NEIGHBOURS_PORT ?? '4410';
+export const cofferlane = `http://cofferlane.localhost:${neighboursPort}`;
+export const askleaf = `http://askleaf.localhost:${neighboursPort}`;
+
+const demoPassword = 'low-tide-at-nine';
+
+/** Fails a journey that asks any other host for anything, or that breaks on the page. */
+export const test = base.extend<{ watched: undefined }>({
+  watched: [
+    async ({ context, baseURL }, use) => {
+      const strangers: string[] = [];
+      const breakdowns: string[] = [];
+      context.on('request', (request) => {
+        const url = new URL(request.url());
+        const known = url.origin === new URL(baseURL ?? '').origin || url.host.endsWith(`.localhost:${neighboursPort}`) || ['data:', 'blob:'].includes(url.protocol);
+        if (!known) strangers.push(request.url());
+      });
+      context.on('weberror', (error) => breakdowns.push(error.error().message));
+      await use(undefined);
+      expect(strangers, 'requests to strangers').toEqual([]);
+      expect(breakdowns, 'errors on the page').toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+export async function signIn(page: Page, email = 'maren.dallow@fernhollow.example'): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill(email);
+  await page.getByLabel('Password').fill(demoPassword);
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible();
+}
+
+/** Makes a lesson and stands on its bench. */
+export async function newLesson(page: Page, name: string, distanceM = '1.5'): Promise<void> {
+  await page.goto('/lessons');
+  await page.getByRole('button', { name: 'New lesson' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What is it called?').fill(name);
+  await dialog.getByLabel('Class').selectOption({ label: '6 Kestrel' });
+  await dialog.getByLabel('Place').fill('Biology room');
+  await dialog.getByLabel('Students stand how far').fill(distanceM);
+  await dialog.getByRole('button', { name: 'Make the lesson' }).click();
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+}
+
+/** Types into the intake and adds what was understood. */
+export async function add(page: Page, text: string): Promise<void> {
+  const intake = page.getByLabel(/^Next (?:station|material)$/);
+  await intake.fill(text);
+  await page.getByRole('button', { name: /^Add\b/ }).click();
+  await expect(intake).toHaveValue('');
+}
+
+export function bench(page: Page): Locator {
+  return page.getByRole('table', { name: 'Stations' });
+}
+
+/** Names of the stations in their order. */
+export async function stationNames(page: Page): Promise<readonly string[]> {
+  return bench(page).locator('[role=row] a.block').allInnerTexts();
+}
+
+/** Waits until nothing is opened or rehearsed any more. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.getByText(/^(?:Opening|Rehearsing) \d+ of \d+/)).toHaveCount(0, { timeout: 60_000 });
+}

@@ -1,0 +1,37 @@
+import { expect, signIn, test } from './journey.js';
+
+test('the administrator changes the settings, with wrong fields named', async ({ page }) => {
+  await signIn(page, 'pell.arkwright@fernhollow.example');
+  await page.goto('/school');
+  await page.getByLabel('Time zone').fill('Middle/Earth');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(page.getByText('There is no such time zone.', { exact: false })).toBeVisible();
+  await page.getByLabel('Time zone').fill('Europe/Dublin');
+  await page.getByLabel('Short-link host').fill('k.fernhollow.example');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(page.getByText('The settings are kept.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Short-link host')).toHaveValue('k.fernhollow.example');
+});
+
+test('a teacher reads the settings and keeps the classes', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/school');
+  await expect(page.getByText('The school’s administrator changes these.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep the settings' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'New class' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(dialog.getByRole('alert')).toHaveText('A class needs a name.');
+  await dialog.getByLabel('Name', { exact: true }).fill('4 Tern');
+  await dialog.getByLabel(/Clamshell laptops/).uncheck();
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: '4 Tern' })).toContainText('Shared tablets, Small old phones, New phones');
+});
+
+test('the devices of the school are listed with what their cameras see', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/devices');
+  await expect(page.getByRole('listitem')).toHaveCount(4);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Clamshell laptops' })).toContainText('28 in the school');
+});

@@ -1,0 +1,76 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from '@playwright/test';
+import { expect, settled, signIn, test } from './journey.js';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface AxeResult {
+  readonly violations: readonly { readonly id: string; readonly impact: string; readonly nodes: readonly { readonly html: string }[] }[];
+}
+
+/** What axe finds that is serious or worse. */
+async function seriousFindings(page: Page): Promise<readonly string[]> {
+  await page.evaluate(axeSource);
+  const { violations } = await page.evaluate(() => (globalThis as unknown as { axe: { run: () => Promise<AxeResult> } }).axe.run());
+  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`);
+}
+
+async function wideness(page: Page): Promise<number> {
+  return page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+}
+
+const views = [
+  ['start', '/', 'Good to see you'],
+  ['lessons', '/lessons', 'Lessons'],
+  ['shelf', '/shelf', 'Shelf'],
+  ['devices', '/devices', 'Devices'],
+  ['school', '/school', 'Fernhollow School'],
+] as const;
+
+for (const [width, height] of [[1280, 800], [390, 844]] as const) {
+  test.describe(`at ${width} pixels`, () => {
+    test.use({ viewport: { width, height } });
+
+    for (const [name, path, heading] of views) {
+      test(`${name} fits, and axe finds nothing serious`, async ({ page }) => {
+        await signIn(page);
+        await page.goto(path);
+        await expect(page.getByRole('heading', { name: heading, level: 1, exact: false })).toBeVisible();
+        await expect(page.locator('.animate-pulse')).toHaveCount(0);
+        expect(await wideness(page)).toBe(0);
+        expect(await seriousFindings(page)).toEqual([]);
+      });
+    }
+
+    test('sign-in fits, and axe finds nothing serious', async ({ page }) => {
+      await page.goto('/sign-in');
+      await expect(page.getByText('This is a demonstration.')).toBeVisible();
+      expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+    });
+
+    test('bench and material fit, and axe finds nothing serious', async ({ page }) => {
+      await signIn(page);
+      await page.getByRole('link', { name: /The bakery of tiny helpers/ }).click();
+      await expect(page.getByRole('table')).toBeVisible();
+      await settled(page);
+      expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+      await page.getByRole('link', { name: 'Rising dough log' }).click();
+      await expect(page.getByRole('heading', { name: 'The form is closed' })).toBeVisible();
+      expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+    });
+
+    test('dialogs and the review fit, and axe finds nothing serious', async ({ page }) => {
+      await signIn(page);
+      await page.getByLabel('What should students open?').fill('“https://a.example/x”.\nftp://a.example');
+      await expect(page.getByRole('list', { name: 'What will be added' })).toBeVisible();
+      expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+      await page.getByRole('button', { name: 'New lesson' }).click();
+      expect(await seriousFindings(page)).toEqual([]);
+    });
+  });
+}

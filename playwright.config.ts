@@ -1,0 +1,22 @@
+import { defineConfig } from '@playwright/test';
+
+/** The stack is started by scripts/test.mjs: `npm test -- e2e`. */
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  retries: 0,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  reporter: [['list'], ['json']],
+  outputDir: 'test-output/playwright',
+  use: {
+    baseURL: process.env.HAPSET_TEST_ADDRESS ?? 'http://127.0.0.1:4400',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    },
+  },
+});

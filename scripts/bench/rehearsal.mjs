@@ -1,0 +1,83 @@
+// The rehearsal: how its time is shared between camera model and readers, how well the predictor foretells it,
+// and the longest task on the page's own thread while it runs.
+import { readFileSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { projectFolder, readSettings } from '../settings.mjs';
+import { startStack } from '../stack.mjs';
+
+const require = createRequire(import.meta.url);
+const devices = JSON.parse(readFileSync(join(projectFolder, 'demo/scenario.json'), 'utf8')).devices.map((device, index) => ({ ...device, id: String(index) }));
+const payloads = ['HTTPS://K.FERNHOLLOW.EXAMPLE/9VDRT', 'https://cofferlane.example/leaf/field-guide-to-limpets', 'I have one foot and no legs. My house never leaves my back, and the tide never moves me. Who am I?'];
+
+export async function bench() {
+  return [...(await inNode()), ...(await inThePage())];
+}
+
+async function inNode() {
+  const core = await import('@hapset/core');
+  const { createZbarReader, createZxingReader } = await import('@hapset/readers');
+  const engines = { zxing: await createZxingReader({ bytes: readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm')) }), zbar: await createZbarReader(null) };
+  let readingMs = 0;
+  let totalMs = 0;
+  let frames = 0;
+  const rows = [];
+  const deviations = [];
+  for (const payload of payloads) {
+    const plan = core.planSymbol(payload).value;
+    for (const device of devices) {
+      const began = performance.now();
+      const result = await core.rehearseDevice(plan, 150, device, async (frame) => {
+        const read = performance.now();
+        const reading = await engines[device.engine].read(frame);
+        readingMs += performance.now() - read;
+        return reading?.text ?? null;
+      });
+      totalMs += performance.now() - began;
+      frames += result.frames;
+      deviations.push(Math.abs(core.predictReachM(device, 150, plan.modules) / result.reachM - 1));
+      rows.push({ what: `reach at 150 mm, version ${plan.version}, ${device.name}`, value: `${result.reachM.toFixed(2)} m`, target: `10:1 rule says ${(1.5).toFixed(2)} m` });
+    }
+  }
+  return [
+    { what: 'camera model against reader engines, time', value: `${((totalMs - readingMs) / readingMs).toFixed(2)} x`, target: 'aim of a later issue: 1.0' },
+    { what: 'a frame, model and reader together', value: `${(totalMs / frames).toFixed(1)} ms`, target: '' },
+    { what: 'one code on four devices', value: `${(totalMs / payloads.length / 1000).toFixed(1)} s`, target: '' },
+    { what: 'predictor off the simulated reach, mean', value: `${((100 * deviations.reduce((sum, value) => sum + value, 0)) / deviations.length).toFixed(0)} %`, target: 'within 10 %' },
+    ...rows,
+  ];
+}
+
+/** Drives a real page and listens for long tasks while the worker rehearses. */
+async function inThePage() {
+  const data = join(projectFolder, 'test-output/bench');
+  rmSync(data, { recursive: true, force: true });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: data });
+  const stack = await startStack(settings);
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking', '--no-first-run'] });
+  try {
+    const page = await (await browser.newContext({ baseURL: settings.address })).newPage();
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: /Look around/ }).click();
+    await page.getByRole('link', { name: /Life between the tides/ }).click();
+    await page.getByText(/^Rehearsing \d/).waitFor();
+    // The list's own first drawing is over; from here on only the rehearsal is at work.
+    await page.waitForTimeout(500);
+    await page.evaluate(() => {
+      globalThis.longTasks = [];
+      new PerformanceObserver((list) => globalThis.longTasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: 'longtask' });
+    });
+    const began = Date.now();
+    await page.getByText(/^Rehearsing \d/).waitFor({ state: 'detached', timeout: 120_000 });
+    const tasks = await page.evaluate(() => globalThis.longTasks);
+    return [
+      { what: 'bench of 4 stations x 4 devices rehearsed in the page', value: `${((Date.now() - began + 500) / 1000).toFixed(1)} s`, target: '' },
+      { what: 'tasks over 50 ms on the page’s thread meanwhile', value: String(tasks.length), target: 'none' },
+      { what: 'longest of them', value: `${Math.max(0, ...tasks).toFixed(0)} ms`, target: 'under 50 ms' },
+    ];
+  } finally {
+    await browser.close();
+    await stack.stop();
+  }
+}

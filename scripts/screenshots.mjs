@@ -1,0 +1,105 @@
+// `npm run screenshots`: one picture of each main view, from fresh demo data, into docs/screenshots.
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build } from './build.mjs';
+import { mariadbPackages } from './database.mjs';
+import { requireModules, requirePackages } from './machine.mjs';
+import { projectFolder, readSettings, runMain } from './settings.mjs';
+import { startStack } from './stack.mjs';
+
+const folder = join(projectFolder, 'docs/screenshots');
+const work = join(projectFolder, 'test-output/screenshots');
+const settings = readSettings({ HAPSET_PORT: '4500', HAPSET_NEIGHBOURS_PORT: '4510', HAPSET_DB_PORT: '4517', HAPSET_DATA: join(work, 'data') });
+
+await runMain(async () => {
+  requirePackages({ ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils' });
+  requireModules();
+  build();
+  rmSync(work, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  const stack = await startStack(settings);
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking', '--no-first-run'] });
+  try {
+    await takeAll(browser);
+  } finally {
+    await browser.close();
+    await stack.stop();
+  }
+});
+
+async function takeAll(browser) {
+  const page = await newPage(browser, 1280, 800);
+  const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
+  await page.goto('/sign-in');
+  await page.getByText('This is a demonstration.').waitFor();
+  await take('sign-in');
+  await signIn(page);
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: /Life between the tides/ }).click();
+  await settled(page);
+  await makePoster(page, 'Tide-line tally');
+  await makePoster(page, 'Photo bank, north cove');
+  await page.mouse.move(640, 780);
+  await take('lesson-bench');
+  await page.getByLabel('Next station').fill(`“https://https://cofferlane.example/leaf/tide-tables”.\n<http://askleaf.localhost:4510/ask/tide-line-tally>\nWhat lives under the seaweed?`);
+  await page.getByRole('list', { name: 'What will be added' }).waitFor();
+  await page.getByLabel('Next station').scrollIntoViewIfNeeded();
+  await page.mouse.wheel(0, 1000);
+  await page.waitForTimeout(300);
+  await take('intake-review');
+  await page.getByLabel('Next station').fill('');
+  await page.getByRole('link', { name: 'Field guide to limpets' }).click();
+  await page.getByRole('heading', { name: /^Reads from/ }).waitFor();
+  await page.mouse.move(640, 780);
+  await take('station');
+  await page.getByRole('button', { name: 'Make its poster' }).click();
+  await page.getByRole('dialog').waitFor();
+  await page.waitForTimeout(300);
+  await take('print-warning');
+  await page.goto('/');
+  await page.getByRole('link', { name: /Life between/ }).waitFor();
+  await take('start');
+  for (const name of ['shelf', 'devices', 'school']) {
+    await page.goto(`/${name}`);
+    await page.getByRole('listitem').first().waitFor();
+    await page.waitForTimeout(300);
+    await take(name);
+  }
+  const phone = await newPage(browser, 390, 844);
+  await signIn(phone);
+  await phone.goto('/lessons');
+  await phone.getByRole('link', { name: /Life between the tides/ }).click();
+  await phone.getByRole('table').waitFor();
+  await phone.waitForTimeout(400);
+  await phone.screenshot({ path: join(folder, 'lesson-bench-phone.png') });
+}
+
+async function newPage(browser, width, height) {
+  const context = await browser.newContext({ viewport: { width, height }, baseURL: settings.address, locale: 'en-GB', acceptDownloads: true });
+  return context.newPage();
+}
+
+async function signIn(page) {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: /Look around/ }).click();
+  await page.getByRole('heading', { name: /Good to see you/ }).waitFor();
+}
+
+async function settled(page) {
+  await page.getByRole('table').waitFor();
+  await page.waitForTimeout(1500);
+  await page.getByText(/^(?:Rehearsing|Opening) \d/).waitFor({ state: 'detached', timeout: 90_000 });
+}
+
+/** Makes a station's poster and keeps its first page as a picture. */
+async function makePoster(page, name) {
+  await page.getByRole('link', { name, exact: true }).click();
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make its poster' }).click()]);
+  const file = join(work, 'poster.pdf');
+  await download.saveAs(file);
+  execFileSync('pdftoppm', ['-r', '70', '-png', '-singlefile', file, join(folder, 'poster')]);
+  await page.goBack();
+  await page.getByRole('table').waitFor();
+}
