@@ -42,7 +42,7 @@ describe('the stand-in services', () => {
       });
     });
     await new Promise<void>((resolve) => {
-      server = createNeighbours(file, port).listen(port, '127.0.0.1', resolve);
+      server = createNeighbours(file, port).listen(port, '127.0.0.1', () => resolve());
     });
   });
   afterAll(() => new Promise((resolve) => server.close(resolve)));

@@ -1,12 +1,10 @@
 import type { BenchView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactElement } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../access-check/use-open-again-on-return.js';
 import { Button } from '../design/button.js';
-import { Dialog } from '../design/dialog.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
-import { useNotice } from '../design/notice.js';
 import { Intake } from '../intake/intake.js';
 import { useOpenMaterial } from '../material/material.queries.js';
 import { useRehearsals } from '../rehearsal/use-rehearsals.js';
@@ -15,8 +13,9 @@ import { lessonTime, metres } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { BenchProgress } from './bench-progress.js';
 import { BenchTable } from './bench-table.js';
-import { LessonForm } from './lesson-form.js';
-import { benchQuery, useAddStations, useChangeLesson, useRemoveLesson } from './lesson.queries.js';
+import { benchQuery, useAddStations } from './lesson.queries.js';
+
+const ChangeLesson = lazy(() => import('./change-lesson.js').then(({ ChangeLesson: component }) => ({ default: component })));
 
 export function Component(): ReactElement {
   const lessonId = useParams().lessonId ?? '';
@@ -55,41 +54,7 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
           onAdd={(items) => add.mutateAsync({ items, materialIds: [] })}
         />
       </div>
-      {changing && <ChangeLessonDialog bench={bench} onClose={() => setChanging(false)} />}
+      <Suspense>{changing && <ChangeLesson lesson={lesson} onClose={() => setChanging(false)} />}</Suspense>
     </>
-  );
-}
-
-function ChangeLessonDialog({ bench: { lesson }, onClose }: { readonly bench: BenchView; readonly onClose: () => void }): ReactElement {
-  const change = useChangeLesson(lesson.id);
-  const remove = useRemoveLesson();
-  const navigate = useNavigate();
-  const notice = useNotice();
-  const onRemove = (): void => {
-    remove.mutate(
-      { lessonId: lesson.id },
-      {
-        onSuccess: () => {
-          notice({ words: `“${lesson.name}” was removed.`, undo: () => remove.mutate({ lessonId: lesson.id, back: true }) });
-          void navigate('/lessons');
-        },
-      },
-    );
-  };
-  return (
-    <Dialog title="Change lesson" onClose={onClose}>
-      <LessonForm
-        lesson={lesson}
-        send="Keep the change"
-        sending={change.isPending}
-        error={change.error ?? remove.error}
-        onCancel={onClose}
-        onSend={(wish) => change.mutate({ ...wish, version: lesson.version }, { onSuccess: onClose })}
-      />
-      <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
-        <span className="flex-1">Its materials stay on the shelf.</span>
-        <Button onClick={onRemove}>Remove lesson</Button>
-      </div>
-    </Dialog>
   );
 }

@@ -3,7 +3,7 @@ import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, us
 import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { BenchRow } from '@hapset/contract';
-import { useMemo, type ReactElement } from 'react';
+import { memo, useMemo, type ReactElement } from 'react';
 import { BenchTableRow, benchColumns } from './bench-table-row.js';
 import { useOrderStations } from './lesson.queries.js';
 
@@ -13,7 +13,8 @@ interface Props {
   readonly rehearsing: boolean;
 }
 
-export function BenchTable({ lessonId, rows, rehearsing }: Props): ReactElement {
+/** Drawn anew only when a station changed, not with every device that the rehearsal reports. */
+export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing }: Props): ReactElement {
   const order = useOrderStations(lessonId);
   const ids = useMemo(() => rows.map((row) => row.stationId), [rows]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
@@ -44,7 +45,7 @@ export function BenchTable({ lessonId, rows, rehearsing }: Props): ReactElement 
       </div>
     </DndContext>
   );
-}
+});
 
 /** What is read aloud while a station is moved by keyboard. */
 function announcements(rows: readonly BenchRow[]): Announcements {

@@ -1,12 +1,13 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { useState, type ReactElement } from 'react';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
 import { LessonRow } from './lesson-row.js';
 import { lessonsQuery } from './lesson.queries.js';
-import { NewLesson } from './new-lesson.js';
+
+const NewLesson = lazy(() => import('./new-lesson.js').then(({ NewLesson: component }) => ({ default: component })));
 
 export function Component(): ReactElement {
   const [creating, setCreating] = useState(false);
@@ -22,7 +23,7 @@ export function Component(): ReactElement {
         }
       />
       <LessonList onCreate={() => setCreating(true)} />
-      {creating && <NewLesson onClose={() => setCreating(false)} />}
+      <Suspense>{creating && <NewLesson onClose={() => setCreating(false)} />}</Suspense>
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { Dialog } from '../design/dialog.js';
 
 const keys = [
@@ -11,20 +11,10 @@ const keys = [
   ['?', 'This list'],
 ] as const;
 
-/** `?` lists the keys. */
-export function KeysHelp(): ReactElement | null {
-  const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const press = (event: KeyboardEvent): void => {
-      const target = event.target;
-      if (event.key === '?' && !(target instanceof HTMLElement && target.closest('input, textarea, select'))) setOpen(true);
-    };
-    document.addEventListener('keydown', press);
-    return () => document.removeEventListener('keydown', press);
-  }, []);
-  if (!open) return null;
+/** The list of keys. */
+export function KeysHelp({ onClose }: { readonly onClose: () => void }): ReactElement {
   return (
-    <Dialog title="Keys" onClose={() => setOpen(false)}>
+    <Dialog title="Keys" onClose={onClose}>
       <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2.5 text-[14.5px]">
         {keys.map(([key, words]) => (
           <div key={key} className="contents">

@@ -1,11 +1,11 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState, type ReactElement } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
-import { announceSession, onSessionWanted } from '../api/session-renewal.js';
-import { SignInForm } from '../account/sign-in-form.js';
+import { onSessionWanted } from '../api/session-renewal.js';
 import { useSession, useSignOut } from '../account/session.queries.js';
-import { Dialog } from '../design/dialog.js';
-import { KeysHelp } from './keys-help.js';
+
+// Dialogs and forms are needed by few pages at first; they come when they are.
+const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
+const SignInAgain = lazy(() => import('../account/sign-in-again.js').then(({ SignInAgain: component }) => ({ default: component })));
 
 const tabs = [
   ['/lessons', 'Lessons'],
@@ -57,8 +57,7 @@ export function Shell(): ReactElement {
       <main id="content" tabIndex={-1} className="mx-auto w-full max-w-[1280px] px-4 pt-4 pb-16 outline-none sm:px-7">
         <Outlet />
       </main>
-      <KeysHelp />
-      <SignInAgain />
+      <Overlays />
     </div>
   );
 }
@@ -89,22 +88,23 @@ function useFindKey(): () => void {
   return find;
 }
 
-/** Shown over the page when the session ended: whatever was being done goes on after it. */
-function SignInAgain(): ReactElement | null {
-  const [wanted, setWanted] = useState(false);
-  const session = useSession();
-  const client = useQueryClient();
-  useEffect(() => onSessionWanted(setWanted), []);
-  if (!wanted) return null;
+/** What can lie over any page: the list of keys, and signing in again when the session has ended. */
+function Overlays(): ReactElement {
+  const [keysShown, setKeysShown] = useState(false);
+  const [signInWanted, setSignInWanted] = useState(false);
+  useEffect(() => onSessionWanted(setSignInWanted), []);
+  useEffect(() => {
+    const press = (event: KeyboardEvent): void => {
+      const target = event.target;
+      if (event.key === '?' && !(target instanceof HTMLElement && target.closest('input, textarea, select'))) setKeysShown(true);
+    };
+    document.addEventListener('keydown', press);
+    return () => document.removeEventListener('keydown', press);
+  }, []);
   return (
-    <Dialog title="Sign in again" about="Your session has ended. What you typed is still here and goes on right after.">
-      <SignInForm
-        email={session?.email ?? ''}
-        onSignedIn={() => {
-          announceSession();
-          void client.invalidateQueries();
-        }}
-      />
-    </Dialog>
+    <Suspense>
+      {keysShown && <KeysHelp onClose={() => setKeysShown(false)} />}
+      {signInWanted && <SignInAgain />}
+    </Suspense>
   );
 }

@@ -1,20 +1,21 @@
 import type { LessonRow as LessonRowView } from '@hapset/contract';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
-import { useState, type ReactElement } from 'react';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { useSession } from '../account/session.queries.js';
 import { Button } from '../design/button.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { Intake } from '../intake/intake.js';
 import { LessonRow } from '../lesson/lesson-row.js';
-import { NewLesson } from '../lesson/new-lesson.js';
 import { lessonsQuery } from '../lesson/lesson.queries.js';
 import { useCreateMaterials } from '../material/material.queries.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
 
 const lessonsShown = 5;
+
+const NewLesson = lazy(() => import('../lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })));
 
 export function Component(): ReactElement {
   const session = useSession();
@@ -43,7 +44,7 @@ export function Component(): ReactElement {
         </Button>
       </div>
       <NextLessons />
-      {creating && <NewLesson onClose={() => setCreating(false)} />}
+      <Suspense>{creating && <NewLesson onClose={() => setCreating(false)} />}</Suspense>
     </>
   );
 }
