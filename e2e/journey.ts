@@ -28,11 +28,11 @@ export const test = base.extend<{ watched: undefined }>({
 });
 export { expect };
 
+/** Signs in without the form (session.spec.ts drives that one) and stands on the start page. */
 export async function signIn(page: Page, email = 'maren.dallow@fernhollow.example'): Promise<void> {
-  await page.goto('/sign-in');
-  await page.getByLabel('E-mail address').fill(email);
-  await page.getByLabel('Password').fill(demoPassword);
-  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  const response = await page.request.post('/api/session', { data: { email, password: demoPassword } });
+  expect(response.status()).toBe(201);
+  await page.goto('/');
   await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible();
 }
 

@@ -9,7 +9,7 @@ test('the administrator changes the settings, with wrong fields named', async ({
   await page.getByLabel('Time zone').fill('Europe/Dublin');
   await page.getByLabel('Short-link host').fill('k.fernhollow.example');
   await page.getByRole('button', { name: 'Keep the settings' }).click();
-  await expect(page.getByText('The settings are kept.')).toBeVisible();
+  await expect(page.getByText('The settings are kept.', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Short-link host')).toHaveValue('k.fernhollow.example');
 });

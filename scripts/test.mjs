@@ -102,13 +102,15 @@ async function during(stop, work) {
   let interrupted = false;
   const interrupt = () => (interrupted = true);
   process.on('SIGINT', interrupt).on('SIGTERM', interrupt);
+  let result;
   try {
-    return await work();
+    result = await work();
   } finally {
     await stop();
     process.off('SIGINT', interrupt).off('SIGTERM', interrupt);
-    if (interrupted) throw new Trouble('Stopped.');
   }
+  if (interrupted) throw new Trouble('Stopped.');
+  return result;
 }
 
 function databaseEnvironment() {

@@ -14,11 +14,5 @@ export interface SchoolView {
   readonly version: number;
 }
 
-export interface ChangeSchool {
-  readonly name: string;
-  readonly timeZone: string;
-  readonly paper: PaperFormat;
-  readonly publicAddress: string;
-  readonly shortLinkHost: string | null;
-  readonly version: number;
-}
+/** All settings at once, under the version they were read with. */
+export type ChangeSchool = SchoolView;

@@ -21,8 +21,8 @@ export interface Hop {
   readonly elapsedMs: number;
 }
 
-export const endings = [
-  'answered',
+/** Ways in which no answer came at the end. */
+export const failedEndings = [
   'too-many-redirects',
   'took-too-long',
   'name-not-found',
@@ -32,6 +32,7 @@ export const endings = [
   'not-a-web-address',
   'guarded-address',
 ] as const;
+export const endings = ['answered', ...failedEndings] as const;
 /** How the opening ended. `guarded-address`: an address that the guard does not let the server reach. */
 export type Ending = (typeof endings)[number];
 

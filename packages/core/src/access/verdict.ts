@@ -4,7 +4,7 @@
  * Where doubt remains the verdict is `unknown`, never `open`.
  */
 import type { ServiceDescription } from '../service/description.js';
-import type { Evidence } from './evidence.js';
+import { failedEndings, type Evidence } from './evidence.js';
 import { closedRule } from './rules/closed.js';
 import { failingRule } from './rules/failing.js';
 import { missingRule } from './rules/missing.js';
@@ -20,14 +20,7 @@ export type AccessVerdict = (typeof accessVerdicts)[number];
 export const verdictReasons = [
   'opened',
   'opened-file',
-  'guarded-address',
-  'not-a-web-address',
-  'too-many-redirects',
-  'took-too-long',
-  'name-not-found',
-  'not-reached',
-  'broken-answer',
-  'bad-certificate',
+  ...failedEndings,
   'server-error',
   'too-busy',
   'status-missing',
