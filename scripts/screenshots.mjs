@@ -95,11 +95,13 @@ async function settled(page) {
 
 /** Makes a station's poster and keeps its first page as a picture. */
 async function makePoster(page, name) {
+  const bench = page.url();
   await page.getByRole('link', { name, exact: true }).click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make its poster' }).click()]);
   const file = join(work, 'poster.pdf');
   await download.saveAs(file);
   execFileSync('pdftoppm', ['-r', '70', '-png', '-singlefile', file, join(folder, 'poster')]);
-  await page.goBack();
+  // Loaded anew rather than gone back to, so that no notice lies over the next picture.
+  await page.goto(bench);
   await page.getByRole('table').waitFor();
 }
