@@ -7,8 +7,9 @@ export default tseslint.config(
   { ignores: ['**/dist/**', '**/dist-types/**', '**/node_modules/**', '**/*.cjs', '**/*.d.ts', 'test-output/**', '.data/**'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
-  { files: ['**/*.{js,mjs}'], languageOptions: { globals: globals.node } },
+  { files: ['**/*.{js,mjs}'], ignores: ['apps/web/public/**'], languageOptions: { globals: globals.node } },
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
+  { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   { files: ['apps/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   {
     files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.{ts,tsx}', 'e2e/**/*.ts'],

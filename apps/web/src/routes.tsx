@@ -33,6 +33,7 @@ export const router = createBrowserRouter([
       { path: 'lessons/:lessonId/stations/:stationId', lazy: () => import('./material/material-page.js') },
       { path: 'shelf', lazy: () => import('./material/shelf-page.js') },
       { path: 'shelf/:materialId', lazy: () => import('./material/material-page.js') },
+      { path: 'add', lazy: () => import('./add/add-page.js') },
       { path: 'devices', lazy: () => import('./device/devices-page.js') },
       { path: 'school', lazy: () => import('./school/school-page.js') },
       { path: '*', element: <NotFoundPage /> },

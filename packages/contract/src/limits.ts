@@ -7,6 +7,10 @@ export const limits = {
   linkLength: 2000,
   /** Characters of a message; version 40 at level M holds 2,331 bytes. */
   wordsLength: 2300,
+  /** Of a kind's fields: names, numbers, subjects. */
+  fieldLength: 200,
+  /** Of texts in a kind's fields. */
+  longFieldLength: 1500,
   itemsAtOnce: 200,
   viewingDistanceM: { least: 0.2, most: 30 },
   shelfPage: 60,

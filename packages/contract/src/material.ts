@@ -1,17 +1,20 @@
-import type { Carry, ErrorCorrectionLevel, Grain, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { Carry, Content, ErrorCorrectionLevel, Grain, MaterialKind, PaperFormat, Repair } from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
 import type { DeviceView } from './device.js';
 import type { ReadinessView } from './readiness.js';
 
-/** One thing to add: a link as repaired, or words. Exactly one of the two is given. */
+/** One thing to add: a link as repaired, words, or the fields of a kind. Exactly one of the three is given. */
 export interface NewMaterial {
   readonly link?: string;
   readonly words?: string;
+  readonly content?: Content;
   /** What was pasted, before any repair. */
   readonly pasted: string;
   readonly repairs: readonly Repair[];
   /** Given where the teacher named it; otherwise the page's own title is used. */
   readonly title?: string;
+  /** What students should do; a sentence that fits the kind otherwise. */
+  readonly instruction?: string;
 }
 
 export interface CreateMaterials {
@@ -24,6 +27,7 @@ export interface ChangeMaterial {
   readonly kind?: MaterialKind;
   readonly link?: string;
   readonly words?: string;
+  readonly content?: Content;
   readonly instruction?: string;
 }
 
@@ -33,6 +37,7 @@ export interface MaterialView {
   readonly title: string;
   readonly link: string | null;
   readonly words: string | null;
+  readonly content: Content | null;
   readonly pasted: string;
   readonly repairs: readonly Repair[];
   /** Name of the service that the link belongs to; null for a stranger or words. */

@@ -15,7 +15,24 @@ export type { ServiceDescription } from './service/description.js';
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, PageFacts } from './access/evidence.js';
 export { judgeAccess, accessVerdicts, verdictReasons, type AccessVerdict, type Judgement, type VerdictReason } from './access/verdict.js';
 
-export { carriedBy, carries, type Carry, type Carried } from './payload/carry.js';
+export { carriedBy, carries, contentPayload, type Carriable, type Carry, type Carried } from './payload/carry.js';
+export {
+  contentKinds,
+  networkSecurities,
+  type ContactContent,
+  type Content,
+  type ContentKind,
+  type EmailContent,
+  type EventContent,
+  type NetworkContent,
+  type NetworkSecurity,
+  type PhoneContent,
+  type PlaceContent,
+  type TextMessageContent,
+} from './payload/content.js';
+export { contentProblems, contentProblemReasons, type ContentProblem, type ContentProblemReason } from './payload/content-problems.js';
+export { titleFromContent } from './payload/content-title.js';
+export { instantOf } from './time/zoned.js';
 export { firstDifference, type Difference } from './payload/compare.js';
 
 export { planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';

@@ -14,10 +14,11 @@ import { School } from '../school/school.entity.js';
 import { Sheet } from '../sheet/sheet.entity.js';
 import { Station } from '../station/station.entity.js';
 import { Ground1790208000000 } from './migrations/1790208000000-ground.js';
+import { Content1790211600000 } from './migrations/1790211600000-content.js';
 import { SnakeNaming } from './naming.js';
 
 export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet];
-export const migrations = [Ground1790208000000];
+export const migrations = [Ground1790208000000, Content1790211600000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

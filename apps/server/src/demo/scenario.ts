@@ -2,12 +2,13 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Role } from '@hapset/contract';
-import type { DeviceProfile, PaperFormat, StudentAccounts } from '@hapset/core';
+import type { Content, DeviceProfile, PaperFormat, StudentAccounts } from '@hapset/core';
 
 export interface DemoItem {
   /** `{cofferlane}` and `{askleaf}` stand for the stand-ins' addresses. */
   readonly link?: string;
   readonly words?: string;
+  readonly content?: Content;
   readonly title?: string;
   readonly instruction?: string;
 }

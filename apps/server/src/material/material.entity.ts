@@ -1,4 +1,4 @@
-import type { MaterialKind, Repair } from '@hapset/core';
+import type { Content, MaterialKind, Repair } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../database/columns.js';
@@ -20,6 +20,8 @@ export class Material {
   @Column({ type: 'text' }) pasted: string;
   @Column({ type: 'text', nullable: true }) link: string | null;
   @Column({ type: 'text', nullable: true }) words: string | null;
+  /** Fields of the kinds that have some. */
+  @Column({ type: 'json', nullable: true }) content: Content | null;
   @Column({ type: 'json' }) repairs: readonly Repair[];
   @Column({ type: 'varchar', length: 200 }) instruction: string;
   @Column({ type: 'int', default: 1 }) version: number;

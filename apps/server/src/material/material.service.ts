@@ -7,7 +7,7 @@ import { Clock } from '../clock/clock.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { Material } from './material.entity.js';
-import { newMaterial } from './new-material.js';
+import { checkedContent, newMaterial } from './new-material.js';
 
 @Injectable()
 export class MaterialService {
@@ -44,16 +44,15 @@ export class MaterialService {
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(id: string, { version, title, link, words, kind, instruction }: ChangeMaterial): Promise<Material> {
+  async change(id: string, { version, title, link, words, content, kind, instruction }: ChangeMaterial): Promise<Material> {
     const before = await this.require(id);
-    if ((link !== undefined && before.link === null) || (words !== undefined && before.words === null)) {
-      throw new ProblemError('invalid', 'A link stays a link and words stay words.', { fields: [{ field: link !== undefined ? 'link' : 'words', message: 'is of the other sort' }] });
-    }
+    refuseOtherSort(before, { link, words, content });
     const moved = link !== undefined && link !== before.link;
     const change: Partial<Material> = {
       ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
       ...(moved && { link, pasted: link, repairs: [], kind: recogniseKind(link, shippedServices) }),
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
+      ...(content !== undefined && { content: checkedContent(content, 'content') }),
       ...(kind !== undefined && { kind }),
       ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
     };
@@ -89,4 +88,10 @@ export class MaterialService {
     );
     return rows as { materialId: string; id: string; name: string }[];
   }
+}
+
+/** A link stays a link, words stay words, and fields stay those of their kind. */
+function refuseOtherSort(before: Material, { link, words, content }: Pick<ChangeMaterial, 'link' | 'words' | 'content'>): void {
+  const field = link !== undefined && before.link === null ? 'link' : words !== undefined && before.words === null ? 'words' : content !== undefined && content.kind !== before.content?.kind ? 'content' : null;
+  if (field !== null) throw new ProblemError('invalid', 'A link stays a link, words stay words, and a kind stays that kind.', { fields: [{ field, message: 'is of another sort' }] });
 }

@@ -1,4 +1,4 @@
-import type { CreatedMaterials, MaterialPage, MaterialView, ShelfPage } from '@hapset/contract';
+import type { CreatedMaterials, MaterialPage, MaterialView, Problem, SchoolView, ShelfPage } from '@hapset/contract';
 import { limits } from '@hapset/contract';
 import { link, Scene, words } from '../testing/scene.js';
 
@@ -74,5 +74,54 @@ describe('materials and the shelf', () => {
     expect(await found('hangs')).toEqual([]);
     await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/restore`);
     expect(await found('hangs')).toEqual(['hangs']);
+  });
+});
+
+describe('kinds with fields', () => {
+  let scene: Scene;
+  beforeAll(async () => (scene = await Scene.start()));
+  afterAll(() => scene.stop());
+
+  const event = { kind: 'event', title: 'Harbour walk', date: '2027-06-12', startsAt: '09:30', endsAt: '11:00', place: 'Old pier', about: '' };
+  const create = async (content: object) => scene.server.as('Maren', 'POST', '/api/materials', { items: [{ content, pasted: 'Event', repairs: [] }] });
+  const page = async (content: object): Promise<MaterialPage> => scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${((await create(content)).body as CreatedMaterials).materialIds[0] ?? ''}`);
+
+  it('carry their payload, with a title and an instruction of their own', async () => {
+    const { material, code, readiness } = await page(event);
+    expect(material).toMatchObject({ kind: 'event', title: 'Harbour walk', link: null, words: null, content: event, instruction: 'Point your camera here and add it to your calendar.' });
+    expect(code?.payload).toContain('DTSTART:20270612T093000Z');
+    expect(readiness.opens).toMatchObject({ state: 'done', inTheCode: true });
+  });
+
+  it('follow the school’s time zone', async () => {
+    const { version, ...school } = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+    await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, timeZone: 'Europe/Dublin', version });
+    expect((await page(event)).code?.payload).toContain('DTSTART:20270612T083000Z');
+    expect((await page({ ...event, date: '2027-12-12' })).code?.payload).toContain('DTSTART:20271212T093000Z');
+  });
+
+  it('name each field that needs another value, with its reason', async () => {
+    const response = await create({ ...event, date: '2027-02-30', endsAt: '08:00' });
+    expect(response.status).toBe(400);
+    expect(response.body).toMatchObject({ reason: 'invalid', fields: [{ field: 'items.0.content.date', message: 'no-day' }, { field: 'items.0.content.endsAt', message: 'ends-before-it-starts' }] });
+  });
+
+  it.each([
+    ['an unknown kind', { kind: 'spell', name: 'x' }],
+    ['an unknown field', { ...event, colour: 'red' }],
+    ['a missing field', { kind: 'event', title: 'x' }],
+    ['a field of another type', { kind: 'place', name: 'x', latitude: '53', longitude: 0 }],
+    ['no object', 'event'],
+  ])('refuse %s', async (_, content) => {
+    const response = await scene.server.as('Maren', 'POST', '/api/materials', { items: [{ content, pasted: 'x', repairs: [] }] });
+    expect([response.status, (response.body as Problem).reason]).toEqual([400, 'invalid']);
+  });
+
+  it('change within their kind only', async () => {
+    const { material } = await page(event);
+    const changed = await scene.server.ok<MaterialView>('Maren', 'PATCH', `/api/materials/${material.id}`, { version: 1, content: { ...event, place: 'New pier' } });
+    expect(changed.content).toEqual({ ...event, place: 'New pier' });
+    expect((await scene.server.as('Maren', 'PATCH', `/api/materials/${material.id}`, { version: 2, content: { kind: 'phone', number: '112', name: '' } })).body).toMatchObject({ reason: 'invalid', fields: [{ field: 'content' }] });
+    expect((await scene.server.as('Maren', 'PATCH', `/api/materials/${material.id}`, { version: 2, content: { ...event, title: '' } })).body).toMatchObject({ fields: [{ field: 'content.title', message: 'needed' }] });
   });
 });

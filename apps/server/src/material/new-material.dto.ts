@@ -1,8 +1,9 @@
 import { limits, type ChangeMaterial, type CreateMaterials, type NewMaterial } from '@hapset/contract';
 import { materialKinds, repairKinds, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsOptional, IsString, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, MaxLength, MinLength, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
+import { contentType, type ContentDto } from './content.dto.js';
 
 export class RepairDto implements Repair {
   @IsIn(repairKinds) kind: RepairKind;
@@ -12,11 +13,13 @@ export class RepairDto implements Repair {
 export const sameRepair: Exact<Plain<RepairDto>, Plain<Repair>> = true;
 
 export class NewMaterialDto implements NewMaterial {
-  @ValidateIf((item: NewMaterialDto) => item.words === undefined) @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
-  @ValidateIf((item: NewMaterialDto) => item.link === undefined) @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Object, contentType) content?: ContentDto;
   @IsString() @MinLength(1) @MaxLength(limits.wordsLength * 2) pasted: string;
   @IsArray() @ArrayMaxSize(repairKinds.length) @ValidateNested({ each: true }) @Type(() => RepairDto) repairs: RepairDto[];
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) title?: string;
+  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
 }
 export const sameNewMaterial: Exact<Plain<NewMaterialDto>, Plain<NewMaterial>> = true;
 
@@ -31,6 +34,7 @@ export class ChangeMaterialDto implements ChangeMaterial {
   @IsOptional() @IsIn(materialKinds) kind?: MaterialKind;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => Object, contentType) content?: ContentDto;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
 }
 export const sameChangeMaterial: Exact<Plain<ChangeMaterialDto>, Plain<ChangeMaterial>> = true;

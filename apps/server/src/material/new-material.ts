@@ -1,37 +1,60 @@
 /** What was pasted -> a material's row. The one place where titles, kinds and first instructions are decided. */
 import type { NewMaterial } from '@hapset/contract';
-import { recogniseKind, shippedServices, titleFromAddress, titleFromWords } from '@hapset/core';
+import { contentProblems, recogniseKind, shippedServices, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind } from '@hapset/core';
 import { newId } from '../database/columns.js';
 import { ProblemError } from '../problem/problem.js';
 import type { Material } from './material.entity.js';
 
-/** Printed under a code until the teacher writes something better. */
-export const firstInstructions = {
+/** Printed under a code until the teacher writes something better: what a phone shows, and what to tap. */
+const firstInstructions: Readonly<Record<'link' | 'message' | ContentKind, string>> = {
   link: 'Point your camera here and tap what it finds.',
-  words: 'Point your camera here and read what it says.',
-} as const;
+  message: 'Point your camera here and read what it says.',
+  contact: 'Point your camera here and add the contact.',
+  event: 'Point your camera here and add it to your calendar.',
+  place: 'Point your camera here and open the map.',
+  'e-mail': 'Point your camera here, then finish and send the mail.',
+  phone: 'Point your camera here and tap to call.',
+  'text-message': 'Point your camera here and tap to send.',
+  network: 'Point your camera here and join the network.',
+};
 
-/** @throws ProblemError invalid when both or neither of link and words are given */
+type Held = Pick<Material, 'kind' | 'title' | 'link' | 'words' | 'content' | 'instruction'>;
+
+/**
+ * @param path where the item stands in the body, for problems
+ * @throws ProblemError invalid when not exactly one of link, words and content is given, or fields need another value
+ */
 export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date, path: string): Omit<Material, 'owner'> {
-  const { link, words } = item;
-  if ((link === undefined) === (words === undefined)) {
-    throw new ProblemError('invalid', 'Give a link or words, one of the two.', { fields: [{ field: path, message: 'needs either link or words' }] });
-  }
-  const content =
-    link !== undefined
-      ? { kind: recogniseKind(link, shippedServices), link, words: null, title: titleFromAddress(link), instruction: firstInstructions.link }
-      : { kind: 'message' as const, link: null, words: words ?? '', title: titleFromWords(words ?? ''), instruction: firstInstructions.words };
+  const held = hold(item, path);
   const title = item.title?.normalize('NFC').trim();
   return {
     id: newId(),
     ownerId,
-    ...content,
-    title: title || content.title.slice(0, 200) || 'Without a title',
-    titleSource: title ? 'person' : 'address',
+    ...held,
+    title: title || held.title.slice(0, 200) || 'Without a title',
+    titleSource: title || held.content ? 'person' : 'address',
+    instruction: item.instruction?.normalize('NFC').trim() || held.instruction,
     pasted: item.pasted,
     repairs: item.repairs.map(({ kind, removed, added }) => ({ kind, removed, added })),
     version: 1,
     createdAt,
     removedAt: null,
   };
+}
+
+function hold({ link, words, content }: NewMaterial, path: string): Held {
+  if ([link, words, content].filter((given) => given !== undefined).length !== 1) {
+    throw new ProblemError('invalid', 'Give a link, words or fields, one of the three.', { fields: [{ field: path, message: 'needs exactly one of link, words and content' }] });
+  }
+  if (link !== undefined) return { kind: recogniseKind(link, shippedServices), link, words: null, content: null, title: titleFromAddress(link), instruction: firstInstructions.link };
+  if (words !== undefined) return { kind: 'message', link: null, words, content: null, title: titleFromWords(words), instruction: firstInstructions.message };
+  const fields = checkedContent(content as Content, `${path}.content`);
+  return { kind: fields.kind, link: null, words: null, content: fields, title: titleFromContent(fields), instruction: firstInstructions[fields.kind] };
+}
+
+/** The fields as they are kept. @throws ProblemError invalid, naming each field with its reason */
+export function checkedContent(content: Content, path: string): Content {
+  const problems = contentProblems(content);
+  if (problems.length > 0) throw new ProblemError('invalid', 'Some fields need another value.', { fields: problems.map(({ field, reason }) => ({ field: `${path}.${field}`, message: reason })) });
+  return { ...content };
 }

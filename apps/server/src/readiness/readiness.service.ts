@@ -45,14 +45,14 @@ export class ReadinessService {
   /** One standing for each place, in the same order. */
   async of(places: readonly Place[]): Promise<readonly Standing[]> {
     if (places.length === 0) return [];
-    const [{ paper }, devicesOf, checks, sheets] = await Promise.all([
+    const [{ paper, timeZone }, devicesOf, checks, sheets] = await Promise.all([
       this.school.get(),
       this.devicesByClass(places),
       this.checks.lastOf(places.map((place) => place.material)),
       this.sheets.of(places),
     ]);
     const prepared = places.map((place, index) => {
-      const code = this.symbols.of(place.material);
+      const code = this.symbols.of(place.material, timeZone);
       const devices = devicesOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper);

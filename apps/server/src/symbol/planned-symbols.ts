@@ -1,7 +1,7 @@
 /** Plans symbols and keeps the last ones: lists ask for the same codes again and again. */
 import { Injectable } from '@nestjs/common';
 import type { CodeView } from '@hapset/contract';
-import { carriedBy, grainOf, outlinePath, planSymbol, type Carried, type SymbolPlan } from '@hapset/core';
+import { carriedBy, grainOf, outlinePath, planSymbol, type Carriable, type Carried, type SymbolPlan } from '@hapset/core';
 
 const kept = 2000;
 
@@ -16,8 +16,9 @@ export interface MaterialCode {
 export class PlannedSymbols {
   private readonly plans = new Map<string, MaterialCode>();
 
-  of(content: { readonly link: string | null; readonly words: string | null }): MaterialCode {
-    const carried = carriedBy(content);
+  /** @param timeZone the school's */
+  of(content: Carriable, timeZone: string): MaterialCode {
+    const carried = carriedBy(content, timeZone);
     const key = `${carried.carry} ${carried.payload}`;
     const found = this.plans.get(key);
     if (found) return found;

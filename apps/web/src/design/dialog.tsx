@@ -5,18 +5,20 @@ interface Props {
   readonly title: string;
   /** One sentence under the title; read aloud when the dialog opens. */
   readonly about?: string;
+  /** For forms with something beside them. */
+  readonly wide?: boolean;
   /** Called when it is closed by Escape, the backdrop or a button; without it the dialog can't be closed. */
   readonly onClose?: () => void;
   readonly children: ReactNode;
 }
 
-export function Dialog({ title, about, onClose, children }: Props): ReactElement {
+export function Dialog({ title, about, wide = false, onClose, children }: Props): ReactElement {
   return (
     <Primitive.Root open onOpenChange={(open) => !open && onClose?.()}>
       <Primitive.Portal>
         <Primitive.Overlay className="fixed inset-0 z-40 bg-ink/35" />
         <Primitive.Content
-          className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sheet bg-sheet p-6 shadow-float"
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[92vh] ${wide ? 'w-[min(780px,94vw)]' : 'w-[min(560px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sheet bg-sheet p-6 shadow-float`}
           {...(about ? {} : { 'aria-describedby': undefined })}
         >
           <Primitive.Title className="m-0 text-[21px]">{title}</Primitive.Title>

@@ -18,10 +18,12 @@ interface Props {
   readonly here: readonly string[];
   readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown>;
   readonly autoFocus?: boolean;
+  /** Text to begin with, brought from elsewhere. */
+  readonly initial?: string;
 }
 
-export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = false }: Props): ReactElement {
-  const [text, setText] = useState('');
+export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = false, initial = '' }: Props): ReactElement {
+  const [text, setText] = useState(initial);
   const [decisions, setDecisions] = useState<Decisions>(noDecisions);
   const [sending, setSending] = useState(false);
   const [failure, setFailure] = useState<unknown>(null);

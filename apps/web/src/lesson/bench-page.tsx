@@ -1,9 +1,9 @@
 import type { BenchView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../access-check/use-open-again-on-return.js';
-import { Button } from '../design/button.js';
+import { Button, buttonClass } from '../design/button.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { Intake } from '../intake/intake.js';
 import { useOpenMaterial } from '../material/material.queries.js';
@@ -37,7 +37,15 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
   const about = [lesson.className ? `Class ${lesson.className}` : '', lessonTime(lesson.date, lesson.startsAt), lesson.place, `students stand ${metres(lesson.viewingDistanceM)} from the wall`];
   return (
     <>
-      <PageHead title={lesson.name} about={about.filter((part) => part !== '').join(' · ')} actions={<Button onClick={() => setChanging(true)}>Change lesson</Button>} />
+      <PageHead title={lesson.name} about={about.filter((part) => part !== '').join(' · ')} actions={
+          <>
+            <Button onClick={() => setChanging(true)}>Change lesson</Button>
+            <Link to={`/add?lesson=${lesson.id}`} className={buttonClass('main')}>
+              Add a station
+            </Link>
+          </>
+        }
+      />
       <BenchProgress bench={bench} rehearsals={rehearsals} />
       {rows.length === 0 ? (
         <Empty title="No stations yet">Paste the links of what students should open, one a line, or write a message. Each becomes a station with its own code.</Empty>

@@ -74,7 +74,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
         <AnswerCell question="Opens" answer={opensWords(readiness.opens)} />
       </Cell>
       <Cell to={`${page}#carries`}>
-        <AnswerCell question="Code" answer={carriesWords(readiness.carries)} />
+        <AnswerCell question="Code" answer={carriesWords(readiness.carries, row.material.kind)} />
       </Cell>
       <Cell to={`${page}#reads`}>
         <AnswerCell question="Reads" answer={readsWords(readiness.reads, rehearsing && row.code !== null)} />

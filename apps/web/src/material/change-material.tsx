@@ -1,72 +1,38 @@
-import { limits, type ChangeMaterial, type MaterialPage } from '@hapset/contract';
-import { linkKinds, repairLink, type MaterialKind } from '@hapset/core';
-import type { ReactElement } from 'react';
-import { useForm } from 'react-hook-form';
+import type { ChangeMaterial, MaterialPage } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../design/button.js';
 import { Dialog } from '../design/dialog.js';
-import { SelectField, TextArea, TextField } from '../design/field.js';
 import { useNotice } from '../design/notice.js';
-import { kindWords } from '../wording/kinds.js';
+import { KindForm } from '../kind/kind-form.js';
+import { schoolQuery } from '../school/school.queries.js';
 import { wordsFor } from '../wording/problems.js';
+import { MaterialForm } from './material-form.js';
 import { useChangeMaterial, useRemoveMaterial } from './material.queries.js';
 
-interface Fields {
-  title: string;
-  link: string;
-  words: string;
-  kind: MaterialKind;
-  instruction: string;
-}
-
+/** Changes a material: what it says, what it is called, what students should do. */
 export function ChangeMaterialDialog({ page: { material, station, lessons }, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
   const change = useChangeMaterial(material.id);
-  const { register, handleSubmit, formState } = useForm<Fields>({
-    defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction },
-  });
-  const send = (fields: Fields): void => {
-    const wish: ChangeMaterial = {
-      version: material.version,
-      ...(formState.dirtyFields.title && { title: fields.title.trim() }),
-      ...(formState.dirtyFields.instruction && { instruction: fields.instruction.trim() }),
-      ...(formState.dirtyFields.kind && { kind: fields.kind }),
-      ...(formState.dirtyFields.link && { link: repairLink(fields.link).link }),
-      ...(formState.dirtyFields.words && { words: fields.words }),
-    };
-    change.mutate(wish, { onSuccess: onClose });
-  };
-  const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
+  const school = useQuery(schoolQuery).data;
+  const [fieldsShown, setFieldsShown] = useState(false);
+  const send = (wish: Omit<ChangeMaterial, 'version'>): void => change.mutate({ ...wish, version: material.version }, { onSuccess: onClose });
+  const { content } = material;
+  const failure = change.isError ? wordsFor(change.error) : null;
   return (
-    <Dialog title="Change" about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined} onClose={onClose}>
-      <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
-        <TextField label="Title" maxLength={limits.titleLength} {...register('title', needed)} problem={formState.errors.title?.message} />
-        {material.link !== null ? (
-          <>
-            <TextArea label="Link" rows={2} maxLength={limits.linkLength} className="font-mono" hint="A new link is another code: what is on the wall would have to be printed again." {...register('link', needed)} problem={formState.errors.link?.message} />
-            <SelectField label="Kind" {...register('kind')}>
-              {linkKinds.map((kind) => (
-                <option key={kind} value={kind}>
-                  {kindWords[kind]}
-                </option>
-              ))}
-            </SelectField>
-          </>
-        ) : (
-          <TextArea label="Words in the code" rows={4} maxLength={limits.wordsLength} {...register('words', needed)} problem={formState.errors.words?.message} />
-        )}
-        <TextField label="What students should do" hint="Printed under the code." maxLength={limits.instructionLength} {...register('instruction', needed)} problem={formState.errors.instruction?.message} />
-        {change.isError && (
-          <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
-            {wordsFor(change.error)}
-          </p>
-        )}
-        <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
-          <Button type="submit" tone="main" disabled={change.isPending || !formState.isDirty}>
-            Keep the change
-          </Button>
-        </div>
-      </form>
+    <Dialog title="Change" about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined} wide={fieldsShown} onClose={onClose}>
+      {content && school && fieldsShown ? (
+        <KindForm kind={content.kind} content={content} school={school} send="Keep the change" sending={change.isPending} failure={failure} onSend={(fields) => send({ content: fields })} />
+      ) : (
+        <>
+          {content && (
+            <p className="mt-0 mb-4">
+              <Button onClick={() => setFieldsShown(true)}>Change what the code says</Button>
+            </p>
+          )}
+          <MaterialForm material={material} sending={change.isPending} failure={failure} onSend={send} onCancel={onClose} />
+        </>
+      )}
       {!station && <RemoveMaterial id={material.id} title={material.title} />}
     </Dialog>
   );

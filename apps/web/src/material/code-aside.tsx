@@ -16,7 +16,7 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
       </div>
       <div className="px-1">
         <h2 className="mt-3.5 mb-1 text-[16px]">This code says</h2>
-        <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">{code?.payload ?? material.words ?? material.link}</p>
+        <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">{code?.payload ?? material.words ?? material.link ?? material.title}</p>
         <p className="mt-1.5 mb-0 text-[13.5px] text-muted">{agreement(rehearsal)}</p>
         <h2 className="mt-4 mb-1 text-[16px]">Keeps working as long as</h2>
         <p className="m-0 text-[14px] text-muted">{lifespan(material.link)}</p>

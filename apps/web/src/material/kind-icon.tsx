@@ -1,5 +1,5 @@
 import type { MaterialKind } from '@hapset/core';
-import { AudioLines, ClipboardList, FileText, Folder, Globe, MessageSquareText, Video, type LucideIcon } from 'lucide-react';
+import { AudioLines, CalendarPlus, ClipboardList, Contact, FileText, Folder, Globe, Mail, MapPin, MessageCircle, MessageSquareText, Phone, Video, Wifi, type LucideIcon } from 'lucide-react';
 import type { ReactElement } from 'react';
 
 const icons: Readonly<Record<MaterialKind, LucideIcon>> = {
@@ -10,6 +10,13 @@ const icons: Readonly<Record<MaterialKind, LucideIcon>> = {
   audio: AudioLines,
   'web-page': Globe,
   message: MessageSquareText,
+  contact: Contact,
+  event: CalendarPlus,
+  place: MapPin,
+  'e-mail': Mail,
+  phone: Phone,
+  'text-message': MessageCircle,
+  network: Wifi,
 };
 
 export function KindIcon({ kind, size = 15 }: { readonly kind: MaterialKind; readonly size?: number }): ReactElement {

@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
-import { Button } from '../design/button.js';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Button, buttonClass } from '../design/button.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { Intake } from '../intake/intake.js';
 import { PageHead } from '../shell/page-head.js';
@@ -25,6 +25,7 @@ export function Component(): ReactElement {
         title="Shelf"
         about="All your materials, in a lesson or in none."
         actions={
+          <>
           <input
             type="search"
             aria-label="Find on the shelf"
@@ -34,6 +35,10 @@ export function Component(): ReactElement {
             onChange={(event) => setFind(event.target.value)}
             className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
           />
+            <Link to="/add" className={buttonClass('main')}>
+              Add something
+            </Link>
+          </>
         }
       />
       <Intake

@@ -22,7 +22,7 @@ export function ShelfRow({ row: { material, code, readiness, lessons } }: { read
           </span>
         </span>
         <AnswerCell question="Opens" answer={opensWords(readiness.opens)} />
-        <AnswerCell question="Code" answer={carriesWords(readiness.carries)} />
+        <AnswerCell question="Code" answer={carriesWords(readiness.carries, material.kind)} />
       </Link>
     </li>
   );

@@ -19,8 +19,12 @@ describe('cells of the bench', () => {
     expect(readsWords({ ...reads, state: 'not-yet', leastReachM: null }, true).title).toBe('Rehearsing…');
   });
   it('say how fine the code is, or that none holds it', () => {
-    expect(carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33 })).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });
-    expect(carriesWords({ state: 'stop', carry: 'words', grain: null, modules: null })).toMatchObject({ mark: 'stop', title: 'Too long' });
+    expect(carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33 }, 'form')).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });
+    expect(carriesWords({ state: 'stop', carry: 'words', grain: null, modules: null }, 'message')).toMatchObject({ mark: 'stop', title: 'Too long' });
+  });
+  it('name the kind that the code holds', () => {
+    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41 }, 'event').title).toBe('Event');
+    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41 }, 'message').title).toBe('Words');
   });
   it('say what is on paper', () => {
     expect(paperWords({ state: 'not-yet', changed: [], sizeMm: null, madeAt: null }).title).toBe('Not made');

@@ -1,7 +1,9 @@
 /** The four answers in words and figures: what stands in a cell of the bench, and what is read aloud. */
 import type { ReadinessView } from '@hapset/contract';
+import type { Carry, MaterialKind } from '@hapset/core';
 import type { Mark } from '../design/state-mark.js';
 import { countWord, grainWords, metres } from '../wording/figures.js';
+import { kindWords } from '../wording/kinds.js';
 import { verdictWords } from '../wording/verdicts.js';
 
 export interface AnswerWords {
@@ -21,9 +23,10 @@ export function opensWords({ state, opening, verdict, steps, inTheCode }: Readin
   return { mark: state, title: verdictWords[verdict].short, figure: again || mend, mends: again === '' };
 }
 
-export function carriesWords({ state, carry, grain, modules }: ReadinessView['carries']): AnswerWords {
+/** @param kind names what the code holds where it holds no link */
+export function carriesWords({ state, carry, grain, modules }: ReadinessView['carries'], kind: MaterialKind): AnswerWords {
   if (grain === null || modules === null) return { mark: state, title: 'Too long', figure: 'no code holds it', mends: false };
-  return { mark: state, title: carry === 'link' ? 'Link itself' : 'Words', figure: `${grainWords[grain]} · ${modules} × ${modules}`, mends: false };
+  return { mark: state, title: carriedWords(carry, kind), figure: `${grainWords[grain]} · ${modules} × ${modules}`, mends: false };
 }
 
 export function readsWords({ state, leastReachM, distanceM, devices, fallShort }: ReadinessView['reads'], rehearsing = false): AnswerWords {
@@ -37,4 +40,10 @@ export function readsWords({ state, leastReachM, distanceM, devices, fallShort }
 export function paperWords({ state, sizeMm }: ReadinessView['paper']): AnswerWords {
   if (sizeMm === null) return { mark: 'not-yet', title: 'Not made', figure: '', mends: false };
   return state === 'done' ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, mends: false } : { mark: state, title: 'Printed before', figure: 'the change', mends: false };
+}
+
+/** "Link itself", "Words", or the kind whose fields the code holds. */
+export function carriedWords(carry: Carry, kind: MaterialKind): string {
+  if (carry === 'link') return 'Link itself';
+  return kind === 'message' ? 'Words' : kindWords[kind];
 }

@@ -1,18 +1,16 @@
-import { routes, type SchoolView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useSession } from '../account/session.queries.js';
-import { call } from '../api/client.js';
 import { Failed, Loading } from '../design/list-states.js';
 import { SchoolClasses } from '../school-class/school-classes.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
 import { SchoolSettings } from './school-settings.js';
-import { schoolKeys } from './school.keys.js';
+import { schoolQuery } from './school.queries.js';
 
 export function Component(): ReactElement {
   const session = useSession();
-  const school = useQuery({ queryKey: schoolKeys.school, queryFn: ({ signal }): Promise<SchoolView> => call(routes.school, { signal }) });
+  const school = useQuery(schoolQuery);
   return (
     <>
       <PageHead title={school.data?.name ?? 'School'} about="What belongs to the school and is seen by all staff." />

@@ -2,6 +2,7 @@ import type { MaterialPage } from '@hapset/contract';
 import type { ReactElement } from 'react';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
+import { carriedWords } from '../readiness/answers.js';
 import { grainWords, metres, plural } from '../wording/figures.js';
 import { CodePicture } from './code-picture.js';
 
@@ -24,7 +25,7 @@ export function CarriesPart({ page: { code, readiness, material } }: { readonly 
         <div className="mt-1 flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border border-marker-line bg-marker-soft px-3 py-2">
           <CodePicture code={code} label="" className="size-11 shrink-0" />
           <div className="min-w-52 flex-1">
-            <p className="m-0 text-[15px] font-semibold">{code.carry === 'link' ? 'Link itself' : 'Words'}</p>
+            <p className="m-0 text-[15px] font-semibold">{carriedWords(code.carry, material.kind)}</p>
             <p className="m-0 truncate font-mono text-[13px] text-muted" title={code.payload}>
               {code.payload}
             </p>

@@ -8,4 +8,11 @@ export const kindWords: Readonly<Record<MaterialKind, string>> = {
   audio: 'Sound',
   'web-page': 'Web page',
   message: 'Message',
+  contact: 'Contact',
+  event: 'Event',
+  place: 'Place',
+  'e-mail': 'E-mail',
+  phone: 'Phone number',
+  'text-message': 'Text message',
+  network: 'Network',
 };

@@ -1,7 +1,8 @@
 import { problemReasons, sheetWarnings } from '@hapset/contract';
-import { accessVerdicts, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
+import { accessVerdicts, contentProblemReasons, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
+import { contentProblemWords } from './content-problems.js';
 import { kindWords } from './kinds.js';
 import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
@@ -22,6 +23,7 @@ describe('every reason has words', () => {
   it('verdict reasons', () => expectWords(reasonWords, verdictReasons));
   it('repairs', () => expectWords(repairWords, repairKinds));
   it('warnings', () => expectWords(warningWords, sheetWarnings));
+  it('problems of fields', () => expectWords(contentProblemWords, contentProblemReasons));
   it('kinds', () => expectWords(kindWords, materialKinds));
   it('grains', () => expectWords(grainWords, grains));
   it('verdicts', () => {

@@ -1,4 +1,13 @@
 /** What the code of a material says: its carry, and from that the payload, letter by letter. */
+import { unreachable } from '../result.js';
+import type { Content } from './content.js';
+import { geoPayload } from './geo.js';
+import { mailtoPayload } from './mailto.js';
+import { smsPayload, telPayload } from './telephone.js';
+import { vcardPayload } from './vcard.js';
+import { veventPayload } from './vevent.js';
+import { wifiPayload } from './wifi.js';
+
 export const carries = ['link', 'words'] as const;
 export type Carry = (typeof carries)[number];
 
@@ -7,8 +16,40 @@ export interface Carried {
   readonly payload: string;
 }
 
-/** A link or words are carried exactly as they are: nothing stands between the code and what was typed. */
-export function carriedBy(content: { readonly link: string | null; readonly words: string | null }): Carried {
-  if (content.link !== null) return { carry: 'link', payload: content.link };
-  return { carry: 'words', payload: content.words ?? '' };
+/** What a material holds; exactly one of the three is not null. */
+export interface Carriable {
+  readonly link: string | null;
+  readonly words: string | null;
+  readonly content: Content | null;
+}
+
+/**
+ * A link, words or fields are carried exactly as they are: nothing stands between the code and what was typed.
+ * @param timeZone the school's, in which events have their wall times
+ */
+export function carriedBy({ link, words, content }: Carriable, timeZone: string): Carried {
+  if (link !== null) return { carry: 'link', payload: link };
+  return { carry: 'words', payload: content === null ? (words ?? '') : contentPayload(content, timeZone) };
+}
+
+/** The payload of a kind with fields, by its standard. */
+export function contentPayload(content: Content, timeZone: string): string {
+  switch (content.kind) {
+    case 'contact':
+      return vcardPayload(content);
+    case 'event':
+      return veventPayload(content, timeZone);
+    case 'place':
+      return geoPayload(content);
+    case 'e-mail':
+      return mailtoPayload(content);
+    case 'phone':
+      return telPayload(content);
+    case 'text-message':
+      return smsPayload(content);
+    case 'network':
+      return wifiPayload(content);
+    default:
+      return unreachable(content);
+  }
 }

@@ -3,8 +3,8 @@ import { firstDifference } from './compare.js';
 
 describe('what a code carries', () => {
   it('is the link or the words, exactly', () => {
-    expect(carriedBy({ link: 'https://a.example/ä?b=%20', words: null })).toEqual({ carry: 'link', payload: 'https://a.example/ä?b=%20' });
-    expect(carriedBy({ link: null, words: ' two\nlines ' })).toEqual({ carry: 'words', payload: ' two\nlines ' });
+    expect(carriedBy({ link: 'https://a.example/ä?b=%20', words: null, content: null }, 'UTC')).toEqual({ carry: 'link', payload: 'https://a.example/ä?b=%20' });
+    expect(carriedBy({ link: null, words: ' two\nlines ', content: null }, 'UTC')).toEqual({ carry: 'words', payload: ' two\nlines ' });
   });
 });
 

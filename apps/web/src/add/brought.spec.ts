@@ -1,0 +1,27 @@
+import { bookmarklet, broughtText } from './brought.js';
+
+const brought = (query: string): string => broughtText(new URLSearchParams(query));
+
+describe('what was brought', () => {
+  it.each([
+    ['link=https://a.example/x&title=Tide tables', 'https://a.example/x Tide tables'],
+    ['link=https://a.example/x', 'https://a.example/x'],
+    ['link=https://a.example/x&title=https://a.example/x', 'https://a.example/x'],
+    ['title=Tide tables&text=https://a.example/x', 'https://a.example/x Tide tables'],
+    ['text=Look at this https://a.example/x today', 'https://a.example/x Look at this today'],
+    ['text=Who am I?', 'Who am I?'],
+    ['title=Only a title', 'Only a title'],
+    ['', ''],
+  ])('%s is %j', (query, text) => expect(brought(query)).toBe(text));
+});
+
+describe('the bookmark', () => {
+  it('opens the add page with address and title, and does nothing else', () => {
+    const opened: string[] = [];
+    const script = bookmarklet('https://hapset.example').replace(/^javascript:/, '');
+    const run = new Function('window', 'location', 'document', script) as (window: object, location: object, document: object) => void;
+    run({ open: (address: string) => opened.push(address) }, { href: 'https://a.example/x?a=1&b=ü' }, { title: 'Tides & time' });
+    expect(opened).toHaveLength(1);
+    expect(Object.fromEntries(new URL(opened[0] ?? '').searchParams)).toEqual({ link: 'https://a.example/x?a=1&b=ü', title: 'Tides & time' });
+  });
+});

@@ -1,0 +1,23 @@
+/** What a bookmark or a phone's share menu brought, as one line for the intake: "address title". */
+import { looksLikeLink } from '@hapset/core';
+
+/**
+ * Phones share in different ways: some put the address into `link`, many into `text`, some behind the title.
+ * @param search of the page's address: `link`, `title`, `text`
+ */
+export function broughtText(search: URLSearchParams): string {
+  const link = (search.get('link') ?? '').trim();
+  const title = (search.get('title') ?? '').replace(/\s+/g, ' ').trim();
+  const text = (search.get('text') ?? '').trim();
+  if (link !== '') return title === '' || title === link ? link : `${link} ${title}`;
+  const inText = text.split(/\s+/).find((word) => looksLikeLink(word));
+  if (inText === undefined) return text === '' ? title : text;
+  const around = title !== '' ? title : text.replace(inText, '').replace(/\s+/g, ' ').trim();
+  return around === '' ? inText : `${inText} ${around}`;
+}
+
+/** The bookmark that brings the page being looked at. Plain: it opens this page with address and title, and nothing else. */
+export function bookmarklet(origin: string): string {
+  const open = `window.open('${origin}/add?link='+encodeURIComponent(location.href)+'&title='+encodeURIComponent(document.title))`;
+  return `javascript:(()=>{${open}})()`;
+}

@@ -1,0 +1,70 @@
+import { limits, type ChangeMaterial, type MaterialView } from '@hapset/contract';
+import { linkKinds, repairLink, type MaterialKind } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { Button } from '../design/button.js';
+import { SelectField, TextArea, TextField } from '../design/field.js';
+import { kindWords } from '../wording/kinds.js';
+
+interface Fields {
+  title: string;
+  link: string;
+  words: string;
+  kind: MaterialKind;
+  instruction: string;
+}
+
+interface Props {
+  readonly material: MaterialView;
+  readonly sending: boolean;
+  readonly failure: string | null;
+  readonly onSend: (wish: Omit<ChangeMaterial, 'version'>) => void;
+  readonly onCancel: () => void;
+}
+
+/** Title, link or words, kind and instruction; only what was touched is sent. */
+export function MaterialForm({ material, sending, failure, onSend, onCancel }: Props): ReactElement {
+  const { register, handleSubmit, formState } = useForm<Fields>({
+    defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction },
+  });
+  const { dirtyFields: touched, errors } = formState;
+  const send = (fields: Fields): void =>
+    onSend({
+      ...(touched.title && { title: fields.title.trim() }),
+      ...(touched.instruction && { instruction: fields.instruction.trim() }),
+      ...(touched.kind && { kind: fields.kind }),
+      ...(touched.link && { link: repairLink(fields.link).link }),
+      ...(touched.words && { words: fields.words }),
+    });
+  const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
+  return (
+    <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
+      <TextField label="Title" maxLength={limits.titleLength} {...register('title', needed)} problem={errors.title?.message} />
+      {material.link !== null && (
+        <>
+          <TextArea label="Link" rows={2} maxLength={limits.linkLength} hint="A new link is another code: what is on the wall would have to be printed again." {...register('link', needed)} problem={errors.link?.message} />
+          <SelectField label="Kind" {...register('kind')}>
+            {linkKinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {kindWords[kind]}
+              </option>
+            ))}
+          </SelectField>
+        </>
+      )}
+      {material.words !== null && <TextArea label="Words in the code" rows={4} maxLength={limits.wordsLength} {...register('words', needed)} problem={errors.words?.message} />}
+      <TextField label="What students should do" hint="Printed under the code." maxLength={limits.instructionLength} {...register('instruction', needed)} problem={errors.instruction?.message} />
+      {failure !== null && (
+        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+          {failure}
+        </p>
+      )}
+      <div className="flex justify-end gap-2">
+        <Button onClick={onCancel}>Cancel</Button>
+        <Button type="submit" tone="main" disabled={sending || !formState.isDirty}>
+          Keep the change
+        </Button>
+      </div>
+    </form>
+  );
+}
