@@ -11,6 +11,8 @@ export default tseslint.config(
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   { files: ['apps/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
+  // Speaks of the React compiler, which is not used here.
+  { files: ['apps/web/**/*.{ts,tsx}'], rules: { 'react-hooks/incompatible-library': 'off' } },
   {
     files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.{ts,tsx}', 'e2e/**/*.ts'],
     languageOptions: { parserOptions: { project: './tsconfig.tests.json', tsconfigRootDir: import.meta.dirname } },

@@ -12,6 +12,8 @@ export const limits = {
   /** Of texts in a kind's fields. */
   longFieldLength: 1500,
   itemsAtOnce: 200,
+  tagLength: 60,
+  tags: 20,
   viewingDistanceM: { least: 0.2, most: 30 },
   shelfPage: 60,
   lessonsPage: 60,

@@ -15,6 +15,8 @@ export interface NewMaterial {
   readonly title?: string;
   /** What students should do; a sentence that fits the kind otherwise. */
   readonly instruction?: string;
+  /** Collections it belongs to. */
+  readonly tags?: readonly string[];
 }
 
 export interface CreateMaterials {
@@ -29,6 +31,7 @@ export interface ChangeMaterial {
   readonly words?: string;
   readonly content?: Content;
   readonly instruction?: string;
+  readonly tags?: readonly string[];
 }
 
 export interface MaterialView {
@@ -43,6 +46,7 @@ export interface MaterialView {
   /** Name of the service that the link belongs to; null for a stranger or words. */
   readonly service: string | null;
   readonly instruction: string;
+  readonly tags: readonly string[];
   readonly createdAt: string;
   readonly version: number;
 }
@@ -143,4 +147,10 @@ export interface SheetView {
   readonly sizeMm: number;
   readonly madeAt: string;
   readonly fileName: string;
+}
+
+/** A tag is a collection: it can be opened and checked as one. */
+export interface TagView {
+  readonly tag: string;
+  readonly materials: number;
 }

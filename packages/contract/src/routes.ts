@@ -7,7 +7,7 @@ import type { SessionView, SignIn, WelcomeView } from './account.js';
 import type { DeviceView } from './device.js';
 import type { HealthView } from './health.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
-import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage } from './material.js';
+import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
 import type { ChangeSchool, SchoolView } from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
 
@@ -71,6 +71,9 @@ export const routes = {
   makeMaterialSheet: route<SheetView, MakeSheet>('POST', '/api/materials/:materialId/sheets'),
   materialSvg: route<string>('GET', '/api/materials/:materialId/code.svg'),
   materialPng: route<string>('GET', '/api/materials/:materialId/code.png'),
+
+  tags: route<readonly TagView[]>('GET', '/api/tags'),
+  openTag: route<null>('POST', '/api/tags/:tag/access-checks'),
 
   sheetFile: route<Blob>('GET', '/api/sheets/:sheetId/file'),
 } as const;

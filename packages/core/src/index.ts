@@ -3,7 +3,8 @@ export { succeed, fail, unreachable, type Result } from './result.js';
 export { pointsPerMm, radians } from './units.js';
 
 export { repairLink, repairKinds, type Repair, type RepairKind, type RepairedLink } from './intake/repair.js';
-export { readIntake, isWebAddress, looksLikeLink, type IntakeItem, type IntakeLink, type IntakeWords, type IntakeUnusable, type TakenBack } from './intake/read-intake.js';
+export { readIntake, readPiece, splitPieces, isWebAddress, looksLikeLink, type IntakeItem, type IntakeLink, type IntakeWords, type IntakeUnusable, type TakenBack } from './intake/read-intake.js';
+export { bodyOf, columnRoles, guessColumns, looksLikeList, readColumns, readRow, readTags, type ColumnRole, type Columns } from './intake/columns.js';
 export { markDuplicates, comparableAddress, type DuplicateMark } from './intake/duplicates.js';
 export { recogniseKind, titleFromAddress, titleFromWords, linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/kind.js';
 

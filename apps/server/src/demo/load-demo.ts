@@ -89,9 +89,9 @@ class DemoLoading {
     const now = this.setting.clock.now();
     const rows = items.map((item, index) => {
       const link = item.link?.replace(/\{(\w+)\}/g, (whole, name: string) => this.setting.neighbours[name] ?? whole);
-      const { words, content, title, instruction } = item;
+      const { words, content, title, instruction, tags } = item;
       const pasted = link ?? words ?? title ?? '';
-      return newMaterial({ ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), pasted, repairs: [] }, this.ownerId(owner), now, `items.${index}`);
+      return newMaterial({ ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, `items.${index}`);
     });
     await this.manager.insert(Material, rows);
     const links = rows.filter((row) => row.link !== null);

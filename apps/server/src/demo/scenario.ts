@@ -11,6 +11,7 @@ export interface DemoItem {
   readonly content?: Content;
   readonly title?: string;
   readonly instruction?: string;
+  readonly tags?: readonly string[];
 }
 
 export interface DemoScenario {

@@ -22,6 +22,7 @@ export class Material {
   @Column({ type: 'text', nullable: true }) words: string | null;
   /** Fields of the kinds that have some. */
   @Column({ type: 'json', nullable: true }) content: Content | null;
+  @Column({ type: 'json', nullable: true }) tags: readonly string[] | null;
   @Column({ type: 'json' }) repairs: readonly Repair[];
   @Column({ type: 'varchar', length: 200 }) instruction: string;
   @Column({ type: 'int', default: 1 }) version: number;

@@ -9,10 +9,11 @@ import { MaterialController } from './material.controller.js';
 import { Material } from './material.entity.js';
 import { MaterialService } from './material.service.js';
 import { ShelfService } from './shelf.service.js';
+import { TagController } from './tag.controller.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Material, Sheet]), AccessCheckModule, ReadinessModule, SchoolModule],
-  controllers: [MaterialController],
+  controllers: [MaterialController, TagController],
   providers: [MaterialService, MaterialPageService, ShelfService],
   exports: [MaterialService, MaterialPageService],
 })

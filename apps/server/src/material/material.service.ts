@@ -7,7 +7,7 @@ import { Clock } from '../clock/clock.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { Material } from './material.entity.js';
-import { checkedContent, newMaterial } from './new-material.js';
+import { checkedContent, newMaterial, tidyTags } from './new-material.js';
 
 @Injectable()
 export class MaterialService {
@@ -44,7 +44,7 @@ export class MaterialService {
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(id: string, { version, title, link, words, content, kind, instruction }: ChangeMaterial): Promise<Material> {
+  async change(id: string, { version, title, link, words, content, kind, instruction, tags }: ChangeMaterial): Promise<Material> {
     const before = await this.require(id);
     refuseOtherSort(before, { link, words, content });
     const moved = link !== undefined && link !== before.link;
@@ -54,6 +54,7 @@ export class MaterialService {
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
       ...(content !== undefined && { content: checkedContent(content, 'content') }),
       ...(kind !== undefined && { kind }),
+      ...(tags !== undefined && { tags: tidyTags(tags) }),
       ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
     };
     const { affected } = await this.materials.update({ id, version, removedAt: IsNull() }, { ...change, version: version + 1 });

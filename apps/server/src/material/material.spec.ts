@@ -1,4 +1,4 @@
-import type { CreatedMaterials, MaterialPage, MaterialView, Problem, SchoolView, ShelfPage } from '@hapset/contract';
+import type { CreatedMaterials, MaterialPage, MaterialView, Problem, SchoolView, ShelfPage, TagView } from '@hapset/contract';
 import { limits } from '@hapset/contract';
 import { link, Scene, words } from '../testing/scene.js';
 
@@ -123,5 +123,30 @@ describe('kinds with fields', () => {
     expect(changed.content).toEqual({ ...event, place: 'New pier' });
     expect((await scene.server.as('Maren', 'PATCH', `/api/materials/${material.id}`, { version: 2, content: { kind: 'phone', number: '112', name: '' } })).body).toMatchObject({ reason: 'invalid', fields: [{ field: 'content' }] });
     expect((await scene.server.as('Maren', 'PATCH', `/api/materials/${material.id}`, { version: 2, content: { ...event, title: '' } })).body).toMatchObject({ fields: [{ field: 'content.title', message: 'needed' }] });
+  });
+});
+
+describe('tags', () => {
+  let scene: Scene;
+  beforeAll(async () => (scene = await Scene.start()));
+  afterAll(() => scene.stop());
+
+  it('gather materials that can be listed and opened as one', async () => {
+    const items = [{ ...words('one'), tags: ['Recorder', ' low  notes '] }, { ...link('https://a.example/x'), tags: ['Recorder', 'Recorder'] }, words('three')];
+    const { materialIds } = await scene.server.ok<CreatedMaterials>('Maren', 'POST', '/api/materials', { items });
+    expect(await scene.server.ok<TagView[]>('Maren', 'GET', '/api/tags')).toEqual([{ tag: 'low notes', materials: 1 }, { tag: 'Recorder', materials: 2 }]);
+    const shelf = await scene.server.ok<ShelfPage>('Maren', 'GET', '/api/materials?tag=Recorder');
+    expect(shelf.rows.map((row) => row.material.id).sort()).toEqual(materialIds.slice(0, 2).sort());
+    expect((await scene.server.as('Maren', 'POST', '/api/tags/Recorder/access-checks')).status).toBe(201);
+    expect(await scene.server.ok<TagView[]>('Tobiah', 'GET', '/api/tags')).toEqual([]);
+    expect((await scene.server.ok<ShelfPage>('Tobiah', 'GET', '/api/materials?tag=Recorder')).rows).toEqual([]);
+  });
+
+  it('change with their material', async () => {
+    const { materialIds } = await scene.server.ok<CreatedMaterials>('Tobiah', 'POST', '/api/materials', { items: [words('a "quoted" one')] });
+    const changed = await scene.server.ok<MaterialView>('Tobiah', 'PATCH', `/api/materials/${materialIds[0] ?? ''}`, { version: 1, tags: ['say "ah"', "it's"] });
+    expect(changed.tags).toEqual(['say "ah"', "it's"]);
+    expect((await scene.server.ok<ShelfPage>('Tobiah', 'GET', `/api/materials?tag=${encodeURIComponent('say "ah"')}`)).total).toBe(1);
+    expect((await scene.server.as('Tobiah', 'PATCH', `/api/materials/${materialIds[0] ?? ''}`, { version: 2, tags: [''] })).status).toBe(400);
   });
 });

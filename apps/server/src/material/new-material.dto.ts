@@ -20,6 +20,7 @@ export class NewMaterialDto implements NewMaterial {
   @IsArray() @ArrayMaxSize(repairKinds.length) @ValidateNested({ each: true }) @Type(() => RepairDto) repairs: RepairDto[];
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) title?: string;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
+  @IsOptional() @IsArray() @ArrayMaxSize(limits.tags) @IsString({ each: true }) @MinLength(1, { each: true }) @MaxLength(limits.tagLength, { each: true }) tags?: string[];
 }
 export const sameNewMaterial: Exact<Plain<NewMaterialDto>, Plain<NewMaterial>> = true;
 
@@ -36,5 +37,6 @@ export class ChangeMaterialDto implements ChangeMaterial {
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Object, contentType) content?: ContentDto;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
+  @IsOptional() @IsArray() @ArrayMaxSize(limits.tags) @IsString({ each: true }) @MinLength(1, { each: true }) @MaxLength(limits.tagLength, { each: true }) tags?: string[];
 }
 export const sameChangeMaterial: Exact<Plain<ChangeMaterialDto>, Plain<ChangeMaterial>> = true;

@@ -1,6 +1,6 @@
 /** What was pasted -> a material's row. The one place where titles, kinds and first instructions are decided. */
 import type { NewMaterial } from '@hapset/contract';
-import { contentProblems, recogniseKind, shippedServices, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind } from '@hapset/core';
+import { contentProblems, readTags, recogniseKind, shippedServices, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind } from '@hapset/core';
 import { newId } from '../database/columns.js';
 import { ProblemError } from '../problem/problem.js';
 import type { Material } from './material.entity.js';
@@ -34,6 +34,7 @@ export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date,
     title: title || held.title.slice(0, 200) || 'Without a title',
     titleSource: title || held.content ? 'person' : 'address',
     instruction: item.instruction?.normalize('NFC').trim() || held.instruction,
+    tags: tidyTags(item.tags ?? []),
     pasted: item.pasted,
     repairs: item.repairs.map(({ kind, removed, added }) => ({ kind, removed, added })),
     version: 1,
@@ -57,4 +58,9 @@ export function checkedContent(content: Content, path: string): Content {
   const problems = contentProblems(content);
   if (problems.length > 0) throw new ProblemError('invalid', 'Some fields need another value.', { fields: problems.map(({ field, reason }) => ({ field: `${path}.${field}`, message: reason })) });
   return { ...content };
+}
+
+/** In NFC, each once, in the order in which they were given. */
+export function tidyTags(tags: readonly string[]): readonly string[] {
+  return readTags(tags.join(','));
 }

@@ -1,12 +1,21 @@
 /** The shelf: a teacher's materials, newest first, found as one types, in pages. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { limits, type ShelfPage } from '@hapset/contract';
+import { limits, type ShelfPage, type TagView } from '@hapset/contract';
 import { Repository, type SelectQueryBuilder } from 'typeorm';
 import { ReadinessService } from '../readiness/readiness.service.js';
 import { Material } from './material.entity.js';
 import { MaterialService } from './material.service.js';
 import { toMaterialView } from './material.view.js';
+
+const hasTag = 'JSON_CONTAINS(material.tags, JSON_QUOTE(:tag))';
+
+export interface ShelfWish {
+  readonly find: string;
+  readonly tag: string | null;
+  /** The `next` of the page before. */
+  readonly after: string | null;
+}
 
 @Injectable()
 export class ShelfService {
@@ -16,9 +25,9 @@ export class ShelfService {
     private readonly readiness: ReadinessService,
   ) {}
 
-  /** @param after the `next` of the page before */
-  async page(ownerId: string, find: string, after: string | null): Promise<ShelfPage> {
+  async page(ownerId: string, { find, tag, after }: ShelfWish): Promise<ShelfPage> {
     const query = this.find(ownerId, find);
+    if (tag !== null) query.andWhere(hasTag, { tag });
     const total = await query.getCount();
     if (after !== null) query.andWhere('material.id < :after', { after });
     const rows = await query.orderBy('material.id', 'DESC').limit(limits.shelfPage + 1).getMany();
@@ -37,6 +46,18 @@ export class ShelfService {
       next: rows.length > shown.length ? (shown.at(-1)?.id ?? null) : null,
       total,
     };
+  }
+
+  /** The owner's tags with how many materials each has, by name. */
+  async tags(ownerId: string): Promise<readonly TagView[]> {
+    const rows = await this.find(ownerId, '').andWhere('material.tags IS NOT NULL').select(['material.id', 'material.tags']).getMany();
+    const counts = new Map<string, number>();
+    for (const tag of rows.flatMap((row) => row.tags ?? [])) counts.set(tag, (counts.get(tag) ?? 0) + 1);
+    return [...counts].map(([tag, materials]) => ({ tag, materials })).sort((a, b) => a.tag.localeCompare(b.tag));
+  }
+
+  tagged(ownerId: string, tag: string): Promise<Material[]> {
+    return this.find(ownerId, '').andWhere(hasTag, { tag }).getMany();
   }
 
   /** Every word must be found in title, link or words. */

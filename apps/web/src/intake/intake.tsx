@@ -1,13 +1,17 @@
 /** The intake: paste links or write a message; what was understood is seen before it becomes a material. */
 import type { NewMaterial } from '@hapset/contract';
-import type { RepairKind } from '@hapset/core';
+import { readTags, type Columns, type RepairKind } from '@hapset/core';
 import { Plus } from 'lucide-react';
-import { useEffect, useRef, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { plural } from '../wording/figures.js';
+import { listFileWords } from '../wording/list-files.js';
 import { wordsFor } from '../wording/problems.js';
+import { ColumnMapping } from './column-mapping.js';
 import { IntakeReview } from './intake-review.js';
-import { isPlain, noDecisions, reviewIntake, toNewMaterials, type Decisions } from './new-materials.js';
+import { isPlain, noDecisions, reviewItems, toNewMaterials, type Decisions } from './new-materials.js';
+import type { Rows } from './table.js';
+import { useIntakeSource } from './use-intake-source.js';
 
 interface Props {
   readonly label: string;
@@ -24,15 +28,22 @@ interface Props {
 
 export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = false, initial = '' }: Props): ReactElement {
   const [text, setText] = useState(initial);
+  const [file, setFile] = useState<ChosenFile | null>(null);
+  const [columns, setColumns] = useState<Columns | null>(null);
   const [decisions, setDecisions] = useState<Decisions>(noDecisions);
+  const [tags, setTags] = useState('');
   const [sending, setSending] = useState(false);
-  const [failure, setFailure] = useState<unknown>(null);
+  const [failure, setFailure] = useState<string | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
-  const rows = reviewIntake(text, here, decisions);
-  const materials = toNewMaterials(rows);
+  const source = useIntakeSource(text, file?.rows ?? null, columns, decisions.takenBack);
+  const rows = useMemo(() => reviewItems(source.items, here, decisions), [source.items, here, decisions]);
+  const materials = toNewMaterials(rows, readTags(tags));
+  const empty = text === '' && file === null;
 
   const change = (next: string): void => {
     setText(next);
+    setFile(null);
+    setColumns(null);
     setFailure(null);
     if (next === '') setDecisions(noDecisions);
   };
@@ -40,22 +51,25 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
     change(pasted);
     field.current?.focus();
   });
-
+  const choose = async (chosen: File): Promise<void> => {
+    const { readListFile } = await import('./list-file.js');
+    const list = await readListFile(chosen);
+    if (!list.ok) return setFailure(listFileWords[list.problem]);
+    change('');
+    setFile(list);
+  };
   const add = (): void => {
-    if (materials.length === 0 || sending) return;
+    if (materials.length === 0 || sending || source.left > 0) return;
     setSending(true);
     onAdd(materials)
-      .then(() => change(''))
-      .catch((error: unknown) => setFailure(error))
+      .then(() => {
+        change('');
+        setTags('');
+      })
+      .catch((error: unknown) => setFailure(wordsFor(error)))
       .finally(() => setSending(false));
   };
-  const takeBack = (pasted: string, kind: RepairKind): void => {
-    setDecisions((before) => {
-      const kinds = new Set(before.takenBack.get(pasted));
-      if (!kinds.delete(kind)) kinds.add(kind);
-      return { ...before, takenBack: new Map(before.takenBack).set(pasted, kinds) };
-    });
-  };
+  const takeBack = (pasted: string, kind: RepairKind): void => setDecisions((before) => ({ ...before, takenBack: toggled(before.takenBack, pasted, kind) }));
   const keep = (index: number): void => {
     setDecisions((before) => {
       const kept = new Set(before.kept);
@@ -65,40 +79,106 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
   };
 
   return (
-    <div className={`rounded-sheet border bg-sheet/60 ${text === '' ? 'border-dashed border-line-strong' : 'border-ink bg-sheet'}`}>
+    <div
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        const [dropped] = event.dataTransfer.files;
+        if (dropped) void choose(dropped);
+      }}
+      className={`rounded-sheet border bg-sheet/60 ${empty ? 'border-dashed border-line-strong' : 'border-ink bg-sheet'}`}
+    >
       <div className="flex items-start gap-3 px-4 py-2.5">
         <Plus size={18} className="mt-2 shrink-0 text-muted" aria-hidden />
-        <textarea
-          ref={field}
-          aria-label={label}
-          placeholder={placeholder}
-          autoFocus={autoFocus}
-          rows={Math.min(8, Math.max(1, text.split('\n').length))}
-          value={text}
-          onChange={(event) => change(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter' || event.shiftKey || text.trim() === '') return;
-            event.preventDefault();
-            add();
-          }}
-          className="min-h-9 min-w-0 flex-1 resize-none bg-transparent py-1.5 text-[15px] outline-none placeholder:text-muted"
-        />
-        {text === '' ? (
-          <kbd className="mt-1 hidden rounded-[6px] border border-line-strong bg-sheet px-2 py-0.5 font-mono text-[12.5px] sm:block">Ctrl V</kbd>
+        {file ? (
+          <p className="m-0 flex-1 py-1.5 text-[15px]">
+            List out of <strong>{file.name}</strong>
+            {file.cut && ', its first 5,000 rows'}
+          </p>
         ) : (
-          <Button tone="main" onClick={add} disabled={materials.length === 0 || sending}>
-            {sending ? 'Adding…' : materials.length === 1 ? 'Add' : `Add ${plural(materials.length, noun)}`}
-          </Button>
+          <textarea
+            ref={field}
+            aria-label={label}
+            placeholder={placeholder}
+            autoFocus={autoFocus}
+            rows={Math.min(8, Math.max(1, text.split('\n', 9).length))}
+            value={text}
+            onChange={(event) => change(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key !== 'Enter' || event.shiftKey || text.trim() === '') return;
+              event.preventDefault();
+              add();
+            }}
+            className="min-h-9 min-w-0 flex-1 resize-none bg-transparent py-1.5 text-[15px] outline-none placeholder:text-muted"
+          />
+        )}
+        {empty ? (
+          <EmptyActions onChoose={(chosen) => void choose(chosen)} />
+        ) : (
+          <>
+            {file && <Button onClick={() => change('')}>Leave it</Button>}
+            <Button tone="main" onClick={add} disabled={materials.length === 0 || sending || source.left > 0}>
+              {sending ? 'Adding…' : materials.length === 1 ? 'Add' : `Add ${plural(materials.length, noun)}`}
+            </Button>
+          </>
         )}
       </div>
-      {text !== '' && !isPlain(rows) && <IntakeReview rows={rows} onTakeBack={takeBack} onKeep={keep} />}
+      {source.table && <ColumnMapping rows={source.table.rows} columns={source.table.columns} onChange={setColumns} />}
+      {source.left > 0 && (
+        <p role="status" className="m-0 border-t border-line px-4 py-2 text-[14px] text-muted">
+          Reading {source.items.length} of {source.items.length + source.left}
+        </p>
+      )}
+      {!empty && (source.table !== null || !isPlain(rows)) && (
+        <>
+          <IntakeReview rows={rows} onTakeBack={takeBack} onKeep={keep} />
+          <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-[14px]">
+            <span className="text-muted">Tags for all of them</span>
+            <input value={tags} onChange={(event) => setTags(event.target.value)} placeholder="Practice cards, recorder" className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted" />
+          </label>
+        </>
+      )}
       {failure !== null && (
         <p role="alert" className="m-0 border-t border-line px-4 py-2.5 text-[14px] font-semibold text-stop">
-          {wordsFor(failure)}
+          {failure}
         </p>
       )}
     </div>
   );
+}
+
+interface ChosenFile {
+  readonly name: string;
+  readonly rows: Rows;
+  readonly cut: boolean;
+}
+
+/** What stands at the end of an empty row: a list to choose, and the key that pastes. */
+function EmptyActions({ onChoose }: { readonly onChoose: (file: File) => void }): ReactElement {
+  return (
+    <span className="flex shrink-0 items-center gap-3">
+      <label className="flex min-h-9 cursor-pointer items-center rounded-small px-2 text-[14px] font-semibold text-ink/80 underline focus-within:outline-2 hover:text-ink">
+        Import a list
+        <input
+          type="file"
+          accept=".csv,.tsv,.txt,.xlsx,.ods"
+          className="sr-only"
+          onChange={(event) => {
+            const [chosen] = event.target.files ?? [];
+            event.target.value = '';
+            if (chosen) onChoose(chosen);
+          }}
+        />
+      </label>
+      <kbd className="hidden rounded-[6px] border border-line-strong bg-sheet px-2 py-0.5 font-mono text-[12.5px] sm:block">Ctrl V</kbd>
+    </span>
+  );
+}
+
+function toggled(takenBack: Decisions['takenBack'], pasted: string, kind: RepairKind): Decisions['takenBack'] {
+  const kinds = new Set(takenBack.get(pasted));
+  if (!kinds.delete(kind)) kinds.add(kind);
+  return new Map(takenBack).set(pasted, kinds);
 }
 
 /** Ctrl+V anywhere on the page lands in the intake, unless another field has the cursor. */

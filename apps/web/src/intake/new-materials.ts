@@ -20,9 +20,13 @@ export interface Decisions {
 
 export const noDecisions: Decisions = { takenBack: new Map(), kept: new Set() };
 
-/** Reads what was pasted and applies the decisions. Duplicates stay out unless they are wanted. */
+/** Reads what was pasted and applies the decisions. */
 export function reviewIntake(text: string, here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
-  const items = readIntake(text, decisions.takenBack);
+  return reviewItems(readIntake(text, decisions.takenBack), here, decisions);
+}
+
+/** Applies the decisions to what was read. Duplicates stay out unless they are wanted. */
+export function reviewItems(items: readonly IntakeItem[], here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
   const duplicates = markDuplicates(items, here);
   return items.map((item, index) => {
     const duplicate = duplicates[index] ?? null;
@@ -30,12 +34,16 @@ export function reviewIntake(text: string, here: readonly string[], decisions: D
   });
 }
 
-/** What is sent to the server. */
-export function toNewMaterials(rows: readonly IntakeRowState[]): readonly NewMaterial[] {
+/**
+ * What is sent to the server.
+ * @param tags given to all of them, beside their own
+ */
+export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly string[] = []): readonly NewMaterial[] {
   return rows.flatMap(({ item, taken }): readonly NewMaterial[] => {
     if (!taken || item.sort === 'unusable') return [];
-    if (item.sort === 'words') return [{ words: item.words, pasted: item.pasted, repairs: [] }];
-    return [{ link: item.link, pasted: item.pasted, repairs: item.repairs, ...(item.title !== null && { title: item.title }) }];
+    const all = [...new Set([...item.tags, ...tags])];
+    const beside = { pasted: item.pasted, ...(item.title !== null && { title: item.title }), ...(item.instruction !== null && { instruction: item.instruction }), ...(all.length > 0 && { tags: all }) };
+    return item.sort === 'words' ? [{ words: item.words, repairs: [], ...beside }] : [{ link: item.link, repairs: item.repairs, ...beside }];
   });
 }
 

@@ -1,5 +1,5 @@
 import { limits, type ChangeMaterial, type MaterialView } from '@hapset/contract';
-import { linkKinds, repairLink, type MaterialKind } from '@hapset/core';
+import { linkKinds, readTags, repairLink, type MaterialKind } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
 import { Button } from '../design/button.js';
@@ -12,6 +12,7 @@ interface Fields {
   words: string;
   kind: MaterialKind;
   instruction: string;
+  tags: string;
 }
 
 interface Props {
@@ -25,7 +26,7 @@ interface Props {
 /** Title, link or words, kind and instruction; only what was touched is sent. */
 export function MaterialForm({ material, sending, failure, onSend, onCancel }: Props): ReactElement {
   const { register, handleSubmit, formState } = useForm<Fields>({
-    defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction },
+    defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction, tags: material.tags.join(', ') },
   });
   const { dirtyFields: touched, errors } = formState;
   const send = (fields: Fields): void =>
@@ -33,6 +34,7 @@ export function MaterialForm({ material, sending, failure, onSend, onCancel }: P
       ...(touched.title && { title: fields.title.trim() }),
       ...(touched.instruction && { instruction: fields.instruction.trim() }),
       ...(touched.kind && { kind: fields.kind }),
+      ...(touched.tags && { tags: readTags(fields.tags) }),
       ...(touched.link && { link: repairLink(fields.link).link }),
       ...(touched.words && { words: fields.words }),
     });
@@ -54,6 +56,7 @@ export function MaterialForm({ material, sending, failure, onSend, onCancel }: P
       )}
       {material.words !== null && <TextArea label="Words in the code" rows={4} maxLength={limits.wordsLength} {...register('words', needed)} problem={errors.words?.message} />}
       <TextField label="What students should do" hint="Printed under the code." maxLength={limits.instructionLength} {...register('instruction', needed)} problem={errors.instruction?.message} />
+      <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
       {failure !== null && (
         <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
           {failure}

@@ -1,4 +1,4 @@
-import { limits, routes, type ChangeMaterial, type MaterialPage, type MaterialView, type NewMaterial, type ShelfPage } from '@hapset/contract';
+import { limits, routes, type ChangeMaterial, type MaterialPage, type MaterialView, type NewMaterial, type ShelfPage, type TagView } from '@hapset/contract';
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../api/client.js';
 import { useLessonsChanged } from '../lesson/lesson.queries.js';
@@ -7,15 +7,23 @@ import { routeFor, type PlaceId } from './place-id.js';
 
 const whileOpeningMs = 900;
 
-export const shelfQuery = (find: string) =>
+export const shelfQuery = (find: string, tag: string | null) =>
   infiniteQueryOptions({
-    queryKey: materialKeys.shelf(find),
-    queryFn: ({ signal, pageParam }): Promise<ShelfPage> => call(routes.shelf, { signal, query: { find, after: pageParam } }),
+    queryKey: materialKeys.shelf(find, tag),
+    queryFn: ({ signal, pageParam }): Promise<ShelfPage> => call(routes.shelf, { signal, query: { find, tag, after: pageParam } }),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
     refetchInterval: (query) => (query.state.data?.pages.some((page) => page.rows.some((row) => row.readiness.opens.opening)) ? whileOpeningMs : false),
   });
+
+export const tagsQuery = queryOptions({ queryKey: materialKeys.tags, queryFn: ({ signal }): Promise<readonly TagView[]> => call(routes.tags, { signal }) });
+
+/** Opens all of a collection as a student. */
+export function useOpenTag(): UseMutationResult<unknown, Error, string> {
+  const changed = useLessonsChanged();
+  return useMutation({ mutationFn: (tag: string) => call(routes.openTag, { params: { tag } }), onSuccess: changed });
+}
 
 export const materialPageQuery = (place: PlaceId) =>
   queryOptions({

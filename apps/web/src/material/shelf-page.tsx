@@ -9,12 +9,14 @@ import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { shelfQuery, useCreateMaterials } from './material.queries.js';
 import { ShelfRow } from './shelf-row.js';
+import { TagBar } from './tag-bar.js';
 
 export function Component(): ReactElement {
-  const [search] = useSearchParams();
+  const [search, setSearch] = useSearchParams();
+  const tag = search.get('tag');
   const [find, setFind] = useState('');
   const wanted = useDeferredValue(find.trim());
-  const shelf = useInfiniteQuery(shelfQuery(wanted));
+  const shelf = useInfiniteQuery(shelfQuery(wanted, tag));
   const navigate = useNavigate();
   const create = useCreateMaterials();
   const rows = shelf.data?.pages.flatMap((page) => page.rows) ?? [];
@@ -45,12 +47,13 @@ export function Component(): ReactElement {
         label="Next material"
         placeholder="Next material: paste links or write a message…"
         noun="material"
-        here={wanted === '' ? rows.flatMap((row) => row.material.link ?? []) : []}
+        here={wanted === '' && tag === null ? rows.flatMap((row) => row.material.link ?? []) : []}
         onAdd={async (items) => {
           const ids = await create.mutateAsync(items);
           if (ids.length === 1) await navigate(`/shelf/${ids[0] ?? ''}`);
         }}
       />
+      <TagBar chosen={tag} onChoose={(next) => setSearch(next === null ? {} : { tag: next })} />
       <div className="mt-4">
         {shelf.isPending && <Loading label="The shelf is loading" />}
         {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
@@ -59,7 +62,7 @@ export function Component(): ReactElement {
           <>
             <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
               {plural(total, 'material')}
-              {wanted === '' ? '' : ' found'}
+              {wanted === '' ? '' : ' found'}{tag === null ? '' : ` in “${tag}”`}
             </p>
             <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
               {rows.map((row) => (

@@ -9,12 +9,15 @@ export type IntakeItem = IntakeLink | IntakeWords | IntakeUnusable;
 interface IntakeBase {
   /** What was pasted for this thing, exactly. */
   readonly pasted: string;
+  /** Words that stood beside it as a title; null when there were none. */
+  readonly title: string | null;
+  /** What students should do, where a list said so. */
+  readonly instruction: string | null;
+  readonly tags: readonly string[];
 }
 export interface IntakeLink extends IntakeBase {
   readonly sort: 'link';
   readonly link: string;
-  /** Words that stood behind the address, as a title; null when there were none. */
-  readonly title: string | null;
   readonly repairs: readonly Repair[];
 }
 export interface IntakeWords extends IntakeBase {
@@ -39,7 +42,7 @@ const linkCharacter = /[/?&=#%_.:-]/;
 /** Reads pasted text. Empty lines count for nothing. */
 export function readIntake(text: string, takenBack: TakenBack = new Map()): readonly IntakeItem[] {
   if (typeof text !== 'string') throw new TypeError(`text must be a string, got ${typeof text}`);
-  return joinBrokenAddresses(text.split(/\r\n|\r|\n/)).map((piece) => readPiece(piece, takenBack.get(piece) ?? new Set()));
+  return splitPieces(text).map((piece) => readPiece(piece, takenBack.get(piece) ?? new Set()));
 }
 
 /** True where the text holds an address and nothing was meant as words. */
@@ -50,9 +53,10 @@ export function looksLikeLink(line: string): boolean {
   return bareHost.test(trimmed) && (!fileEnding.test(trimmed) || trimmed.includes('/'));
 }
 
-function joinBrokenAddresses(lines: readonly string[]): readonly string[] {
+/** One piece a thing: a line, or the lines over which an address was broken. Long lists are read piece by piece. */
+export function splitPieces(text: string): readonly string[] {
   const pieces: string[] = [];
-  for (const line of lines) {
+  for (const line of text.split(/\r\n|\r|\n/)) {
     if (line.trim() === '') continue;
     const before = pieces.at(-1);
     if (before !== undefined && continues(before, line)) pieces[pieces.length - 1] = `${before}\n${line}`;
@@ -71,14 +75,16 @@ function continues(before: string, line: string): boolean {
   return !/\s/.test(next) && (/[/\-_=&?%#.+]$/.test(start) || /^[/?&=#%_-]/.test(next));
 }
 
-function readPiece(pasted: string, takenBack: ReadonlySet<RepairKind>): IntakeItem {
+/** Reads one thing: an address with an optional title behind it, or words. */
+export function readPiece(pasted: string, takenBack: ReadonlySet<RepairKind>): IntakeItem {
   const trimmed = pasted.trim();
-  if (otherScheme.test(trimmed)) return { sort: 'unusable', pasted, problem: 'scheme-not-web' };
-  if (!looksLikeLink(trimmed.split('\n')[0] ?? '')) return { sort: 'words', pasted, words: trimmed.normalize('NFC') };
+  const plain = { pasted, title: null, instruction: null, tags: [] } as const;
+  if (otherScheme.test(trimmed)) return { ...plain, sort: 'unusable', problem: 'scheme-not-web' };
+  if (!looksLikeLink(trimmed.split('\n')[0] ?? '')) return { ...plain, sort: 'words', words: trimmed.normalize('NFC') };
   const { address, title } = splitTitle(trimmed);
   const { link, repairs } = repairLink(address, takenBack);
-  if (takenBack.size === 0 && !isWebAddress(link)) return { sort: 'unusable', pasted, problem: 'not-an-address' };
-  return { sort: 'link', pasted, link, title, repairs };
+  if (takenBack.size === 0 && !isWebAddress(link)) return { ...plain, sort: 'unusable', problem: 'not-an-address' };
+  return { ...plain, sort: 'link', link, title, repairs };
 }
 
 /**

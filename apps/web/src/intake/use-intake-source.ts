@@ -1,0 +1,33 @@
+/** Where the intake's things come from: typed or pasted lines, a pasted table, or a file. */
+import { bodyOf, guessColumns, readPiece, readRow, splitPieces, type Columns, type IntakeItem, type TakenBack } from '@hapset/core';
+import { useCallback, useMemo } from 'react';
+import { tableOf, type Rows } from './table.js';
+import { useReadItems, type ReadItems } from './use-read-items.js';
+
+export interface IntakeSource extends ReadItems {
+  /** Cells and what they hold, where it is a list; null for lines. */
+  readonly table: { readonly rows: Rows; readonly columns: Columns } | null;
+}
+
+/** A piece of text or a row of cells. */
+type Input = string | readonly string[];
+
+/**
+ * @param file rows of a chosen file; null to read the text
+ * @param chosen columns as the teacher set them; null to guess
+ */
+export function useIntakeSource(text: string, file: Rows | null, chosen: Columns | null, takenBack: TakenBack): IntakeSource {
+  const rows = useMemo(() => file ?? tableOf(text), [file, text]);
+  const columns = useMemo(() => (rows ? (chosen ?? guessColumns(rows)) : null), [rows, chosen]);
+  const inputs = useMemo((): readonly Input[] => (rows && columns ? bodyOf(rows, columns) : splitPieces(text)), [rows, columns, text]);
+  const keyOf = useCallback(
+    (input: Input): string => {
+      const what = typeof input === 'string' ? input : (input[columns?.roles.indexOf('what') ?? 0] ?? '').trim();
+      return JSON.stringify([input, columns?.roles ?? null, [...(takenBack.get(what) ?? [])]]);
+    },
+    [columns, takenBack],
+  );
+  const read = useCallback((input: Input): IntakeItem => (typeof input === 'string' ? readPiece(input, takenBack.get(input) ?? new Set()) : readRow(input, columns?.roles ?? [], takenBack)), [columns, takenBack]);
+  const { items, left } = useReadItems(inputs, keyOf, read);
+  return { items, left, table: rows && columns ? { rows, columns } : null };
+}

@@ -1,0 +1,16 @@
+import type { ColumnRole } from '@hapset/core';
+import type { ListFileProblem } from '../intake/list-file.js';
+
+export const listFileWords: Readonly<Record<ListFileProblem, string>> = {
+  'too-large': 'This file is larger than 5 MB. Save the list alone as CSV and choose that.',
+  'not-a-list': 'This is no list that can be read. Choose a CSV, XLSX or ODS file.',
+  empty: 'There is nothing in this list.',
+};
+
+export const columnWords: Readonly<Record<ColumnRole, string>> = {
+  what: 'Link or words',
+  title: 'Title',
+  instruction: 'What to do',
+  tags: 'Tags',
+  none: 'Not used',
+};
