@@ -8,6 +8,8 @@ export default tseslint.config(
   js.configs.recommended,
   ...tseslint.configs.recommended,
   { files: ['**/*.{js,mjs}'], ignores: ['apps/web/public/**'], languageOptions: { globals: globals.node } },
+  // Parts of these run inside a page.
+  { files: ['scripts/bench/*.mjs', 'scripts/browser.mjs', 'scripts/screenshots.mjs'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   { files: ['apps/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },

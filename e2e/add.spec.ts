@@ -1,4 +1,4 @@
-import { expect, newLesson, signIn, test } from './journey.js';
+import { cofferlane, expect, newLesson, signIn, test } from './journey.js';
 import { decodePng } from './decode.js';
 
 test('an event becomes a code whose instants are right in summer and in winter', async ({ page }, info) => {
@@ -66,4 +66,96 @@ test('the bookmark button holds a plain script', async ({ page, baseURL }) => {
   await signIn(page);
   await page.goto('/add');
   await expect(page.getByText('Bring this page', { exact: true })).toHaveAttribute('href', new RegExp(`^javascript:.*${baseURL ?? ''}/add\\?link=`));
+});
+
+test('twenty mixed pasted lines become the right materials', async ({ page }) => {
+  await signIn(page);
+  await newLesson(page, 'Twenty at once');
+  const lines = [
+    ...Array.from({ length: 6 }, (_, index) => `“https://https://a.example/leaf/page-${index}”.`),
+    ...Array.from({ length: 4 }, (_, index) => `<http://askleaf.example/ask/form-${index}>`),
+    'https://a.example/leaf/with-a-title - Tide tables',
+    'www.fernhollow.example/library',
+    'https://a.example/waves.mp3',
+    'https://a.example/very/',
+    'long-address',
+    'Who carries its house?',
+    'What lives under the seaweed?',
+    'Look up, then down.',
+    'https://cofferlane.example/crate/photos',
+    'https://a.example/guide.pdf,',
+  ];
+  await page.getByLabel('Next station').fill(lines.join('\n'));
+  await page.getByRole('button', { name: 'Add 19 stations' }).click();
+  const table = page.getByRole('table', { name: 'Stations' });
+  await expect(table.getByRole('row')).toHaveCount(20);
+  const kinds = async (kind: string): Promise<number> => table.getByText(new RegExp(`^\\s*${kind}`)).count();
+  expect([await kinds('Web page'), await kinds('Form'), await kinds('Message'), await kinds('Sound'), await kinds('Folder'), await kinds('Document')]).toEqual([9, 4, 3, 1, 1, 1]);
+  await expect(table.getByRole('link', { name: 'Tide tables' })).toBeVisible();
+});
+
+test('a list out of a spreadsheet is mapped, tagged and gathered as a collection', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/add');
+  const list = 'What;Name;Hint\nhttps://a.example/gulls;Gulls;Count them\nWho shouts loudest?;Riddle;Listen\n';
+  await page.locator('input[type=file]').setInputFiles({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
+  await expect(page.getByText('List out of stations.csv')).toBeVisible();
+  await expect(page.getByLabel('Column 2')).toHaveValue('title');
+  await page.getByLabel('Column 3').selectOption('instruction');
+  const review = page.getByRole('list', { name: 'What will be added' });
+  await expect(review.getByRole('listitem').first()).toContainText('Count them');
+  await page.getByLabel('Tags for all of them').fill('Sea birds, spring');
+  await page.getByRole('button', { name: 'Add 2 materials' }).click();
+  await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible();
+  await page.getByRole('button', { name: 'Sea birds 2' }).click();
+  await expect(page.getByText('2 materials in “Sea birds”')).toBeVisible();
+  await page.getByRole('button', { name: 'Open all again' }).click();
+  await page.getByRole('link', { name: /Gulls/ }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await expect(page.getByRole('dialog').getByLabel('What students should do')).toHaveValue('Count them');
+  await page.getByRole('dialog').getByLabel('Tags').fill('spring');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.goto('/shelf');
+  await expect(page.getByRole('button', { name: 'Sea birds 1' })).toBeVisible();
+});
+
+test('a file that is no list says so', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/add');
+  await page.locator('input[type=file]').setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([1, 0, 2, 0, 3]) });
+  await expect(page.getByRole('alert')).toContainText('This is no list that can be read.');
+});
+
+test('2,000 pasted lines are reviewed, and only those in sight are drawn', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/add');
+  await page.getByLabel('What should students open?').fill(Array.from({ length: 2000 }, (_, index) => `https://a.example/leaf/page-${index}.`).join('\n'));
+  await expect(page.getByRole('button', { name: 'Add 2000 materials' })).toBeEnabled();
+  expect(await page.getByRole('list', { name: 'What will be added' }).getByRole('listitem').count()).toBeLessThan(60);
+  await page.getByRole('region', { name: /What will be added/ }).evaluate((region) => region.scrollTo(0, region.scrollHeight));
+  await expect(page.getByText('https://a.example/leaf/page-1999', { exact: true })).toBeVisible();
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('what was shared is checked and leaves by the share sheet', async ({ page }) => {
+    await page.addInitScript(() => {
+      const shared: string[] = [];
+      Object.assign(globalThis, { shared });
+      navigator.canShare = () => true;
+      navigator.share = (data) => {
+        shared.push(...(data?.files ?? []).map((file) => `${file.name} ${file.type} ${file.size > 500}`));
+        return Promise.resolve();
+      };
+    });
+    await signIn(page);
+    await page.goto(`/add?title=What%20yeast%20eats&text=${encodeURIComponent(`${cofferlane}/leaf/what-yeast-eats`)}`);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
+    await page.getByRole('button', { name: 'Share picture' }).click();
+    await expect.poll(() => page.evaluate(() => (globalThis as unknown as { shared: string[] }).shared)).toEqual(['What yeast eats.png image/png true']);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  });
 });

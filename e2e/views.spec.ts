@@ -24,6 +24,7 @@ const views = [
   ['start', '/', 'Good to see you'],
   ['lessons', '/lessons', 'Lessons'],
   ['shelf', '/shelf', 'Shelf'],
+  ['add', '/add', 'Add something'],
   ['devices', '/devices', 'Devices'],
   ['school', '/school', 'Fernhollow School'],
 ] as const;

@@ -2,11 +2,11 @@
 import { execFileSync } from 'node:child_process';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { newPage, signIn, withBrowser } from './browser.mjs';
 import { build } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
 import { requireModules, requirePackages } from './machine.mjs';
 import { projectFolder, readSettings, runMain } from './settings.mjs';
-import { startStack } from './stack.mjs';
 
 const folder = join(projectFolder, 'docs/screenshots');
 const work = join(projectFolder, 'test-output/screenshots');
@@ -18,19 +18,11 @@ await runMain(async () => {
   build();
   rmSync(work, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
-  const stack = await startStack(settings);
-  const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking', '--no-first-run'] });
-  try {
-    await takeAll(browser);
-  } finally {
-    await browser.close();
-    await stack.stop();
-  }
+  await withBrowser(settings, takeAll);
 });
 
 async function takeAll(browser) {
-  const page = await newPage(browser, 1280, 800);
+  const page = await newPage(browser, settings);
   const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
   await page.goto('/sign-in');
   await page.getByText('This is a demonstration.').waitFor();
@@ -61,30 +53,30 @@ async function takeAll(browser) {
   await page.goto('/');
   await page.getByRole('link', { name: /Life between/ }).waitFor();
   await take('start');
+  await page.goto('/add');
+  await page.getByRole('button', { name: 'Event' }).click();
+  for (const [label, value] of [['What happens?', 'Harbour walk'], ['Day', '2027-06-12'], ['Begins at', '09:30'], ['Ends at', '11:00'], ['Place', 'Old pier']]) await page.getByLabel(label).fill(value);
+  await page.getByLabel('Place').blur();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.waitForTimeout(300);
+  await take('add-event');
+  await page.getByLabel('What should students open?').fill('Station\tLink\tTask\nTide tables\t“https://https://a.example/tides”\tFind the next low tide\nShells\thttps://a.example/shells\tSort ten shells\nRiddle\tWho carries its house?\tTalk about it');
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.waitForTimeout(300);
+  await take('list-review');
   for (const name of ['shelf', 'devices', 'school']) {
     await page.goto(`/${name}`);
     await page.getByRole('listitem').first().waitFor();
     await page.waitForTimeout(300);
     await take(name);
   }
-  const phone = await newPage(browser, 390, 844);
+  const phone = await newPage(browser, settings, { width: 390, height: 844 });
   await signIn(phone);
   await phone.goto('/lessons');
   await phone.getByRole('link', { name: /Life between the tides/ }).click();
   await phone.getByRole('table').waitFor();
   await phone.waitForTimeout(400);
   await phone.screenshot({ path: join(folder, 'lesson-bench-phone.png') });
-}
-
-async function newPage(browser, width, height) {
-  const context = await browser.newContext({ viewport: { width, height }, baseURL: settings.address, locale: 'en-GB', acceptDownloads: true });
-  return context.newPage();
-}
-
-async function signIn(page) {
-  await page.goto('/sign-in');
-  await page.getByRole('button', { name: /Look around/ }).click();
-  await page.getByRole('heading', { name: /Good to see you/ }).waitFor();
 }
 
 async function settled(page) {

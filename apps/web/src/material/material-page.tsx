@@ -46,7 +46,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
         actions={
           <>
             <Button onClick={() => setChanging(true)}>Change</Button>
-            {code && <SavePicture place={place} />}
+            {code && <SavePicture place={place} name={name} />}
             {code && <MakePoster place={place} name={name} paper={page.paper} />}
           </>
         }

@@ -1,9 +1,10 @@
 import { problemReasons, sheetWarnings } from '@hapset/contract';
-import { accessVerdicts, contentProblemReasons, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
+import { accessVerdicts, columnRoles, contentProblemReasons, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
 import { kindWords } from './kinds.js';
+import { columnWords, listFileWords } from './list-files.js';
 import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
 import { reasonSentence, reasonWords, verdictWords } from './verdicts.js';
@@ -23,6 +24,10 @@ describe('every reason has words', () => {
   it('verdict reasons', () => expectWords(reasonWords, verdictReasons));
   it('repairs', () => expectWords(repairWords, repairKinds));
   it('warnings', () => expectWords(warningWords, sheetWarnings));
+  it('columns and list files', () => {
+    expectWords(columnWords, columnRoles);
+    expectWords(listFileWords, ['too-large', 'not-a-list', 'empty']);
+  });
   it('problems of fields', () => expectWords(contentProblemWords, contentProblemReasons));
   it('kinds', () => expectWords(kindWords, materialKinds));
   it('grains', () => expectWords(grainWords, grains));

@@ -30,6 +30,7 @@ describe('columns of a list', () => {
     expect(looksLikeList(list)).toBe(true);
     expect(looksLikeList([['Meet at nine', ' bring boots'], ['Rain', ' or shine']])).toBe(false);
     expect(looksLikeList([['https://a.example/1']])).toBe(false);
+    expect(looksLikeList([['https://a.example/1'], ['https://a.example/2'], ['https://a.example/3'], ['https://a.example/4'], ['https://a.example/5', '']])).toBe(false);
     expect(looksLikeList([])).toBe(false);
   });
 

@@ -49,7 +49,8 @@ export function looksLikeList(rows: Rows): boolean {
   const body = header ? rows.slice(1) : rows;
   const what = roles.indexOf('what');
   if (body.length === 0 || roles.length < 2) return false;
-  const even = body.filter((row) => row.length === body[0]?.length).length >= body.length * 0.8;
+  // A stray comma in one line of many makes no columns: nearly all rows must have as many cells, and more than one.
+  const even = body.filter((row) => row.length === roles.length).length >= body.length * 0.8;
   return even && (header || count(body, what, looksLikeLink) >= body.length * 0.6);
 }
 

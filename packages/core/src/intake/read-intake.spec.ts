@@ -40,6 +40,8 @@ describe('reading what was pasted', () => {
   it('takes words behind an address as its title', () => {
     expect(only('https://a.example/leaf - Field guide to limpets')).toMatchObject({ link: 'https://a.example/leaf', title: 'Field guide to limpets' });
     expect(only('https://a.example/leaf\tPhoto bank')).toMatchObject({ link: 'https://a.example/leaf', title: 'Photo bank' });
+    expect(only('“https://https://a.example/leaf”. Tide tables')).toMatchObject({ link: 'https://a.example/leaf', title: 'Tide tables' });
+    expect(only('https://a. example/leaf')).toMatchObject({ link: 'https://a.example/leaf', title: null });
     expect(only('https://a.example/ leaf')).toMatchObject({ link: 'https://a.example/leaf', title: null });
   });
 

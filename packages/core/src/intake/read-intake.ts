@@ -65,14 +65,19 @@ export function splitPieces(text: string): readonly string[] {
   return pieces;
 }
 
+const endsUnfinished = /[/\-_=&?%#.+]$/;
+const beginsAsRest = /^[/?&=#%_-]/;
+
 /** A line goes on from the one before when that one is an unfinished address and this one is no thing of its own. */
 function continues(before: string, line: string): boolean {
   const start = before.trim();
   const next = line.trim();
+  // Cheap signs first: most lines of a long list show none of them.
+  if (!start.startsWith('<') && !endsUnfinished.test(start) && !beginsAsRest.test(next)) return false;
   if (!looksLikeLink(start.split('\n')[0] ?? '') || /\s/.test(start.split('\n').at(-1) ?? '') || looksLikeLink(next)) return false;
   // "<https://..." goes on up to its ">", even where words follow on the same line.
   if (start.startsWith('<') && !start.includes('>')) return !/\s/.test(next.split('>')[0] ?? '');
-  return !/\s/.test(next) && (/[/\-_=&?%#.+]$/.test(start) || /^[/?&=#%_-]/.test(next));
+  return !/\s/.test(next);
 }
 
 /** Reads one thing: an address with an optional title behind it, or words. */
@@ -97,7 +102,9 @@ function splitTitle(text: string): { address: string; title: string | null } {
   for (let index = 1; index < parts.length; index += 1) {
     const before = parts[index - 1] ?? '';
     const next = parts[index] ?? '';
-    const stray = linkCharacter.test(before.at(-1) ?? '') || (linkCharacter.test(next.charAt(0)) && !/^[-–—:|]$/.test(next));
+    // A full stop parts a host's names; behind a path it ends a sentence.
+    const last = before.at(-1) ?? '';
+    const stray = (/[.:]/.test(last) ? !/:\/\/[^/]+\//.test(before) : linkCharacter.test(last)) || (linkCharacter.test(next.charAt(0)) && !/^[-–—:|]$/.test(next));
     if (stray || !isWebAddress(repairLink(parts.slice(0, index).join('')).link)) continue;
     end = index;
     break;
