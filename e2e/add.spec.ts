@@ -73,7 +73,7 @@ test('twenty mixed pasted lines become the right materials', async ({ page }) =>
   await newLesson(page, 'Twenty at once');
   const lines = [
     ...Array.from({ length: 6 }, (_, index) => `“https://https://a.example/leaf/page-${index}”.`),
-    ...Array.from({ length: 4 }, (_, index) => `<http://askleaf.example/ask/form-${index}>`),
+    ...Array.from({ length: 4 }, (_, index) => `<http://askleaf.example/ask/tally-${index}>`),
     'https://a.example/leaf/with-a-title - Tide tables',
     'www.fernhollow.example/library',
     'https://a.example/waves.mp3',
@@ -132,6 +132,7 @@ test('2,000 pasted lines are reviewed, and only those in sight are drawn', async
   await page.goto('/add');
   await page.getByLabel('What should students open?').fill(Array.from({ length: 2000 }, (_, index) => `https://a.example/leaf/page-${index}.`).join('\n'));
   await expect(page.getByRole('button', { name: 'Add 2000 materials' })).toBeEnabled();
+  await expect(page.getByText('2000 lines pasted')).toBeVisible();
   expect(await page.getByRole('list', { name: 'What will be added' }).getByRole('listitem').count()).toBeLessThan(60);
   await page.getByRole('region', { name: /What will be added/ }).evaluate((region) => region.scrollTo(0, region.scrollHeight));
   await expect(page.getByText('https://a.example/leaf/page-1999', { exact: true })).toBeVisible();

@@ -2,16 +2,18 @@
 import type { NewMaterial } from '@hapset/contract';
 import { readTags, type Columns, type RepairKind } from '@hapset/core';
 import { Plus } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { plural } from '../wording/figures.js';
 import { listFileWords } from '../wording/list-files.js';
 import { wordsFor } from '../wording/problems.js';
-import { ColumnMapping } from './column-mapping.js';
-import { IntakeReview } from './intake-review.js';
 import { isPlain, noDecisions, reviewItems, toNewMaterials, type Decisions } from './new-materials.js';
 import type { Rows } from './table.js';
 import { useIntakeSource } from './use-intake-source.js';
+
+// What is seen of more than one plain thing comes when there is some.
+const IntakeReview = lazy(() => import('./intake-review.js').then(({ IntakeReview: component }) => ({ default: component })));
+const ColumnMapping = lazy(() => import('./column-mapping.js').then(({ ColumnMapping: component }) => ({ default: component })));
 
 interface Props {
   readonly label: string;
@@ -39,6 +41,7 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
   const rows = useMemo(() => reviewItems(source.items, here, decisions), [source.items, here, decisions]);
   const materials = toNewMaterials(rows, readTags(tags));
   const empty = text === '' && file === null;
+  const long = text.length > editableLength;
 
   const change = (next: string): void => {
     setText(next);
@@ -90,12 +93,14 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
     >
       <div className="flex items-start gap-3 px-4 py-2.5">
         <Plus size={18} className="mt-2 shrink-0 text-muted" aria-hidden />
-        {file ? (
+        {file && (
           <p className="m-0 flex-1 py-1.5 text-[15px]">
             List out of <strong>{file.name}</strong>
             {file.cut && ', its first 5,000 rows'}
           </p>
-        ) : (
+        )}
+        {!file && long && <p className="m-0 flex-1 py-1.5 text-[15px]">{plural(source.items.length + source.left, 'line')} pasted</p>}
+        {!file && !long && (
           <textarea
             ref={field}
             aria-label={label}
@@ -116,27 +121,27 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
           <EmptyActions onChoose={(chosen) => void choose(chosen)} />
         ) : (
           <>
-            {file && <Button onClick={() => change('')}>Leave it</Button>}
+            {(file !== null || long) && <Button onClick={() => change('')}>Leave it</Button>}
             <Button tone="main" onClick={add} disabled={materials.length === 0 || sending || source.left > 0}>
               {sending ? 'Adding…' : materials.length === 1 ? 'Add' : `Add ${plural(materials.length, noun)}`}
             </Button>
           </>
         )}
       </div>
-      {source.table && <ColumnMapping rows={source.table.rows} columns={source.table.columns} onChange={setColumns} />}
+      <Suspense>{source.table && <ColumnMapping rows={source.table.rows} columns={source.table.columns} onChange={setColumns} />}</Suspense>
       {source.left > 0 && (
         <p role="status" className="m-0 border-t border-line px-4 py-2 text-[14px] text-muted">
           Reading {source.items.length} of {source.items.length + source.left}
         </p>
       )}
       {!empty && (source.table !== null || !isPlain(rows)) && (
-        <>
+        <Suspense>
           <IntakeReview rows={rows} onTakeBack={takeBack} onKeep={keep} />
           <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-[14px]">
             <span className="text-muted">Tags for all of them</span>
             <input value={tags} onChange={(event) => setTags(event.target.value)} placeholder="Practice cards, recorder" className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted" />
           </label>
-        </>
+        </Suspense>
       )}
       {failure !== null && (
         <p role="alert" className="m-0 border-t border-line px-4 py-2.5 text-[14px] font-semibold text-stop">
@@ -146,6 +151,9 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
     </div>
   );
 }
+
+/** Longer texts are reviewed but not laid out in the field: thousands of lines there would hold the page up. Characters. */
+const editableLength = 20_000;
 
 interface ChosenFile {
   readonly name: string;

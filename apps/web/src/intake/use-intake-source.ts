@@ -1,7 +1,7 @@
 /** Where the intake's things come from: typed or pasted lines, a pasted table, or a file. */
 import { bodyOf, guessColumns, readPiece, readRow, splitPieces, type Columns, type IntakeItem, type TakenBack } from '@hapset/core';
-import { useCallback, useMemo } from 'react';
-import { tableOf, type Rows } from './table.js';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Rows } from './table.js';
 import { useReadItems, type ReadItems } from './use-read-items.js';
 
 export interface IntakeSource extends ReadItems {
@@ -17,7 +17,8 @@ type Input = string | readonly string[];
  * @param chosen columns as the teacher set them; null to guess
  */
 export function useIntakeSource(text: string, file: Rows | null, chosen: Columns | null, takenBack: TakenBack): IntakeSource {
-  const rows = useMemo(() => file ?? tableOf(text), [file, text]);
+  const pasted = usePastedTable(text);
+  const rows = file ?? pasted;
   const columns = useMemo(() => (rows ? (chosen ?? guessColumns(rows)) : null), [rows, chosen]);
   const inputs = useMemo((): readonly Input[] => (rows && columns ? bodyOf(rows, columns) : splitPieces(text)), [rows, columns, text]);
   const keyOf = useCallback(
@@ -30,4 +31,14 @@ export function useIntakeSource(text: string, file: Rows | null, chosen: Columns
   const read = useCallback((input: Input): IntakeItem => (typeof input === 'string' ? readPiece(input, takenBack.get(input) ?? new Set()) : readRow(input, columns?.roles ?? [], takenBack)), [columns, takenBack]);
   const { items, left } = useReadItems(inputs, keyOf, read);
   return { items, left, table: rows && columns ? { rows, columns } : null };
+}
+
+/** The cells of pasted text when it is a list. What parses them comes when a text could be one for the first time. */
+function usePastedTable(text: string): Rows | null {
+  const [tableOf, setTableOf] = useState<((text: string) => Rows | null) | null>(null);
+  const couldBe = /[\t;,]/.test(text) && /\n\s*\S/.test(text);
+  useEffect(() => {
+    if (couldBe && !tableOf) void import('./table.js').then((table) => setTableOf(() => table.tableOf));
+  }, [couldBe, tableOf]);
+  return useMemo(() => (couldBe && tableOf ? tableOf(text) : null), [couldBe, tableOf, text]);
 }

@@ -5,6 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 /** So many are read at once without anybody noticing. */
 const atOnce = 80;
 const sliceMs = 8;
+const showEveryMs = 250;
 
 export interface ReadItems {
   readonly items: readonly IntakeItem[];
@@ -26,6 +27,7 @@ export function useReadItems<Input>(inputs: readonly Input[], keyOf: (input: Inp
   useEffect(() => {
     if (short) return;
     const items: IntakeItem[] = [];
+    let shownAt = 0;
     let timer: ReturnType<typeof setTimeout>;
     const slice = (): void => {
       const until = performance.now() + sliceMs;
@@ -35,7 +37,11 @@ export function useReadItems<Input>(inputs: readonly Input[], keyOf: (input: Inp
         known.current.set(key, item);
         items.push(item);
       }
-      setFar({ keys, items: [...items] });
+      // Every sight of more rows draws the review anew, so it is shown now and then only.
+      if (items.length === inputs.length || performance.now() - shownAt > showEveryMs) {
+        shownAt = performance.now();
+        setFar({ keys, items: [...items] });
+      }
       if (items.length < inputs.length) timer = setTimeout(slice);
     };
     timer = setTimeout(slice);

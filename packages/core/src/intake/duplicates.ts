@@ -14,6 +14,9 @@ export function comparableAddress(link: string): string {
   return url.href;
 }
 
+/** Kept beside the items: long lists are marked again with every decision. */
+const comparable = new WeakMap<IntakeItem, string>();
+
 /**
  * One mark for each item, in the same order. The first of a pair inside the list has none.
  * @param here links that the lesson or shelf holds already
@@ -23,7 +26,8 @@ export function markDuplicates(items: readonly IntakeItem[], here: readonly stri
   const seen = new Set<string>();
   return items.map((item) => {
     if (item.sort !== 'link') return null;
-    const address = comparableAddress(item.link);
+    const address = comparable.get(item) ?? comparableAddress(item.link);
+    comparable.set(item, address);
     if (known.has(address)) return 'already-here';
     if (seen.has(address)) return 'in-this-list';
     seen.add(address);
