@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { build } from './build.mjs';
 import { mariadbPackages, startDatabase } from './database.mjs';
 import { requireFreePort, requireModules, requireNode, requirePackages } from './machine.mjs';
-import { stopProcess } from './process.mjs';
+import { stopGroup } from './process.mjs';
 import { projectFolder, readSettings, runMain, serverEnvironment } from './settings.mjs';
 import { loadDemo, takeLock } from './stack.mjs';
 
@@ -36,7 +36,7 @@ await runMain(async () => {
     console.log(`\nPages that reload: http://127.0.0.1:${pagesPort}   Ctrl+C stops everything.\n`);
     await new Promise((resolve) => ['SIGINT', 'SIGTERM', 'SIGHUP'].forEach((signal) => process.once(signal, resolve)));
   } finally {
-    for (const child of children.reverse()) await stopProcess(child.pid);
+    for (const child of children.reverse()) await stopGroup(child.pid);
     await database?.stop();
     releaseLock();
   }

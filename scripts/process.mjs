@@ -5,15 +5,24 @@ import { setTimeout as sleep } from 'node:timers/promises';
 
 const stopTimeoutMs = 20_000;
 
+/** Ends a process that leads a group of its own, and whatever it began (a watcher's children), and waits for it. */
+export async function stopGroup(pid) {
+  if (isAlive(pid)) process.kill(-pid, 'SIGTERM');
+  await waitForEnd(pid);
+}
+
 /** Ends one process and waits for it. */
 export async function stopProcess(pid, signal = 'SIGTERM') {
-  if (!isAlive(pid)) return;
-  process.kill(pid, signal);
+  if (isAlive(pid)) process.kill(pid, signal);
+  await waitForEnd(pid);
+}
+
+async function waitForEnd(pid) {
   for (const until = Date.now() + stopTimeoutMs; Date.now() < until; ) {
     if (!isAlive(pid)) return;
     await sleep(50);
   }
-  process.kill(pid, 'SIGKILL');
+  if (isAlive(pid)) process.kill(pid, 'SIGKILL');
 }
 
 export function isAlive(pid) {

@@ -1,6 +1,7 @@
 /** Askleaf: forms. Open or closed; its owner decides who may answer. */
 import express, { type Express, type Request, type Response } from 'express';
-import type { Ask, Cupboard } from './cupboard.js';
+import type { Ask } from './contents.js';
+import type { Cupboard } from './cupboard.js';
 import { doorChoices, entrance, fullAddress, ownerOnly, setDoor } from './doors.js';
 import type { Gatepost } from './gatepost.js';
 import { escapeHtml, page, type Dress } from './page.js';

@@ -1,6 +1,7 @@
 /** Cofferlane: leaves (documents) and crates (folders). Its owner decides who may look, and whether they may change it. */
 import express, { type Express, type Request, type Response } from 'express';
-import type { Crate, Cupboard, Leaf } from './cupboard.js';
+import type { Crate, Leaf } from './contents.js';
+import type { Cupboard } from './cupboard.js';
 import { doorChoices, entrance, fullAddress, ownerOnly, setDoor } from './doors.js';
 import type { Gatepost } from './gatepost.js';
 import { escapeHtml, page, type Dress } from './page.js';

@@ -1,6 +1,7 @@
 /** Who is let in where, and the owner's page that decides it: the same for all services that share Gatepost. */
 import type { Request, Response } from 'express';
-import type { Cupboard, Door, Kept } from './cupboard.js';
+import type { Door, Kept } from './contents.js';
+import type { Cupboard } from './cupboard.js';
 import type { Gatepost } from './gatepost.js';
 import { people } from './gatepost.js';
 import { escapeHtml } from './page.js';

@@ -1,5 +1,5 @@
 /** What the demo's teachers have put there before the story begins. */
-import type { Contents } from './cupboard.js';
+import type { Contents } from './contents.js';
 
 const maren = 'Maren Dallow';
 const tobiah = 'Tobiah Quill';

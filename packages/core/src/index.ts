@@ -6,7 +6,8 @@ export { repairLink, repairKinds, type Repair, type RepairKind, type RepairedLin
 export { readIntake, readPiece, splitPieces, isWebAddress, looksLikeLink, type IntakeItem, type IntakeLink, type IntakeWords, type IntakeUnusable, type TakenBack } from './intake/read-intake.js';
 export { bodyOf, columnRoles, guessColumns, looksLikeList, readColumns, readRow, readTags, type ColumnRole, type Columns } from './intake/columns.js';
 export { markDuplicates, comparableAddress, type DuplicateMark } from './intake/duplicates.js';
-export { recogniseKind, titleFromAddress, titleFromWords, linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/kind.js';
+export { recogniseKind, titleFromAddress, titleFromWords } from './intake/kind.js';
+export { linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/material-kinds.js';
 
 export { describeAddress } from './service/match.js';
 export { mendingFor, type Mending } from './service/mending.js';
@@ -14,7 +15,8 @@ export { shippedServices } from './service/shipped.js';
 export type { ServiceDescription } from './service/description.js';
 
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, PageFacts } from './access/evidence.js';
-export { judgeAccess, accessVerdicts, verdictReasons, type AccessVerdict, type Judgement, type VerdictReason } from './access/verdict.js';
+export { accessVerdicts, verdictReasons, type AccessVerdict, type Judgement, type VerdictReason } from './access/judgement.js';
+export { judgeAccess } from './access/verdict.js';
 
 export { carriedBy, carries, contentPayload, type Carriable, type Carry, type Carried } from './payload/carry.js';
 export {

@@ -1,6 +1,7 @@
 import { shippedServices } from '../service/shipped.js';
 import type { Ending, Evidence, FormFacts, PageFacts } from './evidence.js';
-import { judgeAccess, type AccessVerdict, type VerdictReason } from './verdict.js';
+import type { AccessVerdict, VerdictReason } from './judgement.js';
+import { judgeAccess } from './verdict.js';
 
 interface Shape {
   readonly asked?: string;

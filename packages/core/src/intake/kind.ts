@@ -1,13 +1,8 @@
 /** What kind of material a link is, before anything was opened: by the service's description, else by its ending. */
-import { contentKinds } from '../payload/content.js';
 import { describeAddress } from '../service/match.js';
 import type { ServiceDescription } from '../service/description.js';
+import type { LinkKind } from './material-kinds.js';
 import { parseUrl } from './read-intake.js';
-
-export const linkKinds = ['form', 'document', 'folder', 'video', 'audio', 'web-page'] as const;
-export type LinkKind = (typeof linkKinds)[number];
-export const materialKinds = [...linkKinds, 'message', ...contentKinds] as const;
-export type MaterialKind = (typeof materialKinds)[number];
 
 const endings: readonly (readonly [RegExp, LinkKind])[] = [
   [/\.(?:pdf|docx?|odt|pptx?|odp|xlsx?|ods)$/i, 'document'],

@@ -1,5 +1,5 @@
 /** The four answers of a station: opens, carries, reads, on paper. Each has a state, and the facts behind it. */
-import type { AccessVerdict } from '../access/verdict.js';
+import type { AccessVerdict } from '../access/judgement.js';
 import { unreachable } from '../result.js';
 
 export const answerStates = ['done', 'look-at', 'stop', 'not-yet'] as const;

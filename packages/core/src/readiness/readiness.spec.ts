@@ -1,4 +1,4 @@
-import { accessVerdicts } from '../access/verdict.js';
+import { accessVerdicts } from '../access/judgement.js';
 import { opensState, paperAnswer, readsAnswer } from './answer.js';
 import { summarise, type FourStates } from './summary.js';
 

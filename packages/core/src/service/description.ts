@@ -2,8 +2,8 @@
  * What Hapset knows about a service, as data: whose addresses are whose, what its walls look like, and
  * the steps that mend sharing there. No service appears in code; a check works without any description too.
  */
-import type { LinkKind } from '../intake/kind.js';
-import type { AccessVerdict } from '../access/verdict.js';
+import type { LinkKind } from '../intake/material-kinds.js';
+import type { AccessVerdict } from '../access/judgement.js';
 
 export interface ServiceDescription {
   readonly id: string;

@@ -1,6 +1,6 @@
 /** The steps that mend a verdict: the service's own where it is described, general ones otherwise. */
 import { unreachable } from '../result.js';
-import type { AccessVerdict } from '../access/verdict.js';
+import type { AccessVerdict } from '../access/judgement.js';
 import { parseUrl } from '../intake/read-intake.js';
 import type { ServiceDescription } from './description.js';
 import { describeAddress } from './match.js';

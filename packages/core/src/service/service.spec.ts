@@ -1,4 +1,4 @@
-import { accessVerdicts } from '../access/verdict.js';
+import { accessVerdicts } from '../access/judgement.js';
 import { describeAddress, hostMatches, pathMatches } from './match.js';
 import { mendingFor } from './mending.js';
 import { shippedServices } from './shipped.js';

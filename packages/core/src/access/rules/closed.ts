@@ -1,6 +1,6 @@
 /** A form that takes no more answers. */
 import { findNotice, findWall, marks } from '../marks.js';
-import type { Rule } from '../verdict.js';
+import type { Rule } from '../judgement.js';
 
 export const closedRule: Rule = (evidence, services) => {
   const known = findWall(evidence, services, 'closed');

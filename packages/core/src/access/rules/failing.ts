@@ -1,5 +1,5 @@
 /** No answer, or an answer that says the service itself is in trouble: nothing is known about the sharing. */
-import type { Rule } from '../verdict.js';
+import type { Rule } from '../judgement.js';
 
 export const failingRule: Rule = ({ ending, final, hops, asked }) => {
   const host = hostOf(hops.at(-1)?.address ?? asked);

@@ -1,6 +1,6 @@
 /** Gone, by status or by a short page that says so with status 200. */
 import { findNotice, findWall, marks } from '../marks.js';
-import type { Rule } from '../verdict.js';
+import type { Rule } from '../judgement.js';
 
 export const missingRule: Rule = (evidence, services) => {
   const status = evidence.final?.status;

@@ -1,6 +1,6 @@
 /** Shared with chosen people: the service knows the material and offers to ask for it, or answers 403. */
 import { findNotice, findWall, marks } from '../marks.js';
-import type { Rule } from '../verdict.js';
+import type { Rule } from '../judgement.js';
 
 export const namedOnlyRule: Rule = (evidence, services) => {
   const known = findWall(evidence, services, 'named-only');

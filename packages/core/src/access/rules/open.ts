@@ -1,5 +1,5 @@
 /** Nothing stood in the way: a page with something on it, or a file. */
-import type { Rule } from '../verdict.js';
+import type { Rule } from '../judgement.js';
 
 export const openRule: Rule = ({ final }) => {
   if (!final || final.sizeBytes === 0) return null;

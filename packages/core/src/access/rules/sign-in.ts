@@ -5,7 +5,7 @@
  */
 import { findNotice, findWall, findWords, marks, noticeLength } from '../marks.js';
 import type { Evidence, FormFacts, PageFacts } from '../evidence.js';
-import type { Rule } from '../verdict.js';
+import type { Rule } from '../judgement.js';
 
 const signInPath = /\/(?:sign-?in|log-?in|auth|authorize|oauth2?|saml2?|sso|come-in|session)(?:[/?]|$)/i;
 

@@ -1,5 +1,5 @@
 /** What can't be told from here: pages that only a script fills, pages that lead on by themselves, odd statuses. */
-import type { Rule } from '../verdict.js';
+import type { Rule } from '../judgement.js';
 
 export const unknownRule: Rule = ({ final }) => {
   if (!final) return { verdict: 'unknown', reason: 'nothing-to-see', detail: '' };
