@@ -1,4 +1,3 @@
-import type { LessonRow as LessonRowView } from '@hapset/contract';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
@@ -12,6 +11,7 @@ import { lessonsQuery } from '../lesson/lesson.queries.js';
 import { useCreateMaterials } from '../material/material.queries.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
+import { soonestFirst } from './soonest-first.js';
 
 const lessonsShown = 5;
 
@@ -53,7 +53,7 @@ function NextLessons(): ReactElement {
   const lessons = useInfiniteQuery(lessonsQuery);
   if (lessons.isPending) return <Loading rows={3} label="Lessons are loading" />;
   if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
-  const rows = soonestFirst(lessons.data.pages.flatMap((page) => page.rows), today()).slice(0, lessonsShown);
+  const rows = soonestFirst(lessons.data.pages.flatMap((page) => page.rows), format(new Date(), 'yyyy-MM-dd')).slice(0, lessonsShown);
   if (rows.length === 0) return <Empty title="No lessons yet">One code alone needs no lesson. For several stations in a room, make a lesson: it shows at a glance which of them are ready.</Empty>;
   return (
     <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
@@ -62,17 +62,4 @@ function NextLessons(): ReactElement {
       ))}
     </ul>
   );
-}
-
-/** Today's day on this device, `YYYY-MM-DD`. */
-function today(): string {
-  return format(new Date(), 'yyyy-MM-dd');
-}
-
-/** Coming lessons from the soonest on, then those without a day, then the past ones from the latest back. */
-export function soonestFirst(rows: readonly LessonRowView[], now: string): readonly LessonRowView[] {
-  const coming = rows.filter((row) => row.date !== null && row.date >= now).reverse();
-  const undated = rows.filter((row) => row.date === null);
-  const past = rows.filter((row) => row.date !== null && row.date < now);
-  return [...coming, ...undated, ...past];
 }

@@ -1,0 +1,99 @@
+import type { DeviceView } from '@hapset/contract';
+import type { AccessCheck } from '../access-check/access-check.entity.js';
+import type { Lesson } from '../lesson/lesson.entity.js';
+import type { Material } from '../material/material.entity.js';
+import type { Rehearsal } from '../rehearsal/rehearsal.entity.js';
+import type { Sheet } from '../sheet/sheet.entity.js';
+import { PlannedSymbols } from '../symbol/planned-symbols.js';
+import { distanceWithoutLessonM, planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
+
+const tablet: DeviceView = { id: 't', name: 'Tablets', count: 12, previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
+const laptop: DeviceView = { ...tablet, id: 'l', name: 'Laptops', horizontalFovDeg: 70 };
+const devices = [tablet, laptop];
+
+const material = (more: Partial<Material> = {}): Material => ({ kind: 'document', title: 'Guide', link: 'http://cofferlane.localhost:1/leaf/guide', words: null, content: null, ...more }) as Material;
+const lesson = (viewingDistanceM: number): Lesson => ({ viewingDistanceM }) as Lesson;
+const symbols = new PlannedSymbols();
+
+function facts(more: Partial<StandingFacts> & { readonly material?: Material } = {}): StandingFacts {
+  const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
+  const code = symbols.of(place.material, 'Europe/Dublin');
+  const print = planPrint(place, code, devices, 'A4');
+  return { place, code, print, checks: { done: null, pending: null }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, ...more };
+}
+
+const check = (verdict: AccessCheck['verdict']): AccessCheck => ({ verdict, finishedAt: new Date('2026-11-20T09:00:00Z') }) as AccessCheck;
+const rehearsal = (reachM: number): Rehearsal => ({ results: devices.map(({ id }) => ({ deviceId: id, reachM, hitAndMissM: reachM, fromM: 0.2, frames: 9, misread: null })), rehearsedAt: new Date('2026-11-20T09:01:00Z') }) as unknown as Rehearsal;
+const sheet = (payload: string, sizeMm: number): Sheet => ({ content: { payload }, sizeMm, madeAt: new Date('2026-11-20T09:02:00Z') }) as Sheet;
+
+describe('what is printed', () => {
+  it('is larger for students who stand farther away', () => {
+    const near = facts({ place: { material: material(), station: null, lesson: lesson(0.8) } }).print;
+    const far = facts().print;
+    expect(near.sizeMm).toBeLessThan(far.sizeMm);
+    expect(far.distanceM).toBe(2);
+  });
+
+  it('has a distance of its own without a lesson', () => {
+    expect(facts({ place: { material: material(), station: null, lesson: null } }).print.distanceM).toBe(distanceWithoutLessonM);
+  });
+
+  it('is rehearsed under a key that every change of code, size or devices changes, and the distance alone does not', () => {
+    const { print, place, code } = facts();
+    const other = symbols.of(material({ link: 'https://a.example/other' }), 'UTC');
+    const keys = [
+      print.rehearsalKey,
+      planPrint(place, other, devices, 'A4').rehearsalKey,
+      planPrint(place, code, [tablet], 'A4').rehearsalKey,
+      planPrint(place, code, [tablet, { ...laptop, blurPx: 1.4 }], 'A4').rehearsalKey,
+      planPrint({ ...place, lesson: lesson(0.9) }, code, devices, 'A4').rehearsalKey,
+    ];
+    expect(new Set(keys).size).toBe(keys.length);
+    // Both are as small as posters get, so the code hangs in the same size and reads as far.
+    expect(planPrint({ ...place, lesson: lesson(0.3) }, code, devices, 'A4').rehearsalKey).toBe(planPrint({ ...place, lesson: lesson(0.25) }, code, devices, 'A4').rehearsalKey);
+    expect(planPrint(place, code, [{ ...tablet, name: 'Renamed', count: 1 }, laptop], 'A4').rehearsalKey).toBe(print.rehearsalKey);
+  });
+});
+
+describe('the four answers', () => {
+  it('are not yet where nothing is known', () => {
+    const { opens, carries, reads, paper } = toReadinessView(facts());
+    expect([opens.state, carries.state, reads.state, paper.state]).toEqual(['not-yet', 'done', 'not-yet', 'not-yet']);
+    expect(toRehearsalView(facts())).toMatchObject({ results: null, rehearsedAt: null, distanceM: 2 });
+  });
+
+  it('name verdict and steps, and keep the verdict while it is opened again', () => {
+    const { opens } = toReadinessView(facts({ checks: { done: check('sign-in'), pending: check(null) } }));
+    expect(opens).toEqual({ state: 'stop', opening: true, verdict: 'sign-in', checkedAt: '2026-11-20T09:00:00.000Z', steps: 2, inTheCode: false });
+    expect(toReadinessView(facts({ checks: { done: check('open'), pending: null } })).opens).toMatchObject({ state: 'done', opening: false, steps: 0 });
+  });
+
+  it('ask no network for words', () => {
+    expect(toReadinessView(facts({ material: material({ kind: 'message', link: null, words: 'Who am I?' }) })).opens).toMatchObject({ state: 'done', inTheCode: true });
+  });
+
+  it('name the devices that fall short', () => {
+    expect(toReadinessView(facts({ rehearsal: rehearsal(2.1) })).reads).toEqual({ state: 'done', leastReachM: 2.1, distanceM: 2, devices: 2, fallShort: [] });
+    expect(toReadinessView(facts({ rehearsal: rehearsal(1.9) })).reads).toMatchObject({ state: 'look-at', fallShort: ['Tablets', 'Laptops'] });
+  });
+
+  it('stop where no code holds it', () => {
+    const { carries } = toReadinessView(facts({ material: material({ link: null, words: 'ä'.repeat(2000), kind: 'message' }) }));
+    expect(carries).toEqual({ state: 'stop', carry: 'words', grain: null, modules: null });
+  });
+
+  it('tell paper that is older than the change', () => {
+    const now = facts();
+    expect(toReadinessView({ ...now, lastSheet: sheet(now.code.carried.payload, now.print.sizeMm) }).paper).toMatchObject({ state: 'done', changed: [], madeAt: '2026-11-20T09:02:00.000Z' });
+    expect(toReadinessView({ ...now, lastSheet: sheet('https://a.example/old', now.print.sizeMm - 30) }).paper).toMatchObject({ state: 'look-at', changed: ['payload', 'size'] });
+  });
+});
+
+describe('planned symbols', () => {
+  it('are kept, and an event is planned for each zone', () => {
+    const same = material();
+    expect(symbols.of(same, 'UTC')).toBe(symbols.of(same, 'UTC'));
+    const event = material({ link: null, content: { kind: 'event', title: 'Walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: '', about: '' } });
+    expect(symbols.of(event, 'UTC').carried.payload).not.toBe(symbols.of(event, 'Europe/Dublin').carried.payload);
+  });
+});
