@@ -12,7 +12,7 @@ module.exports = {
     { name: 'neighbours-know-nobody', severity: 'error', from: within('^apps/neighbours/src'), to: { path: '^(packages|apps)/', pathNot: '^apps/neighbours/' } },
     { name: 'design-has-no-domain', severity: 'error', from: { path: '^apps/web/src/design' }, to: { path: '^(apps/web/src/(?!design)|packages/)' } },
     { name: 'packages-by-their-entry', severity: 'error', from: { path: '^(apps|packages)/([^/]+)/' }, to: { path: '^packages/([^/]+)/src/(?!index\\.ts$)', pathNot: '^packages/$2/' } },
-    { name: 'not-to-test', severity: 'error', from: { pathNot: '(\\.spec\\.tsx?$|/testing/)' }, to: { path: '(\\.spec\\.tsx?$|/testing/)' } },
+    { name: 'not-to-test', severity: 'error', from: { pathNot: '(\\.spec\\.tsx?$|/test/)' }, to: { path: '(\\.spec\\.tsx?$|/test/)' } },
     { name: 'only-known-packages', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\?url$' } },
   ],
   options: {

@@ -1,7 +1,7 @@
 import type { AccessCheckView } from '@hapset/contract';
-import { link, Scene, words } from '../testing/scene.js';
-import { openPage, SmallWeb } from '../testing/small-web.js';
-import { TestServer } from '../testing/test-server.js';
+import { link, Scene, words } from '../test/scene.js';
+import { openPage, SmallWeb } from '../test/small-web.js';
+import { TestServer } from '../test/test-server.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 

@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import type { Evidence } from '@hapset/core';
-import { openPage, SmallWeb } from '../testing/small-web.js';
+import { openPage, SmallWeb } from '../test/small-web.js';
 import { AddressGuard } from './address-guard.js';
 import { StudentBrowser } from './student-browser.js';
 

@@ -1,5 +1,5 @@
 import request from 'supertest';
-import { TestServer, testPassword } from '../testing/test-server.js';
+import { TestServer, testPassword } from '../test/test-server.js';
 import { hashPassword, passwordMatches } from './password.js';
 import { Session } from './session.entity.js';
 import { sessionDays } from './session.service.js';

@@ -5,7 +5,7 @@ import { loadDemo } from '../demo/load-demo.js';
 import { readScenario } from '../demo/scenario.js';
 import { Lesson } from '../lesson/lesson.entity.js';
 import { Material } from '../material/material.entity.js';
-import { createDatabase, dropDatabase } from '../testing/test-server.js';
+import { createDatabase, dropDatabase } from '../test/test-server.js';
 import { dataSourceOptions } from './data-source.js';
 import { migrate } from './migrate.js';
 

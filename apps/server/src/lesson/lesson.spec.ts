@@ -1,6 +1,6 @@
 import { limits, type LessonsPage, type LessonView, type Problem } from '@hapset/contract';
 import request from 'supertest';
-import { link, Scene, words } from '../testing/scene.js';
+import { link, Scene, words } from '../test/scene.js';
 
 describe('lessons and their bench', () => {
   let scene: Scene;

@@ -1,6 +1,6 @@
 import type { CreatedMaterials, MaterialPage, MaterialView, Problem, SchoolView, ShelfPage, TagView } from '@hapset/contract';
 import { limits } from '@hapset/contract';
-import { link, Scene, words } from '../testing/scene.js';
+import { link, Scene, words } from '../test/scene.js';
 
 describe('materials and the shelf', () => {
   let scene: Scene;

@@ -1,7 +1,7 @@
 import { fillPath, routes, type Route, type RouteName, type SheetView } from '@hapset/contract';
 import type { Router } from 'express';
 import { newId } from '../database/columns.js';
-import { link, Scene, words } from '../testing/scene.js';
+import { link, Scene, words } from '../test/scene.js';
 import { OwnedIds } from './owned-ids.js';
 
 /** A body that each writing route would take from its rightful caller; ids stand for Maren's things. */

@@ -1,4 +1,4 @@
-import { link, Scene } from '../testing/scene.js';
+import { link, Scene } from '../test/scene.js';
 
 describe('handing in a rehearsal', () => {
   let scene: Scene;

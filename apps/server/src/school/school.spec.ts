@@ -2,7 +2,7 @@ import type { DeviceView, HealthView, SchoolClassView, SchoolView, WelcomeView }
 import { writeFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Scene } from '../testing/scene.js';
+import { Scene } from '../test/scene.js';
 
 describe('the school', () => {
   let scene: Scene;

@@ -5,8 +5,8 @@ import { join } from 'node:path';
 import type { SheetView } from '@hapset/contract';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import { link, Scene, words } from '../testing/scene.js';
-import { openPage, SmallWeb } from '../testing/small-web.js';
+import { link, Scene, words } from '../test/scene.js';
+import { openPage, SmallWeb } from '../test/small-web.js';
 import { measureText, missingCharacters } from './sheet-fonts.js';
 
 function decode(png: Buffer): string | undefined {
