@@ -59,7 +59,7 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
           noun="station"
           here={rows.flatMap((row) => row.material.link ?? [])}
           autoFocus={rows.length === 0}
-          onAdd={(items) => add.mutateAsync({ items, materialIds: [] })}
+          onAdd={(items) => add.mutateAsync(items)}
         />
       </div>
       <Suspense>{changing && <ChangeLesson lesson={lesson} onClose={() => setChanging(false)} />}</Suspense>

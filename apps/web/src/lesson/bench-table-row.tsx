@@ -1,16 +1,15 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import type { BenchRow } from '@hapset/contract';
+import { routes, type BenchRow } from '@hapset/contract';
 import { MoreHorizontal } from 'lucide-react';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Menu } from '../design/menu.js';
-import { useNotice } from '../design/notice.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { AnswerCell } from '../readiness/answer-cell.js';
 import { carriesWords, opensWords, paperWords, readsWords } from '../readiness/answers.js';
-import { useRemoveStation } from '../station/station.queries.js';
 import { CodePicture } from '../symbol/code-picture.js';
+import { useRemoval } from '../undo/use-removal.js';
 import { kindWords } from '../wording/kinds.js';
 import { RenameStation } from './rename-station.js';
 
@@ -28,16 +27,9 @@ interface Props {
 export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props): ReactElement {
   const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: row.stationId });
   const [renaming, setRenaming] = useState(false);
-  const remove = useRemoveStation();
-  const notice = useNotice();
+  const removal = useRemoval({ remove: routes.removeStation, restore: routes.restoreStation, params: { stationId: row.stationId }, words: `“${row.name}” was removed. It stays on the shelf.` });
   const page = `/lessons/${lessonId}/stations/${row.stationId}`;
   const { readiness } = row;
-  const onRemove = (): void => {
-    remove.mutate(
-      { stationId: row.stationId },
-      { onSuccess: () => notice({ words: `“${row.name}” was removed. It stays on the shelf.`, undo: () => remove.mutate({ stationId: row.stationId, back: true }) }) },
-    );
-  };
   return (
     <div
       ref={setNodeRef}
@@ -89,7 +81,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
             { label: 'Rename', onSelect: () => setRenaming(true) },
             { label: 'Move up', onSelect: () => onMove(-1), disabled: row.position === 1 },
             { label: 'Move down', onSelect: () => onMove(1), disabled: last },
-            { label: 'Remove', onSelect: onRemove, danger: true },
+            { label: 'Remove', onSelect: removal.run, danger: true },
           ]}
         >
           <MoreHorizontal size={17} aria-hidden />

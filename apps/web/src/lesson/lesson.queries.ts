@@ -1,6 +1,7 @@
-import { routes, type BenchView, type ChangeLesson, type CreateLesson, type CreatedView, type LessonsPage, type LessonView, type NewMaterial } from '@hapset/contract';
+import { limits, routes, type BenchView, type ChangeLesson, type CreateLesson, type CreatedView, type LessonsPage, type LessonView, type NewMaterial } from '@hapset/contract';
 import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../api/client.js';
+import { inParts } from '../api/in-parts.js';
 import { materialKeys } from '../material/material.keys.js';
 import { lessonKeys } from './lesson.keys.js';
 
@@ -39,17 +40,13 @@ export function useChangeLesson(lessonId: string): UseMutationResult<LessonView,
   return useMutation({ mutationFn: (body: ChangeLesson) => call(routes.changeLesson, { params: { lessonId }, body }), onSettled: changed });
 }
 
-export function useRemoveLesson(): UseMutationResult<unknown, Error, { lessonId: string; back?: boolean }> {
+/** Adds stations at the end, in as many calls as the server's limit asks for. Gives their ids. */
+export function useAddStations(lessonId: string): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
   const changed = useLessonsChanged();
   return useMutation({
-    mutationFn: ({ lessonId, back }: { lessonId: string; back?: boolean }) => call(back ? routes.restoreLesson : routes.removeLesson, { params: { lessonId } }),
-    onSuccess: changed,
+    mutationFn: (items: readonly NewMaterial[]) => inParts(items, limits.itemsAtOnce, async (part) => (await call(routes.addStations, { params: { lessonId }, body: { items: part, materialIds: [] } })).stationIds),
+    onSettled: changed,
   });
-}
-
-export function useAddStations(lessonId: string): UseMutationResult<unknown, Error, { items: readonly NewMaterial[]; materialIds: readonly string[] }> {
-  const changed = useLessonsChanged();
-  return useMutation({ mutationFn: (body: { items: readonly NewMaterial[]; materialIds: readonly string[] }) => call(routes.addStations, { params: { lessonId }, body }), onSuccess: changed });
 }
 
 /** Shows the new order at once and goes back to the server's when it refuses. */

@@ -1,15 +1,15 @@
-import type { ChangeMaterial, MaterialPage } from '@hapset/contract';
+import { routes, type ChangeMaterial, type MaterialPage } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../design/button.js';
 import { Dialog } from '../design/dialog.js';
-import { useNotice } from '../design/notice.js';
 import { KindForm } from '../kind/kind-form.js';
 import { schoolQuery } from '../school/school.queries.js';
+import { useRemoval } from '../undo/use-removal.js';
 import { wordsFor } from '../wording/problems.js';
 import { MaterialForm } from './material-form.js';
-import { useChangeMaterial, useRemoveMaterial } from './material.queries.js';
+import { useChangeMaterial } from './material.queries.js';
 
 /** Changes a material: what it says, what it is called, what students should do. */
 export function ChangeMaterialDialog({ page: { material, station, lessons }, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
@@ -39,26 +39,14 @@ export function ChangeMaterialDialog({ page: { material, station, lessons }, onC
 }
 
 function RemoveMaterial({ id, title }: { readonly id: string; readonly title: string }): ReactElement {
-  const remove = useRemoveMaterial();
   const navigate = useNavigate();
-  const notice = useNotice();
-  const onRemove = (): void => {
-    remove.mutate(
-      { materialId: id },
-      {
-        onSuccess: () => {
-          notice({ words: `“${title}” was taken off the shelf.`, undo: () => remove.mutate({ materialId: id, back: true }) });
-          void navigate('/shelf');
-        },
-      },
-    );
-  };
+  const removal = useRemoval({ remove: routes.removeMaterial, restore: routes.restoreMaterial, params: { materialId: id }, words: `“${title}” was taken off the shelf.`, onRemoved: () => void navigate('/shelf') });
   return (
     <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px]">
-      <span className={`flex-1 ${remove.isError ? 'font-semibold text-stop' : 'text-muted'}`} role={remove.isError ? 'alert' : undefined}>
-        {remove.isError ? wordsFor(remove.error) : 'A code that is on a wall goes on working.'}
+      <span className={`flex-1 ${removal.error ? 'font-semibold text-stop' : 'text-muted'}`} role={removal.error ? 'alert' : undefined}>
+        {removal.error ? wordsFor(removal.error) : 'A code that is on a wall goes on working.'}
       </span>
-      <Button onClick={onRemove}>Take off the shelf</Button>
+      <Button onClick={removal.run}>Take off the shelf</Button>
     </div>
   );
 }

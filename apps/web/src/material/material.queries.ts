@@ -1,6 +1,7 @@
 import { limits, routes, type ChangeMaterial, type MaterialPage, type MaterialView, type NewMaterial, type ShelfPage, type TagView } from '@hapset/contract';
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../api/client.js';
+import { inParts } from '../api/in-parts.js';
 import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { materialKeys } from './material.keys.js';
 import { routeFor, type PlaceId } from './place-id.js';
@@ -39,14 +40,7 @@ export const materialPageQuery = (place: PlaceId) =>
 export function useCreateMaterials(): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
   const changed = useLessonsChanged();
   return useMutation({
-    mutationFn: async (items: readonly NewMaterial[]) => {
-      const ids: string[] = [];
-      for (let start = 0; start < items.length; start += limits.itemsAtOnce) {
-        const { materialIds } = await call(routes.createMaterials, { body: { items: items.slice(start, start + limits.itemsAtOnce) } });
-        ids.push(...materialIds);
-      }
-      return ids;
-    },
+    mutationFn: (items: readonly NewMaterial[]) => inParts(items, limits.itemsAtOnce, async (part) => (await call(routes.createMaterials, { body: { items: part } })).materialIds),
     onSettled: changed,
   });
 }
@@ -54,14 +48,6 @@ export function useCreateMaterials(): UseMutationResult<readonly string[], Error
 export function useChangeMaterial(materialId: string): UseMutationResult<MaterialView, Error, ChangeMaterial> {
   const changed = useLessonsChanged();
   return useMutation({ mutationFn: (body: ChangeMaterial) => call(routes.changeMaterial, { params: { materialId }, body }), onSettled: changed });
-}
-
-export function useRemoveMaterial(): UseMutationResult<unknown, Error, { materialId: string; back?: boolean }> {
-  const changed = useLessonsChanged();
-  return useMutation({
-    mutationFn: ({ materialId, back }: { materialId: string; back?: boolean }) => call(back ? routes.restoreMaterial : routes.removeMaterial, { params: { materialId } }),
-    onSuccess: changed,
-  });
 }
 
 export function useOpenMaterial(): UseMutationResult<unknown, Error, string> {

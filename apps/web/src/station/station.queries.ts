@@ -7,11 +7,3 @@ export function useChangeStation(stationId: string): UseMutationResult<unknown, 
   const changed = useLessonsChanged();
   return useMutation({ mutationFn: (body: ChangeStation) => call(routes.changeStation, { params: { stationId }, body }), onSettled: changed });
 }
-
-export function useRemoveStation(): UseMutationResult<unknown, Error, { stationId: string; back?: boolean }> {
-  const changed = useLessonsChanged();
-  return useMutation({
-    mutationFn: ({ stationId, back }: { stationId: string; back?: boolean }) => call(back ? routes.restoreStation : routes.removeStation, { params: { stationId } }),
-    onSuccess: changed,
-  });
-}

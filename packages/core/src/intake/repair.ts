@@ -38,8 +38,7 @@ interface Step {
 }
 
 // Zero-width characters, byte order mark, soft hyphen, bidi controls, variation selectors, C0/C1 controls but line ends.
-// eslint-disable-next-line no-control-regex
-const invisible = /[\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff\u00ad\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f]|[\ufe00-\ufe0f]/gu;
+const invisible = /[\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff\u00ad]|[\ufe00-\ufe0f]|(?![\t\n\r])\p{Cc}/gu;
 const quotePairs = ['""', "''", '“”', '„“', '„”', '‘’', '‚‘', '«»', '»«', '‹›', '``', '「」'];
 const bracketPairs = ['<>', '()', '[]', '{}'];
 

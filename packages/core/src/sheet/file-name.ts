@@ -1,8 +1,7 @@
 /** Names of files that leave Hapset: readable, safe on every file system, never empty. */
 
 // Not allowed on at least one common file system, and characters that can't be seen.
-// eslint-disable-next-line no-control-regex
-const unsafe = /[\u0000-\u001f\u007f<>:"/\\|?*\u200b-\u200f\u202a-\u202e\u2066-\u2069]+/gu;
+const unsafe = /[\p{Cc}<>:"/\\|?*\u200b-\u200f\u202a-\u202e\u2066-\u2069]+/gu;
 
 /**
  * "03 Photo bank, north cove.png".

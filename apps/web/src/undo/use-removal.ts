@@ -1,0 +1,40 @@
+import type { Route } from '@hapset/contract';
+import { useMutation } from '@tanstack/react-query';
+import { call } from '../api/client.js';
+import { useNotice } from '../design/notice.js';
+import { useLessonsChanged } from '../lesson/lesson.queries.js';
+import { wordsFor } from '../wording/problems.js';
+
+interface Removal {
+  readonly remove: Route<null, null>;
+  readonly restore: Route<null, null>;
+  readonly params: Readonly<Record<string, string>>;
+  /** What is said when it is gone. */
+  readonly words: string;
+  /** Where to go from a page that is gone as well. */
+  readonly onRemoved?: () => void;
+}
+
+export interface RemovalState {
+  readonly error: Error | null;
+  readonly run: () => void;
+}
+
+/**
+ * Removes something at once, says so, and offers the way back: undo instead of "are you sure". What follows belongs to
+ * the removal and not to whatever showed it, since that is often gone by then.
+ */
+export function useRemoval({ remove, restore, params, words, onRemoved }: Removal): RemovalState {
+  const notice = useNotice();
+  const changed = useLessonsChanged();
+  const bringBack = useMutation({ mutationFn: () => call(restore, { params }), onSuccess: changed, onError: (error) => notice({ words: wordsFor(error) }) });
+  const removal = useMutation({
+    mutationFn: () => call(remove, { params }),
+    onSuccess: () => {
+      notice({ words, undo: () => bringBack.mutate() });
+      onRemoved?.();
+      return changed();
+    },
+  });
+  return { error: removal.error, run: () => removal.mutate() };
+}
