@@ -8,7 +8,7 @@ const server = `http://127.0.0.1:${process.env.HAPSET_PORT ?? '4300'}`;
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  resolve: { alias: { '@hapset/core': source('core'), '@hapset/contract': source('contract'), '@hapset/readers': source('readers') } },
+  resolve: { alias: { '@hapset/core/re2': fileURLToPath(new URL('../../packages/core/src/service/re2-pattern.ts', import.meta.url)), '@hapset/core': source('core'), '@hapset/contract': source('contract'), '@hapset/readers': source('readers') } },
   worker: { format: 'es' },
   build: { target: 'es2022', sourcemap: false, assetsInlineLimit: 0, chunkSizeWarningLimit: 600 },
   server: { host: '127.0.0.1', port: Number(process.env.HAPSET_DEV_PORT ?? '4301'), strictPort: true, proxy: { '/api': server } },

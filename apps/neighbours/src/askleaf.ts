@@ -46,6 +46,13 @@ export function askleaf(cupboard: Cupboard, gatepost: Gatepost): Express {
     response.send(page(dress, ask.title, '<h1>Your answers are pressed between the pages</h1>'));
   });
 
+  // Where its owner builds it and reads what was answered. Strangers are sent to the gate.
+  app.get(['/ask/:slug/build', '/ask/:slug/heard', '/sheet/:slug'], (request, response) => {
+    const ask = find(request);
+    if (!ask) return void response.status(404).type('text/plain').send('No such leaf.');
+    if (ownerOnly(ask, gatepost, request, response)) response.send(page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><p>${ask.answers} answers so far.</p>`));
+  });
+
   app.get('/ask/:slug/who', (request, response) => {
     const ask = find(request);
     if (!ask) return void response.status(404).type('text/plain').send('No such leaf.');

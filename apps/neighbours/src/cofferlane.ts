@@ -42,6 +42,16 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     }
   });
 
+  // Pages of the owner's own: where it is written, and where somebody takes a copy. Strangers are sent to the gate.
+  app.get('/leaf/:slug/write', (request, response) => {
+    const slug = String(request.params.slug);
+    const kept = Object.hasOwn(cupboard.contents.leaves, slug) ? cupboard.contents.leaves[slug] : undefined;
+    if (!kept) return void response.status(404).type('text/plain').send('Nothing on this shelf.');
+    if (kept.mayChange || ownerOnly(kept, gatepost, request, response)) response.send(contents({ ...kept, mayChange: true }, 'leaf'));
+  });
+  app.get('/leaf/:slug/copy', (request, response) => response.redirect(gatepost.comeInAddress(fullAddress(request))));
+  app.get('/leaf/:slug/glance', (request, response) => response.redirect(`/leaf/${request.params.slug}`));
+
   app.get('/:shelf/:slug/who', (request, response) => {
     const kept = find(request);
     if (!kept) return void response.status(404).type('text/plain').send('Nothing on this shelf.');

@@ -15,6 +15,7 @@ import { OwnershipModule } from './ownership/ownership.module.js';
 import { RehearsalModule } from './rehearsal/rehearsal.module.js';
 import { SchoolClassModule } from './school-class/school-class.module.js';
 import { SchoolModule } from './school/school.module.js';
+import { ServiceDescriptionModule } from './service-description/service-description.module.js';
 import { SheetModule } from './sheet/sheet.module.js';
 import { StationModule } from './station/station.module.js';
 
@@ -31,6 +32,7 @@ export class AppModule {
         AccountModule,
         SchoolModule,
         DeviceModule,
+        ServiceDescriptionModule,
         SchoolClassModule,
         MaterialModule,
         StationModule,

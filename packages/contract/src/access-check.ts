@@ -28,4 +28,8 @@ export interface AccessCheckView {
   readonly sizeBytes: number | null;
   readonly hops: readonly Hop[];
   readonly mending: MendingView | null;
+  /** The link without what only counts visitors; given only when both were opened and led to the same page. */
+  readonly trimmed: { readonly link: string; readonly removed: readonly string[] } | null;
+  /** Hosts on the way that are the school's own short links. */
+  readonly ownShorteners: readonly string[];
 }

@@ -4,6 +4,7 @@ export * from './account.js';
 export * from './school.js';
 export * from './device.js';
 export * from './school-class.js';
+export * from './service.js';
 export * from './access-check.js';
 export * from './material.js';
 export * from './readiness.js';

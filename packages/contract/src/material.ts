@@ -1,4 +1,4 @@
-import type { Carry, Content, ErrorCorrectionLevel, Grain, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { AddressRole, Carry, Content, ErrorCorrectionLevel, Grain, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
 import type { DeviceView } from './device.js';
 import type { ReadinessView } from './readiness.js';
@@ -11,6 +11,8 @@ export interface NewMaterial {
   /** What was pasted, before any repair. */
   readonly pasted: string;
   readonly repairs: readonly Repair[];
+  /** Given where the teacher chose another kind of link than was recognised. */
+  readonly kind?: LinkKind;
   /** Given where the teacher named it; otherwise the page's own title is used. */
   readonly title?: string;
   /** What students should do; a sentence that fits the kind otherwise. */
@@ -34,6 +36,18 @@ export interface ChangeMaterial {
   readonly tags?: readonly string[];
 }
 
+/** A link in the light of its service's description. */
+export interface DescribedLink {
+  /** Name of the service. */
+  readonly service: string;
+  /** Whose page it is; null where the description does not know the path. */
+  readonly role: AddressRole | null;
+  /** The student's link, where this one is not and it can be worked out. */
+  readonly studentLink: string | null;
+  /** How to get the student's link by hand. */
+  readonly steps: readonly string[];
+}
+
 export interface MaterialView {
   readonly id: string;
   readonly kind: MaterialKind;
@@ -43,8 +57,8 @@ export interface MaterialView {
   readonly content: Content | null;
   readonly pasted: string;
   readonly repairs: readonly Repair[];
-  /** Name of the service that the link belongs to; null for a stranger or words. */
-  readonly service: string | null;
+  /** What the service's description says of the link; null for a stranger's or for words. */
+  readonly at: DescribedLink | null;
   readonly instruction: string;
   readonly tags: readonly string[];
   readonly createdAt: string;

@@ -30,4 +30,6 @@ export interface Problem {
 export interface FieldProblem {
   readonly field: string;
   readonly message: string;
+  /** What the message is about, where that is more than the field: a value, a name. */
+  readonly detail?: string;
 }

@@ -8,6 +8,7 @@ import type { DeviceView } from './device.js';
 import type { HealthView } from './health.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
 import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
+import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
 import type { ChangeSchool, SchoolView } from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
 
@@ -39,6 +40,11 @@ export const routes = {
   classes: route<readonly SchoolClassView[]>('GET', '/api/classes'),
   createClass: route<SchoolClassView, CreateSchoolClass>('POST', '/api/classes'),
   changeClass: route<SchoolClassView, ChangeSchoolClass>('PATCH', '/api/classes/:classId'),
+
+  services: route<readonly ServiceView[]>('GET', '/api/services'),
+  keepService: route<ServiceView, KeepService>('PUT', '/api/services/:serviceId', 'administrator'),
+  removeService: route<null>('DELETE', '/api/services/:serviceId', 'administrator'),
+  tryService: route<ServiceTryoutView, TryService>('POST', '/api/service-tryouts', 'administrator'),
 
   lessons: route<LessonsPage>('GET', '/api/lessons'),
   createLesson: route<CreatedView, CreateLesson>('POST', '/api/lessons'),

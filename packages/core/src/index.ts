@@ -9,10 +9,13 @@ export { markDuplicates, comparableAddress, type DuplicateMark } from './intake/
 export { recogniseKind, titleFromAddress, titleFromWords } from './intake/kind.js';
 export { linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/material-kinds.js';
 
-export { describeAddress } from './service/match.js';
+export { compileServices, emptyCatalogue, needPatterns, type LeftOutService, type ServiceCatalogue } from './service/catalogue.js';
+export { addressRoles, type AddressDescription, type AddressRole, type MendingDescription, type ServiceDescription, type WallDescription } from './service/description.js';
+export { descriptionProblems, descriptionProblemReasons, type DescriptionProblem, type DescriptionProblemReason } from './service/description-problems.js';
+export { describeAddress, isOwnShortener, type DescribedAddress } from './service/match.js';
 export { mendingFor, type Mending } from './service/mending.js';
-export { shippedServices } from './service/shipped.js';
-export type { ServiceDescription } from './service/description.js';
+export type { CompilePattern, Pattern } from './service/pattern.js';
+export { samePage, trimLink, type TrimmedLink } from './service/tracking.js';
 
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, PageFacts } from './access/evidence.js';
 export { accessVerdicts, verdictReasons, type AccessVerdict, type Judgement, type VerdictReason } from './access/judgement.js';

@@ -1,6 +1,7 @@
 import { Controller, Delete, Param, Post } from '@nestjs/common';
 import type { AccessCheckView } from '@hapset/contract';
 import { MaterialService } from '../material/material.service.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { StationService } from '../station/station.service.js';
 import { AccessCheckService } from './access-check.service.js';
 import { toAccessCheckView } from './access-check.view.js';
@@ -11,6 +12,7 @@ export class AccessCheckController {
     private readonly checks: AccessCheckService,
     private readonly materials: MaterialService,
     private readonly stations: StationService,
+    private readonly services: ServiceDescriptionService,
   ) {}
 
   /** The check that waits now; null for words, which need none. */
@@ -19,7 +21,7 @@ export class AccessCheckController {
     const material = await this.materials.require(materialId);
     await this.checks.ask([material]);
     const pending = (await this.checks.lastOf([material])).get(materialId)?.pending;
-    return pending ? toAccessCheckView(pending) : null;
+    return pending ? toAccessCheckView(pending, await this.services.catalogue()) : null;
   }
 
   @Post('lessons/:lessonId/access-checks')

@@ -1,5 +1,5 @@
 import type { AccessCheckState } from '@hapset/contract';
-import type { AccessVerdict, Evidence, VerdictReason } from '@hapset/core';
+import type { AccessVerdict, Evidence, TrimmedLink, VerdictReason } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn, optionalIdColumn, optionalTimeColumn, timeColumn } from '../database/columns.js';
 import { Material } from '../material/material.entity.js';
@@ -23,4 +23,6 @@ export class AccessCheck {
   @Column({ ...keywordColumn(30), nullable: true }) reason: VerdictReason | null;
   @Column({ type: 'varchar', length: 500, nullable: true }) detail: string | null;
   @Column({ type: 'json', nullable: true }) evidence: Evidence | null;
+  /** The link without what only counts visitors, and whether it leads to the same page; null where there is nothing to leave out. */
+  @Column({ type: 'json', nullable: true }) trimmed: (TrimmedLink & { readonly same: boolean }) | null;
 }

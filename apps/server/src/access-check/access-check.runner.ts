@@ -4,18 +4,19 @@
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { judgeAccess, shippedServices, type Evidence, type Judgement, type MaterialKind } from '@hapset/core';
+import { judgeAccess, samePage, trimLink, type Evidence, type Judgement, type MaterialKind, type ServiceCatalogue } from '@hapset/core';
 import { In, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { Material } from '../material/material.entity.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
+import { StudentBrowser } from '../student-browser/student-browser.js';
 import { AccessCheck } from './access-check.entity.js';
-import { StudentBrowser } from './student-browser.js';
 
 const atOnce = 6;
-/** A check takes ten seconds at most; twice that and its server is believed dead. */
-const leaseMs = 20_000;
+/** A check opens two links at most, each in ten seconds; twice that and its server is believed dead. */
+const leaseMs = 40_000;
 /** How often to look for work that another server left behind. */
 const lookAroundMs = 5_000;
 
@@ -30,6 +31,7 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly browser: StudentBrowser,
+    private readonly services: ServiceDescriptionService,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
   ) {}
@@ -99,22 +101,31 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
   }
 
   private async work(check: AccessCheck, stop: AbortSignal): Promise<void> {
+    const catalogue = await this.services.catalogue();
     const evidence = await this.browser.open(check.link, stop);
+    const judgement = judgeAccess(evidence, catalogue);
+    const trimmed = judgement.verdict === 'open' ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
     if (stop.aborted) {
       // Ended with the server: somebody else may take it up at once. A check that was stopped on purpose stays so.
       await this.checks.update({ id: check.id, state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null });
       return;
     }
-    await this.finish(check, evidence, judgeAccess(evidence, shippedServices));
+    await this.finish(check, evidence, judgement, trimmed);
+  }
+
+  /** Opens the link without what only counts visitors, where it has such parameters. */
+  private async openTrimmed(link: string, evidence: Evidence, catalogue: ServiceCatalogue, stop: AbortSignal): Promise<AccessCheck['trimmed']> {
+    const trimmed = trimLink(link, catalogue);
+    return trimmed && { ...trimmed, same: samePage(evidence, await this.browser.open(trimmed.link, stop), catalogue) };
   }
 
   /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
-  private async finish(check: AccessCheck, evidence: Evidence, { verdict, reason, detail }: Judgement): Promise<void> {
+  private async finish(check: AccessCheck, evidence: Evidence, { verdict, reason, detail }: Judgement, trimmed: AccessCheck['trimmed']): Promise<void> {
     await this.checks.manager.transaction(async (manager) => {
       const { affected } = await manager.update(
         AccessCheck,
         { id: check.id, state: 'opening', claim: check.claim ?? '' },
-        { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict, reason, detail: detail.slice(0, 500), evidence },
+        { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict, reason, detail: detail.slice(0, 500), evidence, trimmed },
       );
       if (affected === 1 && verdict === 'open') await learn(manager, check, evidence);
     });

@@ -1,10 +1,12 @@
 /** Asks for checks, stops them, and finds the last one of each material. The runner does the work. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
+import { mendingFor } from '@hapset/core';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import type { Material } from '../material/material.entity.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 
@@ -16,6 +18,8 @@ export interface LastChecks {
   readonly done: AccessCheck | null;
   /** One that waits or runs. */
   readonly pending: AccessCheck | null;
+  /** Steps that mend what the finished one found; 0 where nothing is known to be wrong. */
+  readonly steps: number;
 }
 
 @Injectable()
@@ -23,6 +27,7 @@ export class AccessCheckService {
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly runner: AccessCheckRunner,
+    private readonly services: ServiceDescriptionService,
     private readonly clock: Clock,
   ) {}
 
@@ -47,11 +52,13 @@ export class AccessCheckService {
   /** By material id. Checks of a link that was changed since don't count. */
   async lastOf(materials: readonly Material[]): Promise<ReadonlyMap<string, LastChecks>> {
     const ids = [...new Set(materials.map((material) => material.id))];
-    const rows = ids.length === 0 ? [] : await this.newestRows(ids);
+    const [rows, catalogue] = await Promise.all([ids.length === 0 ? [] : this.newestRows(ids), this.services.catalogue()]);
     return new Map(
       materials.map((material) => {
         const own = rows.filter((row) => row.materialId === material.id && row.link === material.link);
-        return [material.id, { done: own.find((row) => row.state === 'done') ?? null, pending: own.find((row) => row.state !== 'done') ?? null }];
+        const done = own.find((row) => row.state === 'done') ?? null;
+        const steps = done?.verdict ? (mendingFor(done.verdict, done.link, catalogue)?.steps.length ?? 0) : 0;
+        return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];
       }),
     );
   }

@@ -110,6 +110,23 @@ describe('checking access', () => {
     expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('open');
   });
 
+  it('opens a link with counting parameters without them as well, and offers the shorter one only where both lead to the same page', async () => {
+    web.pages.set('/counted', (request, response) => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage.replace('</p>', ` Seen ${web.requests.length} times.</p>`)));
+    web.pages.set('/needed', (request, response) => {
+      const whole = request.url?.includes('utm_page=3');
+      response.writeHead(200, { 'Content-Type': 'text/html' }).end(whole ? openPage : openPage.replaceAll('Field guide to limpets', 'All our guides'));
+    });
+    const lessonId = await scene.lesson();
+    const links = [`/counted?id=7&utm_source=mail`, '/needed?utm_page=3', '/open?id=7'];
+    const stations = await scene.stations(lessonId, links.map((path) => link(web.address(path))));
+    await scene.opened(lessonId);
+    const pages = await Promise.all(stations.map((stationId) => scene.page(stationId)));
+    expect(pages.map(({ check }) => check?.verdict)).toEqual(['open', 'open', 'open']);
+    expect(pages.map(({ check }) => check?.trimmed)).toEqual([{ link: web.address('/counted?id=7'), removed: ['utm_source'] }, null, null]);
+    expect(web.requests.filter(({ url }) => url?.startsWith('/needed'))).toHaveLength(2);
+    expect(web.requests.filter(({ url }) => url === '/open?id=7')).toHaveLength(1);
+  });
+
   it('needs none for words', async () => {
     const lessonId = await scene.lesson();
     const [stationId = ''] = await scene.stations(lessonId, [words('Who am I?')]);

@@ -14,6 +14,8 @@ export interface Configuration {
   readonly webFolder: string;
   /** True where the demo data was asked for: its account is shown on the sign-in page. */
   readonly demo: boolean;
+  /** Folder of service descriptions that come with the installation; null where there are none. */
+  readonly servicesFolder: string | null;
   readonly version: string;
   readonly logLevel: string;
 }
@@ -38,6 +40,7 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     trustedHosts: (environment.HAPSET_TRUSTED_HOSTS ?? '').split(',').map((entry) => entry.trim().toLowerCase()).filter((entry) => entry !== ''),
     webFolder: environment.HAPSET_WEB_FOLDER ?? fileURLToPath(new URL('../../../web/dist', import.meta.url)),
     demo: environment.HAPSET_DEMO === '1',
+    servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (environment.HAPSET_DEMO === '1' ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
     version: packageVersion(),
     logLevel: environment.HAPSET_LOG_LEVEL ?? 'info',
   };

@@ -13,12 +13,14 @@ import { SchoolClass } from '../school-class/school-class.entity.js';
 import { School } from '../school/school.entity.js';
 import { Sheet } from '../sheet/sheet.entity.js';
 import { Station } from '../station/station.entity.js';
+import { DescribedService } from '../service-description/service-description.entity.js';
 import { Ground1790208000000 } from './migrations/1790208000000-ground.js';
 import { Content1790211600000 } from './migrations/1790211600000-content.js';
+import { ServiceDescriptions1792000000000 } from './migrations/1792000000000-service-descriptions.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet];
-export const migrations = [Ground1790208000000, Content1790211600000];
+export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService];
+export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

@@ -1,3 +1,4 @@
+import { emptyCatalogue } from '@hapset/core';
 import { DataSource } from 'typeorm';
 import { SystemClock } from '../clock/clock.js';
 import { readConfiguration } from '../configuration/configuration.js';
@@ -56,7 +57,7 @@ describe('the database', () => {
   });
 
   it('takes the demo once, and never over what a person changed', async () => {
-    const setting = { scenario: readScenario(), publicAddress: 'http://127.0.0.1:4300', neighbours: { cofferlane: 'http://cofferlane.localhost:1', askleaf: 'http://askleaf.localhost:1' }, clock: new SystemClock() };
+    const setting = { scenario: readScenario(), publicAddress: 'http://127.0.0.1:4300', neighbours: { cofferlane: 'http://cofferlane.localhost:1', askleaf: 'http://askleaf.localhost:1' }, clock: new SystemClock(), services: emptyCatalogue };
     expect(await loadDemo(dataSource, setting)).toBe(true);
     const lessons = dataSource.getRepository(Lesson);
     const before = await lessons.count();

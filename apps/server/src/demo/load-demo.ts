@@ -1,4 +1,5 @@
 /** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
+import type { ServiceCatalogue } from '@hapset/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { hashPassword } from '../account/password.js';
@@ -21,6 +22,8 @@ export interface DemoSetting {
   /** Addresses of the stand-ins by name: `{ cofferlane: 'http://cofferlane.localhost:4310' }`. */
   readonly neighbours: Readonly<Record<string, string>>;
   readonly clock: Clock;
+  /** Tells the kinds of links. */
+  readonly services: ServiceCatalogue;
 }
 
 /** True when it was loaded now, false when it was there already. */
@@ -91,7 +94,7 @@ class DemoLoading {
       const link = item.link?.replace(/\{(\w+)\}/g, (whole, name: string) => this.setting.neighbours[name] ?? whole);
       const { words, content, title, instruction, tags } = item;
       const pasted = link ?? words ?? title ?? '';
-      return newMaterial({ ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, `items.${index}`);
+      return newMaterial({ ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, this.setting.services, `items.${index}`);
     });
     await this.manager.insert(Material, rows);
     const links = rows.filter((row) => row.link !== null);

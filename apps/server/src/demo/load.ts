@@ -1,10 +1,13 @@
 /** Command: `node apps/server/dist/demo/load.js` migrates the database and brings the demo scenario in, once. */
 import 'reflect-metadata';
+import { compileServices } from '@hapset/core';
+import { compileRe2 } from '@hapset/core/re2';
 import { DataSource } from 'typeorm';
 import { SystemClock } from '../clock/clock.js';
 import { readConfiguration } from '../configuration/configuration.js';
 import { dataSourceOptions } from '../database/data-source.js';
 import { migrate } from '../database/migrate.js';
+import { readInstalledServices } from '../service-description/installed-services.js';
 import { loadDemo } from './load-demo.js';
 import { readScenario } from './scenario.js';
 
@@ -18,6 +21,7 @@ try {
     publicAddress: configuration.publicAddress,
     neighbours: { cofferlane: `http://cofferlane.localhost:${port}`, askleaf: `http://askleaf.localhost:${port}` },
     clock: new SystemClock(),
+    services: compileServices(readInstalledServices(configuration.servicesFolder).map(({ description }) => description), compileRe2),
   });
   process.stdout.write(loaded ? 'Demo data loaded.\n' : 'Demo data is there already; nothing was changed.\n');
 } finally {

@@ -1,10 +1,11 @@
 /** The bench of a lesson: its stations with their four answers, and the line above them. */
 import { Injectable } from '@nestjs/common';
 import { limits, type BenchRow, type BenchView, type LessonRow, type LessonsPage } from '@hapset/contract';
-import { summarise, type FourStates } from '@hapset/core';
+import { summarise, type FourStates, type ServiceCatalogue } from '@hapset/core';
 import { toMaterialView } from '../material/material.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import type { Place } from '../readiness/standing.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { StationService } from '../station/station.service.js';
 import type { Lesson } from './lesson.entity.js';
 import { LessonService, type LessonCursor } from './lesson.service.js';
@@ -16,17 +17,19 @@ export class BenchService {
     private readonly lessons: LessonService,
     private readonly stations: StationService,
     private readonly readiness: ReadinessService,
+    private readonly services: ServiceDescriptionService,
   ) {}
 
   async bench(lessonId: string): Promise<BenchView> {
     const lesson = await this.lessons.require(lessonId);
     const standings = await this.readiness.of(await this.placesOf([lesson]));
+    const catalogue = await this.services.catalogue();
     const links = standings.filter((standing) => !standing.readiness.opens.inTheCode);
     const opened = links.map((standing) => standing.readiness.opens.checkedAt);
     return {
       lesson: toLessonView(lesson),
       summary: summarise(standings.map(fourStates)),
-      rows: standings.map(toBenchRow),
+      rows: standings.map((standing, index) => toBenchRow(standing, index, catalogue)),
       opening: { left: links.filter((standing) => standing.opening).length, of: links.length },
       openedAt: opened.length > 0 && opened.every((at) => at !== null) ? ([...opened].sort()[0] ?? null) : null,
     };
@@ -63,7 +66,7 @@ function fourStates({ readiness }: Standing): FourStates {
   return { opens: readiness.opens.state, carries: readiness.carries.state, reads: readiness.reads.state, paper: readiness.paper.state };
 }
 
-function toBenchRow({ place, code, readiness, rehearsal }: Standing, index: number): BenchRow {
+function toBenchRow({ place, code, readiness, rehearsal }: Standing, index: number, catalogue: ServiceCatalogue): BenchRow {
   const { station, material } = place;
   if (!station) throw new Error('a bench has stations');
   return {
@@ -71,7 +74,7 @@ function toBenchRow({ place, code, readiness, rehearsal }: Standing, index: numb
     position: index + 1,
     name: station.name ?? material.title,
     version: station.version,
-    material: toMaterialView(material),
+    material: toMaterialView(material, catalogue),
     code,
     readiness,
     rehearsal,

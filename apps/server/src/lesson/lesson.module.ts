@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { ReadinessModule } from '../readiness/readiness.module.js';
 import { SchoolClassModule } from '../school-class/school-class.module.js';
+import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
 import { StationModule } from '../station/station.module.js';
 import { BenchService } from './bench.service.js';
 import { LessonController } from './lesson.controller.js';
@@ -9,7 +10,7 @@ import { Lesson } from './lesson.entity.js';
 import { LessonService } from './lesson.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule],
+  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule, ServiceDescriptionModule],
   controllers: [LessonController],
   providers: [LessonService, BenchService],
 })

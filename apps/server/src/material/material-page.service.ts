@@ -7,6 +7,7 @@ import { toAccessCheckView } from '../access-check/access-check.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import type { Place } from '../readiness/standing.js';
 import { SchoolService } from '../school/school.service.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { Sheet } from '../sheet/sheet.entity.js';
 import { toSheetView } from '../sheet/sheet.view.js';
 import { MaterialService } from './material.service.js';
@@ -21,6 +22,7 @@ export class MaterialPageService {
     private readonly readiness: ReadinessService,
     private readonly materials: MaterialService,
     private readonly school: SchoolService,
+    private readonly services: ServiceDescriptionService,
   ) {}
 
   async standing(place: Place): Promise<Standing> {
@@ -33,18 +35,19 @@ export class MaterialPageService {
   async page(place: Place, station: StationPlace | null): Promise<MaterialPage> {
     const { material } = place;
     const where = station ? { stationId: station.stationId } : { materialId: material.id };
-    const [standing, uses, sheets, school] = await Promise.all([
+    const [standing, uses, sheets, school, catalogue] = await Promise.all([
       this.standing(place),
       this.materials.lessonsOf([material.id]),
       this.sheets.find({ where, order: { id: 'DESC' }, take: sheetsShown }),
       this.school.get(),
+      this.services.catalogue(),
     ]);
     return {
-      material: toMaterialView(material),
+      material: toMaterialView(material, catalogue),
       station,
       lessons: uses.map(({ id, name }) => ({ id, name })),
       code: standing.code,
-      check: standing.check ? toAccessCheckView(standing.check) : null,
+      check: standing.check ? toAccessCheckView(standing.check, catalogue) : null,
       readiness: standing.readiness,
       rehearsal: standing.rehearsal,
       sheets: sheets.map(toSheetView),

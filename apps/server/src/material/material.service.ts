@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ChangeMaterial, NewMaterial } from '@hapset/contract';
-import { recogniseKind, shippedServices } from '@hapset/core';
+import { recogniseKind } from '@hapset/core';
 import { In, IsNull, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { Material } from './material.entity.js';
 import { checkedContent, newMaterial, tidyTags } from './new-material.js';
 
@@ -14,6 +15,7 @@ export class MaterialService {
   constructor(
     @InjectRepository(Material) private readonly materials: Repository<Material>,
     private readonly checks: AccessCheckService,
+    private readonly services: ServiceDescriptionService,
     private readonly clock: Clock,
   ) {}
 
@@ -36,8 +38,8 @@ export class MaterialService {
 
   /** Puts new materials on the shelf and asks for their links to be opened. */
   async create(items: readonly NewMaterial[], ownerId: string): Promise<Material[]> {
-    const createdAt = this.clock.now();
-    const rows = items.map((item, index) => this.materials.create(newMaterial(item, ownerId, createdAt, `items.${index}`)));
+    const [createdAt, catalogue] = [this.clock.now(), await this.services.catalogue()];
+    const rows = items.map((item, index) => this.materials.create(newMaterial(item, ownerId, createdAt, catalogue, `items.${index}`)));
     await this.materials.insert(rows);
     await this.checks.ask(rows);
     return rows;
@@ -50,7 +52,7 @@ export class MaterialService {
     const moved = link !== undefined && link !== before.link;
     const change: Partial<Material> = {
       ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
-      ...(moved && { link, pasted: link, repairs: [], kind: recogniseKind(link, shippedServices) }),
+      ...(moved && { link, pasted: link, repairs: [], kind: recogniseKind(link, await this.services.catalogue()) }),
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
       ...(content !== undefined && { content: checkedContent(content, 'content') }),
       ...(kind !== undefined && { kind }),

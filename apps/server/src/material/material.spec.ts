@@ -15,7 +15,7 @@ describe('materials and the shelf', () => {
     const repairs = [{ kind: 'scheme-doubled', removed: 'https://', added: '' }];
     const id = await create({ link: 'http://cofferlane.localhost:1/leaf/field-guide', pasted: 'https://http://cofferlane.localhost:1/leaf/field-guide', repairs });
     const { material, station, code, rehearsal } = await page(id);
-    expect(material).toMatchObject({ kind: 'document', service: 'Cofferlane', title: 'Field guide', pasted: 'https://http://cofferlane.localhost:1/leaf/field-guide', repairs });
+    expect(material).toMatchObject({ kind: 'document', at: { service: 'Cofferlane', role: 'student', studentLink: null, steps: [] }, title: 'Field guide', pasted: 'https://http://cofferlane.localhost:1/leaf/field-guide', repairs });
     expect(station).toBeNull();
     expect(code?.payload).toBe('http://cofferlane.localhost:1/leaf/field-guide');
     expect(rehearsal).toMatchObject({ distanceM: 1.5, devices: [{ name: 'Tablets' }, { name: 'Laptops' }], results: null });

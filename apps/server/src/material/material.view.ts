@@ -1,9 +1,15 @@
-import type { MaterialView } from '@hapset/contract';
-import { describeAddress, shippedServices } from '@hapset/core';
+import type { DescribedLink, MaterialView } from '@hapset/contract';
+import { describeAddress, type ServiceCatalogue } from '@hapset/core';
 import type { Material } from './material.entity.js';
 
-export function toMaterialView(material: Material): MaterialView {
+export function toMaterialView(material: Material, catalogue: ServiceCatalogue): MaterialView {
   const { id, kind, title, link, words, content, pasted, repairs, instruction, tags, createdAt, version } = material;
-  const service = link === null ? null : (describeAddress(link, shippedServices)?.service.name ?? null);
-  return { id, kind, title, link, words, content, pasted, repairs, service, instruction, tags: tags ?? [], createdAt: createdAt.toISOString(), version };
+  return { id, kind, title, link, words, content, pasted, repairs, at: link === null ? null : describedLink(link, catalogue), instruction, tags: tags ?? [], createdAt: createdAt.toISOString(), version };
+}
+
+function describedLink(link: string, catalogue: ServiceCatalogue): DescribedLink | null {
+  const described = describeAddress(link, catalogue);
+  if (!described) return null;
+  const { service, address, studentLink } = described;
+  return { service: service.name, role: address?.role ?? null, studentLink, steps: address?.steps ?? [] };
 }

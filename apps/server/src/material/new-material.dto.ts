@@ -1,5 +1,5 @@
 import { limits, type ChangeMaterial, type CreateMaterials, type NewMaterial } from '@hapset/contract';
-import { materialKinds, repairKinds, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
+import { linkKinds, materialKinds, repairKinds, type LinkKind, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, MaxLength, MinLength, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
@@ -18,6 +18,7 @@ export class NewMaterialDto implements NewMaterial {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Object, contentType) content?: ContentDto;
   @IsString() @MinLength(1) @MaxLength(limits.wordsLength * 2) pasted: string;
   @IsArray() @ArrayMaxSize(repairKinds.length) @ValidateNested({ each: true }) @Type(() => RepairDto) repairs: RepairDto[];
+  @IsOptional() @IsIn(linkKinds) kind?: LinkKind;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) title?: string;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(limits.tags) @IsString({ each: true }) @MinLength(1, { each: true }) @MaxLength(limits.tagLength, { each: true }) tags?: string[];

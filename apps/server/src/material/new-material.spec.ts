@@ -1,13 +1,21 @@
-import { contentKinds, type Content } from '@hapset/core';
+import { compileServices, contentKinds, type Content } from '@hapset/core';
+import { compileRe2 } from '@hapset/core/re2';
 import { ProblemError } from '../problem/problem.js';
+import { readInstalledServices } from '../service-description/installed-services.js';
+import { demoServices } from '../test/test-server.js';
 import { newMaterial, tidyTags } from './new-material.js';
 
 const now = new Date('2026-11-20T09:00:00Z');
-const make = (item: object) => newMaterial({ pasted: 'x', repairs: [], ...item }, 'owner', now, 'items.3');
+const services = compileServices(readInstalledServices(demoServices).map(({ description }) => description), compileRe2);
+const make = (item: object) => newMaterial({ pasted: 'x', repairs: [], ...item }, 'owner', now, services, 'items.3');
 
 describe('a new material', () => {
   it('takes title and kind from its address, until the page’s own is known', () => {
     expect(make({ link: 'http://cofferlane.localhost:1/crate/photo-bank' })).toMatchObject({ kind: 'folder', title: 'Photo bank', titleSource: 'address', words: null, content: null, ownerId: 'owner', version: 1 });
+  });
+
+  it('takes the kind that was chosen over the one that was recognised', () => {
+    expect(make({ link: 'http://cofferlane.localhost:1/crate/photo-bank', kind: 'video' })).toMatchObject({ kind: 'video' });
   });
 
   it('takes the teacher’s title and instruction over all', () => {

@@ -1,6 +1,6 @@
 /** What was pasted -> a material's row. The one place where titles, kinds and first instructions are decided. */
 import type { NewMaterial } from '@hapset/contract';
-import { contentProblems, readTags, recogniseKind, shippedServices, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind } from '@hapset/core';
+import { contentProblems, readTags, recogniseKind, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind, type ServiceCatalogue } from '@hapset/core';
 import { newId } from '../database/columns.js';
 import { ProblemError } from '../problem/problem.js';
 import type { Material } from './material.entity.js';
@@ -21,11 +21,12 @@ const firstInstructions: Readonly<Record<'link' | 'message' | ContentKind, strin
 type Held = Pick<Material, 'kind' | 'title' | 'link' | 'words' | 'content' | 'instruction'>;
 
 /**
+ * @param catalogue tells the kind of a link where none was chosen
  * @param path where the item stands in the body, for problems
  * @throws ProblemError invalid when not exactly one of link, words and content is given, or fields need another value
  */
-export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date, path: string): Omit<Material, 'owner'> {
-  const held = hold(item, path);
+export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date, catalogue: ServiceCatalogue, path: string): Omit<Material, 'owner'> {
+  const held = hold(item, catalogue, path);
   const title = item.title?.normalize('NFC').trim();
   return {
     id: newId(),
@@ -43,11 +44,11 @@ export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date,
   };
 }
 
-function hold({ link, words, content }: NewMaterial, path: string): Held {
+function hold({ link, words, content, kind }: NewMaterial, catalogue: ServiceCatalogue, path: string): Held {
   if ([link, words, content].filter((given) => given !== undefined).length !== 1) {
     throw new ProblemError('invalid', 'Give a link, words or fields, one of the three.', { fields: [{ field: path, message: 'needs exactly one of link, words and content' }] });
   }
-  if (link !== undefined) return { kind: recogniseKind(link, shippedServices), link, words: null, content: null, title: titleFromAddress(link), instruction: firstInstructions.link };
+  if (link !== undefined) return { kind: kind ?? recogniseKind(link, catalogue), link, words: null, content: null, title: titleFromAddress(link), instruction: firstInstructions.link };
   if (words !== undefined) return { kind: 'message', link: null, words, content: null, title: titleFromWords(words), instruction: firstInstructions.message };
   const fields = checkedContent(content as Content, `${path}.content`);
   return { kind: fields.kind, link: null, words: null, content: fields, title: titleFromContent(fields), instruction: firstInstructions[fields.kind] };

@@ -12,6 +12,8 @@ const bodies: Bodies = {
   changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', publicAddress: 'http://a.example', shortLinkHost: null, version: 1 }),
   createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
   changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
+  keepService: ({ serviceId = '' }) => ({ description: { id: serviceId, name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] }, version: null }),
+  tryService: () => ({ description: { id: 'x', name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] }, link: 'ftp://a.example' }),
   createLesson: () => lesson,
   changeLesson: () => ({ ...lesson, version: 1 }),
   addStations: () => ({ items: [words('x')], materialIds: [] }),
@@ -27,8 +29,8 @@ const bodies: Bodies = {
 const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
 /** Ids that belong to the school are everybody's. */
 const schoolIds = new Set(['classId']);
-/** Words among the caller's own things: nobody else's can be named by them. */
-const ownWords = new Set(['tag']);
+/** Words among the caller's own things, and what a description calls itself: nobody else's can be named by them. */
+const ownWords = new Set(['tag', 'serviceId']);
 const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-Z]+)/g)].map(([, name]) => name ?? '');
 
 describe('who may call what', () => {
@@ -41,7 +43,7 @@ describe('who may call what', () => {
     const [stationId = ''] = await scene.stations(lessonId, [link('https://a.example/leaf/x')]);
     const { material, rehearsal } = await scene.page(stationId);
     const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
-    ids = { tag: 'shells', lessonId, stationId, materialId: material.id, sheetId: sheet.id, classId: scene.classId, rehearsalKey: rehearsal.key };
+    ids = { tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, classId: scene.classId, rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 

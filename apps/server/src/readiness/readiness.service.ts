@@ -63,7 +63,7 @@ export class ReadinessService {
     return prepared.map((known) => {
       const { material } = known.place;
       const rehearsal = rehearsals.find((row) => row.rehearsalKey === known.print.rehearsalKey && row.materialId === material.id) ?? null;
-      return toStanding({ ...known, rehearsal, checks: checks.get(material.id) ?? { done: null, pending: null } });
+      return toStanding({ ...known, rehearsal, checks: checks.get(material.id) ?? { done: null, pending: null, steps: 0 } });
     });
   }
 

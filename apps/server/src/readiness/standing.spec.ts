@@ -19,7 +19,7 @@ function facts(more: Partial<StandingFacts> & { readonly material?: Material } =
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
   const code = symbols.of(place.material, 'Europe/Dublin');
   const print = planPrint(place, code, devices, 'A4');
-  return { place, code, print, checks: { done: null, pending: null }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, ...more };
+  return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, ...more };
 }
 
 const check = (verdict: AccessCheck['verdict']): AccessCheck => ({ verdict, finishedAt: new Date('2026-11-20T09:00:00Z') }) as AccessCheck;
@@ -63,9 +63,9 @@ describe('the four answers', () => {
   });
 
   it('name verdict and steps, and keep the verdict while it is opened again', () => {
-    const { opens } = toReadinessView(facts({ checks: { done: check('sign-in'), pending: check(null) } }));
+    const { opens } = toReadinessView(facts({ checks: { done: check('sign-in'), pending: check(null), steps: 2 } }));
     expect(opens).toEqual({ state: 'stop', opening: true, verdict: 'sign-in', checkedAt: '2026-11-20T09:00:00.000Z', steps: 2, inTheCode: false });
-    expect(toReadinessView(facts({ checks: { done: check('open'), pending: null } })).opens).toMatchObject({ state: 'done', opening: false, steps: 0 });
+    expect(toReadinessView(facts({ checks: { done: check('open'), pending: null, steps: 0 } })).opens).toMatchObject({ state: 'done', opening: false, steps: 0 });
   });
 
   it('ask no network for words', () => {

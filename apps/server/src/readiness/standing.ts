@@ -1,7 +1,7 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { largestPosterCodeMm, opensState, paperAnswer, readsAnswer, mendingFor, shippedServices, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat } from '@hapset/core';
+import { largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { Material } from '../material/material.entity.js';
@@ -70,8 +70,7 @@ function opens({ place, checks }: StandingFacts): ReadinessView['opens'] {
   const { link } = place.material;
   if (link === null) return { state: 'done', opening: false, verdict: null, checkedAt: null, steps: 0, inTheCode: true };
   const verdict = checks.done?.verdict ?? null;
-  const steps = verdict === null ? 0 : (mendingFor(verdict, link, shippedServices)?.steps.length ?? 0);
-  return { state: opensState(verdict), opening: checks.pending !== null, verdict, checkedAt: checks.done?.finishedAt?.toISOString() ?? null, steps, inTheCode: false };
+  return { state: opensState(verdict), opening: checks.pending !== null, verdict, checkedAt: checks.done?.finishedAt?.toISOString() ?? null, steps: checks.steps, inTheCode: false };
 }
 
 function carries({ code }: StandingFacts): ReadinessView['carries'] {

@@ -2,6 +2,7 @@
 import 'reflect-metadata';
 import { randomBytes } from 'node:crypto';
 import { tmpdir } from 'node:os';
+import { fileURLToPath } from 'node:url';
 import type { INestApplication } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { Role } from '@hapset/contract';
@@ -20,12 +21,15 @@ import { NestLog } from '../logging/logging.js';
 export const testPassword = 'a shell for every crab';
 
 /** The database that `npm test` started; without it the tests say what to do. */
-function testConfiguration(database: string, trustedHosts: readonly string[], webFolder: string): Configuration {
+/** Where the descriptions of the stand-in services are. */
+export const demoServices = fileURLToPath(new URL('../../../../demo/services', import.meta.url));
+
+function testConfiguration(database: string, trustedHosts: readonly string[], webFolder: string, servicesFolder: string | null): Configuration {
   if (process.env.HAPSET_DB_PASSWORD_FILE === undefined && process.env.HAPSET_DB_PASSWORD === undefined) {
     throw new Error('These tests need the test database. Run them with: npm test -- server');
   }
   const configuration = readConfiguration({ ...process.env, HAPSET_DB_NAME: database });
-  return { ...configuration, trustedHosts, webFolder, demo: true, publicAddress: 'http://127.0.0.1:4300', logLevel: 'silent' };
+  return { ...configuration, trustedHosts, webFolder, servicesFolder, demo: true, publicAddress: 'http://127.0.0.1:4300', logLevel: 'silent' };
 }
 
 export async function withRoot<T>(work: (root: DataSource) => Promise<T>): Promise<T> {
@@ -53,6 +57,8 @@ export interface TestServerOptions {
   /** A database that exists already, for a second server on it. */
   readonly database?: string;
   readonly webFolder?: string;
+  /** Descriptions that come with the installation; those of the demo where nothing is said. */
+  readonly servicesFolder?: string | null;
 }
 
 export class TestServer {
@@ -65,10 +71,10 @@ export class TestServer {
     private readonly ownsDatabase: boolean,
   ) {}
 
-  static async start({ trustedHosts = [], database, webFolder = tmpdir() }: TestServerOptions = {}): Promise<TestServer> {
+  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices }: TestServerOptions = {}): Promise<TestServer> {
     const name = database ?? (await createDatabase());
     const logger = pino({ level: 'silent' });
-    const configuration = testConfiguration(name, trustedHosts, webFolder);
+    const configuration = testConfiguration(name, trustedHosts, webFolder, servicesFolder);
     const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger) });
     const clock = new StandingClock();
     // Every provider asks the one clock; here it stands still.

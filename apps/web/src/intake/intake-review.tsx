@@ -1,17 +1,24 @@
-import { recogniseKind, shippedServices, type IntakeItem, type RepairKind } from '@hapset/core';
+import { describeAddress, linkKinds, recogniseKind, type IntakeItem, type IntakeLink, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ReactElement } from 'react';
 import { StateMark } from '../design/state-mark.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { kindWords } from '../wording/kinds.js';
 import { repairSentence, repairWords } from '../wording/repairs.js';
+import { roleSentences, withoutStars } from '../wording/services.js';
 import type { IntakeRowState } from './new-materials.js';
 
 interface Props {
   readonly rows: readonly IntakeRowState[];
+  readonly catalogue: ServiceCatalogue;
   readonly onTakeBack: (pasted: string, kind: RepairKind) => void;
   readonly onKeep: (index: number) => void;
+  readonly onKind: (pasted: string, kind: LinkKind) => void;
+  /** Takes the student's link in the place of the one given; null takes that back. */
+  readonly onStudentLink: (pasted: string, link: string | null) => void;
 }
+
+type RowProps = Omit<Props, 'rows' | 'onKeep'> & { readonly row: IntakeRowState; readonly onKeep: () => void };
 
 /** Up to here every row is drawn; beyond, only those in sight are. */
 const drawnAtOnce = 60;
@@ -23,19 +30,19 @@ export function IntakeReview(props: Props): ReactElement {
   return props.rows.length > drawnAtOnce ? <LongReview {...props} /> : <ShortReview {...props} />;
 }
 
-function ShortReview({ rows, onTakeBack, onKeep }: Props): ReactElement {
+function ShortReview({ rows, onKeep, ...rest }: Props): ReactElement {
   return (
     <ul aria-label="What will be added" className="m-0 list-none border-t border-line p-0">
       {rows.map((row, index) => (
         <li key={index} className="border-b border-line last:border-b-0">
-          <ReviewRow row={row} onTakeBack={onTakeBack} onKeep={() => onKeep(index)} />
+          <ReviewRow row={row} onKeep={() => onKeep(index)} {...rest} />
         </li>
       ))}
     </ul>
   );
 }
 
-function LongReview({ rows, onTakeBack, onKeep }: Props): ReactElement {
+function LongReview({ rows, onKeep, ...rest }: Props): ReactElement {
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => usualHeightPx, overscan: 8 });
   return (
@@ -45,7 +52,7 @@ function LongReview({ rows, onTakeBack, onKeep }: Props): ReactElement {
           const row = rows[index];
           return (
             <li key={index} ref={virtual.measureElement} data-index={index} aria-setsize={rows.length} aria-posinset={index + 1} className="absolute inset-x-0 border-b border-line" style={{ transform: `translateY(${start}px)` }}>
-              {row && <ReviewRow row={row} onTakeBack={onTakeBack} onKeep={() => onKeep(index)} />}
+              {row && <ReviewRow row={row} onKeep={() => onKeep(index)} {...rest} />}
             </li>
           );
         })}
@@ -54,14 +61,15 @@ function LongReview({ rows, onTakeBack, onKeep }: Props): ReactElement {
   );
 }
 
-function ReviewRow({ row, onTakeBack, onKeep }: { readonly row: IntakeRowState; readonly onTakeBack: Props['onTakeBack']; readonly onKeep: () => void }): ReactElement {
+function ReviewRow(props: RowProps): ReactElement {
+  const { row, catalogue, onTakeBack, onKeep } = props;
   const { item } = row;
   const beside = [item.instruction, item.tags.length > 0 ? item.tags.join(', ') : null].filter((part) => part !== null);
   return (
     <div className={`flex flex-wrap gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap ${row.taken ? '' : 'text-muted'}`}>
-      <span className="mt-0.5 shrink-0">{item.sort === 'unusable' ? <StateMark mark="stop" words="Cannot be used" /> : <KindIcon kind={kindOf(item)} />}</span>
+      <span className="mt-0.5 shrink-0">{item.sort === 'unusable' ? <StateMark mark="stop" words="Cannot be used" /> : <KindIcon kind={item.sort === 'words' ? 'message' : kindOf(row, item, catalogue)} />}</span>
       <div className="min-w-0 flex-1">
-        <ItemText item={item} />
+        {item.sort === 'link' ? <LinkText {...props} item={item} /> : <ItemText item={item} />}
         {beside.length > 0 && <p className="m-0 text-[13px] text-muted">{beside.join(' · ')}</p>}
         <Repairs row={row} onTakeBack={(kind) => onTakeBack(item.pasted, kind)} />
       </div>
@@ -78,11 +86,57 @@ function ReviewRow({ row, onTakeBack, onKeep }: { readonly row: IntakeRowState; 
   );
 }
 
-function kindOf(item: Exclude<IntakeItem, { sort: 'unusable' }>): Parameters<typeof KindIcon>[0]['kind'] {
-  return item.sort === 'words' ? 'message' : recogniseKind(item.link, shippedServices);
+function kindOf({ kind }: IntakeRowState, item: IntakeLink, catalogue: ServiceCatalogue): LinkKind {
+  return kind ?? recogniseKind(item.link, catalogue);
 }
 
-function ItemText({ item }: { readonly item: IntakeItem }): ReactElement {
+/** The link with its kind, which can be chosen otherwise, and with what its address gives away. */
+function LinkText({ row, item, catalogue, onKind, onStudentLink }: RowProps & { readonly item: IntakeLink }): ReactElement {
+  const described = describeAddress(item.link, catalogue);
+  const role = described?.address?.role ?? 'student';
+  const kind = kindOf(row, item, catalogue);
+  return (
+    <>
+      {item.title !== null && <p className="m-0 text-[14.5px] font-semibold">{item.title}</p>}
+      <p className="m-0 font-mono text-[13.5px] break-all">{item.link}</p>
+      <p className="m-0 flex flex-wrap items-center gap-x-1.5 text-[13px] text-muted">
+        <select aria-label={`Kind of ${item.link}`} value={kind} onChange={(event) => onKind(item.pasted, event.target.value as LinkKind)} className="-ml-1 min-h-8 rounded-small bg-transparent px-1 text-[13px] font-semibold text-ink/80 hover:bg-ink/5">
+          {linkKinds.map((choice) => (
+            <option key={choice} value={choice}>
+              {kindWords[choice]}
+            </option>
+          ))}
+        </select>
+        {described && <span>{described.service.name}</span>}
+      </p>
+      {role !== 'student' && (
+        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+          <StateMark mark="look-at" words="To be looked at" />
+          <span className="min-w-0">
+            {roleSentences[role]} {described?.studentLink === null && described.address?.steps?.map(withoutStars).join(' ')}
+          </span>
+          {described?.studentLink != null && (
+            <button type="button" className="min-h-8 px-1 font-semibold underline" onClick={() => onStudentLink(item.pasted, described.studentLink)}>
+              Use the student’s link
+            </button>
+          )}
+        </p>
+      )}
+      {row.insteadOf !== null && (
+        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+          <span className="text-done">
+            The student’s link, in the place of <span className="font-mono break-all">{row.insteadOf}</span>
+          </span>
+          <button type="button" className="min-h-8 px-1 font-semibold underline" onClick={() => onStudentLink(item.pasted, null)}>
+            Take back
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+function ItemText({ item }: { readonly item: Exclude<IntakeItem, IntakeLink> }): ReactElement {
   if (item.sort === 'words') {
     return (
       <>
@@ -91,20 +145,12 @@ function ItemText({ item }: { readonly item: IntakeItem }): ReactElement {
       </>
     );
   }
-  if (item.sort === 'unusable') {
-    return (
-      <>
-        <p className="m-0 font-mono text-[13.5px] break-all">{item.pasted}</p>
-        <p className="m-0 text-[13.5px] text-stop">
-          {item.problem === 'scheme-not-web' ? 'Phones open only addresses that begin with http or https.' : 'This is no whole address. Copy it once more from the address bar.'}
-        </p>
-      </>
-    );
-  }
   return (
     <>
-      <p className="m-0 font-mono text-[13.5px] break-all">{item.link}</p>
-      <p className="m-0 text-[13px] text-muted">{[kindWords[recogniseKind(item.link, shippedServices)], item.title].filter((part) => part !== null).join(' · ')}</p>
+      <p className="m-0 font-mono text-[13.5px] break-all">{item.pasted}</p>
+      <p className="m-0 text-[13.5px] text-stop">
+        {item.problem === 'scheme-not-web' ? 'Phones open only addresses that begin with http or https.' : 'This is no whole address. Copy it once more from the address bar.'}
+      </p>
     </>
   );
 }

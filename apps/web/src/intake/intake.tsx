@@ -1,9 +1,10 @@
 /** The intake: paste links or write a message; what was understood is seen before it becomes a material. */
 import type { NewMaterial } from '@hapset/contract';
-import { readTags, type Columns, type RepairKind } from '@hapset/core';
+import { readTags, type Columns, type LinkKind, type RepairKind } from '@hapset/core';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
+import { useCatalogue } from '../service/use-catalogue.js';
 import { plural } from '../wording/figures.js';
 import { listFileWords } from '../wording/list-files.js';
 import { wordsFor } from '../wording/problems.js';
@@ -37,6 +38,7 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
   const [sending, setSending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
+  const catalogue = useCatalogue();
   const source = useIntakeSource(text, file?.rows ?? null, columns, decisions.takenBack);
   const rows = useMemo(() => reviewItems(source.items, here, decisions), [source.items, here, decisions]);
   const materials = toNewMaterials(rows, readTags(tags));
@@ -73,6 +75,8 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
       .finally(() => setSending(false));
   };
   const takeBack = (pasted: string, kind: RepairKind): void => setDecisions((before) => ({ ...before, takenBack: toggled(before.takenBack, pasted, kind) }));
+  const chooseKind = (pasted: string, kind: LinkKind): void => setDecisions((before) => ({ ...before, kinds: new Map(before.kinds).set(pasted, kind) }));
+  const takeStudentLink = (pasted: string, link: string | null): void => setDecisions((before) => ({ ...before, studentLinks: changed(before.studentLinks, pasted, link) }));
   const keep = (index: number): void => {
     setDecisions((before) => {
       const kept = new Set(before.kept);
@@ -134,9 +138,9 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
           Reading {source.items.length} of {source.items.length + source.left}
         </p>
       )}
-      {!empty && (source.table !== null || !isPlain(rows)) && (
+      {!empty && (source.table !== null || !isPlain(rows, catalogue)) && (
         <Suspense>
-          <IntakeReview rows={rows} onTakeBack={takeBack} onKeep={keep} />
+          <IntakeReview rows={rows} catalogue={catalogue} onTakeBack={takeBack} onKeep={keep} onKind={chooseKind} onStudentLink={takeStudentLink} />
           <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-[14px]">
             <span className="text-muted">Tags for all of them</span>
             <input value={tags} onChange={(event) => setTags(event.target.value)} placeholder="Practice cards, recorder" className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted" />
@@ -187,6 +191,13 @@ function toggled(takenBack: Decisions['takenBack'], pasted: string, kind: Repair
   const kinds = new Set(takenBack.get(pasted));
   if (!kinds.delete(kind)) kinds.add(kind);
   return new Map(takenBack).set(pasted, kinds);
+}
+
+function changed(links: Decisions['studentLinks'], pasted: string, link: string | null): Decisions['studentLinks'] {
+  const next = new Map(links);
+  if (link === null) next.delete(pasted);
+  else next.set(pasted, link);
+  return next;
 }
 
 /** Ctrl+V anywhere on the page lands in the intake, unless another field has the cursor. */

@@ -1,3 +1,4 @@
+import { compileServices, emptyCatalogue } from '@hapset/core';
 import { isPlain, noDecisions, reviewIntake, toNewMaterials } from './new-materials.js';
 
 describe('reviewing the intake', () => {
@@ -22,9 +23,31 @@ describe('reviewing the intake', () => {
   });
 
   it('needs no look at one thing that is in order', () => {
-    expect(isPlain(reviewIntake('https://a.example/1', [], noDecisions))).toBe(true);
-    expect(isPlain(reviewIntake('https://a.example/1.', [], noDecisions))).toBe(false);
-    expect(isPlain(reviewIntake('https://a.example/1', ['https://a.example/1'], noDecisions))).toBe(false);
-    expect(isPlain(reviewIntake('one\ntwo', [], noDecisions))).toBe(false);
+    expect(isPlain(reviewIntake('https://a.example/1', [], noDecisions), emptyCatalogue)).toBe(true);
+    expect(isPlain(reviewIntake('https://a.example/1.', [], noDecisions), emptyCatalogue)).toBe(false);
+    expect(isPlain(reviewIntake('https://a.example/1', ['https://a.example/1'], noDecisions), emptyCatalogue)).toBe(false);
+    expect(isPlain(reviewIntake('one\ntwo', [], noDecisions), emptyCatalogue)).toBe(false);
+  });
+
+  const catalogue = compileServices([{ id: 'a', name: 'A', hosts: ['a.example'], addresses: [{ role: 'editor', kind: 'form', path: '/{form}/build', studentLink: '/{form}' }], walls: [], mending: [] }], () => ({ names: [], find: () => null }));
+
+  it('looks at an editor’s link, and sends the student’s where that was chosen', () => {
+    const text = 'https://a.example/tally/build';
+    expect(isPlain(reviewIntake(text, [], noDecisions), catalogue)).toBe(false);
+    const rows = reviewIntake(text, [], { ...noDecisions, studentLinks: new Map([[text, 'https://a.example/tally']]) });
+    expect(rows[0]?.insteadOf).toBe(text);
+    expect(isPlain(rows, catalogue)).toBe(false);
+    expect(toNewMaterials(rows)).toEqual([{ link: 'https://a.example/tally', pasted: text, repairs: [] }]);
+  });
+
+  it('counts the student’s link when it looks for duplicates', () => {
+    const [row] = reviewIntake('https://a.example/tally/build', ['https://a.example/tally'], { ...noDecisions, studentLinks: new Map([['https://a.example/tally/build', 'https://a.example/tally']]) });
+    expect(row?.duplicate).toBe('already-here');
+  });
+
+  it('sends a kind only where one was chosen', () => {
+    const text = 'https://a.example/1\nhttps://a.example/2';
+    const rows = reviewIntake(text, [], { ...noDecisions, kinds: new Map([['https://a.example/2', 'video']]) });
+    expect(toNewMaterials(rows).map(({ kind }) => kind)).toEqual([undefined, 'video']);
   });
 });

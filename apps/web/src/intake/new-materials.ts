@@ -1,5 +1,5 @@
 import type { NewMaterial } from '@hapset/contract';
-import { markDuplicates, readIntake, type DuplicateMark, type IntakeItem, type RepairKind } from '@hapset/core';
+import { describeAddress, markDuplicates, readIntake, type DuplicateMark, type IntakeItem, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
 
 /** One thing of the intake with what the teacher decided about it. */
 export interface IntakeRowState {
@@ -9,6 +9,10 @@ export interface IntakeRowState {
   readonly takenBack: readonly RepairKind[];
   /** Will it become a material? */
   readonly taken: boolean;
+  /** Kind of the link as the teacher chose it; null where what was recognised holds. */
+  readonly kind: LinkKind | null;
+  /** The link that was given, where the student's stands in its place; null otherwise. */
+  readonly insteadOf: string | null;
 }
 
 export interface Decisions {
@@ -16,9 +20,13 @@ export interface Decisions {
   readonly takenBack: ReadonlyMap<string, ReadonlySet<RepairKind>>;
   /** Positions of duplicates that are wanted all the same. */
   readonly kept: ReadonlySet<number>;
+  /** Kinds that were chosen, by pasted text. */
+  readonly kinds: ReadonlyMap<string, LinkKind>;
+  /** Student's links to take instead, by pasted text. */
+  readonly studentLinks: ReadonlyMap<string, string>;
 }
 
-export const noDecisions: Decisions = { takenBack: new Map(), kept: new Set() };
+export const noDecisions: Decisions = { takenBack: new Map(), kept: new Set(), kinds: new Map(), studentLinks: new Map() };
 
 /** Reads what was pasted and applies the decisions. */
 export function reviewIntake(text: string, here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
@@ -26,12 +34,26 @@ export function reviewIntake(text: string, here: readonly string[], decisions: D
 }
 
 /** Applies the decisions to what was read. Duplicates stay out unless they are wanted. */
-export function reviewItems(items: readonly IntakeItem[], here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
+export function reviewItems(given: readonly IntakeItem[], here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
+  const items = given.map((item) => withStudentLink(item, decisions));
   const duplicates = markDuplicates(items, here);
   return items.map((item, index) => {
+    const before = given[index];
     const duplicate = duplicates[index] ?? null;
-    return { item, duplicate, takenBack: [...(decisions.takenBack.get(item.pasted) ?? [])], taken: item.sort !== 'unusable' && (duplicate === null || decisions.kept.has(index)) };
+    return {
+      item,
+      duplicate,
+      kind: decisions.kinds.get(item.pasted) ?? null,
+      insteadOf: before !== item && before?.sort === 'link' ? before.link : null,
+      takenBack: [...(decisions.takenBack.get(item.pasted) ?? [])],
+      taken: item.sort !== 'unusable' && (duplicate === null || decisions.kept.has(index)),
+    };
   });
+}
+
+function withStudentLink(item: IntakeItem, { studentLinks }: Decisions): IntakeItem {
+  const link = studentLinks.get(item.pasted);
+  return link !== undefined && item.sort === 'link' ? { ...item, link } : item;
 }
 
 /**
@@ -39,17 +61,24 @@ export function reviewItems(items: readonly IntakeItem[], here: readonly string[
  * @param tags given to all of them, beside their own
  */
 export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly string[] = []): readonly NewMaterial[] {
-  return rows.flatMap(({ item, taken }): readonly NewMaterial[] => {
+  return rows.flatMap(({ item, taken, kind }): readonly NewMaterial[] => {
     if (!taken || item.sort === 'unusable') return [];
     const all = [...new Set([...item.tags, ...tags])];
     const beside = { pasted: item.pasted, ...(item.title !== null && { title: item.title }), ...(item.instruction !== null && { instruction: item.instruction }), ...(all.length > 0 && { tags: all }) };
-    return item.sort === 'words' ? [{ words: item.words, repairs: [], ...beside }] : [{ link: item.link, repairs: item.repairs, ...beside }];
+    return item.sort === 'words' ? [{ words: item.words, repairs: [], ...beside }] : [{ link: item.link, repairs: item.repairs, ...(kind !== null && { kind }), ...beside }];
   });
 }
 
-/** True when the one thing that was pasted needs no look: nothing repaired, nothing doubled. */
-export function isPlain(rows: readonly IntakeRowState[]): boolean {
+/** True when the one thing that was pasted needs no look: nothing repaired, nothing doubled, no page of its editor's. */
+export function isPlain(rows: readonly IntakeRowState[], catalogue: ServiceCatalogue): boolean {
   const [only] = rows;
   if (rows.length !== 1 || !only) return false;
+  if (only.insteadOf !== null || (only.item.sort === 'link' && isForOthers(only.item.link, catalogue))) return false;
   return only.duplicate === null && only.takenBack.length === 0 && (only.item.sort === 'words' || (only.item.sort === 'link' && only.item.repairs.length === 0));
+}
+
+/** True for an address that is known and not the student's: the editor's, the answers'. */
+export function isForOthers(link: string, catalogue: ServiceCatalogue): boolean {
+  const role = describeAddress(link, catalogue)?.address?.role;
+  return role !== undefined && role !== 'student';
 }

@@ -58,7 +58,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
             </Link>
           )}
           <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
-            <KindIcon kind={row.material.kind} /> {[kindWords[row.material.kind], row.material.service].filter((part) => part !== null).join(' · ')}
+            <KindIcon kind={row.material.kind} /> {[kindWords[row.material.kind], row.material.at?.service ?? null].filter((part) => part !== null).join(' · ')}
           </span>
         </span>
       </div>

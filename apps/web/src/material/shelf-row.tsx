@@ -17,7 +17,7 @@ export function ShelfRow({ row: { material, code, readiness, lessons } }: { read
           <span className="min-w-0 leading-snug">
             <span className="block truncate text-[15.5px] font-semibold">{material.title}</span>
             <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
-              <KindIcon kind={material.kind} /> {[kindWords[material.kind], material.service, where].filter((part) => part !== null).join(' · ')}
+              <KindIcon kind={material.kind} /> {[kindWords[material.kind], material.at?.service ?? null, where].filter((part) => part !== null).join(' · ')}
             </span>
           </span>
         </span>

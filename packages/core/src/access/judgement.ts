@@ -1,5 +1,5 @@
 /** The words in which access is judged: verdicts, the reasons behind them, and what a rule is. */
-import type { ServiceDescription } from '../service/description.js';
+import type { ServiceCatalogue } from '../service/catalogue.js';
 import { failedEndings, type Evidence } from './evidence.js';
 
 export const accessVerdicts = ['open', 'sign-in', 'named-only', 'closed', 'missing', 'failing', 'unknown', 'refused'] as const;
@@ -35,4 +35,4 @@ export interface Judgement {
 }
 
 /** A rule speaks or stays silent (null). */
-export type Rule = (evidence: Evidence, services: readonly ServiceDescription[]) => Judgement | null;
+export type Rule = (evidence: Evidence, catalogue: ServiceCatalogue) => Judgement | null;

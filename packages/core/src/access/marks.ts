@@ -1,6 +1,7 @@
 /** Words that walls use, as data, and the one way to look for them. English for now; other languages join the same lists. */
-import { describeAddress, hostMatches } from '../service/match.js';
-import type { ServiceDescription, WallDescription } from '../service/description.js';
+import type { KnownWall, ServiceCatalogue } from '../service/catalogue.js';
+import type { WallDescription } from '../service/description.js';
+import { hostMatches, serviceAt } from '../service/match.js';
 import type { Evidence, PageFacts } from './evidence.js';
 
 export const marks = {
@@ -16,8 +17,12 @@ export const noticeLength = 900;
 
 /** The first of the words that title or first lines contain; null when none does. */
 export function findWords(page: PageFacts, words: readonly string[]): string | null {
-  const text = [page.title, ...page.firstLines].join('\n').toLowerCase().replace(/’/g, "'");
+  const text = textOf(page).toLowerCase().replace(/’/g, "'");
   return words.find((word) => text.includes(word)) ?? null;
+}
+
+function textOf(page: PageFacts): string {
+  return [page.title, ...page.firstLines].join('\n');
 }
 
 /** Same, but only on a page short enough to be a notice rather than an article. */
@@ -27,15 +32,15 @@ export function findNotice(evidence: Evidence, words: readonly string[]): string
 }
 
 /** The wall of that kind which the link's service is known for, when the final page is it. */
-export function findWall(evidence: Evidence, services: readonly ServiceDescription[], verdict: WallDescription['verdict']): WallDescription | null {
-  const { final } = evidence;
-  const service = describeAddress(evidence.asked, services)?.service;
+export function findWall(evidence: Evidence, catalogue: ServiceCatalogue, verdict: WallDescription['verdict']): WallDescription | null {
+  const { final, asked } = evidence;
+  const service = URL.canParse(asked) ? serviceAt(new URL(asked).hostname, catalogue) : null;
   if (!final || !service) return null;
-  return service.walls.find((wall) => wall.verdict === verdict && isWall(wall, final.address, final.page)) ?? null;
+  return service.walls.find((known) => known.wall.verdict === verdict && isWall(known, final.address, final.page))?.wall ?? null;
 }
 
-function isWall(wall: WallDescription, address: string, page: PageFacts | null): boolean {
-  if (wall.host === undefined && wall.words === undefined) return false;
+function isWall({ wall, matches }: KnownWall, address: string, page: PageFacts | null): boolean {
   if (wall.host !== undefined && !hostMatches(wall.host, new URL(address).hostname)) return false;
-  return wall.words === undefined || (page !== null && findWords(page, wall.words) !== null);
+  if (wall.words !== undefined && (page === null || findWords(page, wall.words.map((words) => words.toLowerCase())) === null)) return false;
+  return wall.pattern === undefined || (page !== null && matches(textOf(page)));
 }

@@ -1,4 +1,5 @@
-import { shippedServices } from '../service/shipped.js';
+import { emptyCatalogue } from '../service/catalogue.js';
+import { sampleCatalogue } from '../test/sample-services.js';
 import type { Ending, Evidence, FormFacts, PageFacts } from './evidence.js';
 import type { AccessVerdict, VerdictReason } from './judgement.js';
 import { judgeAccess } from './verdict.js';
@@ -22,7 +23,7 @@ function evidence({ asked = 'https://a.example/leaf/x', final = asked, status = 
 }
 
 const signInForm: FormFacts = { action: '/in', method: 'post', fields: ['email', 'password'], buttons: ['Sign in'] };
-const verdictOf = (shape: Shape): AccessVerdict => judgeAccess(evidence(shape), shippedServices).verdict;
+const verdictOf = (shape: Shape): AccessVerdict => judgeAccess(evidence(shape), sampleCatalogue).verdict;
 
 describe('what lets every student in', () => {
   it.each<[string, Shape]>([
@@ -50,6 +51,7 @@ describe('what stands in the way', () => {
     ['the service’s ask-for-a-key page with status 200', { asked: 'http://cofferlane.localhost/leaf/x', page: { title: 'Ask for a key', visibleCharacters: 70 } }, 'named-only', 'says-ask-for-access'],
     ['a stranger’s request-access page', { page: { title: 'You need access', visibleCharacters: 150 } }, 'named-only', 'says-ask-for-access'],
     ['status 403', { status: 403 }, 'named-only', 'status-forbidden'],
+    ['the service’s page that a leaf blew away', { asked: 'http://cofferlane.localhost/leaf/x', page: { title: 'Cofferlane', firstLines: ['This leaf BLEW away.'], visibleCharacters: 40 } }, 'missing', 'says-missing'],
     ['a closed form', { asked: 'http://askleaf.localhost/ask/x', page: { title: 'Tally', firstLines: ['This leaf takes no more answers.'], visibleCharacters: 40 } }, 'closed', 'says-closed'],
     ['a stranger’s closed form', { page: { title: 'Quiz', firstLines: ['The form is closed.'], visibleCharacters: 60 } }, 'closed', 'says-closed'],
     ['status 404', { status: 404 }, 'missing', 'status-missing'],
@@ -61,7 +63,7 @@ describe('what stands in the way', () => {
     ['a page that leads on by itself', { page: { visibleCharacters: 20, refreshTo: 'https://b.example/' } }, 'unknown', 'leads-on'],
     ['an unusual status', { status: 418 }, 'unknown', 'unexpected-status'],
     ['an empty answer', { page: null, contentType: '', sizeBytes: 0 }, 'unknown', 'nothing-to-see'],
-  ])('%s', (_, shape, verdict, reason) => expect(judgeAccess(evidence(shape), shippedServices)).toMatchObject({ verdict, reason }));
+  ])('%s', (_, shape, verdict, reason) => expect(judgeAccess(evidence(shape), sampleCatalogue)).toMatchObject({ verdict, reason }));
 
   it.each<[Ending, AccessVerdict]>([
     ['guarded-address', 'refused'],
@@ -73,12 +75,12 @@ describe('what stands in the way', () => {
     ['bad-certificate', 'failing'],
     ['broken-answer', 'failing'],
   ])('an opening that ended with %s is %s, and names the host or address', (ending, verdict) => {
-    const judgement = judgeAccess({ asked: 'https://a.example/x', hops: [{ address: 'https://b.example/y', status: null, elapsedMs: 3 }], ending, final: null, elapsedMs: 3 }, shippedServices);
+    const judgement = judgeAccess({ asked: 'https://a.example/x', hops: [{ address: 'https://b.example/y', status: null, elapsedMs: 3 }], ending, final: null, elapsedMs: 3 }, sampleCatalogue);
     expect(judgement).toMatchObject({ verdict, reason: ending });
     expect(judgement.detail).toContain('b.example');
   });
 
   it('judges without any service description too', () => {
-    expect(judgeAccess(evidence({ final: 'http://gatepost.localhost/come-in', page: { title: 'Sign in', visibleCharacters: 80, forms: [signInForm] } }), []).verdict).toBe('sign-in');
+    expect(judgeAccess(evidence({ final: 'http://gatepost.localhost/come-in', page: { title: 'Sign in', visibleCharacters: 80, forms: [signInForm] } }), emptyCatalogue).verdict).toBe('sign-in');
   });
 });

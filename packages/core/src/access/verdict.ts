@@ -3,7 +3,7 @@
  * from what is certain (guard, network, status) over what the service's description knows to what the page looks like.
  * Where doubt remains the verdict is `unknown`, never `open`.
  */
-import type { ServiceDescription } from '../service/description.js';
+import type { ServiceCatalogue } from '../service/catalogue.js';
 import type { Evidence } from './evidence.js';
 import type { Judgement, Rule } from './judgement.js';
 import { closedRule } from './rules/closed.js';
@@ -18,9 +18,9 @@ import { unknownRule } from './rules/unknown.js';
 const rules: readonly Rule[] = [refusedRule, failingRule, missingRule, closedRule, namedOnlyRule, signInRule, unknownRule, openRule];
 
 /** Judges what opening a link as a student showed. */
-export function judgeAccess(evidence: Evidence, services: readonly ServiceDescription[]): Judgement {
+export function judgeAccess(evidence: Evidence, catalogue: ServiceCatalogue): Judgement {
   for (const rule of rules) {
-    const judgement = rule(evidence, services);
+    const judgement = rule(evidence, catalogue);
     if (judgement) return judgement;
   }
   return { verdict: 'unknown', reason: 'nothing-to-see', detail: '' };

@@ -1,4 +1,4 @@
-import { shippedServices } from '../service/shipped.js';
+import { sampleCatalogue } from '../test/sample-services.js';
 import { recogniseKind, titleFromAddress, titleFromWords } from './kind.js';
 
 describe('the kind of a link', () => {
@@ -11,7 +11,7 @@ describe('the kind of a link', () => {
     ['https://a.example/limpet.webm', 'video'],
     ['https://a.example/', 'web-page'],
     ['not an address', 'web-page'],
-  ])('%s is a %s', (link, kind) => expect(recogniseKind(link, shippedServices)).toBe(kind));
+  ])('%s is a %s', (link, kind) => expect(recogniseKind(link, sampleCatalogue)).toBe(kind));
 });
 
 describe('a first title', () => {

@@ -1,6 +1,6 @@
 /** What kind of material a link is, before anything was opened: by the service's description, else by its ending. */
 import { describeAddress } from '../service/match.js';
-import type { ServiceDescription } from '../service/description.js';
+import type { ServiceCatalogue } from '../service/catalogue.js';
 import type { LinkKind } from './material-kinds.js';
 import { parseUrl } from './read-intake.js';
 
@@ -11,8 +11,8 @@ const endings: readonly (readonly [RegExp, LinkKind])[] = [
 ];
 
 /** The kind of a link; `web-page` where nothing tells more. */
-export function recogniseKind(link: string, services: readonly ServiceDescription[]): LinkKind {
-  const described = describeAddress(link, services);
+export function recogniseKind(link: string, catalogue: ServiceCatalogue): LinkKind {
+  const described = describeAddress(link, catalogue);
   if (described?.address) return described.address.kind;
   const path = parseUrl(link)?.pathname ?? '';
   return endings.find(([ending]) => ending.test(path))?.[1] ?? 'web-page';

@@ -1,25 +1,44 @@
 /**
- * What Hapset knows about a service, as data: whose addresses are whose, what its walls look like, and
- * the steps that mend sharing there. No service appears in code; a check works without any description too.
+ * What Hapset knows about a service, as data: whose addresses are whose and what part they play, what its walls
+ * look like, and the steps that mend sharing there. No service appears in code; everything works without any
+ * description too. docs/service-description.schema.json says the same in JSON Schema.
  */
 import type { LinkKind } from '../intake/material-kinds.js';
 import type { AccessVerdict } from '../access/judgement.js';
 
 export interface ServiceDescription {
+  /** Lower case letters, digits and hyphens. */
   readonly id: string;
   /** As people call it: "Cofferlane". */
   readonly name: string;
   /** Host names; `*.example.org` covers every name below. The port is ignored. */
   readonly hosts: readonly string[];
+  /** In their order: the first that fits an address tells its part and kind. */
   readonly addresses: readonly AddressDescription[];
   readonly walls: readonly WallDescription[];
   readonly mending: readonly MendingDescription[];
+  /** Names of parameters that only count visitors there, beside the general ones; `*` stands for any ending or beginning. */
+  readonly tracking?: readonly string[];
+  /** Hosts of short links that the school runs itself: nobody strange stands between. */
+  readonly shorteners?: readonly string[];
 }
 
+/** Whose page an address is. Only `student` is meant for a code. */
+export const addressRoles = ['student', 'editor', 'preview', 'answers', 'copy'] as const;
+export type AddressRole = (typeof addressRoles)[number];
+
+/** Either `path` or `pattern` is given. */
 export interface AddressDescription {
-  /** Path pattern: literal parts, `*` for one part, `**` for the rest. */
-  readonly path: string;
+  readonly role: AddressRole;
   readonly kind: LinkKind;
+  /** Literal parts, `{name}` or `*` for one part, `**` for the rest: "/leaf/{leaf}/change". */
+  readonly path?: string;
+  /** RE2 expression looked for in path and query; its named groups fill `studentLink`. */
+  readonly pattern?: string;
+  /** Path and query of the student's address on the same host, with the named parts: "/leaf/{leaf}". */
+  readonly studentLink?: string;
+  /** How its owner gets the student's link by hand, where it can't be worked out. */
+  readonly steps?: readonly string[];
 }
 
 /** A page that stands where the material should be. All given marks must be met. */
@@ -29,6 +48,8 @@ export interface WallDescription {
   readonly host?: string;
   /** Words that the page's title or first lines contain, compared without case. */
   readonly words?: readonly string[];
+  /** RE2 expression looked for in title and first lines. */
+  readonly pattern?: string;
 }
 
 export interface MendingDescription {

@@ -1,20 +1,43 @@
-/** Finds the description of an address: by host first, then the first path pattern that fits. */
+/** Finds the description of an address: by host first, then the first of its addresses that fits. */
 import { parseUrl } from '../intake/read-intake.js';
+import { fillTemplate } from './address-path.js';
+import type { KnownService, ServiceCatalogue } from './catalogue.js';
 import type { AddressDescription, ServiceDescription } from './description.js';
 
 export interface DescribedAddress {
   readonly service: ServiceDescription;
   /** Null when the host is known and the path is not. */
   readonly address: AddressDescription | null;
+  /** The student's link to the same thing; null where this is it already, or where it can't be worked out. */
+  readonly studentLink: string | null;
 }
 
 /** The service that an address belongs to; null for a stranger. */
-export function describeAddress(link: string, services: readonly ServiceDescription[]): DescribedAddress | null {
+export function describeAddress(link: string, catalogue: ServiceCatalogue): DescribedAddress | null {
   const url = parseUrl(link);
-  if (!url) return null;
-  const service = services.find((candidate) => candidate.hosts.some((host) => hostMatches(host, url.hostname)));
-  if (!service) return null;
-  return { service, address: service.addresses.find((address) => pathMatches(address.path, url.pathname)) ?? null };
+  const service = url ? serviceAt(url.hostname, catalogue) : null;
+  if (!url || !service) return null;
+  for (const { address, match } of service.addresses) {
+    const named = match(url.pathname, url.search);
+    if (named) return { service: service.description, address, studentLink: studentLinkOf(link, url.origin, address, named) };
+  }
+  return { service: service.description, address: null, studentLink: null };
+}
+
+function studentLinkOf(link: string, origin: string, address: AddressDescription, named: Readonly<Record<string, string>>): string | null {
+  if (address.role === 'student' || address.studentLink === undefined) return null;
+  const made = origin + fillTemplate(address.studentLink, named);
+  return parseUrl(made)?.origin === origin && made !== link ? made : null;
+}
+
+/** The service that has that host; null for a stranger's. */
+export function serviceAt(host: string, { services }: ServiceCatalogue): KnownService | null {
+  return services.find(({ description }) => description.hosts.some((pattern) => hostMatches(pattern, host))) ?? null;
+}
+
+/** True for a host at which the school runs short links itself. */
+export function isOwnShortener(host: string, { services }: ServiceCatalogue): boolean {
+  return services.some(({ description }) => description.shorteners?.some((pattern) => hostMatches(pattern, host)) ?? false);
 }
 
 /** `*.example.org` covers `a.example.org` and `a.b.example.org`, not `example.org` itself. */
@@ -22,16 +45,4 @@ export function hostMatches(pattern: string, host: string): boolean {
   const wanted = pattern.toLowerCase();
   const given = host.toLowerCase();
   return wanted.startsWith('*.') ? given.endsWith(wanted.slice(1)) && given.length > wanted.length - 1 : given === wanted;
-}
-
-/** Compares part by part, so that no pattern can take long. */
-export function pathMatches(pattern: string, path: string): boolean {
-  const wanted = pattern.split('/').filter((part) => part !== '');
-  const given = path.split('/').filter((part) => part !== '');
-  for (const [index, part] of wanted.entries()) {
-    if (part === '**') return true;
-    const here = given[index];
-    if (here === undefined || (part !== '*' && part !== here)) return false;
-  }
-  return wanted.length === given.length;
 }

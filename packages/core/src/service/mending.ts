@@ -2,7 +2,7 @@
 import { unreachable } from '../result.js';
 import type { AccessVerdict } from '../access/judgement.js';
 import { parseUrl } from '../intake/read-intake.js';
-import type { ServiceDescription } from './description.js';
+import type { ServiceCatalogue } from './catalogue.js';
 import { describeAddress } from './match.js';
 
 export interface Mending {
@@ -14,12 +14,13 @@ export interface Mending {
 }
 
 /** Null when there is nothing to mend. */
-export function mendingFor(verdict: AccessVerdict, link: string, services: readonly ServiceDescription[]): Mending | null {
+export function mendingFor(verdict: AccessVerdict, link: string, catalogue: ServiceCatalogue): Mending | null {
   if (verdict === 'open') return null;
-  const service = describeAddress(link, services)?.service ?? null;
+  const described = describeAddress(link, catalogue);
+  const service = described?.service ?? null;
   const own = service?.mending.find((entry) => entry.verdicts.includes(verdict));
   if (service && own) {
-    return { service: service.name, steps: own.steps, ownerPage: own.ownerPage?.replace('{link}', withoutQuery(link)) ?? null };
+    return { service: service.name, steps: own.steps, ownerPage: own.ownerPage?.replace('{link}', withoutQuery(described?.studentLink ?? link)) ?? null };
   }
   return { service: service?.name ?? null, steps: generalSteps(verdict), ownerPage: null };
 }

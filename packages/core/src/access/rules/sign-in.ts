@@ -9,11 +9,11 @@ import type { Rule } from '../judgement.js';
 
 const signInPath = /\/(?:sign-?in|log-?in|auth|authorize|oauth2?|saml2?|sso|come-in|session)(?:[/?]|$)/i;
 
-export const signInRule: Rule = (evidence, services) => {
+export const signInRule: Rule = (evidence, catalogue) => {
   const { final, asked } = evidence;
   if (!final) return null;
   if (final.status === 401) return { verdict: 'sign-in', reason: 'status-unauthorised', detail: '401' };
-  if (findWall(evidence, services, 'sign-in')) return { verdict: 'sign-in', reason: 'led-to-sign-in', detail: new URL(final.address).hostname };
+  if (findWall(evidence, catalogue, 'sign-in')) return { verdict: 'sign-in', reason: 'led-to-sign-in', detail: new URL(final.address).hostname };
   const { page } = final;
   if (!page) return null;
   const form = page.forms.find(isPasswordForm);
