@@ -27,6 +27,8 @@ const views = [
   ['add', '/add', 'Add something'],
   ['devices', '/devices', 'Devices'],
   ['school', '/school', 'Fernhollow School'],
+  ['services', '/school/services', 'Services'],
+  ['a service', '/school/services/askleaf', 'Askleaf'],
 ] as const;
 
 for (const [width, height] of [[1280, 800], [390, 844]] as const) {

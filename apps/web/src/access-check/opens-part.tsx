@@ -1,11 +1,14 @@
 import type { AccessCheckView, MaterialPage } from '@hapset/contract';
 import type { ReactElement, ReactNode } from 'react';
 import { Button, buttonClass } from '../design/button.js';
+import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import { useChangeMaterial } from '../material/material.queries.js';
 import { ago } from '../wording/figures.js';
+import { wordsFor } from '../wording/problems.js';
 import { repairSentence } from '../wording/repairs.js';
+import { roleSentences } from '../wording/services.js';
 import { reasonSentence, verdictWords } from '../wording/verdicts.js';
 
 /** Does it open for a student? What is wrong stands first, with the steps that mend it. */
@@ -35,6 +38,7 @@ export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; reado
         }
       >
         {done && <CheckDetails check={done} />}
+        <ForOthers page={page} />
         {material.repairs.length > 0 && <Repaired page={page} />}
       </Sheet>
     </div>
@@ -71,6 +75,43 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
   );
 }
 
+/** The link is known as a page of its editor's, or another that no student should get: says so, and offers the student's. */
+function ForOthers({ page: { material } }: { readonly page: MaterialPage }): ReactElement | null {
+  const { at, link, version } = material;
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  if (!at || at.role === null || at.role === 'student' || link === null) return null;
+  const { studentLink } = at;
+  const take = (): void => {
+    if (studentLink === null) return;
+    change.mutate(
+      { version, link: studentLink },
+      { onSuccess: (changed) => notice({ words: 'The code carries the student’s link now.', undo: () => change.mutate({ version: changed.version, link }) }), onError: (error) => notice({ words: wordsFor(error) }) },
+    );
+  };
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line pt-2 text-[14.5px]">
+      <StateMark mark="look-at" words="To be looked at" />
+      <p className="m-0 min-w-52 flex-1">
+        {roleSentences[at.role]}
+        {studentLink !== null && <span className="block font-mono text-[13px] break-all text-muted">{studentLink}</span>}
+      </p>
+      {studentLink !== null && (
+        <Button onClick={take} disabled={change.isPending}>
+          Use the student’s link
+        </Button>
+      )}
+      {studentLink === null && at.steps.length > 0 && (
+        <ol className="m-0 w-full list-decimal pl-5">
+          {at.steps.map((step) => (
+            <li key={step}>{withBold(step)}</li>
+          ))}
+        </ol>
+      )}
+    </div>
+  );
+}
+
 /** Every request on the way, for those who want to know. */
 function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
   return (
@@ -83,6 +124,7 @@ function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
           </li>
         ))}
       </ol>
+      {check.ownShorteners.length > 0 && <p className="mt-1 mb-0">{check.ownShorteners.join(', ')}: the school’s own short links, nobody strange.</p>}
       <p className="mt-1 mb-0">Opened from the school’s server; tablets may be on another network.</p>
     </details>
   );

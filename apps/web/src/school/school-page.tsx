@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { useSession } from '../account/session.queries.js';
 import { Failed, Loading } from '../design/list-states.js';
 import { SchoolClasses } from '../school-class/school-classes.js';
+import { ServicesSummary } from '../service/services-summary.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
 import { SchoolSettings } from './school-settings.js';
@@ -15,7 +16,10 @@ export function Component(): ReactElement {
     <>
       <PageHead title={school.data?.name ?? 'School'} about="What belongs to the school and is seen by all staff." />
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <SchoolClasses />
+        <div className="flex flex-col gap-4">
+          <SchoolClasses />
+          <ServicesSummary />
+        </div>
         {school.isPending && <Loading label="Settings are loading" />}
         {school.isError && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}
         {school.data && <SchoolSettings key={school.data.version} school={school.data} mayChange={session?.role === 'administrator'} />}

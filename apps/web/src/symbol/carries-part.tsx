@@ -1,13 +1,18 @@
 import type { MaterialPage } from '@hapset/contract';
 import type { ReactElement } from 'react';
+import { Button } from '../design/button.js';
+import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import { carriedWords } from '../readiness/answers.js';
 import { grainWords, metres, plural } from '../wording/figures.js';
+import { useChangeMaterial } from '../material/material.queries.js';
+import { wordsFor } from '../wording/problems.js';
 import { CodePicture } from './code-picture.js';
 
 /** What the code says and how fine that makes it. Further rungs of the ladder come beside this one. */
-export function CarriesPart({ page: { code, readiness, material } }: { readonly page: MaterialPage }): ReactElement {
+export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
+  const { code, readiness, material } = page;
   if (!code) {
     return (
       <div id="carries">
@@ -37,6 +42,7 @@ export function CarriesPart({ page: { code, readiness, material } }: { readonly 
         {readiness.carries.state === 'look-at' && (
           <p className="mt-2 mb-0 text-[14px]">{material.link === null ? 'Fewer words make a coarser code, which reads from farther away.' : 'A shorter link makes a coarser code, which reads from farther away.'}</p>
         )}
+        <Trimmed page={page} />
         <details className="mt-1.5 text-[13.5px] text-muted">
           <summary className="w-fit cursor-pointer py-1">In terms of the standard</summary>
           <p className="m-0">
@@ -44,6 +50,30 @@ export function CarriesPart({ page: { code, readiness, material } }: { readonly 
           </p>
         </details>
       </Sheet>
+    </div>
+  );
+}
+
+/** The link without what only counts visitors, where both were opened and led to the same page. */
+function Trimmed({ page: { material, check } }: { readonly page: MaterialPage }): ReactElement | null {
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  const { link, version } = material;
+  const trimmed = check?.trimmed;
+  if (!trimmed || link === null) return null;
+  const take = (): void =>
+    change.mutate(
+      { version, link: trimmed.link },
+      { onSuccess: (changed) => notice({ words: 'The code carries the shorter link now.', undo: () => change.mutate({ version: changed.version, link }) }), onError: (error) => notice({ words: wordsFor(error) }) },
+    );
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 text-[14.5px]">
+      <p className="m-0 min-w-52 flex-1">
+        Without <span className="font-mono text-[13px]">{trimmed.removed.join(', ')}</span>, which only counts visitors, it leads to the same page: {plural(link.length - trimmed.link.length, 'character')} less. Both were opened.
+      </p>
+      <Button onClick={take} disabled={change.isPending}>
+        Use the shorter link
+      </Button>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import type { FieldProblem } from '@hapset/contract';
 import type { AddressRole, DescriptionProblem, DescriptionProblemReason, WallDescription } from '@hapset/core';
 
 /** Whose page an address is, as a choice. */
@@ -51,3 +52,14 @@ export function descriptionProblemSentence({ reason, detail }: Pick<DescriptionP
 export function withoutStars(step: string): string {
   return step.replaceAll('**', '');
 }
+
+/** The same for a field that the server named. */
+export function fieldProblemSentence({ message, detail = '' }: Pick<FieldProblem, 'message' | 'detail'>): string {
+  return message in descriptionProblemWords ? descriptionProblemSentence({ reason: message as DescriptionProblemReason, detail }) : 'This needs another value.';
+}
+
+export const serviceFileWords = {
+  'too-large': 'This file is larger than any description. Choose the file that was exported from Services.',
+  'not-json': 'This is no JSON file. Choose the file that was exported from Services.',
+  'no-description': 'There is no description in this file: each needs an id and a name.',
+} as const;

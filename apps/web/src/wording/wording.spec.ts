@@ -1,5 +1,5 @@
 import { problemReasons, sheetWarnings } from '@hapset/contract';
-import { accessVerdicts, columnRoles, contentProblemReasons, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
+import { accessVerdicts, addressRoles, columnRoles, contentProblemReasons, descriptionProblemReasons, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -7,6 +7,7 @@ import { kindWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
 import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
+import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
 import { reasonSentence, reasonWords, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
 
@@ -29,6 +30,13 @@ describe('every reason has words', () => {
     expectWords(listFileWords, ['too-large', 'not-a-list', 'empty']);
   });
   it('problems of fields', () => expectWords(contentProblemWords, contentProblemReasons));
+  it('services: parts, walls, problems and files', () => {
+    expectWords(roleWords, addressRoles);
+    expectWords(roleSentences, addressRoles.filter((role) => role !== 'student'));
+    expectWords(wallWords, ['sign-in', 'named-only', 'closed', 'missing']);
+    expectWords(descriptionProblemWords, descriptionProblemReasons);
+    expectWords(serviceFileWords, ['too-large', 'not-json', 'no-description']);
+  });
   it('kinds', () => expectWords(kindWords, materialKinds));
   it('grains', () => expectWords(grainWords, grains));
   it('verdicts', () => {
@@ -46,6 +54,13 @@ describe('sentences', () => {
     expect(wordsFor(new ApiError('stale'))).toBe(problemWords.stale);
     expect(wordsFor(new Error('boom'))).toBe(problemWords.failed);
     expect(wordsFor(null)).toBe(problemWords.failed);
+  });
+  it('name what a description’s problem is about', () => {
+    expect(descriptionProblemSentence({ reason: 'part-unknown', detail: 'leaf' })).toBe('Neither path nor expression names a part “leaf”.');
+    expect(descriptionProblemSentence({ reason: 'wrong-value', detail: '' })).toBe('This value can’t be used.');
+    expect(fieldProblemSentence({ message: 'no-host' })).toBe('Name at least one host.');
+    expect(fieldProblemSentence({ message: 'must be a string' })).toBe('This needs another value.');
+    expect(withoutStars('Open **Who may look** now.')).toBe('Open Who may look now.');
   });
   it('show what a repair touched where that can be seen', () => {
     expect(repairSentence({ kind: 'scheme-doubled', removed: 'https://', added: '' })).toEqual({ words: 'took out a second', what: 'https://' });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Evidence, FinalPage, PageFacts } from '../access/evidence.js';
 import { accessVerdicts } from '../access/judgement.js';
 import { askleaf, cofferlane, sampleCatalogue } from '../test/sample-services.js';
-import { fillTemplate, isAddressPath, matchPath } from './address-path.js';
+import { fillTemplate, matchPath } from './address-path.js';
 import { compileServices, emptyCatalogue, needPatterns } from './catalogue.js';
 import type { ServiceDescription } from './description.js';
 import { descriptionProblems } from './description-problems.js';

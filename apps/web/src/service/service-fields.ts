@@ -1,0 +1,105 @@
+/** A description as the fields of a form, and back: lists are written one a line. */
+import type { AccessVerdict, AddressDescription, AddressRole, LinkKind, MendingDescription, ServiceDescription, WallDescription } from '@hapset/core';
+
+export interface ServiceFields {
+  id: string;
+  name: string;
+  hosts: string;
+  addresses: AddressFields[];
+  walls: WallFields[];
+  mending: MendingFields[];
+  tracking: string;
+  shorteners: string;
+}
+export interface AddressFields {
+  role: AddressRole;
+  kind: LinkKind;
+  path: string;
+  pattern: string;
+  studentLink: string;
+  steps: string;
+}
+export interface WallFields {
+  verdict: WallDescription['verdict'];
+  host: string;
+  words: string;
+  pattern: string;
+}
+export interface MendingFields {
+  verdicts: AccessVerdict[];
+  steps: string;
+  ownerPage: string;
+}
+
+export const noAddress: AddressFields = { role: 'student', kind: 'document', path: '/', pattern: '', studentLink: '', steps: '' };
+export const noWall: WallFields = { verdict: 'sign-in', host: '', words: '', pattern: '' };
+export const noMending: MendingFields = { verdicts: ['sign-in', 'named-only'], steps: '', ownerPage: '' };
+/** Verdicts that can be mended by steps. */
+export const mendable: readonly AccessVerdict[] = ['sign-in', 'named-only', 'closed', 'missing', 'failing', 'unknown'];
+
+export function toServiceFields(description: ServiceDescription | null): ServiceFields {
+  const { id = '', name = '', hosts = [], addresses = [], walls = [], mending = [], tracking = [], shorteners = [] } = description ?? {};
+  return {
+    id,
+    name,
+    hosts: hosts.join('\n'),
+    addresses: addresses.map(({ role, kind, path = '', pattern = '', studentLink = '', steps = [] }) => ({ role, kind, path, pattern, studentLink, steps: steps.join('\n') })),
+    walls: walls.map(({ verdict, host = '', words = [], pattern = '' }) => ({ verdict, host, words: words.join('\n'), pattern })),
+    mending: mending.map(({ verdicts, steps, ownerPage = '' }) => ({ verdicts: [...verdicts], steps: steps.join('\n'), ownerPage })),
+    tracking: tracking.join('\n'),
+    shorteners: shorteners.join('\n'),
+  };
+}
+
+/** Empty fields are left out. */
+export function toDescription(fields: ServiceFields): ServiceDescription {
+  const [tracking, shorteners] = [lines(fields.tracking), lines(fields.shorteners)];
+  return {
+    id: fields.id.trim(),
+    name: fields.name.trim(),
+    hosts: lines(fields.hosts),
+    addresses: fields.addresses.map(toAddress),
+    walls: fields.walls.map(toWall),
+    mending: fields.mending.map(toMending),
+    ...(tracking.length > 0 && { tracking }),
+    ...(shorteners.length > 0 && { shorteners }),
+  };
+}
+
+function toAddress({ role, kind, path, pattern, studentLink, steps }: AddressFields): AddressDescription {
+  return { role, kind, ...given('path', path), ...given('pattern', pattern), ...(role !== 'student' && { ...given('studentLink', studentLink), ...givenLines('steps', steps) }) };
+}
+
+function toWall({ verdict, host, words, pattern }: WallFields): WallDescription {
+  return { verdict, ...given('host', host), ...givenLines('words', words), ...given('pattern', pattern) };
+}
+
+function toMending({ verdicts, steps, ownerPage }: MendingFields): MendingDescription {
+  return { verdicts, steps: lines(steps), ...given('ownerPage', ownerPage) };
+}
+
+function given<Name extends string>(name: Name, text: string): Partial<Record<Name, string>> {
+  return text.trim() === '' ? {} : ({ [name]: text.trim() } as Record<Name, string>);
+}
+
+function givenLines<Name extends string>(name: Name, text: string): Partial<Record<Name, readonly string[]>> {
+  const all = lines(text);
+  return all.length === 0 ? {} : ({ [name]: all } as Record<Name, readonly string[]>);
+}
+
+function lines(text: string): readonly string[] {
+  return text.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+}
+
+/** "Shell box 2" gives "shell-box-2". */
+export function idFromName(name: string): string {
+  return name.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60);
+}
+
+/** The form's field for a place in the description: "hosts.3" is in "hosts", "addresses.0" is seen at its path. */
+export function fieldOf(path: string): string {
+  const [list = '', index, field] = path.split('.');
+  if (!['addresses', 'walls', 'mending'].includes(list)) return list;
+  if (field !== undefined) return `${list}.${index}.${field}`;
+  return index === undefined ? list : `${list}.${index}.${{ addresses: 'path', walls: 'words', mending: 'steps' }[list as 'walls']}`;
+}
