@@ -44,7 +44,9 @@ test('a kind is chosen by hand in the review', async ({ page }) => {
   await signIn(page);
   await page.goto('/shelf');
   await page.getByLabel('Next material').fill('https://a.example/reef-walk\nhttps://a.example/reef-song');
-  await page.getByLabel('Kind of https://a.example/reef-walk').selectOption('Film');
+  const kind = page.getByLabel('Kind of https://a.example/reef-walk');
+  await kind.focus();
+  await kind.selectOption('Film');
   await page.getByRole('button', { name: 'Add 2 materials' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Reef walk' })).toContainText('Film');
   await expect(page.getByRole('listitem').filter({ hasText: 'Reef song' })).toContainText('Web page');

@@ -35,7 +35,7 @@ async function takeAll(browser) {
   await makePoster(page, 'Photo bank, north cove');
   await page.mouse.move(640, 780);
   await take('lesson-bench');
-  await page.getByLabel('Next station').fill(`“https://https://cofferlane.example/leaf/tide-tables”.\n<http://askleaf.localhost:4510/ask/tide-line-tally>\nWhat lives under the seaweed?`);
+  await page.getByLabel('Next station').fill(`“https://https://cofferlane.example/leaf/tide-tables”.\n<http://askleaf.localhost:4510/ask/rising-dough-log/build>\nWhat lives under the seaweed?`);
   await page.getByRole('list', { name: 'What will be added' }).waitFor();
   await page.getByLabel('Next station').scrollIntoViewIfNeeded();
   await page.mouse.wheel(0, 1000);
@@ -70,6 +70,7 @@ async function takeAll(browser) {
     await page.waitForTimeout(300);
     await take(name);
   }
+  await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
   await signIn(phone);
   await phone.goto('/lessons');
@@ -77,6 +78,24 @@ async function takeAll(browser) {
   await phone.getByRole('table').waitFor();
   await phone.waitForTimeout(400);
   await phone.screenshot({ path: join(folder, 'lesson-bench-phone.png') });
+  // The phone's way: what its share menu brought, checked, with the picture to hand on.
+  await phone.goto('/add?link=http%3A%2F%2Fcofferlane.localhost%3A4510%2Fleaf%2Fwhat-yeast-eats&title=What%20yeast%20eats');
+  await phone.getByRole('button', { name: 'Add', exact: true }).click();
+  await phone.getByRole('heading', { name: 'Opens for anyone' }).waitFor();
+  await phone.waitForTimeout(600);
+  await phone.screenshot({ path: join(folder, 'phone-way.png') });
+}
+
+/** As the administrator: the list, and one description tried on an editor's link. */
+async function takeServices(browser) {
+  const page = await newPage(browser, settings);
+  await page.request.post('/api/session', { data: { email: 'pell.arkwright@fernhollow.example', password: 'low-tide-at-nine' } });
+  await page.goto('/school/services');
+  await page.getByRole('link', { name: 'Cofferlane' }).click();
+  await page.getByLabel('Link', { exact: true }).fill('http://cofferlane.localhost:4510/leaf/what-yeast-eats/write?lane=7');
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await page.getByText('For a student').waitFor();
+  await page.screenshot({ path: join(folder, 'service.png') });
 }
 
 async function settled(page) {

@@ -5,7 +5,7 @@ export { pointsPerMm, radians } from './units.js';
 export { repairLink, repairKinds, type Repair, type RepairKind, type RepairedLink } from './intake/repair.js';
 export { readIntake, readPiece, splitPieces, isWebAddress, looksLikeLink, type IntakeItem, type IntakeLink, type IntakeWords, type IntakeUnusable, type TakenBack } from './intake/read-intake.js';
 export { bodyOf, columnRoles, guessColumns, looksLikeList, readColumns, readRow, readTags, type ColumnRole, type Columns } from './intake/columns.js';
-export { markDuplicates, comparableAddress, type DuplicateMark } from './intake/duplicates.js';
+export { markDuplicates, prepareForDuplicates, comparableAddress, type DuplicateMark } from './intake/duplicates.js';
 export { recogniseKind, titleFromAddress, titleFromWords } from './intake/kind.js';
 export { linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/material-kinds.js';
 

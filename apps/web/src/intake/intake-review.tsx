@@ -1,6 +1,6 @@
 import { describeAddress, linkKinds, recogniseKind, type IntakeItem, type IntakeLink, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, type ReactElement } from 'react';
+import { memo, useRef, useState, type ReactElement } from 'react';
 import { StateMark } from '../design/state-mark.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { kindWords } from '../wording/kinds.js';
@@ -18,7 +18,7 @@ interface Props {
   readonly onStudentLink: (pasted: string, link: string | null) => void;
 }
 
-type RowProps = Omit<Props, 'rows' | 'onKeep'> & { readonly row: IntakeRowState; readonly onKeep: () => void };
+type RowProps = Omit<Props, 'rows'> & { readonly row: IntakeRowState; readonly index: number };
 
 /** Up to here every row is drawn; beyond, only those in sight are. */
 const drawnAtOnce = 60;
@@ -30,29 +30,29 @@ export function IntakeReview(props: Props): ReactElement {
   return props.rows.length > drawnAtOnce ? <LongReview {...props} /> : <ShortReview {...props} />;
 }
 
-function ShortReview({ rows, onKeep, ...rest }: Props): ReactElement {
+function ShortReview({ rows, ...rest }: Props): ReactElement {
   return (
     <ul aria-label="What will be added" className="m-0 list-none border-t border-line p-0">
       {rows.map((row, index) => (
         <li key={index} className="border-b border-line last:border-b-0">
-          <ReviewRow row={row} onKeep={() => onKeep(index)} {...rest} />
+          <ReviewRow row={row} index={index} {...rest} />
         </li>
       ))}
     </ul>
   );
 }
 
-function LongReview({ rows, onKeep, ...rest }: Props): ReactElement {
+function LongReview({ rows, ...rest }: Props): ReactElement {
   const scroller = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => usualHeightPx, overscan: 8 });
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => usualHeightPx, overscan: 3, useFlushSync: false });
   return (
-    <div ref={scroller} tabIndex={0} aria-label="What will be added, scrolls" role="region" className="h-[56vh] overflow-y-auto border-t border-line">
+    <div ref={scroller} tabIndex={0} aria-label="What will be added, scrolls" role="region" className="h-[56vh] overflow-y-auto border-t border-line [contain:strict]">
       <ul aria-label="What will be added" className="relative m-0 list-none p-0" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ index, start }) => {
           const row = rows[index];
           return (
             <li key={index} ref={virtual.measureElement} data-index={index} aria-setsize={rows.length} aria-posinset={index + 1} className="absolute inset-x-0 border-b border-line" style={{ transform: `translateY(${start}px)` }}>
-              {row && <ReviewRow row={row} onKeep={() => onKeep(index)} {...rest} />}
+              {row && <ReviewRow row={row} index={index} {...rest} />}
             </li>
           );
         })}
@@ -61,8 +61,9 @@ function LongReview({ rows, onKeep, ...rest }: Props): ReactElement {
   );
 }
 
-function ReviewRow(props: RowProps): ReactElement {
-  const { row, catalogue, onTakeBack, onKeep } = props;
+/** Drawn again only when it changed itself: scrolling through thousands draws new rows alone. */
+const ReviewRow = memo(function ReviewRow(props: RowProps): ReactElement {
+  const { row, index, catalogue, onTakeBack, onKeep } = props;
   const { item } = row;
   const beside = [item.instruction, item.tags.length > 0 ? item.tags.join(', ') : null].filter((part) => part !== null);
   return (
@@ -77,14 +78,14 @@ function ReviewRow(props: RowProps): ReactElement {
         <label className="flex min-h-8 shrink-0 items-center gap-2 text-[13.5px]">
           {row.duplicate === 'already-here' ? 'Here already' : 'Twice in this list'}
           <span className="font-semibold text-ink">
-            <input type="checkbox" checked={row.taken} onChange={onKeep} className="mr-1.5 align-[-2px] accent-ink" />
+            <input type="checkbox" checked={row.taken} onChange={() => onKeep(index)} className="mr-1.5 align-[-2px] accent-ink" />
             add it all the same
           </span>
         </label>
       )}
     </div>
   );
-}
+});
 
 function kindOf({ kind }: IntakeRowState, item: IntakeLink, catalogue: ServiceCatalogue): LinkKind {
   return kind ?? recogniseKind(item.link, catalogue);
@@ -100,13 +101,7 @@ function LinkText({ row, item, catalogue, onKind, onStudentLink }: RowProps & { 
       {item.title !== null && <p className="m-0 text-[14.5px] font-semibold">{item.title}</p>}
       <p className="m-0 font-mono text-[13.5px] break-all">{item.link}</p>
       <p className="m-0 flex flex-wrap items-center gap-x-1.5 text-[13px] text-muted">
-        <select aria-label={`Kind of ${item.link}`} value={kind} onChange={(event) => onKind(item.pasted, event.target.value as LinkKind)} className="-ml-1 min-h-8 rounded-small bg-transparent px-1 text-[13px] font-semibold text-ink/80 hover:bg-ink/5">
-          {linkKinds.map((choice) => (
-            <option key={choice} value={choice}>
-              {kindWords[choice]}
-            </option>
-          ))}
-        </select>
+        <KindChoice link={item.link} kind={kind} onKind={(choice) => onKind(item.pasted, choice)} />
         {described && <span>{described.service.name}</span>}
       </p>
       {role !== 'student' && (
@@ -133,6 +128,27 @@ function LinkText({ row, item, catalogue, onKind, onStudentLink }: RowProps & { 
         </p>
       )}
     </>
+  );
+}
+
+/** The kind, with the others to choose from once it is pointed at: a long list would draw thousands of them for nothing. */
+function KindChoice({ link, kind, onKind }: { readonly link: string; readonly kind: LinkKind; readonly onKind: (kind: LinkKind) => void }): ReactElement {
+  const [wanted, setWanted] = useState(false);
+  return (
+    <select
+      aria-label={`Kind of ${link}`}
+      value={kind}
+      onPointerEnter={() => setWanted(true)}
+      onFocus={() => setWanted(true)}
+      onChange={(event) => onKind(event.target.value as LinkKind)}
+      className="-ml-1 min-h-8 rounded-small bg-transparent px-1 text-[13px] font-semibold text-ink/80 hover:bg-ink/5"
+    >
+      {(wanted ? linkKinds : [kind]).map((choice) => (
+        <option key={choice} value={choice}>
+          {kindWords[choice]}
+        </option>
+      ))}
+    </select>
   );
 }
 

@@ -1,5 +1,5 @@
 /** Where the intake's things come from: typed or pasted lines, a pasted table, or a file. */
-import { bodyOf, guessColumns, readPiece, readRow, splitPieces, type Columns, type IntakeItem, type TakenBack } from '@hapset/core';
+import { bodyOf, guessColumns, prepareForDuplicates, readPiece, readRow, splitPieces, type Columns, type IntakeItem, type TakenBack } from '@hapset/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Rows } from './table.js';
 import { useReadItems, type ReadItems } from './use-read-items.js';
@@ -28,7 +28,14 @@ export function useIntakeSource(text: string, file: Rows | null, chosen: Columns
     },
     [columns, takenBack],
   );
-  const read = useCallback((input: Input): IntakeItem => (typeof input === 'string' ? readPiece(input, takenBack.get(input) ?? new Set()) : readRow(input, columns?.roles ?? [], takenBack)), [columns, takenBack]);
+  const read = useCallback(
+    (input: Input): IntakeItem => {
+      const item = typeof input === 'string' ? readPiece(input, takenBack.get(input) ?? new Set()) : readRow(input, columns?.roles ?? [], takenBack);
+      if (item.sort === 'link') prepareForDuplicates(item);
+      return item;
+    },
+    [columns, takenBack],
+  );
   const { items, left } = useReadItems(inputs, keyOf, read);
   return { items, left, table: rows && columns ? { rows, columns } : null };
 }

@@ -1,6 +1,6 @@
 /** Reads long lists in small slices, so that the page never stands still while 2,000 lines come in. */
 import type { IntakeItem } from '@hapset/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useEffect, useMemo, useRef, useState } from 'react';
 
 /** So many are read at once without anybody noticing. */
 const atOnce = 80;
@@ -40,7 +40,8 @@ export function useReadItems<Input>(inputs: readonly Input[], keyOf: (input: Inp
       // Every sight of more rows draws the review anew, so it is shown now and then only.
       if (items.length === inputs.length || performance.now() - shownAt > showEveryMs) {
         shownAt = performance.now();
-        setFar({ keys, items: [...items] });
+        const shown = [...items];
+        startTransition(() => setFar({ keys, items: shown }));
       }
       if (items.length < inputs.length) timer = setTimeout(slice);
     };

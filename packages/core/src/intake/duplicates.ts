@@ -2,7 +2,7 @@
  * Points out links that are there already. Addresses count as the same when a browser would ask for the
  * same thing: case of scheme and host, the default port, an empty path and the fragment make no difference.
  */
-import { parseUrl, type IntakeItem } from './read-intake.js';
+import { parseUrl, type IntakeItem, type IntakeLink } from './read-intake.js';
 
 export type DuplicateMark = 'in-this-list' | 'already-here' | null;
 
@@ -17,6 +17,13 @@ export function comparableAddress(link: string): string {
 /** Kept beside the items: long lists are marked again with every decision. */
 const comparable = new WeakMap<IntakeItem, string>();
 
+/** Works out what a link is compared by, once. Whoever reads a long list in slices calls it with each, so that the whole is marked at once later. */
+export function prepareForDuplicates(item: IntakeLink): string {
+  const address = comparable.get(item) ?? comparableAddress(item.link);
+  comparable.set(item, address);
+  return address;
+}
+
 /**
  * One mark for each item, in the same order. The first of a pair inside the list has none.
  * @param here links that the lesson or shelf holds already
@@ -26,8 +33,7 @@ export function markDuplicates(items: readonly IntakeItem[], here: readonly stri
   const seen = new Set<string>();
   return items.map((item) => {
     if (item.sort !== 'link') return null;
-    const address = comparable.get(item) ?? comparableAddress(item.link);
-    comparable.set(item, address);
+    const address = prepareForDuplicates(item);
     if (known.has(address)) return 'already-here';
     if (seen.has(address)) return 'in-this-list';
     seen.add(address);
