@@ -21,6 +21,7 @@ export function readSettings(environment = process.env) {
     /** Where a browser on this machine finds it. */
     address: `http://${shownHost}:${port}`,
     publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${shownHost}:${port}`,
+    filesFolder: join(dataFolder, 'files'),
     passwordFile: join(dataFolder, 'database-password'),
     trustedHosts: environment.HAPSET_TRUSTED_HOSTS ?? ['cofferlane', 'askleaf', 'gatepost'].map((name) => `${name}.localhost:${neighboursPort}`).join(','),
   };
@@ -35,6 +36,7 @@ export function serverEnvironment(settings) {
     HAPSET_PUBLIC_ADDRESS: settings.publicAddress,
     HAPSET_DB_PORT: String(settings.databasePort),
     HAPSET_DB_PASSWORD_FILE: settings.passwordFile,
+    HAPSET_FILES_FOLDER: settings.filesFolder,
     HAPSET_NEIGHBOURS_PORT: String(settings.neighboursPort),
     HAPSET_TRUSTED_HOSTS: settings.trustedHosts,
     HAPSET_DEMO: process.env.HAPSET_DEMO ?? '1',

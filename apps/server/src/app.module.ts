@@ -7,6 +7,7 @@ import { ConfigurationModule } from './configuration/configuration.module.js';
 import type { Configuration } from './configuration/configuration.js';
 import { DatabaseModule } from './database/database.module.js';
 import { DeviceModule } from './device/device.module.js';
+import { FileModule } from './file/file.module.js';
 import { HealthModule } from './health/health.module.js';
 import { LessonModule } from './lesson/lesson.module.js';
 import type { AppLogger } from './logging/logger.token.js';
@@ -17,6 +18,7 @@ import { SchoolClassModule } from './school-class/school-class.module.js';
 import { SchoolModule } from './school/school.module.js';
 import { ServiceDescriptionModule } from './service-description/service-description.module.js';
 import { SheetModule } from './sheet/sheet.module.js';
+import { StudentPageModule } from './student-page/student-page.module.js';
 import { StationModule } from './station/station.module.js';
 
 @Module({})
@@ -34,7 +36,9 @@ export class AppModule {
         DeviceModule,
         ServiceDescriptionModule,
         SchoolClassModule,
+        FileModule,
         MaterialModule,
+        StudentPageModule,
         StationModule,
         LessonModule,
         AccessCheckModule,

@@ -5,6 +5,8 @@ export * from './school.js';
 export * from './device.js';
 export * from './school-class.js';
 export * from './service.js';
+export * from './file.js';
+export * from './kept.js';
 export * from './access-check.js';
 export * from './material.js';
 export * from './readiness.js';

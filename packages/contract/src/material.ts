@@ -1,13 +1,15 @@
-import type { AddressRole, Carry, Content, ErrorCorrectionLevel, Grain, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { AddressRole, Carry, Kept, Content, ErrorCorrectionLevel, Grain, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
+import type { KeptView } from './kept.js';
 import type { DeviceView } from './device.js';
 import type { ReadinessView } from './readiness.js';
 
-/** One thing to add: a link as repaired, words, or the fields of a kind. Exactly one of the three is given. */
+/** One thing to add: a link as repaired, words, the fields of a kind, or what is kept here. Exactly one of the four is given. */
 export interface NewMaterial {
   readonly link?: string;
   readonly words?: string;
   readonly content?: Content;
+  readonly kept?: Kept;
   /** What was pasted, before any repair. */
   readonly pasted: string;
   readonly repairs: readonly Repair[];
@@ -32,6 +34,9 @@ export interface ChangeMaterial {
   readonly link?: string;
   readonly words?: string;
   readonly content?: Content;
+  readonly kept?: Kept;
+  /** Last day in the school's zone on which students see what is kept here, `YYYY-MM-DD`; null without end. */
+  readonly shownUntil?: string | null;
   readonly instruction?: string;
   readonly tags?: readonly string[];
 }
@@ -57,6 +62,9 @@ export interface MaterialView {
   readonly content: Content | null;
   readonly pasted: string;
   readonly repairs: readonly Repair[];
+  /** Address of its page, where the school's own server keeps it. */
+  readonly pageAddress: string | null;
+  readonly shownUntil: string | null;
   /** What the service's description says of the link; null for a stranger's or for words. */
   readonly at: DescribedLink | null;
   readonly instruction: string;
@@ -110,6 +118,8 @@ export interface StationPlace {
 /** The page of a material: the same inside and outside a lesson. */
 export interface MaterialPage {
   readonly material: MaterialView;
+  /** What it holds, where the school's own server keeps it. */
+  readonly kept: KeptView | null;
   readonly station: StationPlace | null;
   readonly lessons: readonly { readonly id: string; readonly name: string }[];
   readonly code: CodeView | null;
@@ -144,7 +154,7 @@ export interface SaveRehearsal {
   readonly results: readonly RehearsalResult[];
 }
 
-export const sheetWarnings = ['locked', 'not-opened-yet', 'does-not-read', 'text-cut', 'missing-characters'] as const;
+export const sheetWarnings = ['locked', 'not-opened-yet', 'does-not-read', 'text-cut', 'missing-characters', 'address-not-reachable'] as const;
 export type SheetWarning = (typeof sheetWarnings)[number];
 
 export interface MakeSheet {

@@ -13,6 +13,8 @@ export const problemReasons = [
   'sheet-needs-go-ahead',
   'rehearsal-outdated',
   'too-large',
+  'storage-full',
+  'unusable-picture',
   'failed',
 ] as const;
 export type ProblemReason = (typeof problemReasons)[number];

@@ -5,14 +5,16 @@
 import type { AccessCheckView } from './access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './account.js';
 import type { DeviceView } from './device.js';
+import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
 import type { HealthView } from './health.js';
+import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
 import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
 import type { ChangeSchool, SchoolView } from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
 
-export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
+export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 export type RouteAccess = 'anyone' | 'staff' | 'administrator';
 
 /** Types that a route speaks; they exist for the type check only. */
@@ -77,6 +79,27 @@ export const routes = {
   makeMaterialSheet: route<SheetView, MakeSheet>('POST', '/api/materials/:materialId/sheets'),
   materialSvg: route<string>('GET', '/api/materials/:materialId/code.svg'),
   materialPng: route<string>('GET', '/api/materials/:materialId/code.png'),
+
+  writtenPage: route<WrittenPageView>('GET', '/api/materials/:materialId/page'),
+  saveWrittenPage: route<WrittenPageView, SaveWrittenPage>('PUT', '/api/materials/:materialId/page'),
+  earlierPages: route<readonly EarlierPage[]>('GET', '/api/materials/:materialId/page/earlier'),
+
+  files: route<FilesPage>('GET', '/api/files'),
+  bringFile: route<FileView, BringFile>('POST', '/api/files'),
+  renameFile: route<FileView, RenameFile>('PATCH', '/api/files/:fileId'),
+  replaceFile: route<FileView, ReplaceFile>('POST', '/api/files/:fileId/content'),
+  removeFile: route<null>('DELETE', '/api/files/:fileId'),
+  restoreFile: route<null>('POST', '/api/files/:fileId/restore'),
+  /** The tus protocol 1.0 (resumable uploads). */
+  beginUpload: route<null>('POST', '/api/uploads'),
+  uploadProgress: route<null>('HEAD', '/api/uploads/:uploadId'),
+  goOnUpload: route<null>('PATCH', '/api/uploads/:uploadId'),
+  endUpload: route<null>('DELETE', '/api/uploads/:uploadId'),
+
+  /** What students see: pages and bytes for everybody who has the address. */
+  studentPage: route<string>('GET', '/p/:pageToken', 'anyone'),
+  keptBytes: route<Blob>('GET', '/k/:fileToken', 'anyone'),
+  keptVariant: route<Blob>('GET', '/k/:fileToken/:variant', 'anyone'),
 
   tags: route<readonly TagView[]>('GET', '/api/tags'),
   openTag: route<null>('POST', '/api/tags/:tag/access-checks'),

@@ -21,6 +21,10 @@ export type { Evidence, Ending, FinalPage, FormFacts, Hop, PageFacts } from './a
 export { accessVerdicts, verdictReasons, type AccessVerdict, type Judgement, type VerdictReason } from './access/judgement.js';
 export { judgeAccess } from './access/verdict.js';
 
+export { filesOf, isOwnPublicPage, keptKinds, keptLimits, pageAddress, readKept, type Kept, type KeptFileContent, type KeptKind, type KeptPicture, type PictureSetContent, type WrittenPageContent } from './kept/kept.js';
+export { documentLimits, emptyDocument, palette, type PageAlignment, type PageColour, type PageDocument, type PageFont, type PageNode, type PageSize } from './written-page/document.js';
+export { documentHtml, type ShownFile } from './written-page/document-html.js';
+export { documentFiles, documentLinks, documentText, isSafeLink, readDocument } from './written-page/read-document.js';
 export { carriedBy, carries, contentPayload, type Carriable, type Carry, type Carried } from './payload/carry.js';
 export {
   contentKinds,

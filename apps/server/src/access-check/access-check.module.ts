@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { SchoolModule } from '../school/school.module.js';
 import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
 import { StudentBrowserModule } from '../student-browser/student-browser.module.js';
 import { AccessCheck } from './access-check.entity.js';
@@ -8,7 +9,7 @@ import { AccessCheckService } from './access-check.service.js';
 
 /** The work itself. Its controller is declared in the application's module, since it needs nouns that need this one. */
 @Module({
-  imports: [TypeOrmModule.forFeature([AccessCheck]), StudentBrowserModule, ServiceDescriptionModule],
+  imports: [TypeOrmModule.forFeature([AccessCheck]), SchoolModule, StudentBrowserModule, ServiceDescriptionModule],
   providers: [
     AccessCheckService,
     AccessCheckRunner,

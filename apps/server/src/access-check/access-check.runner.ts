@@ -10,6 +10,7 @@ import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { Material } from '../material/material.entity.js';
+import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { StudentBrowser } from '../student-browser/student-browser.js';
 import { AccessCheck } from './access-check.entity.js';
@@ -32,6 +33,7 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly browser: StudentBrowser,
     private readonly services: ServiceDescriptionService,
+    private readonly school: SchoolService,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
   ) {}
@@ -102,7 +104,8 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
 
   private async work(check: AccessCheck, stop: AbortSignal): Promise<void> {
     const catalogue = await this.services.catalogue();
-    const evidence = await this.browser.open(check.link, stop);
+    const { publicAddress } = await this.school.get();
+    const evidence = await this.browser.open(check.link, stop, publicAddress);
     const judgement = judgeAccess(evidence, catalogue);
     const trimmed = judgement.verdict === 'open' ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
     if (stop.aborted) {

@@ -5,7 +5,9 @@ import { mendingFor } from '@hapset/core';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import { addressOf } from '../material/material-address.js';
 import type { Material } from '../material/material.entity.js';
+import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
@@ -28,17 +30,21 @@ export class AccessCheckService {
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly runner: AccessCheckRunner,
     private readonly services: ServiceDescriptionService,
+    private readonly school: SchoolService,
     private readonly clock: Clock,
   ) {}
 
   /** Asks for a check of each link that is not being opened already. Words need none. */
   async ask(materials: readonly Material[]): Promise<void> {
-    const last = await this.lastOf(materials);
-    const wanted = materials.filter((material) => material.link !== null && last.get(material.id)?.pending === null);
+    const [last, { publicAddress }] = await Promise.all([this.lastOf(materials), this.school.get()]);
+    const wanted = materials.flatMap((material) => {
+      const link = addressOf(material, publicAddress);
+      return link !== null && last.get(material.id)?.pending === null ? [{ id: material.id, link }] : [];
+    });
     if (wanted.length === 0) return;
     const askedAt = this.clock.now();
     const once = [...new Map(wanted.map((material) => [material.id, material])).values()];
-    await this.checks.insert(once.map((material) => ({ id: newId(), materialId: material.id, state: 'waiting' as const, link: material.link ?? '', askedAt })));
+    await this.checks.insert(once.map(({ id, link }) => ({ id: newId(), materialId: id, state: 'waiting' as const, link, askedAt })));
     this.runner.wake();
   }
 
@@ -52,10 +58,10 @@ export class AccessCheckService {
   /** By material id. Checks of a link that was changed since don't count. */
   async lastOf(materials: readonly Material[]): Promise<ReadonlyMap<string, LastChecks>> {
     const ids = [...new Set(materials.map((material) => material.id))];
-    const [rows, catalogue] = await Promise.all([ids.length === 0 ? [] : this.newestRows(ids), this.services.catalogue()]);
+    const [rows, catalogue, { publicAddress }] = await Promise.all([ids.length === 0 ? [] : this.newestRows(ids), this.services.catalogue(), this.school.get()]);
     return new Map(
       materials.map((material) => {
-        const own = rows.filter((row) => row.materialId === material.id && row.link === material.link);
+        const own = rows.filter((row) => row.materialId === material.id && row.link === addressOf(material, publicAddress));
         const done = own.find((row) => row.state === 'done') ?? null;
         const steps = done?.verdict ? (mendingFor(done.verdict, done.link, catalogue)?.steps.length ?? 0) : 0;
         return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];

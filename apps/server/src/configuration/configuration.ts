@@ -16,6 +16,10 @@ export interface Configuration {
   readonly demo: boolean;
   /** Folder of service descriptions that come with the installation; null where there are none. */
   readonly servicesFolder: string | null;
+  /** Folder of kept files and of uploads under way. */
+  readonly filesFolder: string;
+  readonly fileLimitBytes: number;
+  readonly teacherLimitBytes: number;
   readonly version: string;
   readonly logLevel: string;
 }
@@ -41,6 +45,9 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     webFolder: environment.HAPSET_WEB_FOLDER ?? fileURLToPath(new URL('../../../web/dist', import.meta.url)),
     demo: environment.HAPSET_DEMO === '1',
     servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (environment.HAPSET_DEMO === '1' ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
+    filesFolder: environment.HAPSET_FILES_FOLDER ?? fileURLToPath(new URL('../../../../.data/files', import.meta.url)),
+    fileLimitBytes: megabytesOf('HAPSET_FILE_LIMIT_MB', environment.HAPSET_FILE_LIMIT_MB, 200),
+    teacherLimitBytes: megabytesOf('HAPSET_TEACHER_LIMIT_MB', environment.HAPSET_TEACHER_LIMIT_MB, 5000),
     version: packageVersion(),
     logLevel: environment.HAPSET_LOG_LEVEL ?? 'info',
   };
@@ -51,6 +58,13 @@ function portOf(name: string, value: string | undefined, otherwise: number): num
   const port = Number(value);
   if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`${name} must be a port from 0 to 65535, got "${value}".`);
   return port;
+}
+
+/** A megabyte has 1,000,000 bytes. */
+function megabytesOf(name: string, value: string | undefined, otherwise: number): number {
+  const megabytes = value === undefined || value === '' ? otherwise : Number(value);
+  if (!Number.isInteger(megabytes) || megabytes < 1) throw new Error(`${name} must be a whole number of megabytes from 1, got "${value ?? ''}".`);
+  return megabytes * 1_000_000;
 }
 
 function secret(value: string | undefined, file: string | undefined): string {

@@ -6,6 +6,10 @@ import { SignInAttempt } from '../account/sign-in-attempt.entity.js';
 import { AccessCheck } from '../access-check/access-check.entity.js';
 import type { Configuration } from '../configuration/configuration.js';
 import { Device } from '../device/device.entity.js';
+import { FileUse } from '../file/file-use.entity.js';
+import { KeptFile } from '../file/kept-file.entity.js';
+import { StoredContent } from '../file/stored-content.entity.js';
+import { Job } from '../job/job.entity.js';
 import { Lesson } from '../lesson/lesson.entity.js';
 import { Material } from '../material/material.entity.js';
 import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
@@ -13,14 +17,17 @@ import { SchoolClass } from '../school-class/school-class.entity.js';
 import { School } from '../school/school.entity.js';
 import { Sheet } from '../sheet/sheet.entity.js';
 import { Station } from '../station/station.entity.js';
+import { Upload } from '../upload/upload.entity.js';
+import { EarlierPage } from '../written-page/earlier-page.entity.js';
 import { DescribedService } from '../service-description/service-description.entity.js';
 import { Ground1790208000000 } from './migrations/1790208000000-ground.js';
 import { Content1790211600000 } from './migrations/1790211600000-content.js';
 import { ServiceDescriptions1792000000000 } from './migrations/1792000000000-service-descriptions.js';
+import { KeptHere1792100000000 } from './migrations/1792100000000-kept-here.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService];
-export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000];
+export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job];
+export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

@@ -1,10 +1,12 @@
 /** The bench of a lesson: its stations with their four answers, and the line above them. */
 import { Injectable } from '@nestjs/common';
-import { limits, type BenchRow, type BenchView, type LessonRow, type LessonsPage } from '@hapset/contract';
-import { summarise, type FourStates, type ServiceCatalogue } from '@hapset/core';
+import { limits, type BenchRow, type BenchView, type LessonRow, type LessonsPage, type MaterialView } from '@hapset/contract';
+import { summarise, type FourStates } from '@hapset/core';
+import type { Material } from '../material/material.entity.js';
 import { toMaterialView } from '../material/material.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import type { Place } from '../readiness/standing.js';
+import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { StationService } from '../station/station.service.js';
 import type { Lesson } from './lesson.entity.js';
@@ -18,18 +20,19 @@ export class BenchService {
     private readonly stations: StationService,
     private readonly readiness: ReadinessService,
     private readonly services: ServiceDescriptionService,
+    private readonly school: SchoolService,
   ) {}
 
   async bench(lessonId: string): Promise<BenchView> {
     const lesson = await this.lessons.require(lessonId);
     const standings = await this.readiness.of(await this.placesOf([lesson]));
-    const catalogue = await this.services.catalogue();
+    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
     const links = standings.filter((standing) => !standing.readiness.opens.inTheCode);
     const opened = links.map((standing) => standing.readiness.opens.checkedAt);
     return {
       lesson: toLessonView(lesson),
       summary: summarise(standings.map(fourStates)),
-      rows: standings.map((standing, index) => toBenchRow(standing, index, catalogue)),
+      rows: standings.map((standing, index) => toBenchRow(standing, index, (material) => toMaterialView(material, catalogue, publicAddress))),
       opening: { left: links.filter((standing) => standing.opening).length, of: links.length },
       openedAt: opened.length > 0 && opened.every((at) => at !== null) ? ([...opened].sort()[0] ?? null) : null,
     };
@@ -66,7 +69,7 @@ function fourStates({ readiness }: Standing): FourStates {
   return { opens: readiness.opens.state, carries: readiness.carries.state, reads: readiness.reads.state, paper: readiness.paper.state };
 }
 
-function toBenchRow({ place, code, readiness, rehearsal }: Standing, index: number, catalogue: ServiceCatalogue): BenchRow {
+function toBenchRow({ place, code, readiness, rehearsal }: Standing, index: number, view: (material: Material) => MaterialView): BenchRow {
   const { station, material } = place;
   if (!station) throw new Error('a bench has stations');
   return {
@@ -74,7 +77,7 @@ function toBenchRow({ place, code, readiness, rehearsal }: Standing, index: numb
     position: index + 1,
     name: station.name ?? material.title,
     version: station.version,
-    material: toMaterialView(material, catalogue),
+    material: view(material),
     code,
     readiness,
     rehearsal,

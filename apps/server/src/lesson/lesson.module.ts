@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { ReadinessModule } from '../readiness/readiness.module.js';
 import { SchoolClassModule } from '../school-class/school-class.module.js';
+import { SchoolModule } from '../school/school.module.js';
 import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
 import { StationModule } from '../station/station.module.js';
 import { BenchService } from './bench.service.js';
@@ -10,7 +11,7 @@ import { Lesson } from './lesson.entity.js';
 import { LessonService } from './lesson.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule, ServiceDescriptionModule],
+  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule, SchoolModule, ServiceDescriptionModule],
   controllers: [LessonController],
   providers: [LessonService, BenchService],
 })

@@ -1,7 +1,7 @@
 /** The page of a material, the same inside and outside a lesson, put together from what other nouns know. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { MaterialPage, StationPlace } from '@hapset/contract';
+import type { MaterialPage, MaterialView, StationPlace } from '@hapset/contract';
 import { Repository } from 'typeorm';
 import { toAccessCheckView } from '../access-check/access-check.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
@@ -10,6 +10,8 @@ import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { Sheet } from '../sheet/sheet.entity.js';
 import { toSheetView } from '../sheet/sheet.view.js';
+import { KeptViews } from './kept.view.js';
+import type { Material } from './material.entity.js';
 import { MaterialService } from './material.service.js';
 import { toMaterialView } from './material.view.js';
 
@@ -23,7 +25,13 @@ export class MaterialPageService {
     private readonly materials: MaterialService,
     private readonly school: SchoolService,
     private readonly services: ServiceDescriptionService,
+    private readonly kept: KeptViews,
   ) {}
+
+  async view(material: Material): Promise<MaterialView> {
+    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
+    return toMaterialView(material, catalogue, publicAddress);
+  }
 
   async standing(place: Place): Promise<Standing> {
     const [standing] = await this.readiness.of([place]);
@@ -43,7 +51,8 @@ export class MaterialPageService {
       this.services.catalogue(),
     ]);
     return {
-      material: toMaterialView(material, catalogue),
+      material: toMaterialView(material, catalogue, school.publicAddress),
+      kept: material.kept ? await this.kept.view(material.kept) : null,
       station,
       lessons: uses.map(({ id, name }) => ({ id, name })),
       code: standing.code,

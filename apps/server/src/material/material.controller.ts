@@ -2,10 +2,8 @@ import { Body, Controller, Delete, Get, Param, Patch, Post, Query } from '@nestj
 import type { CreatedMaterials, MaterialPage, MaterialView, ShelfPage } from '@hapset/contract';
 import type { Account } from '../account/account.entity.js';
 import { Who } from '../ownership/who.decorator.js';
-import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { MaterialPageService } from './material-page.service.js';
 import { MaterialService } from './material.service.js';
-import { toMaterialView } from './material.view.js';
 import { ChangeMaterialDto, CreateMaterialsDto } from './new-material.dto.js';
 import { ShelfService } from './shelf.service.js';
 
@@ -15,7 +13,6 @@ export class MaterialController {
     private readonly materials: MaterialService,
     private readonly pages: MaterialPageService,
     private readonly shelf: ShelfService,
-    private readonly services: ServiceDescriptionService,
   ) {}
 
   @Get()
@@ -36,7 +33,7 @@ export class MaterialController {
 
   @Patch(':materialId')
   async change(@Param('materialId') materialId: string, @Body() body: ChangeMaterialDto): Promise<MaterialView> {
-    return toMaterialView(await this.materials.change(materialId, body), await this.services.catalogue());
+    return this.pages.view(await this.materials.change(materialId, body));
   }
 
   @Delete(':materialId')

@@ -1,4 +1,4 @@
-import type { Content, MaterialKind, Repair } from '@hapset/core';
+import type { Content, Kept, MaterialKind, Repair } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../database/columns.js';
@@ -22,6 +22,12 @@ export class Material {
   @Column({ type: 'text', nullable: true }) words: string | null;
   /** Fields of the kinds that have some. */
   @Column({ type: 'json', nullable: true }) content: Content | null;
+  /** What the school's own server keeps for it. */
+  @Column({ type: 'json', nullable: true }) kept: Kept | null;
+  /** In the address of its page for students. */
+  @Index({ unique: true }) @Column({ ...keywordColumn(20), nullable: true }) pageToken: string | null;
+  /** Last day in the school's zone on which that page is shown, `YYYY-MM-DD`. */
+  @Column({ ...keywordColumn(10), nullable: true }) shownUntil: string | null;
   @Column({ type: 'json', nullable: true }) tags: readonly string[] | null;
   @Column({ type: 'json' }) repairs: readonly Repair[];
   @Column({ type: 'varchar', length: 200 }) instruction: string;

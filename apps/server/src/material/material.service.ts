@@ -1,14 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ChangeMaterial, NewMaterial } from '@hapset/contract';
-import { recogniseKind } from '@hapset/core';
+import { filesOf, recogniseKind } from '@hapset/core';
 import { In, IsNull, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { Material } from './material.entity.js';
-import { checkedContent, newMaterial, tidyTags } from './new-material.js';
+import { FileService, setFileUses } from '../file/file.service.js';
+import { checkedContent, checkedKept, newMaterial, tidyTags } from './new-material.js';
 
 @Injectable()
 export class MaterialService {
@@ -16,6 +17,7 @@ export class MaterialService {
     @InjectRepository(Material) private readonly materials: Repository<Material>,
     private readonly checks: AccessCheckService,
     private readonly services: ServiceDescriptionService,
+    private readonly files: FileService,
     private readonly clock: Clock,
   ) {}
 
@@ -40,27 +42,36 @@ export class MaterialService {
   async create(items: readonly NewMaterial[], ownerId: string): Promise<Material[]> {
     const [createdAt, catalogue] = [this.clock.now(), await this.services.catalogue()];
     const rows = items.map((item, index) => this.materials.create(newMaterial(item, ownerId, createdAt, catalogue, `items.${index}`)));
-    await this.materials.insert(rows);
+    await this.files.requireOwn(rows.flatMap((row) => (row.kept ? filesOf(row.kept) : [])), ownerId);
+    await this.materials.manager.transaction(async (manager) => {
+      await manager.insert(Material, rows);
+      for (const { id, kept } of rows) if (kept) await setFileUses(manager, id, filesOf(kept));
+    });
     await this.checks.ask(rows);
     return rows;
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(id: string, { version, title, link, words, content, kind, instruction, tags }: ChangeMaterial): Promise<Material> {
+  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags }: ChangeMaterial): Promise<Material> {
     const before = await this.require(id);
-    refuseOtherSort(before, { link, words, content });
+    refuseOtherSort(before, { link, words, content, kept });
+    const read = kept === undefined ? undefined : checkedKept(kept, 'kept');
+    if (read) await this.files.requireOwn(filesOf(read), before.ownerId);
     const moved = link !== undefined && link !== before.link;
     const change: Partial<Material> = {
       ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
       ...(moved && { link, pasted: link, repairs: [], kind: recogniseKind(link, await this.services.catalogue()) }),
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
       ...(content !== undefined && { content: checkedContent(content, 'content') }),
-      ...(kind !== undefined && { kind }),
+      ...(read && { kept: read }),
+      ...(shownUntil !== undefined && before.pageToken !== null && { shownUntil }),
+      ...(kind !== undefined && before.link !== null && { kind }),
       ...(tags !== undefined && { tags: tidyTags(tags) }),
       ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
     };
     const { affected } = await this.materials.update({ id, version, removedAt: IsNull() }, { ...change, version: version + 1 });
     if (affected !== 1) throw stale('material');
+    if (read) await setFileUses(this.materials.manager, id, filesOf(read));
     const after = await this.require(id);
     if (moved) await this.checks.ask([after]);
     return after;
@@ -94,7 +105,7 @@ export class MaterialService {
 }
 
 /** A link stays a link, words stay words, and fields stay those of their kind. */
-function refuseOtherSort(before: Material, { link, words, content }: Pick<ChangeMaterial, 'link' | 'words' | 'content'>): void {
-  const field = link !== undefined && before.link === null ? 'link' : words !== undefined && before.words === null ? 'words' : content !== undefined && content.kind !== before.content?.kind ? 'content' : null;
+function refuseOtherSort(before: Material, { link, words, content, kept }: Pick<ChangeMaterial, 'link' | 'words' | 'content' | 'kept'>): void {
+  const field = link !== undefined && before.link === null ? 'link' : words !== undefined && before.words === null ? 'words' : content !== undefined && content.kind !== before.content?.kind ? 'content' : kept !== undefined && kept.kind !== before.kept?.kind ? 'kept' : null;
   if (field !== null) throw new ProblemError('invalid', 'A link stays a link, words stay words, and a kind stays that kind.', { fields: [{ field, message: 'is of another sort' }] });
 }

@@ -1,10 +1,11 @@
 import type { DescribedLink, MaterialView } from '@hapset/contract';
 import { describeAddress, type ServiceCatalogue } from '@hapset/core';
+import { toCarriable } from './material-address.js';
 import type { Material } from './material.entity.js';
 
-export function toMaterialView(material: Material, catalogue: ServiceCatalogue): MaterialView {
-  const { id, kind, title, link, words, content, pasted, repairs, instruction, tags, createdAt, version } = material;
-  return { id, kind, title, link, words, content, pasted, repairs, at: link === null ? null : describedLink(link, catalogue), instruction, tags: tags ?? [], createdAt: createdAt.toISOString(), version };
+export function toMaterialView(material: Material, catalogue: ServiceCatalogue, publicAddress: string): MaterialView {
+  const { id, kind, title, link, shownUntil, words, content, pasted, repairs, instruction, tags, createdAt, version } = material;
+  return { id, kind, title, link, words, content, pasted, repairs, pageAddress: toCarriable(material, publicAddress).pageAddress, shownUntil, at: link === null ? null : describedLink(link, catalogue), instruction, tags: tags ?? [], createdAt: createdAt.toISOString(), version };
 }
 
 function describedLink(link: string, catalogue: ServiceCatalogue): DescribedLink | null {

@@ -1,7 +1,7 @@
 import { limits, type ChangeMaterial, type CreateMaterials, type NewMaterial } from '@hapset/contract';
-import { linkKinds, materialKinds, repairKinds, type LinkKind, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
+import { linkKinds, materialKinds, repairKinds, type Kept, type LinkKind, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, MaxLength, MinLength, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 import { contentType, type ContentDto } from './content.dto.js';
 
@@ -16,6 +16,8 @@ export class NewMaterialDto implements NewMaterial {
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Object, contentType) content?: ContentDto;
+  // Read and narrowed by the core, which knows what may stand in it.
+  @IsOptional() @IsObject() kept?: Kept;
   @IsString() @MinLength(1) @MaxLength(limits.wordsLength * 2) pasted: string;
   @IsArray() @ArrayMaxSize(repairKinds.length) @ValidateNested({ each: true }) @Type(() => RepairDto) repairs: RepairDto[];
   @IsOptional() @IsIn(linkKinds) kind?: LinkKind;
@@ -37,6 +39,8 @@ export class ChangeMaterialDto implements ChangeMaterial {
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => Object, contentType) content?: ContentDto;
+  @IsOptional() @IsObject() kept?: Kept;
+  @IsOptional() @ValidateIf((_, value) => value !== null) @IsString() @Matches(/^\d{4}-\d{2}-\d{2}$/) shownUntil?: string | null;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(limits.tags) @IsString({ each: true }) @MinLength(1, { each: true }) @MaxLength(limits.tagLength, { each: true }) tags?: string[];
 }

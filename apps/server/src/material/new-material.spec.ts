@@ -44,9 +44,19 @@ describe('a new material', () => {
       try {
         make(item);
       } catch (error) {
-        expect((error as ProblemError).more.fields).toEqual([{ field: 'items.3', message: 'needs exactly one of link, words and content' }]);
+        expect((error as ProblemError).more.fields).toEqual([{ field: 'items.3', message: 'needs exactly one of link, words, content and kept' }]);
       }
     }
+  });
+
+  it('keeps what is kept here under an address that nobody guesses', () => {
+    const kept = { kind: 'written-page', document: { type: 'doc', content: [{ type: 'script' }] } };
+    const made = make({ kept });
+    expect(made).toMatchObject({ kind: 'written-page', title: 'Written page', titleSource: 'person', link: null, words: null, kept: { kind: 'written-page', document: { type: 'doc', content: [] } } });
+    expect(made.pageToken).toMatch(/^[a-z2-9]{16}$/);
+    expect(make({ kept }).pageToken).not.toBe(made.pageToken);
+    expect(make({ words: 'x' }).pageToken).toBeNull();
+    expect(() => make({ kept: { kind: 'picture-set', pictures: [] } })).toThrow(ProblemError);
   });
 
   it('always has a title', () => {

@@ -4,6 +4,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type ShelfPage, type TagView } from '@hapset/contract';
 import { Repository, type SelectQueryBuilder } from 'typeorm';
 import { ReadinessService } from '../readiness/readiness.service.js';
+import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { Material } from './material.entity.js';
 import { MaterialService } from './material.service.js';
@@ -25,6 +26,7 @@ export class ShelfService {
     private readonly materials: MaterialService,
     private readonly readiness: ReadinessService,
     private readonly services: ServiceDescriptionService,
+    private readonly school: SchoolService,
   ) {}
 
   async page(ownerId: string, { find, tag, after }: ShelfWish): Promise<ShelfPage> {
@@ -34,14 +36,15 @@ export class ShelfService {
     if (after !== null) query.andWhere('material.id < :after', { after });
     const rows = await query.orderBy('material.id', 'DESC').limit(limits.shelfPage + 1).getMany();
     const shown = rows.slice(0, limits.shelfPage);
-    const [standings, uses, catalogue] = await Promise.all([
+    const [standings, uses, catalogue, { publicAddress }] = await Promise.all([
       this.readiness.of(shown.map((material) => ({ material, station: null, lesson: null }))),
       this.materials.lessonsOf(shown.map((material) => material.id)),
       this.services.catalogue(),
+      this.school.get(),
     ]);
     return {
       rows: standings.map(({ place: { material }, code, readiness }) => ({
-        material: toMaterialView(material, catalogue),
+        material: toMaterialView(material, catalogue, publicAddress),
         code,
         readiness,
         lessons: uses.filter((use) => use.materialId === material.id).map(({ id, name }) => ({ id, name })),

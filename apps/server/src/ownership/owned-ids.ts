@@ -10,6 +10,8 @@ const ownQueries: Readonly<Record<string, string>> = {
   lessonId: 'SELECT 1 FROM lessons WHERE id = ? AND owner_id = ?',
   stationId: 'SELECT 1 FROM stations JOIN lessons ON lessons.id = stations.lesson_id WHERE stations.id = ? AND lessons.owner_id = ?',
   materialId: 'SELECT 1 FROM materials WHERE id = ? AND owner_id = ?',
+  uploadId: 'SELECT 1 FROM uploads WHERE id = ? AND owner_id = ?',
+  fileId: 'SELECT 1 FROM kept_files WHERE id = ? AND owner_id = ?',
   sheetId: 'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
 };
 /** Belongs to the school: every member of staff may. */

@@ -18,6 +18,8 @@ const statusOf: Readonly<Record<ProblemReason, number>> = {
   'sheet-needs-go-ahead': 409,
   'rehearsal-outdated': 409,
   'too-large': 413,
+  'storage-full': 413,
+  'unusable-picture': 422,
   failed: 500,
 };
 

@@ -13,6 +13,7 @@ import { SchoolClassService } from '../school-class/school-class.service.js';
 import { SchoolService } from '../school/school.service.js';
 import type { Sheet } from '../sheet/sheet.entity.js';
 import { LastSheets } from '../sheet/last-sheets.js';
+import { toCarriable } from '../material/material-address.js';
 import { PlannedSymbols } from '../symbol/planned-symbols.js';
 import { planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
 
@@ -45,14 +46,14 @@ export class ReadinessService {
   /** One standing for each place, in the same order. */
   async of(places: readonly Place[]): Promise<readonly Standing[]> {
     if (places.length === 0) return [];
-    const [{ paper, timeZone }, devicesOf, checks, sheets] = await Promise.all([
+    const [{ paper, timeZone, publicAddress }, devicesOf, checks, sheets] = await Promise.all([
       this.school.get(),
       this.devicesByClass(places),
       this.checks.lastOf(places.map((place) => place.material)),
       this.sheets.of(places),
     ]);
     const prepared = places.map((place, index) => {
-      const code = this.symbols.of(place.material, timeZone);
+      const code = this.symbols.of(toCarriable(place.material, publicAddress), timeZone);
       const devices = devicesOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper);

@@ -5,19 +5,21 @@ import type { Material } from '../material/material.entity.js';
 import type { Rehearsal } from '../rehearsal/rehearsal.entity.js';
 import type { Sheet } from '../sheet/sheet.entity.js';
 import { PlannedSymbols } from '../symbol/planned-symbols.js';
+import { toCarriable } from '../material/material-address.js';
 import { distanceWithoutLessonM, planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
 
 const tablet: DeviceView = { id: 't', name: 'Tablets', count: 12, previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
 const laptop: DeviceView = { ...tablet, id: 'l', name: 'Laptops', horizontalFovDeg: 70 };
 const devices = [tablet, laptop];
 
-const material = (more: Partial<Material> = {}): Material => ({ kind: 'document', title: 'Guide', link: 'http://cofferlane.localhost:1/leaf/guide', words: null, content: null, ...more }) as Material;
+const material = (more: Partial<Material> = {}): Material => ({ kind: 'document', title: 'Guide', link: 'http://cofferlane.localhost:1/leaf/guide', words: null, content: null, pageToken: null, ...more }) as Material;
 const lesson = (viewingDistanceM: number): Lesson => ({ viewingDistanceM }) as Lesson;
+const publicAddress = 'https://k.example';
 const symbols = new PlannedSymbols();
 
 function facts(more: Partial<StandingFacts> & { readonly material?: Material } = {}): StandingFacts {
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
-  const code = symbols.of(place.material, 'Europe/Dublin');
+  const code = symbols.of(toCarriable(place.material, publicAddress), 'Europe/Dublin');
   const print = planPrint(place, code, devices, 'A4');
   return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, ...more };
 }
@@ -40,7 +42,7 @@ describe('what is printed', () => {
 
   it('is rehearsed under a key that every change of code, size or devices changes, and the distance alone does not', () => {
     const { print, place, code } = facts();
-    const other = symbols.of(material({ link: 'https://a.example/other' }), 'UTC');
+    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), publicAddress), 'UTC');
     const keys = [
       print.rehearsalKey,
       planPrint(place, other, devices, 'A4').rehearsalKey,
@@ -72,6 +74,12 @@ describe('the four answers', () => {
     expect(toReadinessView(facts({ material: material({ kind: 'message', link: null, words: 'Who am I?' }) })).opens).toMatchObject({ state: 'done', inTheCode: true });
   });
 
+  it('ask for what is kept here as for any link, under its public address', () => {
+    const kept = facts({ material: material({ link: null, kind: 'file', pageToken: 'abcdefghijkmnpqr' }) });
+    expect(kept.code.carried).toEqual({ carry: 'link', payload: 'https://k.example/p/abcdefghijkmnpqr' });
+    expect(toReadinessView(kept).opens).toMatchObject({ state: 'not-yet', inTheCode: false });
+  });
+
   it('name the devices that fall short', () => {
     expect(toReadinessView(facts({ rehearsal: rehearsal(2.1) })).reads).toEqual({ state: 'done', leastReachM: 2.1, distanceM: 2, devices: 2, fallShort: [] });
     expect(toReadinessView(facts({ rehearsal: rehearsal(1.9) })).reads).toMatchObject({ state: 'look-at', fallShort: ['Tablets', 'Laptops'] });
@@ -91,9 +99,9 @@ describe('the four answers', () => {
 
 describe('planned symbols', () => {
   it('are kept, and an event is planned for each zone', () => {
-    const same = material();
+    const same = toCarriable(material(), publicAddress);
     expect(symbols.of(same, 'UTC')).toBe(symbols.of(same, 'UTC'));
-    const event = material({ link: null, content: { kind: 'event', title: 'Walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: '', about: '' } });
+    const event = toCarriable(material({ link: null, content: { kind: 'event', title: 'Walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: '', about: '' } }), publicAddress);
     expect(symbols.of(event, 'UTC').carried.payload).not.toBe(symbols.of(event, 'Europe/Dublin').carried.payload);
   });
 });

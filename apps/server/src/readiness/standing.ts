@@ -66,9 +66,8 @@ export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalV
   };
 }
 
-function opens({ place, checks }: StandingFacts): ReadinessView['opens'] {
-  const { link } = place.material;
-  if (link === null) return { state: 'done', opening: false, verdict: null, checkedAt: null, steps: 0, inTheCode: true };
+function opens({ code, checks }: StandingFacts): ReadinessView['opens'] {
+  if (code.carried.carry !== 'link') return { state: 'done', opening: false, verdict: null, checkedAt: null, steps: 0, inTheCode: true };
   const verdict = checks.done?.verdict ?? null;
   return { state: opensState(verdict), opening: checks.pending !== null, verdict, checkedAt: checks.done?.finishedAt?.toISOString() ?? null, steps: checks.steps, inTheCode: false };
 }

@@ -138,7 +138,7 @@ describe('the school’s services', () => {
     const tried = await scene.server.ok<ServiceTryoutView>('Pell', 'POST', '/api/service-tryouts', { description: { ...shellbox, tracking: ['lid'] }, link: web.address('/box/shut?lid=2') });
     expect(tried).toMatchObject({ belongs: true, role: 'student', kind: 'folder', studentLink: null, tracking: ['lid'], verdict: 'closed', detail: 'The lid is on', title: 'Shellbox', steps: ['In Shellbox lift **the lid**.'] });
     expect((await services()).some(({ id }) => id === 'shellbox')).toBe(false);
-    const guarded = await scene.server.ok<ServiceTryoutView>('Pell', 'POST', '/api/service-tryouts', { description: shellbox, link: 'http://127.0.0.1:1/x' });
+    const guarded = await scene.server.ok<ServiceTryoutView>('Pell', 'POST', '/api/service-tryouts', { description: shellbox, link: 'http://127.0.0.1:8080/x' });
     expect(guarded).toMatchObject({ belongs: false, verdict: 'refused' });
   });
 });

@@ -2,10 +2,10 @@
  * Opens a link as a student would who is not signed in anywhere: follows redirects itself, keeps cookies for this one
  * opening, reads the page, and writes down what happened. It judges nothing.
  */
-import type { Ending, Evidence, FinalPage, Hop } from '@hapset/core';
+import { isOwnPublicPage, type Ending, type Evidence, type FinalPage, type Hop } from '@hapset/core';
 import { CookieJar } from 'tough-cookie';
 import { Agent, fetch, type Response } from 'undici';
-import type { AddressGuard } from './address-guard.js';
+import { ownConnector, type AddressGuard } from './address-guard.js';
 import { readPage } from './page-facts.js';
 
 export interface OpeningLimits {
@@ -27,15 +27,19 @@ export class StudentBrowser {
     private readonly limits: OpeningLimits = openingLimits,
   ) {}
 
-  /** Never throws for what a link does; every ending is evidence. */
-  async open(link: string, stop?: AbortSignal): Promise<Evidence> {
-    const opening = new Opening(link, this.limits);
+  /**
+   * Never throws for what a link does; every ending is evidence.
+   * @param publicAddress the school's own: its pages for students pass the guard, and nothing else there
+   */
+  async open(link: string, stop?: AbortSignal, publicAddress: string | null = null): Promise<Evidence> {
+    const opening = new Opening(link, this.limits, publicAddress);
+    const own = new Agent({ connect: ownConnector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
     const agent = new Agent({ connect: this.guard.connector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
     const signal = AbortSignal.any([AbortSignal.timeout(this.limits.totalMs), ...(stop ? [stop] : [])]);
     try {
-      return await opening.run(agent, signal);
+      return await opening.run(agent, own, signal);
     } finally {
-      await agent.destroy();
+      await Promise.all([agent.destroy(), own.destroy()]);
     }
   }
 }
@@ -49,15 +53,16 @@ class Opening {
   constructor(
     private readonly asked: string,
     private readonly limits: OpeningLimits,
+    private readonly publicAddress: string | null,
   ) {}
 
-  async run(agent: Agent, signal: AbortSignal): Promise<Evidence> {
+  async run(agent: Agent, own: Agent, signal: AbortSignal): Promise<Evidence> {
     let address = this.asked;
     for (let count = 0; count <= this.limits.hops; count += 1) {
       if (!isWeb(address)) return this.end('not-a-web-address', address);
       const began = performance.now();
       try {
-        const response = await this.request(address, agent, signal);
+        const response = await this.request(address, this.isOwn(address) ? own : agent, signal);
         this.hops.push({ address, status: response.status, elapsedMs: since(began) });
         const next = redirectTarget(response, address);
         if (next === null) return this.evidence('answered', await this.readFinal(response, address, signal));
@@ -69,6 +74,10 @@ class Opening {
       }
     }
     return this.evidence('too-many-redirects', null);
+  }
+
+  private isOwn(address: string): boolean {
+    return this.publicAddress !== null && isOwnPublicPage(address, this.publicAddress);
   }
 
   private async request(address: string, agent: Agent, signal: AbortSignal): Promise<Response> {

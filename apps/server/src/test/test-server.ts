@@ -1,7 +1,9 @@
 /** A whole server on a database of its own, for tests: real MariaDB, real HTTP, a clock that can be moved. */
 import 'reflect-metadata';
 import { randomBytes } from 'node:crypto';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { INestApplication } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -20,16 +22,16 @@ import { NestLog } from '../logging/logging.js';
 
 export const testPassword = 'a shell for every crab';
 
-/** The database that `npm test` started; without it the tests say what to do. */
 /** Where the descriptions of the stand-in services are. */
 export const demoServices = fileURLToPath(new URL('../../../../demo/services', import.meta.url));
 
-function testConfiguration(database: string, trustedHosts: readonly string[], webFolder: string, servicesFolder: string | null): Configuration {
+/** The database that `npm test` started; without it the tests say what to do. */
+function testConfiguration(database: string, trustedHosts: readonly string[], webFolder: string, servicesFolder: string | null, filesFolder: string): Configuration {
   if (process.env.HAPSET_DB_PASSWORD_FILE === undefined && process.env.HAPSET_DB_PASSWORD === undefined) {
     throw new Error('These tests need the test database. Run them with: npm test -- server');
   }
   const configuration = readConfiguration({ ...process.env, HAPSET_DB_NAME: database });
-  return { ...configuration, trustedHosts, webFolder, servicesFolder, demo: true, publicAddress: 'http://127.0.0.1:4300', logLevel: 'silent' };
+  return { ...configuration, filesFolder, trustedHosts, webFolder, servicesFolder, demo: true, publicAddress: 'http://127.0.0.1:4300', logLevel: 'silent' };
 }
 
 export async function withRoot<T>(work: (root: DataSource) => Promise<T>): Promise<T> {
@@ -59,6 +61,9 @@ export interface TestServerOptions {
   readonly webFolder?: string;
   /** Descriptions that come with the installation; those of the demo where nothing is said. */
   readonly servicesFolder?: string | null;
+  /** Kept files; a folder of its own where nothing is said. */
+  readonly filesFolder?: string;
+  readonly teacherLimitBytes?: number;
 }
 
 export class TestServer {
@@ -71,10 +76,11 @@ export class TestServer {
     private readonly ownsDatabase: boolean,
   ) {}
 
-  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices }: TestServerOptions = {}): Promise<TestServer> {
+  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices, filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')), teacherLimitBytes }: TestServerOptions = {}): Promise<TestServer> {
     const name = database ?? (await createDatabase());
     const logger = pino({ level: 'silent' });
-    const configuration = testConfiguration(name, trustedHosts, webFolder, servicesFolder);
+    const base = testConfiguration(name, trustedHosts, webFolder, servicesFolder, filesFolder);
+    const configuration = teacherLimitBytes === undefined ? base : { ...base, teacherLimitBytes };
     const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger) });
     const clock = new StandingClock();
     // Every provider asks the one clock; here it stands still.

@@ -1,5 +1,5 @@
 import type { MaterialKind } from '@hapset/core';
-import { AudioLines, CalendarPlus, ClipboardList, Contact, FileText, Folder, Globe, Mail, MapPin, MessageCircle, MessageSquareText, Phone, Video, Wifi, type LucideIcon } from 'lucide-react';
+import { AudioLines, CalendarPlus, ClipboardList, Contact, File, FileText, Folder, Globe, Images, Mail, MapPin, MessageCircle, MessageSquareText, NotebookPen, Phone, Video, Wifi, type LucideIcon } from 'lucide-react';
 import type { ReactElement } from 'react';
 
 const icons: Readonly<Record<MaterialKind, LucideIcon>> = {
@@ -17,6 +17,9 @@ const icons: Readonly<Record<MaterialKind, LucideIcon>> = {
   phone: Phone,
   'text-message': MessageCircle,
   network: Wifi,
+  file: File,
+  'picture-set': Images,
+  'written-page': NotebookPen,
 };
 
 export function KindIcon({ kind, size = 15 }: { readonly kind: MaterialKind; readonly size?: number }): ReactElement {

@@ -15,4 +15,7 @@ export const kindWords: Readonly<Record<MaterialKind, string>> = {
   phone: 'Phone number',
   'text-message': 'Text message',
   network: 'Network',
+  file: 'File',
+  'picture-set': 'Pictures',
+  'written-page': 'Written page',
 };

@@ -16,19 +16,22 @@ export interface Carried {
   readonly payload: string;
 }
 
-/** What a material holds; exactly one of the three is not null. */
+/** What a material holds; exactly one of the four is not null. */
 export interface Carriable {
   readonly link: string | null;
   readonly words: string | null;
   readonly content: Content | null;
+  /** Address of its page, where the school's own server keeps it. */
+  readonly pageAddress: string | null;
 }
 
 /**
  * A link, words or fields are carried exactly as they are: nothing stands between the code and what was typed.
  * @param timeZone the school's, in which events have their wall times
  */
-export function carriedBy({ link, words, content }: Carriable, timeZone: string): Carried {
-  if (link !== null) return { carry: 'link', payload: link };
+export function carriedBy({ link, words, content, pageAddress }: Carriable, timeZone: string): Carried {
+  const address = link ?? pageAddress;
+  if (address !== null) return { carry: 'link', payload: address };
   return { carry: 'words', payload: content === null ? (words ?? '') : contentPayload(content, timeZone) };
 }
 

@@ -3,8 +3,9 @@ import { firstDifference } from './compare.js';
 
 describe('what a code carries', () => {
   it('is the link or the words, exactly', () => {
-    expect(carriedBy({ link: 'https://a.example/ä?b=%20', words: null, content: null }, 'UTC')).toEqual({ carry: 'link', payload: 'https://a.example/ä?b=%20' });
-    expect(carriedBy({ link: null, words: ' two\nlines ', content: null }, 'UTC')).toEqual({ carry: 'words', payload: ' two\nlines ' });
+    expect(carriedBy({ link: 'https://a.example/ä?b=%20', words: null, content: null, pageAddress: null }, 'UTC')).toEqual({ carry: 'link', payload: 'https://a.example/ä?b=%20' });
+    expect(carriedBy({ link: null, words: ' two\nlines ', content: null, pageAddress: null }, 'UTC')).toEqual({ carry: 'words', payload: ' two\nlines ' });
+    expect(carriedBy({ link: null, words: null, content: null, pageAddress: 'https://k.example/p/abc' }, 'UTC')).toEqual({ carry: 'link', payload: 'https://k.example/p/abc' });
   });
 });
 

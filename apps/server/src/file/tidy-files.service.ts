@@ -1,0 +1,65 @@
+/** Removes what nobody holds any more: files that were removed a day ago or never used, bytes without a file, uploads given up. */
+import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
+import { Clock } from '../clock/clock.js';
+import { JobService } from '../job/job.service.js';
+import { Storage } from '../storage/storage.js';
+import { UploadService } from '../upload/upload.service.js';
+import { StoredContent } from './stored-content.entity.js';
+
+export const tidyJob = 'tidy-files';
+const hourMs = 3600 * 1000;
+/** Time to undo a removal. */
+const removedForMs = 24 * hourMs;
+/** Time to bring back a material that was taken off the shelf, with its files. */
+const unusedForMs = 30 * 24 * hourMs;
+/** Bytes without a file wait a little: the same might just be brought again. */
+const orphanedForMs = hourMs;
+
+@Injectable()
+export class TidyFilesService implements OnApplicationBootstrap {
+  private timer: NodeJS.Timeout | null = null;
+
+  constructor(
+    @InjectRepository(StoredContent) private readonly contents: Repository<StoredContent>,
+    private readonly storage: Storage,
+    private readonly uploads: UploadService,
+    private readonly jobs: JobService,
+    private readonly clock: Clock,
+  ) {
+    jobs.handle(tidyJob, () => this.tidy());
+  }
+
+  onApplicationBootstrap(): void {
+    const ask = (): void => void this.jobs.ask(tidyJob, 'all').catch(() => undefined);
+    this.timer = setInterval(ask, hourMs);
+    this.timer.unref();
+    ask();
+  }
+
+  async tidy(): Promise<void> {
+    await this.uploads.giveUpOld();
+    await this.forgetFiles();
+    await this.forgetBytes();
+  }
+
+  private async forgetFiles(): Promise<void> {
+    const now = this.clock.now().getTime();
+    await this.contents.query('DELETE FROM kept_files WHERE removed_at < ? AND id NOT IN (SELECT file_id FROM file_uses)', [new Date(now - removedForMs)]);
+    await this.contents.query('DELETE FROM materials WHERE removed_at < ? AND kept IS NOT NULL AND id NOT IN (SELECT material_id FROM stations)', [new Date(now - unusedForMs)]);
+  }
+
+  private async forgetBytes(): Promise<void> {
+    const now = this.clock.now();
+    await this.contents.query('UPDATE stored_contents SET orphaned_at = ? WHERE orphaned_at IS NULL AND hash NOT IN (SELECT content_hash FROM kept_files)', [now]);
+    await this.contents.query('UPDATE stored_contents SET orphaned_at = NULL WHERE orphaned_at IS NOT NULL AND hash IN (SELECT content_hash FROM kept_files)');
+    const orphans = await this.contents.createQueryBuilder('content').where('content.orphanedAt < :until', { until: new Date(now.getTime() - orphanedForMs) }).limit(500).getMany();
+    for (const { hash, variants } of orphans) {
+      // The row first: it goes only while no file holds it, and bytes without a row do no harm.
+      const { affected } = await this.contents.delete({ hash }).catch(() => ({ affected: 0 }));
+      if (affected !== 1) continue;
+      for (const key of [hash, ...variants.map((variant) => variant.key)]) await this.storage.remove(key);
+    }
+  }
+}

@@ -1,0 +1,12 @@
+/** Where students get a material: its own link, or its page on the school's server. */
+import { pageAddress, type Carriable } from '@hapset/core';
+import type { Material } from './material.entity.js';
+
+/** Null for what is in the code itself. @param publicAddress the school's */
+export function addressOf({ link, pageToken }: Pick<Material, 'link' | 'pageToken'>, publicAddress: string): string | null {
+  return link ?? (pageToken === null ? null : pageAddress(publicAddress, pageToken));
+}
+
+export function toCarriable({ link, words, content, pageToken }: Pick<Material, 'link' | 'words' | 'content' | 'pageToken'>, publicAddress: string): Carriable {
+  return { link, words, content, pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken) };
+}

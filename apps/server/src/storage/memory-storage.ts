@@ -1,0 +1,28 @@
+import { readFile, rm } from 'node:fs/promises';
+import { Readable } from 'node:stream';
+import { Storage, type ByteRange } from './storage.js';
+
+/** Kept bytes in memory, for tests of what stands above the storage. */
+export class MemoryStorage extends Storage {
+  private readonly kept = new Map<string, Buffer>();
+
+  async take(key: string, file: string): Promise<void> {
+    if (!this.kept.has(key)) this.kept.set(key, await readFile(file));
+    await rm(file, { force: true });
+  }
+
+  open(key: string, range?: ByteRange): Readable {
+    const bytes = this.kept.get(key);
+    if (!bytes) throw new Error(`nothing is kept under ${key}`);
+    return Readable.from([range ? bytes.subarray(range.start, range.end + 1) : bytes]);
+  }
+
+  sizeOf(key: string): Promise<number | null> {
+    return Promise.resolve(this.kept.get(key)?.length ?? null);
+  }
+
+  remove(key: string): Promise<void> {
+    this.kept.delete(key);
+    return Promise.resolve();
+  }
+}

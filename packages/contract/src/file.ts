@@ -1,0 +1,44 @@
+/** What kept bytes are, told by the bytes themselves. */
+export const mediaKinds = ['picture', 'sound', 'film', 'pdf', 'office', 'captions', 'other'] as const;
+export type Media = (typeof mediaKinds)[number];
+
+/** A file that the school's own server keeps. */
+export interface FileView {
+  readonly id: string;
+  readonly name: string;
+  readonly media: Media;
+  readonly contentType: string;
+  readonly sizeBytes: number;
+  readonly widthPx: number | null;
+  readonly heightPx: number | null;
+  /** Path of its bytes, for everybody who has it. It stays when the content is replaced. */
+  readonly address: string;
+  /** Other forms below the address: "w640", "w1280", "pdf". */
+  readonly variants: readonly string[];
+  readonly usedIn: readonly { readonly id: string; readonly title: string }[];
+  readonly version: number;
+  readonly createdAt: string;
+}
+
+export interface FilesPage {
+  readonly rows: readonly FileView[];
+  readonly next: string | null;
+  readonly usedBytes: number;
+  readonly fileLimitBytes: number;
+  readonly teacherLimitBytes: number;
+}
+
+/** A finished upload becomes a file. */
+export interface BringFile {
+  readonly uploadId: string;
+  readonly name: string;
+}
+
+export interface ReplaceFile {
+  readonly uploadId: string;
+}
+
+export interface RenameFile {
+  readonly name: string;
+  readonly version: number;
+}
