@@ -4,12 +4,21 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
 const source = (name: string): string => fileURLToPath(new URL(`../../packages/${name}/src/index.ts`, import.meta.url));
+const file = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 const server = `http://127.0.0.1:${process.env.HAPSET_PORT ?? '4300'}`;
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: { alias: { '@hapset/core/re2': fileURLToPath(new URL('../../packages/core/src/service/re2-pattern.ts', import.meta.url)), '@hapset/core': source('core'), '@hapset/contract': source('contract'), '@hapset/readers': source('readers') } },
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: false, assetsInlineLimit: 0, chunkSizeWarningLimit: 600 },
-  server: { host: '127.0.0.1', port: Number(process.env.HAPSET_DEV_PORT ?? '4301'), strictPort: true, proxy: { '/api': server } },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 600,
+    // The server looks the students' style and scripts up there.
+    manifest: 'manifest.json',
+    rolldownOptions: { input: { index: file('index.html'), student: file('src/student/student.css'), 'pdf-viewer': file('src/student/pdf-viewer.ts'), player: file('src/student/player.ts') } },
+  },
+  server: { host: '127.0.0.1', port: Number(process.env.HAPSET_DEV_PORT ?? '4301'), strictPort: true, proxy: { '/api': server, '/p/': server, '/k/': server } },
 });

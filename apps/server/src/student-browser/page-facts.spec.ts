@@ -11,6 +11,10 @@ describe('the facts of a page', () => {
     expect(facts.scripts).toBe(1);
   });
 
+  it('count what is seen or heard without a script', () => {
+    expect(read('<img src="a.png"><audio src="b.mp3"></audio><video></video><div hidden><img src="c.png"></div><img>').media).toBe(3);
+  });
+
   it('hold its forms with their visible fields', () => {
     const facts = read('<form method="POST" action="/in"><input type="hidden" name="t"><input name="user"><input type="password"><select></select><textarea></textarea><button>Sign in</button><input type="submit" value="Go"></form>');
     expect(facts.forms).toEqual([{ action: '/in', method: 'post', fields: ['text', 'password', 'select', 'textarea'], buttons: ['Sign in', 'Go'] }]);

@@ -15,6 +15,7 @@ export function readPage(body: Buffer, address: string, charset: string | null):
   const refreshTo = refreshTarget($, address);
   const forms = $('form').toArray().map((form) => formFacts($, form)).filter((form) => form.fields.length > 0 || form.buttons.length > 0);
   $(unseen).remove();
+  const media = $('img[src], audio, video, picture, object').length;
   const lines = visibleLines($);
   return {
     title: title.slice(0, lineLength),
@@ -22,6 +23,7 @@ export function readPage(body: Buffer, address: string, charset: string | null):
     visibleCharacters: lines.reduce((sum, line) => sum + line.length, 0),
     forms,
     scripts,
+    media,
     refreshTo,
   };
 }

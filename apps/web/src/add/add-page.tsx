@@ -1,8 +1,10 @@
 /** Everything that can become a material, from wherever it comes: pasted, filled in, brought by bookmark or shared by a phone. */
-import { contentKinds, type Content, type ContentKind } from '@hapset/core';
+import type { NewMaterial } from '@hapset/contract';
+import { contentKinds, emptyDocument, type Content, type ContentKind } from '@hapset/core';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
+import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { Intake } from '../intake/intake.js';
 import { KindForm } from '../kind/kind-form.js';
@@ -24,11 +26,28 @@ export function Component(): ReactElement {
     <>
       <PageHead title="Add something" about="Paste it, fill it in, or bring it from the page you are looking at." actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />} />
       <div className="flex flex-col gap-4">
-        <Intake label="What should students open?" placeholder="Paste links, one a line, or write a message…" noun={lessonId === '' ? 'material' : 'station'} here={[]} initial={broughtText(search)} autoFocus onAdd={add} />
+        <Intake label="What should students open?" placeholder="Paste links, drop files, or write a message…" noun={lessonId === '' ? 'material' : 'station'} here={[]} initial={broughtText(search)} autoFocus onAdd={add} />
+        <WriteOne onAdd={add} />
         <KindChooser onAdd={(content) => add([{ content, pasted: kindWords[content.kind], repairs: [] }])} />
         <BringIt />
       </div>
     </>
+  );
+}
+
+/** A page written here: it is made first, and then written. */
+function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown> }): ReactElement {
+  const notice = useNotice();
+  const write = (): void => void onAdd([{ kept: { kind: 'written-page', document: emptyDocument }, title: 'New page', pasted: 'New page', repairs: [] }]).catch((error: unknown) => notice({ words: wordsFor(error) }));
+  return (
+    <Sheet title="Kept here" aside="on the school’s own server, with an address of its own">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <button type="button" onClick={write} className="flex min-h-10 items-center gap-2 rounded-small border border-line-strong bg-sheet px-3.5 text-[14.5px] font-semibold hover:border-ink">
+          <KindIcon kind="written-page" size={16} /> Write a page
+        </button>
+        <span className="text-[14px] text-muted">Or drop pictures, sounds, films and documents into the field above, or paste them there.</span>
+      </div>
+    </Sheet>
   );
 }
 

@@ -4,6 +4,7 @@ import { readTags, type Columns, type LinkKind, type RepairKind } from '@hapset/
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
+import { ChooseFile, ChooseFiles } from '../design/choose-file.js';
 import { useCatalogue } from '../service/use-catalogue.js';
 import { plural } from '../wording/figures.js';
 import { listFileWords } from '../wording/list-files.js';
@@ -14,6 +15,7 @@ import { useIntakeSource } from './use-intake-source.js';
 
 // What is seen of more than one plain thing comes when there is some.
 const IntakeReview = lazy(() => import('./intake-review.js').then(({ IntakeReview: component }) => ({ default: component })));
+const FileTray = lazy(() => import('../upload/file-tray.js').then(({ FileTray: component }) => ({ default: component })));
 const ColumnMapping = lazy(() => import('./column-mapping.js').then(({ ColumnMapping: component }) => ({ default: component })));
 
 interface Props {
@@ -32,6 +34,7 @@ interface Props {
 export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = false, initial = '' }: Props): ReactElement {
   const [text, setText] = useState(initial);
   const [file, setFile] = useState<ChosenFile | null>(null);
+  const [kept, setKept] = useState<readonly File[] | null>(null);
   const [columns, setColumns] = useState<Columns | null>(null);
   const [decisions, setDecisions] = useState<Decisions>(noDecisions);
   const [tags, setTags] = useState('');
@@ -52,16 +55,24 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
     setFailure(null);
     if (next === '') setDecisions(noDecisions);
   };
-  usePasteAnywhere((pasted) => {
-    change(pasted);
-    field.current?.focus();
-  });
+  usePasteAnywhere(
+    (pasted) => {
+      change(pasted);
+      field.current?.focus();
+    },
+    (files) => setKept(files),
+  );
   const choose = async (chosen: File): Promise<void> => {
     const { readListFile } = await import('./list-file.js');
     const list = await readListFile(chosen);
     if (!list.ok) return setFailure(listFileWords[list.problem]);
     change('');
     setFile(list);
+  };
+  const takeDropped = (files: readonly File[]): void => {
+    const [first] = files;
+    if (files.length === 1 && first && isListName(first.name)) void choose(first);
+    else if (files.length > 0) setKept([...files]);
   };
   const add = (): void => {
     if (materials.length === 0 || sending || source.left > 0) return;
@@ -90,8 +101,7 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
-        const [dropped] = event.dataTransfer.files;
-        if (dropped) void choose(dropped);
+        takeDropped([...event.dataTransfer.files]);
       }}
       className={`rounded-sheet border bg-sheet/60 ${empty ? 'border-dashed border-line-strong' : 'border-ink bg-sheet'}`}
     >
@@ -122,7 +132,7 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
           />
         )}
         {empty ? (
-          <EmptyActions onChoose={(chosen) => void choose(chosen)} />
+          <EmptyActions onFiles={setKept} onList={(file) => void choose(file)} />
         ) : (
           <>
             {(file !== null || long) && <Button onClick={() => change('')}>Leave it</Button>}
@@ -147,6 +157,11 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
           </label>
         </Suspense>
       )}
+      {kept && (
+        <Suspense>
+          <FileTray files={kept} noun={noun} onAdd={onAdd} onClose={() => setKept(null)} />
+        </Suspense>
+      )}
       {failure !== null && (
         <p role="alert" className="m-0 border-t border-line px-4 py-2.5 text-[14px] font-semibold text-stop">
           {failure}
@@ -165,23 +180,17 @@ interface ChosenFile {
   readonly cut: boolean;
 }
 
-/** What stands at the end of an empty row: a list to choose, and the key that pastes. */
-function EmptyActions({ onChoose }: { readonly onChoose: (file: File) => void }): ReactElement {
+/** Dropped alone, these are read as lists; everything else is a file to keep. */
+function isListName(name: string): boolean {
+  return /\.(?:csv|tsv|xlsx|ods)$/i.test(name);
+}
+
+/** What stands at the end of an empty row: files to keep, a list to import, and the key that pastes. */
+function EmptyActions({ onFiles, onList }: { readonly onFiles: (files: readonly File[]) => void; readonly onList: (file: File) => void }): ReactElement {
   return (
-    <span className="flex shrink-0 items-center gap-3">
-      <label className="flex min-h-9 cursor-pointer items-center rounded-small px-2 text-[14px] font-semibold text-ink/80 underline focus-within:outline-2 hover:text-ink">
-        Import a list
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,.xlsx,.ods"
-          className="sr-only"
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? [];
-            event.target.value = '';
-            if (chosen) onChoose(chosen);
-          }}
-        />
-      </label>
+    <span className="flex shrink-0 flex-wrap items-center gap-x-3">
+      <ChooseFiles label="Files or photos" multiple onChoose={onFiles} />
+      <ChooseFile label="Import a list" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={onList} />
       <kbd className="hidden rounded-[6px] border border-line-strong bg-sheet px-2 py-0.5 font-mono text-[12.5px] sm:block">Ctrl V</kbd>
     </span>
   );
@@ -201,19 +210,26 @@ function changed(links: Decisions['studentLinks'], pasted: string, link: string 
 }
 
 /** Ctrl+V anywhere on the page lands in the intake, unless another field has the cursor. */
-function usePasteAnywhere(take: (text: string) => void): void {
-  const latest = useRef(take);
+function usePasteAnywhere(take: (text: string) => void, takeFiles: (files: readonly File[]) => void): void {
+  const latest = useRef({ take, takeFiles });
   useEffect(() => {
-    latest.current = take;
+    latest.current = { take, takeFiles };
   });
   useEffect(() => {
     const paste = (event: ClipboardEvent): void => {
       const target = event.target;
+      // Pictures of the clipboard are kept wherever they are pasted: no field could take them.
+      const files = [...(event.clipboardData?.files ?? [])];
+      if (files.length > 0 && !(target instanceof HTMLElement && target.closest('[contenteditable]'))) {
+        event.preventDefault();
+        latest.current.takeFiles(files);
+        return;
+      }
       if (target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]')) return;
       const text = event.clipboardData?.getData('text/plain') ?? '';
       if (text.trim() === '') return;
       event.preventDefault();
-      latest.current(text);
+      latest.current.take(text);
     };
     document.addEventListener('paste', paste);
     return () => document.removeEventListener('paste', paste);

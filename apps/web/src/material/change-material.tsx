@@ -33,18 +33,18 @@ export function ChangeMaterialDialog({ page: { material, station, lessons }, onC
           <MaterialForm material={material} sending={change.isPending} failure={failure} onSend={send} onCancel={onClose} />
         </>
       )}
-      {!station && <RemoveMaterial id={material.id} title={material.title} />}
+      {!station && <RemoveMaterial id={material.id} title={material.title} kept={material.pageAddress !== null} />}
     </Dialog>
   );
 }
 
-function RemoveMaterial({ id, title }: { readonly id: string; readonly title: string }): ReactElement {
+function RemoveMaterial({ id, title, kept }: { readonly id: string; readonly title: string; readonly kept: boolean }): ReactElement {
   const navigate = useNavigate();
   const removal = useRemoval({ remove: routes.removeMaterial, restore: routes.restoreMaterial, params: { materialId: id }, words: `“${title}” was taken off the shelf.`, onRemoved: () => void navigate('/shelf') });
   return (
     <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px]">
       <span className={`flex-1 ${removal.error ? 'font-semibold text-stop' : 'text-muted'}`} role={removal.error ? 'alert' : undefined}>
-        {removal.error ? wordsFor(removal.error) : 'A code that is on a wall goes on working.'}
+        {removal.error ? wordsFor(removal.error) : kept ? 'Students who scan its code read that it was taken down.' : 'A code that is on a wall goes on working.'}
       </span>
       <Button onClick={removal.run}>Take off the shelf</Button>
     </div>

@@ -13,6 +13,7 @@ interface Fields {
   kind: MaterialKind;
   instruction: string;
   tags: string;
+  shownUntil: string;
 }
 
 interface Props {
@@ -26,7 +27,7 @@ interface Props {
 /** Title, link or words, kind and instruction; only what was touched is sent. */
 export function MaterialForm({ material, sending, failure, onSend, onCancel }: Props): ReactElement {
   const { register, handleSubmit, formState } = useForm<Fields>({
-    defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction, tags: material.tags.join(', ') },
+    defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction, tags: material.tags.join(', '), shownUntil: material.shownUntil ?? '' },
   });
   const { dirtyFields: touched, errors } = formState;
   const send = (fields: Fields): void =>
@@ -34,6 +35,7 @@ export function MaterialForm({ material, sending, failure, onSend, onCancel }: P
       ...(touched.title && { title: fields.title.trim() }),
       ...(touched.instruction && { instruction: fields.instruction.trim() }),
       ...(touched.kind && { kind: fields.kind }),
+      ...(touched.shownUntil && { shownUntil: fields.shownUntil === '' ? null : fields.shownUntil }),
       ...(touched.tags && { tags: readTags(fields.tags) }),
       ...(touched.link && { link: repairLink(fields.link).link }),
       ...(touched.words && { words: fields.words }),
@@ -56,6 +58,7 @@ export function MaterialForm({ material, sending, failure, onSend, onCancel }: P
       )}
       {material.words !== null && <TextArea label="Words in the code" rows={4} maxLength={limits.wordsLength} {...register('words', needed)} problem={errors.words?.message} />}
       <TextField label="What students should do" hint="Printed under the code." maxLength={limits.instructionLength} {...register('instruction', needed)} problem={errors.instruction?.message} />
+      {material.pageAddress !== null && <TextField label="Shown to students until" type="date" hint="Leave it empty to show it as long as the server runs." {...register('shownUntil')} />}
       <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
       {failure !== null && (
         <p role="alert" className="m-0 text-[14px] font-semibold text-stop">

@@ -7,6 +7,7 @@ import { useOpenAgainOnReturn } from '../access-check/use-open-again-on-return.j
 import { OpensPart } from '../access-check/opens-part.js';
 import { Button } from '../design/button.js';
 import { Failed, Loading } from '../design/list-states.js';
+import { KeptPart } from '../kept/kept-part.js';
 import { ReadsPart } from '../rehearsal/reads-part.js';
 import { useRehearsals } from '../rehearsal/use-rehearsals.js';
 import { MakePoster } from '../sheet/make-poster.js';
@@ -34,7 +35,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
   const [changing, setChanging] = useState(false);
   const open = useOpenMaterial();
   const rehearsals = useRehearsals([{ place, code, rehearsal }]);
-  const mayMend = material.link !== null && !readiness.opens.opening && !['done', 'not-yet'].includes(readiness.opens.state);
+  const mayMend = !readiness.opens.inTheCode && !readiness.opens.opening && !['done', 'not-yet'].includes(readiness.opens.state);
   useOpenAgainOnReturn(mayMend ? [material.id] : [], (id) => open.mutate(id));
   useScrollToPart();
   const name = station?.name ?? material.title;
@@ -54,6 +55,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
       <div className="grid grid-cols-1 gap-4 md:grid-cols-[250px_minmax(0,1fr)] lg:grid-cols-[278px_minmax(0,1fr)] lg:gap-5">
         <CodeAside page={page} name={name} />
         <div className="flex min-w-0 flex-col gap-3">
+          <KeptPart page={page} />
           <OpensPart page={page} onOpen={() => open.mutate(material.id)} />
           <CarriesPart page={page} />
           <ReadsPart page={page} rehearsals={rehearsals} />

@@ -37,6 +37,9 @@ export function Component(): ReactElement {
             onChange={(event) => setFind(event.target.value)}
             className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
           />
+            <Link to="/shelf/files" className={buttonClass()}>
+              Files
+            </Link>
             <Link to="/add" className={buttonClass('main')}>
               Add something
             </Link>
@@ -45,7 +48,7 @@ export function Component(): ReactElement {
       />
       <Intake
         label="Next material"
-        placeholder="Next material: paste links or write a message…"
+        placeholder="Next material: paste links, drop files or write a message…"
         noun="material"
         here={wanted === '' && tag === null ? rows.flatMap((row) => row.material.link ?? []) : []}
         onAdd={async (items) => {

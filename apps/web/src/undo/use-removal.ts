@@ -1,8 +1,7 @@
 import type { Route } from '@hapset/contract';
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { call } from '../api/client.js';
 import { useNotice } from '../design/notice.js';
-import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { wordsFor } from '../wording/problems.js';
 
 interface Removal {
@@ -26,7 +25,9 @@ export interface RemovalState {
  */
 export function useRemoval({ remove, restore, params, words, onRemoved }: Removal): RemovalState {
   const notice = useNotice();
-  const changed = useLessonsChanged();
+  const client = useQueryClient();
+  // What is removed may be shown anywhere.
+  const changed = (): Promise<void> => client.invalidateQueries();
   const bringBack = useMutation({ mutationFn: () => call(restore, { params }), onSuccess: changed, onError: (error) => notice({ words: wordsFor(error) }) });
   const removal = useMutation({
     mutationFn: () => call(remove, { params }),

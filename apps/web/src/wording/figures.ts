@@ -23,6 +23,13 @@ export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
 
+/** "4 KB", "1.2 MB", "3.4 GB"; a megabyte has 1,000,000 bytes. */
+export function bytes(count: number): string {
+  if (count < 999_500) return `${Math.max(count === 0 ? 0 : 1, Math.round(count / 1000))} KB`;
+  if (count < 999_950_000) return `${(count / 1_000_000).toFixed(1)} MB`;
+  return `${(count / 1_000_000_000).toFixed(1)} GB`;
+}
+
 /** "4 minutes ago". */
 export function ago(time: string): string {
   const seconds = (Date.now() - Date.parse(time)) / 1000;

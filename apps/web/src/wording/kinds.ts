@@ -1,3 +1,4 @@
+import type { Media } from '@hapset/contract';
 import type { MaterialKind } from '@hapset/core';
 
 export const kindWords: Readonly<Record<MaterialKind, string>> = {
@@ -18,4 +19,15 @@ export const kindWords: Readonly<Record<MaterialKind, string>> = {
   file: 'File',
   'picture-set': 'Pictures',
   'written-page': 'Written page',
+};
+
+/** What a kept file is. */
+export const mediaWords: Readonly<Record<Media, string>> = {
+  picture: 'Picture',
+  sound: 'Sound',
+  film: 'Film',
+  pdf: 'PDF',
+  office: 'Document',
+  captions: 'Captions',
+  other: 'File',
 };

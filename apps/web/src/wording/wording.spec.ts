@@ -1,9 +1,9 @@
-import { problemReasons, sheetWarnings } from '@hapset/contract';
+import { mediaKinds, problemReasons, sheetWarnings } from '@hapset/contract';
 import { accessVerdicts, addressRoles, columnRoles, contentProblemReasons, descriptionProblemReasons, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
-import { ago, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
+import { ago, bytes, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
-import { kindWords } from './kinds.js';
+import { kindWords, mediaWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
 import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
@@ -37,7 +37,10 @@ describe('every reason has words', () => {
     expectWords(descriptionProblemWords, descriptionProblemReasons);
     expectWords(serviceFileWords, ['too-large', 'not-json', 'no-description']);
   });
-  it('kinds', () => expectWords(kindWords, materialKinds));
+  it('kinds', () => {
+    expectWords(kindWords, materialKinds);
+    expectWords(mediaWords, mediaKinds);
+  });
   it('grains', () => expectWords(grainWords, grains));
   it('verdicts', () => {
     expectWords(Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.short])), accessVerdicts);
@@ -80,6 +83,7 @@ describe('figures', () => {
     expect(plural(1, 'station')).toBe('1 station');
     expect(plural(3, 'station')).toBe('3 stations');
   });
+  it('tell sizes', () => expect([0, 1, 1499, 1_000_000, 999_949_999, 5_000_000_000].map(bytes)).toEqual(['0 KB', '1 KB', '1 KB', '1.0 MB', '999.9 MB', '5.0 GB']));
   it('tell a lesson’s day without moving it between zones', () => {
     expect(lessonTime('2027-06-10', '09:40')).toBe('Thursday 10 June, 09:40');
     expect(lessonTime('2027-01-01', null)).toBe('Friday 1 January');

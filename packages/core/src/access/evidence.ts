@@ -56,6 +56,8 @@ export interface PageFacts {
   readonly visibleCharacters: number;
   readonly forms: readonly FormFacts[];
   readonly scripts: number;
+  /** Pictures, sounds and films that need no script; absent in evidence from before they were counted. */
+  readonly media?: number;
   /** Where a meta refresh would lead within ten seconds; null without one. */
   readonly refreshTo: string | null;
 }

@@ -36,6 +36,7 @@ describe('what lets every student in', () => {
     ['a page that moved to another address', { final: 'https://a.example/en/leaf/x', page: { title: 'Tides' } }],
     ['a long article on things that were not found', { page: { title: 'Shipwrecks', firstLines: ['The wreck was not found for a century.'], visibleCharacters: 8000 } }],
     ['a short page with several fields', { page: { title: 'Lost and not found', visibleCharacters: 300, forms: [{ action: '', method: 'post', fields: ['text', 'textarea'], buttons: ['Send'] }] } }],
+    ['a page with a sound and hardly a word', { page: { visibleCharacters: 12, scripts: 1, media: 1 } }],
     ['a file', { page: null, contentType: 'application/pdf' }],
   ])('%s', (_, shape) => expect(verdictOf(shape)).toBe('open'));
 });

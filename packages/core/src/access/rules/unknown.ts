@@ -7,7 +7,7 @@ export const unknownRule: Rule = ({ final }) => {
   const { page } = final;
   if (!page) return null;
   if (page.refreshTo !== null && page.visibleCharacters < 400) return { verdict: 'unknown', reason: 'leads-on', detail: page.refreshTo };
-  const empty = page.visibleCharacters < 40 && page.forms.length === 0;
+  const empty = page.visibleCharacters < 40 && page.forms.length === 0 && (page.media ?? 0) === 0;
   if (empty && page.scripts > 0) return { verdict: 'unknown', reason: 'needs-script', detail: '' };
   return null;
 };
