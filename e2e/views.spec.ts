@@ -25,6 +25,7 @@ const views = [
   ['lessons', '/lessons', 'Lessons'],
   ['shelf', '/shelf', 'Shelf'],
   ['add', '/add', 'Add something'],
+  ['files', '/shelf/files', 'Files'],
   ['devices', '/devices', 'Devices'],
   ['school', '/school', 'Fernhollow School'],
   ['services', '/school/services', 'Services'],
@@ -63,6 +64,32 @@ for (const [width, height] of [[1280, 800], [390, 844]] as const) {
       await page.getByRole('link', { name: 'Rising dough log' }).click();
       await expect(page.getByRole('heading', { name: 'The form is closed' })).toBeVisible();
       expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+    });
+
+    test('the page editor and what students see fit, and axe finds nothing serious', async ({ page }) => {
+      await signIn(page);
+      for (const title of ['Before you go out', 'Rock pools we drew', 'Shore sounds']) {
+        await page.goto('/shelf');
+        await page.getByRole('link', { name: title }).click();
+        const link = page.getByRole('link', { name: 'See it as a student' });
+        await expect(link).toBeVisible();
+        expect(await wideness(page)).toBe(0);
+        expect(await seriousFindings(page)).toEqual([]);
+        const href = (await link.getAttribute('href')) ?? '';
+        if (title === 'Before you go out') {
+          await page.getByRole('link', { name: 'Write', exact: true }).click();
+          await expect(page.getByRole('textbox', { name: 'The page' })).toContainText('What to bring');
+          expect(await wideness(page)).toBe(0);
+          expect(await seriousFindings(page)).toEqual([]);
+        }
+        await page.goto(href);
+        await expect(page.getByRole('heading', { name: title, level: 1 })).toBeVisible();
+        expect(await wideness(page)).toBe(0);
+        expect(await seriousFindings(page)).toEqual([]);
+      }
+      await page.goto('/p/abcdefghijkmnpqr');
+      await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
       expect(await seriousFindings(page)).toEqual([]);
     });
 

@@ -4,8 +4,10 @@ import { SystemClock } from '../clock/clock.js';
 import { readConfiguration } from '../configuration/configuration.js';
 import { loadDemo } from '../demo/load-demo.js';
 import { readScenario } from '../demo/scenario.js';
+import { FileUse } from '../file/file-use.entity.js';
 import { Lesson } from '../lesson/lesson.entity.js';
 import { Material } from '../material/material.entity.js';
+import { MemoryStorage } from '../storage/memory-storage.js';
 import { createDatabase, dropDatabase } from '../test/test-server.js';
 import { dataSourceOptions } from './data-source.js';
 import { migrate } from './migrate.js';
@@ -50,6 +52,12 @@ describe('the database', () => {
         "SELECT * FROM access_checks WHERE claim = 'x'",
         "SELECT * FROM sheets WHERE station_id = 'x' ORDER BY id DESC LIMIT 5",
         "SELECT * FROM lessons WHERE owner_id = 'x' AND removed_at IS NULL",
+        "SELECT * FROM kept_files WHERE owner_id = 'x' AND removed_at IS NULL ORDER BY id DESC LIMIT 61",
+        "SELECT * FROM kept_files WHERE token = 'x'",
+        "SELECT * FROM materials WHERE page_token = 'x'",
+        "SELECT * FROM file_uses WHERE file_id IN ('x', 'y')",
+        "SELECT * FROM earlier_pages WHERE material_id = 'x' ORDER BY id DESC LIMIT 30",
+        "SELECT * FROM jobs WHERE kind = 'x' AND subject = 'y' AND state IN ('waiting', 'working')",
         "SELECT * FROM sessions WHERE token_hash = 'x'",
       ].map(async (query) => ((await dataSource.query(`EXPLAIN ${query}`)) as { key: string | null; Extra: string }[])[0]),
     );
@@ -57,7 +65,7 @@ describe('the database', () => {
   });
 
   it('takes the demo once, and never over what a person changed', async () => {
-    const setting = { scenario: readScenario(), publicAddress: 'http://127.0.0.1:4300', neighbours: { cofferlane: 'http://cofferlane.localhost:1', askleaf: 'http://askleaf.localhost:1' }, clock: new SystemClock(), services: emptyCatalogue };
+    const setting = { scenario: readScenario(), publicAddress: 'http://127.0.0.1:4300', neighbours: { cofferlane: 'http://cofferlane.localhost:1', askleaf: 'http://askleaf.localhost:1' }, clock: new SystemClock(), services: emptyCatalogue, storage: new MemoryStorage() };
     expect(await loadDemo(dataSource, setting)).toBe(true);
     const lessons = dataSource.getRepository(Lesson);
     const before = await lessons.count();
@@ -68,6 +76,9 @@ describe('the database', () => {
     expect(await lessons.countBy({ name: 'Changed by hand' })).toBe(1);
     const links = (await dataSource.getRepository(Material).find()).flatMap((material) => material.link ?? []);
     expect(links.length).toBeGreaterThan(0);
+    const kept = (await dataSource.getRepository(Material).find()).filter((material) => material.kept !== null);
+    expect(kept.map(({ kind }) => kind).sort()).toEqual(['file', 'picture-set', 'written-page']);
+    expect(await dataSource.getRepository(FileUse).count()).toBe(5);
     for (const address of links) expect(address).toMatch(/^http:\/\/(?:cofferlane|askleaf)\.localhost:1\//);
   });
 });

@@ -1,5 +1,5 @@
 /** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
-import type { ServiceCatalogue } from '@hapset/core';
+import { filesOf, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { hashPassword } from '../account/password.js';
@@ -7,14 +7,18 @@ import { AccessCheck } from '../access-check/access-check.entity.js';
 import type { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { Device } from '../device/device.entity.js';
+import { setFileUses } from '../file/file.service.js';
 import { Lesson } from '../lesson/lesson.entity.js';
 import { Material } from '../material/material.entity.js';
+import { addressOf } from '../material/material-address.js';
 import { newMaterial } from '../material/new-material.js';
 import { SchoolClass } from '../school-class/school-class.entity.js';
 import { School } from '../school/school.entity.js';
+import type { Storage } from '../storage/storage.js';
 import { Station } from '../station/station.entity.js';
 import { demoAccount } from './demo-account.js';
-import type { DemoItem, DemoScenario } from './scenario.js';
+import { DemoFiles } from './demo-files.js';
+import type { DemoItem, DemoKept, DemoScenario } from './scenario.js';
 
 export interface DemoSetting {
   readonly scenario: DemoScenario;
@@ -24,6 +28,8 @@ export interface DemoSetting {
   readonly clock: Clock;
   /** Tells the kinds of links. */
   readonly services: ServiceCatalogue;
+  /** Where kept files lie. */
+  readonly storage: Storage;
 }
 
 /** True when it was loaded now, false when it was there already. */
@@ -38,11 +44,14 @@ export async function loadDemo(dataSource: DataSource, setting: DemoSetting): Pr
 
 class DemoLoading {
   private readonly owners = new Map<string, string>();
+  private readonly files: DemoFiles;
 
   constructor(
     private readonly manager: EntityManager,
     private readonly setting: DemoSetting,
-  ) {}
+  ) {
+    this.files = new DemoFiles(manager, setting.storage, setting.clock.now());
+  }
 
   async run(): Promise<void> {
     const { scenario, publicAddress, clock } = this.setting;
@@ -90,16 +99,40 @@ class DemoLoading {
   /** The materials, and a check for each link that the server takes up once it runs. */
   private async materials(items: readonly DemoItem[], owner: string): Promise<Pick<Material, 'id'>[]> {
     const now = this.setting.clock.now();
-    const rows = items.map((item, index) => {
+    const rows: Omit<Material, 'owner'>[] = [];
+    for (const [index, item] of items.entries()) {
       const link = item.link?.replace(/\{(\w+)\}/g, (whole, name: string) => this.setting.neighbours[name] ?? whole);
       const { words, content, title, instruction, tags } = item;
+      const kept = item.kept && (await this.keep(item.kept, this.ownerId(owner)));
       const pasted = link ?? words ?? title ?? '';
-      return newMaterial({ ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, this.setting.services, `items.${index}`);
-    });
+      rows.push(newMaterial({ ...(kept && { kept }), ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, this.setting.services, `items.${index}`));
+    }
     await this.manager.insert(Material, rows);
-    const links = rows.filter((row) => row.link !== null);
-    if (links.length > 0) await this.manager.insert(AccessCheck, links.map((row) => ({ id: newId(), materialId: row.id, state: 'waiting' as const, link: row.link ?? '', askedAt: now })));
+    for (const row of rows) if (row.kept) await setFileUses(this.manager, row.id, filesOf(row.kept));
+    const opened = rows.flatMap((row) => {
+      const link = addressOf(row, this.setting.publicAddress);
+      return link === null ? [] : [{ id: newId(), materialId: row.id, state: 'waiting' as const, link, askedAt: now }];
+    });
+    if (opened.length > 0) await this.manager.insert(AccessCheck, opened);
     return rows;
+  }
+
+  private async keep(kept: DemoKept, ownerId: string): Promise<Kept> {
+    const keepFile = (name: string): Promise<string> => this.files.keep(name, ownerId);
+    switch (kept.kind) {
+      case 'file':
+        return { kind: 'file', fileId: await keepFile(kept.file), transcript: kept.transcript, captionsId: null };
+      case 'picture-set': {
+        const pictures: KeptPicture[] = [];
+        for (const { file, caption, alternative } of kept.pictures) pictures.push({ fileId: await keepFile(file), caption, alternative });
+        return { kind: 'picture-set', pictures };
+      }
+      case 'written-page': {
+        let text = JSON.stringify(kept.document);
+        for (const [whole, name = ''] of text.matchAll(/\{([a-z-]+\.[a-z]+)\}/g)) text = text.replace(whole, await keepFile(name));
+        return { kind: 'written-page', document: JSON.parse(text) as PageDocument };
+      }
+    }
   }
 
   private ownerId(email: string): string {

@@ -1,5 +1,6 @@
 /** Command: `node apps/server/dist/demo/load.js` migrates the database and brings the demo scenario in, once. */
 import 'reflect-metadata';
+import { join } from 'node:path';
 import { compileServices } from '@hapset/core';
 import { compileRe2 } from '@hapset/core/re2';
 import { DataSource } from 'typeorm';
@@ -8,6 +9,7 @@ import { readConfiguration } from '../configuration/configuration.js';
 import { dataSourceOptions } from '../database/data-source.js';
 import { migrate } from '../database/migrate.js';
 import { readInstalledServices } from '../service-description/installed-services.js';
+import { FolderStorage } from '../storage/folder-storage.js';
 import { loadDemo } from './load-demo.js';
 import { readScenario } from './scenario.js';
 
@@ -21,6 +23,7 @@ try {
     publicAddress: configuration.publicAddress,
     neighbours: { cofferlane: `http://cofferlane.localhost:${port}`, askleaf: `http://askleaf.localhost:${port}` },
     clock: new SystemClock(),
+    storage: new FolderStorage(join(configuration.filesFolder, 'kept')),
     services: compileServices(readInstalledServices(configuration.servicesFolder).map(({ description }) => description), compileRe2),
   });
   process.stdout.write(loaded ? 'Demo data loaded.\n' : 'Demo data is there already; nothing was changed.\n');

@@ -2,17 +2,24 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Role } from '@hapset/contract';
-import type { Content, DeviceProfile, PaperFormat, StudentAccounts } from '@hapset/core';
+import type { Content, DeviceProfile, PageDocument, PaperFormat, StudentAccounts } from '@hapset/core';
 
 export interface DemoItem {
   /** `{cofferlane}` and `{askleaf}` stand for the stand-ins' addresses. */
   readonly link?: string;
   readonly words?: string;
   readonly content?: Content;
+  readonly kept?: DemoKept;
   readonly title?: string;
   readonly instruction?: string;
   readonly tags?: readonly string[];
 }
+
+/** What the server keeps; files by the names of media that are drawn or synthesised. In a page, `{name}` stands for a file's id. */
+export type DemoKept =
+  | { readonly kind: 'file'; readonly file: string; readonly transcript: string }
+  | { readonly kind: 'picture-set'; readonly pictures: readonly { readonly file: string; readonly caption: string; readonly alternative: string }[] }
+  | { readonly kind: 'written-page'; readonly document: PageDocument };
 
 export interface DemoScenario {
   readonly school: { readonly name: string; readonly timeZone: string; readonly paper: PaperFormat };

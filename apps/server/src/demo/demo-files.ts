@@ -1,0 +1,49 @@
+/** Draws and synthesises the demo's media, and keeps them as files of a teacher's, by the way that uploads go. */
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import type { EntityManager } from 'typeorm';
+import { newId } from '../database/columns.js';
+import { newToken } from '../file/file.service.js';
+import { KeptFile } from '../file/kept-file.entity.js';
+import { prepareContent } from '../file/prepare-content.js';
+import { StoredContent } from '../file/stored-content.entity.js';
+import type { Storage } from '../storage/storage.js';
+import { rockPools } from './media/rock-pools.js';
+import { shoreSounds } from './media/shore-sounds.js';
+
+/** Made when they are asked for. Names are those of the files. */
+const media: Readonly<Record<string, () => Buffer | Promise<Buffer>>> = {
+  'shore-sounds.wav': shoreSounds,
+  ...Object.fromEntries(Object.entries(rockPools).map(([name, svg]) => [`${name}.png`, () => sharp(Buffer.from(svg)).png({ palette: true }).toBuffer()])),
+};
+
+export class DemoFiles {
+  constructor(
+    private readonly manager: EntityManager,
+    private readonly storage: Storage,
+    private readonly now: Date,
+  ) {}
+
+  /** Keeps the media of that name. Returns the file's id. */
+  async keep(name: string, ownerId: string): Promise<string> {
+    const make = media[name];
+    if (!make) throw new Error(`demo/scenario.json names ${name}, which nobody draws or synthesises`);
+    const folder = await mkdtemp(join(tmpdir(), 'hapset-demo-'));
+    try {
+      await writeFile(join(folder, 'made'), await make());
+      const { hash, file, variants, ...facts } = await prepareContent(join(folder, 'made'));
+      await this.storage.take(hash, file);
+      for (const variant of variants) await this.storage.take(`${hash}.${variant.name}`, variant.file);
+      const kept = variants.map(({ name: variantName, contentType, sizeBytes }) => ({ name: variantName, key: `${hash}.${variantName}`, contentType, sizeBytes }));
+      await this.manager.createQueryBuilder().insert().into(StoredContent).values({ hash, ...facts, variants: kept, storedAt: this.now, orphanedAt: null }).orIgnore().execute();
+      // The same drawing may be shown twice; each place has a file of its own.
+      const id = newId();
+      await this.manager.insert(KeptFile, { id, ownerId, token: newToken(), name, contentHash: hash, version: 1, createdAt: this.now, removedAt: null });
+      return id;
+    } finally {
+      await rm(folder, { recursive: true, force: true });
+    }
+  }
+}
