@@ -1,4 +1,5 @@
 /** Everything that comes from the environment, read once and checked at start. README lists the variables. */
+import { findOffice } from '../office/find-office.js';
 import { existsSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
@@ -18,6 +19,8 @@ export interface Configuration {
   readonly servicesFolder: string | null;
   /** Folder of kept files and of uploads under way. */
   readonly filesFolder: string;
+  /** LibreOffice; null where it is not installed. */
+  readonly officeProgram: string | null;
   readonly fileLimitBytes: number;
   readonly teacherLimitBytes: number;
   readonly version: string;
@@ -46,6 +49,7 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     demo: environment.HAPSET_DEMO === '1',
     servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (environment.HAPSET_DEMO === '1' ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
     filesFolder: environment.HAPSET_FILES_FOLDER ?? fileURLToPath(new URL('../../../../.data/files', import.meta.url)),
+    officeProgram: environment.HAPSET_SOFFICE === undefined ? findOffice() : environment.HAPSET_SOFFICE || null,
     fileLimitBytes: megabytesOf('HAPSET_FILE_LIMIT_MB', environment.HAPSET_FILE_LIMIT_MB, 200),
     teacherLimitBytes: megabytesOf('HAPSET_TEACHER_LIMIT_MB', environment.HAPSET_TEACHER_LIMIT_MB, 5000),
     version: packageVersion(),

@@ -1,6 +1,6 @@
 /** A teacher's kept files: brought, named, replaced, removed. The same bytes are kept once. */
 import { randomInt } from 'node:crypto';
-import { Inject, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits } from '@hapset/contract';
 import { In, IsNull, LessThan, Repository, type EntityManager } from 'typeorm';

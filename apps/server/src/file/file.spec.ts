@@ -6,9 +6,8 @@ import { Readable } from 'node:stream';
 import sharp from 'sharp';
 import request from 'supertest';
 import { OfficeConverter } from '../office/office-converter.js';
-import { OfficeService } from '../office/office.service.js';
+import { findOffice } from '../office/find-office.js';
 import { Job } from '../job/job.entity.js';
-import { JobService } from '../job/job.service.js';
 import { Scene } from '../test/scene.js';
 import { TestServer } from '../test/test-server.js';
 import { beginUpload, idOf, sendChunk, uploaded, uploadOffset } from '../test/upload.js';
@@ -249,16 +248,22 @@ describe('kept files', () => {
     const never = new AbortController().signal;
 
     it('are offered as PDF as well, by a job', async () => {
-      const file = await bring('{\\rtf1 Low tide}', 'letter.rtf');
+      const server = await TestServer.start({ officeProgram: program(makesPdf) });
+      await server.addAccount('Maren');
+      const there = { server } as unknown as Scene;
+      const file = await server.ok<FileView>('Maren', 'POST', '/api/files', { uploadId: await uploaded(there, '{\\rtf1 Low tide}'), name: 'letter.rtf' });
       expect(file).toMatchObject({ media: 'office', variants: [] });
-      const { contentHash } = await scene.server.dataSource.getRepository(KeptFile).findOneByOrFail({ id: file.id });
-      const service = new OfficeService(scene.server.dataSource.getRepository(StoredContent), scene.server.app.get(TidyFilesService)['storage'], new OfficeConverter(program(makesPdf), limits), scene.server.app.get(JobService));
-      await service.ask(await scene.server.dataSource.getRepository(StoredContent).findOneByOrFail({ hash: contentHash }));
-      const jobs = scene.server.dataSource.getRepository(Job);
-      while (!(await jobs.existsBy({ kind: 'convert-office', subject: contentHash, state: 'done' }))) await new Promise((resolve) => setTimeout(resolve, 30));
-      const pdf = await get(`${file.address}/pdf`);
-      expect([pdf.headers['content-type'], pdf.body.toString()]).toEqual(['application/pdf', '%PDF-1.4 made of {\\rtf1 Low tide}']);
+      const jobs = server.dataSource.getRepository(Job);
+      while (!(await jobs.existsBy({ kind: 'convert-office', state: 'done' }))) await new Promise((resolve) => setTimeout(resolve, 30));
+      const pdf = await request(server.app.getHttpServer()).get(`${file.address}/pdf`).buffer(true);
+      expect([pdf.headers['content-type'], (pdf.body as Buffer).toString()]).toEqual(['application/pdf', '%PDF-1.4 made of {\\rtf1 Low tide}']);
       expect(pdf.headers['content-disposition']).toBe('inline; filename=letter.pdf');
+      await server.stop();
+    });
+
+    it('are kept as they are where LibreOffice is not installed', async () => {
+      expect(await bring('{\\rtf1 High tide}', 'letter.rtf')).toMatchObject({ media: 'office', variants: [] });
+      expect(await scene.server.dataSource.getRepository(Job).existsBy({ kind: 'convert-office' })).toBe(false);
     });
 
     it('that take too long are ended, with what they started', async () => {
@@ -275,8 +280,8 @@ describe('kept files', () => {
 
     it('is found along the path', () => {
       const file = program('true');
-      expect(OfficeConverter.find(`/nowhere:${join(file, '..')}`).program).toBe(file);
-      expect(OfficeConverter.find('/nowhere').program).toBeNull();
+      expect(findOffice(`/nowhere:${join(file, '..')}`)).toBe(file);
+      expect(findOffice('/nowhere')).toBeNull();
     });
   });
 

@@ -4,12 +4,11 @@
  * proxies; what it does not finish in time is ended.
  */
 import { spawn } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { createWriteStream } from 'node:fs';
 import { mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { delimiter, join } from 'node:path';
+import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { createWriteStream } from 'node:fs';
 import type { Readable } from 'node:stream';
 
 export interface ConverterLimits {
@@ -19,21 +18,12 @@ export interface ConverterLimits {
 }
 export const converterLimits: ConverterLimits = { timeMs: 90_000, memoryBytes: 4 * 1024 ** 3, outputBytes: 200_000_000 };
 
-/** The programs under which LibreOffice is found. */
-const programs = ['soffice', 'libreoffice'];
-
 export class OfficeConverter {
   /** @param program null where LibreOffice is not installed */
   constructor(
     readonly program: string | null,
     private readonly limits: ConverterLimits = converterLimits,
   ) {}
-
-  /** Looks for it along the path. */
-  static find(path = process.env.PATH ?? ''): OfficeConverter {
-    const folders = path.split(delimiter).filter((folder) => folder !== '');
-    return new OfficeConverter(folders.flatMap((folder) => programs.map((name) => join(folder, name))).find((file) => existsSync(file)) ?? null);
-  }
 
   /**
    * Converts, and calls `use` with the local PDF, which is gone afterwards.

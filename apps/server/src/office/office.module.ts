@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
 import { StoredContent } from '../file/stored-content.entity.js';
 import { JobModule } from '../job/job.module.js';
 import { StorageModule } from '../storage/storage.module.js';
@@ -8,7 +9,7 @@ import { OfficeService } from './office.service.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([StoredContent]), JobModule, StorageModule],
-  providers: [OfficeService, { provide: OfficeConverter, useFactory: () => OfficeConverter.find() }],
+  providers: [OfficeService, { provide: OfficeConverter, inject: [CONFIGURATION], useFactory: ({ officeProgram }: Configuration) => new OfficeConverter(officeProgram) }],
   exports: [OfficeService, OfficeConverter],
 })
 export class OfficeModule {}

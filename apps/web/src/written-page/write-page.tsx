@@ -33,8 +33,9 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
   const notice = useNotice();
   const autosave = useAutosave(page);
   const [earlierShown, setEarlierShown] = useState(false);
-  const files = useRef(new Map<string, KnownFile>(page.files.map((file) => [file.id, file])));
-  const extensions = useMemo(() => pageExtensions((fileId) => files.current.get(fileId) ?? null), []);
+  // Grows as files are added; the editor's extensions hold on to this one.
+  const [files] = useState(() => new Map<string, KnownFile>(page.files.map((file) => [file.id, file])));
+  const extensions = useMemo(() => pageExtensions((fileId) => files.get(fileId) ?? null), [files]);
   const editor = useEditor({
     extensions,
     content: toContent(page.document),
@@ -43,7 +44,7 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
   });
   const uploads = useUploads();
   useInsertWhenKept(uploads, (file) => {
-    files.current.set(file.id, file);
+    files.set(file.id, file);
     // Behind what is selected: a picture that is selected stays.
     const behind = editor.state.selection.to;
     if (file.media === 'picture') editor.chain().focus().insertContentAt(behind, { type: 'keptPicture', attrs: { fileId: file.id, alt: '' } }).run();

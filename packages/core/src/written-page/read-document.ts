@@ -1,5 +1,6 @@
 /** Reads what an editor, a script or an attacker sent: only what a page may hold comes through, everything else is left out. */
 import { parseUrl } from '../intake/read-intake.js';
+import { unreachable } from '../result.js';
 import { blockTypes, documentLimits, inlineTypes, markTypes, palette, type PageAttributes, type PageDocument, type PageMark, type PageNode, type PageNodeType } from './document.js';
 
 type Given = Readonly<Record<string, unknown>>;
@@ -85,8 +86,17 @@ function readAttributes(type: PageNodeType, given: Given): PageAttributes {
       const alt = typeof given.alt === 'string' ? given.alt.normalize('NFC').slice(0, 300) : '';
       return { fileId: given.fileId, alt, ...(type === 'keptMedia' && { media: given.media === 'film' ? 'film' : 'sound' }) };
     }
-    default:
+    case 'text':
+    case 'hardBreak':
+    case 'bulletList':
+    case 'listItem':
+    case 'blockquote':
+    case 'horizontalRule':
+    case 'table':
+    case 'tableRow':
       return {};
+    default:
+      return unreachable(type);
   }
 }
 
