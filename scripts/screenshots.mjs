@@ -1,6 +1,6 @@
 // `npm run screenshots`: one picture of each main view, from fresh demo data, into docs/screenshots.
 import { execFileSync } from 'node:child_process';
-import { mkdirSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { newPage, signIn, withBrowser } from './browser.mjs';
 import { build } from './build.mjs';
@@ -70,6 +70,7 @@ async function takeAll(browser) {
     await page.waitForTimeout(300);
     await take(name);
   }
+  await takeKept(browser);
   await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
   await signIn(phone);
@@ -84,6 +85,56 @@ async function takeAll(browser) {
   await phone.getByRole('heading', { name: 'Opens for anyone' }).waitFor();
   await phone.waitForTimeout(600);
   await phone.screenshot({ path: join(folder, 'phone-way.png') });
+}
+
+/** Files on their way, the editor, the list of files, and what students see of four kinds, side by side. */
+async function takeKept(browser) {
+  const page = await newPage(browser, settings);
+  await signIn(page);
+  const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
+  const addresses = [];
+  for (const title of ['Before you go out', 'Rock pools we drew', 'Shore sounds']) {
+    await page.goto('/shelf');
+    await page.getByRole('link', { name: title }).click();
+    addresses.push(await page.getByRole('link', { name: 'See it as a student' }).getAttribute('href'));
+    if (title !== 'Before you go out') continue;
+    await page.getByRole('link', { name: 'Write', exact: true }).click();
+    await page.locator('.written-page img').waitFor();
+    await page.waitForTimeout(500);
+    await take('write-page');
+  }
+  await page.goto('/shelf/files');
+  await page.getByLabel('Name of weed.png').waitFor();
+  await page.waitForTimeout(300);
+  await take('files');
+  await page.goto('/shelf');
+  const guide = { name: 'field-guide.pdf', mimeType: 'application/pdf', buffer: readFileSync(join(work, 'poster.pdf')) };
+  await page.getByLabel('Files or photos').setInputFiles([guide]);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  addresses.push(await page.getByRole('link', { name: 'See it as a student' }).getAttribute('href'));
+  // The second part of the large file never arrives, so that the picture shows it half way.
+  await page.context().route('**/api/uploads/*', (route, request) => (Number(request.headers()['upload-offset']) >= 8_000_000 ? undefined : route.continue()));
+  await page.goto('/shelf');
+  await page.getByLabel('Files or photos').setInputFiles([guide, { name: 'limpet-film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(14_000_000) }]);
+  await page.getByText('8.0 MB of 14.0 MB').waitFor();
+  await page.getByText('Kept here,').waitFor();
+  await take('upload');
+  const phones = [];
+  for (const address of addresses) {
+    const phone = await newPage(browser, settings, { width: 390, height: 844 });
+    await phone.goto(address);
+    await phone.waitForTimeout(1800);
+    phones.push(await phone.screenshot());
+  }
+  await sideBySide(browser, phones, 'student-pages');
+}
+
+/** One picture out of several phones'. */
+async function sideBySide(browser, pictures, name) {
+  const page = await newPage(browser, settings, { width: 24 + pictures.length * 414, height: 892 });
+  await page.setContent(`<body style="margin:24px;display:flex;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`);
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
 }
 
 /** As the administrator: the list, and one description tried on an editor's link. */
