@@ -1,6 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { expect, newLesson, settled, signIn, test } from './journey.js';
-import { picture, tone } from './media.js';
+import { film, picture, tone } from './media.js';
 
 interface Chosen {
   readonly name: string;
@@ -49,6 +49,23 @@ test('a sound is kept, opens for students, and plays on their page', async ({ pa
   await student.getByRole('button', { name: '1.5×' }).click();
   expect(await student.locator('audio').evaluate((audio: HTMLAudioElement) => audio.playbackRate)).toBe(1.5);
   expect(await student.context().cookies()).toEqual([]);
+  await student.close();
+});
+
+test('a film is kept with its captions, and plays with them', async ({ page, context }) => {
+  await signIn(page);
+  await bring(page, { name: 'limpet-film.webm', mimeType: 'video/webm', buffer: await film(page, 1.5) }, 'Limpet film');
+  const captions = 'WEBVTT\n\n00:00.000 --> 00:01.000\nA limpet lets go.\n';
+  await page.getByLabel('Add captions (WebVTT)').setInputFiles({ name: 'limpet-film.vtt', mimeType: 'text/vtt', buffer: Buffer.from(captions) });
+  await expect(page.getByText('Captions: limpet-film.vtt')).toBeVisible();
+  const student = await asStudent(page, context);
+  const shown = student.locator('video');
+  await shown.evaluate(async (video: HTMLVideoElement) => {
+    video.muted = true;
+    await video.play();
+  });
+  await expect.poll(() => shown.evaluate((video: HTMLVideoElement) => video.currentTime)).toBeGreaterThan(0.2);
+  expect(await shown.evaluate((video: HTMLVideoElement) => [video.videoWidth, [...(video.textTracks[0]?.cues ?? [])].map((cue) => (cue as VTTCue).text)])).toEqual([160, ['A limpet lets go.']]);
   await student.close();
 });
 
@@ -114,12 +131,33 @@ test('pictures become one set, in the order and with the words that were given',
   await student.close();
 });
 
+test('files arrive by drop and by paste', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/shelf');
+  const intake = page.getByLabel('Next material');
+  const give = (how: 'drop' | 'paste', name: string, base64: string): Promise<void> =>
+    intake.evaluate(
+      (field, given) => {
+        const data = new DataTransfer();
+        data.items.add(new File([Uint8Array.from(atob(given.base64), (character) => character.charCodeAt(0))], given.name));
+        field.dispatchEvent(given.how === 'drop' ? new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }) : new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+      },
+      { how, name, base64 },
+    );
+  await give('drop', 'dropped-drawing.png', picture(300, 200, [60, 125, 107]).toString('base64'));
+  await expect(page.getByText('dropped-drawing.png')).toBeVisible();
+  await give('paste', 'pasted-sound.wav', tone(1).toString('base64'));
+  await expect(page.getByText('pasted-sound.wav')).toBeVisible();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  for (const title of ['Dropped drawing', 'Pasted sound']) await expect(page.getByRole('link', { name: title })).toBeVisible();
+});
+
 test('a page is written, keeps itself, and is read as a student sees it', async ({ page, context }) => {
   await signIn(page);
   await page.goto('/add');
   await page.getByRole('button', { name: 'Write a page' }).click();
   await page.getByRole('link', { name: 'Write', exact: true }).click();
-  await page.getByLabel('Title').fill('Before you go out');
+  await page.getByLabel('Title').fill('Before the trip');
   const body = page.getByRole('textbox', { name: 'The page' });
   await body.click();
   await page.getByLabel('Paragraph').selectOption('Heading');
@@ -140,7 +178,7 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await expect(body.locator('audio')).toBeVisible();
   await expect(page.getByText('kept', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Done' }).click();
-  await expect(page.getByRole('heading', { name: 'Before you go out', level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Before the trip', level: 1 })).toBeVisible();
   await expect(page.getByText('1 link, 2 files')).toBeVisible();
   const student = await asStudent(page, context);
   await expect(student.getByRole('heading', { name: 'What to bring', level: 3 })).toBeVisible();

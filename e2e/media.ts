@@ -1,4 +1,5 @@
-/** Made-up media for the journeys: a drawn picture, a synthesised sound. */
+/** Made-up media for the journeys: a drawn picture, a synthesised sound, a recorded film. */
+import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 
 /** A picture of one colour with a diagonal. */
@@ -33,4 +34,26 @@ export function tone(seconds: number, hertz = 440): Buffer {
   wav.writeUInt32LE(samples * 2, 40);
   for (let index = 0; index < samples; index += 1) wav.writeInt16LE(Math.round(9000 * Math.sin((index / rate) * 2 * Math.PI * hertz)), 44 + index * 2);
   return wav;
+}
+
+/** A film as WebM, 160 by 120 pixels, recorded by the browser from a canvas on which a bar moves. */
+export async function film(page: Page, seconds: number): Promise<Buffer> {
+  const base64 = await page.evaluate(async (length) => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [160, 120];
+    const context = canvas.getContext('2d');
+    const recorder = new MediaRecorder(canvas.captureStream(15), { mimeType: 'video/webm;codecs=vp8' });
+    const parts: Blob[] = [];
+    recorder.ondataavailable = ({ data }) => parts.push(data);
+    const ended = new Promise((resolve) => (recorder.onstop = resolve));
+    recorder.start();
+    for (const began = performance.now(); performance.now() - began < length * 1000; await new Promise((resolve) => setTimeout(resolve, 60))) {
+      context?.fillRect(0, 0, ((performance.now() - began) / (length * 1000)) * 160, 120);
+    }
+    recorder.stop();
+    await ended;
+    const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
+    return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+  }, seconds);
+  return Buffer.from(base64, 'base64');
 }

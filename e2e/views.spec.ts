@@ -71,7 +71,7 @@ for (const [width, height] of [[1280, 800], [390, 844]] as const) {
       await signIn(page);
       for (const title of ['Before you go out', 'Rock pools we drew', 'Shore sounds']) {
         await page.goto('/shelf');
-        await page.getByRole('link', { name: title }).click();
+        await page.getByRole('link', { name: title }).last().click();
         const link = page.getByRole('link', { name: 'See it as a student' });
         await expect(link).toBeVisible();
         expect(await wideness(page)).toBe(0);

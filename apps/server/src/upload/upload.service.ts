@@ -49,7 +49,7 @@ export class UploadService {
   async begin(request: Request, response: Response, ownerId: string, used: number): Promise<void> {
     const sizeBytes = Number(request.headers['upload-length']);
     if (!Number.isInteger(sizeBytes) || sizeBytes < 1) throw new ProblemError('invalid', 'An upload says how large it is.', { fields: [{ field: 'Upload-Length', message: 'must be a whole number from 1' }] });
-    if (sizeBytes > this.configuration.fileLimitBytes) throw new ProblemError('too-large', `A file may have ${this.configuration.fileLimitBytes} bytes.`);
+    if (sizeBytes > this.configuration.fileLimitBytes) throw new ProblemError('too-large', `A file may have up to ${this.configuration.fileLimitBytes} bytes.`);
     if (used + (await this.underWay(ownerId)) + sizeBytes > this.configuration.teacherLimitBytes) throw new ProblemError('storage-full', `A teacher may keep ${this.configuration.teacherLimitBytes} bytes.`);
     const id = newId();
     await this.uploads.insert({ id, ownerId, sizeBytes, createdAt: this.clock.now() });

@@ -59,7 +59,7 @@ function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { read
       <span>
         {bytes(usedBytes)} of {bytes(teacherLimitBytes)}
       </span>
-      <span className="text-muted">A file may have {bytes(fileLimitBytes)}.</span>
+      <span className="text-muted">A file may have up to {bytes(fileLimitBytes)}.</span>
     </div>
   );
 }
@@ -89,7 +89,7 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur();
           }}
-          className="-ml-1.5 min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-[15px] font-semibold hover:border-line-strong focus:border-ink"
+          className="-ml-[7px] min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-[15px] font-semibold hover:border-line-strong focus:border-ink"
         />
         <p className="m-0 text-[13.5px] text-muted">
           {mediaWords[file.media]}, {bytes(file.sizeBytes)}
@@ -105,7 +105,7 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
             {file.usedIn.map((use, index) => (
               <span key={use.id}>
                 {index > 0 && ', '}
-                <Link to={`/shelf/${use.id}`} className="text-ink">
+                <Link to={`/shelf/${use.id}`} className="text-ink underline underline-offset-2">
                   {use.title}
                 </Link>
               </span>

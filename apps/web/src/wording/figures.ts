@@ -23,11 +23,16 @@ export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
 
-/** "4 KB", "1.2 MB", "3.4 GB"; a megabyte has 1,000,000 bytes. */
+/** "4 KB", "1.2 MB", "200 MB", "3.4 GB"; a megabyte has 1,000,000 bytes. */
 export function bytes(count: number): string {
   if (count < 999_500) return `${Math.max(count === 0 ? 0 : 1, Math.round(count / 1000))} KB`;
-  if (count < 999_950_000) return `${(count / 1_000_000).toFixed(1)} MB`;
-  return `${(count / 1_000_000_000).toFixed(1)} GB`;
+  if (count < 999_950_000) return `${tenths(count / 1_000_000)} MB`;
+  return `${tenths(count / 1_000_000_000)} GB`;
+}
+
+/** One digit after the point, and none where it would be a nought: "1.2", "200". */
+function tenths(value: number): string {
+  return String(Number(value.toFixed(1)));
 }
 
 /** "4 minutes ago". */
