@@ -98,7 +98,7 @@ test('a list out of a spreadsheet is mapped, tagged and gathered as a collection
   await signIn(page);
   await page.goto('/add');
   const list = 'What;Name;Hint\nhttps://a.example/gulls;Gulls;Count them\nWho shouts loudest?;Riddle;Listen\n';
-  await page.locator('input[type=file]').setInputFiles({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
+  await page.getByLabel('Import a list').setInputFiles({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
   await expect(page.getByText('List out of stations.csv')).toBeVisible();
   await expect(page.getByLabel('Column 2')).toHaveValue('title');
   await page.getByLabel('Column 3').selectOption('instruction');
@@ -123,7 +123,7 @@ test('a list out of a spreadsheet is mapped, tagged and gathered as a collection
 test('a file that is no list says so', async ({ page }) => {
   await signIn(page);
   await page.goto('/add');
-  await page.locator('input[type=file]').setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([1, 0, 2, 0, 3]) });
+  await page.getByLabel('Import a list').setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([1, 0, 2, 0, 3]) });
   await expect(page.getByRole('alert')).toContainText('This is no list that can be read.');
 });
 

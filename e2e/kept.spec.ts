@@ -148,7 +148,7 @@ test('files arrive by drop and by paste', async ({ page }) => {
   await expect(page.getByText('dropped-drawing.png')).toBeVisible();
   await give('paste', 'pasted-sound.wav', tone(1).toString('base64'));
   await expect(page.getByText('pasted-sound.wav')).toBeVisible();
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add 2 materials' }).click();
   for (const title of ['Dropped drawing', 'Pasted sound']) await expect(page.getByRole('link', { name: title })).toBeVisible();
 });
 
