@@ -11,7 +11,11 @@ import { FileModule } from './file/file.module.js';
 import { HealthModule } from './health/health.module.js';
 import { LessonModule } from './lesson/lesson.module.js';
 import type { AppLogger } from './logging/logger.token.js';
+import { LinkCheckModule } from './link-check/link-check.module.js';
+import { LiveEventsModule } from './live-events/live-events.module.js';
 import { MaterialModule } from './material/material.module.js';
+import { NewsModule } from './news/news.module.js';
+import { OpeningScheduleModule } from './opening-schedule/opening-schedule.module.js';
 import { OwnershipModule } from './ownership/ownership.module.js';
 import { RehearsalModule } from './rehearsal/rehearsal.module.js';
 import { SchoolClassModule } from './school-class/school-class.module.js';
@@ -42,6 +46,10 @@ export class AppModule {
         StationModule,
         LessonModule,
         AccessCheckModule,
+        LinkCheckModule,
+        OpeningScheduleModule,
+        NewsModule,
+        LiveEventsModule,
         RehearsalModule,
         SheetModule,
         HealthModule,

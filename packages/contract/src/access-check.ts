@@ -1,4 +1,4 @@
-import type { AccessVerdict, Ending, Hop, VerdictReason } from '@hapset/core';
+import type { AccessVerdict, Doubt, Ending, Finding, Hop, InsideItem, Rights } from '@hapset/core';
 
 export const accessCheckStates = ['waiting', 'opening', 'done', 'stopped'] as const;
 /** waiting -> opening -> done; stopped from either of the first two. */
@@ -16,20 +16,90 @@ export interface AccessCheckView {
   /** When it was asked for, RFC 3339 in UTC. */
   readonly askedAt: string;
   readonly finishedAt: string | null;
-  /** The following are null until it is done. */
+  /** The following are null or empty until it is done. */
   readonly verdict: AccessVerdict | null;
-  readonly reason: VerdictReason | null;
-  readonly detail: string | null;
+  /** Why, the first to be told first. */
+  readonly reasons: readonly Finding[];
+  /** What a student could do there; null where nothing opened. */
+  readonly rights: Rights | null;
+  /** Perhaps it is not what was meant. */
+  readonly doubts: readonly Doubt[];
   readonly title: string | null;
   readonly firstLines: readonly string[];
+  /** True when `GET /api/access-checks/:accessCheckId/picture` has the page's own picture, made small. */
+  readonly hasPicture: boolean;
   readonly ending: Ending | null;
   readonly finalAddress: string | null;
   readonly contentType: string | null;
   readonly sizeBytes: number | null;
   readonly hops: readonly Hop[];
+  /** What was opened inside of a folder or written page: how many, and those that do not open. Null where nothing was. */
+  readonly inside: { readonly opened: number; readonly left: number; readonly locked: readonly InsideItem[] } | null;
   readonly mending: MendingView | null;
   /** The link without what only counts visitors; given only when both were opened and led to the same page. */
   readonly trimmed: { readonly link: string; readonly removed: readonly string[] } | null;
   /** Hosts on the way that are the school's own short links. */
   readonly ownShorteners: readonly string[];
+}
+
+/** One opening of the past. */
+export interface EarlierCheck {
+  readonly id: string;
+  readonly link: string;
+  readonly finishedAt: string;
+  readonly verdict: AccessVerdict;
+  readonly reasons: readonly Finding[];
+}
+
+/** Opens any link as a student, for scripts and tests. */
+export interface AskLinkCheck {
+  readonly link: string;
+}
+
+export interface LinkCheckAsked {
+  readonly id: string;
+}
+
+export interface LinkCheckView {
+  readonly id: string;
+  readonly link: string;
+  readonly state: AccessCheckState;
+  /** The following are null or empty until the state is `done`. */
+  readonly verdict: AccessVerdict | null;
+  readonly reasons: readonly Finding[];
+  readonly rights: Rights | null;
+  readonly doubts: readonly Doubt[];
+  readonly evidence: LinkCheckEvidence | null;
+}
+
+export interface LinkCheckEvidence {
+  readonly ending: Ending;
+  readonly hops: readonly Hop[];
+  readonly finalAddress: string | null;
+  readonly status: number | null;
+  readonly contentType: string | null;
+  readonly sizeBytes: number | null;
+  readonly title: string | null;
+  readonly firstLines: readonly string[];
+  readonly elapsedMs: number;
+  readonly inside: readonly InsideItem[];
+}
+
+/** A material of a coming lesson that opened for students and does not any more. */
+export interface NewsItem {
+  readonly materialId: string;
+  readonly stationId: string | null;
+  readonly name: string;
+  readonly lessonId: string | null;
+  readonly lessonName: string | null;
+  readonly before: AccessVerdict;
+  readonly now: AccessVerdict;
+  /** When it was noticed, RFC 3339 in UTC. */
+  readonly noticedAt: string;
+}
+
+/** What `/api/events` tells (server-sent events, one JSON each). */
+export interface LiveEvent {
+  readonly materialId: string;
+  readonly state: AccessCheckState;
 }

@@ -9,6 +9,8 @@ export interface ReadinessView {
     /** Null for words and before the first check. */
     readonly verdict: AccessVerdict | null;
     readonly checkedAt: string | null;
+    /** True where the last check is too old to rely on. */
+    readonly stale: boolean;
     /** How many steps mend it; 0 where nothing is to be mended. */
     readonly steps: number;
     readonly inTheCode: boolean;

@@ -2,7 +2,7 @@
  * Every route of the API in one table: the server's tests walk it, the web application's client is driven by it.
  * `access` says who may call it at all; ids in the path are checked against their owner on top of that.
  */
-import type { AccessCheckView } from './access-check.js';
+import type { AccessCheckView, AskLinkCheck, EarlierCheck, LinkCheckAsked, LinkCheckView, NewsItem } from './access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './account.js';
 import type { DeviceView } from './device.js';
 import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
@@ -75,6 +75,8 @@ export const routes = {
   removeMaterial: route<null>('DELETE', '/api/materials/:materialId'),
   restoreMaterial: route<null>('POST', '/api/materials/:materialId/restore'),
   openMaterial: route<AccessCheckView | null>('POST', '/api/materials/:materialId/access-checks'),
+  earlierChecks: route<readonly EarlierCheck[]>('GET', '/api/materials/:materialId/access-checks'),
+  checkPicture: route<Blob>('GET', '/api/access-checks/:accessCheckId/picture'),
   saveMaterialRehearsal: route<null, SaveRehearsal>('PUT', '/api/materials/:materialId/rehearsals/:rehearsalKey'),
   makeMaterialSheet: route<SheetView, MakeSheet>('POST', '/api/materials/:materialId/sheets'),
   materialSvg: route<string>('GET', '/api/materials/:materialId/code.svg'),
@@ -100,6 +102,14 @@ export const routes = {
   studentPage: route<string>('GET', '/p/:pageToken', 'anyone'),
   keptBytes: route<Blob>('GET', '/k/:fileToken', 'anyone'),
   keptVariant: route<Blob>('GET', '/k/:fileToken/:variant', 'anyone'),
+
+  /** What stopped opening for students lately. */
+  news: route<readonly NewsItem[]>('GET', '/api/news'),
+  /** Server-sent events: which materials' checks move on. */
+  events: route<string>('GET', '/api/events'),
+  /** Any link, for scripts and tests: answers 202. */
+  askLinkCheck: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/link-checks'),
+  linkCheck: route<LinkCheckView>('GET', '/api/link-checks/:linkCheckId'),
 
   tags: route<readonly TagView[]>('GET', '/api/tags'),
   openTag: route<null>('POST', '/api/tags/:tag/access-checks'),

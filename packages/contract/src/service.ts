@@ -1,4 +1,4 @@
-import type { AccessVerdict, AddressRole, DescriptionProblem, LinkKind, ServiceDescription, VerdictReason } from '@hapset/core';
+import type { AccessVerdict, AddressRole, DescriptionProblem, Finding, LinkKind, ServiceDescription } from '@hapset/core';
 
 /** A service that the school has described, or whose description came with the installation. */
 export interface ServiceView {
@@ -37,8 +37,7 @@ export interface ServiceTryoutView {
   /** Names of parameters that would be tried without. */
   readonly tracking: readonly string[];
   readonly verdict: AccessVerdict;
-  readonly reason: VerdictReason;
-  readonly detail: string;
+  readonly reasons: readonly Finding[];
   readonly title: string | null;
   readonly finalAddress: string | null;
   readonly steps: readonly string[];

@@ -10,15 +10,20 @@ export { recogniseKind, titleFromAddress, titleFromWords } from './intake/kind.j
 export { linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/material-kinds.js';
 
 export { compileServices, emptyCatalogue, needPatterns, type LeftOutService, type ServiceCatalogue } from './service/catalogue.js';
-export { addressRoles, type AddressDescription, type AddressRole, type MendingDescription, type ServiceDescription, type WallDescription } from './service/description.js';
+export { addressRoles, describedRights, wallVerdicts, type AddressDescription, type AddressRole, type MendingDescription, type RightDescription, type ServiceDescription, type WallDescription, type WallVerdict } from './service/description.js';
 export { descriptionProblems, descriptionProblemReasons, type DescriptionProblem, type DescriptionProblemReason } from './service/description-problems.js';
 export { describeAddress, isOwnShortener, type DescribedAddress } from './service/match.js';
 export { mendingFor, type Mending } from './service/mending.js';
 export type { CompilePattern, Pattern } from './service/pattern.js';
 export { samePage, trimLink, type TrimmedLink } from './service/tracking.js';
 
-export type { Evidence, Ending, FinalPage, FormFacts, Hop, PageFacts } from './access/evidence.js';
-export { accessVerdicts, verdictReasons, type AccessVerdict, type Judgement, type VerdictReason } from './access/judgement.js';
+export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
+export { accessVerdicts, letsIn, locksOut, type AccessVerdict } from './access/access-verdict.js';
+export { verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';
+export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './access/doubts.js';
+export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './access/inside.js';
+export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './access/opening-times.js';
+export { rightsOf, type Rights } from './access/rights.js';
 export { judgeAccess } from './access/verdict.js';
 
 export { filesOf, isOwnPublicPage, keptKinds, keptLimits, pageAddress, readKept, type Kept, type KeptFileContent, type KeptKind, type KeptPicture, type PictureSetContent, type WrittenPageContent } from './kept/kept.js';
@@ -59,5 +64,5 @@ export { layoutPoster, largestPosterCodeMm, type CodeBox, type PosterLayout, typ
 export { fitText, lineHeightMm, sheetFonts, type MeasureText, type SheetFont } from './sheet/text.js';
 export { fileName } from './sheet/file-name.js';
 
-export { answerStates, opensState, readsAnswer, paperAnswer, paperChanges, studentAccounts, type AnswerState, type DeviceReach, type PaperAnswer, type PaperChange, type ReadsAnswer, type StudentAccounts } from './readiness/answer.js';
+export { answerStates, isStale, opensState, readsAnswer, paperAnswer, paperChanges, studentAccounts, type AnswerState, type DeviceReach, type PaperAnswer, type PaperChange, type ReadsAnswer, type StudentAccounts } from './readiness/answer.js';
 export { summarise, type FourStates, type ReadinessSummary } from './readiness/summary.js';

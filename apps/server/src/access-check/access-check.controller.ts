@@ -1,10 +1,10 @@
-import { Controller, Delete, Param, Post } from '@nestjs/common';
-import type { AccessCheckView } from '@hapset/contract';
+import { Controller, Delete, Get, Header, Param, Post, StreamableFile } from '@nestjs/common';
+import type { AccessCheckView, EarlierCheck } from '@hapset/contract';
 import { MaterialService } from '../material/material.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { StationService } from '../station/station.service.js';
 import { AccessCheckService } from './access-check.service.js';
-import { toAccessCheckView } from './access-check.view.js';
+import { toAccessCheckView, toEarlierCheck } from './access-check.view.js';
 
 @Controller('api')
 export class AccessCheckController {
@@ -21,7 +21,20 @@ export class AccessCheckController {
     const material = await this.materials.require(materialId);
     await this.checks.ask([material]);
     const pending = (await this.checks.lastOf([material])).get(materialId)?.pending;
-    return pending ? toAccessCheckView(pending, await this.services.catalogue()) : null;
+    return pending ? toAccessCheckView(pending, material, await this.services.catalogue()) : null;
+  }
+
+  /** What was found before, the newest first. */
+  @Get('materials/:materialId/access-checks')
+  async earlier(@Param('materialId') materialId: string): Promise<readonly EarlierCheck[]> {
+    return (await this.checks.earlierOf(materialId)).map(toEarlierCheck);
+  }
+
+  @Get('access-checks/:accessCheckId/picture')
+  @Header('Content-Type', 'image/webp')
+  @Header('Cache-Control', 'private, max-age=86400, immutable')
+  async picture(@Param('accessCheckId') accessCheckId: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.checks.requirePicture(accessCheckId));
   }
 
   @Post('lessons/:lessonId/access-checks')

@@ -5,6 +5,7 @@ import { ServiceDescriptionModule } from '../service-description/service-descrip
 import { StudentBrowserModule } from '../student-browser/student-browser.module.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
+import { AccessCheckWork } from './access-check.work.js';
 import { AccessCheckService } from './access-check.service.js';
 
 /** The work itself. Its controller is declared in the application's module, since it needs nouns that need this one. */
@@ -13,7 +14,8 @@ import { AccessCheckService } from './access-check.service.js';
   providers: [
     AccessCheckService,
     AccessCheckRunner,
+    AccessCheckWork,
   ],
-  exports: [AccessCheckService],
+  exports: [AccessCheckService, AccessCheckRunner],
 })
 export class AccessCheckModule {}

@@ -1,25 +1,23 @@
 /**
- * Works through the checks that wait. A check is claimed by a conditional update with a lease, so several servers can
- * share the work, and what a killed server left behind is taken up again when its lease has run out.
+ * Works through the checks that wait. Checks are claimed by a conditional update with a lease that is renewed while they
+ * run, so several servers can share the work, and what a killed server left behind is taken up again when its lease has
+ * run out. No more than so many run at once, at one host and in all, over all servers.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { judgeAccess, samePage, trimLink, type Evidence, type Judgement, type MaterialKind, type ServiceCatalogue } from '@hapset/core';
-import { In, Repository, type EntityManager } from 'typeorm';
+import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
-import { Material } from '../material/material.entity.js';
-import { SchoolService } from '../school/school.service.js';
-import { ServiceDescriptionService } from '../service-description/service-description.service.js';
-import { StudentBrowser } from '../student-browser/student-browser.js';
 import { AccessCheck } from './access-check.entity.js';
+import { AccessCheckWork } from './access-check.work.js';
 
-const atOnce = 6;
-/** A check opens two links at most, each in ten seconds; twice that and its server is believed dead. */
+export const runnerLimits = { atOnce: 40, atOneHost: 6 } as const;
 const leaseMs = 40_000;
 /** How often to look for work that another server left behind. */
 const lookAroundMs = 5_000;
+/** Checks that are looked at for one claim: enough that a crowd at one host does not hide the others. */
+const lookedAt = 500;
 
 @Injectable()
 export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicationShutdown {
@@ -31,9 +29,7 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
 
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
-    private readonly browser: StudentBrowser,
-    private readonly services: ServiceDescriptionService,
-    private readonly school: SchoolService,
+    private readonly worker: AccessCheckWork,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
   ) {}
@@ -59,7 +55,7 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
       this.wakeAgain = true;
       return;
     }
-    this.claiming = this.claimUntilFull()
+    this.claiming = this.startWhatFits()
       .catch((error: unknown) => this.logger.error({ err: error }, 'could not look for access checks'))
       .finally(() => {
         this.claiming = null;
@@ -76,12 +72,11 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     });
   }
 
-  private async claimUntilFull(): Promise<void> {
-    while (!this.ended && this.running.size < atOnce) {
-      const check = await this.claim();
-      if (!check) return;
+  private async startWhatFits(): Promise<void> {
+    if (this.ended || this.running.size >= runnerLimits.atOnce) return;
+    for (const check of await this.claim()) {
       const stop = new AbortController();
-      const finished = this.work(check, stop.signal)
+      const finished = this.run(check, stop.signal)
         .catch((error: unknown) => this.logger.error({ err: error, check: check.id }, 'an access check failed'))
         .finally(() => {
           this.running.delete(check.id);
@@ -91,61 +86,45 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     }
   }
 
-  private async claim(): Promise<AccessCheck | null> {
+  /** As many as the limits leave room for, in one update; what another server took meanwhile is not among them. */
+  private async claim(): Promise<readonly AccessCheck[]> {
     const now = this.clock.now();
+    const ids = await this.idsThatFit(now);
+    if (ids.length === 0) return [];
     const claim = newId();
     await this.checks.query(
       `UPDATE access_checks SET state = 'opening', claim = ?, lease_until = ?
-       WHERE state = 'waiting' OR (state = 'opening' AND lease_until < ?) ORDER BY id LIMIT 1`,
-      [claim, new Date(now.getTime() + leaseMs), now],
+       WHERE id IN (${ids.map(() => '?').join(',')}) AND (state = 'waiting' OR (state = 'opening' AND lease_until < ?))`,
+      [claim, new Date(now.getTime() + leaseMs), ...ids, now],
     );
-    return this.checks.findOneBy({ claim });
+    return this.checks.findBy({ claim });
   }
 
-  private async work(check: AccessCheck, stop: AbortSignal): Promise<void> {
-    const catalogue = await this.services.catalogue();
-    const { publicAddress } = await this.school.get();
-    const evidence = await this.browser.open(check.link, stop, publicAddress);
-    const judgement = judgeAccess(evidence, catalogue);
-    const trimmed = judgement.verdict === 'open' ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
-    if (stop.aborted) {
-      // Ended with the server: somebody else may take it up at once. A check that was stopped on purpose stays so.
-      await this.checks.update({ id: check.id, state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null });
-      return;
+  private async idsThatFit(now: Date): Promise<readonly string[]> {
+    const waiting = (await this.checks.query(`SELECT id, host FROM access_checks WHERE state = 'waiting' OR (state = 'opening' AND lease_until < ?) ORDER BY id LIMIT ${lookedAt}`, [now])) as { id: string; host: string }[];
+    if (waiting.length === 0) return [];
+    const busy = (await this.checks.query(`SELECT host, COUNT(*) AS count FROM access_checks WHERE state = 'opening' AND lease_until >= ? GROUP BY host`, [now])) as { host: string; count: string | number }[];
+    const atHost = new Map(busy.map(({ host, count }) => [host, Number(count)]));
+    let room = runnerLimits.atOnce - [...atHost.values()].reduce((sum, count) => sum + count, 0);
+    const fitting: string[] = [];
+    for (const { id, host } of waiting) {
+      const already = atHost.get(host) ?? 0;
+      if (room <= 0 || already >= runnerLimits.atOneHost) continue;
+      atHost.set(host, already + 1);
+      room -= 1;
+      fitting.push(id);
     }
-    await this.finish(check, evidence, judgement, trimmed);
+    return fitting;
   }
 
-  /** Opens the link without what only counts visitors, where it has such parameters. */
-  private async openTrimmed(link: string, evidence: Evidence, catalogue: ServiceCatalogue, stop: AbortSignal): Promise<AccessCheck['trimmed']> {
-    const trimmed = trimLink(link, catalogue);
-    return trimmed && { ...trimmed, same: samePage(evidence, await this.browser.open(trimmed.link, stop), catalogue) };
+  private async run(check: AccessCheck, stop: AbortSignal): Promise<void> {
+    const renewal = setInterval(() => void this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) }), leaseMs / 3);
+    try {
+      await this.worker.work(check, stop);
+    } finally {
+      clearInterval(renewal);
+    }
+    // Ended with the server: somebody else may take it up at once. A check that was stopped on purpose stays so.
+    if (stop.aborted) await this.checks.update({ id: check.id, state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null });
   }
-
-  /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
-  private async finish(check: AccessCheck, evidence: Evidence, { verdict, reason, detail }: Judgement, trimmed: AccessCheck['trimmed']): Promise<void> {
-    await this.checks.manager.transaction(async (manager) => {
-      const { affected } = await manager.update(
-        AccessCheck,
-        { id: check.id, state: 'opening', claim: check.claim ?? '' },
-        { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict, reason, detail: detail.slice(0, 500), evidence, trimmed },
-      );
-      if (affected === 1 && verdict === 'open') await learn(manager, check, evidence);
-    });
-  }
-}
-
-/** Title and kind that only the page itself could tell; never over what a person wrote. */
-async function learn(manager: EntityManager, check: AccessCheck, evidence: Evidence): Promise<void> {
-  const where = { id: check.materialId, link: check.link };
-  const title = evidence.final?.page?.title.normalize('NFC').slice(0, 200) ?? '';
-  if (title !== '') await manager.update(Material, { ...where, titleSource: In(['address', 'page']) }, { title, titleSource: 'page' });
-  const kind = kindOfFile(evidence.final?.contentType ?? '');
-  if (kind) await manager.update(Material, { ...where, kind: 'web-page' }, { kind });
-}
-
-function kindOfFile(contentType: string): MaterialKind | null {
-  if (contentType === 'application/pdf') return 'document';
-  if (contentType.startsWith('audio/')) return 'audio';
-  return contentType.startsWith('video/') ? 'video' : null;
 }

@@ -9,9 +9,11 @@ import { addressOf } from '../material/material-address.js';
 import type { Material } from '../material/material.entity.js';
 import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
-import { AccessCheck } from './access-check.entity.js';
+import { AccessCheck, hostOfLink } from './access-check.entity.js';
+import { notFound } from '../problem/problem.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 
+const earlierShown = 20;
 const unfinished = ['waiting', 'opening'] as const;
 
 /** What is known of one material's openings. */
@@ -44,7 +46,7 @@ export class AccessCheckService {
     if (wanted.length === 0) return;
     const askedAt = this.clock.now();
     const once = [...new Map(wanted.map((material) => [material.id, material])).values()];
-    await this.checks.insert(once.map(({ id, link }) => ({ id: newId(), materialId: id, state: 'waiting' as const, link, askedAt })));
+    await this.checks.insert(once.map(({ id, link }) => ({ id: newId(), materialId: id, state: 'waiting' as const, link, host: hostOfLink(link), askedAt })));
     this.runner.wake();
   }
 
@@ -67,6 +69,18 @@ export class AccessCheckService {
         return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];
       }),
     );
+  }
+
+  /** Finished openings of a material, the newest first. */
+  earlierOf(materialId: string): Promise<AccessCheck[]> {
+    return this.checks.find({ where: { materialId, state: 'done' }, order: { id: 'DESC' }, take: earlierShown });
+  }
+
+  /** @throws ProblemError not-found without a picture */
+  async requirePicture(id: string): Promise<Buffer> {
+    const row = await this.checks.findOne({ where: { id }, select: { id: true, picture: true } });
+    if (!row?.picture) throw notFound('picture');
+    return row.picture;
   }
 
   private async newestRows(materialIds: readonly string[]): Promise<AccessCheck[]> {

@@ -1,28 +1,81 @@
-import type { AccessCheckView } from '@hapset/contract';
-import { isOwnShortener, mendingFor, type ServiceCatalogue } from '@hapset/core';
+import type { AccessCheckView, EarlierCheck, LinkCheckView } from '@hapset/contract';
+import { doubtsOf, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, type Evidence, type ServiceCatalogue } from '@hapset/core';
+import type { Material } from '../material/material.entity.js';
 import type { AccessCheck } from './access-check.entity.js';
 
-export function toAccessCheckView(check: AccessCheck, catalogue: ServiceCatalogue): AccessCheckView {
+const firstLinesShown = 5;
+const lockedNamed = 50;
+
+/** @param material whose link it is: what a person wrote of it is compared with what opened */
+export function toAccessCheckView(check: AccessCheck, material: Material, catalogue: ServiceCatalogue): AccessCheckView {
   const { evidence, verdict } = check;
-  const page = evidence?.final?.page ?? null;
   const hosts = (evidence?.hops ?? []).flatMap(({ address }) => (URL.canParse(address) ? [new URL(address).hostname] : []));
+  const expected = { title: material.titleSource === 'person' ? material.title : null, kept: material.pageToken !== null };
   return {
     id: check.id,
     state: check.state,
     askedAt: check.askedAt.toISOString(),
     finishedAt: check.finishedAt?.toISOString() ?? null,
     verdict,
-    reason: check.reason,
-    detail: check.detail,
-    title: page && page.title !== '' ? page.title : null,
-    firstLines: page?.firstLines ?? [],
+    reasons: check.reasons ?? [],
+    ...seen(check, evidence, catalogue, expected),
+    hasPicture: check.pictureBytes !== null && check.pictureBytes > 0,
     ending: evidence?.ending ?? null,
     finalAddress: evidence?.final?.address ?? null,
     contentType: evidence?.final?.contentType ?? null,
     sizeBytes: evidence?.final?.sizeBytes ?? null,
     hops: evidence?.hops ?? [],
+    inside: insideOf(evidence),
     mending: verdict ? mendingFor(verdict, check.link, catalogue) : null,
     trimmed: check.trimmed?.same ? { link: check.trimmed.link, removed: check.trimmed.removed } : null,
     ownShorteners: [...new Set(hosts)].filter((host) => isOwnShortener(host, catalogue)),
+  };
+}
+
+/** What a student would see and could do; little of it where the door is shut. */
+function seen({ verdict }: AccessCheck, evidence: Evidence | null, catalogue: ServiceCatalogue, expected: Parameters<typeof doubtsOf>[1]): Pick<AccessCheckView, 'rights' | 'doubts' | 'title' | 'firstLines'> {
+  const page = evidence?.final?.page ?? null;
+  const opens = evidence !== null && verdict !== null && letsIn(verdict);
+  return {
+    rights: opens ? rightsOf(evidence, catalogue) : null,
+    doubts: opens ? doubtsOf(evidence, expected, catalogue) : [],
+    title: page && page.title !== '' ? page.title : null,
+    firstLines: page?.firstLines.slice(0, firstLinesShown) ?? [],
+  };
+}
+
+function insideOf(evidence: Evidence | null): AccessCheckView['inside'] {
+  if (!evidence?.inside) return null;
+  return { opened: evidence.inside.length, left: evidence.insideLeft ?? 0, locked: evidence.inside.filter(({ verdict }) => locksOut(verdict)).slice(0, lockedNamed) };
+}
+
+export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons }: AccessCheck): EarlierCheck {
+  return { id, link, finishedAt: (finishedAt ?? askedAt).toISOString(), verdict: verdict ?? 'unknown', reasons: reasons ?? [] };
+}
+
+/** A link by itself, for scripts. */
+export function toLinkCheckView(check: AccessCheck, catalogue: ServiceCatalogue): LinkCheckView {
+  const { evidence, verdict } = check;
+  const { title, firstLines, rights, doubts } = seen(check, evidence, catalogue, { title: null, kept: false });
+  return {
+    id: check.id,
+    link: check.link,
+    state: check.state,
+    verdict,
+    reasons: check.reasons ?? [],
+    rights,
+    doubts,
+    evidence: evidence && {
+      ending: evidence.ending,
+      hops: evidence.hops,
+      finalAddress: evidence.final?.address ?? null,
+      status: evidence.final?.status ?? null,
+      contentType: evidence.final?.contentType ?? null,
+      sizeBytes: evidence.final?.sizeBytes ?? null,
+      title,
+      firstLines,
+      elapsedMs: evidence.elapsedMs,
+      inside: evidence.inside ?? [],
+    },
   };
 }

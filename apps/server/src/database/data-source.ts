@@ -13,6 +13,7 @@ import { Job } from '../job/job.entity.js';
 import { Lesson } from '../lesson/lesson.entity.js';
 import { Material } from '../material/material.entity.js';
 import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
+import { ScheduledOpening } from '../opening-schedule/scheduled-opening.entity.js';
 import { SchoolClass } from '../school-class/school-class.entity.js';
 import { School } from '../school/school.entity.js';
 import { Sheet } from '../sheet/sheet.entity.js';
@@ -24,10 +25,11 @@ import { Ground1790208000000 } from './migrations/1790208000000-ground.js';
 import { Content1790211600000 } from './migrations/1790211600000-content.js';
 import { ServiceDescriptions1792000000000 } from './migrations/1792000000000-service-descriptions.js';
 import { KeptHere1792100000000 } from './migrations/1792100000000-kept-here.js';
+import { AccessInDepth1793000000000 } from './migrations/1793000000000-access-in-depth.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job];
-export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000];
+export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening];
+export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

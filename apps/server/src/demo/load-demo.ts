@@ -3,7 +3,7 @@ import { filesOf, type Kept, type KeptPicture, type PageDocument, type ServiceCa
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { hashPassword } from '../account/password.js';
-import { AccessCheck } from '../access-check/access-check.entity.js';
+import { AccessCheck, hostOfLink } from '../access-check/access-check.entity.js';
 import type { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { Device } from '../device/device.entity.js';
@@ -111,7 +111,7 @@ class DemoLoading {
     for (const row of rows) if (row.kept) await setFileUses(this.manager, row.id, filesOf(row.kept));
     const opened = rows.flatMap((row) => {
       const link = addressOf(row, this.setting.publicAddress);
-      return link === null ? [] : [{ id: newId(), materialId: row.id, state: 'waiting' as const, link, askedAt: now }];
+      return link === null ? [] : [{ id: newId(), materialId: row.id, state: 'waiting' as const, link, host: hostOfLink(link), askedAt: now }];
     });
     if (opened.length > 0) await this.manager.insert(AccessCheck, opened);
     return rows;

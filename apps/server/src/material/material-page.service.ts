@@ -56,7 +56,7 @@ export class MaterialPageService {
       station,
       lessons: uses.map(({ id, name }) => ({ id, name })),
       code: standing.code,
-      check: standing.check ? toAccessCheckView(standing.check, catalogue) : null,
+      check: standing.check ? toAccessCheckView(standing.check, material, catalogue) : null,
       readiness: standing.readiness,
       rehearsal: standing.rehearsal,
       sheets: sheets.map(toSheetView),

@@ -2,8 +2,10 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CodeView, DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import type { SymbolPlan } from '@hapset/core';
+import { instantOf, type StudentAccounts, type SymbolPlan } from '@hapset/core';
 import { In, Repository } from 'typeorm';
+import { Clock } from '../clock/clock.js';
+import type { Lesson } from '../lesson/lesson.entity.js';
 import type { AccessCheck } from '../access-check/access-check.entity.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { DeviceService } from '../device/device.service.js';
@@ -41,24 +43,26 @@ export class ReadinessService {
     private readonly devices: DeviceService,
     private readonly school: SchoolService,
     private readonly symbols: PlannedSymbols,
+    private readonly clock: Clock,
   ) {}
 
   /** One standing for each place, in the same order. */
   async of(places: readonly Place[]): Promise<readonly Standing[]> {
     if (places.length === 0) return [];
-    const [{ paper, timeZone, publicAddress }, devicesOf, checks, sheets] = await Promise.all([
+    const [{ paper, timeZone, publicAddress }, classOf, checks, sheets] = await Promise.all([
       this.school.get(),
-      this.devicesByClass(places),
+      this.classesOf(places),
       this.checks.lastOf(places.map((place) => place.material)),
       this.sheets.of(places),
     ]);
+    const now = this.clock.now();
     const prepared = places.map((place, index) => {
       const code = this.symbols.of(toCarriable(place.material, publicAddress), timeZone);
-      const devices = devicesOf(place.lesson?.classId ?? null);
+      const { devices, accounts } = classOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper);
       const sizeNowMm = lastSheet && lastSheet.paper !== paper ? planPrint(place, code, devices, lastSheet.paper).sizeMm : print.sizeMm;
-      return { place, code, print, lastSheet, sizeNowMm };
+      return { place, code, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
     });
     const rehearsals = await this.rehearsals.findBy({ rehearsalKey: In(prepared.map(({ print }) => print.rehearsalKey)), materialId: In(places.map((place) => place.material.id)) });
     return prepared.map((known) => {
@@ -68,17 +72,27 @@ export class ReadinessService {
     });
   }
 
-  /** A class's devices, or all of the school's where a lesson has no class or its class no devices. */
-  private async devicesByClass(places: readonly Place[]): Promise<(classId: string | null) => readonly DeviceView[]> {
+  /** A class's accounts and its devices, or all of the school's where a lesson has no class or its class no devices. */
+  private async classesOf(places: readonly Place[]): Promise<(classId: string | null) => KnownClass> {
     const ids = [...new Set(places.flatMap((place) => place.lesson?.classId ?? []))];
     const [all, classes] = await Promise.all([this.devices.list(), this.classes.byIds(ids)]);
     const views = all.map(toDeviceView);
-    const chosen = new Map(classes.map((schoolClass) => [schoolClass.id, new Set(schoolClass.devices.map((device) => device.id))]));
+    const known = new Map(classes.map((schoolClass) => [schoolClass.id, { accounts: schoolClass.studentAccounts, own: new Set(schoolClass.devices.map((device) => device.id)) }]));
     return (classId) => {
-      const own = classId === null ? undefined : chosen.get(classId);
-      return own && own.size > 0 ? views.filter((device) => own.has(device.id)) : views;
+      const found = classId === null ? undefined : known.get(classId);
+      return { accounts: found?.accounts ?? 'none', devices: found && found.own.size > 0 ? views.filter((device) => found.own.has(device.id)) : views };
     };
   }
+}
+
+interface KnownClass {
+  readonly accounts: StudentAccounts;
+  readonly devices: readonly DeviceView[];
+}
+
+/** A lesson without a time of day begins with the day. */
+function beginOf({ date, startsAt }: Lesson, timeZone: string): number | null {
+  return date === null ? null : instantOf(date, startsAt ?? '00:00', timeZone);
 }
 
 function toStanding(facts: StandingFacts): Standing {

@@ -21,7 +21,7 @@ function facts(more: Partial<StandingFacts> & { readonly material?: Material } =
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
   const code = symbols.of(toCarriable(place.material, publicAddress), 'Europe/Dublin');
   const print = planPrint(place, code, devices, 'A4');
-  return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, ...more };
+  return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, accounts: 'none', now: new Date('2026-11-21T09:00:00Z'), lessonAt: null, ...more };
 }
 
 const check = (verdict: AccessCheck['verdict']): AccessCheck => ({ verdict, finishedAt: new Date('2026-11-20T09:00:00Z') }) as AccessCheck;
@@ -66,8 +66,16 @@ describe('the four answers', () => {
 
   it('name verdict and steps, and keep the verdict while it is opened again', () => {
     const { opens } = toReadinessView(facts({ checks: { done: check('sign-in'), pending: check(null), steps: 2 } }));
-    expect(opens).toEqual({ state: 'stop', opening: true, verdict: 'sign-in', checkedAt: '2026-11-20T09:00:00.000Z', steps: 2, inTheCode: false });
+    expect(opens).toEqual({ state: 'stop', opening: true, verdict: 'sign-in', checkedAt: '2026-11-20T09:00:00.000Z', stale: false, steps: 2, inTheCode: false });
     expect(toReadinessView(facts({ checks: { done: check('open'), pending: null, steps: 0 } })).opens).toMatchObject({ state: 'done', opening: false, steps: 0 });
+  });
+
+  it('are done for the school’s own people in a class that has accounts, and to be looked at once they are old', () => {
+    const done = { done: check('organisation'), pending: null, steps: 1 };
+    expect(toReadinessView(facts({ checks: done })).opens.state).toBe('stop');
+    expect(toReadinessView(facts({ checks: done, accounts: 'school' })).opens.state).toBe('done');
+    const old = { checks: { done: check('open'), pending: null, steps: 0 }, now: new Date('2026-12-20T09:00:00Z') };
+    expect(toReadinessView(facts(old)).opens).toMatchObject({ state: 'look-at', verdict: 'open', stale: true });
   });
 
   it('ask no network for words', () => {

@@ -1,7 +1,7 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat } from '@hapset/core';
+import { isStale, largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat, type StudentAccounts } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { Material } from '../material/material.entity.js';
@@ -45,6 +45,11 @@ export interface StandingFacts {
   readonly code: MaterialCode;
   readonly print: PlannedPrint;
   readonly checks: LastChecks;
+  /** Those of the class's students; of none without a class. */
+  readonly accounts: StudentAccounts;
+  readonly now: Date;
+  /** When the lesson begins; null without a day. */
+  readonly lessonAt: number | null;
   readonly rehearsal: Rehearsal | null;
   readonly lastSheet: Sheet | null;
   /** Size at which the last sheet's kind and paper would be printed now. */
@@ -66,10 +71,13 @@ export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalV
   };
 }
 
-function opens({ code, checks }: StandingFacts): ReadinessView['opens'] {
-  if (code.carried.carry !== 'link') return { state: 'done', opening: false, verdict: null, checkedAt: null, steps: 0, inTheCode: true };
+function opens({ code, checks, accounts, now, lessonAt }: StandingFacts): ReadinessView['opens'] {
+  if (code.carried.carry !== 'link') return { state: 'done', opening: false, verdict: null, checkedAt: null, stale: false, steps: 0, inTheCode: true };
   const verdict = checks.done?.verdict ?? null;
-  return { state: opensState(verdict), opening: checks.pending !== null, verdict, checkedAt: checks.done?.finishedAt?.toISOString() ?? null, steps: checks.steps, inTheCode: false };
+  const checkedAt = checks.done?.finishedAt ?? null;
+  const stale = checkedAt !== null && isStale(checkedAt.getTime(), now.getTime(), lessonAt);
+  const state = opensState(verdict, accounts);
+  return { state: stale && state === 'done' ? 'look-at' : state, opening: checks.pending !== null, verdict, checkedAt: checkedAt?.toISOString() ?? null, stale, steps: checks.steps, inTheCode: false };
 }
 
 function carries({ code }: StandingFacts): ReadinessView['carries'] {

@@ -90,7 +90,7 @@ describe('the school’s services', () => {
     const lessonId = await scene.lesson();
     const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/box/shut'))]);
     await scene.opened(lessonId);
-    expect((await scene.page(stationId)).check).toMatchObject({ verdict: 'closed', reason: 'says-closed', mending: { service: 'Shellbox', steps: ['In Shellbox lift **the lid**.'] } });
+    expect((await scene.page(stationId)).check).toMatchObject({ verdict: 'closed', reasons: [{ reason: 'says-closed', detail: 'The lid is on' }], mending: { service: 'Shellbox', steps: ['In Shellbox lift **the lid**.'] } });
   });
 
   it('are refused with the place of every problem', async () => {
@@ -136,7 +136,7 @@ describe('the school’s services', () => {
 
   it('are tried out on a link before they are kept', async () => {
     const tried = await scene.server.ok<ServiceTryoutView>('Pell', 'POST', '/api/service-tryouts', { description: { ...shellbox, tracking: ['lid'] }, link: web.address('/box/shut?lid=2') });
-    expect(tried).toMatchObject({ belongs: true, role: 'student', kind: 'folder', studentLink: null, tracking: ['lid'], verdict: 'closed', detail: 'The lid is on', title: 'Shellbox', steps: ['In Shellbox lift **the lid**.'] });
+    expect(tried).toMatchObject({ belongs: true, role: 'student', kind: 'folder', studentLink: null, tracking: ['lid'], verdict: 'closed', reasons: [{ reason: 'says-closed', detail: 'The lid is on' }], title: 'Shellbox', steps: ['In Shellbox lift **the lid**.'] });
     expect((await services()).some(({ id }) => id === 'shellbox')).toBe(false);
     const guarded = await scene.server.ok<ServiceTryoutView>('Pell', 'POST', '/api/service-tryouts', { description: shellbox, link: 'http://127.0.0.1:8080/x' });
     expect(guarded).toMatchObject({ belongs: false, verdict: 'refused' });

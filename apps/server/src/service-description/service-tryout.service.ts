@@ -16,7 +16,7 @@ export class ServiceTryoutService {
     const catalogue = compileServices([description], compileRe2);
     const described = describeAddress(link, catalogue);
     const evidence = await this.browser.open(link);
-    const { verdict, reason, detail } = judgeAccess(evidence, catalogue);
+    const { verdict, reasons } = judgeAccess(evidence, catalogue);
     return {
       belongs: described !== null,
       role: described?.address?.role ?? null,
@@ -24,8 +24,7 @@ export class ServiceTryoutService {
       studentLink: described?.studentLink ?? null,
       tracking: trimLink(link, catalogue)?.removed ?? [],
       verdict,
-      reason,
-      detail,
+      reasons,
       title: evidence.final?.page?.title || null,
       finalAddress: evidence.final?.address ?? null,
       steps: mendingFor(verdict, link, catalogue)?.steps ?? [],

@@ -1,6 +1,6 @@
 import { readPage } from './page-facts.js';
 
-const read = (html: string) => readPage(Buffer.from(html), 'https://a.example/dir/page', null);
+const read = (html: string) => readPage(Buffer.from(html), 'https://a.example/dir/page', null).facts;
 
 describe('the facts of a page', () => {
   it('are what a person would see', () => {
@@ -17,7 +17,7 @@ describe('the facts of a page', () => {
 
   it('hold its forms with their visible fields', () => {
     const facts = read('<form method="POST" action="/in"><input type="hidden" name="t"><input name="user"><input type="password"><select></select><textarea></textarea><button>Sign in</button><input type="submit" value="Go"></form>');
-    expect(facts.forms).toEqual([{ action: '/in', method: 'post', fields: ['text', 'password', 'select', 'textarea'], buttons: ['Sign in', 'Go'] }]);
+    expect(facts.forms).toEqual([{ action: '/in', method: 'post', fields: ['text', 'password', 'select', 'textarea'], buttons: ['Sign in', 'Go'], filledCharacters: 0 }]);
   });
 
   it('say where a page leads on by itself', () => {

@@ -1,75 +1,234 @@
-/** Reads the facts of an HTML page that the core's rules ask for. The encoding is found as browsers do (BOM, header, meta). */
-import { loadBuffer, type CheerioAPI } from 'cheerio';
-import type { FormFacts, PageFacts } from '@hapset/core';
+/**
+ * Reads the facts of an HTML page that the core's rules ask for, in one pass over its tags: no tree is built, so that a
+ * page of a million nested tags costs no more than its length. What a person would not see is left out as far as the
+ * page itself says so (hidden, inline styles, simple rules of its style sheets). The encoding is found as browsers do.
+ */
+import type { FormFacts, PageFacts, PageLink } from '@hapset/core';
+import { decodeBuffer } from 'encoding-sniffer';
+import { Parser } from 'htmlparser2';
 
-const unseen = 'script, style, noscript, template, svg, head, [hidden], [aria-hidden="true"], [style*="display:none"], [style*="display: none"]';
-const blocks = new Set(['address', 'article', 'aside', 'blockquote', 'br', 'button', 'dd', 'div', 'dl', 'dt', 'fieldset', 'figcaption', 'footer', 'form', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'header', 'hr', 'legend', 'li', 'main', 'nav', 'ol', 'option', 'p', 'pre', 'section', 'summary', 'table', 'td', 'th', 'tr', 'ul']);
-const firstLinesKept = 5;
+export interface ReadPage {
+  readonly facts: PageFacts;
+  readonly links: readonly PageLink[];
+}
+
+const unseen = new Set(['script', 'style', 'noscript', 'template', 'svg', 'math', 'title', 'select', 'datalist', 'object']);
+const blocks = new Set(['address', 'article', 'aside', 'blockquote', 'br', 'button', 'dd', 'div', 'dl', 'dt', 'fieldset', 'figcaption', 'footer', 'form', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'header', 'hr', 'legend', 'li', 'main', 'nav', 'ol', 'p', 'pre', 'section', 'summary', 'table', 'td', 'th', 'tr', 'ul']);
+const menus = new Set(['nav', 'header', 'footer', 'aside']);
+const notVisible = new Set(['hidden', 'submit', 'button', 'image', 'reset']);
+const firstLinesKept = 12;
 const lineLength = 200;
+const formsKept = 30;
+const fieldsKept = 60;
+const buttonsKept = 40;
+const linksKept = 1000;
 
 /** @param charset from the Content-Type header, null when it names none */
-export function readPage(body: Buffer, address: string, charset: string | null): PageFacts {
-  const $ = loadBuffer(body, { encoding: { transportLayerEncodingLabel: charset ?? undefined, defaultEncoding: 'utf-8' } });
-  const title = squeeze($('head title').first().text() || $('title').first().text());
-  const scripts = $('script[src], script:not([src])').length;
-  const refreshTo = refreshTarget($, address);
-  const forms = $('form').toArray().map((form) => formFacts($, form)).filter((form) => form.fields.length > 0 || form.buttons.length > 0);
-  $(unseen).remove();
-  const media = $('img[src], audio, video, picture, object').length;
-  const lines = visibleLines($);
-  return {
-    title: title.slice(0, lineLength),
-    firstLines: lines.slice(0, firstLinesKept).map((line) => line.slice(0, lineLength)),
-    visibleCharacters: lines.reduce((sum, line) => sum + line.length, 0),
-    forms,
-    scripts,
-    media,
-    refreshTo,
-  };
+export function readPage(body: Buffer, address: string, charset: string | null): ReadPage {
+  const html = decodeBuffer(body, { transportLayerEncodingLabel: charset ?? undefined, defaultEncoding: 'utf-8' });
+  const reading = new Reading(address);
+  const parser = new Parser(
+    {
+      onopentag: (name, attributes) => reading.open(name, attributes),
+      onclosetag: (name) => reading.close(name),
+      ontext: (text) => reading.text(text),
+    },
+    { decodeEntities: true, lowerCaseTags: true },
+  );
+  parser.end(html);
+  return reading.done();
+}
+
+type Attributes = Readonly<Record<string, string>>;
+interface Open {
+  readonly name: string;
+  readonly hides: boolean;
+  readonly menu: boolean;
+  readonly editable: boolean;
+}
+interface OpenForm {
+  readonly action: string;
+  readonly method: 'get' | 'post';
+  readonly fields: string[];
+  readonly buttons: string[];
+  filledCharacters: number;
+  hiddenFields: number;
+  readonly seen: boolean;
+}
+
+class Reading {
+  private readonly path: Open[] = [];
+  private hiddenDepth = 0;
+  private menuDepth = 0;
+  private editableDepth = 0;
+  private readonly hiddenNames = new Set<string>();
+  private title: string | null = null;
+  private titleText = '';
+  private picture: string | null = null;
+  private refreshTo: string | null = null;
+  private scripts = 0;
+  private scriptText = '';
+  private styleText = '';
+  private media = 0;
+  private editableCharacters = 0;
+  private visibleCharacters = 0;
+  private line = '';
+  private readonly firstLines: string[] = [];
+  private readonly forms: OpenForm[] = [];
+  private form: OpenForm | null = null;
+  private readonly buttons: string[] = [];
+  private buttonText: string | null = null;
+  private readonly links: PageLink[] = [];
+  private link: { readonly address: string; text: string } | null = null;
+
+  constructor(private readonly address: string) {}
+
+  open(name: string, attributes: Attributes): void {
+    const hides = unseen.has(name) || this.isHidden(name, attributes);
+    const menu = menus.has(name) || /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? '');
+    const editable = attributes.contenteditable !== undefined && attributes.contenteditable !== 'false';
+    this.path.push({ name, hides, menu, editable });
+    if (name === 'title') this.title ??= '';
+    if (name === 'meta') this.meta(attributes);
+    if (name === 'script') this.scripts += 1;
+    if (name === 'body' && attributes.onload) this.scriptText += attributes.onload.slice(0, 2000);
+    if (name === 'form') this.beginForm(attributes, hides);
+    if (hides) this.hiddenDepth += 1;
+    if (menu) this.menuDepth += 1;
+    if (editable) this.editableDepth += 1;
+    if (blocks.has(name)) this.endLine();
+    if (name === 'input' || name === 'select' || name === 'textarea') this.field(name, attributes);
+    if (this.hiddenDepth > 0) return;
+    if (name === 'audio' || name === 'video' || name === 'iframe' || ((name === 'img' || name === 'embed') && attributes.src)) this.media += 1;
+    if (name === 'button' || attributes.role === 'button') this.buttonText = '';
+    if (name === 'a' && attributes.href && this.links.length < linksKept) this.beginLink(attributes.href);
+  }
+
+  close(name: string): void {
+    const top = this.path.pop();
+    if (top?.hides) this.hiddenDepth -= 1;
+    if (top?.menu) this.menuDepth -= 1;
+    if (top?.editable) this.editableDepth -= 1;
+    if (name === 'style') this.readStyles();
+    if (name === 'title' && this.title === '') this.title = this.titleText;
+    if (this.buttonText !== null && (name === 'button' || top?.name === name)) this.endButton(name);
+    if (name === 'a' && this.link) {
+      this.links.push({ address: this.link.address, text: squeeze(this.link.text).slice(0, lineLength), inMenu: this.menuDepth > 0 });
+      this.link = null;
+    }
+    if (name === 'form') this.form = null;
+    if (blocks.has(name)) this.endLine();
+  }
+
+  text(text: string): void {
+    const inside = this.path.at(-1)?.name;
+    if (inside === 'title' && this.title === '') this.titleText += text.slice(0, 2000);
+    if (inside === 'script' && this.scriptText.length < 200_000) this.scriptText += text;
+    if (inside === 'style' && this.styleText.length < 200_000) this.styleText += text;
+    if (this.hiddenDepth > 0) return;
+    if (inside === 'textarea' && this.form) this.form.filledCharacters += squeeze(text).length;
+    if (this.editableDepth > 0) this.editableCharacters += squeeze(text).length;
+    if (this.buttonText !== null) this.buttonText += text.slice(0, 500);
+    if (this.link) this.link.text += text.slice(0, 500);
+    this.line += text;
+  }
+
+  done(): ReadPage {
+    this.endLine();
+    const visible = this.forms.filter((form) => form.seen && (form.fields.length > 0 || form.buttons.length > 0));
+    const facts: PageFacts = {
+      title: squeeze(this.title ?? '').slice(0, lineLength),
+      picture: this.picture,
+      firstLines: this.firstLines,
+      visibleCharacters: this.visibleCharacters,
+      forms: visible.map(({ action, method, fields, buttons, filledCharacters }): FormFacts => ({ action, method, fields, buttons, filledCharacters })),
+      scripts: this.scripts,
+      media: this.media,
+      refreshTo: this.refreshTo,
+      postsItselfTo: this.postsItselfTo(),
+      buttons: this.buttons,
+      editableCharacters: this.editableCharacters,
+    };
+    return { facts, links: this.links };
+  }
+
+  private isHidden(name: string, { hidden, style = '', class: classes = '', id, open, ...more }: Attributes): boolean {
+    if (hidden !== undefined || more['aria-hidden'] === 'true' || /(?:display:\s*none|visibility:\s*hidden)/i.test(style)) return true;
+    if (name === 'dialog' && open === undefined) return true;
+    if (this.hiddenNames.size === 0) return false;
+    return (id !== undefined && this.hiddenNames.has(`#${id}`)) || classes.split(/\s+/).some((each) => each !== '' && this.hiddenNames.has(`.${each}`));
+  }
+
+  /** Simple rules alone, `.name` or `#name`: those of media queries or of states would hide too much. */
+  private readStyles(): void {
+    for (const [, selectors = '', rule = ''] of this.styleText.replace(/@[^{]{0,200}\{(?:[^{}]{0,5000}\{[^{}]{0,5000}\})*[^{}]{0,5000}\}/g, '').matchAll(/([^{}]{1,500})\{([^{}]{0,5000})\}/g)) {
+      if (!/(?:display:\s*none|visibility:\s*hidden)/i.test(rule)) continue;
+      for (const selector of selectors.split(',')) if (/^[.#][\w-]+$/.test(selector.trim())) this.hiddenNames.add(selector.trim());
+    }
+    this.styleText = '';
+  }
+
+  private meta({ content = '', property = '', name = '', 'http-equiv': equiv = '' }: Attributes): void {
+    if (/^refresh$/i.test(equiv.trim())) this.refreshTo ??= refreshTarget(content, this.address);
+    if (/^(?:og:image|og:image:url|twitter:image)$/i.test(property || name) && this.picture === null) this.picture = this.resolve(content.trim());
+  }
+
+  private beginForm({ action = '', method = 'get' }: Attributes, hides: boolean): void {
+    if (this.forms.length >= formsKept) return;
+    this.form = { action: action.slice(0, 500), method: method.toLowerCase() === 'post' ? 'post' : 'get', fields: [], buttons: [], filledCharacters: 0, hiddenFields: 0, seen: this.hiddenDepth === 0 && !hides };
+    this.forms.push(this.form);
+  }
+
+  private field(name: string, { type = 'text', value = '' }: Attributes): void {
+    const kind = name === 'input' ? type.toLowerCase() : name;
+    if (this.form && kind === 'hidden') this.form.hiddenFields += 1;
+    // A select hides its own options, not itself.
+    if (this.hiddenDepth > (name === 'select' ? 1 : 0)) return;
+    if (kind === 'submit' || kind === 'button') this.button(squeeze(value));
+    if (!notVisible.has(kind) && this.form && this.form.fields.length < fieldsKept) this.form.fields.push(kind);
+  }
+
+  private button(words: string): void {
+    const buttons = this.form?.buttons ?? this.buttons;
+    if (words !== '' && buttons.length < buttonsKept) buttons.push(words.slice(0, lineLength));
+  }
+
+  private endButton(name: string): void {
+    if (name !== 'button' && this.path.some((each) => each.name === 'button')) return;
+    this.button(squeeze(this.buttonText ?? ''));
+    this.buttonText = null;
+  }
+
+  private beginLink(href: string): void {
+    const address = this.resolve(href.trim());
+    this.link = address === null ? null : { address, text: '' };
+  }
+
+  private endLine(): void {
+    const line = squeeze(this.line);
+    this.line = '';
+    if (line === '') return;
+    this.visibleCharacters += line.length;
+    if (this.firstLines.length < firstLinesKept) this.firstLines.push(line.slice(0, lineLength));
+  }
+
+  private postsItselfTo(): string | null {
+    const form = this.forms.find(({ method, fields, hiddenFields }) => method === 'post' && fields.length === 0 && hiddenFields > 0);
+    return form && /submit\s*\(/.test(this.scriptText) ? this.resolve(form.action) : null;
+  }
+
+  private resolve(address: string): string | null {
+    return address.length <= 4000 && URL.canParse(address, this.address) ? new URL(address, this.address).href : null;
+  }
 }
 
 function squeeze(text: string): string {
   return text.replace(/\s+/gu, ' ').trim();
 }
 
-function visibleLines($: CheerioAPI): string[] {
-  const parts: string[] = [];
-  const walk = (nodes: ReturnType<CheerioAPI>): void => {
-    for (const node of nodes.toArray()) {
-      if (node.type === 'text') parts.push(node.data);
-      else if (node.type === 'tag') {
-        const block = blocks.has(node.name);
-        if (block) parts.push('\n');
-        walk($(node).contents() as ReturnType<CheerioAPI>);
-        if (block) parts.push('\n');
-      }
-    }
-  };
-  walk($('body').contents() as ReturnType<CheerioAPI>);
-  return parts.join('').split('\n').map(squeeze).filter((line) => line !== '');
-}
-
-function formFacts($: CheerioAPI, form: Parameters<CheerioAPI>[0]): FormFacts {
-  const fields = $(form)
-    .find('input, select, textarea')
-    .toArray()
-    .map((field) => (field.name === 'input' ? ($(field).attr('type') ?? 'text').toLowerCase() : field.name));
-  const buttons = $(form)
-    .find('button, input[type="submit"]')
-    .toArray()
-    .map((button) => squeeze($(button).text() || ($(button).attr('value') ?? '')));
-  return {
-    action: $(form).attr('action') ?? '',
-    method: ($(form).attr('method') ?? 'get').toLowerCase() === 'post' ? 'post' : 'get',
-    fields: fields.filter((type) => !['hidden', 'submit', 'button', 'image', 'reset'].includes(type)),
-    buttons,
-  };
-}
-
 /** Target of `<meta http-equiv="refresh" content="0; url=...">` that leads on within ten seconds. */
-function refreshTarget($: CheerioAPI, address: string): string | null {
-  const content = $('meta[http-equiv]').filter((_, meta) => $(meta).attr('http-equiv')?.toLowerCase() === 'refresh').first().attr('content');
-  const found = /^\s*(\d+)[^;,]*[;,]\s*(?:url\s*=\s*)?['"]?([^'"]+)/i.exec(content ?? '');
-  if (!found || Number(found[1]) > 10 || !URL.canParse(found[2] ?? '', address)) return null;
-  return new URL(found[2] ?? '', address).href;
+function refreshTarget(content: string, address: string): string | null {
+  const target = /^\s*(\d+)[^;,]{0,20}[;,]\s*(?:url\s*=\s*)?['"]?([^'"]+)/i.exec(content.slice(0, 4000));
+  if (!target || Number(target[1]) > 10 || !URL.canParse(target[2] ?? '', address)) return null;
+  return new URL(target[2] ?? '', address).href;
 }

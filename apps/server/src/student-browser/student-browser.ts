@@ -2,7 +2,8 @@
  * Opens a link as a student would who is not signed in anywhere: follows redirects itself, keeps cookies for this one
  * opening, reads the page, and writes down what happened. It judges nothing.
  */
-import { isOwnPublicPage, type Ending, type Evidence, type FinalPage, type Hop } from '@hapset/core';
+import { isOwnPublicPage, type Ending, type Evidence, type FinalPage, type Hop, type PageLink } from '@hapset/core';
+import { setTimeout as wait } from 'node:timers/promises';
 import { CookieJar } from 'tough-cookie';
 import { Agent, fetch, type Response } from 'undici';
 import { ownConnector, type AddressGuard } from './address-guard.js';
@@ -13,13 +14,25 @@ export interface OpeningLimits {
   readonly totalMs: number;
   readonly bodyBytes: number;
 }
-export const openingLimits: OpeningLimits = { hops: 10, totalMs: 10_000, bodyBytes: 2 * 1024 * 1024 };
+export const openingLimits: OpeningLimits = { hops: 10, totalMs: 10_000, bodyBytes: 1024 * 1024 };
+/** A server that is busy and says for how long is asked once more, if that is soon. */
+const longestRetryMs = 4000;
+/** A page with more than this on it is more than a stop on the way. */
+const leadsOnCharacters = 400;
 
 const headers = {
   'User-Agent': 'Mozilla/5.0 (compatible; HapsetAccessCheck/1.0)',
   Accept: 'text/html,application/xhtml+xml,*/*;q=0.8',
   'Accept-Language': 'en',
 };
+
+export interface Opened {
+  readonly evidence: Evidence;
+  /** The links of the page at the end. */
+  readonly links: readonly PageLink[];
+  /** Its bytes, where a picture came whole; null otherwise. */
+  readonly picture: Buffer | null;
+}
 
 export class StudentBrowser {
   constructor(
@@ -32,7 +45,12 @@ export class StudentBrowser {
    * @param publicAddress the school's own: its pages for students pass the guard, and nothing else there
    */
   async open(link: string, stop?: AbortSignal, publicAddress: string | null = null): Promise<Evidence> {
-    const opening = new Opening(link, this.limits, publicAddress);
+    return (await this.openPage(link, stop, publicAddress)).evidence;
+  }
+
+  /** The same, with the links of the page at the end. */
+  async openPage(link: string, stop?: AbortSignal, publicAddress: string | null = null): Promise<Opened> {
+    const opening = new Opening(link, this.limits, this.guard, publicAddress);
     const own = new Agent({ connect: ownConnector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
     const agent = new Agent({ connect: this.guard.connector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
     const signal = AbortSignal.any([AbortSignal.timeout(this.limits.totalMs), ...(stop ? [stop] : [])]);
@@ -49,25 +67,36 @@ class Opening {
   private readonly hops: Hop[] = [];
   private readonly jar = new CookieJar(undefined, { rejectPublicSuffixes: false });
   private readonly startedAt = performance.now();
+  private links: readonly PageLink[] = [];
+  private picture: Buffer | null = null;
+  private waitedMs = 0;
+  private retried = false;
 
   constructor(
     private readonly asked: string,
     private readonly limits: OpeningLimits,
+    private readonly guard: AddressGuard,
     private readonly publicAddress: string | null,
   ) {}
 
-  async run(agent: Agent, own: Agent, signal: AbortSignal): Promise<Evidence> {
+  async run(agent: Agent, own: Agent, signal: AbortSignal): Promise<Opened> {
     let address = this.asked;
     for (let count = 0; count <= this.limits.hops; count += 1) {
       if (!isWeb(address)) return this.end('not-a-web-address', address);
       const began = performance.now();
       try {
         const response = await this.request(address, this.isOwn(address) ? own : agent, signal);
-        this.hops.push({ address, status: response.status, elapsedMs: since(began) });
-        const next = redirectTarget(response, address);
-        if (next === null) return this.evidence('answered', await this.readFinal(response, address, signal));
-        await response.body?.cancel();
-        address = next;
+        this.hops.push({ address, status: response.status, elapsedMs: since(began), ...(this.isPlain(address) && { plain: true }) });
+        const redirect = redirectTarget(response, address) ?? (await this.retryTarget(response, address, signal));
+        if (redirect !== null) {
+          await response.body?.cancel();
+          address = redirect;
+          continue;
+        }
+        const final = await this.readFinal(response, address, signal);
+        const onward = leadsOn(final);
+        if (onward === null) return this.evidence('answered', final);
+        address = onward;
       } catch (error) {
         this.hops.push({ address, status: null, elapsedMs: since(began) });
         return this.evidence(endingOf(error, signal), null);
@@ -76,13 +105,28 @@ class Opening {
     return this.evidence('too-many-redirects', null);
   }
 
+  /** The same address once more, after waiting as long as the server asked for (RFC 9110, 10.2.3). */
+  private async retryTarget(response: Response, address: string, signal: AbortSignal): Promise<string | null> {
+    const seconds = Number(response.headers.get('retry-after') ?? NaN);
+    if ((response.status !== 429 && response.status !== 503) || this.retried || !(seconds >= 0 && seconds * 1000 <= longestRetryMs)) return null;
+    this.retried = true;
+    this.waitedMs += seconds * 1000;
+    await wait(seconds * 1000, undefined, { signal });
+    return address;
+  }
+
+  private isPlain(address: string): boolean {
+    const { protocol, hostname, port } = new URL(address);
+    return protocol === 'http:' && !this.guard.isTrusted(hostname, port || '80') && !this.isOwn(address);
+  }
+
   private isOwn(address: string): boolean {
     return this.publicAddress !== null && isOwnPublicPage(address, this.publicAddress);
   }
 
   private async request(address: string, agent: Agent, signal: AbortSignal): Promise<Response> {
     const cookie = await this.jar.getCookieString(address);
-    const response = await fetch(address, { dispatcher: agent, redirect: 'manual', signal, headers: { ...headers, ...(cookie !== '' && { Cookie: cookie }) } });
+    const response = await fetch(withoutUser(address), { dispatcher: agent, redirect: 'manual', signal, headers: { ...headers, ...(cookie !== '' && { Cookie: cookie }) } });
     for (const line of response.headers.getSetCookie()) await this.jar.setCookie(line, address, { ignoreError: true });
     return response;
   }
@@ -93,16 +137,20 @@ class Opening {
     const isHtml = contentType === 'text/html' || contentType === 'application/xhtml+xml';
     const { body, cut } = await readBody(response, this.limits.bodyBytes, signal);
     const charset = /charset\s*=\s*"?([^";\s]+)/i.exec(header)?.[1] ?? null;
-    return { address, status: response.status, contentType, sizeBytes: body.length, cut, page: isHtml ? readPage(body, address, charset) : null };
+    const attachment = /^\s*attachment\b/i.test(response.headers.get('content-disposition') ?? '');
+    const read = isHtml && !attachment ? readPage(body, address, charset) : null;
+    this.links = read?.links ?? [];
+    this.picture = contentType.startsWith('image/') && !cut && response.status === 200 ? body : null;
+    return { address, status: response.status, contentType, sizeBytes: body.length, cut, ...(attachment && { attachment }), page: read?.facts ?? null };
   }
 
-  private end(ending: Ending, address: string): Evidence {
+  private end(ending: Ending, address: string): Opened {
     this.hops.push({ address, status: null, elapsedMs: 0 });
     return this.evidence(ending, null);
   }
 
-  private evidence(ending: Ending, final: FinalPage | null): Evidence {
-    return { asked: this.asked, hops: this.hops, ending, final, elapsedMs: since(this.startedAt) };
+  private evidence(ending: Ending, final: FinalPage | null): Opened {
+    return { evidence: { asked: this.asked, hops: this.hops, ending, final, elapsedMs: since(this.startedAt) - this.waitedMs }, links: this.links, picture: this.picture };
   }
 }
 
@@ -110,6 +158,18 @@ function isWeb(address: string): boolean {
   if (!URL.canParse(address)) return false;
   const { protocol, hostname } = new URL(address);
   return (protocol === 'http:' || protocol === 'https:') && hostname !== '';
+}
+
+/** A page that is only a stop on the way to another (meta refresh). */
+function leadsOn({ status, page }: FinalPage): string | null {
+  return status === 200 && page?.refreshTo && page.visibleCharacters < leadsOnCharacters ? page.refreshTo : null;
+}
+
+/** A name and password in an address say nothing about where it leads, and a student has none. */
+function withoutUser(address: string): string {
+  const url = new URL(address);
+  [url.username, url.password] = ['', ''];
+  return url.href;
 }
 
 function redirectTarget(response: Response, address: string): string | null {

@@ -52,7 +52,8 @@ export class Scene {
   async opened(lessonId: string): Promise<BenchView> {
     for (let attempt = 0; attempt < 200; attempt += 1) {
       const bench = await this.bench(lessonId);
-      if (bench.opening.left === 0) return bench;
+      // Once more, since titles that were learnt may have become visible after the stations were read.
+      if (bench.opening.left === 0) return this.bench(lessonId);
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
     throw new Error('the links were not opened in time');

@@ -1,15 +1,16 @@
-import type { AccessCheckView, MaterialPage } from '@hapset/contract';
+import { fillPath, routes, type AccessCheckView, type MaterialPage } from '@hapset/contract';
 import type { ReactElement, ReactNode } from 'react';
 import { Button, buttonClass } from '../design/button.js';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import { useChangeMaterial } from '../material/material.queries.js';
-import { ago } from '../wording/figures.js';
+import { ago, plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { repairSentence } from '../wording/repairs.js';
+import { EarlierChecks } from './earlier-checks.js';
 import { roleSentences } from '../wording/services.js';
-import { reasonSentence, verdictWords } from '../wording/verdicts.js';
+import { doubtSentence, reasonSentence, rightsSentence, verdictWords } from '../wording/verdicts.js';
 
 /** Does it open for a student? What is wrong stands first, with the steps that mend it. */
 export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; readonly onOpen: () => void }): ReactElement {
@@ -24,7 +25,8 @@ export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; reado
   }
   const done = check?.state === 'done' ? check : null;
   const title = done?.verdict ? verdictWords[done.verdict].heading : opens.opening ? 'Opening it as a student…' : 'Not opened yet';
-  const aside = opens.opening ? (done ? 'opening again…' : '') : opens.checkedAt ? `opened as a student ${ago(opens.checkedAt)}` : '';
+  const opened = opens.checkedAt ? `opened as a student ${ago(opens.checkedAt)}${opens.stale ? ', too long ago to rely on' : ''}` : '';
+  const aside = opens.opening ? (done ? 'opening again…' : '') : opened;
   return (
     <div id="opens" aria-live="polite">
       <Sheet
@@ -38,6 +40,7 @@ export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; reado
         }
       >
         {done && <CheckDetails check={done} />}
+        {done && <EarlierChecks materialId={material.id} />}
         <ForOthers page={page} />
         {material.repairs.length > 0 && <Repaired page={page} />}
       </Sheet>
@@ -45,11 +48,18 @@ export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; reado
   );
 }
 
+const reasonsShown = 4;
+
 function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElement {
-  const { mending, verdict, reason, detail, title, firstLines } = check;
+  const { mending, verdict, reasons } = check;
   return (
     <>
-      {reason && verdict !== 'open' && <p className="m-0 text-[14.5px]">{reasonSentence(reason, detail ?? '')}</p>}
+      {verdict !== 'open' && reasons.slice(0, reasonsShown).map(({ reason, detail }) => (
+        <p key={`${reason} ${detail}`} className="m-0 text-[14.5px]">
+          {reasonSentence(reason, detail)}
+        </p>
+      ))}
+      {reasons.length > reasonsShown && <p className="m-0 text-[14.5px]">and {reasons.length - reasonsShown} more.</p>}
       {mending && mending.steps.length > 0 && (
         <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
           <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-[15px] leading-relaxed">
@@ -64,14 +74,36 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
           )}
         </div>
       )}
-      {verdict === 'open' && (title !== null || firstLines.length > 0) && (
-        <div className="mt-1 border-l-[3px] border-line-strong pl-3 text-[14px]">
-          <p className="m-0 font-semibold">{title ?? 'A page without a title'}</p>
-          <p className="m-0 line-clamp-2 text-muted">{firstLines.filter((line) => line !== title).join(' · ')}</p>
-        </div>
+      <Seen check={check} />
+      {check.inside && check.inside.opened > 0 && (
+        <p className="mt-1.5 mb-0 text-[14px] text-muted">
+          {plural(check.inside.opened, 'thing')} in it opened as well{check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
+        </p>
       )}
+      {check.doubts.map(({ reason, detail }) => (
+        <p key={`${reason} ${detail}`} className="mt-1.5 mb-0 flex items-start gap-2 text-[14.5px]">
+          <StateMark mark="look-at" words="A doubt" />
+          {doubtSentence(reason, detail)}
+        </p>
+      ))}
       <Hops check={check} />
     </>
+  );
+}
+
+/** What a student would see there, and could do. */
+function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | null {
+  const { rights, title, firstLines, hasPicture, id } = check;
+  if (rights === null) return null;
+  return (
+    <div className="mt-1.5 flex gap-3 border-l-[3px] border-line-strong pl-3 text-[14px]">
+      {hasPicture && <img src={fillPath(routes.checkPicture.path, { accessCheckId: id })} alt="" className="h-[70px] w-28 shrink-0 rounded-[4px] object-cover" />}
+      <div className="min-w-0">
+        <p className="m-0 font-semibold">{title ?? (check.contentType?.startsWith('text/html') ? 'A page without a title' : (check.contentType ?? ''))}</p>
+        <p className="m-0 line-clamp-2 text-muted">{firstLines.filter((line) => line !== title).join(' · ')}</p>
+        <p className="m-0">{rightsSentence(rights)}</p>
+      </div>
+    </div>
   );
 }
 

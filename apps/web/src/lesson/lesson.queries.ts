@@ -6,7 +6,8 @@ import { materialKeys } from '../material/material.keys.js';
 import { lessonKeys } from './lesson.keys.js';
 
 /** How often to look while links are being opened, ms. */
-const whileOpeningMs = 900;
+/** Live events tell sooner; this is for networks that let none through. */
+const whileOpeningMs = 4000;
 
 export const lessonsQuery = infiniteQueryOptions({
   queryKey: lessonKeys.list,

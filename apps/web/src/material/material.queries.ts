@@ -6,7 +6,8 @@ import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { materialKeys } from './material.keys.js';
 import { routeFor, type PlaceId } from './place-id.js';
 
-const whileOpeningMs = 900;
+/** Live events tell sooner; this is for networks that let none through. */
+const whileOpeningMs = 4000;
 
 export const shelfQuery = (find: string, tag: string | null) =>
   infiniteQueryOptions({

@@ -1,6 +1,6 @@
 import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
 
-const opens = { state: 'stop', opening: false, verdict: 'sign-in', checkedAt: null, steps: 2, inTheCode: false } as const;
+const opens = { state: 'stop', opening: false, verdict: 'sign-in', checkedAt: null, stale: false, steps: 2, inTheCode: false } as const;
 const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [] } as const;
 
 describe('cells of the bench', () => {
@@ -8,6 +8,10 @@ describe('cells of the bench', () => {
     expect(opensWords(opens)).toEqual({ mark: 'stop', title: 'Asks to sign in', figure: 'Two steps mend it', mends: true });
     expect(opensWords({ ...opens, steps: 1 }).figure).toBe('One step mends it');
     expect(opensWords({ ...opens, opening: true })).toMatchObject({ figure: 'opening again…', mends: false });
+  });
+  it('say that a verdict is too old, and that a class with accounts gets in', () => {
+    expect(opensWords({ ...opens, state: 'look-at', verdict: 'open', stale: true })).toEqual({ mark: 'look-at', title: 'Anyone', figure: 'opened too long ago', mends: false });
+    expect(opensWords({ ...opens, state: 'done', verdict: 'organisation' })).toEqual({ mark: 'done', title: 'School accounts only', figure: 'this class has them', mends: false });
   });
   it('say that words need no network', () => {
     expect(opensWords({ ...opens, state: 'done', verdict: null, inTheCode: true })).toMatchObject({ mark: 'done', title: 'In the code' });

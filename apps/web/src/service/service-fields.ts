@@ -1,5 +1,5 @@
 /** A description as the fields of a form, and back: lists are written one a line. */
-import type { AccessVerdict, AddressDescription, AddressRole, LinkKind, MendingDescription, ServiceDescription, WallDescription } from '@hapset/core';
+import type { AccessVerdict, AddressDescription, AddressRole, LinkKind, MendingDescription, RightDescription, ServiceDescription, WallDescription } from '@hapset/core';
 
 export interface ServiceFields {
   id: string;
@@ -8,6 +8,7 @@ export interface ServiceFields {
   addresses: AddressFields[];
   walls: WallFields[];
   mending: MendingFields[];
+  rights: RightFields[];
   tracking: string;
   shorteners: string;
 }
@@ -31,14 +32,20 @@ export interface MendingFields {
   ownerPage: string;
 }
 
+export interface RightFields {
+  can: RightDescription['can'];
+  words: string;
+}
+
 export const noAddress: AddressFields = { role: 'student', kind: 'document', path: '/', pattern: '', studentLink: '', steps: '' };
 export const noWall: WallFields = { verdict: 'sign-in', host: '', words: '', pattern: '' };
 export const noMending: MendingFields = { verdicts: ['sign-in', 'named-only'], steps: '', ownerPage: '' };
+export const noRight: RightFields = { can: 'change', words: '' };
 /** Verdicts that can be mended by steps. */
-export const mendable: readonly AccessVerdict[] = ['sign-in', 'named-only', 'closed', 'missing', 'failing', 'unknown'];
+export const mendable: readonly AccessVerdict[] = ['sign-in', 'organisation', 'named-only', 'closed', 'missing', 'partial', 'obstructed', 'open-editable', 'failing', 'unknown'];
 
 export function toServiceFields(description: ServiceDescription | null): ServiceFields {
-  const { id = '', name = '', hosts = [], addresses = [], walls = [], mending = [], tracking = [], shorteners = [] } = description ?? {};
+  const { id = '', name = '', hosts = [], addresses = [], walls = [], mending = [], rights = [], tracking = [], shorteners = [] } = description ?? {};
   return {
     id,
     name,
@@ -46,6 +53,7 @@ export function toServiceFields(description: ServiceDescription | null): Service
     addresses: addresses.map(({ role, kind, path = '', pattern = '', studentLink = '', steps = [] }) => ({ role, kind, path, pattern, studentLink, steps: steps.join('\n') })),
     walls: walls.map(({ verdict, host = '', words = [], pattern = '' }) => ({ verdict, host, words: words.join('\n'), pattern })),
     mending: mending.map(({ verdicts, steps, ownerPage = '' }) => ({ verdicts: [...verdicts], steps: steps.join('\n'), ownerPage })),
+    rights: rights.map(({ can, words }) => ({ can, words: words.join('\n') })),
     tracking: tracking.join('\n'),
     shorteners: shorteners.join('\n'),
   };
@@ -61,6 +69,7 @@ export function toDescription(fields: ServiceFields): ServiceDescription {
     addresses: fields.addresses.map(toAddress),
     walls: fields.walls.map(toWall),
     mending: fields.mending.map(toMending),
+    ...(fields.rights.length > 0 && { rights: fields.rights.map(({ can, words }) => ({ can, words: lines(words) })) }),
     ...(tracking.length > 0 && { tracking }),
     ...(shorteners.length > 0 && { shorteners }),
   };
@@ -99,7 +108,7 @@ export function idFromName(name: string): string {
 /** The form's field for a place in the description: "hosts.3" is in "hosts", "addresses.0" is seen at its path. */
 export function fieldOf(path: string): string {
   const [list = '', index, field] = path.split('.');
-  if (!['addresses', 'walls', 'mending'].includes(list)) return list;
+  if (!['addresses', 'walls', 'mending', 'rights'].includes(list)) return list;
   if (field !== undefined) return `${list}.${index}.${field}`;
-  return index === undefined ? list : `${list}.${index}.${{ addresses: 'path', walls: 'words', mending: 'steps' }[list as 'walls']}`;
+  return index === undefined ? list : `${list}.${index}.${{ addresses: 'path', walls: 'words', mending: 'steps', rights: 'words' }[list as 'walls']}`;
 }

@@ -1,5 +1,5 @@
 import { limits, routes, type ServiceTryoutView } from '@hapset/contract';
-import type { ServiceDescription } from '@hapset/core';
+import { opensState, type AccessVerdict, type ServiceDescription } from '@hapset/core';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
 import { call } from '../api/client.js';
@@ -46,7 +46,7 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
 }
 
 function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactElement {
-  const { belongs, role, kind, studentLink, tracking, verdict, reason, detail, title, steps } = tryout;
+  const { belongs, role, kind, studentLink, tracking, verdict, reasons, title, steps } = tryout;
   const part = !belongs ? 'The host is not among those named here.' : role === null ? 'The host is known; none of the addresses fits.' : `${kindWords[kind]}: ${roleWords[role]}.`;
   return (
     <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-[14.5px]">
@@ -63,10 +63,10 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
           <span className="font-mono text-[13px] break-all">{tracking.join(', ')}</span>
         </Answer>
       )}
-      <Answer name="For a student" mark={verdict === 'open' ? 'done' : verdict === 'unknown' ? 'look-at' : 'stop'}>
+      <Answer name="For a student" mark={opensMark(verdict)}>
         {verdictWords[verdict].heading}
         {title !== null && <span className="block text-[13.5px] text-muted">{title}</span>}
-        {verdict !== 'open' && <span className="block text-[13.5px] text-muted">{reasonSentence(reason, detail)}</span>}
+        {verdict !== 'open' && reasons.map(({ reason, detail }) => <span key={`${reason} ${detail}`} className="block text-[13.5px] text-muted">{reasonSentence(reason, detail)}</span>)}
       </Answer>
       {steps.length > 0 && (
         <Answer name="Steps" mark="done">
@@ -75,6 +75,12 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
       )}
     </dl>
   );
+}
+
+/** For a class without accounts. */
+function opensMark(verdict: AccessVerdict): 'done' | 'look-at' | 'stop' {
+  const state = opensState(verdict, 'none');
+  return state === 'not-yet' ? 'look-at' : state;
 }
 
 const markWords = { done: 'Fine', 'look-at': 'To be looked at', stop: 'Stops' } as const;

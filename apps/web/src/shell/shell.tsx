@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useRef, useState, type ReactElement } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { onSessionWanted } from '../api/session-renewal.js';
+import { useLiveChecks } from '../live/use-live-checks.js';
 import { useSession, useSignOut } from '../account/session.queries.js';
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
@@ -20,6 +21,7 @@ export function Shell(): ReactElement {
   const signOut = useSignOut();
   const navigate = useNavigate();
   const find = useFindKey();
+  useLiveChecks();
   return (
     <div className="min-h-screen">
       <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">

@@ -9,6 +9,7 @@ import { Intake } from '../intake/intake.js';
 import { LessonRow } from '../lesson/lesson-row.js';
 import { lessonsQuery } from '../lesson/lesson.queries.js';
 import { useCreateMaterials } from '../material/material.queries.js';
+import { NewsList } from '../news/news-list.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
 import { soonestFirst } from './soonest-first.js';
@@ -37,6 +38,7 @@ export function Component(): ReactElement {
           await navigate(ids.length === 1 ? `/shelf/${ids[0] ?? ''}` : '/shelf');
         }}
       />
+      <NewsList />
       <div className="mt-8 mb-2.5 flex items-center gap-3">
         <h2 className="m-0 flex-1 text-[19px]">Your lessons</h2>
         <Button tone="main" onClick={() => setCreating(true)}>

@@ -41,6 +41,11 @@ export function ago(time: string): string {
   return seconds < 20 ? 'just now' : formatDistanceToNowStrict(new Date(time), { addSuffix: true });
 }
 
+/** "24 November, 18:00", by this device's clock. */
+export function dayAndTime(time: string): string {
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' }).format(new Date(time)).replace(' at ', ', ');
+}
+
 /** "Thursday 10 June, 09:40" for a day and wall time in the school's zone. */
 export function lessonTime(date: string | null, startsAt: string | null): string {
   if (date === null) return 'no date yet';

@@ -20,9 +20,11 @@ export const roleSentences: Readonly<Record<Exclude<AddressRole, 'student'>, str
 
 export const wallWords: Readonly<Record<WallDescription['verdict'], string>> = {
   'sign-in': 'asks to sign in',
+  organisation: 'lets one organisation in',
   'named-only': 'lets chosen people in',
   closed: 'takes no more answers',
   missing: 'has nothing there',
+  obstructed: 'asks something first',
 };
 
 /** What is wrong with a description. `{}` stands for the detail. */

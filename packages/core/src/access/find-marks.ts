@@ -1,34 +1,51 @@
-/** Words that walls use, as data, and the one way to look for them. English for now; other languages join the same lists. */
+/**
+ * Looks for the words of walls. All languages at once: what a page says of its own language is often wrong, and the
+ * words of one language hardly ever mean a wall by chance in another.
+ */
 import type { KnownWall, ServiceCatalogue } from '../service/catalogue.js';
 import type { WallDescription } from '../service/description.js';
 import { hostMatches, serviceAt } from '../service/match.js';
 import type { Evidence, PageFacts } from './evidence.js';
+import { english } from './marks/english.js';
+import { french } from './marks/french.js';
+import { german } from './marks/german.js';
+import { japanese } from './marks/japanese.js';
+import type { LanguageMarks } from './marks/language-marks.js';
+import { spanish } from './marks/spanish.js';
 
-export const marks = {
-  askForAccess: ['request access', 'ask for access', 'you need access', 'you need permission', 'access denied', "don't have permission", 'do not have permission', 'not shared with you', 'private video'],
-  signIn: ['sign in to continue', 'log in to continue', 'please sign in', 'please log in', 'you must be signed in', 'you must be logged in', 'sign in to view', 'log in to view'],
-  signInTitle: ['sign in', 'log in', 'login', 'sign-in', 'log-in'],
-  closed: ['no longer accepting responses', 'no longer accepting answers', 'form is closed', 'survey is closed', 'takes no more answers', 'not accepting responses'],
-  missing: ['page not found', 'not found', 'no longer exists', 'does not exist', 'has been deleted', 'has been removed', 'video unavailable', 'nothing here'],
-} as const;
+const languages: readonly LanguageMarks[] = [english, german, french, spanish, japanese];
+export type Mark = keyof LanguageMarks;
 
-/** A page this short can be a notice; a longer one is an article that may talk about anything. In characters. */
-export const noticeLength = 900;
+const wordsOf = Object.fromEntries(Object.keys(english).map((mark) => [mark, languages.flatMap((language) => language[mark as Mark])])) as Record<string, readonly string[]> as Readonly<Record<Mark, readonly string[]>>;
 
-/** The first of the words that title or first lines contain; null when none does. */
-export function findWords(page: PageFacts, words: readonly string[]): string | null {
-  const text = textOf(page).toLowerCase().replace(/’/g, "'");
-  return words.find((word) => text.includes(word)) ?? null;
+/** Characters up to which a page can be a notice; a longer one is an article that may talk about anything. */
+const noticeLength = 900;
+/** The same for writing that needs no letters: about as many words. */
+const denseNoticeLength = 350;
+const denseScript = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}]/u;
+
+/** The first of the mark's words in the text; null when none is there. */
+export function findIn(text: string, mark: Mark): string | null {
+  return firstOf(wordsOf[mark], text);
 }
 
-function textOf(page: PageFacts): string {
-  return [page.title, ...page.firstLines].join('\n');
+/** The first of the mark's words in title, first lines and buttons. */
+export function findMark(page: PageFacts, mark: Mark): string | null {
+  return findIn(textOf(page), mark);
 }
 
-/** Same, but only on a page short enough to be a notice rather than an article. */
-export function findNotice(evidence: Evidence, words: readonly string[]): string | null {
-  const page = evidence.final?.page;
-  return page && page.visibleCharacters <= noticeLength ? findWords(page, words) : null;
+/** In title, heading or on a button, where a page says what it is for. */
+export function findHeading(page: PageFacts, mark: Mark): string | null {
+  return findIn([page.title, page.firstLines[0] ?? ''].join('\n'), mark);
+}
+
+/** Same as `findMark`, but only on a page short enough to be a notice rather than an article. */
+export function findNotice({ final }: Evidence, mark: Mark): string | null {
+  return final?.page && isShort(final.page) ? findMark(final.page, mark) : null;
+}
+
+export function isShort(page: PageFacts): boolean {
+  return page.visibleCharacters <= (denseScript.test(page.firstLines.join('')) ? denseNoticeLength : noticeLength);
 }
 
 /** The wall of that kind which the link's service is known for, when the final page is it. */
@@ -39,8 +56,24 @@ export function findWall(evidence: Evidence, catalogue: ServiceCatalogue, verdic
   return service.walls.find((known) => known.wall.verdict === verdict && isWall(known, final.address, final.page))?.wall ?? null;
 }
 
+/** The words by which a wall was told: its service's own, or the general ones of a notice. Null for no wall. */
+export function findWallWords(evidence: Evidence, catalogue: ServiceCatalogue, verdict: WallDescription['verdict'], mark: Mark): string | null {
+  const known = findWall(evidence, catalogue, verdict);
+  return known ? (known.words?.[0] ?? '') : findNotice(evidence, mark);
+}
+
 function isWall({ wall, matches }: KnownWall, address: string, page: PageFacts | null): boolean {
   if (wall.host !== undefined && !hostMatches(wall.host, new URL(address).hostname)) return false;
-  if (wall.words !== undefined && (page === null || findWords(page, wall.words.map((words) => words.toLowerCase())) === null)) return false;
-  return wall.pattern === undefined || (page !== null && matches(textOf(page)));
+  if (wall.words !== undefined && (page === null || firstOf(wall.words, textOf(page)) === null)) return false;
+  return wall.pattern === undefined || (page !== null && matches([page.title, ...page.firstLines].join('\n')));
+}
+
+/** All that a page says first, on a line each. */
+export function textOf(page: PageFacts): string {
+  return [page.title, ...page.firstLines, ...page.forms.flatMap((form) => form.buttons), ...(page.buttons ?? [])].join('\n');
+}
+
+function firstOf(words: readonly string[], text: string): string | null {
+  const lower = text.normalize('NFKC').toLowerCase().replace(/[’‘ʼ]/g, "'").replace(/\s+/g, ' ');
+  return words.find((word) => lower.includes(word.toLowerCase())) ?? null;
 }

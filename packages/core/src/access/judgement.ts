@@ -1,9 +1,7 @@
-/** The words in which access is judged: verdicts, the reasons behind them, and what a rule is. */
+/** What judging says: a verdict, and the reasons that decided. */
 import type { ServiceCatalogue } from '../service/catalogue.js';
+import type { AccessVerdict } from './access-verdict.js';
 import { failedEndings, type Evidence } from './evidence.js';
-
-export const accessVerdicts = ['open', 'sign-in', 'named-only', 'closed', 'missing', 'failing', 'unknown', 'refused'] as const;
-export type AccessVerdict = (typeof accessVerdicts)[number];
 
 export const verdictReasons = [
   'opened',
@@ -17,9 +15,23 @@ export const verdictReasons = [
   'led-to-sign-in',
   'sign-in-form',
   'says-sign-in',
+  'posts-itself',
+  'says-organisation',
   'status-forbidden',
   'says-ask-for-access',
+  'says-private',
   'says-closed',
+  'says-expired',
+  'says-not-yet',
+  'says-over-limit',
+  'asks-consent',
+  'asks-age',
+  'download-only',
+  'not-encrypted',
+  'slow',
+  'holds-locked',
+  'may-change',
+  'robot-check',
   'needs-script',
   'unexpected-status',
   'nothing-to-see',
@@ -27,12 +39,27 @@ export const verdictReasons = [
 ] as const;
 export type VerdictReason = (typeof verdictReasons)[number];
 
-export interface Judgement {
-  readonly verdict: AccessVerdict;
+export interface Finding {
   readonly reason: VerdictReason;
   /** What the reason names: a host, a status, the words that were found. '' where nothing is to be named. */
   readonly detail: string;
 }
 
-/** A rule speaks or stays silent (null). */
-export type Rule = (evidence: Evidence, catalogue: ServiceCatalogue) => Judgement | null;
+export interface Judgement {
+  readonly verdict: AccessVerdict;
+  /** The first is the one to tell first; never empty. */
+  readonly reasons: readonly Finding[];
+}
+
+/** Reasons for the rule's verdict; none where the rule stays silent. */
+export type FindReasons = (evidence: Evidence, catalogue: ServiceCatalogue) => readonly Finding[];
+
+export interface Rule {
+  readonly verdict: AccessVerdict;
+  readonly find: FindReasons;
+}
+
+/** The findings that were made, of those that were looked for. */
+export function found(...findings: readonly (Finding | null)[]): readonly Finding[] {
+  return findings.filter((finding) => finding !== null);
+}

@@ -1,7 +1,8 @@
 import { emptyCatalogue } from '../service/catalogue.js';
 import { sampleCatalogue } from '../test/sample-services.js';
 import type { Ending, Evidence, FormFacts, PageFacts } from './evidence.js';
-import type { AccessVerdict, VerdictReason } from './judgement.js';
+import type { AccessVerdict } from './access-verdict.js';
+import type { VerdictReason } from './judgement.js';
 import { judgeAccess } from './verdict.js';
 
 interface Shape {
@@ -64,7 +65,10 @@ describe('what stands in the way', () => {
     ['a page that leads on by itself', { page: { visibleCharacters: 20, refreshTo: 'https://b.example/' } }, 'unknown', 'leads-on'],
     ['an unusual status', { status: 418 }, 'unknown', 'unexpected-status'],
     ['an empty answer', { page: null, contentType: '', sizeBytes: 0 }, 'unknown', 'nothing-to-see'],
-  ])('%s', (_, shape, verdict, reason) => expect(judgeAccess(evidence(shape), sampleCatalogue)).toMatchObject({ verdict, reason }));
+  ])('%s', (_, shape, verdict, reason) => {
+    const judgement = judgeAccess(evidence(shape), sampleCatalogue);
+    expect([judgement.verdict, judgement.reasons.map((finding) => finding.reason)]).toEqual([verdict, expect.arrayContaining([reason])]);
+  });
 
   it.each<[Ending, AccessVerdict]>([
     ['guarded-address', 'refused'],
@@ -77,8 +81,8 @@ describe('what stands in the way', () => {
     ['broken-answer', 'failing'],
   ])('an opening that ended with %s is %s, and names the host or address', (ending, verdict) => {
     const judgement = judgeAccess({ asked: 'https://a.example/x', hops: [{ address: 'https://b.example/y', status: null, elapsedMs: 3 }], ending, final: null, elapsedMs: 3 }, sampleCatalogue);
-    expect(judgement).toMatchObject({ verdict, reason: ending });
-    expect(judgement.detail).toContain('b.example');
+    expect(judgement).toMatchObject({ verdict, reasons: [{ reason: ending }] });
+    expect(judgement.reasons[0]?.detail).toContain('b.example');
   });
 
   it('judges without any service description too', () => {

@@ -1,27 +1,34 @@
 /**
- * Evidence -> verdict, a pure function: the rules in their order, the first that speaks decides. The order goes
+ * Evidence -> verdict, a pure function: the rules in their order, the first that finds a reason decides. The order goes
  * from what is certain (guard, network, status) over what the service's description knows to what the page looks like.
  * Where doubt remains the verdict is `unknown`, never `open`.
  */
 import type { ServiceCatalogue } from '../service/catalogue.js';
 import type { Evidence } from './evidence.js';
 import type { Judgement, Rule } from './judgement.js';
-import { closedRule } from './rules/closed.js';
-import { failingRule } from './rules/failing.js';
-import { missingRule } from './rules/missing.js';
-import { namedOnlyRule } from './rules/named-only.js';
-import { openRule } from './rules/open.js';
-import { refusedRule } from './rules/refused.js';
-import { signInRule } from './rules/sign-in.js';
-import { unknownRule } from './rules/unknown.js';
+import { closed } from './rules/closed.js';
+import { failing } from './rules/failing.js';
+import { missingStatus } from './rules/missing-status.js';
+import { namedOnly } from './rules/named-only.js';
+import { obstructed } from './rules/obstructed.js';
+import { openEditable } from './rules/open-editable.js';
+import { open } from './rules/open.js';
+import { organisation } from './rules/organisation.js';
+import { partial } from './rules/partial.js';
+import { refused } from './rules/refused.js';
+import { robotCheck } from './rules/robot-check.js';
+import { saysMissing } from './rules/says-missing.js';
+import { signIn } from './rules/sign-in.js';
+import { unknown } from './rules/unknown.js';
 
-const rules: readonly Rule[] = [refusedRule, failingRule, missingRule, closedRule, namedOnlyRule, signInRule, unknownRule, openRule];
+/** A check against robots comes with any status, so it is looked for before them. */
+const rules: readonly Rule[] = [refused, robotCheck, failing, missingStatus, organisation, namedOnly, closed, signIn, saysMissing, unknown, partial, obstructed, openEditable, open];
 
 /** Judges what opening a link as a student showed. */
 export function judgeAccess(evidence: Evidence, catalogue: ServiceCatalogue): Judgement {
-  for (const rule of rules) {
-    const judgement = rule(evidence, catalogue);
-    if (judgement) return judgement;
+  for (const { verdict, find } of rules) {
+    const reasons = find(evidence, catalogue);
+    if (reasons.length > 0) return { verdict, reasons };
   }
-  return { verdict: 'unknown', reason: 'nothing-to-see', detail: '' };
+  return { verdict: 'unknown', reasons: [{ reason: 'nothing-to-see', detail: '' }] };
 }

@@ -1,5 +1,5 @@
 /** The four answers of a station: opens, carries, reads, on paper. Each has a state, and the facts behind it. */
-import type { AccessVerdict } from '../access/judgement.js';
+import type { AccessVerdict } from '../access/access-verdict.js';
 import { unreachable } from '../result.js';
 
 export const answerStates = ['done', 'look-at', 'stop', 'not-yet'] as const;
@@ -9,13 +9,18 @@ export const studentAccounts = ['none', 'school'] as const;
 /** Which accounts a class's students have: none, or one of the school. */
 export type StudentAccounts = (typeof studentAccounts)[number];
 
-/** What a verdict means for a station. Verdicts between done and stop are to be looked at. */
-export function opensState(verdict: AccessVerdict | null): AnswerState {
+/** What a verdict means for a station. Verdicts between done and stop are to be looked at. `accounts`: those of the class. */
+export function opensState(verdict: AccessVerdict | null, accounts: StudentAccounts): AnswerState {
   switch (verdict) {
     case null:
       return 'not-yet';
     case 'open':
       return 'done';
+    case 'organisation':
+      return accounts === 'school' ? 'done' : 'stop';
+    case 'open-editable':
+    case 'partial':
+    case 'obstructed':
     case 'unknown':
       return 'look-at';
     case 'sign-in':
@@ -28,6 +33,16 @@ export function opensState(verdict: AccessVerdict | null): AnswerState {
     default:
       return unreachable(verdict);
   }
+}
+
+const dayMs = 24 * 3600 * 1000;
+/** A verdict older than this says little about tomorrow. */
+const staleAfterMs = 14 * dayMs;
+
+/** Too old to rely on: two weeks, or a day where the lesson is within the next. All in milliseconds since 1970; `lessonAt` null without a day. */
+export function isStale(checkedAt: number, now: number, lessonAt: number | null): boolean {
+  const soon = lessonAt !== null && lessonAt > now && lessonAt - now <= dayMs;
+  return now - checkedAt > (soon ? dayMs : staleAfterMs);
 }
 
 export interface DeviceReach {

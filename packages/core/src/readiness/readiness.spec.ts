@@ -1,15 +1,28 @@
-import { accessVerdicts } from '../access/judgement.js';
-import { opensState, paperAnswer, readsAnswer } from './answer.js';
+import { accessVerdicts } from '../access/access-verdict.js';
+import { isStale, opensState, paperAnswer, readsAnswer } from './answer.js';
 import { summarise, type FourStates } from './summary.js';
 
 const reach = (deviceId: string, reachM: number, fromM = 0.2): { deviceId: string; reachM: number; fromM: number; misread: null } => ({ deviceId, reachM, fromM, misread: null });
 
 describe('opens', () => {
   it('is done for open alone, to be looked at for unknown, and stops for all others', () => {
-    expect(accessVerdicts.map((verdict) => [verdict, opensState(verdict)])).toEqual([
-      ['open', 'done'], ['sign-in', 'stop'], ['named-only', 'stop'], ['closed', 'stop'], ['missing', 'stop'], ['failing', 'stop'], ['unknown', 'look-at'], ['refused', 'stop'],
+    expect(accessVerdicts.map((verdict) => [verdict, opensState(verdict, 'none')])).toEqual([
+      ['open', 'done'], ['open-editable', 'look-at'], ['sign-in', 'stop'], ['organisation', 'stop'], ['named-only', 'stop'], ['closed', 'stop'],
+      ['missing', 'stop'], ['partial', 'look-at'], ['obstructed', 'look-at'], ['failing', 'stop'], ['unknown', 'look-at'], ['refused', 'stop'],
     ]);
-    expect(opensState(null)).toBe('not-yet');
+    expect(opensState(null, 'none')).toBe('not-yet');
+  });
+  it('is done for the school’s own people where the class has accounts of the school, and changes nothing else', () => {
+    expect(accessVerdicts.filter((verdict) => opensState(verdict, 'school') !== opensState(verdict, 'none'))).toEqual(['organisation']);
+    expect(opensState('organisation', 'school')).toBe('done');
+  });
+  it('grows stale: after two weeks, and after a day where a lesson is near', () => {
+    const day = 24 * 3600 * 1000;
+    const now = 100 * day;
+    expect([now - 13 * day, now - 15 * day].map((checkedAt) => isStale(checkedAt, now, null))).toEqual([false, true]);
+    expect([now - day / 2, now - 2 * day].map((checkedAt) => isStale(checkedAt, now, now + day / 2))).toEqual([false, true]);
+    expect(isStale(now - 2 * day, now, now + 3 * day)).toBe(false);
+    expect(isStale(now - 2 * day, now, now - day)).toBe(false);
   });
 });
 

@@ -4,7 +4,7 @@
  * description too. docs/service-description.schema.json says the same in JSON Schema.
  */
 import type { LinkKind } from '../intake/material-kinds.js';
-import type { AccessVerdict } from '../access/judgement.js';
+import type { AccessVerdict } from '../access/access-verdict.js';
 
 export interface ServiceDescription {
   /** Lower case letters, digits and hyphens. */
@@ -17,6 +17,8 @@ export interface ServiceDescription {
   readonly addresses: readonly AddressDescription[];
   readonly walls: readonly WallDescription[];
   readonly mending: readonly MendingDescription[];
+  /** Words on a page that opens, which tell what its visitors may do there. */
+  readonly rights?: readonly RightDescription[];
   /** Names of parameters that only count visitors there, beside the general ones; `*` stands for any ending or beginning. */
   readonly tracking?: readonly string[];
   /** Hosts of short links that the school runs itself: nobody strange stands between. */
@@ -41,9 +43,21 @@ export interface AddressDescription {
   readonly steps?: readonly string[];
 }
 
+/** Verdicts that a wall can mean. */
+export const wallVerdicts = ['sign-in', 'organisation', 'named-only', 'closed', 'missing', 'obstructed'] as const satisfies readonly AccessVerdict[];
+export type WallVerdict = (typeof wallVerdicts)[number];
+
+export const describedRights = ['comment', 'change', 'download', 'answer'] as const;
+
+export interface RightDescription {
+  readonly can: (typeof describedRights)[number];
+  /** One of them is in title, first lines or on a button, compared without case. */
+  readonly words: readonly string[];
+}
+
 /** A page that stands where the material should be. All given marks must be met. */
 export interface WallDescription {
-  readonly verdict: 'sign-in' | 'named-only' | 'closed' | 'missing';
+  readonly verdict: WallVerdict;
   /** Host of the final page, when the wall is another service's sign-in. */
   readonly host?: string;
   /** Words that the page's title or first lines contain, compared without case. */

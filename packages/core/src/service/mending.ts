@@ -1,6 +1,6 @@
 /** The steps that mend a verdict: the service's own where it is described, general ones otherwise. */
 import { unreachable } from '../result.js';
-import type { AccessVerdict } from '../access/judgement.js';
+import type { AccessVerdict } from '../access/access-verdict.js';
 import { parseUrl } from '../intake/read-intake.js';
 import type { ServiceCatalogue } from './catalogue.js';
 import { describeAddress } from './match.js';
@@ -36,8 +36,16 @@ function generalSteps(verdict: Exclude<AccessVerdict, 'open'>): readonly string[
       return ['Open the page as its owner and look for its sharing settings.', 'Let everyone who has the link look, without signing in.'];
     case 'named-only':
       return ['Open the page as its owner: it is shared with chosen people only.', 'Let everyone who has the link look, without signing in.'];
+    case 'organisation':
+      return ['Open the page as its owner and look for its sharing settings.', 'Let everyone who has the link look, or use it with a class whose students have accounts of the school.'];
     case 'closed':
-      return ['Open the form as its owner and let it take answers again.'];
+      return ['Open it as its owner, and look at its days and limits: let it take answers again, or share it anew.'];
+    case 'open-editable':
+      return ['Students could change it. If that is not meant, open its sharing settings as its owner and let everyone look only.'];
+    case 'partial':
+      return ['Open the named items as their owner and let everyone who has the link look.'];
+    case 'obstructed':
+      return ['Open the link on a device like your students’ and see whether they would get past it.', 'Where they would not, keep a copy of it here, or use another page.'];
     case 'missing':
       return ['Open the page yourself and copy its whole address once more.', 'If it was moved or removed, paste the new address here.'];
     case 'failing':

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Evidence, FinalPage, PageFacts } from '../access/evidence.js';
-import { accessVerdicts } from '../access/judgement.js';
+import { accessVerdicts } from '../access/access-verdict.js';
 import { askleaf, cofferlane, sampleCatalogue } from '../test/sample-services.js';
 import { fillTemplate, matchPath } from './address-path.js';
 import { compileServices, emptyCatalogue, needPatterns } from './catalogue.js';

@@ -1,11 +1,16 @@
-/** Shared with chosen people: the service knows the material and offers to ask for it, or answers 403. */
-import { findNotice, findWall, marks } from '../marks.js';
-import type { Rule } from '../judgement.js';
+/** Shared with chosen people: the service knows the material and offers to ask for it, calls it private, or answers 403. */
+import { findNotice, findWallWords } from '../find-marks.js';
+import { found, type Rule } from '../judgement.js';
 
-export const namedOnlyRule: Rule = (evidence, catalogue) => {
-  const known = findWall(evidence, catalogue, 'named-only');
-  const said = known ? (known.words?.[0] ?? '') : findNotice(evidence, marks.askForAccess);
-  if (said !== null) return { verdict: 'named-only', reason: 'says-ask-for-access', detail: said };
-  if (evidence.final?.status === 403) return { verdict: 'named-only', reason: 'status-forbidden', detail: '403' };
-  return null;
+export const namedOnly: Rule = {
+  verdict: 'named-only',
+  find: (evidence, catalogue) => {
+    const asks = findWallWords(evidence, catalogue, 'named-only', 'askForAccess');
+    const hides = findNotice(evidence, 'isPrivate');
+    return found(
+      asks === null ? null : { reason: 'says-ask-for-access', detail: asks },
+      hides === null ? null : { reason: 'says-private', detail: hides },
+      evidence.final?.status === 403 ? { reason: 'status-forbidden', detail: '403' } : null,
+    );
+  },
 };

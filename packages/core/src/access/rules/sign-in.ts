@@ -1,40 +1,68 @@
 /**
- * A sign-in stands in the way. One sign alone is not enough on an open page (a sign-in link in the corner, an
- * article about passwords, an address with "login" in it), so the page itself must be a sign-in: a password form
- * on a page that holds little else, or a title that says so after a redirect to another address.
+ * A sign-in stands in the way. One sign alone is not enough on an open page (a sign-in link in the corner, an article
+ * about passwords, an address with "login" in it), so the page itself must be a sign-in: a form for name and password
+ * on a page that holds little else, a sign-in at another address than was asked for, or words that say so in its place.
  */
-import { findNotice, findWall, findWords, marks, noticeLength } from '../marks.js';
+import { findHeading, findMark, findNotice, findWall, isShort } from '../find-marks.js';
 import type { Evidence, FormFacts, PageFacts } from '../evidence.js';
-import type { Rule } from '../judgement.js';
+import { found, type Finding, type Rule } from '../judgement.js';
 
-const signInPath = /\/(?:sign-?in|log-?in|auth|authorize|oauth2?|saml2?|sso|come-in|session)(?:[/?]|$)/i;
+const signInPath = /\/(?:sign-?in|signon|log-?in|log-?on|auth|authenticate|authorize|authorise|oauth2?|openid|saml2?|adfs|sso|idp|cas|come-in|session|anmelden|anmeldung|einloggen|connexion|identification|iniciar-sesion|acceso|entrar)(?:[/?.]|$)/i;
 
-export const signInRule: Rule = (evidence, catalogue) => {
-  const { final, asked } = evidence;
-  if (!final) return null;
-  if (final.status === 401) return { verdict: 'sign-in', reason: 'status-unauthorised', detail: '401' };
-  if (findWall(evidence, catalogue, 'sign-in')) return { verdict: 'sign-in', reason: 'led-to-sign-in', detail: new URL(final.address).hostname };
-  const { page } = final;
-  if (!page) return null;
-  const form = page.forms.find(isPasswordForm);
-  if (form && (movedElsewhere(evidence) || page.visibleCharacters <= noticeLength) && saysSignIn(page, form)) {
-    return { verdict: 'sign-in', reason: 'sign-in-form', detail: page.title };
-  }
-  if (movedElsewhere(evidence) && (signInPath.test(pathOf(final.address)) && !signInPath.test(pathOf(asked))) && findWords(page, marks.signInTitle)) {
-    return { verdict: 'sign-in', reason: 'led-to-sign-in', detail: new URL(final.address).hostname };
-  }
-  const said = findNotice(evidence, marks.signIn);
-  return said === null ? null : { verdict: 'sign-in', reason: 'says-sign-in', detail: said };
+export const signIn: Rule = {
+  verdict: 'sign-in',
+  find: (evidence, catalogue) => {
+    const { final } = evidence;
+    if (!final) return [];
+    const known = findWall(evidence, catalogue, 'sign-in');
+    const page = final.page;
+    return found(
+      final.status === 401 ? { reason: 'status-unauthorised', detail: '401' } : null,
+      known ? { reason: 'led-to-sign-in', detail: new URL(final.address).hostname } : null,
+      ...(page ? [postsItself(page), known ? null : ledAway(evidence, final.address, page), form(evidence, page), notice(evidence)] : []),
+    );
+  },
 };
 
-/** One password field: two of them belong to a page where an account is made or a password changed. */
-function isPasswordForm(form: FormFacts): boolean {
-  return form.fields.filter((field) => field === 'password').length === 1 && form.fields.length <= 3;
+/** Hidden fields that post themselves to a sign-in: SAML's HTTP-POST binding and its kin. */
+function postsItself(page: PageFacts): Finding | null {
+  const target = page.postsItselfTo ?? null;
+  return target !== null && signInPath.test(pathOf(target)) ? { reason: 'posts-itself', detail: hostOf(target) } : null;
 }
 
-function saysSignIn(page: PageFacts, form: FormFacts): boolean {
-  const words = [page.title, ...page.firstLines, ...form.buttons].join('\n').toLowerCase();
-  return marks.signInTitle.some((mark) => words.includes(mark)) || form.fields.length >= 2;
+function ledAway(evidence: Evidence, finalAddress: string, page: PageFacts): Finding | null {
+  if (!movedElsewhere(evidence) || !signInPath.test(pathOf(finalAddress)) || signInPath.test(pathOf(evidence.asked))) return null;
+  const asks = page.forms.some((candidate) => isPasswordForm(candidate) || isNameForm(candidate));
+  return findHeading(page, 'signInTitle') !== null || (asks && isShort(page)) ? { reason: 'led-to-sign-in', detail: hostOf(finalAddress) } : null;
+}
+
+function form(evidence: Evidence, page: PageFacts): Finding | null {
+  const password = page.forms.find(isPasswordForm);
+  const stands = isShort(page) || movedElsewhere(evidence);
+  if (password && stands && (findMark(page, 'signInTitle') !== null || isForOnePerson(password))) return { reason: 'sign-in-form', detail: page.title };
+  // The name alone is asked for first: only where heading and button leave no doubt that nothing else is meant.
+  const name = page.forms.length === 1 && page.forms.some(isNameForm) && isShort(page) && findHeading(page, 'signInSurely') !== null;
+  return name ? { reason: 'sign-in-form', detail: page.title } : null;
+}
+
+function notice(evidence: Evidence): Finding | null {
+  const said = findNotice(evidence, 'signIn');
+  return said === null ? null : { reason: 'says-sign-in', detail: said };
+}
+
+/** One password field: two of them belong to a page where an account is made or a password changed. */
+function isPasswordForm({ fields }: FormFacts): boolean {
+  return fields.filter((field) => field === 'password').length === 1 && fields.length <= 4;
+}
+
+/** A name and a password and hardly anything else; a password alone may be a riddle. */
+function isForOnePerson({ fields }: FormFacts): boolean {
+  const named = fields.filter((field) => field === 'text' || field === 'email' || field === 'tel');
+  return named.length === 1 && fields.every((field) => ['text', 'email', 'tel', 'password', 'checkbox'].includes(field));
+}
+
+function isNameForm({ fields, method }: FormFacts): boolean {
+  return method === 'post' && fields.filter((field) => field !== 'checkbox').length === 1 && ['text', 'email', 'tel'].includes(fields.find((field) => field !== 'checkbox') ?? '');
 }
 
 function movedElsewhere({ asked, final }: Evidence): boolean {
@@ -45,4 +73,8 @@ function pathOf(address: string): string {
   if (!URL.canParse(address)) return address;
   const url = new URL(address);
   return url.host + url.pathname;
+}
+
+function hostOf(address: string): string {
+  return URL.canParse(address) ? new URL(address).hostname : address;
 }

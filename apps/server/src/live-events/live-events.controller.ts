@@ -1,0 +1,16 @@
+import { Controller, Sse, type MessageEvent } from '@nestjs/common';
+import type { Account } from '../account/account.entity.js';
+import { map, type Observable } from 'rxjs';
+import { Who } from '../ownership/who.decorator.js';
+import { LiveEventsService } from './live-events.service.js';
+
+@Controller('api/events')
+export class LiveEventsController {
+  constructor(private readonly events: LiveEventsService) {}
+
+  /** `check` with `{ materialId, state }`, and `alive` in between. */
+  @Sse()
+  stream(@Who() who: Account): Observable<MessageEvent> {
+    return this.events.of(who.id).pipe(map((event) => (event ? { type: 'check', data: event } : { type: 'alive', data: '' })));
+  }
+}

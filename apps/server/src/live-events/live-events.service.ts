@@ -1,0 +1,92 @@
+/**
+ * Tells open pages that their materials' checks move on, whichever server does the work: while somebody listens, the
+ * table is asked for what changed lately, by the database's own clock. A change may be told twice, never not at all.
+ */
+import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
+import type { LiveEvent } from '@hapset/contract';
+import { Observable, Subject } from 'rxjs';
+import { DataSource } from 'typeorm';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
+
+const lookMs = 300;
+/** Changes become visible in another order than they were made; those of the last moments are looked at again. */
+const overlapSeconds = 3;
+const aliveMs = 20_000;
+
+interface ChangedRow {
+  readonly id: string;
+  readonly materialId: string;
+  readonly ownerId: string;
+  readonly state: LiveEvent['state'];
+}
+interface Told {
+  readonly ownerId: string;
+  readonly event: LiveEvent;
+}
+
+@Injectable()
+export class LiveEventsService implements BeforeApplicationShutdown {
+  private readonly changes = new Subject<Told>();
+  private readonly ended = new Subject<void>();
+  private told = new Map<string, number>();
+  private listeners = 0;
+  private timer: NodeJS.Timeout | null = null;
+  private looking: Promise<void> | null = null;
+
+  constructor(
+    private readonly dataSource: DataSource,
+    @Inject(LOGGER) private readonly logger: AppLogger,
+  ) {}
+
+  async beforeApplicationShutdown(): Promise<void> {
+    this.ended.next();
+    this.ended.complete();
+    this.rest();
+    await this.looking;
+  }
+
+  /** Null now and then, as a sign of life. Completes when the server ends. */
+  of(ownerId: string): Observable<LiveEvent | null> {
+    return new Observable((listener) => {
+      const alive = setInterval(() => listener.next(null), aliveMs);
+      const heard = this.changes.subscribe((told) => told.ownerId === ownerId && listener.next(told.event));
+      const over = this.ended.subscribe({ next: () => listener.complete(), complete: () => listener.complete() });
+      this.listeners += 1;
+      this.timer ??= setInterval(() => this.look(), lookMs);
+      listener.next(null);
+      return () => {
+        clearInterval(alive);
+        heard.unsubscribe();
+        over.unsubscribe();
+        this.listeners -= 1;
+        if (this.listeners === 0) this.rest();
+      };
+    });
+  }
+
+  private rest(): void {
+    if (this.timer) clearInterval(this.timer);
+    this.timer = null;
+  }
+
+  private look(): void {
+    this.looking ??= this.tellChanges()
+      .catch((error: unknown) => this.logger.error({ err: error }, 'could not look for changes to tell'))
+      .finally(() => (this.looking = null));
+  }
+
+  private async tellChanges(): Promise<void> {
+    const rows = (await this.dataSource.query(
+      `SELECT checks.id, checks.material_id AS materialId, materials.owner_id AS ownerId, checks.state
+       FROM access_checks checks JOIN materials ON materials.id = checks.material_id
+       WHERE checks.changed_at >= NOW(3) - INTERVAL ${overlapSeconds} SECOND`,
+    )) as ChangedRow[];
+    const now = Date.now();
+    for (const { id, materialId, ownerId, state } of rows) {
+      const key = `${id} ${state}`;
+      if (!this.told.has(key)) this.changes.next({ ownerId, event: { materialId, state } });
+      this.told.set(key, now);
+    }
+    this.told = new Map([...this.told].filter(([, at]) => now - at < 2000 * overlapSeconds));
+  }
+}

@@ -1,0 +1,70 @@
+/** Opens the stations of coming lessons the evening before and an hour before, by the school's clock. */
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { dueOpenings, type OpeningTime } from '@hapset/core';
+import { Between, IsNull, Repository } from 'typeorm';
+import { AccessCheckService } from '../access-check/access-check.service.js';
+import { Clock } from '../clock/clock.js';
+import { Lesson } from '../lesson/lesson.entity.js';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
+import { SchoolService } from '../school/school.service.js';
+import { StationService } from '../station/station.service.js';
+import { ScheduledOpening } from './scheduled-opening.entity.js';
+
+const lookMs = 60_000;
+const dayMs = 24 * 3600 * 1000;
+
+@Injectable()
+export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApplicationShutdown {
+  private timer: NodeJS.Timeout | null = null;
+  private looking: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    @InjectRepository(Lesson) private readonly lessons: Repository<Lesson>,
+    @InjectRepository(ScheduledOpening) private readonly openings: Repository<ScheduledOpening>,
+    private readonly checks: AccessCheckService,
+    private readonly stations: StationService,
+    private readonly school: SchoolService,
+    private readonly clock: Clock,
+    @Inject(LOGGER) private readonly logger: AppLogger,
+  ) {}
+
+  onApplicationBootstrap(): void {
+    this.timer = setInterval(() => this.look(), lookMs);
+    this.timer.unref();
+    this.look();
+  }
+
+  async beforeApplicationShutdown(): Promise<void> {
+    if (this.timer) clearInterval(this.timer);
+    await this.looking;
+  }
+
+  private look(): void {
+    this.looking = this.looking.then(() => this.openWhatIsDue()).catch((error: unknown) => this.logger.error({ err: error }, 'could not open coming lessons'));
+  }
+
+  /** Ids of the lessons that this server opened now. */
+  async openWhatIsDue(): Promise<readonly string[]> {
+    const now = this.clock.now();
+    const { timeZone } = await this.school.get();
+    const days = [-1, 2].map((ahead) => new Date(now.getTime() + ahead * dayMs).toISOString().slice(0, 10)) as [string, string];
+    const coming = await this.lessons.find({ where: { date: Between(...days), removedAt: IsNull() }, select: { id: true, date: true, startsAt: true } });
+    const opened: string[] = [];
+    for (const { id, date, startsAt } of coming) {
+      if (date === null) continue;
+      const due = dueOpenings(date, startsAt, timeZone, now.getTime());
+      const mine = await Promise.all(due.map(({ time, at }) => this.takeUp(id, time, new Date(at))));
+      if (!mine.includes(true)) continue;
+      await this.checks.ask(await this.stations.materialsOf(id));
+      opened.push(id);
+    }
+    return opened;
+  }
+
+  /** True for the one server that wrote the row. */
+  private async takeUp(lessonId: string, time: OpeningTime, dueAt: Date): Promise<boolean> {
+    const { affectedRows } = (await this.openings.query('INSERT IGNORE INTO scheduled_openings (lesson_id, time, due_at) VALUES (?, ?, ?)', [lessonId, time, dueAt])) as { affectedRows: number };
+    return affectedRows === 1;
+  }
+}

@@ -1,0 +1,1 @@
+export const newsKeys = { all: ['news'] as const };

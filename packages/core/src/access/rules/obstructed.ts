@@ -1,0 +1,44 @@
+/** It opens, but something stands before it or spoils it on a phone: questions, a download, no encryption, a long wait. */
+import { findHeading, findNotice, findWall, isShort } from '../find-marks.js';
+import type { Evidence, FinalPage } from '../evidence.js';
+import { found, type Finding, type Rule } from '../judgement.js';
+
+/** Waiting longer than this, a class of thirty has begun to talk. Milliseconds. */
+export const slowMs = 5000;
+
+/** What a phone does not show by itself. */
+const savedOnly = /^application\/(?:zip|x-zip-compressed|gzip|x-7z-compressed|x-rar-compressed|vnd\.rar|octet-stream|x-msdownload|msword|vnd\.ms-|vnd\.openxmlformats|vnd\.oasis\.opendocument)/;
+
+export const obstructed: Rule = {
+  verdict: 'obstructed',
+  find: (evidence, catalogue) => {
+    const { final, hops, elapsedMs } = evidence;
+    if (!final || final.status < 200 || final.status >= 300) return [];
+    const known = findWall(evidence, catalogue, 'obstructed');
+    return found(
+      known ? { reason: 'asks-consent', detail: known.words?.[0] ?? '' } : consent(evidence),
+      age(evidence),
+      isSavedOnly(final) ? { reason: 'download-only', detail: final.contentType } : null,
+      hops.at(-1)?.plain === true ? { reason: 'not-encrypted', detail: new URL(final.address).hostname } : null,
+      elapsedMs > slowMs ? { reason: 'slow', detail: String(Math.round(elapsedMs / 1000)) } : null,
+    );
+  },
+};
+
+/** A bar of cookies above the material is none: its page would have a heading of its own. */
+function consent({ final }: Evidence): Finding | null {
+  const said = final?.page && isShort(final.page) ? findHeading(final.page, 'consent') : null;
+  return said === null ? null : { reason: 'asks-consent', detail: said };
+}
+
+function age(evidence: Evidence): Finding | null {
+  const page = evidence.final?.page;
+  const said = findNotice(evidence, 'age');
+  // A questionnaire may ask for an age among other things.
+  const asksMore = page?.forms.some((form) => form.fields.length > 3) ?? false;
+  return said === null || asksMore ? null : { reason: 'asks-age', detail: said };
+}
+
+function isSavedOnly({ attachment, page, contentType }: FinalPage): boolean {
+  return page === null && (attachment === true || savedOnly.test(contentType));
+}
