@@ -33,7 +33,7 @@ module.exports = {
     project('readers', 'packages/readers'),
     project('neighbours', 'apps/neighbours'),
     project('web', 'apps/web'),
-    project('scripts', 'scripts', { testMatch: ['<rootDir>/**/*.spec.mjs'], transform: { '\\.m?js$': swc('js') } }),
+    project('scripts', 'scripts', { testMatch: ['<rootDir>/**/*.spec.mjs'], transform: { '\\.m?js$': swc('js'), '\\.ts$': swc('ts') } }),
     project('server', 'apps/server'),
   ],
 };

@@ -22,6 +22,9 @@ const wordsOf = Object.fromEntries(Object.keys(english).map((mark) => [mark, lan
 const noticeLength = 900;
 /** The same for writing that needs no letters: about as many words. */
 const denseNoticeLength = 350;
+/** A page of a sentence or two. */
+const soleLength = 120;
+const denseSoleLength = 50;
 const denseScript = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}]/u;
 
 /** The first of the mark's words in the text; null when none is there. */
@@ -44,8 +47,13 @@ export function findNotice({ final }: Evidence, mark: Mark): string | null {
   return final?.page && isShort(final.page) ? findMark(final.page, mark) : null;
 }
 
-export function isShort(page: PageFacts): boolean {
-  return page.visibleCharacters <= (denseScript.test(page.firstLines.join('')) ? denseNoticeLength : noticeLength);
+export function isShort(page: PageFacts, length = noticeLength, denseLength = denseNoticeLength): boolean {
+  return page.visibleCharacters <= (denseScript.test(page.firstLines.join('')) ? denseLength : length);
+}
+
+/** Same, on a page that says hardly anything else. */
+export function findSoleWords({ final }: Evidence, mark: Mark): string | null {
+  return final?.page && isShort(final.page, soleLength, denseSoleLength) ? findMark(final.page, mark) : null;
 }
 
 /** The wall of that kind which the link's service is known for, when the final page is it. */

@@ -16,9 +16,13 @@ export interface LanguageMarks {
   readonly expired: readonly string[];
   readonly notYet: readonly string[];
   readonly overLimit: readonly string[];
+  /** Names what is missing: a page, a file, a video. */
   readonly missing: readonly string[];
+  /** May be said of anything, so that it counts only where hardly anything else is said. */
+  readonly missingLoosely: readonly string[];
   /** Headings of a page on cookies or data that stands before everything. */
   readonly consent: readonly string[];
+  readonly consentButton: readonly string[];
   readonly age: readonly string[];
   readonly robots: readonly string[];
   /** Buttons that keep what a visitor wrote into the page. */

@@ -1,6 +1,6 @@
 /** It opens, but something stands before it or spoils it on a phone: questions, a download, no encryption, a long wait. */
-import { findHeading, findNotice, findWall, isShort } from '../find-marks.js';
-import type { Evidence, FinalPage } from '../evidence.js';
+import { findHeading, findIn, findNotice, findWall, isShort } from '../find-marks.js';
+import type { Evidence, FinalPage, PageFacts } from '../evidence.js';
 import { found, type Finding, type Rule } from '../judgement.js';
 
 /** Waiting longer than this, a class of thirty has begun to talk. Milliseconds. */
@@ -25,18 +25,25 @@ export const obstructed: Rule = {
   },
 };
 
-/** A bar of cookies above the material is none: its page would have a heading of its own. */
+/** A bar of cookies above the material is none: its page would have a heading of its own. A lesson on privacy has no button to accept it. */
 function consent({ final }: Evidence): Finding | null {
-  const said = final?.page && isShort(final.page) ? findHeading(final.page, 'consent') : null;
+  const asks = final?.page && isShort(final.page) && findIn(buttonsOf(final.page).join('\n'), 'consentButton') !== null;
+  const said = asks && final.page ? findHeading(final.page, 'consent') : null;
   return said === null ? null : { reason: 'asks-consent', detail: said };
 }
 
 function age(evidence: Evidence): Finding | null {
   const page = evidence.final?.page;
-  const said = findNotice(evidence, 'age');
+  // Something to answer with; a lesson may ask how old somebody is.
+  const answers = page ? buttonsOf(page).length > 0 || page.forms.some((form) => form.fields.length > 0) : false;
+  const said = answers ? findNotice(evidence, 'age') : null;
   // A questionnaire may ask for an age among other things.
   const asksMore = page?.forms.some((form) => form.fields.length > 3) ?? false;
   return said === null || asksMore ? null : { reason: 'asks-age', detail: said };
+}
+
+function buttonsOf(page: PageFacts): readonly string[] {
+  return [...page.forms.flatMap((form) => form.buttons), ...(page.buttons ?? [])];
 }
 
 function isSavedOnly({ attachment, page, contentType }: FinalPage): boolean {

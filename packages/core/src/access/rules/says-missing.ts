@@ -1,5 +1,5 @@
 /** Gone, by a short page that says so with status 200. */
-import { findWallWords } from '../find-marks.js';
+import { findSoleWords, findWallWords } from '../find-marks.js';
 import type { Rule } from '../judgement.js';
 
 export const saysMissing: Rule = {
@@ -7,7 +7,7 @@ export const saysMissing: Rule = {
   find: (evidence, catalogue) => {
     // Fields to fill in mean that the page is about something else than its own absence.
     const asks = evidence.final?.page?.forms.some((form) => form.fields.filter((field) => field !== 'search').length > 1);
-    const said = asks ? null : findWallWords(evidence, catalogue, 'missing', 'missing');
+    const said = asks ? null : (findWallWords(evidence, catalogue, 'missing', 'missing') ?? findSoleWords(evidence, 'missingLoosely'));
     return said === null ? [] : [{ reason: 'says-missing', detail: said }];
   },
 };
