@@ -18,11 +18,17 @@ export function isPublicAddress(address: string): boolean {
   return ipaddr.isValid(plain) && ipaddr.process(plain).range() === 'unicast';
 }
 
+/** Node's `dns.lookup` for all addresses of a name; another one in tests. */
+export type LookUpAll = (hostname: string, options: LookupOptions & { readonly all: true }, callback: (error: NodeJS.ErrnoException | null, addresses: LookupAddress[]) => void) => void;
+
 export class AddressGuard {
   private readonly trusted: ReadonlySet<string>;
 
   /** @param trustedHosts `host:port`, in lower case */
-  constructor(trustedHosts: readonly string[]) {
+  constructor(
+    trustedHosts: readonly string[],
+    private readonly lookUp: LookUpAll = dnsLookup,
+  ) {
     this.trusted = new Set(trustedHosts);
   }
 
@@ -32,7 +38,7 @@ export class AddressGuard {
 
   /** A connector for undici that refuses before a single byte is sent. */
   connector(): buildConnector.connector {
-    const open = buildConnector({ lookup: guardedLookup, timeout: 5000 } as buildConnector.BuildOptions);
+    const open = buildConnector({ lookup: guardedLookup(this.lookUp), timeout: 5000 } as buildConnector.BuildOptions);
     const trusted = buildConnector({ lookup: trustedLookup, timeout: 5000 } as buildConnector.BuildOptions);
     return (options, callback) => {
       const port = options.port || (options.protocol === 'https:' ? '443' : '80');
@@ -54,13 +60,15 @@ export function ownConnector(): buildConnector.connector {
 }
 
 /** Looks a name up and refuses when any of its addresses is special: which one gets used is not ours to choose. */
-const guardedLookup: LookupFunction = (hostname, options, callback) => {
-  dnsLookup(hostname, { ...(options as LookupOptions), all: true }, (error, addresses) => {
-    if (error) callback(error, '', 0);
-    else if (addresses.length === 0 || addresses.some(({ address }) => !isPublicAddress(address))) callback(new GuardedAddressError(hostname), '', 0);
-    else answer(addresses, options, callback);
-  });
-};
+export function guardedLookup(lookUp: LookUpAll): LookupFunction {
+  return (hostname, options, callback) => {
+    lookUp(hostname, { ...(options as LookupOptions), all: true }, (error, addresses) => {
+      if (error) callback(error, '', 0);
+      else if (addresses.length === 0 || addresses.some(({ address }) => !isPublicAddress(address))) callback(new GuardedAddressError(hostname), '', 0);
+      else answer(addresses, options, callback);
+    });
+  };
+}
 
 /** Names under `.localhost` are loopback (RFC 6761); Node does not resolve them by itself. */
 const trustedLookup: LookupFunction = (hostname, options, callback) => {

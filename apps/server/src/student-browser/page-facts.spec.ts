@@ -26,6 +26,33 @@ describe('the facts of a page', () => {
     expect(read('<meta http-equiv="refresh" content="3600;url=/later">').refreshTo).toBeNull();
   });
 
+  it('leave out what style sheets and closed dialogs hide, and no more', () => {
+    const facts = read('<style>.gone, #off { display: none } @media print { .seen { display:none } } .seen:hover{visibility:hidden}</style><p class="big gone">a</p><p id="off">b</p><p class="seen">c</p><dialog>d</dialog><dialog open>e</dialog>');
+    expect(facts.firstLines).toEqual(['c', 'e']);
+  });
+
+  it('say where hidden fields would post themselves to', () => {
+    const self = '<form method="post" action="/saml2/sso"><input type="hidden" name="SAMLRequest"></form>';
+    expect(read(`<body onload="document.forms[0].submit()">${self}`).postsItselfTo).toBe('https://a.example/saml2/sso');
+    expect(read(`${self}<script>document.forms[0].submit()</script>`).postsItselfTo).toBe('https://a.example/saml2/sso');
+    expect(read(self).postsItselfTo).toBeNull();
+  });
+
+  it('count what a visitor could write into, and hold buttons and the picture for previews', () => {
+    const facts = read('<meta property="og:image" content="/p.png"><div contenteditable="true">We saw <b>eleven</b></div><div contenteditable="false">x</div><form method="post"><textarea>Seven seals</textarea></form><button>Save</button><span role="button">Share</span>');
+    expect(facts).toMatchObject({ picture: 'https://a.example/p.png', editableCharacters: 12, buttons: ['Save', 'Share'] });
+    expect(facts.forms[0]?.filledCharacters).toBe(11);
+  });
+
+  it('come with the links of the page, told from those of its menus', () => {
+    const { links } = readPage(Buffer.from('<nav><a href="/help">Help</a></nav><ul><li><a href="one">The  <b>first</b></a></li><li><a href="mailto:x@a.example">Mail</a></li><a>none</a></ul>'), 'https://a.example/dir/page', null);
+    expect(links).toEqual([
+      { address: 'https://a.example/help', text: 'Help', inMenu: true },
+      { address: 'https://a.example/dir/one', text: 'The first', inMenu: false },
+      { address: 'mailto:x@a.example', text: 'Mail', inMenu: false },
+    ]);
+  });
+
   it('survive what is hardly a page', () => {
     expect(read('')).toMatchObject({ title: '', firstLines: [], visibleCharacters: 0 });
     expect(read('<p>a<p>b</div></table>').firstLines).toEqual(['a', 'b']);

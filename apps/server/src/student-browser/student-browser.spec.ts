@@ -1,5 +1,8 @@
-import { gzipSync } from 'node:zlib';
+import { createServer as createHttpsServer } from 'node:https';
+import type { AddressInfo } from 'node:net';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import type { Evidence } from '@hapset/core';
+import { testCertificate, testKey } from '../test/certificate.js';
 import { openPage, SmallWeb } from '../test/small-web.js';
 import { AddressGuard } from './address-guard.js';
 import { StudentBrowser } from './student-browser.js';
@@ -59,6 +62,64 @@ describe('opening a link as a student', () => {
   it('reads other encodings than UTF-8', async () => {
     web.pages.set('/latin', (_request, response) => void response.writeHead(200, { 'Content-Type': 'text/html; charset=iso-8859-1' }).end(Buffer.from('<title>R\xe4tsel</title><p>x', 'latin1')));
     expect((await open('/latin')).final?.page?.title).toBe('Rätsel');
+  });
+
+  it('counts brotli after decompression as well, and gives up what never ends', async () => {
+    web.pages.set('/brotli', (_request, response) => void response.writeHead(200, { 'Content-Type': 'text/html', 'Content-Encoding': 'br' }).end(brotliCompressSync(Buffer.alloc(20_000_000, 97))));
+    web.pages.set('/endless', (_request, response) => {
+      response.writeHead(200, { 'Content-Type': 'text/html' });
+      const write = (): void => {
+        while (!response.destroyed && response.write('x'.repeat(20_000)));
+      };
+      response.on('drain', write);
+      write();
+    });
+    for (const path of ['/brotli', '/endless']) expect((await open(path)).final).toMatchObject({ sizeBytes: 200_000, cut: true });
+  });
+
+  it('reads a page of a hundred thousand nested tags', async () => {
+    web.html('/deep', `<title>Deep</title>${'<div><b>'.repeat(50_000)}x`);
+    const wide = new StudentBrowser(new AddressGuard([web.host]));
+    expect((await wide.open(web.address('/deep'))).final?.page).toMatchObject({ title: 'Deep', firstLines: ['x'] });
+  });
+
+  it('asks once more after the time that a busy server named, and only once', async () => {
+    let asked = 0;
+    web.pages.set('/busy', (_request, response) => void response.writeHead(++asked === 1 ? 503 : 200, { 'Content-Type': 'text/html', 'Retry-After': '0' }).end(openPage));
+    expect((await open('/busy')).hops.map((hop) => hop.status)).toEqual([503, 200]);
+    web.pages.set('/always-busy', (_request, response) => void response.writeHead(429, { 'Retry-After': '0' }).end());
+    const evidence = await open('/always-busy');
+    expect([evidence.hops.map((hop) => hop.status), evidence.final?.status]).toEqual([[429, 429], 429]);
+    web.pages.set('/busy-for-long', (_request, response) => void response.writeHead(503, { 'Retry-After': '900' }).end());
+    expect((await open('/busy-for-long')).hops).toHaveLength(1);
+  });
+
+  it('follows a page that leads on by itself, round in circles no longer than redirects', async () => {
+    web.html('/stop', `<meta http-equiv="refresh" content="0; url=/long">`);
+    expect((await open('/stop')).final?.page?.title).toBe('Field guide to limpets');
+    web.html('/circle', '<meta http-equiv="refresh" content="0; url=/circle">');
+    expect((await open('/circle')).ending).toBe('too-many-redirects');
+  });
+
+  it('leaves a name and password out of the address, and says what is only saved', async () => {
+    web.pages.set('/named', (request, response) => void response.writeHead(200, { 'Content-Type': 'text/html', 'Content-Disposition': 'attachment; filename="x.html"' }).end(request.headers.authorization ?? 'nothing'));
+    const evidence = await browser.open(`http://somebody:secret@${web.host}/named`);
+    expect(evidence.final).toMatchObject({ attachment: true, page: null, sizeBytes: 'nothing'.length });
+  });
+
+  it('knows a certificate that no phone would trust', async () => {
+    const server = createHttpsServer({ key: testKey, cert: testCertificate }, (_request, response) => response.end('x'));
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const host = `school.localhost:${(server.address() as AddressInfo).port}`;
+    expect((await new StudentBrowser(new AddressGuard([host])).open(`https://${host}/`)).ending).toBe('bad-certificate');
+    await new Promise((resolve) => server.close(resolve));
+  });
+
+  it('tells what came unencrypted from a host that nobody trusts', async () => {
+    const guard = new AddressGuard([web.host]);
+    expect((await new StudentBrowser(guard).open(web.address('/long'))).hops[0]?.plain).toBeUndefined();
+    const stranger = Object.assign(Object.create(AddressGuard.prototype) as AddressGuard, { isTrusted: () => false, connector: () => guard.connector() });
+    expect((await new StudentBrowser(stranger).open(web.address('/long'))).hops[0]?.plain).toBe(true);
   });
 
   it('says what kind of file came', async () => {

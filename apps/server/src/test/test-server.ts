@@ -118,6 +118,11 @@ export class TestServer {
     return cookie;
   }
 
+  /** Where it listens, and the cookie of somebody, for requests that don't end. */
+  async listening(name: string): Promise<{ readonly url: string; readonly cookie: string }> {
+    return { url: await this.app.getUrl(), cookie: await this.cookieOf(name) };
+  }
+
   /** A request by somebody; null for a stranger. */
   async as(name: string | null, method: string, path: string, body?: object): Promise<Test> {
     const cookie = name === null ? '' : await this.cookieOf(name);

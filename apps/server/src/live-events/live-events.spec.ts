@@ -1,0 +1,55 @@
+import type { LiveEvent } from '@hapset/contract';
+import { get, type IncomingMessage } from 'node:http';
+import { link, Scene } from '../test/scene.js';
+import { openPage, SmallWeb } from '../test/small-web.js';
+import { TestServer } from '../test/test-server.js';
+
+describe('live events', () => {
+  let web: SmallWeb;
+  let scene: Scene;
+  beforeAll(async () => {
+    web = await SmallWeb.start();
+    web.html('/open', openPage);
+    scene = await Scene.start({ trustedHosts: [web.host] });
+  });
+  afterAll(async () => {
+    await scene.stop();
+    await web.stop();
+  });
+
+  /** Listens until it is closed. */
+  async function listen(who: string, server = scene.server): Promise<{ events: LiveEvent[]; response: IncomingMessage; ended: Promise<void> }> {
+    const { url, cookie } = await server.listening(who);
+    const response = await new Promise<IncomingMessage>((resolve, reject) => get(`${url}/api/events`, { headers: { Cookie: cookie } }, resolve).on('error', reject));
+    expect(response.headers['content-type']).toContain('text/event-stream');
+    const events: LiveEvent[] = [];
+    let text = '';
+    response.on('data', (chunk: Buffer) => {
+      text += chunk.toString();
+      for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
+        const block = text.slice(0, end);
+        text = text.slice(end + 2);
+        if (block.includes('event: check')) events.push(JSON.parse(/^data: (.*)$/m.exec(block)?.[1] ?? 'null') as LiveEvent);
+      }
+    });
+    return { events, response, ended: new Promise((resolve) => response.on('close', () => resolve())) };
+  }
+
+  it('tell the owner how checks move on, also from another server, and nobody else', async () => {
+    const second = await TestServer.start({ trustedHosts: [web.host], database: scene.server.database });
+    const [own, other, elsewhere] = [await listen('Maren'), await listen('Tobiah'), await listen('Maren', second)];
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
+    const { material } = await scene.page(stationId);
+    const done = { materialId: material.id, state: 'done' };
+    for (let attempt = 0; attempt < 100 && !(own.events.some(({ state }) => state === 'done') && elsewhere.events.some(({ state }) => state === 'done')); attempt += 1) await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(own.events).toContainEqual(done);
+    expect(elsewhere.events).toContainEqual(done);
+    expect(own.events.filter(({ state }) => state === 'done')).toHaveLength(1);
+    expect(other.events).toEqual([]);
+    own.response.destroy();
+    other.response.destroy();
+    await second.stop();
+    await elsewhere.ended;
+  });
+});
