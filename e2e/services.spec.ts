@@ -106,7 +106,7 @@ test('services are exported and brought in again; one that can’t be used says 
   const file = info.outputPath('services.json');
   await download.saveAs(file);
   const exported = JSON.parse(readFileSync(file, 'utf8')) as { id: string }[];
-  expect(exported.map(({ id }) => id)).toEqual(['askleaf', 'cofferlane']);
+  expect(exported.map(({ id }) => id)).toEqual(['askleaf', 'cofferlane', 'glimreel', 'hushtone']);
   const brought = [{ ...exported[0], id: 'askleaf-two', name: 'Askleaf two', hosts: ['two.example'] }, { ...exported[1], id: 'odd', name: 'Odd', walls: [{ verdict: 'closed', pattern: '(' }] }];
   await page.getByRole('button', { name: 'Import' }).click();
   const chooser = page.locator('input[type=file]');

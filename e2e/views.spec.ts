@@ -62,7 +62,7 @@ for (const [width, height] of [[1280, 800], [390, 844]] as const) {
       expect(await wideness(page)).toBe(0);
       expect(await seriousFindings(page)).toEqual([]);
       await page.getByRole('link', { name: 'Rising dough log' }).click();
-      await expect(page.getByRole('heading', { name: 'The form is closed' })).toBeVisible();
+      await expect(page.getByRole('heading', { name: 'It is closed' })).toBeVisible();
       expect(await wideness(page)).toBe(0);
       expect(await seriousFindings(page)).toEqual([]);
     });

@@ -54,7 +54,7 @@ describe('settings', () => {
     expect(() => readSettings({ HAPSET_PORT: 'front door' })).toThrow(/HAPSET_PORT must be a port from 1 to 65535, but is "front door"/);
   });
   it('trust the stand-ins on their own port only', () => {
-    expect(readSettings({ HAPSET_NEIGHBOURS_PORT: '5000' }).trustedHosts).toBe('cofferlane.localhost:5000,askleaf.localhost:5000,gatepost.localhost:5000');
+    expect(readSettings({ HAPSET_NEIGHBOURS_PORT: '5000' }).trustedHosts).toBe('cofferlane.localhost:5000,askleaf.localhost:5000,glimreel.localhost:5000,hushtone.localhost:5000,gatepost.localhost:5000,nipaway.localhost:5000,tally.nipaway.localhost:5000');
   });
 });
 

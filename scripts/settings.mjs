@@ -23,7 +23,7 @@ export function readSettings(environment = process.env) {
     publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${shownHost}:${port}`,
     filesFolder: join(dataFolder, 'files'),
     passwordFile: join(dataFolder, 'database-password'),
-    trustedHosts: environment.HAPSET_TRUSTED_HOSTS ?? ['cofferlane', 'askleaf', 'gatepost'].map((name) => `${name}.localhost:${neighboursPort}`).join(','),
+    trustedHosts: environment.HAPSET_TRUSTED_HOSTS ?? ['cofferlane', 'askleaf', 'glimreel', 'hushtone', 'gatepost', 'nipaway', 'tally.nipaway'].map((name) => `${name}.localhost:${neighboursPort}`).join(','),
   };
 }
 

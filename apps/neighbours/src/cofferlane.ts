@@ -1,10 +1,11 @@
 /** Cofferlane: leaves (documents) and crates (folders). Its owner decides who may look, and whether they may change it. */
 import express, { type Express, type Request, type Response } from 'express';
-import type { Crate, Leaf } from './contents.js';
+import type { Crate, CrateItem, Leaf } from './contents.js';
 import type { Cupboard } from './cupboard.js';
-import { doorChoices, entrance, fullAddress, ownerOnly, setDoor } from './doors.js';
+import { doorChoices, doorOf, entrance, fullAddress, ownerOnly, setDoor, type Entrance } from './doors.js';
 import type { Gatepost } from './gatepost.js';
 import { escapeHtml, page, type Dress } from './page.js';
+import { speak } from './speech.js';
 
 const dress: Dress = {
   service: 'Cofferlane',
@@ -27,19 +28,30 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
   app.get('/', (_request, response) => void response.send(page(dress, 'Cofferlane', '<h1>Papers and boxes</h1><p>Put your papers on a leaf, your pictures in a crate.</p>')));
   app.get('/arrive', (request, response) => gatepost.arrive(request, response));
 
-  app.get('/:shelf/:slug', (request, response) => {
-    const kept = find(request);
-    if (!kept) return void response.status(404).send(page(dress, 'Nothing on this shelf', '<h1>Nothing on this shelf</h1><p>It was moved, or never here.</p>'));
-    switch (entrance(kept, gatepost.visitor(request))) {
-      case 'enter':
-        return void response.send(contents(kept, request.params.shelf as Shelf));
+  const nothing = (request: Request, response: Response): void => {
+    const say = speak(request);
+    response.status(404).send(page(dress, say('nothingOnShelf'), `<h1>${say('nothingOnShelf')}</h1><p>${say('movedOrNever')}</p>`, say.language));
+  };
+  const shut = (how: Exclude<Entrance, 'enter'>, until: string | null, request: Request, response: Response): void => {
+    const say = speak(request);
+    switch (how) {
       case 'to-the-gate':
         return response.redirect(gatepost.comeInAddress(fullAddress(request)));
       case 'ask':
-        return void response.send(page(dress, 'Ask for a key', askForKey(gatepost, request)));
+        return void response.send(page(dress, say('askForKey'), `<h1>${say('askForKey')}</h1><p>${say('chosenLook')}</p><p><a href="${escapeHtml(gatepost.comeInAddress(fullAddress(request)))}">${say('haveKey')}</a></p>`, say.language));
+      case 'over':
+        return void response.send(page(dress, say('over'), `<h1>${say('over')}</h1><p>${say('overSince')} ${until ?? ''}.</p>`, say.language));
       case 'forbidden':
-        return void response.status(403).send(page(dress, 'Not on the list', '<h1>You are not on the list</h1><p>The owner chose who may look.</p>'));
+        return void response.status(403).send(page(dress, say('notOnList'), `<h1>${say('notOnList')}</h1><p>${say('ownerChose')}</p>`, say.language));
     }
+  };
+
+  app.get('/:shelf/:slug', (request, response) => {
+    const kept = find(request);
+    if (!kept) return nothing(request, response);
+    const how = entrance(kept, gatepost.visitor(request));
+    if (how === 'enter') response.send(contents(kept, String(request.params.slug), request.params.shelf as Shelf, speak(request).language));
+    else shut(how, kept.until, request, response);
   });
 
   // Pages of the owner's own: where it is written, and where somebody takes a copy. Strangers are sent to the gate.
@@ -47,7 +59,7 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     const slug = String(request.params.slug);
     const kept = Object.hasOwn(cupboard.contents.leaves, slug) ? cupboard.contents.leaves[slug] : undefined;
     if (!kept) return void response.status(404).type('text/plain').send('Nothing on this shelf.');
-    if (kept.mayChange || ownerOnly(kept, gatepost, request, response)) response.send(contents({ ...kept, mayChange: true }, 'leaf'));
+    if (kept.mayChange || ownerOnly(kept, gatepost, request, response)) response.send(contents({ ...kept, mayChange: true }, slug, 'leaf', speak(request).language));
   });
   app.get('/leaf/:slug/copy', (request, response) => response.redirect(gatepost.comeInAddress(fullAddress(request))));
   app.get('/leaf/:slug/glance', (request, response) => response.redirect(`/leaf/${request.params.slug}`));
@@ -57,34 +69,57 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     if (!kept) return void response.status(404).type('text/plain').send('Nothing on this shelf.');
     if (ownerOnly(kept, gatepost, request, response)) response.send(whoPage(kept));
   });
-  app.post('/:shelf/:slug/who', (request: Request<Record<string, string>, unknown, { door?: string; mayChange?: string }>, response: Response) => {
+  app.post('/:shelf/:slug/who', (request: Request<Record<string, string>, unknown, { door?: string; until?: string; mayChange?: string } & Record<string, string>>, response: Response) => {
     const kept = find(request);
     if (!kept || !ownerOnly(kept, gatepost, request, response)) return;
     kept.mayChange = request.body.mayChange === 'on';
-    setDoor(kept, request.body.door, cupboard);
+    if ('items' in kept) kept.items.forEach((item, index) => (item.door = doorOf(request.body[`item${index}`]) ?? item.door));
+    setDoor(kept, request.body.door, request.body.until, cupboard);
     response.redirect(request.path);
+  });
+
+  // An item of a crate, behind its crate's door and its own.
+  app.get('/crate/:slug/:item', (request, response) => {
+    const { slug, item: name } = request.params;
+    const crate = Object.hasOwn(cupboard.contents.crates, slug) ? cupboard.contents.crates[slug] : undefined;
+    const item = crate?.items.find((each) => each.name === name);
+    if (!crate || !item) return nothing(request, response);
+    const visitor = gatepost.visitor(request);
+    const hows = [entrance(crate, visitor), entrance({ ...crate, door: item.door }, visitor)];
+    const how = hows.find((each) => each !== 'enter') ?? 'enter';
+    if (how === 'enter') response.send(itemPage(item, speak(request).language));
+    else shut(how, crate.until, request, response);
   });
   return app;
 }
 
-function contents(kept: Leaf | Crate, shelf: Shelf): string {
+function contents(kept: Leaf | Crate, slug: string, shelf: Shelf, language: string): string {
   const inside =
     'paragraphs' in kept
       ? kept.paragraphs.map((paragraph) => `<p>${escapeHtml(paragraph)}</p>`).join('')
-      : `<ul>${kept.items.map((item) => `<li><b>${escapeHtml(item.name)}</b> ${escapeHtml(item.about)}</li>`).join('')}</ul>`;
+      : `<ul>${kept.items.map((item) => `<li><a href="/crate/${encodeURIComponent(slug)}/${encodeURIComponent(item.name)}">${escapeHtml(item.name)}</a> ${escapeHtml(item.about)}</li>`).join('')}</ul>`;
   const change = kept.mayChange ? '<form method="post" action="#"><textarea name="text" aria-label="Change this leaf"></textarea><button>Keep the change</button></form>' : '';
-  return page(dress, kept.title, `<h1>${escapeHtml(kept.title)}</h1><p><small>A ${shelf} of ${escapeHtml(kept.owner)}</small></p>${inside}${change}`);
+  return page(dress, kept.title, `<h1>${escapeHtml(kept.title)}</h1><p><small>A ${shelf} of ${escapeHtml(kept.owner)}</small></p>${inside}${change}`, language);
 }
 
-function askForKey(gatepost: Gatepost, request: Request): string {
-  return `<h1>Ask for a key</h1><p>Its owner lets chosen people look.</p><p><a href="${escapeHtml(gatepost.comeInAddress(fullAddress(request)))}">I have a key</a></p>`;
+/** A picture, drawn from its name. */
+function itemPage({ name, about }: CrateItem, language: string): string {
+  const hue = [...name].reduce((sum, character) => sum + character.charCodeAt(0) * 7, 0) % 360;
+  const picture = `<svg viewBox="0 0 320 200" role="img" aria-label="${escapeHtml(about)}"><rect width="320" height="200" fill="hsl(${hue} 35% 78%)"/><path d="M0 150 Q80 ${90 + (hue % 40)} 160 150 T320 150 V200 H0Z" fill="hsl(${hue} 40% 45%)"/></svg>`;
+  return page(dress, name, `<h1>${escapeHtml(name)}</h1>${picture}<p>${escapeHtml(about)}</p>`, language);
 }
 
 function whoPage(kept: Leaf | Crate): string {
   return page(
     dress,
     `Who may look: ${kept.title}`,
-    `<h1>${escapeHtml(kept.title)}</h1><form method="post"><h2>Who may look</h2>${doorChoices(kept)}
+    `<h1>${escapeHtml(kept.title)}</h1><form method="post"><h2>Who may look</h2>${doorChoices(kept)}${itemDoors(kept)}
 <h2>May change it</h2><p><label><input type="checkbox" name="mayChange"${kept.mayChange ? ' checked' : ''}> Whoever looks may change it</label></p><button>Keep</button></form>`,
   );
+}
+
+/** A crate's items have doors of their own. */
+function itemDoors(kept: Leaf | Crate): string {
+  if (!('items' in kept)) return '';
+  return kept.items.map(({ name, door }, index) => `<fieldset><legend>${escapeHtml(name)}</legend>${doorChoices({ door, until: null }, `item${index}`)}</fieldset>`).join('');
 }

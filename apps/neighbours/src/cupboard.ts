@@ -8,7 +8,7 @@ export class Cupboard {
   readonly contents: Contents;
 
   constructor(private readonly file: string | null) {
-    this.contents = file !== null && existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as Contents) : structuredClone(firstContents);
+    this.contents = (file !== null && existsSync(file) ? readContents(file) : null) ?? structuredClone(firstContents);
   }
 
   /** Writes beside the file first, so that a stop in the middle loses nothing. */
@@ -18,4 +18,10 @@ export class Cupboard {
     writeFileSync(`${this.file}.new`, JSON.stringify(this.contents, null, 1));
     renameSync(`${this.file}.new`, this.file);
   }
+}
+
+/** Null for a file of an earlier day, when there were fewer services: they begin anew then. */
+function readContents(file: string): Contents | null {
+  const contents = JSON.parse(readFileSync(file, 'utf8')) as Partial<Contents>;
+  return contents.reels && contents.tones && contents.nips ? (contents as Contents) : null;
 }

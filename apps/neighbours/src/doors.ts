@@ -6,14 +6,20 @@ import type { Gatepost } from './gatepost.js';
 import { people } from './gatepost.js';
 import { escapeHtml } from './page.js';
 
-export type Entrance = 'enter' | 'to-the-gate' | 'ask' | 'forbidden';
+export type Entrance = 'enter' | 'over' | 'to-the-gate' | 'ask' | 'forbidden';
 
 /** What happens to a visitor at a thing's door. */
-export function entrance(kept: Kept, visitor: string | null): Entrance {
-  if (kept.door === 'open' || visitor === kept.owner) return 'enter';
+export function entrance(kept: Pick<Kept, 'owner' | 'door' | 'chosen' | 'until'>, visitor: string | null): Entrance {
+  if (visitor === kept.owner) return 'enter';
+  if (kept.until !== null && kept.until < today()) return 'over';
+  if (kept.door === 'open') return 'enter';
   if (kept.door === 'school') return visitor !== null && visitor in people ? 'enter' : 'to-the-gate';
   if (visitor === null) return 'ask';
   return kept.chosen.includes(visitor) ? 'enter' : 'forbidden';
+}
+
+function today(): string {
+  return new Date().toISOString().slice(0, 10);
 }
 
 export function fullAddress(request: Request): string {
@@ -21,7 +27,7 @@ export function fullAddress(request: Request): string {
 }
 
 /** True when the visitor owns the thing; otherwise the answer has been sent. */
-export function ownerOnly(kept: Kept, gatepost: Gatepost, request: Request, response: Response): boolean {
+export function ownerOnly(kept: { readonly owner: string }, gatepost: Gatepost, request: Request, response: Response): boolean {
   const visitor = gatepost.visitor(request);
   if (visitor === kept.owner) return true;
   if (visitor === null) response.redirect(gatepost.comeInAddress(fullAddress(request)));
@@ -35,16 +41,19 @@ const doorWords: readonly (readonly [Door, string])[] = [
   ['chosen', 'Chosen people'],
 ];
 
-/** The three radio buttons of an owner's page. */
-export function doorChoices(kept: Kept): string {
-  return doorWords
-    .map(([door, words]) => `<p><label><input type="radio" name="door" value="${door}"${kept.door === door ? ' checked' : ''}> ${escapeHtml(words)}</label></p>`)
-    .join('');
+/** The three radio buttons of an owner's page, and the day on which the link ends. */
+export function doorChoices({ door: chosen, until }: Pick<Kept, 'door' | 'until'>, name = 'door'): string {
+  const doors = doorWords.map(([door, words]) => `<p><label><input type="radio" name="${name}" value="${door}"${chosen === door ? ' checked' : ''}> ${escapeHtml(words)}</label></p>`);
+  return `${doors.join('')}${name === 'door' ? `<p><label>Lasts until <input type="date" name="until" value="${until ?? ''}"></label> (empty: for good)</p>` : ''}`;
+}
+
+export function doorOf(choice: unknown): Door | null {
+  return doorWords.find(([name]) => name === choice)?.[0] ?? null;
 }
 
 /** Takes what the owner chose. */
-export function setDoor(kept: Kept, choice: unknown, cupboard: Cupboard): void {
-  const door = doorWords.find(([name]) => name === choice)?.[0];
-  if (door) kept.door = door;
+export function setDoor(kept: Kept, choice: unknown, until: unknown, cupboard: Cupboard): void {
+  kept.door = doorOf(choice) ?? kept.door;
+  if (typeof until === 'string') kept.until = /^\d{4}-\d\d-\d\d$/.test(until) ? until : null;
   cupboard.save();
 }

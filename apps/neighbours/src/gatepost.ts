@@ -5,6 +5,7 @@
 import { randomBytes } from 'node:crypto';
 import express, { type Express, type Request, type Response } from 'express';
 import { escapeHtml, page, type Dress } from './page.js';
+import { speak, type Say } from './speech.js';
 
 /** Made-up people with their keys; all of them belong to the school. */
 export const people: Readonly<Record<string, string>> = { 'Maren Dallow': 'oyster', 'Tobiah Quill': 'bookend', 'Ysolde Marrick': 'reed' };
@@ -24,9 +25,9 @@ export class Gatepost {
 
   constructor(private readonly origin: string) {}
 
-  /** Where a visitor without a key is sent. */
-  comeInAddress(back: string): string {
-    return `${this.origin}/come-in?back=${encodeURIComponent(back)}`;
+  /** Where a visitor without a key is sent. `ownHouse`: told that the door is for the school's people. */
+  comeInAddress(back: string, ownHouse = false): string {
+    return `${this.origin}/come-in?${ownHouse ? 'house=own&' : ''}back=${encodeURIComponent(back)}`;
   }
 
   /** Who the visitor of a service is; null for a stranger. */
@@ -44,7 +45,7 @@ export class Gatepost {
     if (name !== undefined) {
       const visit = randomBytes(16).toString('hex');
       this.visits.set(visit, name);
-      response.setHeader('Set-Cookie', `visit=${visit}; Path=/; HttpOnly; SameSite=Lax`);
+      response.append('Set-Cookie', `visit=${visit}; Path=/; HttpOnly; SameSite=Lax`);
     }
     response.redirect(back.startsWith('/') && !back.startsWith('//') ? back : '/');
   }
@@ -53,11 +54,11 @@ export class Gatepost {
   pages(): Express {
     const app = express();
     app.use(express.urlencoded({ extended: false, limit: '10kb' }));
-    app.get('/come-in', (request, response) => void response.send(signInPage(String(request.query.back ?? ''), false)));
-    app.post('/come-in', (request: Request<object, unknown, { name?: string; key?: string; back?: string }>, response) => {
+    app.get('/come-in', (request, response) => void response.send(signInPage(String(request.query.back ?? ''), false, request.query.house === 'own', speak(request))));
+    app.post('/come-in', (request: Request<Record<string, string>, unknown, { name?: string; key?: string; back?: string }>, response) => {
       const { name = '', key = '', back = '' } = request.body;
       if (people[name] !== key || !isNeighbour(back)) {
-        response.status(200).send(signInPage(back, true));
+        response.status(200).send(signInPage(back, true, false, speak(request)));
         return;
       }
       const ticket = randomBytes(16).toString('hex');
@@ -65,7 +66,10 @@ export class Gatepost {
       const target = new URL(back);
       response.redirect(`${target.origin}/arrive?ticket=${ticket}&back=${encodeURIComponent(target.pathname + target.search)}`);
     });
-    app.get('/ask-for-a-key', (_request, response) => void response.send(page(dress, 'Ask for a key', '<h1>Ask for a key</h1><p>Your wish was noted. The owner hands out keys by hand.</p>')));
+    app.get('/ask-for-a-key', (request, response) => {
+      const say = speak(request);
+      response.send(page(dress, say('askForKey'), `<h1>${say('askForKey')}</h1><p>Your wish was noted. The owner hands out keys by hand.</p>`, say.language));
+    });
     return app;
   }
 }
@@ -74,15 +78,16 @@ function isNeighbour(address: string): boolean {
   return URL.canParse(address) && new URL(address).hostname.endsWith('.localhost');
 }
 
-function signInPage(back: string, wrong: boolean): string {
+function signInPage(back: string, wrong: boolean, ownHouse: boolean, say: Say): string {
   return page(
     dress,
-    'Sign in · Gatepost',
-    `<h1>Who goes there?</h1>${wrong ? '<p class="wrong">No such name with such a key.</p>' : ''}
+    `${say('signIn')} · Gatepost`,
+    `<h1>${say('whoGoesThere')}</h1>${ownHouse ? `<p>${say('ownHouse')}</p>` : ''}${wrong ? `<p class="wrong">${say('wrongKey')}</p>` : ''}
 <form method="post" action="/come-in"><input type="hidden" name="back" value="${escapeHtml(back)}">
-<label for="name">Name</label><input id="name" name="name" autocomplete="username">
-<label for="key">Key</label><input id="key" name="key" type="password" autocomplete="current-password">
-<button>Sign in</button></form><p><a href="/ask-for-a-key">Ask for a key</a></p>
+<label for="name">${say('name')}</label><input id="name" name="name" autocomplete="username">
+<label for="key">${say('key')}</label><input id="key" name="key" type="password" autocomplete="current-password">
+<button>${say('signIn')}</button></form><p><a href="/ask-for-a-key">${say('askForKey')}</a></p>
 <p><small>For the demonstration: Maren Dallow has the key <i>oyster</i>.</small></p>`,
+    say.language,
   );
 }

@@ -5,25 +5,40 @@
 import express, { type Express } from 'express';
 import { askleaf } from './askleaf.js';
 import { cofferlane } from './cofferlane.js';
-import { Gatepost } from './gatepost.js';
 import { Cupboard } from './cupboard.js';
+import { Gatepost } from './gatepost.js';
+import { glimreel } from './glimreel.js';
+import { hushtone } from './hushtone.js';
+import { nipaway } from './nipaway.js';
+import { Switchboard } from './switchboard.js';
 
 /** @param file where changes are kept between starts; null keeps them in memory */
 export function createNeighbours(file: string | null, port: number): Express {
   const cupboard = new Cupboard(file);
   const gatepost = new Gatepost(`http://gatepost.localhost:${port}`);
+  const short = nipaway(cupboard, port);
   const services: Readonly<Record<string, Express>> = {
     'cofferlane.localhost': cofferlane(cupboard, gatepost),
     'askleaf.localhost': askleaf(cupboard, gatepost),
+    'glimreel.localhost': glimreel(cupboard, gatepost),
+    'hushtone.localhost': hushtone(cupboard, gatepost),
     'gatepost.localhost': gatepost.pages(),
+    'nipaway.localhost': short,
+    'tally.nipaway.localhost': short,
   };
+  const switchboard = new Switchboard(Object.keys(services));
   const app = express();
   app.disable('x-powered-by');
   app.get('/alive', (_request, response) => void response.type('text/plain').send('alive'));
-  app.use((request, response, next) => {
-    const service = services[request.hostname];
-    if (service) service(request, response, next);
-    else response.status(404).type('text/plain').send('No such service.');
-  });
+  for (const [host, service] of Object.entries({ ...services, 'switchboard.localhost': switchboard.pages() })) {
+    const before = switchboard.before(host);
+    app.use((request, response, next) => {
+      if (request.hostname !== host) return next();
+      // Every service counts its visitors.
+      if (!request.headers.cookie?.includes('visitor=')) response.append('Set-Cookie', `visitor=${Date.now().toString(36)}; Path=/; SameSite=Lax`);
+      before(request, response, () => service(request, response, next));
+    });
+  }
+  app.use((_request, response) => void response.status(404).type('text/plain').send('No such service.'));
   return app;
 }

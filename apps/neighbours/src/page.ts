@@ -7,10 +7,11 @@ export interface Dress {
   readonly banner: string;
 }
 
-export function page(dress: Dress, title: string, body: string): string {
+/** @param head more for the page's head */
+export function page(dress: Dress, title: string, body: string, language = 'en', head = ''): string {
   return `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escapeHtml(title)}</title><style>${dress.css}</style></head>
+<html lang="${language}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
+<title>${escapeHtml(title)}</title>${head}<style>${dress.css}</style></head>
 <body><header>${dress.banner}</header><main>${body}</main></body></html>`;
 }
 

@@ -21,7 +21,7 @@ try {
   const loaded = await loadDemo(dataSource, {
     scenario: readScenario(),
     publicAddress: configuration.publicAddress,
-    neighbours: { cofferlane: `http://cofferlane.localhost:${port}`, askleaf: `http://askleaf.localhost:${port}` },
+    neighbours: Object.fromEntries(['cofferlane', 'askleaf', 'glimreel', 'hushtone'].map((name) => [name, `http://${name}.localhost:${port}`])),
     clock: new SystemClock(),
     storage: new FolderStorage(join(configuration.filesFolder, 'kept')),
     services: compileServices(readInstalledServices(configuration.servicesFolder).map(({ description }) => description), compileRe2),

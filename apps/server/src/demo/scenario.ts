@@ -5,7 +5,7 @@ import type { Role } from '@hapset/contract';
 import type { Content, DeviceProfile, PageDocument, PaperFormat, StudentAccounts } from '@hapset/core';
 
 export interface DemoItem {
-  /** `{cofferlane}` and `{askleaf}` stand for the stand-ins' addresses. */
+  /** `{cofferlane}`, `{askleaf}`, `{glimreel}` and `{hushtone}` stand for the stand-ins' addresses. */
   readonly link?: string;
   readonly words?: string;
   readonly content?: Content;

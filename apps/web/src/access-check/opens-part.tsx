@@ -48,18 +48,19 @@ export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; reado
   );
 }
 
-const reasonsShown = 4;
+const reasonsShown = 3;
 
 function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElement {
   const { mending, verdict, reasons } = check;
+  // Locked items stand in a list of their own.
+  const told = reasons.filter(({ reason }) => reason !== 'holds-locked');
   return (
     <>
-      {verdict !== 'open' && reasons.slice(0, reasonsShown).map(({ reason, detail }) => (
+      {verdict !== 'open' && told.slice(0, reasonsShown).map(({ reason, detail }) => (
         <p key={`${reason} ${detail}`} className="m-0 text-[14.5px]">
           {reasonSentence(reason, detail)}
         </p>
       ))}
-      {reasons.length > reasonsShown && <p className="m-0 text-[14.5px]">and {reasons.length - reasonsShown} more.</p>}
       {mending && mending.steps.length > 0 && (
         <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
           <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-[15px] leading-relaxed">
@@ -74,6 +75,7 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
           )}
         </div>
       )}
+      <Locked check={check} />
       <Seen check={check} />
       {check.inside && check.inside.opened > 0 && (
         <p className="mt-1.5 mb-0 text-[14px] text-muted">
@@ -88,6 +90,24 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
       ))}
       <Hops check={check} />
     </>
+  );
+}
+
+/** What in it does not open, each with its own way there. */
+function Locked({ check: { inside } }: { readonly check: AccessCheckView }): ReactElement | null {
+  if (!inside || inside.locked.length === 0) return null;
+  return (
+    <ul aria-label="What does not open in it" className="mt-1.5 mb-0 list-none p-0 text-[14px]">
+      {inside.locked.map(({ address, name, verdict }) => (
+        <li key={address} className="flex flex-wrap items-center gap-x-2 py-0.5">
+          <StateMark mark="stop" words={verdictWords[verdict].short} />
+          <a href={address} target="_blank" rel="noreferrer" className="font-semibold text-ink underline underline-offset-2">
+            {name}
+          </a>
+          <span className="text-muted">{verdictWords[verdict].short.toLowerCase()}</span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,5 +1,5 @@
 /** The fields of a description: whose addresses, which part each plays, what walls look like, what mends them. */
-import { addressRoles, linkKinds } from '@hapset/core';
+import { addressRoles, describedRights, linkKinds } from '@hapset/core';
 import { X } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import { useFieldArray, useWatch, type UseFormReturn } from 'react-hook-form';
@@ -7,9 +7,9 @@ import { Button } from '../design/button.js';
 import { SelectField, TextArea, TextField } from '../design/field.js';
 import { Sheet } from '../design/sheet.js';
 import { kindWords } from '../wording/kinds.js';
-import { roleWords, wallWords } from '../wording/services.js';
+import { rightWords, roleWords, wallWords } from '../wording/services.js';
 import { verdictWords } from '../wording/verdicts.js';
-import { idFromName, mendable, noAddress, noMending, noWall, type ServiceFields } from './service-fields.js';
+import { idFromName, mendable, noAddress, noMending, noRight, noWall, type ServiceFields } from './service-fields.js';
 
 type Form = UseFormReturn<ServiceFields>;
 
@@ -37,6 +37,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
       <Addresses form={form} />
       <Walls form={form} />
       <Mending form={form} />
+      <Rights form={form} />
     </div>
   );
 }
@@ -144,6 +145,29 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
           </Row>
         );
       })}
+    </Part>
+  );
+}
+
+function Rights({ form }: { readonly form: Form }): ReactElement {
+  const { register, formState } = form;
+  const { fields, append, remove } = useFieldArray({ control: form.control, name: 'rights' });
+  return (
+    <Part title="What visitors may do" aside="words on a page that opens" empty="None: it is told by what the page itself shows." add="Add words" onAdd={() => append(noRight)}>
+      {fields.map((field, index) => (
+        <Row key={field.id} label={`Right ${index + 1}`} onRemove={() => remove(index)}>
+          <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
+            <SelectField label="Students can" {...register(`rights.${index}.can`)}>
+              {describedRights.map((right) => (
+                <option key={right} value={right}>
+                  {rightWords[right]}
+                </option>
+              ))}
+            </SelectField>
+            <TextArea label="where it says" hint="One of these lines, in title, first lines or on a button." rows={2} {...register(`rights.${index}.words`)} problem={formState.errors.rights?.[index]?.words?.message} />
+          </div>
+        </Row>
+      ))}
     </Part>
   );
 }

@@ -1,5 +1,5 @@
 import type { FieldProblem } from '@hapset/contract';
-import type { AddressRole, DescriptionProblem, DescriptionProblemReason, WallDescription } from '@hapset/core';
+import type { AddressRole, DescriptionProblem, DescriptionProblemReason, RightDescription, WallDescription } from '@hapset/core';
 
 /** Whose page an address is, as a choice. */
 export const roleWords: Readonly<Record<AddressRole, string>> = {
@@ -26,6 +26,8 @@ export const wallWords: Readonly<Record<WallDescription['verdict'], string>> = {
   missing: 'has nothing there',
   obstructed: 'asks something first',
 };
+
+export const rightWords: Readonly<Record<RightDescription['can'], string>> = { comment: 'comment', change: 'change it', download: 'save it', answer: 'answer' };
 
 /** What is wrong with a description. `{}` stands for the detail. */
 export const descriptionProblemWords: Readonly<Record<DescriptionProblemReason, string>> = {

@@ -1,5 +1,5 @@
 /** When a lesson's links are opened again by the clock: late enough to be true, early enough to mend. */
-import { instantOf } from '../time/zoned.js';
+import { basicUtc, instantOf } from '../time/zoned.js';
 
 export const openingTimeNames = ['evening-before', 'hour-before'] as const;
 export type OpeningTime = (typeof openingTimeNames)[number];
@@ -32,5 +32,5 @@ export function dueOpenings(date: string, startsAt: string | null, timeZone: str
 }
 
 function dayBefore(date: string): string {
-  return new Date(Date.parse(`${date}T00:00:00Z`) - 24 * hourMs).toISOString().slice(0, 10);
+  return basicUtc(instantOf(date, '00:00', 'UTC') - 24 * hourMs).replace(/^(\d{4})(\d\d)(\d\d).*$/, '$1-$2-$3');
 }
