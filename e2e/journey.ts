@@ -4,6 +4,8 @@ import { expect, test as base, type Locator, type Page } from '@playwright/test'
 export const neighboursPort = process.env.HAPSET_TEST_NEIGHBOURS_PORT ?? '4410';
 export const cofferlane = `http://cofferlane.localhost:${neighboursPort}`;
 export const askleaf = `http://askleaf.localhost:${neighboursPort}`;
+export const glimreel = `http://glimreel.localhost:${neighboursPort}`;
+export const hushtone = `http://hushtone.localhost:${neighboursPort}`;
 
 const demoPassword = 'low-tide-at-nine';
 

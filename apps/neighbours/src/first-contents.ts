@@ -7,6 +7,8 @@ const common = { chosen: [] as string[], until: null };
 
 export const firstContents: Contents = {
   leaves: {
+    'seven-faults-locked': { ...common, title: 'Seven faults locked', owner: maren, door: 'school', mayChange: false, paragraphs: ['Nobody has read this yet.'] },
+    'seven-faults-open-to-change': { ...common, title: 'Open to change', owner: maren, door: 'open', mayChange: true, paragraphs: ['Everybody may write here, and somebody will: one letter more, one letter less, until nobody knows what it said.'] },
     'field-guide-to-limpets': {
       ...common,
       title: 'Field guide to limpets',
@@ -54,6 +56,17 @@ export const firstContents: Contents = {
     },
   },
   crates: {
+    'seven-faults-box': {
+      ...common,
+      title: 'Box of faults',
+      owner: maren,
+      door: 'open',
+      mayChange: false,
+      items: [
+        { name: 'fault-01', about: 'A straight line', door: 'open' },
+        { name: 'fault-02', about: 'A line that stops', door: 'school' },
+      ],
+    },
     'photo-bank-north-cove': {
       ...common,
       title: 'Photo bank, north cove',
@@ -70,6 +83,7 @@ export const firstContents: Contents = {
     },
   },
   asks: {
+    'seven-faults-full': { ...common, title: 'Seven faults full', owner: maren, door: 'open', about: 'There was room for two.', questions: ['Your group'], taking: true, answers: 2, limit: 2, once: true },
     'tide-line-tally': {
       ...common,
       title: 'Tide-line tally',
@@ -108,12 +122,16 @@ export const firstContents: Contents = {
     },
   },
   reels: {
+    'seven-faults-dark': { title: 'Seven faults dark', owner: maren, about: 'A film of a lamp that is off.', showing: 'dark', before: 'nothing', embedding: true },
     'a-limpet-walks': { title: 'A limpet walks', owner: maren, about: 'Eight hours of a limpet, in eight seconds. It goes to graze, and it comes home to its own scar.', showing: 'by-link', before: 'nothing', embedding: false },
     'yeast-at-work': { title: 'Yeast at work', owner: maren, about: 'Dough in a glass, one picture a minute.', showing: 'dark', before: 'nothing', embedding: true },
     'gulls-at-night': { title: 'Gulls at night', owner: tobiah, about: 'What a gull does when nobody looks.', showing: 'public', before: 'candles', embedding: true },
     'boats-come-in': { title: 'Boats come in', owner: tobiah, about: 'Eleven boats and one tide.', showing: 'public', before: 'crumbs', embedding: true },
   },
   tones: {
+    'seven-faults-over': { ...common, title: 'Seven faults over', owner: maren, door: 'open', until: '2026-01-31', about: 'It ended in January.', hertz: 130, mayTake: false },
+    'seven-faults-school': { ...common, title: 'Seven faults school', owner: maren, door: 'school', about: 'For the house alone.', hertz: 147, mayTake: false },
+    'news-of-the-pier': { ...common, title: 'News of the pier', owner: maren, door: 'open', about: 'The gulls have it.', hertz: 196, mayTake: false },
     'waves-at-the-pier': { ...common, title: 'Waves at the pier', owner: maren, door: 'school', about: 'Close your eyes and count them.', hertz: 110, mayTake: false },
     foghorn: { ...common, title: 'The foghorn', owner: tobiah, door: 'open', about: 'It sounds twice, and then it waits.', hertz: 82, mayTake: true },
     'last-years-song': { ...common, title: 'Last year’s song', owner: maren, door: 'open', until: '2026-06-30', about: 'The song of the summer fair.', hertz: 294, mayTake: false },

@@ -23,6 +23,7 @@ export { verdictReasons, type Finding, type Judgement, type VerdictReason } from
 export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './access/doubts.js';
 export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './access/inside.js';
 export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './access/opening-times.js';
+export { addressAtService } from './access/on-the-way.js';
 export { rightsOf, type Rights } from './access/rights.js';
 export { judgeAccess } from './access/verdict.js';
 

@@ -1,7 +1,7 @@
 /** Asks for checks, stops them, and finds the last one of each material. The runner does the work. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { mendingFor } from '@hapset/core';
+import { addressAtService, mendingFor } from '@hapset/core';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
@@ -65,7 +65,7 @@ export class AccessCheckService {
       materials.map((material) => {
         const own = rows.filter((row) => row.materialId === material.id && row.link === addressOf(material, publicAddress));
         const done = own.find((row) => row.state === 'done') ?? null;
-        const steps = done?.verdict ? (mendingFor(done.verdict, done.link, catalogue)?.steps.length ?? 0) : 0;
+        const steps = done?.verdict ? (mendingFor(done.verdict, done.evidence ? addressAtService(done.evidence, catalogue) : done.link, catalogue)?.steps.length ?? 0) : 0;
         return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];
       }),
     );

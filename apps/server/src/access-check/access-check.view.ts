@@ -1,5 +1,5 @@
 import type { AccessCheckView, EarlierCheck, LinkCheckView } from '@hapset/contract';
-import { doubtsOf, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, type Evidence, type ServiceCatalogue } from '@hapset/core';
+import { addressAtService, doubtsOf, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, type Evidence, type ServiceCatalogue } from '@hapset/core';
 import type { Material } from '../material/material.entity.js';
 import type { AccessCheck } from './access-check.entity.js';
 
@@ -26,7 +26,7 @@ export function toAccessCheckView(check: AccessCheck, material: Material, catalo
     sizeBytes: evidence?.final?.sizeBytes ?? null,
     hops: evidence?.hops ?? [],
     inside: insideOf(evidence),
-    mending: verdict ? mendingFor(verdict, check.link, catalogue) : null,
+    mending: verdict ? mendingFor(verdict, evidence ? addressAtService(evidence, catalogue) : check.link, catalogue) : null,
     trimmed: check.trimmed?.same ? { link: check.trimmed.link, removed: check.trimmed.removed } : null,
     ownShorteners: [...new Set(hosts)].filter((host) => isOwnShortener(host, catalogue)),
   };

@@ -6,8 +6,8 @@ describe('the facts of a page', () => {
   it('are what a person would see', () => {
     const facts = read('<title> Tide\n tables </title><style>p{}</style><script>var x</script><body><nav>Home</nav><h1>Tides</h1><p>High <b>water</b> at nine.</p><p hidden>secret</p><p style="display: none">also</p><noscript>no</noscript>');
     expect(facts.title).toBe('Tide tables');
-    expect(facts.firstLines).toEqual(['Home', 'Tides', 'High water at nine.']);
-    expect(facts.visibleCharacters).toBe(4 + 5 + 19);
+    expect(facts.firstLines).toEqual(['Tides', 'High water at nine.']);
+    expect(facts.visibleCharacters).toBe(5 + 19);
     expect(facts.scripts).toBe(1);
   });
 
@@ -24,6 +24,12 @@ describe('the facts of a page', () => {
     expect(read('<meta http-equiv="Refresh" content="0; URL=\'next\'">').refreshTo).toBe('https://a.example/dir/next');
     expect(read('<meta http-equiv="refresh" content="300">').refreshTo).toBeNull();
     expect(read('<meta http-equiv="refresh" content="3600;url=/later">').refreshTo).toBeNull();
+  });
+
+  it('leave out menus, heads and feet of the page, but not those of its text', () => {
+    const facts = read('<header>The harbour</header><nav>Home</nav><article><header><h1>Tides</h1></header>Twice a day<footer>by Ysolde</footer></article><footer>Imprint</footer>');
+    expect(facts.firstLines).toEqual(['Tides', 'Twice a day', 'by Ysolde']);
+    expect(read('<header>Nothing but a head</header>')).toMatchObject({ firstLines: ['Nothing but a head'], visibleCharacters: 18 });
   });
 
   it('leave out what style sheets and closed dialogs hide, and no more', () => {

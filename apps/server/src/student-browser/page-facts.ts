@@ -14,7 +14,9 @@ export interface ReadPage {
 
 const unseen = new Set(['script', 'style', 'noscript', 'template', 'svg', 'math', 'title', 'select', 'datalist', 'object']);
 const blocks = new Set(['address', 'article', 'aside', 'blockquote', 'br', 'button', 'dd', 'div', 'dl', 'dt', 'fieldset', 'figcaption', 'footer', 'form', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'header', 'hr', 'legend', 'li', 'main', 'nav', 'ol', 'p', 'pre', 'section', 'summary', 'table', 'td', 'th', 'tr', 'ul']);
-const menus = new Set(['nav', 'header', 'footer', 'aside']);
+const menus = new Set(['nav', 'header', 'footer']);
+/** In here a head or foot belongs to the text. */
+const texts = new Set(['main', 'article', 'section']);
 const notVisible = new Set(['hidden', 'submit', 'button', 'image', 'reset']);
 const firstLinesKept = 12;
 const lineLength = 200;
@@ -44,6 +46,7 @@ interface Open {
   readonly name: string;
   readonly hides: boolean;
   readonly menu: boolean;
+  readonly isText: boolean;
   readonly editable: boolean;
 }
 interface OpenForm {
@@ -60,6 +63,7 @@ class Reading {
   private readonly path: Open[] = [];
   private hiddenDepth = 0;
   private menuDepth = 0;
+  private textDepth = 0;
   private editableDepth = 0;
   private readonly hiddenNames = new Set<string>();
   private title: string | null = null;
@@ -71,9 +75,9 @@ class Reading {
   private styleText = '';
   private media = 0;
   private editableCharacters = 0;
-  private visibleCharacters = 0;
+  private readonly bodyText = new Lines();
+  private readonly menuText = new Lines();
   private line = '';
-  private readonly firstLines: string[] = [];
   private readonly forms: OpenForm[] = [];
   private form: OpenForm | null = null;
   private readonly buttons: string[] = [];
@@ -85,9 +89,11 @@ class Reading {
 
   open(name: string, attributes: Attributes): void {
     const hides = unseen.has(name) || this.isHidden(name, attributes);
-    const menu = menus.has(name) || /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? '');
+    const isText = texts.has(name);
+    const menu = (menus.has(name) && (name === 'nav' || this.textDepth === 0)) || /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? '');
+    if (menu) this.endLine();
     const editable = attributes.contenteditable !== undefined && attributes.contenteditable !== 'false';
-    this.path.push({ name, hides, menu, editable });
+    this.path.push({ name, hides, menu, isText, editable });
     if (name === 'title') this.title ??= '';
     if (name === 'meta') this.meta(attributes);
     if (name === 'script') this.scripts += 1;
@@ -95,6 +101,7 @@ class Reading {
     if (name === 'form') this.beginForm(attributes, hides);
     if (hides) this.hiddenDepth += 1;
     if (menu) this.menuDepth += 1;
+    if (isText) this.textDepth += 1;
     if (editable) this.editableDepth += 1;
     if (blocks.has(name)) this.endLine();
     if (name === 'input' || name === 'select' || name === 'textarea') this.field(name, attributes);
@@ -107,7 +114,11 @@ class Reading {
   close(name: string): void {
     const top = this.path.pop();
     if (top?.hides) this.hiddenDepth -= 1;
-    if (top?.menu) this.menuDepth -= 1;
+    if (top?.menu) {
+      this.endLine();
+      this.menuDepth -= 1;
+    }
+    if (top?.isText) this.textDepth -= 1;
     if (top?.editable) this.editableDepth -= 1;
     if (name === 'style') this.readStyles();
     if (name === 'title' && this.title === '') this.title = this.titleText;
@@ -135,12 +146,14 @@ class Reading {
 
   done(): ReadPage {
     this.endLine();
+    // A page that is nothing but a head is told by that.
+    const lines = this.bodyText.characters > 0 ? this.bodyText : this.menuText;
     const visible = this.forms.filter((form) => form.seen && (form.fields.length > 0 || form.buttons.length > 0));
     const facts: PageFacts = {
       title: squeeze(this.title ?? '').slice(0, lineLength),
       picture: this.picture,
-      firstLines: this.firstLines,
-      visibleCharacters: this.visibleCharacters,
+      firstLines: lines.first,
+      visibleCharacters: lines.characters,
       forms: visible.map(({ action, method, fields, buttons, filledCharacters }): FormFacts => ({ action, method, fields, buttons, filledCharacters })),
       scripts: this.scripts,
       media: this.media,
@@ -207,9 +220,7 @@ class Reading {
   private endLine(): void {
     const line = squeeze(this.line);
     this.line = '';
-    if (line === '') return;
-    this.visibleCharacters += line.length;
-    if (this.firstLines.length < firstLinesKept) this.firstLines.push(line.slice(0, lineLength));
+    if (line !== '') (this.menuDepth > 0 ? this.menuText : this.bodyText).add(line);
   }
 
   private postsItselfTo(): string | null {
@@ -219,6 +230,16 @@ class Reading {
 
   private resolve(address: string): string | null {
     return address.length <= 4000 && URL.canParse(address, this.address) ? new URL(address, this.address).href : null;
+  }
+}
+
+class Lines {
+  readonly first: string[] = [];
+  characters = 0;
+
+  add(line: string): void {
+    this.characters += line.length;
+    if (this.first.length < firstLinesKept) this.first.push(line.slice(0, lineLength));
   }
 }
 

@@ -79,7 +79,7 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
       <Seen check={check} />
       {check.inside && check.inside.opened > 0 && (
         <p className="mt-1.5 mb-0 text-[14px] text-muted">
-          {plural(check.inside.opened, 'thing')} in it opened as well{check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
+          {plural(check.inside.opened, 'thing')} in it {check.inside.opened === 1 ? 'was' : 'were'} opened as well{check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
         </p>
       )}
       {check.doubts.map(({ reason, detail }) => (

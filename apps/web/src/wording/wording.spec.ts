@@ -1,5 +1,5 @@
 import { mediaKinds, problemReasons, sheetWarnings } from '@hapset/contract';
-import { accessVerdicts, addressRoles, columnRoles, contentProblemReasons, descriptionProblemReasons, grains, materialKinds, repairKinds, verdictReasons } from '@hapset/core';
+import { accessVerdicts, addressRoles, columnRoles, contentProblemReasons, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, repairKinds, verdictReasons, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -7,8 +7,8 @@ import { kindWords, mediaWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
 import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
-import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
-import { reasonSentence, reasonWords, verdictWords } from './verdicts.js';
+import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, rightWords, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
+import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
 
 /** Every sentence says something, and none shouts. */
@@ -33,7 +33,8 @@ describe('every reason has words', () => {
   it('services: parts, walls, problems and files', () => {
     expectWords(roleWords, addressRoles);
     expectWords(roleSentences, addressRoles.filter((role) => role !== 'student'));
-    expectWords(wallWords, ['sign-in', 'named-only', 'closed', 'missing']);
+    expectWords(wallWords, wallVerdicts);
+    expectWords(rightWords, describedRights);
     expectWords(descriptionProblemWords, descriptionProblemReasons);
     expectWords(serviceFileWords, ['too-large', 'not-json', 'no-description']);
   });
@@ -42,6 +43,14 @@ describe('every reason has words', () => {
     expectWords(mediaWords, mediaKinds);
   });
   it('grains', () => expectWords(grainWords, grains));
+  it('doubts', () => expectWords(doubtWords, doubtReasons));
+  it('what students can do, in a sentence', () => {
+    const nothing = { look: false, comment: false, change: false, download: false, answer: 'no' } as const;
+    expect(rightsSentence({ ...nothing, look: true })).toBe('Students can look.');
+    expect(rightsSentence({ ...nothing, look: true, download: true, answer: 'once' })).toBe('Students can look, save it and answer once.');
+    expect(rightsSentence({ ...nothing, look: true, comment: true, change: true, answer: 'again' })).toBe('Students can look, comment, change it and answer, as often as they like.');
+    expect(rightsSentence(nothing)).toBe('Students can do nothing with it.');
+  });
   it('verdicts', () => {
     expectWords(Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.short])), accessVerdicts);
     expectWords(Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.heading])), accessVerdicts);

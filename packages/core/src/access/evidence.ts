@@ -71,9 +71,9 @@ export interface PageFacts {
   readonly title: string;
   /** Address of the picture that the page offers for previews; null without one. */
   readonly picture?: string | null;
-  /** The first lines that a person would see, at most twelve, each at most 200 characters. */
+  /** The first lines that a person would see, those of menus left out, at most twelve, each at most 200 characters. */
   readonly firstLines: readonly string[];
-  /** Characters that a person would see on the whole page. */
+  /** Characters that a person would see on the whole page, those of menus left out. */
   readonly visibleCharacters: number;
   readonly forms: readonly FormFacts[];
   readonly scripts: number;

@@ -4,8 +4,9 @@
  */
 import type { KnownWall, ServiceCatalogue } from '../service/catalogue.js';
 import type { WallDescription } from '../service/description.js';
-import { hostMatches, serviceAt } from '../service/match.js';
+import { hostMatches } from '../service/match.js';
 import type { Evidence, PageFacts } from './evidence.js';
+import { servicesOnTheWay } from './on-the-way.js';
 import { english } from './marks/english.js';
 import { french } from './marks/french.js';
 import { german } from './marks/german.js';
@@ -56,12 +57,18 @@ export function findSoleWords({ final }: Evidence, mark: Mark): string | null {
   return final?.page && isShort(final.page, soleLength, denseSoleLength) ? findMark(final.page, mark) : null;
 }
 
-/** The wall of that kind which the link's service is known for, when the final page is it. */
+/** The wall which a service on the way is known for, when the final page is it and means that verdict. */
 export function findWall(evidence: Evidence, catalogue: ServiceCatalogue, verdict: WallDescription['verdict']): WallDescription | null {
-  const { final, asked } = evidence;
-  const service = URL.canParse(asked) ? serviceAt(new URL(asked).hostname, catalogue) : null;
-  if (!final || !service) return null;
-  return service.walls.find((known) => known.wall.verdict === verdict && isWall(known, final.address, final.page))?.wall ?? null;
+  const wall = findAnyWall(evidence, catalogue);
+  return wall?.verdict === verdict ? wall : null;
+}
+
+/** The first wall that fits, of the services on the way in their order. */
+export function findAnyWall(evidence: Evidence, catalogue: ServiceCatalogue): WallDescription | null {
+  const { final } = evidence;
+  if (!final) return null;
+  const walls = servicesOnTheWay(evidence, catalogue).flatMap((service) => service.walls);
+  return walls.find((known) => isWall(known, final.address, final.page))?.wall ?? null;
 }
 
 /** The words by which a wall was told: its service's own, or the general ones of a notice. Null for no wall. */

@@ -3,6 +3,7 @@ import { sampleCatalogue } from '../test/sample-services.js';
 import { doubtsOf, strangersBetween } from './doubts.js';
 import type { Evidence, PageFacts } from './evidence.js';
 import { isFolder, linksInside, type PageLink } from './inside.js';
+import { addressAtService } from './on-the-way.js';
 import { dueOpenings } from './opening-times.js';
 import { rightsOf } from './rights.js';
 import { judgeAccess } from './verdict.js';
@@ -91,6 +92,22 @@ describe('what is looked into', () => {
     expect(isFolder('http://cofferlane.localhost/leaf/a', sampleCatalogue)).toBe(false);
   });
   it('a written page: every link', () => expect(inside('written-page', 'https://k.example/p/abc', links('https://a.example/1', 'https://b.example/2', 'https://k.example/p/abc', 'https://k.example/p/other'))).toEqual(['https://a.example/1', 'https://b.example/2', 'https://k.example/p/other']));
+});
+
+describe('a short link before a described service', () => {
+  const hops = ['https://short.example/x', 'http://cofferlane.localhost/leaf/a', 'http://gatepost.localhost/come-in'];
+  const led = evidence({ title: 'Welcome' }, { asked: hops[0], hops });
+  it('is judged by the walls of the service, and mended there', () => {
+    expect(judgeAccess(led, sampleCatalogue)).toMatchObject({ verdict: 'sign-in', reasons: [{ reason: 'led-to-sign-in', detail: 'gatepost.localhost' }] });
+    expect(addressAtService(led, sampleCatalogue)).toBe('http://cofferlane.localhost/leaf/a');
+    expect(addressAtService(led, emptyCatalogue)).toBe('https://short.example/x');
+  });
+  it('counts what a description says of a page more than its status', () => {
+    const gone = evidence({ title: 'This leaf was blown away' }, { asked: 'http://cofferlane.localhost/leaf/a' });
+    const [final] = [gone.final && { ...gone.final, status: 410 }];
+    expect(judgeAccess({ ...gone, final }, sampleCatalogue).reasons).toEqual([{ reason: 'says-missing', detail: '' }]);
+    expect(judgeAccess({ ...gone, final }, emptyCatalogue).reasons).toEqual([{ reason: 'status-missing', detail: '410' }]);
+  });
 });
 
 describe('when lessons are opened by the clock', () => {

@@ -3,9 +3,9 @@
  * knows. Only what shows is told; a service may allow more behind a script.
  */
 import type { ServiceCatalogue } from '../service/catalogue.js';
-import { serviceAt } from '../service/match.js';
 import type { Evidence, FormFacts, PageFacts } from './evidence.js';
 import { findIn, findMark, textOf } from './find-marks.js';
+import { servicesOnTheWay } from './on-the-way.js';
 
 export interface Rights {
   readonly look: boolean;
@@ -22,11 +22,12 @@ const textInField = 80;
 const writingPlace = 20;
 
 /** Null where nothing came that could be looked at. */
-export function rightsOf({ asked, final }: Evidence, catalogue: ServiceCatalogue): Rights | null {
+export function rightsOf(evidence: Evidence, catalogue: ServiceCatalogue): Rights | null {
+  const { final } = evidence;
   if (!final || final.status < 200 || final.status >= 300) return null;
   const { page } = final;
   if (!page) return { look: final.attachment !== true, comment: false, change: false, download: true, answer: 'no' };
-  const described = describedRights(asked, page, catalogue);
+  const described = describedRights(evidence, page, catalogue);
   const comments = page.forms.some((form) => form.fields.includes('textarea') && findIn(form.buttons.join('\n'), 'commentButton') !== null);
   const change = described.includes('change') || (page.editableCharacters ?? 0) >= writingPlace || page.forms.some(isTextInForm);
   const answers = described.includes('answer') || page.forms.some(isQuestionForm);
@@ -39,10 +40,10 @@ export function rightsOf({ asked, final }: Evidence, catalogue: ServiceCatalogue
   };
 }
 
-function describedRights(asked: string, page: PageFacts, catalogue: ServiceCatalogue): readonly string[] {
-  const service = URL.canParse(asked) ? serviceAt(new URL(asked).hostname, catalogue) : null;
+function describedRights(evidence: Evidence, page: PageFacts, catalogue: ServiceCatalogue): readonly string[] {
   const text = textOf(page).toLowerCase();
-  return (service?.description.rights ?? []).flatMap(({ can, words }) => (words.some((word) => text.includes(word.toLowerCase())) ? [can] : []));
+  const known = servicesOnTheWay(evidence, catalogue).flatMap(({ description }) => description.rights ?? []);
+  return known.flatMap(({ can, words }) => (words.some((word) => text.includes(word.toLowerCase())) ? [can] : []));
 }
 
 function isTextInForm(form: FormFacts): boolean {

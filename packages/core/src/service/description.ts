@@ -15,6 +15,7 @@ export interface ServiceDescription {
   readonly hosts: readonly string[];
   /** In their order: the first that fits an address tells its part and kind. */
   readonly addresses: readonly AddressDescription[];
+  /** In their order: the first that fits counts. */
   readonly walls: readonly WallDescription[];
   readonly mending: readonly MendingDescription[];
   /** Words on a page that opens, which tell what its visitors may do there. */

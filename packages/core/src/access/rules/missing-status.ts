@@ -1,7 +1,12 @@
 /** Gone, by the status of the answer (RFC 9110, 15.5.5 and 15.5.11). */
+import { findAnyWall } from '../find-marks.js';
 import type { Rule } from '../judgement.js';
 
 export const missingStatus: Rule = {
   verdict: 'missing',
-  find: ({ final }) => (final?.status === 404 || final?.status === 410 ? [{ reason: 'status-missing', detail: String(final.status) }] : []),
+  find: (evidence, catalogue) => {
+    const status = evidence.final?.status;
+    // A service that is described may say with that status what is gone: a day, a place.
+    return (status === 404 || status === 410) && findAnyWall(evidence, catalogue) === null ? [{ reason: 'status-missing', detail: String(status) }] : [];
+  },
 };

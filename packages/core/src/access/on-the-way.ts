@@ -1,0 +1,15 @@
+/** Which described services a link led through: a short link of anybody's may stand before the service that matters. */
+import type { KnownService, ServiceCatalogue } from '../service/catalogue.js';
+import { serviceAt } from '../service/match.js';
+import type { Evidence } from './evidence.js';
+
+/** In the order of the way, each once. */
+export function servicesOnTheWay({ asked, hops }: Pick<Evidence, 'asked' | 'hops'>, catalogue: ServiceCatalogue): readonly KnownService[] {
+  const hosts = [asked, ...hops.map(({ address }) => address)].flatMap((address) => (URL.canParse(address) ? [new URL(address).hostname] : []));
+  return [...new Set(hosts.flatMap((host) => serviceAt(host, catalogue) ?? []))];
+}
+
+/** The address at which the material is looked after: the first on the way that belongs to a described service, or the link itself. */
+export function addressAtService({ asked, hops }: Pick<Evidence, 'asked' | 'hops'>, catalogue: ServiceCatalogue): string {
+  return [asked, ...hops.map(({ address }) => address)].find((address) => URL.canParse(address) && serviceAt(new URL(address).hostname, catalogue)) ?? asked;
+}
