@@ -1,45 +1,38 @@
 // A file of 200 MB comes in and goes out again: what the server's memory does meanwhile, and how fast against a plain copy.
-import { createReadStream, createWriteStream, readFileSync, rmSync } from 'node:fs';
+import { createReadStream, createWriteStream } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { projectFolder, readSettings } from '../settings.mjs';
-import { startStack } from '../stack.mjs';
+import { watchingMemory, withServer } from '../signed-in.mjs';
 
 const sizeBytes = 200_000_000;
 const partBytes = 4_000_000;
 const part = Buffer.alloc(partBytes, 'low tide at nine, high tide at three. ');
 
-export async function bench() {
+export function bench() {
   const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
-  rmSync(settings.dataFolder, { recursive: true, force: true });
-  const stack = await startStack(settings);
-  try {
-    const pid = Number(readFileSync(join(settings.dataFolder, 'running', 'server'), 'utf8'));
-    const session = await fetch(`${settings.address}/api/session`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ email: 'maren.dallow@fernhollow.example', password: 'low-tide-at-nine' }) });
-    const cookie = session.headers.getSetCookie()[0].split(';')[0];
-    const before = residentMegabytes(pid);
-    let most = before;
-    const watch = setInterval(() => (most = Math.max(most, residentMegabytes(pid))), 50);
-    const sentMs = await timed(() => send(settings.address, cookie));
-    const file = await sentMs.value;
-    const gotMs = await timed(async () => {
-      const response = await fetch(`${settings.address}${file.address}`);
-      let bytes = 0;
-      for await (const chunk of response.body) bytes += chunk.length;
-      if (bytes !== sizeBytes) throw new Error(`got ${bytes} bytes`);
+  return withServer(settings, async (server) => {
+    const { before, most, value } = await watchingMemory(server, async () => {
+      const sentMs = await timed(() => send(server.address, server.cookie));
+      const gotMs = await timed(() => get(`${server.address}${sentMs.value.address}`));
+      return { sentMs, gotMs };
     });
-    clearInterval(watch);
     const copy = await timed(() => copyOnDisk(settings.dataFolder));
     return [
       { what: 'memory of the server before', value: `${before.toFixed(0)} MB`, target: '' },
       { what: 'most while 200 MB came in and went out', value: `${most.toFixed(0)} MB`, target: 'flat' },
       { what: 'growth', value: `${(most - before).toFixed(0)} MB`, target: 'well below the file' },
-      { what: 'sending and keeping, against a copy on the disk', value: `${(sentMs.ms / copy.ms).toFixed(1)} times`, target: '' },
-      { what: 'getting it, against a copy on the disk', value: `${(gotMs.ms / copy.ms).toFixed(1)} times`, target: '' },
+      { what: 'sending and keeping, against a copy on the disk', value: `${(value.sentMs.ms / copy.ms).toFixed(1)} times`, target: '' },
+      { what: 'getting it, against a copy on the disk', value: `${(value.gotMs.ms / copy.ms).toFixed(1)} times`, target: '' },
     ];
-  } finally {
-    await stack.stop();
-  }
+  });
+}
+
+async function get(address) {
+  const response = await fetch(address);
+  let bytes = 0;
+  for await (const chunk of response.body) bytes += chunk.length;
+  if (bytes !== sizeBytes) throw new Error(`got ${bytes} bytes`);
 }
 
 async function send(address, cookie) {
@@ -69,8 +62,4 @@ async function timed(work) {
   const began = performance.now();
   const value = await work();
   return { ms: typeof value === 'number' ? value : performance.now() - began, value };
-}
-
-function residentMegabytes(pid) {
-  return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 }

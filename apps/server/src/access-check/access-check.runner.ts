@@ -10,7 +10,7 @@ import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { AccessCheck } from './access-check.entity.js';
-import { AccessCheckWork } from './access-check.work.js';
+import { AccessCheckWork, type CheckSurroundings } from './access-check.work.js';
 
 export const runnerLimits = { atOnce: 40, atOneHost: 6 } as const;
 const leaseMs = 40_000;
@@ -74,9 +74,12 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
 
   private async startWhatFits(): Promise<void> {
     if (this.ended || this.running.size >= runnerLimits.atOnce) return;
-    for (const check of await this.claim()) {
+    const claimed = await this.claim();
+    if (claimed.length === 0) return;
+    const surroundings = await this.worker.prepare();
+    for (const check of claimed) {
       const stop = new AbortController();
-      const finished = this.run(check, stop.signal)
+      const finished = this.run(check, surroundings, stop.signal)
         .catch((error: unknown) => this.logger.error({ err: error, check: check.id }, 'an access check failed'))
         .finally(() => {
           this.running.delete(check.id);
@@ -97,7 +100,7 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
        WHERE id IN (${ids.map(() => '?').join(',')}) AND (state = 'waiting' OR (state = 'opening' AND lease_until < ?))`,
       [claim, new Date(now.getTime() + leaseMs), ...ids, now],
     );
-    return this.checks.findBy({ claim });
+    return this.checks.find({ where: { claim }, relations: { material: true } });
   }
 
   private async idsThatFit(now: Date): Promise<readonly string[]> {
@@ -117,10 +120,10 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     return fitting;
   }
 
-  private async run(check: AccessCheck, stop: AbortSignal): Promise<void> {
+  private async run(check: AccessCheck, surroundings: CheckSurroundings, stop: AbortSignal): Promise<void> {
     const renewal = setInterval(() => void this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) }), leaseMs / 3);
     try {
-      await this.worker.work(check, stop);
+      await this.worker.work(check, surroundings, stop);
     } finally {
       clearInterval(renewal);
     }

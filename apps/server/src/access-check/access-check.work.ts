@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { isFolder, judgeAccess, letsIn, samePage, trimLink, type Evidence, type Holder, type Judgement, type MaterialKind, type ServiceCatalogue } from '@hapset/core';
-import { In, Repository, type EntityManager } from 'typeorm';
+import { In, Repository, type FindOptionsWhere } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { Material } from '../material/material.entity.js';
 import { SchoolService } from '../school/school.service.js';
@@ -14,6 +14,11 @@ import { smallPicture } from './small-picture.js';
 
 const detailLength = 500;
 
+export interface CheckSurroundings {
+  readonly catalogue: ServiceCatalogue;
+  readonly publicAddress: string;
+}
+
 @Injectable()
 export class AccessCheckWork {
   constructor(
@@ -24,24 +29,21 @@ export class AccessCheckWork {
     private readonly clock: Clock,
   ) {}
 
-  /** Writes nothing when it was stopped. */
-  async work(check: AccessCheck, stop: AbortSignal): Promise<void> {
-    const catalogue = await this.services.catalogue();
-    const { publicAddress } = await this.school.get();
+  /** What checks that begin together share. */
+  async prepare(): Promise<CheckSurroundings> {
+    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
+    return { catalogue, publicAddress };
+  }
+
+  /** Writes nothing when it was stopped. @param check with its material */
+  async work(check: AccessCheck, { catalogue, publicAddress }: CheckSurroundings, stop: AbortSignal): Promise<void> {
     const opened = await this.browser.openPage(check.link, stop, publicAddress);
-    const holder = letsIn(judgeAccess(opened.evidence, catalogue).verdict) ? await this.holderOf(check, catalogue) : null;
+    const holder = letsIn(judgeAccess(opened.evidence, catalogue).verdict) ? holderOf(check, catalogue) : null;
     const evidence = holder ? await lookInside(holder, opened, { browser: this.browser, catalogue, publicAddress, stop }) : opened.evidence;
     const judgement = judgeAccess(evidence, catalogue);
     const trimmed = letsIn(judgement.verdict) ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
     const picture = letsIn(judgement.verdict) ? await smallPicture(this.browser, evidence, publicAddress, stop) : null;
     if (!stop.aborted) await this.finish(check, evidence, judgement, { trimmed, picture, pictureBytes: picture?.length ?? null });
-  }
-
-  private async holderOf({ materialId, link }: AccessCheck, catalogue: ServiceCatalogue): Promise<Holder | null> {
-    if (isFolder(link, catalogue)) return 'folder';
-    if (materialId === null) return null;
-    const material = await this.checks.manager.findOne(Material, { where: { id: materialId }, select: { id: true, kind: true } });
-    return material?.kind === 'folder' || material?.kind === 'written-page' ? material.kind : null;
   }
 
   /** Opens the link without what only counts visitors, where it has such parameters. */
@@ -53,25 +55,40 @@ export class AccessCheckWork {
   /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
   private async finish(check: AccessCheck, evidence: Evidence, { verdict, reasons }: Judgement, more: Pick<AccessCheck, 'trimmed' | 'picture' | 'pictureBytes'>): Promise<void> {
     const told = reasons.map(({ reason, detail }) => ({ reason, detail: detail.slice(0, detailLength) }));
+    const own = { id: check.id, state: 'opening' as const, claim: check.claim ?? '' };
+    const result = { state: 'done' as const, finishedAt: this.clock.now(), leaseUntil: null, verdict, reasons: told, evidence, ...more };
+    const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
+    const learnt = seen && check.material ? learn(check.material, evidence) : [];
+    if (learnt.length === 0) {
+      await this.checks.update(own, result);
+      return;
+    }
     await this.checks.manager.transaction(async (manager) => {
-      const { affected } = await manager.update(
-        AccessCheck,
-        { id: check.id, state: 'opening', claim: check.claim ?? '' },
-        { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict, reasons: told, evidence, ...more },
-      );
-      const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
-      if (affected === 1 && seen && check.materialId !== null) await learn(manager, check.materialId, check.link, evidence);
+      const { affected } = await manager.update(AccessCheck, own, result);
+      if (affected !== 1) return;
+      for (const { where, change } of learnt) await manager.update(Material, { ...where, id: check.materialId ?? '', link: check.link }, change);
     });
   }
 }
 
-/** Title and kind that only the page itself could tell; never over what a person wrote. */
-async function learn(manager: EntityManager, id: string, link: string, evidence: Evidence): Promise<void> {
-  const where = { id, link };
+function holderOf({ material, link }: AccessCheck, catalogue: ServiceCatalogue): Holder | null {
+  if (isFolder(link, catalogue)) return 'folder';
+  return material?.kind === 'folder' || material?.kind === 'written-page' ? material.kind : null;
+}
+
+interface Learnt {
+  readonly where: FindOptionsWhere<Material>;
+  readonly change: Partial<Material>;
+}
+
+/** Title and kind that only the page itself could tell, where they are news; never over what a person wrote meanwhile. */
+function learn(material: Material, evidence: Evidence): readonly Learnt[] {
   const title = evidence.final?.page?.title.normalize('NFC').slice(0, 200) ?? '';
-  if (title !== '') await manager.update(Material, { ...where, titleSource: In(['address', 'page']) }, { title, titleSource: 'page' });
   const kind = kindOfFile(evidence.final?.contentType ?? '');
-  if (kind) await manager.update(Material, { ...where, kind: 'web-page' }, { kind });
+  const learnt: Learnt[] = [];
+  if (title !== '' && title !== material.title && material.titleSource !== 'person') learnt.push({ where: { titleSource: In(['address', 'page']) }, change: { title, titleSource: 'page' } });
+  if (kind && material.kind === 'web-page') learnt.push({ where: { kind: 'web-page' }, change: { kind } });
+  return learnt;
 }
 
 function kindOfFile(contentType: string): MaterialKind | null {

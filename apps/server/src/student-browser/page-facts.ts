@@ -1,6 +1,6 @@
 /**
- * Reads the facts of an HTML page that the core's rules ask for, in one pass over its tags: no tree is built, so that a
- * page of a million nested tags costs no more than its length. What a person would not see is left out as far as the
+ * Reads the facts of an HTML page that the core's rules ask for, in one pass over its tags: no tree is built, and reading
+ * ends where tags are nested deeper than any browser would show, so that a page costs no more than its length. What a person would not see is left out as far as the
  * page itself says so (hidden, inline styles, simple rules of its style sheets). The encoding is found as browsers do.
  */
 import type { FormFacts, PageFacts, PageLink } from '@hapset/core';
@@ -24,6 +24,8 @@ const formsKept = 30;
 const fieldsKept = 60;
 const buttonsKept = 40;
 const linksKept = 1000;
+/** Browsers stop at 512; the parser's own work grows with the square of the depth. */
+const deepest = 1000;
 
 /** @param charset from the Content-Type header, null when it names none */
 export function readPage(body: Buffer, address: string, charset: string | null): ReadPage {
@@ -31,7 +33,10 @@ export function readPage(body: Buffer, address: string, charset: string | null):
   const reading = new Reading(address);
   const parser = new Parser(
     {
-      onopentag: (name, attributes) => reading.open(name, attributes),
+      onopentag: (name, attributes) => {
+        reading.open(name, attributes);
+        if (reading.isTooDeep) parser.pause();
+      },
       onclosetag: (name) => reading.close(name),
       ontext: (text) => reading.text(text),
     },
@@ -86,6 +91,10 @@ class Reading {
   private link: { readonly address: string; text: string } | null = null;
 
   constructor(private readonly address: string) {}
+
+  get isTooDeep(): boolean {
+    return this.path.length > deepest;
+  }
 
   open(name: string, attributes: Attributes): void {
     const hides = unseen.has(name) || this.isHidden(name, attributes);
@@ -174,7 +183,7 @@ class Reading {
 
   /** Simple rules alone, `.name` or `#name`: those of media queries or of states would hide too much. */
   private readStyles(): void {
-    for (const [, selectors = '', rule = ''] of this.styleText.replace(/@[^{]{0,200}\{(?:[^{}]{0,5000}\{[^{}]{0,5000}\})*[^{}]{0,5000}\}/g, '').matchAll(/([^{}]{1,500})\{([^{}]{0,5000})\}/g)) {
+    for (const { selectors, rule } of topRules(this.styleText)) {
       if (!/(?:display:\s*none|visibility:\s*hidden)/i.test(rule)) continue;
       for (const selector of selectors.split(',')) if (/^[.#][\w-]+$/.test(selector.trim())) this.hiddenNames.add(selector.trim());
     }
@@ -230,6 +239,24 @@ class Reading {
 
   private resolve(address: string): string | null {
     return address.length <= 4000 && URL.canParse(address, this.address) ? new URL(address, this.address).href : null;
+  }
+}
+
+/** The rules of a style sheet that stand in no at-rule, in one pass. */
+function* topRules(css: string): Generator<{ readonly selectors: string; readonly rule: string }> {
+  let [depth, from, opened] = [0, 0, 0];
+  for (let at = 0; at < css.length; at += 1) {
+    const character = css[at];
+    if (character === '{') {
+      if (depth === 0) opened = at;
+      depth += 1;
+    } else if (character === '}') {
+      depth = Math.max(0, depth - 1);
+      if (depth > 0) continue;
+      const selectors = css.slice(from, opened);
+      if (!selectors.includes('@')) yield { selectors, rule: css.slice(opened + 1, at) };
+      from = at + 1;
+    }
   }
 }
 

@@ -14,7 +14,7 @@ export interface OpeningLimits {
   readonly totalMs: number;
   readonly bodyBytes: number;
 }
-export const openingLimits: OpeningLimits = { hops: 10, totalMs: 10_000, bodyBytes: 1024 * 1024 };
+export const openingLimits: OpeningLimits = { hops: 10, totalMs: 10_000, bodyBytes: 512 * 1024 };
 /** A server that is busy and says for how long is asked once more, if that is soon. */
 const longestRetryMs = 4000;
 /** A page with more than this on it is more than a stop on the way. */
@@ -51,13 +51,18 @@ export class StudentBrowser {
   /** The same, with the links of the page at the end. */
   async openPage(link: string, stop?: AbortSignal, publicAddress: string | null = null): Promise<Opened> {
     const opening = new Opening(link, this.limits, this.guard, publicAddress);
-    const own = new Agent({ connect: ownConnector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
-    const agent = new Agent({ connect: this.guard.connector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
-    const signal = AbortSignal.any([AbortSignal.timeout(this.limits.totalMs), ...(stop ? [stop] : [])]);
+    // A timer of its own: signals that are made of others (AbortSignal.any, Node 20) can be lost to the garbage collector.
+    const over = new AbortController();
+    const end = (): void => over.abort();
+    const timer = setTimeout(end, this.limits.totalMs);
+    stop?.addEventListener('abort', end, { once: true });
+    if (stop?.aborted) end();
     try {
-      return await opening.run(agent, own, signal);
+      return await opening.run(over.signal);
     } finally {
-      await Promise.all([agent.destroy(), own.destroy()]);
+      clearTimeout(timer);
+      stop?.removeEventListener('abort', end);
+      opening.close();
     }
   }
 }
@@ -67,6 +72,7 @@ class Opening {
   private readonly hops: Hop[] = [];
   private readonly jar = new CookieJar(undefined, { rejectPublicSuffixes: false });
   private readonly startedAt = performance.now();
+  private readonly agents = new Map<boolean, Agent>();
   private links: readonly PageLink[] = [];
   private picture: Buffer | null = null;
   private waitedMs = 0;
@@ -79,13 +85,26 @@ class Opening {
     private readonly publicAddress: string | null,
   ) {}
 
-  async run(agent: Agent, own: Agent, signal: AbortSignal): Promise<Opened> {
+  /** Ends what connections are left; nobody need wait for it. */
+  close(): void {
+    for (const agent of this.agents.values()) void agent.destroy();
+  }
+
+  /** One for the web behind the guard, one for the school's own pages; made when they are needed. */
+  private agentFor(address: string): Agent {
+    const own = this.isOwn(address);
+    const agent = this.agents.get(own) ?? new Agent({ connect: own ? ownConnector() : this.guard.connector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
+    this.agents.set(own, agent);
+    return agent;
+  }
+
+  async run(signal: AbortSignal): Promise<Opened> {
     let address = this.asked;
     for (let count = 0; count <= this.limits.hops; count += 1) {
       if (!isWeb(address)) return this.end('not-a-web-address', address);
       const began = performance.now();
       try {
-        const response = await this.request(address, this.isOwn(address) ? own : agent, signal);
+        const response = await this.request(address, this.agentFor(address), signal);
         this.hops.push({ address, status: response.status, elapsedMs: since(began), ...(this.isPlain(address) && { plain: true }) });
         const redirect = redirectTarget(response, address) ?? (await this.retryTarget(response, address, signal));
         if (redirect !== null) {
