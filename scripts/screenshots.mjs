@@ -46,12 +46,10 @@ async function takeAll(browser) {
   await page.getByRole('heading', { name: /^Reads from/ }).waitFor();
   await page.mouse.move(640, 780);
   await take('station');
-  await page.getByRole('button', { name: 'Make its poster' }).click();
-  await page.getByRole('dialog').waitFor();
-  await page.waitForTimeout(300);
-  await take('print-warning');
+  await takeOpens(browser);
   await page.goto('/');
-  await page.getByRole('link', { name: /Life between/ }).waitFor();
+  await page.getByRole('heading', { name: 'What changed' }).waitFor();
+  await page.getByRole('link', { name: /Life between/ }).first().waitFor();
   await take('start');
   await page.goto('/add');
   await page.getByRole('button', { name: 'Event' }).click();
@@ -87,6 +85,36 @@ async function takeAll(browser) {
   await phone.screenshot({ path: join(folder, 'phone-way.png') });
 }
 
+/** The Opens part in four verdicts, one under another; and a film that its owner hides meanwhile, for the news. */
+async function takeOpens(browser) {
+  const page = await newPage(browser, settings, { width: 1280, height: 1600 });
+  await signIn(page);
+  const at = (name, path) => `http://${name}.localhost:${settings.neighboursPort}${path}`;
+  const links = [at('hushtone', '/tone/waves-at-the-pier'), at('cofferlane', '/leaf/seven-faults-open-to-change'), at('glimreel', '/reel/gulls-at-night'), at('nipaway', '/n/foghorn')];
+  const pictures = [];
+  for (const link of links) {
+    await page.goto('/shelf');
+    await page.getByLabel('Next material').fill(link);
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Open again' }).waitFor();
+    await page.waitForTimeout(300);
+    pictures.push(await page.locator('#opens').screenshot());
+    await page.getByRole('button', { name: 'Change' }).waitFor();
+  }
+  await sideBySide(browser, pictures, 'opens', { width: 980, height: 1120, direction: 'column' });
+  const owner = await newPage(browser, settings);
+  await owner.goto(at('glimreel', '/reel/a-limpet-walks/desk'));
+  await owner.getByLabel('Name').fill('Maren Dallow');
+  await owner.getByLabel('Key').fill('oyster');
+  await owner.getByRole('button', { name: 'Sign in' }).click();
+  await owner.getByLabel('Kept in the dark').check();
+  await owner.getByRole('button', { name: 'Keep' }).click();
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: /Life between the tides/ }).click();
+  await page.getByRole('button', { name: 'Open all again' }).click();
+  await page.getByText('Chosen people only').waitFor();
+}
+
 /** Files on their way, the editor, the list of files, and what students see of four kinds, side by side. */
 async function takeKept(browser) {
   const page = await newPage(browser, settings);
@@ -116,7 +144,7 @@ async function takeKept(browser) {
   await page.context().route('**/api/uploads/*', (route, request) => (Number(request.headers()['upload-offset']) >= 8_000_000 ? undefined : route.continue()));
   await page.goto('/shelf');
   await page.getByLabel('Files or photos').setInputFiles([guide, { name: 'limpet-film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(14_000_000) }]);
-  await page.getByText('8.0 MB of 14.0 MB').waitFor();
+  await page.getByText('8 MB of 14 MB').waitFor();
   await page.getByText('Kept here,').waitFor();
   await take('upload');
   const phones = [];
@@ -129,10 +157,10 @@ async function takeKept(browser) {
   await sideBySide(browser, phones, 'student-pages');
 }
 
-/** One picture out of several phones'. */
-async function sideBySide(browser, pictures, name) {
-  const page = await newPage(browser, settings, { width: 24 + pictures.length * 414, height: 892 });
-  await page.setContent(`<body style="margin:24px;display:flex;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`);
+/** One picture out of several. */
+async function sideBySide(browser, pictures, name, { width = 24 + pictures.length * 414, height = 892, direction = 'row' } = {}) {
+  const page = await newPage(browser, settings, { width, height });
+  await page.setContent(`<body style="margin:24px;display:flex;flex-direction:${direction};align-items:flex-start;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`);
   await page.waitForTimeout(300);
   await page.screenshot({ path: join(folder, `${name}.png`) });
 }

@@ -19,7 +19,7 @@ export { samePage, trimLink, type TrimmedLink } from './service/tracking.js';
 
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
 export { accessVerdicts, letsIn, locksOut, type AccessVerdict } from './access/access-verdict.js';
-export { verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';
+export { standsBefore, verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';
 export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './access/doubts.js';
 export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './access/inside.js';
 export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './access/opening-times.js';

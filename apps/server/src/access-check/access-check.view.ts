@@ -1,5 +1,5 @@
 import type { AccessCheckView, EarlierCheck, LinkCheckView } from '@hapset/contract';
-import { addressAtService, doubtsOf, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, type Evidence, type ServiceCatalogue } from '@hapset/core';
+import { addressAtService, doubtsOf, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, standsBefore, type Evidence, type ServiceCatalogue } from '@hapset/core';
 import type { Material } from '../material/material.entity.js';
 import type { AccessCheck } from './access-check.entity.js';
 
@@ -33,9 +33,9 @@ export function toAccessCheckView(check: AccessCheck, material: Material, catalo
 }
 
 /** What a student would see and could do; little of it where the door is shut. */
-function seen({ verdict }: AccessCheck, evidence: Evidence | null, catalogue: ServiceCatalogue, expected: Parameters<typeof doubtsOf>[1]): Pick<AccessCheckView, 'rights' | 'doubts' | 'title' | 'firstLines'> {
+function seen({ verdict, reasons }: AccessCheck, evidence: Evidence | null, catalogue: ServiceCatalogue, expected: Parameters<typeof doubtsOf>[1]): Pick<AccessCheckView, 'rights' | 'doubts' | 'title' | 'firstLines'> {
   const page = evidence?.final?.page ?? null;
-  const opens = evidence !== null && verdict !== null && letsIn(verdict);
+  const opens = evidence !== null && verdict !== null && letsIn(verdict) && !(reasons ?? []).some(standsBefore);
   return {
     rights: opens ? rightsOf(evidence, catalogue) : null,
     doubts: opens ? doubtsOf(evidence, expected, catalogue) : [],

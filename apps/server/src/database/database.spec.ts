@@ -50,6 +50,9 @@ describe('the database', () => {
         "SELECT * FROM materials WHERE owner_id = 'x' AND removed_at IS NULL ORDER BY id DESC LIMIT 61",
         "SELECT * FROM stations WHERE lesson_id IN ('x') AND removed_at IS NULL ORDER BY position, id",
         "SELECT * FROM access_checks WHERE claim = 'x'",
+        "SELECT host, COUNT(*) FROM access_checks WHERE state = 'opening' AND lease_until >= '2026-01-01' GROUP BY host",
+        "SELECT * FROM access_checks WHERE changed_at >= NOW(3) - INTERVAL 3 SECOND",
+        "SELECT * FROM access_checks WHERE material_id = 'x' AND state = 'done' ORDER BY id DESC LIMIT 20",
         "SELECT * FROM sheets WHERE station_id = 'x' ORDER BY id DESC LIMIT 5",
         "SELECT * FROM lessons WHERE owner_id = 'x' AND removed_at IS NULL",
         "SELECT * FROM kept_files WHERE owner_id = 'x' AND removed_at IS NULL ORDER BY id DESC LIMIT 61",
@@ -65,7 +68,7 @@ describe('the database', () => {
   });
 
   it('takes the demo once, and never over what a person changed', async () => {
-    const setting = { scenario: readScenario(), publicAddress: 'http://127.0.0.1:4300', neighbours: { cofferlane: 'http://cofferlane.localhost:1', askleaf: 'http://askleaf.localhost:1' }, clock: new SystemClock(), services: emptyCatalogue, storage: new MemoryStorage() };
+    const setting = { scenario: readScenario(), publicAddress: 'http://127.0.0.1:4300', neighbours: { cofferlane: 'http://cofferlane.localhost:1', askleaf: 'http://askleaf.localhost:1', glimreel: 'http://glimreel.localhost:1' }, clock: new SystemClock(), services: emptyCatalogue, storage: new MemoryStorage() };
     expect(await loadDemo(dataSource, setting)).toBe(true);
     const lessons = dataSource.getRepository(Lesson);
     const before = await lessons.count();
@@ -79,6 +82,6 @@ describe('the database', () => {
     const kept = (await dataSource.getRepository(Material).find()).filter((material) => material.kept !== null);
     expect(kept.map(({ kind }) => kind).sort()).toEqual(['file', 'picture-set', 'written-page']);
     expect(await dataSource.getRepository(FileUse).count()).toBe(5);
-    for (const address of links) expect(address).toMatch(/^http:\/\/(?:cofferlane|askleaf)\.localhost:1\//);
+    for (const address of links) expect(address).toMatch(/^http:\/\/(?:cofferlane|askleaf|glimreel)\.localhost:1\//);
   });
 });

@@ -117,9 +117,9 @@ describe('the school’s services', () => {
     const [askleaf] = await services();
     const changed = { ...askleaf?.description, name: 'Our Askleaf' };
     expect((await keep(changed, null, 'askleaf')).body).toMatchObject({ origin: 'school', replacesInstalled: true });
-    expect((await services()).map(({ name }) => name)).toEqual(['Cofferlane', 'Our Askleaf']);
+    expect((await services()).map(({ name }) => name)).toEqual(['Cofferlane', 'Glimreel', 'Hushtone', 'Our Askleaf']);
     await scene.server.ok('Pell', 'DELETE', '/api/services/askleaf');
-    expect((await services()).map(({ name }) => name)).toEqual(['Askleaf', 'Cofferlane']);
+    expect((await services()).map(({ name }) => name)).toEqual(['Askleaf', 'Cofferlane', 'Glimreel', 'Hushtone']);
     expect((await scene.server.as('Pell', 'DELETE', '/api/services/askleaf')).status).toBe(404);
   });
 

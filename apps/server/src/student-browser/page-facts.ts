@@ -148,7 +148,10 @@ class Reading {
     if (this.hiddenDepth > 0) return;
     if (inside === 'textarea' && this.form) this.form.filledCharacters += squeeze(text).length;
     if (this.editableDepth > 0) this.editableCharacters += squeeze(text).length;
-    if (this.buttonText !== null) this.buttonText += text.slice(0, 500);
+    if (this.buttonText !== null) {
+      this.buttonText += text.slice(0, 500);
+      return;
+    }
     if (this.link) this.link.text += text.slice(0, 500);
     this.line += text;
   }

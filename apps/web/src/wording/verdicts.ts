@@ -51,6 +51,7 @@ export const reasonWords: Readonly<Record<VerdictReason, string>> = {
   'says-expired': 'The page says “{}”.',
   'says-not-yet': 'It is not open yet. The page says “{}”.',
   'says-over-limit': 'Its limit is reached. The page says “{}”.',
+  'asks-first': 'Something stands before it: “{}”.',
   'asks-consent': 'A page about cookies or data stands before it (“{}”).',
   'asks-age': 'It asks how old the visitor is (“{}”).',
   'download-only': 'It is saved to the device instead of shown ({}).',

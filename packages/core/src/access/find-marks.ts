@@ -26,14 +26,16 @@ const denseNoticeLength = 350;
 /** A page of a sentence or two. */
 const soleLength = 120;
 const denseSoleLength = 50;
+/** Characters of a line that are shown as what a page says. */
+const lineShown = 120;
 const denseScript = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}]/u;
 
-/** The first of the mark's words in the text; null when none is there. */
+/** The line of the text in which one of the mark's words stands; null when none is there. */
 export function findIn(text: string, mark: Mark): string | null {
-  return firstOf(wordsOf[mark], text);
+  return lineWith(wordsOf[mark], text);
 }
 
-/** The first of the mark's words in title, first lines and buttons. */
+/** The same in title, first lines and buttons. */
 export function findMark(page: PageFacts, mark: Mark): string | null {
   return findIn(textOf(page), mark);
 }
@@ -71,15 +73,20 @@ export function findAnyWall(evidence: Evidence, catalogue: ServiceCatalogue): Wa
   return walls.find((known) => isWall(known, final.address, final.page))?.wall ?? null;
 }
 
-/** The words by which a wall was told: its service's own, or the general ones of a notice. Null for no wall. */
+/** The page's own line by which a wall was told: by its service's words, or by the general ones of a notice. Null for no wall. */
 export function findWallWords(evidence: Evidence, catalogue: ServiceCatalogue, verdict: WallDescription['verdict'], mark: Mark): string | null {
   const known = findWall(evidence, catalogue, verdict);
-  return known ? (known.words?.[0] ?? '') : findNotice(evidence, mark);
+  return known ? (findWords(evidence, known.words ?? []) ?? '') : findNotice(evidence, mark);
+}
+
+/** The line of the final page in which one of the words stands. */
+export function findWords({ final }: Evidence, words: readonly string[]): string | null {
+  return final?.page ? lineWith(words, textOf(final.page)) : null;
 }
 
 function isWall({ wall, matches }: KnownWall, address: string, page: PageFacts | null): boolean {
   if (wall.host !== undefined && !hostMatches(wall.host, new URL(address).hostname)) return false;
-  if (wall.words !== undefined && (page === null || firstOf(wall.words, textOf(page)) === null)) return false;
+  if (wall.words !== undefined && (page === null || lineWith(wall.words, textOf(page)) === null)) return false;
   return wall.pattern === undefined || (page !== null && matches([page.title, ...page.firstLines].join('\n')));
 }
 
@@ -88,7 +95,14 @@ export function textOf(page: PageFacts): string {
   return [page.title, ...page.firstLines, ...page.forms.flatMap((form) => form.buttons), ...(page.buttons ?? [])].join('\n');
 }
 
-function firstOf(words: readonly string[], text: string): string | null {
-  const lower = text.normalize('NFKC').toLowerCase().replace(/[’‘ʼ]/g, "'").replace(/\s+/g, ' ');
-  return words.find((word) => lower.includes(word.toLowerCase())) ?? null;
+function lineWith(words: readonly string[], text: string): string | null {
+  const wanted = words.map(plain);
+  const lines = text.split('\n');
+  const at = lines.findIndex((line) => wanted.some((word) => plain(line).includes(word)));
+  return at < 0 ? null : (lines[at] ?? '').trim().slice(0, lineShown).replace(/[.。]$/, '');
+}
+
+/** In one form for comparing: letters of one width, no capitals, straight apostrophes, single blanks. */
+function plain(text: string): string {
+  return text.normalize('NFKC').toLowerCase().replace(/[’‘ʼ]/g, "'").replace(/\s+/g, ' ');
 }

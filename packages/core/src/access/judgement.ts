@@ -24,6 +24,7 @@ export const verdictReasons = [
   'says-expired',
   'says-not-yet',
   'says-over-limit',
+  'asks-first',
   'asks-consent',
   'asks-age',
   'download-only',
@@ -57,6 +58,11 @@ export type FindReasons = (evidence: Evidence, catalogue: ServiceCatalogue) => r
 export interface Rule {
   readonly verdict: AccessVerdict;
   readonly find: FindReasons;
+}
+
+/** Reasons by which what was seen is not the material yet. */
+export function standsBefore({ reason }: Finding): boolean {
+  return reason === 'asks-first' || reason === 'asks-consent' || reason === 'asks-age';
 }
 
 /** The findings that were made, of those that were looked for. */

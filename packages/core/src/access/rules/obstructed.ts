@@ -1,5 +1,5 @@
 /** It opens, but something stands before it or spoils it on a phone: questions, a download, no encryption, a long wait. */
-import { findHeading, findIn, findNotice, findWall, isShort } from '../find-marks.js';
+import { findHeading, findIn, findNotice, findWall, findWords, isShort } from '../find-marks.js';
 import type { Evidence, FinalPage, PageFacts } from '../evidence.js';
 import { found, type Finding, type Rule } from '../judgement.js';
 
@@ -16,8 +16,7 @@ export const obstructed: Rule = {
     if (!final || final.status < 200 || final.status >= 300) return [];
     const known = findWall(evidence, catalogue, 'obstructed');
     return found(
-      known ? { reason: 'asks-consent', detail: known.words?.[0] ?? '' } : consent(evidence),
-      age(evidence),
+      ...(known ? [{ reason: 'asks-first' as const, detail: findWords(evidence, known.words ?? []) ?? '' }] : [consent(evidence), age(evidence)]),
       isSavedOnly(final) ? { reason: 'download-only', detail: final.contentType } : null,
       hops.at(-1)?.plain === true ? { reason: 'not-encrypted', detail: new URL(final.address).hostname } : null,
       elapsedMs > slowMs ? { reason: 'slow', detail: String(Math.round(elapsedMs / 1000)) } : null,
