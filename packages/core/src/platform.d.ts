@@ -13,3 +13,7 @@ declare class URL {
   readonly protocol: string;
   readonly search: string;
 }
+declare class TextEncoder {
+  /** UTF-8 (WHATWG Encoding). */
+  encode(text: string): Uint8Array;
+}

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { planSymbol, rehearseDevice, renderFrame, type DeviceProfile, type SymbolPlan } from '@hapset/core';
+import { codePixels, planSymbol, rehearseDevice, renderFrame, type DeviceProfile, type SymbolPlan } from '@hapset/core';
 import { createZbarReader, createZxingReader, decodeBytes, type ReaderEngine } from './index.js';
 
 const camera: DeviceProfile = { id: 'd', name: 'Tablet', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.7, noiseGrey: 5, engine: 'zxing' };
@@ -14,6 +14,17 @@ function frameOf(symbol: SymbolPlan, distanceM: number): ReturnType<typeof rende
   return renderFrame(symbol, 120, camera, { distanceM, tiltDeg: 8, rollDeg: 4, shiftXPx: 3.3, shiftYPx: -2.1, seed: 5 });
 }
 
+/** Numbers from 0 to 1, the same in each run (mulberry32). */
+function seeded(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
 describe('reader engines', () => {
   let engines: readonly ReaderEngine[];
   beforeAll(async () => {
@@ -23,6 +34,23 @@ describe('reader engines', () => {
   it.each(['http://cofferlane.localhost:4310/leaf/field-guide', 'HTTPS://K.EXAMPLE/9VDRT', 'Rätsel: wer hat nur einen Fuß? 🐚', '0123456789012'])('both read %j letter by letter', async (payload) => {
     for (const engine of engines) expect(await engine.read(frameOf(plan(payload), 1))).toEqual({ engine: engine.name, text: payload });
   });
+
+  it('read two thousand random payloads of every kind, in every size up to version 25', async () => {
+    const next = seeded(20261125);
+    const letters = ['0123456789', 'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789 $%*+-./:', 'abcdefghijklmnopqrstuvwxyz/?=&_%', 'äöüßéèñçøåčğ', '潮海岸貝魚', '🐚🦀🌊'];
+    const failed: string[] = [];
+    for (let count = 0; count < 2000; count += 1) {
+      const alphabets = letters.filter(() => next() < 0.4);
+      const units = [...(alphabets.length > 0 ? alphabets : letters.slice(0, 1)).join('')];
+      const payload = Array.from({ length: 1 + Math.floor(next() ** 3 * 400) }, () => units[Math.floor(next() * units.length)] ?? '').join('');
+      if (/^\s|\s$/.test(payload)) continue;
+      const symbol = plan(payload);
+      if (symbol.version > 25) continue;
+      const frame = codePixels(symbol, 3);
+      for (const engine of engines) if ((await engine.read({ widthPx: frame.widthPx, heightPx: frame.widthPx, grey: frame.grey }))?.text !== payload) failed.push(`${engine.name}, version ${symbol.version}${symbol.level}: ${payload.slice(0, 60)}`);
+    }
+    expect(failed).toEqual([]);
+  }, 240_000);
 
   it('find nothing in a frame without a code', async () => {
     const grey = new Uint8Array(320 * 240).fill(180);

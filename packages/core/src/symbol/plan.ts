@@ -1,16 +1,13 @@
 /**
- * The QR code symbol of a payload after ISO/IEC 18004: planned at error correction level M in the smallest
- * version, then raised to the highest level that the same version still holds. The module matrix comes from the
- * `qrcode` package; callers see only SymbolPlan, so that what is behind it can be replaced.
+ * The QR code symbol of a payload after ISO/IEC 18004: planned at error correction level M in the smallest version, then
+ * raised to the highest level that the same version still holds.
  */
-import { create } from 'qrcode/lib/core/qrcode.js';
-import { from as levelFrom } from 'qrcode/lib/core/error-correction-level.js';
-import { fromString } from 'qrcode/lib/core/segments.js';
-import { getBestVersionForData } from 'qrcode/lib/core/version.js';
 import { fail, succeed, type Result } from '../result.js';
+import { encodeSymbol } from './encode.js';
+import { rangeEnds, rangeOf, segmentText, type Segmentation } from './segments.js';
+import { blockStructure, largestVersion, type ErrorCorrectionLevel } from './versions.js';
 
-export const errorCorrectionLevels = ['L', 'M', 'Q', 'H'] as const;
-export type ErrorCorrectionLevel = (typeof errorCorrectionLevels)[number];
+export { errorCorrectionLevels, type ErrorCorrectionLevel } from './versions.js';
 
 export interface SymbolPlan {
   readonly payload: string;
@@ -21,9 +18,10 @@ export interface SymbolPlan {
   readonly level: ErrorCorrectionLevel;
   /** Data mask pattern, 0 to 7 (7.8.2). */
   readonly mask: number;
+  readonly segmentation: Segmentation;
   /** Row by row, `modules` x `modules`; 1 = dark. */
   readonly matrix: Uint8Array;
-  /** Characters of the payload's current mode that fit before the version grows, at level M; at most `growthLimit`. */
+  /** Characters of the payload's current mode that fit before the version grows, at the planned level; at most `growthLimit`. */
   readonly charactersUntilGrowth: number;
 }
 
@@ -35,49 +33,60 @@ export const quietZoneModules = 4;
 /** How far `charactersUntilGrowth` looks ahead. */
 export const growthLimit = 200;
 
-/** Plans the symbol of a payload. */
-export function planSymbol(payload: string): Result<SymbolPlan, PlanProblem> {
+/** Plans the symbol of a payload. @param chosen a level chosen by hand: then it is planned at that and not raised */
+export function planSymbol(payload: string, chosen?: ErrorCorrectionLevel): Result<SymbolPlan, PlanProblem> {
   if (typeof payload !== 'string') throw new TypeError(`payload must be a string, got ${typeof payload}`);
   if (payload === '') return fail({ reason: 'empty-payload' });
-  const version = smallestVersion(payload, 'M');
-  if (version === null) return fail({ reason: 'payload-too-long', characters: payload.length });
-  const level = highestLevel(payload, version);
-  const symbol = create(payload, { version, errorCorrectionLevel: level });
-  return succeed({
-    payload,
-    version,
-    modules: symbol.modules.size,
-    level,
-    mask: symbol.maskPattern ?? 0,
-    matrix: Uint8Array.from(symbol.modules.data, (module) => (module ? 1 : 0)),
-    charactersUntilGrowth: charactersUntilGrowth(payload, version),
-  });
+  const fit = fitText(payload, chosen ?? 'M');
+  if (fit === null) return fail({ reason: 'payload-too-long', characters: payload.length });
+  const level = chosen ?? highestLevel(fit);
+  const { mask, modules, matrix } = encodeSymbol(fit.segmentation, fit.version, level);
+  return succeed({ payload, version: fit.version, modules, level, mask, segmentation: fit.segmentation, matrix, charactersUntilGrowth: charactersUntilGrowth(payload, fit.version, chosen ?? 'M') });
 }
 
-/** The smallest version that holds the payload at that level; null when none does. */
-export function smallestVersion(payload: string, level: ErrorCorrectionLevel): number | null {
+export interface Fit {
+  readonly version: number;
+  readonly segmentation: Segmentation;
+}
+
+/** The smallest version that holds the text at that level, with its segments; null when none does. */
+export function fitText(text: string, level: ErrorCorrectionLevel): Fit | null {
   // Segmentation depends on the widths of the character counts, which differ between three ranges of versions.
-  for (const lastOfRange of [9, 26, 40]) {
-    const version = getBestVersionForData(fromString(payload, lastOfRange), levelFrom(level));
-    if (version !== undefined && version <= lastOfRange) return version;
+  let first = 1;
+  for (const last of rangeEnds) {
+    const segmentation = segmentText(text, rangeOf(last));
+    for (let version = first; version <= last; version += 1) if (holds(version, level, segmentation)) return { version, segmentation };
+    first = last + 1;
   }
   return null;
 }
 
-function highestLevel(payload: string, version: number): ErrorCorrectionLevel {
-  for (const level of ['H', 'Q'] as const) {
-    if (smallestVersion(payload, level) === version) return level;
-  }
-  return 'M';
+/** The smallest version that holds the payload at that level; null when none does. */
+export function smallestVersion(payload: string, level: ErrorCorrectionLevel): number | null {
+  return fitText(payload, level)?.version ?? null;
 }
 
-function charactersUntilGrowth(payload: string, version: number): number {
+/** Data bits that a version holds at a level. */
+export function capacityBits(version: number, level: ErrorCorrectionLevel): number {
+  return blockStructure(version, level).dataCodewords * 8;
+}
+
+function holds(version: number, level: ErrorCorrectionLevel, { bits }: Segmentation): boolean {
+  return version <= largestVersion && bits <= capacityBits(version, level);
+}
+
+function highestLevel({ version, segmentation }: Fit): ErrorCorrectionLevel {
+  return (['H', 'Q'] as const).find((level) => holds(version, level, segmentation)) ?? 'M';
+}
+
+function charactersUntilGrowth(payload: string, version: number, level: ErrorCorrectionLevel): number {
   const filler = fillerOf(payload);
+  const fitsStill = (more: number): boolean => holds(version, level, segmentText(payload + filler.repeat(more), rangeOf(version)));
   let fits = 0;
   let tooMany = growthLimit + 1;
   while (tooMany - fits > 1) {
     const middle = (fits + tooMany) >> 1;
-    if (smallestVersion(payload + filler.repeat(middle), 'M') === version) fits = middle;
+    if (fitsStill(middle)) fits = middle;
     else tooMany = middle;
   }
   return fits;

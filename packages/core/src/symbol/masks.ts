@@ -1,0 +1,184 @@
+/**
+ * The eight data mask patterns and their penalties (ISO/IEC 18004, 7.8). Rows and columns are words of 32 modules, so that
+ * runs, blocks and finder-like sequences are counted 32 at a time: trying all eight masks costs less than placing the bits.
+ */
+import type { Placement } from './placement.js';
+import { remainder } from './placement.js';
+import type { ErrorCorrectionLevel } from './versions.js';
+
+export const maskCount = 8;
+
+/** Table 10: true where the mask inverts. */
+const conditions: readonly ((row: number, column: number) => boolean)[] = [
+  (row, column) => (row + column) % 2 === 0,
+  (row) => row % 2 === 0,
+  (_, column) => column % 3 === 0,
+  (row, column) => (row + column) % 3 === 0,
+  (row, column) => (Math.floor(row / 2) + Math.floor(column / 3)) % 2 === 0,
+  (row, column) => ((row * column) % 2) + ((row * column) % 3) === 0,
+  (row, column) => (((row * column) % 2) + ((row * column) % 3)) % 2 === 0,
+  (row, column) => (((row + column) % 2) + ((row * column) % 3)) % 2 === 0,
+];
+
+/** Modules as bits, the first of a line lowest; the lines are rows in `rows` and columns in `columns`. */
+export interface Grid {
+  readonly modules: number;
+  /** Words a line. */
+  readonly words: number;
+  readonly rows: Int32Array;
+  readonly columns: Int32Array;
+}
+
+export function emptyGrid(modules: number): Grid {
+  const words = Math.ceil(modules / 32);
+  return { modules, words, rows: new Int32Array(modules * words), columns: new Int32Array(modules * words) };
+}
+
+export function setDark({ words, rows, columns }: Grid, row: number, column: number): void {
+  const [inRow, inColumn] = [row * words + (column >> 5), column * words + (row >> 5)];
+  rows[inRow] = (rows[inRow] ?? 0) | (1 << (column & 31));
+  columns[inColumn] = (columns[inColumn] ?? 0) | (1 << (row & 31));
+}
+
+const maskGrids = new WeakMap<Placement, readonly Grid[]>();
+
+/** The masks of a version: each inverts data modules alone. */
+function masksOf(placement: Placement): readonly Grid[] {
+  const known = maskGrids.get(placement);
+  if (known) return known;
+  const { modules, reserved } = placement;
+  const made = conditions.map((inverts) => {
+    const grid = emptyGrid(modules);
+    for (let row = 0; row < modules; row += 1) {
+      for (let column = 0; column < modules; column += 1) if (reserved[row * modules + column] === 0 && inverts(row, column)) setDark(grid, row, column);
+    }
+    return grid;
+  });
+  maskGrids.set(placement, made);
+  return made;
+}
+
+/** Table 12: what the level is called in the format information. */
+const levelBits: Readonly<Record<ErrorCorrectionLevel, number>> = { L: 1, M: 0, Q: 3, H: 2 };
+const formatMask = 0x5412;
+
+/** The 15 bits of the format information (7.9). */
+export function formatBits(level: ErrorCorrectionLevel, mask: number): number {
+  const data = (levelBits[level] << 3) | mask;
+  return ((data << 10) | remainder(data, 0x537, 10)) ^ formatMask;
+}
+
+/** The grid under a mask, with its format information. */
+export function masked(data: Grid, placement: Placement, level: ErrorCorrectionLevel, mask: number): Grid {
+  const pattern = masksOf(placement)[mask];
+  if (!pattern) throw new RangeError(`mask must be 0 to 7, got ${mask}`);
+  const { modules, words } = data;
+  const grid: Grid = { modules, words, rows: new Int32Array(data.rows.length), columns: new Int32Array(data.rows.length) };
+  for (let at = 0; at < data.rows.length; at += 1) {
+    grid.rows[at] = (data.rows[at] ?? 0) ^ (pattern.rows[at] ?? 0);
+    grid.columns[at] = (data.columns[at] ?? 0) ^ (pattern.columns[at] ?? 0);
+  }
+  const bits = formatBits(level, mask);
+  for (const places of placement.format) {
+    for (let bit = 0; bit < 15; bit += 1) {
+      const at = places[bit] ?? 0;
+      if ((bits >> bit) & 1) setDark(grid, Math.floor(at / modules), at % modules);
+    }
+  }
+  return grid;
+}
+
+/** The mask with the lowest penalty, and the grid under it. */
+export function bestMask(data: Grid, placement: Placement, level: ErrorCorrectionLevel): { readonly mask: number; readonly grid: Grid } {
+  let best = { mask: 0, grid: masked(data, placement, level, 0) };
+  let least = penaltyOf(best.grid);
+  for (let mask = 1; mask < maskCount; mask += 1) {
+    const grid = masked(data, placement, level, mask);
+    const penalty = penaltyOf(grid);
+    if (penalty >= least) continue;
+    least = penalty;
+    best = { mask, grid };
+  }
+  return best;
+}
+
+/** Table 11: runs, blocks, sequences like a finder, and the share of dark modules. */
+export function penaltyOf(grid: Grid): number {
+  const { modules, words, rows, columns } = grid;
+  let penalty = 0;
+  let dark = 0;
+  for (let line = 0; line < modules; line += 1) {
+    penalty += linePenalty(rows, line * words, words, modules) + linePenalty(columns, line * words, words, modules);
+    for (let word = 0; word < words; word += 1) dark += ones(rows[line * words + word] ?? 0);
+    if (line > 0) penalty += 3 * blocksBetween(rows, (line - 1) * words, words, modules);
+  }
+  const total = modules * modules;
+  return penalty + 10 * Math.floor(Math.abs(dark * 20 - total * 10) / total);
+}
+
+/** Runs of five and more cost 3 and 1 more for each further module; a finder's 1:1:3:1:1 beside four light modules costs 40. */
+function linePenalty(lines: Int32Array, from: number, words: number, modules: number): number {
+  let penalty = 0;
+  let lastOfRun = 0;
+  for (let word = 0; word < words; word += 1) {
+    const [low, high] = [lines[from + word] ?? 0, word + 1 < words ? (lines[from + word + 1] ?? 0) : 0];
+    const left = modules - word * 32;
+    const s1 = shifted(low, high, 1);
+    const s2 = shifted(low, high, 2);
+    const s3 = shifted(low, high, 3);
+    const s4 = shifted(low, high, 4);
+    // Five alike from here on: all dark or all light. Only starts that leave room for five count.
+    const five = ((low & s1 & s2 & s3 & s4) | ~(low | s1 | s2 | s3 | s4)) & firstOnes(left - 4);
+    const before = (five << 1) | lastOfRun;
+    penalty += ones(five) + 2 * ones(five & ~before);
+    lastOfRun = five >>> 31;
+    const finder = low & ~s1 & s2 & s3 & s4 & ~shifted(low, high, 5) & shifted(low, high, 6);
+    if (finder !== 0) penalty += 40 * finderSides(lines, from, words, modules, word, finder);
+  }
+  return penalty;
+}
+
+/** Sides with four light modules inside the symbol, of each 1:1:3:1:1 that starts at a bit. Rare enough to look at one by one. */
+function finderSides(lines: Int32Array, from: number, words: number, modules: number, word: number, starts: number): number {
+  const isLight = (at: number): boolean => at >= 0 && at < modules && (((lines[from + (at >> 5)] ?? 0) >>> (at & 31)) & 1) === 0;
+  const fourLight = (at: number): boolean => isLight(at) && isLight(at + 1) && isLight(at + 2) && isLight(at + 3);
+  let sides = 0;
+  for (let bit = 0; bit < 32; bit += 1) {
+    const at = word * 32 + bit;
+    if (((starts >>> bit) & 1) === 0 || at + 7 > modules) continue;
+    if (fourLight(at - 4)) sides += 1;
+    if (fourLight(at + 7)) sides += 1;
+  }
+  return sides;
+}
+
+/** Two by two modules of one colour between a line and the next. */
+function blocksBetween(lines: Int32Array, from: number, words: number, modules: number): number {
+  let count = 0;
+  for (let word = 0; word < words; word += 1) {
+    const [low, below] = [lines[from + word] ?? 0, lines[from + words + word] ?? 0];
+    const more = word + 1 < words;
+    const right = shifted(low, more ? (lines[from + word + 1] ?? 0) : 0, 1);
+    const belowRight = shifted(below, more ? (lines[from + words + word + 1] ?? 0) : 0, 1);
+    const alike = (low & below & right & belowRight) | ~(low | below | right | belowRight);
+    count += ones(alike & firstOnes(modules - word * 32 - 1));
+  }
+  return count;
+}
+
+function shifted(low: number, high: number, by: number): number {
+  return (low >>> by) | (high << (32 - by));
+}
+
+/** A word whose first `count` bits are set; all for 32 and more, none for 0 and less. */
+function firstOnes(count: number): number {
+  if (count >= 32) return -1;
+  return count <= 0 ? 0 : (1 << count) - 1;
+}
+
+/** Bits set in a word of 32. */
+function ones(word: number): number {
+  let value = word - ((word >>> 1) & 0x55555555);
+  value = (value & 0x33333333) + ((value >>> 2) & 0x33333333);
+  return Math.imul((value + (value >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
+}
