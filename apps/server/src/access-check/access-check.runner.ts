@@ -8,6 +8,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import { retryingDeadlocks } from '../database/deadlock.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckWork, type CheckSurroundings } from './access-check.work.js';
@@ -95,11 +96,11 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     const ids = await this.idsThatFit(now);
     if (ids.length === 0) return [];
     const claim = newId();
-    await this.checks.query(
+    await retryingDeadlocks(() => this.checks.query(
       `UPDATE access_checks SET state = 'opening', claim = ?, lease_until = ?
        WHERE id IN (${ids.map(() => '?').join(',')}) AND (state = 'waiting' OR (state = 'opening' AND lease_until < ?))`,
       [claim, new Date(now.getTime() + leaseMs), ...ids, now],
-    );
+    ));
     return this.checks.find({ where: { claim }, relations: { material: true } });
   }
 

@@ -4,6 +4,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { isFolder, judgeAccess, letsIn, samePage, trimLink, type Evidence, type Holder, type Judgement, type MaterialKind, type ServiceCatalogue } from '@hapset/core';
 import { In, Repository, type FindOptionsWhere } from 'typeorm';
 import { Clock } from '../clock/clock.js';
+import { retryingDeadlocks } from '../database/deadlock.js';
 import { Material } from '../material/material.entity.js';
 import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
@@ -60,14 +61,16 @@ export class AccessCheckWork {
     const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
     const learnt = seen && check.material ? learn(check.material, evidence) : [];
     if (learnt.length === 0) {
-      await this.checks.update(own, result);
+      await retryingDeadlocks(() => this.checks.update(own, result));
       return;
     }
-    await this.checks.manager.transaction(async (manager) => {
-      const { affected } = await manager.update(AccessCheck, own, result);
-      if (affected !== 1) return;
-      for (const { where, change } of learnt) await manager.update(Material, { ...where, id: check.materialId ?? '', link: check.link }, change);
-    });
+    await retryingDeadlocks(() =>
+      this.checks.manager.transaction(async (manager) => {
+        const { affected } = await manager.update(AccessCheck, own, result);
+        if (affected !== 1) return;
+        for (const { where, change } of learnt) await manager.update(Material, { ...where, id: check.materialId ?? '', link: check.link }, change);
+      }),
+    );
   }
 }
 

@@ -7,6 +7,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import { retryingDeadlocks } from '../database/deadlock.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { Job } from './job.entity.js';
 
@@ -84,11 +85,11 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
     if (kinds.length === 0) return null;
     const now = this.clock.now();
     const claim = newId();
-    await this.jobs.query(
+    await retryingDeadlocks(() => this.jobs.query(
       `UPDATE jobs SET state = 'working', claim = ?, lease_until = ?, attempts = attempts + 1
        WHERE kind IN (${kinds.map(() => '?').join(',')}) AND run_at <= ? AND (state = 'waiting' OR (state = 'working' AND lease_until < ?)) ORDER BY run_at, id LIMIT 1`,
       [claim, new Date(now.getTime() + leaseMs), ...kinds, now, now],
-    );
+    ));
     return this.jobs.findOneBy({ claim, state: 'working' });
   }
 
@@ -123,6 +124,6 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
 
   /** Changes nothing where somebody else took the job over meanwhile. */
   private async settle({ id, claim }: Job, change: Partial<Job>): Promise<void> {
-    await this.jobs.update({ id, claim: claim ?? '', state: 'working' }, change);
+    await retryingDeadlocks(() => this.jobs.update({ id, claim: claim ?? '', state: 'working' }, change));
   }
 }

@@ -72,7 +72,7 @@ describe('the school’s services', () => {
   };
 
   it('are read by teachers, and changed by the administrator alone', async () => {
-    expect((await services()).map(({ id, origin }) => `${id} ${origin}`)).toEqual(['askleaf installed', 'cofferlane installed']);
+    expect((await services()).map(({ id, origin }) => `${id} ${origin}`)).toEqual(['askleaf installed', 'cofferlane installed', 'glimreel installed', 'hushtone installed']);
     expect((await scene.server.as('Maren', 'PUT', '/api/services/shellbox', { description: shellbox, version: null })).status).toBe(403);
     expect((await keep(shellbox)).status).toBe(200);
     expect((await services()).find(({ id }) => id === 'shellbox')).toEqual({ id: 'shellbox', name: 'Shellbox', origin: 'school', replacesInstalled: false, description: shellbox, problems: [], version: 1 });

@@ -6,6 +6,7 @@ import { blockStructure, codewordsOf, type BlockStructure, type ErrorCorrectionL
 /** UTF-8 in the register of ECI assignments. */
 const utf8Assignment = 26;
 const eciIndicator = 7;
+const utf8 = new TextEncoder();
 
 /** @throws RangeError when the segments don't fit */
 export function writeCodewords(segmentation: Segmentation, version: number, level: ErrorCorrectionLevel): Uint8Array {
@@ -71,7 +72,7 @@ function writeSegment(bits: Bits, { mode, text }: Segment, version: number): voi
       }
       return;
     case 'byte':
-      for (const byte of new TextEncoder().encode(text)) bits.write(byte, 8);
+      for (const byte of utf8.encode(text)) bits.write(byte, 8);
   }
 }
 

@@ -35,27 +35,10 @@ export function emptyGrid(modules: number): Grid {
 }
 
 export function setDark({ words, rows, columns }: Grid, row: number, column: number): void {
-  const [inRow, inColumn] = [row * words + (column >> 5), column * words + (row >> 5)];
+  const inRow = row * words + (column >> 5);
+  const inColumn = column * words + (row >> 5);
   rows[inRow] = (rows[inRow] ?? 0) | (1 << (column & 31));
   columns[inColumn] = (columns[inColumn] ?? 0) | (1 << (row & 31));
-}
-
-const maskGrids = new WeakMap<Placement, readonly Grid[]>();
-
-/** The masks of a version: each inverts data modules alone. */
-function masksOf(placement: Placement): readonly Grid[] {
-  const known = maskGrids.get(placement);
-  if (known) return known;
-  const { modules, reserved } = placement;
-  const made = conditions.map((inverts) => {
-    const grid = emptyGrid(modules);
-    for (let row = 0; row < modules; row += 1) {
-      for (let column = 0; column < modules; column += 1) if (reserved[row * modules + column] === 0 && inverts(row, column)) setDark(grid, row, column);
-    }
-    return grid;
-  });
-  maskGrids.set(placement, made);
-  return made;
 }
 
 /** Table 12: what the level is called in the format information. */
@@ -68,22 +51,47 @@ export function formatBits(level: ErrorCorrectionLevel, mask: number): number {
   return ((data << 10) | remainder(data, 0x537, 10)) ^ formatMask;
 }
 
-/** The grid under a mask, with its format information. */
+const maskGrids = new WeakMap<Placement, Map<ErrorCorrectionLevel, readonly Grid[]>>();
+
+/** The masks of a version at a level: each inverts data modules alone, and has its own format information. */
+function masksOf(placement: Placement, level: ErrorCorrectionLevel): readonly Grid[] {
+  const levels = maskGrids.get(placement) ?? new Map<ErrorCorrectionLevel, readonly Grid[]>();
+  maskGrids.set(placement, levels);
+  const known = levels.get(level);
+  if (known) return known;
+  const made = conditions.map((inverts, mask) => {
+    const grid = emptyGrid(placement.modules);
+    invertData(grid, placement, inverts);
+    setFormat(grid, placement, formatBits(level, mask));
+    return grid;
+  });
+  levels.set(level, made);
+  return made;
+}
+
+function invertData(grid: Grid, { modules, reserved }: Placement, inverts: (row: number, column: number) => boolean): void {
+  for (let row = 0; row < modules; row += 1) {
+    for (let column = 0; column < modules; column += 1) if (reserved[row * modules + column] === 0 && inverts(row, column)) setDark(grid, row, column);
+  }
+}
+
+function setFormat(grid: Grid, { format, modules }: Placement, bits: number): void {
+  for (const places of format) {
+    places.forEach((at, bit) => {
+      if ((bits >> bit) & 1) setDark(grid, Math.floor(at / modules), at % modules);
+    });
+  }
+}
+
+/** The grid under a mask, with its format information. @throws RangeError for a mask that does not exist */
 export function masked(data: Grid, placement: Placement, level: ErrorCorrectionLevel, mask: number): Grid {
-  const pattern = masksOf(placement)[mask];
+  const pattern = masksOf(placement, level)[mask];
   if (!pattern) throw new RangeError(`mask must be 0 to 7, got ${mask}`);
   const { modules, words } = data;
   const grid: Grid = { modules, words, rows: new Int32Array(data.rows.length), columns: new Int32Array(data.rows.length) };
   for (let at = 0; at < data.rows.length; at += 1) {
     grid.rows[at] = (data.rows[at] ?? 0) ^ (pattern.rows[at] ?? 0);
     grid.columns[at] = (data.columns[at] ?? 0) ^ (pattern.columns[at] ?? 0);
-  }
-  const bits = formatBits(level, mask);
-  for (const places of placement.format) {
-    for (let bit = 0; bit < 15; bit += 1) {
-      const at = places[bit] ?? 0;
-      if ((bits >> bit) & 1) setDark(grid, Math.floor(at / modules), at % modules);
-    }
   }
   return grid;
 }
@@ -94,7 +102,7 @@ export function bestMask(data: Grid, placement: Placement, level: ErrorCorrectio
   let least = penaltyOf(best.grid);
   for (let mask = 1; mask < maskCount; mask += 1) {
     const grid = masked(data, placement, level, mask);
-    const penalty = penaltyOf(grid);
+    const penalty = penaltyOf(grid, least);
     if (penalty >= least) continue;
     least = penalty;
     best = { mask, grid };
@@ -102,12 +110,12 @@ export function bestMask(data: Grid, placement: Placement, level: ErrorCorrectio
   return best;
 }
 
-/** Table 11: runs, blocks, sequences like a finder, and the share of dark modules. */
-export function penaltyOf(grid: Grid): number {
+/** Table 11: runs, blocks, sequences like a finder, and the share of dark modules. Once it reaches `enough` it is not counted to the end. */
+export function penaltyOf(grid: Grid, enough = 0x7fffffff): number {
   const { modules, words, rows, columns } = grid;
   let penalty = 0;
   let dark = 0;
-  for (let line = 0; line < modules; line += 1) {
+  for (let line = 0; line < modules && penalty < enough; line += 1) {
     penalty += linePenalty(rows, line * words, words, modules) + linePenalty(columns, line * words, words, modules);
     for (let word = 0; word < words; word += 1) dark += ones(rows[line * words + word] ?? 0);
     if (line > 0) penalty += 3 * blocksBetween(rows, (line - 1) * words, words, modules);
@@ -121,7 +129,8 @@ function linePenalty(lines: Int32Array, from: number, words: number, modules: nu
   let penalty = 0;
   let lastOfRun = 0;
   for (let word = 0; word < words; word += 1) {
-    const [low, high] = [lines[from + word] ?? 0, word + 1 < words ? (lines[from + word + 1] ?? 0) : 0];
+    const low = lines[from + word] ?? 0;
+    const high = word + 1 < words ? (lines[from + word + 1] ?? 0) : 0;
     const left = modules - word * 32;
     const s1 = shifted(low, high, 1);
     const s2 = shifted(low, high, 2);
@@ -133,30 +142,35 @@ function linePenalty(lines: Int32Array, from: number, words: number, modules: nu
     penalty += ones(five) + 2 * ones(five & ~before);
     lastOfRun = five >>> 31;
     const finder = low & ~s1 & s2 & s3 & s4 & ~shifted(low, high, 5) & shifted(low, high, 6);
-    if (finder !== 0) penalty += 40 * finderSides(lines, from, words, modules, word, finder);
+    if (finder !== 0) penalty += 40 * finderSides(lines, from, modules, word, finder);
   }
   return penalty;
 }
 
 /** Sides with four light modules inside the symbol, of each 1:1:3:1:1 that starts at a bit. Rare enough to look at one by one. */
-function finderSides(lines: Int32Array, from: number, words: number, modules: number, word: number, starts: number): number {
-  const isLight = (at: number): boolean => at >= 0 && at < modules && (((lines[from + (at >> 5)] ?? 0) >>> (at & 31)) & 1) === 0;
-  const fourLight = (at: number): boolean => isLight(at) && isLight(at + 1) && isLight(at + 2) && isLight(at + 3);
+function finderSides(lines: Int32Array, from: number, modules: number, word: number, starts: number): number {
   let sides = 0;
-  for (let bit = 0; bit < 32; bit += 1) {
-    const at = word * 32 + bit;
-    if (((starts >>> bit) & 1) === 0 || at + 7 > modules) continue;
-    if (fourLight(at - 4)) sides += 1;
-    if (fourLight(at + 7)) sides += 1;
+  for (let rest = starts; rest !== 0; rest &= rest - 1) {
+    const at = word * 32 + 31 - Math.clz32(rest & -rest);
+    if (at + 7 > modules) continue;
+    sides += fourLight(lines, from, modules, at - 4) + fourLight(lines, from, modules, at + 7);
   }
   return sides;
+}
+
+/** 1 where four modules from there on are inside and light. */
+function fourLight(lines: Int32Array, from: number, modules: number, first: number): 0 | 1 {
+  if (first < 0 || first + 4 > modules) return 0;
+  for (let at = first; at < first + 4; at += 1) if (((lines[from + (at >> 5)] ?? 0) >>> (at & 31)) & 1) return 0;
+  return 1;
 }
 
 /** Two by two modules of one colour between a line and the next. */
 function blocksBetween(lines: Int32Array, from: number, words: number, modules: number): number {
   let count = 0;
   for (let word = 0; word < words; word += 1) {
-    const [low, below] = [lines[from + word] ?? 0, lines[from + words + word] ?? 0];
+    const low = lines[from + word] ?? 0;
+    const below = lines[from + words + word] ?? 0;
     const more = word + 1 < words;
     const right = shifted(low, more ? (lines[from + word + 1] ?? 0) : 0, 1);
     const belowRight = shifted(below, more ? (lines[from + words + word + 1] ?? 0) : 0, 1);

@@ -4,7 +4,7 @@
  */
 import { fail, succeed, type Result } from '../result.js';
 import { encodeSymbol } from './encode.js';
-import { rangeEnds, rangeOf, segmentText, type Segmentation } from './segments.js';
+import { bitsOfLonger, rangeEnds, rangeOf, segmentText, type Segmentation, type SegmentMode } from './segments.js';
 import { blockStructure, largestVersion, type ErrorCorrectionLevel } from './versions.js';
 
 export { errorCorrectionLevels, type ErrorCorrectionLevel } from './versions.js';
@@ -80,8 +80,8 @@ function highestLevel({ version, segmentation }: Fit): ErrorCorrectionLevel {
 }
 
 function charactersUntilGrowth(payload: string, version: number, level: ErrorCorrectionLevel): number {
-  const filler = fillerOf(payload);
-  const fitsStill = (more: number): boolean => holds(version, level, segmentText(payload + filler.repeat(more), rangeOf(version)));
+  const bits = bitsOfLonger(payload, rangeOf(version), kindOf(payload));
+  const fitsStill = (more: number): boolean => bits(more) <= capacityBits(version, level);
   let fits = 0;
   let tooMany = growthLimit + 1;
   while (tooMany - fits > 1) {
@@ -92,8 +92,8 @@ function charactersUntilGrowth(payload: string, version: number, level: ErrorCor
   return fits;
 }
 
-/** A character of the mode that the payload is in now: numeric, alphanumeric or byte (7.4.3 to 7.4.5). */
-function fillerOf(payload: string): string {
-  if (/^\d+$/.test(payload)) return '7';
-  return /^[0-9A-Z $%*+\-./:]+$/.test(payload) ? 'A' : 'a';
+/** The mode that the payload is in now: numeric, alphanumeric or byte (7.4.3 to 7.4.5). */
+function kindOf(payload: string): SegmentMode {
+  if (/^\d+$/.test(payload)) return 'numeric';
+  return /^[0-9A-Z $%*+\-./:]+$/.test(payload) ? 'alphanumeric' : 'byte';
 }

@@ -42,13 +42,14 @@ function generatorLogarithms(degree: number): Uint8Array {
 export function writeErrorCorrection(data: Uint8Array, ecc: Uint8Array): void {
   const degree = ecc.length;
   const generator = generatorLogarithms(degree);
-  ecc.fill(0);
+  // Long division in place: each step clears the next data codeword, what is left in the end is the remainder.
+  const rest = new Uint8Array(data.length + degree);
+  rest.set(data);
   for (let index = 0; index < data.length; index += 1) {
-    const factor = (data[index] ?? 0) ^ (ecc[0] ?? 0);
-    ecc.copyWithin(0, 1);
-    ecc[degree - 1] = 0;
+    const factor = rest[index] ?? 0;
     if (factor === 0) continue;
     const log = logarithms[factor] ?? 0;
-    for (let at = 0; at < degree; at += 1) ecc[at] = (ecc[at] ?? 0) ^ (exponentials[(generator[at] ?? 0) + log] ?? 0);
+    for (let at = 0, to = index + 1; at < degree; at += 1, to += 1) rest[to] = (rest[to] ?? 0) ^ (exponentials[(generator[at] ?? 0) + log] ?? 0);
   }
+  ecc.set(rest.subarray(data.length));
 }

@@ -72,60 +72,115 @@ const digitCost = 20;
 const alphanumericCost = 33;
 const byteCost = 48;
 const impossible = 1e12;
-const [numericIndex, alphanumericIndex, byteIndex] = [0, 1, 2] as const;
 /** By ASCII code: 2 for digits, 1 for the other characters of alphanumeric mode, 0 for the rest. */
 const classes = Uint8Array.from({ length: 128 }, (_, code) => (code >= 48 && code <= 57 ? 2 : alphanumeric.includes(String.fromCharCode(code)) ? 1 : 0));
 
 /** The segmentation with the fewest bits for the versions of a range (0: 1 to 9, 1: 10 to 26, 2: 27 to 40). */
 export function segmentText(text: string, range: 0 | 1 | 2): Segmentation {
-  const codePoints = Array.from(text, (character) => character.codePointAt(0) ?? 0);
-  const eci = codePoints.some((code) => code > 127);
-  const modes = cheapestModes(codePoints, range);
+  const modes = new Uint8Array(text.length);
+  wayBack(text, range, modes);
+  const eci = notAscii.test(text);
   const segments: Segment[] = [];
-  for (let from = 0, at = 1; from < codePoints.length; at += 1) {
-    if (at < codePoints.length && modes[at] === modes[from]) continue;
-    segments.push({ mode: segmentModes[modes[from] as 0 | 1 | 2], text: String.fromCodePoint(...codePoints.slice(from, at)) });
+  for (let from = 0, at = 1; from < text.length; at += 1) {
+    if (at < text.length && modes[at] === modes[from]) continue;
+    segments.push({ mode: segmentModes[modes[from] as 0 | 1 | 2], text: text.slice(from, at) });
     from = at;
   }
   return { eci, segments, bits: segments.reduce((sum, segment) => sum + 4 + countBits[segment.mode][range] + dataBits(segment), eci ? eciBits : 0) };
 }
 
-/** The mode of each character on the cheapest way: dynamic programming over three modes. A segment's end is rounded up to whole bits. */
-function cheapestModes(codePoints: readonly number[], range: 0 | 1 | 2): Uint8Array {
-  const heads = segmentModes.map((mode) => (4 + countBits[mode][range]) * unit);
-  const cameFrom = new Uint8Array(codePoints.length * 3);
-  const costs = Float64Array.from(heads);
-  codePoints.forEach((code, index) => {
-    const kind = code < 128 ? (classes[code] ?? 0) : 0;
-    if (index > 0) switchModes(costs, heads, cameFrom.subarray(index * 3, index * 3 + 3));
-    costs[numericIndex] = kind === 2 ? (costs[numericIndex] ?? 0) + digitCost : impossible;
-    costs[alphanumericIndex] = kind > 0 ? (costs[alphanumericIndex] ?? 0) + alphanumericCost : impossible;
-    costs[byteIndex] = (costs[byteIndex] ?? 0) + byteCost * utf8LengthOf(code);
-  });
-  return wayBack(costs, cameFrom, codePoints.length);
+// eslint-disable-next-line no-control-regex -- ASCII begins with control characters
+const notAscii = /[^\x00-\x7f]/;
+
+/** Costs of the cheapest way to the end of a text by the mode in which it ends, in units. */
+export interface EndCosts {
+  readonly numeric: number;
+  readonly alphanumeric: number;
+  readonly byte: number;
 }
 
-/** Before a character: each mode is entered from itself or, with a new head, from another one. */
-function switchModes(costs: Float64Array, heads: readonly number[], cameFrom: Uint8Array): void {
-  const ends = costs.map((cost) => Math.ceil(cost / unit) * unit);
-  for (let mode = 0; mode < 3; mode += 1) {
-    cameFrom[mode] = mode;
-    for (let other = 0; other < 3; other += 1) {
-      const cost = (ends[other] ?? 0) + (heads[mode] ?? 0);
-      if (other === mode || cost >= (costs[mode] ?? 0)) continue;
-      costs[mode] = cost;
-      cameFrom[mode] = other;
+/**
+ * Dynamic programming over three modes: before each character a mode is entered from itself or, with a new head, from
+ * another one, whose end is rounded up to whole bits. `cameFrom` takes two bits a mode for each character.
+ */
+function endCosts(text: string, range: 0 | 1 | 2, cameFrom: Uint8Array | null): EndCosts {
+  const [headN, headA, headB] = headsOf(range);
+  let [n, a, b] = [headN, headA, headB];
+  for (let index = 0; index < text.length; index += 1) {
+    const code = text.charCodeAt(index);
+    if (index > 0) {
+      const [endN, endA, endB] = [wholeBits(n), wholeBits(a), wholeBits(b)];
+      let from = 0b100100; // byte from byte, alphanumeric from alphanumeric, numeric from numeric
+      const [fromA, fromB] = [endA + headN, endB + headN];
+      if (fromA < n && fromA <= fromB) [n, from] = [fromA, from | 1];
+      else if (fromB < n) [n, from] = [fromB, from | 2];
+      const [toAFromN, toAFromB] = [endN + headA, endB + headA];
+      if (toAFromN < a && toAFromN <= toAFromB) [a, from] = [toAFromN, from & ~0b1100];
+      else if (toAFromB < a) [a, from] = [toAFromB, (from & ~0b1100) | 0b1000];
+      const [toBFromN, toBFromA] = [endN + headB, endA + headB];
+      if (toBFromN < b && toBFromN <= toBFromA) [b, from] = [toBFromN, from & ~0b110000];
+      else if (toBFromA < b) [b, from] = [toBFromA, (from & ~0b110000) | 0b010000];
+      if (cameFrom) cameFrom[index] = from;
     }
+    const kind = code < 128 ? (classes[code] ?? 0) : 0;
+    n = kind === 2 ? n + digitCost : impossible;
+    a = kind > 0 ? a + alphanumericCost : impossible;
+    b += byteCost * utf8LengthOfUnit(text, index, code);
+  }
+  return { numeric: n, alphanumeric: a, byte: b };
+}
+
+function headsOf(range: 0 | 1 | 2): readonly [number, number, number] {
+  return [(4 + countBits.numeric[range]) * unit, (4 + countBits.alphanumeric[range]) * unit, (4 + countBits.byte[range]) * unit];
+}
+
+function wholeBits(cost: number): number {
+  return Math.ceil(cost / unit) * unit;
+}
+
+/** Bytes that a unit of UTF-16 adds: the first half of a pair brings all four of its character, the second none. */
+function utf8LengthOfUnit(text: string, index: number, unitCode: number): number {
+  if (unitCode < 0x80) return 1;
+  if (unitCode < 0x800) return 2;
+  if (unitCode < 0xd800 || unitCode > 0xdfff) return 3;
+  if (unitCode < 0xdc00) return isSecondHalf(text.charCodeAt(index + 1)) ? 4 : 3;
+  const before = index > 0 ? text.charCodeAt(index - 1) : 0;
+  return before >= 0xd800 && before < 0xdc00 ? 0 : 3;
+}
+
+function isSecondHalf(unitCode: number): boolean {
+  return unitCode >= 0xdc00 && unitCode <= 0xdfff;
+}
+
+function wayBack(text: string, range: 0 | 1 | 2, modes: Uint8Array): void {
+  const cameFrom = new Uint8Array(text.length);
+  const { numeric, alphanumeric: letters, byte } = endCosts(text, range, cameFrom);
+  const ends = [wholeBits(numeric), wholeBits(letters), wholeBits(byte)];
+  let mode = ends.indexOf(Math.min(...ends));
+  for (let index = text.length - 1; index >= 0; index -= 1) {
+    modes[index] = mode;
+    mode = index > 0 ? ((cameFrom[index] ?? 0) >> (mode * 2)) & 3 : mode;
   }
 }
 
-function wayBack(costs: Float64Array, cameFrom: Uint8Array, length: number): Uint8Array {
-  const ends = costs.map((cost) => Math.ceil(cost / unit));
-  let mode = ends.indexOf(Math.min(...ends));
-  const modes = new Uint8Array(length);
-  for (let index = length - 1; index >= 0; index -= 1) {
-    modes[index] = mode;
-    mode = cameFrom[index * 3 + mode] ?? mode;
-  }
-  return modes;
+/**
+ * Bits of the text with `more` characters of one kind after it, for any `more` at once: within characters of one kind no
+ * cheapest way changes its mode more than once.
+ * @param kind which modes hold the character: digits fit into all three, capitals into two, letters into bytes alone
+ */
+export function bitsOfLonger(text: string, range: 0 | 1 | 2, kind: SegmentMode): (more: number) => number {
+  const costs = endCosts(text, range, null);
+  const [headN, headA, headB] = headsOf(range);
+  const eci = notAscii.test(text) ? eciBits : 0;
+  const ways = [
+    { stay: costs.numeric, head: headN, cost: digitCost, fits: kind === 'numeric' },
+    { stay: costs.alphanumeric, head: headA, cost: alphanumericCost, fits: kind !== 'byte' },
+    { stay: costs.byte, head: headB, cost: byteCost, fits: true },
+  ];
+  const cheapestEnd = Math.min(...ways.map(({ stay }) => wholeBits(stay)));
+  return (more) => {
+    if (more === 0) return cheapestEnd / unit + eci;
+    const totals = ways.filter(({ fits }) => fits).map(({ stay, head, cost }) => Math.min(stay, cheapestEnd + head) + more * cost);
+    return wholeBits(Math.min(...totals.map(wholeBits))) / unit + eci;
+  };
 }
