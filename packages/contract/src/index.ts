@@ -12,5 +12,6 @@ export * from './material.js';
 export * from './readiness.js';
 export * from './lesson.js';
 export * from './health.js';
+export * from './symbol.js';
 export * from './routes.js';
 export * from './limits.js';

@@ -5,6 +5,8 @@ export const limits = {
   instructionLength: 200,
   placeLength: 80,
   linkLength: 2000,
+  /** More than the largest symbol holds: 7,089 digits. */
+  payloadLength: 7200,
   /** Characters of a message; version 40 at level M holds 2,331 bytes. */
   wordsLength: 2300,
   /** Of a kind's fields: names, numbers, subjects. */

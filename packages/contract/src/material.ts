@@ -83,6 +83,8 @@ export interface CodeView {
   readonly mask: number;
   readonly grain: Grain;
   readonly charactersUntilGrowth: number;
+  /** Characters to remove for the next coarser step; null where there is none. */
+  readonly charactersToShrink: number | null;
   /** SVG path data, one unit a module, without quiet zone. */
   readonly path: string;
 }

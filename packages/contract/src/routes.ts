@@ -11,6 +11,7 @@ import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
 import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
+import type { PreviewSymbol, SymbolPreview } from './symbol.js';
 import type { ChangeSchool, SchoolView } from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
 
@@ -110,6 +111,9 @@ export const routes = {
   /** Any link, for scripts and tests: answers 202. */
   askLinkCheck: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/link-checks'),
   linkCheck: route<LinkCheckView>('GET', '/api/link-checks/:linkCheckId'),
+
+  /** Any payload as a symbol, for scripts and tests. */
+  previewSymbol: route<SymbolPreview, PreviewSymbol>('POST', '/api/symbols/preview'),
 
   tags: route<readonly TagView[]>('GET', '/api/tags'),
   openTag: route<null>('POST', '/api/tags/:tag/access-checks'),

@@ -51,7 +51,8 @@ export { titleFromContent } from './payload/content-title.js';
 export { instantOf } from './time/zoned.js';
 export { firstDifference, type Difference } from './payload/compare.js';
 
-export { planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';
+export { charactersToShrink, planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';
+export { segmentModes, type Segment, type SegmentMode, type Segmentation } from './symbol/segments.js';
 export { grainOf, grains, type Grain } from './symbol/grain.js';
 export { outlinePath, codeSvg, codePixels } from './look/outline.js';
 

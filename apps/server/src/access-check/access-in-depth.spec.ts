@@ -1,4 +1,5 @@
-import type { AccessCheckView, EarlierCheck } from '@hapset/contract';
+import type { AccessCheckView, EarlierCheck, SchoolView } from '@hapset/contract';
+import type { PageDocument } from '@hapset/core';
 import sharp from 'sharp';
 import { link, Scene } from '../test/scene.js';
 import { openPage, SmallWeb } from '../test/small-web.js';
@@ -40,6 +41,23 @@ describe('an access check in depth', () => {
       title: 'Crate',
     });
     expect((await checked('/crate', { kind: 'web-page' })).inside).toBeNull();
+  });
+
+  it('opens the links of a written page that is kept here, through its public address, and says that no phone reaches that', async () => {
+    const { url } = await scene.server.listening('Pell');
+    const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+    const { name, timeZone, paper, version } = school;
+    await scene.server.ok('Pell', 'PATCH', '/api/school', { name, timeZone, paper, publicAddress: url, shortLinkHost: null, version });
+    const paragraph = (text: string, href: string): object => ({ type: 'paragraph', content: [{ type: 'text', text, marks: [{ type: 'link', attrs: { href } }] }] });
+    const document = { type: 'doc', content: [paragraph('Our guide', web.address('/open')), paragraph('Our minutes', web.address('/locked'))] } as PageDocument;
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [{ kept: { kind: 'written-page', document }, title: 'Links', pasted: 'Links', repairs: [] }]);
+    await scene.opened(lessonId);
+    expect((await scene.page(stationId)).check).toMatchObject({
+      verdict: 'partial',
+      inside: { opened: 2, locked: [{ name: 'Our minutes', verdict: 'sign-in' }] },
+      doubts: [{ reason: 'address-loopback', detail: '127.0.0.1' }],
+    });
   });
 
   it('opens no more than two hundred things in it', async () => {

@@ -28,6 +28,7 @@ const bodies: Bodies = {
   bringFile: ({ uploadId = '' }) => ({ uploadId, name: 'x' }),
   renameFile: () => ({ name: 'x', version: 1 }),
   replaceFile: ({ uploadId = '' }) => ({ uploadId }),
+  previewSymbol: () => ({ payload: 'x' }),
   askLinkCheck: () => ({ link: 'ftp://a.example' }),
   saveMaterialRehearsal: () => ({ results: [] }),
   makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),

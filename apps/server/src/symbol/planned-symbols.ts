@@ -1,7 +1,7 @@
 /** Plans symbols and keeps the last ones: lists ask for the same codes again and again. */
 import { Injectable } from '@nestjs/common';
 import type { CodeView } from '@hapset/contract';
-import { carriedBy, grainOf, outlinePath, planSymbol, type Carriable, type Carried, type SymbolPlan } from '@hapset/core';
+import { carriedBy, charactersToShrink, grainOf, outlinePath, planSymbol, type Carriable, type Carried, type SymbolPlan } from '@hapset/core';
 
 const kept = 2000;
 
@@ -33,5 +33,5 @@ export class PlannedSymbols {
 
 function toCodeView({ carry, payload }: Carried, plan: SymbolPlan): CodeView {
   const { version, modules, level, mask, charactersUntilGrowth } = plan;
-  return { carry, payload, version, modules, level, mask, grain: grainOf(version), charactersUntilGrowth, path: outlinePath(plan) };
+  return { carry, payload, version, modules, level, mask, grain: grainOf(version), charactersUntilGrowth, charactersToShrink: charactersToShrink(plan), path: outlinePath(plan) };
 }

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { PlannedSymbols } from './planned-symbols.js';
+import { SymbolController } from './symbol.controller.js';
 
-@Module({ providers: [PlannedSymbols], exports: [PlannedSymbols] })
+@Module({ controllers: [SymbolController], providers: [PlannedSymbols], exports: [PlannedSymbols] })
 export class SymbolModule {}

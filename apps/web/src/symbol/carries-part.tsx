@@ -39,8 +39,10 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
           {least !== null && <Figure title={least === 0 ? 'Not read' : metres(least)} figure="weakest device" />}
           <StateMark mark={readiness.carries.state} words="Code" />
         </div>
-        {readiness.carries.state === 'look-at' && (
-          <p className="mt-2 mb-0 text-[14px]">{material.link === null ? 'Fewer words make a coarser code, which reads from farther away.' : 'A shorter link makes a coarser code, which reads from farther away.'}</p>
+        {readiness.carries.state === 'look-at' && code.charactersToShrink !== null && (
+          <p className="mt-2 mb-0 text-[14px]">
+            {plural(code.charactersToShrink, 'character')} fewer make the code one step coarser; {code.charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from farther away.
+          </p>
         )}
         <Trimmed page={page} />
         <details className="mt-1.5 text-[13.5px] text-muted">

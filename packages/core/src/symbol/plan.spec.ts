@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import jsQR from 'jsqr';
 import { codePixels, codeSvg, outlinePath } from '../look/outline.js';
 import { grainOf } from './grain.js';
-import { growthLimit, planSymbol, smallestVersion, type SymbolPlan } from './plan.js';
+import { charactersToShrink, growthLimit, planSymbol, smallestVersion, type SymbolPlan } from './plan.js';
 
 function plan(payload: string): SymbolPlan {
   const planned = planSymbol(payload);
@@ -34,6 +34,22 @@ describe('planning a symbol', () => {
         if (charactersUntilGrowth < growthLimit) expect(plan(payload + 'a'.repeat(charactersUntilGrowth + 1)).version).toBe(version + 1);
       }),
       { numRuns: 25 },
+    );
+  });
+
+  it('counts characters to remove for the next smaller version, and one fewer changes nothing', () => {
+    expect(charactersToShrink(plan('7'))).toBeNull();
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', minLength: 30, maxLength: 160 }), (payload) => {
+        const symbol = plan(payload);
+        const fewer = charactersToShrink(symbol);
+        const characters = [...payload];
+        const without = (count: number): number => smallestVersion(characters.slice(0, characters.length - count).join(''), 'M') ?? 0;
+        if (fewer === null) return expect(symbol.version).toBe(1);
+        expect(without(fewer)).toBeLessThan(symbol.version);
+        expect(without(fewer - 1)).toBe(symbol.version);
+      }),
+      { numRuns: 40 },
     );
   });
 

@@ -44,6 +44,23 @@ export function planSymbol(payload: string, chosen?: ErrorCorrectionLevel): Resu
   return succeed({ payload, version: fit.version, modules, level, mask, segmentation: fit.segmentation, matrix, charactersUntilGrowth: charactersUntilGrowth(payload, fit.version, chosen ?? 'M') });
 }
 
+/**
+ * Characters to remove from the end for the next smaller version at the level that it was planned at; null at version 1,
+ * where nothing gets smaller. Removing fewer changes nothing.
+ */
+export function charactersToShrink({ payload, version }: SymbolPlan, level: ErrorCorrectionLevel = 'M'): number | null {
+  if (version === 1) return null;
+  const characters = [...payload];
+  const shrinks = (fewer: number): boolean => (smallestVersion(characters.slice(0, characters.length - fewer).join(''), level) ?? version) < version;
+  let [tooFew, enough] = [0, characters.length];
+  while (enough - tooFew > 1) {
+    const middle = (tooFew + enough) >> 1;
+    if (shrinks(middle)) enough = middle;
+    else tooFew = middle;
+  }
+  return enough;
+}
+
 export interface Fit {
   readonly version: number;
   readonly segmentation: Segmentation;
