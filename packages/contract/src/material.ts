@@ -1,4 +1,4 @@
-import type { AddressRole, Carry, Kept, Content, ErrorCorrectionLevel, Grain, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { AddressRole, Carry, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
 import type { KeptView } from './kept.js';
 import type { DeviceView } from './device.js';
@@ -125,6 +125,8 @@ export interface MaterialPage {
   readonly station: StationPlace | null;
   readonly lessons: readonly { readonly id: string; readonly name: string }[];
   readonly code: CodeView | null;
+  /** What the code could carry, side by side. */
+  readonly ladder: Ladder;
   readonly check: AccessCheckView | null;
   readonly readiness: ReadinessView;
   readonly rehearsal: RehearsalView;

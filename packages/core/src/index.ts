@@ -53,6 +53,7 @@ export { firstDifference, type Difference } from './payload/compare.js';
 
 export { charactersToShrink, planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';
 export { segmentModes, type Segment, type SegmentMode, type Segmentation } from './symbol/segments.js';
+export { dependencies, ladderOf, rungKinds, rungReasons, type Dependency, type Ladder, type Rung, type RungFigures, type RungKind, type RungReason } from './symbol/ladder.js';
 export { grainOf, grains, type Grain } from './symbol/grain.js';
 export { outlinePath, codeSvg, codePixels } from './look/outline.js';
 

@@ -2,6 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MaterialPage, MaterialView, StationPlace } from '@hapset/contract';
+import { ladderOf } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { toAccessCheckView } from '../access-check/access-check.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
@@ -50,13 +51,16 @@ export class MaterialPageService {
       this.school.get(),
       this.services.catalogue(),
     ]);
+    const check = standing.check ? toAccessCheckView(standing.check, material, catalogue) : null;
+    const { sizeMm, distanceM, devices } = standing.rehearsal;
     return {
       material: toMaterialView(material, catalogue, school.publicAddress),
       kept: material.kept ? await this.kept.view(material.kept) : null,
       station,
       lessons: uses.map(({ id, name }) => ({ id, name })),
       code: standing.code,
-      check: standing.check ? toAccessCheckView(standing.check, material, catalogue) : null,
+      ladder: ladderOf({ kind: standing.readiness.carries.carry, payload: standing.payload, trimmed: check?.trimmed?.link ?? null, sizeMm, distanceM, devices }),
+      check,
       readiness: standing.readiness,
       rehearsal: standing.rehearsal,
       sheets: sheets.map(toSheetView),

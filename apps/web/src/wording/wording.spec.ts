@@ -1,5 +1,5 @@
 import { mediaKinds, problemReasons, sheetWarnings } from '@hapset/contract';
-import { accessVerdicts, addressRoles, columnRoles, contentProblemReasons, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, repairKinds, verdictReasons, wallVerdicts } from '@hapset/core';
+import { accessVerdicts, addressRoles, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, repairKinds, rungKinds, rungReasons, verdictReasons, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -7,6 +7,7 @@ import { kindWords, mediaWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
 import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
+import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
 import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, rightWords, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
@@ -43,6 +44,11 @@ describe('every reason has words', () => {
     expectWords(mediaWords, mediaKinds);
   });
   it('grains', () => expectWords(grainWords, grains));
+  it('the carry ladder', () => {
+    expectWords(rungWords, rungKinds);
+    expectWords(dependencyWords, dependencies);
+    expectWords(rungReasonWords, rungReasons);
+  });
   it('doubts', () => expectWords(doubtWords, doubtReasons));
   it('what students can do, in a sentence', () => {
     const nothing = { look: false, comment: false, change: false, download: false, answer: 'no' } as const;

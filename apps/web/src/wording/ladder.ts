@@ -1,0 +1,23 @@
+import type { Dependency, RungKind, RungReason } from '@hapset/core';
+
+export const rungWords: Readonly<Record<RungKind, string>> = {
+  link: 'The link, as it is',
+  trimmed: 'The link without what only counts visitors',
+  bare: 'The address without https://',
+  words: 'The words themselves',
+};
+
+export const dependencyWords: Readonly<Record<Dependency, string>> = {
+  page: 'as long as the page stays there',
+  'page-and-reader': 'many scanners show it as text and open nothing',
+  nothing: 'for good, without any network',
+};
+
+/** Why a rung is recommended. */
+export const rungReasonWords: Readonly<Record<RungReason, string>> = {
+  'only-one': 'There is one way, and it says exactly what was typed.',
+  exact: 'It says exactly what was given, and nothing shorter gains a step.',
+  'reads-farther': 'None reads from where students stand yet; this one reads farthest.',
+  'fits-the-room': 'It is the first that reads from where students stand.',
+  coarser: 'It leads to the same page, and its code is coarser.',
+};

@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import type { DeviceProfile } from '../optics/device.js';
+import { bareAddress, ladderOf, type Ladder, type LadderWish } from './ladder.js';
+
+const tablet: DeviceProfile = { id: 't', name: 'Tablets', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
+const phone: DeviceProfile = { ...tablet, id: 'p', previewWidthPx: 1920 };
+const ladder = (payload: string, more: Partial<LadderWish> = {}): Ladder => ladderOf({ kind: 'link', payload, trimmed: null, sizeMm: 120, distanceM: 2, devices: [tablet, phone], ...more });
+const long = `https://a.example/leaf/${'x'.repeat(90)}`;
+const counted = `${long}?utm_source=mail&utm_medium=newsletter&utm_campaign=tides`;
+
+describe('the carry ladder', () => {
+  it('has the link, the trimmed link where both lead to the same page, and the bare address last', () => {
+    expect(ladder(counted, { trimmed: long }).rungs.map(({ kind, payload, dependsOn }) => [kind, payload, dependsOn])).toEqual([
+      ['link', counted, 'page'],
+      ['trimmed', long, 'page'],
+      ['bare', long.slice(8), 'page-and-reader'],
+    ]);
+    expect(ladder('http://a.example/x').rungs.map(({ kind }) => kind)).toEqual(['link']);
+    expect(ladder('Who am I?', { kind: 'words' })).toMatchObject({ rungs: [{ kind: 'words', dependsOn: 'nothing' }], recommended: 0, reason: 'only-one' });
+  });
+
+  it('tells figures of each: size of a module, reach of the weakest device, steps', () => {
+    const [rung] = ladder('https://a.example/x').rungs;
+    expect(rung?.figures).toMatchObject({ version: 2, modules: 25, grain: 'coarse', characters: 19, moduleMm: 120 / 25, charactersToShrink: 5 });
+    const weakest = ladder('https://a.example/x', { devices: [tablet] }).rungs[0]?.figures?.reachM;
+    expect(rung?.figures?.reachM).toBe(weakest);
+    expect(ladder('https://a.example/x', { devices: [] }).rungs[0]?.figures?.reachM).toBeNull();
+  });
+
+  it('recommends what reads from where students stand, then what is coarser at no cost, and never the bare address', () => {
+    expect(ladder('https://a.example/x')).toMatchObject({ recommended: 0, reason: 'exact' });
+    const far = ladder(counted, { trimmed: long, distanceM: 2.1, sizeMm: 155 });
+    const [linkReach = 0, trimmedReach = 0] = far.rungs.map(({ figures }) => figures?.reachM ?? 0);
+    expect(ladder(counted, { trimmed: long, sizeMm: 155, distanceM: (linkReach + trimmedReach) / 2 })).toMatchObject({ recommended: 1, reason: 'fits-the-room' });
+    expect(ladder(counted, { trimmed: long, sizeMm: 155, distanceM: trimmedReach * 2 })).toMatchObject({ recommended: 1, reason: 'reads-farther' });
+    expect(ladder(counted, { trimmed: long, sizeMm: 155, distanceM: linkReach / 2 })).toMatchObject({ recommended: 1, reason: 'coarser' });
+    const short = 'https://a.example/x?utm_id=1';
+    expect(ladder(`${short}2`, { trimmed: short, distanceM: 0.5 })).toMatchObject({ recommended: 0, reason: 'exact' });
+  });
+
+  it('says so where no symbol holds it', () => {
+    const all = ladder(`https://a.example/${'x'.repeat(3000)}`);
+    expect(all).toMatchObject({ recommended: null });
+    expect(all.rungs.every(({ figures }) => figures === null)).toBe(true);
+  });
+
+  it('never lets a shorter rung be finer', () => {
+    fc.assert(
+      fc.property(fc.stringMatching(/^https:\/\/[a-z]{3,10}\.example\/[a-z0-9/]{0,120}$/), (link) => {
+        const versions = ladder(`${link}?utm_source=x`, { trimmed: link }).rungs.map(({ figures }) => figures?.version ?? 41);
+        expect([...versions].sort((a, b) => b - a)).toEqual(versions);
+      }),
+      { numRuns: 50 },
+    );
+  });
+});
+
+describe('a bare address', () => {
+  it.each([
+    ['https://a.example/leaf', 'a.example/leaf'],
+    ['https://a.example/', 'a.example'],
+    ['https://a.example?x=1', 'a.example?x=1'],
+    ['http://a.example/leaf', null],
+    ['https://localhost/x', null],
+    ['https://me@a.example/x', null],
+    ['mailto:a@b.example', null],
+  ])('%s: %s', (link, bare) => expect(bareAddress(link)).toBe(bare));
+});
