@@ -107,6 +107,12 @@ describe('opening a link as a student', () => {
     expect(evidence.final).toMatchObject({ attachment: true, page: null, sizeBytes: 'nothing'.length });
   });
 
+  it('opens names in other scripts by their ASCII form (IDNA)', async () => {
+    const idna = new StudentBrowser(new AddressGuard([`xn--bcher-kva.localhost:${web.port}`]));
+    const evidence = await idna.open(`http://bücher.localhost:${web.port}/long`);
+    expect([evidence.final?.status, web.requests.at(-1)?.headers.host]).toEqual([200, `xn--bcher-kva.localhost:${web.port}`]);
+  });
+
   it('knows a certificate that no phone would trust', async () => {
     const server = createHttpsServer({ key: testKey, cert: testCertificate }, (_request, response) => response.end('x'));
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
