@@ -39,6 +39,11 @@ describe('what lets every student in', () => {
     ['a short page with several fields', { page: { title: 'Lost and not found', visibleCharacters: 300, forms: [{ action: '', method: 'post', fields: ['text', 'textarea'], buttons: ['Send'] }] } }],
     ['a page with a sound and hardly a word', { page: { visibleCharacters: 12, scripts: 1, media: 1 } }],
     ['a file', { page: null, contentType: 'application/pdf' }],
+    ['a lesson that asks how old somebody is', { page: { title: 'How old are you?', firstLines: ['I am nine.'], visibleCharacters: 60 } }],
+    ['a lesson on privacy', { page: { title: 'Votre vie privée: à vous de jouer', visibleCharacters: 200 } }],
+    ['opening hours', { page: { title: 'Museum', firstLines: ['The museum opens on Tuesdays.'], visibleCharacters: 90 } }],
+    ['a short story of something that was not found', { page: { title: 'Bello, nicht gefunden', visibleCharacters: 400 } }],
+    ['a sign-up list, which is no sign-in', { page: { title: 'Anmelden zum Sommerfest', visibleCharacters: 90, forms: [{ action: '', method: 'post', fields: ['text', 'text'], buttons: ['Anmelden'] }] } }],
   ])('%s', (_, shape) => expect(verdictOf(shape)).toBe('open'));
 });
 
@@ -63,6 +68,19 @@ describe('what stands in the way', () => {
     ['status 429', { status: 429 }, 'failing', 'too-busy'],
     ['a page that only a script fills', { page: { visibleCharacters: 0, scripts: 3 } }, 'unknown', 'needs-script'],
     ['a page that leads on by itself', { page: { visibleCharacters: 20, refreshTo: 'https://b.example/' } }, 'unknown', 'leads-on'],
+    ['a wall for members of an organisation', { page: { title: 'Sign in', firstLines: ['Only available to members of Fernhollow School.'], visibleCharacters: 90 } }, 'organisation', 'says-organisation'],
+    ['the same in Japanese', { page: { title: 'ログイン', firstLines: ['組織内のユーザーのみ閲覧できます。'], visibleCharacters: 20 } }, 'organisation', 'says-organisation'],
+    ['a private film', { page: { title: 'Video', firstLines: ['Este vídeo es privado.'], visibleCharacters: 22 } }, 'named-only', 'says-private'],
+    ['hidden fields that post themselves to a sign-in', { page: { visibleCharacters: 0, scripts: 1, postsItselfTo: 'https://id.example/saml2/sso' } }, 'sign-in', 'posts-itself'],
+    ['a name that is asked for first, at another address', { final: 'https://id.example/oauth2/authorize?x', page: { title: 'Welcome', visibleCharacters: 20, forms: [{ action: '', method: 'post', fields: ['email'], buttons: ['Next'] }] } }, 'sign-in', 'led-to-sign-in'],
+    ['a link past its day', { page: { title: 'Freigabe', firstLines: ['Dieser Link ist abgelaufen.'], visibleCharacters: 30 } }, 'closed', 'says-expired'],
+    ['a form before its day', { page: { title: 'Quiz', firstLines: ['Ce questionnaire n’est pas encore ouvert.'], visibleCharacters: 45 } }, 'closed', 'says-not-yet'],
+    ['a form over its limit', { page: { title: 'Bus', firstLines: ['The maximum number of responses has been reached.'], visibleCharacters: 52 } }, 'closed', 'says-over-limit'],
+    ['a page of consent before everything', { page: { title: 'Bevor es weitergeht', visibleCharacters: 120, buttons: ['Alle akzeptieren'] } }, 'obstructed', 'asks-consent'],
+    ['a question for the age', { page: { title: 'Age check', firstLines: ['Please confirm your age.'], visibleCharacters: 60, buttons: ['I am 16'] } }, 'obstructed', 'asks-age'],
+    ['an office file', { page: null, contentType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document' }, 'obstructed', 'download-only'],
+    ['a check against robots, whatever its status', { status: 503, page: { title: 'Einen Moment', firstLines: ['Ihr Browser wird überprüft.'], visibleCharacters: 40 } }, 'unknown', 'robot-check'],
+    ['a document that its visitors write in', { page: { title: 'Notes', editableCharacters: 200 } }, 'open-editable', 'may-change'],
     ['an unusual status', { status: 418 }, 'unknown', 'unexpected-status'],
     ['an empty answer', { page: null, contentType: '', sizeBytes: 0 }, 'unknown', 'nothing-to-see'],
   ])('%s', (_, shape, verdict, reason) => {

@@ -83,7 +83,8 @@ function interleave(data: Uint8Array, { blocks, eccPerBlock, shortData, shortBlo
   for (let block = 0, from = 0; block < blocks; block += 1) {
     const length = shortData + (block < shortBlocks ? 0 : 1);
     const own = data.subarray(from, from + length);
-    for (let at = 0; at < length; at += 1) result[dataPosition(at, block, blocks, shortData, shortBlocks)] = own[at] ?? 0;
+    for (let at = 0, to = block; at < shortData; at += 1, to += blocks) result[to] = own[at] ?? 0;
+    if (length > shortData) result[dataPosition(shortData, block, blocks, shortData, shortBlocks)] = own[shortData] ?? 0;
     writeErrorCorrection(own, ecc);
     for (let at = 0; at < eccPerBlock; at += 1) result[dataCodewords + at * blocks + block] = ecc[at] ?? 0;
     from += length;

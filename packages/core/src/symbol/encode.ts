@@ -28,13 +28,10 @@ const fixedGrids = new WeakMap<Placement, Grid>();
 /** Function patterns, and the codewords' bits in their places, before masking. */
 function gridOf(placement: Placement, codewords: Uint8Array): Grid {
   const fixed = fixedGrid(placement);
-  const { modules, order } = placement;
+  const { order, orderRows, orderColumns } = placement;
   const grid: Grid = { ...fixed, rows: fixed.rows.slice(), columns: fixed.columns.slice() };
   for (let bit = 0; bit < order.length; bit += 1) {
-    if ((((codewords[bit >> 3] ?? 0) >> (7 - (bit & 7))) & 1) === 0) continue;
-    const at = order[bit] ?? 0;
-    const row = (at / modules) | 0;
-    setDark(grid, row, at - row * modules);
+    if ((((codewords[bit >> 3] ?? 0) >> (7 - (bit & 7))) & 1) === 1) setDark(grid, orderRows[bit] ?? 0, orderColumns[bit] ?? 0);
   }
   return grid;
 }

@@ -6,8 +6,6 @@ import type { Placement } from './placement.js';
 import { remainder } from './placement.js';
 import type { ErrorCorrectionLevel } from './versions.js';
 
-export const maskCount = 8;
-
 /** Table 10: true where the mask inverts. */
 const conditions: readonly ((row: number, column: number) => boolean)[] = [
   (row, column) => (row + column) % 2 === 0,
@@ -87,8 +85,10 @@ function setFormat(grid: Grid, { format, modules }: Placement, bits: number): vo
 export function masked(data: Grid, placement: Placement, level: ErrorCorrectionLevel, mask: number): Grid {
   const pattern = masksOf(placement, level)[mask];
   if (!pattern) throw new RangeError(`mask must be 0 to 7, got ${mask}`);
-  const { modules, words } = data;
-  const grid: Grid = { modules, words, rows: new Int32Array(data.rows.length), columns: new Int32Array(data.rows.length) };
+  return writeMasked(data, pattern, emptyGrid(data.modules));
+}
+
+function writeMasked(data: Grid, pattern: Grid, grid: Grid): Grid {
   for (let at = 0; at < data.rows.length; at += 1) {
     grid.rows[at] = (data.rows[at] ?? 0) ^ (pattern.rows[at] ?? 0);
     grid.columns[at] = (data.columns[at] ?? 0) ^ (pattern.columns[at] ?? 0);
@@ -98,16 +98,18 @@ export function masked(data: Grid, placement: Placement, level: ErrorCorrectionL
 
 /** The mask with the lowest penalty, and the grid under it. */
 export function bestMask(data: Grid, placement: Placement, level: ErrorCorrectionLevel): { readonly mask: number; readonly grid: Grid } {
-  let best = { mask: 0, grid: masked(data, placement, level, 0) };
-  let least = penaltyOf(best.grid);
-  for (let mask = 1; mask < maskCount; mask += 1) {
-    const grid = masked(data, placement, level, mask);
-    const penalty = penaltyOf(grid, least);
-    if (penalty >= least) continue;
-    least = penalty;
-    best = { mask, grid };
-  }
-  return best;
+  let best = 0;
+  let grid = masked(data, placement, level, 0);
+  let spare = emptyGrid(data.modules);
+  let least = penaltyOf(grid);
+  masksOf(placement, level).forEach((pattern, mask) => {
+    if (mask === 0) return;
+    const penalty = penaltyOf(writeMasked(data, pattern, spare), least);
+    if (penalty >= least) return;
+    [grid, spare] = [spare, grid];
+    [least, best] = [penalty, mask];
+  });
+  return { mask: best, grid };
 }
 
 /** Table 11: runs, blocks, sequences like a finder, and the share of dark modules. Once it reaches `enough` it is not counted to the end. */

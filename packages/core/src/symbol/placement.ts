@@ -13,6 +13,9 @@ export interface Placement {
   readonly fixedDark: Uint8Array;
   /** Places of the bits of the codewords in their order; remainder bits are left out. */
   readonly order: Uint16Array;
+  /** The row and the column of each place in `order`. */
+  readonly orderRows: Uint8Array;
+  readonly orderColumns: Uint8Array;
   /** Places of the 15 bits of the format information, least significant first: beside the upper left finder, and beside the others. */
   readonly format: readonly [Uint16Array, Uint16Array];
 }
@@ -53,7 +56,8 @@ function place(version: number): Placement {
   for (const places of format) for (const at of places) reserved[at] = 1;
   set(modules - 8, 8, true); // always dark (7.9.1)
   if (version >= 7) placeVersion(version, modules, set);
-  return { modules, reserved, fixedDark, order: zigzag(modules, reserved, codewordsOf(version) * 8), format };
+  const order = zigzag(modules, reserved, codewordsOf(version) * 8);
+  return { modules, reserved, fixedDark, order, orderRows: Uint8Array.from(order, (at) => Math.floor(at / modules)), orderColumns: Uint8Array.from(order, (at) => at % modules), format };
 }
 
 /** Rings around a centre; `isDark` says which of them are dark, from the centre outwards. */
