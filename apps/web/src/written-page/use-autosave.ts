@@ -2,12 +2,14 @@
  * Keeps a page while it is written: a moment after the last letter, one saving at a time. When somebody else saved
  * meanwhile, nothing is thrown away: both stand to choose, and the other one is kept as an earlier page.
  */
+import { useQueryClient } from '@tanstack/react-query';
 import { routes, type WrittenPageView } from '@hapset/contract';
 import type { PageDocument } from '@hapset/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { call } from '../api/client.js';
 import { ApiError } from '../api/problem-error.js';
 import { wordsFor } from '../wording/problems.js';
+import { materialKeys } from '../material/material.keys.js';
 
 const quietMs = 800;
 
@@ -26,6 +28,7 @@ export interface Autosave {
 }
 
 export function useAutosave({ materialId, version, document }: WrittenPageView): Autosave {
+  const client = useQueryClient();
   const [state, setState] = useState<SaveState>({ is: 'kept' });
   const known = useRef({ version, document });
   const latest = useRef<PageDocument>(document);
@@ -38,8 +41,10 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
       const saved = await call(routes.saveWrittenPage, { params: { materialId }, body: { version: atVersion, document: wanted, over: overOthers } });
       known.current = { version: saved.version, document: saved.document };
       over.current = false;
+      // Wherever the page is shown, it is asked for again: also when it was left before this came back.
+      void client.invalidateQueries({ queryKey: materialKeys.all });
     },
-    [materialId],
+    [client, materialId],
   );
 
   const save = useCallback(async (): Promise<void> => {
