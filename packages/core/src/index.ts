@@ -23,10 +23,12 @@ export { standsBefore, verdictReasons, type Finding, type Judgement, type Verdic
 export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './access/doubts.js';
 export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './access/inside.js';
 export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './access/opening-times.js';
-export { addressAtService } from './access/on-the-way.js';
+export { addressAtService, hostsOnTheWay } from './access/on-the-way.js';
+export { leadsOn } from './access/rules/unknown.js';
 export { rightsOf, type Rights } from './access/rights.js';
 export { judgeAccess } from './access/verdict.js';
 
+export { hostNameOf, isLoopbackHost } from './web-host.js';
 export { filesOf, isOwnPublicPage, keptKinds, keptLimits, pageAddress, readKept, type Kept, type KeptFileContent, type KeptKind, type KeptPicture, type PictureSetContent, type WrittenPageContent } from './kept/kept.js';
 export { documentLimits, emptyDocument, palette, type PageAlignment, type PageColour, type PageDocument, type PageFont, type PageNode, type PageSize } from './written-page/document.js';
 export { documentHtml, type ShownFile } from './written-page/document-html.js';

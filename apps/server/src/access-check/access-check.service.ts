@@ -1,7 +1,6 @@
 /** Asks for checks, stops them, and finds the last one of each material. The runner does the work. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { addressAtService, mendingFor } from '@hapset/core';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
@@ -11,6 +10,7 @@ import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { AccessCheck, hostOfLink } from './access-check.entity.js';
 import { notFound } from '../problem/problem.js';
+import { mendingOf } from './access-check.view.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 
 const earlierShown = 20;
@@ -65,7 +65,7 @@ export class AccessCheckService {
       materials.map((material) => {
         const own = rows.filter((row) => row.materialId === material.id && row.link === addressOf(material, publicAddress));
         const done = own.find((row) => row.state === 'done') ?? null;
-        const steps = done?.verdict ? (mendingFor(done.verdict, done.evidence ? addressAtService(done.evidence, catalogue) : done.link, catalogue)?.steps.length ?? 0) : 0;
+        const steps = done ? (mendingOf(done, catalogue)?.steps.length ?? 0) : 0;
         return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];
       }),
     );

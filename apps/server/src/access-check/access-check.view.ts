@@ -1,5 +1,5 @@
 import type { AccessCheckView, EarlierCheck, LinkCheckView } from '@hapset/contract';
-import { addressAtService, doubtsOf, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, standsBefore, type Evidence, type ServiceCatalogue } from '@hapset/core';
+import { addressAtService, doubtsOf, hostsOnTheWay, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, standsBefore, type Evidence, type Mending, type ServiceCatalogue } from '@hapset/core';
 import type { Material } from '../material/material.entity.js';
 import type { AccessCheck } from './access-check.entity.js';
 
@@ -9,7 +9,6 @@ const lockedNamed = 50;
 /** @param material whose link it is: what a person wrote of it is compared with what opened */
 export function toAccessCheckView(check: AccessCheck, material: Material, catalogue: ServiceCatalogue): AccessCheckView {
   const { evidence, verdict } = check;
-  const hosts = (evidence?.hops ?? []).flatMap(({ address }) => (URL.canParse(address) ? [new URL(address).hostname] : []));
   const expected = { title: material.titleSource === 'person' ? material.title : null, kept: material.pageToken !== null };
   return {
     id: check.id,
@@ -26,10 +25,15 @@ export function toAccessCheckView(check: AccessCheck, material: Material, catalo
     sizeBytes: evidence?.final?.sizeBytes ?? null,
     hops: evidence?.hops ?? [],
     inside: insideOf(evidence),
-    mending: verdict ? mendingFor(verdict, evidence ? addressAtService(evidence, catalogue) : check.link, catalogue) : null,
+    mending: mendingOf(check, catalogue),
     trimmed: check.trimmed?.same ? { link: check.trimmed.link, removed: check.trimmed.removed } : null,
-    ownShorteners: [...new Set(hosts)].filter((host) => isOwnShortener(host, catalogue)),
+    ownShorteners: evidence ? hostsOnTheWay(evidence).filter((host) => isOwnShortener(host, catalogue)) : [],
   };
+}
+
+/** The steps that mend what was found, at the service where it is looked after; null before it is done, and where nothing is to be mended. */
+export function mendingOf({ verdict, evidence, link }: AccessCheck, catalogue: ServiceCatalogue): Mending | null {
+  return verdict ? mendingFor(verdict, evidence ? addressAtService(evidence, catalogue) : link, catalogue) : null;
 }
 
 /** What a student would see and could do; little of it where the door is shut. */

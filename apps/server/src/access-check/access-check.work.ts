@@ -39,9 +39,10 @@ export class AccessCheckWork {
   /** Writes nothing when it was stopped. @param check with its material */
   async work(check: AccessCheck, { catalogue, publicAddress }: CheckSurroundings, stop: AbortSignal): Promise<void> {
     const opened = await this.browser.openPage(check.link, stop, publicAddress);
-    const holder = letsIn(judgeAccess(opened.evidence, catalogue).verdict) ? holderOf(check, catalogue) : null;
+    const outside = judgeAccess(opened.evidence, catalogue);
+    const holder = letsIn(outside.verdict) ? holderOf(check, catalogue) : null;
     const evidence = holder ? await lookInside(holder, opened, { browser: this.browser, catalogue, publicAddress, stop }) : opened.evidence;
-    const judgement = judgeAccess(evidence, catalogue);
+    const judgement = holder ? judgeAccess(evidence, catalogue) : outside;
     const trimmed = letsIn(judgement.verdict) ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
     const picture = letsIn(judgement.verdict) ? await smallPicture(this.browser, evidence, publicAddress, stop) : null;
     if (!stop.aborted) await this.finish(check, evidence, judgement, { trimmed, picture, pictureBytes: picture?.length ?? null });

@@ -2,8 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MakeSheet, SheetWarning } from '@hapset/contract';
-import { fileName, largestPosterCodeMm, layoutPoster, planSymbol, sizeForDistanceMm, type PaperFormat, type PosterLayout, type SymbolPlan } from '@hapset/core';
-import ipaddr from 'ipaddr.js';
+import { hostNameOf, isLoopbackHost, fileName, largestPosterCodeMm, layoutPoster, planSymbol, sizeForDistanceMm, type PaperFormat, type PosterLayout, type SymbolPlan } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
@@ -79,19 +78,13 @@ function layoutOf(content: SheetContent, paper: PaperFormat, modules: number, co
   return layoutPoster({ paper, title, instruction, address, foot, modules, codeSizeMm }, measureText);
 }
 
-/** False for addresses that only the server's own machine can reach. */
-function phonesReach(address: string): boolean {
-  const host = URL.canParse(address) ? new URL(address).hostname.replace(/^\[|\]$/g, '') : '';
-  return !(host === 'localhost' || host.endsWith('.localhost') || (ipaddr.isValid(host) && ipaddr.process(host).range() === 'loopback'));
-}
-
 /** Product rules: a locked station, or one that does not read from where students stand, is printed on purpose only. */
 function warningsOf({ place, readiness }: Standing, content: SheetContent, layout: PosterLayout): readonly SheetWarning[] {
   const warnings: SheetWarning[] = [];
   if (readiness.opens.state === 'stop') warnings.push('locked');
   if (readiness.opens.state === 'not-yet') warnings.push('not-opened-yet');
   if (readiness.reads.state === 'look-at' || readiness.reads.state === 'stop') warnings.push('does-not-read');
-  if (place.material.pageToken !== null && !phonesReach(content.payload)) warnings.push('address-not-reachable');
+  if (place.material.pageToken !== null && isLoopbackHost(hostNameOf(content.payload) ?? '')) warnings.push('address-not-reachable');
   if (layout.cut.length > 0) warnings.push('text-cut');
   const missing = [...missingCharacters(content.title, 'heading'), ...missingCharacters(content.instruction + content.foot, 'text'), ...missingCharacters(content.address ?? '', 'mono')];
   if (missing.length > 0) warnings.push('missing-characters');

@@ -2,7 +2,7 @@
  * Opens a link as a student would who is not signed in anywhere: follows redirects itself, keeps cookies for this one
  * opening, reads the page, and writes down what happened. It judges nothing.
  */
-import { isOwnPublicPage, type Ending, type Evidence, type FinalPage, type Hop, type PageLink } from '@hapset/core';
+import { isOwnPublicPage, leadsOn, type Ending, type Evidence, type FinalPage, type Hop, type PageLink } from '@hapset/core';
 import { setTimeout as wait } from 'node:timers/promises';
 import { CookieJar } from 'tough-cookie';
 import { Agent, fetch, type Response } from 'undici';
@@ -17,8 +17,6 @@ export interface OpeningLimits {
 export const openingLimits: OpeningLimits = { hops: 10, totalMs: 10_000, bodyBytes: 512 * 1024 };
 /** A server that is busy and says for how long is asked once more, if that is soon. */
 const longestRetryMs = 4000;
-/** A page with more than this on it is more than a stop on the way. */
-const leadsOnCharacters = 400;
 
 const headers = {
   'User-Agent': 'Mozilla/5.0 (compatible; HapsetAccessCheck/1.0)',
@@ -113,7 +111,7 @@ class Opening {
           continue;
         }
         const final = await this.readFinal(response, address, signal);
-        const onward = leadsOn(final);
+        const onward = final.status === 200 && final.page ? leadsOn(final.page) : null;
         if (onward === null) return this.evidence('answered', final);
         address = onward;
       } catch (error) {
@@ -177,11 +175,6 @@ function isWeb(address: string): boolean {
   if (!URL.canParse(address)) return false;
   const { protocol, hostname } = new URL(address);
   return (protocol === 'http:' || protocol === 'https:') && hostname !== '';
-}
-
-/** A page that is only a stop on the way to another (meta refresh). */
-function leadsOn({ status, page }: FinalPage): string | null {
-  return status === 200 && page?.refreshTo && page.visibleCharacters < leadsOnCharacters ? page.refreshTo : null;
 }
 
 /** A name and password in an address say nothing about where it leads, and a student has none. */

@@ -2,12 +2,10 @@ import { limits, routes, type BenchView, type ChangeLesson, type CreateLesson, t
 import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../api/client.js';
 import { inParts } from '../api/in-parts.js';
+import { whileOpeningMs } from '../live/while-opening.js';
 import { materialKeys } from '../material/material.keys.js';
 import { lessonKeys } from './lesson.keys.js';
 
-/** How often to look while links are being opened, ms. */
-/** Live events tell sooner; this is for networks that let none through. */
-const whileOpeningMs = 4000;
 
 export const lessonsQuery = infiniteQueryOptions({
   queryKey: lessonKeys.list,

@@ -2,12 +2,11 @@ import { limits, routes, type ChangeMaterial, type MaterialPage, type MaterialVi
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../api/client.js';
 import { inParts } from '../api/in-parts.js';
+import { whileOpeningMs } from '../live/while-opening.js';
 import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { materialKeys } from './material.keys.js';
 import { routeFor, type PlaceId } from './place-id.js';
 
-/** Live events tell sooner; this is for networks that let none through. */
-const whileOpeningMs = 4000;
 
 export const shelfQuery = (find: string, tag: string | null) =>
   infiniteQueryOptions({

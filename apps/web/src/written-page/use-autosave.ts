@@ -2,14 +2,14 @@
  * Keeps a page while it is written: a moment after the last letter, one saving at a time. When somebody else saved
  * meanwhile, nothing is thrown away: both stand to choose, and the other one is kept as an earlier page.
  */
-import { useQueryClient } from '@tanstack/react-query';
 import { routes, type WrittenPageView } from '@hapset/contract';
 import type { PageDocument } from '@hapset/core';
+import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { call } from '../api/client.js';
 import { ApiError } from '../api/problem-error.js';
-import { wordsFor } from '../wording/problems.js';
 import { materialKeys } from '../material/material.keys.js';
+import { wordsFor } from '../wording/problems.js';
 
 const quietMs = 800;
 

@@ -4,7 +4,9 @@
  */
 import type { ServiceCatalogue } from '../service/catalogue.js';
 import { isOwnShortener, serviceAt } from '../service/match.js';
+import { hostNameOf, isLoopbackHost } from '../web-host.js';
 import type { Evidence } from './evidence.js';
+import { hostsOnTheWay } from './on-the-way.js';
 
 export const doubtReasons = ['start-page', 'title-differs', 'stranger-between', 'address-loopback', 'address-plain'] as const;
 export type DoubtReason = (typeof doubtReasons)[number];
@@ -65,10 +67,9 @@ function pairs(word: string): string[] {
  * of the same service or the same domain, and the school's own short links are no strangers.
  */
 export function strangersBetween({ hops, final }: Evidence, catalogue: ServiceCatalogue): readonly string[] {
-  if (!final || !URL.canParse(final.address)) return [];
-  const home = new URL(final.address).hostname;
-  const hosts = hops.flatMap(({ address }) => (URL.canParse(address) ? [new URL(address).hostname] : []));
-  return [...new Set(hosts)].filter((host) => !isAtHome(host, home, catalogue) && !isOwnShortener(host, catalogue));
+  const home = final && hostNameOf(final.address);
+  if (home === null) return [];
+  return hostsOnTheWay({ hops }).filter((host) => !isAtHome(host, home, catalogue) && !isOwnShortener(host, catalogue));
 }
 
 function isAtHome(host: string, home: string, catalogue: ServiceCatalogue): boolean {
@@ -77,11 +78,9 @@ function isAtHome(host: string, home: string, catalogue: ServiceCatalogue): bool
   return service !== null && serviceAt(host, catalogue)?.description.id === service.description.id;
 }
 
-const loopback = /^(?:localhost|.*\.localhost|127\.\d+\.\d+\.\d+|\[::1\]|0\.0\.0\.0)$/;
-
 function ownAddressDoubts(asked: string): readonly Doubt[] {
   if (!URL.canParse(asked)) return [];
   const { hostname, protocol } = new URL(asked);
-  if (loopback.test(hostname)) return [{ reason: 'address-loopback', detail: hostname }];
+  if (isLoopbackHost(hostname) || hostname === '0.0.0.0') return [{ reason: 'address-loopback', detail: hostname }];
   return protocol === 'http:' ? [{ reason: 'address-plain', detail: hostname }] : [];
 }

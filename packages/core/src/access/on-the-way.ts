@@ -1,11 +1,17 @@
 /** Which described services a link led through: a short link of anybody's may stand before the service that matters. */
 import type { KnownService, ServiceCatalogue } from '../service/catalogue.js';
 import { serviceAt } from '../service/match.js';
+import { hostNameOf } from '../web-host.js';
 import type { Evidence } from './evidence.js';
+
+/** Names of the hosts on the way, each once. */
+export function hostsOnTheWay({ hops }: Pick<Evidence, 'hops'>): readonly string[] {
+  return [...new Set(hops.flatMap(({ address }) => hostNameOf(address) ?? []))];
+}
 
 /** In the order of the way, each once. */
 export function servicesOnTheWay({ asked, hops }: Pick<Evidence, 'asked' | 'hops'>, catalogue: ServiceCatalogue): readonly KnownService[] {
-  const hosts = [asked, ...hops.map(({ address }) => address)].flatMap((address) => (URL.canParse(address) ? [new URL(address).hostname] : []));
+  const hosts = [hostNameOf(asked) ?? [], hostsOnTheWay({ hops })].flat();
   return [...new Set(hosts.flatMap((host) => serviceAt(host, catalogue) ?? []))];
 }
 

@@ -4,7 +4,7 @@
  */
 import { fail, succeed, type Result } from '../result.js';
 import { encodeSymbol } from './encode.js';
-import { bitsOfLonger, rangeEnds, rangeOf, segmentText, type Segmentation, type SegmentMode } from './segments.js';
+import { bitsOfLonger, densestMode, rangeEnds, rangeOf, segmentText, type Segmentation } from './segments.js';
 import { blockStructure, largestVersion, type ErrorCorrectionLevel } from './versions.js';
 
 export { errorCorrectionLevels, type ErrorCorrectionLevel } from './versions.js';
@@ -97,7 +97,7 @@ function highestLevel({ version, segmentation }: Fit): ErrorCorrectionLevel {
 }
 
 function charactersUntilGrowth(payload: string, version: number, level: ErrorCorrectionLevel): number {
-  const bits = bitsOfLonger(payload, rangeOf(version), kindOf(payload));
+  const bits = bitsOfLonger(payload, rangeOf(version), densestMode(payload));
   const fitsStill = (more: number): boolean => bits(more) <= capacityBits(version, level);
   let fits = 0;
   let tooMany = growthLimit + 1;
@@ -107,10 +107,4 @@ function charactersUntilGrowth(payload: string, version: number, level: ErrorCor
     else tooMany = middle;
   }
   return fits;
-}
-
-/** The mode that the payload is in now: numeric, alphanumeric or byte (7.4.3 to 7.4.5). */
-function kindOf(payload: string): SegmentMode {
-  if (/^\d+$/.test(payload)) return 'numeric';
-  return /^[0-9A-Z $%*+\-./:]+$/.test(payload) ? 'alphanumeric' : 'byte';
 }

@@ -37,6 +37,13 @@ export function characterCountBits(mode: SegmentMode, version: number): number {
   return countBits[mode][rangeOf(version)];
 }
 
+/** The densest mode that holds every character of the text. */
+export function densestMode(text: string): SegmentMode {
+  const holds = (least: number): boolean => Array.from(text).every((character) => (classes[character.codePointAt(0) ?? 0] ?? 0) >= least);
+  if (holds(2)) return 'numeric';
+  return holds(1) ? 'alphanumeric' : 'byte';
+}
+
 export function alphanumericValue(character: string): number {
   return alphanumeric.indexOf(character);
 }
@@ -89,8 +96,7 @@ export function segmentText(text: string, range: 0 | 1 | 2): Segmentation {
   return { eci, segments, bits: segments.reduce((sum, segment) => sum + 4 + countBits[segment.mode][range] + dataBits(segment), eci ? eciBits : 0) };
 }
 
-// eslint-disable-next-line no-control-regex -- ASCII begins with control characters
-const notAscii = /[^\x00-\x7f]/;
+const notAscii = /\P{ASCII}/u;
 
 /** Costs of the cheapest way to the end of a text by the mode in which it ends, in units. */
 export interface EndCosts {

@@ -5,6 +5,7 @@
  */
 import { findHeading, findMark, findNotice, findWall, isShort } from '../find-marks.js';
 import type { Evidence, FormFacts, PageFacts } from '../evidence.js';
+import { hostNameOf } from '../../web-host.js';
 import { found, type Finding, type Rule } from '../judgement.js';
 
 const signInPath = /\/(?:sign-?in|signon|log-?in|log-?on|auth|authenticate|authorize|authorise|oauth2?|openid|saml2?|adfs|sso|idp|cas|come-in|session|anmelden|anmeldung|einloggen|connexion|identification|iniciar-sesion|acceso|entrar)(?:[/?.]|$)/i;
@@ -27,13 +28,13 @@ export const signIn: Rule = {
 /** Hidden fields that post themselves to a sign-in: SAML's HTTP-POST binding and its kin. */
 function postsItself(page: PageFacts): Finding | null {
   const target = page.postsItselfTo ?? null;
-  return target !== null && signInPath.test(pathOf(target)) ? { reason: 'posts-itself', detail: hostOf(target) } : null;
+  return target !== null && signInPath.test(pathOf(target)) ? { reason: 'posts-itself', detail: hostNameOf(target) ?? target } : null;
 }
 
 function ledAway(evidence: Evidence, finalAddress: string, page: PageFacts): Finding | null {
   if (!movedElsewhere(evidence) || !signInPath.test(pathOf(finalAddress)) || signInPath.test(pathOf(evidence.asked))) return null;
   const asks = page.forms.some((candidate) => isPasswordForm(candidate) || isNameForm(candidate));
-  return findHeading(page, 'signInTitle') !== null || (asks && isShort(page)) ? { reason: 'led-to-sign-in', detail: hostOf(finalAddress) } : null;
+  return findHeading(page, 'signInTitle') !== null || (asks && isShort(page)) ? { reason: 'led-to-sign-in', detail: hostNameOf(finalAddress) ?? finalAddress } : null;
 }
 
 function form(evidence: Evidence, page: PageFacts): Finding | null {
@@ -73,8 +74,4 @@ function pathOf(address: string): string {
   if (!URL.canParse(address)) return address;
   const url = new URL(address);
   return url.host + url.pathname;
-}
-
-function hostOf(address: string): string {
-  return URL.canParse(address) ? new URL(address).hostname : address;
 }

@@ -1,5 +1,14 @@
 /** What can't be told from here: pages that only a script fills, pages that lead on by themselves, odd statuses. */
+import type { PageFacts } from '../evidence.js';
 import type { Rule } from '../judgement.js';
+
+/** A page with more than this on it is more than a stop on the way. Characters. */
+const stopCharacters = 400;
+
+/** Where a page that is only a stop on the way leads by itself (meta refresh); null for any other. */
+export function leadsOn({ refreshTo, visibleCharacters }: PageFacts): string | null {
+  return visibleCharacters < stopCharacters ? refreshTo : null;
+}
 
 export const unknown: Rule = {
   verdict: 'unknown',
@@ -8,7 +17,8 @@ export const unknown: Rule = {
     if (final.status < 200 || final.status >= 300) return [{ reason: 'unexpected-status', detail: String(final.status) }];
     const { page } = final;
     if (!page) return final.sizeBytes === 0 ? [{ reason: 'nothing-to-see', detail: '' }] : [];
-    if (page.refreshTo !== null && page.visibleCharacters < 400) return [{ reason: 'leads-on', detail: page.refreshTo }];
+    const onward = leadsOn(page);
+    if (onward !== null) return [{ reason: 'leads-on', detail: onward }];
     const empty = page.visibleCharacters < 40 && page.forms.length === 0 && (page.media ?? 0) === 0;
     if (empty && page.scripts > 0) return [{ reason: 'needs-script', detail: '' }];
     return empty && page.visibleCharacters === 0 ? [{ reason: 'nothing-to-see', detail: '' }] : [];
