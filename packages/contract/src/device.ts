@@ -1,6 +1,6 @@
-import type { DeviceProfile } from '@hapset/core';
+import type { DeviceProfile, ScannerProfile } from '@hapset/core';
 
-export interface DeviceView extends DeviceProfile {
+export interface DeviceView extends DeviceProfile, ScannerProfile {
   /** How many the school has; null for those that students bring. */
   readonly count: number | null;
 }

@@ -1,4 +1,4 @@
-import type { AddressRole, Carry, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { AddressCarry, AddressRole, Carry, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LevelChoice, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
 import type { KeptView } from './kept.js';
 import type { DeviceView } from './device.js';
@@ -39,6 +39,10 @@ export interface ChangeMaterial {
   readonly shownUntil?: string | null;
   readonly instruction?: string;
   readonly tags?: readonly string[];
+  /** What of the address the code carries; `trimmed` needs a check that proved it. */
+  readonly carry?: AddressCarry;
+  /** Null for the highest that costs nothing. */
+  readonly level?: ErrorCorrectionLevel | null;
 }
 
 /** A link in the light of its service's description. */
@@ -62,6 +66,9 @@ export interface MaterialView {
   readonly content: Content | null;
   readonly pasted: string;
   readonly repairs: readonly Repair[];
+  readonly carry: AddressCarry;
+  /** Chosen by hand; null for the highest that costs nothing. */
+  readonly level: ErrorCorrectionLevel | null;
   /** Address of its page, where the school's own server keeps it. */
   readonly pageAddress: string | null;
   readonly shownUntil: string | null;
@@ -127,6 +134,8 @@ export interface MaterialPage {
   readonly code: CodeView | null;
   /** What the code could carry, side by side. */
   readonly ladder: Ladder;
+  /** Error correction levels of what is carried now, with what each costs. */
+  readonly levels: readonly LevelChoice[];
   readonly check: AccessCheckView | null;
   readonly readiness: ReadinessView;
   readonly rehearsal: RehearsalView;

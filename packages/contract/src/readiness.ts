@@ -1,4 +1,4 @@
-import type { AccessVerdict, AnswerState, Carry, Grain, PaperChange } from '@hapset/core';
+import type { AccessVerdict, AnswerState, Carry, Grain, PaperChange, ScannerAct } from '@hapset/core';
 
 /** The four answers with the figures behind them: what the bench shows. */
 export interface ReadinessView {
@@ -21,6 +21,10 @@ export interface ReadinessView {
     /** The following are null when no code can hold it. */
     readonly grain: Grain | null;
     readonly modules: number | null;
+    /** What a scanner must act on; null for words, which are to be read. */
+    readonly act: ScannerAct | null;
+    /** Names of the class's devices whose scanners show it as text and do nothing. */
+    readonly ignoredBy: readonly string[];
   };
   readonly reads: {
     readonly state: AnswerState;

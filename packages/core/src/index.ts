@@ -31,9 +31,10 @@ export { judgeAccess } from './access/verdict.js';
 export { hostNameOf, isLoopbackHost } from './web-host.js';
 export { filesOf, isOwnPublicPage, keptKinds, keptLimits, pageAddress, readKept, type Kept, type KeptFileContent, type KeptKind, type KeptPicture, type PictureSetContent, type WrittenPageContent } from './kept/kept.js';
 export { documentLimits, emptyDocument, palette, type PageAlignment, type PageColour, type PageDocument, type PageFont, type PageNode, type PageSize } from './written-page/document.js';
+export { documentFromText } from './written-page/document-from-text.js';
 export { documentHtml, type ShownFile } from './written-page/document-html.js';
 export { documentFiles, documentLinks, documentText, isSafeLink, readDocument } from './written-page/read-document.js';
-export { carriedBy, carries, contentPayload, type Carriable, type Carry, type Carried } from './payload/carry.js';
+export { addressCarries, bareAddress, carriedBy, carries, contentPayload, type AddressCarry, type Carriable, type Carry, type Carried } from './payload/carry.js';
 export {
   contentKinds,
   networkSecurities,
@@ -49,13 +50,20 @@ export {
   type TextMessageContent,
 } from './payload/content.js';
 export { contentProblems, contentProblemReasons, type ContentProblem, type ContentProblemReason } from './payload/content-problems.js';
+export { contentText } from './payload/content-text.js';
 export { titleFromContent } from './payload/content-title.js';
 export { instantOf } from './time/zoned.js';
 export { firstDifference, type Difference } from './payload/compare.js';
 
-export { charactersToShrink, planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';
+export { modulesOf } from './symbol/versions.js';
+export { charactersToShrink, chooseSize, planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';
 export { segmentModes, type Segment, type SegmentMode, type Segmentation } from './symbol/segments.js';
-export { dependencies, ladderOf, rungKinds, rungReasons, type Dependency, type Ladder, type Rung, type RungFigures, type RungKind, type RungReason } from './symbol/ladder.js';
+export { dependencies, ladderOf, rungReasons, type Dependency, type Ladder, type Rung, type RungReason } from './symbol/ladder.js';
+export { levelChoices, repairedPercent, type LevelChoice } from './symbol/levels.js';
+export type { SymbolFigures } from './symbol/figures.js';
+export { growthSteps, type GrowthStep, type GrowthSteps } from './symbol/steps.js';
+export { inTheHandMm, readsInTheHand, tooFineInTheHand } from './optics/in-the-hand.js';
+export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './scanner/acts.js';
 export { grainOf, grains, type Grain } from './symbol/grain.js';
 export { outlinePath, codeSvg, codePixels } from './look/outline.js';
 

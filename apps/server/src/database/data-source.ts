@@ -26,10 +26,11 @@ import { Content1790211600000 } from './migrations/1790211600000-content.js';
 import { ServiceDescriptions1792000000000 } from './migrations/1792000000000-service-descriptions.js';
 import { KeptHere1792100000000 } from './migrations/1792100000000-kept-here.js';
 import { AccessInDepth1793000000000 } from './migrations/1793000000000-access-in-depth.js';
+import { CarryByChoice1793100000000 } from './migrations/1793100000000-carry-by-choice.js';
 import { SnakeNaming } from './naming.js';
 
 export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening];
-export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000];
+export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

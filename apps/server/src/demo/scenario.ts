@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Role } from '@hapset/contract';
-import type { Content, DeviceProfile, PageDocument, PaperFormat, StudentAccounts } from '@hapset/core';
+import type { Content, DeviceProfile, PageDocument, PaperFormat, ScannerProfile, StudentAccounts } from '@hapset/core';
 
 export interface DemoItem {
   /** `{cofferlane}`, `{askleaf}`, `{glimreel}` and `{hushtone}` stand for the stand-ins' addresses. */
@@ -24,7 +24,7 @@ export type DemoKept =
 export interface DemoScenario {
   readonly school: { readonly name: string; readonly timeZone: string; readonly paper: PaperFormat };
   readonly accounts: readonly { readonly email: string; readonly name: string; readonly role: Role }[];
-  readonly devices: readonly (Omit<DeviceProfile, 'id'> & { readonly count: number | null })[];
+  readonly devices: readonly (Omit<DeviceProfile & ScannerProfile, 'id'> & { readonly count: number | null })[];
   readonly classes: readonly { readonly name: string; readonly studentAccounts: StudentAccounts; readonly devices: readonly string[] }[];
   readonly lessons: readonly {
     readonly owner: string;

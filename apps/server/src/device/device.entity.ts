@@ -1,4 +1,4 @@
-import type { ReaderEngineName } from '@hapset/core';
+import type { ReaderEngineName, ScannerAct } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import { idColumn, keywordColumn } from '../database/columns.js';
 
@@ -15,6 +15,8 @@ export class Device {
   @Column({ type: 'double' }) blurPx: number;
   @Column({ type: 'double' }) noiseGrey: number;
   @Column(keywordColumn(20)) engine: ReaderEngineName;
+  /** What its scanner acts on; the rest it shows as text. */
+  @Column({ type: 'json' }) actsOn: readonly ScannerAct[];
   /** Order of the list, from 1. */
   @Column({ type: 'int' }) position: number;
 }

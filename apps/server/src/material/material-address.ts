@@ -7,6 +7,8 @@ export function addressOf({ link, pageToken }: Pick<Material, 'link' | 'pageToke
   return link ?? (pageToken === null ? null : pageAddress(publicAddress, pageToken));
 }
 
-export function toCarriable({ link, words, content, pageToken }: Pick<Material, 'link' | 'words' | 'content' | 'pageToken'>, publicAddress: string): Carriable {
-  return { link, words, content, pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken) };
+export type Carrying = Pick<Material, 'link' | 'words' | 'content' | 'pageToken' | 'carry' | 'trimmedLink'>;
+
+export function toCarriable({ link, words, content, pageToken, carry, trimmedLink }: Carrying, publicAddress: string): Carriable {
+  return { link, words, content, carry, trimmedLink, pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken) };
 }

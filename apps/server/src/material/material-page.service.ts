@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MaterialPage, MaterialView, StationPlace } from '@hapset/contract';
-import { ladderOf } from '@hapset/core';
+import { ladderOf, levelChoices } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { toAccessCheckView } from '../access-check/access-check.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
@@ -12,6 +12,7 @@ import { ServiceDescriptionService } from '../service-description/service-descri
 import { Sheet } from '../sheet/sheet.entity.js';
 import { toSheetView } from '../sheet/sheet.view.js';
 import { KeptViews } from './kept.view.js';
+import { addressOf } from './material-address.js';
 import type { Material } from './material.entity.js';
 import { MaterialService } from './material.service.js';
 import { toMaterialView } from './material.view.js';
@@ -53,13 +54,15 @@ export class MaterialPageService {
     ]);
     const check = standing.check ? toAccessCheckView(standing.check, material, catalogue) : null;
     const { sizeMm, distanceM, devices } = standing.rehearsal;
+    const address = addressOf(material, school.publicAddress);
     return {
       material: toMaterialView(material, catalogue, school.publicAddress),
       kept: material.kept ? await this.kept.view(material.kept) : null,
       station,
       lessons: uses.map(({ id, name }) => ({ id, name })),
       code: standing.code,
-      ladder: ladderOf({ kind: standing.readiness.carries.carry, payload: standing.payload, trimmed: check?.trimmed?.link ?? null, sizeMm, distanceM, devices }),
+      ladder: ladderOf({ kind: address === null ? 'words' : 'link', payload: address ?? standing.payload, trimmed: material.trimmedLink ?? check?.trimmed?.link ?? null, level: material.level, sizeMm, distanceM, devices }),
+      levels: levelChoices(standing.payload, { sizeMm, devices }),
       check,
       readiness: standing.readiness,
       rehearsal: standing.rehearsal,

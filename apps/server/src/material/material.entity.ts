@@ -1,4 +1,4 @@
-import type { Content, Kept, MaterialKind, Repair } from '@hapset/core';
+import type { AddressCarry, Content, ErrorCorrectionLevel, Kept, MaterialKind, Repair } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../database/columns.js';
@@ -20,6 +20,12 @@ export class Material {
   @Column({ type: 'text' }) pasted: string;
   @Column({ type: 'text', nullable: true }) link: string | null;
   @Column({ type: 'text', nullable: true }) words: string | null;
+  /** What of its address the code carries; nothing to choose where the code holds words. */
+  @Column({ ...keywordColumn(20), default: 'link' }) carry: AddressCarry;
+  /** The link without what only counts visitors, as it was proven when it was chosen; null where it was not. */
+  @Column({ type: 'text', nullable: true }) trimmedLink: string | null;
+  /** Error correction level chosen by hand; null for the highest that costs nothing. */
+  @Column({ ...keywordColumn(1), nullable: true }) level: ErrorCorrectionLevel | null;
   /** Fields of the kinds that have some. */
   @Column({ type: 'json', nullable: true }) content: Content | null;
   /** What the school's own server keeps for it. */

@@ -7,6 +7,9 @@ import { Clock } from '../clock/clock.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
+import { SchoolService } from '../school/school.service.js';
+import { addressOf } from './material-address.js';
+import { carryChange, moved, refuseOtherSort } from './material-change.js';
 import { Material } from './material.entity.js';
 import { FileService, setFileUses } from '../file/file.service.js';
 import { checkedContent, checkedKept, newMaterial, tidyTags } from './new-material.js';
@@ -18,6 +21,7 @@ export class MaterialService {
     private readonly checks: AccessCheckService,
     private readonly services: ServiceDescriptionService,
     private readonly files: FileService,
+    private readonly school: SchoolService,
     private readonly clock: Clock,
   ) {}
 
@@ -52,20 +56,24 @@ export class MaterialService {
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags }: ChangeMaterial): Promise<Material> {
+  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags, carry, level }: ChangeMaterial): Promise<Material> {
     const before = await this.require(id);
     refuseOtherSort(before, { link, words, content, kept });
     const read = kept === undefined ? undefined : checkedKept(kept, 'kept');
     if (read) await this.files.requireOwn(filesOf(read), before.ownerId);
-    const moved = link !== undefined && link !== before.link;
+    const fields = content === undefined ? undefined : checkedContent(content, 'content');
+    const elsewhere = link !== undefined && link !== before.link;
     const change: Partial<Material> = {
       ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
-      ...(moved && { link, pasted: link, repairs: [], kind: recogniseKind(link, await this.services.catalogue()) }),
+      ...moved(before, { words, content: fields, kept: read }),
+      ...(elsewhere && { link, pasted: link, repairs: [], carry: 'link', trimmedLink: null, kind: recogniseKind(link, await this.services.catalogue()) }),
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
-      ...(content !== undefined && { content: checkedContent(content, 'content') }),
+      ...(fields && { content: fields }),
       ...(read && { kept: read }),
       ...(shownUntil !== undefined && before.pageToken !== null && { shownUntil }),
       ...(kind !== undefined && before.link !== null && { kind }),
+      ...(carry !== undefined && !elsewhere && (await this.carryChange(before, carry))),
+      ...(level !== undefined && { level }),
       ...(tags !== undefined && { tags: tidyTags(tags) }),
       ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
     };
@@ -73,8 +81,14 @@ export class MaterialService {
     if (affected !== 1) throw stale('material');
     if (read) await setFileUses(this.materials.manager, id, filesOf(read));
     const after = await this.require(id);
-    if (moved) await this.checks.ask([after]);
+    if (elsewhere || after.pageToken !== before.pageToken) await this.checks.ask([after]);
     return after;
+  }
+
+  private async carryChange(before: Material, carry: Material['carry']): Promise<Partial<Material>> {
+    const [checks, { publicAddress }] = await Promise.all([this.checks.lastOf([before]), this.school.get()]);
+    const trimmed = checks.get(before.id)?.done?.trimmed;
+    return carryChange(addressOf(before, publicAddress), carry, trimmed?.same ? trimmed.link : null);
   }
 
   /** Takes it off the shelf; it can be brought back. @throws ProblemError in-use while a lesson shows it */
@@ -102,10 +116,4 @@ export class MaterialService {
     );
     return rows as { materialId: string; id: string; name: string }[];
   }
-}
-
-/** A link stays a link, words stay words, and fields stay those of their kind. */
-function refuseOtherSort(before: Material, { link, words, content, kept }: Pick<ChangeMaterial, 'link' | 'words' | 'content' | 'kept'>): void {
-  const field = link !== undefined && before.link === null ? 'link' : words !== undefined && before.words === null ? 'words' : content !== undefined && content.kind !== before.content?.kind ? 'content' : kept !== undefined && kept.kind !== before.kept?.kind ? 'kept' : null;
-  if (field !== null) throw new ProblemError('invalid', 'A link stays a link, words stay words, and a kind stays that kind.', { fields: [{ field, message: 'is of another sort' }] });
 }

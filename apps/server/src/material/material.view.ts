@@ -4,8 +4,8 @@ import { toCarriable } from './material-address.js';
 import type { Material } from './material.entity.js';
 
 export function toMaterialView(material: Material, catalogue: ServiceCatalogue, publicAddress: string): MaterialView {
-  const { id, kind, title, link, shownUntil, words, content, pasted, repairs, instruction, tags, createdAt, version } = material;
-  return { id, kind, title, link, words, content, pasted, repairs, pageAddress: toCarriable(material, publicAddress).pageAddress, shownUntil, at: link === null ? null : describedLink(link, catalogue), instruction, tags: tags ?? [], createdAt: createdAt.toISOString(), version };
+  const { id, kind, title, link, shownUntil, words, content, pasted, repairs, carry, level, instruction, tags, createdAt, version } = material;
+  return { id, kind, title, link, words, content, pasted, repairs, carry, level, pageAddress: toCarriable(material, publicAddress).pageAddress, shownUntil, at: link === null ? null : describedLink(link, catalogue), instruction, tags: tags ?? [], createdAt: createdAt.toISOString(), version };
 }
 
 function describedLink(link: string, catalogue: ServiceCatalogue): DescribedLink | null {

@@ -1,5 +1,5 @@
 import { limits, type ChangeMaterial, type CreateMaterials, type NewMaterial } from '@hapset/contract';
-import { linkKinds, materialKinds, repairKinds, type Kept, type LinkKind, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
+import { addressCarries, errorCorrectionLevels, linkKinds, materialKinds, repairKinds, type AddressCarry, type ErrorCorrectionLevel, type Kept, type LinkKind, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
@@ -43,5 +43,7 @@ export class ChangeMaterialDto implements ChangeMaterial {
   @IsOptional() @ValidateIf((_, value) => value !== null) @IsString() @Matches(/^\d{4}-\d{2}-\d{2}$/) shownUntil?: string | null;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(limits.tags) @IsString({ each: true }) @MinLength(1, { each: true }) @MaxLength(limits.tagLength, { each: true }) tags?: string[];
+  @IsOptional() @IsIn(addressCarries) carry?: AddressCarry;
+  @IsOptional() @ValidateIf((_, value) => value !== null) @IsIn(errorCorrectionLevels) level?: ErrorCorrectionLevel | null;
 }
 export const sameChangeMaterial: Exact<Plain<ChangeMaterialDto>, Plain<ChangeMaterial>> = true;

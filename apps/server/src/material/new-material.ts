@@ -7,7 +7,7 @@ import { ProblemError } from '../problem/problem.js';
 import type { Material } from './material.entity.js';
 
 /** Printed under a code until the teacher writes something better: what a phone shows, and what to tap. */
-const firstInstructions: Readonly<Record<'link' | 'message' | ContentKind | KeptKind, string>> = {
+export const firstInstructions: Readonly<Record<'link' | 'message' | ContentKind | KeptKind, string>> = {
   link: 'Point your camera here and tap what it finds.',
   message: 'Point your camera here and read what it says.',
   contact: 'Point your camera here and add the contact.',
@@ -38,6 +38,9 @@ export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date,
     ...held,
     title: title || held.title.slice(0, 200) || 'Without a title',
     titleSource: title || held.content || held.kept ? 'person' : 'address',
+    carry: 'link',
+    trimmedLink: null,
+    level: null,
     pageToken: held.kept ? newToken() : null,
     shownUntil: null,
     instruction: item.instruction?.normalize('NFC').trim() || held.instruction,

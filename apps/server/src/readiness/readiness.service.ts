@@ -57,7 +57,7 @@ export class ReadinessService {
     ]);
     const now = this.clock.now();
     const prepared = places.map((place, index) => {
-      const code = this.symbols.of(toCarriable(place.material, publicAddress), timeZone);
+      const code = this.symbols.of(toCarriable(place.material, publicAddress), timeZone, place.material.level);
       const { devices, accounts } = classOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper);

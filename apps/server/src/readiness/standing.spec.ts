@@ -1,4 +1,5 @@
 import type { DeviceView } from '@hapset/contract';
+import { scannerActs } from '@hapset/core';
 import type { AccessCheck } from '../access-check/access-check.entity.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { Material } from '../material/material.entity.js';
@@ -8,18 +9,18 @@ import { PlannedSymbols } from '../symbol/planned-symbols.js';
 import { toCarriable } from '../material/material-address.js';
 import { distanceWithoutLessonM, planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
 
-const tablet: DeviceView = { id: 't', name: 'Tablets', count: 12, previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
+const tablet: DeviceView = { id: 't', name: 'Tablets', count: 12, previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing', actsOn: scannerActs };
 const laptop: DeviceView = { ...tablet, id: 'l', name: 'Laptops', horizontalFovDeg: 70 };
 const devices = [tablet, laptop];
 
-const material = (more: Partial<Material> = {}): Material => ({ kind: 'document', title: 'Guide', link: 'http://cofferlane.localhost:1/leaf/guide', words: null, content: null, pageToken: null, ...more }) as Material;
+const material = (more: Partial<Material> = {}): Material => ({ kind: 'document', title: 'Guide', link: 'http://cofferlane.localhost:1/leaf/guide', words: null, content: null, pageToken: null, carry: 'link', trimmedLink: null, level: null, ...more }) as Material;
 const lesson = (viewingDistanceM: number): Lesson => ({ viewingDistanceM }) as Lesson;
 const publicAddress = 'https://k.example';
 const symbols = new PlannedSymbols();
 
 function facts(more: Partial<StandingFacts> & { readonly material?: Material } = {}): StandingFacts {
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
-  const code = symbols.of(toCarriable(place.material, publicAddress), 'Europe/Dublin');
+  const code = symbols.of(toCarriable(place.material, publicAddress), 'Europe/Dublin', null);
   const print = planPrint(place, code, devices, 'A4');
   return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, accounts: 'none', now: new Date('2026-11-21T09:00:00Z'), lessonAt: null, ...more };
 }
@@ -42,7 +43,7 @@ describe('what is printed', () => {
 
   it('is rehearsed under a key that every change of code, size or devices changes, and the distance alone does not', () => {
     const { print, place, code } = facts();
-    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), publicAddress), 'UTC');
+    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), publicAddress), 'UTC', null);
     const keys = [
       print.rehearsalKey,
       planPrint(place, other, devices, 'A4').rehearsalKey,
@@ -95,7 +96,7 @@ describe('the four answers', () => {
 
   it('stop where no code holds it', () => {
     const { carries } = toReadinessView(facts({ material: material({ link: null, words: 'ä'.repeat(2000), kind: 'message' }) }));
-    expect(carries).toEqual({ state: 'stop', carry: 'words', grain: null, modules: null });
+    expect(carries).toEqual({ state: 'stop', carry: 'words', grain: null, modules: null, act: null, ignoredBy: [] });
   });
 
   it('tell paper that is older than the change', () => {
@@ -108,8 +109,8 @@ describe('the four answers', () => {
 describe('planned symbols', () => {
   it('are kept, and an event is planned for each zone', () => {
     const same = toCarriable(material(), publicAddress);
-    expect(symbols.of(same, 'UTC')).toBe(symbols.of(same, 'UTC'));
+    expect(symbols.of(same, 'UTC', null)).toBe(symbols.of(same, 'UTC', null));
     const event = toCarriable(material({ link: null, content: { kind: 'event', title: 'Walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: '', about: '' } }), publicAddress);
-    expect(symbols.of(event, 'UTC').carried.payload).not.toBe(symbols.of(event, 'Europe/Dublin').carried.payload);
+    expect(symbols.of(event, 'UTC', null).carried.payload).not.toBe(symbols.of(event, 'Europe/Dublin', null).carried.payload);
   });
 });

@@ -1,7 +1,7 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { isStale, largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat, type StudentAccounts } from '@hapset/core';
+import { actNeeded, ignoring, isStale, largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat, type StudentAccounts } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { Material } from '../material/material.entity.js';
@@ -72,7 +72,7 @@ export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalV
 }
 
 function opens({ code, checks, accounts, now, lessonAt }: StandingFacts): ReadinessView['opens'] {
-  if (code.carried.carry !== 'link') return { state: 'done', opening: false, verdict: null, checkedAt: null, stale: false, steps: 0, inTheCode: true };
+  if (code.carried.carry === 'words') return { state: 'done', opening: false, verdict: null, checkedAt: null, stale: false, steps: 0, inTheCode: true };
   const verdict = checks.done?.verdict ?? null;
   const checkedAt = checks.done?.finishedAt ?? null;
   const stale = checkedAt !== null && isStale(checkedAt.getTime(), now.getTime(), lessonAt);
@@ -80,10 +80,13 @@ function opens({ code, checks, accounts, now, lessonAt }: StandingFacts): Readin
   return { state: stale && state === 'done' ? 'look-at' : state, opening: checks.pending !== null, verdict, checkedAt: checkedAt?.toISOString() ?? null, stale, steps: checks.steps, inTheCode: false };
 }
 
-function carries({ code }: StandingFacts): ReadinessView['carries'] {
+function carries({ code, place, print }: StandingFacts): ReadinessView['carries'] {
   const { carry } = code.carried;
-  if (!code.view) return { state: 'stop', carry, grain: null, modules: null };
-  return { state: code.view.grain === 'very-fine' ? 'look-at' : 'done', carry, grain: code.view.grain, modules: code.view.modules };
+  const act = actNeeded(carry, place.material.content?.kind ?? null);
+  const ignoredBy = ignoring(print.devices, act).map(({ name }) => name);
+  if (!code.view) return { state: 'stop', carry, grain: null, modules: null, act, ignoredBy };
+  const { grain, modules } = code.view;
+  return { state: grain === 'very-fine' || ignoredBy.length > 0 ? 'look-at' : 'done', carry, grain, modules, act, ignoredBy };
 }
 
 function reads({ print, rehearsal }: StandingFacts): ReadinessView['reads'] {
@@ -93,7 +96,7 @@ function reads({ print, rehearsal }: StandingFacts): ReadinessView['reads'] {
 }
 
 function onPaper({ code, lastSheet, sizeNowMm }: StandingFacts): ReadinessView['paper'] {
-  const printed = lastSheet && { payload: lastSheet.content.payload, sizeMm: lastSheet.sizeMm };
-  const answer = paperAnswer(printed, { payload: code.carried.payload, sizeMm: sizeNowMm });
+  const printed = lastSheet && { payload: lastSheet.content.payload, level: lastSheet.content.level ?? null, sizeMm: lastSheet.sizeMm };
+  const answer = paperAnswer(printed, { payload: code.carried.payload, level: code.plan?.level ?? null, sizeMm: sizeNowMm });
   return { ...answer, sizeMm: lastSheet?.sizeMm ?? null, madeAt: lastSheet?.madeAt.toISOString() ?? null };
 }

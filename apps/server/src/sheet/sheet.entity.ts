@@ -1,4 +1,4 @@
-import type { PaperFormat } from '@hapset/core';
+import type { ErrorCorrectionLevel, PaperFormat } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn, optionalIdColumn, timeColumn } from '../database/columns.js';
 import { Material } from '../material/material.entity.js';
@@ -7,8 +7,12 @@ import { Station } from '../station/station.entity.js';
 /** What stood on a sheet when it was made, so that it can be printed again and compared with now. */
 export interface SheetContent {
   readonly payload: string;
+  /** Absent on sheets that are older than levels chosen by hand. */
+  readonly level?: ErrorCorrectionLevel;
   readonly title: string;
   readonly instruction: string;
+  /** What to tap; absent or '' where the instruction says it, or nothing is to be tapped. */
+  readonly tap?: string;
   readonly address: string | null;
   readonly foot: string;
 }

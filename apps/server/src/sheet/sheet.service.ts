@@ -12,6 +12,7 @@ import type { Standing } from '../readiness/readiness.service.js';
 import type { Place } from '../readiness/standing.js';
 import { drawPosterPdf } from './poster-pdf.js';
 import { measureText, missingCharacters } from './sheet-fonts.js';
+import { tapLine } from './tap-words.js';
 import { Sheet, type SheetContent } from './sheet.entity.js';
 
 @Injectable()
@@ -54,7 +55,7 @@ export class SheetService {
   async file(id: string): Promise<{ sheet: Sheet; pdf: Buffer }> {
     const sheet = await this.sheets.findOneBy({ id });
     if (!sheet) throw notFound('sheet');
-    const planned = planSymbol(sheet.content.payload);
+    const planned = planSymbol(sheet.content.payload, sheet.content.level);
     if (!planned.ok) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const plan: SymbolPlan = planned.value;
     const layout = layoutOf(sheet.content, sheet.paper, plan.modules, sheet.sizeMm);
@@ -62,20 +63,23 @@ export class SheetService {
   }
 }
 
-function contentOf({ place, code, payload }: Standing): SheetContent {
+function contentOf({ place, plan, code, payload, readiness, rehearsal }: Standing): SheetContent {
   const { material, station, lesson } = place;
+  const instruction = station?.instruction ?? material.instruction;
   return {
     payload,
+    ...(plan && { level: plan.level }),
     title: station?.name ?? material.title,
-    instruction: station?.instruction ?? material.instruction,
-    address: code?.carry === 'link' ? payload : null,
+    instruction,
+    tap: tapLine(readiness.carries.act, rehearsal.devices, instruction),
+    address: code && code.carry !== 'words' ? payload : null,
     foot: lesson ? [lesson.name, lesson.class?.name, lesson.place].filter((part) => part).join(' · ') : '',
   };
 }
 
 function layoutOf(content: SheetContent, paper: PaperFormat, modules: number, codeSizeMm: number): PosterLayout {
-  const { title, instruction, address, foot } = content;
-  return layoutPoster({ paper, title, instruction, address, foot, modules, codeSizeMm }, measureText);
+  const { title, instruction, tap = '', address, foot } = content;
+  return layoutPoster({ paper, title, instruction, tap, address, foot, modules, codeSizeMm }, measureText);
 }
 
 /** Product rules: a locked station, or one that does not read from where students stand, is printed on purpose only. */

@@ -157,7 +157,7 @@ describe('written pages by two people at once', () => {
   });
 
   it('are read and saved as pages only', async () => {
-    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ words: 'Who am I?', pasted: 'x', repairs: [] }] });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ link: 'https://a.example/who', pasted: 'x', repairs: [] }] });
     const path = `/api/materials/${materialIds[0] ?? ''}/page`;
     expect((await scene.server.as('Maren', 'GET', path)).status).toBe(404);
     expect((await scene.server.as('Maren', 'PUT', path, { version: 1, over: false, document: page('x') })).status).toBe(404);

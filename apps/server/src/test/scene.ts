@@ -19,7 +19,7 @@ export class Scene {
     await server.addAccount('Maren');
     await server.addAccount('Tobiah');
     await server.addAccount('Pell', 'administrator');
-    const profile = { previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' as const };
+    const profile = { previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' as const, actsOn: ['link', 'contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network'] as const };
     const devices = ['Tablets', 'Laptops'].map((name, index) => ({ id: newId(), name, count: 10 * (index + 1), ...profile, position: index + 1 }));
     await server.dataSource.getRepository(Device).insert(devices);
     const deviceIds = devices.map((device) => device.id);

@@ -1,13 +1,15 @@
 /** Everything that can become a material, from wherever it comes: pasted, filled in, brought by bookmark or shared by a phone. */
-import type { NewMaterial } from '@hapset/contract';
-import { contentKinds, emptyDocument, type Content, type ContentKind } from '@hapset/core';
+import type { LessonRow, NewMaterial } from '@hapset/contract';
+import { contentKinds, contentText, documentFromText, emptyDocument, titleFromWords, type ContentKind } from '@hapset/core';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { Intake } from '../intake/intake.js';
+import { useDevicesOf } from '../device/device.queries.js';
 import { KindForm } from '../kind/kind-form.js';
+import { MessageForm } from '../kind/message-form.js';
 import { lessonsQuery } from '../lesson/lesson.queries.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { schoolQuery } from '../school/school.queries.js';
@@ -22,13 +24,14 @@ export function Component(): ReactElement {
   const [search] = useSearchParams();
   const [lessonId, setLessonId] = useState(search.get('lesson') ?? '');
   const add = useAddTo(lessonId === '' ? null : lessonId);
+  const classId = useLessonRows().find((lesson) => lesson.id === lessonId)?.classId ?? null;
   return (
     <>
       <PageHead title="Add something" about="Paste it, fill it in, or bring it from the page you are looking at." actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />} />
       <div className="flex flex-col gap-4">
-        <Intake label="What should students open?" placeholder="Paste links, drop files, or write a message…" noun={lessonId === '' ? 'material' : 'station'} here={[]} initial={broughtText(search)} autoFocus onAdd={add} />
+        <Intake label="What should students open?" placeholder="Paste links, drop files, or write a message…" noun={lessonId === '' ? 'material' : 'station'} here={[]} classId={classId} initial={broughtText(search)} autoFocus onAdd={add} />
         <WriteOne onAdd={add} />
-        <KindChooser onAdd={(content) => add([{ content, pasted: kindWords[content.kind], repairs: [] }])} />
+        <KindChooser classId={classId} onAdd={(item) => add([item])} />
         <BringIt />
       </div>
     </>
@@ -51,8 +54,12 @@ function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) =
   );
 }
 
+function useLessonRows(): readonly LessonRow[] {
+  return useInfiniteQuery(lessonsQuery).data?.pages.flatMap((page) => page.rows) ?? [];
+}
+
 function GoesTo({ lessonId, onChange }: { readonly lessonId: string; readonly onChange: (lessonId: string) => void }): ReactElement {
-  const lessons = useInfiniteQuery(lessonsQuery).data?.pages.flatMap((page) => page.rows) ?? [];
+  const lessons = useLessonRows();
   return (
     <label className="flex items-center gap-2.5 text-[14.5px]">
       <span className="text-muted">Goes to</span>
@@ -68,22 +75,24 @@ function GoesTo({ lessonId, onChange }: { readonly lessonId: string; readonly on
   );
 }
 
-function KindChooser({ onAdd }: { readonly onAdd: (content: Content) => Promise<unknown> }): ReactElement {
+/** @param classId of the class whose devices are to read it; null for all of the school's */
+function KindChooser({ classId, onAdd }: { readonly classId: string | null; readonly onAdd: (item: NewMaterial) => Promise<unknown> }): ReactElement {
   const school = useQuery(schoolQuery).data;
-  const [kind, setKind] = useState<ContentKind | null>(null);
+  const devices = useDevicesOf(classId);
+  const [kind, setKind] = useState<ContentKind | 'message' | null>(null);
   const [sending, setSending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
-  const send = (content: Content): void => {
+  const send = (item: Omit<NewMaterial, 'pasted' | 'repairs'>, pasted: string): void => {
     setSending(true);
     setFailure(null);
-    onAdd(content)
+    onAdd({ ...item, pasted, repairs: [] })
       .catch((error: unknown) => setFailure(wordsFor(error)))
       .finally(() => setSending(false));
   };
   return (
     <Sheet title="In the code itself" aside="needs no network and no page">
       <div className="flex flex-wrap gap-2" role="group" aria-label="Kind">
-        {contentKinds.map((choice) => (
+        {(['message', ...contentKinds] as const).map((choice) => (
           <button
             key={choice}
             type="button"
@@ -95,12 +104,31 @@ function KindChooser({ onAdd }: { readonly onAdd: (content: Content) => Promise<
           </button>
         ))}
       </div>
-      {kind !== null && school && (
+      {kind === 'message' && (
         <div className="mt-4 border-t border-line pt-4">
-          <KindForm key={kind} kind={kind} school={school} send="Add it" sending={sending} failure={failure} onSend={send} />
+          <MessageForm devices={devices} send="Add it" sending={sending} failure={failure} onSend={(words) => send({ words }, words)} onPage={(words) => send(asPage(words), 'A page')} />
+        </div>
+      )}
+      {kind !== null && kind !== 'message' && school && (
+        <div className="mt-4 border-t border-line pt-4">
+          <KindForm
+            key={kind}
+            kind={kind}
+            school={school}
+            devices={devices}
+            send="Add it"
+            sending={sending}
+            failure={failure}
+            onSend={(content) => send({ content }, kindWords[kind])}
+            onPage={(content) => send(asPage(contentText(content)), 'A page')}
+          />
         </div>
       )}
     </Sheet>
   );
 }
 
+/** What is too long for a code, as a page of its own; its first words are its name. */
+function asPage(text: string): Pick<NewMaterial, 'kept' | 'title'> {
+  return { kept: { kind: 'written-page', document: documentFromText(text) }, title: titleFromWords(text) };
+}

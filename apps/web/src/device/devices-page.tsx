@@ -1,16 +1,15 @@
-import { routes, type DeviceView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
-import { call } from '../api/client.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
-import { deviceKeys } from './device.keys.js';
+import { actWords } from '../wording/scanners.js';
+import { devicesQuery } from './device.queries.js';
 
 const engineWords = { zxing: 'reads like a current phone', zbar: 'reads like an older scanner' } as const;
 
 export function Component(): ReactElement {
-  const devices = useQuery({ queryKey: deviceKeys.list, queryFn: ({ signal }): Promise<readonly DeviceView[]> => call(routes.devices, { signal }) });
+  const devices = useQuery(devicesQuery);
   return (
     <>
       <PageHead title="Devices" about="What students scan with. Every code is rehearsed on the devices of its class." />
@@ -30,6 +29,7 @@ export function Component(): ReactElement {
                 <span className="block text-[13.5px] text-muted">
                   {engineWords[device.engine]}; blur {device.blurPx} px, noise {device.noiseGrey} grey levels in evening light
                 </span>
+                <span className="block text-[13.5px] text-muted">Its scanner {device.actsOn.length === 0 ? 'shows text only' : device.actsOn.map((act) => actWords[act]).join(', ')}</span>
               </span>
             </li>
           ))}

@@ -1,12 +1,15 @@
-import { describeAddress, linkKinds, recogniseKind, type IntakeItem, type IntakeLink, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
+import type { DeviceView } from '@hapset/contract';
+import { chooseSize, describeAddress, linkKinds, modulesOf, recogniseKind, tooFineInTheHand, type IntakeItem, type IntakeLink, type IntakeWords, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useRef, useState, type ReactElement } from 'react';
+import { useDevicesOf } from '../device/device.queries.js';
 import { StateMark } from '../design/state-mark.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { kindWords } from '../wording/kinds.js';
 import { repairSentence, repairWords } from '../wording/repairs.js';
 import { roleSentences, withoutStars } from '../wording/services.js';
-import type { IntakeRowState } from './new-materials.js';
+import { namesListed } from '../wording/scanners.js';
+import { fitsNoCode, type IntakeRowState } from './new-materials.js';
 
 interface Props {
   readonly rows: readonly IntakeRowState[];
@@ -16,9 +19,13 @@ interface Props {
   readonly onKind: (pasted: string, kind: LinkKind) => void;
   /** Takes the student's link in the place of the one given; null takes that back. */
   readonly onStudentLink: (pasted: string, link: string | null) => void;
+  /** Puts words on a page of their own, or back into the code. */
+  readonly onPage: (pasted: string) => void;
+  /** Of the class whose devices are to read it; null for all of the school's. */
+  readonly classId: string | null;
 }
 
-type RowProps = Omit<Props, 'rows'> & { readonly row: IntakeRowState; readonly index: number };
+type RowProps = Omit<Props, 'rows' | 'classId'> & { readonly devices: readonly DeviceView[]; readonly row: IntakeRowState; readonly index: number };
 
 /** Up to here every row is drawn; beyond, only those in sight are. */
 const drawnAtOnce = 60;
@@ -26,11 +33,14 @@ const drawnAtOnce = 60;
 const usualHeightPx = 66;
 
 /** What was understood, line by line: kind, repairs with a way back, duplicates with a way to keep them. */
-export function IntakeReview(props: Props): ReactElement {
+export function IntakeReview({ classId, ...rest }: Props): ReactElement {
+  const props = { ...rest, devices: useDevicesOf(classId) };
   return props.rows.length > drawnAtOnce ? <LongReview {...props} /> : <ShortReview {...props} />;
 }
 
-function ShortReview({ rows, ...rest }: Props): ReactElement {
+type ReviewProps = Omit<RowProps, 'row' | 'index'> & Pick<Props, 'rows'>;
+
+function ShortReview({ rows, ...rest }: ReviewProps): ReactElement {
   return (
     <ul aria-label="What will be added" className="m-0 list-none border-t border-line p-0">
       {rows.map((row, index) => (
@@ -42,7 +52,7 @@ function ShortReview({ rows, ...rest }: Props): ReactElement {
   );
 }
 
-function LongReview({ rows, ...rest }: Props): ReactElement {
+function LongReview({ rows, ...rest }: ReviewProps): ReactElement {
   const scroller = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => usualHeightPx, overscan: 3, useFlushSync: false });
   return (
@@ -70,7 +80,7 @@ const ReviewRow = memo(function ReviewRow(props: RowProps): ReactElement {
     <div className={`flex flex-wrap gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap ${row.taken ? '' : 'text-muted'}`}>
       <span className="mt-0.5 shrink-0">{item.sort === 'unusable' ? <StateMark mark="stop" words="Cannot be used" /> : <KindIcon kind={item.sort === 'words' ? 'message' : kindOf(row, item, catalogue)} />}</span>
       <div className="min-w-0 flex-1">
-        {item.sort === 'link' ? <LinkText {...props} item={item} /> : <ItemText item={item} />}
+        {item.sort === 'link' ? <LinkText {...props} item={item} /> : <ItemText item={item} row={row} onPage={() => props.onPage(item.pasted)} devices={props.devices} />}
         {beside.length > 0 && <p className="m-0 text-[13px] text-muted">{beside.join(' · ')}</p>}
         <Repairs row={row} onTakeBack={(kind) => onTakeBack(item.pasted, kind)} />
       </div>
@@ -152,12 +162,16 @@ function KindChoice({ link, kind, onKind }: { readonly link: string; readonly ki
   );
 }
 
-function ItemText({ item }: { readonly item: Exclude<IntakeItem, IntakeLink> }): ReactElement {
+function ItemText({ item, row, onPage, devices }: { readonly item: Exclude<IntakeItem, IntakeLink>; readonly row: IntakeRowState; readonly onPage: () => void; readonly devices: readonly DeviceView[] }): ReactElement {
   if (item.sort === 'words') {
     return (
       <>
         <p className="m-0 text-[14.5px] break-words">{item.words}</p>
-        <p className="m-0 text-[13px] text-muted">{item.title !== null && `${item.title} · `}Message: these words go into the code themselves.</p>
+        <p className="m-0 text-[13px] text-muted">
+          {item.title !== null && `${item.title} · `}
+          {row.onPage ? 'Written page: the code carries its address.' : 'Message: these words go into the code themselves.'}
+        </p>
+        <TooLong item={item} onPage={row.onPage} onSwitch={onPage} devices={devices} />
       </>
     );
   }
@@ -168,6 +182,23 @@ function ItemText({ item }: { readonly item: Exclude<IntakeItem, IntakeLink> }):
         {item.problem === 'scheme-not-web' ? 'Phones open only addresses that begin with http or https.' : 'This is no whole address. Copy it once more from the address bar.'}
       </p>
     </>
+  );
+}
+
+/** What is too long for a code, or for reading in the hand, and the page that it could have. */
+function TooLong({ item, onPage, onSwitch, devices }: { readonly item: IntakeWords; readonly onPage: boolean; readonly onSwitch: () => void; readonly devices: readonly DeviceView[] }): ReactElement | null {
+  const none = fitsNoCode(item);
+  const size = none ? null : chooseSize(item.words);
+  const tooFine = size?.ok ? tooFineInTheHand(modulesOf(size.value.version), devices).map(({ name }) => name) : [];
+  if (!none && tooFine.length === 0 && !onPage) return null;
+  return (
+    <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+      {!onPage && <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'To be looked at'} />}
+      {!onPage && <span className="min-w-0">{none ? 'No code holds that much.' : `Even in the hand ${namesListed(tooFine)} can’t read that much.`}</span>}
+      <button type="button" className="min-h-8 px-1 font-semibold underline" onClick={onSwitch}>
+        {onPage ? 'Put it into the code' : 'Put it on a page'}
+      </button>
+    </p>
   );
 }
 

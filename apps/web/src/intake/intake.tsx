@@ -25,13 +25,15 @@ interface Props {
   readonly noun: string;
   /** Links that are here already. */
   readonly here: readonly string[];
+  /** Of the class whose devices are to read it; null for all of the school's. */
+  readonly classId?: string | null;
   readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown>;
   readonly autoFocus?: boolean;
   /** Text to begin with, brought from elsewhere. */
   readonly initial?: string;
 }
 
-export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = false, initial = '' }: Props): ReactElement {
+export function Intake({ label, placeholder, noun, here, classId = null, onAdd, autoFocus = false, initial = '' }: Props): ReactElement {
   const [text, setText] = useState(initial);
   const [file, setFile] = useState<ChosenFile | null>(null);
   const [kept, setKept] = useState<readonly File[] | null>(null);
@@ -88,13 +90,8 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
   const takeBack = (pasted: string, kind: RepairKind): void => setDecisions((before) => ({ ...before, takenBack: toggled(before.takenBack, pasted, kind) }));
   const chooseKind = (pasted: string, kind: LinkKind): void => setDecisions((before) => ({ ...before, kinds: new Map(before.kinds).set(pasted, kind) }));
   const takeStudentLink = (pasted: string, link: string | null): void => setDecisions((before) => ({ ...before, studentLinks: changed(before.studentLinks, pasted, link) }));
-  const keep = (index: number): void => {
-    setDecisions((before) => {
-      const kept = new Set(before.kept);
-      if (!kept.delete(index)) kept.add(index);
-      return { ...before, kept };
-    });
-  };
+  const putOnPage = (pasted: string): void => setDecisions((before) => ({ ...before, onPage: switched(before.onPage, pasted) }));
+  const keep = (index: number): void => setDecisions((before) => ({ ...before, kept: switched(before.kept, index) }));
 
   return (
     <div
@@ -105,7 +102,7 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
       }}
       className={`rounded-sheet border bg-sheet/60 ${empty ? 'border-dashed border-line-strong' : 'border-ink bg-sheet'}`}
     >
-      <div className="flex items-start gap-3 px-4 py-2.5">
+      <div className="flex flex-wrap items-start gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap">
         <Plus size={18} className="mt-2 shrink-0 text-muted" aria-hidden />
         {file && (
           <p className="m-0 flex-1 py-1.5 text-[15px]">
@@ -128,7 +125,7 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
               event.preventDefault();
               add();
             }}
-            className="min-h-9 min-w-0 flex-1 resize-none bg-transparent py-1.5 text-[15px] outline-none placeholder:text-muted"
+            className="max-h-52 min-h-9 min-w-52 flex-1 resize-none bg-transparent [field-sizing:content] py-1.5 text-[15px] outline-none placeholder:text-muted"
           />
         )}
         {empty ? (
@@ -150,7 +147,7 @@ export function Intake({ label, placeholder, noun, here, onAdd, autoFocus = fals
       )}
       {!empty && (source.table !== null || !isPlain(rows, catalogue)) && (
         <Suspense>
-          <IntakeReview rows={rows} catalogue={catalogue} onTakeBack={takeBack} onKeep={keep} onKind={chooseKind} onStudentLink={takeStudentLink} />
+          <IntakeReview rows={rows} catalogue={catalogue} onTakeBack={takeBack} onKeep={keep} onKind={chooseKind} onStudentLink={takeStudentLink} onPage={putOnPage} classId={classId} />
           <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-[14px]">
             <span className="text-muted">Tags for all of them</span>
             <input value={tags} onChange={(event) => setTags(event.target.value)} placeholder="Practice cards, recorder" className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted" />
@@ -197,9 +194,13 @@ function EmptyActions({ onFiles, onList }: { readonly onFiles: (files: readonly 
 }
 
 function toggled(takenBack: Decisions['takenBack'], pasted: string, kind: RepairKind): Decisions['takenBack'] {
-  const kinds = new Set(takenBack.get(pasted));
-  if (!kinds.delete(kind)) kinds.add(kind);
-  return new Map(takenBack).set(pasted, kinds);
+  return new Map(takenBack).set(pasted, switched(takenBack.get(pasted) ?? new Set(), kind));
+}
+
+function switched<Item>(set: ReadonlySet<Item>, item: Item): ReadonlySet<Item> {
+  const next = new Set(set);
+  if (!next.delete(item)) next.add(item);
+  return next;
 }
 
 function changed(links: Decisions['studentLinks'], pasted: string, link: string | null): Decisions['studentLinks'] {

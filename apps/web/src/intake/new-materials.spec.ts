@@ -51,3 +51,20 @@ describe('reviewing the intake', () => {
     expect(toNewMaterials(rows).map(({ kind }) => kind)).toEqual([undefined, 'video']);
   });
 });
+
+describe('words that are too long for a code', () => {
+  const long = 'The sea takes the sand. '.repeat(120).trim();
+  it('stay out until they are put on a page, which is named after its first words', () => {
+    const [row] = reviewIntake(long, [], noDecisions);
+    expect(row).toMatchObject({ taken: false, onPage: false });
+    const rows = reviewIntake(long, [], { ...noDecisions, onPage: new Set([long]) });
+    const [page] = toNewMaterials(rows);
+    expect(page?.title).toMatch(/^The sea takes the sand\. .*…$/);
+    expect(page).toMatchObject({ kept: { kind: 'written-page', document: { content: [{ content: [{ text: long }] }] } } });
+    expect(page?.words).toBeUndefined();
+  });
+  it('are looked at before they are added, where a camera might not read them', () => {
+    expect(isPlain(reviewIntake('Low tide at nine', [], noDecisions), emptyCatalogue)).toBe(true);
+    expect(isPlain(reviewIntake('Low tide at nine. '.repeat(9), [], noDecisions), emptyCatalogue)).toBe(false);
+  });
+});

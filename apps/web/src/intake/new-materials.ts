@@ -1,5 +1,5 @@
-import type { NewMaterial } from '@hapset/contract';
-import { describeAddress, markDuplicates, readIntake, type DuplicateMark, type IntakeItem, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
+import { limits, type NewMaterial } from '@hapset/contract';
+import { chooseSize, describeAddress, documentFromText, markDuplicates, readIntake, titleFromWords, type DuplicateMark, type IntakeItem, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
 
 /** One thing of the intake with what the teacher decided about it. */
 export interface IntakeRowState {
@@ -13,6 +13,8 @@ export interface IntakeRowState {
   readonly kind: LinkKind | null;
   /** The link that was given, where the student's stands in its place; null otherwise. */
   readonly insteadOf: string | null;
+  /** Words that go on a page of their own, not into the code. */
+  readonly onPage: boolean;
 }
 
 export interface Decisions {
@@ -24,9 +26,11 @@ export interface Decisions {
   readonly kinds: ReadonlyMap<string, LinkKind>;
   /** Student's links to take instead, by pasted text. */
   readonly studentLinks: ReadonlyMap<string, string>;
+  /** Words that go on a page of their own, by pasted text. */
+  readonly onPage: ReadonlySet<string>;
 }
 
-export const noDecisions: Decisions = { takenBack: new Map(), kept: new Set(), kinds: new Map(), studentLinks: new Map() };
+export const noDecisions: Decisions = { takenBack: new Map(), kept: new Set(), kinds: new Map(), studentLinks: new Map(), onPage: new Set() };
 
 /** Reads what was pasted and applies the decisions. */
 export function reviewIntake(text: string, here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
@@ -40,16 +44,28 @@ export function reviewItems(given: readonly IntakeItem[], here: readonly string[
   return items.map((item, index) => {
     const before = given[index];
     const duplicate = duplicates[index] ?? null;
+    const onPage = decisions.onPage.has(item.pasted);
     return {
       item,
       duplicate,
       kind: decisions.kinds.get(item.pasted) ?? null,
       insteadOf: before !== item && before?.sort === 'link' ? before.link : null,
       takenBack: [...(decisions.takenBack.get(item.pasted) ?? [])],
-      taken: item.sort !== 'unusable' && (duplicate === null || decisions.kept.has(index)),
+      onPage,
+      taken: item.sort !== 'unusable' && (onPage || !fitsNoCode(item)) && (duplicate === null || decisions.kept.has(index)),
     };
   });
 }
+
+/** Longer than any code holds: it can become a page only. */
+export function fitsNoCode(item: IntakeItem): boolean {
+  return item.sort === 'words' && item.words.length > neverTooLong && (item.words.length > limits.wordsLength || !chooseSize(item.words).ok);
+}
+
+/** Up to here a code holds whatever is written, four bytes a character: 2,331 at level M. */
+const neverTooLong = 580;
+/** Up to this version every camera in use reads it in the hand. */
+const neverTooFine = 6;
 
 function withStudentLink(item: IntakeItem, { studentLinks }: Decisions): IntakeItem {
   const link = studentLinks.get(item.pasted);
@@ -61,10 +77,11 @@ function withStudentLink(item: IntakeItem, { studentLinks }: Decisions): IntakeI
  * @param tags given to all of them, beside their own
  */
 export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly string[] = []): readonly NewMaterial[] {
-  return rows.flatMap(({ item, taken, kind }): readonly NewMaterial[] => {
+  return rows.flatMap(({ item, taken, kind, onPage }): readonly NewMaterial[] => {
     if (!taken || item.sort === 'unusable') return [];
     const all = [...new Set([...item.tags, ...tags])];
     const beside = { pasted: item.pasted, ...(item.title !== null && { title: item.title }), ...(item.instruction !== null && { instruction: item.instruction }), ...(all.length > 0 && { tags: all }) };
+    if (item.sort === 'words' && onPage) return [{ kept: { kind: 'written-page', document: documentFromText(item.words) }, repairs: [], title: titleFromWords(item.words), ...beside, pasted: titleFromWords(item.words) }];
     return item.sort === 'words' ? [{ words: item.words, repairs: [], ...beside }] : [{ link: item.link, repairs: item.repairs, ...(kind !== null && { kind }), ...beside }];
   });
 }
@@ -74,7 +91,12 @@ export function isPlain(rows: readonly IntakeRowState[], catalogue: ServiceCatal
   const [only] = rows;
   if (rows.length !== 1 || !only) return false;
   if (only.insteadOf !== null || (only.item.sort === 'link' && isForOthers(only.item.link, catalogue))) return false;
-  return only.duplicate === null && only.takenBack.length === 0 && (only.item.sort === 'words' || (only.item.sort === 'link' && only.item.repairs.length === 0));
+  return only.duplicate === null && only.takenBack.length === 0 && ((only.item.sort === 'words' && !mayBeTooFine(only.item.words)) || (only.item.sort === 'link' && only.item.repairs.length === 0));
+}
+
+function mayBeTooFine(words: string): boolean {
+  const size = chooseSize(words);
+  return !size.ok || size.value.version > neverTooFine;
 }
 
 /** True for an address that is known and not the student's: the editor's, the answers'. */

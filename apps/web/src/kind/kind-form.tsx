@@ -1,13 +1,12 @@
 /** The form of one kind, drawn from its fields, with the code beside it as it would be now. */
-import type { SchoolView } from '@hapset/contract';
-import { contentPayload, contentProblems, planSymbol, grainOf, outlinePath, type Content, type ContentKind } from '@hapset/core';
-import { useMemo, type ReactElement } from 'react';
+import type { DeviceView, SchoolView } from '@hapset/contract';
+import { contentPayload, contentProblems, type Content, type ContentKind } from '@hapset/core';
+import type { ReactElement } from 'react';
 import { useForm, useWatch, type FieldErrors, type UseFormRegister } from 'react-hook-form';
 import { Button } from '../design/button.js';
 import { SelectField, TextArea, TextField } from '../design/field.js';
-import { CodePicture } from '../symbol/code-picture.js';
+import { LiveCode } from '../symbol/live-code.js';
 import { contentProblemWords } from '../wording/content-problems.js';
-import { grainWords, plural } from '../wording/figures.js';
 import { kindForms, toContent, toFormValues, type FormValues, type KindField } from './kind-fields.js';
 
 interface Props {
@@ -15,14 +14,18 @@ interface Props {
   /** Fields to begin with; those of a new thing otherwise. */
   readonly content?: Content;
   readonly school: SchoolView;
+  /** Those that are to read it. */
+  readonly devices: readonly DeviceView[];
   readonly send: string;
   readonly sending: boolean;
   /** What went wrong when it was sent. */
   readonly failure: string | null;
   readonly onSend: (content: Content) => void;
+  /** Keeps it as a written page instead; left out where that can't be. */
+  readonly onPage?: (content: Content) => void;
 }
 
-export function KindForm({ kind, content, school, send, sending, failure, onSend }: Props): ReactElement {
+export function KindForm({ kind, content, school, devices, send, sending, failure, onSend, onPage }: Props): ReactElement {
   const { fields, about, empty } = kindForms[kind];
   const form = useForm<FormValues>({
     defaultValues: toFormValues(content ?? empty),
@@ -33,7 +36,7 @@ export function KindForm({ kind, content, school, send, sending, failure, onSend
     },
   });
   return (
-    <form className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_190px]" noValidate onSubmit={(event) => void form.handleSubmit((values) => onSend(toContent(kind, values)))(event)}>
+    <form className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]" noValidate onSubmit={(event) => void form.handleSubmit((values) => onSend(toContent(kind, values)))(event)}>
       <div className="grid grid-cols-2 gap-4">
         <p className="col-span-2 m-0 text-[14px] text-muted">{about}</p>
         {fields.map((field) => (
@@ -52,7 +55,7 @@ export function KindForm({ kind, content, school, send, sending, failure, onSend
           </Button>
         </div>
       </div>
-      <Preview kind={kind} control={form.control} timeZone={school.timeZone} />
+      <Preview kind={kind} control={form.control} timeZone={school.timeZone} devices={devices} {...(onPage && { onPage })} />
     </form>
   );
 }
@@ -83,25 +86,10 @@ function Field({ field, register, errors }: { readonly field: KindField; readonl
   return <TextField {...frame} type={input === 'number' ? 'text' : input} inputMode={input === 'number' ? 'decimal' : undefined} autoComplete="off" {...register(name)} />;
 }
 
-/** The code as it would be now, growing while one types; dashed while something is missing. */
-function Preview({ kind, control, timeZone }: { readonly kind: ContentKind; readonly control: ReturnType<typeof useForm<FormValues>>['control']; readonly timeZone: string }): ReactElement {
+/** The code as it would be now; dashed while something is missing. */
+function Preview({ kind, control, timeZone, devices, onPage }: { readonly kind: ContentKind; readonly control: ReturnType<typeof useForm<FormValues>>['control']; readonly timeZone: string } & Pick<Props, 'devices' | 'onPage'>): ReactElement {
   const values = useWatch({ control });
   const content = toContent(kind, values as FormValues);
   const payload = contentProblems(content).length > 0 ? null : contentPayload(content, timeZone);
-  const plan = useMemo(() => {
-    const planned = payload === null ? null : planSymbol(payload);
-    return planned?.ok ? planned.value : null;
-  }, [payload]);
-  if (!plan) {
-    return <div className="flex aspect-square w-full max-w-48 items-center justify-center rounded-sheet border border-dashed border-line-strong p-4 text-center text-[13.5px] text-muted">The code appears here when nothing is missing.</div>;
-  }
-  return (
-    <div className="max-w-48">
-      <CodePicture code={{ modules: plan.modules, path: outlinePath(plan) }} label="The code as it would be now" className="w-full rounded-sheet border border-line bg-white" />
-      <p className="mt-2 mb-0 text-[13.5px]">
-        <strong>{grainWords[grainOf(plan.version)]}</strong> · {plan.modules} × {plan.modules}
-      </p>
-      <p className="m-0 text-[13px] text-muted">{plural(plan.charactersUntilGrowth, 'more character')} fit before it gets finer</p>
-    </div>
-  );
+  return <LiveCode payload={payload} act={kind} devices={devices} wayOut={onPage && <Button onClick={() => onPage(content)}>Put it on a page</Button>} />;
 }

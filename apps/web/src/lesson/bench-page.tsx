@@ -58,6 +58,7 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
           placeholder="Next station: paste links or write a message…"
           noun="station"
           here={rows.flatMap((row) => row.material.link ?? [])}
+          classId={lesson.classId}
           autoFocus={rows.length === 0}
           onAdd={(items) => add.mutateAsync(items)}
         />

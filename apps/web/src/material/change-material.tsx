@@ -12,7 +12,7 @@ import { MaterialForm } from './material-form.js';
 import { useChangeMaterial } from './material.queries.js';
 
 /** Changes a material: what it says, what it is called, what students should do. */
-export function ChangeMaterialDialog({ page: { material, station, lessons }, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
+export function ChangeMaterialDialog({ page: { material, station, lessons, rehearsal }, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
   const change = useChangeMaterial(material.id);
   const school = useQuery(schoolQuery).data;
   const [fieldsShown, setFieldsShown] = useState(false);
@@ -20,9 +20,9 @@ export function ChangeMaterialDialog({ page: { material, station, lessons }, onC
   const { content } = material;
   const failure = change.isError ? wordsFor(change.error) : null;
   return (
-    <Dialog title="Change" about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined} wide={fieldsShown} onClose={onClose}>
+    <Dialog title="Change" about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined} wide={fieldsShown || material.words !== null} onClose={onClose}>
       {content && school && fieldsShown ? (
-        <KindForm kind={content.kind} content={content} school={school} send="Keep the change" sending={change.isPending} failure={failure} onSend={(fields) => send({ content: fields })} />
+        <KindForm kind={content.kind} content={content} school={school} devices={rehearsal.devices} send="Keep the change" sending={change.isPending} failure={failure} onSend={(fields) => send({ content: fields })} />
       ) : (
         <>
           {content && (
@@ -30,7 +30,7 @@ export function ChangeMaterialDialog({ page: { material, station, lessons }, onC
               <Button onClick={() => setFieldsShown(true)}>Change what the code says</Button>
             </p>
           )}
-          <MaterialForm material={material} sending={change.isPending} failure={failure} onSend={send} onCancel={onClose} />
+          <MaterialForm material={material} devices={rehearsal.devices} sending={change.isPending} failure={failure} onSend={send} onCancel={onClose} />
         </>
       )}
       {!station && <RemoveMaterial id={material.id} title={material.title} kept={material.pageAddress !== null} />}

@@ -1,9 +1,10 @@
-import { limits, type ChangeMaterial, type MaterialView } from '@hapset/contract';
+import { limits, type ChangeMaterial, type DeviceView, type MaterialView } from '@hapset/contract';
 import { linkKinds, readTags, repairLink, type MaterialKind } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch, type Control } from 'react-hook-form';
 import { Button } from '../design/button.js';
 import { SelectField, TextArea, TextField } from '../design/field.js';
+import { LiveCode } from '../symbol/live-code.js';
 import { kindWords } from '../wording/kinds.js';
 
 interface Fields {
@@ -18,6 +19,8 @@ interface Fields {
 
 interface Props {
   readonly material: MaterialView;
+  /** Those that are to read it. */
+  readonly devices: readonly DeviceView[];
   readonly sending: boolean;
   readonly failure: string | null;
   readonly onSend: (wish: Omit<ChangeMaterial, 'version'>) => void;
@@ -25,8 +28,8 @@ interface Props {
 }
 
 /** Title, link or words, kind and instruction; only what was touched is sent. */
-export function MaterialForm({ material, sending, failure, onSend, onCancel }: Props): ReactElement {
-  const { register, handleSubmit, formState } = useForm<Fields>({
+export function MaterialForm({ material, devices, sending, failure, onSend, onCancel }: Props): ReactElement {
+  const { register, handleSubmit, formState, control } = useForm<Fields>({
     defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction, tags: material.tags.join(', '), shownUntil: material.shownUntil ?? '' },
   });
   const { dirtyFields: touched, errors } = formState;
@@ -56,7 +59,12 @@ export function MaterialForm({ material, sending, failure, onSend, onCancel }: P
           </SelectField>
         </>
       )}
-      {material.words !== null && <TextArea label="Words in the code" rows={4} maxLength={limits.wordsLength} {...register('words', needed)} problem={errors.words?.message} />}
+      {material.words !== null && (
+        <div className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]">
+          <TextArea label="Words in the code" rows={7} maxLength={limits.wordsLength} {...register('words', needed)} problem={errors.words?.message} />
+          <LiveWords control={control} devices={devices} />
+        </div>
+      )}
       <TextField label="What students should do" hint="Printed under the code." maxLength={limits.instructionLength} {...register('instruction', needed)} problem={errors.instruction?.message} />
       {material.pageAddress !== null && <TextField label="Shown to students until" type="date" hint="Leave it empty to show it as long as the server runs." {...register('shownUntil')} />}
       <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
@@ -73,4 +81,10 @@ export function MaterialForm({ material, sending, failure, onSend, onCancel }: P
       </div>
     </form>
   );
+}
+
+/** Alone, so that the other fields are not drawn anew with each character. */
+function LiveWords({ control, devices }: { readonly control: Control<Fields> } & Pick<Props, 'devices'>): ReactElement {
+  const words = useWatch({ control, name: 'words' });
+  return <LiveCode payload={words.trim() === '' ? null : words} act={null} devices={devices} />;
 }

@@ -23,12 +23,17 @@ describe('cells of the bench', () => {
     expect(readsWords({ ...reads, state: 'not-yet', leastReachM: null }, true).title).toBe('Rehearsing…');
   });
   it('say how fine the code is, or that none holds it', () => {
-    expect(carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33 }, 'form')).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });
-    expect(carriesWords({ state: 'stop', carry: 'words', grain: null, modules: null }, 'message')).toMatchObject({ mark: 'stop', title: 'Too long' });
+    expect(carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33, act: null, ignoredBy: [] }, 'form')).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });
+    expect(carriesWords({ state: 'stop', carry: 'words', grain: null, modules: null, act: null, ignoredBy: [] }, 'message')).toMatchObject({ mark: 'stop', title: 'Too long' });
   });
   it('name the kind that the code holds', () => {
-    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41 }, 'event').title).toBe('Event');
-    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41 }, 'message').title).toBe('Words');
+    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41, act: null, ignoredBy: [] }, 'event').title).toBe('Event');
+    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41, act: null, ignoredBy: [] }, 'message').title).toBe('Words');
+  });
+  it('name what a code carries by choice, and the scanners that do nothing with it', () => {
+    expect(carriesWords({ state: 'look-at', carry: 'words', grain: 'fine', modules: 41, act: 'event', ignoredBy: ['Laptops'] }, 'event')).toMatchObject({ title: 'Event', figure: 'text only on one device' });
+    expect(carriesWords({ state: 'look-at', carry: 'bare', grain: 'medium', modules: 29, act: 'bare-address', ignoredBy: ['Laptops', 'Tablets'] }, 'form')).toMatchObject({ title: 'Bare address', figure: 'text only on 2 devices' });
+    expect(carriesWords({ state: 'done', carry: 'trimmed', grain: 'medium', modules: 29, act: 'link', ignoredBy: [] }, 'form').title).toBe('Shorter link');
   });
   it('say what is on paper', () => {
     expect(paperWords({ state: 'not-yet', changed: [], sizeMm: null, madeAt: null }).title).toBe('Not made');

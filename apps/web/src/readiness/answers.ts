@@ -1,6 +1,6 @@
 /** The four answers in words and figures: what stands in a cell of the bench, and what is read aloud. */
 import type { ReadinessView } from '@hapset/contract';
-import type { Carry, MaterialKind } from '@hapset/core';
+import type { AddressCarry, Carry, MaterialKind } from '@hapset/core';
 import type { Mark } from '../design/state-mark.js';
 import { countWord, grainWords, metres } from '../wording/figures.js';
 import { kindWords } from '../wording/kinds.js';
@@ -25,8 +25,9 @@ export function opensWords({ state, opening, verdict, stale, steps, inTheCode }:
 }
 
 /** @param kind names what the code holds where it holds no link */
-export function carriesWords({ state, carry, grain, modules }: ReadinessView['carries'], kind: MaterialKind): AnswerWords {
+export function carriesWords({ state, carry, grain, modules, ignoredBy }: ReadinessView['carries'], kind: MaterialKind): AnswerWords {
   if (grain === null || modules === null) return { mark: state, title: 'Too long', figure: 'no code holds it', mends: false };
+  if (ignoredBy.length > 0) return { mark: state, title: carriedWords(carry, kind), figure: `text only on ${ignoredBy.length === 1 ? 'one device' : `${ignoredBy.length} devices`}`, mends: false };
   return { mark: state, title: carriedWords(carry, kind), figure: `${grainWords[grain]} · ${modules} × ${modules}`, mends: false };
 }
 
@@ -43,8 +44,10 @@ export function paperWords({ state, sizeMm }: ReadinessView['paper']): AnswerWor
   return state === 'done' ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, mends: false } : { mark: state, title: 'Printed before', figure: 'the change', mends: false };
 }
 
+const addressWords: Readonly<Record<AddressCarry, string>> = { link: 'Link itself', trimmed: 'Shorter link', bare: 'Bare address' };
+
 /** "Link itself", "Words", or the kind whose fields the code holds. */
 export function carriedWords(carry: Carry, kind: MaterialKind): string {
-  if (carry === 'link') return 'Link itself';
+  if (carry !== 'words') return addressWords[carry];
   return kind === 'message' ? 'Words' : kindWords[kind];
 }

@@ -1,16 +1,19 @@
 import type { MaterialPage } from '@hapset/contract';
-import type { Rung, RungFigures } from '@hapset/core';
-import type { ReactElement } from 'react';
+import { addressCarries, ignoring, outlinePath, planSymbol, type AddressCarry, type ErrorCorrectionLevel, type Rung, type SymbolFigures } from '@hapset/core';
+import { useMemo, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
+import { useChangeMaterial } from '../material/material.queries.js';
+import { grainWords, metres, plural } from '../wording/figures.js';
 import { kindWords } from '../wording/kinds.js';
 import { dependencyWords, rungReasonWords, rungWords } from '../wording/ladder.js';
-import { grainWords, metres, plural } from '../wording/figures.js';
-import { useChangeMaterial } from '../material/material.queries.js';
 import { wordsFor } from '../wording/problems.js';
+import { ignoredSentence, namesListed } from '../wording/scanners.js';
 import { CodePicture } from './code-picture.js';
+import { ChooseLevel } from './choose-level.js';
+import { OfferPage } from './offer-page.js';
 
 /** What the code could carry, each with what it costs in steps; the one that it carries now is marked. */
 export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
@@ -19,27 +22,37 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
     return (
       <div id="carries">
         <Sheet mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
-          <p className="m-0 text-[14.5px]">No code holds that much. Shorten it, or put it on a page and use that page’s link.</p>
+          <p className="m-0 text-[14.5px]">No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it, or put it on a page of its own.</p>
+          <OfferPage page={page} />
+          <ChooseLevel page={page} />
         </Sheet>
       </div>
     );
   }
   const growth = code.charactersUntilGrowth;
+  const { act, ignoredBy } = readiness.carries;
   return (
     <div id="carries">
       <Sheet title="Code carries" aside={growth === 0 ? 'one character more makes the code finer' : `${plural(growth, 'more character')} fit before the code gets finer`}>
         <ul aria-label="What the code could carry" className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
           {ladder.rungs.map((rung, index) => (
-            <RungRow key={rung.kind} rung={rung} page={page} isNow={rung.payload === code.payload} recommended={index === ladder.recommended && ladder.rungs.length > 1} />
+            <RungRow key={rung.kind} rung={rung} page={page} isNow={rung.kind === code.carry} recommended={index === ladder.recommended && ladder.rungs.length > 1} />
           ))}
         </ul>
         {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>}
-        {readiness.carries.state === 'look-at' && code.charactersToShrink !== null && (
+        {act !== null && ignoredBy.length > 0 && (
+          <p className="mt-2 mb-0 flex items-center gap-2 text-[14px]">
+            <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what to do then.
+          </p>
+        )}
+        {readiness.carries.grain === 'very-fine' && code.charactersToShrink !== null && (
           <p className="mt-2 mb-0 text-[14px]">
             {plural(code.charactersToShrink, 'character')} fewer make the code one step coarser; {code.charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from farther away.
           </p>
         )}
-        <details className="mt-1.5 text-[13.5px] text-muted">
+        <OfferPage page={page} />
+        <ChooseLevel page={page} />
+        <details className="text-[13.5px] text-muted">
           <summary className="w-fit cursor-pointer py-1">In terms of the standard</summary>
           <p className="m-0">
             Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules (ISO/IEC 18004).
@@ -59,13 +72,14 @@ interface RungProps {
 }
 
 function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
-  const { kind, payload, figures, dependsOn } = rung;
-  const { code, material, readiness } = page;
+  const { kind, payload, figures } = rung;
+  const { material, readiness } = page;
+  const picture = useMemo(() => pictureOf(payload, material.level), [payload, material.level]);
   const title = kind === 'words' && material.kind !== 'message' ? kindWords[material.kind] : rungWords[kind];
   return (
-    <li className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_168px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}>
+    <li className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}>
       <div className="flex min-w-52 flex-1 items-center gap-x-4">
-        {isNow && code && <CodePicture code={code} label="" className="size-11 shrink-0" />}
+        {picture && <CodePicture code={picture} label="" className="size-11 shrink-0" />}
         <div className="min-w-0">
           <p className="m-0 text-[15px] font-semibold">
             {title}
@@ -74,7 +88,10 @@ function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
           <p className="m-0 truncate font-mono text-[13px] text-muted" title={payload}>
             {payload}
           </p>
-          <p className="m-0 text-[13px] text-muted">{isNow ? `carried now, ${dependencyWords[dependsOn]}` : kind === 'trimmed' ? trimmedWords(page) : dependencyWords[dependsOn]}</p>
+          <p className="m-0 text-[13px] text-muted">
+            {isNow && 'carried now, '}
+            {dependence(rung, page)}
+          </p>
         </div>
       </div>
       {figures ? (
@@ -88,33 +105,47 @@ function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
           <span aria-hidden />
         </>
       )}
-      <div className="ml-auto">{isNow ? <StateMark mark={readiness.carries.state} words="Code" /> : kind === 'trimmed' ? <TakeTrimmed page={page} link={payload} /> : null}</div>
+      <div className="ml-auto">{isNow ? <StateMark mark={readiness.carries.state} words="Code" /> : isAddressCarry(kind) && figures ? <Carry page={page} carry={kind} /> : null}</div>
     </li>
   );
 }
 
-function trimmedWords({ check }: MaterialPage): string {
-  return `without ${check?.trimmed?.removed.join(', ') ?? ''}; both were opened and lead to the same page`;
+function pictureOf(payload: string, level: ErrorCorrectionLevel | null): { readonly modules: number; readonly path: string } | null {
+  const planned = planSymbol(payload, level ?? undefined);
+  return planned.ok ? { modules: planned.value.modules, path: outlinePath(planned.value) } : null;
+}
+
+/** What it depends on; of a bare address, whose scanners do nothing with it. */
+function dependence({ kind, dependsOn }: Rung, { check, rehearsal }: MaterialPage): string {
+  if (kind === 'trimmed' && check?.trimmed) return `without ${check.trimmed.removed.join(', ')}; both were opened and lead to the same page`;
+  if (kind !== 'bare') return dependencyWords[dependsOn];
+  const textOnly = ignoring(rehearsal.devices, 'bare-address').map(({ name }) => name);
+  if (textOnly.length === 0) return 'these devices’ scanners take it for an address and try http:// first';
+  return textOnly.length === rehearsal.devices.length ? 'all scanners of this class show it as text and open nothing' : `${namesListed(textOnly)} show it as text; the others try http:// first`;
 }
 
 /** As it was rehearsed, where it was; by pixels a module otherwise. */
-function Reach({ figures: { reachM }, rehearsedM }: { readonly figures: RungFigures; readonly rehearsedM: number | null }): ReactElement {
+function Reach({ figures: { reachM }, rehearsedM }: { readonly figures: SymbolFigures; readonly rehearsedM: number | null }): ReactElement {
   if (rehearsedM !== null) return <Figure title={rehearsedM === 0 ? 'Not read' : metres(rehearsedM)} figure="weakest device" />;
   return reachM === null ? <span aria-hidden /> : <Figure title={`about ${metres(reachM)}`} figure="weakest device" />;
 }
 
-function TakeTrimmed({ page: { material }, link: trimmed }: { readonly page: MaterialPage; readonly link: string }): ReactElement {
+function isAddressCarry(kind: Rung['kind']): kind is AddressCarry {
+  return (addressCarries as readonly string[]).includes(kind);
+}
+
+function Carry({ page: { material }, carry }: { readonly page: MaterialPage; readonly carry: AddressCarry }): ReactElement {
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
-  const { link, version } = material;
+  const before = material.carry;
   const take = (): void =>
     change.mutate(
-      { version, link: trimmed },
-      { onSuccess: (changed) => notice({ words: 'The code carries the shorter link now.', undo: () => link !== null && change.mutate({ version: changed.version, link }) }), onError: (error) => notice({ words: wordsFor(error) }) },
+      { version: material.version, carry },
+      { onSuccess: ({ version }) => notice({ words: `The code carries ${rungWords[carry].toLowerCase()} now.`, undo: () => change.mutate({ version, carry: before }) }), onError: (error) => notice({ words: wordsFor(error) }) },
     );
   return (
     <Button onClick={take} disabled={change.isPending}>
-      Use the shorter link
+      Carry this
     </Button>
   );
 }

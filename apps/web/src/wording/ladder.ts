@@ -1,6 +1,6 @@
-import type { Dependency, RungKind, RungReason } from '@hapset/core';
+import type { Carry, Dependency, RungReason } from '@hapset/core';
 
-export const rungWords: Readonly<Record<RungKind, string>> = {
+export const rungWords: Readonly<Record<Carry, string>> = {
   link: 'The link, as it is',
   trimmed: 'The link without what only counts visitors',
   bare: 'The address without https://',
@@ -9,7 +9,7 @@ export const rungWords: Readonly<Record<RungKind, string>> = {
 
 export const dependencyWords: Readonly<Record<Dependency, string>> = {
   page: 'as long as the page stays there',
-  'page-and-reader': 'many scanners show it as text and open nothing',
+  'page-and-reader': 'some scanners show it as text and open nothing',
   nothing: 'for good, without any network',
 };
 

@@ -1,5 +1,5 @@
 import { mediaKinds, problemReasons, sheetWarnings } from '@hapset/contract';
-import { accessVerdicts, addressRoles, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, repairKinds, rungKinds, rungReasons, verdictReasons, wallVerdicts } from '@hapset/core';
+import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, repairKinds, rungReasons, scannerActs, verdictReasons, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -9,6 +9,7 @@ import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
 import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
 import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, rightWords, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
+import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
 
@@ -45,9 +46,15 @@ describe('every reason has words', () => {
   });
   it('grains', () => expectWords(grainWords, grains));
   it('the carry ladder', () => {
-    expectWords(rungWords, rungKinds);
+    expectWords(rungWords, carries);
     expectWords(dependencyWords, dependencies);
     expectWords(rungReasonWords, rungReasons);
+  });
+  it('scanners', () => {
+    expectWords(actWords, scannerActs);
+    expectWords(shownAsText, scannerActs);
+    expect(ignoredSentence('event', ['Tablets', 'Laptops'])).toBe('Tablets and Laptops show an event as text and add nothing.');
+    expect(namesListed(['a', 'b', 'c'])).toBe('a, b and c');
   });
   it('doubts', () => expectWords(doubtWords, doubtReasons));
   it('what students can do, in a sentence', () => {

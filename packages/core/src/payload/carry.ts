@@ -8,8 +8,12 @@ import { vcardPayload } from './vcard.js';
 import { veventPayload } from './vevent.js';
 import { wifiPayload } from './wifi.js';
 
-export const carries = ['link', 'words'] as const;
+export const carries = ['link', 'trimmed', 'bare', 'words'] as const;
 export type Carry = (typeof carries)[number];
+
+export const addressCarries = ['link', 'trimmed', 'bare'] as const satisfies readonly Carry[];
+/** What a code can carry of an address, by choice. */
+export type AddressCarry = (typeof addressCarries)[number];
 
 export interface Carried {
   readonly carry: Carry;
@@ -23,16 +27,33 @@ export interface Carriable {
   readonly content: Content | null;
   /** Address of its page, where the school's own server keeps it. */
   readonly pageAddress: string | null;
+  /** What of an address is carried. */
+  readonly carry: AddressCarry;
+  /** The link without what only counts visitors, as it was when it was chosen; null where the whole link is carried. */
+  readonly trimmedLink: string | null;
 }
 
 /**
- * A link, words or fields are carried exactly as they are: nothing stands between the code and what was typed.
+ * A link, words or fields are carried exactly as they are unless something shorter was chosen: nothing stands between
+ * the code and what was typed.
  * @param timeZone the school's, in which events have their wall times
  */
-export function carriedBy({ link, words, content, pageAddress }: Carriable, timeZone: string): Carried {
+export function carriedBy({ link, words, content, pageAddress, carry, trimmedLink }: Carriable, timeZone: string): Carried {
   const address = link ?? pageAddress;
-  if (address !== null) return { carry: 'link', payload: address };
+  if (address !== null) return carriedAddress(address, carry, trimmedLink);
   return { carry: 'words', payload: content === null ? (words ?? '') : contentPayload(content, timeZone) };
+}
+
+function carriedAddress(address: string, carry: AddressCarry, trimmedLink: string | null): Carried {
+  const bare = carry === 'bare' ? bareAddress(trimmedLink ?? address) : null;
+  if (bare !== null) return { carry: 'bare', payload: bare };
+  return trimmedLink !== null && carry !== 'link' ? { carry: 'trimmed', payload: trimmedLink } : { carry: 'link', payload: address };
+}
+
+/** Scheme and all that a browser adds by itself; null for what would not lead to the same page without it. */
+export function bareAddress(link: string): string | null {
+  const rest = /^https:\/\/([^/?#@]+\.[^/?#@]+(?:[/?#].*)?)$/i.exec(link)?.[1] ?? null;
+  return rest === null ? null : rest.replace(/^([^/?#]+)\/$/, '$1');
 }
 
 /** The payload of a kind with fields, by its standard. */

@@ -1,12 +1,40 @@
-import { carriedBy } from './carry.js';
+import { bareAddress, carriedBy, type Carriable } from './carry.js';
 import { firstDifference } from './compare.js';
+
+const nothing: Carriable = { link: null, words: null, content: null, pageAddress: null, carry: 'link', trimmedLink: null };
 
 describe('what a code carries', () => {
   it('is the link or the words, exactly', () => {
-    expect(carriedBy({ link: 'https://a.example/ä?b=%20', words: null, content: null, pageAddress: null }, 'UTC')).toEqual({ carry: 'link', payload: 'https://a.example/ä?b=%20' });
-    expect(carriedBy({ link: null, words: ' two\nlines ', content: null, pageAddress: null }, 'UTC')).toEqual({ carry: 'words', payload: ' two\nlines ' });
-    expect(carriedBy({ link: null, words: null, content: null, pageAddress: 'https://k.example/p/abc' }, 'UTC')).toEqual({ carry: 'link', payload: 'https://k.example/p/abc' });
+    expect(carriedBy({ ...nothing, link: 'https://a.example/ä?b=%20' }, 'UTC')).toEqual({ carry: 'link', payload: 'https://a.example/ä?b=%20' });
+    expect(carriedBy({ ...nothing, words: ' two\nlines ' }, 'UTC')).toEqual({ carry: 'words', payload: ' two\nlines ' });
+    expect(carriedBy({ ...nothing, pageAddress: 'https://k.example/p/abc' }, 'UTC')).toEqual({ carry: 'link', payload: 'https://k.example/p/abc' });
   });
+
+  it('is something shorter where that was chosen', () => {
+    const link = { ...nothing, link: 'https://a.example/leaf?utm_id=7' };
+    const trimmedLink = 'https://a.example/leaf';
+    expect(carriedBy({ ...link, carry: 'trimmed', trimmedLink }, 'UTC')).toEqual({ carry: 'trimmed', payload: trimmedLink });
+    expect(carriedBy({ ...link, carry: 'bare', trimmedLink }, 'UTC')).toEqual({ carry: 'bare', payload: 'a.example/leaf' });
+    expect(carriedBy({ ...link, carry: 'bare' }, 'UTC')).toEqual({ carry: 'bare', payload: 'a.example/leaf?utm_id=7' });
+    expect(carriedBy({ ...link, carry: 'link', trimmedLink }, 'UTC')).toEqual({ carry: 'link', payload: link.link });
+    expect(carriedBy({ ...nothing, words: 'a', carry: 'bare' }, 'UTC')).toEqual({ carry: 'words', payload: 'a' });
+  });
+
+  it('stays whole where it would lead elsewhere without its scheme', () => {
+    expect(carriedBy({ ...nothing, link: 'http://a.example/leaf', carry: 'bare' }, 'UTC')).toEqual({ carry: 'link', payload: 'http://a.example/leaf' });
+  });
+});
+
+describe('a bare address', () => {
+  it.each([
+    ['https://a.example/leaf', 'a.example/leaf'],
+    ['https://a.example/', 'a.example'],
+    ['https://a.example?x=1', 'a.example?x=1'],
+    ['http://a.example/leaf', null],
+    ['https://localhost/x', null],
+    ['https://me@a.example/x', null],
+    ['mailto:a@b.example', null],
+  ])('%s: %s', (link, bare) => expect(bareAddress(link)).toBe(bare));
 });
 
 describe('comparing what was read', () => {

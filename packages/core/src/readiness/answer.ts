@@ -1,6 +1,7 @@
 /** The four answers of a station: opens, carries, reads, on paper. Each has a state, and the facts behind it. */
 import type { AccessVerdict } from '../access/access-verdict.js';
 import { unreachable } from '../result.js';
+import type { ErrorCorrectionLevel } from '../symbol/versions.js';
 
 export const answerStates = ['done', 'look-at', 'stop', 'not-yet'] as const;
 export type AnswerState = (typeof answerStates)[number];
@@ -71,9 +72,14 @@ export function readsAnswer(reaches: readonly DeviceReach[] | null, distanceM: n
   return { state: fallShort.length > 0 ? 'look-at' : 'done', leastReachM, fallShort };
 }
 
-export const paperChanges = ['payload', 'size'] as const;
+export const paperChanges = ['payload', 'level', 'size'] as const;
 export type PaperChange = (typeof paperChanges)[number];
-export type PrintedFacts = { readonly payload: string; readonly sizeMm: number };
+export interface PrintedFacts {
+  readonly payload: string;
+  /** Null where it is not known. */
+  readonly level: ErrorCorrectionLevel | null;
+  readonly sizeMm: number;
+}
 
 export interface PaperAnswer {
   readonly state: AnswerState;
@@ -85,6 +91,8 @@ export function paperAnswer(printed: PrintedFacts | null, now: PrintedFacts): Pa
   if (printed === null) return { state: 'not-yet', changed: [] };
   const changed: PaperChange[] = [];
   if (printed.payload !== now.payload) changed.push('payload');
+  // A new payload has a symbol of its own; its level is no second change.
+  else if (printed.level !== null && now.level !== null && printed.level !== now.level) changed.push('level');
   if (Math.abs(printed.sizeMm - now.sizeMm) >= 1) changed.push('size');
   return { state: changed.length > 0 ? 'look-at' : 'done', changed };
 }

@@ -12,6 +12,8 @@ export interface PosterWish {
   readonly title: string;
   /** What a student should do. */
   readonly instruction: string;
+  /** What to tap after scanning; '' for none. */
+  readonly tap: string;
   /** The address in letters; null for a code that carries words. */
   readonly address: string | null;
   /** Class, place: one quiet line at the foot; '' for none. */
@@ -24,7 +26,7 @@ export interface PosterWish {
 
 export interface TextBox {
   readonly sort: 'text';
-  readonly role: 'title' | 'instruction' | 'address' | 'foot';
+  readonly role: 'title' | 'instruction' | 'tap' | 'address' | 'foot';
   readonly xMm: number;
   readonly yMm: number;
   readonly widthMm: number;
@@ -75,7 +77,8 @@ export function layoutPoster(wish: PosterWish, measure: MeasureText): PosterLayo
   const titleBox = place('title', 'heading', texts.title, pageMarginMm);
   const footBox = place('foot', 'text', texts.foot, page.heightMm - pageMarginMm - height(texts.foot));
   const addressBox = place('address', 'mono', texts.address, footBox.yMm - gapMm - height(texts.address));
-  const instructionBox = place('instruction', 'text', texts.instruction, addressBox.yMm - gapMm / 2 - height(texts.instruction));
+  const tapBox = place('tap', 'text', texts.tap, addressBox.yMm - gapMm / 2 - height(texts.tap));
+  const instructionBox = place('instruction', 'text', texts.instruction, tapBox.yMm - (texts.tap.lines.length > 0 ? gapMm / 4 : 0) - height(texts.instruction));
 
   const topMm = titleBox.yMm + titleBox.heightMm;
   const code: CodeBox = { sort: 'code', xMm: (page.widthMm - sizeMm) / 2, yMm: (topMm + instructionBox.yMm - sizeMm) / 2, sizeMm };
@@ -85,8 +88,8 @@ export function layoutPoster(wish: PosterWish, measure: MeasureText): PosterLayo
   return {
     ...page,
     code,
-    texts: [titleBox, lifted(instructionBox), lifted(addressBox), footBox].filter((box) => box.lines.length > 0),
-    cut: (['title', 'instruction', 'address', 'foot'] as const).filter((role) => texts[role].cut),
+    texts: [titleBox, lifted(instructionBox), lifted(tapBox), lifted(addressBox), footBox].filter((box) => box.lines.length > 0),
+    cut: (['title', 'instruction', 'tap', 'address', 'foot'] as const).filter((role) => texts[role].cut),
   };
 
   function place(role: TextBox['role'], font: SheetFont, text: FittedText, yMm: number): TextBox {
@@ -104,13 +107,14 @@ function fitTexts(wish: PosterWish, widthMm: number, roomMm: number, measure: Me
     return {
       title: fit(wish.title, { font: 'heading', sizePt: 40, floorPt: 20, maxLines: 2 }),
       instruction: fit(wish.instruction, { font: 'text', sizePt: 20, floorPt: 12, maxLines: 2 }),
+      tap: fit(wish.tap, { font: 'text', sizePt: 14, floorPt: 10, maxLines: 2 }),
       address: fit(wish.address ?? '', { font: 'mono', sizePt: 15, floorPt: 9, maxLines: 3 }),
       foot: fit(wish.foot, { font: 'text', sizePt: 11, floorPt: 9, maxLines: 1 }),
     };
   };
   for (const share of shares) {
     const texts = at(share);
-    const takenMm = Object.values(texts).reduce((sum, text) => sum + height(text), 0) + 2 * pageMarginMm + 1.5 * gapMm;
+    const takenMm = Object.values(texts).reduce((sum, text) => sum + height(text), 0) + 2 * pageMarginMm + 1.75 * gapMm;
     if (takenMm <= roomMm) return texts;
   }
   return at(shares.at(-1) ?? 0.5);

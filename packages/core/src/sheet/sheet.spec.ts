@@ -8,7 +8,7 @@ import { fitText, type MeasureText } from './text.js';
 /** Every character half an em wide. */
 const measure: MeasureText = (text, _font, sizePt) => ([...text].length * 0.5 * sizePt * 25.4) / 72;
 
-const wish: PosterWish = { paper: 'A4', title: 'Field guide to limpets', instruction: 'Point your camera here.', address: 'https://a.example/leaf/field-guide', foot: 'Life between the tides', modules: 33, codeSizeMm: 120 };
+const wish: PosterWish = { paper: 'A4', title: 'Field guide to limpets', instruction: 'Point your camera here.', tap: 'Then tap the address that appears.', address: 'https://a.example/leaf/field-guide', foot: 'Life between the tides', modules: 33, codeSizeMm: 120 };
 
 interface Box {
   readonly x: number;
@@ -48,8 +48,8 @@ describe('a poster', () => {
   it('keeps boxes apart and on the page, whatever is written', () => {
     const text = fc.string({ unit: 'grapheme', maxLength: 400 });
     fc.assert(
-      fc.property(text, text, fc.option(text, { nil: null }), text, fc.constantFrom<PaperFormat>('A4', 'Letter'), fc.constantFrom(21, 25, 33, 45, 177), fc.integer({ min: 30, max: 300 }), (title, instruction, address, foot, paper, modules, codeSizeMm) => {
-        const layout = layoutPoster({ title, instruction, address, foot, paper, modules, codeSizeMm }, measure);
+      fc.property(text, text, text, fc.option(text, { nil: null }), text, fc.constantFrom<PaperFormat>('A4', 'Letter'), fc.constantFrom(21, 25, 33, 45, 177), fc.integer({ min: 30, max: 300 }), (title, instruction, tap, address, foot, paper, modules, codeSizeMm) => {
+        const layout = layoutPoster({ title, instruction, tap, address, foot, paper, modules, codeSizeMm }, measure);
         const all = boxes(layout, modules);
         for (const box of all) {
           expect(box.x).toBeGreaterThanOrEqual(0);
@@ -70,7 +70,7 @@ describe('a poster', () => {
   });
 
   it('leaves out the address of words', () => {
-    expect(layoutPoster({ ...wish, address: null }, measure).texts.map((text) => text.role)).toEqual(['title', 'instruction', 'foot']);
+    expect(layoutPoster({ ...wish, address: null }, measure).texts.map((text) => text.role)).toEqual(['title', 'instruction', 'tap', 'foot']);
   });
 });
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import type { DeviceProfile } from '../optics/device.js';
-import { bareAddress, ladderOf, type Ladder, type LadderWish } from './ladder.js';
+import { ladderOf, type Ladder, type LadderWish } from './ladder.js';
 
 const tablet: DeviceProfile = { id: 't', name: 'Tablets', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
 const phone: DeviceProfile = { ...tablet, id: 'p', previewWidthPx: 1920 };
-const ladder = (payload: string, more: Partial<LadderWish> = {}): Ladder => ladderOf({ kind: 'link', payload, trimmed: null, sizeMm: 120, distanceM: 2, devices: [tablet, phone], ...more });
+const ladder = (payload: string, more: Partial<LadderWish> = {}): Ladder => ladderOf({ kind: 'link', payload, trimmed: null, level: null, sizeMm: 120, distanceM: 2, devices: [tablet, phone], ...more });
 const long = `https://a.example/leaf/${'x'.repeat(90)}`;
 const counted = `${long}?utm_source=mail&utm_medium=newsletter&utm_campaign=tides`;
 
@@ -53,16 +53,4 @@ describe('the carry ladder', () => {
       { numRuns: 50 },
     );
   });
-});
-
-describe('a bare address', () => {
-  it.each([
-    ['https://a.example/leaf', 'a.example/leaf'],
-    ['https://a.example/', 'a.example'],
-    ['https://a.example?x=1', 'a.example?x=1'],
-    ['http://a.example/leaf', null],
-    ['https://localhost/x', null],
-    ['https://me@a.example/x', null],
-    ['mailto:a@b.example', null],
-  ])('%s: %s', (link, bare) => expect(bareAddress(link)).toBe(bare));
 });

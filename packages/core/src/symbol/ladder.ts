@@ -3,39 +3,20 @@
  * need know that fewer characters make a coarser code which reads from farther away: the figures say it, in steps.
  */
 import type { DeviceProfile } from '../optics/device.js';
-import { predictReachM } from '../optics/predictor.js';
-import { grainOf, type Grain } from './grain.js';
-import { charactersToShrink, planSymbol, type ErrorCorrectionLevel, type SymbolPlan } from './plan.js';
-
-export const rungKinds = ['link', 'trimmed', 'bare', 'words'] as const;
-/** `bare`: the link without its scheme. Short links of the school's own will stand between `trimmed` and `bare`. */
-export type RungKind = (typeof rungKinds)[number];
+import { bareAddress, type Carry } from '../payload/carry.js';
+import { figuresOf, type SymbolFigures } from './figures.js';
+import type { ErrorCorrectionLevel } from './versions.js';
 
 export const dependencies = ['page', 'page-and-reader', 'nothing'] as const;
 /** What must go on working: the page where it is; also a reader that takes bare addresses for links; nothing at all. */
 export type Dependency = (typeof dependencies)[number];
 
 export interface Rung {
-  readonly kind: RungKind;
+  readonly kind: Carry;
   readonly payload: string;
   /** The following are null where no symbol holds it. */
-  readonly figures: RungFigures | null;
+  readonly figures: SymbolFigures | null;
   readonly dependsOn: Dependency;
-}
-
-export interface RungFigures {
-  readonly version: number;
-  readonly modules: number;
-  readonly grain: Grain;
-  readonly level: ErrorCorrectionLevel;
-  readonly characters: number;
-  readonly charactersUntilGrowth: number;
-  /** Null where nothing gets coarser. */
-  readonly charactersToShrink: number | null;
-  /** Side of a module at the printed size, mm. */
-  readonly moduleMm: number;
-  /** Of the weakest device, predicted, metres; null without devices. */
-  readonly reachM: number | null;
 }
 
 export const rungReasons = ['only-one', 'exact', 'reads-farther', 'fits-the-room', 'coarser'] as const;
@@ -55,6 +36,8 @@ export interface LadderWish {
   readonly payload: string;
   /** The link without what only counts visitors; only where both were opened and led to the same page. */
   readonly trimmed: string | null;
+  /** Chosen by hand; null for the highest that costs nothing. */
+  readonly level: ErrorCorrectionLevel | null;
   readonly sizeMm: number;
   readonly distanceM: number;
   readonly devices: readonly DeviceProfile[];
@@ -66,35 +49,13 @@ export function ladderOf(wish: LadderWish): Ladder {
   return { rungs, ...recommend(rungs, wish.distanceM) };
 }
 
-/** Scheme and all that a browser adds by itself; null for what would not lead to the same page without it. */
-export function bareAddress(link: string): string | null {
-  const rest = /^https:\/\/([^/?#@]+\.[^/?#@]+(?:[/?#].*)?)$/i.exec(link)?.[1] ?? null;
-  return rest === null ? null : rest.replace(/^([^/?#]+)\/$/, '$1');
-}
-
 function bareRung(link: string, wish: LadderWish): readonly Rung[] {
   const bare = bareAddress(link);
   return bare === null ? [] : [rung('bare', bare, 'page-and-reader', wish)];
 }
 
-function rung(kind: RungKind, payload: string, dependsOn: Dependency, { sizeMm, devices }: LadderWish): Rung {
-  const planned = planSymbol(payload);
-  return { kind, payload, dependsOn, figures: planned.ok ? figuresOf(planned.value, sizeMm, devices) : null };
-}
-
-function figuresOf(plan: SymbolPlan, sizeMm: number, devices: readonly DeviceProfile[]): RungFigures {
-  const { version, modules, level, payload, charactersUntilGrowth } = plan;
-  return {
-    version,
-    modules,
-    grain: grainOf(version),
-    level,
-    characters: [...payload].length,
-    charactersUntilGrowth,
-    charactersToShrink: charactersToShrink(plan),
-    moduleMm: sizeMm / modules,
-    reachM: devices.length === 0 ? null : Math.min(...devices.map((device) => predictReachM(device, sizeMm, modules))),
-  };
+function rung(kind: Carry, payload: string, dependsOn: Dependency, wish: LadderWish): Rung {
+  return { kind, payload, dependsOn, figures: figuresOf(payload, wish.level, wish) };
 }
 
 /**

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import jsQR from 'jsqr';
 import { codePixels, codeSvg, outlinePath } from '../look/outline.js';
 import { grainOf } from './grain.js';
-import { charactersToShrink, growthLimit, planSymbol, smallestVersion, type SymbolPlan } from './plan.js';
+import { smallestVersion } from './fit.js';
+import { charactersToShrink, growthLimit, planSymbol, type SymbolPlan } from './plan.js';
 
 function plan(payload: string): SymbolPlan {
   const planned = planSymbol(payload);

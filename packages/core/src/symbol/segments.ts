@@ -107,9 +107,10 @@ export interface EndCosts {
 
 /**
  * Dynamic programming over three modes: before each character a mode is entered from itself or, with a new head, from
- * another one, whose end is rounded up to whole bits. `cameFrom` takes two bits a mode for each character.
+ * another one, whose end is rounded up to whole bits. `cameFrom` takes two bits a mode for each character, `ends` the bits
+ * of the text up to there.
  */
-function endCosts(text: string, range: 0 | 1 | 2, cameFrom: Uint8Array | null): EndCosts {
+function endCosts(text: string, range: 0 | 1 | 2, cameFrom: Uint8Array | null, ends: Float64Array | null = null): EndCosts {
   const [headN, headA, headB] = headsOf(range);
   let [n, a, b] = [headN, headA, headB];
   for (let index = 0; index < text.length; index += 1) {
@@ -132,6 +133,7 @@ function endCosts(text: string, range: 0 | 1 | 2, cameFrom: Uint8Array | null): 
     n = kind === 2 ? n + digitCost : impossible;
     a = kind > 0 ? a + alphanumericCost : impossible;
     b += byteCost * utf8LengthOfUnit(text, index, code);
+    if (ends) ends[index] = wholeBits(Math.min(n, a, b)) / unit;
   }
   return { numeric: n, alphanumeric: a, byte: b };
 }
@@ -167,6 +169,15 @@ function wayBack(text: string, range: 0 | 1 | 2, modes: Uint8Array): void {
     modes[index] = mode;
     mode = index > 0 ? ((cameFrom[index] ?? 0) >> (mode * 2)) & 3 : mode;
   }
+}
+
+/** Bits of the text up to each of its UTF-16 units, that one included. */
+export function bitsOfPrefixes(text: string, range: 0 | 1 | 2): Float64Array {
+  const ends = new Float64Array(text.length);
+  endCosts(text, range, null, ends);
+  const announced = text.search(notAscii);
+  if (announced >= 0) for (let index = announced; index < ends.length; index += 1) ends[index] = (ends[index] ?? 0) + eciBits;
+  return ends;
 }
 
 /**

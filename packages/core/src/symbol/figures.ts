@@ -1,0 +1,51 @@
+/** What a symbol is in figures at a printed size, for the devices that are to read it. */
+import type { DeviceProfile } from '../optics/device.js';
+import { predictReachM } from '../optics/predictor.js';
+import { grainOf, type Grain } from './grain.js';
+import { charactersToShrink, chooseSize, untilGrowth } from './plan.js';
+import { modulesOf, type ErrorCorrectionLevel } from './versions.js';
+
+export interface SymbolFigures {
+  readonly version: number;
+  readonly modules: number;
+  readonly grain: Grain;
+  readonly level: ErrorCorrectionLevel;
+  readonly characters: number;
+  readonly charactersUntilGrowth: number;
+  /** Null where nothing gets coarser. */
+  readonly charactersToShrink: number | null;
+  /** Side of a module at the printed size, mm. */
+  readonly moduleMm: number;
+  /** Of the weakest device, predicted, metres; null without devices. */
+  readonly reachM: number | null;
+}
+
+export interface Printed {
+  readonly sizeMm: number;
+  readonly devices: readonly DeviceProfile[];
+}
+
+/** Null where no symbol holds the payload. @param level chosen by hand; null for the highest that costs nothing */
+export function figuresOf(payload: string, level: ErrorCorrectionLevel | null, { sizeMm, devices }: Printed): SymbolFigures | null {
+  const chosen = level ?? undefined;
+  const size = chooseSize(payload, chosen);
+  if (!size.ok) return null;
+  const { version } = size.value;
+  const modules = modulesOf(version);
+  return {
+    version,
+    modules,
+    grain: grainOf(version),
+    level: size.value.level,
+    characters: [...payload].length,
+    charactersUntilGrowth: untilGrowth(payload, version, chosen),
+    charactersToShrink: charactersToShrink({ payload, version }, chosen),
+    moduleMm: sizeMm / modules,
+    reachM: weakestReachM(devices, sizeMm, modules),
+  };
+}
+
+/** Metres; null without devices. */
+export function weakestReachM(devices: readonly DeviceProfile[], sizeMm: number, modules: number): number | null {
+  return devices.length === 0 ? null : Math.min(...devices.map((device) => predictReachM(device, sizeMm, modules)));
+}
