@@ -29,9 +29,18 @@ const fixedGrids = new WeakMap<Placement, Grid>();
 function gridOf(placement: Placement, codewords: Uint8Array): Grid {
   const fixed = fixedGrid(placement);
   const { order, orderRows, orderColumns } = placement;
+  const { words } = fixed;
   const grid: Grid = { ...fixed, rows: fixed.rows.slice(), columns: fixed.columns.slice() };
+  const { rows, columns } = grid;
+  // Without a branch: half of the bits are dark, and nothing foretells which.
   for (let bit = 0; bit < order.length; bit += 1) {
-    if ((((codewords[bit >> 3] ?? 0) >> (7 - (bit & 7))) & 1) === 1) setDark(grid, orderRows[bit] ?? 0, orderColumns[bit] ?? 0);
+    const dark = ((codewords[bit >> 3] ?? 0) >> (7 - (bit & 7))) & 1;
+    const row = orderRows[bit] ?? 0;
+    const column = orderColumns[bit] ?? 0;
+    const inRow = row * words + (column >> 5);
+    const inColumn = column * words + (row >> 5);
+    rows[inRow] = (rows[inRow] ?? 0) | (dark << (column & 31));
+    columns[inColumn] = (columns[inColumn] ?? 0) | (dark << (row & 31));
   }
   return grid;
 }
@@ -50,7 +59,10 @@ function fixedGrid(placement: Placement): Grid {
 function matrixOf({ modules, words, rows }: Grid): Uint8Array {
   const matrix = new Uint8Array(modules * modules);
   for (let row = 0, at = 0; row < modules; row += 1) {
-    for (let column = 0; column < modules; column += 1, at += 1) matrix[at] = ((rows[row * words + (column >> 5)] ?? 0) >>> (column & 31)) & 1;
+    for (let word = 0, left = modules; word < words; word += 1, left -= 32) {
+      let bits = rows[row * words + word] ?? 0;
+      for (const end = at + Math.min(32, left); at < end; at += 1, bits >>>= 1) matrix[at] = bits & 1;
+    }
   }
   return matrix;
 }

@@ -38,7 +38,7 @@ export function figuresOf(payload: string, level: ErrorCorrectionLevel | null, {
     grain: grainOf(version),
     level: size.value.level,
     characters: [...payload].length,
-    charactersUntilGrowth: untilGrowth(payload, version, chosen),
+    charactersUntilGrowth: untilGrowth(payload, size.value, chosen),
     charactersToShrink: charactersToShrink({ payload, version }, chosen),
     moduleMm: sizeMm / modules,
     reachM: weakestReachM(devices, sizeMm, modules),

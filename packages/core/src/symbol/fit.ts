@@ -1,5 +1,5 @@
 /** What fits where: text against the data bits of versions and levels (ISO/IEC 18004, table 7). */
-import { bitsOfLonger, bitsOfPrefixes, densestMode, rangeEnds, rangeOf, segmentText, type Segmentation } from './segments.js';
+import { bitsOfLonger, bitsOfPrefixes, densestMode, rangeEnds, rangeOf, segmentText, type EndCosts, type Segmentation } from './segments.js';
 import { blockStructure, largestVersion, type ErrorCorrectionLevel } from './versions.js';
 
 export interface Fit {
@@ -49,9 +49,9 @@ export function longestPrefix(payload: string, version: number, level: ErrorCorr
 /** More than any symbol holds. */
 const tooMany = 7090;
 
-/** Characters of the payload's densest mode that a version takes after it. The payload itself must fit. */
-export function charactersThatFit(payload: string, version: number, level: ErrorCorrectionLevel, most = tooMany): number {
-  const bits = bitsOfLonger(payload, rangeOf(version), densestMode(payload));
+/** Characters of the payload's densest mode that a version takes after it. The payload itself must fit. @param ends its costs in the version's range, where they are known */
+export function charactersThatFit(payload: string, version: number, level: ErrorCorrectionLevel, most = tooMany, ends?: EndCosts): number {
+  const bits = bitsOfLonger(payload, rangeOf(version), densestMode(payload), ends);
   const capacity = capacityBits(version, level);
   let [fits, grows] = [0, most + 1];
   while (grows - fits > 1) {

@@ -96,14 +96,20 @@ function writeMasked(data: Grid, pattern: Grid, grid: Grid): Grid {
   return grid;
 }
 
-/** The mask with the lowest penalty, and the grid under it. */
+const scratch = new WeakMap<Placement, readonly [Grid, Grid]>();
+
+function scratchOf(placement: Placement): readonly [Grid, Grid] {
+  const known = scratch.get(placement) ?? ([emptyGrid(placement.modules), emptyGrid(placement.modules)] as const);
+  scratch.set(placement, known);
+  return known;
+}
+
+/** The mask with the lowest penalty, and the grid under it: valid until the next call for that version. */
 export function bestMask(data: Grid, placement: Placement, level: ErrorCorrectionLevel): { readonly mask: number; readonly grid: Grid } {
   let best = 0;
-  let grid = masked(data, placement, level, 0);
-  let spare = emptyGrid(data.modules);
-  let least = penaltyOf(grid);
+  let [grid, spare] = scratchOf(placement);
+  let least = 0x7fffffff;
   masksOf(placement, level).forEach((pattern, mask) => {
-    if (mask === 0) return;
     const penalty = penaltyOf(writeMasked(data, pattern, spare), least);
     if (penalty >= least) return;
     [grid, spare] = [spare, grid];
@@ -134,6 +140,8 @@ function linePenalty(lines: Int32Array, from: number, words: number, modules: nu
     const low = lines[from + word] ?? 0;
     const high = word + 1 < words ? (lines[from + word + 1] ?? 0) : 0;
     const left = modules - word * 32;
+    // Nothing that costs begins in the last four modules.
+    if (left < 5) break;
     const s1 = shifted(low, high, 1);
     const s2 = shifted(low, high, 2);
     const s3 = shifted(low, high, 3);
@@ -170,7 +178,7 @@ function fourLight(lines: Int32Array, from: number, modules: number, first: numb
 /** Two by two modules of one colour between a line and the next. */
 function blocksBetween(lines: Int32Array, from: number, words: number, modules: number): number {
   let count = 0;
-  for (let word = 0; word < words; word += 1) {
+  for (let word = 0; word < words && modules - word * 32 > 1; word += 1) {
     const low = lines[from + word] ?? 0;
     const below = lines[from + words + word] ?? 0;
     const more = word + 1 < words;

@@ -40,7 +40,7 @@ export function planSymbol(payload: string, chosen?: ErrorCorrectionLevel): Resu
   if (!size.ok) return size;
   const { version, level, segmentation } = size.value;
   const { mask, modules, matrix } = encodeSymbol(segmentation, version, level);
-  return succeed({ payload, version, modules, level, mask, segmentation, matrix, charactersUntilGrowth: untilGrowth(payload, version, chosen) });
+  return succeed({ payload, version, modules, level, mask, segmentation, matrix, charactersUntilGrowth: untilGrowth(payload, size.value, chosen) });
 }
 
 export interface SymbolSize extends Fit {
@@ -57,8 +57,8 @@ export function chooseSize(payload: string, chosen?: ErrorCorrectionLevel): Resu
 }
 
 /** Characters of the payload's densest mode that still fit at the level that it was planned at; at most `growthLimit`. */
-export function untilGrowth(payload: string, version: number, chosen: ErrorCorrectionLevel = 'M'): number {
-  return charactersThatFit(payload, version, chosen, growthLimit);
+export function untilGrowth(payload: string, { version, segmentation }: Fit, chosen: ErrorCorrectionLevel = 'M'): number {
+  return charactersThatFit(payload, version, chosen, growthLimit, segmentation.ends);
 }
 
 /**

@@ -17,6 +17,8 @@ export interface Segmentation {
   readonly segments: readonly Segment[];
   /** Bits that all of it takes, without terminator. */
   readonly bits: number;
+  /** From where longer texts go on. */
+  readonly ends: EndCosts;
 }
 
 const alphanumeric = '0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ $%*+-./:';
@@ -39,9 +41,9 @@ export function characterCountBits(mode: SegmentMode, version: number): number {
 
 /** The densest mode that holds every character of the text. */
 export function densestMode(text: string): SegmentMode {
-  const holds = (least: number): boolean => Array.from(text).every((character) => (classes[character.codePointAt(0) ?? 0] ?? 0) >= least);
-  if (holds(2)) return 'numeric';
-  return holds(1) ? 'alphanumeric' : 'byte';
+  let least = 2;
+  for (let index = 0; index < text.length && least > 0; index += 1) least = Math.min(least, classes[text.charCodeAt(index)] ?? 0);
+  return least === 2 ? 'numeric' : least === 1 ? 'alphanumeric' : 'byte';
 }
 
 export function alphanumericValue(character: string): number {
@@ -85,7 +87,7 @@ const classes = Uint8Array.from({ length: 128 }, (_, code) => (code >= 48 && cod
 /** The segmentation with the fewest bits for the versions of a range (0: 1 to 9, 1: 10 to 26, 2: 27 to 40). */
 export function segmentText(text: string, range: 0 | 1 | 2): Segmentation {
   const modes = new Uint8Array(text.length);
-  wayBack(text, range, modes);
+  const ends = wayBack(text, range, modes);
   const eci = notAscii.test(text);
   const segments: Segment[] = [];
   for (let from = 0, at = 1; from < text.length; at += 1) {
@@ -93,7 +95,7 @@ export function segmentText(text: string, range: 0 | 1 | 2): Segmentation {
     segments.push({ mode: segmentModes[modes[from] as 0 | 1 | 2], text: text.slice(from, at) });
     from = at;
   }
-  return { eci, segments, bits: segments.reduce((sum, segment) => sum + 4 + countBits[segment.mode][range] + dataBits(segment), eci ? eciBits : 0) };
+  return { eci, segments, bits: segments.reduce((sum, segment) => sum + 4 + countBits[segment.mode][range] + dataBits(segment), eci ? eciBits : 0), ends };
 }
 
 const notAscii = /\P{ASCII}/u;
@@ -160,15 +162,16 @@ function isSecondHalf(unitCode: number): boolean {
   return unitCode >= 0xdc00 && unitCode <= 0xdfff;
 }
 
-function wayBack(text: string, range: 0 | 1 | 2, modes: Uint8Array): void {
+function wayBack(text: string, range: 0 | 1 | 2, modes: Uint8Array): EndCosts {
   const cameFrom = new Uint8Array(text.length);
-  const { numeric, alphanumeric: letters, byte } = endCosts(text, range, cameFrom);
-  const ends = [wholeBits(numeric), wholeBits(letters), wholeBits(byte)];
+  const costs = endCosts(text, range, cameFrom);
+  const ends = [wholeBits(costs.numeric), wholeBits(costs.alphanumeric), wholeBits(costs.byte)];
   let mode = ends.indexOf(Math.min(...ends));
   for (let index = text.length - 1; index >= 0; index -= 1) {
     modes[index] = mode;
     mode = index > 0 ? ((cameFrom[index] ?? 0) >> (mode * 2)) & 3 : mode;
   }
+  return costs;
 }
 
 /** Bits of the text up to each of its UTF-16 units, that one included. */
@@ -183,10 +186,10 @@ export function bitsOfPrefixes(text: string, range: 0 | 1 | 2): Float64Array {
 /**
  * Bits of the text with `more` characters of one kind after it, for any `more` at once: within characters of one kind no
  * cheapest way changes its mode more than once.
+ * @param costs of the text itself, where they are known
  * @param kind which modes hold the character: digits fit into all three, capitals into two, letters into bytes alone
  */
-export function bitsOfLonger(text: string, range: 0 | 1 | 2, kind: SegmentMode): (more: number) => number {
-  const costs = endCosts(text, range, null);
+export function bitsOfLonger(text: string, range: 0 | 1 | 2, kind: SegmentMode, costs = endCosts(text, range, null)): (more: number) => number {
   const [headN, headA, headB] = headsOf(range);
   const eci = notAscii.test(text) ? eciBits : 0;
   const ways = [

@@ -40,12 +40,18 @@ export function alignmentCentres(version: number): readonly number[] {
 
 /** Codewords of a version, data and error correction together (table 1). */
 export function codewordsOf(version: number): number {
+  return codewords[version] ?? countCodewords(version);
+}
+
+function countCodewords(version: number): number {
   const modules = modulesOf(version);
   const centres = alignmentCentres(version).length;
   const alignment = centres === 0 ? 0 : (centres * centres - 3) * 25 - 2 * 5 * (centres - 2);
   const functionModules = 3 * 64 + 2 * (modules - 16) + alignment + 31 + (version >= 7 ? 36 : 0);
   return Math.floor((modules * modules - functionModules) / 8);
 }
+
+const codewords = [0, ...Array.from({ length: largestVersion }, (_, index) => countCodewords(index + 1))];
 
 export interface BlockStructure {
   readonly blocks: number;
@@ -57,6 +63,13 @@ export interface BlockStructure {
 }
 
 export function blockStructure(version: number, level: ErrorCorrectionLevel): BlockStructure {
+  return (structures[level][version] ??= structureOf(version, level));
+}
+
+/** Asked for again and again while a size is looked for. */
+const structures: Readonly<Record<ErrorCorrectionLevel, BlockStructure[]>> = { L: [], M: [], Q: [], H: [] };
+
+function structureOf(version: number, level: ErrorCorrectionLevel): BlockStructure {
   const count = blocks[level][version - 1] ?? 0;
   const ecc = eccPerBlock[level][version - 1] ?? 0;
   const total = codewordsOf(version);
