@@ -1,4 +1,5 @@
 /** Everything around the nouns: security headers, logs, body checks, problems, and the web application's files. */
+import type { RequestListener } from 'node:http';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { INestApplication } from '@nestjs/common';
@@ -9,6 +10,7 @@ import type { Configuration } from './configuration/configuration.js';
 import { requestLog } from './logging/logging.js';
 import type { AppLogger } from './logging/logger.token.js';
 import { ProblemFilter } from './problem/problem.filter.js';
+import { Redirects } from './short-link/redirects.js';
 import { bodyValidation } from './problem/validation.js';
 
 const bodyLimit = '2mb';
@@ -42,6 +44,18 @@ export function setUp(app: INestApplication, configuration: Configuration, logge
   server.useGlobalFilters(new ProblemFilter());
   server.enableShutdownHooks();
   serveWeb(server, configuration.webFolder);
+  answerShortLinksFirst(server);
+}
+
+/** Before the framework's pipeline: a whole class that scans at once costs no more than a look into a map for each. */
+function answerShortLinksFirst(app: NestExpressApplication): void {
+  const redirects = app.get(Redirects, { strict: false });
+  const server = app.getHttpServer();
+  const rest = server.listeners('request') as RequestListener[];
+  server.removeAllListeners('request');
+  server.on('request', (request, response) => {
+    if (!redirects.answer(request, response)) for (const listener of rest) void listener(request, response);
+  });
 }
 
 /** Built files have their hash in the name and stay valid for ever; every other address is a page of the application. */

@@ -99,7 +99,4 @@ export interface NewsItem {
 }
 
 /** What `/api/events` tells (server-sent events, one JSON each). */
-export interface LiveEvent {
-  readonly materialId: string;
-  readonly state: AccessCheckState;
-}
+export type LiveEvent = { readonly type: 'check'; readonly materialId: string; readonly state: AccessCheckState } | { readonly type: 'tryout'; readonly materialId: string };

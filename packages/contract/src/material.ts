@@ -2,6 +2,7 @@ import type { AddressCarry, AddressRole, Carry, Kept, Content, ErrorCorrectionLe
 import type { AccessCheckView } from './access-check.js';
 import type { KeptView } from './kept.js';
 import type { DeviceView } from './device.js';
+import type { ShortLinkView } from './short-link.js';
 import type { ReadinessView } from './readiness.js';
 
 /** One thing to add: a link as repaired, words, the fields of a kind, or what is kept here. Exactly one of the four is given. */
@@ -136,6 +137,8 @@ export interface MaterialPage {
   readonly ladder: Ladder;
   /** Error correction levels of what is carried now, with what each costs. */
   readonly levels: readonly LevelChoice[];
+  /** Null until one was made. */
+  readonly shortLink: ShortLinkView | null;
   readonly check: AccessCheckView | null;
   readonly readiness: ReadinessView;
   readonly rehearsal: RehearsalView;

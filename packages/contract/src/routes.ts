@@ -11,6 +11,8 @@ import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
 import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
+import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
+import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './tryout.js';
 import type { PreviewSymbol, SymbolPreview } from './symbol.js';
 import type { ChangeSchool, SchoolView } from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
@@ -83,6 +85,16 @@ export const routes = {
   materialSvg: route<string>('GET', '/api/materials/:materialId/code.svg'),
   materialPng: route<string>('GET', '/api/materials/:materialId/code.png'),
 
+  shortLinks: route<ShortLinksPage>('GET', '/api/short-links'),
+  shortLinksCsv: route<string>('GET', '/api/short-links.csv'),
+  shortLink: route<ShortLinkDetails>('GET', '/api/materials/:materialId/short-link'),
+  changeShortLink: route<ShortLinkDetails, ChangeShortLink>('PATCH', '/api/materials/:materialId/short-link'),
+  tryouts: route<readonly TryoutView[]>('GET', '/api/materials/:materialId/tryouts'),
+  listenForTryout: route<TryoutListening>('POST', '/api/materials/:materialId/tryouts/listening'),
+  tellTryout: route<null, TellTryout>('POST', '/api/materials/:materialId/tryouts'),
+  changeTryout: route<null, ChangeTryout>('PATCH', '/api/tryouts/:tryoutId'),
+  removeTryout: route<null>('DELETE', '/api/tryouts/:tryoutId'),
+
   writtenPage: route<WrittenPageView>('GET', '/api/materials/:materialId/page'),
   saveWrittenPage: route<WrittenPageView, SaveWrittenPage>('PUT', '/api/materials/:materialId/page'),
   earlierPages: route<readonly EarlierPage[]>('GET', '/api/materials/:materialId/page/earlier'),
@@ -106,7 +118,7 @@ export const routes = {
 
   /** What stopped opening for students lately. */
   news: route<readonly NewsItem[]>('GET', '/api/news'),
-  /** Server-sent events: which materials' checks move on. */
+  /** Server-sent events: which materials' checks move on, and which were opened by a device that is tried. */
   events: route<string>('GET', '/api/events'),
   /** Any link, for scripts and tests: answers 202. */
   askLinkCheck: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/link-checks'),

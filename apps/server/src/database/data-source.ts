@@ -17,6 +17,10 @@ import { ScheduledOpening } from '../opening-schedule/scheduled-opening.entity.j
 import { SchoolClass } from '../school-class/school-class.entity.js';
 import { School } from '../school/school.entity.js';
 import { Sheet } from '../sheet/sheet.entity.js';
+import { ShortLinkCount } from '../short-link/short-link-count.entity.js';
+import { ShortLinkTurn } from '../short-link/short-link-turn.entity.js';
+import { ShortLink } from '../short-link/short-link.entity.js';
+import { Tryout } from '../tryout/tryout.entity.js';
 import { Station } from '../station/station.entity.js';
 import { Upload } from '../upload/upload.entity.js';
 import { EarlierPage } from '../written-page/earlier-page.entity.js';
@@ -27,10 +31,11 @@ import { ServiceDescriptions1792000000000 } from './migrations/1792000000000-ser
 import { KeptHere1792100000000 } from './migrations/1792100000000-kept-here.js';
 import { AccessInDepth1793000000000 } from './migrations/1793000000000-access-in-depth.js';
 import { CarryByChoice1793100000000 } from './migrations/1793100000000-carry-by-choice.js';
+import { ShortLinks1794000000000 } from './migrations/1794000000000-short-links.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening];
-export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000];
+export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, Tryout];
+export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000, ShortLinks1794000000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

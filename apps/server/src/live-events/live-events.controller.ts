@@ -8,9 +8,9 @@ import { LiveEventsService } from './live-events.service.js';
 export class LiveEventsController {
   constructor(private readonly events: LiveEventsService) {}
 
-  /** `check` with `{ materialId, state }`, and `alive` in between. */
+  /** `check` with `{ materialId, state }`, `tryout` with `{ materialId }`, and `alive` in between. */
   @Sse()
   stream(@Who() who: Account): Observable<MessageEvent> {
-    return this.events.of(who.id).pipe(map((event) => (event ? { type: 'check', data: event } : { type: 'alive', data: '' })));
+    return this.events.of(who.id).pipe(map((event) => (event ? { type: event.type, data: event } : { type: 'alive', data: '' })));
   }
 }

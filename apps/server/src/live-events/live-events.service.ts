@@ -3,7 +3,7 @@
  * table is asked for what changed lately, by the database's own clock. A change may be told twice, never not at all.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
-import type { LiveEvent } from '@hapset/contract';
+import type { AccessCheckState, LiveEvent } from '@hapset/contract';
 import { Observable, Subject } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
@@ -17,11 +17,18 @@ interface ChangedRow {
   readonly id: string;
   readonly materialId: string;
   readonly ownerId: string;
-  readonly state: LiveEvent['state'];
+  readonly state: AccessCheckState;
 }
 interface Told {
   readonly ownerId: string;
   readonly event: LiveEvent;
+}
+
+interface TriedRow {
+  readonly id: string;
+  readonly materialId: string;
+  readonly ownerId: string;
+  readonly pageOpened: number | null;
 }
 
 @Injectable()
@@ -81,12 +88,20 @@ export class LiveEventsService implements BeforeApplicationShutdown {
        FROM access_checks checks JOIN materials ON materials.id = checks.material_id
        WHERE checks.changed_at >= NOW(3) - INTERVAL ${overlapSeconds} SECOND`,
     )) as ChangedRow[];
+    const tried = (await this.dataSource.query(
+      `SELECT tryouts.id, tryouts.material_id AS materialId, materials.owner_id AS ownerId, tryouts.page_opened AS pageOpened
+       FROM tryouts JOIN materials ON materials.id = tryouts.material_id
+       WHERE tryouts.changed_at >= NOW(3) - INTERVAL ${overlapSeconds} SECOND`,
+    )) as TriedRow[];
     const now = Date.now();
-    for (const { id, materialId, ownerId, state } of rows) {
-      const key = `${id} ${state}`;
-      if (!this.told.has(key)) this.changes.next({ ownerId, event: { materialId, state } });
-      this.told.set(key, now);
-    }
+    for (const { id, materialId, ownerId, state } of rows) this.tell(`${id} ${state}`, { ownerId, event: { type: 'check', materialId, state } }, now);
+    for (const { id, materialId, ownerId, pageOpened } of tried) this.tell(`${id} ${pageOpened ?? ''}`, { ownerId, event: { type: 'tryout', materialId } }, now);
     this.told = new Map([...this.told].filter(([, at]) => now - at < 2000 * overlapSeconds));
+  }
+
+  /** Once under each key. */
+  private tell(key: string, told: Told, now: number): void {
+    if (!this.told.has(key)) this.changes.next(told);
+    this.told.set(key, now);
   }
 }

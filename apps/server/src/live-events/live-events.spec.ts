@@ -41,11 +41,12 @@ describe('live events', () => {
     const lessonId = await scene.lesson();
     const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
     const { material } = await scene.page(stationId);
-    const done = { materialId: material.id, state: 'done' };
-    for (let attempt = 0; attempt < 100 && !(own.events.some(({ state }) => state === 'done') && elsewhere.events.some(({ state }) => state === 'done')); attempt += 1) await new Promise((resolve) => setTimeout(resolve, 50));
+    const isDone = (events: readonly LiveEvent[]): boolean => events.some((event) => event.type === 'check' && event.state === 'done');
+    const done = { type: 'check', materialId: material.id, state: 'done' };
+    for (let attempt = 0; attempt < 100 && !(isDone(own.events) && isDone(elsewhere.events)); attempt += 1) await new Promise((resolve) => setTimeout(resolve, 50));
     expect(own.events).toContainEqual(done);
     expect(elsewhere.events).toContainEqual(done);
-    expect(own.events.filter(({ state }) => state === 'done')).toHaveLength(1);
+    expect(own.events.filter((event) => event.type === 'check' && event.state === 'done')).toHaveLength(1);
     expect(other.events).toEqual([]);
     own.response.destroy();
     other.response.destroy();

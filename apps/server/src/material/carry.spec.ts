@@ -31,7 +31,7 @@ describe('what a code carries by choice', () => {
     expect(await change(id, { version: 1, carry: 'trimmed' })).toMatchObject({ carry: 'trimmed', link: whole });
     const shorter = await page(id);
     expect(shorter.code).toMatchObject({ carry: 'trimmed', payload: web.address('/counted?id=7') });
-    expect(shorter.ladder.rungs.map(({ kind }) => kind)).toEqual(['link', 'trimmed']);
+    expect(shorter.ladder.rungs.map(({ kind }) => kind)).toEqual(['link', 'trimmed', 'short-link']);
     expect(shorter.readiness).toMatchObject({ opens: { verdict: 'open' }, carries: { carry: 'trimmed', act: 'link' } });
     await change(id, { version: 2, carry: 'link' });
     expect((await page(id)).code?.payload).toBe(whole);

@@ -1,5 +1,6 @@
 /** Where students get a material: its own link, or its page on the school's server. */
-import { pageAddress, type Carriable } from '@hapset/core';
+import { pageAddress, shortAddress, type Carriable } from '@hapset/core';
+import type { School } from '../school/school.entity.js';
 import type { Material } from './material.entity.js';
 
 /** Null for what is in the code itself. @param publicAddress the school's */
@@ -7,8 +8,8 @@ export function addressOf({ link, pageToken }: Pick<Material, 'link' | 'pageToke
   return link ?? (pageToken === null ? null : pageAddress(publicAddress, pageToken));
 }
 
-export type Carrying = Pick<Material, 'link' | 'words' | 'content' | 'pageToken' | 'carry' | 'trimmedLink'>;
+export type Carrying = Pick<Material, 'link' | 'words' | 'content' | 'pageToken' | 'carry' | 'trimmedLink' | 'slug'>;
 
-export function toCarriable({ link, words, content, pageToken, carry, trimmedLink }: Carrying, publicAddress: string): Carriable {
-  return { link, words, content, carry, trimmedLink, pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken) };
+export function toCarriable({ link, words, content, pageToken, carry, trimmedLink, slug }: Carrying, { publicAddress, shortLinkHost }: Pick<School, 'publicAddress' | 'shortLinkHost'>): Carriable {
+  return { link, words, content, carry, trimmedLink, shortAddress: slug === null ? null : shortAddress(publicAddress, shortLinkHost, slug), pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken) };
 }

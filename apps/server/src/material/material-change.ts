@@ -52,6 +52,7 @@ function instructionFor({ kind, instruction }: Material, next: keyof typeof firs
  */
 export function carryChange(address: string | null, carry: Material['carry'], proven: string | null): Pick<Material, 'carry' | 'trimmedLink'> {
   if (address === null) throw notCarriable('has no address to choose from');
+  if (carry === 'short-link') return { carry, trimmedLink: null };
   if (carry === 'trimmed' && proven === null) throw notCarriable('was not proven to lead to the same page');
   if (carry === 'bare' && bareAddress(proven ?? address) === null) throw notCarriable('would not lead to the same page without its scheme');
   return { carry, trimmedLink: carry === 'link' ? null : proven };

@@ -2,11 +2,12 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MaterialPage, MaterialView, StationPlace } from '@hapset/contract';
-import { ladderOf, levelChoices } from '@hapset/core';
+import { ladderOf, levelChoices, shortAddress } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { toAccessCheckView } from '../access-check/access-check.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import type { Place } from '../readiness/standing.js';
+import { ShortLinkService } from '../short-link/short-link.service.js';
 import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { Sheet } from '../sheet/sheet.entity.js';
@@ -18,6 +19,8 @@ import { MaterialService } from './material.service.js';
 import { toMaterialView } from './material.view.js';
 
 const sheetsShown = 5;
+/** Stands for a short link that is not made yet: as long, and of the same mode. */
+const slugToCome = 'XXXXX';
 
 @Injectable()
 export class MaterialPageService {
@@ -28,6 +31,7 @@ export class MaterialPageService {
     private readonly school: SchoolService,
     private readonly services: ServiceDescriptionService,
     private readonly kept: KeptViews,
+    private readonly shortLinks: ShortLinkService,
   ) {}
 
   async view(material: Material): Promise<MaterialView> {
@@ -45,12 +49,13 @@ export class MaterialPageService {
   async page(place: Place, station: StationPlace | null): Promise<MaterialPage> {
     const { material } = place;
     const where = station ? { stationId: station.stationId } : { materialId: material.id };
-    const [standing, uses, sheets, school, catalogue] = await Promise.all([
+    const [standing, uses, sheets, school, catalogue, shortLink] = await Promise.all([
       this.standing(place),
       this.materials.lessonsOf([material.id]),
       this.sheets.find({ where, order: { id: 'DESC' }, take: sheetsShown }),
       this.school.get(),
       this.services.catalogue(),
+      this.shortLinks.view(material),
     ]);
     const check = standing.check ? toAccessCheckView(standing.check, material, catalogue) : null;
     const { sizeMm, distanceM, devices } = standing.rehearsal;
@@ -61,8 +66,9 @@ export class MaterialPageService {
       station,
       lessons: uses.map(({ id, name }) => ({ id, name })),
       code: standing.code,
-      ladder: ladderOf({ kind: address === null ? 'words' : 'link', payload: address ?? standing.payload, trimmed: material.trimmedLink ?? check?.trimmed?.link ?? null, level: material.level, sizeMm, distanceM, devices }),
+      ladder: ladderOf({ kind: address === null ? 'words' : 'link', payload: address ?? standing.payload, trimmed: material.trimmedLink ?? check?.trimmed?.link ?? null, short: shortLink?.address ?? shortAddress(school.publicAddress, school.shortLinkHost, slugToCome), level: material.level, sizeMm, distanceM, devices }),
       levels: levelChoices(standing.payload, { sizeMm, devices }),
+      shortLink,
       check,
       readiness: standing.readiness,
       rehearsal: standing.rehearsal,

@@ -24,6 +24,8 @@ export class Material {
   @Column({ ...keywordColumn(20), default: 'link' }) carry: AddressCarry;
   /** The link without what only counts visitors, as it was proven when it was chosen; null where it was not. */
   @Column({ type: 'text', nullable: true }) trimmedLink: string | null;
+  /** Of its short link, once it has one; then for ever. */
+  @Index({ unique: true }) @Column({ ...keywordColumn(7), nullable: true }) slug: string | null;
   /** Error correction level chosen by hand; null for the highest that costs nothing. */
   @Column({ ...keywordColumn(1), nullable: true }) level: ErrorCorrectionLevel | null;
   /** Fields of the kinds that have some. */

@@ -9,6 +9,10 @@ import { FileModule } from '../file/file.module.js';
 import { EarlierPage } from '../written-page/earlier-page.entity.js';
 import { WrittenPageController } from '../written-page/written-page.controller.js';
 import { WrittenPageService } from '../written-page/written-page.service.js';
+import { DeviceModule } from '../device/device.module.js';
+import { ShortLinkController } from '../short-link/short-link.controller.js';
+import { ShortLinkModule } from '../short-link/short-link.module.js';
+import { TryoutController } from '../tryout/tryout.controller.js';
 import { KeptViews } from './kept.view.js';
 import { MaterialPageService } from './material-page.service.js';
 import { MaterialController } from './material.controller.js';
@@ -18,8 +22,8 @@ import { ShelfService } from './shelf.service.js';
 import { TagController } from './tag.controller.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Material, Sheet, EarlierPage]), FileModule, AccessCheckModule, ReadinessModule, SchoolModule, ServiceDescriptionModule],
-  controllers: [MaterialController, TagController, WrittenPageController],
+  imports: [TypeOrmModule.forFeature([Material, Sheet, EarlierPage]), FileModule, AccessCheckModule, ReadinessModule, SchoolModule, ServiceDescriptionModule, ShortLinkModule, DeviceModule],
+  controllers: [MaterialController, TagController, WrittenPageController, ShortLinkController, TryoutController],
   providers: [MaterialService, MaterialPageService, ShelfService, KeptViews, WrittenPageService],
   exports: [MaterialService, MaterialPageService],
 })

@@ -2,11 +2,12 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ChangeMaterial, NewMaterial } from '@hapset/contract';
 import { filesOf, recogniseKind } from '@hapset/core';
-import { In, IsNull, Repository } from 'typeorm';
+import { EntityManager, In, IsNull, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
+import { ShortLinkService } from '../short-link/short-link.service.js';
 import { SchoolService } from '../school/school.service.js';
 import { addressOf } from './material-address.js';
 import { carryChange, moved, refuseOtherSort } from './material-change.js';
@@ -22,6 +23,7 @@ export class MaterialService {
     private readonly services: ServiceDescriptionService,
     private readonly files: FileService,
     private readonly school: SchoolService,
+    private readonly shortLinks: ShortLinkService,
     private readonly clock: Clock,
   ) {}
 
@@ -66,7 +68,7 @@ export class MaterialService {
     const change: Partial<Material> = {
       ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
       ...moved(before, { words, content: fields, kept: read }),
-      ...(elsewhere && { link, pasted: link, repairs: [], carry: 'link', trimmedLink: null, kind: recogniseKind(link, await this.services.catalogue()) }),
+      ...(elsewhere && { link, pasted: link, repairs: [], ...(before.carry !== 'short-link' && { carry: 'link' as const, trimmedLink: null }), kind: recogniseKind(link, await this.services.catalogue()) }),
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
       ...(fields && { content: fields }),
       ...(read && { kept: read }),
@@ -77,18 +79,31 @@ export class MaterialService {
       ...(tags !== undefined && { tags: tidyTags(tags) }),
       ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
     };
-    const { affected } = await this.materials.update({ id, version, removedAt: IsNull() }, { ...change, version: version + 1 });
-    if (affected !== 1) throw stale('material');
-    if (read) await setFileUses(this.materials.manager, id, filesOf(read));
+    const { publicAddress } = await this.school.get();
+    await this.materials.manager.transaction(async (manager) => {
+      const { affected } = await manager.update(Material, { id, version, removedAt: IsNull() }, { ...change, version: version + 1 });
+      if (affected !== 1) throw stale('material');
+      if (read) await setFileUses(manager, id, filesOf(read));
+      if (before.slug !== null) await this.turn(manager, before, { ...before, ...change }, publicAddress);
+    });
     const after = await this.require(id);
+    if (after.slug !== null) await this.shortLinks.settle();
     if (elsewhere || after.pageToken !== before.pageToken) await this.checks.ask([after]);
     return after;
+  }
+
+  /** Its short link leads elsewhere from now on, and remembers where it led. */
+  private async turn(manager: EntityManager, before: Material, after: Material, publicAddress: string): Promise<void> {
+    const [from, to] = [addressOf(before, publicAddress), addressOf(after, publicAddress)];
+    if (from !== null && to !== null && from !== to && before.slug !== null) await this.shortLinks.turned(manager, before.slug, from, to);
+    await this.shortLinks.materialChanged(manager, before.id);
   }
 
   private async carryChange(before: Material, carry: Material['carry']): Promise<Partial<Material>> {
     const [checks, { publicAddress }] = await Promise.all([this.checks.lastOf([before]), this.school.get()]);
     const trimmed = checks.get(before.id)?.done?.trimmed;
-    return carryChange(addressOf(before, publicAddress), carry, trimmed?.same ? trimmed.link : null);
+    const change = carryChange(addressOf(before, publicAddress), carry, trimmed?.same ? trimmed.link : null);
+    return carry === 'short-link' ? { ...change, slug: await this.shortLinks.allocate(before) } : change;
   }
 
   /** Takes it off the shelf; it can be brought back. @throws ProblemError in-use while a lesson shows it */
@@ -97,11 +112,20 @@ export class MaterialService {
     const used = await this.lessonsOf([id]);
     if (used.length > 0) throw new ProblemError('in-use', `It is a station of ${used.map((use) => `“${use.name}”`).join(', ')}. Remove it there first.`);
     await this.checks.stop([material]);
-    await this.materials.update({ id }, { removedAt: this.clock.now() });
+    await this.putAway(material, this.clock.now());
   }
 
   async restore(id: string): Promise<void> {
-    await this.materials.update({ id }, { removedAt: null });
+    const material = await this.materials.findOneBy({ id });
+    if (material) await this.putAway(material, null);
+  }
+
+  private async putAway({ id, slug }: Material, removedAt: Date | null): Promise<void> {
+    await this.materials.manager.transaction(async (manager) => {
+      await manager.update(Material, { id }, { removedAt });
+      if (slug !== null) await this.shortLinks.materialChanged(manager, id);
+    });
+    if (slug !== null) await this.shortLinks.settle();
   }
 
   /** Lessons that show these materials, each once for each material. */

@@ -1,4 +1,4 @@
-import { fillPath, routes, type FileView, type LinkCheckAsked, type Route, type RouteName, type SheetView } from '@hapset/contract';
+import { fillPath, routes, type FileView, type LinkCheckAsked, type Route, type RouteName, type SheetView, type TryoutView } from '@hapset/contract';
 import type { Router } from 'express';
 import { newId } from '../database/columns.js';
 import { link, Scene, words } from '../test/scene.js';
@@ -28,6 +28,9 @@ const bodies: Bodies = {
   bringFile: ({ uploadId = '' }) => ({ uploadId, name: 'x' }),
   renameFile: () => ({ name: 'x', version: 1 }),
   replaceFile: ({ uploadId = '' }) => ({ uploadId }),
+  changeShortLink: () => ({ opening: { from: null, until: null, hours: [] } }),
+  tellTryout: () => ({ deviceId: null, outcome: 'as-meant' }),
+  changeTryout: () => ({ deviceId: null }),
   previewSymbol: () => ({ payload: 'x' }),
   askLinkCheck: () => ({ link: 'ftp://a.example' }),
   saveMaterialRehearsal: () => ({ results: [] }),
@@ -52,9 +55,11 @@ describe('who may call what', () => {
     const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
     const uploadId = await uploaded(scene, 'a few words', 'Maren', false);
     const file = await scene.server.ok<FileView>('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, 'a few words'), name: 'words.txt' });
+    await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/tryouts`, { deviceId: null, outcome: 'as-meant' });
+    const [tryout] = await scene.server.ok<TryoutView[]>('Maren', 'GET', `/api/materials/${material.id}/tryouts`);
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, classId: scene.classId, rehearsalKey: rehearsal.key };
+    ids = { linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 

@@ -49,15 +49,16 @@ export class ReadinessService {
   /** One standing for each place, in the same order. */
   async of(places: readonly Place[]): Promise<readonly Standing[]> {
     if (places.length === 0) return [];
-    const [{ paper, timeZone, publicAddress }, classOf, checks, sheets] = await Promise.all([
+    const [school, classOf, checks, sheets] = await Promise.all([
       this.school.get(),
       this.classesOf(places),
       this.checks.lastOf(places.map((place) => place.material)),
       this.sheets.of(places),
     ]);
+    const { paper, timeZone } = school;
     const now = this.clock.now();
     const prepared = places.map((place, index) => {
-      const code = this.symbols.of(toCarriable(place.material, publicAddress), timeZone, place.material.level);
+      const code = this.symbols.of(toCarriable(place.material, school), timeZone, place.material.level);
       const { devices, accounts } = classOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper);

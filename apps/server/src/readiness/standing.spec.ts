@@ -13,14 +13,14 @@ const tablet: DeviceView = { id: 't', name: 'Tablets', count: 12, previewWidthPx
 const laptop: DeviceView = { ...tablet, id: 'l', name: 'Laptops', horizontalFovDeg: 70 };
 const devices = [tablet, laptop];
 
-const material = (more: Partial<Material> = {}): Material => ({ kind: 'document', title: 'Guide', link: 'http://cofferlane.localhost:1/leaf/guide', words: null, content: null, pageToken: null, carry: 'link', trimmedLink: null, level: null, ...more }) as Material;
+const material = (more: Partial<Material> = {}): Material => ({ kind: 'document', title: 'Guide', link: 'http://cofferlane.localhost:1/leaf/guide', words: null, content: null, pageToken: null, carry: 'link', trimmedLink: null, slug: null, level: null, ...more }) as Material;
 const lesson = (viewingDistanceM: number): Lesson => ({ viewingDistanceM }) as Lesson;
-const publicAddress = 'https://k.example';
+const school = { publicAddress: 'https://hapset.example', shortLinkHost: 'k.example' };
 const symbols = new PlannedSymbols();
 
 function facts(more: Partial<StandingFacts> & { readonly material?: Material } = {}): StandingFacts {
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
-  const code = symbols.of(toCarriable(place.material, publicAddress), 'Europe/Dublin', null);
+  const code = symbols.of(toCarriable(place.material, school), 'Europe/Dublin', null);
   const print = planPrint(place, code, devices, 'A4');
   return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, accounts: 'none', now: new Date('2026-11-21T09:00:00Z'), lessonAt: null, ...more };
 }
@@ -43,7 +43,7 @@ describe('what is printed', () => {
 
   it('is rehearsed under a key that every change of code, size or devices changes, and the distance alone does not', () => {
     const { print, place, code } = facts();
-    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), publicAddress), 'UTC', null);
+    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), school), 'UTC', null);
     const keys = [
       print.rehearsalKey,
       planPrint(place, other, devices, 'A4').rehearsalKey,
@@ -108,9 +108,9 @@ describe('the four answers', () => {
 
 describe('planned symbols', () => {
   it('are kept, and an event is planned for each zone', () => {
-    const same = toCarriable(material(), publicAddress);
+    const same = toCarriable(material(), school);
     expect(symbols.of(same, 'UTC', null)).toBe(symbols.of(same, 'UTC', null));
-    const event = toCarriable(material({ link: null, content: { kind: 'event', title: 'Walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: '', about: '' } }), publicAddress);
+    const event = toCarriable(material({ link: null, content: { kind: 'event', title: 'Walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: '', about: '' } }), school);
     expect(symbols.of(event, 'UTC', null).carried.payload).not.toBe(symbols.of(event, 'Europe/Dublin', null).carried.payload);
   });
 });

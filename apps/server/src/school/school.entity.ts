@@ -11,6 +11,8 @@ export class School {
   @Column(keywordColumn(10)) paper: PaperFormat;
   @Column({ type: 'varchar', length: 200 }) publicAddress: string;
   @Column({ type: 'varchar', length: 200, nullable: true }) shortLinkHost: string | null;
+  /** Hosts of short links before that one: what is on paper stays valid. */
+  @Column({ type: 'json', nullable: true }) formerShortHosts: readonly string[] | null;
   @Column({ type: 'int', default: 1 }) version: number;
   /** When the demo data came in; it does so once. */
   @Column(optionalTimeColumn) demoLoadedAt: Date | null;

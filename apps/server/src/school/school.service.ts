@@ -19,15 +19,16 @@ export class SchoolService {
   async get(): Promise<School> {
     const found = await this.schools.findOneBy({ id: onlyRow });
     if (found) return found;
-    const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, publicAddress: this.configuration.publicAddress, shortLinkHost: null, version: 1, demoLoadedAt: null };
+    const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, publicAddress: this.configuration.publicAddress, shortLinkHost: null, formerShortHosts: null, version: 1, demoLoadedAt: null };
     await this.schools.createQueryBuilder().insert().values(fresh).orIgnore().execute();
     return this.schools.findOneByOrFail({ id: onlyRow });
   }
 
   /** @throws ProblemError stale */
   async change({ version, ...wish }: ChangeSchool): Promise<School> {
-    await this.get();
-    const { affected } = await this.schools.update({ id: onlyRow, version }, { ...wish, version: version + 1 });
+    const { shortLinkHost, formerShortHosts } = await this.get();
+    const former = [...new Set([...(formerShortHosts ?? []), ...(shortLinkHost === null ? [] : [shortLinkHost])])];
+    const { affected } = await this.schools.update({ id: onlyRow, version }, { ...wish, formerShortHosts: former, version: version + 1 });
     if (affected !== 1) throw stale('school');
     return this.get();
   }

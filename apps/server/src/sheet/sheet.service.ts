@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MakeSheet, SheetWarning } from '@hapset/contract';
-import { hostNameOf, isLoopbackHost, fileName, largestPosterCodeMm, layoutPoster, planSymbol, sizeForDistanceMm, type PaperFormat, type PosterLayout, type SymbolPlan } from '@hapset/core';
+import { hostNameOf, isLoopbackHost, fileName, largestPosterCodeMm, layoutPoster, planSymbol, shortAddressInLetters, sizeForDistanceMm, type PaperFormat, type PosterLayout, type SymbolPlan } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
@@ -72,7 +72,7 @@ function contentOf({ place, plan, code, payload, readiness, rehearsal }: Standin
     title: station?.name ?? material.title,
     instruction,
     tap: tapLine(readiness.carries.act, rehearsal.devices, instruction),
-    address: code && code.carry !== 'words' ? payload : null,
+    address: code === null || code.carry === 'words' ? null : code.carry === 'short-link' ? shortAddressInLetters(payload) : payload,
     foot: lesson ? [lesson.name, lesson.class?.name, lesson.place].filter((part) => part).join(' · ') : '',
   };
 }
@@ -83,12 +83,12 @@ function layoutOf(content: SheetContent, paper: PaperFormat, modules: number, co
 }
 
 /** Product rules: a locked station, or one that does not read from where students stand, is printed on purpose only. */
-function warningsOf({ place, readiness }: Standing, content: SheetContent, layout: PosterLayout): readonly SheetWarning[] {
+function warningsOf({ place, code, readiness }: Standing, content: SheetContent, layout: PosterLayout): readonly SheetWarning[] {
   const warnings: SheetWarning[] = [];
   if (readiness.opens.state === 'stop') warnings.push('locked');
   if (readiness.opens.state === 'not-yet') warnings.push('not-opened-yet');
   if (readiness.reads.state === 'look-at' || readiness.reads.state === 'stop') warnings.push('does-not-read');
-  if (place.material.pageToken !== null && isLoopbackHost(hostNameOf(content.payload) ?? '')) warnings.push('address-not-reachable');
+  if ((place.material.pageToken !== null || code?.carry === 'short-link') && isLoopbackHost(hostNameOf(content.payload) ?? '')) warnings.push('address-not-reachable');
   if (layout.cut.length > 0) warnings.push('text-cut');
   const missing = [...missingCharacters(content.title, 'heading'), ...missingCharacters(content.instruction + content.foot, 'text'), ...missingCharacters(content.address ?? '', 'mono')];
   if (missing.length > 0) warnings.push('missing-characters');

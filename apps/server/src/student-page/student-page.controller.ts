@@ -12,6 +12,7 @@ import { toKeptView } from '../material/kept.view.js';
 import { Material } from '../material/material.entity.js';
 import { Anyone } from '../ownership/access.decorators.js';
 import { SchoolService } from '../school/school.service.js';
+import { TryoutService } from '../tryout/tryout.service.js';
 import { goneHtml, studentPageHtml, type GoneReason } from './student-page.html.js';
 import { StudentAssets } from './student-assets.js';
 
@@ -24,6 +25,7 @@ export class StudentPageController {
     private readonly files: FileService,
     private readonly school: SchoolService,
     private readonly assets: StudentAssets,
+    private readonly tryouts: TryoutService,
     private readonly clock: Clock,
   ) {}
 
@@ -48,6 +50,7 @@ export class StudentPageController {
     const own = pageAddress(school.publicAddress, token);
     const html = studentPageHtml({ title: material.title, schoolName: school.name, address: own, kept, document, fileOf, assets });
     response.set('ETag', `"${material.id}-${material.version}-${[...found.values()].map((file) => file.version).join('.')}-${school.version}"`);
+    if (request.method === 'GET') await this.tryouts.pageFetched(material.id);
     if (request.fresh) response.status(304).end();
     else response.send(html);
   }

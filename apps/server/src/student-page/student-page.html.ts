@@ -35,7 +35,12 @@ const goneWords: Readonly<Record<GoneReason, readonly [string, string]>> = {
 /** A friendly page that names the school. */
 export function goneHtml(reason: GoneReason, schoolName: string, assets: StudentAssetNames): string {
   const [title, words] = goneWords[reason];
-  return frame({ title, schoolName, assets }, `<h1>${escape(title)}</h1><p class="lead">${escape(words)}</p>`, '');
+  return plainPageHtml(title, `<p class="lead">${escape(words)}</p>`, schoolName, assets);
+}
+
+/** A page of a few words. @param body HTML, escaped by whoever writes it */
+export function plainPageHtml(title: string, body: string, schoolName: string, assets: StudentAssetNames): string {
+  return frame({ title, schoolName, assets }, `<h1>${escape(title)}</h1>${body}`, '');
 }
 
 function frame({ title, schoolName, assets }: Pick<StudentPage, 'title' | 'schoolName' | 'assets'>, body: string, head: string): string {

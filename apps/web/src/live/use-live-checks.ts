@@ -23,7 +23,8 @@ export function useLiveChecks(): void {
     };
     const source = new EventSource(routes.events.path);
     source.addEventListener('check', ({ data }: MessageEvent<string>) => {
-      finished ||= (JSON.parse(data) as LiveEvent).state === 'done';
+      const event = JSON.parse(data) as LiveEvent;
+      finished ||= event.type === 'check' && event.state === 'done';
       timer ??= setTimeout(refresh, gatherMs);
     });
     return () => {

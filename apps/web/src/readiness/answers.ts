@@ -44,7 +44,7 @@ export function paperWords({ state, sizeMm }: ReadinessView['paper']): AnswerWor
   return state === 'done' ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, mends: false } : { mark: state, title: 'Printed before', figure: 'the change', mends: false };
 }
 
-const addressWords: Readonly<Record<AddressCarry, string>> = { link: 'Link itself', trimmed: 'Shorter link', bare: 'Bare address' };
+const addressWords: Readonly<Record<AddressCarry, string>> = { link: 'Link itself', trimmed: 'Shorter link', 'short-link': 'Short link', bare: 'Bare address' };
 
 /** "Link itself", "Words", or the kind whose fields the code holds. */
 export function carriedWords(carry: Carry, kind: MaterialKind): string {

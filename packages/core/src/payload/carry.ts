@@ -8,10 +8,10 @@ import { vcardPayload } from './vcard.js';
 import { veventPayload } from './vevent.js';
 import { wifiPayload } from './wifi.js';
 
-export const carries = ['link', 'trimmed', 'bare', 'words'] as const;
+export const carries = ['link', 'trimmed', 'short-link', 'bare', 'words'] as const;
 export type Carry = (typeof carries)[number];
 
-export const addressCarries = ['link', 'trimmed', 'bare'] as const satisfies readonly Carry[];
+export const addressCarries = ['link', 'trimmed', 'short-link', 'bare'] as const satisfies readonly Carry[];
 /** What a code can carry of an address, by choice. */
 export type AddressCarry = (typeof addressCarries)[number];
 
@@ -31,6 +31,8 @@ export interface Carriable {
   readonly carry: AddressCarry;
   /** The link without what only counts visitors, as it was when it was chosen; null where the whole link is carried. */
   readonly trimmedLink: string | null;
+  /** The school's short link to it; null where none was made. */
+  readonly shortAddress: string | null;
 }
 
 /**
@@ -38,8 +40,9 @@ export interface Carriable {
  * the code and what was typed.
  * @param timeZone the school's, in which events have their wall times
  */
-export function carriedBy({ link, words, content, pageAddress, carry, trimmedLink }: Carriable, timeZone: string): Carried {
+export function carriedBy({ link, words, content, pageAddress, carry, trimmedLink, shortAddress }: Carriable, timeZone: string): Carried {
   const address = link ?? pageAddress;
+  if (address !== null && carry === 'short-link' && shortAddress !== null) return { carry, payload: shortAddress };
   if (address !== null) return carriedAddress(address, carry, trimmedLink);
   return { carry: 'words', payload: content === null ? (words ?? '') : contentPayload(content, timeZone) };
 }
@@ -47,7 +50,7 @@ export function carriedBy({ link, words, content, pageAddress, carry, trimmedLin
 function carriedAddress(address: string, carry: AddressCarry, trimmedLink: string | null): Carried {
   const bare = carry === 'bare' ? bareAddress(trimmedLink ?? address) : null;
   if (bare !== null) return { carry: 'bare', payload: bare };
-  return trimmedLink !== null && carry !== 'link' ? { carry: 'trimmed', payload: trimmedLink } : { carry: 'link', payload: address };
+  return trimmedLink !== null && (carry === 'trimmed' || carry === 'bare') ? { carry: 'trimmed', payload: trimmedLink } : { carry: 'link', payload: address };
 }
 
 /** Scheme and all that a browser adds by itself; null for what would not lead to the same page without it. */

@@ -1,7 +1,7 @@
 import { bareAddress, carriedBy, type Carriable } from './carry.js';
 import { firstDifference } from './compare.js';
 
-const nothing: Carriable = { link: null, words: null, content: null, pageAddress: null, carry: 'link', trimmedLink: null };
+const nothing: Carriable = { link: null, words: null, content: null, pageAddress: null, carry: 'link', trimmedLink: null, shortAddress: null };
 
 describe('what a code carries', () => {
   it('is the link or the words, exactly', () => {
@@ -17,6 +17,8 @@ describe('what a code carries', () => {
     expect(carriedBy({ ...link, carry: 'bare', trimmedLink }, 'UTC')).toEqual({ carry: 'bare', payload: 'a.example/leaf' });
     expect(carriedBy({ ...link, carry: 'bare' }, 'UTC')).toEqual({ carry: 'bare', payload: 'a.example/leaf?utm_id=7' });
     expect(carriedBy({ ...link, carry: 'link', trimmedLink }, 'UTC')).toEqual({ carry: 'link', payload: link.link });
+    expect(carriedBy({ ...link, carry: 'short-link', trimmedLink, shortAddress: 'HTTPS://K.EXAMPLE/CD3F7' }, 'UTC')).toEqual({ carry: 'short-link', payload: 'HTTPS://K.EXAMPLE/CD3F7' });
+    expect(carriedBy({ ...link, carry: 'short-link' }, 'UTC')).toEqual({ carry: 'link', payload: link.link });
     expect(carriedBy({ ...nothing, words: 'a', carry: 'bare' }, 'UTC')).toEqual({ carry: 'words', payload: 'a' });
   });
 

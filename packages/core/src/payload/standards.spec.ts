@@ -165,7 +165,7 @@ describe('fields of a kind', () => {
   it.each(fine)('$kind is fine as it is, has a title and a payload', (content) => {
     expect(contentProblems(content)).toEqual([]);
     expect(titleFromContent(content)).not.toBe('');
-    expect(carriedBy({ link: null, words: null, content, pageAddress: null, carry: 'link', trimmedLink: null }, 'Europe/Dublin')).toEqual({ carry: 'words', payload: contentPayload(content, 'Europe/Dublin') });
+    expect(carriedBy({ link: null, words: null, content, pageAddress: null, carry: 'link', trimmedLink: null, shortAddress: null }, 'Europe/Dublin')).toEqual({ carry: 'words', payload: contentPayload(content, 'Europe/Dublin') });
   });
 
   it.each<[Content, string, string]>([

@@ -5,7 +5,7 @@ import { actNeeded, ignoring, scannerActs } from './acts.js';
 
 describe('what a scanner must act on', () => {
   it('is the link for addresses, the kind for fields, and nothing for words', () => {
-    expect(carries.map((carry) => actNeeded(carry, null))).toEqual(['link', 'link', 'bare-address', null]);
+    expect(carries.map((carry) => actNeeded(carry, null))).toEqual(['link', 'link', 'link', 'bare-address', null]);
     expect(actNeeded('words', 'event')).toBe('event');
     expect(scannerActs).toContain(actNeeded('words', 'text-message'));
   });

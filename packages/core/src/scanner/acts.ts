@@ -26,6 +26,7 @@ export function actNeeded(carry: Carry, content: ContentKind | null): ScannerAct
   switch (carry) {
     case 'link':
     case 'trimmed':
+    case 'short-link':
       return 'link';
     case 'bare':
       return 'bare-address';

@@ -4,7 +4,7 @@ import { ladderOf, type Ladder, type LadderWish } from './ladder.js';
 
 const tablet: DeviceProfile = { id: 't', name: 'Tablets', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
 const phone: DeviceProfile = { ...tablet, id: 'p', previewWidthPx: 1920 };
-const ladder = (payload: string, more: Partial<LadderWish> = {}): Ladder => ladderOf({ kind: 'link', payload, trimmed: null, level: null, sizeMm: 120, distanceM: 2, devices: [tablet, phone], ...more });
+const ladder = (payload: string, more: Partial<LadderWish> = {}): Ladder => ladderOf({ kind: 'link', payload, trimmed: null, short: null, level: null, sizeMm: 120, distanceM: 2, devices: [tablet, phone], ...more });
 const long = `https://a.example/leaf/${'x'.repeat(90)}`;
 const counted = `${long}?utm_source=mail&utm_medium=newsletter&utm_campaign=tides`;
 
@@ -36,6 +36,19 @@ describe('the carry ladder', () => {
     expect(ladder(counted, { trimmed: long, sizeMm: 155, distanceM: linkReach / 2 })).toMatchObject({ recommended: 1, reason: 'coarser' });
     const short = 'https://a.example/x?utm_id=1';
     expect(ladder(`${short}2`, { trimmed: short, distanceM: 0.5 })).toMatchObject({ recommended: 0, reason: 'exact' });
+  });
+
+  it('recommends the school’s short link where nothing direct reads from where students stand, and only there', () => {
+    const short = 'HTTPS://K.FERNHOLLOW.EXAMPLE/CD3F7';
+    const wish = { trimmed: long, short, sizeMm: 155 };
+    const { rungs } = ladder(counted, wish);
+    expect(rungs.map(({ kind, dependsOn }) => [kind, dependsOn])).toEqual([['link', 'page'], ['trimmed', 'page'], ['short-link', 'page-and-school'], ['bare', 'page-and-reader']]);
+    const [, trimmedReach = 0, shortReach = 0] = rungs.map(({ figures }) => figures?.reachM ?? 0);
+    expect(ladder(counted, { ...wish, distanceM: (trimmedReach + shortReach) / 2 })).toMatchObject({ recommended: 2, reason: 'short-reads' });
+    expect(ladder(counted, { ...wish, distanceM: shortReach * 2 })).toMatchObject({ recommended: 2, reason: 'reads-farther' });
+    expect(ladder(counted, { ...wish, distanceM: 0.3 })).toMatchObject({ recommended: 1, reason: 'coarser' });
+    expect(ladder('https://a.example/x', { short, distanceM: 0.3 })).toMatchObject({ recommended: 0, reason: 'exact' });
+    expect(ladder(`https://a.example/${'x'.repeat(3000)}`, { short })).toMatchObject({ recommended: 1 });
   });
 
   it('says so where no symbol holds it', () => {

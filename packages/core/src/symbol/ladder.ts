@@ -7,8 +7,8 @@ import { bareAddress, type Carry } from '../payload/carry.js';
 import { figuresOf, type SymbolFigures } from './figures.js';
 import type { ErrorCorrectionLevel } from './versions.js';
 
-export const dependencies = ['page', 'page-and-reader', 'nothing'] as const;
-/** What must go on working: the page where it is; also a reader that takes bare addresses for links; nothing at all. */
+export const dependencies = ['page', 'page-and-school', 'page-and-reader', 'nothing'] as const;
+/** What must go on working: the page where it is; also the school's own server; also a reader that takes bare addresses for links; nothing at all. */
 export type Dependency = (typeof dependencies)[number];
 
 export interface Rung {
@@ -19,7 +19,7 @@ export interface Rung {
   readonly dependsOn: Dependency;
 }
 
-export const rungReasons = ['only-one', 'exact', 'reads-farther', 'fits-the-room', 'coarser'] as const;
+export const rungReasons = ['only-one', 'exact', 'reads-farther', 'fits-the-room', 'coarser', 'short-reads'] as const;
 /** Why one is recommended. */
 export type RungReason = (typeof rungReasons)[number];
 
@@ -36,6 +36,8 @@ export interface LadderWish {
   readonly payload: string;
   /** The link without what only counts visitors; only where both were opened and led to the same page. */
   readonly trimmed: string | null;
+  /** The school's short link, or one as long as it would be; null where there can be none. */
+  readonly short: string | null;
   /** Chosen by hand; null for the highest that costs nothing. */
   readonly level: ErrorCorrectionLevel | null;
   readonly sizeMm: number;
@@ -44,9 +46,19 @@ export interface LadderWish {
 }
 
 export function ladderOf(wish: LadderWish): Ladder {
-  const { kind, payload, trimmed } = wish;
-  const rungs = kind === 'words' ? [rung('words', payload, 'nothing', wish)] : [rung('link', payload, 'page', wish), ...(trimmed === null ? [] : [rung('trimmed', trimmed, 'page', wish)]), ...bareRung(trimmed ?? payload, wish)];
+  const rungs = wish.kind === 'words' ? [rung('words', wish.payload, 'nothing', wish)] : addressRungs(wish);
   return { rungs, ...recommend(rungs, wish.distanceM) };
+}
+
+/** From what was given down to what is shortest but nothing to rely on. */
+function addressRungs(wish: LadderWish): readonly Rung[] {
+  const { payload, trimmed, short } = wish;
+  return [
+    rung('link', payload, 'page', wish),
+    ...(trimmed === null ? [] : [rung('trimmed', trimmed, 'page', wish)]),
+    ...(short === null ? [] : [rung('short-link', short, 'page-and-school', wish)]),
+    ...bareRung(trimmed ?? payload, wish),
+  ];
 }
 
 function bareRung(link: string, wish: LadderWish): readonly Rung[] {
@@ -59,18 +71,28 @@ function rung(kind: Carry, payload: string, dependsOn: Dependency, wish: LadderW
 }
 
 /**
- * The first that reads from where students stand, with the fewest dependencies; where none reads, the one that reads
- * farthest. The bare address is never recommended: whether a reader takes it for a link is not ours to promise.
+ * The first direct one that reads from where students stand; where none does, the school's short link if it reads; else
+ * what reads farthest. The bare address is never recommended: whether a reader takes it for a link is not ours to promise.
  */
 function recommend(rungs: readonly Rung[], distanceM: number): Pick<Ladder, 'recommended' | 'reason'> {
-  const candidates = rungs.flatMap(({ kind, figures }, index) => (figures === null || kind === 'bare' ? [] : [{ index, figures }]));
-  const [first] = candidates;
-  if (!first) return { recommended: null, reason: 'only-one' };
-  if (candidates.length === 1) return { recommended: first.index, reason: rungs.length === 1 ? 'only-one' : 'exact' };
-  const coarsest = candidates.reduce((best, each) => (each.figures.version < best.figures.version ? each : best));
-  const reads = candidates.find(({ figures }) => figures.reachM !== null && figures.reachM >= distanceM);
-  if (!reads) return { recommended: coarsest.index, reason: coarsest.index === first.index ? 'exact' : 'reads-farther' };
+  const candidates = rungs.flatMap(({ kind, figures }, index) => (figures === null || kind === 'bare' ? [] : [{ index, kind, figures }]));
+  const direct = candidates.filter(({ kind }) => kind !== 'short-link');
+  const [first] = direct;
+  const coarsest = coarsestOf(candidates);
+  if (!coarsest) return { recommended: null, reason: 'only-one' };
+  if (rungs.length === 1) return { recommended: coarsest.index, reason: 'only-one' };
+  const reads = direct.find(({ figures }) => figures.reachM !== null && figures.reachM >= distanceM);
+  if (!first || !reads) {
+    const reach = coarsest.figures.reachM;
+    if (first && coarsest.figures.version === first.figures.version) return { recommended: first.index, reason: 'exact' };
+    return { recommended: coarsest.index, reason: coarsest.kind === 'short-link' && reach !== null && reach >= distanceM ? 'short-reads' : 'reads-farther' };
+  }
   if (reads.index !== first.index) return { recommended: reads.index, reason: 'fits-the-room' };
   // It reads as given. A step that costs nothing is taken all the same: the shorter one leads to the same page.
-  return coarsest.figures.version < first.figures.version ? { recommended: coarsest.index, reason: 'coarser' } : { recommended: first.index, reason: 'exact' };
+  const shorter = coarsestOf(direct) ?? first;
+  return shorter.figures.version < first.figures.version ? { recommended: shorter.index, reason: 'coarser' } : { recommended: first.index, reason: 'exact' };
+}
+
+function coarsestOf<Candidate extends { readonly figures: SymbolFigures }>(candidates: readonly Candidate[]): Candidate | null {
+  return candidates.reduce<Candidate | null>((best, each) => (best === null || each.figures.version < best.figures.version ? each : best), null);
 }

@@ -1,0 +1,135 @@
+/**
+ * Where every short link leads, in memory: a redirect costs a look into a map. The database stands behind it; what
+ * changes there, by whichever server, is seen within a third of a second.
+ */
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
+import type { Opening } from '@hapset/core';
+import { DataSource } from 'typeorm';
+import type { AppLogger } from '../logging/logger.token.js';
+import { LOGGER } from '../logging/logger.token.js';
+import { addressOf } from '../material/material-address.js';
+import { SchoolService } from '../school/school.service.js';
+
+const lookMs = 300;
+/** Changes become visible in another order than they were made; those of the last moments are looked at again. */
+const overlapSeconds = 3;
+
+export interface Redirect {
+  readonly slug: string;
+  readonly materialId: string | null;
+  /** Null where its material was taken off the shelf. */
+  readonly target: string | null;
+  /** The school keeps the page itself. */
+  readonly kept: boolean;
+  /** Null where it always leads on. */
+  readonly opening: Opening | null;
+  /** A real device is being tried: between these, milliseconds since 1970. */
+  readonly trying: { readonly since: number; readonly until: number } | null;
+}
+
+export interface RedirectSchool {
+  readonly name: string;
+  readonly timeZone: string;
+  /** Hosts at whose root short links stand, in lower case: today's and all before. */
+  readonly hosts: ReadonlySet<string>;
+  /** Host of the application itself, in lower case. */
+  readonly ownHost: string;
+}
+
+interface Row {
+  readonly slug: string;
+  readonly materialId: string | null;
+  readonly link: string | null;
+  readonly pageToken: string | null;
+  readonly removedAt: Date | null;
+  readonly opening: string | Opening;
+  readonly tryingSince: Date | null;
+  readonly tryingUntil: Date | null;
+}
+
+const columns = `SELECT links.slug, links.material_id AS materialId, materials.link, materials.page_token AS pageToken, materials.removed_at AS removedAt,
+  links.opening, links.trying_since AS tryingSince, links.trying_until AS tryingUntil
+  FROM short_links links LEFT JOIN materials ON materials.id = links.material_id`;
+
+@Injectable()
+export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationShutdown {
+  private entries = new Map<string, Redirect>();
+  private known: (RedirectSchool & { readonly version: number; readonly publicAddress: string }) | null = null;
+  private timer: NodeJS.Timeout | null = null;
+  private looking: Promise<void> | null = null;
+
+  constructor(
+    private readonly dataSource: DataSource,
+    private readonly schools: SchoolService,
+    @Inject(LOGGER) private readonly logger: AppLogger,
+  ) {}
+
+  async onApplicationBootstrap(): Promise<void> {
+    await this.look();
+    this.timer = setInterval(() => void this.lookQuietly(), lookMs);
+    this.timer.unref();
+  }
+
+  async beforeApplicationShutdown(): Promise<void> {
+    if (this.timer) clearInterval(this.timer);
+    this.timer = null;
+    await this.looking?.catch(() => undefined);
+  }
+
+  get school(): RedirectSchool | null {
+    return this.known;
+  }
+
+  get(slug: string): Redirect | undefined {
+    return this.entries.get(slug);
+  }
+
+  /** Asks the database, for what was made a moment ago elsewhere. */
+  async find(slug: string): Promise<Redirect | undefined> {
+    this.put(await this.rows('WHERE links.slug = ?', [slug]));
+    return this.entries.get(slug);
+  }
+
+  /** Takes over what changed lately. Whoever changed something waits for it, so that the next opening is right. */
+  async look(): Promise<void> {
+    await this.looking?.catch(() => undefined);
+    this.looking = this.takeChanges().finally(() => (this.looking = null));
+    return this.looking;
+  }
+
+  private lookQuietly(): Promise<void> {
+    return this.look().catch((error: unknown) => this.logger.error({ err: error }, 'could not look for changed short links'));
+  }
+
+  private async takeChanges(): Promise<void> {
+    const { version, name, timeZone, publicAddress, shortLinkHost, formerShortHosts } = await this.schools.get();
+    const before = this.known?.version;
+    const hosts = [shortLinkHost, ...(formerShortHosts ?? [])].filter((host) => host !== null).map((host) => host.toLowerCase());
+    this.known = { version, name, timeZone, publicAddress, hosts: new Set(hosts), ownHost: new URL(publicAddress).host.toLowerCase() };
+    // Addresses of kept pages hang on the school's own: with another one all are read anew.
+    this.put(before === version ? await this.rows(`WHERE links.changed_at >= NOW(3) - INTERVAL ${overlapSeconds} SECOND`) : await this.rows(''));
+  }
+
+  private async rows(where: string, values: readonly string[] = []): Promise<readonly Row[]> {
+    return (await this.dataSource.query(`${columns} ${where}`, [...values])) as Row[];
+  }
+
+  private put(rows: readonly Row[]): void {
+    const publicAddress = this.known?.publicAddress ?? '';
+    for (const row of rows) this.entries.set(row.slug, toRedirect(row, publicAddress));
+  }
+}
+
+function toRedirect({ slug, materialId, link, pageToken, removedAt, opening, tryingSince, tryingUntil }: Row, publicAddress: string): Redirect {
+  const read = typeof opening === 'string' ? (JSON.parse(opening) as Opening) : opening;
+  const address = materialId === null || removedAt !== null ? null : addressOf({ link, pageToken }, publicAddress);
+  return {
+    slug,
+    materialId,
+    // As a header carries it: characters beyond ASCII escaped (RFC 9110, 10.2.2).
+    target: address === null ? null : URL.canParse(address) ? new URL(address).href : null,
+    kept: pageToken !== null,
+    opening: read.from === null && read.until === null && read.hours.length === 0 ? null : read,
+    trying: tryingSince && tryingUntil ? { since: tryingSince.getTime(), until: tryingUntil.getTime() } : null,
+  };
+}

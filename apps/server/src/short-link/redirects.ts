@@ -1,0 +1,103 @@
+/**
+ * Answers short links before the framework hears of them: one look into a map, one header. Only stored targets are
+ * redirected to; nothing of the request gets into the answer.
+ */
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { Injectable } from '@nestjs/common';
+import { isSlug, openStateAt, slipsOf, slugAskedFor, visitorKind } from '@hapset/core';
+import { isbot } from 'isbot';
+import { Clock } from '../clock/clock.js';
+import { TryoutService } from '../tryout/tryout.service.js';
+import { HintLimit } from './hint-limit.js';
+import { OpensCounter } from './opens-counter.js';
+import { RedirectTable, type Redirect } from './redirect-table.js';
+import { ShortLinkPages } from './short-link-pages.js';
+
+@Injectable()
+export class Redirects {
+  private readonly hints = new HintLimit();
+
+  constructor(
+    private readonly table: RedirectTable,
+    private readonly counter: OpensCounter,
+    private readonly tryouts: TryoutService,
+    private readonly pages: ShortLinkPages,
+    private readonly clock: Clock,
+  ) {}
+
+  /** @returns false where the request asks for something else: then nothing was done */
+  answer(request: IncomingMessage, response: ServerResponse): boolean {
+    const { url = '', method } = request;
+    const host = (request.headers.host ?? '').toLowerCase();
+    const { school } = this.table;
+    const atRoot = school !== null && school.hosts.size > 0 && (school.hosts.has(host) || school.hosts.has(host.replace(/:\d+$/, '')));
+    if (!atRoot && !(url.charCodeAt(2) === slash && (url.startsWith('/K') || url.startsWith('/k')))) return false;
+    if (method !== 'GET' && method !== 'HEAD') return false;
+    const typed = /^\/k\/\?s=([^&#]*)/i.exec(url)?.[1];
+    if (typed !== undefined) {
+      response.writeHead(303, { Location: `/K/${typed.replace(/\+/g, '%20').slice(0, 60)}`, 'Content-Length': 0 }).end();
+      return true;
+    }
+    const slug = slugAskedFor(url, atRoot);
+    if (slug === null) return false;
+    const found = this.table.get(slug);
+    if (found) this.lead(found, request, response);
+    // Where the application answers under the same name, its pages keep their addresses.
+    else if (atRoot && !isSlug(slug) && host === school.ownHost && !/^\/k\//i.test(url)) return false;
+    else void this.lookBehind(slug, request, response);
+    return true;
+  }
+
+  private lead(found: Redirect, request: IncomingMessage, response: ServerResponse): void {
+    const now = this.clock.now().getTime();
+    if (found.target === null) return this.pages.gone(response);
+    if (found.opening !== null) {
+      const state = openStateAt(found.opening, now, this.table.school?.timeZone ?? 'UTC');
+      if (!state.open) return this.pages.closed(response, state.reason);
+    }
+    response.writeHead(302, { Location: found.target, 'Cache-Control': 'no-store', 'Referrer-Policy': 'no-referrer', 'Content-Length': 0 }).end();
+    this.note(found, request, now);
+  }
+
+  /** Robots, previews of messengers and browsers that look ahead are no students. */
+  private note(found: Redirect, { method, headers }: IncomingMessage, now: number): void {
+    const agent = headers['user-agent'] ?? '';
+    if (method !== 'GET' || agent === '' || isAhead(headers) || isRobot(agent)) return;
+    const mobile = headers['sec-ch-ua-mobile'];
+    const visitor = visitorKind(agent, typeof mobile === 'string' ? mobile : undefined);
+    this.counter.count(found.slug, visitor, now);
+    if (found.trying && found.materialId !== null && now < found.trying.until) this.tryouts.seen(found.materialId, visitor, now - found.trying.since, found.kept);
+  }
+
+  /** It may have been made a moment ago by another server; else a slip is named, if there is but one that it can be. */
+  private async lookBehind(slug: string, request: IncomingMessage, response: ServerResponse): Promise<void> {
+    const mayHint = this.hints.take(request.socket.remoteAddress ?? '', this.clock.now().getTime());
+    try {
+      const found = mayHint && isSlug(slug) ? await this.table.find(slug) : undefined;
+      if (found) return this.lead(found, request, response);
+      const slips = mayHint ? slipsOf(slug).filter((slip) => this.table.get(slip)?.target != null) : [];
+      this.pages.unknown(response, slips.length === 1 ? (slips[0] ?? null) : null);
+    } catch {
+      this.pages.unknown(response, null);
+    }
+  }
+}
+
+const slash = 47;
+
+function isAhead(headers: IncomingMessage['headers']): boolean {
+  return /prefetch|preview|prerender/i.test(`${String(headers['sec-purpose'] ?? '')} ${String(headers.purpose ?? '')} ${String(headers['x-purpose'] ?? '')} ${String(headers['x-moz'] ?? '')}`);
+}
+
+/** The same few agents open links all day: what is known of them is kept. */
+const robots = new Map<string, boolean>();
+const robotsKept = 2000;
+
+function isRobot(agent: string): boolean {
+  const known = robots.get(agent);
+  if (known !== undefined) return known;
+  if (robots.size >= robotsKept) robots.clear();
+  const found = isbot(agent);
+  robots.set(agent, found);
+  return found;
+}

@@ -1,0 +1,19 @@
+import type { Opening } from '@hapset/core';
+import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { keywordColumn, optionalIdColumn, optionalTimeColumn, timeColumn } from '../database/columns.js';
+import { Material } from '../material/material.entity.js';
+
+/** A slug that was given out. Rows stay for ever: what once stood on paper never means anything else. */
+@Entity('short_links')
+export class ShortLink {
+  @PrimaryColumn(keywordColumn(7)) slug: string;
+  @Index({ unique: true }) @Column(optionalIdColumn) materialId: string | null;
+  @ManyToOne(() => Material, { onDelete: 'SET NULL', nullable: true }) material: Relation<Material> | null;
+  @Column({ type: 'json' }) opening: Opening;
+  /** A real device is being tried until then, since that moment. */
+  @Column(optionalTimeColumn) tryingSince: Date | null;
+  @Column(optionalTimeColumn) tryingUntil: Date | null;
+  @Column(timeColumn) createdAt: Date;
+  /** By the database's clock, whenever it or its material changes: servers look for it. */
+  @Index() @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' }) changedAt: Date;
+}

@@ -1,0 +1,22 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { SchoolModule } from '../school/school.module.js';
+import { StudentAssets } from '../student-page/student-assets.js';
+import { Tryout } from '../tryout/tryout.entity.js';
+import { TryoutService } from '../tryout/tryout.service.js';
+import { OpensCounter } from './opens-counter.js';
+import { RedirectTable } from './redirect-table.js';
+import { Redirects } from './redirects.js';
+import { ShortLinkCount } from './short-link-count.entity.js';
+import { ShortLinkListService } from './short-link-list.service.js';
+import { ShortLinkPages } from './short-link-pages.js';
+import { ShortLinkTurn } from './short-link-turn.entity.js';
+import { ShortLink } from './short-link.entity.js';
+import { ShortLinkService } from './short-link.service.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([ShortLink, ShortLinkTurn, ShortLinkCount, Tryout]), SchoolModule],
+  providers: [RedirectTable, OpensCounter, Redirects, ShortLinkPages, ShortLinkService, ShortLinkListService, StudentAssets, TryoutService],
+  exports: [Redirects, ShortLinkService, ShortLinkListService, TryoutService],
+})
+export class ShortLinkModule {}
