@@ -59,6 +59,13 @@ export async function add(page: Page, text: string): Promise<void> {
   await expect(intake).toHaveValue('');
 }
 
+/** Adds one thing on the shelf, which leads to its page. */
+export async function addOne(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Next material').fill(text);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.waitForURL(/\/shelf\/./);
+}
+
 export function bench(page: Page): Locator {
   return page.getByRole('table', { name: 'Stations' });
 }

@@ -169,6 +169,7 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await page.getByLabel('Address').fill('“https://https://tides.example/table”');
   await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
   await page.getByLabel('Colour').selectOption('Blue');
+  await expect(body).toBeFocused();
   await page.keyboard.press('End');
   await page.keyboard.press('Enter');
   await page.getByLabel('Add a file').setInputFiles([png('rock_pool.png', [60, 125, 107])]);

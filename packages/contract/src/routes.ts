@@ -14,7 +14,7 @@ import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './
 import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
 import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './tryout.js';
 import type { PreviewSymbol, SymbolPreview } from './symbol.js';
-import type { ChangeSchool, SchoolView } from './school.js';
+import type { AddressesOnPaper, ChangeSchool, SchoolView } from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
 
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
@@ -41,6 +41,7 @@ export const routes = {
 
   school: route<SchoolView>('GET', '/api/school'),
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
+  onPaper: route<AddressesOnPaper>('GET', '/api/school/on-paper', 'administrator'),
   devices: route<readonly DeviceView[]>('GET', '/api/devices'),
   classes: route<readonly SchoolClassView[]>('GET', '/api/classes'),
   createClass: route<SchoolClassView, CreateSchoolClass>('POST', '/api/classes'),

@@ -14,5 +14,11 @@ export interface SchoolView {
   readonly version: number;
 }
 
+/** Sheets that carry an address of this server. */
+export interface AddressesOnPaper {
+  readonly shortLinks: number;
+  readonly pages: number;
+}
+
 /** All settings at once, under the version they were read with. */
 export type ChangeSchool = SchoolView;

@@ -1,5 +1,5 @@
 import { Body, Controller, Get, Patch } from '@nestjs/common';
-import type { SchoolView } from '@hapset/contract';
+import type { AddressesOnPaper, SchoolView } from '@hapset/contract';
 import { AdministratorOnly } from '../ownership/access.decorators.js';
 import { ChangeSchoolDto } from './change-school.dto.js';
 import { SchoolService } from './school.service.js';
@@ -12,6 +12,12 @@ export class SchoolController {
   @Get()
   async get(): Promise<SchoolView> {
     return toSchoolView(await this.school.get());
+  }
+
+  @AdministratorOnly()
+  @Get('on-paper')
+  onPaper(): Promise<AddressesOnPaper> {
+    return this.school.onPaper();
   }
 
   @AdministratorOnly()

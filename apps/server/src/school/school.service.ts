@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { ChangeSchool } from '@hapset/contract';
+import type { AddressesOnPaper, ChangeSchool } from '@hapset/contract';
+import { pageAddress, shortBase } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
 import { stale } from '../problem/problem.js';
@@ -22,6 +23,17 @@ export class SchoolService {
     const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, publicAddress: this.configuration.publicAddress, shortLinkHost: null, formerShortHosts: null, version: 1, demoLoadedAt: null };
     await this.schools.createQueryBuilder().insert().values(fresh).orIgnore().execute();
     return this.schools.findOneByOrFail({ id: onlyRow });
+  }
+
+  /** How many sheets carry an address of this server: what a change of its addresses would touch. */
+  async onPaper(): Promise<AddressesOnPaper> {
+    const { publicAddress, shortLinkHost } = await this.get();
+    const beginningWith = async (begin: string): Promise<number> => {
+      const rows = (await this.schools.query("SELECT COUNT(*) AS sheets FROM sheets WHERE JSON_VALUE(content, '$.payload') LIKE ?", [`${begin.replace(/[\\%_]/g, '\\$&')}%`])) as { sheets: string }[];
+      return Number(rows[0]?.sheets ?? 0);
+    };
+    const [shortLinks, pages] = await Promise.all([beginningWith(shortBase(publicAddress, shortLinkHost)), beginningWith(pageAddress(publicAddress, ''))]);
+    return { shortLinks, pages };
   }
 
   /** @throws ProblemError stale */

@@ -7,7 +7,8 @@ import { goneHtml, plainPageHtml } from '../student-page/student-page.html.js';
 import { StudentAssets } from '../student-page/student-assets.js';
 import { RedirectTable } from './redirect-table.js';
 
-const policy = "default-src 'none'; font-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'; form-action 'self'";
+// Without form-action: browsers hold it against the page that the form is redirected to, and that is the very point here.
+const policy = "default-src 'none'; font-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'";
 
 type Closed = Extract<OpenState, { open: false }>['reason'];
 

@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { lessonKeys } from '../lesson/lesson.keys.js';
 import { materialKeys } from '../material/material.keys.js';
+import { tryoutKeys } from '../tryout/tryout.queries.js';
 import { newsKeys } from '../news/news.keys.js';
 
 /** Many checks end within moments; they are shown together. */
@@ -27,6 +28,7 @@ export function useLiveChecks(): void {
       finished ||= event.type === 'check' && event.state === 'done';
       timer ??= setTimeout(refresh, gatherMs);
     });
+    source.addEventListener('tryout', ({ data }: MessageEvent<string>) => void client.invalidateQueries({ queryKey: tryoutKeys.of((JSON.parse(data) as LiveEvent).materialId) }));
     return () => {
       source.close();
       if (timer !== null) clearTimeout(timer);

@@ -19,7 +19,7 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
         <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">{code?.payload ?? material.words ?? material.link ?? material.title}</p>
         <p className="mt-1.5 mb-0 text-[13.5px] text-muted">{agreement(rehearsal)}</p>
         <h2 className="mt-4 mb-1 text-[16px]">Keeps working as long as</h2>
-        <p className="m-0 text-[14px] text-muted">{lifespan(material)}</p>
+        <p className="m-0 text-[14px] text-muted">{lifespan(page)}</p>
       </div>
     </aside>
   );
@@ -37,7 +37,8 @@ function agreement({ results, devices }: MaterialPage['rehearsal']): string {
 }
 
 /** The honest sentence about what the code depends on. */
-function lifespan({ link, pageAddress, shownUntil }: MaterialPage['material']): string {
+function lifespan({ material: { link, pageAddress, shownUntil }, code }: MaterialPage): string {
+  if (code?.carry === 'short-link' && link !== null) return `this server runs at ${hostOf(code.payload)}, and the page it leads to is there. If that moves, point the short link elsewhere; nothing is to be printed again.`;
   if (pageAddress !== null) return `this server runs at ${hostOf(pageAddress)}${shownUntil === null ? '' : `, and until ${shownUntil}`}. The school keeps it itself; no subscription and nobody between.`;
   if (link === null) return 'the paper lasts. The words are in the code itself; no network and no server is needed.';
   return `the page stays where it is at ${hostOf(link)}. The code carries its address itself; nobody stands between.`;

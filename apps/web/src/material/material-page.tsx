@@ -8,6 +8,7 @@ import { OpensPart } from '../access-check/opens-part.js';
 import { Button } from '../design/button.js';
 import { Failed, Loading } from '../design/list-states.js';
 import { KeptPart } from '../kept/kept-part.js';
+import { ShortLinkPart } from '../short-link/short-link-part.js';
 import { ReadsPart } from '../rehearsal/reads-part.js';
 import { useRehearsals } from '../rehearsal/use-rehearsals.js';
 import { MakePoster } from '../sheet/make-poster.js';
@@ -58,6 +59,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
           <KeptPart page={page} />
           <OpensPart page={page} onOpen={() => open.mutate(material.id)} />
           <CarriesPart page={page} />
+          {page.shortLink && <ShortLinkPart page={page} link={page.shortLink} />}
           <ReadsPart page={page} rehearsals={rehearsals} />
           <PaperPart page={page} place={place} name={name} />
         </div>

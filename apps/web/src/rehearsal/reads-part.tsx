@@ -1,6 +1,7 @@
 import type { MaterialPage } from '@hapset/contract';
 import type { ReactElement } from 'react';
-import { Button } from '../design/button.js';
+import { Link } from 'react-router';
+import { Button, buttonClass } from '../design/button.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import { metres } from '../wording/figures.js';
@@ -20,11 +21,16 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
         title={headline(page)}
         aside={aside}
         action={
-          rehearsals.running ? (
+          <>
+            <Link to={tryAddress(page)} className={buttonClass()}>
+              Try a device
+            </Link>
+            {rehearsals.running ? (
             <Button onClick={rehearsals.stop}>Stop</Button>
           ) : (
             (rehearsals.stopped || rehearsals.failed) && rehearsal.results === null && <Button onClick={rehearsals.again}>Rehearse</Button>
-          )
+          )}
+          </>
         }
       >
         {rehearsal.devices.length === 0 ? (
@@ -49,6 +55,10 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
       </Sheet>
     </div>
   );
+}
+
+function tryAddress({ station, material }: MaterialPage): string {
+  return station ? `/lessons/${station.lessonId}/stations/${station.stationId}/try` : `/shelf/${material.id}/try`;
 }
 
 function headline({ readiness: { reads } }: MaterialPage): string {

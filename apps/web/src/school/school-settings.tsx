@@ -1,5 +1,5 @@
-import { paperChoices, routes, type ChangeSchool, type SchoolView } from '@hapset/contract';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { paperChoices, routes, type AddressesOnPaper, type ChangeSchool, type SchoolView } from '@hapset/contract';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
 import { call } from '../api/client.js';
@@ -8,6 +8,8 @@ import { Button } from '../design/button.js';
 import { SelectField, TextField } from '../design/field.js';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
+import { StateMark } from '../design/state-mark.js';
+import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { schoolKeys } from './school.keys.js';
 
@@ -71,6 +73,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       </div>
       <TextField label="Public address" hint="Under which phones reach this server." {...form.register('publicAddress')} problem={problems.get('publicAddress')} />
       <TextField label="Short-link host" hint="A short name of the school’s own, if it has one: k.school.example" {...form.register('shortLinkHost')} problem={problems.get('shortLinkHost')} />
+      <OnPaper moved={form.formState.dirtyFields.publicAddress === true} renamed={form.formState.dirtyFields.shortLinkHost === true} before={school} />
       {change.isError && (
         <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
           {wordsFor(change.error)}
@@ -82,6 +85,23 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         </Button>
       </div>
     </form>
+  );
+}
+
+/** What a change of addresses means for what hangs on walls already. */
+function OnPaper({ moved, renamed, before }: { readonly moved: boolean; readonly renamed: boolean; readonly before: SchoolView }): ReactElement | null {
+  const printed = useQuery({ queryKey: schoolKeys.onPaper, queryFn: ({ signal }): Promise<AddressesOnPaper> => call(routes.onPaper, { signal }), enabled: moved || renamed }).data;
+  if (!printed || (!moved && !renamed)) return null;
+  const pages = moved ? printed.pages : 0;
+  const shortLinks = renamed || (moved && before.shortLinkHost === null) ? printed.shortLinks : 0;
+  if (pages + shortLinks === 0) return <p className="m-0 text-[14px] text-muted">No sheet carries the present address.</p>;
+  return (
+    <p role="status" className="m-0 flex gap-2 text-[14px]">
+      <StateMark mark="look-at" words="To be looked at" />
+      <span>
+        {plural(pages + shortLinks, 'sheet')} on paper {pages + shortLinks === 1 ? 'carries' : 'carry'} the present address. {pages + shortLinks === 1 ? 'It works' : 'They work'} on as long as the old name still leads to this server; short links under an old name stay valid here.
+      </span>
+    </p>
   );
 }
 

@@ -1,1 +1,1 @@
-export const schoolKeys = { school: ['school'] as const };
+export const schoolKeys = { school: ['school'] as const, onPaper: ['school', 'on-paper'] as const };

@@ -74,7 +74,9 @@ interface RungProps {
 function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
   const { kind, payload, figures } = rung;
   const { material, readiness } = page;
-  const picture = useMemo(() => pictureOf(payload, material.level), [payload, material.level]);
+  // A short link that is not made yet has no code of its own.
+  const toCome = kind === 'short-link' && page.shortLink === null;
+  const picture = useMemo(() => (toCome ? null : pictureOf(payload, material.level)), [payload, material.level, toCome]);
   const title = kind === 'words' && material.kind !== 'message' ? kindWords[material.kind] : rungWords[kind];
   return (
     <li className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}>
@@ -86,7 +88,7 @@ function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
             {recommended && <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-[12.5px] font-semibold">recommended</span>}
           </p>
           <p className="m-0 truncate font-mono text-[13px] text-muted" title={payload}>
-            {payload}
+            {toCome ? payload.replace(/[^/]+$/, '…') : payload}
           </p>
           <p className="m-0 text-[13px] text-muted">
             {isNow && 'carried now, '}

@@ -1,5 +1,5 @@
-import { mediaKinds, problemReasons, sheetWarnings } from '@hapset/contract';
-import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, repairKinds, rungReasons, scannerActs, verdictReasons, wallVerdicts } from '@hapset/core';
+import { mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
+import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, openingProblems, repairKinds, rungReasons, scannerActs, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -10,6 +10,7 @@ import { repairSentence, repairWords } from './repairs.js';
 import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
 import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, rightWords, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
 import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
+import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
 
@@ -55,6 +56,12 @@ describe('every reason has words', () => {
     expectWords(shownAsText, scannerActs);
     expect(ignoredSentence('event', ['Tablets', 'Laptops'])).toBe('Tablets and Laptops show an event as text and add nothing.');
     expect(namesListed(['a', 'b', 'c'])).toBe('a, b and c');
+  });
+  it('short links and tryouts', () => {
+    expectWords(openingProblemWords, openingProblems);
+    expectWords(filterWords, shortLinkFilters);
+    expectWords(outcomeWords, tryoutOutcomes);
+    expectWords(visitorWords, visitorKinds);
   });
   it('doubts', () => expectWords(doubtWords, doubtReasons));
   it('what students can do, in a sentence', () => {

@@ -1,0 +1,44 @@
+/** A small bar chart with its figures as a table for who does not see it. */
+import { BarController, BarElement, CategoryScale, Chart, LinearScale } from 'chart.js';
+import { useEffect, useRef, type ReactElement } from 'react';
+
+Chart.register(BarController, BarElement, CategoryScale, LinearScale);
+
+export function BarChart({ label, labels, values }: { readonly label: string; readonly labels: readonly string[]; readonly values: readonly number[] }): ReactElement {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    if (!canvas.current) return;
+    const style = getComputedStyle(document.documentElement);
+    const [ink, line, muted] = ['--color-ink', '--color-line', '--color-muted'].map((name) => style.getPropertyValue(name).trim());
+    const chart = new Chart(canvas.current, {
+      type: 'bar',
+      data: { labels: [...labels], datasets: [{ data: [...values], backgroundColor: ink ?? '#1d232e', maxBarThickness: 18, borderRadius: 2 }] },
+      options: {
+        animation: false,
+        responsive: true,
+        maintainAspectRatio: false,
+        scales: { x: { grid: { display: false }, ticks: { color: muted ?? '#656874', maxRotation: 0 } }, y: { beginAtZero: true, grid: { color: line ?? '#e4ddcf' }, ticks: { precision: 0, color: muted ?? '#656874' } } },
+      },
+    });
+    return () => chart.destroy();
+  }, [labels, values]);
+  return (
+    <figure className="m-0 min-w-0">
+      <figcaption className="mb-1 text-[13.5px] text-muted">{label}</figcaption>
+      <div className="relative h-36">
+        <canvas ref={canvas} aria-hidden />
+      </div>
+      <table className="sr-only">
+        <caption>{label}</caption>
+        <tbody>
+          {labels.map((name, index) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td>{values[index]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </figure>
+  );
+}

@@ -1,0 +1,31 @@
+import { routes, type TellTryout, type TryoutListening, type TryoutView } from '@hapset/contract';
+import { queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { call } from '../api/client.js';
+import { materialKeys } from '../material/material.keys.js';
+
+export const tryoutKeys = { of: (materialId: string) => [...materialKeys.all, 'tryouts', materialId] as const };
+
+/** Live events tell sooner; the looking is for networks that let none through. */
+const lookMs = 3000;
+
+export const tryoutsQuery = (materialId: string, listening: boolean) =>
+  queryOptions({ queryKey: tryoutKeys.of(materialId), queryFn: ({ signal }): Promise<readonly TryoutView[]> => call(routes.tryouts, { params: { materialId }, signal }), refetchInterval: listening ? lookMs : false });
+
+export function useListen(materialId: string): UseMutationResult<TryoutListening> {
+  return useMutation({ mutationFn: () => call(routes.listenForTryout, { params: { materialId } }) });
+}
+
+export function useTellTryout(materialId: string): UseMutationResult<unknown, Error, TellTryout> {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: (body: TellTryout) => call(routes.tellTryout, { params: { materialId }, body }), onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }) });
+}
+
+export function useSayDevice(materialId: string): UseMutationResult<unknown, Error, { readonly tryoutId: string; readonly deviceId: string | null }> {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: ({ tryoutId, deviceId }) => call(routes.changeTryout, { params: { tryoutId }, body: { deviceId } }), onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }) });
+}
+
+export function useRemoveTryout(materialId: string): UseMutationResult<unknown, Error, string> {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: (tryoutId: string) => call(routes.removeTryout, { params: { tryoutId } }), onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }) });
+}
