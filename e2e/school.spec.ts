@@ -12,6 +12,12 @@ test('the administrator changes the settings, with wrong fields named', async ({
   await expect(page.getByText('The settings are kept.', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Short-link host')).toHaveValue('k.fernhollow.example');
+  await page.getByLabel('Public address').fill('https://hapset.fernhollow.example');
+  await expect(page.getByText(/on paper carr(?:y|ies) the present address|No sheet carries the present address/)).toBeVisible();
+  await page.reload();
+  await page.getByLabel('Short-link host').fill('');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(page.getByText('The settings are kept.', { exact: true })).toBeVisible();
 });
 
 test('a teacher reads the settings and keeps the classes', async ({ page }) => {

@@ -82,6 +82,8 @@ test('a device that opens the code is seen within a second, and said to be one o
   await page.getByLabel('Which device was it').selectOption({ label: 'Small old phones' });
   await page.reload();
   await expect(page.getByLabel('Which device was it')).toHaveValue(/.+/);
+  await page.getByRole('link', { name: 'Done' }).click();
+  await expect(page.getByRole('list', { name: 'Tried with real devices' })).toContainText('Small old phones tried');
   await device.close();
 
   await page.goto('/shelf/short-links');

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
-import { expect, settled, signIn, test } from './journey.js';
+import { addOne, expect, settled, signIn, test } from './journey.js';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -26,6 +26,7 @@ const views = [
   ['shelf', '/shelf', 'Shelf'],
   ['add', '/add', 'Add something'],
   ['files', '/shelf/files', 'Files'],
+  ['short links', '/shelf/short-links', 'Short links'],
   ['devices', '/devices', 'Devices'],
   ['school', '/school', 'Fernhollow School'],
   ['services', '/school/services', 'Services'],
@@ -50,6 +51,31 @@ for (const [width, height] of [[1280, 800], [390, 844]] as const) {
     test('sign-in fits, and axe finds nothing serious', async ({ page }) => {
       await page.goto('/sign-in');
       await expect(page.getByText('This is a demonstration.')).toBeVisible();
+      expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+    });
+
+    test('a short link and a tryout fit, and axe finds nothing serious', async ({ page }) => {
+      await signIn(page);
+      await page.goto('/shelf');
+      await addOne(page, `https://a.example/views/${width}`);
+      await page.getByRole('listitem').filter({ hasText: 'The school’s short link' }).getByRole('button', { name: 'Carry this' }).click();
+      await page.getByText('Opening hours, openings and history').click();
+      await expect(page.getByRole('heading', { name: 'Where it led before' })).toBeVisible();
+      expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+      await page.getByRole('link', { name: 'Try a device' }).click();
+      await expect(page.getByText('Waiting.', { exact: false })).toBeVisible();
+      expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+    });
+
+    test('a message that is being written fits, and axe finds nothing serious', async ({ page }) => {
+      await signIn(page);
+      await page.goto('/add');
+      await page.getByRole('button', { name: 'Message', exact: true }).click();
+      await page.getByLabel('Message', { exact: true }).fill('The sea takes the sand and brings it back. '.repeat(20));
+      await expect(page.getByText(/Too fine in the hand/)).toBeVisible();
       expect(await wideness(page)).toBe(0);
       expect(await seriousFindings(page)).toEqual([]);
     });

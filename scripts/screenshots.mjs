@@ -24,9 +24,6 @@ await runMain(async () => {
 async function takeAll(browser) {
   const page = await newPage(browser, settings);
   const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
-  await page.goto('/sign-in');
-  await page.getByText('This is a demonstration.').waitFor();
-  await take('sign-in');
   await signIn(page);
   await page.goto('/lessons');
   await page.getByRole('link', { name: /Life between the tides/ }).click();
@@ -52,12 +49,10 @@ async function takeAll(browser) {
   await page.getByRole('link', { name: /Life between/ }).first().waitFor();
   await take('start');
   await page.goto('/add');
-  await page.getByRole('button', { name: 'Event' }).click();
-  for (const [label, value] of [['What happens?', 'Harbour walk'], ['Day', '2027-06-12'], ['Begins at', '09:30'], ['Ends at', '11:00'], ['Place', 'Old pier']]) await page.getByLabel(label).fill(value);
-  await page.getByLabel('Place').blur();
-  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.getByRole('button', { name: 'Message', exact: true }).click();
+  await page.getByLabel('Message', { exact: true }).fill('I have one foot and no shoe. I carry my house and never move out. Twice a day the sea looks for me and ');
   await page.waitForTimeout(300);
-  await take('add-event');
+  await take('message-steps');
   await page.getByLabel('What should students open?').fill('Station\tLink\tTask\nTide tables\t“https://https://a.example/tides”\tFind the next low tide\nShells\thttps://a.example/shells\tSort ten shells\nRiddle\tWho carries its house?\tTalk about it');
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(300);
@@ -68,6 +63,7 @@ async function takeAll(browser) {
     await page.waitForTimeout(300);
     await take(name);
   }
+  await takeCarries(browser);
   await takeKept(browser);
   await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
@@ -76,13 +72,52 @@ async function takeAll(browser) {
   await phone.getByRole('link', { name: /Life between the tides/ }).click();
   await phone.getByRole('table').waitFor();
   await phone.waitForTimeout(400);
-  await phone.screenshot({ path: join(folder, 'lesson-bench-phone.png') });
+  const pictures = [await phone.screenshot()];
   // The phone's way: what its share menu brought, checked, with the picture to hand on.
   await phone.goto('/add?link=http%3A%2F%2Fcofferlane.localhost%3A4510%2Fleaf%2Fwhat-yeast-eats&title=What%20yeast%20eats');
   await phone.getByRole('button', { name: 'Add', exact: true }).click();
   await phone.getByRole('heading', { name: 'Opens for anyone' }).waitFor();
   await phone.waitForTimeout(600);
-  await phone.screenshot({ path: join(folder, 'phone-way.png') });
+  pictures.push(await phone.screenshot());
+  await sideBySide(browser, pictures, 'phones');
+}
+
+/** The ladder of a long link; a short link that is tried, pointed elsewhere and listed. */
+async function takeCarries(browser) {
+  const page = await newPage(browser, settings);
+  await signIn(page);
+  const student = { 'User-Agent': 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36' };
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Our school library' }).click();
+  await page.getByText('recommended').waitFor();
+  await page.getByText('How much damage it survives').click();
+  const ladder = await page.locator('#carries').screenshot();
+  await page.getByRole('listitem').filter({ hasText: 'The school’s short link' }).getByRole('button', { name: 'Carry this' }).click();
+  await page.locator('#short-link').waitFor();
+  const address = (await page.locator('aside p.font-mono').innerText()).trim();
+  await page.getByRole('link', { name: 'Try a device' }).click();
+  await page.getByText('Waiting.').waitFor();
+  await page.waitForTimeout(1700);
+  await fetch(address, { redirect: 'manual', headers: student });
+  await page.getByText('A phone opened it').waitFor();
+  await page.getByLabel('Which device was it').selectOption({ label: 'New phones' });
+  await page.waitForTimeout(6000);
+  await page.screenshot({ path: join(folder, 'try-device.png') });
+  await page.getByRole('link', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Point elsewhere' }).click();
+  await page.getByLabel('New target').fill(`http://cofferlane.localhost:${settings.neighboursPort}/leaf/what-yeast-eats`);
+  await page.getByRole('button', { name: 'Open it as a student' }).click();
+  await page.getByRole('button', { name: 'Point it there' }).waitFor();
+  await page.waitForTimeout(300);
+  const elsewhere = await page.getByRole('dialog').screenshot();
+  await sideBySide(browser, [ladder, elsewhere], 'ladder', { width: 980, height: 1250, direction: 'column' });
+  for (let opening = 0; opening < 26; opening += 1) await fetch(address, { redirect: 'manual', headers: student });
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Network for guests' }).waitFor();
+  await page.waitForTimeout(1200);
+  await page.goto('/shelf/short-links');
+  await page.getByRole('list', { name: 'Short links' }).waitFor();
+  await page.screenshot({ path: join(folder, 'short-links.png') });
 }
 
 /** The Opens part in four verdicts, one under another; and a film that its owner hides meanwhile, for the news. */
@@ -134,7 +169,7 @@ async function takeKept(browser) {
   await page.goto('/shelf/files');
   await page.getByLabel('Name of weed.png').waitFor();
   await page.waitForTimeout(300);
-  await take('files');
+  const files = await page.screenshot();
   await page.goto('/shelf');
   const guide = { name: 'field-guide.pdf', mimeType: 'application/pdf', buffer: readFileSync(join(work, 'poster.pdf')) };
   await page.getByLabel('Files or photos').setInputFiles([guide]);
@@ -146,7 +181,7 @@ async function takeKept(browser) {
   await page.getByLabel('Files or photos').setInputFiles([guide, { name: 'limpet-film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(14_000_000) }]);
   await page.getByText('8 MB of 14 MB').waitFor();
   await page.getByText('Kept here,').waitFor();
-  await take('upload');
+  await sideBySide(browser, [await page.screenshot(), files], 'files', { width: 1328, height: 1672, direction: 'column' });
   const phones = [];
   for (const address of addresses) {
     const phone = await newPage(browser, settings, { width: 390, height: 844 });

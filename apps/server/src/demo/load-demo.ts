@@ -1,5 +1,5 @@
 /** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
-import { filesOf, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
+import { alwaysOpen, filesOf, slugLengths, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { hashPassword } from '../account/password.js';
@@ -14,6 +14,8 @@ import { addressOf } from '../material/material-address.js';
 import { newMaterial } from '../material/new-material.js';
 import { SchoolClass } from '../school-class/school-class.entity.js';
 import { School } from '../school/school.entity.js';
+import { randomSlug } from '../short-link/random-slug.js';
+import { ShortLink } from '../short-link/short-link.entity.js';
 import type { Storage } from '../storage/storage.js';
 import { Station } from '../station/station.entity.js';
 import { demoAccount } from './demo-account.js';
@@ -105,9 +107,11 @@ class DemoLoading {
       const { words, content, title, instruction, tags } = item;
       const kept = item.kept && (await this.keep(item.kept, this.ownerId(owner)));
       const pasted = link ?? words ?? title ?? '';
-      rows.push(newMaterial({ ...(kept && { kept }), ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, this.setting.services, `items.${index}`));
+      const row = newMaterial({ ...(kept && { kept }), ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, this.setting.services, `items.${index}`);
+      rows.push(item.shortLink ? { ...row, carry: 'short-link', slug: randomSlug(slugLengths.least) } : row);
     }
     await this.manager.insert(Material, rows);
+    for (const { id, slug } of rows) if (slug !== null) await this.manager.insert(ShortLink, { slug, materialId: id, opening: alwaysOpen, createdAt: now });
     for (const row of rows) if (row.kept) await setFileUses(this.manager, row.id, filesOf(row.kept));
     const opened = rows.flatMap((row) => {
       const link = addressOf(row, this.setting.publicAddress);

@@ -13,6 +13,8 @@ export interface DemoItem {
   readonly title?: string;
   readonly instruction?: string;
   readonly tags?: readonly string[];
+  /** Its code carries the school's short link. */
+  readonly shortLink?: boolean;
 }
 
 /** What the server keeps; files by the names of media that are drawn or synthesised. In a page, `{name}` stands for a file's id. */

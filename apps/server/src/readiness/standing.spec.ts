@@ -85,7 +85,7 @@ describe('the four answers', () => {
 
   it('ask for what is kept here as for any link, under its public address', () => {
     const kept = facts({ material: material({ link: null, kind: 'file', pageToken: 'abcdefghijkmnpqr' }) });
-    expect(kept.code.carried).toEqual({ carry: 'link', payload: 'https://k.example/p/abcdefghijkmnpqr' });
+    expect(kept.code.carried).toEqual({ carry: 'link', payload: 'https://hapset.example/p/abcdefghijkmnpqr' });
     expect(toReadinessView(kept).opens).toMatchObject({ state: 'not-yet', inTheCode: false });
   });
 

@@ -1,8 +1,8 @@
-import type { DeviceView, HealthView, SchoolClassView, SchoolView, WelcomeView } from '@hapset/contract';
+import type { AddressesOnPaper, CreatedMaterials, DeviceView, HealthView, SchoolClassView, SchoolView, WelcomeView } from '@hapset/contract';
 import { writeFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Scene } from '../test/scene.js';
+import { link, Scene } from '../test/scene.js';
 
 describe('the school', () => {
   let scene: Scene;
@@ -22,6 +22,20 @@ describe('the school', () => {
     expect((await scene.server.ok<WelcomeView>('Maren', 'GET', '/api/welcome')).schoolName).toBe('Fernhollow School');
   });
 
+  it('counts the sheets that a change of its addresses would touch, and keeps old hosts of short links', async () => {
+    const { materialIds } = await scene.server.ok<CreatedMaterials>('Maren', 'POST', '/api/materials', { items: [link('https://a.example/x'), link('https://a.example/y')] });
+    const [first = '', second = ''] = materialIds;
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${first}`, { version: 1, carry: 'short-link' });
+    for (const id of [first, second]) await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
+    expect(await scene.server.ok<AddressesOnPaper>('Pell', 'GET', '/api/school/on-paper')).toEqual({ shortLinks: 1, pages: 0 });
+    const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+    await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, shortLinkHost: 'k.other.example' });
+    expect(await scene.server.ok<AddressesOnPaper>('Pell', 'GET', '/api/school/on-paper')).toEqual({ shortLinks: 0, pages: 0 });
+    expect(await scene.server.dataSource.query('SELECT former_short_hosts AS hosts FROM schools')).toEqual([{ hosts: ['k.fernhollow.example'] }]);
+    const { version } = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+    await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, version });
+  });
+
   it.each([
     ['timeZone', 'Middle/Earth'],
     ['paper', 'A9'],
@@ -29,7 +43,7 @@ describe('the school', () => {
     ['shortLinkHost', 'http://k.example/x'],
     ['name', ''],
   ])('refuses a wrong %s', async (field, value) => {
-    const response = await scene.server.as('Pell', 'PATCH', '/api/school', { ...wish, [field]: value, version: 2 });
+    const response = await scene.server.as('Pell', 'PATCH', '/api/school', { ...wish, [field]: value, version: 4 });
     expect(response.body).toMatchObject({ reason: 'invalid', fields: [{ field }] });
   });
 

@@ -1,15 +1,15 @@
 /** Short links of the school's own: given out, looked after, listed. */
-import { randomInt } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ShortLinkDetails, ShortLinkView } from '@hapset/contract';
-import { alwaysOpen, lengthFor, openingProblem, slugOf, type Opening } from '@hapset/core';
+import { alwaysOpen, lengthFor, openingProblem, type Opening } from '@hapset/core';
 import { EntityManager, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import type { Material } from '../material/material.entity.js';
 import { notFound, ProblemError } from '../problem/problem.js';
 import { SchoolService } from '../school/school.service.js';
+import { randomSlug } from './random-slug.js';
 import { OpensCounter } from './opens-counter.js';
 import { RedirectTable } from './redirect-table.js';
 import { ShortLinkCount } from './short-link-count.entity.js';
@@ -17,8 +17,7 @@ import { ShortLinkTurn } from './short-link-turn.entity.js';
 import { ShortLink } from './short-link.entity.js';
 import { toDetails, toShortLinkView } from './short-link.view.js';
 
-const alphabetSize = 23;
-const attempts = 40;
+const attempts = 20;
 const daysShown = 30;
 const turnsShown = 20;
 
@@ -39,8 +38,7 @@ export class ShortLinkService {
     if (material.slug !== null) return material.slug;
     const length = lengthFor(await this.links.count());
     for (let attempt = 0; attempt < attempts; attempt += 1) {
-      const slug = slugOf(Array.from({ length: length - 1 }, () => randomInt(alphabetSize)));
-      if (slug !== null) await this.links.createQueryBuilder().insert().values({ slug, materialId: material.id, opening: alwaysOpen, createdAt: this.clock.now() }).orIgnore().execute();
+      await this.links.createQueryBuilder().insert().values({ slug: randomSlug(length), materialId: material.id, opening: alwaysOpen, createdAt: this.clock.now() }).orIgnore().execute();
       const own = await this.links.findOneBy({ materialId: material.id });
       if (own) return own.slug;
     }

@@ -179,7 +179,7 @@ describe('short links of the school’s own', () => {
     await settings('k.first.example');
     await settings('k.second.example');
     const { code } = await page(id);
-    expect(code?.payload).toBe(`HTTPS://K.SECOND.EXAMPLE/${slug}`);
+    expect(code?.payload).toBe(`HTTP://K.SECOND.EXAMPLE/${slug}`);
     await scene.server.app.get(ShortLinkService, { strict: false }).settle();
     for (const host of ['k.first.example', 'K.Second.Example:443']) expect((await open(`/${slug.toLowerCase()}`, { Host: host })).headers.location).toBe('https://a.example/host');
     expect((await open(`/${slug}`, { Host: 'other.example' })).status).not.toBe(302);

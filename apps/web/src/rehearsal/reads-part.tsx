@@ -5,6 +5,7 @@ import { Button, buttonClass } from '../design/button.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import { metres } from '../wording/figures.js';
+import { TriedDevices } from '../tryout/tried-devices.js';
 import { ReachLanes } from './reach-lanes.js';
 import type { RehearsalProgress } from './use-rehearsals.js';
 
@@ -52,6 +53,7 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
             </p>
           </>
         )}
+        <TriedDevices page={page} />
       </Sheet>
     </div>
   );

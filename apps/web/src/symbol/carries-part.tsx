@@ -81,7 +81,7 @@ function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
   return (
     <li className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}>
       <div className="flex min-w-52 flex-1 items-center gap-x-4">
-        {picture && <CodePicture code={picture} label="" className="size-11 shrink-0" />}
+        {picture ? <CodePicture code={picture} label="" className="size-11 shrink-0" /> : <span aria-hidden className="size-11 shrink-0 rounded-[6px] border border-dashed border-line-strong" />}
         <div className="min-w-0">
           <p className="m-0 text-[15px] font-semibold">
             {title}

@@ -3,8 +3,9 @@ import { groupedSlug, normalSlug, slugLengths } from './slug.js';
 
 /** What comes before the slug. Upper case as far as that leads to the same place: alphanumeric mode is denser. */
 export function shortBase(publicAddress: string, shortLinkHost: string | null): string {
-  if (shortLinkHost !== null && shortLinkHost !== '') return `HTTPS://${shortLinkHost.toUpperCase()}/`;
   const url = new URL(publicAddress);
+  // Whoever answers the public address over TLS answers the short host so as well.
+  if (shortLinkHost !== null && shortLinkHost !== '') return `${url.protocol}//${shortLinkHost}/`.toUpperCase();
   const folder = url.pathname.replace(/\/+$/, '');
   const origin = url.origin.toUpperCase();
   // A folder's own case may matter to whoever answers there.
