@@ -33,11 +33,7 @@ export class OpensCounter implements BeforeApplicationShutdown {
 
   /** @param at milliseconds since 1970 */
   count(slug: string, visitor: VisitorKind, at: number): void {
-    const hour = at - (at % hourMs);
-    const key = `${slug} ${hour} ${visitor}`;
-    const known = this.counted.get(key);
-    if (known) known.opens += 1;
-    else this.counted.set(key, { slug, hour, visitor, opens: 1 });
+    this.add({ slug, hour: at - (at % hourMs), visitor, opens: 1 });
     this.timer ??= setTimeout(() => {
       this.timer = null;
       void this.write();
@@ -62,13 +58,15 @@ export class OpensCounter implements BeforeApplicationShutdown {
         );
       } catch (error) {
         this.logger.error({ err: error }, 'could not write counts of short links');
-        for (const { slug, hour, visitor, opens } of rows) {
-          const key = `${slug} ${hour} ${visitor}`;
-          const known = this.counted.get(key);
-          if (known) known.opens += opens;
-          else this.counted.set(key, { slug, hour, visitor, opens });
-        }
+        rows.forEach((row) => this.add(row));
       }
     }
+  }
+
+  private add(counted: Counted): void {
+    const key = `${counted.slug} ${counted.hour} ${counted.visitor}`;
+    const known = this.counted.get(key);
+    if (known) known.opens += counted.opens;
+    else this.counted.set(key, counted);
   }
 }
