@@ -14,6 +14,8 @@ export interface ReadinessView {
     /** How many steps mend it; 0 where nothing is to be mended. */
     readonly steps: number;
     readonly inTheCode: boolean;
+    /** Its short link does not lead on then: when the lesson begins, or now without one. */
+    readonly closed: boolean;
   };
   readonly carries: {
     readonly state: AnswerState;

@@ -82,5 +82,5 @@ export { summarise, type FourStates, type ReadinessSummary } from './readiness/s
 
 export { groupedSlug, isSlug, lengthFor, normalSlug, slipsOf, slugAlphabet, slugLengths, slugOf } from './short-link/slug.js';
 export { shortAddress, shortAddressInLetters, shortBase, slugAskedFor } from './short-link/short-address.js';
-export { alwaysOpen, openingProblem, openingProblems, openStateAt, type OpenHours, type Opening, type OpeningProblem, type OpenState } from './short-link/opening-hours.js';
+export { alwaysOpen, isAlwaysOpen, openingProblem, openingProblems, openStateAt, type OpenHours, type Opening, type OpeningProblem, type OpenState } from './short-link/opening-hours.js';
 export { visitorKind, visitorKinds, type VisitorKind } from './short-link/visitor.js';

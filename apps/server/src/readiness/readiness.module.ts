@@ -6,12 +6,13 @@ import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
 import { SchoolClassModule } from '../school-class/school-class.module.js';
 import { SchoolModule } from '../school/school.module.js';
 import { LastSheets } from '../sheet/last-sheets.js';
+import { ShortLink } from '../short-link/short-link.entity.js';
 import { Sheet } from '../sheet/sheet.entity.js';
 import { SymbolModule } from '../symbol/symbol.module.js';
 import { ReadinessService } from './readiness.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Rehearsal, Sheet]), AccessCheckModule, DeviceModule, SchoolClassModule, SchoolModule, SymbolModule],
+  imports: [TypeOrmModule.forFeature([Rehearsal, Sheet, ShortLink]), AccessCheckModule, DeviceModule, SchoolClassModule, SchoolModule, SymbolModule],
   providers: [ReadinessService, LastSheets],
   exports: [ReadinessService],
 })

@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CodeView, DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { instantOf, type StudentAccounts, type SymbolPlan } from '@hapset/core';
+import { instantOf, isAlwaysOpen, type Opening, type StudentAccounts, type SymbolPlan } from '@hapset/core';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
@@ -16,6 +16,7 @@ import { SchoolService } from '../school/school.service.js';
 import type { Sheet } from '../sheet/sheet.entity.js';
 import { LastSheets } from '../sheet/last-sheets.js';
 import { toCarriable } from '../material/material-address.js';
+import { ShortLink } from '../short-link/short-link.entity.js';
 import { PlannedSymbols } from '../symbol/planned-symbols.js';
 import { planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
 
@@ -37,6 +38,7 @@ export interface Standing {
 export class ReadinessService {
   constructor(
     @InjectRepository(Rehearsal) private readonly rehearsals: Repository<Rehearsal>,
+    @InjectRepository(ShortLink) private readonly shortLinks: Repository<ShortLink>,
     private readonly sheets: LastSheets,
     private readonly checks: AccessCheckService,
     private readonly classes: SchoolClassService,
@@ -49,11 +51,12 @@ export class ReadinessService {
   /** One standing for each place, in the same order. */
   async of(places: readonly Place[]): Promise<readonly Standing[]> {
     if (places.length === 0) return [];
-    const [school, classOf, checks, sheets] = await Promise.all([
+    const [school, classOf, checks, sheets, openings] = await Promise.all([
       this.school.get(),
       this.classesOf(places),
       this.checks.lastOf(places.map((place) => place.material)),
       this.sheets.of(places),
+      this.openingsOf(places),
     ]);
     const { paper, timeZone } = school;
     const now = this.clock.now();
@@ -63,7 +66,8 @@ export class ReadinessService {
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper);
       const sizeNowMm = lastSheet && lastSheet.paper !== paper ? planPrint(place, code, devices, lastSheet.paper).sizeMm : print.sizeMm;
-      return { place, code, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
+      const opening = code.carried.carry === 'short-link' ? (openings.get(place.material.id) ?? null) : null;
+      return { place, code, opening, timeZone, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
     });
     const rehearsals = await this.rehearsals.findBy({ rehearsalKey: In(prepared.map(({ print }) => print.rehearsalKey)), materialId: In(places.map((place) => place.material.id)) });
     return prepared.map((known) => {
@@ -71,6 +75,13 @@ export class ReadinessService {
       const rehearsal = rehearsals.find((row) => row.rehearsalKey === known.print.rehearsalKey && row.materialId === material.id) ?? null;
       return toStanding({ ...known, rehearsal, checks: checks.get(material.id) ?? { done: null, pending: null, steps: 0 } });
     });
+  }
+
+  /** Of short links that are not always open, by material. */
+  private async openingsOf(places: readonly Place[]): Promise<ReadonlyMap<string, Opening>> {
+    const ids = places.filter(({ material }) => material.carry === 'short-link').map(({ material }) => material.id);
+    const links = ids.length === 0 ? [] : await this.shortLinks.findBy({ materialId: In(ids) });
+    return new Map(links.flatMap(({ materialId, opening }) => (materialId === null || isAlwaysOpen(opening) ? [] : [[materialId, opening] as const])));
   }
 
   /** A class's accounts and its devices, or all of the school's where a lesson has no class or its class no devices. */

@@ -22,7 +22,7 @@ function facts(more: Partial<StandingFacts> & { readonly material?: Material } =
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
   const code = symbols.of(toCarriable(place.material, school), 'Europe/Dublin', null);
   const print = planPrint(place, code, devices, 'A4');
-  return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, accounts: 'none', now: new Date('2026-11-21T09:00:00Z'), lessonAt: null, ...more };
+  return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, opening: null, timeZone: 'Europe/Dublin', accounts: 'none', now: new Date('2026-11-21T09:00:00Z'), lessonAt: null, ...more };
 }
 
 const check = (verdict: AccessCheck['verdict']): AccessCheck => ({ verdict, finishedAt: new Date('2026-11-20T09:00:00Z') }) as AccessCheck;
@@ -97,6 +97,16 @@ describe('the four answers', () => {
   it('stop where no code holds it', () => {
     const { carries } = toReadinessView(facts({ material: material({ link: null, words: 'ä'.repeat(2000), kind: 'message' }) }));
     expect(carries).toEqual({ state: 'stop', carry: 'words', grain: null, modules: null, act: null, ignoredBy: [] });
+  });
+
+  it('stop where a short link does not lead on when the lesson begins', () => {
+    const opening = { from: '2026-11-24T09:30', until: '2026-11-24T11:00', hours: [] };
+    const at = (time: string | null): unknown => toReadinessView(facts({ opening, lessonAt: time === null ? null : Date.parse(time), checks: { done: check('open'), pending: null, steps: 0 } })).opens;
+    expect(at('2026-11-24T10:00:00Z')).toMatchObject({ state: 'done', closed: false });
+    expect(at('2026-11-25T10:00:00Z')).toMatchObject({ state: 'stop', closed: true });
+    // Without a lesson, and for one that has been, now counts: the hours begin three days later.
+    expect(at(null)).toMatchObject({ state: 'stop', closed: true });
+    expect(at('2026-11-20T10:00:00Z')).toMatchObject({ state: 'stop', closed: true });
   });
 
   it('tell paper that is older than the change', () => {

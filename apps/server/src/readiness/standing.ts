@@ -1,7 +1,7 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { actNeeded, ignoring, isStale, largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type PaperFormat, type StudentAccounts } from '@hapset/core';
+import { actNeeded, ignoring, isStale, openStateAt, largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { Material } from '../material/material.entity.js';
@@ -45,6 +45,9 @@ export interface StandingFacts {
   readonly code: MaterialCode;
   readonly print: PlannedPrint;
   readonly checks: LastChecks;
+  /** When its short link leads on; null where that is always, or where none is carried. */
+  readonly opening: Opening | null;
+  readonly timeZone: string;
   /** Those of the class's students; of none without a class. */
   readonly accounts: StudentAccounts;
   readonly now: Date;
@@ -71,13 +74,14 @@ export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalV
   };
 }
 
-function opens({ code, checks, accounts, now, lessonAt }: StandingFacts): ReadinessView['opens'] {
-  if (code.carried.carry === 'words') return { state: 'done', opening: false, verdict: null, checkedAt: null, stale: false, steps: 0, inTheCode: true };
+function opens({ code, checks, opening, timeZone, accounts, now, lessonAt }: StandingFacts): ReadinessView['opens'] {
+  if (code.carried.carry === 'words') return { state: 'done', opening: false, verdict: null, checkedAt: null, stale: false, steps: 0, inTheCode: true, closed: false };
   const verdict = checks.done?.verdict ?? null;
   const checkedAt = checks.done?.finishedAt ?? null;
   const stale = checkedAt !== null && isStale(checkedAt.getTime(), now.getTime(), lessonAt);
-  const state = opensState(verdict, accounts);
-  return { state: stale && state === 'done' ? 'look-at' : state, opening: checks.pending !== null, verdict, checkedAt: checkedAt?.toISOString() ?? null, stale, steps: checks.steps, inTheCode: false };
+  const closed = opening !== null && !openStateAt(opening, Math.max(lessonAt ?? 0, now.getTime()), timeZone).open;
+  const state = closed ? 'stop' : opensState(verdict, accounts);
+  return { state: stale && state === 'done' ? 'look-at' : state, opening: checks.pending !== null, verdict, checkedAt: checkedAt?.toISOString() ?? null, stale, steps: checks.steps, inTheCode: false, closed };
 }
 
 function carries({ code, place, print }: StandingFacts): ReadinessView['carries'] {

@@ -3,7 +3,7 @@
  * changes there, by whichever server, is seen within a third of a second.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
-import type { Opening } from '@hapset/core';
+import { isAlwaysOpen, type Opening } from '@hapset/core';
 import { DataSource } from 'typeorm';
 import type { AppLogger } from '../logging/logger.token.js';
 import { LOGGER } from '../logging/logger.token.js';
@@ -129,7 +129,7 @@ function toRedirect({ slug, materialId, link, pageToken, removedAt, opening, try
     // As a header carries it: characters beyond ASCII escaped (RFC 9110, 10.2.2).
     target: address === null ? null : URL.canParse(address) ? new URL(address).href : null,
     kept: pageToken !== null,
-    opening: read.from === null && read.until === null && read.hours.length === 0 ? null : read,
+    opening: isAlwaysOpen(read) ? null : read,
     trying: tryingSince && tryingUntil ? { since: tryingSince.getTime(), until: tryingUntil.getTime() } : null,
   };
 }

@@ -39,6 +39,7 @@ export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; reado
           </Button>
         }
       >
+        {opens.closed && <p className="m-0 text-[14.5px]">Its short link does not lead on then. Change its opening hours under Short link.</p>}
         {done && <CheckDetails check={done} />}
         {done && <EarlierChecks materialId={material.id} />}
         <ForOthers page={page} />

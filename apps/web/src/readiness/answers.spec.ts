@@ -1,6 +1,6 @@
 import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
 
-const opens = { state: 'stop', opening: false, verdict: 'sign-in', checkedAt: null, stale: false, steps: 2, inTheCode: false } as const;
+const opens = { state: 'stop', opening: false, verdict: 'sign-in', checkedAt: null, stale: false, steps: 2, inTheCode: false, closed: false } as const;
 const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [] } as const;
 
 describe('cells of the bench', () => {
@@ -15,6 +15,9 @@ describe('cells of the bench', () => {
   });
   it('say that words need no network', () => {
     expect(opensWords({ ...opens, state: 'done', verdict: null, inTheCode: true })).toMatchObject({ mark: 'done', title: 'In the code' });
+  });
+  it('say when a short link is closed at the time', () => {
+    expect(opensWords({ ...opens, verdict: 'open', closed: true })).toMatchObject({ mark: 'stop', title: 'Closed by hours' });
   });
   it('say how far, and who falls short', () => {
     expect(readsWords(reads)).toMatchObject({ title: '2.6 m', figure: 'all 4 devices' });

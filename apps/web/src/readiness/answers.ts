@@ -14,9 +14,10 @@ export interface AnswerWords {
   readonly mends: boolean;
 }
 
-export function opensWords({ state, opening, verdict, stale, steps, inTheCode }: ReadinessView['opens']): AnswerWords {
+export function opensWords({ state, opening, verdict, stale, steps, inTheCode, closed }: ReadinessView['opens']): AnswerWords {
   if (inTheCode) return { mark: 'done', title: 'In the code', figure: 'needs no network', mends: false };
   if (verdict === null) return { mark: 'not-yet', title: opening ? 'Opening…' : 'Not opened yet', figure: opening ? 'as a student' : '', mends: false };
+  if (closed) return { mark: state, title: 'Closed by hours', figure: 'Its short link does not open then', mends: false };
   const again = opening ? 'opening again…' : '';
   if (verdict === 'open') return { mark: state, title: verdictWords.open.short, figure: again || (stale ? 'opened too long ago' : 'without signing in'), mends: false };
   if (state === 'done') return { mark: state, title: verdictWords[verdict].short, figure: again || 'this class has them', mends: false };

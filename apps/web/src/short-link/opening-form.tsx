@@ -1,5 +1,5 @@
 import type { MaterialPage, ShortLinkDetails } from '@hapset/contract';
-import { alwaysOpen, openingProblem, type OpenHours, type Opening } from '@hapset/core';
+import { alwaysOpen, isAlwaysOpen, openingProblem, type OpenHours, type Opening } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
 import { Button } from '../design/button.js';
@@ -67,7 +67,7 @@ export function OpeningForm({ link, page, lesson }: { readonly link: ShortLinkDe
             During the lesson
           </Button>
         )}
-        {!isAlways(link.opening) && (
+        {!isAlwaysOpen(link.opening) && (
           <Button
             tone="quiet"
             onClick={() => {
@@ -81,10 +81,6 @@ export function OpeningForm({ link, page, lesson }: { readonly link: ShortLinkDe
       </div>
     </form>
   );
-}
-
-export function isAlways({ from, until, hours }: Opening): boolean {
-  return from === null && until === null && hours.length === 0;
 }
 
 function toFields({ from, until, hours: [first] }: Opening): Fields {

@@ -1,4 +1,5 @@
 import type { MaterialPage, ShortLinkDetails, ShortLinkView } from '@hapset/contract';
+import { isAlwaysOpen } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
@@ -10,7 +11,7 @@ import { ago, plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { visitorWords } from '../wording/short-links.js';
 import { lessonOpening } from './lesson-opening.js';
-import { isAlways, OpeningForm } from './opening-form.js';
+import { OpeningForm } from './opening-form.js';
 import { PointElsewhere } from './point-elsewhere.js';
 import { shortLinkQuery } from './short-link.queries.js';
 
@@ -50,7 +51,7 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
   return (
     <div className="flex flex-col gap-4 pt-1">
       <section>
-        <h3 className="m-0 text-[14.5px]">{isAlways(data.opening) ? 'Open at any time' : 'Opening hours, by the school’s clock'}</h3>
+        <h3 className="m-0 text-[14.5px]">{isAlwaysOpen(data.opening) ? 'Open at any time' : 'Opening hours, by the school’s clock'}</h3>
         <OpeningForm link={data} page={page} lesson={lesson && lessonOpening(lesson)} />
       </section>
       <Openings link={data} />

@@ -53,12 +53,48 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
         <OfferPage page={page} />
         <ChooseLevel page={page} />
         <details className="text-[13.5px] text-muted">
-          <summary className="w-fit cursor-pointer py-1">In terms of the standard</summary>
+          <summary className="w-fit cursor-pointer py-1">In figures, and in terms of the standard</summary>
+          <RungFigures page={page} />
           <p className="m-0">
             Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules (ISO/IEC 18004).
           </p>
         </details>
       </Sheet>
+    </div>
+  );
+}
+
+/** What each rung costs, to the character. */
+function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): ReactElement {
+  return (
+    <div className="mb-2 overflow-x-auto">
+      <table className="w-full border-collapse text-left text-[13.5px]">
+        <thead>
+          <tr className="border-b border-line">
+            {['Carries', 'Version', 'Level', 'Side of a module', 'Fits still', 'Next coarser step'].map((name) => (
+              <th key={name} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ladder.rungs.map(({ kind, figures }) =>
+            figures === null ? null : (
+              <tr key={kind}>
+                <th scope="row" className="py-1 pr-4 font-normal">
+                  {rungWords[kind]}
+                </th>
+                <td className="pr-4">{figures.version}</td>
+                <td className="pr-4">{figures.level}</td>
+                <td className="pr-4 whitespace-nowrap">{figures.moduleMm.toFixed(1)} mm</td>
+                <td className="pr-4 whitespace-nowrap">{plural(figures.charactersUntilGrowth, 'character')}</td>
+                <td className="whitespace-nowrap">{figures.charactersToShrink === null ? 'there is none' : `${plural(figures.charactersToShrink, 'character')} fewer`}</td>
+              </tr>
+            ),
+          )}
+        </tbody>
+      </table>
     </div>
   );
 }

@@ -20,6 +20,10 @@ export interface Opening {
 
 export const alwaysOpen: Opening = { from: null, until: null, hours: [] };
 
+export function isAlwaysOpen({ from, until, hours }: Opening): boolean {
+  return from === null && until === null && hours.length === 0;
+}
+
 export const openingProblems = ['no-such-time', 'until-before-from', 'no-day', 'too-many-hours'] as const;
 export type OpeningProblem = (typeof openingProblems)[number];
 const mostHours = 14;
