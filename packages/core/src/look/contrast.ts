@@ -1,0 +1,110 @@
+/**
+ * Would a reader tell the dark modules from the light ones? Symbol contrast and modulation as ISO/IEC 15415 defines them (7.8.3,
+ * 7.8.4), from reflectances as printed: in colour, and in grey, since many school printers have no colour. A gradient is judged
+ * at its worst point. What passes is this core's own measure of its readers (docs/optics.md), stricter than the grades.
+ */
+import { fromOklch, hexOf, inGrey, luminance, rgbOf, toOklch, type HexColour, type Rgb } from './colour.js';
+
+export interface LookColours {
+  /** Of the dark modules; two for a gradient. */
+  readonly dark: readonly [HexColour] | readonly [HexColour, HexColour];
+  /** Behind them, quiet zone included. */
+  readonly light: HexColour;
+}
+
+export const prints = ['colour', 'grey'] as const;
+export type Print = (typeof prints)[number];
+
+export interface Contrast {
+  /** Reflectance of the light less that of the darkest point's rival: Rmax - Rmin, 0 to 1, at the worst point. */
+  readonly symbolContrast: number;
+  /** Least modulation over the symbol, 0 to 1. */
+  readonly modulation: number;
+  /** ISO/IEC 15415, table 4: 4 (A) to 0 (F), of symbol contrast. */
+  readonly grade: 4 | 3 | 2 | 1 | 0;
+  /** Dark and light have changed places: some readers refuse that. */
+  readonly lightOnDark: boolean;
+}
+
+export type ContrastVerdict = 'enough' | 'little' | 'too-little';
+
+/** Paper and ink as the camera model has them: nothing printed is quite white or black. */
+const paper = 0.82;
+const ink = 0.05;
+/** From 40 points on every engine measured reads; from 20 on the best of them. */
+const enough = 0.4;
+const little = 0.2;
+/** A shade of light between two modules must not fall on the wrong side of the threshold. */
+const enoughModulation = 0.5;
+
+export function contrastOf({ dark, light }: LookColours, print: Print): Contrast {
+  const background = reflectance(rgbOf(light), print);
+  const points = gradientPoints(dark).map((rgb) => reflectance(rgb, print));
+  const [least, most] = [Math.min(...points), Math.max(...points)];
+  const lightOnDark = background < (least + most) / 2;
+  // The point that differs least from what is behind it decides.
+  const worst = points.reduce((near, point) => (Math.abs(point - background) < Math.abs(near - background) ? point : near), points[0] ?? background);
+  const symbolContrast = Math.abs(background - worst);
+  const all = [background, least, most];
+  const threshold = (Math.max(...all) + Math.min(...all)) / 2;
+  const whole = Math.max(...all) - Math.min(...all);
+  const modulation = whole === 0 ? 0 : Math.min(1, (2 * Math.min(Math.abs(worst - threshold), Math.abs(background - threshold))) / whole);
+  // A gradient that crosses what is behind it hides a part of the modules altogether.
+  const crosses = least < background && most > background;
+  return { symbolContrast: crosses ? 0 : symbolContrast, modulation: crosses ? 0 : modulation, grade: gradeOf(crosses ? 0 : symbolContrast), lightOnDark };
+}
+
+/** Of both prints, the worse one. */
+export function contrastVerdict(colours: LookColours): ContrastVerdict {
+  const all = prints.map((print) => contrastOf(colours, print));
+  const least = Math.min(...all.map(({ symbolContrast }) => symbolContrast));
+  const modulation = Math.min(...all.map((contrast) => contrast.modulation));
+  if (least >= enough && modulation >= enoughModulation) return 'enough';
+  return least >= little && modulation > 0 ? 'little' : 'too-little';
+}
+
+/**
+ * The nearest colours that pass: the dark ones get darker, in OKLCH, hue kept; and only if black would not do either, the
+ * light one lighter. Null where they pass already.
+ */
+export function nearestEnough(colours: LookColours): LookColours | null {
+  if (contrastVerdict(colours) === 'enough') return null;
+  const darker = (share: number): LookColours => ({ ...colours, dark: colours.dark.map((colour) => withLightness(colour, (lightness) => lightness * (1 - share))) as unknown as LookColours['dark'] });
+  if (contrastVerdict(darker(1)) === 'enough') return darker(leastShare((share) => contrastVerdict(darker(share)) === 'enough'));
+  const both = (share: number): LookColours => ({ ...darker(1), light: withLightness(colours.light, (lightness) => lightness + (1 - lightness) * share) });
+  return both(leastShare((share) => contrastVerdict(both(share)) === 'enough'));
+}
+
+/** Bisection down to a step that no eye sees. @param passes true for 1 */
+function leastShare(passes: (share: number) => boolean): number {
+  let [fails, works] = [0, 1];
+  for (let step = 0; step < 10; step += 1) {
+    const middle = (fails + works) / 2;
+    if (passes(middle)) works = middle;
+    else fails = middle;
+  }
+  return works;
+}
+
+function withLightness(colour: HexColour, change: (lightness: number) => number): HexColour {
+  const oklch = toOklch(rgbOf(colour));
+  return hexOf(fromOklch({ ...oklch, lightness: change(oklch.lightness) }));
+}
+
+const gradientSteps = 8;
+
+function gradientPoints(dark: LookColours['dark']): readonly Rgb[] {
+  const [first, last] = [rgbOf(dark[0]), rgbOf(dark[1] ?? dark[0])];
+  return Array.from({ length: gradientSteps + 1 }, (_, step) => first.map((channel, index) => channel + ((last[index] ?? 0) - channel) * (step / gradientSteps)) as unknown as Rgb);
+}
+
+function reflectance(rgb: Rgb, print: Print): number {
+  return ink + (paper - ink) * luminance(print === 'grey' ? inGrey(rgb) : rgb);
+}
+
+function gradeOf(symbolContrast: number): Contrast['grade'] {
+  if (symbolContrast >= 0.7) return 4;
+  if (symbolContrast >= 0.55) return 3;
+  if (symbolContrast >= 0.4) return 2;
+  return symbolContrast >= 0.2 ? 1 : 0;
+}
