@@ -50,7 +50,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
         }
       />
       {code ? (
-        <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
+        <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
           <OnScreen page={page} />
           <div className="flex min-w-0 flex-col gap-3">
             <Sheet title={byShortLink ? 'Point a device at it' : 'Point a device at it, then say what it showed'}>
@@ -90,8 +90,8 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
   const { sizeMm, nearer } = shownSize(rehearsal.sizeMm, code.modules, Math.max(160, roomPx), scale);
   const sidePx = sizeMm * (1 + 8 / code.modules) * scale;
   return (
-    <section className="rounded-sheet border border-line bg-white p-4">
-      <div ref={room} className="flex justify-center">
+    <section className="min-w-0 rounded-sheet border border-line bg-white p-4">
+      <div ref={room} className="flex min-w-0 justify-center overflow-hidden">
         <div style={{ width: sidePx, color: '#000' }}>
           <CodePicture code={code} label="The code to be tried" className="block w-full" />
         </div>
