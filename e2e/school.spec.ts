@@ -39,5 +39,24 @@ test('the devices of the school are listed with what their cameras see', async (
   await signIn(page);
   await page.goto('/devices');
   await expect(page.getByRole('listitem')).toHaveCount(4);
+  await expect(page.getByText('Say what its scanner does')).toHaveCount(0);
   await expect(page.getByRole('listitem').filter({ hasText: 'Clamshell laptops' })).toContainText('28 in the school');
+});
+
+test('the administrator says what a scanner does, and forms know it', async ({ page }) => {
+  await signIn(page, 'pell.arkwright@fernhollow.example');
+  await page.goto('/devices');
+  const tablets = page.getByRole('listitem').filter({ hasText: 'Shared tablets' });
+  await tablets.getByText('Say what its scanner does').click();
+  await tablets.getByLabel('Shared tablets joins networks').uncheck();
+  await expect(tablets).not.toContainText('begins mails, joins networks');
+  await page.goto('/add');
+  await page.getByRole('button', { name: 'Network' }).click();
+  await page.getByLabel('Name', { exact: false }).first().fill('Guests');
+  await page.getByLabel('Password').fill('tide-at-the-pier');
+  await expect(page.getByText(/Shared tablets and Small old phones show the network as text/)).toBeVisible();
+  await page.goto('/devices');
+  await tablets.getByText('Say what its scanner does').click();
+  await tablets.getByLabel('Shared tablets joins networks').check();
+  await expect(tablets.getByLabel('Shared tablets joins networks')).toBeEnabled();
 });

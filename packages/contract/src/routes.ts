@@ -4,7 +4,7 @@
  */
 import type { AccessCheckView, AskLinkCheck, EarlierCheck, LinkCheckAsked, LinkCheckView, NewsItem } from './access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './account.js';
-import type { DeviceView } from './device.js';
+import type { ChangeDevice, DeviceView } from './device.js';
 import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
 import type { HealthView } from './health.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
@@ -43,6 +43,7 @@ export const routes = {
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
   onPaper: route<AddressesOnPaper>('GET', '/api/school/on-paper', 'administrator'),
   devices: route<readonly DeviceView[]>('GET', '/api/devices'),
+  changeDevice: route<DeviceView, ChangeDevice>('PATCH', '/api/devices/:deviceId', 'administrator'),
   classes: route<readonly SchoolClassView[]>('GET', '/api/classes'),
   createClass: route<SchoolClassView, CreateSchoolClass>('POST', '/api/classes'),
   changeClass: route<SchoolClassView, ChangeSchoolClass>('PATCH', '/api/classes/:classId'),

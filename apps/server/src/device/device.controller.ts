@@ -1,5 +1,7 @@
-import { Controller, Get } from '@nestjs/common';
+import { Body, Controller, Get, Param, Patch } from '@nestjs/common';
 import type { DeviceView } from '@hapset/contract';
+import { AdministratorOnly } from '../ownership/access.decorators.js';
+import { ChangeDeviceDto } from './device.dto.js';
 import { DeviceService } from './device.service.js';
 import { toDeviceView } from './device.view.js';
 
@@ -10,5 +12,11 @@ export class DeviceController {
   @Get()
   async list(): Promise<readonly DeviceView[]> {
     return (await this.devices.list()).map(toDeviceView);
+  }
+
+  @AdministratorOnly()
+  @Patch(':deviceId')
+  async change(@Param('deviceId') deviceId: string, @Body() { actsOn }: ChangeDeviceDto): Promise<DeviceView> {
+    return toDeviceView(await this.devices.change(deviceId, actsOn));
   }
 }

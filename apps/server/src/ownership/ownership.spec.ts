@@ -13,6 +13,7 @@ const bodies: Bodies = {
   changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', publicAddress: 'http://a.example', shortLinkHost: null, version: 1 }),
   createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
   changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
+  changeDevice: () => ({ actsOn: ['link'] }),
   keepService: ({ serviceId = '' }) => ({ description: { id: serviceId, name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] }, version: null }),
   tryService: () => ({ description: { id: 'x', name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] }, link: 'ftp://a.example' }),
   createLesson: () => lesson,
@@ -38,7 +39,7 @@ const bodies: Bodies = {
 };
 const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
 /** Ids that belong to the school are everybody's. */
-const schoolIds = new Set(['classId']);
+const schoolIds = new Set(['classId', 'deviceId']);
 /** Words among the caller's own things, and what a description calls itself: nobody else's can be named by them. */
 const ownWords = new Set(['tag', 'serviceId']);
 const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-Z]+)/g)].map(([, name]) => name ?? '');
@@ -59,7 +60,7 @@ describe('who may call what', () => {
     const [tryout] = await scene.server.ok<TryoutView[]>('Maren', 'GET', `/api/materials/${material.id}/tryouts`);
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, rehearsalKey: rehearsal.key };
+    ids = { linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 

@@ -1,11 +1,18 @@
 import { routes, type DeviceView } from '@hapset/contract';
-import { queryOptions, useQuery } from '@tanstack/react-query';
+import type { ScannerAct } from '@hapset/core';
+import { queryOptions, useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from '../api/client.js';
 import { classesQuery } from '../school-class/school-class.queries.js';
 import { deviceKeys } from './device.keys.js';
 
 export const devicesQuery = queryOptions({ queryKey: deviceKeys.list, queryFn: ({ signal }): Promise<readonly DeviceView[]> => call(routes.devices, { signal }) });
+
+/** What a scanner acts on decides about codes everywhere, so everything looks again. */
+export function useChangeDevice(deviceId: string): UseMutationResult<DeviceView, Error, readonly ScannerAct[]> {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: (actsOn: readonly ScannerAct[]) => call(routes.changeDevice, { params: { deviceId }, body: { actsOn } }), onSettled: () => client.invalidateQueries() });
+}
 
 /** Devices of a class; all of the school's without a class, or where it has none of its own. Empty until they are known. */
 export function useDevicesOf(classId: string | null): readonly DeviceView[] {
