@@ -67,7 +67,7 @@ describe('the four answers', () => {
 
   it('name verdict and steps, and keep the verdict while it is opened again', () => {
     const { opens } = toReadinessView(facts({ checks: { done: check('sign-in'), pending: check(null), steps: 2 } }));
-    expect(opens).toEqual({ state: 'stop', opening: true, verdict: 'sign-in', checkedAt: '2026-11-20T09:00:00.000Z', stale: false, steps: 2, inTheCode: false });
+    expect(opens).toEqual({ state: 'stop', opening: true, verdict: 'sign-in', checkedAt: '2026-11-20T09:00:00.000Z', stale: false, steps: 2, inTheCode: false, closed: false });
     expect(toReadinessView(facts({ checks: { done: check('open'), pending: null, steps: 0 } })).opens).toMatchObject({ state: 'done', opening: false, steps: 0 });
   });
 
