@@ -6,11 +6,10 @@ import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/comm
 import type { AccessCheckState, LiveEvent } from '@hapset/contract';
 import { Observable, Subject } from 'rxjs';
 import { DataSource } from 'typeorm';
+import { changedLately, overlapSeconds } from '../database/changed-lately.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 
 const lookMs = 300;
-/** Changes become visible in another order than they were made; those of the last moments are looked at again. */
-const overlapSeconds = 3;
 const aliveMs = 20_000;
 
 interface ChangedRow {
@@ -86,12 +85,12 @@ export class LiveEventsService implements BeforeApplicationShutdown {
     const rows = (await this.dataSource.query(
       `SELECT checks.id, checks.material_id AS materialId, materials.owner_id AS ownerId, checks.state
        FROM access_checks checks JOIN materials ON materials.id = checks.material_id
-       WHERE checks.changed_at >= NOW(3) - INTERVAL ${overlapSeconds} SECOND`,
+       WHERE ${changedLately('checks.changed_at')}`,
     )) as ChangedRow[];
     const tried = (await this.dataSource.query(
       `SELECT tryouts.id, tryouts.material_id AS materialId, materials.owner_id AS ownerId, tryouts.page_opened AS pageOpened
        FROM tryouts JOIN materials ON materials.id = tryouts.material_id
-       WHERE tryouts.changed_at >= NOW(3) - INTERVAL ${overlapSeconds} SECOND`,
+       WHERE ${changedLately('tryouts.changed_at')}`,
     )) as TriedRow[];
     const now = Date.now();
     for (const { id, materialId, ownerId, state } of rows) this.tell(`${id} ${state}`, { ownerId, event: { type: 'check', materialId, state } }, now);

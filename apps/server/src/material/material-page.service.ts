@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MaterialPage, MaterialView, StationPlace } from '@hapset/contract';
-import { ladderOf, levelChoices, shortAddress } from '@hapset/core';
+import { ladderOf, levelChoices, shortAddress, slugLengths } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { toAccessCheckView } from '../access-check/access-check.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
@@ -20,7 +20,7 @@ import { toMaterialView } from './material.view.js';
 
 const sheetsShown = 5;
 /** Stands for a short link that is not made yet: as long, and of the same mode. */
-const slugToCome = 'XXXXX';
+const slugToCome = 'K'.repeat(slugLengths.least);
 
 @Injectable()
 export class MaterialPageService {

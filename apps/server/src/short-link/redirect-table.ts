@@ -5,14 +5,12 @@
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { isAlwaysOpen, type Opening } from '@hapset/core';
 import { DataSource } from 'typeorm';
-import type { AppLogger } from '../logging/logger.token.js';
-import { LOGGER } from '../logging/logger.token.js';
+import { changedLately } from '../database/changed-lately.js';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { addressOf } from '../material/material-address.js';
 import { SchoolService } from '../school/school.service.js';
 
 const lookMs = 300;
-/** Changes become visible in another order than they were made; those of the last moments are looked at again. */
-const overlapSeconds = 3;
 
 export interface Redirect {
   readonly slug: string;
@@ -42,7 +40,7 @@ interface Row {
   readonly link: string | null;
   readonly pageToken: string | null;
   readonly removedAt: Date | null;
-  readonly opening: string | Opening;
+  readonly opening: Opening;
   readonly tryingSince: Date | null;
   readonly tryingUntil: Date | null;
 }
@@ -107,7 +105,7 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
     const hosts = [shortLinkHost, ...(formerShortHosts ?? [])].filter((host) => host !== null).map((host) => host.toLowerCase());
     this.known = { version, name, timeZone, publicAddress, hosts: new Set(hosts), ownHost: new URL(publicAddress).host.toLowerCase() };
     // Addresses of kept pages hang on the school's own: with another one all are read anew.
-    this.put(before === version ? await this.rows(`WHERE links.changed_at >= NOW(3) - INTERVAL ${overlapSeconds} SECOND`) : await this.rows(''));
+    this.put(before === version ? await this.rows(`WHERE ${changedLately('links.changed_at')}`) : await this.rows(''));
   }
 
   private async rows(where: string, values: readonly string[] = []): Promise<readonly Row[]> {
@@ -121,7 +119,6 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
 }
 
 function toRedirect({ slug, materialId, link, pageToken, removedAt, opening, tryingSince, tryingUntil }: Row, publicAddress: string): Redirect {
-  const read = typeof opening === 'string' ? (JSON.parse(opening) as Opening) : opening;
   const address = materialId === null || removedAt !== null ? null : addressOf({ link, pageToken }, publicAddress);
   return {
     slug,
@@ -129,7 +126,7 @@ function toRedirect({ slug, materialId, link, pageToken, removedAt, opening, try
     // As a header carries it: characters beyond ASCII escaped (RFC 9110, 10.2.2).
     target: address === null ? null : URL.canParse(address) ? new URL(address).href : null,
     kept: pageToken !== null,
-    opening: isAlwaysOpen(read) ? null : read,
+    opening: isAlwaysOpen(opening) ? null : opening,
     trying: tryingSince && tryingUntil ? { since: tryingSince.getTime(), until: tryingUntil.getTime() } : null,
   };
 }

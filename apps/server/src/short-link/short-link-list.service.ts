@@ -1,7 +1,7 @@
 /** The list of a teacher's short links, with what became of each. */
 import { Injectable } from '@nestjs/common';
 import { limits, shortLinkFilters, type ShortLinkFilter, type ShortLinkRow, type ShortLinksPage } from '@hapset/contract';
-import { letsIn, shortAddress, type AccessVerdict } from '@hapset/core';
+import { accessVerdicts, letsIn, shortAddress, type AccessVerdict } from '@hapset/core';
 import Papa from 'papaparse';
 import { DataSource } from 'typeorm';
 import { addressOf } from '../material/material-address.js';
@@ -42,7 +42,7 @@ const conditions: Readonly<Record<ShortLinkFilter, string>> = {
   'on-paper': "EXISTS (SELECT 1 FROM sheets WHERE sheets.material_id = materials.id AND JSON_VALUE(sheets.content, '$.payload') LIKE CONCAT('%/', links.slug))",
   'taken-down': 'materials.removed_at IS NOT NULL',
 };
-const opensFor: readonly AccessVerdict[] = ['open', 'open-editable', 'partial', 'obstructed', 'organisation'].filter((verdict): verdict is AccessVerdict => letsIn(verdict as AccessVerdict) || verdict === 'organisation');
+const opensFor = accessVerdicts.filter((verdict) => letsIn(verdict) || verdict === 'organisation');
 const exportedAtMost = 20_000;
 
 @Injectable()

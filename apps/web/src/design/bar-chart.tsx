@@ -9,15 +9,15 @@ export function BarChart({ label, labels, values }: { readonly label: string; re
   useEffect(() => {
     if (!canvas.current) return;
     const style = getComputedStyle(document.documentElement);
-    const [ink, line, muted] = ['--color-ink', '--color-line', '--color-muted'].map((name) => style.getPropertyValue(name).trim());
+    const token = (name: string): string => style.getPropertyValue(`--color-${name}`).trim();
     const chart = new Chart(canvas.current, {
       type: 'bar',
-      data: { labels: [...labels], datasets: [{ data: [...values], backgroundColor: ink ?? '#1d232e', maxBarThickness: 18, borderRadius: 2 }] },
+      data: { labels: [...labels], datasets: [{ data: [...values], backgroundColor: token('ink'), maxBarThickness: 18, borderRadius: 2 }] },
       options: {
         animation: false,
         responsive: true,
         maintainAspectRatio: false,
-        scales: { x: { grid: { display: false }, ticks: { color: muted ?? '#656874', maxRotation: 0 } }, y: { beginAtZero: true, grid: { color: line ?? '#e4ddcf' }, ticks: { precision: 0, color: muted ?? '#656874' } } },
+        scales: { x: { grid: { display: false }, ticks: { color: token('muted'), maxRotation: 0 } }, y: { beginAtZero: true, grid: { color: token('line') }, ticks: { precision: 0, color: token('muted') } } },
       },
     });
     return () => chart.destroy();

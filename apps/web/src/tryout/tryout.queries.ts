@@ -15,17 +15,20 @@ export function useListen(materialId: string): UseMutationResult<TryoutListening
   return useMutation({ mutationFn: () => call(routes.listenForTryout, { params: { materialId } }) });
 }
 
-export function useTellTryout(materialId: string): UseMutationResult<unknown, Error, TellTryout> {
+/** Whatever it does, the list of tryouts is asked for again. */
+function useTryoutChange<Wish>(materialId: string, change: (wish: Wish) => Promise<unknown>): UseMutationResult<unknown, Error, Wish> {
   const client = useQueryClient();
-  return useMutation({ mutationFn: (body: TellTryout) => call(routes.tellTryout, { params: { materialId }, body }), onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }) });
+  return useMutation({ mutationFn: change, onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }) });
+}
+
+export function useTellTryout(materialId: string): UseMutationResult<unknown, Error, TellTryout> {
+  return useTryoutChange(materialId, (body) => call(routes.tellTryout, { params: { materialId }, body }));
 }
 
 export function useSayDevice(materialId: string): UseMutationResult<unknown, Error, { readonly tryoutId: string; readonly deviceId: string | null }> {
-  const client = useQueryClient();
-  return useMutation({ mutationFn: ({ tryoutId, deviceId }) => call(routes.changeTryout, { params: { tryoutId }, body: { deviceId } }), onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }) });
+  return useTryoutChange(materialId, ({ tryoutId, deviceId }) => call(routes.changeTryout, { params: { tryoutId }, body: { deviceId } }));
 }
 
 export function useRemoveTryout(materialId: string): UseMutationResult<unknown, Error, string> {
-  const client = useQueryClient();
-  return useMutation({ mutationFn: (tryoutId: string) => call(routes.removeTryout, { params: { tryoutId } }), onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }) });
+  return useTryoutChange(materialId, (tryoutId) => call(routes.removeTryout, { params: { tryoutId } }));
 }

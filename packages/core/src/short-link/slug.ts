@@ -100,7 +100,7 @@ function checkOf(body: readonly number[]): number {
 
 /** Digits and letters as they are read when somebody looks for a word. */
 const readAs: Readonly<Record<string, string>> = { '3': 'E', '4': 'A', '6': 'G', '7': 'T', '9': 'G', '2': 'Z', V: 'U' };
-const unwanted = /FUCK|FCK|FUK|CUNT|CNT|NGR|NEGR|FAG|FGT|GAY|WTF|KKK|DCK|PNC?S|TWAT|TWT|PRN|RAPE|HATE|DEAD|NAZ|HH|JUD|TT[ZT]|CRAP|DRUG|XXX|WANK|WNK|TURD|PUTA|HURE|MERD|KRK|CACA|KACK/;
+const unwanted = /FUCK|FCK|FUK|CUNT|CNT|NGR|NEGR|FAG|FGT|GAY|WTF|KKK|DCK|PNC?S|TWAT|TWT|PRN|RAPE|HATE|DEAD|NAZ|HH|JUD|TT[ZT]|CRAP|DRUG|X{3}|WANK|WNK|TURD|PUTA|HURE|MERD|KRK|CACA|KACK/;
 
 function isUnwanted(slug: string): boolean {
   return unwanted.test(slug) || unwanted.test([...slug].map((character) => readAs[character] ?? character).join('')) || /69|666|G?88/.test(slug);
