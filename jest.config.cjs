@@ -21,7 +21,7 @@ const project = (displayName, rootDir, more = {}) => ({
   transform: { '^.+\\.ts$': swc('ts', false), '^.+\\.tsx$': swc('ts', true), '/node_modules/.+\\.m?js$': swc('js') },
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
   resolver: `${__dirname}/scripts/jest-resolver.cjs`,
-  moduleNameMapper: { '^@hapset/core/re2$': `${__dirname}/packages/core/src/service/re2-pattern.ts`, '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts` },
+  moduleNameMapper: { '^@hapset/core/re2$': `${__dirname}/packages/core/src/service/re2-pattern.ts`, '^@hapset/core/icons$': `${__dirname}/packages/core/src/look/icons.ts`, '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts` },
   ...more,
 });
 

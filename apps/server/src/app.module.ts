@@ -12,6 +12,8 @@ import { HealthModule } from './health/health.module.js';
 import { LessonModule } from './lesson/lesson.module.js';
 import type { AppLogger } from './logging/logger.token.js';
 import { LinkCheckModule } from './link-check/link-check.module.js';
+import { LookModule } from './look/look.module.js';
+import { PictureModule } from './picture/picture.module.js';
 import { LiveEventsModule } from './live-events/live-events.module.js';
 import { MaterialModule } from './material/material.module.js';
 import { NewsModule } from './news/news.module.js';
@@ -40,6 +42,7 @@ export class AppModule {
         DeviceModule,
         ServiceDescriptionModule,
         SchoolClassModule,
+        LookModule,
         FileModule,
         MaterialModule,
         StudentPageModule,
@@ -52,6 +55,7 @@ export class AppModule {
         LiveEventsModule,
         RehearsalModule,
         SheetModule,
+        PictureModule,
         HealthModule,
       ],
       controllers: [AccessCheckController],

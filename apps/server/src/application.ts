@@ -64,7 +64,7 @@ function serveWeb(server: NestExpressApplication, folder: string): void {
   server.use(express.static(folder, { index: false, maxAge: 0 }));
   const page = join(folder, 'index.html');
   server.use((request: Request, response: Response, next: NextFunction) => {
-    const asksForPage = (request.method === 'GET' || request.method === 'HEAD') && !/^\/(?:api|p|k)\//.test(request.path) && existsSync(page);
+    const asksForPage = (request.method === 'GET' || request.method === 'HEAD') && !/^\/(?:api|p|k|c)\//.test(request.path) && existsSync(page);
     if (asksForPage) response.sendFile(page, { headers: { 'Cache-Control': 'no-cache' } });
     else next();
   });

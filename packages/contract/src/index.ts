@@ -12,6 +12,8 @@ export * from './material.js';
 export * from './readiness.js';
 export * from './lesson.js';
 export * from './health.js';
+export * from './look.js';
+export * from './picture.js';
 export * from './short-link.js';
 export * from './symbol.js';
 export * from './tryout.js';

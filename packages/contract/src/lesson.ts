@@ -1,4 +1,5 @@
 import type { ReadinessSummary } from '@hapset/core';
+import type { LookChoice } from './look.js';
 import type { CodeView, MaterialView, NewMaterial, RehearsalView } from './material.js';
 import type { ReadinessView } from './readiness.js';
 
@@ -14,6 +15,8 @@ export interface LessonView {
   readonly place: string;
   /** How far from the wall students stand, metres. */
   readonly viewingDistanceM: number;
+  /** Of all its stations but those with one of their own; null for what the school says. */
+  readonly look: LookChoice;
   readonly version: number;
 }
 

@@ -19,4 +19,6 @@ export const limits = {
   viewingDistanceM: { least: 0.2, most: 30 },
   shelfPage: 60,
   lessonsPage: 60,
+  lookNameLength: 60,
+  looks: 200,
 } as const;

@@ -1,7 +1,9 @@
-import type { AddressCarry, AddressRole, Carry, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LevelChoice, LinkKind, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { AddressCarry, AddressRole, Carry, CodeDrawing, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LevelChoice, LinkKind, LookDesign, MaterialKind, PaperFormat, Repair } from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
 import type { KeptView } from './kept.js';
 import type { DeviceView } from './device.js';
+import type { CodeLookView, LookChoice } from './look.js';
+import type { PicturesView } from './picture.js';
 import type { ShortLinkView } from './short-link.js';
 import type { ReadinessView } from './readiness.js';
 
@@ -44,6 +46,8 @@ export interface ChangeMaterial {
   readonly carry?: AddressCarry;
   /** Null for the highest that costs nothing. */
   readonly level?: ErrorCorrectionLevel | null;
+  /** Null for what lesson or school say. */
+  readonly look?: LookChoice;
 }
 
 /** A link in the light of its service's description. */
@@ -70,6 +74,8 @@ export interface MaterialView {
   readonly carry: AddressCarry;
   /** Chosen by hand; null for the highest that costs nothing. */
   readonly level: ErrorCorrectionLevel | null;
+  /** Of its own; null for what lesson or school say. */
+  readonly look: LookChoice;
   /** Address of its page, where the school's own server keeps it. */
   readonly pageAddress: string | null;
   readonly shownUntil: string | null;
@@ -81,7 +87,7 @@ export interface MaterialView {
   readonly version: number;
 }
 
-/** The code of a material, as far as figures go; its modules come with it, packed. */
+/** The code of a material: its figures, and how it is drawn in its look. */
 export interface CodeView {
   readonly carry: Carry;
   readonly payload: string;
@@ -93,8 +99,7 @@ export interface CodeView {
   readonly charactersUntilGrowth: number;
   /** Characters to remove for the next coarser step; null where there is none. */
   readonly charactersToShrink: number | null;
-  /** SVG path data, one unit a module, without quiet zone. */
-  readonly path: string;
+  readonly drawing: CodeDrawing;
 }
 
 /** A row of the shelf. */
@@ -139,6 +144,9 @@ export interface MaterialPage {
   readonly levels: readonly LevelChoice[];
   /** Null until one was made. */
   readonly shortLink: ShortLinkView | null;
+  readonly look: CodeLookView;
+  /** Null where no code holds the payload. */
+  readonly pictures: PicturesView | null;
   readonly check: AccessCheckView | null;
   readonly readiness: ReadinessView;
   readonly rehearsal: RehearsalView;
@@ -147,11 +155,13 @@ export interface MaterialPage {
 }
 
 export interface RehearsalView {
-  /** Names what is rehearsed: payload, size and devices. Results are handed in under it. */
+  /** Names what is rehearsed: payload, level, look, size and devices. Results are handed in under it. */
   readonly key: string;
   readonly sizeMm: number;
   readonly distanceM: number;
   readonly devices: readonly DeviceView[];
+  /** How the code looks; null for black squares on white. */
+  readonly look: LookDesign | null;
   /** Null until it was rehearsed as it is now. */
   readonly results: readonly RehearsalResult[] | null;
   readonly rehearsedAt: string | null;

@@ -1,4 +1,4 @@
-import type { AccessVerdict, AnswerState, Carry, Grain, PaperChange, ScannerAct } from '@hapset/core';
+import type { AccessVerdict, AnswerState, Carry, Grain, LookReason, PaperChange, ScannerAct } from '@hapset/core';
 
 /** The four answers with the figures behind them: what the bench shows. */
 export interface ReadinessView {
@@ -35,6 +35,8 @@ export interface ReadinessView {
     readonly devices: number;
     /** Names of the devices that don't reach the distance. */
     readonly fallShort: readonly string[];
+    /** What its look leaves to be desired, worst first. */
+    readonly look: readonly LookReason[];
   };
   readonly paper: {
     readonly state: AnswerState;

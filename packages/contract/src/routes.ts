@@ -7,6 +7,8 @@ import type { SessionView, SignIn, WelcomeView } from './account.js';
 import type { ChangeDevice, DeviceView } from './device.js';
 import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
 import type { HealthView } from './health.js';
+import type { AllowLook, BringLookPicture, ChangeLook, ChooseLook, CreateLook, LookPictureView, LookRules, LooksView, LookView } from './look.js';
+import type { ShowWebPicture } from './picture.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
 import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
@@ -53,6 +55,16 @@ export const routes = {
   removeService: route<null>('DELETE', '/api/services/:serviceId', 'administrator'),
   tryService: route<ServiceTryoutView, TryService>('POST', '/api/service-tryouts', 'administrator'),
 
+  looks: route<LooksView>('GET', '/api/looks'),
+  createLook: route<LookView, CreateLook>('POST', '/api/looks'),
+  changeLook: route<LookView, ChangeLook>('PUT', '/api/looks/:lookId'),
+  removeLook: route<null>('DELETE', '/api/looks/:lookId'),
+  restoreLook: route<null>('POST', '/api/looks/:lookId/restore'),
+  allowLook: route<LookView, AllowLook>('PATCH', '/api/looks/:lookId', 'administrator'),
+  changeLookRules: route<LooksView, LookRules>('PUT', '/api/look-rules', 'administrator'),
+  bringLookPicture: route<LookPictureView, BringLookPicture>('POST', '/api/look-pictures'),
+  lookPicture: route<Blob>('GET', '/api/look-pictures/:lookPictureId'),
+
   lessons: route<LessonsPage>('GET', '/api/lessons'),
   createLesson: route<CreatedView, CreateLesson>('POST', '/api/lessons'),
   bench: route<BenchView>('GET', '/api/lessons/:lessonId'),
@@ -61,6 +73,9 @@ export const routes = {
   restoreLesson: route<null>('POST', '/api/lessons/:lessonId/restore'),
   addStations: route<AddedView, AddStations>('POST', '/api/lessons/:lessonId/stations'),
   orderStations: route<null, OrderStations>('PUT', '/api/lessons/:lessonId/station-order'),
+  chooseLessonLook: route<LessonView, ChooseLook>('PUT', '/api/lessons/:lessonId/look'),
+  /** All codes of a lesson as pictures in a ZIP file. */
+  lessonPictures: route<Blob>('GET', '/api/lessons/:lessonId/pictures'),
   openLesson: route<null>('POST', '/api/lessons/:lessonId/access-checks'),
   stopOpeningLesson: route<null>('DELETE', '/api/lessons/:lessonId/access-checks'),
 
@@ -70,8 +85,7 @@ export const routes = {
   restoreStation: route<null>('POST', '/api/stations/:stationId/restore'),
   saveStationRehearsal: route<null, SaveRehearsal>('PUT', '/api/stations/:stationId/rehearsals/:rehearsalKey'),
   makeStationSheet: route<SheetView, MakeSheet>('POST', '/api/stations/:stationId/sheets'),
-  stationSvg: route<string>('GET', '/api/stations/:stationId/code.svg'),
-  stationPng: route<string>('GET', '/api/stations/:stationId/code.png'),
+  stationPicture: route<Blob>('GET', '/api/stations/:stationId/picture'),
 
   shelf: route<ShelfPage>('GET', '/api/materials'),
   createMaterials: route<CreatedMaterials, CreateMaterials>('POST', '/api/materials'),
@@ -84,8 +98,8 @@ export const routes = {
   checkPicture: route<Blob>('GET', '/api/access-checks/:accessCheckId/picture'),
   saveMaterialRehearsal: route<null, SaveRehearsal>('PUT', '/api/materials/:materialId/rehearsals/:rehearsalKey'),
   makeMaterialSheet: route<SheetView, MakeSheet>('POST', '/api/materials/:materialId/sheets'),
-  materialSvg: route<string>('GET', '/api/materials/:materialId/code.svg'),
-  materialPng: route<string>('GET', '/api/materials/:materialId/code.png'),
+  materialPicture: route<Blob>('GET', '/api/materials/:materialId/picture'),
+  showWebPicture: route<null, ShowWebPicture>('PUT', '/api/materials/:materialId/web-picture'),
 
   shortLinks: route<ShortLinksPage>('GET', '/api/short-links'),
   shortLinksCsv: route<string>('GET', '/api/short-links.csv'),
@@ -117,6 +131,8 @@ export const routes = {
   studentPage: route<string>('GET', '/p/:pageToken', 'anyone'),
   keptBytes: route<Blob>('GET', '/k/:fileToken', 'anyone'),
   keptVariant: route<Blob>('GET', '/k/:fileToken/:variant', 'anyone'),
+  /** A code for web pages of others: `<token>.png` or `<token>.svg`. */
+  webPicture: route<Blob>('GET', '/c/:pictureName', 'anyone'),
 
   /** What stopped opening for students lately. */
   news: route<readonly NewsItem[]>('GET', '/api/news'),

@@ -62,10 +62,18 @@ export { dependencies, ladderOf, rungReasons, type Dependency, type Ladder, type
 export { levelChoices, repairedPercent, type LevelChoice } from './symbol/levels.js';
 export type { SymbolFigures } from './symbol/figures.js';
 export { growthSteps, type GrowthStep, type GrowthSteps } from './symbol/steps.js';
-export { inTheHandMm, readsInTheHand, tooFineInTheHand } from './optics/in-the-hand.js';
+export { documentSizesMm, inTheHandMm, readsInTheHand, tooFineInTheHand } from './optics/in-the-hand.js';
 export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './scanner/acts.js';
 export { grainOf, grains, type Grain } from './symbol/grain.js';
-export { outlinePath, codeSvg, codePixels } from './look/outline.js';
+export { captionPlaces, finderShapes, frameForms, gradientWays, lookColours, lookLimits, moduleShapes, plainLook, readLook, withColours, type CaptionPlace, type FinderShape, type FrameForm, type GradientWay, type LookCaption, type LookCentre, type LookDesign, type ModuleShape } from './look/look.js';
+export { drawCode, drawingSize, plainDrawing, type CodeDrawing, type DrawnShape, type Paint } from './look/drawing.js';
+export type { Surround } from './look/frame.js';
+export type { IconNode } from './look/icon-strokes.js';
+export { drawingSvg } from './look/code-svg.js';
+export { codeBits, codePixels, isTwoColours } from './look/pixels.js';
+export { freeLevel, judgeLook, lookReasons, mendedColours, standing, type LookJudgement, type LookReason } from './look/judge-look.js';
+export { contrastOf, contrastVerdict, prints, type Contrast, type ContrastVerdict, type Print } from './look/contrast.js';
+export { centreLeaves, largestCentre, spareRepair, type SpareRepair } from './symbol/spare-repair.js';
 
 export { focalLengthPx, pixelsPerModule, readerEngineNames, type DeviceProfile, type ReaderEngineName } from './optics/device.js';
 export { neededPixelsPerModule, predictReachM, sizeForDistanceMm, smallestPosterCodeMm } from './optics/predictor.js';
@@ -77,7 +85,7 @@ export { layoutPoster, largestPosterCodeMm, type CodeBox, type PosterLayout, typ
 export { fitText, lineHeightMm, sheetFonts, type MeasureText, type SheetFont } from './sheet/text.js';
 export { fileName } from './sheet/file-name.js';
 
-export { answerStates, isStale, opensState, readsAnswer, paperAnswer, paperChanges, studentAccounts, type AnswerState, type DeviceReach, type PaperAnswer, type PaperChange, type ReadsAnswer, type StudentAccounts } from './readiness/answer.js';
+export { answerStates, isStale, opensState, readsAnswer, paperAnswer, paperChanges, studentAccounts, worse, type AnswerState, type DeviceReach, type PaperAnswer, type PaperChange, type ReadsAnswer, type StudentAccounts } from './readiness/answer.js';
 export { summarise, type FourStates, type ReadinessSummary } from './readiness/summary.js';
 
 export { groupedSlug, isSlug, lengthFor, normalSlug, slipsOf, slugAlphabet, slugLengths, slugOf } from './short-link/slug.js';

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { codePixels, planSymbol, rehearseDevice, renderFrame, type DeviceProfile, type SymbolPlan } from '@hapset/core';
+import { codePixels, finderShapes, gradientWays, judgeLook, moduleShapes, plainLook, planSymbol, rehearseDevice, renderFrame, type DeviceProfile, type LookDesign, type SymbolPlan } from '@hapset/core';
+import jsqr from 'jsqr';
 import { createZbarReader, createZxingReader, decodeBytes, type ReaderEngine } from './index.js';
 
 const camera: DeviceProfile = { id: 'd', name: 'Tablet', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.7, noiseGrey: 5, engine: 'zxing' };
@@ -51,6 +52,55 @@ describe('reader engines', () => {
     }
     expect(failed).toEqual([]);
   }, 240_000);
+
+  describe('meet looks', () => {
+    const symbol = plan('https://cofferlane.example/leaf/field-guide');
+    /** Frames of ten that each engine reads, at five pixels a module, turned and shifted a little from frame to frame. */
+    const readOfTen = async (look: LookDesign): Promise<readonly number[]> => {
+      const distanceM = (camera.previewWidthPx / (2 * Math.tan(Math.PI / 6))) * (120 / (symbol.modules * 5)) / 1000;
+      const counts = engines.map(() => 0);
+      for (let at = 0; at < 10; at += 1) {
+        const frame = renderFrame({ ...symbol, look }, 120, camera, { distanceM: distanceM * (1 + at * 0.004), tiltDeg: (at * 3) % 25, rollDeg: at - 5, shiftXPx: at * 1.3, shiftYPx: at * -0.7, seed: at + 1 });
+        for (const [index, engine] of engines.entries()) if ((await engine.read(frame))?.text === symbol.payload) counts[index] = (counts[index] ?? 0) + 1;
+      }
+      return counts;
+    };
+
+    it('and read every form in nearly every frame', async () => {
+      for (const [index, modules] of moduleShapes.entries()) {
+        for (const finders of finderShapes) {
+          const look: LookDesign = { ...plainLook, modules, finders, ink: '#123a6b', inkTo: index % 2 === 0 ? '#7a1f3d' : null, way: gradientWays[index % 4] ?? 'down', centre: { sort: 'icon', icon: 'shell', side: null } };
+          expect(judgeLook(symbol, look).state).toBe('done');
+          const read = await readOfTen(look);
+          expect([modules, finders, Math.min(...read) >= 8]).toEqual([modules, finders, true]);
+        }
+      }
+    });
+
+    // Each is called unreadable; each is lost on at least one of the engines in more than half of the frames.
+    const unreadable: readonly (readonly [string, Partial<LookDesign>])[] = [
+      ...['#e0e0e0', '#e8e8e8', '#f0f0f0', '#ffe680', '#ffef9a', '#d8f0d8', '#cfe8ff', '#ffe0e8', '#f5e6ff', '#e6fffa'].map((ink) => [`${ink} on white`, { ink }] as const),
+      ...['#000000', '#181818', '#202020', '#303030', '#401020', '#102040'].map((ground) => [`white on ${ground}`, { ink: '#ffffff', ground }] as const),
+      ...['#303030', '#404040', '#502030', '#203050', '#505050'].map((ground) => [`black on ${ground}`, { ink: '#000000', ground }] as const),
+      ...([['#d02020', '#3a8f3a'], ['#2b7fbf', '#7a7a7a'], ['#a05a00', '#008080'], ['#c04080', '#609060'], ['#7050c0', '#5a7a30']] as const).map(([ink, ground]) => [`${ink} on ${ground}`, { ink, ground }] as const),
+      ...gradientWays.map((way) => [`${way} from light to lighter`, { ink: '#d8d8d8', inkTo: '#ffffff', way }] as const),
+      ...[0.42, 0.46, 0.5].map((side) => [`a centre of ${side}`, { centre: { sort: 'icon' as const, icon: 'shell', side } }] as const),
+    ];
+    it.each(unreadable)('and lose %s, which is called unreadable', async (_, change) => {
+      const look: LookDesign = { ...plainLook, ...change };
+      expect(judgeLook(symbol, look).state).toBe('stop');
+      expect(Math.min(...(await readOfTen(look)))).toBeLessThan(5);
+    });
+    it('more than thirty such', () => expect(unreadable.length).toBeGreaterThanOrEqual(30));
+
+    it('and refuse light on dark, which an independent reader takes', async () => {
+      const frame = codePixels(symbol, 4);
+      const grey = frame.grey.map((level) => 255 - level);
+      for (const engine of engines) expect(await engine.read({ widthPx: frame.widthPx, heightPx: frame.widthPx, grey })).toBeNull();
+      const rgba = Uint8ClampedArray.from({ length: grey.length * 4 }, (_, index) => (index % 4 === 3 ? 255 : (grey[index >> 2] ?? 0)));
+      expect(jsqr(rgba, frame.widthPx, frame.widthPx)?.data).toBe(symbol.payload);
+    });
+  });
 
   it('find nothing in a frame without a code', async () => {
     const grey = new Uint8Array(320 * 240).fill(180);

@@ -11,6 +11,8 @@ import { KeptFile } from '../file/kept-file.entity.js';
 import { StoredContent } from '../file/stored-content.entity.js';
 import { Job } from '../job/job.entity.js';
 import { Lesson } from '../lesson/lesson.entity.js';
+import { LookPicture } from '../look/look-picture.entity.js';
+import { Look } from '../look/look.entity.js';
 import { Material } from '../material/material.entity.js';
 import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
 import { ScheduledOpening } from '../opening-schedule/scheduled-opening.entity.js';
@@ -32,10 +34,11 @@ import { KeptHere1792100000000 } from './migrations/1792100000000-kept-here.js';
 import { AccessInDepth1793000000000 } from './migrations/1793000000000-access-in-depth.js';
 import { CarryByChoice1793100000000 } from './migrations/1793100000000-carry-by-choice.js';
 import { ShortLinks1794000000000 } from './migrations/1794000000000-short-links.js';
+import { Looks1795000000000 } from './migrations/1795000000000-looks.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, Tryout];
-export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000, ShortLinks1794000000000];
+export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, Tryout, Look, LookPicture];
+export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000, ShortLinks1794000000000, Looks1795000000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

@@ -5,11 +5,9 @@ import { summarise, type FourStates } from '@hapset/core';
 import type { Material } from '../material/material.entity.js';
 import { toMaterialView } from '../material/material.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
-import type { Place } from '../readiness/standing.js';
 import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { StationService } from '../station/station.service.js';
-import type { Lesson } from './lesson.entity.js';
 import { LessonService, type LessonCursor } from './lesson.service.js';
 import { toLessonView } from './lesson.view.js';
 
@@ -25,7 +23,7 @@ export class BenchService {
 
   async bench(lessonId: string): Promise<BenchView> {
     const lesson = await this.lessons.require(lessonId);
-    const standings = await this.readiness.of(await this.placesOf([lesson]));
+    const standings = await this.readiness.of(await this.stations.placesOf([lesson]));
     const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
     const links = standings.filter((standing) => !standing.readiness.opens.inTheCode);
     const opened = links.map((standing) => standing.readiness.opens.checkedAt);
@@ -42,21 +40,13 @@ export class BenchService {
   async list(ownerId: string, after: string | null): Promise<LessonsPage> {
     const lessons = await this.lessons.list(ownerId, after === null ? null : readCursor(after));
     const shown = lessons.slice(0, limits.lessonsPage);
-    const standings = await this.readiness.of(await this.placesOf(shown));
+    const standings = await this.readiness.of(await this.stations.placesOf(shown));
     const rows: LessonRow[] = shown.map((lesson) => ({
       ...toLessonView(lesson),
       summary: summarise(standings.filter((standing) => standing.place.lesson?.id === lesson.id).map(fourStates)),
     }));
     const last = shown.at(-1);
     return { rows, next: lessons.length > shown.length && last ? `${last.date ?? ''}~${last.id}` : null };
-  }
-
-  private async placesOf(lessons: readonly Lesson[]): Promise<Place[]> {
-    const stations = await this.stations.of(lessons.map((lesson) => lesson.id));
-    return stations.flatMap((station) => {
-      const lesson = lessons.find((candidate) => candidate.id === station.lessonId);
-      return lesson ? [{ material: station.material, station, lesson }] : [];
-    });
   }
 }
 

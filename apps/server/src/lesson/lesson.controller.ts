@@ -1,7 +1,9 @@
-import { Body, Controller, Delete, Get, Param, Patch, Post, Query } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Param, Patch, Post, Put, Query } from '@nestjs/common';
 import type { BenchView, CreatedView, LessonsPage, LessonView } from '@hapset/contract';
 import type { Account } from '../account/account.entity.js';
 import { Who } from '../ownership/who.decorator.js';
+import { ChooseLookDto } from '../look/look.dto.js';
+import { LookService } from '../look/look.service.js';
 import { BenchService } from './bench.service.js';
 import { ChangeLessonDto, CreateLessonDto } from './lesson.dto.js';
 import { LessonService } from './lesson.service.js';
@@ -12,6 +14,7 @@ export class LessonController {
   constructor(
     private readonly lessons: LessonService,
     private readonly benches: BenchService,
+    private readonly looks: LookService,
   ) {}
 
   @Get()
@@ -32,6 +35,12 @@ export class LessonController {
   @Patch(':lessonId')
   async change(@Param('lessonId') lessonId: string, @Body() body: ChangeLessonDto): Promise<LessonView> {
     return toLessonView(await this.lessons.change(lessonId, body));
+  }
+
+  @Put(':lessonId/look')
+  async chooseLook(@Param('lessonId') lessonId: string, @Body() { look }: ChooseLookDto): Promise<LessonView> {
+    await this.looks.requireChoice(look);
+    return toLessonView(await this.lessons.chooseLook(lessonId, look));
   }
 
   @Delete(':lessonId')

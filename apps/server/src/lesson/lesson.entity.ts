@@ -17,6 +17,8 @@ export class Lesson {
   @Column({ ...keywordColumn(5), nullable: true }) startsAt: string | null;
   @Column({ type: 'varchar', length: 80 }) place: string;
   @Column({ type: 'double' }) viewingDistanceM: number;
+  /** Of stations without one of their own: a look's id, `plain`, or null for what the school says. */
+  @Column({ ...keywordColumn(36), nullable: true }) look: string | null;
   @Column({ type: 'int', default: 1 }) version: number;
   @Column(optionalTimeColumn) removedAt: Date | null;
 }

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { LookModule } from '../look/look.module.js';
 import { ReadinessModule } from '../readiness/readiness.module.js';
 import { SchoolClassModule } from '../school-class/school-class.module.js';
 import { SchoolModule } from '../school/school.module.js';
@@ -11,8 +12,9 @@ import { Lesson } from './lesson.entity.js';
 import { LessonService } from './lesson.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule, SchoolModule, ServiceDescriptionModule],
+  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule, SchoolModule, ServiceDescriptionModule, LookModule],
   controllers: [LessonController],
   providers: [LessonService, BenchService],
+  exports: [LessonService],
 })
 export class LessonModule {}

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { limits, type ChangeLesson, type CreateLesson } from '@hapset/contract';
+import { limits, type ChangeLesson, type CreateLesson, type LookChoice } from '@hapset/contract';
 import { IsNull, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
@@ -60,6 +60,13 @@ export class LessonService {
     if (wish.classId !== null) await this.classes.require(wish.classId);
     const { affected } = await this.lessons.update({ id, version, removedAt: IsNull() }, { ...wish, version: version + 1 });
     if (affected !== 1) throw stale('lesson');
+    return this.require(id);
+  }
+
+  /** Of all its stations but those with one of their own. */
+  async chooseLook(id: string, look: LookChoice): Promise<Lesson> {
+    const { version } = await this.require(id);
+    await this.lessons.update({ id, removedAt: IsNull() }, { look, version: version + 1 });
     return this.require(id);
   }
 

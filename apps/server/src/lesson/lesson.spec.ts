@@ -79,7 +79,7 @@ describe('lessons and their bench', () => {
 
   it('change under a version, and can be removed and brought back', async () => {
     const lessonId = await scene.lesson();
-    const { id: _, className: __, ...lesson } = (await scene.bench(lessonId)).lesson;
+    const { id: _, className: __, look: ___, ...lesson } = (await scene.bench(lessonId)).lesson;
     const changed = await scene.server.ok<LessonView>('Maren', 'PATCH', `/api/lessons/${lessonId}`, { ...lesson, viewingDistanceM: 4 });
     expect(changed).toMatchObject({ viewingDistanceM: 4, version: 2 });
     expect((await scene.server.as('Maren', 'PATCH', `/api/lessons/${lessonId}`, lesson)).body).toMatchObject({ reason: 'stale' });

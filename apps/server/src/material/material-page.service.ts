@@ -5,6 +5,7 @@ import type { MaterialPage, MaterialView, StationPlace } from '@hapset/contract'
 import { ladderOf, levelChoices, shortAddress, slugLengths } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { toAccessCheckView } from '../access-check/access-check.view.js';
+import { toPicturesView } from '../picture/picture.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import type { Place } from '../readiness/standing.js';
 import { ShortLinkService } from '../short-link/short-link.service.js';
@@ -69,6 +70,8 @@ export class MaterialPageService {
       ladder: ladderOf({ kind: address === null ? 'words' : 'link', payload: address ?? standing.payload, trimmed: material.trimmedLink ?? check?.trimmed?.link ?? null, short: shortLink?.address ?? shortAddress(school.publicAddress, school.shortLinkHost, slugToCome), level: material.level, sizeMm, distanceM, devices }),
       levels: levelChoices(standing.payload, { sizeMm, devices }),
       shortLink,
+      look: standing.look,
+      pictures: standing.code && toPicturesView(standing.code.drawing, sizeMm, devices, material, school.publicAddress),
       check,
       readiness: standing.readiness,
       rehearsal: standing.rehearsal,

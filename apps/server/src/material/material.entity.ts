@@ -28,6 +28,11 @@ export class Material {
   @Index({ unique: true }) @Column({ ...keywordColumn(7), nullable: true }) slug: string | null;
   /** Error correction level chosen by hand; null for the highest that costs nothing. */
   @Column({ ...keywordColumn(1), nullable: true }) level: ErrorCorrectionLevel | null;
+  /** A look's id, `plain`, or null for what lesson or school say. */
+  @Column({ ...keywordColumn(36), nullable: true }) look: string | null;
+  /** In the address of its picture for web pages, once it was shown; then for ever. */
+  @Index({ unique: true }) @Column({ ...keywordColumn(20), nullable: true }) pictureToken: string | null;
+  @Column({ type: 'boolean', default: false }) pictureShown: boolean;
   /** Fields of the kinds that have some. */
   @Column({ type: 'json', nullable: true }) content: Content | null;
   /** What the school's own server keeps for it. */

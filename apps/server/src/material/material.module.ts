@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccessCheckModule } from '../access-check/access-check.module.js';
+import { LookModule } from '../look/look.module.js';
 import { ReadinessModule } from '../readiness/readiness.module.js';
 import { SchoolModule } from '../school/school.module.js';
 import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
@@ -22,7 +23,7 @@ import { ShelfService } from './shelf.service.js';
 import { TagController } from './tag.controller.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Material, Sheet, EarlierPage]), FileModule, AccessCheckModule, ReadinessModule, SchoolModule, ServiceDescriptionModule, ShortLinkModule, DeviceModule],
+  imports: [TypeOrmModule.forFeature([Material, Sheet, EarlierPage]), FileModule, AccessCheckModule, ReadinessModule, SchoolModule, ServiceDescriptionModule, ShortLinkModule, DeviceModule, LookModule],
   controllers: [MaterialController, TagController, WrittenPageController, ShortLinkController, TryoutController],
   providers: [MaterialService, MaterialPageService, ShelfService, KeptViews, WrittenPageService],
   exports: [MaterialService, MaterialPageService],

@@ -8,6 +8,7 @@ import { AccessCheckService } from '../access-check/access-check.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { ShortLinkService } from '../short-link/short-link.service.js';
+import { LookService } from '../look/look.service.js';
 import { SchoolService } from '../school/school.service.js';
 import { addressOf } from './material-address.js';
 import { carryChange, moved, refuseOtherSort } from './material-change.js';
@@ -24,6 +25,7 @@ export class MaterialService {
     private readonly files: FileService,
     private readonly school: SchoolService,
     private readonly shortLinks: ShortLinkService,
+    private readonly looks: LookService,
     private readonly clock: Clock,
   ) {}
 
@@ -58,9 +60,10 @@ export class MaterialService {
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags, carry, level }: ChangeMaterial): Promise<Material> {
+  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags, carry, level, look }: ChangeMaterial): Promise<Material> {
     const before = await this.require(id);
     refuseOtherSort(before, { link, words, content, kept });
+    if (look !== undefined && look !== before.look) await this.looks.requireChoice(look);
     const read = kept === undefined ? undefined : checkedKept(kept, 'kept');
     if (read) await this.files.requireOwn(filesOf(read), before.ownerId);
     const fields = content === undefined ? undefined : checkedContent(content, 'content');
@@ -76,6 +79,7 @@ export class MaterialService {
       ...(kind !== undefined && before.link !== null && { kind }),
       ...(carry !== undefined && !elsewhere && (await this.carryChange(before, carry))),
       ...(level !== undefined && { level }),
+      ...(look !== undefined && { look }),
       ...(tags !== undefined && { tags: tidyTags(tags) }),
       ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
     };

@@ -24,7 +24,7 @@ describe('materials and the shelf', () => {
   it('say when no code can hold them', async () => {
     const id = await create(words('ä'.repeat(limits.wordsLength)));
     expect(await page(id)).toMatchObject({ code: null, readiness: { carries: { state: 'stop', grain: null } } });
-    expect((await scene.server.as('Maren', 'GET', `/api/materials/${id}/code.svg`)).body).toMatchObject({ reason: 'payload-too-long' });
+    expect((await scene.server.as('Maren', 'GET', `/api/materials/${id}/picture`)).body).toMatchObject({ reason: 'payload-too-long' });
   });
 
   it('are found by every word in title, link or words, signs taken as they are', async () => {

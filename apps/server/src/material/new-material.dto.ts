@@ -3,6 +3,7 @@ import { addressCarries, errorCorrectionLevels, linkKinds, materialKinds, repair
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
+import { lookChoicePattern } from '../look/look.dto.js';
 import { contentType, type ContentDto } from './content.dto.js';
 
 export class RepairDto implements Repair {
@@ -44,6 +45,7 @@ export class ChangeMaterialDto implements ChangeMaterial {
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(limits.tags) @IsString({ each: true }) @MinLength(1, { each: true }) @MaxLength(limits.tagLength, { each: true }) tags?: string[];
   @IsOptional() @IsIn(addressCarries) carry?: AddressCarry;
+  @IsOptional() @ValidateIf((_, value) => value !== null) @Matches(lookChoicePattern) look?: string | null;
   @IsOptional() @ValidateIf((_, value) => value !== null) @IsIn(errorCorrectionLevels) level?: ErrorCorrectionLevel | null;
 }
 export const sameChangeMaterial: Exact<Plain<ChangeMaterialDto>, Plain<ChangeMaterial>> = true;

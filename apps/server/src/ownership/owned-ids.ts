@@ -21,6 +21,8 @@ const ownQueries: Readonly<Record<string, string>> = {
 const schoolQueries: Readonly<Record<string, string>> = {
   classId: 'SELECT 1 FROM school_classes WHERE id = ?',
   deviceId: 'SELECT 1 FROM devices WHERE id = ?',
+  lookId: 'SELECT 1 FROM looks WHERE id = ?',
+  lookPictureId: 'SELECT 1 FROM look_pictures WHERE id = ?',
 };
 /** Names that are no ids: a rehearsal's key is a hash under an id that is checked itself, a tag a word among one's own, a service's id what its description says. */
 const notIds = new Set(['rehearsalKey', 'tag', 'serviceId']);

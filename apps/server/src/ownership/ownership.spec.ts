@@ -1,7 +1,9 @@
-import { fillPath, routes, type FileView, type LinkCheckAsked, type Route, type RouteName, type SheetView, type TryoutView } from '@hapset/contract';
+import { fillPath, routes, type FileView, type LinkCheckAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetView, type TryoutView } from '@hapset/contract';
+import { plainLook } from '@hapset/core';
 import type { Router } from 'express';
 import { newId } from '../database/columns.js';
 import { link, Scene, words } from '../test/scene.js';
+import { smallPng } from '../test/small-png.js';
 import { uploaded } from '../test/upload.js';
 import { OwnedIds } from './owned-ids.js';
 
@@ -33,13 +35,20 @@ const bodies: Bodies = {
   tellTryout: () => ({ deviceId: null, outcome: 'as-meant' }),
   changeTryout: () => ({ deviceId: null }),
   previewSymbol: () => ({ payload: 'x' }),
+  createLook: () => ({ name: 'x', design: plainLook }),
+  changeLook: () => ({ name: 'x', design: plainLook, version: 1 }),
+  allowLook: () => ({ allowed: false }),
+  changeLookRules: () => ({ defaultLookId: null, madeBy: 'staff' }),
+  bringLookPicture: ({ uploadId = '' }) => ({ uploadId }),
+  chooseLessonLook: () => ({ look: 'plain' }),
+  showWebPicture: () => ({ shown: true }),
   askLinkCheck: () => ({ link: 'ftp://a.example' }),
   saveMaterialRehearsal: () => ({ results: [] }),
   makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
 };
 const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
 /** Ids that belong to the school are everybody's. */
-const schoolIds = new Set(['classId', 'deviceId']);
+const schoolIds = new Set(['classId', 'deviceId', 'lookId', 'lookPictureId']);
 /** Words among the caller's own things, and what a description calls itself: nobody else's can be named by them. */
 const ownWords = new Set(['tag', 'serviceId']);
 const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-Z]+)/g)].map(([, name]) => name ?? '');
@@ -58,9 +67,11 @@ describe('who may call what', () => {
     const file = await scene.server.ok<FileView>('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, 'a few words'), name: 'words.txt' });
     await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/tryouts`, { deviceId: null, outcome: 'as-meant' });
     const [tryout] = await scene.server.ok<TryoutView[]>('Maren', 'GET', `/api/materials/${material.id}/tryouts`);
+    const look = await scene.server.ok<LookView>('Maren', 'POST', '/api/looks', { name: 'Ours', design: plainLook });
+    const lookPicture = await scene.server.ok<LookPictureView>('Maren', 'POST', '/api/look-pictures', { uploadId: await uploaded(scene, await smallPng()) });
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
+    ids = { pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 
@@ -113,6 +124,8 @@ describe('who may call what', () => {
     expect((await scene.server.as('Tobiah', 'POST', `/api/lessons/${theirs}/stations`, { items: [], materialIds: [ids.materialId] })).status).toBe(404);
     expect((await scene.server.as('Tobiah', 'PUT', `/api/lessons/${theirs}/station-order`, { stationIds: [ids.stationId] })).status).toBe(409);
     expect((await scene.server.as('Tobiah', 'POST', '/api/lessons', { ...lesson, classId: newId() })).status).toBe(404);
+    // Another teacher's upload makes no picture of one's own.
+    expect((await scene.server.as('Tobiah', 'POST', '/api/look-pictures', { uploadId: ids.uploadId })).status).toBe(404);
     expect((await scene.server.as('Tobiah', 'POST', '/api/classes', { name: 'x', studentAccounts: 'none', deviceIds: [newId()] })).status).toBe(400);
   });
 

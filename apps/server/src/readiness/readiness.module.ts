@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccessCheckModule } from '../access-check/access-check.module.js';
 import { DeviceModule } from '../device/device.module.js';
+import { LookModule } from '../look/look.module.js';
 import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
 import { SchoolClassModule } from '../school-class/school-class.module.js';
 import { SchoolModule } from '../school/school.module.js';
@@ -12,7 +13,7 @@ import { SymbolModule } from '../symbol/symbol.module.js';
 import { ReadinessService } from './readiness.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Rehearsal, Sheet, ShortLink]), AccessCheckModule, DeviceModule, SchoolClassModule, SchoolModule, SymbolModule],
+  imports: [TypeOrmModule.forFeature([Rehearsal, Sheet, ShortLink]), AccessCheckModule, DeviceModule, SchoolClassModule, SchoolModule, SymbolModule, LookModule],
   providers: [ReadinessService, LastSheets],
   exports: [ReadinessService],
 })

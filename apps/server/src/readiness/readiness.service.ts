@@ -1,13 +1,14 @@
 /** Collects what is known about many places at once, in a handful of queries, for bench, shelf and material page. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { CodeView, DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { instantOf, isAlwaysOpen, type Opening, type StudentAccounts, type SymbolPlan } from '@hapset/core';
+import type { CodeLookView, CodeView, DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
+import { instantOf, isAlwaysOpen, type LookJudgement, type Opening, type StudentAccounts, type SymbolPlan } from '@hapset/core';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { AccessCheck } from '../access-check/access-check.entity.js';
 import { AccessCheckService } from '../access-check/access-check.service.js';
+import { LookService, type ChosenLook } from '../look/look.service.js';
 import { DeviceService } from '../device/device.service.js';
 import { toDeviceView } from '../device/device.view.js';
 import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
@@ -18,7 +19,7 @@ import { LastSheets } from '../sheet/last-sheets.js';
 import { toCarriable } from '../material/material-address.js';
 import { ShortLink } from '../short-link/short-link.entity.js';
 import { PlannedSymbols } from '../symbol/planned-symbols.js';
-import { planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
+import { lookStanding, planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
 
 /** Everything about a material in its place. */
 export interface Standing {
@@ -26,6 +27,7 @@ export interface Standing {
   readonly plan: SymbolPlan | null;
   readonly code: CodeView | null;
   readonly payload: string;
+  readonly look: CodeLookView;
   /** The last finished check, or the one that runs when there is none. */
   readonly check: AccessCheck | null;
   readonly opening: boolean;
@@ -44,6 +46,7 @@ export class ReadinessService {
     private readonly classes: SchoolClassService,
     private readonly devices: DeviceService,
     private readonly school: SchoolService,
+    private readonly looks: LookService,
     private readonly symbols: PlannedSymbols,
     private readonly clock: Clock,
   ) {}
@@ -51,8 +54,9 @@ export class ReadinessService {
   /** One standing for each place, in the same order. */
   async of(places: readonly Place[]): Promise<readonly Standing[]> {
     if (places.length === 0) return [];
-    const [school, classOf, checks, sheets, openings] = await Promise.all([
+    const [school, lookOf, classOf, checks, sheets, openings] = await Promise.all([
       this.school.get(),
+      this.looks.finder(),
       this.classesOf(places),
       this.checks.lastOf(places.map((place) => place.material)),
       this.sheets.of(places),
@@ -61,13 +65,14 @@ export class ReadinessService {
     const { paper, timeZone } = school;
     const now = this.clock.now();
     const prepared = places.map((place, index) => {
-      const code = this.symbols.of(toCarriable(place.material, school), timeZone, place.material.level);
+      const look = lookOf(place.material.look, place.lesson?.look ?? null);
+      const code = this.symbols.of(toCarriable(place.material, school), timeZone, place.material.level, { design: look.design, name: place.station?.name ?? place.material.title });
       const { devices, accounts } = classOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
-      const print = planPrint(place, code, devices, paper);
-      const sizeNowMm = lastSheet && lastSheet.paper !== paper ? planPrint(place, code, devices, lastSheet.paper).sizeMm : print.sizeMm;
+      const print = planPrint(place, code, devices, paper, look.design);
+      const sizeNowMm = lastSheet && lastSheet.paper !== paper ? planPrint(place, code, devices, lastSheet.paper, look.design).sizeMm : print.sizeMm;
       const opening = code.carried.carry === 'short-link' ? (openings.get(place.material.id) ?? null) : null;
-      return { place, code, opening, timeZone, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
+      return { place, code, look, opening, timeZone, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
     });
     const rehearsals = await this.rehearsals.findBy({ rehearsalKey: In(prepared.map(({ print }) => print.rehearsalKey)), materialId: In(places.map((place) => place.material.id)) });
     return prepared.map((known) => {
@@ -97,6 +102,10 @@ export class ReadinessService {
   }
 }
 
+function toCodeLook({ from, id, name, design, allowed }: ChosenLook, judgement: LookJudgement | null): CodeLookView {
+  return { from, id, name, design, judgement: judgement && { ...judgement, ...lookStanding(judgement, allowed) } };
+}
+
 interface KnownClass {
   readonly accounts: StudentAccounts;
   readonly devices: readonly DeviceView[];
@@ -114,6 +123,7 @@ function toStanding(facts: StandingFacts): Standing {
     plan: code.plan,
     code: code.view,
     payload: code.carried.payload,
+    look: toCodeLook(facts.look, code.judgement),
     check: checks.done ?? checks.pending,
     opening: checks.pending !== null,
     readiness: toReadinessView(facts),

@@ -1,5 +1,6 @@
 import type { DeviceView } from '@hapset/contract';
-import { scannerActs } from '@hapset/core';
+import { plainLook, scannerActs } from '@hapset/core';
+import type { ChosenLook } from '../look/look.service.js';
 import type { AccessCheck } from '../access-check/access-check.entity.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { Material } from '../material/material.entity.js';
@@ -17,12 +18,15 @@ const material = (more: Partial<Material> = {}): Material => ({ kind: 'document'
 const lesson = (viewingDistanceM: number): Lesson => ({ viewingDistanceM }) as Lesson;
 const school = { publicAddress: 'https://hapset.example', shortLinkHost: 'k.example' };
 const symbols = new PlannedSymbols();
+const plain = { design: plainLook, name: 'Guide' };
+const noLook: ChosenLook = { from: 'nobody', id: null, name: null, design: plainLook, allowed: true };
 
 function facts(more: Partial<StandingFacts> & { readonly material?: Material } = {}): StandingFacts {
+  const look = more.look ?? noLook;
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
-  const code = symbols.of(toCarriable(place.material, school), 'Europe/Dublin', null);
-  const print = planPrint(place, code, devices, 'A4');
-  return { place, code, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, opening: null, timeZone: 'Europe/Dublin', accounts: 'none', now: new Date('2026-11-21T09:00:00Z'), lessonAt: null, ...more };
+  const code = symbols.of(toCarriable(place.material, school), 'Europe/Dublin', place.material.level, { design: look.design, name: 'Guide' });
+  const print = planPrint(place, code, devices, 'A4', look.design);
+  return { place, code, look, print, checks: { done: null, pending: null, steps: 0 }, rehearsal: null, lastSheet: null, sizeNowMm: print.sizeMm, opening: null, timeZone: 'Europe/Dublin', accounts: 'none', now: new Date('2026-11-21T09:00:00Z'), lessonAt: null, ...more };
 }
 
 const check = (verdict: AccessCheck['verdict']): AccessCheck => ({ verdict, finishedAt: new Date('2026-11-20T09:00:00Z') }) as AccessCheck;
@@ -43,18 +47,21 @@ describe('what is printed', () => {
 
   it('is rehearsed under a key that every change of code, size or devices changes, and the distance alone does not', () => {
     const { print, place, code } = facts();
-    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), school), 'UTC', null);
+    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), school), 'UTC', null, plain);
+    const green = { ...plainLook, ink: '#1d6f5b' };
     const keys = [
       print.rehearsalKey,
-      planPrint(place, other, devices, 'A4').rehearsalKey,
-      planPrint(place, code, [tablet], 'A4').rehearsalKey,
-      planPrint(place, code, [tablet, { ...laptop, blurPx: 1.4 }], 'A4').rehearsalKey,
-      planPrint({ ...place, lesson: lesson(0.9) }, code, devices, 'A4').rehearsalKey,
+      planPrint(place, other, devices, 'A4', plainLook).rehearsalKey,
+      planPrint(place, code, [tablet], 'A4', plainLook).rehearsalKey,
+      planPrint(place, code, [tablet, { ...laptop, blurPx: 1.4 }], 'A4', plainLook).rehearsalKey,
+      planPrint(place, code, devices, 'A4', green).rehearsalKey,
+      facts({ material: material({ level: 'H' }) }).print.rehearsalKey,
+      planPrint({ ...place, lesson: lesson(0.9) }, code, devices, 'A4', plainLook).rehearsalKey,
     ];
     expect(new Set(keys).size).toBe(keys.length);
     // Both are as small as posters get, so the code hangs in the same size and reads as far.
-    expect(planPrint({ ...place, lesson: lesson(0.3) }, code, devices, 'A4').rehearsalKey).toBe(planPrint({ ...place, lesson: lesson(0.25) }, code, devices, 'A4').rehearsalKey);
-    expect(planPrint(place, code, [{ ...tablet, name: 'Renamed', count: 1 }, laptop], 'A4').rehearsalKey).toBe(print.rehearsalKey);
+    expect(planPrint({ ...place, lesson: lesson(0.3) }, code, devices, 'A4', plainLook).rehearsalKey).toBe(planPrint({ ...place, lesson: lesson(0.25) }, code, devices, 'A4', plainLook).rehearsalKey);
+    expect(planPrint(place, code, [{ ...tablet, name: 'Renamed', count: 1 }, laptop], 'A4', plainLook).rehearsalKey).toBe(print.rehearsalKey);
   });
 });
 
@@ -90,7 +97,7 @@ describe('the four answers', () => {
   });
 
   it('name the devices that fall short', () => {
-    expect(toReadinessView(facts({ rehearsal: rehearsal(2.1) })).reads).toEqual({ state: 'done', leastReachM: 2.1, distanceM: 2, devices: 2, fallShort: [] });
+    expect(toReadinessView(facts({ rehearsal: rehearsal(2.1) })).reads).toEqual({ state: 'done', leastReachM: 2.1, distanceM: 2, devices: 2, fallShort: [], look: [] });
     expect(toReadinessView(facts({ rehearsal: rehearsal(1.9) })).reads).toMatchObject({ state: 'look-at', fallShort: ['Tablets', 'Laptops'] });
   });
 
@@ -113,14 +120,31 @@ describe('the four answers', () => {
     const now = facts();
     expect(toReadinessView({ ...now, lastSheet: sheet(now.code.carried.payload, now.print.sizeMm) }).paper).toMatchObject({ state: 'done', changed: [], madeAt: '2026-11-20T09:02:00.000Z' });
     expect(toReadinessView({ ...now, lastSheet: sheet('https://a.example/old', now.print.sizeMm - 30) }).paper).toMatchObject({ state: 'look-at', changed: ['payload', 'size'] });
+    const green = { ...plainLook, ink: '#1d6f5b' };
+    const printedNow = sheet(now.code.carried.payload, now.print.sizeMm);
+    expect(toReadinessView(facts({ look: { ...noLook, design: green }, lastSheet: printedNow })).paper).toMatchObject({ state: 'look-at', changed: ['look'] });
+    expect(toReadinessView(facts({ look: { ...noLook, design: green }, lastSheet: { ...printedNow, content: { ...printedNow.content, look: green } } })).paper.state).toBe('done');
+  });
+
+  it('never let a rehearsal make good what a look fails at', () => {
+    const look = (design: object, allowed = true): ChosenLook => ({ ...noLook, design: { ...plainLook, ...design }, allowed });
+    expect(toReadinessView(facts({ look: look({ ink: '#f0f0f0' }), rehearsal: rehearsal(9) })).reads).toMatchObject({ state: 'stop', look: ['too-little-contrast'] });
+    expect(toReadinessView(facts({ look: look({ ink: '#c0c0c0' }), rehearsal: rehearsal(9) })).reads).toMatchObject({ state: 'look-at', look: ['little-contrast'] });
+    expect(toReadinessView(facts({ look: look({ ink: '#1d6f5b' }, false), rehearsal: rehearsal(9) })).reads).toMatchObject({ state: 'look-at', look: ['not-allowed'] });
+    expect(toReadinessView(facts({ look: look({ ink: '#1d6f5b' }), rehearsal: rehearsal(9) })).reads).toMatchObject({ state: 'done', look: [] });
+    expect(toReadinessView(facts({ look: look({ ink: '#1d6f5b' }) })).reads.state).toBe('not-yet');
   });
 });
 
 describe('planned symbols', () => {
   it('are kept, and an event is planned for each zone', () => {
     const same = toCarriable(material(), school);
-    expect(symbols.of(same, 'UTC', null)).toBe(symbols.of(same, 'UTC', null));
+    expect(symbols.of(same, 'UTC', null, plain)).toBe(symbols.of(same, 'UTC', null, plain));
+    // The name is a part of the picture only where it stands under the code.
+    expect(symbols.of(same, 'UTC', null, { ...plain, name: 'Other' })).toBe(symbols.of(same, 'UTC', null, plain));
+    const named = { ...plainLook, caption: { words: null, place: 'below' as const } };
+    expect(symbols.of(same, 'UTC', null, { design: named, name: 'Other' })).not.toBe(symbols.of(same, 'UTC', null, { design: named, name: 'Guide' }));
     const event = toCarriable(material({ link: null, content: { kind: 'event', title: 'Walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: '', about: '' } }), school);
-    expect(symbols.of(event, 'UTC', null).carried.payload).not.toBe(symbols.of(event, 'Europe/Dublin', null).carried.payload);
+    expect(symbols.of(event, 'UTC', null, plain).carried.payload).not.toBe(symbols.of(event, 'Europe/Dublin', null, plain).carried.payload);
   });
 });

@@ -1,9 +1,10 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { actNeeded, ignoring, isStale, openStateAt, largestPosterCodeMm, opensState, paperAnswer, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
+import { actNeeded, ignoring, isStale, openStateAt, largestPosterCodeMm, opensState, paperAnswer, plainLook, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, standing, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
+import type { ChosenLook } from '../look/look.service.js';
 import type { Material } from '../material/material.entity.js';
 import type { Rehearsal } from '../rehearsal/rehearsal.entity.js';
 import type { Sheet } from '../sheet/sheet.entity.js';
@@ -24,25 +25,34 @@ export interface PlannedPrint {
   readonly sizeMm: number;
   readonly distanceM: number;
   readonly devices: readonly DeviceView[];
+  /** Null for black squares on white. */
+  readonly look: LookDesign | null;
   readonly rehearsalKey: string;
 }
 
 /** The size at which a poster would be printed now, and what is to be rehearsed for it. */
-export function planPrint(place: Place, code: MaterialCode, devices: readonly DeviceView[], paper: PaperFormat): PlannedPrint {
+export function planPrint(place: Place, code: MaterialCode, devices: readonly DeviceView[], paper: PaperFormat, look: LookDesign): PlannedPrint {
   const distanceM = place.lesson?.viewingDistanceM ?? distanceWithoutLessonM;
-  const sizeMm = code.plan ? sizeForDistanceMm(code.plan.modules, distanceM, devices, largestPosterCodeMm(paper, code.plan.modules)) : smallestPosterCodeMm;
-  return { sizeMm, distanceM, devices, rehearsalKey: keyOf(code.carried.payload, sizeMm, devices) };
+  const sizeMm = code.view ? sizeForDistanceMm(code.view.modules, distanceM, devices, largestPosterCodeMm(paper, code.view.modules, code.view.drawing.surround)) : smallestPosterCodeMm;
+  return { sizeMm, distanceM, devices, look: inPrint(look), rehearsalKey: keyOf(code, sizeMm, devices, look) };
 }
 
 /** Names what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
-function keyOf(payload: string, sizeMm: number, devices: readonly DeviceView[]): string {
+function keyOf({ carried, plan }: MaterialCode, sizeMm: number, devices: readonly DeviceView[], look: LookDesign): string {
   const profiles = devices.map(({ id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, engine }) => [id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, engine]);
-  return createHash('sha256').update(JSON.stringify([payload, sizeMm, profiles])).digest('hex');
+  return createHash('sha256').update(JSON.stringify([carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles])).digest('hex');
+}
+
+/** What of a look a camera meets: words and frame lie outside the quiet zone. */
+function inPrint(look: LookDesign): LookDesign | null {
+  const bare = { ...look, caption: null, frame: null };
+  return JSON.stringify(bare) === JSON.stringify(plainLook) ? null : bare;
 }
 
 export interface StandingFacts {
   readonly place: Place;
   readonly code: MaterialCode;
+  readonly look: ChosenLook;
   readonly print: PlannedPrint;
   readonly checks: LastChecks;
   /** When its short link leads on; null where that is always, or where none is carried. */
@@ -69,6 +79,7 @@ export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalV
     sizeMm: print.sizeMm,
     distanceM: print.distanceM,
     devices: print.devices,
+    look: print.look,
     results: rehearsal?.results ?? null,
     rehearsedAt: rehearsal?.rehearsedAt.toISOString() ?? null,
   };
@@ -93,14 +104,21 @@ function carries({ code, place, print }: StandingFacts): ReadinessView['carries'
   return { state: grain === 'very-fine' || ignoredBy.length > 0 ? 'look-at' : 'done', carry, grain, modules, act, ignoredBy };
 }
 
-function reads({ print, rehearsal }: StandingFacts): ReadinessView['reads'] {
-  const answer = readsAnswer(rehearsal?.results ?? null, print.distanceM);
-  const names = print.devices.filter((device) => answer.fallShort.includes(device.id)).map((device) => device.name);
-  return { state: answer.state, leastReachM: answer.leastReachM, distanceM: print.distanceM, devices: print.devices.length, fallShort: names };
+/** With what the school says about it. */
+export function lookStanding(judgement: LookJudgement, allowed: boolean): ReturnType<typeof standing> {
+  return standing(allowed ? judgement.reasons : [...judgement.reasons, 'not-allowed']);
 }
 
-function onPaper({ code, lastSheet, sizeNowMm }: StandingFacts): ReadinessView['paper'] {
-  const printed = lastSheet && { payload: lastSheet.content.payload, level: lastSheet.content.level ?? null, sizeMm: lastSheet.sizeMm };
-  const answer = paperAnswer(printed, { payload: code.carried.payload, level: code.plan?.level ?? null, sizeMm: sizeNowMm });
+/** What a look fails at is never rehearsed away: the worse of both counts. */
+function reads({ code, look, print, rehearsal }: StandingFacts): ReadinessView['reads'] {
+  const answer = readsAnswer(rehearsal?.results ?? null, print.distanceM);
+  const names = print.devices.filter((device) => answer.fallShort.includes(device.id)).map((device) => device.name);
+  const { state, reasons } = code.judgement ? lookStanding(code.judgement, look.allowed) : { state: 'done' as const, reasons: [] };
+  return { state: worse(answer.state, state), leastReachM: answer.leastReachM, distanceM: print.distanceM, devices: print.devices.length, fallShort: names, look: reasons };
+}
+
+function onPaper({ code, look, lastSheet, sizeNowMm }: StandingFacts): ReadinessView['paper'] {
+  const printed = lastSheet && { payload: lastSheet.content.payload, level: lastSheet.content.level ?? null, look: lastSheet.content.look ?? plainLook, sizeMm: lastSheet.sizeMm };
+  const answer = paperAnswer(printed, { payload: code.carried.payload, level: code.plan?.level ?? null, look: look.design, sizeMm: sizeNowMm });
   return { ...answer, sizeMm: lastSheet?.sizeMm ?? null, madeAt: lastSheet?.madeAt.toISOString() ?? null };
 }

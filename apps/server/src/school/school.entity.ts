@@ -1,6 +1,7 @@
+import type { LookMakers } from '@hapset/contract';
 import type { PaperFormat } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import { keywordColumn, optionalTimeColumn } from '../database/columns.js';
+import { keywordColumn, optionalIdColumn, optionalTimeColumn } from '../database/columns.js';
 
 /** One row: the school that runs this server. */
 @Entity('schools')
@@ -13,6 +14,9 @@ export class School {
   @Column({ type: 'varchar', length: 200, nullable: true }) shortLinkHost: string | null;
   /** Hosts of short links before that one: what is on paper stays valid. */
   @Column({ type: 'json', nullable: true }) formerShortHosts: readonly string[] | null;
+  /** Look of codes for which none was chosen; null for the plain one. */
+  @Column(optionalIdColumn) defaultLookId: string | null;
+  @Column({ ...keywordColumn(20), default: 'staff' }) looksMadeBy: LookMakers;
   @Column({ type: 'int', default: 1 }) version: number;
   /** When the demo data came in; it does so once. */
   @Column(optionalTimeColumn) demoLoadedAt: Date | null;

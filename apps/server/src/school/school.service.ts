@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { AddressesOnPaper, ChangeSchool } from '@hapset/contract';
+import type { AddressesOnPaper, ChangeSchool, LookMakers } from '@hapset/contract';
 import { pageAddress, shortBase } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
@@ -20,7 +20,7 @@ export class SchoolService {
   async get(): Promise<School> {
     const found = await this.schools.findOneBy({ id: onlyRow });
     if (found) return found;
-    const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, publicAddress: this.configuration.publicAddress, shortLinkHost: null, formerShortHosts: null, version: 1, demoLoadedAt: null };
+    const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, publicAddress: this.configuration.publicAddress, shortLinkHost: null, formerShortHosts: null, defaultLookId: null, looksMadeBy: 'staff' as const, version: 1, demoLoadedAt: null };
     await this.schools.createQueryBuilder().insert().values(fresh).orIgnore().execute();
     return this.schools.findOneByOrFail({ id: onlyRow });
   }
@@ -34,6 +34,10 @@ export class SchoolService {
     };
     const [shortLinks, pages] = await Promise.all([beginningWith(shortBase(publicAddress, shortLinkHost)), beginningWith(pageAddress(publicAddress, ''))]);
     return { shortLinks, pages };
+  }
+
+  async changeLookRules(defaultLookId: string | null, looksMadeBy: LookMakers): Promise<void> {
+    await this.schools.update({ id: (await this.get()).id }, { defaultLookId, looksMadeBy });
   }
 
   /** @throws ProblemError stale */

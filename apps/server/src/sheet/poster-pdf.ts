@@ -1,28 +1,15 @@
-/** Draws a poster's layout as PDF: one vector path for the code, embedded fonts, title and language for readers. */
-import { outlinePath, pointsPerMm, type PosterLayout, type SymbolPlan, type TextBox } from '@hapset/core';
-import PDFDocument from 'pdfkit';
+/** Draws a poster's layout as PDF: the code's drawing as vectors, embedded fonts, title and language for readers. */
+import { pointsPerMm, type CodeDrawing, type PosterLayout, type TextBox } from '@hapset/core';
+import { drawOnPdf, writePdf, type PictureBytes } from '../picture/draw-pdf.js';
 import { fontBytes } from './sheet-fonts.js';
 
 /** @param madeAt stands in the file's properties */
-export async function drawPosterPdf(layout: PosterLayout, plan: SymbolPlan, title: string, madeAt: Date): Promise<Buffer> {
-  const document = new PDFDocument({
-    size: [layout.widthMm * pointsPerMm, layout.heightMm * pointsPerMm],
-    margin: 0,
-    autoFirstPage: true,
-    displayTitle: true,
-    lang: 'en',
-    info: { Title: title, Creator: 'Hapset', Producer: 'Hapset', CreationDate: madeAt, ModDate: madeAt },
+export async function drawPosterPdf(layout: PosterLayout, drawing: CodeDrawing, title: string, madeAt: Date, pictures: PictureBytes): Promise<Buffer> {
+  return writePdf({ widthMm: layout.widthMm, heightMm: layout.heightMm, title, madeAt }, (document) => {
+    for (const font of new Set(layout.texts.map((text) => text.font))) document.registerFont(font, fontBytes(font));
+    for (const text of layout.texts) drawText(document, text);
+    drawOnPdf(document, drawing, layout.code, pictures);
   });
-  const chunks: Buffer[] = [];
-  document.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const ended = new Promise<void>((resolve, reject) => document.on('end', resolve).on('error', reject));
-  for (const font of new Set(layout.texts.map((text) => text.font))) document.registerFont(font, fontBytes(font));
-  for (const text of layout.texts) drawText(document, text);
-  const scale = (layout.code.sizeMm * pointsPerMm) / plan.modules;
-  document.save().translate(layout.code.xMm * pointsPerMm, layout.code.yMm * pointsPerMm).scale(scale).path(outlinePath(plan)).fill('#000').restore();
-  document.end();
-  await ended;
-  return Buffer.concat(chunks);
 }
 
 function drawText(document: PDFKit.PDFDocument, box: TextBox): void {

@@ -33,6 +33,31 @@ export function measureText(text: string, name: SheetFont, sizePt: number): numb
   return ((font.layout(text).advanceWidth / font.unitsPerEm) * sizePt) / pointsPerMm;
 }
 
+export interface OutlineAt {
+  /** Height of the letters' line, in whatever unit `x` and `baseline` have. */
+  readonly size: number;
+  /** Middle of the text. */
+  readonly x: number;
+  readonly baseline: number;
+}
+
+/** A text as SVG path data, centred. */
+export function outlineText(text: string, name: SheetFont, { size, x, baseline }: OutlineAt): string {
+  const { font } = load(name);
+  const scale = size / font.unitsPerEm;
+  const { glyphs, positions, advanceWidth } = font.layout(text);
+  let left = x - (advanceWidth * scale) / 2;
+  return glyphs
+    .map((glyph, index) => {
+      const { xOffset = 0, yOffset = 0, xAdvance = 0 } = positions[index] ?? {};
+      // Letters stand upright on their baseline, paths hang down from theirs.
+      const path = glyph.path.transform(scale, 0, 0, -scale, left + xOffset * scale, baseline - yOffset * scale).toSVG();
+      left += xAdvance * scale;
+      return path;
+    })
+    .join('');
+}
+
 /** Characters that would print as empty boxes. */
 export function missingCharacters(text: string, name: SheetFont): readonly string[] {
   const { font } = load(name);

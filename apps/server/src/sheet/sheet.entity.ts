@@ -1,4 +1,4 @@
-import type { ErrorCorrectionLevel, PaperFormat } from '@hapset/core';
+import type { ErrorCorrectionLevel, LookDesign, PaperFormat } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn, optionalIdColumn, timeColumn } from '../database/columns.js';
 import { Material } from '../material/material.entity.js';
@@ -9,6 +9,8 @@ export interface SheetContent {
   readonly payload: string;
   /** Absent on sheets that are older than levels chosen by hand. */
   readonly level?: ErrorCorrectionLevel;
+  /** Absent for black squares on white. */
+  readonly look?: LookDesign;
   readonly title: string;
   readonly instruction: string;
   /** What to tap; absent or '' where the instruction says it, or nothing is to be tapped. */

@@ -2,10 +2,12 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MakeSheet, SheetWarning } from '@hapset/contract';
-import { hostNameOf, isLoopbackHost, fileName, largestPosterCodeMm, layoutPoster, planSymbol, shortAddressInLetters, sizeForDistanceMm, type PaperFormat, type PosterLayout, type SymbolPlan } from '@hapset/core';
+import { drawCode, hostNameOf, isLoopbackHost, fileName, largestPosterCodeMm, layoutPoster, plainLook, planSymbol, shortAddressInLetters, sizeForDistanceMm, type CodeDrawing, type PaperFormat, type PosterLayout } from '@hapset/core';
+import { iconOf } from '@hapset/core/icons';
 import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import { LookPictureService } from '../look/look-picture.service.js';
 import { MaterialPageService } from '../material/material-page.service.js';
 import { notFound, ProblemError } from '../problem/problem.js';
 import type { Standing } from '../readiness/readiness.service.js';
@@ -20,6 +22,7 @@ export class SheetService {
   constructor(
     @InjectRepository(Sheet) private readonly sheets: Repository<Sheet>,
     private readonly pages: MaterialPageService,
+    private readonly lookPictures: LookPictureService,
     private readonly clock: Clock,
   ) {}
 
@@ -29,11 +32,11 @@ export class SheetService {
    */
   async make(place: Place, position: number | null, { kind, paper, goAhead }: MakeSheet): Promise<Sheet> {
     const standing = await this.pages.standing(place);
-    if (!standing.plan) throw new ProblemError('payload-too-long', 'No code can hold that much.');
+    if (!standing.code) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const content = contentOf(standing);
-    const { modules } = standing.plan;
-    const sizeMm = sizeForDistanceMm(modules, standing.rehearsal.distanceM, standing.rehearsal.devices, largestPosterCodeMm(paper, modules));
-    const layout = layoutOf(content, paper, modules, sizeMm);
+    const { modules, drawing } = standing.code;
+    const sizeMm = sizeForDistanceMm(modules, standing.rehearsal.distanceM, standing.rehearsal.devices, largestPosterCodeMm(paper, modules, drawing.surround));
+    const layout = layoutOf(content, paper, drawing, sizeMm);
     const open = warningsOf(standing, content, layout).filter((warning) => !goAhead.includes(warning));
     if (open.length > 0) throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', { warnings: open });
     const sheet = this.sheets.create({
@@ -55,20 +58,23 @@ export class SheetService {
   async file(id: string): Promise<{ sheet: Sheet; pdf: Buffer }> {
     const sheet = await this.sheets.findOneBy({ id });
     if (!sheet) throw notFound('sheet');
-    const planned = planSymbol(sheet.content.payload, sheet.content.level);
+    const { payload, level, look = plainLook, title } = sheet.content;
+    const planned = planSymbol(payload, level);
     if (!planned.ok) throw new ProblemError('payload-too-long', 'No code can hold that much.');
-    const plan: SymbolPlan = planned.value;
-    const layout = layoutOf(sheet.content, sheet.paper, plan.modules, sheet.sizeMm);
-    return { sheet, pdf: await drawPosterPdf(layout, plan, sheet.content.title, sheet.madeAt) };
+    const drawing = drawCode(planned.value, { look, name: title, iconOf, measure: measureText });
+    const layout = layoutOf(sheet.content, sheet.paper, drawing, sheet.sizeMm);
+    const pictures = await this.lookPictures.all(look.centre?.sort === 'picture' ? [look.centre.pictureId] : []);
+    return { sheet, pdf: await drawPosterPdf(layout, drawing, title, sheet.madeAt, pictures) };
   }
 }
 
-function contentOf({ place, plan, code, payload, readiness, rehearsal }: Standing): SheetContent {
+function contentOf({ place, plan, code, payload, look, readiness, rehearsal }: Standing): SheetContent {
   const { material, station, lesson } = place;
   const instruction = station?.instruction ?? material.instruction;
   return {
     payload,
     ...(plan && { level: plan.level }),
+    ...(look.id !== null && { look: look.design }),
     title: station?.name ?? material.title,
     instruction,
     tap: tapLine(readiness.carries.act, rehearsal.devices, instruction),
@@ -77,20 +83,20 @@ function contentOf({ place, plan, code, payload, readiness, rehearsal }: Standin
   };
 }
 
-function layoutOf(content: SheetContent, paper: PaperFormat, modules: number, codeSizeMm: number): PosterLayout {
+function layoutOf(content: SheetContent, paper: PaperFormat, { modules, surround }: CodeDrawing, codeSizeMm: number): PosterLayout {
   const { title, instruction, tap = '', address, foot } = content;
-  return layoutPoster({ paper, title, instruction, tap, address, foot, modules, codeSizeMm }, measureText);
+  return layoutPoster({ paper, title, instruction, tap, address, foot, modules, surround, codeSizeMm }, measureText);
 }
 
 /** Product rules: a locked station, or one that does not read from where students stand, is printed on purpose only. */
-function warningsOf({ place, code, readiness }: Standing, content: SheetContent, layout: PosterLayout): readonly SheetWarning[] {
+function warningsOf({ place, code, look, readiness }: Standing, content: SheetContent, layout: PosterLayout): readonly SheetWarning[] {
   const warnings: SheetWarning[] = [];
   if (readiness.opens.state === 'stop') warnings.push('locked');
   if (readiness.opens.state === 'not-yet') warnings.push('not-opened-yet');
   if (readiness.reads.state === 'look-at' || readiness.reads.state === 'stop') warnings.push('does-not-read');
   if ((place.material.pageToken !== null || code?.carry === 'short-link') && isLoopbackHost(hostNameOf(content.payload) ?? '')) warnings.push('address-not-reachable');
   if (layout.cut.length > 0) warnings.push('text-cut');
-  const missing = [...missingCharacters(content.title, 'heading'), ...missingCharacters(content.instruction + content.foot, 'text'), ...missingCharacters(content.address ?? '', 'mono')];
+  const missing = [...missingCharacters(content.title, 'heading'), ...missingCharacters(content.instruction + content.foot, 'text'), ...missingCharacters(content.address ?? '', 'mono'), ...missingCharacters(look.design.caption?.words ?? '', 'text-bold')];
   if (missing.length > 0) warnings.push('missing-characters');
   return warnings;
 }

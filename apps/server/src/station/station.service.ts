@@ -4,6 +4,7 @@ import type { AddStations, ChangeStation, StationPlace } from '@hapset/contract'
 import { In, IsNull, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import type { Lesson } from '../lesson/lesson.entity.js';
 import type { Material } from '../material/material.entity.js';
 import { MaterialService } from '../material/material.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
@@ -22,6 +23,15 @@ export class StationService {
   async of(lessonIds: readonly string[]): Promise<Station[]> {
     if (lessonIds.length === 0) return [];
     return this.stations.find({ where: { lessonId: In([...lessonIds]), removedAt: IsNull() }, relations: { material: true }, order: { position: 'ASC', id: 'ASC' } });
+  }
+
+  /** Where the materials of lessons hang, each lesson's in their order. */
+  async placesOf(lessons: readonly Lesson[]): Promise<Place[]> {
+    const stations = await this.of(lessons.map((lesson) => lesson.id));
+    return stations.flatMap((station) => {
+      const lesson = lessons.find((candidate) => candidate.id === station.lessonId);
+      return lesson ? [{ material: station.material, station, lesson }] : [];
+    });
   }
 
   async materialsOf(lessonId: string): Promise<Material[]> {

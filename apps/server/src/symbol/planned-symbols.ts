@@ -1,7 +1,9 @@
 /** Plans symbols and keeps the last ones: lists ask for the same codes again and again. */
 import { Injectable } from '@nestjs/common';
 import type { CodeView } from '@hapset/contract';
-import { carriedBy, charactersToShrink, grainOf, outlinePath, planSymbol, type Carriable, type Carried, type ErrorCorrectionLevel, type SymbolPlan } from '@hapset/core';
+import { carriedBy, charactersToShrink, drawCode, grainOf, judgeLook, planSymbol, type Carriable, type Carried, type ErrorCorrectionLevel, type LookDesign, type LookJudgement, type SymbolPlan } from '@hapset/core';
+import { iconOf } from '@hapset/core/icons';
+import { measureText } from '../sheet/sheet-fonts.js';
 
 const kept = 2000;
 
@@ -10,6 +12,14 @@ export interface MaterialCode {
   /** Null when no symbol can hold it. */
   readonly plan: SymbolPlan | null;
   readonly view: CodeView | null;
+  /** What its look leaves; null when no symbol can hold it. */
+  readonly judgement: LookJudgement | null;
+}
+
+export interface SymbolLook {
+  readonly design: LookDesign;
+  /** Stands under the code where the look says so. */
+  readonly name: string;
 }
 
 @Injectable()
@@ -20,13 +30,15 @@ export class PlannedSymbols {
    * @param timeZone the school's
    * @param level chosen by hand; null for the highest that costs nothing
    */
-  of(content: Carriable, timeZone: string, level: ErrorCorrectionLevel | null): MaterialCode {
+  of(content: Carriable, timeZone: string, level: ErrorCorrectionLevel | null, look: SymbolLook): MaterialCode {
     const carried = carriedBy(content, timeZone);
-    const key = `${level ?? ''} ${carried.carry} ${carried.payload}`;
+    const { design, name } = look;
+    const named = design.caption?.words === null ? name : '';
+    const key = JSON.stringify([level, carried.carry, carried.payload, design, named]);
     const found = this.plans.get(key);
     if (found) return found;
     const planned = planSymbol(carried.payload, level ?? undefined);
-    const code = planned.ok ? { carried, plan: planned.value, view: toCodeView(carried, planned.value, level) } : { carried, plan: null, view: null };
+    const code = planned.ok ? { carried, plan: planned.value, view: toCodeView(carried, planned.value, level, look), judgement: judgeLook(planned.value, design) } : { carried, plan: null, view: null, judgement: null };
     const oldest = this.plans.keys().next();
     if (this.plans.size >= kept && !oldest.done) this.plans.delete(oldest.value);
     this.plans.set(key, code);
@@ -34,7 +46,7 @@ export class PlannedSymbols {
   }
 }
 
-function toCodeView({ carry, payload }: Carried, plan: SymbolPlan, chosen: ErrorCorrectionLevel | null): CodeView {
+function toCodeView({ carry, payload }: Carried, plan: SymbolPlan, chosen: ErrorCorrectionLevel | null, { design, name }: SymbolLook): CodeView {
   const { version, modules, level, mask, charactersUntilGrowth } = plan;
-  return { carry, payload, version, modules, level, mask, grain: grainOf(version), charactersUntilGrowth, charactersToShrink: charactersToShrink(plan, chosen ?? undefined), path: outlinePath(plan) };
+  return { carry, payload, version, modules, level, mask, grain: grainOf(version), charactersUntilGrowth, charactersToShrink: charactersToShrink(plan, chosen ?? undefined), drawing: drawCode(plan, { look: design, name, iconOf, measure: measureText }) };
 }

@@ -1,9 +1,10 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import type { SymbolPreview } from '@hapset/contract';
-import { charactersToShrink, codeSvg, planSymbol, type PlanProblem } from '@hapset/core';
+import { charactersToShrink, drawingSvg, plainDrawing, planSymbol, type PlanProblem } from '@hapset/core';
 import { ProblemError } from '../problem/problem.js';
 import { PreviewSymbolDto } from './symbol.dto.js';
 
+/** Of the whole picture. */
 const previewMm = 50;
 
 @Controller('api/symbols')
@@ -14,7 +15,7 @@ export class SymbolController {
     const planned = planSymbol(payload, level);
     if (!planned.ok) throw unfit(planned.problem);
     const { version, modules, level: chosen, mask, segmentation, charactersUntilGrowth } = planned.value;
-    return { version, modules, level: chosen, mask, eci: segmentation.eci, segments: segmentation.segments, charactersUntilGrowth, charactersToShrink: charactersToShrink(planned.value, level), svg: codeSvg(planned.value, previewMm, payload) };
+    return { version, modules, level: chosen, mask, eci: segmentation.eci, segments: segmentation.segments, charactersUntilGrowth, charactersToShrink: charactersToShrink(planned.value, level), svg: drawingSvg(plainDrawing(planned.value), { width: `${previewMm}mm`, height: `${previewMm}mm`, title: payload, pictureAddress: () => null }) };
   }
 }
 

@@ -8,6 +8,7 @@ import { Empty, Failed, Loading } from '../design/list-states.js';
 import { Intake } from '../intake/intake.js';
 import { useOpenMaterial } from '../material/material.queries.js';
 import { useRehearsals } from '../rehearsal/use-rehearsals.js';
+import { lessonPicturesAddress } from '../picture/picture-address.js';
 import { PageHead } from '../shell/page-head.js';
 import { lessonTime, metres } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
@@ -15,6 +16,7 @@ import { BenchProgress } from './bench-progress.js';
 import { BenchTable } from './bench-table.js';
 import { benchQuery, useAddStations } from './lesson.queries.js';
 
+const LessonLook = lazy(() => import('../look/lesson-look.js'));
 const ChangeLesson = lazy(() => import('./change-lesson.js').then(({ ChangeLesson: component }) => ({ default: component })));
 
 export function Component(): ReactElement {
@@ -28,6 +30,7 @@ export function Component(): ReactElement {
 function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
   const { lesson, rows } = bench;
   const [changing, setChanging] = useState(false);
+  const [looking, setLooking] = useState(false);
   const add = useAddStations(lesson.id);
   const open = useOpenMaterial();
   const rehearsals = useRehearsals(rows.map(({ stationId, code, rehearsal }) => ({ place: { stationId }, code, rehearsal })));
@@ -40,6 +43,14 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
       <PageHead title={lesson.name} about={about.filter((part) => part !== '').join(' · ')} actions={
           <>
             <Button onClick={() => setChanging(true)}>Change lesson</Button>
+            {rows.some(({ code }) => code !== null) && (
+              <>
+                <Button onClick={() => setLooking(true)}>Look</Button>
+                <a href={lessonPicturesAddress(lesson.id, { use: 'document', format: 'png' })} download className={buttonClass()} title="All codes in one ZIP file, named after their stations">
+                  Save all pictures
+                </a>
+              </>
+            )}
             <Link to={`/add?lesson=${lesson.id}`} className={buttonClass('main')}>
               Add a station
             </Link>
@@ -64,6 +75,7 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
         />
       </div>
       <Suspense>{changing && <ChangeLesson lesson={lesson} onClose={() => setChanging(false)} />}</Suspense>
+      <Suspense>{looking && <LessonLook bench={bench} onClose={() => setLooking(false)} />}</Suspense>
     </>
   );
 }

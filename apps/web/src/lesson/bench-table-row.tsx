@@ -48,7 +48,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
         >
           {row.position}
         </button>
-        {row.code ? <CodePicture code={row.code} label="" className="size-[46px] shrink-0" /> : <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />}
+        {row.code ? <CodePicture drawing={row.code.drawing} label="" className="size-[46px] shrink-0" /> : <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />}
         <span className="min-w-0 leading-snug">
           {renaming ? (
             <RenameStation row={row} onDone={() => setRenaming(false)} />

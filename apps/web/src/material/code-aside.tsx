@@ -1,5 +1,6 @@
 import type { MaterialPage } from '@hapset/contract';
 import type { ReactElement } from 'react';
+import { percent } from '../wording/figures.js';
 import { CodePicture } from '../symbol/code-picture.js';
 
 /** The code in sight, what it says letter by letter, and what it depends on. */
@@ -9,7 +10,7 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
     <aside className="self-start md:sticky md:top-4">
       <div className="rounded-sheet border border-line bg-white p-2.5">
         {code ? (
-          <CodePicture code={code} label={`Code of ${name}`} className="mx-auto block w-full max-w-[280px]" />
+          <CodePicture drawing={code.drawing} label={`Code of ${name}`} className="mx-auto block w-full max-w-[280px]" />
         ) : (
           <p className="m-0 flex aspect-square items-center justify-center p-4 text-center text-[14px] text-muted">This is more than a code can hold.</p>
         )}
@@ -18,11 +19,17 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
         <h2 className="mt-3.5 mb-1 text-[16px]">This code says</h2>
         <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">{code?.payload ?? material.words ?? material.link ?? material.title}</p>
         <p className="mt-1.5 mb-0 text-[13.5px] text-muted">{agreement(rehearsal)}</p>
+        {page.look.judgement && <SpareRepair share={page.look.judgement.spare.spare} />}
         <h2 className="mt-4 mb-1 text-[16px]">Keeps working as long as</h2>
         <p className="m-0 text-[14px] text-muted">{lifespan(page)}</p>
       </div>
     </aside>
   );
+}
+
+/** What creases and stains may still take. */
+function SpareRepair({ share }: { readonly share: number }): ReactElement {
+  return <p className="mt-1 mb-0 text-[13.5px] text-muted">{share >= 1 ? 'All of its repair is left for creases and stains.' : `${percent(Math.max(0, share))} of its repair is left for creases and stains.`}</p>;
 }
 
 function agreement({ results, devices }: MaterialPage['rehearsal']): string {

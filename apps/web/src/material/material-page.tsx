@@ -9,8 +9,10 @@ import { Button } from '../design/button.js';
 import { Failed, Loading } from '../design/list-states.js';
 import { KeptPart } from '../kept/kept-part.js';
 import { ShortLinkPart } from '../short-link/short-link-part.js';
+import { LookPart } from '../look/look-part.js';
 import { ReadsPart } from '../rehearsal/reads-part.js';
 import { useRehearsals } from '../rehearsal/use-rehearsals.js';
+import { SavePicture } from '../picture/save-picture.js';
 import { MakePoster } from '../sheet/make-poster.js';
 import { PaperPart } from '../sheet/paper-part.js';
 import { PageHead } from '../shell/page-head.js';
@@ -20,7 +22,6 @@ import { ChangeMaterialDialog } from './change-material.js';
 import { CodeAside } from './code-aside.js';
 import { materialPageQuery, useOpenMaterial } from './material.queries.js';
 import type { PlaceId } from './place-id.js';
-import { SavePicture } from './save-picture.js';
 
 export function Component(): ReactElement {
   const { stationId, materialId = '' } = useParams();
@@ -48,7 +49,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
         actions={
           <>
             <Button onClick={() => setChanging(true)}>Change</Button>
-            {code && <SavePicture place={place} name={name} />}
+            <SavePicture page={page} place={place} name={name} />
             {code && <MakePoster place={place} name={name} paper={page.paper} />}
           </>
         }
@@ -60,6 +61,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
           <OpensPart page={page} onOpen={() => open.mutate(material.id)} />
           <CarriesPart page={page} />
           {page.shortLink && <ShortLinkPart page={page} link={page.shortLink} />}
+          <LookPart page={page} />
           <ReadsPart page={page} rehearsals={rehearsals} />
           <PaperPart page={page} place={place} name={name} />
         </div>

@@ -13,7 +13,7 @@ export function ShelfRow({ row: { material, code, readiness, lessons } }: { read
     <li className="border-b border-line last:border-b-0">
       <Link to={`/shelf/${material.id}`} className="grid grid-cols-2 items-center gap-x-4 gap-y-2 px-4 py-2.5 text-ink no-underline hover:bg-marker-soft sm:grid-cols-[minmax(0,1fr)_190px_170px]">
         <span className="col-span-2 flex min-w-0 items-center gap-3.5 sm:col-span-1">
-          {code ? <CodePicture code={code} label="" className="size-[46px] shrink-0" /> : <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />}
+          {code ? <CodePicture drawing={code.drawing} label="" className="size-[46px] shrink-0" /> : <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />}
           <span className="min-w-0 leading-snug">
             <span className="block truncate text-[15.5px] font-semibold">{material.title}</span>
             <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">

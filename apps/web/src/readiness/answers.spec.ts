@@ -1,7 +1,7 @@
 import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
 
 const opens = { state: 'stop', opening: false, verdict: 'sign-in', checkedAt: null, stale: false, steps: 2, inTheCode: false, closed: false } as const;
-const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [] } as const;
+const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [], look: [] } as const;
 
 describe('cells of the bench', () => {
   it('say what stops and how many steps mend it', () => {
@@ -24,6 +24,11 @@ describe('cells of the bench', () => {
     expect(readsWords({ ...reads, state: 'look-at', leastReachM: 2, fallShort: ['Clamshell laptops'] }).figure).toBe('Clamshell laptops fall short of 2.5 m');
     expect(readsWords({ ...reads, state: 'stop', leastReachM: 0, fallShort: ['a', 'b'] })).toMatchObject({ title: 'Not read', figure: '2 devices fall short of 2.5 m' });
     expect(readsWords({ ...reads, state: 'not-yet', leastReachM: null }, true).title).toBe('Rehearsing…');
+  });
+  it('say that a look fails, whatever the rehearsal says, and what it leaves to be desired', () => {
+    expect(readsWords({ ...reads, state: 'stop', look: ['too-little-contrast', 'not-allowed'] })).toEqual({ mark: 'stop', title: 'Look fails', figure: 'too little contrast', mends: false });
+    expect(readsWords({ ...reads, state: 'look-at', look: ['little-spare-repair'] })).toMatchObject({ mark: 'look-at', title: '2.6 m', figure: 'little spare repair' });
+    expect(readsWords({ ...reads, state: 'look-at', leastReachM: 2, fallShort: ['Clamshell laptops'], look: ['little-contrast'] }).figure).toBe('Clamshell laptops fall short of 2.5 m');
   });
   it('say how fine the code is, or that none holds it', () => {
     expect(carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33, act: null, ignoredBy: [] }, 'form')).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });

@@ -1,8 +1,9 @@
 /** The four answers in words and figures: what stands in a cell of the bench, and what is read aloud. */
 import type { ReadinessView } from '@hapset/contract';
-import type { AddressCarry, Carry, MaterialKind } from '@hapset/core';
+import { standing, type AddressCarry, type Carry, type MaterialKind } from '@hapset/core';
 import type { Mark } from '../design/state-mark.js';
 import { countWord, grainWords, metres } from '../wording/figures.js';
+import { lookReasonWords } from '../wording/looks.js';
 import { kindWords } from '../wording/kinds.js';
 import { verdictWords } from '../wording/verdicts.js';
 
@@ -32,9 +33,12 @@ export function carriesWords({ state, carry, grain, modules, ignoredBy }: Readin
   return { mark: state, title: carriedWords(carry, kind), figure: `${grainWords[grain]} · ${modules} × ${modules}`, mends: false };
 }
 
-export function readsWords({ state, leastReachM, distanceM, devices, fallShort }: ReadinessView['reads'], rehearsing = false): AnswerWords {
+export function readsWords({ state, leastReachM, distanceM, devices, fallShort, look }: ReadinessView['reads'], rehearsing = false): AnswerWords {
+  const [worst] = look;
+  if (worst && standing(look).state === 'stop') return { mark: state, title: 'Look fails', figure: lookReasonWords[worst].short, mends: false };
   if (leastReachM === null) return { mark: 'not-yet', title: rehearsing ? 'Rehearsing…' : 'Not rehearsed', figure: devices === 0 ? 'no devices in the list' : '', mends: false };
   const title = leastReachM === 0 ? 'Not read' : metres(leastReachM);
+  if (fallShort.length === 0 && worst) return { mark: state, title, figure: lookReasonWords[worst].short, mends: false };
   if (fallShort.length === 0) return { mark: state, title, figure: devices === 1 ? 'the one device' : `all ${devices} devices`, mends: false };
   const who = fallShort.length === 1 ? `${fallShort[0] ?? ''} fall short` : `${fallShort.length} devices fall short`;
   return { mark: state, title, figure: `${who} of ${metres(distanceM)}`, mends: false };

@@ -1,8 +1,11 @@
 import type { RehearsalResult } from '@hapset/contract';
-import type { DeviceProfile } from '@hapset/core';
+import type { DeviceProfile, ErrorCorrectionLevel, LookDesign } from '@hapset/core';
 
 export interface RehearsalWish {
   readonly payload: string;
+  readonly level: ErrorCorrectionLevel;
+  /** Null for black squares on white. */
+  readonly look: LookDesign | null;
   readonly sizeMm: number;
   readonly devices: readonly DeviceProfile[];
 }

@@ -16,12 +16,12 @@ function tell(message: RehearsalMessage): void {
   self.postMessage(message);
 }
 
-async function rehearse({ payload, sizeMm, devices }: RehearsalWish): Promise<void> {
-  const planned = planSymbol(payload);
+async function rehearse({ payload, level, look, sizeMm, devices }: RehearsalWish): Promise<void> {
+  const planned = planSymbol(payload, level);
   if (!planned.ok) throw new Error(planned.problem.reason);
   for (const device of devices) {
     const reader = await engine(device.engine);
-    const result = await rehearseDevice(planned.value, sizeMm, device, async (frame) => (await reader.read(frame))?.text ?? null);
+    const result = await rehearseDevice(planned.value, sizeMm, device, async (frame) => (await reader.read(frame))?.text ?? null, { look });
     if (result) tell({ sort: 'device', result });
   }
   tell({ sort: 'end' });

@@ -44,7 +44,7 @@ export function useRehearsals(places: readonly RehearsalPlace[]): RehearsalProgr
     const leave = new AbortController();
     const work = async (): Promise<void> => {
       setRun({ key: rehearsal.key, devices: [] });
-      const results = await rehearse({ payload: code.payload, sizeMm: rehearsal.sizeMm, devices: rehearsal.devices }, leave.signal, (result) => {
+      const results = await rehearse({ payload: code.payload, level: code.level, look: rehearsal.look, sizeMm: rehearsal.sizeMm, devices: rehearsal.devices }, leave.signal, (result) => {
         if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
       });
       const { route, params } = routeFor(place, routes.saveStationRehearsal, routes.saveMaterialRehearsal);

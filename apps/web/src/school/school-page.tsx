@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { useSession } from '../account/session.queries.js';
 import { Failed, Loading } from '../design/list-states.js';
 import { SchoolClasses } from '../school-class/school-classes.js';
+import { LooksSummary } from '../look/looks-summary.js';
 import { ServicesSummary } from '../service/services-summary.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
@@ -18,6 +19,7 @@ export function Component(): ReactElement {
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="flex flex-col gap-4">
           <SchoolClasses />
+          <LooksSummary />
           <ServicesSummary />
         </div>
         {school.isPending && <Loading label="Settings are loading" />}

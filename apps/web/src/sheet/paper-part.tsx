@@ -8,7 +8,7 @@ import { ago } from '../wording/figures.js';
 import { MakePoster } from './make-poster.js';
 import { sheetAddress } from './sheet.queries.js';
 
-const changeWords = { payload: 'the code says something else now', level: 'its error correction level is another one now', size: 'it would be printed in another size now' } as const;
+const changeWords = { payload: 'the code says something else now', level: 'its error correction level is another one now', look: 'it looks different now', size: 'it would be printed in another size now' } as const;
 
 /** What is on paper, and whether it still says what the code says. */
 export function PaperPart({ page, place, name }: { readonly page: MaterialPage; readonly place: PlaceId; readonly name: string }): ReactElement | null {

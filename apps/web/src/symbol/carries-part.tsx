@@ -1,5 +1,5 @@
 import type { MaterialPage } from '@hapset/contract';
-import { addressCarries, ignoring, outlinePath, planSymbol, type AddressCarry, type ErrorCorrectionLevel, type Rung, type SymbolFigures } from '@hapset/core';
+import { addressCarries, ignoring, plainDrawing, planSymbol, type AddressCarry, type CodeDrawing, type ErrorCorrectionLevel, type Rung, type SymbolFigures } from '@hapset/core';
 import { useMemo, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { useNotice } from '../design/notice.js';
@@ -117,7 +117,7 @@ function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
   return (
     <li className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}>
       <div className="flex min-w-52 flex-1 items-center gap-x-4">
-        {picture ? <CodePicture code={picture} label="" className="size-11 shrink-0" /> : <span aria-hidden className="size-11 shrink-0 rounded-[6px] border border-dashed border-line-strong" />}
+        {picture ? <CodePicture drawing={picture} label="" className="size-11 shrink-0" /> : <span aria-hidden className="size-11 shrink-0 rounded-[6px] border border-dashed border-line-strong" />}
         <div className="min-w-0">
           <p className="m-0 text-[15px] font-semibold">
             {title}
@@ -148,9 +148,10 @@ function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
   );
 }
 
-function pictureOf(payload: string, level: ErrorCorrectionLevel | null): { readonly modules: number; readonly path: string } | null {
+/** In the plain look: rungs are compared by their modules. */
+function pictureOf(payload: string, level: ErrorCorrectionLevel | null): CodeDrawing | null {
   const planned = planSymbol(payload, level ?? undefined);
-  return planned.ok ? { modules: planned.value.modules, path: outlinePath(planned.value) } : null;
+  return planned.ok ? plainDrawing(planned.value) : null;
 }
 
 /** What it depends on; of a bare address, whose scanners do nothing with it. */

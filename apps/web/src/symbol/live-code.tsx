@@ -1,6 +1,6 @@
 /** The code as it would be now, while somebody types: in steps, with what the class's devices would do with it. */
 import type { DeviceView } from '@hapset/contract';
-import { grainOf, growthSteps, ignoring, inTheHandMm, outlinePath, planSymbol, tooFineInTheHand, type ScannerAct } from '@hapset/core';
+import { grainOf, growthSteps, ignoring, inTheHandMm, plainDrawing, planSymbol, tooFineInTheHand, type ScannerAct } from '@hapset/core';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { StateMark } from '../design/state-mark.js';
 import { grainWords } from '../wording/figures.js';
@@ -39,7 +39,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
   return (
     <div>
       <div className="flex gap-3">
-        <CodePicture code={{ modules: code.plan.modules, path: code.path }} label="The code as it would be now" className="w-36 shrink-0 rounded-sheet border border-line bg-white" />
+        <CodePicture drawing={code.drawing} label="The code as it would be now" className="w-36 shrink-0 rounded-sheet border border-line bg-white" />
         <p className="m-0 text-[13.5px]">
           <strong>{grainWords[grainOf(code.plan.version)]}</strong>
           <br />
@@ -71,5 +71,5 @@ function Remark({ children }: { readonly children: ReactNode }): ReactElement {
 
 function codeOf(payload: string | null) {
   const planned = payload === null ? null : planSymbol(payload);
-  return planned?.ok ? { plan: planned.value, path: outlinePath(planned.value), steps: growthSteps(planned.value.payload) } : null;
+  return planned?.ok ? { plan: planned.value, drawing: plainDrawing(planned.value), steps: growthSteps(planned.value.payload) } : null;
 }

@@ -93,7 +93,7 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
     <section className="min-w-0 rounded-sheet border border-line bg-white p-4">
       <div ref={room} className="flex min-w-0 justify-center overflow-hidden">
         <div style={{ width: sidePx, color: '#000' }}>
-          <CodePicture code={code} label="The code to be tried" className="block w-full" />
+          <CodePicture drawing={code.drawing} label="The code to be tried" className="block w-full" />
         </div>
       </div>
       <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px]">

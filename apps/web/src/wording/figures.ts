@@ -23,6 +23,11 @@ export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
 
+/** "54 %", rounded down: no share is promised that is not there. */
+export function percent(share: number): string {
+  return `${Math.floor(share * 100 + 1e-9)} %`;
+}
+
 /** "4 KB", "1.2 MB", "200 MB", "3.4 GB"; a megabyte has 1,000,000 bytes. */
 export function bytes(count: number): string {
   if (count < 999_500) return `${Math.max(count === 0 ? 0 : 1, Math.round(count / 1000))} KB`;

@@ -28,9 +28,9 @@ export interface Contrast {
 
 export type ContrastVerdict = 'enough' | 'little' | 'too-little';
 
-/** Paper and ink as the camera model has them: nothing printed is quite white or black. */
-const paper = 0.82;
-const ink = 0.05;
+/** Linear reflectances of office paper and toner: nothing printed is quite white or black. The camera model prints with these. */
+export const paperReflectance = 0.82;
+export const inkReflectance = 0.05;
 /** From 40 points on every engine measured reads; from 20 on the best of them. */
 const enough = 0.4;
 const little = 0.2;
@@ -38,8 +38,7 @@ const little = 0.2;
 const enoughModulation = 0.5;
 
 export function contrastOf({ dark, light }: LookColours, print: Print): Contrast {
-  const background = reflectance(rgbOf(light), print);
-  const points = gradientPoints(dark).map((rgb) => reflectance(rgb, print));
+  const { ground: background, inks: points } = reflectancesOf({ dark, light }, print);
   const [least, most] = [Math.min(...points), Math.max(...points)];
   const lightOnDark = background < (least + most) / 2;
   // The point that differs least from what is behind it decides.
@@ -52,6 +51,16 @@ export function contrastOf({ dark, light }: LookColours, print: Print): Contrast
   // A gradient that crosses what is behind it hides a part of the modules altogether.
   const crosses = least < background && most > background;
   return { symbolContrast: crosses ? 0 : symbolContrast, modulation: crosses ? 0 : modulation, grade: gradeOf(crosses ? 0 : symbolContrast), lightOnDark };
+}
+
+/** Reflectances as printed; the inks are those along the gradient, from its begin to its end. */
+export function reflectancesOf({ dark, light }: LookColours, print: Print): { readonly ground: number; readonly inks: readonly number[] } {
+  return { ground: reflectance(rgbOf(light), print), inks: gradientPoints(dark).map((rgb) => reflectance(rgb, print)) };
+}
+
+/** The print in which less is left of the contrast. */
+export function worsePrint(colours: LookColours): Print {
+  return prints.reduce((worse, print) => (contrastOf(colours, print).symbolContrast < contrastOf(colours, worse).symbolContrast ? print : worse));
 }
 
 /** Of both prints, the worse one. */
@@ -91,7 +100,7 @@ function withLightness(colour: HexColour, change: (lightness: number) => number)
   return hexOf(fromOklch({ ...oklch, lightness: change(oklch.lightness) }));
 }
 
-const gradientSteps = 8;
+const gradientSteps = 16;
 
 function gradientPoints(dark: LookColours['dark']): readonly Rgb[] {
   const [first, last] = [rgbOf(dark[0]), rgbOf(dark[1] ?? dark[0])];
@@ -99,7 +108,7 @@ function gradientPoints(dark: LookColours['dark']): readonly Rgb[] {
 }
 
 function reflectance(rgb: Rgb, print: Print): number {
-  return ink + (paper - ink) * luminance(print === 'grey' ? inGrey(rgb) : rgb);
+  return inkReflectance + (paperReflectance - inkReflectance) * luminance(print === 'grey' ? inGrey(rgb) : rgb);
 }
 
 function gradeOf(symbolContrast: number): Contrast['grade'] {

@@ -5,8 +5,10 @@
  * Left out for now: uneven light, glare, compression, colour. docs/optics.md lists the assumptions.
  */
 import { radians, requirePositive } from '../units.js';
-import { quietZoneModules, type SymbolPlan } from '../symbol/plan.js';
+import { quietZoneModules } from '../symbol/plan.js';
 import { focalLengthPx, type DeviceProfile } from './device.js';
+import { paperReflectance } from '../look/contrast.js';
+import { printFor, type PrintedCode } from './print.js';
 import { normalSource } from './random.js';
 
 /** Where camera and code stand to each other. */
@@ -30,12 +32,8 @@ export interface GreyFrame {
   readonly grey: Uint8Array;
 }
 
-// Linear reflectances of office paper, toner and a wall behind it.
-const paperReflectance = 0.82;
-const inkReflectance = 0.05;
+/** Linear reflectance of the wall behind the paper. */
 const wallReflectance = 0.45;
-/** Toner spreads beyond the module's edge on each side, in modules. */
-const inkSpread = 1 / 16;
 /** Paper seen around the quiet zone, in modules, before the wall begins. */
 const paperBorderModules = 2;
 
@@ -50,7 +48,7 @@ interface Projection {
  * Renders the region of the frame that holds the code.
  * @param pointsAcross sampling points a pixel along each axis; left out, as many as keep the error under that of the noise
  */
-export function renderFrame(plan: Pick<SymbolPlan, 'modules' | 'matrix'>, sizeMm: number, device: DeviceProfile, view: View, pointsAcross?: number): GreyFrame {
+export function renderFrame(plan: PrintedCode, sizeMm: number, device: DeviceProfile, view: View, pointsAcross?: number): GreyFrame {
   requirePositive('sizeMm', sizeMm);
   requirePositive('distanceM', view.distanceM);
   const projection = project(plan.modules, sizeMm / plan.modules, device, view);
@@ -104,13 +102,13 @@ function apply(matrix: readonly number[], x: number, y: number): readonly [numbe
  * points, so that 4 x 4 points a pixel are within 2 grey levels rms of 16 x 16 once the lens has blurred (tested). Where
  * a module covers many pixels only its edges are sampled at all, and 2 x 2 do.
  */
-function sample(plan: Pick<SymbolPlan, 'modules' | 'matrix'>, { inverse, widthPx, heightPx }: Projection, pointsAcross: number | null): Float32Array {
+function sample(plan: PrintedCode, { inverse, widthPx, heightPx }: Projection, pointsAcross: number | null): Float32Array {
   const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 0] = inverse;
   const middle = apply(inverse, widthPx / 2, heightPx / 2);
   const beside = apply(inverse, widthPx / 2 + 1, heightPx / 2);
   const modulesPerPixel = Math.hypot(beside[0] - middle[0], beside[1] - middle[1]);
   const grid = pointsAcross ?? (modulesPerPixel < 1 / 7 ? 2 : 4);
-  const { side, perModule, texels } = printFor(plan, grid, modulesPerPixel);
+  const { side, perModule, texels, ground } = printFor(plan, grid, modulesPerPixel);
   const { modules } = plan;
   const border = quietZoneModules + paperBorderModules;
   const light = new Float32Array(widthPx * heightPx);
@@ -127,6 +125,7 @@ function sample(plan: Pick<SymbolPlan, 'modules' | 'matrix'>, { inverse, widthPx
           const u = (a * px + b * py + c) * w;
           const v = (d * px + e * py + f) * w;
           if (u >= 0 && v >= 0 && u < modules && v < modules) sum += texels[((v * perModule) | 0) * side + ((u * perModule) | 0)] as number;
+          else if (u >= -quietZoneModules && v >= -quietZoneModules && u < modules + quietZoneModules && v < modules + quietZoneModules) sum += ground;
           else if (u >= -border && v >= -border && u < modules + border && v < modules + border) sum += paperReflectance;
           else sum += wallReflectance;
         }
@@ -135,54 +134,6 @@ function sample(plan: Pick<SymbolPlan, 'modules' | 'matrix'>, { inverse, widthPx
     }
   }
   return light;
-}
-
-interface Print {
-  readonly side: number;
-  /** Texels a module along each axis. */
-  readonly perModule: number;
-  readonly texels: Float32Array;
-}
-const finestPerModule = 16;
-
-/** The print at the resolution that fits the sampling: the coarsest of 16, 8, 4 and 2 texels a module that loses nothing. */
-function printFor(plan: Pick<SymbolPlan, 'modules' | 'matrix'>, grid: number, modulesPerPixel: number): Print {
-  const levels = prints.get(plan.matrix) ?? rasterise(plan);
-  prints.set(plan.matrix, levels);
-  const wanted = grid / modulesPerPixel;
-  return levels.findLast((level) => level.perModule >= wanted) ?? (levels[0] as Print);
-}
-const prints = new WeakMap<Uint8Array, readonly Print[]>();
-
-/** The printed symbol as reflectances, 16 texels a module with the ink spread by one, and each coarser level as averages. */
-function rasterise(plan: Pick<SymbolPlan, 'modules' | 'matrix'>): readonly Print[] {
-  const side = plan.modules * finestPerModule;
-  const texels = new Float32Array(side * side).fill(paperReflectance);
-  const spread = Math.round(inkSpread * finestPerModule);
-  for (let row = 0; row < plan.modules; row += 1) {
-    for (let column = 0; column < plan.modules; column += 1) {
-      if (plan.matrix[row * plan.modules + column] !== 1) continue;
-      const fromX = Math.max(0, column * finestPerModule - spread);
-      const toX = Math.min(side, (column + 1) * finestPerModule + spread);
-      const toY = Math.min(side, (row + 1) * finestPerModule + spread);
-      for (let y = Math.max(0, row * finestPerModule - spread); y < toY; y += 1) texels.fill(inkReflectance, y * side + fromX, y * side + toX);
-    }
-  }
-  const levels: Print[] = [{ side, perModule: finestPerModule, texels }];
-  for (let level = levels[0]; level && level.perModule > 2; level = levels.at(-1)) levels.push(halve(level));
-  return levels;
-}
-
-function halve({ side, perModule, texels }: Print): Print {
-  const half = side / 2;
-  const coarser = new Float32Array(half * half);
-  for (let y = 0; y < half; y += 1) {
-    for (let x = 0; x < half; x += 1) {
-      const at = 2 * y * side + 2 * x;
-      coarser[y * half + x] = ((texels[at] as number) + (texels[at + 1] as number) + (texels[at + side] as number) + (texels[at + side + 1] as number)) / 4;
-    }
-  }
-  return { side: half, perModule: perModule / 2, texels: coarser };
 }
 
 /** Separable Gaussian in place; edges repeat. */

@@ -1,6 +1,6 @@
 /** Does a device read a code that is held, or lies on a table: the least that any code must do. */
-import type { DeviceProfile } from './device.js';
-import { predictReachM } from './predictor.js';
+import { focalLengthPx, type DeviceProfile } from './device.js';
+import { neededPixelsPerModule, predictReachM, sizeMargin } from './predictor.js';
 
 /** Side of the symbol on a card or handout, without quiet zone. */
 export const inTheHandMm = 50;
@@ -14,4 +14,18 @@ export function tooFineInTheHand<Device extends DeviceProfile>(modules: number, 
 
 export function readsInTheHand(modules: number, devices: readonly DeviceProfile[]): boolean {
   return tooFineInTheHand(modules, devices).length === 0;
+}
+
+/** Where a page that lies on a table is read from, metres. */
+const readingDistanceM = 0.4;
+/** Office printers keep modules apart down to that side, with a little room. Millimetres. */
+const leastModuleMm = 0.4;
+/** A code in a text is found by the eye at that side. Millimetres. */
+const leastInTextMm = 25;
+
+/** Side of the symbol in mm, without quiet zone, for pasting into a document: as it suits a page on a table, and the least that still reads in the hand. */
+export function documentSizesMm(modules: number, devices: readonly DeviceProfile[]): { readonly suits: number; readonly smallest: number } {
+  const from = (nearestM: number): number => Math.max(modules * leastModuleMm, ...devices.map((device) => (Math.max(nearestM, device.nearestFocusM) * 1000 * modules * neededPixelsPerModule(device) * sizeMargin) / focalLengthPx(device)));
+  const smallest = Math.ceil(from(nearestHoldM));
+  return { suits: Math.max(leastInTextMm, Math.ceil(from(readingDistanceM) / 5) * 5, smallest), smallest };
 }

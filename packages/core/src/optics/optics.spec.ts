@@ -82,10 +82,13 @@ describe('the frame', () => {
     // One dark module, 10 mm wide, with its ink spread: light lost against paper alone, in pixels.
     const camera = { ...sharp, previewWidthPx: 640, previewHeightPx: 360 };
     const view = { ...still, shiftXPx: 0.37, shiftYPx: 0.21 };
-    const dark = renderFrame({ modules: 1, matrix: new Uint8Array([1]) }, 10, camera, view);
-    const light = renderFrame({ modules: 1, matrix: new Uint8Array([0]) }, 10, camera, view);
+    const modules = 21;
+    const one = new Uint8Array(modules * modules);
+    one[10 * modules + 10] = 1;
+    const dark = renderFrame({ modules, matrix: one }, 10 * modules, camera, view);
+    const light = renderFrame({ modules, matrix: new Uint8Array(modules * modules) }, 10 * modules, camera, view);
     const lost = Array.from(dark.grey).reduce((sum, level, index) => sum + linear(light.grey[index] ?? 0) - linear(level), 0);
-    expect(lost / (0.82 - 0.05) / pixelsPerModule(camera, 10, 1) ** 2).toBeCloseTo(1, 1);
+    expect(lost / (0.82 - 0.05) / pixelsPerModule(camera, 10, 1) ** 2).toBeCloseTo((1 + 2 / 16) ** 2, 1);
   });
 
   it('is as good as finer sampling, to 2 grey levels rms behind the lens', () => {

@@ -23,7 +23,7 @@ export function predictReachM(device: DeviceProfile, sizeMm: number, modules: nu
 }
 
 /** Room kept between the predicted and the wanted reach: the simulation may find less. */
-const sizeMargin = 1.15;
+export const sizeMargin = 1.15;
 /** A code on a wall is never printed smaller, so that it is found by the eye as well. */
 export const smallestPosterCodeMm = 40;
 

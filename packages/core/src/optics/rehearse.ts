@@ -7,9 +7,11 @@
 import { firstDifference, type Difference } from '../payload/compare.js';
 import type { SymbolPlan } from '../symbol/plan.js';
 import { quietZoneModules } from '../symbol/plan.js';
+import type { LookDesign } from '../look/look.js';
 import { renderFrame, type GreyFrame, type View } from './camera.js';
 import { focalLengthPx, type DeviceProfile } from './device.js';
 import { predictReachM } from './predictor.js';
+import type { PrintedCode } from './print.js';
 import { uniformSource } from './random.js';
 
 /** Reads a frame; null when nothing was found. */
@@ -32,6 +34,8 @@ export interface RehearsalOptions {
   /** Asked before each trial; true ends the rehearsal early. */
   readonly stopped?: () => boolean;
   readonly seed?: number;
+  /** How the code looks; black squares on white where it is left out. */
+  readonly look?: LookDesign | null;
 }
 
 const framesPerTrial = 10;
@@ -109,6 +113,7 @@ class Trials {
   frames = 0;
   misread: Difference | null = null;
   private readonly uniform: () => number;
+  private readonly printed: PrintedCode;
 
   constructor(
     private readonly plan: SymbolPlan,
@@ -118,6 +123,7 @@ class Trials {
     private readonly options: RehearsalOptions,
   ) {
     this.uniform = uniformSource(options.seed ?? 1);
+    this.printed = { ...plan, look: options.look ?? null };
   }
 
   /** Share of trials that read, 0 to 1; gives up early once it is clear that the limit lies nearer. Null when stopped. */
@@ -135,7 +141,7 @@ class Trials {
     const tiltDeg = this.uniform() * largestTiltDeg;
     for (let frame = 0; frame < framesPerTrial; frame += 1) {
       this.frames += 1;
-      const text = await this.read(renderFrame(this.plan, this.sizeMm, this.device, trialView(distanceM, tiltDeg, this.uniform)));
+      const text = await this.read(renderFrame(this.printed, this.sizeMm, this.device, trialView(distanceM, tiltDeg, this.uniform)));
       if (text === null) continue;
       const difference = firstDifference(this.plan.payload, text);
       if (difference === null) return true;

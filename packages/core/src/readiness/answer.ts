@@ -1,5 +1,6 @@
 /** The four answers of a station: opens, carries, reads, on paper. Each has a state, and the facts behind it. */
 import type { AccessVerdict } from '../access/access-verdict.js';
+import type { LookDesign } from '../look/look.js';
 import { unreachable } from '../result.js';
 import type { ErrorCorrectionLevel } from '../symbol/versions.js';
 
@@ -35,6 +36,12 @@ export function opensState(verdict: AccessVerdict | null, accounts: StudentAccou
       return unreachable(verdict);
   }
 }
+
+/** The worse of two: what stops, then what is to be looked at, then what is not known yet. */
+export function worse(one: AnswerState, other: AnswerState): AnswerState {
+  return badness.find((state) => state === one || state === other) ?? one;
+}
+const badness: readonly AnswerState[] = ['stop', 'look-at', 'not-yet', 'done'];
 
 const dayMs = 24 * 3600 * 1000;
 /** A verdict older than this says little about tomorrow. */
@@ -72,12 +79,13 @@ export function readsAnswer(reaches: readonly DeviceReach[] | null, distanceM: n
   return { state: fallShort.length > 0 ? 'look-at' : 'done', leastReachM, fallShort };
 }
 
-export const paperChanges = ['payload', 'level', 'size'] as const;
+export const paperChanges = ['payload', 'level', 'look', 'size'] as const;
 export type PaperChange = (typeof paperChanges)[number];
 export interface PrintedFacts {
   readonly payload: string;
   /** Null where it is not known. */
   readonly level: ErrorCorrectionLevel | null;
+  readonly look: LookDesign;
   readonly sizeMm: number;
 }
 
@@ -93,6 +101,7 @@ export function paperAnswer(printed: PrintedFacts | null, now: PrintedFacts): Pa
   if (printed.payload !== now.payload) changed.push('payload');
   // A new payload has a symbol of its own; its level is no second change.
   else if (printed.level !== null && now.level !== null && printed.level !== now.level) changed.push('level');
+  if (JSON.stringify(printed.look) !== JSON.stringify(now.look)) changed.push('look');
   if (Math.abs(printed.sizeMm - now.sizeMm) >= 1) changed.push('size');
   return { state: changed.length > 0 ? 'look-at' : 'done', changed };
 }

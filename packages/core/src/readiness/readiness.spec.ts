@@ -1,5 +1,6 @@
 import { accessVerdicts } from '../access/access-verdict.js';
-import { isStale, opensState, paperAnswer, readsAnswer } from './answer.js';
+import { plainLook } from '../look/look.js';
+import { answerStates, isStale, opensState, paperAnswer, readsAnswer, worse } from './answer.js';
 import { summarise, type FourStates } from './summary.js';
 
 const reach = (deviceId: string, reachM: number, fromM = 0.2): { deviceId: string; reachM: number; fromM: number; misread: null } => ({ deviceId, reachM, fromM, misread: null });
@@ -46,14 +47,22 @@ describe('reads', () => {
 
 describe('on paper', () => {
   it('becomes printed before the change when payload, level or size changed', () => {
-    const printed = { payload: 'https://a.example', level: 'Q' as const, sizeMm: 150 };
+    const printed = { payload: 'https://a.example', level: 'Q' as const, sizeMm: 150, look: plainLook };
     expect(paperAnswer(printed, printed)).toEqual({ state: 'done', changed: [] });
     expect(paperAnswer(printed, { ...printed, payload: 'https://b.example' })).toEqual({ state: 'look-at', changed: ['payload'] });
     expect(paperAnswer(printed, { ...printed, sizeMm: 155 })).toEqual({ state: 'look-at', changed: ['size'] });
     expect(paperAnswer(printed, { ...printed, level: 'H' })).toEqual({ state: 'look-at', changed: ['level'] });
     expect(paperAnswer({ ...printed, level: null }, printed).changed).toEqual([]);
     expect(paperAnswer(printed, { ...printed, level: 'H', payload: 'https://b.example' }).changed).toEqual(['payload']);
+    expect(paperAnswer(printed, { ...printed, look: { ...plainLook, ink: '#1d6f5b' } })).toEqual({ state: 'look-at', changed: ['look'] });
     expect(paperAnswer(null, printed)).toEqual({ state: 'not-yet', changed: [] });
+  });
+});
+
+describe('the worse of two states', () => {
+  it('is the same whichever comes first, and never better than either', () => {
+    const order = ['done', 'not-yet', 'look-at', 'stop'];
+    for (const one of answerStates) for (const other of answerStates) expect(order.indexOf(worse(one, other))).toBe(Math.max(order.indexOf(one), order.indexOf(other)));
   });
 });
 

@@ -3,7 +3,7 @@
  * below. Everything is boxes in millimetres from the page's top left corner; drawing them is the adapter's work.
  * The quiet zone always lies on the page, because nobody knows the colour of the wall behind it.
  */
-import { quietZoneModules } from '../symbol/plan.js';
+import type { Surround } from '../look/frame.js';
 import { paperFormats, pageMarginMm, type PaperFormat } from './paper.js';
 import { fitText, lineHeightMm, type FittedText, type MeasureText, type SheetFont, type TextWish } from './text.js';
 
@@ -18,8 +18,9 @@ export interface PosterWish {
   readonly address: string | null;
   /** Class, place: one quiet line at the foot; '' for none. */
   readonly foot: string;
-  /** Modules a side of the symbol. */
+  /** Modules a side of the symbol, and around it: quiet zone, frame, caption. */
   readonly modules: number;
+  readonly surround: Surround;
   /** Wanted side of the symbol without quiet zone. */
   readonly codeSizeMm: number;
 }
@@ -38,7 +39,7 @@ export interface TextBox {
 
 export interface CodeBox {
   readonly sort: 'code';
-  /** Corner of the symbol itself; its quiet zone lies around. */
+  /** Corner of the symbol itself; quiet zone and frame lie around. */
   readonly xMm: number;
   readonly yMm: number;
   readonly sizeMm: number;
@@ -59,19 +60,19 @@ const forTextMm = 92;
 /** Texts are tried at these shares of their size, so that a long title never takes room from the code. */
 const shares = [1, 0.9, 0.8, 0.7, 0.6, 0.5];
 
-/** The largest symbol that a poster on this paper holds, in mm without quiet zone. */
-export function largestPosterCodeMm(paper: PaperFormat, modules: number): number {
+/** The largest symbol that a poster on this paper holds, in mm without what is around it. */
+export function largestPosterCodeMm(paper: PaperFormat, modules: number, { left, right, top, bottom }: Surround): number {
   const page = paperFormats[paper];
-  const withQuietZone = 1 + (2 * quietZoneModules) / modules;
-  return Math.floor(Math.min((page.widthMm - 8) / withQuietZone, (page.heightMm - forTextMm) / withQuietZone));
+  return Math.floor(modules * Math.min((page.widthMm - 8) / (left + modules + right), (page.heightMm - forTextMm) / (top + modules + bottom)));
 }
 
 /** Lays out a poster. Boxes never overlap and stay inside the page. */
 export function layoutPoster(wish: PosterWish, measure: MeasureText): PosterLayout {
   const page = paperFormats[wish.paper];
-  const sizeMm = Math.min(wish.codeSizeMm, largestPosterCodeMm(wish.paper, wish.modules));
-  const quietMm = (sizeMm / wish.modules) * quietZoneModules;
-  const roomMm = page.heightMm - sizeMm - 2 * quietMm;
+  const sizeMm = Math.min(wish.codeSizeMm, largestPosterCodeMm(wish.paper, wish.modules, wish.surround));
+  const moduleMm = sizeMm / wish.modules;
+  const [overMm, underMm] = [wish.surround.top * moduleMm, wish.surround.bottom * moduleMm];
+  const roomMm = page.heightMm - sizeMm - overMm - underMm;
   const texts = fitTexts(wish, page.widthMm - 2 * pageMarginMm, roomMm, measure);
 
   const titleBox = place('title', 'heading', texts.title, pageMarginMm);
@@ -81,9 +82,9 @@ export function layoutPoster(wish: PosterWish, measure: MeasureText): PosterLayo
   const instructionBox = place('instruction', 'text', texts.instruction, tapBox.yMm - (texts.tap.lines.length > 0 ? gapMm / 4 : 0) - height(texts.instruction));
 
   const topMm = titleBox.yMm + titleBox.heightMm;
-  const code: CodeBox = { sort: 'code', xMm: (page.widthMm - sizeMm) / 2, yMm: (topMm + instructionBox.yMm - sizeMm) / 2, sizeMm };
+  const code: CodeBox = { sort: 'code', xMm: (page.widthMm - sizeMm) / 2, yMm: (topMm + overMm + instructionBox.yMm - underMm - sizeMm) / 2, sizeMm };
   // A small code leaves room: what to do moves up to it, so that both are seen as one.
-  const lift = Math.max(0, instructionBox.yMm - (code.yMm + sizeMm + quietMm) - gapMm);
+  const lift = Math.max(0, instructionBox.yMm - (code.yMm + sizeMm + underMm) - gapMm);
   const lifted = (box: TextBox): TextBox => ({ ...box, yMm: box.yMm - lift });
   return {
     ...page,

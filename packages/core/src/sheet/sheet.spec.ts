@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { quietZoneModules } from '../symbol/plan.js';
+import type { Surround } from '../look/frame.js';
 import { fileName } from './file-name.js';
 import { paperFormats, type PaperFormat } from './paper.js';
 import { largestPosterCodeMm, layoutPoster, type PosterLayout, type PosterWish } from './poster.js';
@@ -8,7 +8,11 @@ import { fitText, type MeasureText } from './text.js';
 /** Every character half an em wide. */
 const measure: MeasureText = (text, _font, sizePt) => ([...text].length * 0.5 * sizePt * 25.4) / 72;
 
-const wish: PosterWish = { paper: 'A4', title: 'Field guide to limpets', instruction: 'Point your camera here.', tap: 'Then tap the address that appears.', address: 'https://a.example/leaf/field-guide', foot: 'Life between the tides', modules: 33, codeSizeMm: 120 };
+const bare = { left: 4, top: 4, right: 4, bottom: 4 };
+/** As a ticket with two lines under the code has it. */
+const framed = { left: 8, top: 8, right: 8, bottom: 22 };
+
+const wish: PosterWish = { paper: 'A4', title: 'Field guide to limpets', instruction: 'Point your camera here.', tap: 'Then tap the address that appears.', address: 'https://a.example/leaf/field-guide', foot: 'Life between the tides', modules: 33, surround: bare, codeSizeMm: 120 };
 
 interface Box {
   readonly x: number;
@@ -17,11 +21,11 @@ interface Box {
   readonly bottom: number;
 }
 
-/** All boxes of a layout; the code's with its quiet zone. */
-function boxes({ code, texts }: PosterLayout, modules: number): readonly Box[] {
-  const quiet = (code.sizeMm / modules) * quietZoneModules;
+/** All boxes of a layout; the code's with what is around it. */
+function boxes({ code, texts }: PosterLayout, modules: number, { left, top, right, bottom }: Surround): readonly Box[] {
+  const moduleMm = code.sizeMm / modules;
   return [
-    { x: code.xMm - quiet, y: code.yMm - quiet, right: code.xMm + code.sizeMm + quiet, bottom: code.yMm + code.sizeMm + quiet },
+    { x: code.xMm - left * moduleMm, y: code.yMm - top * moduleMm, right: code.xMm + code.sizeMm + right * moduleMm, bottom: code.yMm + code.sizeMm + bottom * moduleMm },
     ...texts.map((text) => ({ x: text.xMm, y: text.yMm, right: text.xMm + text.widthMm, bottom: text.yMm + text.heightMm })),
   ];
 }
@@ -39,7 +43,7 @@ describe('a poster', () => {
 
   it('never makes the code larger than the paper holds with its quiet zone', () => {
     for (const paper of Object.keys(paperFormats) as PaperFormat[]) {
-      const largest = largestPosterCodeMm(paper, 21);
+      const largest = largestPosterCodeMm(paper, 21, bare);
       expect(layoutPoster({ ...wish, paper, modules: 21, codeSizeMm: 500 }, measure).code.sizeMm).toBe(largest);
       expect(largest * (1 + 8 / 21)).toBeLessThanOrEqual(paperFormats[paper].widthMm);
     }
@@ -48,9 +52,9 @@ describe('a poster', () => {
   it('keeps boxes apart and on the page, whatever is written', () => {
     const text = fc.string({ unit: 'grapheme', maxLength: 400 });
     fc.assert(
-      fc.property(text, text, text, fc.option(text, { nil: null }), text, fc.constantFrom<PaperFormat>('A4', 'Letter'), fc.constantFrom(21, 25, 33, 45, 177), fc.integer({ min: 30, max: 300 }), (title, instruction, tap, address, foot, paper, modules, codeSizeMm) => {
-        const layout = layoutPoster({ title, instruction, tap, address, foot, paper, modules, codeSizeMm }, measure);
-        const all = boxes(layout, modules);
+      fc.property(text, text, text, fc.option(text, { nil: null }), text, fc.constantFrom<PaperFormat>('A4', 'Letter'), fc.constantFrom(21, 25, 33, 45, 177), fc.integer({ min: 30, max: 300 }), fc.constantFrom(bare, framed), (title, instruction, tap, address, foot, paper, modules, codeSizeMm, surround) => {
+        const layout = layoutPoster({ title, instruction, tap, address, foot, paper, modules, surround, codeSizeMm }, measure);
+        const all = boxes(layout, modules, surround);
         for (const box of all) {
           expect(box.x).toBeGreaterThanOrEqual(0);
           expect(box.y).toBeGreaterThanOrEqual(0);
@@ -58,7 +62,7 @@ describe('a poster', () => {
           expect(box.bottom).toBeLessThanOrEqual(layout.heightMm);
         }
         all.forEach((box, index) => all.slice(index + 1).forEach((other) => expect(overlap(box, other)).toBe(false)));
-        expect(layout.code.sizeMm).toBe(Math.min(codeSizeMm, largestPosterCodeMm(paper, modules)));
+        expect(layout.code.sizeMm).toBe(Math.min(codeSizeMm, largestPosterCodeMm(paper, modules, surround)));
       }),
       { numRuns: 200 },
     );

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import jsQR from 'jsqr';
 import { create } from 'qrcode';
-import { codePixels } from '../look/outline.js';
+import { codePixels } from '../look/pixels.js';
 import { blockOfCodeword } from './codewords.js';
 import { encodeSymbol } from './encode.js';
 import { formatBits } from './masks.js';

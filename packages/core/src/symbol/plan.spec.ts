@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import jsQR from 'jsqr';
-import { codePixels, codeSvg, outlinePath } from '../look/outline.js';
+import { codePixels } from '../look/pixels.js';
 import { grainOf } from './grain.js';
 import { smallestVersion } from './fit.js';
 import { charactersToShrink, growthLimit, planSymbol, type SymbolPlan } from './plan.js';
@@ -73,30 +73,6 @@ describe('planning a symbol', () => {
     const { matrix, modules } = plan('https://a.example/');
     const row = (y: number, x: number): string => Array.from(matrix.subarray(y * modules + x, y * modules + x + 7)).join('');
     for (const [y, x] of [[0, 0], [0, modules - 7], [modules - 7, 0]] as const) expect([row(y, x), row(y + 1, x), row(y + 3, x)]).toEqual(['1111111', '1000001', '1011101']);
-  });
-});
-
-describe('drawing it', () => {
-  it('covers every dark module once', () => {
-    const symbol = plan('https://a.example/leaf');
-    const area = [...outlinePath(symbol).matchAll(/h(\d+)v1/g)].reduce((sum, [, width]) => sum + Number(width), 0);
-    expect(area).toBe(symbol.matrix.reduce((sum, module) => sum + module, 0));
-  });
-
-  it('gives an SVG in millimetres with its quiet zone and an escaped title', () => {
-    const svg = codeSvg(plan('HTTPS://A.EXAMPLE'), 50, 'Tides <& "more">');
-    expect(svg).toContain('viewBox="0 0 29 29"');
-    expect(svg).toContain(`width="${Math.round((50 / 21) * 29 * 100) / 100}mm"`);
-    expect(svg).not.toContain('<& ');
-  });
-
-  it('keeps modules on whole pixels and the quiet zone white', () => {
-    const symbol = plan('https://a.example/');
-    const { widthPx, grey } = codePixels(symbol, 3);
-    expect(widthPx).toBe((symbol.modules + 8) * 3);
-    expect(new Set(grey)).toEqual(new Set([0, 255]));
-    expect(grey.subarray(0, widthPx * 12).every((level) => level === 255)).toBe(true);
-    expect(() => codePixels(symbol, 1.5)).toThrow(RangeError);
   });
 });
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import jsQR from 'jsqr';
-import { codePixels } from '../look/outline.js';
+import { codePixels } from '../look/pixels.js';
 import { planSymbol } from './plan.js';
 import { coveredByCentre, largestCentre, repairableInBlock, spareRepair } from './spare-repair.js';
 import { errorCorrectionLevels, modulesOf } from './versions.js';

@@ -1,0 +1,56 @@
+import { Body, Controller, Get, Param, Put, Query, Res } from '@nestjs/common';
+import { fileName } from '@hapset/core';
+import type { Response } from 'express';
+import { Clock } from '../clock/clock.js';
+import { LessonService } from '../lesson/lesson.service.js';
+import { MaterialService } from '../material/material.service.js';
+import { StationService } from '../station/station.service.js';
+import { contentTypes } from './code-picture.js';
+import { writeZip } from './lesson-zip.js';
+import { PictureService } from './picture.service.js';
+import { readPictureWish } from './picture-wish.js';
+import { nameFile } from './send-file.js';
+import { ShowWebPictureDto } from './show-web-picture.dto.js';
+
+type Asked = Readonly<Record<string, unknown>>;
+
+@Controller('api')
+export class PictureController {
+  constructor(
+    private readonly pictures: PictureService,
+    private readonly materials: MaterialService,
+    private readonly stations: StationService,
+    private readonly lessons: LessonService,
+    private readonly clock: Clock,
+  ) {}
+
+  @Get('materials/:materialId/picture')
+  async ofMaterial(@Param('materialId') materialId: string, @Query() query: Asked, @Res() response: Response): Promise<void> {
+    const wish = readPictureWish(query);
+    const { name, bytes } = await this.pictures.of({ material: await this.materials.require(materialId), station: null, lesson: null }, null, wish);
+    nameFile(response, { type: contentTypes[wish.format], name, disposition: 'attachment' }).send(bytes);
+  }
+
+  @Get('stations/:stationId/picture')
+  async ofStation(@Param('stationId') stationId: string, @Query() query: Asked, @Res() response: Response): Promise<void> {
+    const wish = readPictureWish(query);
+    const { place, station } = await this.stations.place(stationId);
+    const { name, bytes } = await this.pictures.of(place, station.position, wish);
+    nameFile(response, { type: contentTypes[wish.format], name, disposition: 'attachment' }).send(bytes);
+  }
+
+  @Get('lessons/:lessonId/pictures')
+  async ofLesson(@Param('lessonId') lessonId: string, @Query() query: Asked, @Res() response: Response): Promise<void> {
+    const wish = readPictureWish(query);
+    const lesson = await this.lessons.require(lessonId);
+    const places = await this.stations.placesOf([lesson]);
+    nameFile(response, { type: 'application/zip', name: fileName(`${lesson.name}, codes`, null, 'zip'), disposition: 'attachment' });
+    await writeZip(this.pictures.ofAll(places, wish), this.clock.now(), response);
+  }
+
+  @Put('materials/:materialId/web-picture')
+  async show(@Param('materialId') materialId: string, @Body() { shown }: ShowWebPictureDto): Promise<null> {
+    await this.pictures.show(await this.materials.require(materialId), shown);
+    return null;
+  }
+}

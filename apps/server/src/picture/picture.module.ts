@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { LessonModule } from '../lesson/lesson.module.js';
+import { LookModule } from '../look/look.module.js';
+import { Material } from '../material/material.entity.js';
+import { MaterialModule } from '../material/material.module.js';
+import { ReadinessModule } from '../readiness/readiness.module.js';
+import { StationModule } from '../station/station.module.js';
+import { PictureController } from './picture.controller.js';
+import { PictureService } from './picture.service.js';
+import { WebPictureController } from './web-picture.controller.js';
+
+@Module({ imports: [TypeOrmModule.forFeature([Material]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule], controllers: [PictureController, WebPictureController], providers: [PictureService] })
+export class PictureModule {}

@@ -1,0 +1,25 @@
+import type { PicturesView } from '@hapset/contract';
+import { documentSizesMm, drawingSize, type CodeDrawing, type DeviceProfile } from '@hapset/core';
+
+/** Of the picture for web pages, which is shown at half of its pixels: sharp on fine screens. */
+export const webPixelsPerModule = 12;
+const shownShare = 0.5;
+
+export interface WebPicture {
+  readonly pictureToken: string | null;
+  readonly pictureShown: boolean;
+}
+
+/** @param sizeMm at which a poster would show the code */
+export function toPicturesView(drawing: CodeDrawing, sizeMm: number, devices: readonly DeviceProfile[], { pictureToken, pictureShown }: WebPicture, publicAddress: string): PicturesView {
+  const { suits, smallest } = documentSizesMm(drawing.modules, devices);
+  const { width, height } = drawingSize(drawing);
+  return {
+    printingMm: sizeMm,
+    documentMm: suits,
+    smallestMm: smallest,
+    webAddress: pictureToken !== null && pictureShown ? `${publicAddress.replace(/\/$/, '')}/c/${pictureToken}.png` : null,
+    webWidthPx: width * webPixelsPerModule * shownShare,
+    webHeightPx: height * webPixelsPerModule * shownShare,
+  };
+}

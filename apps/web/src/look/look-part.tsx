@@ -1,0 +1,77 @@
+/** How the code looks, who chose it, and what that leaves. */
+import type { LookChoice, MaterialPage } from '@hapset/contract';
+import { plainLookChoice } from '@hapset/contract';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { Button, buttonClass } from '../design/button.js';
+import { Dialog } from '../design/dialog.js';
+import { useNotice } from '../design/notice.js';
+import { Sheet } from '../design/sheet.js';
+import { StateMark } from '../design/state-mark.js';
+import { useChangeMaterial } from '../material/material.queries.js';
+import { lookOriginWords, plainLookWords } from '../wording/looks.js';
+import { wordsFor } from '../wording/problems.js';
+import { ContrastFigure, ReasonList, RepairFigure } from './look-figures.js';
+import { designAddress } from './design-address.js';
+
+// Drawing looks needs the icons; who never opens this does not load them.
+const ChooseForCode = lazy(() => import('./choose-for-code.js'));
+
+export function LookPart({ page }: { readonly page: MaterialPage }): ReactElement | null {
+  const { look, code } = page;
+  const [choosing, setChoosing] = useState(false);
+  const change = useChangeMaterial(page.material.id);
+  const notice = useNotice();
+  if (!code || !look.judgement) return null;
+  const name = look.name ?? plainLookWords;
+  const before = page.material.look;
+  const choose = (choice: LookChoice, words: string): void =>
+    change.mutate(
+      { version: page.material.version, look: choice },
+      {
+        onSuccess: ({ version }) => {
+          setChoosing(false);
+          notice({ words, undo: () => change.mutate({ version, look: before }) });
+        },
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
+    );
+  return (
+    <div id="look">
+      <Sheet
+        mark={<StateMark mark={look.judgement.state} words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'to be looked at'}`} />}
+        title={`Look: ${name}`}
+        aside={look.from === 'nobody' ? '' : lookOriginWords[look.from]}
+        action={
+          <>
+            <Button onClick={() => setChoosing(true)}>Choose a look</Button>
+            <Link to={designAddress(page)} className={buttonClass()}>
+              Design one
+            </Link>
+          </>
+        }
+      >
+        <div className="grid gap-x-6 sm:grid-cols-2">
+          <ContrastFigure judgement={look.judgement} />
+          <RepairFigure judgement={look.judgement} />
+        </div>
+        <ReasonList judgement={look.judgement} />
+        {choosing && (
+          <Dialog title="Choose a look" about="On this code, as it would be. Nothing it says changes." wide onClose={() => setChoosing(false)}>
+            <Suspense>
+              <ChooseForCode page={page} disabled={change.isPending} onChoose={(choice) => choose(choice, 'The code has that look now.')} />
+            </Suspense>
+            {before !== null && (
+              <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
+                <span className="flex-1">{before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a choice, lesson and school decide.</span>
+                <Button disabled={change.isPending} onClick={() => choose(null, 'Lesson and school decide how it looks.')}>
+                  Leave it to them
+                </Button>
+              </p>
+            )}
+          </Dialog>
+        )}
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+/**
+ * The one form that everything of a code is made of: a box whose corners may be round or cut. It can be drawn as a path, for
+ * SVG and PDF, and asked for a point, for the camera's raster; so both always mean the same.
+ */
+
+/** In modules; radii from the upper left corner clockwise. */
+export interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly radii: readonly [number, number, number, number];
+  /** Corners are cut off straight instead of rounded. */
+  readonly cut: boolean;
+}
+
+/** A filled box, with a hole in it where a ring is meant. */
+export interface CodeShape {
+  readonly box: Box;
+  readonly hole: Box | null;
+}
+
+export function box(x: number, y: number, width: number, height: number, radius: number | Box['radii'] = 0, cut = false): Box {
+  return { x, y, width, height, radii: typeof radius === 'number' ? [radius, radius, radius, radius] : radius, cut };
+}
+
+/** The same box with each side moved outwards; inwards below 0. Corners keep their form. */
+export function grown({ x, y, width, height, radii, cut }: Box, by: number): Box {
+  const grow = (radius: number): number => (radius === 0 ? 0 : Math.max(0, radius + by));
+  return { x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by, radii: [grow(radii[0]), grow(radii[1]), grow(radii[2]), grow(radii[3])], cut };
+}
+
+/** SVG path data. */
+export function boxPath({ x, y, width, height, radii: [tl, tr, br, bl], cut }: Box): string {
+  const corner = (radius: number, dx: number, dy: number): string => {
+    if (radius === 0) return '';
+    const end = `${short(dx * radius)} ${short(dy * radius)}`;
+    return cut ? `l${end}` : `a${short(radius)} ${short(radius)} 0 0 1 ${end}`;
+  };
+  const line = (command: 'h' | 'v', length: number): string => (Math.abs(length) < 5e-4 ? '' : `${command}${short(length)}`);
+  return [
+    `M${short(x + tl)} ${short(y)}`,
+    line('h', width - tl - tr),
+    corner(tr, 1, 1),
+    line('v', height - tr - br),
+    corner(br, -1, 1),
+    line('h', br + bl - width),
+    corner(bl, -1, -1),
+    // Without a corner to come, the closing line is this one.
+    tl === 0 ? '' : line('v', bl + tl - height),
+    corner(tl, 1, -1),
+    'z',
+  ].join('');
+}
+
+/** Path data of shapes for the even-odd rule, since holes are drawn like boxes. */
+export function shapesPath(shapes: readonly CodeShape[]): string {
+  return shapes.map((shape) => boxPath(shape.box) + (shape.hole ? boxPath(shape.hole) : '')).join('');
+}
+
+export function boxHolds({ x, y, width, height, radii: [tl, tr, br, bl], cut }: Box, px: number, py: number): boolean {
+  const [right, down] = [px - x, py - y];
+  if (right < 0 || down < 0 || right > width || down > height) return false;
+  const [left, up] = [width - right, height - down];
+  return inCorner(tl, right, down, cut) && inCorner(tr, left, down, cut) && inCorner(br, left, up, cut) && inCorner(bl, right, up, cut);
+}
+
+/** @param across distance to the corner's one side. @param along distance to its other side */
+function inCorner(radius: number, across: number, along: number, cut: boolean): boolean {
+  if (across >= radius || along >= radius) return true;
+  return cut ? across + along >= radius : (radius - across) ** 2 + (radius - along) ** 2 <= radius ** 2;
+}
+
+/** Three digits are a thousandth of a module: less than any printer shows. */
+function short(value: number): string {
+  return String(Math.round(value * 1000) / 1000 + 0);
+}

@@ -1,0 +1,60 @@
+/** A drawing as an SVG file. Text must have become outlines before (its fonts are nowhere else), pictures data addresses. */
+import type { CodeDrawing, DrawnShape, Paint } from './drawing.js';
+import { drawingSize } from './drawing.js';
+
+export interface SvgWish {
+  /** Of the whole picture, with its unit: "62.5mm", "840". Null leaves it to where it is shown. */
+  readonly width: string | null;
+  readonly height: string | null;
+  readonly title: string;
+  /** Of a centre picture, as a data address; null where it is not known. */
+  readonly pictureAddress: (pictureId: string) => string | null;
+}
+
+export function drawingSvg(drawing: CodeDrawing, { width, height, title, pictureAddress }: SvgWish): string {
+  const { surround } = drawing;
+  const size = drawingSize(drawing);
+  const sides = width === null || height === null ? '' : ` width="${width}" height="${height}"`;
+  const parts = drawing.shapes.map((shape, index) => element(shape, `g${index}`, pictureAddress));
+  const gradients = parts.flatMap(({ gradient }) => gradient ?? []).join('');
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg"${sides} viewBox="${-surround.left} ${-surround.top} ${size.width} ${size.height}" role="img">`,
+    `<title>${escapeXml(title)}</title>`,
+    gradients === '' ? '' : `<defs>${gradients}</defs>`,
+    ...parts.map(({ drawn }) => drawn),
+    '</svg>\n',
+  ].join('');
+}
+
+interface Element {
+  readonly drawn: string;
+  readonly gradient: string | null;
+}
+
+function element(shape: DrawnShape, id: string, pictureAddress: SvgWish['pictureAddress']): Element {
+  if (shape.sort === 'picture') {
+    const address = pictureAddress(shape.pictureId);
+    const { x, y, width, height } = shape;
+    return { drawn: address === null ? '' : `<image x="${x}" y="${y}" width="${width}" height="${height}" href="${escapeXml(address)}"/>`, gradient: null };
+  }
+  const { colour, gradient } = svgPaint(shape.paint, id);
+  switch (shape.sort) {
+    case 'fill':
+      return { drawn: `<path d="${shape.path}" fill="${colour}" fill-rule="evenodd"/>`, gradient };
+    case 'stroke':
+      return { drawn: `<path d="${shape.path}" transform="translate(${shape.at.join(' ')}) scale(${shape.scale})" fill="none" stroke="${colour}" stroke-width="${shape.width}" stroke-linecap="round" stroke-linejoin="round"/>`, gradient };
+    case 'text':
+      throw new TypeError('text must be outlines before it is written as SVG');
+  }
+}
+
+function svgPaint(paint: Paint, id: string): { readonly colour: string; readonly gradient: string | null } {
+  if (paint.sort === 'colour') return { colour: paint.colour, gradient: null };
+  const stops = `<stop offset="0" stop-color="${paint.colours[0]}"/><stop offset="1" stop-color="${paint.colours[1]}"/>`;
+  if (paint.sort === 'radial') return { colour: `url(#${id})`, gradient: `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${paint.centre[0]}" cy="${paint.centre[1]}" r="${paint.radius}">${stops}</radialGradient>` };
+  return { colour: `url(#${id})`, gradient: `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${paint.from[0]}" y1="${paint.from[1]}" x2="${paint.to[0]}" y2="${paint.to[1]}">${stops}</linearGradient>` };
+}
+
+function escapeXml(text: string): string {
+  return text.replace(/[&<>"']/g, (character) => `&#${character.charCodeAt(0)};`);
+}
