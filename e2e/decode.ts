@@ -5,7 +5,11 @@ import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 
 export function decodePng(path: string): string | null {
-  const { data, width, height } = PNG.sync.read(readFileSync(path));
+  return decodePngBytes(readFileSync(path));
+}
+
+export function decodePngBytes(bytes: Buffer): string | null {
+  const { data, width, height } = PNG.sync.read(bytes);
   return jsQR(new Uint8ClampedArray(data), width, height)?.data ?? null;
 }
 

@@ -29,6 +29,8 @@ const views = [
   ['short links', '/shelf/short-links', 'Short links'],
   ['devices', '/devices', 'Devices'],
   ['school', '/school', 'Fernhollow School'],
+  ['looks', '/school/looks', 'Looks'],
+  ['a new look', '/school/looks/new', 'Design a look'],
   ['services', '/school/services', 'Services'],
   ['a service', '/school/services/askleaf', 'Askleaf'],
 ] as const;

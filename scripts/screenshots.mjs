@@ -37,7 +37,7 @@ async function takeAll(browser) {
   await page.getByLabel('Next station').scrollIntoViewIfNeeded();
   await page.mouse.wheel(0, 1000);
   await page.waitForTimeout(300);
-  await take('intake-review');
+  const intakeReview = await page.screenshot();
   await page.getByLabel('Next station').fill('');
   await page.getByRole('link', { name: 'Field guide to limpets' }).click();
   await page.getByRole('heading', { name: /^Reads from/ }).waitFor();
@@ -56,8 +56,8 @@ async function takeAll(browser) {
   await page.getByLabel('What should students open?').fill('Station\tLink\tTask\nTide tables\t“https://https://a.example/tides”\tFind the next low tide\nShells\thttps://a.example/shells\tSort ten shells\nRiddle\tWho carries its house?\tTalk about it');
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(300);
-  await take('list-review');
-  for (const name of ['shelf', 'devices', 'school']) {
+  await sideBySide(browser, [intakeReview, await page.screenshot()], 'reviews', { width: 1328, height: 1672, direction: 'column' });
+  for (const name of ['shelf', 'devices']) {
     await page.goto(`/${name}`);
     await page.getByRole('listitem').first().waitFor();
     await page.waitForTimeout(300);
@@ -65,6 +65,7 @@ async function takeAll(browser) {
   }
   await takeCarries(browser);
   await takeKept(browser);
+  await takeLooks(browser);
   await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
   await signIn(phone);
@@ -200,7 +201,42 @@ async function sideBySide(browser, pictures, name, { width = 24 + pictures.lengt
   await page.screenshot({ path: join(folder, `${name}.png`) });
 }
 
-/** As the administrator: the list, and one description tried on an editor's link. */
+/** A look that fails and the same mended; a lesson that gets one in a click; and the pictures of a code by use. */
+async function takeLooks(browser) {
+  const page = await newPage(browser, settings);
+  await signIn(page);
+  await page.goto('/shelf');
+  await page.getByLabel('Next material').fill('Find the smallest snail on the rock and count the turns of its house. Then draw it.');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Design one' }).click();
+  await page.getByText('Worn', { exact: true }).first().click();
+  await page.getByLabel('Code, as a number').fill('#ffe27a');
+  await page.getByRole('button', { name: 'snail', exact: true }).click();
+  await page.getByText('Tide', { exact: true }).click();
+  await page.getByLabel('Words', { exact: true }).selectOption({ label: 'The same on every code' });
+  await page.evaluate(() => window.scrollTo(0, 0));
+  const rehearsed = () => page.getByRole('status', { name: 'What this look leaves' }).getByText(/^(?:Reads from|Not read)/).waitFor({ timeout: 60_000 });
+  await rehearsed();
+  const failing = await page.screenshot();
+  await page.getByRole('button', { name: 'Take the nearest colours that pass' }).click();
+  await page.getByLabel('Code, as a number').fill('#8a4b00');
+  await page.waitForTimeout(600);
+  await rehearsed();
+  await sideBySide(browser, [failing, await page.screenshot()], 'look', { width: 1328, height: 1672, direction: 'column' });
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: /The bakery of tiny helpers/ }).click();
+  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /Warm bread/ }).waitFor();
+  const chosen = await page.screenshot();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'What yeast eats' }).click();
+  await page.getByRole('button', { name: 'Other pictures' }).click();
+  await page.getByRole('button', { name: 'Make an address' }).click();
+  await page.getByLabel('HTML line').waitFor();
+  await sideBySide(browser, [chosen, await page.screenshot()], 'pictures', { width: 1328, height: 1672, direction: 'column' });
+}
+
+/** As the administrator: the school, and one description tried on an editor's link. */
 async function takeServices(browser) {
   const page = await newPage(browser, settings);
   await page.request.post('/api/session', { data: { email: 'pell.arkwright@fernhollow.example', password: 'low-tide-at-nine' } });
@@ -209,7 +245,11 @@ async function takeServices(browser) {
   await page.getByLabel('Link', { exact: true }).fill('http://cofferlane.localhost:4510/leaf/what-yeast-eats/write?lane=7');
   await page.getByRole('button', { name: 'Try it' }).click();
   await page.getByText('For a student').waitFor();
-  await page.screenshot({ path: join(folder, 'service.png') });
+  const service = await page.screenshot();
+  await page.goto('/school');
+  await page.getByRole('listitem').first().waitFor();
+  await page.waitForTimeout(300);
+  await sideBySide(browser, [await page.screenshot(), service], 'school', { width: 1328, height: 1672, direction: 'column' });
 }
 
 async function settled(page) {

@@ -70,6 +70,7 @@ export { drawCode, drawingSize, plainDrawing, type CodeDrawing, type DrawnShape,
 export type { Surround } from './look/frame.js';
 export type { IconNode } from './look/icon-strokes.js';
 export { drawingSvg } from './look/code-svg.js';
+export { reachShareOf } from './look/reach-share.js';
 export { codeBits, codePixels, isTwoColours } from './look/pixels.js';
 export { freeLevel, judgeLook, lookReasons, mendedColours, standing, type LookJudgement, type LookReason } from './look/judge-look.js';
 export { contrastOf, contrastVerdict, prints, type Contrast, type ContrastVerdict, type Print } from './look/contrast.js';
@@ -81,7 +82,7 @@ export { renderFrame, farEdgePixelsPerModule, type GreyFrame, type View } from '
 export { rehearseDevice, nearestDistanceM, type ReadFrame, type RehearsedDevice } from './optics/rehearse.js';
 
 export { paperFormats, type PaperFormat } from './sheet/paper.js';
-export { layoutPoster, largestPosterCodeMm, type CodeBox, type PosterLayout, type PosterWish, type TextBox } from './sheet/poster.js';
+export { layoutPoster, largestPosterCodeMm, posterCodeMm, type CodeBox, type PosterLayout, type PosterWish, type TextBox } from './sheet/poster.js';
 export { fitText, lineHeightMm, sheetFonts, type MeasureText, type SheetFont } from './sheet/text.js';
 export { fileName } from './sheet/file-name.js';
 

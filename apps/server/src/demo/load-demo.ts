@@ -9,6 +9,7 @@ import { newId } from '../database/columns.js';
 import { Device } from '../device/device.entity.js';
 import { setFileUses } from '../file/file.service.js';
 import { Lesson } from '../lesson/lesson.entity.js';
+import { Look } from '../look/look.entity.js';
 import { Material } from '../material/material.entity.js';
 import { addressOf } from '../material/material-address.js';
 import { newMaterial } from '../material/new-material.js';
@@ -46,6 +47,7 @@ export async function loadDemo(dataSource: DataSource, setting: DemoSetting): Pr
 
 class DemoLoading {
   private readonly owners = new Map<string, string>();
+  private readonly looks = new Map<string, string>();
   private readonly files: DemoFiles;
 
   constructor(
@@ -61,6 +63,7 @@ class DemoLoading {
     await this.accounts();
     const devices = await this.devices();
     const classes = await this.classes(devices);
+    await this.makeLooks();
     for (const lesson of scenario.lessons) await this.lesson(lesson, classes);
     for (const { owner, items } of scenario.shelf) await this.materials(items, owner);
   }
@@ -86,11 +89,19 @@ class DemoLoading {
     return this.manager.save(rows);
   }
 
+  private async makeLooks(): Promise<void> {
+    for (const { name, madeBy, design } of this.setting.scenario.looks) {
+      const id = newId();
+      this.looks.set(name, id);
+      await this.manager.insert(Look, { id, name, design, allowed: true, madeById: this.ownerId(madeBy), version: 1, createdAt: this.setting.clock.now() });
+    }
+  }
+
   private async lesson(demo: DemoScenario['lessons'][number], classes: readonly SchoolClass[]): Promise<void> {
-    const { owner, stations, class: className, ...wish } = demo;
+    const { owner, stations, class: className, look, ...wish } = demo;
     const lessonId = newId();
     const classId = classes.find((candidate) => candidate.name === className)?.id ?? null;
-    await this.manager.insert(Lesson, { ...wish, id: lessonId, ownerId: this.ownerId(owner), classId, version: 1 });
+    await this.manager.insert(Lesson, { ...wish, id: lessonId, ownerId: this.ownerId(owner), classId, look: look === undefined ? null : (this.looks.get(look) ?? null), version: 1 });
     const materials = await this.materials(stations, owner);
     await this.manager.insert(
       Station,

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Role } from '@hapset/contract';
-import type { Content, DeviceProfile, PageDocument, PaperFormat, ScannerProfile, StudentAccounts } from '@hapset/core';
+import type { Content, DeviceProfile, LookDesign, PageDocument, PaperFormat, ScannerProfile, StudentAccounts } from '@hapset/core';
 
 export interface DemoItem {
   /** `{cofferlane}`, `{askleaf}`, `{glimreel}` and `{hushtone}` stand for the stand-ins' addresses. */
@@ -28,6 +28,7 @@ export interface DemoScenario {
   readonly accounts: readonly { readonly email: string; readonly name: string; readonly role: Role }[];
   readonly devices: readonly (Omit<DeviceProfile & ScannerProfile, 'id'> & { readonly count: number | null })[];
   readonly classes: readonly { readonly name: string; readonly studentAccounts: StudentAccounts; readonly devices: readonly string[] }[];
+  readonly looks: readonly { readonly name: string; readonly madeBy: string; readonly design: LookDesign }[];
   readonly lessons: readonly {
     readonly owner: string;
     readonly name: string;
@@ -36,6 +37,8 @@ export interface DemoScenario {
     readonly startsAt: string;
     readonly place: string;
     readonly viewingDistanceM: number;
+    /** By its name. */
+    readonly look?: string;
     readonly stations: readonly DemoItem[];
   }[];
   readonly shelf: readonly { readonly owner: string; readonly items: readonly DemoItem[] }[];

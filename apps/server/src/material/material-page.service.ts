@@ -71,7 +71,7 @@ export class MaterialPageService {
       levels: levelChoices(standing.payload, { sizeMm, devices }),
       shortLink,
       look: standing.look,
-      pictures: standing.code && toPicturesView(standing.code.drawing, sizeMm, devices, material, school.publicAddress),
+      pictures: standing.code && toPicturesView(standing.code.drawing, standing.look.design, sizeMm, devices, material, school.publicAddress),
       check,
       readiness: standing.readiness,
       rehearsal: standing.rehearsal,

@@ -73,12 +73,12 @@ export class PictureService {
   }
 }
 
-function sizeFor({ use, dpi }: PictureWish, { rehearsal }: Standing, { plan: { modules } }: CodeToDraw): CodeSize {
+function sizeFor({ use, dpi }: PictureWish, { rehearsal }: Standing, { plan: { modules }, look }: CodeToDraw): CodeSize {
   switch (use) {
     case 'printing':
       return { sizeMm: rehearsal.sizeMm, pixelsPerModule: pixelsAt(rehearsal.sizeMm, modules, dpi) };
     case 'document': {
-      const sizeMm = documentSizesMm(modules, rehearsal.devices).suits;
+      const sizeMm = documentSizesMm(modules, rehearsal.devices, look).suits;
       return { sizeMm, pixelsPerModule: pixelsAt(sizeMm, modules, dpi) };
     }
     case 'board':

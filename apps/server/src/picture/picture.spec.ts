@@ -2,17 +2,16 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { crc32 } from 'node:zlib';
 import type { LookPictureView, LookView, MaterialPage } from '@hapset/contract';
 import { drawCode, finderShapes, frameForms, gradientWays, judgeLook, moduleShapes, plainLook, planSymbol, type LookDesign, type SymbolPlan } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import request from 'supertest';
-import { fromBuffer } from 'yauzl';
 import { measureText } from '../sheet/sheet-fonts.js';
 import { link, Scene, words } from '../test/scene.js';
 import { smallPng } from '../test/small-png.js';
+import { unzip } from '../test/unzip.js';
 import { uploaded } from '../test/upload.js';
 import { codePicture, type CodeToDraw } from './code-picture.js';
 import { pngOfBits } from './png-bits.js';
@@ -31,30 +30,6 @@ async function decodePdf(pdf: Buffer, name: string): Promise<string | null> {
   execFileSync('qpdf', ['--check', path]);
   execFileSync('pdftoppm', ['-r', '200', '-png', '-singlefile', path, path.replace('.pdf', '')]);
   return decode(readFileSync(path.replace('.pdf', '.png')));
-}
-
-/** The files of a ZIP file in their order, each checked against its sum. */
-function unzipped(zip: Buffer): Promise<ReadonlyMap<string, Buffer>> {
-  return new Promise((resolve, reject) => {
-    fromBuffer(zip, { lazyEntries: true }, (error, file) => {
-      if (error) return void reject(error);
-      const found = new Map<string, Buffer>();
-      file.on('error', reject).on('end', () => resolve(found));
-      file.on('entry', (entry: { readonly fileName: string; readonly crc32: number }) => {
-        file.openReadStream(entry as never, (failed, stream) => {
-          if (failed) return void reject(failed);
-          const parts: Buffer[] = [];
-          stream.on('data', (part: Buffer) => parts.push(part)).on('end', () => {
-            const bytes = Buffer.concat(parts);
-            expect(crc32(bytes)).toBe(entry.crc32);
-            found.set(entry.fileName, bytes);
-            file.readEntry();
-          });
-        });
-      });
-      file.readEntry();
-    });
-  });
 }
 
 function planned(payload: string): SymbolPlan {
@@ -206,7 +181,7 @@ describe('pictures by use', () => {
     await scene.server.ok('Maren', 'PUT', `/api/lessons/${lessonId}/look`, { look: look.id });
     const { body, type, disposition } = await get(`/api/lessons/${lessonId}/pictures`);
     expect([type, disposition.includes('Life between the tides, codes.zip')]).toEqual(['application/zip', true]);
-    const files = await unzipped(body);
+    const files = await unzip(body);
     expect([...files.keys()]).toEqual(['01 Photo bank, north cove.png', '02 Riddle 2.png', '00 Left out.txt']);
     expect(await decode(files.get('01 Photo bank, north cove.png') ?? Buffer.of())).toBe(address);
     expect(await decode(files.get('02 Riddle 2.png') ?? Buffer.of())).toBe('Who carries its house?');

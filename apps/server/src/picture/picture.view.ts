@@ -1,5 +1,5 @@
 import type { PicturesView } from '@hapset/contract';
-import { documentSizesMm, drawingSize, type CodeDrawing, type DeviceProfile } from '@hapset/core';
+import { documentSizesMm, drawingSize, type CodeDrawing, type DeviceProfile, type LookDesign } from '@hapset/core';
 
 /** Of the picture for web pages, which is shown at half of its pixels: sharp on fine screens. */
 export const webPixelsPerModule = 12;
@@ -11,8 +11,8 @@ export interface WebPicture {
 }
 
 /** @param sizeMm at which a poster would show the code */
-export function toPicturesView(drawing: CodeDrawing, sizeMm: number, devices: readonly DeviceProfile[], { pictureToken, pictureShown }: WebPicture, publicAddress: string): PicturesView {
-  const { suits, smallest } = documentSizesMm(drawing.modules, devices);
+export function toPicturesView(drawing: CodeDrawing, look: LookDesign, sizeMm: number, devices: readonly DeviceProfile[], { pictureToken, pictureShown }: WebPicture, publicAddress: string): PicturesView {
+  const { suits, smallest } = documentSizesMm(drawing.modules, devices, look);
   const { width, height } = drawingSize(drawing);
   return {
     printingMm: sizeMm,

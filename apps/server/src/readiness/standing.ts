@@ -1,7 +1,7 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { actNeeded, ignoring, isStale, openStateAt, largestPosterCodeMm, opensState, paperAnswer, plainLook, readsAnswer, sizeForDistanceMm, smallestPosterCodeMm, standing, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
+import { actNeeded, ignoring, isStale, openStateAt, opensState, paperAnswer, plainLook, posterCodeMm, readsAnswer, smallestPosterCodeMm, standing, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { ChosenLook } from '../look/look.service.js';
@@ -33,7 +33,7 @@ export interface PlannedPrint {
 /** The size at which a poster would be printed now, and what is to be rehearsed for it. */
 export function planPrint(place: Place, code: MaterialCode, devices: readonly DeviceView[], paper: PaperFormat, look: LookDesign): PlannedPrint {
   const distanceM = place.lesson?.viewingDistanceM ?? distanceWithoutLessonM;
-  const sizeMm = code.view ? sizeForDistanceMm(code.view.modules, distanceM, devices, largestPosterCodeMm(paper, code.view.modules, code.view.drawing.surround)) : smallestPosterCodeMm;
+  const sizeMm = code.view ? posterCodeMm(code.view.drawing, look, paper, distanceM, devices) : smallestPosterCodeMm;
   return { sizeMm, distanceM, devices, look: inPrint(look), rehearsalKey: keyOf(code, sizeMm, devices, look) };
 }
 

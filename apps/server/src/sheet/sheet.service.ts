@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MakeSheet, SheetWarning } from '@hapset/contract';
-import { drawCode, hostNameOf, isLoopbackHost, fileName, largestPosterCodeMm, layoutPoster, plainLook, planSymbol, shortAddressInLetters, sizeForDistanceMm, type CodeDrawing, type PaperFormat, type PosterLayout } from '@hapset/core';
+import { drawCode, hostNameOf, isLoopbackHost, fileName, layoutPoster, plainLook, planSymbol, posterCodeMm, shortAddressInLetters, type CodeDrawing, type PaperFormat, type PosterLayout } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
@@ -34,8 +34,8 @@ export class SheetService {
     const standing = await this.pages.standing(place);
     if (!standing.code) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const content = contentOf(standing);
-    const { modules, drawing } = standing.code;
-    const sizeMm = sizeForDistanceMm(modules, standing.rehearsal.distanceM, standing.rehearsal.devices, largestPosterCodeMm(paper, modules, drawing.surround));
+    const { drawing } = standing.code;
+    const sizeMm = posterCodeMm(drawing, standing.look.design, paper, standing.rehearsal.distanceM, standing.rehearsal.devices);
     const layout = layoutOf(content, paper, drawing, sizeMm);
     const open = warningsOf(standing, content, layout).filter((warning) => !goAhead.includes(warning));
     if (open.length > 0) throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', { warnings: open });

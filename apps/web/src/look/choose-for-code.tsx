@@ -1,5 +1,4 @@
-import type { LookChoice, MaterialPage } from '@hapset/contract';
-import { plainLookChoice } from '@hapset/contract';
+import { plainLookChoice, type LookChoice, type MaterialPage } from '@hapset/contract';
 import { useMemo, type ReactElement } from 'react';
 import { ChooseLook } from './choose-look.js';
 import { sampleOf } from './sample.js';

@@ -3,9 +3,9 @@ import type { LookView, MaterialPage } from '@hapset/contract';
 /** Where a look for that code is designed: the one that it has, or a new one where it has none. */
 export function designAddress({ look, station, material }: MaterialPage): string {
   const on = station ? `station=${station.stationId}` : `material=${material.id}`;
-  return `/looks/${look.id ?? 'new'}?${on}`;
+  return `/school/looks/${look.id ?? 'new'}?${on}`;
 }
 
 export function lookAddress({ id }: Pick<LookView, 'id'>): string {
-  return `/looks/${id}`;
+  return `/school/looks/${id}`;
 }

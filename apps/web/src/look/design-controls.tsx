@@ -46,7 +46,7 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
         <Choices legend="Corners" value={design.finders} options={finderShapes.map((shape) => ({ value: shape, words: finderShapeWords[shape], swatch: <FinderSwatch shape={shape} /> }))} onChoose={(finders) => onChange({ finders })} />
       </Sheet>
       <CentreControls design={design} judgement={judgement} onChange={onChange} />
-      <Sheet title="Words and frame" aside="outside the quiet zone, so they cost nothing">
+      <Sheet title="Words and frame" aside="outside the quiet zone; on a poster they take some of the room">
         <Choices
           legend="Frame"
           value={design.frame ?? 'none'}

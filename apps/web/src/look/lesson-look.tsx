@@ -1,6 +1,5 @@
 /** One look for all stations of a lesson, in one click; those with a look of their own keep it until they are asked to join. */
-import { plainLookChoice, type BenchView, type LookChoice } from '@hapset/contract';
-import { routes } from '@hapset/contract';
+import { plainLookChoice, routes, type BenchView, type LookChoice } from '@hapset/contract';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, type ReactElement } from 'react';
 import { call } from '../api/client.js';

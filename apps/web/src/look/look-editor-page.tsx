@@ -20,7 +20,7 @@ import { DesignControls } from './design-controls.js';
 import { ContrastFigure, ReasonList, RepairFigure } from './look-figures.js';
 import { looksQuery, useKeepLook } from './look.queries.js';
 import { QuickFigure } from './quick-figure.js';
-import { drawSample, sampleOf, usualSample, type LookSample } from './sample.js';
+import { drawSample, printedMm, sampleOf, usualSample, type LookSample } from './sample.js';
 import { suggestedName } from './suggested-name.js';
 
 export function Component(): ReactElement {
@@ -59,10 +59,12 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
   const name = typedName ?? suggestedName(design, names);
   const drawing = useMemo(() => drawSample(sample, design), [sample, design]);
   const judgement = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
-  const quick = useQuickRehearsal(useMemo(() => ({ plan: sample.plan, look: bare(design), sizeMm: sample.sizeMm, devices: sample.devices }), [sample, design]));
+  const sizeMm = useMemo(() => printedMm(sample, design), [sample, design]);
+  const quick = useQuickRehearsal(useMemo(() => ({ plan: sample.plan, look: bare(design), sizeMm, devices: sample.devices }), [sample, design, sizeMm]));
   const mine = before?.mayChange ?? false;
   const keep = useKeep(mine ? before : null, from);
-  const failsToRead = quick.result !== null && quick.result.reachM < sample.distanceM;
+  const fallsShort = quick.result !== null && quick.result.reachM < sample.distanceM;
+  const largerMm = fallsShort ? printedMm(sample, bare(design)) : sizeMm;
   const fails = judgement.state === 'stop' || (quick.result !== null && quick.result.reachM === 0);
   const send = (): void => {
     setAsking(false);
@@ -74,14 +76,14 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
       <PageHead
         title={before ? (mine ? 'Change a look' : 'Design a look') : 'Design a look'}
         trail={
-          <Link to={from?.address ?? '/looks'} className="text-ink/80">
+          <Link to={from?.address ?? '/school/looks'} className="text-ink/80">
             {from ? sample.name : 'Looks'}
           </Link>
         }
         about={aboutOf(before, mine, from !== null)}
         actions={
           <>
-            <Link to={from?.address ?? '/looks'} className={buttonClass()}>
+            <Link to={from?.address ?? '/school/looks'} className={buttonClass()}>
               Leave it
             </Link>
             <Button tone="main" disabled={keep.pending} onClick={() => (fails ? setAsking(true) : send())}>
@@ -93,21 +95,21 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
       <div className="grid grid-cols-1 gap-4 md:grid-cols-[270px_minmax(0,1fr)] lg:grid-cols-[312px_minmax(0,1fr)] lg:gap-5">
         <aside className="self-start md:sticky md:top-4">
           <div className="flex justify-center rounded-sheet border border-line bg-white p-3">
-            <CodePicture drawing={drawing} label="The code in this look" className="max-h-[300px] w-full" />
+            <CodePicture drawing={drawing} label="The code in this look" className="h-[216px] w-full" />
           </div>
           <div className="mt-1.5 px-1" role="status" aria-label="What this look leaves">
             <ContrastFigure judgement={judgement} />
             <RepairFigure judgement={judgement} />
-            <QuickFigure quick={quick} distanceM={sample.distanceM} sizeMm={sample.sizeMm} />
+            <QuickFigure quick={quick} distanceM={sample.distanceM} sizeMm={sizeMm} />
           </div>
+          {judgement.reasons.length > 0 && (
+            <div className="mt-1 border-t border-line px-1 pt-3">
+              <ReasonList judgement={judgement} mend={(reason) => <Mend reason={reason} design={design} onMend={change} />} />
+            </div>
+          )}
+          {fallsShort && judgement.state === 'done' && <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-[13.5px]">{largerMm > sizeMm ? `Without frame and words a poster shows it ${largerMm} mm wide instead of ${sizeMm}.` : 'Squares read farthest; darker colours help, and so does a smaller middle.'}</p>}
         </aside>
         <div className="flex min-w-0 flex-col gap-3">
-          {(judgement.reasons.length > 0 || failsToRead) && (
-            <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
-              <ReasonList judgement={judgement} mend={(reason) => <Mend reason={reason} design={design} onMend={change} />} />
-              {failsToRead && judgement.reasons.length === 0 && <p className="m-0 text-[14px]">The weakest device does not reach as far as students stand. Squares read farthest; a smaller middle and darker colours help.</p>}
-            </section>
-          )}
           <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
             <TextField label="Name of the look" value={name} maxLength={60} onChange={(event) => setTypedName(event.target.value)} problem={keep.error ?? undefined} hint="Under this name all staff find it." />
           </section>
@@ -139,7 +141,7 @@ function bare(design: LookDesign): LookDesign {
 function aboutOf(before: LookView | null, mine: boolean, onCode: boolean): string {
   if (!before) return onCode ? 'It never changes what the code says. All staff find it under its name.' : 'All staff find it under its name. It never changes what a code says.';
   if (!mine) return `“${before.name}” belongs to somebody else: what you design becomes a look of its own.`;
-  return before.uses > 0 ? `${before.uses} ${before.uses === 1 ? 'material or lesson has' : 'materials and lessons have'} it: they change with it.` : 'Nothing has it yet.';
+  return before.uses === 0 ? 'No code has it by choice yet.' : before.uses === 1 ? 'One code or lesson has it, and changes with it.' : `${before.uses} codes and lessons have it, and change with it.`;
 }
 
 interface Keep {
@@ -156,7 +158,7 @@ function useKeep(before: LookView | null, from: Props['from']): Keep {
   const navigate = useNavigate();
   const done = (words: string): void => {
     notice({ words });
-    void navigate(from?.address ?? '/looks');
+    void navigate(from?.address ?? '/school/looks');
   };
   const run: Keep['run'] = (wish) =>
     keep.mutate(wish, {
@@ -176,7 +178,7 @@ function Mend({ reason, design, onMend }: { readonly reason: LookReason; readonl
     return (
       <MendButton onClick={() => onMend(mended)}>
         Take the nearest colours that pass
-        {[mended.ink, mended.inkTo, mended.ground].map((colour, index) => colour !== null && <span key={index} aria-hidden className="size-4 rounded-full border border-line-strong" style={{ background: colour }} />)}
+        {[mended.ink, mended.inkTo, mended.ground].map((colour, index) => colour !== null && <span key={index} aria-hidden className="size-4 shrink-0 rounded-full border border-line-strong" style={{ background: colour }} />)}
       </MendButton>
     );
   }
@@ -188,7 +190,9 @@ function Mend({ reason, design, onMend }: { readonly reason: LookReason; readonl
 function MendButton({ onClick, children }: { readonly onClick: () => void; readonly children: ReactNode }): ReactElement {
   return (
     <span className="mt-1.5 block">
-      <Button onClick={onClick}>{children}</Button>
+      <Button onClick={onClick} className="max-w-full text-left !whitespace-normal">
+        {children}
+      </Button>
     </span>
   );
 }

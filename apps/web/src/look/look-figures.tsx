@@ -23,7 +23,7 @@ export function RepairFigure({ judgement }: { readonly judgement: LookJudgement 
   return (
     <Figure mark={markOf(judgement, repairReasons)} title="Spare repair" figure={percent(left)}>
       <span className="mt-1 mb-1 block h-[7px] overflow-hidden rounded-full bg-line" aria-hidden>
-        <span className={`block h-full rounded-full ${left >= centreLeaves ? 'bg-done' : left > 0 ? 'bg-look' : 'bg-stop'}`} style={{ width: percent(left) }} />
+        <span className={`block h-full rounded-full ${left >= centreLeaves ? 'bg-done' : left > 0 ? 'bg-look' : 'bg-stop'}`} style={{ width: `${left * 100}%` }} />
       </span>
       {centre === null ? 'Nothing covers the code; all of it is left for creases and stains.' : `The middle takes ${centre.width} × ${centre.height} modules, ${spare.errors} of the ${plural(spare.repairable, 'codeword')} that can be repaired where it is least.`}
     </Figure>

@@ -1,6 +1,6 @@
 /** How the code looks, who chose it, and what that leaves. */
-import type { LookChoice, MaterialPage } from '@hapset/contract';
-import { plainLookChoice } from '@hapset/contract';
+import { plainLookChoice, type LookChoice, type MaterialPage } from '@hapset/contract';
+import type { ErrorCorrectionLevel } from '@hapset/core';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../design/button.js';
@@ -56,6 +56,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
           <RepairFigure judgement={look.judgement} />
         </div>
         <ReasonList judgement={look.judgement} />
+        {look.judgement.freeLevel !== null && <FreeLevel page={page} level={look.judgement.freeLevel} />}
         {choosing && (
           <Dialog title="Choose a look" about="On this code, as it would be. Nothing it says changes." wide onClose={() => setChoosing(false)}>
             <Suspense>
@@ -73,5 +74,19 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
         )}
       </Sheet>
     </div>
+  );
+}
+
+/** More repair for nothing: proposed where a level was chosen by hand that is not the highest that the same size holds. */
+function FreeLevel({ page: { material }, level }: { readonly page: MaterialPage; readonly level: ErrorCorrectionLevel }): ReactElement {
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  return (
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-[14px]">
+      <span className="flex-1">Level {level} repairs more and the code stays as coarse as it is.</span>
+      <Button disabled={change.isPending} onClick={() => change.mutate({ version: material.version, level }, { onError: (error) => notice({ words: wordsFor(error) }) })}>
+        Take level {level}
+      </Button>
+    </p>
   );
 }

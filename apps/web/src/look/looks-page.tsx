@@ -40,7 +40,7 @@ export function Component(): ReactElement {
         about="Colours, shapes, what stands in the middle and around. A look never changes what a code says."
         actions={
           mayMake && (
-            <Link to="/looks/new" className={buttonClass('main')}>
+            <Link to="/school/looks/new" className={buttonClass('main')}>
               Design a look
             </Link>
           )
@@ -108,13 +108,15 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
   const facts = [isDefault ? 'where none is chosen' : '', uses > 0 ? `chosen ${uses === 1 ? 'once' : `${uses} times`}` : 'not chosen yet', allowed ? '' : 'not allowed any more'];
   return (
     <li className="flex flex-col rounded-sheet border border-line bg-sheet p-3">
-      <Link to={lookAddress(look)} aria-label={`Design of ${name}`} className="flex h-44 items-center justify-center rounded-small border border-line bg-white p-2">
+      <div className="flex h-44 items-center justify-center rounded-small border border-line bg-white p-2">
         <CodePicture drawing={drawing} label="" className={`max-h-full max-w-full ${allowed ? '' : 'opacity-45'}`} />
-      </Link>
+      </div>
       <div className="mt-2.5 flex items-start gap-2">
         <StateMark mark={allowed ? judgement.state : 'look-at'} words={judgement.state === 'done' ? 'Leaves enough' : 'To be looked at'} />
         <div className="min-w-0 flex-1 leading-snug">
-          <p className="m-0 text-[15.5px] font-semibold break-words">{name}</p>
+          <Link to={lookAddress(look)} className="text-[15.5px] font-semibold break-words text-ink">
+            {name}
+          </Link>
           <p className="m-0 text-[13px] text-muted">{[worst ? lookReasonWords[worst].short : '', ...facts].filter((part) => part !== '').join(' · ')}</p>
         </div>
         {(mayChange || mayRule) && (

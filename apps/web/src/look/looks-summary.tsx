@@ -16,7 +16,7 @@ export function LooksSummary(): ReactElement {
     <Sheet
       title="Looks"
       action={
-        <Link to="/looks" className={buttonClass()}>
+        <Link to="/school/looks" className={buttonClass()}>
           All looks
         </Link>
       }

@@ -1,11 +1,12 @@
 import type { MaterialPage, PicturesView } from '@hapset/contract';
-import { useState, type ReactElement, type ReactNode } from 'react';
+import { useState, type ReactElement } from 'react';
 import { Button, buttonClass } from '../design/button.js';
 import { Dialog } from '../design/dialog.js';
 import { useNotice } from '../design/notice.js';
 import type { PlaceId } from '../material/place-id.js';
 import { problemWords } from '../wording/problems.js';
 import { canCopyPictures, canShareFiles, copyPicture, sharePicture } from './hand-on.js';
+import { Use } from './picture-use.js';
 import { pictureAddress } from './picture-address.js';
 import { WebPicture } from './web-picture.js';
 
@@ -15,7 +16,7 @@ interface Props {
   readonly name: string;
 }
 
-/** The code as a picture, named by what it is for; on a phone the share sheet stands beside. */
+/** The code as a picture: the usual one in one click, all others named by what they are for; on a phone to the share sheet. */
 export function SavePicture({ page, place, name }: Props): ReactElement | null {
   const [open, setOpen] = useState(false);
   const { pictures } = page;
@@ -23,9 +24,12 @@ export function SavePicture({ page, place, name }: Props): ReactElement | null {
   return (
     <>
       {canShareFiles() && <HandOn words="Share picture" act={() => sharePicture(pictureAddress(place, {}), name)} />}
-      <Button onClick={() => setOpen(true)}>Save picture</Button>
+      <a className={buttonClass()} href={pictureAddress(place, {})} download title={`PNG, ${pictures.documentMm} mm wide when it is pasted into a document`}>
+        Save picture
+      </a>
+      <Button onClick={() => setOpen(true)}>Other pictures</Button>
       {open && (
-        <Dialog title="Save the code as a picture" about="Each is named after it. What is it for?" wide onClose={() => setOpen(false)}>
+        <Dialog title="Pictures of this code" about="What is it for? Each file is named after the code." wide onClose={() => setOpen(false)}>
           <Uses page={page} place={place} pictures={pictures} />
         </Dialog>
       )}
@@ -53,18 +57,6 @@ function Uses({ page, place, pictures }: { readonly page: MaterialPage; readonly
       </Use>
       <WebPicture materialId={page.material.id} name={page.material.title} pictures={pictures} />
     </ul>
-  );
-}
-
-export function Use({ title, about, children }: { readonly title: string; readonly about: ReactNode; readonly children: ReactNode }): ReactElement {
-  return (
-    <li className="grid gap-x-5 gap-y-2 border-t border-line py-3.5 first:border-t-0 first:pt-0 last:pb-0 sm:grid-cols-[minmax(0,1fr)_auto]">
-      <div className="min-w-0">
-        <h3 className="m-0 text-[16px]">{title}</h3>
-        <p className="mt-0.5 mb-0 text-[14px] text-muted">{about}</p>
-      </div>
-      <div className="flex flex-wrap content-start gap-2 sm:max-w-72 sm:justify-end">{children}</div>
-    </li>
   );
 }
 

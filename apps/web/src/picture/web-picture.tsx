@@ -7,7 +7,7 @@ import { useNotice } from '../design/notice.js';
 import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { wordsFor } from '../wording/problems.js';
 import { htmlLine } from './html-line.js';
-import { Use } from './save-picture.js';
+import { Use } from './picture-use.js';
 
 /** The code on web pages of others: an address of its own that always shows the code as it is, and can be switched off. */
 export function WebPicture({ materialId, name, pictures }: { readonly materialId: string; readonly name: string; readonly pictures: PicturesView }): ReactElement {

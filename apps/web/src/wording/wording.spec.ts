@@ -1,7 +1,7 @@
-import { mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
-import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, grains, materialKinds, openingProblems, repairKinds, rungReasons, scannerActs, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
+import { lookMakers, lookOrigins, mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
+import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, gradientWays, grains, lookReasons, materialKinds, moduleShapes, openingProblems, repairKinds, rungReasons, scannerActs, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
-import { ago, bytes, countWord, grainWords, lessonTime, metres, plural } from './figures.js';
+import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
 import { kindWords, mediaWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
@@ -10,6 +10,7 @@ import { repairSentence, repairWords } from './repairs.js';
 import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
 import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, rightWords, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
 import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
+import { finderShapeWords, frameWords, gradientWayWords, lookMakerWords, lookOriginWords, lookReasonWords, moduleShapeWords } from './looks.js';
 import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
@@ -50,6 +51,15 @@ describe('every reason has words', () => {
     expectWords(rungWords, carries);
     expectWords(dependencyWords, dependencies);
     expectWords(rungReasonWords, rungReasons);
+  });
+  it('looks', () => {
+    expectWords(moduleShapeWords, moduleShapes);
+    expectWords(finderShapeWords, finderShapes);
+    expectWords(frameWords, frameForms);
+    expectWords(gradientWayWords, gradientWays);
+    expectWords(lookOriginWords, lookOrigins);
+    expectWords(lookMakerWords, lookMakers);
+    for (const part of ['short', 'long'] as const) expectWords(Object.fromEntries(Object.entries(lookReasonWords).map(([reason, words]) => [reason, words[part]])), lookReasons);
   });
   it('scanners', () => {
     expectWords(actWords, scannerActs);
@@ -105,6 +115,9 @@ describe('figures', () => {
     expect(metres(2.69)).toBe('2.6 m');
     expect(metres(2.6)).toBe('2.6 m');
     expect(metres(0.3)).toBe('0.3 m');
+  });
+  it('never promise a larger share than there is', () => {
+    expect([percent(0.549), percent(0.5), percent(1), percent(0)]).toEqual(['54 %', '50 %', '100 %', '0 %']);
   });
   it('count in words', () => {
     expect(countWord(2)).toBe('Two');

@@ -14,7 +14,7 @@ export type Modules = Pick<SymbolPlan, 'modules' | 'matrix'>;
 /** Of a single stone, and of a strand, in modules. */
 const stoneSide = 0.9;
 const strandWidth = 0.84;
-const cutCorner = 0.3;
+const cutCorner = 0.4;
 const wornRadius = 0.42;
 const finderSide = 7;
 const alignmentSide = 5;

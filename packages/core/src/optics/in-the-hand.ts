@@ -1,4 +1,6 @@
 /** Does a device read a code that is held, or lies on a table: the least that any code must do. */
+import type { LookDesign } from '../look/look.js';
+import { reachShareOf } from '../look/reach-share.js';
 import { focalLengthPx, type DeviceProfile } from './device.js';
 import { neededPixelsPerModule, predictReachM, sizeMargin } from './predictor.js';
 
@@ -24,8 +26,8 @@ const leastModuleMm = 0.4;
 const leastInTextMm = 25;
 
 /** Side of the symbol in mm, without quiet zone, for pasting into a document: as it suits a page on a table, and the least that still reads in the hand. */
-export function documentSizesMm(modules: number, devices: readonly DeviceProfile[]): { readonly suits: number; readonly smallest: number } {
-  const from = (nearestM: number): number => Math.max(modules * leastModuleMm, ...devices.map((device) => (Math.max(nearestM, device.nearestFocusM) * 1000 * modules * neededPixelsPerModule(device) * sizeMargin) / focalLengthPx(device)));
+export function documentSizesMm(modules: number, devices: readonly DeviceProfile[], look: LookDesign): { readonly suits: number; readonly smallest: number } {
+  const from = (nearestM: number): number => Math.max(modules * leastModuleMm, ...devices.map((device) => ((Math.max(nearestM, device.nearestFocusM) / reachShareOf(look)) * 1000 * modules * neededPixelsPerModule(device) * sizeMargin) / focalLengthPx(device)));
   const smallest = Math.ceil(from(nearestHoldM));
   return { suits: Math.max(leastInTextMm, Math.ceil(from(readingDistanceM) / 5) * 5, smallest), smallest };
 }

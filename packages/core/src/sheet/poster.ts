@@ -3,7 +3,12 @@
  * below. Everything is boxes in millimetres from the page's top left corner; drawing them is the adapter's work.
  * The quiet zone always lies on the page, because nobody knows the colour of the wall behind it.
  */
+import type { CodeDrawing } from '../look/drawing.js';
 import type { Surround } from '../look/frame.js';
+import type { LookDesign } from '../look/look.js';
+import { reachShareOf } from '../look/reach-share.js';
+import type { DeviceProfile } from '../optics/device.js';
+import { sizeForDistanceMm } from '../optics/predictor.js';
 import { paperFormats, pageMarginMm, type PaperFormat } from './paper.js';
 import { fitText, lineHeightMm, type FittedText, type MeasureText, type SheetFont, type TextWish } from './text.js';
 
@@ -64,6 +69,11 @@ const shares = [1, 0.9, 0.8, 0.7, 0.6, 0.5];
 export function largestPosterCodeMm(paper: PaperFormat, modules: number, { left, right, top, bottom }: Surround): number {
   const page = paperFormats[paper];
   return Math.floor(modules * Math.min((page.widthMm - 8) / (left + modules + right), (page.heightMm - forTextMm) / (top + modules + bottom)));
+}
+
+/** Side of the symbol in mm on a poster, so that every device reads from `distanceM`, in that look; as large as the paper holds where that is less. */
+export function posterCodeMm({ modules, surround }: Pick<CodeDrawing, 'modules' | 'surround'>, look: LookDesign, paper: PaperFormat, distanceM: number, devices: readonly DeviceProfile[]): number {
+  return sizeForDistanceMm(modules, distanceM / reachShareOf(look), devices, largestPosterCodeMm(paper, modules, surround));
 }
 
 /** Lays out a poster. Boxes never overlap and stay inside the page. */
