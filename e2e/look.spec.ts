@@ -110,6 +110,18 @@ test('an own picture stands in the middle, as large as leaves half of the repair
   expect(decodePng(saved)).toBe('Here the whole class meets after the walk, beside the boats');
 });
 
+test('a higher level is proposed where it costs nothing, and taken in a click', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/shelf');
+  await addOne(page, 'Who glues itself to the rock twice a day?');
+  await page.getByText('How much damage it survives').click();
+  await page.getByRole('radio', { name: /^Level L/ }).check();
+  const take = page.getByRole('button', { name: /^Take level [MQH]$/ });
+  await expect(page.getByText(/repairs more and the code stays as coarse as it is/)).toBeVisible();
+  await take.click();
+  await expect(take).toHaveCount(0);
+});
+
 test('pictures are named by use, go to the clipboard and to web pages of others, and can be switched off there', async ({ page, context, browser, baseURL }, info) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await signIn(page);

@@ -66,7 +66,8 @@ export { documentSizesMm, inTheHandMm, readsInTheHand, tooFineInTheHand } from '
 export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './scanner/acts.js';
 export { grainOf, grains, type Grain } from './symbol/grain.js';
 export { captionPlaces, finderShapes, frameForms, gradientWays, lookColours, lookLimits, moduleShapes, plainLook, readLook, withColours, type CaptionPlace, type FinderShape, type FrameForm, type GradientWay, type LookCaption, type LookCentre, type LookDesign, type ModuleShape } from './look/look.js';
-export { drawCode, drawingSize, plainDrawing, type CodeDrawing, type DrawnShape, type Paint } from './look/drawing.js';
+export { drawCode, drawingSize, plainDrawing, type CodeDrawing } from './look/drawing.js';
+export type { DrawnShape, Paint } from './look/drawn-shape.js';
 export type { Surround } from './look/frame.js';
 export type { IconNode } from './look/icon-strokes.js';
 export { drawingSvg } from './look/code-svg.js';

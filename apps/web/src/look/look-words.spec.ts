@@ -3,7 +3,7 @@ import { htmlLine } from '../picture/html-line.js';
 import { colourName, suggestedName } from './suggested-name.js';
 
 describe('a name for a look', () => {
-  it.each([['#000000', 'black'], ['#ffffff', 'white'], ['#808890', 'grey'], ['#c01818', 'red'], ['#5a2d00', 'orange'], ['#1d6f5b', 'green'], ['#123a6b', 'blue'], ['#4a2b7b', 'violet'], ['#c01878', 'pink'], ['#e8cc00', 'yellow'], ['#ff0010', 'red']])('says %s as people do: %s', (hex, name) => expect(colourName(hex)).toBe(name));
+  it.each([['#000000', 'black'], ['#ffffff', 'white'], ['#808890', 'grey'], ['#c01818', 'red'], ['#5a2d00', 'brown'], ['#f08000', 'orange'], ['#1d6f5b', 'green'], ['#123a6b', 'blue'], ['#4a2b7b', 'violet'], ['#c01878', 'pink'], ['#e8cc00', 'yellow'], ['#ff0010', 'red']])('says %s as people do: %s', (hex, name) => expect(colourName(hex)).toBe(name));
 
   it('is one that is not taken', () => {
     expect(suggestedName({ ...plainLook, modules: 'pebbles', ink: '#1d6f5b' }, [])).toBe('Pebbles in green');

@@ -20,5 +20,6 @@ export function colourName(hex: string): string {
   if (range < 0.12) return most < 0.25 ? 'black' : most > 0.85 ? 'white' : 'grey';
   const turn = most === red ? (green - blue) / range : most === green ? 2 + (blue - red) / range : 4 + (red - green) / range;
   const hue = (turn * 60 + 360) % 360;
-  return hues.find(([, upTo]) => hue < upTo)?.[0] ?? 'red';
+  const name = hues.find(([, upTo]) => hue < upTo)?.[0] ?? 'red';
+  return name === 'orange' && most < 0.65 ? 'brown' : name;
 }

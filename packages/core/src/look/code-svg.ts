@@ -1,6 +1,6 @@
 /** A drawing as an SVG file. Text must have become outlines before (its fonts are nowhere else), pictures data addresses. */
-import type { CodeDrawing, DrawnShape, Paint } from './drawing.js';
-import { drawingSize } from './drawing.js';
+import { drawingSize, type CodeDrawing } from './drawing.js';
+import type { DrawnShape, Paint } from './drawn-shape.js';
 
 export interface SvgWish {
   /** Of the whole picture, with its unit: "62.5mm", "840". Null leaves it to where it is shown. */

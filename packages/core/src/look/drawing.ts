@@ -5,28 +5,13 @@
 import type { SymbolPlan } from '../symbol/plan.js';
 import { quietZoneModules } from '../symbol/plan.js';
 import type { MeasureText } from '../sheet/text.js';
-import type { HexColour } from './colour.js';
 import { centreRim, placeCentre, type PlacedCentre } from './centre.js';
 import { shapesPath } from './box.js';
+import type { DrawnShape, Paint } from './drawn-shape.js';
 import { placeFrame, type Surround } from './frame.js';
 import { iconStrokes, type IconNode } from './icon-strokes.js';
 import { plainLook, type LookDesign } from './look.js';
 import { moduleShapesOf } from './shapes.js';
-
-export type Paint =
-  | { readonly sort: 'colour'; readonly colour: HexColour }
-  /** From one point to the other, in modules; clamped beyond. */
-  | { readonly sort: 'linear'; readonly from: readonly [number, number]; readonly to: readonly [number, number]; readonly colours: readonly [HexColour, HexColour] }
-  | { readonly sort: 'radial'; readonly centre: readonly [number, number]; readonly radius: number; readonly colours: readonly [HexColour, HexColour] };
-
-export type DrawnShape =
-  /** SVG path data, filled by the even-odd rule. */
-  | { readonly sort: 'fill'; readonly path: string; readonly paint: Paint }
-  /** Round caps and joins; path and width are in the shape's own units, moved and scaled. */
-  | { readonly sort: 'stroke'; readonly path: string; readonly paint: Paint; readonly width: number; readonly at: readonly [number, number]; readonly scale: number }
-  | { readonly sort: 'picture'; readonly pictureId: string; readonly x: number; readonly y: number; readonly width: number; readonly height: number }
-  /** Centred at x; one baseline a line. */
-  | { readonly sort: 'text'; readonly lines: readonly string[]; readonly size: number; readonly x: number; readonly baselines: readonly number[]; readonly paint: Paint };
 
 export interface CodeDrawing {
   readonly modules: number;

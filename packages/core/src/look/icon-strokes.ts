@@ -1,5 +1,5 @@
 /** An icon's elements (path, circle, line ...) as strokes: the only forms that the icon set is made of. */
-import type { DrawnShape, Paint } from './drawing.js';
+import type { DrawnShape, Paint } from './drawn-shape.js';
 
 /** Name of an SVG element with its attributes, as the icon set ships them. */
 export type IconNode = readonly [element: string, attributes: Readonly<Record<string, string | number | undefined>>];
