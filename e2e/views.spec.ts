@@ -25,6 +25,7 @@ const views = [
   ['lessons', '/lessons', 'Lessons'],
   ['shelf', '/shelf', 'Shelf'],
   ['add', '/add', 'Add something'],
+  ['inspect', '/inspect', 'Inspect a code'],
   ['files', '/shelf/files', 'Files'],
   ['short links', '/shelf/short-links', 'Short links'],
   ['devices', '/devices', 'Devices'],

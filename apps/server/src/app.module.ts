@@ -8,6 +8,7 @@ import type { Configuration } from './configuration/configuration.js';
 import { DatabaseModule } from './database/database.module.js';
 import { DeviceModule } from './device/device.module.js';
 import { FileModule } from './file/file.module.js';
+import { InspectionModule } from './inspection/inspection.module.js';
 import { HealthModule } from './health/health.module.js';
 import { LessonModule } from './lesson/lesson.module.js';
 import type { AppLogger } from './logging/logger.token.js';
@@ -56,6 +57,7 @@ export class AppModule {
         RehearsalModule,
         SheetModule,
         PictureModule,
+        InspectionModule,
         HealthModule,
       ],
       controllers: [AccessCheckController],

@@ -38,6 +38,7 @@ export const router = createBrowserRouter([
       { path: 'shelf/files', lazy: () => import('./file/files-page.js') },
       { path: 'shelf/:materialId/write', lazy: () => import('./written-page/write-page.js') },
       { path: 'shelf/:materialId', lazy: () => import('./material/material-page.js') },
+      { path: 'inspect', lazy: () => import('./inspect/inspect-page.js') },
       { path: 'add', lazy: () => import('./add/add-page.js') },
       { path: 'devices', lazy: () => import('./device/devices-page.js') },
       { path: 'school/looks', lazy: () => import('./look/looks-page.js') },

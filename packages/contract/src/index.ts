@@ -12,6 +12,7 @@ export * from './material.js';
 export * from './readiness.js';
 export * from './lesson.js';
 export * from './health.js';
+export * from './inspection.js';
 export * from './look.js';
 export * from './picture.js';
 export * from './short-link.js';

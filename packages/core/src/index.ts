@@ -94,3 +94,7 @@ export { groupedSlug, isSlug, lengthFor, normalSlug, slipsOf, slugAlphabet, slug
 export { shortAddress, shortAddressInLetters, shortBase, slugAskedFor } from './short-link/short-address.js';
 export { alwaysOpen, isAlwaysOpen, openingProblem, openingProblems, openStateAt, type OpenHours, type Opening, type OpeningProblem, type OpenState } from './short-link/opening-hours.js';
 export { visitorKind, visitorKinds, type VisitorKind } from './short-link/visitor.js';
+
+export { saidBy, saidKinds, type Said, type SaidKind } from './reading/said.js';
+export { markedText, textMarks, type MarkedPiece, type TextMark } from './reading/marked-text.js';
+export { measureSymbol, type Corners, type MeasuredSymbol, type Point } from './reading/measure-symbol.js';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { codePixels, finderShapes, gradientWays, judgeLook, moduleShapes, plainLook, planSymbol, rehearseDevice, renderFrame, type DeviceProfile, type LookDesign, type SymbolPlan } from '@hapset/core';
+import { codePixels, finderShapes, gradientWays, judgeLook, moduleShapes, plainLook, planSymbol, rehearseDevice, renderFrame, type DeviceProfile, type GreyFrame, type LookDesign, type SymbolPlan } from '@hapset/core';
 import jsqr from 'jsqr';
-import { createZbarReader, createZxingReader, decodeBytes, type ReaderEngine } from './index.js';
+import { createFinder, createZbarReader, createZxingReader, decodeBytes, type FindCodes, type ReaderEngine } from './index.js';
 
 const camera: DeviceProfile = { id: 'd', name: 'Tablet', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.7, noiseGrey: 5, engine: 'zxing' };
 
@@ -120,6 +120,52 @@ describe('reader engines', () => {
     expect(pixelsAtReach).toBeLessThan(3);
     expect(result?.misread).toBeNull();
   });
+});
+
+describe('finding all codes of a picture', () => {
+  let find: FindCodes;
+  beforeAll(async () => {
+    find = await createFinder({ bytes: readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm')) });
+  });
+
+  /** Frames laid on one grey table, side by side. */
+  function table(frames: readonly GreyFrame[]): GreyFrame {
+    const widthPx = frames.reduce((sum, frame) => sum + frame.widthPx + 20, 20);
+    const heightPx = Math.max(...frames.map((frame) => frame.heightPx)) + 40;
+    const grey = new Uint8Array(widthPx * heightPx).fill(150);
+    let left = 20;
+    for (const frame of frames) {
+      for (let y = 0; y < frame.heightPx; y += 1) grey.set(frame.grey.subarray(y * frame.widthPx, (y + 1) * frame.widthPx), (y + 20) * widthPx + left);
+      left += frame.widthPx + 20;
+    }
+    return { widthPx, heightPx, grey };
+  }
+  const photographed = (payload: string, tiltDeg: number, rollDeg: number): GreyFrame => renderFrame(plan(payload), 100, { ...camera, noiseGrey: 8 }, { distanceM: 0.45, tiltDeg, rollDeg, shiftXPx: 0.3, shiftYPx: 0.6, seed: 3 });
+  const inverted = (frame: GreyFrame): GreyFrame => ({ ...frame, grey: frame.grey.map((level) => 255 - level) });
+
+  it('reads several, turned, tilted and light on dark, with version, level, contrast and quiet zone', async () => {
+    const payloads = ['https://a.example/leaf/rock-pools', 'Wer hat nur einen Fuß?', 'HTTPS://K.EXAMPLE/CD3F7'];
+    const [first = '', second = '', third = ''] = payloads;
+    const found = await find(table([photographed(first, 25, 12), photographed(second, 5, 100), inverted(photographed(third, 10, -8))]));
+    expect(found.map(({ text }) => text).sort()).toEqual([...payloads].sort());
+    for (const { text, version, level, unusedRepair, measured } of found) {
+      expect([version, level]).toEqual([plan(text).version, plan(text).level]);
+      expect(unusedRepair).toBeGreaterThan(0.3);
+      expect(measured?.contrast).toBeGreaterThan(0.7);
+      expect(measured?.quietZone).toBeGreaterThanOrEqual(3);
+      expect(measured?.lightOnDark).toBe(text === third);
+    }
+  });
+
+  it('names the corners as the symbol stands, also upside down', async () => {
+    const upright = codePixels(plan('https://a.example/leaf/x'), 5);
+    const frame: GreyFrame = { widthPx: upright.widthPx, heightPx: upright.widthPx, grey: upright.grey.slice().reverse() };
+    const [code] = await find(frame);
+    const [topLeft, , bottomRight] = code?.corners ?? [];
+    expect((topLeft?.x ?? 0) > (bottomRight?.x ?? 0) && (topLeft?.y ?? 0) > (bottomRight?.y ?? 0)).toBe(true);
+  });
+
+  it('finds nothing where there is nothing', async () => expect(await find({ widthPx: 300, heightPx: 200, grey: new Uint8Array(60_000).fill(200) })).toEqual([]));
 });
 
 describe('bytes of a reader', () => {

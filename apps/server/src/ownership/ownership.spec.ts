@@ -35,6 +35,7 @@ const bodies: Bodies = {
   tellTryout: () => ({ deviceId: null, outcome: 'as-meant' }),
   changeTryout: () => ({ deviceId: null }),
   previewSymbol: () => ({ payload: 'x' }),
+  inspectCode: () => ({ payload: 'x' }),
   createLook: () => ({ name: 'x', design: plainLook }),
   changeLook: () => ({ name: 'x', design: plainLook, version: 1 }),
   allowLook: () => ({ allowed: false }),

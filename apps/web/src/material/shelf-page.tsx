@@ -37,6 +37,9 @@ export function Component(): ReactElement {
             onChange={(event) => setFind(event.target.value)}
             className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
           />
+            <Link to="/inspect" className={buttonClass()}>
+              Inspect a code
+            </Link>
             <Link to="/shelf/short-links" className={buttonClass()}>
               Short links
             </Link>

@@ -1,5 +1,5 @@
 import { lookMakers, lookOrigins, mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
-import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, gradientWays, grains, lookReasons, materialKinds, moduleShapes, openingProblems, repairKinds, rungReasons, scannerActs, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
+import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, gradientWays, grains, lookReasons, materialKinds, moduleShapes, openingProblems, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -9,6 +9,8 @@ import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
 import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
 import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, rightWords, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
+import { cameraTroubles } from '../reader/use-camera.js';
+import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './reading.js';
 import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
 import { finderShapeWords, frameWords, gradientWayWords, lookMakerWords, lookOriginWords, lookReasonWords, moduleShapeWords } from './looks.js';
 import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
@@ -51,6 +53,15 @@ describe('every reason has words', () => {
     expectWords(rungWords, carries);
     expectWords(dependencyWords, dependencies);
     expectWords(rungReasonWords, rungReasons);
+  });
+  it('what codes say, marks in their text, and cameras', () => {
+    expectWords(saidTitles, saidKinds);
+    expectWords(textMarkWords, textMarks);
+    expectWords(cameraTroubleWords, cameraTroubles);
+    expect(saidSentence(saidBy('http://a.example/x'))).toContain('over plain http');
+    expect(saidSentence(saidBy('https://a.example/x'))).toBe('A phone opens a page at a.example.');
+    expect(saidSentence(saidBy('intent:x'))).toContain('“intent:”');
+    for (const text of ['a.example', 'geo:1,2', 'tel:123', 'sms:123', 'mailto:a@b.example', 'WIFI:S:x;;', 'words']) expect(saidSentence(saidBy(text)).length).toBeGreaterThan(10);
   });
   it('looks', () => {
     expectWords(moduleShapeWords, moduleShapes);

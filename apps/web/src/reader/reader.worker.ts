@@ -1,18 +1,19 @@
-/** Rehearses in a worker: camera model and reader engines never touch the page's own thread. */
+/** Reads and rehearses in a worker: camera model and reader engines never touch the page's own thread. */
 import { planSymbol, rehearseDevice, type ReaderEngineName } from '@hapset/core';
-import { createZbarReader, createZxingReader, type ReaderEngine } from '@hapset/readers';
+import { createFinder, createZbarReader, createZxingReader, type FindCodes, type ReaderEngine } from '@hapset/readers';
 import zbarWasm from '@undecaf/zbar-wasm/dist/zbar.wasm?url';
 import zxingWasm from 'zxing-wasm/reader/zxing_reader.wasm?url';
-import type { RehearsalMessage, RehearsalWish } from './rehearsal.messages.js';
+import type { ReaderMessage, ReaderWish, RehearsalWish } from './reader.messages.js';
 
 const engines: Partial<Record<ReaderEngineName, Promise<ReaderEngine>>> = {};
+let finder: Promise<FindCodes> | null = null;
 
 function engine(name: ReaderEngineName): Promise<ReaderEngine> {
   engines[name] ??= name === 'zbar' ? createZbarReader({ address: zbarWasm }) : createZxingReader({ address: zxingWasm });
   return engines[name];
 }
 
-function tell(message: RehearsalMessage): void {
+function tell(message: ReaderMessage): void {
   self.postMessage(message);
 }
 
@@ -27,6 +28,13 @@ async function rehearse({ payload, level, look, sizeMm, devices }: RehearsalWish
   tell({ sort: 'end' });
 }
 
-self.onmessage = (event: MessageEvent<RehearsalWish>) => {
-  rehearse(event.data).catch((error: unknown) => tell({ sort: 'failed', message: String(error) }));
+async function work(wish: ReaderWish): Promise<void> {
+  if (wish.sort === 'rehearse') return rehearse(wish.wish);
+  finder ??= createFinder({ address: zxingWasm });
+  const find = await finder;
+  tell({ sort: 'codes', codes: await find(wish.frame) });
+}
+
+self.onmessage = (event: MessageEvent<ReaderWish>) => {
+  work(event.data).catch((error: unknown) => tell({ sort: 'failed', message: String(error) }));
 };

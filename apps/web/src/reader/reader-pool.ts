@@ -1,0 +1,44 @@
+/** Workers with reader engines, shared by reading and rehearsing: loading the engines takes a moment, so idle ones are kept. */
+import type { ReaderMessage, ReaderWish } from './reader.messages.js';
+
+const idle: Worker[] = [];
+/** One for what is read and one for what is rehearsed at the same time. */
+const mostIdle = 2;
+
+function take(): Worker {
+  return idle.pop() ?? new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module' });
+}
+
+function giveBack(worker: Worker): void {
+  worker.onmessage = null;
+  worker.onerror = null;
+  if (idle.length < mostIdle) idle.push(worker);
+  else worker.terminate();
+}
+
+/**
+ * Sends a wish to a worker. Aborting ends the worker at once.
+ * @param onMessage gives true when the work is done
+ */
+export function askReader(wish: ReaderWish, signal: AbortSignal | null, onMessage: (message: ReaderMessage) => boolean): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const worker = take();
+    const abort = (): void => stop(new DOMException('stopped', 'AbortError'));
+    const stop = (error: Error): void => {
+      signal?.removeEventListener('abort', abort);
+      worker.terminate();
+      reject(error);
+    };
+    signal?.addEventListener('abort', abort);
+    worker.onerror = (event) => stop(new Error(event.message));
+    worker.onmessage = ({ data }: MessageEvent<ReaderMessage>) => {
+      if (data.sort === 'failed') return stop(new Error(data.message));
+      if (!onMessage(data)) return;
+      // From here on the worker belongs to the next wish: leaving this one must not end it.
+      signal?.removeEventListener('abort', abort);
+      giveBack(worker);
+      resolve();
+    };
+    worker.postMessage(wish);
+  });
+}

@@ -1,0 +1,30 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import config from '../playwright.config.js';
+import { expect, signIn, test } from './journey.js';
+import { photograph, toY4m } from './scene.js';
+
+const payload = 'Meet at the third breakwater at noon';
+const folder = fileURLToPath(new URL('../test-output/', import.meta.url));
+const film = `${folder}fake-camera.y4m`;
+mkdirSync(folder, { recursive: true });
+// A wall, then a code that comes into view and moves a little.
+const wall = { widthPx: 8, heightPx: 8, grey: new Uint8Array(64).fill(150) };
+writeFileSync(film, toY4m([wall, wall, ...[0, 2, 4, 6, 8].map((rollDeg) => photograph([{ payload, tiltDeg: 10, rollDeg }], 0.5))]));
+
+const { args = [], ...launch } = config.use?.launchOptions ?? {};
+test.use({ launchOptions: { ...launch, args: [...args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', `--use-file-for-fake-video-capture=${film}`] } });
+
+test('the camera reads a code that comes into view, and tells it', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/inspect');
+  await page.getByRole('button', { name: 'Use the camera' }).click();
+  await expect(page.getByLabel('What the camera sees')).toBeVisible();
+  await expect(page.getByLabel('What it says, letter by letter')).toHaveText(payload, { timeout: 30_000 });
+  await expect(page.getByRole('status').getByText('1 code read')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop the camera' }).click();
+  await expect(page.getByLabel('What the camera sees')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.waitForURL(/\/shelf\/./);
+  await expect(page.locator('aside p.font-mono')).toHaveText(payload);
+});

@@ -1,0 +1,68 @@
+import { add, expect, neighboursPort, newLesson, settled, signIn, test } from './journey.js';
+import { photograph, toPng } from './scene.js';
+
+const nipped = `http://nipaway.localhost:${neighboursPort}/n/foghorn`;
+
+test('a photographed table with three codes is inspected: one is a station, one has a stranger in between and is adopted', async ({ page }) => {
+  await signIn(page);
+  await newLesson(page, 'Codes on a table', '0.8');
+  await add(page, 'Who leaves two rows of dots in the sand?');
+  await settled(page);
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Inspect a code' }).click();
+  const scene = photograph([
+    { payload: nipped, tiltDeg: 18, rollDeg: 9 },
+    { payload: 'Who leaves two rows of dots in the sand?', tiltDeg: 6, rollDeg: -95 },
+    { payload: 'WIFI:T:WPA;S:Pier;P:tide\u200bpool;;', tiltDeg: 12, rollDeg: 30 },
+  ]);
+  await page.getByLabel('Choose a picture').setInputFiles({ name: 'table.png', mimeType: 'image/png', buffer: toPng(scene) });
+  const codes = page.getByRole('list', { name: 'Codes that were read' }).locator('> li');
+  await expect(codes).toHaveCount(3);
+  await expect(page.getByRole('status').getByText('3 codes read')).toBeVisible();
+
+  const own = codes.filter({ hasText: 'two rows of dots' });
+  await expect(own.getByRole('link', { name: 'station 1 of “Codes on a table”' })).toBeVisible();
+  const network = codes.filter({ hasText: 'A network' });
+  await expect(network.getByText('A phone offers to join the network “Pier”.')).toBeVisible();
+  await expect(network.locator('mark')).toHaveText('U+200B');
+  await expect(network).toContainText('error correction level');
+
+  const link = codes.filter({ hasText: 'A link' });
+  await expect(link).toContainText('It is none of your materials.');
+  await link.getByRole('button', { name: 'Follow it as a student would' }).click();
+  await expect(link.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 30_000 });
+  await expect(link).toContainText('goes on sending visitors there');
+  await link.getByRole('button', { name: 'Put its target on the shelf' }).click();
+  await page.waitForURL(/\/shelf\/./);
+  await expect(page.locator('aside p.font-mono')).not.toContainText('nipaway');
+  await expect(page.locator('aside p.font-mono')).toContainText('http');
+});
+
+test('the text of a code can be pasted; what is no picture, and a picture without a code, are said plainly', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/inspect');
+  const paste = (text: string) =>
+    page.evaluate((pasted) => {
+      const data = new DataTransfer();
+      data.setData('text/plain', pasted);
+      document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }));
+    }, text);
+  await paste('https://p\u0430ypond.example/x');
+  await expect(page.locator('mark')).toHaveText('\u0430 U+0430');
+  await expect(page.getByText('Marked: letter of another script that looks alike.')).toBeVisible();
+  await paste('intent://scan#x;end');
+  await expect(page.getByRole('heading', { name: 'An address that opens no page' })).toBeVisible();
+  const choose = page.getByLabel('Choose a picture');
+  await choose.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: toPng({ widthPx: 90, heightPx: 60, grey: new Uint8Array(5400).fill(170) }) });
+  await expect(page.getByText('No code was found in it.', { exact: false })).toBeVisible();
+  await choose.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
+  await expect(page.getByText('This is no picture that can be read.', { exact: false })).toBeVisible();
+});
+
+test('without a camera it says so, and what else can be done', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/inspect');
+  await page.getByRole('button', { name: 'Use the camera' }).click();
+  await expect(page.getByRole('alert')).toContainText(/below/);
+  await expect(page.getByLabel('Choose a picture')).toBeAttached();
+});
