@@ -28,3 +28,28 @@ test('the camera reads a code that comes into view, and tells it', async ({ page
   await page.waitForURL(/\/shelf\/./);
   await expect(page.locator('aside p.font-mono')).toHaveText(payload);
 });
+
+test('the students’ reader reads without an account, and goes on doing so without a network', async ({ page, context }) => {
+  await page.goto('/read');
+  await page.getByRole('button', { name: 'Use the camera' }).click();
+  const result = page.getByRole('region', { name: 'What the code says' });
+  await expect(result).toContainText(payload, { timeout: 30_000 });
+  await expect(page.locator('link[rel="manifest"]')).toHaveAttribute('href', '/reader.webmanifest');
+  expect(await context.cookies()).toEqual([]);
+  expect(await page.evaluate(() => [localStorage.length, sessionStorage.length])).toEqual([0, 0]);
+
+  // Once more, so that the service worker has seen all that it needs.
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await page.reload();
+  await page.getByRole('button', { name: 'Use the camera' }).click();
+  await expect(result).toContainText(payload, { timeout: 30_000 });
+  await context.setOffline(true);
+  await page.reload();
+  await page.getByRole('button', { name: 'Use the camera' }).click();
+  await expect(result).toContainText(payload, { timeout: 30_000 });
+  await result.getByRole('button', { name: 'Read another' }).click();
+  await expect(page.getByLabel('What the camera sees')).toBeVisible();
+  await context.setOffline(false);
+});

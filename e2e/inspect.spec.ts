@@ -66,3 +66,17 @@ test('without a camera it says so, and what else can be done', async ({ page }) 
   await expect(page.getByRole('alert')).toContainText(/below/);
   await expect(page.getByLabel('Choose a picture')).toBeAttached();
 });
+
+test('the students’ reader shows a link’s host in plain sight and opens nothing by itself', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/read');
+  const choose = page.getByLabel('Take or choose a picture');
+  await choose.setInputFiles({ name: 'link.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'https://a.example/leaf/rock-pools', tiltDeg: 8, rollDeg: 5 }])) });
+  const open = page.getByRole('link', { name: 'Open a.example' });
+  await expect(open).toHaveAttribute('href', 'https://a.example/leaf/rock-pools');
+  await expect(open).toHaveAttribute('rel', 'noreferrer');
+  await page.getByRole('button', { name: 'Read another' }).click();
+  await choose.setInputFiles({ name: 'odd.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'intent://scan#x;end', tiltDeg: 8, rollDeg: 5 }])) });
+  await expect(page.getByText('Ask your teacher before you do anything with it.', { exact: false })).toBeVisible();
+  await expect(page.getByRole('link')).toHaveCount(0);
+});

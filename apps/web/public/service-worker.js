@@ -1,6 +1,8 @@
-// Keeps the shell of the application, so that it can be installed and says something helpful without a network.
-// Pages and data always come from the server: nothing of a lesson is kept here.
-const shell = 'hapset-shell-1';
+// Keeps the shell of the application, so that it can be installed and says something helpful without a network, and all
+// of the students' reader, which works without one. Staff's pages and data always come from the server: nothing of a
+// lesson is kept here.
+const shell = 'hapset-shell-2';
+const reader = 'hapset-reader-1';
 const kept = ['/icon.svg', '/offline.html'];
 
 self.addEventListener('install', (event) => {
@@ -11,12 +13,39 @@ self.addEventListener('activate', (event) => {
   event.waitUntil(
     caches
       .keys()
-      .then((names) => Promise.all(names.filter((name) => name !== shell).map((name) => caches.delete(name))))
+      .then((names) => Promise.all(names.filter((name) => ![shell, reader].includes(name)).map((name) => caches.delete(name))))
       .then(() => self.clients.claim()),
   );
 });
 
 self.addEventListener('fetch', (event) => {
-  if (event.request.mode !== 'navigate') return;
-  event.respondWith(fetch(event.request).catch(() => caches.match('/offline.html')));
+  const { request } = event;
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || url.origin !== self.location.origin) return;
+  if (request.mode === 'navigate') event.respondWith(url.pathname === '/read' ? newest(request) : fetch(request).catch(() => caches.match('/offline.html')));
+  else if (url.pathname.startsWith('/assets/')) event.respondWith(asset(event));
 });
+
+// The page as the server has it, and as it was kept where there is no network.
+async function newest(request) {
+  const cache = await caches.open(reader);
+  try {
+    const response = await fetch(request);
+    if (response.ok) await cache.put('/read', response.clone());
+    return response;
+  } catch {
+    return (await cache.match('/read')) ?? caches.match('/offline.html');
+  }
+}
+
+// Built files never change under their name. Those that the reader asked for are kept, its workers' included.
+async function asset({ request, clientId }) {
+  const cache = await caches.open(reader);
+  const known = await cache.match(request);
+  if (known) return known;
+  const response = await fetch(request);
+  const client = clientId ? await self.clients.get(clientId) : null;
+  const forReader = client && (new URL(client.url).pathname === '/read' || client.type !== 'window');
+  if (response.ok && forReader) await cache.put(request, response.clone());
+  return response;
+}

@@ -20,6 +20,8 @@ async function staffOnly({ request }: LoaderFunctionArgs): Promise<Response | nu
 
 export const router = createBrowserRouter([
   { path: '/sign-in', lazy: () => import('./account/sign-in-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
+  // For students: no session, no tabs.
+  { path: '/read', lazy: () => import('./student-reader/read-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
   {
     path: '/',
     loader: staffOnly,

@@ -118,7 +118,7 @@ describe('looks of the school', () => {
     await scene.rehearsed(stationId, 9);
     const { summary, rows } = await scene.bench(lessonId);
     expect(summary.ready).toBe(0);
-    expect(rows[0]?.readiness).toMatchObject({ reads: { state: 'stop', look: ['too-little-contrast'] }, paper: { state: 'look-at', changed: ['look'] } });
+    expect(rows[0]?.readiness).toMatchObject({ reads: { state: 'stop', look: ['too-little-contrast'] }, paper: { state: 'look-at', changed: ['look', 'size'] } });
     expect((await scene.server.as('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: [] })).body).toMatchObject({ warnings: ['does-not-read'] });
   });
 });
