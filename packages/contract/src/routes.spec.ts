@@ -7,7 +7,7 @@ describe('the table of routes', () => {
   });
 
   it('leaves only signing in, the welcome, health and what students see to anyone', () => {
-    expect(Object.entries(routes).filter(([, route]) => route.access === 'anyone').map(([name]) => name)).toEqual(['health', 'welcome', 'signIn', 'studentPage', 'keptBytes', 'keptVariant']);
+    expect(Object.entries(routes).filter(([, route]) => route.access === 'anyone').map(([name]) => name)).toEqual(['health', 'welcome', 'signIn', 'studentPage', 'keptBytes', 'keptVariant', 'webPicture']);
   });
 });
 

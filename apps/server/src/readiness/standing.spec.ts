@@ -121,9 +121,10 @@ describe('the four answers', () => {
     expect(toReadinessView({ ...now, lastSheet: sheet(now.code.carried.payload, now.print.sizeMm) }).paper).toMatchObject({ state: 'done', changed: [], madeAt: '2026-11-20T09:02:00.000Z' });
     expect(toReadinessView({ ...now, lastSheet: sheet('https://a.example/old', now.print.sizeMm - 30) }).paper).toMatchObject({ state: 'look-at', changed: ['payload', 'size'] });
     const green = { ...plainLook, ink: '#1d6f5b' };
-    const printedNow = sheet(now.code.carried.payload, now.print.sizeMm);
-    expect(toReadinessView(facts({ look: { ...noLook, design: green }, lastSheet: printedNow })).paper).toMatchObject({ state: 'look-at', changed: ['look'] });
-    expect(toReadinessView(facts({ look: { ...noLook, design: green }, lastSheet: { ...printedNow, content: { ...printedNow.content, look: green } } })).paper.state).toBe('done');
+    const inGreen = facts({ look: { ...noLook, design: green } });
+    const printedNow = sheet(now.code.carried.payload, inGreen.print.sizeMm);
+    expect(toReadinessView({ ...inGreen, lastSheet: printedNow }).paper).toMatchObject({ state: 'look-at', changed: ['look'] });
+    expect(toReadinessView({ ...inGreen, lastSheet: { ...printedNow, content: { ...printedNow.content, look: green } } }).paper.state).toBe('done');
   });
 
   it('never let a rehearsal make good what a look fails at', () => {

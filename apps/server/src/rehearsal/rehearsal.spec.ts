@@ -20,7 +20,7 @@ describe('handing in a rehearsal', () => {
   it('is what the bench shows after a reload', async () => {
     expect((await save([result(scene.deviceIds[0] ?? '')])).status).toBe(200);
     const [row] = (await scene.bench(lessonId)).rows;
-    expect(row?.readiness.reads).toEqual({ state: 'done', leastReachM: 2.4, distanceM: 2, devices: 1, fallShort: [] });
+    expect(row?.readiness.reads).toEqual({ state: 'done', leastReachM: 2.4, distanceM: 2, devices: 1, fallShort: [], look: [] });
     expect(row?.rehearsal.results).toEqual([result(scene.deviceIds[0] ?? '')]);
   });
 

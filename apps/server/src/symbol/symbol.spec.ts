@@ -13,7 +13,7 @@ describe('previewing a symbol', () => {
     const answer = await preview({ payload: 'Rätsel 12345678901234567890' });
     expect(answer).toMatchObject({ version: 2, modules: 25, eci: true, segments: [{ mode: 'byte', text: 'Rätsel ' }, { mode: 'numeric', text: '12345678901234567890' }] });
     expect(answer.mask).toBeGreaterThanOrEqual(0);
-    expect(answer.svg).toMatch(/^<svg [^>]*viewBox="0 0 33 33"/);
+    expect(answer.svg).toMatch(/^<svg [^>]*viewBox="-4 -4 33 33"/);
     expect((await preview({ payload: 'x'.repeat(14) })).charactersUntilGrowth).toBe(0);
     expect(await preview({ payload: 'x'.repeat(15) })).toMatchObject({ version: 2, charactersToShrink: 1 });
   });

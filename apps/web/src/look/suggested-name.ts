@@ -10,7 +10,7 @@ export function suggestedName(design: LookDesign, taken: readonly string[]): str
   return `${name} ${count}`;
 }
 
-const hues: readonly (readonly [name: string, upTo: number])[] = [['red', 18], ['orange', 45], ['yellow', 68], ['green', 165], ['teal', 195], ['blue', 255], ['violet', 290], ['pink', 340], ['red', 361]];
+const hues: readonly (readonly [name: string, upTo: number])[] = [['red', 18], ['orange', 45], ['yellow', 68], ['green', 170], ['teal', 195], ['blue', 255], ['violet', 290], ['pink', 340], ['red', 361]];
 
 /** The hue as people say it; dull colours are black, grey or white. */
 export function colourName(hex: string): string {
