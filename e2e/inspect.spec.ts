@@ -31,7 +31,7 @@ test('a photographed table with three codes is inspected: one is a station, one 
   await expect(link).toContainText('It is none of your materials.');
   await link.getByRole('button', { name: 'Follow it as a student would' }).click();
   await expect(link.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 30_000 });
-  await expect(link).toContainText('goes on sending visitors there');
+  await expect(link).toContainText('go on sending visitors there');
   await link.getByRole('button', { name: 'Put its target on the shelf' }).click();
   await page.waitForURL(/\/shelf\/./);
   await expect(page.locator('aside p.font-mono')).not.toContainText('nipaway');
@@ -41,6 +41,7 @@ test('a photographed table with three codes is inspected: one is a station, one 
 test('the text of a code can be pasted; what is no picture, and a picture without a code, are said plainly', async ({ page }) => {
   await signIn(page);
   await page.goto('/inspect');
+  await expect(page.getByRole('heading', { name: 'Inspect a code' })).toBeVisible();
   const paste = (text: string) =>
     page.evaluate((pasted) => {
       const data = new DataTransfer();

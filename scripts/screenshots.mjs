@@ -66,6 +66,7 @@ async function takeAll(browser) {
   await takeCarries(browser);
   await takeKept(browser);
   await takeLooks(browser);
+  await takeInspection(browser);
   await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
   await signIn(phone);
@@ -103,7 +104,7 @@ async function takeCarries(browser) {
   await page.getByText('A phone opened it').waitFor();
   await page.getByLabel('Which device was it').selectOption({ label: 'New phones' });
   await page.waitForTimeout(6000);
-  await page.screenshot({ path: join(folder, 'try-device.png') });
+  const tried = await page.screenshot();
   await page.getByRole('link', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'Point elsewhere' }).click();
   await page.getByLabel('New target').fill(`http://cofferlane.localhost:${settings.neighboursPort}/leaf/what-yeast-eats`);
@@ -118,7 +119,7 @@ async function takeCarries(browser) {
   await page.waitForTimeout(1200);
   await page.goto('/shelf/short-links');
   await page.getByRole('list', { name: 'Short links' }).waitFor();
-  await page.screenshot({ path: join(folder, 'short-links.png') });
+  await sideBySide(browser, [tried, await page.screenshot()], 'short-links', { width: 1328, height: 1672, direction: 'column' });
 }
 
 /** The Opens part in four verdicts, one under another; and a film that its owner hides meanwhile, for the news. */
@@ -234,6 +235,33 @@ async function takeLooks(browser) {
   await page.getByRole('button', { name: 'Make an address' }).click();
   await page.getByLabel('HTML line').waitFor();
   await sideBySide(browser, [chosen, await page.screenshot()], 'pictures', { width: 1328, height: 1672, direction: 'column' });
+}
+
+/** A code with a stranger in between, inspected; and a students' reader that reads it. */
+async function takeInspection(browser) {
+  const page = await newPage(browser, settings);
+  await signIn(page);
+  const picture = (text) => page.evaluate(async (payload) => (await (await fetch('/api/symbols/preview', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ payload }) })).json()).svg, text);
+  const svg = await picture(`http://nipaway.localhost:${settings.neighboursPort}/n/foghorn`);
+  const png = Buffer.from(await page.evaluate(async (drawn) => {
+    const image = new Image();
+    image.src = `data:image/svg+xml,${encodeURIComponent(drawn)}`;
+    await image.decode();
+    const canvas = Object.assign(document.createElement('canvas'), { width: 420, height: 420 });
+    canvas.getContext('2d').drawImage(image, 0, 0, 420, 420);
+    return canvas.toDataURL('image/png').split(',')[1];
+  }, svg), 'base64');
+  const file = { name: 'code.png', mimeType: 'image/png', buffer: png };
+  await page.goto('/inspect');
+  await page.getByLabel('Choose a picture').setInputFiles(file);
+  await page.getByRole('button', { name: 'Follow it as a student would' }).click();
+  await page.getByText('A code of your own with the target').waitFor();
+  const phone = await newPage(browser, settings, { width: 390, height: 800 });
+  await phone.goto('/read');
+  await phone.getByLabel('Take or choose a picture').setInputFiles(file);
+  await phone.getByRole('button', { name: 'Read another' }).waitFor();
+  await page.setViewportSize({ width: 1280, height: 1000 });
+  await sideBySide(browser, [await page.screenshot(), await phone.screenshot()], 'inspect', { width: 1742, height: 1048 });
 }
 
 /** As the administrator: the school, and one description tried on an editor's link. */

@@ -26,14 +26,24 @@ export async function createFinder(wasm: WasmSource): Promise<FindCodes> {
   await prepareZxing(wasm);
   return async (frame) => {
     const results = await readBarcodes(toImage(frame), options);
-    return results
+    const found = results
       .filter(({ isValid }) => isValid)
       .map(({ text, position: { topLeft, topRight, bottomRight, bottomLeft }, extra }) => {
         const corners: Corners = [topLeft, topRight, bottomRight, bottomLeft];
         const { version, level, unusedRepair } = readExtra(extra);
         return { text, corners, version, level, unusedRepair, measured: version === null ? null : measureSymbol(frame, corners, modulesOf(version)) };
       });
+    return inReadingOrder(found);
   };
+}
+
+/** Row by row, as people count them; codes of about the same height make a row. */
+function inReadingOrder(codes: readonly FoundCode[]): readonly FoundCode[] {
+  const middle = ({ corners }: FoundCode, axis: 'x' | 'y'): number => corners.reduce((sum, corner) => sum + corner[axis], 0) / corners.length;
+  const heights = codes.map(({ corners }) => Math.max(...corners.map(({ y }) => y)) - Math.min(...corners.map(({ y }) => y)));
+  const rowPx = Math.max(1, ...heights);
+  const row = (code: FoundCode): number => Math.round(middle(code, 'y') / rowPx);
+  return [...codes].sort((one, other) => row(one) - row(other) || middle(one, 'x') - middle(other, 'x'));
 }
 
 function readExtra(extra: string): Pick<FoundCode, 'version' | 'level' | 'unusedRepair'> {

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { DeviceView } from '@hapset/contract';
 import { scannerActs, type ScannerAct } from '@hapset/core';
 import type { ReactElement } from 'react';
+import { Link } from 'react-router';
 import { useSession } from '../account/session.queries.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { useNotice } from '../design/notice.js';
@@ -29,6 +30,13 @@ export function Component(): ReactElement {
           ))}
         </ul>
       )}
+      <p className="mt-3 mb-0 text-[14.5px]">
+        A device without a scanner reads codes at{' '}
+        <Link to="/read" className="font-semibold text-ink">
+          {window.location.host}/read
+        </Link>
+        : no account, nothing is kept, and after the first time no network is needed.
+      </p>
     </>
   );
 }
