@@ -4,12 +4,15 @@ import { startStack } from './stack.mjs';
 
 const options = { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking', '--no-first-run'] };
 
-/** Starts a stack on fresh data, runs the work with a browser, ends both. */
-export async function withBrowser(settings, work) {
+/**
+ * Starts a stack on fresh data, runs the work with a browser, ends both.
+ * @param more arguments for the browser
+ */
+export async function withBrowser(settings, work, more = []) {
   rmSync(settings.dataFolder, { recursive: true, force: true });
   const stack = await startStack(settings);
   const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch(options);
+  const browser = await chromium.launch({ ...options, args: [...options.args, ...more] });
   try {
     return await work(browser);
   } finally {

@@ -5,7 +5,8 @@ import { carriedBy, charactersToShrink, drawCode, grainOf, judgeLook, planSymbol
 import { iconOf } from '@hapset/core/icons';
 import { measureText } from '../sheet/sheet-fonts.js';
 
-const kept = 2000;
+/** A code of many stones takes some 60 KB. */
+const kept = 800;
 
 export interface MaterialCode {
   readonly carried: Carried;

@@ -8,19 +8,14 @@ import { findCodes } from '../reader/find-codes.js';
 import { frameOfPicture } from '../reader/grey-frame.js';
 import { PageHead } from '../shell/page-head.js';
 import { plural } from '../wording/figures.js';
+import type { ReadCode } from './read-code.js';
 import { InspectedCode } from './inspected-code.js';
 import { SeenPicture, type SeenPictureFacts } from './seen-picture.js';
-
-/** Found in a picture, or typed and then without the facts of a picture. */
-export interface Read {
-  readonly text: string;
-  readonly found: FoundCode | null;
-}
 
 type Status = 'ready' | 'reading' | 'nothing' | 'unreadable';
 
 export function Component(): ReactElement {
-  const [codes, setCodes] = useState<readonly Read[]>([]);
+  const [codes, setCodes] = useState<readonly ReadCode[]>([]);
   const [pictures, setPictures] = useState<readonly SeenPictureFacts[]>([]);
   const [status, setStatus] = useState<Status>('ready');
   const [camera, setCamera] = useState(false);

@@ -11,10 +11,10 @@ import { percent } from '../wording/figures.js';
 import { saidSentence, saidTitles, textMarkWords } from '../wording/reading.js';
 import { AdoptCode } from './adopt-code.js';
 import { FollowLink } from './follow-link.js';
-import type { Read } from './inspect-page.js';
+import type { ReadCode } from './read-code.js';
 
 /** One code: its exact text, what a phone would do, whether it is one's own, and where it leads. */
-export function InspectedCode({ code, number }: { readonly code: Read; readonly number: number | null }): ReactElement {
+export function InspectedCode({ code, number }: { readonly code: ReadCode; readonly number: number | null }): ReactElement {
   const said = useMemo(() => saidBy(code.text), [code.text]);
   const careful = said.kind === 'other-address' || said.kind === 'bare-address' || (said.kind === 'link' && !said.secure);
   return (

@@ -16,7 +16,8 @@ interface Props {
   /** What is chosen now: a look's id, `plain`, or null where nothing is. */
   readonly now: LookChoice;
   readonly disabled: boolean;
-  readonly onChoose: (choice: LookChoice) => void;
+  /** @param fails what is wrong with it on this code, '' where nothing stops */
+  readonly onChoose: (choice: LookChoice, fails: string) => void;
 }
 
 export function ChooseLook({ sample, now, disabled, onChoose }: Props): ReactElement {
@@ -25,11 +26,11 @@ export function ChooseLook({ sample, now, disabled, onChoose }: Props): ReactEle
   if (looks.isError) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
   return (
     <ul className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3 p-0" aria-label="Looks">
-      <Choice sample={sample} name={plainLookWords} design={plainLook} isNow={now === plainLookChoice} disabled={disabled} onChoose={() => onChoose(plainLookChoice)} />
+      <Choice sample={sample} name={plainLookWords} design={plainLook} isNow={now === plainLookChoice} disabled={disabled} onChoose={(fails) => onChoose(plainLookChoice, fails)} />
       {looks.data.looks
         .filter((look: LookView) => look.allowed || look.id === now)
         .map(({ id, name, design }) => (
-          <Choice key={id} sample={sample} name={name} design={design} isNow={now === id} disabled={disabled} onChoose={() => onChoose(id)} />
+          <Choice key={id} sample={sample} name={name} design={design} isNow={now === id} disabled={disabled} onChoose={(fails) => onChoose(id, fails)} />
         ))}
     </ul>
   );
@@ -41,7 +42,7 @@ interface ChoiceProps {
   readonly design: LookDesign;
   readonly isNow: boolean;
   readonly disabled: boolean;
-  readonly onChoose: () => void;
+  readonly onChoose: (fails: string) => void;
 }
 
 function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps): ReactElement {
@@ -50,7 +51,7 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
   const [worst] = judgement.reasons;
   return (
     <li>
-      <button type="button" disabled={disabled} aria-pressed={isNow} onClick={onChoose} className={`flex h-full w-full flex-col items-stretch rounded-sheet border p-2.5 text-left ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line bg-sheet hover:border-ink'}`}>
+      <button type="button" disabled={disabled} aria-pressed={isNow} onClick={() => onChoose(judgement.state === 'stop' && worst ? lookReasonWords[worst].short : '')} className={`flex h-full w-full flex-col items-stretch rounded-sheet border p-2.5 text-left ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line bg-sheet hover:border-ink'}`}>
         <span className="flex h-36 items-center justify-center rounded-small border border-line bg-white p-1.5">
           <CodePicture drawing={drawing} label="" className="max-h-full max-w-full" />
         </span>

@@ -8,6 +8,7 @@ import { Dialog } from '../design/dialog.js';
 import { useNotice } from '../design/notice.js';
 import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { plural } from '../wording/figures.js';
+import { failing } from '../wording/looks.js';
 import { wordsFor } from '../wording/problems.js';
 import { ChooseLook } from './choose-look.js';
 import { useChooseLessonLook } from './look.queries.js';
@@ -19,11 +20,12 @@ export default function LessonLook({ bench, onClose }: { readonly bench: BenchVi
   const notice = useNotice();
   const sample = useMemo(() => sampleOfLesson(bench), [bench]);
   const own = rows.filter(({ material }) => material.look !== null);
-  const take = (look: LookChoice): void =>
+  const take = (look: LookChoice, fails = ''): void =>
     choose.mutate(look, {
       onSuccess: () => {
         onClose();
-        notice({ words: own.length === 0 ? `All ${plural(rows.length, 'station')} have that look now.` : `${plural(rows.length - own.length, 'station')} have that look now; ${own.length} of them a look of their own.`, undo: () => choose.mutate(lesson.look) });
+        const whose = own.length === 0 ? `All ${plural(rows.length, 'station')} have that look now.` : `${plural(rows.length - own.length, 'station')} have that look now; ${own.length} keep one of their own.`;
+        notice({ words: whose + failing(fails), undo: () => choose.mutate(lesson.look) });
       },
       onError: (error) => notice({ words: wordsFor(error) }),
     });

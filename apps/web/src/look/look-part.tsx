@@ -9,7 +9,7 @@ import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import { useChangeMaterial } from '../material/material.queries.js';
-import { lookOriginWords, plainLookWords } from '../wording/looks.js';
+import { failing, lookOriginWords, plainLookWords } from '../wording/looks.js';
 import { wordsFor } from '../wording/problems.js';
 import { ContrastFigure, ReasonList, RepairFigure } from './look-figures.js';
 import { designAddress } from './design-address.js';
@@ -60,7 +60,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
         {choosing && (
           <Dialog title="Choose a look" about="On this code, as it would be. Nothing it says changes." wide onClose={() => setChoosing(false)}>
             <Suspense>
-              <ChooseForCode page={page} disabled={change.isPending} onChoose={(choice) => choose(choice, 'The code has that look now.')} />
+              <ChooseForCode page={page} disabled={change.isPending} onChoose={(choice, fails) => choose(choice, `The code has that look now.${failing(fails)}`)} />
             </Suspense>
             {before !== null && (
               <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">

@@ -25,6 +25,11 @@ export const finderShapeWords: Readonly<Record<FinderShape, string>> = { plain: 
 export const gradientWayWords: Readonly<Record<GradientWay, string>> = { across: 'Left to right', down: 'Top to bottom', slanting: 'Corner to corner', outwards: 'From the middle' };
 export const frameWords: Readonly<Record<FrameForm, string>> = { line: 'Line', band: 'Band', ticket: 'Ticket', tide: 'Tide' };
 
+/** Nobody gets a look that fails without being told. */
+export function failing(reason: string): string {
+  return reason === '' ? '' : ` It fails: ${reason}. No station with it is ready.`;
+}
+
 /** Who chose the look that a code has. */
 export const lookOriginWords: Readonly<Record<LookOrigin, string>> = { material: 'chosen for this code', lesson: 'from the lesson', school: 'the school’s', nobody: 'nothing else was chosen' };
 export const lookMakerWords: Readonly<Record<LookMakers, string>> = { staff: 'All staff', administrator: 'The administrator only' };
