@@ -92,7 +92,7 @@ test.describe('the bench', () => {
     await newLesson(page, 'Rehearsed', '2.5');
     await add(page, 'one thing\nanother thing that is longer than the first\nand a third thing that is longer than both of the others together');
     await expect(page.getByText(/^Rehearsing \d of 3$/)).toBeVisible();
-    expect(page.workers().some((worker) => worker.url().includes('rehearsal.worker'))).toBe(true);
+    expect(page.workers().some((worker) => worker.url().includes('reader.worker'))).toBe(true);
     await page.getByRole('button', { name: 'Stop' }).click();
     await expect(page.getByText('Rehearsal stopped')).toBeVisible();
     await expect(page.getByText('Not rehearsed').first()).toBeVisible();

@@ -18,6 +18,7 @@ import { OfferPage } from './offer-page.js';
 /** What the code could carry, each with what it costs in steps; the one that it carries now is marked. */
 export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
   const { code, ladder, readiness } = page;
+  const taking = useTaking(page);
   if (!code) {
     return (
       <div id="carries">
@@ -36,7 +37,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
       <Sheet title="Code carries" aside={growth === 0 ? 'one character more makes the code finer' : `${plural(growth, 'more character')} fit before the code gets finer`}>
         <ul aria-label="What the code could carry" className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
           {ladder.rungs.map((rung, index) => (
-            <RungRow key={rung.kind} rung={rung} page={page} isNow={rung.kind === code.carry} recommended={index === ladder.recommended && ladder.rungs.length > 1} />
+            <RungRow key={rung.kind} rung={rung} page={page} taking={taking} isNow={rung.kind === code.carry} recommended={index === ladder.recommended && ladder.rungs.length > 1} />
           ))}
         </ul>
         {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>}
@@ -102,12 +103,13 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
 interface RungProps {
   readonly rung: Rung;
   readonly page: MaterialPage;
+  readonly taking: Taking;
   /** The code carries it now. */
   readonly isNow: boolean;
   readonly recommended: boolean;
 }
 
-function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
+function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactElement {
   const { kind, payload, figures } = rung;
   const { material, readiness } = page;
   // A short link that is not made yet has no code of its own.
@@ -143,7 +145,12 @@ function RungRow({ rung, page, isNow, recommended }: RungProps): ReactElement {
           <span aria-hidden />
         </>
       )}
-      <div className="ml-auto">{isNow ? <StateMark mark={readiness.carries.state} words="Code" /> : isAddressCarry(kind) && figures ? <Carry page={page} carry={kind} /> : null}</div>
+      <div className="ml-auto">{isNow ? <StateMark mark={readiness.carries.state} words="Code" /> : isAddressCarry(kind) && figures ? (
+          <Button onClick={() => taking.take(kind)} disabled={taking.pending}>
+            Carry this
+          </Button>
+        ) : null}
+      </div>
     </li>
   );
 }
@@ -173,20 +180,22 @@ function isAddressCarry(kind: Rung['kind']): kind is AddressCarry {
   return (addressCarries as readonly string[]).includes(kind);
 }
 
-function Carry({ page: { material }, carry }: { readonly page: MaterialPage; readonly carry: AddressCarry }): ReactElement {
+interface Taking {
+  readonly pending: boolean;
+  readonly take: (carry: AddressCarry) => void;
+}
+
+/** Belongs to the whole part: the button that was pressed is gone once its rung is the one that is carried. */
+function useTaking({ material }: MaterialPage): Taking {
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
   const before = material.carry;
-  const take = (): void =>
+  const take = (carry: AddressCarry): void =>
     change.mutate(
       { version: material.version, carry },
       { onSuccess: ({ version }) => notice({ words: `The code carries ${rungWords[carry].toLowerCase()} now.`, undo: () => change.mutate({ version, carry: before }) }), onError: (error) => notice({ words: wordsFor(error) }) },
     );
-  return (
-    <Button onClick={take} disabled={change.isPending}>
-      Carry this
-    </Button>
-  );
+  return { pending: change.isPending, take };
 }
 
 function Figure({ title, figure }: { readonly title: string; readonly figure: string }): ReactElement {
