@@ -39,13 +39,16 @@ async function newest(request) {
 }
 
 // Built files never change under their name. Those that the reader asked for are kept, its workers' included.
-async function asset({ request, clientId }) {
-  const cache = await caches.open(reader);
-  const known = await cache.match(request);
+async function asset(event) {
+  const known = await caches.match(event.request, { cacheName: reader });
   if (known) return known;
-  const response = await fetch(request);
-  const client = clientId ? await self.clients.get(clientId) : null;
-  const forReader = client && (new URL(client.url).pathname === '/read' || client.type !== 'window');
-  if (response.ok && forReader) await cache.put(request, response.clone());
+  const response = await fetch(event.request);
+  if (response.ok) event.waitUntil(keepForReader(event, response.clone()));
   return response;
+}
+
+// Never waited for by the answer: a worker is told of only when it runs, and it runs only when it has its files.
+async function keepForReader({ request, clientId }, response) {
+  const client = clientId ? await self.clients.get(clientId) : null;
+  if (client && (new URL(client.url).pathname === '/read' || client.type !== 'window')) await (await caches.open(reader)).put(request, response);
 }
