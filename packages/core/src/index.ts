@@ -65,7 +65,7 @@ export { growthSteps, type GrowthStep, type GrowthSteps } from './symbol/steps.j
 export { documentSizesMm, inTheHandMm, readsInTheHand, tooFineInTheHand } from './optics/in-the-hand.js';
 export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './scanner/acts.js';
 export { grainOf, grains, type Grain } from './symbol/grain.js';
-export { captionPlaces, finderShapes, frameForms, gradientWays, lookColours, lookLimits, moduleShapes, plainLook, readLook, withColours, type CaptionPlace, type FinderShape, type FrameForm, type GradientWay, type LookCaption, type LookCentre, type LookDesign, type ModuleShape } from './look/look.js';
+export { captionPlaces, finderShapes, firstInkTo, frameForms, gradientWays, lookColours, lookLimits, moduleShapes, plainLook, readLook, withColours, withoutSurround, type CaptionPlace, type FinderShape, type FrameForm, type GradientWay, type LookCaption, type LookCentre, type LookDesign, type ModuleShape } from './look/look.js';
 export { drawCode, drawingSize, plainDrawing, type CodeDrawing } from './look/drawing.js';
 export type { DrawnShape, Paint } from './look/drawn-shape.js';
 export type { Surround } from './look/frame.js';
@@ -77,6 +77,7 @@ export { freeLevel, judgeLook, lookReasons, mendedColours, standing, type LookJu
 export { contrastOf, contrastVerdict, prints, type Contrast, type ContrastVerdict, type Print } from './look/contrast.js';
 export { centreLeaves, largestCentre, spareRepair, type SpareRepair } from './symbol/spare-repair.js';
 
+export { weakestDevice } from './symbol/figures.js';
 export { focalLengthPx, pixelsPerModule, readerEngineNames, type DeviceProfile, type ReaderEngineName } from './optics/device.js';
 export { neededPixelsPerModule, predictReachM, sizeForDistanceMm, smallestPosterCodeMm } from './optics/predictor.js';
 export { renderFrame, farEdgePixelsPerModule, type GreyFrame, type View } from './optics/camera.js';

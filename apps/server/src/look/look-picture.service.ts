@@ -2,9 +2,9 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { LookPictureView } from '@hapset/contract';
-import { lookLimits } from '@hapset/core';
+import { lookLimits, type LookDesign } from '@hapset/core';
 import sharp from 'sharp';
-import { In, Repository } from 'typeorm';
+import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { tellMedia } from '../file/media.js';
@@ -47,10 +47,10 @@ export class LookPictureService {
     return this.pictures.existsBy({ id });
   }
 
-  /** Of those that there are. */
-  async all(ids: readonly string[]): Promise<ReadonlyMap<string, Buffer>> {
-    const rows = ids.length === 0 ? [] : await this.pictures.findBy({ id: In([...ids]) });
-    return new Map(rows.map(({ id, bytes }) => [id, bytes]));
+  /** What a look draws with, by id. */
+  async of({ centre }: LookDesign): Promise<ReadonlyMap<string, Buffer>> {
+    const row = centre?.sort === 'picture' ? await this.pictures.findOneBy({ id: centre.pictureId }) : null;
+    return new Map(row ? [[row.id, row.bytes]] : []);
   }
 }
 

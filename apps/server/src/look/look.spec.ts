@@ -58,7 +58,8 @@ describe('looks of the school', () => {
     const look = async () => (await scene.page(stationId)).look;
     expect(await look()).toMatchObject({ from: 'nobody', id: null, design: plainLook });
     await rules(schools.id);
-    expect(await look()).toMatchObject({ from: 'school', id: schools.id, name: 'School', judgement: { state: 'done', centre: { width: expect.any(Number) as number } } });
+    expect(await look()).toMatchObject({ from: 'school', id: schools.id, name: 'School', judgement: { state: 'done' } });
+    expect((await look()).judgement?.centre?.width).toBeGreaterThan(0);
     expect(await scene.server.ok('Maren', 'PUT', `/api/lessons/${lessonId}/look`, { look: lessons.id })).toMatchObject({ look: lessons.id });
     expect(await look()).toMatchObject({ from: 'lesson', id: lessons.id });
     const { material } = await scene.page(stationId);

@@ -67,8 +67,7 @@ export class PictureService {
 
   private async codeOf({ plan, code, look, place }: Standing): Promise<CodeToDraw | null> {
     if (!plan || !code) return null;
-    const { centre } = look.design;
-    const pictures = await this.lookPictures.all(centre?.sort === 'picture' ? [centre.pictureId] : []);
+    const pictures = await this.lookPictures.of(look.design);
     return { plan, look: look.design, drawing: code.drawing, name: place.station?.name ?? place.material.title, pictures, madeAt: this.clock.now() };
   }
 }

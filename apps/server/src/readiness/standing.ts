@@ -1,7 +1,7 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { actNeeded, ignoring, isStale, openStateAt, opensState, paperAnswer, plainLook, posterCodeMm, readsAnswer, smallestPosterCodeMm, standing, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
+import { actNeeded, ignoring, isStale, openStateAt, opensState, paperAnswer, plainLook, posterCodeMm, readsAnswer, smallestPosterCodeMm, standing, withoutSurround, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { ChosenLook } from '../look/look.service.js';
@@ -45,7 +45,7 @@ function keyOf({ carried, plan }: MaterialCode, sizeMm: number, devices: readonl
 
 /** What of a look a camera meets: words and frame lie outside the quiet zone. */
 function inPrint(look: LookDesign): LookDesign | null {
-  const bare = { ...look, caption: null, frame: null };
+  const bare = withoutSurround(look);
   return JSON.stringify(bare) === JSON.stringify(plainLook) ? null : bare;
 }
 

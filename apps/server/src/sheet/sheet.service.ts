@@ -63,7 +63,7 @@ export class SheetService {
     if (!planned.ok) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const drawing = drawCode(planned.value, { look, name: title, iconOf, measure: measureText });
     const layout = layoutOf(sheet.content, sheet.paper, drawing, sheet.sizeMm);
-    const pictures = await this.lookPictures.all(look.centre?.sort === 'picture' ? [look.centre.pictureId] : []);
+    const pictures = await this.lookPictures.of(look);
     return { sheet, pdf: await drawPosterPdf(layout, drawing, title, sheet.madeAt, pictures) };
   }
 }

@@ -1,6 +1,6 @@
 /** Follows a link as a student would, hop by hop, when somebody asks for it. */
 import { routes, type LinkCheckView } from '@hapset/contract';
-import { opensState, saidBy } from '@hapset/core';
+import { hostNameOf, opensState, saidBy } from '@hapset/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { call } from '../api/client.js';
@@ -74,7 +74,6 @@ function Way({ check: { link, verdict, reasons, doubts, evidence } }: { readonly
 }
 
 function dependsOn(link: string, strangers: readonly string[], target: string | null): string {
-  const host = (address: string): string => (URL.canParse(address) ? new URL(address).hostname : address);
-  const end = `the page stays where it is at ${host(target ?? link)}.`;
+  const end = `the page stays where it is at ${hostNameOf(target ?? link) ?? link}.`;
   return strangers.length === 0 ? end : `${strangers.join(' and ')} ${strangers.length === 1 ? 'goes' : 'go'} on sending visitors there, and ${end}`;
 }

@@ -1,5 +1,5 @@
 import { routes, type CodeInspection, type KnownMaterial } from '@hapset/contract';
-import { markedText, quietZoneModules, saidBy } from '@hapset/core';
+import { markedText, modulesOf, quietZoneModules, saidBy } from '@hapset/core';
 import type { FoundCode } from '@hapset/readers';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, type ReactElement } from 'react';
@@ -101,7 +101,7 @@ function KnownRow({ material: { materialId, title, exact, stations } }: { readon
 /** In terms of the trade, as far as the picture tells. */
 function PictureFacts({ found: { version, level, unusedRepair, measured } }: { readonly found: FoundCode }): ReactElement {
   const facts = [
-    version === null ? '' : `Version ${version}, ${17 + 4 * version} × ${17 + 4 * version} modules`,
+    version === null ? '' : `Version ${version}, ${modulesOf(version)} × ${modulesOf(version)} modules`,
     level === null ? '' : `error correction level ${level}`,
     measured ? `contrast ${percent(measured.contrast)} of the lightest` : '',
     measured ? `quiet zone ${measured.quietZone >= quietZoneModules ? `${quietZoneModules} modules or more` : `${measured.quietZone} of ${quietZoneModules} modules`}` : '',

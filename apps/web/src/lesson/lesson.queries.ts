@@ -1,5 +1,6 @@
 import { limits, routes, type BenchView, type ChangeLesson, type CreateLesson, type CreatedView, type LessonsPage, type LessonView, type NewMaterial } from '@hapset/contract';
 import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { call } from '../api/client.js';
 import { inParts } from '../api/in-parts.js';
 import { whileOpeningMs } from '../live/while-opening.js';
@@ -24,9 +25,9 @@ export const benchQuery = (lessonId: string) =>
 /** After a change to a lesson or its stations: everything that shows them looks again. */
 export function useLessonsChanged(): () => Promise<void> {
   const client = useQueryClient();
-  return async () => {
+  return useCallback(async () => {
     await Promise.all([client.invalidateQueries({ queryKey: lessonKeys.all }), client.invalidateQueries({ queryKey: materialKeys.all })]);
-  };
+  }, [client]);
 }
 
 export function useCreateLesson(): UseMutationResult<CreatedView, Error, CreateLesson> {

@@ -1,5 +1,5 @@
 /** Everything that a look is made of, part by part. */
-import { captionPlaces, finderShapes, frameForms, gradientWays, lookLimits, moduleShapes, type LookDesign, type LookJudgement } from '@hapset/core';
+import { captionPlaces, finderShapes, firstInkTo, frameForms, gradientWays, lookLimits, moduleShapes, type LookDesign, type LookJudgement } from '@hapset/core';
 import { useId, type ReactElement } from 'react';
 import { SelectField, TextField } from '../design/field.js';
 import { Sheet } from '../design/sheet.js';
@@ -22,7 +22,7 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
           <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
           <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
           <label className="flex min-h-9 items-center gap-2 text-[14.5px]">
-            <input type="checkbox" className="size-4 accent-ink" checked={design.inkTo !== null} onChange={(event) => onChange({ inkTo: event.target.checked ? '#123a6b' : null })} />
+            <input type="checkbox" className="size-4 accent-ink" checked={design.inkTo !== null} onChange={(event) => onChange({ inkTo: event.target.checked ? firstInkTo : null })} />
             Runs into a second colour
           </label>
         </div>

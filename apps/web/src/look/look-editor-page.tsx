@@ -1,6 +1,6 @@
 /** A look is designed on a code: each change shows at once what it leaves, and the weakest device tries to read it. */
-import type { LookView } from '@hapset/contract';
-import { judgeLook, mendedColours, plainLook, type LookDesign, type LookReason } from '@hapset/core';
+import { limits, type LookView, type MaterialPage } from '@hapset/contract';
+import { judgeLook, mendedColours, plainLook, withoutSurround, type LookDesign, type LookReason } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -11,6 +11,7 @@ import { TextField } from '../design/field.js';
 import { Failed, Loading } from '../design/list-states.js';
 import { useNotice } from '../design/notice.js';
 import { useDevicesOf } from '../device/device.queries.js';
+import { pagePath } from '../material/page-path.js';
 import { materialPageQuery, useChangeMaterial } from '../material/material.queries.js';
 import { useQuickRehearsal } from '../rehearsal/use-quick-rehearsal.js';
 import { PageHead } from '../shell/page-head.js';
@@ -38,7 +39,7 @@ export function Component(): ReactElement {
   if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   const before = looks.data.looks.find(({ id }) => id === lookId) ?? null;
   if (!sample) return <Failed words="There is no code to design a look on. Shorten what it carries first." onRetry={() => void page.refetch()} />;
-  const from = page.data ? { page: page.data, address: page.data.station ? `/lessons/${page.data.station.lessonId}/stations/${page.data.station.stationId}` : `/shelf/${page.data.material.id}` } : null;
+  const from = page.data ? { page: page.data, address: pagePath(page.data) } : null;
   return <Editor key={lookId} before={before} sample={sample} names={looks.data.looks.map(({ name }) => name)} from={from} />;
 }
 
@@ -49,7 +50,7 @@ interface Props {
   /** Those that are taken. */
   readonly names: readonly string[];
   /** The code for which it is designed. */
-  readonly from: { readonly page: Parameters<typeof sampleOf>[0]; readonly address: string } | null;
+  readonly from: { readonly page: MaterialPage; readonly address: string } | null;
 }
 
 function Editor({ before, sample, names, from }: Props): ReactElement {
@@ -60,11 +61,11 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
   const drawing = useMemo(() => drawSample(sample, design), [sample, design]);
   const judgement = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
   const sizeMm = useMemo(() => printedMm(sample, design), [sample, design]);
-  const quick = useQuickRehearsal(useMemo(() => ({ plan: sample.plan, look: bare(design), sizeMm, devices: sample.devices }), [sample, design, sizeMm]));
+  const quick = useQuickRehearsal({ plan: sample.plan, look: withoutSurround(design), sizeMm, devices: sample.devices });
   const mine = before?.mayChange ?? false;
   const keep = useKeep(mine ? before : null, from);
   const fallsShort = quick.result !== null && quick.result.reachM < sample.distanceM;
-  const largerMm = fallsShort ? printedMm(sample, bare(design)) : sizeMm;
+  const largerMm = fallsShort ? printedMm(sample, withoutSurround(design)) : sizeMm;
   const fails = judgement.state === 'stop' || (quick.result !== null && quick.result.reachM === 0);
   const send = (): void => {
     setAsking(false);
@@ -111,7 +112,7 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
         </aside>
         <div className="flex min-w-0 flex-col gap-3">
           <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
-            <TextField label="Name of the look" value={name} maxLength={60} onChange={(event) => setTypedName(event.target.value)} problem={keep.error ?? undefined} hint="Under this name all staff find it." />
+            <TextField label="Name of the look" value={name} maxLength={limits.lookNameLength} onChange={(event) => setTypedName(event.target.value)} problem={keep.error ?? undefined} hint="Under this name all staff find it." />
           </section>
           <DesignControls design={design} judgement={judgement} onChange={change} />
         </div>
@@ -131,11 +132,6 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
       )}
     </>
   );
-}
-
-/** What lies around the quiet zone is not rehearsed. */
-function bare(design: LookDesign): LookDesign {
-  return { ...design, caption: null, frame: null };
 }
 
 function aboutOf(before: LookView | null, mine: boolean, onCode: boolean): string {

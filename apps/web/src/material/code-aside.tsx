@@ -1,4 +1,5 @@
 import type { MaterialPage } from '@hapset/contract';
+import { hostNameOf } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { percent } from '../wording/figures.js';
 import { CodePicture } from '../symbol/code-picture.js';
@@ -45,12 +46,12 @@ function agreement({ results, devices }: MaterialPage['rehearsal']): string {
 
 /** The honest sentence about what the code depends on. */
 function lifespan({ material: { link, pageAddress, shownUntil }, code }: MaterialPage): string {
-  if (code?.carry === 'short-link' && link !== null) return `this server runs at ${hostOf(code.payload)}, and the page it leads to is there. If that moves, point the short link elsewhere; nothing is to be printed again.`;
-  if (pageAddress !== null) return `this server runs at ${hostOf(pageAddress)}${shownUntil === null ? '' : `, and until ${shownUntil}`}. The school keeps it itself; no subscription and nobody between.`;
+  if (code?.carry === 'short-link' && link !== null) return `this server runs at ${hostIn(code.payload)}, and the page it leads to is there. If that moves, point the short link elsewhere; nothing is to be printed again.`;
+  if (pageAddress !== null) return `this server runs at ${hostIn(pageAddress)}${shownUntil === null ? '' : `, and until ${shownUntil}`}. The school keeps it itself; no subscription and nobody between.`;
   if (link === null) return 'the paper lasts. The words are in the code itself; no network and no server is needed.';
-  return `the page stays where it is at ${hostOf(link)}. The code carries its address itself; nobody stands between.`;
+  return `the page stays where it is at ${hostIn(link)}. The code carries its address itself; nobody stands between.`;
 }
 
-function hostOf(address: string): string {
-  return URL.canParse(address) ? new URL(address).hostname : address;
+function hostIn(address: string): string {
+  return hostNameOf(address) ?? address;
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Button, buttonClass } from '../design/button.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
+import { pagePath } from '../material/page-path.js';
 import { metres } from '../wording/figures.js';
 import { TriedDevices } from '../tryout/tried-devices.js';
 import { ReachLanes } from './reach-lanes.js';
@@ -23,7 +24,7 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
         aside={aside}
         action={
           <>
-            <Link to={tryAddress(page)} className={buttonClass()}>
+            <Link to={`${pagePath(page)}/try`} className={buttonClass()}>
               Try a device
             </Link>
             {rehearsals.running ? (
@@ -57,10 +58,6 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
       </Sheet>
     </div>
   );
-}
-
-function tryAddress({ station, material }: MaterialPage): string {
-  return station ? `/lessons/${station.lessonId}/stations/${station.stationId}/try` : `/shelf/${material.id}/try`;
 }
 
 function headline({ readiness: { reads } }: MaterialPage): string {

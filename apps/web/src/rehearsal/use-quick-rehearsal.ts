@@ -1,7 +1,8 @@
 /** The weakest device alone, rehearsed while something is being designed: each change starts it anew. */
 import type { DeviceView, RehearsalResult } from '@hapset/contract';
-import { predictReachM, type LookDesign, type SymbolPlan } from '@hapset/core';
+import { weakestDevice, type LookDesign, type SymbolPlan } from '@hapset/core';
 import { useEffect, useState } from 'react';
+import type { RehearsalWish } from '../reader/reader.messages.js';
 import { rehearse } from './rehearse.js';
 
 export interface QuickRehearsal {
@@ -22,19 +23,19 @@ export interface QuickWish {
 /** A change that is followed by another within that time is not rehearsed. */
 const pauseMs = 350;
 
-export function useQuickRehearsal(wish: QuickWish | null): QuickRehearsal {
-  const device = wish ? weakest(wish.devices, wish.sizeMm, wish.plan.modules) : null;
-  const key = wish && device ? JSON.stringify([wish.plan.payload, wish.plan.level, wish.look, wish.sizeMm, device]) : null;
-  const [done, setDone] = useState<{ readonly key: string; readonly result: RehearsalResult | null } | null>(null);
+export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickWish): QuickRehearsal {
+  const device = weakestDevice(devices, sizeMm, plan.modules);
+  // What is to be rehearsed as text: the same wish again is no change, however often it is made.
+  const wish = device && JSON.stringify({ payload: plan.payload, level: plan.level, look, sizeMm, devices: [device] } satisfies RehearsalWish);
+  const [done, setDone] = useState<{ readonly wish: string; readonly result: RehearsalResult | null } | null>(null);
   useEffect(() => {
-    if (key === null || !wish || !device) return;
+    if (wish === null) return;
     const leave = new AbortController();
-    const { plan, look, sizeMm } = wish;
     const run = (): void => {
-      rehearse({ payload: plan.payload, level: plan.level, look, sizeMm, devices: [device] }, leave.signal, () => undefined)
-        .then(([result = null]) => setDone({ key, result }))
+      rehearse(JSON.parse(wish) as RehearsalWish, leave.signal, () => undefined)
+        .then(([result = null]) => setDone({ wish, result }))
         .catch(() => {
-          if (!leave.signal.aborted) setDone({ key, result: null });
+          if (!leave.signal.aborted) setDone({ wish, result: null });
         });
     };
     const timer = setTimeout(run, pauseMs);
@@ -42,14 +43,7 @@ export function useQuickRehearsal(wish: QuickWish | null): QuickRehearsal {
       clearTimeout(timer);
       leave.abort();
     };
-    // The key stands for everything that is rehearsed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
-  const known = done !== null && done.key === key;
+  }, [wish]);
+  const known = done !== null && done.wish === wish;
   return { device, result: known ? done.result : null, failed: known && done.result === null };
-}
-
-function weakest(devices: readonly DeviceView[], sizeMm: number, modules: number): DeviceView | null {
-  const reach = (device: DeviceView): number => predictReachM(device, sizeMm, modules);
-  return devices.reduce<DeviceView | null>((worst, device) => (worst === null || reach(device) < reach(worst) ? device : worst), null);
 }

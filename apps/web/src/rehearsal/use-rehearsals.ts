@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { call } from '../api/client.js';
 import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { routeFor, type PlaceId } from '../material/place-id.js';
+import type { RehearsalWish } from '../reader/reader.messages.js';
 import { rehearse } from './rehearse.js';
 
 export interface RehearsalPlace {
@@ -25,6 +26,17 @@ export interface RehearsalProgress {
   readonly again: () => void;
 }
 
+interface Task {
+  readonly place: PlaceId;
+  /** Names what is rehearsed; results are handed in under it. */
+  readonly key: string;
+  readonly wish: RehearsalWish;
+}
+
+function taskOf(place: PlaceId, { payload, level }: CodeView, { key, look, sizeMm, devices }: RehearsalView): Task {
+  return { place, key, wish: { payload, level, look, sizeMm, devices } };
+}
+
 interface Run {
   readonly key: string | null;
   readonly devices: readonly RehearsalResult[];
@@ -36,19 +48,20 @@ export function useRehearsals(places: readonly RehearsalPlace[]): RehearsalProgr
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
   const wanted = places.filter((place) => place.code !== null && place.rehearsal.devices.length > 0);
   const next = wanted.find((place) => place.rehearsal.results === null) ?? null;
-  const nextKey = next && halt === null ? `${JSON.stringify(next.place)} ${next.rehearsal.key}` : null;
+  // What is to be done as text: `next` itself is new with every look at the server.
+  const task = next?.code && halt === null ? JSON.stringify(taskOf(next.place, next.code, next.rehearsal)) : null;
 
   useEffect(() => {
-    if (nextKey === null || !next?.code) return;
-    const { place, code, rehearsal } = next;
+    if (task === null) return;
+    const { place, key, wish } = JSON.parse(task) as Task;
     const leave = new AbortController();
     const work = async (): Promise<void> => {
-      setRun({ key: rehearsal.key, devices: [] });
-      const results = await rehearse({ payload: code.payload, level: code.level, look: rehearsal.look, sizeMm: rehearsal.sizeMm, devices: rehearsal.devices }, leave.signal, (result) => {
+      setRun({ key, devices: [] });
+      const results = await rehearse(wish, leave.signal, (result) => {
         if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
       });
       const { route, params } = routeFor(place, routes.saveStationRehearsal, routes.saveMaterialRehearsal);
-      await call(route, { params: { ...params, rehearsalKey: rehearsal.key }, body: { results } }).catch((error: unknown) => {
+      await call(route, { params: { ...params, rehearsalKey: key }, body: { results } }).catch((error: unknown) => {
         // Something changed meanwhile: the page is loaded again and says what is to be rehearsed now.
         if ((error as { reason?: string }).reason !== 'rehearsal-outdated') throw error;
       });
@@ -58,18 +71,16 @@ export function useRehearsals(places: readonly RehearsalPlace[]): RehearsalProgr
       if (!leave.signal.aborted) setHalt('failed');
     });
     return () => leave.abort();
-    // The key stands for everything that the work depends on; `next` itself is new with every look at the server.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [nextKey]);
+  }, [task, changed]);
 
   return {
-    running: nextKey !== null,
+    running: task !== null,
     stopped: halt === 'stopped',
     failed: halt === 'failed',
     done: wanted.filter((place) => place.rehearsal.results !== null).length,
     of: wanted.length,
-    devices: nextKey === null ? [] : run.devices,
-    runningKey: nextKey === null ? null : run.key,
+    devices: task === null ? [] : run.devices,
+    runningKey: task === null ? null : run.key,
     stop: () => setHalt('stopped'),
     again: () => setHalt(null),
   };

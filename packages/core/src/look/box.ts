@@ -34,12 +34,12 @@ export function grown({ x, y, width, height, radii, cut }: Box, by: number): Box
 export function boxPath({ x, y, width, height, radii: [tl, tr, br, bl], cut }: Box): string {
   const corner = (radius: number, dx: number, dy: number): string => {
     if (radius === 0) return '';
-    const end = `${short(dx * radius)} ${short(dy * radius)}`;
-    return cut ? `l${end}` : `a${short(radius)} ${short(radius)} 0 0 1 ${end}`;
+    const end = `${inThousandths(dx * radius)} ${inThousandths(dy * radius)}`;
+    return cut ? `l${end}` : `a${inThousandths(radius)} ${inThousandths(radius)} 0 0 1 ${end}`;
   };
-  const line = (command: 'h' | 'v', length: number): string => (Math.abs(length) < 5e-4 ? '' : `${command}${short(length)}`);
+  const line = (command: 'h' | 'v', length: number): string => (Math.abs(length) < 5e-4 ? '' : `${command}${inThousandths(length)}`);
   return [
-    `M${short(x + tl)} ${short(y)}`,
+    `M${inThousandths(x + tl)} ${inThousandths(y)}`,
     line('h', width - tl - tr),
     corner(tr, 1, 1),
     line('v', height - tr - br),
@@ -71,7 +71,7 @@ function inCorner(radius: number, across: number, along: number, cut: boolean): 
   return cut ? across + along >= radius : (radius - across) ** 2 + (radius - along) ** 2 <= radius ** 2;
 }
 
-/** Three digits are a thousandth of a module: less than any printer shows. */
-function short(value: number): string {
+/** As path data has it: three digits are a thousandth of a module, less than printers show. */
+export function inThousandths(value: number): string {
   return String(Math.round(value * 1000) / 1000 + 0);
 }

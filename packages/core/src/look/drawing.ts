@@ -3,15 +3,14 @@
  * all draw exactly this.
  */
 import type { SymbolPlan } from '../symbol/plan.js';
-import { quietZoneModules } from '../symbol/plan.js';
 import type { MeasureText } from '../sheet/text.js';
 import { centreRim, placeCentre, type PlacedCentre } from './centre.js';
 import { shapesPath } from './box.js';
 import type { DrawnShape, Paint } from './drawn-shape.js';
-import { placeFrame, type Surround } from './frame.js';
+import { placeFrame, plainSurround, type Surround } from './frame.js';
 import { iconStrokes, type IconNode } from './icon-strokes.js';
 import { plainLook, type LookDesign } from './look.js';
-import { moduleShapesOf } from './shapes.js';
+import { moduleShapesOf, type Modules } from './shapes.js';
 
 export interface CodeDrawing {
   readonly modules: number;
@@ -36,8 +35,7 @@ export function drawCode(plan: SymbolPlan, { look, name, iconOf, measure }: Draw
   const { surround, path, caption } = placeFrame(modules, look, words, measure);
   const solid: Paint = { sort: 'colour', colour: look.ink };
   const shapes: DrawnShape[] = [
-    { sort: 'fill', path: groundPath(modules, surround), paint: { sort: 'colour', colour: look.ground } },
-    { sort: 'fill', path: shapesPath(moduleShapesOf(plan, look, centre?.covered)), paint: inkPaint(look, modules) },
+    ...groundAndModules(plan, look, surround, centre?.covered),
     ...(centre && look.centre ? centreShapes(look, centre, modules, iconOf) : []),
     ...(path === '' ? [] : [{ sort: 'fill' as const, path, paint: solid }]),
     ...(caption ? [{ sort: 'text' as const, lines: caption.lines, size: caption.size, x: caption.x, baselines: caption.baselines, paint: caption.onBand ? ({ sort: 'colour', colour: look.ground } as const) : solid }] : []),
@@ -46,17 +44,15 @@ export function drawCode(plan: SymbolPlan, { look, name, iconOf, measure }: Draw
 }
 
 /** Black squares on white. */
-export function plainDrawing(plan: Pick<SymbolPlan, 'modules' | 'matrix'>): CodeDrawing {
-  const { modules } = plan;
-  const surround = { left: quietZoneModules, top: quietZoneModules, right: quietZoneModules, bottom: quietZoneModules };
-  return {
-    modules,
-    surround,
-    shapes: [
-      { sort: 'fill', path: groundPath(modules, surround), paint: { sort: 'colour', colour: plainLook.ground } },
-      { sort: 'fill', path: shapesPath(moduleShapesOf(plan, plainLook)), paint: { sort: 'colour', colour: plainLook.ink } },
-    ],
-  };
+export function plainDrawing(plan: Modules): CodeDrawing {
+  return { modules: plan.modules, surround: plainSurround, shapes: groundAndModules(plan, plainLook, plainSurround) };
+}
+
+function groundAndModules(plan: Modules, look: LookDesign, surround: Surround, covered?: Uint8Array): readonly DrawnShape[] {
+  return [
+    { sort: 'fill', path: groundPath(plan.modules, surround), paint: { sort: 'colour', colour: look.ground } },
+    { sort: 'fill', path: shapesPath(moduleShapesOf(plan, look, covered)), paint: inkPaint(look, plan.modules) },
+  ];
 }
 
 /** Width and height in modules. */

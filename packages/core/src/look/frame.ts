@@ -4,7 +4,7 @@
  */
 import { quietZoneModules } from '../symbol/plan.js';
 import { fitText, type FittedText, type MeasureText } from '../sheet/text.js';
-import { box, shapesPath, type Box } from './box.js';
+import { box, inThousandths, shapesPath, type Box } from './box.js';
 import type { FrameForm, LookDesign } from './look.js';
 
 /** Room on each side of the symbol, quiet zone included, in whole modules. */
@@ -34,11 +34,12 @@ export interface PlacedFrame {
 }
 
 const lineWidth = 0.8;
-/** Of its inner corners: any rounder, and they would lie on the quiet zone's. */
+/** Of its inner corners: rounder ones would lie on the quiet zone's. */
 const holeRadius = 0.5;
 /** Of the frame's own, outside its line: paper that belongs to the picture. */
 const outside = 1;
-const plainSurround: Surround = { left: quietZoneModules, top: quietZoneModules, right: quietZoneModules, bottom: quietZoneModules };
+/** The quiet zone alone. */
+export const plainSurround: Surround = { left: quietZoneModules, top: quietZoneModules, right: quietZoneModules, bottom: quietZoneModules };
 
 /** What reaches inwards from a frame's line keeps off the quiet zone: notches of a ticket, waves of a tide. Modules. */
 const inwards: Readonly<Record<FrameForm, { readonly all: number; readonly band: number }>> = {
@@ -134,8 +135,8 @@ function openPart(hole: Box, { edge, above }: Band): Box {
 /** From the band into the open part. */
 function waves({ x, width }: Box, { edge, above }: Band): string {
   const count = Math.max(3, Math.round(width / 5));
-  const crest = `q${fixed(width / count / 2)} ${above ? 1.8 : -1.8} ${fixed(width / count)} 0`;
-  return `M${fixed(x)} ${fixed(edge)}${crest.repeat(count)}z`;
+  const crest = `q${inThousandths(width / count / 2)} ${above ? 1.8 : -1.8} ${inThousandths(width / count)} 0`;
+  return `M${inThousandths(x)} ${inThousandths(edge)}${crest.repeat(count)}z`;
 }
 
 const notchRadius = 1.6;
@@ -148,12 +149,8 @@ function ticket({ x, y, width, height }: Rect): string {
     const [left, top, right, bottom] = [x + inset, y + inset, x + width - inset, y + height - inset];
     const chord = Math.sqrt(notch ** 2 - inset ** 2);
     const half = (bottom - top) / 2 - chord;
-    const arc = (down: number): string => `a${fixed(notch)} ${fixed(notch)} 0 0 0 0 ${fixed(2 * chord * down)}`;
-    return `M${fixed(left)} ${fixed(top)}H${fixed(right)}v${fixed(half)}${arc(1)}V${fixed(bottom)}H${fixed(left)}v${fixed(-half)}${arc(-1)}z`;
+    const arc = (down: number): string => `a${inThousandths(notch)} ${inThousandths(notch)} 0 0 0 0 ${inThousandths(2 * chord * down)}`;
+    return `M${inThousandths(left)} ${inThousandths(top)}H${inThousandths(right)}v${inThousandths(half)}${arc(1)}V${inThousandths(bottom)}H${inThousandths(left)}v${inThousandths(-half)}${arc(-1)}z`;
   };
   return outline(0, notchRadius) + outline(thinLine, notchRadius + thinLine);
-}
-
-function fixed(value: number): string {
-  return String(Math.round(value * 1000) / 1000 + 0);
 }

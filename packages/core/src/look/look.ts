@@ -52,6 +52,14 @@ export interface LookDesign {
 
 export const plainLook: LookDesign = { ink: '#000000', inkTo: null, way: 'across', ground: '#ffffff', modules: 'plain', finders: 'plain', centre: null, caption: null, frame: null };
 
+/** Where a gradient ends until somebody chooses another colour: dark enough on any light ground. */
+export const firstInkTo: HexColour = '#123a6b';
+
+/** Without words and frame, which lie outside the quiet zone: what a camera meets. */
+export function withoutSurround(look: LookDesign): LookDesign {
+  return { ...look, caption: null, frame: null };
+}
+
 /** Bounds of what can be wished for. */
 export const lookLimits = { captionLength: 60, side: { least: 0.08, most: 0.5 }, aspect: { least: 0.2, most: 5 } } as const;
 

@@ -45,7 +45,14 @@ export function figuresOf(payload: string, level: ErrorCorrectionLevel | null, {
   };
 }
 
+/** The device that is predicted to reach least; null without devices. */
+export function weakestDevice<Device extends DeviceProfile>(devices: readonly Device[], sizeMm: number, modules: number): Device | null {
+  const reach = (device: Device): number => predictReachM(device, sizeMm, modules);
+  return devices.reduce<Device | null>((weakest, device) => (weakest === null || reach(device) < reach(weakest) ? device : weakest), null);
+}
+
 /** Metres; null without devices. */
 export function weakestReachM(devices: readonly DeviceProfile[], sizeMm: number, modules: number): number | null {
-  return devices.length === 0 ? null : Math.min(...devices.map((device) => predictReachM(device, sizeMm, modules)));
+  const weakest = weakestDevice(devices, sizeMm, modules);
+  return weakest && predictReachM(weakest, sizeMm, modules);
 }
