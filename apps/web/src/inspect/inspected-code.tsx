@@ -40,7 +40,7 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
   const marks = [...new Set(pieces.flatMap(({ mark }) => mark ?? []))];
   return (
     <div>
-      <p aria-label="What it says, letter by letter" className="m-0 max-h-60 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[14px] leading-relaxed break-all whitespace-pre-wrap">
+      <p aria-label="What it says, letter by letter" className="m-0 max-h-60 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[14px] leading-relaxed wrap-anywhere whitespace-pre-wrap">
         {pieces.map(({ text: piece, mark, code }, index) =>
           mark === null ? (
             <span key={index}>{piece}</span>
