@@ -81,3 +81,60 @@ test('the students’ reader shows a link’s host in plain sight and opens noth
   await expect(page.getByText('Ask your teacher before you do anything with it.', { exact: false })).toBeVisible();
   await expect(page.getByRole('link')).toHaveCount(0);
 });
+
+test('where the school lets its network, a code is inspected without signing in; elsewhere one signs in', async ({ page, browser }) => {
+  const visitor = await (await browser.newContext()).newPage();
+  await visitor.goto('/inspect');
+  await expect(visitor.getByRole('button', { name: 'Sign in' })).toBeVisible();
+
+  await signIn(page, 'pell.arkwright@fernhollow.example');
+  await page.goto('/school');
+  const networks = page.getByLabel('Networks where codes are inspected without signing in');
+  await networks.fill('the library');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(page.getByText('Write each network as its first address and a length', { exact: false })).toBeVisible();
+  await networks.fill('127.0.0.0/8');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(page.getByText('The settings are kept.', { exact: true })).toBeVisible();
+
+  await visitor.goto('/inspect');
+  await expect(visitor.getByRole('heading', { name: 'Inspect a code' })).toBeVisible();
+  await expect(visitor.getByRole('navigation')).toHaveCount(0);
+  const scene = photograph([{ payload: nipped, tiltDeg: 10, rollDeg: 4 }]);
+  await visitor.getByLabel('Choose a picture').setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: toPng(scene) });
+  await visitor.getByRole('button', { name: 'Follow it as a student would' }).click();
+  await expect(visitor.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 30_000 });
+  await expect(visitor.getByRole('button', { name: /shelf/ })).toHaveCount(0);
+  await visitor.context().close();
+
+  await networks.fill('');
+  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await expect(networks).toHaveValue('');
+});
+
+test('the students’ reader plays a sound, and reads words aloud with a voice of the device alone', async ({ page }) => {
+  await page.addInitScript(() => {
+    const spoken: { text: string; voice: string }[] = [];
+    class Utterance {
+      voice: { name: string } | null = null;
+      constructor(readonly text: string) {}
+    }
+    const voices = [
+      { name: 'far', lang: 'en-GB', localService: false },
+      { name: 'own', lang: 'en-IE', localService: true },
+    ];
+    const speech = { getVoices: () => voices, addEventListener: () => undefined, removeEventListener: () => undefined, cancel: () => undefined, speak: ({ text, voice }: Utterance) => spoken.push({ text, voice: voice?.name ?? '' }) };
+    Object.assign(window, { SpeechSynthesisUtterance: Utterance, spoken });
+    Object.defineProperty(window, 'speechSynthesis', { value: speech });
+  });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/read');
+  const choose = page.getByLabel('Take or choose a picture');
+  await choose.setInputFiles({ name: 'sound.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'https://a.example/foghorn.mp3', tiltDeg: 8, rollDeg: 5 }])) });
+  await expect(page.getByRole('link', { name: 'Play it at a.example' })).toBeVisible();
+  await page.getByRole('button', { name: 'Read another' }).click();
+  await choose.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'Look under the wet stones', tiltDeg: 8, rollDeg: 5 }])) });
+  await page.getByRole('button', { name: 'Read it aloud' }).click();
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+  expect(await page.evaluate(() => (window as unknown as { spoken: unknown }).spoken)).toEqual([{ text: 'Look under the wet stones', voice: 'own' }]);
+});

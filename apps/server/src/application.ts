@@ -20,6 +20,7 @@ export function setUp(app: INestApplication, configuration: Configuration, logge
   const server = app as NestExpressApplication;
   server.disable('x-powered-by');
   server.set('query parser', 'simple');
+  server.set('trust proxy', [...configuration.proxies]);
   server.use(requestLog(logger));
   server.use(
     helmet({

@@ -1,8 +1,9 @@
 /** The pages. Each comes as its own file when it is needed; staff pages stand behind the session. */
 import { createBrowserRouter, redirect, type LoaderFunctionArgs } from 'react-router';
-import { sessionQuery } from './account/session.queries.js';
+import { sessionQuery, visitorQuery } from './account/session.queries.js';
 import { ApiError } from './api/problem-error.js';
 import { queryClient } from './api/query-client.js';
+import { InspectFrame } from './inspect/inspect-frame.js';
 import { Shell } from './shell/shell.js';
 import { FailedPage, NotFoundPage } from './shell/trouble-pages.js';
 
@@ -18,10 +19,24 @@ async function staffOnly({ request }: LoaderFunctionArgs): Promise<Response | nu
   }
 }
 
+/** A visitor may inspect where the school lets the network do so. */
+async function staffOrVisitor(asked: LoaderFunctionArgs): Promise<Response | null> {
+  const elsewhere = await staffOnly(asked);
+  return elsewhere !== null && (await queryClient.ensureQueryData(visitorQuery)).mayInspect ? null : elsewhere;
+}
+
 export const router = createBrowserRouter([
   { path: '/sign-in', lazy: () => import('./account/sign-in-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
   // For students: no session, no tabs.
   { path: '/read', lazy: () => import('./student-reader/read-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
+  {
+    path: '/inspect',
+    loader: staffOrVisitor,
+    element: <InspectFrame />,
+    errorElement: <FailedPage />,
+    hydrateFallbackElement: <></>,
+    children: [{ index: true, lazy: () => import('./inspect/inspect-page.js') }],
+  },
   {
     path: '/',
     loader: staffOnly,
@@ -40,7 +55,6 @@ export const router = createBrowserRouter([
       { path: 'shelf/files', lazy: () => import('./file/files-page.js') },
       { path: 'shelf/:materialId/write', lazy: () => import('./written-page/write-page.js') },
       { path: 'shelf/:materialId', lazy: () => import('./material/material-page.js') },
-      { path: 'inspect', lazy: () => import('./inspect/inspect-page.js') },
       { path: 'add', lazy: () => import('./add/add-page.js') },
       { path: 'devices', lazy: () => import('./device/devices-page.js') },
       { path: 'school/looks', lazy: () => import('./look/looks-page.js') },

@@ -17,3 +17,8 @@ export interface KnownMaterial {
   /** Lessons in which it hangs. */
   readonly stations: readonly { readonly stationId: string; readonly lessonId: string; readonly lessonName: string; /** From 1. */ readonly position: number }[];
 }
+
+/** What somebody may do who is not signed in, from where the request came. */
+export interface VisitorRights {
+  readonly mayInspect: boolean;
+}

@@ -21,4 +21,5 @@ export const limits = {
   lessonsPage: 60,
   lookNameLength: 60,
   looks: 200,
+  visitorNetworks: 50,
 } as const;

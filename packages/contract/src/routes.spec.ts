@@ -6,8 +6,8 @@ describe('the table of routes', () => {
     expect(new Set(all).size).toBe(all.length);
   });
 
-  it('leaves only signing in, the welcome, health and what students see to anyone', () => {
-    expect(Object.entries(routes).filter(([, route]) => route.access === 'anyone').map(([name]) => name)).toEqual(['health', 'welcome', 'signIn', 'studentPage', 'keptBytes', 'keptVariant', 'webPicture']);
+  it('leaves only signing in, the welcome, health and what students and visitors see to anyone', () => {
+    expect(Object.entries(routes).filter(([, route]) => route.access === 'anyone').map(([name]) => name)).toEqual(['health', 'welcome', 'signIn', 'studentPage', 'keptBytes', 'keptVariant', 'webPicture', 'visitorRights', 'askVisitorInspection', 'visitorInspection']);
   });
 });
 

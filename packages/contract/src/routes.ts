@@ -7,7 +7,7 @@ import type { SessionView, SignIn, WelcomeView } from './account.js';
 import type { ChangeDevice, DeviceView } from './device.js';
 import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
 import type { HealthView } from './health.js';
-import type { CodeInspection, InspectCode } from './inspection.js';
+import type { CodeInspection, InspectCode, VisitorRights } from './inspection.js';
 import type { AllowLook, BringLookPicture, ChangeLook, ChooseLook, CreateLook, LookPictureView, LookRules, LooksView, LookView } from './look.js';
 import type { ShowWebPicture } from './picture.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
@@ -148,6 +148,9 @@ export const routes = {
 
   /** What a code that was read is among one's own. */
   inspectCode: route<CodeInspection, InspectCode>('POST', '/api/inspections'),
+  visitorRights: route<VisitorRights>('GET', '/api/visitor-inspections', 'anyone'),
+  askVisitorInspection: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/visitor-inspections', 'anyone'),
+  visitorInspection: route<LinkCheckView>('GET', '/api/visitor-inspections/:visitorInspectionId', 'anyone'),
 
   tags: route<readonly TagView[]>('GET', '/api/tags'),
   openTag: route<null>('POST', '/api/tags/:tag/access-checks'),

@@ -11,6 +11,8 @@ export interface SchoolView {
   readonly publicAddress: string;
   /** Host of the school's short links; null when it has none. */
   readonly shortLinkHost: string | null;
+  /** Networks from which the links of codes are followed without signing in: "10.20.0.0/16". */
+  readonly visitorNetworks: readonly string[];
   readonly version: number;
 }
 

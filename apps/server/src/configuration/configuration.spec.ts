@@ -9,6 +9,11 @@ describe('the configuration', () => {
     expect(readConfiguration({ HAPSET_TRUSTED_HOSTS: ' A.example:80 ,,b.example:443' }).trustedHosts).toEqual(['a.example:80', 'b.example:443']);
   });
 
+  it('takes proxies as a list of networks', () => {
+    expect(readConfiguration({ HAPSET_PROXIES: '10.0.0.5, 10.1.0.0/24' }).proxies).toEqual(['10.0.0.5', '10.1.0.0/24']);
+    expect(() => readConfiguration({ HAPSET_PROXIES: '10.0.0.5,everyone' })).toThrow('got "everyone"');
+  });
+
   it('names the variable that is wrong', () => {
     expect(() => readConfiguration({ HAPSET_PORT: 'door' })).toThrow('HAPSET_PORT must be a port');
     expect(() => readConfiguration({ HAPSET_DB_PASSWORD_FILE: '/nowhere/at/all' })).toThrow('/nowhere/at/all, which does not exist');

@@ -1,4 +1,5 @@
 /** Everything that comes from the environment, read once and checked at start. README lists the variables. */
+import { isNetwork } from '../visitor/networks.js';
 import { findOffice } from '../office/find-office.js';
 import { existsSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
@@ -11,6 +12,8 @@ export interface Configuration {
   readonly database: { readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly name: string };
   /** `host:port` in lower case: what the address guard lets through. */
   readonly trustedHosts: readonly string[];
+  /** Addresses or networks of the proxies in front: what they say of a visitor's address is believed. */
+  readonly proxies: readonly string[];
   /** Folder of the built web application. */
   readonly webFolder: string;
   /** True where the demo data was asked for: its account is shown on the sign-in page. */
@@ -44,7 +47,8 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
       password: secret(environment.HAPSET_DB_PASSWORD, environment.HAPSET_DB_PASSWORD_FILE),
       name: environment.HAPSET_DB_NAME ?? 'hapset',
     },
-    trustedHosts: (environment.HAPSET_TRUSTED_HOSTS ?? '').split(',').map((entry) => entry.trim().toLowerCase()).filter((entry) => entry !== ''),
+    trustedHosts: listOf(environment.HAPSET_TRUSTED_HOSTS),
+    proxies: proxiesOf(environment.HAPSET_PROXIES),
     webFolder: environment.HAPSET_WEB_FOLDER ?? fileURLToPath(new URL('../../../web/dist', import.meta.url)),
     demo: environment.HAPSET_DEMO === '1',
     servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (environment.HAPSET_DEMO === '1' ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
@@ -55,6 +59,17 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     version: packageVersion(),
     logLevel: environment.HAPSET_LOG_LEVEL ?? 'info',
   };
+}
+
+function listOf(value: string | undefined): readonly string[] {
+  return (value ?? '').split(',').map((entry) => entry.trim().toLowerCase()).filter((entry) => entry !== '');
+}
+
+function proxiesOf(value: string | undefined): readonly string[] {
+  const proxies = listOf(value);
+  const wrong = proxies.find((proxy) => !isNetwork(proxy));
+  if (wrong !== undefined) throw new Error(`HAPSET_PROXIES must name addresses or networks like 10.0.0.5 or 10.0.0.0/24, got "${wrong}".`);
+  return proxies;
 }
 
 function portOf(name: string, value: string | undefined, otherwise: number): number {

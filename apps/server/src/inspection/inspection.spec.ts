@@ -1,10 +1,11 @@
-import type { CodeInspection, CreatedMaterials, MaterialPage, NewMaterial } from '@hapset/contract';
+import type { CodeInspection, CreatedMaterials, LinkCheckAsked, LinkCheckView, MaterialPage, NewMaterial, SchoolView } from '@hapset/contract';
 import { link, Scene, words } from '../test/scene.js';
+import { until } from '../test/until.js';
 
 describe('inspecting a code', () => {
   let scene: Scene;
   beforeAll(async () => {
-    scene = await Scene.start();
+    scene = await Scene.start({ proxies: ['127.0.0.1'] });
   });
   afterAll(() => scene.stop());
 
@@ -45,6 +46,37 @@ describe('inspecting a code', () => {
       const { code } = await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`);
       expect(await inspect(code?.payload ?? '')).toMatchObject([{ materialId: id, exact: true, stations: [] }]);
     }
+  });
+
+  it('follows a link for visitors from the networks that the school names, by what its own proxies say of them', async () => {
+    const { url } = await scene.server.listening('Maren');
+    const asVisitor = async (forwardedFor: string, method: string, path = '', body?: object): Promise<{ status: number; body: unknown }> => {
+      const response = await fetch(`${url}/api/visitor-inspections${path}`, { method, headers: { 'X-Forwarded-For': forwardedFor, 'Content-Type': 'application/json' }, ...(body && { body: JSON.stringify(body) }) });
+      return { status: response.status, body: await response.json() };
+    };
+    const inside = '203.0.113.9, 10.20.4.5';
+    expect((await asVisitor(inside, 'GET')).body).toEqual({ mayInspect: false });
+    const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+    await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, visitorNetworks: ['10.20.0.0/16'] });
+    expect((await asVisitor(inside, 'GET')).body).toEqual({ mayInspect: true });
+    // What the visitor writes itself stands before what the proxy saw, and counts for nothing.
+    expect((await asVisitor('10.20.4.5, 203.0.113.9', 'GET')).body).toEqual({ mayInspect: false });
+    expect((await asVisitor('203.0.113.9', 'POST', '', { link: 'ftp://a.example' })).body).toMatchObject({ reason: 'not-allowed' });
+
+    const asked = await asVisitor(inside, 'POST', '', { link: 'ftp://a.example/x' });
+    expect(asked.status).toBe(202);
+    const { id } = asked.body as LinkCheckAsked;
+    expect(await until(() => asVisitor(inside, 'GET', `/${id}`), ({ body }) => (body as LinkCheckView).state === 'done')).toMatchObject({ body: { link: 'ftp://a.example/x', state: 'done' } });
+    expect((await asVisitor('203.0.113.9', 'GET', `/${id}`)).status).toBe(404);
+    // Staff's own checks are nothing that a visitor could ask for.
+    const ofStaff = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example/y' });
+    expect((await asVisitor(inside, 'GET', `/${ofStaff.id}`)).status).toBe(404);
+
+    const more = await Promise.all(Array.from({ length: 60 }, () => asVisitor(inside, 'POST', '', { link: 'ftp://a.example/z' })));
+    expect(more.filter(({ status }) => status === 429).map(({ body }) => body)).toMatchObject([{ reason: 'too-many-attempts' }]);
+    scene.server.clock.advance(3_700_000);
+    expect((await asVisitor(inside, 'POST', '', { link: 'ftp://a.example/z' })).status).toBe(202);
+    expect((await asVisitor(inside, 'GET', `/${id}`)).status).toBe(404);
   });
 
   it('tells nothing of another’s, of what was removed, and of what is strange', async () => {

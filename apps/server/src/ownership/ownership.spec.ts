@@ -12,7 +12,7 @@ type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) 
 const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
 const bodies: Bodies = {
   signIn: () => ({ email: 'maren@test.example', password: 'no' }),
-  changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', publicAddress: 'http://a.example', shortLinkHost: null, version: 1 }),
+  changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', publicAddress: 'http://a.example', shortLinkHost: null, visitorNetworks: [], version: 1 }),
   createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
   changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
   changeDevice: () => ({ actsOn: ['link'] }),
@@ -72,7 +72,7 @@ describe('who may call what', () => {
     const lookPicture = await scene.server.ok<LookPictureView>('Maren', 'POST', '/api/look-pictures', { uploadId: await uploaded(scene, await smallPng()) });
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
+    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 

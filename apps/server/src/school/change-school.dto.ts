@@ -1,6 +1,7 @@
 import { limits, paperChoices, type ChangeSchool } from '@hapset/contract';
 import type { PaperFormat } from '@hapset/core';
-import { IsIn, IsInt, IsString, IsTimeZone, IsUrl, Matches, MaxLength, MinLength, ValidateIf } from 'class-validator';
+import { IsIn, IsInt, IsString, IsTimeZone, IsUrl, Matches, MaxLength, MinLength, ValidateBy, ValidateIf } from 'class-validator';
+import { isNetwork } from '../visitor/networks.js';
 import type { Exact, Plain } from '../problem/exact.js';
 
 export class ChangeSchoolDto implements ChangeSchool {
@@ -11,6 +12,8 @@ export class ChangeSchoolDto implements ChangeSchool {
   @ValidateIf((body: ChangeSchoolDto) => body.shortLinkHost !== null)
   @Matches(/^[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?(?::\d{1,5})?$/i) @MaxLength(200)
   shortLinkHost: string | null;
+  @ValidateBy({ name: 'networks', validator: { validate: (value) => Array.isArray(value) && value.length <= limits.visitorNetworks && value.every(isNetwork) } })
+  visitorNetworks: readonly string[];
   @IsInt() version: number;
 }
 export const sameChangeSchool: Exact<Plain<ChangeSchoolDto>, Plain<ChangeSchool>> = true;

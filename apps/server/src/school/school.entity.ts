@@ -14,6 +14,8 @@ export class School {
   @Column({ type: 'varchar', length: 200, nullable: true }) shortLinkHost: string | null;
   /** Hosts of short links before that one: what is on paper stays valid. */
   @Column({ type: 'json', nullable: true }) formerShortHosts: readonly string[] | null;
+  /** From where links of codes are followed for those who are not signed in; null or none: from nowhere. */
+  @Column({ type: 'json', nullable: true }) visitorNetworks: readonly string[] | null;
   /** Look of codes for which none was chosen; null for the plain one. */
   @Column(optionalIdColumn) defaultLookId: string | null;
   @Column({ ...keywordColumn(20), default: 'staff' }) looksMadeBy: LookMakers;

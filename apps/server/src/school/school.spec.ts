@@ -13,7 +13,7 @@ describe('the school', () => {
   });
   afterAll(() => scene.stop());
 
-  const wish = { name: 'Fernhollow School', timeZone: 'Europe/Dublin', paper: 'Letter', publicAddress: 'https://hapset.fernhollow.example', shortLinkHost: 'k.fernhollow.example' };
+  const wish = { name: 'Fernhollow School', timeZone: 'Europe/Dublin', paper: 'Letter', publicAddress: 'https://hapset.fernhollow.example', shortLinkHost: 'k.fernhollow.example', visitorNetworks: ['10.20.0.0/16'] };
 
   it('is changed by its administrator, under a version', async () => {
     const { version } = await scene.server.ok<SchoolView>('Maren', 'GET', '/api/school');
@@ -42,6 +42,8 @@ describe('the school', () => {
     ['publicAddress', 'hapset.example'],
     ['shortLinkHost', 'http://k.example/x'],
     ['name', ''],
+    ['visitorNetworks', ['10.20.0.0/99']],
+    ['visitorNetworks', ['0.0.0.0/0']],
   ])('refuses a wrong %s', async (field, value) => {
     const response = await scene.server.as('Pell', 'PATCH', '/api/school', { ...wish, [field]: value, version: 4 });
     expect(response.body).toMatchObject({ reason: 'invalid', fields: [{ field }] });

@@ -1,6 +1,6 @@
 import type { SchoolView } from '@hapset/contract';
 import type { School } from './school.entity.js';
 
-export function toSchoolView({ name, timeZone, paper, publicAddress, shortLinkHost, version }: School): SchoolView {
-  return { name, timeZone, paper, publicAddress, shortLinkHost, version };
+export function toSchoolView({ name, timeZone, paper, publicAddress, shortLinkHost, visitorNetworks, version }: School): SchoolView {
+  return { name, timeZone, paper, publicAddress, shortLinkHost, visitorNetworks: visitorNetworks ?? [], version };
 }

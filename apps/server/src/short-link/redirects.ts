@@ -8,20 +8,22 @@ import { isSlug, openStateAt, slipsOf, slugAskedFor, visitorKind } from '@hapset
 import { isbot } from 'isbot';
 import { Clock } from '../clock/clock.js';
 import { TryoutService } from '../tryout/tryout.service.js';
-import { HintLimit } from './hint-limit.js';
+import { AttemptWindow } from '../visitor/attempt-window.js';
+import { VisitorAddress } from '../visitor/visitor-address.js';
 import { OpensCounter } from './opens-counter.js';
 import { RedirectTable, type Redirect } from './redirect-table.js';
 import { ShortLinkPages } from './short-link-pages.js';
 
 @Injectable()
 export class Redirects {
-  private readonly hints = new HintLimit();
+  private readonly hints = new AttemptWindow();
 
   constructor(
     private readonly table: RedirectTable,
     private readonly counter: OpensCounter,
     private readonly tryouts: TryoutService,
     private readonly pages: ShortLinkPages,
+    private readonly addresses: VisitorAddress,
     private readonly clock: Clock,
   ) {}
 
@@ -71,7 +73,7 @@ export class Redirects {
 
   /** It may have been made a moment ago by another server; else a slip is named, if there is but one that it can be. */
   private async lookBehind(slug: string, request: IncomingMessage, response: ServerResponse): Promise<void> {
-    const mayHint = this.hints.take(request.socket.remoteAddress ?? '', this.clock.now().getTime());
+    const mayHint = this.hints.take(this.addresses.of(request), this.clock.now().getTime()) === 0;
     try {
       const found = mayHint && isSlug(slug) ? await this.table.find(slug) : undefined;
       if (found) return this.lead(found, request, response);

@@ -4,6 +4,7 @@ import { SchoolModule } from '../school/school.module.js';
 import { StudentAssets } from '../student-page/student-assets.js';
 import { Tryout } from '../tryout/tryout.entity.js';
 import { TryoutService } from '../tryout/tryout.service.js';
+import { VisitorModule } from '../visitor/visitor.module.js';
 import { OpensCounter } from './opens-counter.js';
 import { RedirectTable } from './redirect-table.js';
 import { Redirects } from './redirects.js';
@@ -15,7 +16,7 @@ import { ShortLink } from './short-link.entity.js';
 import { ShortLinkService } from './short-link.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([ShortLink, ShortLinkTurn, ShortLinkCount, Tryout]), SchoolModule],
+  imports: [TypeOrmModule.forFeature([ShortLink, ShortLinkTurn, ShortLinkCount, Tryout]), SchoolModule, VisitorModule],
   providers: [RedirectTable, OpensCounter, Redirects, ShortLinkPages, ShortLinkService, ShortLinkListService, StudentAssets, TryoutService],
   exports: [Redirects, ShortLinkService, ShortLinkListService, TryoutService],
 })

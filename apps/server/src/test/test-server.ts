@@ -64,6 +64,8 @@ export interface TestServerOptions {
   /** Kept files; a folder of its own where nothing is said. */
   readonly filesFolder?: string;
   readonly teacherLimitBytes?: number;
+  /** Proxies in front whose word is taken. */
+  readonly proxies?: readonly string[];
   /** Stands in for LibreOffice; there is none where nothing is said, whatever this machine has. */
   readonly officeProgram?: string | null;
 }
@@ -78,11 +80,11 @@ export class TestServer {
     private readonly ownsDatabase: boolean,
   ) {}
 
-  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices, filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')), teacherLimitBytes, officeProgram = null }: TestServerOptions = {}): Promise<TestServer> {
+  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices, filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')), teacherLimitBytes, officeProgram = null, proxies = [] }: TestServerOptions = {}): Promise<TestServer> {
     const name = database ?? (await createDatabase());
     const logger = pino({ level: 'silent' });
     const base = testConfiguration(name, trustedHosts, webFolder, servicesFolder, filesFolder);
-    const configuration = { ...base, officeProgram, ...(teacherLimitBytes !== undefined && { teacherLimitBytes }) };
+    const configuration = { ...base, officeProgram, proxies, ...(teacherLimitBytes !== undefined && { teacherLimitBytes }) };
     const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger) });
     const clock = new StandingClock();
     // Every provider asks the one clock; here it stands still.

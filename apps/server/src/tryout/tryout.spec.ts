@@ -3,6 +3,7 @@ import { get } from 'node:http';
 import request from 'supertest';
 import { link, Scene, words } from '../test/scene.js';
 import { TestServer } from '../test/test-server.js';
+import { until } from '../test/until.js';
 
 const agent = 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36';
 const page = { kind: 'written-page', document: { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Low tide' }] }] } };
@@ -21,15 +22,6 @@ describe('trying a real device', () => {
     const id = await create(item);
     await scene.server.ok('Maren', 'PATCH', `/api/materials/${id}`, { version: 1, carry: 'short-link' });
     return { id, slug: (await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`)).shortLink?.slug ?? '' };
-  }
-  /** What is written behind an answer comes a moment later. */
-  async function until<T>(look: () => Promise<T>, done: (value: T) => boolean): Promise<T> {
-    let value = await look();
-    for (let attempt = 0; attempt < 60 && !done(value); attempt += 1) {
-      await new Promise((resolve) => setTimeout(resolve, 25));
-      value = await look();
-    }
-    return value;
   }
 
   it('is seen by the server itself while it listens, on whichever server the device asks', async () => {

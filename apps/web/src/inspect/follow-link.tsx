@@ -3,6 +3,7 @@ import { routes, type LinkCheckView } from '@hapset/contract';
 import { hostNameOf, opensState, saidBy } from '@hapset/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
+import { useSession } from '../account/session.queries.js';
 import { call } from '../api/client.js';
 import { Button } from '../design/button.js';
 import { StateMark } from '../design/state-mark.js';
@@ -13,12 +14,13 @@ import { AdoptCode } from './adopt-code.js';
 const askedAgainMs = 400;
 
 export function FollowLink({ link }: { readonly link: string }): ReactElement {
-  const ask = useMutation({ mutationFn: () => call(routes.askLinkCheck, { body: { link } }) });
+  const staff = useSession() !== undefined;
+  const ask = useMutation({ mutationFn: () => call(staff ? routes.askLinkCheck : routes.askVisitorInspection, { body: { link } }) });
   const id = ask.data?.id ?? null;
   const check = useQuery({
     queryKey: ['link-checks', id],
     enabled: id !== null,
-    queryFn: ({ signal }): Promise<LinkCheckView> => call(routes.linkCheck, { params: { linkCheckId: id ?? '' }, signal }),
+    queryFn: ({ signal }): Promise<LinkCheckView> => (staff ? call(routes.linkCheck, { params: { linkCheckId: id ?? '' }, signal }) : call(routes.visitorInspection, { params: { visitorInspectionId: id ?? '' }, signal })),
     refetchInterval: (query) => (query.state.data?.state === 'done' || query.state.data?.state === 'stopped' ? false : askedAgainMs),
   });
   const done = check.data?.state === 'done' ? check.data : null;
@@ -31,12 +33,12 @@ export function FollowLink({ link }: { readonly link: string }): ReactElement {
         </Button>
       )}
       {error && <p className="mt-2 mb-0 text-[14px] font-semibold text-stop">{wordsFor(error)}</p>}
-      {done && <Way check={done} />}
+      {done && <Way check={done} mayAdopt={staff} />}
     </div>
   );
 }
 
-function Way({ check: { link, verdict, reasons, doubts, evidence } }: { readonly check: LinkCheckView }): ReactElement {
+function Way({ check: { link, verdict, reasons, doubts, evidence }, mayAdopt }: { readonly check: LinkCheckView; readonly mayAdopt: boolean }): ReactElement {
   const strangers = doubts.filter(({ reason }) => reason === 'stranger-between').map(({ detail }) => detail);
   const target = evidence?.finalAddress ?? null;
   return (
@@ -63,7 +65,7 @@ function Way({ check: { link, verdict, reasons, doubts, evidence } }: { readonly
       <p className="mt-2 mb-0">
         <strong>Keeps working as long as</strong> {dependsOn(link, strangers, target)}
       </p>
-      {strangers.length > 0 && target !== null && (
+      {mayAdopt && strangers.length > 0 && target !== null && (
         <p className="mt-2 mb-0 flex flex-wrap items-center gap-3">
           <span className="flex-1 basis-64">A code of your own with the target needs nobody in between.</span>
           <AdoptCode text={link} said={saidBy(link)} link={target} words="Put its target on the shelf" />

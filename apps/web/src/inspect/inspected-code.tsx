@@ -4,6 +4,7 @@ import type { FoundCode } from '@hapset/readers';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
+import { useSession } from '../account/session.queries.js';
 import { call } from '../api/client.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
@@ -15,6 +16,7 @@ import type { ReadCode } from './read-code.js';
 
 /** One code: its exact text, what a phone would do, whether it is one's own, and where it leads. */
 export function InspectedCode({ code, number }: { readonly code: ReadCode; readonly number: number | null }): ReactElement {
+  const staff = useSession() !== undefined;
   const said = useMemo(() => saidBy(code.text), [code.text]);
   const careful = said.kind === 'other-address' || said.kind === 'bare-address' || (said.kind === 'link' && !said.secure);
   return (
@@ -22,11 +24,11 @@ export function InspectedCode({ code, number }: { readonly code: ReadCode; reado
       <Sheet
         mark={<StateMark mark={careful ? 'look-at' : 'done'} words={careful ? 'To be looked at' : 'Understood'} />}
         title={`${number === null ? '' : `${number}. `}${saidTitles[said.kind]}`}
-        action={<AdoptCode text={code.text} said={said} />}
+        {...(staff && { action: <AdoptCode text={code.text} said={said} /> })}
       >
         <ExactText text={code.text} />
         <p className="mt-2 mb-0 text-[14.5px]">{saidSentence(said)}</p>
-        <Own payload={code.text} />
+        {staff && <Own payload={code.text} />}
         {(said.kind === 'link' || said.kind === 'bare-address') && <FollowLink link={said.link} />}
         {code.found && <PictureFacts found={code.found} />}
       </Sheet>

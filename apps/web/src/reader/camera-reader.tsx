@@ -62,21 +62,27 @@ export function CameraReader({ onCodes }: Props): ReactElement {
   );
 }
 
+/** A still code at the limit is lost in one frame and read in the next: so many get their chance, as in a rehearsal's trial. */
+const chancesOfStill = 10;
+
 /** Reads frame after frame, one at a time; frames in which nothing moved are not read again. Gives what ends it. */
 function readFrames(video: HTMLVideoElement, onSeen: (seen: Seen) => void): () => void {
   const canvas = document.createElement('canvas');
-  let before: Uint8Array | null = null;
+  let before: Float32Array | null = null;
+  let chances = 0;
   let ended = false;
   let busy = false;
   const look = async (): Promise<void> => {
     if (busy || video.videoWidth === 0) return;
     const frame = frameOf(video, video.videoWidth, video.videoHeight, canvas);
     const glance = glanceAt(frame);
-    if (isUnchanged(before, glance)) return;
+    if (!isUnchanged(before, glance)) chances = chancesOfStill;
+    if (chances === 0) return;
     busy = true;
     try {
       const codes = await findCodes(frame);
       before = glance;
+      chances = codes.length > 0 ? 0 : chances - 1;
       if (!ended) onSeen({ codes, widthPx: frame.widthPx, heightPx: frame.heightPx });
     } finally {
       busy = false;

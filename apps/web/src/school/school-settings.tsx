@@ -5,7 +5,7 @@ import { useForm } from 'react-hook-form';
 import { call } from '../api/client.js';
 import { ApiError } from '../api/problem-error.js';
 import { Button } from '../design/button.js';
-import { SelectField, TextField } from '../design/field.js';
+import { SelectField, TextArea, TextField } from '../design/field.js';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
@@ -13,7 +13,7 @@ import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { schoolKeys } from './school.keys.js';
 
-type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost'> & { shortLinkHost: string };
+type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'> & { shortLinkHost: string; /** One a line. */ visitorNetworks: string };
 
 const paperWords = { A4: 'A4', Letter: 'Letter (8.5 × 11 in)' } as const;
 
@@ -28,6 +28,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
     ['Paper', paperWords[school.paper]],
     ['Public address', school.publicAddress],
     ['Short-link host', school.shortLinkHost ?? 'none yet'],
+    ['Codes inspected without signing in', school.visitorNetworks.length === 0 ? 'nowhere' : `from ${school.visitorNetworks.join(', ')}`],
   ];
   return (
     <>
@@ -47,10 +48,10 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
 function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement {
   const client = useQueryClient();
   const notice = useNotice();
-  const form = useForm<Fields>({ defaultValues: { ...school, shortLinkHost: school.shortLinkHost ?? '' } });
+  const form = useForm<Fields>({ defaultValues: { ...school, shortLinkHost: school.shortLinkHost ?? '', visitorNetworks: school.visitorNetworks.join('\n') } });
   const change = useMutation({
-    mutationFn: ({ name, timeZone, paper, publicAddress, shortLinkHost }: Fields) =>
-      call(routes.changeSchool, { body: { name: name.trim(), timeZone: timeZone.trim(), paper, publicAddress: publicAddress.trim(), shortLinkHost: shortLinkHost.trim() || null, version: school.version } }),
+    mutationFn: ({ name, timeZone, paper, publicAddress, shortLinkHost, visitorNetworks }: Fields) =>
+      call(routes.changeSchool, { body: { name: name.trim(), timeZone: timeZone.trim(), paper, publicAddress: publicAddress.trim(), shortLinkHost: shortLinkHost.trim() || null, visitorNetworks: visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''), version: school.version } }),
     onSuccess: async () => {
       notice({ words: 'The settings are kept.' });
       await client.invalidateQueries();
@@ -74,6 +75,13 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       <TextField label="Public address" hint="Under which phones reach this server." {...form.register('publicAddress')} problem={problems.get('publicAddress')} />
       <TextField label="Short-link host" hint="A short name of the school’s own, if it has one: k.school.example" {...form.register('shortLinkHost')} problem={problems.get('shortLinkHost')} />
       <OnPaper moved={form.formState.dirtyFields.publicAddress === true} renamed={form.formState.dirtyFields.shortLinkHost === true} before={school} />
+      <TextArea
+        label="Networks where codes are inspected without signing in"
+        hint="One a line, for example 10.20.0.0/16. Left empty, only staff let the server follow a link."
+        rows={2}
+        {...form.register('visitorNetworks')}
+        problem={problems.get('visitorNetworks')}
+      />
       {change.isError && (
         <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
           {wordsFor(change.error)}
@@ -110,5 +118,6 @@ const fieldWords: Readonly<Record<keyof Fields, string>> = {
   timeZone: 'There is no such time zone. Write it as Europe/Dublin.',
   paper: 'Choose one of the papers.',
   publicAddress: 'Write a whole address that begins with http:// or https://.',
+  visitorNetworks: 'Write each network as its first address and a length, like 10.20.0.0/16, or one address alone.',
   shortLinkHost: 'Write a host name only, without http:// and without a path.',
 };

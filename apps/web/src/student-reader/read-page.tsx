@@ -5,6 +5,7 @@ import { ChooseFile } from '../design/choose-file.js';
 import { CameraReader } from '../reader/camera-reader.js';
 import { findCodes } from '../reader/find-codes.js';
 import { frameOfPicture } from '../reader/grey-frame.js';
+import { ReadAloud } from './read-aloud.js';
 import { saidTitles } from '../wording/reading.js';
 
 const large = 'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-[19px] font-semibold no-underline break-all';
@@ -84,7 +85,7 @@ function Way({ text, said }: { readonly text: string; readonly said: Said }): Re
     case 'bare-address':
       return (
         <a href={said.link} target="_blank" rel="noreferrer" className={`${large} bg-ink text-sheet`}>
-          Open {said.host}
+          {playable.test(new URL(said.link).pathname) ? 'Play it at' : 'Open'} {said.host}
         </a>
       );
     case 'place':
@@ -101,10 +102,14 @@ function Way({ text, said }: { readonly text: string; readonly said: Said }): Re
     case 'contact':
     case 'event':
     case 'network':
-    case 'words':
       return null;
+    case 'words':
+      return <ReadAloud text={text} className={`${large} border-0 bg-ink text-sheet`} />;
   }
 }
+
+/** Sounds and films by what their names end in. */
+const playable = /\.(?:mp3|m4a|aac|oga|ogg|opus|wav|flac|mp4|m4v|webm|mov)$/i;
 
 const wayWords = { place: 'Show it on a map', 'e-mail': 'Write the e-mail', phone: 'Call', 'text-message': 'Write the message' } as const;
 

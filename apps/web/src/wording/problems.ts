@@ -4,7 +4,7 @@ import type { ApiReason, ApiError } from '../api/problem-error.js';
 export const problemWords: Readonly<Record<ApiReason, string>> = {
   'not-signed-in': 'Your session has ended. Sign in again and go on where you were.',
   'wrong-credentials': 'This e-mail address and password do not belong together. Check both and try once more.',
-  'too-many-attempts': 'Too many sign-ins failed. Wait a quarter of an hour, then try again.',
+  'too-many-attempts': 'That was tried too often from here. Wait a quarter of an hour, then try again.',
   'not-allowed': 'Only the school’s administrator may do this.',
   'wrong-origin': 'This page was opened under another address than the server expects. Open Hapset under its own address.',
   'not-found': 'This is not here any more. It may have been removed, or it belongs to somebody else.',
