@@ -1,5 +1,5 @@
 // Packages that ship ESM only and are reached from tests are compiled to CommonJS by swc (cached): Jest on Node 20 can't require them.
-const esmOnly = ['@nestjs', '@tus', 'srvx', 'set-cookie-parser', 'file-type', 'strtok3', 'token-types', 'uint8array-extras', '@tokenizer', '@borewit'];
+const esmOnly = ['@nestjs', '@tus', 'srvx', 'set-cookie-parser', 'file-type', 'strtok3', 'token-types', 'uint8array-extras', '@tokenizer', '@borewit', 'qr'];
 const swc = (syntax, tsx) => [
   '@swc/jest',
   {

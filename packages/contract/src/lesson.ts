@@ -81,6 +81,10 @@ export interface ChangeStation {
   /** Null goes back to the material's title. */
   readonly name?: string | null;
   readonly instruction?: string | null;
+  /** Metres; null for the lesson's. */
+  readonly viewingDistanceM?: number | null;
+  /** Side of the printed symbol, millimetres; null to have it computed. */
+  readonly sizeMm?: number | null;
 }
 
 export interface CreatedView {

@@ -22,4 +22,5 @@ export const limits = {
   lookNameLength: 60,
   looks: 200,
   visitorNetworks: 50,
+  codeSizeMm: { least: 10, most: 1000 },
 } as const;

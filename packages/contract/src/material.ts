@@ -1,4 +1,4 @@
-import type { AddressCarry, AddressRole, Carry, CodeDrawing, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LevelChoice, LinkKind, LookDesign, MaterialKind, PaperFormat, Repair } from '@hapset/core';
+import type { AddressCarry, AddressRole, Carry, CodeDrawing, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LevelChoice, LinkKind, LookDesign, MaterialKind, PaperFormat, ReaderEngineName, RehearsedDevice, Repair } from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
 import type { KeptView } from './kept.js';
 import type { DeviceView } from './device.js';
@@ -48,6 +48,8 @@ export interface ChangeMaterial {
   readonly level?: ErrorCorrectionLevel | null;
   /** Null for what lesson or school say. */
   readonly look?: LookChoice;
+  /** Side of the printed symbol outside lessons, millimetres; null to have it computed. */
+  readonly sizeMm?: number | null;
 }
 
 /** A link in the light of its service's description. */
@@ -158,7 +160,13 @@ export interface RehearsalView {
   /** Names what is rehearsed: payload, level, look, size and devices. Results are handed in under it. */
   readonly key: string;
   readonly sizeMm: number;
+  /** Chosen by hand; null where it is computed. */
+  readonly chosenSizeMm: number | null;
+  /** What the school's paper holds. */
+  readonly largestMm: number;
   readonly distanceM: number;
+  /** The station's own; null where it is the lesson's, or none. */
+  readonly ownDistanceM: number | null;
   readonly devices: readonly DeviceView[];
   /** How the code looks; null for black squares on white. */
   readonly look: LookDesign | null;
@@ -167,13 +175,13 @@ export interface RehearsalView {
   readonly rehearsedAt: string | null;
 }
 
-export interface RehearsalResult {
-  readonly deviceId: string;
-  readonly reachM: number;
-  readonly hitAndMissM: number;
-  readonly fromM: number;
-  readonly frames: number;
-  readonly misread: { readonly at: number; readonly meant: string; readonly read: string } | null;
+/** What the engine that a device resembles makes of it, which decides; and the others, as far as they were asked. */
+export interface RehearsalResult extends RehearsedDevice {
+  readonly others: readonly OtherReader[];
+}
+
+export interface OtherReader extends Pick<RehearsedDevice, 'reachM' | 'misread'> {
+  readonly engine: ReaderEngineName;
 }
 
 export interface SaveRehearsal {

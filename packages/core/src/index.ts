@@ -79,9 +79,16 @@ export { centreLeaves, largestCentre, spareRepair, type SpareRepair } from './sy
 
 export { weakestDevice } from './symbol/figures.js';
 export { focalLengthPx, pixelsPerModule, readerEngineNames, type DeviceProfile, type ReaderEngineName } from './optics/device.js';
-export { neededPixelsPerModule, predictReachM, sizeForDistanceMm, smallestPosterCodeMm } from './optics/predictor.js';
-export { renderFrame, farEdgePixelsPerModule, type GreyFrame, type View } from './optics/camera.js';
-export { rehearseDevice, nearestDistanceM, type ReadFrame, type RehearsedDevice } from './optics/rehearse.js';
+export { foretell, neededPixelsPerModule, neededSizeMm, predictReachM, sizeForDistanceMm, smallestPosterCodeMm, type Foretold } from './optics/predictor.js';
+export { renderFrame } from './optics/camera.js';
+export { farEdgePixelsPerModule, type View } from './optics/projection.js';
+export { lightLevels, printTechniques, surfaces, usualScene, type LightLevel, type PrintTechnique, type Scene, type Surface } from './optics/scene.js';
+export type { GreyFrame } from './optics/sensor.js';
+export { rehearseDevice, nearestDistanceM, type RehearsalOptions, type RehearsedDevice } from './optics/rehearse.js';
+export { attempt, type Attempt } from './optics/attempt.js';
+export { limitingCauses, limitsAt, sizeThatReadsMm, type LimitingCause } from './optics/limits.js';
+export { trialView, Trials, type ReadFrame, type Staging, type TriedDistance } from './optics/trial.js';
+export { uniformSource } from './optics/random.js';
 
 export { paperFormats, type PaperFormat } from './sheet/paper.js';
 export { layoutPoster, largestPosterCodeMm, posterCodeMm, type CodeBox, type PosterLayout, type PosterWish, type TextBox } from './sheet/poster.js';

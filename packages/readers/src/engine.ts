@@ -1,9 +1,17 @@
 /** One interface in front of every reader engine, the same in a worker and in Node. */
-import type { GreyFrame, ReaderEngineName } from '@hapset/core';
+import type { Corners, GreyFrame, ReaderEngineName } from '@hapset/core';
 
 export interface Reading {
   readonly engine: ReaderEngineName;
   readonly text: string;
+  /** As they stand in the symbol; null where the engine hands over text alone. */
+  readonly bytes: Uint8Array | null;
+  /** Of the symbol; null where the engine does not say. */
+  readonly version: number | null;
+  /** Upper left, upper right, lower right, lower left, in pixels; null where the engine does not say. */
+  readonly corners: Corners | null;
+  /** Milliseconds that it took. */
+  readonly tookMs: number;
 }
 
 export interface ReaderEngine {

@@ -3,6 +3,7 @@
  * guesses the encoding and garbles UTF-8 text that names no encoding.
  */
 import { ZBarConfigType, ZBarImage, ZBarScanner, ZBarSymbolType, setModuleArgs } from '@undecaf/zbar-wasm';
+import { decodeBytes } from './decode-bytes.js';
 import type { ReaderEngine, WasmSource } from './engine.js';
 
 /** @param wasm null in Node, where the package finds its own file */
@@ -16,23 +17,19 @@ export async function createZbarReader(wasm: WasmSource | null): Promise<ReaderE
   return {
     name: 'zbar',
     async read({ widthPx, heightPx, grey }) {
+      const began = performance.now();
       const image = await ZBarImage.createFromGrayBuffer(widthPx, heightPx, grey.buffer.slice(grey.byteOffset, grey.byteOffset + grey.length) as ArrayBuffer);
       try {
         if (scanner.scan(image) <= 0) return null;
         const [symbol] = image.getSymbols();
-        return symbol ? { engine: 'zbar', text: decodeBytes(Uint8Array.from(symbol.data)) } : null;
+        if (!symbol) return null;
+        const bytes = Uint8Array.from(symbol.data);
+        const [upperLeft, lowerLeft, lowerRight, upperRight] = symbol.points;
+        const corners = upperLeft && upperRight && lowerRight && lowerLeft ? ([upperLeft, upperRight, lowerRight, lowerLeft] as const) : null;
+        return { engine: 'zbar', text: decodeBytes(bytes), bytes, version: null, corners, tookMs: performance.now() - began };
       } finally {
         image.destroy();
       }
     },
   };
-}
-
-/** UTF-8 where the bytes are valid UTF-8, otherwise ISO 8859-1 (the default of ISO/IEC 18004). */
-export function decodeBytes(bytes: Uint8Array): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes);
-  } catch {
-    return Array.from(bytes, (byte) => String.fromCharCode(byte)).join('');
-  }
 }

@@ -1,6 +1,6 @@
 /** zxing-wasm, the engine that reads best of all; what current phones resemble. */
-import { prepareZXingModule, readBarcodes, type ReaderOptions } from 'zxing-wasm/reader';
-import type { GreyFrame } from '@hapset/core';
+import { prepareZXingModule, readBarcodes, type ReaderOptions, type ReadResult } from 'zxing-wasm/reader';
+import type { Corners, ErrorCorrectionLevel, GreyFrame } from '@hapset/core';
 import type { ReaderEngine, WasmSource } from './engine.js';
 
 const options: ReaderOptions = { formats: ['QRCode'], tryHarder: true, tryRotate: true, tryInvert: false, tryDownscale: true, maxNumberOfSymbols: 1 };
@@ -20,9 +20,38 @@ export async function createZxingReader(wasm: WasmSource): Promise<ReaderEngine>
   return {
     name: 'zxing',
     async read(frame) {
+      const began = performance.now();
       const [result] = await readBarcodes(toImage(frame), options);
-      return result?.isValid ? { engine: 'zxing', text: result.text } : null;
+      if (!result?.isValid) return null;
+      const { text, bytes } = result;
+      return { engine: 'zxing', text, bytes, version: factsOf(result).version, corners: cornersOf(result), tookMs: performance.now() - began };
     },
+  };
+}
+
+/** In the order in which the symbol stands. */
+export function cornersOf({ position: { topLeft, topRight, bottomRight, bottomLeft } }: ReadResult): Corners {
+  return [topLeft, topRight, bottomRight, bottomLeft];
+}
+
+export interface SymbolFacts {
+  /** Null where the reader does not say. */
+  readonly version: number | null;
+  readonly level: ErrorCorrectionLevel | null;
+  /** What the reader left of the error correction, 0 to 1; null where it does not say. */
+  readonly unusedRepair: number | null;
+}
+
+const levels: readonly string[] = ['L', 'M', 'Q', 'H'] satisfies readonly ErrorCorrectionLevel[];
+
+export function factsOf({ extra }: ReadResult): SymbolFacts {
+  const facts = (extra === '' ? {} : JSON.parse(extra)) as { readonly Version?: unknown; readonly ECLevel?: unknown; readonly UEC?: unknown };
+  const version = Number(facts.Version);
+  const unused = Number(facts.UEC);
+  return {
+    version: Number.isInteger(version) && version >= 1 && version <= 40 ? version : null,
+    level: levels.includes(String(facts.ECLevel)) ? (String(facts.ECLevel) as ErrorCorrectionLevel) : null,
+    unusedRepair: facts.UEC !== undefined && unused >= 0 && unused <= 1 ? unused : null,
   };
 }
 

@@ -14,6 +14,7 @@ export class Device {
   @Column({ type: 'double' }) nearestFocusM: number;
   @Column({ type: 'double' }) blurPx: number;
   @Column({ type: 'double' }) noiseGrey: number;
+  @Column({ type: 'int', nullable: true }) jpegQuality: number | null;
   @Column(keywordColumn(20)) engine: ReaderEngineName;
   /** What its scanner acts on; the rest it shows as text. */
   @Column({ type: 'json' }) actsOn: readonly ScannerAct[];

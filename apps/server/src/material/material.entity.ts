@@ -28,6 +28,8 @@ export class Material {
   @Index({ unique: true }) @Column({ ...keywordColumn(7), nullable: true }) slug: string | null;
   /** Error correction level chosen by hand; null for the highest that costs nothing. */
   @Column({ ...keywordColumn(1), nullable: true }) level: ErrorCorrectionLevel | null;
+  /** Side of the printed symbol outside lessons, chosen by hand, millimetres; null to compute it. */
+  @Column({ type: 'int', nullable: true }) sizeMm: number | null;
   /** A look's id, `plain`, or null for what lesson or school say. */
   @Column({ ...keywordColumn(36), nullable: true }) look: string | null;
   /** In the address of its picture for web pages, once it was shown; then for ever. */

@@ -60,7 +60,7 @@ export class MaterialService {
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags, carry, level, look }: ChangeMaterial): Promise<Material> {
+  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags, carry, level, look, sizeMm }: ChangeMaterial): Promise<Material> {
     const before = await this.require(id);
     refuseOtherSort(before, { link, words, content, kept });
     if (look !== undefined && look !== before.look) await this.looks.requireChoice(look);
@@ -80,6 +80,7 @@ export class MaterialService {
       ...(carry !== undefined && !elsewhere && (await this.carryChange(before, carry))),
       ...(level !== undefined && { level }),
       ...(look !== undefined && { look }),
+      ...(sizeMm !== undefined && { sizeMm }),
       ...(tags !== undefined && { tags: tidyTags(tags) }),
       ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
     };

@@ -1,7 +1,7 @@
 import { limits, type ChangeMaterial, type CreateMaterials, type NewMaterial } from '@hapset/contract';
 import { addressCarries, errorCorrectionLevels, linkKinds, materialKinds, repairKinds, type AddressCarry, type ErrorCorrectionLevel, type Kept, type LinkKind, type MaterialKind, type Repair, type RepairKind } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 import { lookChoicePattern } from '../look/look.dto.js';
 import { contentType, type ContentDto } from './content.dto.js';
@@ -46,6 +46,7 @@ export class ChangeMaterialDto implements ChangeMaterial {
   @IsOptional() @IsArray() @ArrayMaxSize(limits.tags) @IsString({ each: true }) @MinLength(1, { each: true }) @MaxLength(limits.tagLength, { each: true }) tags?: string[];
   @IsOptional() @IsIn(addressCarries) carry?: AddressCarry;
   @IsOptional() @ValidateIf((_, value) => value !== null) @Matches(lookChoicePattern) look?: string | null;
+  @IsOptional() @IsInt() @Min(limits.codeSizeMm.least) @Max(limits.codeSizeMm.most) sizeMm?: number | null;
   @IsOptional() @ValidateIf((_, value) => value !== null) @IsIn(errorCorrectionLevels) level?: ErrorCorrectionLevel | null;
 }
 export const sameChangeMaterial: Exact<Plain<ChangeMaterialDto>, Plain<ChangeMaterial>> = true;

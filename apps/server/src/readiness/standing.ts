@@ -1,7 +1,7 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { actNeeded, ignoring, isStale, openStateAt, opensState, paperAnswer, plainLook, posterCodeMm, readsAnswer, smallestPosterCodeMm, standing, withoutSurround, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
+import { actNeeded, ignoring, isStale, largestPosterCodeMm, openStateAt, opensState, paperAnswer, plainLook, posterCodeMm, readsAnswer, smallestPosterCodeMm, standing, withoutSurround, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { ChosenLook } from '../look/look.service.js';
@@ -23,7 +23,10 @@ export const distanceWithoutLessonM = 1.5;
 
 export interface PlannedPrint {
   readonly sizeMm: number;
+  readonly chosenSizeMm: number | null;
+  readonly largestMm: number;
   readonly distanceM: number;
+  readonly ownDistanceM: number | null;
   readonly devices: readonly DeviceView[];
   /** Null for black squares on white. */
   readonly look: LookDesign | null;
@@ -32,15 +35,22 @@ export interface PlannedPrint {
 
 /** The size at which a poster would be printed now, and what is to be rehearsed for it. */
 export function planPrint(place: Place, code: MaterialCode, devices: readonly DeviceView[], paper: PaperFormat, look: LookDesign): PlannedPrint {
-  const distanceM = place.lesson?.viewingDistanceM ?? distanceWithoutLessonM;
-  const sizeMm = code.view ? posterCodeMm(code.view.drawing, look, paper, distanceM, devices) : smallestPosterCodeMm;
-  return { sizeMm, distanceM, devices, look: inPrint(look), rehearsalKey: keyOf(code, sizeMm, devices, look) };
+  const { station, lesson, material } = place;
+  const ownDistanceM = station?.viewingDistanceM ?? null;
+  const distanceM = ownDistanceM ?? lesson?.viewingDistanceM ?? distanceWithoutLessonM;
+  const chosenSizeMm = station ? station.sizeMm : material.sizeMm;
+  const sizeMm = code.view ? posterCodeMm(code.view.drawing, look, paper, distanceM, devices, chosenSizeMm) : smallestPosterCodeMm;
+  const largestMm = code.view ? largestPosterCodeMm(paper, code.view.drawing.modules, code.view.drawing.surround) : smallestPosterCodeMm;
+  return { sizeMm, chosenSizeMm, largestMm, distanceM, ownDistanceM, devices, look: inPrint(look), rehearsalKey: keyOf(code, sizeMm, devices, look) };
 }
+
+/** Results of an older camera model are no results of this one. */
+const cameraModel = 2;
 
 /** Names what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
 function keyOf({ carried, plan }: MaterialCode, sizeMm: number, devices: readonly DeviceView[], look: LookDesign): string {
-  const profiles = devices.map(({ id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, engine }) => [id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, engine]);
-  return createHash('sha256').update(JSON.stringify([carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles])).digest('hex');
+  const profiles = devices.map(({ id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, jpegQuality, engine }) => [id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, jpegQuality, engine]);
+  return createHash('sha256').update(JSON.stringify([cameraModel, carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles])).digest('hex');
 }
 
 /** What of a look a camera meets: words and frame lie outside the quiet zone. */
@@ -77,7 +87,10 @@ export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalV
   return {
     key: print.rehearsalKey,
     sizeMm: print.sizeMm,
+    chosenSizeMm: print.chosenSizeMm,
+    largestMm: print.largestMm,
     distanceM: print.distanceM,
+    ownDistanceM: print.ownDistanceM,
     devices: print.devices,
     look: print.look,
     results: rehearsal?.results ?? null,

@@ -35,7 +35,7 @@ export class SheetService {
     if (!standing.code) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const content = contentOf(standing);
     const { drawing } = standing.code;
-    const sizeMm = posterCodeMm(drawing, standing.look.design, paper, standing.rehearsal.distanceM, standing.rehearsal.devices);
+    const sizeMm = posterCodeMm(drawing, standing.look.design, paper, standing.rehearsal.distanceM, standing.rehearsal.devices, standing.rehearsal.chosenSizeMm);
     const layout = layoutOf(content, paper, drawing, sizeMm);
     const open = warningsOf(standing, content, layout).filter((warning) => !goAhead.includes(warning));
     if (open.length > 0) throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', { warnings: open });

@@ -17,6 +17,10 @@ export class Station {
   @Column({ type: 'varchar', length: 200, nullable: true }) name: string | null;
   /** Null takes the material's. */
   @Column({ type: 'varchar', length: 200, nullable: true }) instruction: string | null;
+  /** Metres; null takes the lesson's. */
+  @Column({ type: 'double', nullable: true }) viewingDistanceM: number | null;
+  /** Side of the printed symbol chosen by hand, millimetres; null to compute it. */
+  @Column({ type: 'int', nullable: true }) sizeMm: number | null;
   @Column({ type: 'int', default: 1 }) version: number;
   @Column(optionalTimeColumn) removedAt: Date | null;
 }

@@ -58,7 +58,7 @@ export class StationService {
     const created = items.length > 0 ? await this.materials.create(items, ownerId) : [];
     const last = await this.stations.maximum('position', { lessonId });
     const rows = [...created, ...known].map((material, index) =>
-      this.stations.create({ id: newId(), lessonId, materialId: material.id, position: (last ?? 0) + index + 1, name: null, instruction: null, version: 1, removedAt: null }),
+      this.stations.create({ id: newId(), lessonId, materialId: material.id, position: (last ?? 0) + index + 1, name: null, instruction: null, viewingDistanceM: null, sizeMm: null, version: 1, removedAt: null }),
     );
     await this.stations.insert(rows);
     return rows.map((row) => row.id);
@@ -75,10 +75,12 @@ export class StationService {
   }
 
   /** @throws ProblemError stale */
-  async change(id: string, { version, name, instruction }: ChangeStation): Promise<void> {
+  async change(id: string, { version, name, instruction, viewingDistanceM, sizeMm }: ChangeStation): Promise<void> {
     const change: Partial<Station> = {
       ...(name !== undefined && { name: name?.normalize('NFC').trim() ?? null }),
       ...(instruction !== undefined && { instruction: instruction?.normalize('NFC').trim() ?? null }),
+      ...(viewingDistanceM !== undefined && { viewingDistanceM }),
+      ...(sizeMm !== undefined && { sizeMm }),
     };
     const { affected } = await this.stations.update({ id, version, removedAt: IsNull() }, { ...change, version: version + 1 });
     if (affected !== 1) throw stale('station');

@@ -62,7 +62,7 @@ export class Scene {
   /** Hands in a rehearsal in which every device reaches so far. */
   async rehearsed(stationId: string, reachM: number): Promise<void> {
     const { rehearsal } = await this.page(stationId);
-    const results = rehearsal.devices.map((device) => ({ deviceId: device.id, reachM, hitAndMissM: reachM, fromM: 0.2, frames: 10, misread: null }));
+    const results = rehearsal.devices.map((device) => ({ deviceId: device.id, reachM, hitAndMissM: reachM, fromM: 0.2, frames: 10, confidence: 0.95, tried: [], others: [], misread: null }));
     await this.server.ok('Maren', 'PUT', `/api/stations/${stationId}/rehearsals/${rehearsal.key}`, { results });
   }
 }

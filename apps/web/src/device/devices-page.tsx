@@ -8,10 +8,10 @@ import { Empty, Failed, Loading } from '../design/list-states.js';
 import { useNotice } from '../design/notice.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
+import { engineWords } from '../wording/rehearsal.js';
 import { actWords } from '../wording/scanners.js';
 import { devicesQuery, useChangeDevice } from './device.queries.js';
 
-const engineWords = { zxing: 'reads like a current phone', zbar: 'reads like an older scanner' } as const;
 
 /** What students scan with; the administrator says what each scanner acts on. */
 export function Component(): ReactElement {

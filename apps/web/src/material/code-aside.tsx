@@ -1,7 +1,7 @@
 import type { MaterialPage } from '@hapset/contract';
 import { hostNameOf } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { percent } from '../wording/figures.js';
+import { countWord, percent } from '../wording/figures.js';
 import { CodePicture } from '../symbol/code-picture.js';
 
 /** The code in sight, what it says letter by letter, and what it depends on. */
@@ -35,13 +35,13 @@ function SpareRepair({ share }: { readonly share: number }): ReactElement {
 
 function agreement({ results, devices }: MaterialPage['rehearsal']): string {
   if (results === null) return 'Exactly what was given, nothing between.';
-  const misread = results.find((result) => result.misread !== null);
+  const misread = results.find((result) => result.misread !== null) ?? results.flatMap(({ deviceId, others }) => others.map((other) => ({ deviceId, misread: other.misread }))).find(({ misread: other }) => other !== null);
   if (misread?.misread) {
     const device = devices.find((candidate) => candidate.id === misread.deviceId);
     return `${device?.name ?? 'A device'} read “${misread.misread.read}” where “${misread.misread.meant}” was meant.`;
   }
-  const engines = new Set(devices.map((device) => device.engine)).size;
-  return engines > 1 ? 'Two readers agree, letter by letter.' : 'What was read agrees, letter by letter.';
+  const engines = new Set([...devices.map((device) => device.engine), ...results.flatMap(({ others }) => others.filter(({ reachM }) => reachM > 0).map(({ engine }) => engine))]).size;
+  return engines > 1 ? `${countWord(engines)} readers agree, letter by letter.` : 'What was read agrees, letter by letter.';
 }
 
 /** The honest sentence about what the code depends on. */

@@ -2,8 +2,8 @@
 import type { ReaderMessage, ReaderWish } from './reader.messages.js';
 
 const idle: Worker[] = [];
-/** One for what is read and one for what is rehearsed at the same time. */
-const mostIdle = 2;
+/** One for what is read, and those that rehearse at the same time. */
+const mostIdle = 4;
 
 function take(): Worker {
   return idle.pop() ?? new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module' });

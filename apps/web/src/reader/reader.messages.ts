@@ -1,21 +1,60 @@
 import type { RehearsalResult } from '@hapset/contract';
-import type { DeviceProfile, ErrorCorrectionLevel, GreyFrame, LookDesign } from '@hapset/core';
-import type { FoundCode } from '@hapset/readers';
+import type { DeviceProfile, Difference, ErrorCorrectionLevel, GreyFrame, LimitingCause, LookDesign, ReaderEngineName, Scene } from '@hapset/core';
+import type { FoundCode, Reading } from '@hapset/readers';
 
-export interface RehearsalWish {
+/** A code as it is printed. */
+export interface RehearsedCode {
   readonly payload: string;
   readonly level: ErrorCorrectionLevel;
   /** Null for black squares on white. */
   readonly look: LookDesign | null;
   readonly sizeMm: number;
+}
+
+export interface RehearsalWish extends RehearsedCode {
   readonly devices: readonly DeviceProfile[];
 }
 
-export type ReaderWish = { readonly sort: 'rehearse'; readonly wish: RehearsalWish } | { readonly sort: 'find'; readonly frame: GreyFrame };
+/** One attempt of a student, to be looked at. */
+export interface AttemptWish extends RehearsedCode {
+  readonly device: DeviceProfile;
+  readonly distanceM: number;
+  readonly tiltDeg: number;
+  readonly scene: Scene;
+}
 
-/** From the worker: of a rehearsal one device after the other, then the end; of a frame the codes in it. */
+export interface LimitsWish extends RehearsedCode {
+  readonly device: DeviceProfile;
+  readonly distanceM: number;
+}
+
+/** What a camera saw, and what each engine made of its first frame. */
+export interface SeenAttempt {
+  readonly frame: GreyFrame;
+  /** Frames that the device's own engine read as meant. */
+  readonly read: number;
+  readonly of: number;
+  readonly readings: readonly SeenReading[];
+}
+
+export interface SeenReading {
+  readonly engine: ReaderEngineName;
+  readonly reading: Reading | null;
+  /** Where it says something else than was meant. */
+  readonly difference: Difference | null;
+}
+
+export type ReaderWish =
+  | { readonly sort: 'rehearse'; readonly wish: RehearsalWish }
+  | { readonly sort: 'attempt'; readonly wish: AttemptWish }
+  | { readonly sort: 'limits'; readonly wish: LimitsWish }
+  | { readonly sort: 'find'; readonly frame: GreyFrame };
+
+/** From the worker: of a rehearsal one device after the other, then the end; of everything else one answer. */
 export type ReaderMessage =
   | { readonly sort: 'device'; readonly result: RehearsalResult }
   | { readonly sort: 'end' }
+  | { readonly sort: 'attempt'; readonly seen: SeenAttempt }
+  | { readonly sort: 'limits'; readonly causes: readonly LimitingCause[] }
   | { readonly sort: 'codes'; readonly codes: readonly FoundCode[] }
   | { readonly sort: 'failed'; readonly message: string };

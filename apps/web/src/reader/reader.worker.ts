@@ -1,35 +1,66 @@
 /** Reads and rehearses in a worker: camera model and reader engines never touch the page's own thread. */
-import { planSymbol, rehearseDevice, type ReaderEngineName } from '@hapset/core';
-import { createFinder, createZbarReader, createZxingReader, type FindCodes, type ReaderEngine } from '@hapset/readers';
+import { attempt, firstDifference, limitsAt, planSymbol, readerEngineNames, rehearseDevice, type ReadFrame, type ReaderEngineName, type SymbolPlan } from '@hapset/core';
+import { createFinder, createQrReader, createZbarReader, createZxingReader, type FindCodes, type ReaderEngine } from '@hapset/readers';
 import zbarWasm from '@undecaf/zbar-wasm/dist/zbar.wasm?url';
 import zxingWasm from 'zxing-wasm/reader/zxing_reader.wasm?url';
-import type { ReaderMessage, ReaderWish, RehearsalWish } from './reader.messages.js';
+import type { AttemptWish, LimitsWish, ReaderMessage, ReaderWish, RehearsalWish, RehearsedCode, SeenReading } from './reader.messages.js';
 
+const creators: Readonly<Record<ReaderEngineName, () => Promise<ReaderEngine>>> = {
+  zxing: () => createZxingReader({ address: zxingWasm }),
+  zbar: () => createZbarReader({ address: zbarWasm }),
+  qr: () => Promise.resolve(createQrReader()),
+};
 const engines: Partial<Record<ReaderEngineName, Promise<ReaderEngine>>> = {};
 let finder: Promise<FindCodes> | null = null;
 
 function engine(name: ReaderEngineName): Promise<ReaderEngine> {
-  engines[name] ??= name === 'zbar' ? createZbarReader({ address: zbarWasm }) : createZxingReader({ address: zxingWasm });
+  engines[name] ??= creators[name]();
   return engines[name];
+}
+
+async function readerOf(name: ReaderEngineName): Promise<ReadFrame> {
+  const reader = await engine(name);
+  return async (frame) => (await reader.read(frame))?.text ?? null;
 }
 
 function tell(message: ReaderMessage): void {
   self.postMessage(message);
 }
 
-async function rehearse({ payload, level, look, sizeMm, devices }: RehearsalWish): Promise<void> {
-  const planned = planSymbol(payload, level);
-  if (!planned.ok) throw new Error(planned.problem.reason);
+function planned({ payload, level }: RehearsedCode): SymbolPlan {
+  const plan = planSymbol(payload, level);
+  if (!plan.ok) throw new Error(plan.problem.reason);
+  return plan.value;
+}
+
+async function rehearse({ devices, ...code }: RehearsalWish): Promise<void> {
+  const plan = planned(code);
   for (const device of devices) {
-    const reader = await engine(device.engine);
-    const result = await rehearseDevice(planned.value, sizeMm, device, async (frame) => (await reader.read(frame))?.text ?? null, { look });
-    if (result) tell({ sort: 'device', result });
+    const result = await rehearseDevice(plan, code.sizeMm, device, await readerOf(device.engine), { look: code.look });
+    if (result) tell({ sort: 'device', result: { ...result, others: [] } });
   }
   tell({ sort: 'end' });
 }
 
+async function seenBy({ device, distanceM, tiltDeg, scene, ...code }: AttemptWish): Promise<void> {
+  const staging = { code: { ...planned(code), look: code.look }, sizeMm: code.sizeMm, device, scene, tiltDeg };
+  const { first, read, of } = await attempt(staging, distanceM, await readerOf(device.engine));
+  const readings: SeenReading[] = [];
+  for (const name of readerEngineNames) {
+    const reading = await (await engine(name)).read(first);
+    readings.push({ engine: name, reading, difference: reading && firstDifference(code.payload, reading.text) });
+  }
+  tell({ sort: 'attempt', seen: { frame: first, read, of, readings } });
+}
+
+async function limits({ device, distanceM, ...code }: LimitsWish): Promise<void> {
+  tell({ sort: 'limits', causes: await limitsAt(planned(code), code.sizeMm, device, distanceM, await readerOf(device.engine), code.look) });
+}
+
 async function work(wish: ReaderWish): Promise<void> {
   if (wish.sort === 'rehearse') return rehearse(wish.wish);
+  if (wish.sort === 'attempt') return seenBy(wish.wish);
+  if (wish.sort === 'limits') return limits(wish.wish);
   finder ??= createFinder({ address: zxingWasm });
   const find = await finder;
   tell({ sort: 'codes', codes: await find(wish.frame) });

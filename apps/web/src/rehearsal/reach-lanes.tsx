@@ -1,24 +1,28 @@
 import type { DeviceView, RehearsalResult, RehearsalView } from '@hapset/contract';
-import type { ReactElement } from 'react';
+import { foretell, reachShareOf, usualScene, type Foretold } from '@hapset/core';
+import { useMemo, type ReactElement } from 'react';
 import { StateMark, type Mark } from '../design/state-mark.js';
 import { metres } from '../wording/figures.js';
 
 interface Props {
   readonly rehearsal: RehearsalView;
+  /** Modules a side of the symbol. */
+  readonly modules: number;
   /** Results so far; devices without one are still to come. */
   readonly results: readonly RehearsalResult[];
 }
 
 /** One lane a device along a ruler in metres: read, hit and miss, not read, and the line where students stand. */
-export function ReachLanes({ rehearsal, results }: Props): ReactElement {
-  const farthest = Math.max(rehearsal.distanceM * 1.3, ...results.map((result) => result.hitAndMissM * 1.05));
+export function ReachLanes({ rehearsal, modules, results }: Props): ReactElement {
+  const foretold = useForetold(rehearsal, modules);
+  const farthest = Math.max(rehearsal.distanceM * 1.3, ...foretold.map(({ missesFromM }) => missesFromM), ...results.map((result) => result.hitAndMissM * 1.05));
   const endM = Math.max(1, Math.ceil(farthest * 2) / 2);
   const share = (valueM: number): string => `${Math.min(100, (valueM / endM) * 100)}%`;
   return (
     <div className="pt-1">
       <div className="grid grid-cols-[1fr_26px] items-center gap-x-3 gap-y-1.5 sm:grid-cols-[170px_1fr_26px] sm:gap-y-2.5">
-        {rehearsal.devices.map((device) => (
-          <Lane key={device.id} device={device} result={results.find((result) => result.deviceId === device.id) ?? null} distanceM={rehearsal.distanceM} share={share} />
+        {rehearsal.devices.map((device, index) => (
+          <Lane key={device.id} device={device} foretold={foretold[index] ?? null} result={results.find((result) => result.deviceId === device.id) ?? null} distanceM={rehearsal.distanceM} share={share} />
         ))}
         <span className="hidden sm:block" />
         <Ruler endM={endM} share={share} />
@@ -28,9 +32,14 @@ export function ReachLanes({ rehearsal, results }: Props): ReactElement {
   );
 }
 
-function Lane({ device, result, distanceM, share }: { readonly device: DeviceView; readonly result: RehearsalResult | null; readonly distanceM: number; readonly share: (valueM: number) => string }): ReactElement {
+/** What the predictor says at once, for each device. */
+function useForetold({ devices, sizeMm, look }: RehearsalView, modules: number): readonly Foretold[] {
+  return useMemo(() => devices.map((device) => foretell(device, sizeMm, modules, usualScene, look ? reachShareOf(look) : 1)), [devices, sizeMm, look, modules]);
+}
+
+function Lane({ device, foretold, result, distanceM, share }: { readonly device: DeviceView; readonly foretold: Foretold | null; readonly result: RehearsalResult | null; readonly distanceM: number; readonly share: (valueM: number) => string }): ReactElement {
   const mark = result ? markOf(result, distanceM) : 'not-yet';
-  const words = result ? laneWords(device, result, distanceM) : `${device.name}: not rehearsed yet`;
+  const words = result ? laneWords(device, result, distanceM) : `${device.name}: ${foretold ? `expected to ${metres(foretold.readsToM)}, ` : ''}not rehearsed yet`;
   return (
     <>
       <div className="col-span-2 flex min-w-0 items-baseline gap-2 leading-tight sm:col-span-1 sm:block">
@@ -47,7 +56,12 @@ function Lane({ device, result, distanceM, share }: { readonly device: DeviceVie
             </span>
           </>
         )}
-        {!result && <span className="absolute inset-0 animate-pulse rounded-[4px] bg-line-strong/40" />}
+        {!result && foretold && (
+          <span className="absolute inset-0 animate-pulse">
+            <span className="hatched absolute inset-y-0 left-0 rounded-[4px]" style={{ width: share(foretold.missesFromM) }} />
+            <span className="absolute inset-y-0 left-0 rounded-l-[4px] bg-done/45" style={{ width: share(foretold.readsToM) }} />
+          </span>
+        )}
         <span className="absolute -inset-y-[5px] w-[2px] bg-ink" style={{ left: share(distanceM) }} />
       </div>
       <StateMark mark={mark} words={`${device.name}: ${markWords[mark]}`} />

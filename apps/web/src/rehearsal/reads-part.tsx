@@ -1,5 +1,5 @@
 import type { MaterialPage } from '@hapset/contract';
-import type { ReactElement } from 'react';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../design/button.js';
 import { Sheet } from '../design/sheet.js';
@@ -7,12 +7,18 @@ import { StateMark } from '../design/state-mark.js';
 import { pagePath } from '../material/page-path.js';
 import { metres } from '../wording/figures.js';
 import { TriedDevices } from '../tryout/tried-devices.js';
+import { Advice, usePrintChange } from './advice.js';
+import { OtherReaders } from './other-readers.js';
 import { ReachLanes } from './reach-lanes.js';
 import type { RehearsalProgress } from './use-rehearsals.js';
+
+// Only who looks needs it.
+const CameraView = lazy(() => import('./camera-view.js'));
 
 /** Would the devices read it from where students stand? */
 export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; readonly rehearsals: RehearsalProgress }): ReactElement | null {
   const { rehearsal, readiness, code } = page;
+  const [looking, setLooking] = useState(false);
   if (!code) return null;
   const results = rehearsal.results ?? (rehearsals.runningKey === rehearsal.key ? rehearsals.devices : []);
   const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
@@ -39,12 +45,15 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
           <p className="m-0 text-[14.5px]">The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.</p>
         ) : (
           <>
-            <ReachLanes rehearsal={rehearsal} results={results} />
+            <ReachLanes rehearsal={rehearsal} modules={code.modules} results={results} />
             <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px] text-muted" role="status">
               <Key className="bg-done">read</Key>
               <Key className="hatched">hit and miss</Key>
               <Key className="bg-line">not read</Key>
-              <span>the line: students at {metres(rehearsal.distanceM)}</span>
+              <span>
+                the line: students at {metres(rehearsal.distanceM)}
+                {rehearsal.ownDistanceM === null ? '' : ', at this station'}
+              </span>
               {rehearsals.running && (
                 <span>
                   Rehearsing {Math.min(results.length + 1, rehearsal.devices.length)} of {rehearsal.devices.length} devices
@@ -52,11 +61,49 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
               )}
               {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
             </p>
+            {rehearsal.results && <Advice page={page} results={rehearsal.results} />}
+            <ByHand page={page} />
+            {rehearsal.results && <OtherReaders rehearsal={rehearsal} results={rehearsal.results} />}
+            <details className="mt-2 text-[14px]" onToggle={(event) => setLooking(event.currentTarget.open)}>
+              <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
+              {looking && (
+                <Suspense>
+                  <CameraView page={page} />
+                </Suspense>
+              )}
+            </details>
           </>
         )}
         <TriedDevices page={page} />
       </Sheet>
     </div>
+  );
+}
+
+/** Size or distance chosen by hand, and the way back. */
+function ByHand({ page }: { readonly page: MaterialPage }): ReactElement | null {
+  const { chosenSizeMm, ownDistanceM, sizeMm } = page.rehearsal;
+  const { take, pending } = usePrintChange(page);
+  if (chosenSizeMm === null && ownDistanceM === null) return null;
+  return (
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 gap-y-1 text-[14px] text-muted">
+      {chosenSizeMm !== null && (
+        <>
+          <span>The size of {sizeMm} mm was chosen by hand.</span>
+          <Button disabled={pending} onClick={() => take({ sizeMm: null }, 'The size is computed again.')}>
+            Compute the size
+          </Button>
+        </>
+      )}
+      {ownDistanceM !== null && (
+        <>
+          <span>This station has its own distance.</span>
+          <Button disabled={pending} onClick={() => take({ viewingDistanceM: null }, 'Students stand as in the rest of the lesson.')}>
+            Take the lesson’s
+          </Button>
+        </>
+      )}
+    </p>
   );
 }
 

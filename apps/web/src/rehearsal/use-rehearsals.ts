@@ -1,11 +1,14 @@
-/** Rehearses what has no result yet, one after the other, and hands the results in. */
+/**
+ * Rehearses what has no result yet, one after the other, and hands the results in. Where it is asked for, the engines that don't
+ * decide follow in the background.
+ */
 import { routes, type CodeView, type RehearsalResult, type RehearsalView } from '@hapset/contract';
 import { useEffect, useState } from 'react';
 import { call } from '../api/client.js';
 import { useLessonsChanged } from '../lesson/lesson.queries.js';
 import { routeFor, type PlaceId } from '../material/place-id.js';
 import type { RehearsalWish } from '../reader/reader.messages.js';
-import { rehearse } from './rehearse.js';
+import { rehearse, rehearseOthers } from './rehearse.js';
 
 export interface RehearsalPlace {
   readonly place: PlaceId;
@@ -31,10 +34,16 @@ interface Task {
   /** Names what is rehearsed; results are handed in under it. */
   readonly key: string;
   readonly wish: RehearsalWish;
+  /** What decides is known: the other engines are asked. */
+  readonly known: readonly RehearsalResult[] | null;
 }
 
-function taskOf(place: PlaceId, { payload, level }: CodeView, { key, look, sizeMm, devices }: RehearsalView): Task {
-  return { place, key, wish: { payload, level, look, sizeMm, devices } };
+function taskOf(place: PlaceId, { payload, level }: CodeView, { key, look, sizeMm, devices, results }: RehearsalView): Task {
+  return { place, key, wish: { payload, level, look, sizeMm, devices }, known: results };
+}
+
+function lacksOthers({ rehearsal: { results } }: RehearsalPlace): boolean {
+  return results !== null && results.some(({ others }) => others.length === 0);
 }
 
 interface Run {
@@ -42,24 +51,28 @@ interface Run {
   readonly devices: readonly RehearsalResult[];
 }
 
-export function useRehearsals(places: readonly RehearsalPlace[]): RehearsalProgress {
+/** @param withOthers true where what the other engines make of it is shown */
+export function useRehearsals(places: readonly RehearsalPlace[], withOthers = false): RehearsalProgress {
   const changed = useLessonsChanged();
   const [halt, setHalt] = useState<'stopped' | 'failed' | null>(null);
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
   const wanted = places.filter((place) => place.code !== null && place.rehearsal.devices.length > 0);
-  const next = wanted.find((place) => place.rehearsal.results === null) ?? null;
+  const next = wanted.find((place) => place.rehearsal.results === null) ?? (withOthers ? wanted.find(lacksOthers) : undefined) ?? null;
+  const deciding = next !== null && next.rehearsal.results === null;
   // What is to be done as text: `next` itself is new with every look at the server.
   const task = next?.code && halt === null ? JSON.stringify(taskOf(next.place, next.code, next.rehearsal)) : null;
 
   useEffect(() => {
     if (task === null) return;
-    const { place, key, wish } = JSON.parse(task) as Task;
+    const { place, key, wish, known } = JSON.parse(task) as Task;
     const leave = new AbortController();
     const work = async (): Promise<void> => {
       setRun({ key, devices: [] });
-      const results = await rehearse(wish, leave.signal, (result) => {
-        if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
-      });
+      const results = known
+        ? await rehearseOthers(wish, known, leave.signal)
+        : await rehearse(wish, leave.signal, (result) => {
+            if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
+          });
       const { route, params } = routeFor(place, routes.saveStationRehearsal, routes.saveMaterialRehearsal);
       await call(route, { params: { ...params, rehearsalKey: key }, body: { results } }).catch((error: unknown) => {
         // Something changed meanwhile: the page is loaded again and says what is to be rehearsed now.
@@ -74,7 +87,7 @@ export function useRehearsals(places: readonly RehearsalPlace[]): RehearsalProgr
   }, [task, changed]);
 
   return {
-    running: task !== null,
+    running: task !== null && deciding,
     stopped: halt === 'stopped',
     failed: halt === 'failed',
     done: wanted.filter((place) => place.rehearsal.results !== null).length,

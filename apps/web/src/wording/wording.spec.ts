@@ -1,5 +1,5 @@
 import { lookMakers, lookOrigins, mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
-import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, gradientWays, grains, lookReasons, materialKinds, moduleShapes, openingProblems, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
+import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, gradientWays, grains, lightLevels, limitingCauses, lookReasons, materialKinds, moduleShapes, openingProblems, printTechniques, readerEngineNames, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -14,6 +14,7 @@ import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './r
 import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
 import { finderShapeWords, frameWords, gradientWayWords, lookMakerWords, lookOriginWords, lookReasonWords, moduleShapeWords } from './looks.js';
 import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
+import { causeWords, causesListed, engineWords, lightWords, readerWords, surfaceWords, techniqueWords } from './rehearsal.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
 
@@ -47,6 +48,15 @@ describe('every reason has words', () => {
   it('kinds', () => {
     expectWords(kindWords, materialKinds);
     expectWords(mediaWords, mediaKinds);
+  });
+  it('readers, scenes and what limits', () => {
+    expectWords(engineWords, readerEngineNames);
+    expectWords(readerWords, readerEngineNames);
+    expectWords(lightWords, lightLevels);
+    expectWords(techniqueWords, printTechniques);
+    expectWords(surfaceWords, surfaces);
+    expectWords(causeWords, limitingCauses);
+    expect(causesListed(['light', 'tilt'])).toBe('in even daylight, or from straight in front');
   });
   it('grains', () => expectWords(grainWords, grains));
   it('the carry ladder', () => {

@@ -1,7 +1,7 @@
 /** A kind of device as its camera sees: what matters for reading is the preview stream, not the megapixels of photos. */
 import { radians } from '../units.js';
 
-export const readerEngineNames = ['zxing', 'zbar'] as const;
+export const readerEngineNames = ['zxing', 'zbar', 'qr'] as const;
 export type ReaderEngineName = (typeof readerEngineNames)[number];
 
 export interface DeviceProfile {
@@ -14,10 +14,12 @@ export interface DeviceProfile {
   readonly horizontalFovDeg: number;
   /** Nearest distance that is in focus, metres. */
   readonly nearestFocusM: number;
-  /** Gaussian blur of lens and hand, sigma in preview pixels. */
+  /** Gaussian blur of the lens in focus, sigma in preview pixels. */
   readonly blurPx: number;
   /** Sensor noise in evening light, sigma in grey levels 0-255. */
   readonly noiseGrey: number;
+  /** Of the preview stream, 1 to 100; null or left out where it is not compressed. */
+  readonly jpegQuality?: number | null;
   /** The reader engine that its scanner resembles; that one decides. */
   readonly engine: ReaderEngineName;
 }

@@ -1,8 +1,8 @@
 /** Does a device read a code that is held, or lies on a table: the least that any code must do. */
 import type { LookDesign } from '../look/look.js';
 import { reachShareOf } from '../look/reach-share.js';
-import { focalLengthPx, type DeviceProfile } from './device.js';
-import { neededPixelsPerModule, predictReachM, sizeMargin } from './predictor.js';
+import type { DeviceProfile } from './device.js';
+import { neededSizeMm, predictReachM } from './predictor.js';
 
 /** Side of the symbol on a card or handout, without quiet zone. */
 export const inTheHandMm = 50;
@@ -27,7 +27,7 @@ const leastInTextMm = 25;
 
 /** Side of the symbol in mm, without quiet zone, for pasting into a document: as it suits a page on a table, and the least that still reads in the hand. */
 export function documentSizesMm(modules: number, devices: readonly DeviceProfile[], look: LookDesign): { readonly suits: number; readonly smallest: number } {
-  const from = (nearestM: number): number => Math.max(modules * leastModuleMm, ...devices.map((device) => ((Math.max(nearestM, device.nearestFocusM) / reachShareOf(look)) * 1000 * modules * neededPixelsPerModule(device) * sizeMargin) / focalLengthPx(device)));
+  const from = (nearestM: number): number => Math.max(modules * leastModuleMm, ...devices.map((device) => neededSizeMm(device, modules, Math.max(nearestM, device.nearestFocusM) / reachShareOf(look))));
   const smallest = Math.ceil(from(nearestHoldM));
   return { suits: Math.max(leastInTextMm, Math.ceil(from(readingDistanceM) / 5) * 5, smallest), smallest };
 }

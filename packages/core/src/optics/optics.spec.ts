@@ -1,9 +1,14 @@
 import { planSymbol, type SymbolPlan } from '../symbol/plan.js';
-import { farEdgePixelsPerModule, renderFrame, type GreyFrame, type View } from './camera.js';
-import { focalLengthPx, pixelsPerModule, type DeviceProfile } from './device.js';
-import { neededPixelsPerModule, predictReachM, sizeForDistanceMm, smallestPosterCodeMm } from './predictor.js';
-import { normalSource, uniformSource } from './random.js';
+import { renderFrame } from './camera.js';
+import { loseAsJpeg } from './compression.js';
+import { focalLengthPx, pixelsPerModule, readerEngineNames, type DeviceProfile } from './device.js';
+import { foretell, neededPixelsPerModule, predictReachM, sizeForDistanceMm, smallestPosterCodeMm } from './predictor.js';
+import { defocusSigmaPx } from './lens.js';
+import { farEdgePixelsPerModule, type View } from './projection.js';
+import { noiseSource, uniformSource } from './random.js';
 import { nearestDistanceM, rehearseDevice } from './rehearse.js';
+import { usualScene, type Scene } from './scene.js';
+import type { GreyFrame } from './sensor.js';
 
 const tablet: DeviceProfile = { id: 't', name: 'Tablet', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
 const sharp: DeviceProfile = { ...tablet, id: 's', blurPx: 0, noiseGrey: 0 };
@@ -14,6 +19,8 @@ const plan: SymbolPlan = planned.value;
 
 /** Linear light of a grey level (IEC 61966-2-1). */
 const linear = (level: number): number => ((level / 255 + 0.055) / 1.055) ** 2.4;
+/** Light that falls alike everywhere. */
+const even: Scene = { ...usualScene, uneven: 0 };
 const meanLight = (frame: GreyFrame): number => frame.grey.reduce((sum, level) => sum + linear(level), 0) / frame.grey.length;
 const darkest = (frame: GreyFrame): number => frame.grey.reduce((least, level) => Math.min(least, level));
 const brightest = (frame: GreyFrame): number => frame.grey.reduce((most, level) => Math.max(most, level));
@@ -50,7 +57,7 @@ describe('the frame', () => {
   });
 
   it('puts ink and paper at the sRGB levels of their reflectances', () => {
-    const frame = renderFrame(plan, 300, sharp, { ...still, distanceM: 0.6 });
+    const frame = renderFrame(plan, 300, sharp, { ...still, distanceM: 0.6 }, even);
     const srgb = (light: number): number => 255 * (1.055 * light ** (1 / 2.4) - 0.055);
     expect(darkest(frame)).toBe(Math.round(srgb(0.05)));
     expect(brightest(frame)).toBe(Math.round(srgb(0.82)));
@@ -91,15 +98,121 @@ describe('the frame', () => {
     expect(lost / (0.82 - 0.05) / pixelsPerModule(camera, 10, 1) ** 2).toBeCloseTo((1 + 2 / 16) ** 2, 1);
   });
 
-  it('is as good as finer sampling, to 2 grey levels rms behind the lens', () => {
-    const lens = { ...sharp, blurPx: 0.7 };
-    for (const distanceM of [0.9, 1.6, 2.4]) {
-      const view = { ...still, distanceM, tiltDeg: 14, rollDeg: 5, shiftXPx: 0.31, shiftYPx: 0.17 };
+  it('is as good as 8 x 8 points a pixel, to 1.5 grey levels rms', () => {
+    for (const [pixels, tiltDeg, pitchDeg, rollDeg] of [[2, 14, 0, 5], [3, 0, 12, -6], [4, 24, -8, 3]] as const) {
+      const distanceM = (focalLengthPx(sharp) * 120) / (plan.modules * pixels * 1000);
+      const view = { ...still, distanceM, tiltDeg, pitchDeg, rollDeg, handXDegPerS: 1, shiftXPx: 0.31, shiftYPx: 0.17 };
+      const lens = { ...sharp, blurPx: 0.7 };
       const usual = renderFrame(plan, 120, lens, view);
-      const fine = renderFrame(plan, 120, lens, view, 16);
+      const fine = renderFrame(plan, 120, lens, view, usualScene, 8);
       const squares = Array.from(usual.grey).reduce((sum, level, index) => sum + (level - (fine.grey[index] ?? 0)) ** 2, 0);
-      expect(Math.sqrt(squares / usual.grey.length)).toBeLessThan(2);
+      expect(Math.sqrt(squares / usual.grey.length)).toBeLessThan(1.5);
     }
+  });
+
+  it('keeps as much of the contrast of stripes as the closed form says', () => {
+    // A square wave of two modules behind a Gaussian: its harmonics are damped by exp(-2 (pi n s / T)^2), and by the pixel's own width.
+    const modules = 41;
+    const matrix = Uint8Array.from({ length: modules * modules }, (_, index) => (index % modules) % 2);
+    for (const [pixels, blurPx] of [[2, 0.8], [3, 1.2], [4, 2]] as const) {
+      const distanceM = (focalLengthPx(sharp) * 164) / (modules * pixels * 1000);
+      // At four shifts, so that pixels meet the stripes' middles.
+      const row = [0, 0.25, 0.5, 0.75].flatMap((shiftXPx) => {
+        const { grey, widthPx, heightPx } = renderFrame({ modules, matrix }, 164, { ...sharp, blurPx }, { ...still, distanceM, shiftXPx }, even);
+        const middle = Math.floor(heightPx / 2) * widthPx + Math.floor(widthPx / 2);
+        return Array.from(grey.subarray(middle - 8 * pixels, middle + 8 * pixels), linear);
+      });
+      const amplitude = (Math.max(...row) - Math.min(...row)) / 2;
+      const period = 2 * pixels;
+      // A dark stripe is an eighth wider than a light one, since toner spreads.
+      const dark = (1 + 2 / 16) / 2;
+      const expected = [1, 2, 3].reduce((sum, n) => {
+        const wave = ((2 * (0.82 - 0.05)) / (Math.PI * n)) * Math.sin(Math.PI * n * dark);
+        const pixel = Math.sin((Math.PI * n) / period) / ((Math.PI * n) / period);
+        return sum + (n % 2 === 1 ? wave * pixel * Math.exp(-2 * ((Math.PI * n * blurPx) / period) ** 2) : 0);
+      }, 0);
+      expect(Math.abs(amplitude / expected - 1)).toBeLessThan(0.08);
+    }
+  });
+
+  it('turns about the horizontal axis as about the vertical one', () => {
+    const turned = { modules: plan.modules, matrix: Uint8Array.from(plan.matrix, (_, index) => plan.matrix[(index % plan.modules) * plan.modules + Math.floor(index / plan.modules)] ?? 0) };
+    const square = { ...sharp, previewHeightPx: 1280, blurPx: 0.6 };
+    const tilted = renderFrame(plan, 120, square, { ...still, tiltDeg: 20 }, even);
+    const pitched = renderFrame(turned, 120, square, { ...still, pitchDeg: -20 }, even);
+    expect([pitched.widthPx, pitched.heightPx]).toEqual([tilted.heightPx, tilted.widthPx]);
+    const differences = Array.from(pitched.grey, (level, index) => Math.abs(level - (tilted.grey[(index % pitched.widthPx) * tilted.widthPx + Math.floor(index / pitched.widthPx)] ?? 0)));
+    expect(Math.max(...differences)).toBeLessThan(3);
+  });
+});
+
+describe('what stands between', () => {
+  const contrastOf = (frame: GreyFrame): number => brightest(frame) - darkest(frame);
+  const near = { ...still, distanceM: 0.8 };
+
+  it('is paler in grey, wider in ink', () => {
+    const by = (technique: Scene['technique']): GreyFrame => renderFrame(plan, 160, sharp, near, { ...even, technique });
+    expect(contrastOf(by('grey'))).toBeLessThan(contrastOf(by('laser')) - 30);
+    expect(meanLight(by('ink'))).toBeLessThan(meanLight(by('laser')));
+  });
+
+  it('mirrors a lamp where the surface is glossy, and only there', () => {
+    const by = (surface: Scene['surface'], glareX: number): GreyFrame => renderFrame(plan, 160, sharp, { ...near, glareX }, { ...even, surface });
+    expect(by('matte', 0.3)).toEqual(by('matte', -0.3));
+    const halves = ({ grey, widthPx }: GreyFrame): readonly number[] => [0, 1].map((half) => Array.from(grey).reduce((sum, level, index) => sum + (Math.floor((2 * (index % widthPx)) / widthPx) === half ? linear(level) : 0), 0));
+    const [left = 0, right = 0] = halves(by('laminated', 0.3));
+    const [mattLeft = 1, mattRight = 1] = halves(by('matte', 0));
+    expect(right / mattRight).toBeGreaterThan(1.05);
+    expect(left / mattLeft).toBeLessThan(right / mattRight);
+    expect(meanLight(by('taped', 0))).toBeLessThan(meanLight(by('laminated', 0)));
+  });
+
+  it('is darker on one side in uneven light', () => {
+    const { grey, widthPx, heightPx } = renderFrame({ modules: 21, matrix: new Uint8Array(441) }, 160, sharp, near, { ...even, uneven: 0.4 });
+    const middle = Math.floor(heightPx / 2) * widthPx;
+    const at = (share: number): number => linear(grey[middle + Math.round(widthPx * share)] ?? 0);
+    // The symbol lies between a quarter and three quarters of the region, about.
+    expect(at(0.72) / at(0.28)).toBeGreaterThan(1.3);
+    expect(at(0.5) / 0.82).toBeCloseTo(1, 1);
+  });
+
+  it('is noisier in the dark, and blurred by a hand that moves then', () => {
+    const wall = { modules: 21, matrix: new Uint8Array(441) };
+    const sigma = (light: Scene['light']): number => {
+      const { grey, widthPx, heightPx } = renderFrame(wall, 160, { ...sharp, noiseGrey: 6 }, near, { ...even, light });
+      const middle = Array.from(grey.subarray(Math.floor(heightPx / 2) * widthPx + widthPx / 2 - 40, Math.floor(heightPx / 2) * widthPx + widthPx / 2 + 40));
+      const mean = middle.reduce((sum, level) => sum + level, 0) / middle.length;
+      return Math.sqrt(middle.reduce((sum, level) => sum + (level - mean) ** 2, 0) / middle.length);
+    };
+    expect(sigma('dim')).toBeGreaterThan(1.3 * sigma('evening'));
+    const stripes = { modules: 41, matrix: Uint8Array.from({ length: 41 * 41 }, (_, index) => (index % 41) % 2) };
+    const contrast = (light: Scene['light']): number => {
+      const { grey, widthPx, heightPx } = renderFrame(stripes, 164, { ...sharp, blurPx: 0.5 }, { ...near, distanceM: 1.48, handXDegPerS: 2 }, { ...even, light });
+      const middle = grey.subarray(Math.floor(heightPx / 2) * widthPx + Math.floor(widthPx / 2) - 20, Math.floor(heightPx / 2) * widthPx + Math.floor(widthPx / 2) + 20);
+      return Math.max(...middle) - Math.min(...middle);
+    };
+    expect(contrast('dim')).toBeLessThan(contrast('daylight') - 10);
+  });
+
+  it('is out of focus nearer than the nearest focus, by the disc of confusion', () => {
+    const camera = { ...tablet, horizontalFovDeg: 90, nearestFocusM: 0.5 };
+    // 640 px x 1.6 mm x (1/0.25 - 1/0.5) = 2.048 px wide; a quarter of that is its sigma.
+    expect(defocusSigmaPx(camera, 0.25)).toBeCloseTo(0.512, 6);
+    expect(defocusSigmaPx(camera, 0.5)).toBe(0);
+    expect(defocusSigmaPx(camera, 3)).toBe(0);
+  });
+
+  it('loses little to good compression and much to bad', () => {
+    const frame = renderFrame(plan, 120, tablet, { ...still, distanceM: 2 });
+    const lost = (quality: number): number => {
+      const grey = frame.grey.slice();
+      loseAsJpeg(grey, frame.widthPx, frame.heightPx, quality);
+      return Math.sqrt(grey.reduce((sum, level, index) => sum + (level - (frame.grey[index] ?? 0)) ** 2, 0) / grey.length);
+    };
+    expect(lost(100)).toBeLessThan(0.8);
+    expect(lost(60)).toBeGreaterThan(lost(90));
+    expect(renderFrame(plan, 120, { ...tablet, jpegQuality: 40 }, still).grey).not.toEqual(renderFrame(plan, 120, tablet, still).grey);
+    expect(() => lost(0)).toThrow(RangeError);
   });
 
   it('refuses sizes and distances that do not exist', () => {
@@ -111,8 +224,21 @@ describe('the frame', () => {
 describe('predictor', () => {
   it('reaches farther with larger codes and sharper cameras', () => {
     expect(predictReachM(tablet, 200, 33)).toBeCloseTo(2 * predictReachM(tablet, 100, 33), 9);
-    expect(neededPixelsPerModule({ ...tablet, blurPx: 1.2 })).toBeGreaterThan(neededPixelsPerModule(tablet));
-    expect(neededPixelsPerModule({ ...tablet, noiseGrey: 12 })).toBeGreaterThan(neededPixelsPerModule(tablet));
+    for (const engine of readerEngineNames) {
+      const needed = (more: Partial<DeviceProfile>, scene: Scene = usualScene): number => neededPixelsPerModule({ ...tablet, engine, ...more }, 33, scene);
+      expect(needed({ blurPx: 1.2 })).toBeGreaterThan(needed({}));
+      expect(needed({ noiseGrey: 10 })).toBeGreaterThan(needed({}));
+      expect(needed({}, { ...usualScene, light: 'dim' })).toBeGreaterThan(needed({}));
+      expect(needed({}, { ...usualScene, light: 'daylight' })).toBeLessThan(needed({}));
+      expect(needed({}, { ...usualScene, technique: 'grey' })).toBeGreaterThan(needed({}));
+    }
+  });
+
+  it('says how sure it is', () => {
+    const { reachM, readsToM, missesFromM } = foretell(tablet, 120, 33);
+    expect(reachM).toBe(predictReachM(tablet, 120, 33));
+    expect([readsToM / reachM, missesFromM / reachM].map((share) => share.toFixed(2))).toEqual(['0.92', '1.08']);
+    expect(foretell(tablet, 120, 33, usualScene, 0.5).reachM).toBeCloseTo(reachM / 2, 9);
   });
 
   it('chooses a size at which the weakest device is predicted to reach', () => {
@@ -181,8 +307,8 @@ describe('repeatable numbers', () => {
     expect(Math.abs(draws.reduce((sum, value) => sum + value, 0) / draws.length - 0.5)).toBeLessThan(0.02);
     expect(Math.min(...draws)).toBeGreaterThanOrEqual(0);
     expect(Math.max(...draws)).toBeLessThan(1);
-    const normal = normalSource(7);
-    const deviates = Array.from({ length: 4000 }, () => normal());
+    const row = noiseSource(7);
+    const deviates = [...row().subarray(0, 2000), ...row().subarray(0, 2000)];
     expect(Math.abs(Math.sqrt(deviates.reduce((sum, value) => sum + value * value, 0) / deviates.length) - 1)).toBeLessThan(0.05);
   });
 });

@@ -10,6 +10,7 @@ import { inkReflectance, paperReflectance, reflectancesOf, worsePrint } from '..
 import { lookColours, plainLook, type LookDesign } from '../look/look.js';
 import { moduleShapesOf } from '../look/shapes.js';
 import type { SymbolPlan } from '../symbol/plan.js';
+import { techniqueFigures, type PrintTechnique } from './scene.js';
 
 /** What is to be printed; without a look it is black on white. */
 export interface PrintedCode extends Pick<SymbolPlan, 'modules' | 'matrix'>, Partial<Pick<SymbolPlan, 'version' | 'level'>> {
@@ -17,41 +18,63 @@ export interface PrintedCode extends Pick<SymbolPlan, 'modules' | 'matrix'>, Par
 }
 
 export interface Print {
-  readonly side: number;
+  readonly modules: number;
   /** Texels a module along each axis. */
   readonly perModule: number;
-  readonly texels: Float32Array;
-  /** Of the quiet zone around. */
+  /** Texels a side of the symbol. */
+  readonly side: number;
+  /** Reflectance that the ink takes from the ground's, texel by texel. */
+  readonly taken: Float32Array;
+  /** Sums of `taken` over everything above and left of a point, (side + 1) x (side + 1): any box is told by four of them. */
+  readonly integral: Float64Array;
+  /** Reflectance of the quiet zone around. */
   readonly ground: number;
 }
 
-/** Toner spreads beyond the module's edge on each side, in modules. */
-const inkSpread = 1 / 16;
-const finestPerModule = 16;
+/** Fine enough for edges that are rounded; larger symbols have smaller modules on the sensor, and memory is not endless. */
+const texelsFor = (modules: number): number => (modules <= 77 ? 16 : 8);
 
-const known = new WeakMap<Uint8Array, { readonly look: LookDesign | null; readonly levels: readonly Print[] }>();
+const known = new WeakMap<Uint8Array, Map<string, { readonly look: LookDesign | null; readonly print: Print }>>();
 
-/** The print at the resolution that fits the sampling: the coarsest of 16, 8, 4 and 2 texels a module that loses nothing. */
-export function printFor(code: PrintedCode, grid: number, modulesPerPixel: number): Print {
+/** The print as the camera model samples it; made once for each look and technique of a symbol. */
+export function printFor(code: PrintedCode, technique: PrintTechnique): Print {
   const look = code.look ?? null;
-  const before = known.get(code.matrix);
-  const levels = before && before.look === look ? before.levels : coarserLevels(rasterise(code, look ?? plainLook));
-  known.set(code.matrix, { look, levels });
-  const wanted = grid / modulesPerPixel;
-  return levels.findLast((level) => level.perModule >= wanted) ?? (levels[0] as Print);
+  const ofCode = known.get(code.matrix) ?? new Map<string, { look: LookDesign | null; print: Print }>();
+  const before = ofCode.get(technique);
+  if (before && before.look === look) return before.print;
+  const print = rasterise(code, look ?? plainLook, technique);
+  known.set(code.matrix, ofCode.set(technique, { look, print }));
+  return print;
 }
 
-/** The printed symbol, 16 texels a module with the ink spread by one. */
-function rasterise(code: PrintedCode, look: LookDesign): Print {
-  const side = code.modules * finestPerModule;
+/** The printed symbol, its ink spread beyond the modules' edges and as pale as the technique makes it. */
+function rasterise(code: PrintedCode, look: LookDesign, technique: PrintTechnique): Print {
+  const { modules } = code;
+  const perModule = texelsFor(modules);
+  const side = modules * perModule;
   const { ground, inkAt } = tones(look);
-  const texels = new Float32Array(side * side).fill(ground);
-  const spread = ground > inkAt(0) ? inkSpread : 0;
+  const taken = new Float32Array(side * side);
+  const { spread, paler } = techniqueFigures[technique];
+  const grow = ground > inkAt(0) ? spread : 0;
   const centre = centreOf(code, look);
-  const fill = (shape: Box, hole: Box | null): void => fillBox(texels, side, grown(shape, spread), hole && grown(hole, -spread), (x, y) => inkAt(gradientAt(look.way, x, y, code.modules)));
+  const raster = { taken, side, perModule };
+  const fill = (shape: Box, hole: Box | null): void => fillBox(raster, grown(shape, grow), hole && grown(hole, -grow), (x, y) => (ground - inkAt(gradientAt(look.way, x, y, modules))) * (1 - paler));
   for (const { box: shape, hole } of moduleShapesOf(code, look, centre?.covered)) fill(shape, hole);
   if (centre) fill(centre.patch, null);
-  return { side, perModule: finestPerModule, texels, ground };
+  return { modules, perModule, side, taken, integral: integrate(taken, side), ground };
+}
+
+function integrate(taken: Float32Array, side: number): Float64Array {
+  const stride = side + 1;
+  const integral = new Float64Array(stride * stride);
+  for (let y = 0; y < side; y += 1) {
+    let row = 0;
+    for (let x = 0; x < side; x += 1) {
+      row += taken[y * side + x] as number;
+      integral[(y + 1) * stride + x + 1] = (integral[y * stride + x + 1] as number) + row;
+    }
+  }
+  return integral;
 }
 
 function centreOf({ modules, version, level }: PrintedCode, look: LookDesign): { readonly covered: Uint8Array; readonly patch: Box } | null {
@@ -70,32 +93,14 @@ function tones(look: LookDesign): { readonly ground: number; readonly inkAt: (sh
   return { ground, inkAt: (share) => inks[Math.round(share * (inks.length - 1))] ?? inkReflectance };
 }
 
-function fillBox(texels: Float32Array, side: number, shape: Box, hole: Box | null, tone: (x: number, y: number) => number): void {
-  const within = (value: number): number => Math.min(side, Math.max(0, Math.round(value * finestPerModule)));
+function fillBox({ taken, side, perModule }: Pick<Print, 'taken' | 'side' | 'perModule'>, shape: Box, hole: Box | null, tone: (x: number, y: number) => number): void {
+  const within = (value: number): number => Math.min(side, Math.max(0, Math.round(value * perModule)));
   const square = shape.radii.every((radius) => radius === 0);
   for (let y = within(shape.y); y < within(shape.y + shape.height); y += 1) {
-    const py = (y + 0.5) / finestPerModule;
+    const py = (y + 0.5) / perModule;
     for (let x = within(shape.x); x < within(shape.x + shape.width); x += 1) {
-      const px = (x + 0.5) / finestPerModule;
-      if ((square || boxHolds(shape, px, py)) && !(hole && boxHolds(hole, px, py))) texels[y * side + x] = tone(px, py);
+      const px = (x + 0.5) / perModule;
+      if ((square || boxHolds(shape, px, py)) && !(hole && boxHolds(hole, px, py))) taken[y * side + x] = tone(px, py);
     }
   }
-}
-
-function coarserLevels(finest: Print): readonly Print[] {
-  const levels: Print[] = [finest];
-  for (let level = levels[0]; level && level.perModule > 2; level = levels.at(-1)) levels.push(halve(level));
-  return levels;
-}
-
-function halve({ side, perModule, texels, ground }: Print): Print {
-  const half = side / 2;
-  const coarser = new Float32Array(half * half);
-  for (let y = 0; y < half; y += 1) {
-    for (let x = 0; x < half; x += 1) {
-      const at = 2 * y * side + 2 * x;
-      coarser[y * half + x] = ((texels[at] as number) + (texels[at + 1] as number) + (texels[at + side] as number) + (texels[at + side + 1] as number)) / 4;
-    }
-  }
-  return { side: half, perModule: perModule / 2, texels: coarser, ground };
 }

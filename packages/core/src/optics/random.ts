@@ -14,7 +14,7 @@ export function uniformSource(seed: number): () => number {
   };
 }
 
-const tableSize = 8192;
+const tableSize = 65536;
 /** Standard normal deviates by Box-Muller, drawn once: noise looks them up instead of computing logarithms a pixel. */
 const normalTable = (() => {
   const uniform = uniformSource(20261);
@@ -27,9 +27,14 @@ const normalTable = (() => {
   }
   return table;
 })();
+/** The widest frame. */
+const longestRow = 8192;
 
-/** Normal deviates with mean 0 and sigma 1. */
-export function normalSource(seed: number): () => number {
+/** Rows of normal deviates with mean 0 and sigma 1, `longestRow` long at least: stretches of the table that begin anywhere. */
+export function noiseSource(seed: number): () => Float32Array {
   const uniform = uniformSource(seed);
-  return () => normalTable[(uniform() * tableSize) | 0] as number;
+  return () => {
+    const from = (uniform() * (tableSize - longestRow)) | 0;
+    return normalTable.subarray(from, from + longestRow);
+  };
 }

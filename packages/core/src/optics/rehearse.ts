@@ -1,33 +1,33 @@
 /**
- * Finds how far a device reads a printed code, by trials on simulated frames. A trial is an attempt of ten frames
- * with small movements (a third of a second of preview); it reads when any frame reads. Reach is the greatest
- * distance up to which, from the nearest readable distance on, the trials read. Readers are not monotone in distance,
- * so the search walks outwards, coarse first and fine around the limit, and never bisects over untested ground.
+ * Finds how far a device reads a printed code, by trials on simulated frames. Reach is the greatest distance up to which, from
+ * the nearest readable distance on, at least 95 % of trials read. Readers are not monotone in distance, so the search begins
+ * near by, walks outwards, and never bisects over untested ground; only the last step is halved.
  */
-import { firstDifference, type Difference } from '../payload/compare.js';
+import type { Difference } from '../payload/compare.js';
 import type { SymbolPlan } from '../symbol/plan.js';
 import { quietZoneModules } from '../symbol/plan.js';
 import type { LookDesign } from '../look/look.js';
-import { renderFrame, type GreyFrame, type View } from './camera.js';
 import { focalLengthPx, type DeviceProfile } from './device.js';
 import { predictReachM } from './predictor.js';
-import type { PrintedCode } from './print.js';
-import { uniformSource } from './random.js';
-
-/** Reads a frame; null when nothing was found. */
-export type ReadFrame = (frame: GreyFrame) => Promise<string | null>;
+import { usualScene, type Scene } from './scene.js';
+import { errorRate } from './sequential.js';
+import { Trials, type ReadFrame, type TriedDistance } from './trial.js';
 
 export interface RehearsedDevice {
   readonly deviceId: string;
-  /** Every trial read from `fromM` up to here, metres; 0 when none did at any distance. */
+  /** From `fromM` up to here nearly all trials read, metres; 0 when that was so at no distance. */
   readonly reachM: number;
   /** Some trials still read up to here, metres; at least `reachM`. */
   readonly hitAndMissM: number;
   /** What the reader returned when it differed from what was meant; null when all readings agreed. */
   readonly misread: Difference | null;
-  /** The nearest distance at which every trial read: from nearest focus, or where the code fills the picture. Metres. */
+  /** The nearest distance at which it reads: from nearest focus, or where the code fills the picture. Metres. */
   readonly fromM: number;
   readonly frames: number;
+  /** Of each answer at a distance being right, 0 to 1. */
+  readonly confidence: number;
+  /** What was tried, in the order in which it was. */
+  readonly tried: readonly TriedDistance[];
 }
 
 export interface RehearsalOptions {
@@ -36,50 +36,25 @@ export interface RehearsalOptions {
   readonly seed?: number;
   /** How the code looks; black squares on white where it is left out. */
   readonly look?: LookDesign | null;
+  readonly scene?: Scene;
+  /** Turn of the paper, degrees; null or left out for up to 25 to either side. */
+  readonly tiltDeg?: number | null;
 }
 
-const framesPerTrial = 10;
-const trialsAtLimit = 6;
-const trialsOnTheWay = 2;
-/** Frames are taken from up to this turn of the paper: students don't stand exactly in front. Degrees. */
-const largestTiltDeg = 25;
+/** Outwards from there in such steps; the limit is told to a half of the last one. */
+const beginsAt = 0.9;
+const stepOut = 1.09;
+const leastShare = 0.1;
+const trialsOnTheWay = 3;
+const trialsBeyond = 5;
 
 /** Rehearses one device. Null when it was stopped. */
 export async function rehearseDevice(plan: SymbolPlan, sizeMm: number, device: DeviceProfile, read: ReadFrame, options: RehearsalOptions = {}): Promise<RehearsedDevice | null> {
-  const trials = new Trials(plan, sizeMm, device, read, options);
-  const nearestM = nearestDistanceM(plan.modules, sizeMm, device);
-  const expectedM = Math.max(predictReachM(device, sizeMm, plan.modules), nearestM * 1.2);
-  let fromM = 0;
-  let reachM = 0;
-  let hitAndMissM = 0;
-  let missedM = 0;
-  for (const [distanceM, count] of wayOut(nearestM, expectedM)) {
-    const rate = await trials.rateAt(distanceM, count);
-    if (rate === null) return null;
-    if (rate > 0) hitAndMissM = distanceM;
-    if (rate === 1 && missedM === 0) {
-      if (reachM === 0) fromM = distanceM;
-      reachM = distanceM;
-    } else if (reachM > 0 && missedM === 0) missedM = distanceM;
-    // Too near, a reader can be lost in the noise of large modules; a student steps back, so the way goes on.
-    // What has read nowhere up to the expected limit does not begin to beyond it.
-    if (rate === 0 && (reachM > 0 || distanceM >= expectedM)) break;
-  }
-  if (missedM > 0) {
-    const middleM = (reachM + missedM) / 2;
-    const rate = await trials.rateAt(middleM, trialsAtLimit);
-    if (rate === null) return null;
-    if (rate === 1) reachM = middleM;
-    if (rate > 0) hitAndMissM = Math.max(hitAndMissM, middleM);
-  }
-  return {
-    deviceId: device.id,
-    reachM: round2(reachM),
-    hitAndMissM: round2(Math.max(hitAndMissM, reachM)),
-    fromM: round2(fromM),
-    misread: trials.misread,
-    frames: trials.frames,
-  };
+  const { stopped = () => false, seed = 1, look = null, scene = usualScene, tiltDeg = null } = options;
+  const trials = new Trials({ code: { ...plan, look }, sizeMm, device, scene, tiltDeg }, read, stopped, seed);
+  const search = new ReachSearch(trials, nearestDistanceM(plan.modules, sizeMm, device), predictReachM(device, sizeMm, plan.modules));
+  const found = await search.run();
+  return found && { deviceId: device.id, ...found, misread: trials.misread, frames: trials.frames, confidence: 1 - errorRate, tried: trials.tried.map(({ distanceM, ...counts }) => ({ distanceM: round2(distanceM), ...counts })) };
 }
 
 /** Where the code and its quiet zone fill nine tenths of the picture's height, or the nearest focus. Metres. */
@@ -88,66 +63,103 @@ export function nearestDistanceM(modules: number, sizeMm: number, device: Device
   return Math.max(device.nearestFocusM, (focalLengthPx(device) * wholeMm) / (device.previewHeightPx * 0.9) / 1000);
 }
 
-/** Distances from near to far with the trials each gets: few where it surely reads, many around the expected limit. */
-function wayOut(nearestM: number, expectedM: number): readonly (readonly [number, number])[] {
-  const way: [number, number][] = [[nearestM, 1]];
-  for (const share of [0.4, 0.75]) way.push([expectedM * share, trialsOnTheWay]);
-  for (let share = 0.85; share < 2.4; share += share < 1.25 ? 0.08 : 0.16) way.push([expectedM * share, trialsAtLimit]);
-  return way.filter(([distanceM], index) => index === 0 || distanceM > nearestM);
-}
+type Found = Pick<RehearsedDevice, 'reachM' | 'hitAndMissM' | 'fromM'>;
 
-/** The view of one frame of a trial: the hand moves by parts of pixels and a few degrees. */
-export function trialView(distanceM: number, trialTiltDeg: number, uniform: () => number): View {
-  const around = (width: number): number => (uniform() - 0.5) * width;
-  return {
-    distanceM: distanceM * (1 + around(0.02)),
-    tiltDeg: trialTiltDeg + around(4),
-    rollDeg: around(12),
-    shiftXPx: around(40),
-    shiftYPx: around(30),
-    seed: Math.floor(uniform() * 2 ** 31),
-  };
-}
+class Stopped extends Error {}
 
-class Trials {
-  frames = 0;
-  misread: Difference | null = null;
-  private readonly uniform: () => number;
-  private readonly printed: PrintedCode;
-
+class ReachSearch {
   constructor(
-    private readonly plan: SymbolPlan,
-    private readonly sizeMm: number,
-    private readonly device: DeviceProfile,
-    private readonly read: ReadFrame,
-    private readonly options: RehearsalOptions,
-  ) {
-    this.uniform = uniformSource(options.seed ?? 1);
-    this.printed = { ...plan, look: options.look ?? null };
+    private readonly trials: Trials,
+    private readonly nearestM: number,
+    private readonly predictedM: number,
+  ) {}
+
+  async run(): Promise<Found | null> {
+    try {
+      return await this.search();
+    } catch (error) {
+      if (error instanceof Stopped) return null;
+      throw error;
+    }
   }
 
-  /** Share of trials that read, 0 to 1; gives up early once it is clear that the limit lies nearer. Null when stopped. */
-  async rateAt(distanceM: number, count: number): Promise<number | null> {
-    let read = 0;
-    for (let trial = 0; trial < count; trial += 1) {
-      if (this.options.stopped?.()) return null;
-      if (await this.trial(distanceM)) read += 1;
-      else if (read === 0 && trial === 2) return 0;
+  private async search(): Promise<Found> {
+    const expectedM = Math.max(this.predictedM, this.nearestM * 1.1);
+    const fromM = await this.begin(expectedM);
+    if (fromM === null) return { reachM: 0, hitAndMissM: round2(await this.hitsBeyond(this.nearestM, 0)), fromM: 0 };
+    let [reachM, missedM] = await this.walk(fromM, expectedM);
+    if (missedM !== null) {
+      const middleM = Math.sqrt(reachM * missedM);
+      if (await this.readsAt(middleM)) reachM = middleM;
+      else missedM = middleM;
     }
-    return read / count;
+    return { reachM: round2(reachM), hitAndMissM: round2(await this.hitsBeyond(missedM ?? reachM * stepOut, reachM)), fromM: round2(fromM) };
   }
 
-  private async trial(distanceM: number): Promise<boolean> {
-    const tiltDeg = this.uniform() * largestTiltDeg;
-    for (let frame = 0; frame < framesPerTrial; frame += 1) {
-      this.frames += 1;
-      const text = await this.read(renderFrame(this.printed, this.sizeMm, this.device, trialView(distanceM, tiltDeg, this.uniform)));
-      if (text === null) continue;
-      const difference = firstDifference(this.plan.payload, text);
-      if (difference === null) return true;
-      this.misread ??= difference;
+  /** The nearest distance at which it reads; too near, a reader can be lost in the noise of large modules. Null where there is none. */
+  private async begin(expectedM: number): Promise<number | null> {
+    for (let distanceM = this.nearestM; distanceM <= expectedM; distanceM = Math.max(distanceM * 1.35, expectedM * 0.3)) if (await this.allAt(distanceM)) return distanceM;
+    // Far less than was expected: from where it is reached at last, inwards.
+    for (let share = beginsAt; share > leastShare; share /= 1.25) {
+      const distanceM = expectedM * share;
+      if (distanceM > this.nearestM && (await this.readsAt(distanceM))) return distanceM;
     }
-    return false;
+    return null;
+  }
+
+  /** Outwards to where it no longer reads: the last that read, and the first that did not. */
+  private async walk(fromM: number, expectedM: number): Promise<readonly [number, number | null]> {
+    let reachM = fromM;
+    for (const share of [0.5, beginsAt]) {
+      const distanceM = expectedM * share;
+      if (distanceM <= reachM) continue;
+      if (!(await (share === beginsAt ? this.readsAt(distanceM) : this.surelyAt(distanceM)))) return this.inwards(reachM, distanceM);
+      reachM = distanceM;
+    }
+    for (let distanceM = reachM * stepOut; distanceM < expectedM * 4; distanceM *= stepOut) {
+      if (!(await this.readsAt(distanceM))) return [reachM, distanceM];
+      reachM = distanceM;
+    }
+    return [reachM, null];
+  }
+
+  /** Between a distance that read and a far one that did not, step by step from the near one. */
+  private async inwards(readM: number, missedM: number): Promise<readonly [number, number]> {
+    let reachM = readM;
+    for (let distanceM = Math.max(reachM * stepOut, missedM * 0.6); distanceM < missedM; distanceM *= stepOut) {
+      if (!(await this.readsAt(distanceM))) return [reachM, distanceM];
+      reachM = distanceM;
+    }
+    return [reachM, missedM];
+  }
+
+  /** How far some trials still read. */
+  private async hitsBeyond(fromM: number, reachM: number): Promise<number> {
+    let hitM = reachM;
+    for (let distanceM = fromM; distanceM < fromM * 3; distanceM *= stepOut) {
+      const any = await this.trials.anyAt(distanceM, trialsBeyond);
+      if (any === null) throw new Stopped();
+      if (!any) break;
+      hitM = distanceM;
+    }
+    return hitM;
+  }
+
+  /** Well within reach a few trials that all read are enough; if one is lost, it is looked into as anywhere. */
+  private async surelyAt(distanceM: number): Promise<boolean> {
+    return (await this.allAt(distanceM)) || this.readsAt(distanceM);
+  }
+
+  private async allAt(distanceM: number): Promise<boolean> {
+    const all = await this.trials.allAt(distanceM, trialsOnTheWay);
+    if (all === null) throw new Stopped();
+    return all;
+  }
+
+  private async readsAt(distanceM: number): Promise<boolean> {
+    const verdict = await this.trials.verdictAt(distanceM);
+    if (verdict === null) throw new Stopped();
+    return verdict === 'reads';
   }
 }
 

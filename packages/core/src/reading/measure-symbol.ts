@@ -3,7 +3,7 @@
  * span. Grey levels are not reflectances (nobody knows the light), so contrast is a share of the lightest, and is said so.
  */
 import { linear } from '../look/colour.js';
-import type { GreyFrame } from '../optics/camera.js';
+import type { GreyFrame } from '../optics/sensor.js';
 import { quietZoneModules } from '../symbol/plan.js';
 
 export interface Point {

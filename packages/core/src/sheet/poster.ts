@@ -71,9 +71,13 @@ export function largestPosterCodeMm(paper: PaperFormat, modules: number, { left,
   return Math.floor(modules * Math.min((page.widthMm - 8) / (left + modules + right), (page.heightMm - forTextMm) / (top + modules + bottom)));
 }
 
-/** Side of the symbol in mm on a poster, so that every device reads from `distanceM`, in that look; as large as the paper holds where that is less. */
-export function posterCodeMm({ modules, surround }: Pick<CodeDrawing, 'modules' | 'surround'>, look: LookDesign, paper: PaperFormat, distanceM: number, devices: readonly DeviceProfile[]): number {
-  return sizeForDistanceMm(modules, distanceM / reachShareOf(look), devices, largestPosterCodeMm(paper, modules, surround));
+/**
+ * Side of the symbol in mm on a poster, so that every device reads from `distanceM`, in that look; as large as the paper holds
+ * where that is less. @param chosenMm a size that was chosen by hand; null to compute it
+ */
+export function posterCodeMm({ modules, surround }: Pick<CodeDrawing, 'modules' | 'surround'>, look: LookDesign, paper: PaperFormat, distanceM: number, devices: readonly DeviceProfile[], chosenMm: number | null = null): number {
+  const largestMm = largestPosterCodeMm(paper, modules, surround);
+  return chosenMm === null ? sizeForDistanceMm(modules, distanceM / reachShareOf(look), devices, largestMm) : Math.min(chosenMm, largestMm);
 }
 
 /** Lays out a poster. Boxes never overlap and stay inside the page. */

@@ -1,0 +1,86 @@
+/**
+ * Light that falls on each pixel of a region. Usually from a print that is unsharp already, one look-up a pixel; averaging
+ * points of the sharp print, which everybody can check, is kept as the measure of that (tests and bench).
+ */
+import { borderModules, surroundings, type BlurredPrint } from './blurred-print.js';
+import { blur, type Spread } from './lens.js';
+import type { Print } from './print.js';
+import type { Projection } from './projection.js';
+
+/** What is seen of an unsharp print, straight between its texels, row by row: its light, or the grey levels of that. */
+export function sampleBlurred(texels: Float32Array, { perModule, side }: BlurredPrint, { inverse, widthPx, heightPx }: Projection): Float32Array {
+  const [a, b, c, d, e, f, g, h, i] = inverse;
+  const seen = new Float32Array(widthPx * heightPx);
+  // Texels have their light at their middle; beyond the border there is wall, as at its last texel.
+  const offset = borderModules * perModule - 0.5;
+  const last = side - 1.001;
+  let at = 0;
+  for (let y = 0.5; y < heightPx; y += 1) {
+    const u0 = b * y + c;
+    const v0 = e * y + f;
+    const w0 = h * y + i;
+    for (let x = 0.5; x < widthPx; x += 1, at += 1) {
+      const w = perModule / (g * x + w0);
+      let u = (a * x + u0) * w + offset;
+      let v = (d * x + v0) * w + offset;
+      u = u < 0 ? 0 : u > last ? last : u;
+      v = v < 0 ? 0 : v > last ? last : v;
+      const iu = u | 0;
+      const iv = v | 0;
+      const shareU = u - iu;
+      const texel = iv * side + iu;
+      const upper = texels[texel] as number;
+      const lower = texels[texel + side] as number;
+      const first = upper + shareU * ((texels[texel + 1] as number) - upper);
+      seen[at] = first + (v - iv) * (lower + shareU * ((texels[texel + side + 1] as number) - lower) - first);
+    }
+  }
+  return seen;
+}
+
+/** From the sharp print by so many points a pixel along each axis: the lens spreads the points, the pixels take their means. */
+export function samplePoints({ modules, perModule, side, taken, ground }: Print, { inverse, widthPx, heightPx }: Projection, spread: Spread, slope: number, pointsAcross: number): Float32Array {
+  const [a, b, c, d, e, f, g, h, i] = inverse;
+  const [width, height] = [widthPx * pointsAcross, heightPx * pointsAcross];
+  const points = new Float32Array(width * height);
+  for (let at = 0; at < points.length; at += 1) {
+    const [x, y] = [((at % width) + 0.5) / pointsAcross, (Math.floor(at / width) + 0.5) / pointsAcross];
+    const w = 1 / (g * x + h * y + i);
+    const u = (a * x + b * y + c) * w;
+    const v = (d * x + e * y + f) * w;
+    let value = surroundings(u, v, modules, ground);
+    if (u >= 0 && v >= 0 && u < modules && v < modules) value -= taken[((v * perModule) | 0) * side + ((u * perModule) | 0)] as number;
+    points[at] = value * (1 + slope * Math.max(-1, Math.min(1, (2 * u) / modules - 1)));
+  }
+  blur(points, width, height, { x: spread.x * pointsAcross, y: spread.y * pointsAcross });
+  const light = new Float32Array(widthPx * heightPx);
+  for (let at = 0; at < points.length; at += 1) {
+    const pixel = Math.floor(at / width / pointsAcross) * widthPx + Math.floor((at % width) / pointsAcross);
+    light[pixel] = (light[pixel] as number) + (points[at] as number) / (pointsAcross * pointsAcross);
+  }
+  return light;
+}
+
+/** Width of a lamp's image against the code's side, as sigma. */
+const glareSigma = 0.18;
+
+/** A lamp that a glossy surface mirrors: reflectance added at its middle, and where that is, in modules from the symbol's corner. */
+export interface Glare {
+  readonly gloss: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Adds it to linear light, in place. */
+export function addGlare(light: Float32Array, modules: number, { inverse, widthPx, heightPx }: Projection, { gloss, x: glareX, y: glareY }: Glare): void {
+  const [a, b, c, d, e, f, g, h, i] = inverse;
+  const spread = 1 / (2 * (glareSigma * modules) ** 2);
+  let at = 0;
+  for (let y = 0.5; y < heightPx; y += 1) {
+    for (let x = 0.5; x < widthPx; x += 1, at += 1) {
+      const w = 1 / (g * x + h * y + i);
+      const mirrored = gloss * Math.exp(-(((a * x + b * y + c) * w - glareX) ** 2 + ((d * x + e * y + f) * w - glareY) ** 2) * spread);
+      light[at] = Math.min(1, (light[at] as number) + mirrored);
+    }
+  }
+}
