@@ -1,10 +1,15 @@
-import type { DeviceProfile, ScannerAct, ScannerProfile } from '@hapset/core';
+import type { DeviceFigures, DeviceProfile, ScannerProfile } from '@hapset/core';
 
 export interface DeviceView extends DeviceProfile, ScannerProfile {
   /** How many the school has; null for those that students bring. */
   readonly count: number | null;
+  readonly jpegQuality: number | null;
 }
 
-export interface ChangeDevice {
-  readonly actsOn: readonly ScannerAct[];
+export interface CreateDevice extends DeviceFigures {
+  readonly name: string;
+  readonly count: number | null;
 }
+
+/** What is left out stays as it is. */
+export type ChangeDevice = Partial<CreateDevice>;

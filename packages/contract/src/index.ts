@@ -13,6 +13,7 @@ export * from './readiness.js';
 export * from './lesson.js';
 export * from './health.js';
 export * from './inspection.js';
+export * from './rehearsal.js';
 export * from './look.js';
 export * from './picture.js';
 export * from './short-link.js';

@@ -4,7 +4,7 @@
  */
 import type { AccessCheckView, AskLinkCheck, EarlierCheck, LinkCheckAsked, LinkCheckView, NewsItem } from './access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './account.js';
-import type { ChangeDevice, DeviceView } from './device.js';
+import type { ChangeDevice, CreateDevice, DeviceView } from './device.js';
 import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
 import type { HealthView } from './health.js';
 import type { CodeInspection, InspectCode, VisitorRights } from './inspection.js';
@@ -13,6 +13,7 @@ import type { ShowWebPicture } from './picture.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
 import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
+import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './rehearsal.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
 import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
 import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './tryout.js';
@@ -46,7 +47,9 @@ export const routes = {
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
   onPaper: route<AddressesOnPaper>('GET', '/api/school/on-paper', 'administrator'),
   devices: route<readonly DeviceView[]>('GET', '/api/devices'),
+  createDevice: route<DeviceView, CreateDevice>('POST', '/api/devices', 'administrator'),
   changeDevice: route<DeviceView, ChangeDevice>('PATCH', '/api/devices/:deviceId', 'administrator'),
+  removeDevice: route<null>('DELETE', '/api/devices/:deviceId', 'administrator'),
   classes: route<readonly SchoolClassView[]>('GET', '/api/classes'),
   createClass: route<SchoolClassView, CreateSchoolClass>('POST', '/api/classes'),
   changeClass: route<SchoolClassView, ChangeSchoolClass>('PATCH', '/api/classes/:classId'),
@@ -147,6 +150,8 @@ export const routes = {
   previewSymbol: route<SymbolPreview, PreviewSymbol>('POST', '/api/symbols/preview'),
 
   /** What a code that was read is among one's own. */
+  askRehearsal: route<RehearsalAsked, AskRehearsal>('POST', '/api/rehearsals'),
+  askedRehearsal: route<AskedRehearsalView>('GET', '/api/rehearsals/:rehearsalId'),
   inspectCode: route<CodeInspection, InspectCode>('POST', '/api/inspections'),
   visitorRights: route<VisitorRights>('GET', '/api/visitor-inspections', 'anyone'),
   askVisitorInspection: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/visitor-inspections', 'anyone'),

@@ -78,6 +78,7 @@ export { contrastOf, contrastVerdict, prints, type Contrast, type ContrastVerdic
 export { centreLeaves, largestCentre, spareRepair, type SpareRepair } from './symbol/spare-repair.js';
 
 export { weakestDevice } from './symbol/figures.js';
+export { genericDevices, genericFigures, type DeviceFigures, type GenericDevice } from './optics/device-profiles.js';
 export { focalLengthPx, pixelsPerModule, readerEngineNames, type DeviceProfile, type ReaderEngineName } from './optics/device.js';
 export { foretell, neededPixelsPerModule, neededSizeMm, predictReachM, sizeForDistanceMm, smallestPosterCodeMm, type Foretold } from './optics/predictor.js';
 export { renderFrame } from './optics/camera.js';

@@ -15,6 +15,7 @@ import { LookPicture } from '../look/look-picture.entity.js';
 import { Look } from '../look/look.entity.js';
 import { Material } from '../material/material.entity.js';
 import { Rehearsal } from '../rehearsal/rehearsal.entity.js';
+import { AskedRehearsal } from '../rehearsal/asked-rehearsal.entity.js';
 import { ScheduledOpening } from '../opening-schedule/scheduled-opening.entity.js';
 import { SchoolClass } from '../school-class/school-class.entity.js';
 import { School } from '../school/school.entity.js';
@@ -39,7 +40,7 @@ import { Visitors1796000000000 } from './migrations/1796000000000-visitors.js';
 import { Rehearsals1797000000000 } from './migrations/1797000000000-rehearsals.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, Tryout, Look, LookPicture];
+export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, AskedRehearsal, Sheet, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, Tryout, Look, LookPicture];
 export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000, ShortLinks1794000000000, Looks1795000000000, Visitors1796000000000, Rehearsals1797000000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

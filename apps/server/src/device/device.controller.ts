@@ -1,7 +1,7 @@
-import { Body, Controller, Get, Param, Patch } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Param, Patch, Post } from '@nestjs/common';
 import type { DeviceView } from '@hapset/contract';
 import { AdministratorOnly } from '../ownership/access.decorators.js';
-import { ChangeDeviceDto } from './device.dto.js';
+import { ChangeDeviceDto, CreateDeviceDto } from './device.dto.js';
 import { DeviceService } from './device.service.js';
 import { toDeviceView } from './device.view.js';
 
@@ -15,8 +15,21 @@ export class DeviceController {
   }
 
   @AdministratorOnly()
+  @Post()
+  async create(@Body() body: CreateDeviceDto): Promise<DeviceView> {
+    return toDeviceView(await this.devices.create(body));
+  }
+
+  @AdministratorOnly()
   @Patch(':deviceId')
-  async change(@Param('deviceId') deviceId: string, @Body() { actsOn }: ChangeDeviceDto): Promise<DeviceView> {
-    return toDeviceView(await this.devices.change(deviceId, actsOn));
+  async change(@Param('deviceId') deviceId: string, @Body() body: ChangeDeviceDto): Promise<DeviceView> {
+    return toDeviceView(await this.devices.change(deviceId, body));
+  }
+
+  @AdministratorOnly()
+  @Delete(':deviceId')
+  async remove(@Param('deviceId') deviceId: string): Promise<null> {
+    await this.devices.remove(deviceId);
+    return null;
   }
 }

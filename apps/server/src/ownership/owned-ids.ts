@@ -14,6 +14,7 @@ const ownQueries: Readonly<Record<string, string>> = {
   fileId: 'SELECT 1 FROM kept_files WHERE id = ? AND owner_id = ?',
   accessCheckId: 'SELECT 1 FROM access_checks JOIN materials ON materials.id = access_checks.material_id WHERE access_checks.id = ? AND materials.owner_id = ?',
   linkCheckId: 'SELECT 1 FROM access_checks WHERE id = ? AND material_id IS NULL AND asked_by_id = ?',
+  rehearsalId: 'SELECT 1 FROM asked_rehearsals WHERE id = ? AND asked_by_id = ?',
   tryoutId: 'SELECT 1 FROM tryouts JOIN materials ON materials.id = tryouts.material_id WHERE tryouts.id = ? AND materials.owner_id = ?',
   sheetId: 'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
 };

@@ -1,5 +1,5 @@
-import { fillPath, routes, type FileView, type LinkCheckAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetView, type TryoutView } from '@hapset/contract';
-import { plainLook } from '@hapset/core';
+import { fillPath, routes, type FileView, type LinkCheckAsked, type RehearsalAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetView, type TryoutView } from '@hapset/contract';
+import { genericFigures, plainLook } from '@hapset/core';
 import type { Router } from 'express';
 import { newId } from '../database/columns.js';
 import { link, Scene, words } from '../test/scene.js';
@@ -15,6 +15,7 @@ const bodies: Bodies = {
   changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', publicAddress: 'http://a.example', shortLinkHost: null, visitorNetworks: [], version: 1 }),
   createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
   changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
+  createDevice: () => ({ name: 'x', count: null, ...genericFigures['current-phone'] }),
   changeDevice: () => ({ actsOn: ['link'] }),
   keepService: ({ serviceId = '' }) => ({ description: { id: serviceId, name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] }, version: null }),
   tryService: () => ({ description: { id: 'x', name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] }, link: 'ftp://a.example' }),
@@ -35,6 +36,7 @@ const bodies: Bodies = {
   tellTryout: () => ({ deviceId: null, outcome: 'as-meant' }),
   changeTryout: () => ({ deviceId: null }),
   previewSymbol: () => ({ payload: 'x' }),
+  askRehearsal: () => ({ payload: 'x', sizeMm: 100, device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' } }),
   inspectCode: () => ({ payload: 'x' }),
   createLook: () => ({ name: 'x', design: plainLook }),
   changeLook: () => ({ name: 'x', design: plainLook, version: 1 }),
@@ -71,8 +73,9 @@ describe('who may call what', () => {
     const look = await scene.server.ok<LookView>('Maren', 'POST', '/api/looks', { name: 'Ours', design: plainLook });
     const lookPicture = await scene.server.ok<LookPictureView>('Maren', 'POST', '/api/look-pictures', { uploadId: await uploaded(scene, await smallPng()) });
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
+    const { id: rehearsalId } = await scene.server.ok<RehearsalAsked>('Maren', 'POST', '/api/rehearsals', { payload: 'x', sizeMm: 100, device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' } });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
+    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, rehearsalId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 

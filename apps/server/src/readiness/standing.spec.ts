@@ -10,7 +10,7 @@ import { PlannedSymbols } from '../symbol/planned-symbols.js';
 import { toCarriable } from '../material/material-address.js';
 import { distanceWithoutLessonM, planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
 
-const tablet: DeviceView = { id: 't', name: 'Tablets', count: 12, previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing', actsOn: scannerActs };
+const tablet: DeviceView = { id: 't', name: 'Tablets', count: 12, previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, jpegQuality: null, engine: 'zxing', actsOn: scannerActs };
 const laptop: DeviceView = { ...tablet, id: 'l', name: 'Laptops', horizontalFovDeg: 70 };
 const devices = [tablet, laptop];
 

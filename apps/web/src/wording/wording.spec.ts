@@ -1,5 +1,5 @@
 import { lookMakers, lookOrigins, mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
-import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, gradientWays, grains, lightLevels, limitingCauses, lookReasons, materialKinds, moduleShapes, openingProblems, printTechniques, readerEngineNames, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
+import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, genericDevices, gradientWays, grains, lightLevels, limitingCauses, lookReasons, materialKinds, moduleShapes, openingProblems, printTechniques, readerEngineNames, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -15,6 +15,7 @@ import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.
 import { finderShapeWords, frameWords, gradientWayWords, lookMakerWords, lookOriginWords, lookReasonWords, moduleShapeWords } from './looks.js';
 import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
 import { causeWords, causesListed, engineWords, lightWords, readerWords, surfaceWords, techniqueWords } from './rehearsal.js';
+import { genericWords } from './devices.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
 
@@ -51,6 +52,7 @@ describe('every reason has words', () => {
   });
   it('readers, scenes and what limits', () => {
     expectWords(engineWords, readerEngineNames);
+    expectWords(genericWords, genericDevices);
     expectWords(readerWords, readerEngineNames);
     expectWords(lightWords, lightLevels);
     expectWords(techniqueWords, printTechniques);

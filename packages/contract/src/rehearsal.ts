@@ -1,0 +1,50 @@
+import type { Difference, ReaderEngineName, Scene } from '@hapset/core';
+
+/** A rehearsal that belongs to no material, for scripts: a code at a size, and one camera. */
+export interface AskRehearsal {
+  readonly payload: string;
+  /** Side of the symbol without quiet zone, millimetres. */
+  readonly sizeMm: number;
+  readonly device: AskedCamera;
+  /** A laser print on a wall in the evening where it is left out. */
+  readonly scene?: Scene;
+}
+
+export interface AskedCamera {
+  /** Preview stream, pixels; 16:9 where no height is given. */
+  readonly widthPx: number;
+  readonly heightPx?: number;
+  /** Horizontal field of view, degrees. */
+  readonly fovDeg: number;
+  /** Sigma in preview pixels. */
+  readonly blurPx: number;
+  /** Sigma in grey levels 0-255. */
+  readonly noise: number;
+  readonly engine: ReaderEngineName;
+  /** Metres; 0.1 where it is left out. */
+  readonly nearestFocusM?: number;
+}
+
+export interface RehearsalAsked {
+  readonly id: string;
+}
+
+export interface AskedRehearsalView {
+  readonly id: string;
+  readonly state: 'working' | 'done' | 'failed';
+  /** What the predictor said at once, metres. */
+  readonly predictedM: number;
+  /** Null until it is done. */
+  readonly result: AskedRehearsalResult | null;
+}
+
+export interface AskedRehearsalResult {
+  readonly reachM: number;
+  readonly hitAndMissM: number;
+  readonly fromM: number;
+  /** Of each answer at a distance, 0 to 1. */
+  readonly confidence: number;
+  readonly misread: Difference | null;
+  /** In the order of distances. */
+  readonly passRates: readonly { readonly distanceM: number; readonly trials: number; /** Share that read, 0 to 1. */ readonly rate: number }[];
+}
