@@ -46,3 +46,8 @@ export function toY4m(frames: readonly GreyFrame[], widthPx = 1280, heightPx = 7
   });
   return Buffer.concat([Buffer.from(`YUV4MPEG2 W${widthPx} H${heightPx} F10:1 Ip A1:1 C420\n`), ...parts]);
 }
+
+/** Films keep luma from 16 to 235 (Rec. 601); what plays them stretches that again. */
+export function asFilmed(frame: GreyFrame): GreyFrame {
+  return { ...frame, grey: frame.grey.map((level) => 16 + (level * 219) / 255) };
+}

@@ -1,25 +1,21 @@
 /** What makes the devices read that fall short: the size, a coarser code, going nearer; and what else limits them. One click takes it. */
-import { routes, type DeviceView, type MaterialPage, type RehearsalResult } from '@hapset/contract';
+import type { DeviceView, MaterialPage, RehearsalResult } from '@hapset/contract';
 import { sizeThatReadsMm, type AddressCarry, type LimitingCause } from '@hapset/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { type ReactElement, type ReactNode } from 'react';
-import { call } from '../api/client.js';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement, ReactNode } from 'react';
 import { Button } from '../design/button.js';
-import { useNotice } from '../design/notice.js';
-import { useLessonsChanged } from '../lesson/lesson.queries.js';
-import { useChangeMaterial } from '../material/material.queries.js';
 import { metres } from '../wording/figures.js';
-import { wordsFor } from '../wording/problems.js';
 import { causesListed } from '../wording/rehearsal.js';
 import { namesListed } from '../wording/scanners.js';
 import { findLimits } from './rehearse.js';
+import type { Remedies } from './use-remedies.js';
 
 interface Short {
   readonly device: DeviceView;
   readonly result: RehearsalResult;
 }
 
-export function Advice({ page, results }: { readonly page: MaterialPage; readonly results: readonly RehearsalResult[] }): ReactElement | null {
+export function Advice({ page, results, remedies }: { readonly page: MaterialPage; readonly results: readonly RehearsalResult[]; readonly remedies: Remedies }): ReactElement | null {
   const { rehearsal, code } = page;
   const { distanceM, devices } = rehearsal;
   const short = results.flatMap((result): readonly Short[] => {
@@ -33,9 +29,9 @@ export function Advice({ page, results }: { readonly page: MaterialPage; readonl
     <div className="mt-3 rounded-small border border-line px-3.5 py-3 text-[14.5px]">
       <p className="m-0 font-semibold">{`${namesListed(short.map(({ device }) => device.name))} ${short.length === 1 ? 'does' : 'do'} not read it from ${metres(distanceM)}. What helps:`}</p>
       <ul aria-label="What helps" className="m-0 mt-1.5 flex list-none flex-col gap-1.5 p-0">
-        <LargerRow page={page} worst={worst} />
-        <CoarserRow page={page} />
-        <NearerRow page={page} worst={worst} />
+        <LargerRow page={page} worst={worst} remedies={remedies} />
+        <CoarserRow page={page} remedies={remedies} />
+        <NearerRow page={page} worst={worst} remedies={remedies} />
       </ul>
       {limits !== null && limits.length > 0 && <p className="mt-2 mb-0 text-[14px] text-muted">{`${worst.device.name} would read from there ${causesListed(limits)}.`}</p>}
     </div>
@@ -65,75 +61,44 @@ function Row({ children, words, disabled, onTake }: { readonly children: ReactNo
   );
 }
 
-function LargerRow({ page, worst: { result } }: { readonly page: MaterialPage; readonly worst: Short }): ReactElement {
+interface RowProps {
+  readonly page: MaterialPage;
+  readonly worst: Short;
+  readonly remedies: Remedies;
+}
+
+function LargerRow({ page, worst: { result }, remedies: { print, pending } }: RowProps): ReactElement {
   const { sizeMm, largestMm, distanceM } = page.rehearsal;
-  const { take, pending } = usePrintChange(page);
   const wanted = sizeThatReadsMm(sizeMm, result.reachM, distanceM);
   if (wanted === null) return <li>At {sizeMm} mm it is read at no distance, so a larger print alone does not do.</li>;
   if (wanted > largestMm) return <li className="text-muted">{`It would have to be printed ${wanted} mm wide; this paper holds ${Math.floor(largestMm)} mm.`}</li>;
   return (
-    <Row words={`Print it at ${wanted} mm`} disabled={pending} onTake={() => take({ sizeMm: wanted }, `It is printed at ${wanted} mm now, and rehearsed again.`)}>
+    <Row words={`Print it at ${wanted} mm`} disabled={pending} onTake={() => print({ sizeMm: wanted }, `It is printed at ${wanted} mm now, and rehearsed again.`)}>
       {`Printed ${wanted - sizeMm} mm larger it reads from there.`}
     </Row>
   );
 }
 
 /** The rung of the ladder that is read from farthest, where that is another one than is carried now. */
-function CoarserRow({ page: { ladder, code, material } }: { readonly page: MaterialPage }): ReactElement | null {
-  const change = useChangeMaterial(material.id);
-  const notice = useNotice();
+function CoarserRow({ page: { ladder, code }, remedies }: Omit<RowProps, 'worst'>): ReactElement | null {
   const rungs = ladder.rungs.filter(({ kind, figures }) => figures !== null && (kind === 'short-link' || kind === 'trimmed') && figures.modules < (code?.modules ?? 0));
   const best = rungs.reduce<(typeof rungs)[number] | null>((coarsest, rung) => (coarsest === null || (rung.figures?.modules ?? 0) < (coarsest.figures?.modules ?? 0) ? rung : coarsest), null);
   if (!best?.figures) return null;
   const carry = best.kind as AddressCarry;
-  const take = (): void =>
-    change.mutate(
-      { version: material.version, carry },
-      {
-        onSuccess: ({ version }) => notice({ words: 'The code is coarser now, and rehearsed again.', undo: () => change.mutate({ version, carry: material.carry }) }),
-        onError: (error) => notice({ words: wordsFor(error) }),
-      },
-    );
   return (
-    <Row words={carry === 'short-link' ? 'Take the short link' : 'Trim the link'} disabled={change.isPending} onTake={take}>
+    <Row words={carry === 'short-link' ? 'Take the short link' : 'Trim the link'} disabled={remedies.pending} onTake={() => remedies.carry(carry, 'The code is coarser now, and rehearsed again.')}>
       {`${carry === 'short-link' ? 'As a short link' : 'Without what only counts visitors'} its modules are ${Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100)} % larger at the same size.`}
     </Row>
   );
 }
 
 /** Going nearer is the station's own affair: the lesson's other stations stay as they are. */
-function NearerRow({ page, worst: { result } }: { readonly page: MaterialPage; readonly worst: Short }): ReactElement | null {
-  const { take, pending } = usePrintChange(page);
+function NearerRow({ page, worst: { result }, remedies: { print, pending } }: RowProps): ReactElement | null {
   const nearerM = Math.floor(result.reachM * 10) / 10;
   if (!page.station || nearerM < Math.max(0.3, result.fromM)) return null;
   return (
-    <Row words={`Let them stand at ${metres(nearerM)}`} disabled={pending} onTake={() => take({ viewingDistanceM: nearerM }, `Students stand at ${metres(nearerM)} here now.`)}>
+    <Row words={`Let them stand at ${metres(nearerM)}`} disabled={pending} onTake={() => print({ viewingDistanceM: nearerM }, `Students stand at ${metres(nearerM)} here now.`)}>
       {`From ${metres(nearerM)} every device reads it as it is.`}
     </Row>
   );
-}
-
-interface PrintChange {
-  readonly sizeMm?: number | null;
-  readonly viewingDistanceM?: number | null;
-}
-
-/** Size and distance belong to the station where there is one, and can be taken back. */
-export function usePrintChange(page: MaterialPage): { readonly take: (change: PrintChange, words: string) => void; readonly pending: boolean } {
-  const { material, station, rehearsal } = page;
-  const changed = useLessonsChanged();
-  const notice = useNotice();
-  const change = useMutation({
-    mutationFn: ({ wish: { sizeMm, viewingDistanceM }, later }: { readonly wish: PrintChange; readonly later: boolean }): Promise<unknown> => {
-      const step = later ? 1 : 0;
-      return station
-        ? call(routes.changeStation, { params: { stationId: station.stationId }, body: { version: station.version + step, ...(sizeMm !== undefined && { sizeMm }), ...(viewingDistanceM !== undefined && { viewingDistanceM }) } })
-        : call(routes.changeMaterial, { params: { materialId: material.id }, body: { version: material.version + step, ...(sizeMm !== undefined && { sizeMm }) } });
-    },
-    onSettled: changed,
-    onError: (error) => notice({ words: wordsFor(error) }),
-  });
-  const before: PrintChange = { sizeMm: rehearsal.chosenSizeMm, viewingDistanceM: rehearsal.ownDistanceM };
-  const take = (wish: PrintChange, words: string): void => change.mutate({ wish, later: false }, { onSuccess: () => notice({ words, undo: () => change.mutate({ wish: before, later: true }) }) });
-  return { take, pending: change.isPending };
 }

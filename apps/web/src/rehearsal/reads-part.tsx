@@ -7,10 +7,11 @@ import { StateMark } from '../design/state-mark.js';
 import { pagePath } from '../material/page-path.js';
 import { metres } from '../wording/figures.js';
 import { TriedDevices } from '../tryout/tried-devices.js';
-import { Advice, usePrintChange } from './advice.js';
+import { Advice } from './advice.js';
 import { OtherReaders } from './other-readers.js';
 import { ReachLanes } from './reach-lanes.js';
 import type { RehearsalProgress } from './use-rehearsals.js';
+import { useRemedies, type Remedies } from './use-remedies.js';
 
 // Only who looks needs it.
 const CameraView = lazy(() => import('./camera-view.js'));
@@ -19,6 +20,7 @@ const CameraView = lazy(() => import('./camera-view.js'));
 export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; readonly rehearsals: RehearsalProgress }): ReactElement | null {
   const { rehearsal, readiness, code } = page;
   const [looking, setLooking] = useState(false);
+  const remedies = useRemedies(page);
   if (!code) return null;
   const results = rehearsal.results ?? (rehearsals.runningKey === rehearsal.key ? rehearsals.devices : []);
   const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
@@ -61,8 +63,8 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
               )}
               {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
             </p>
-            {rehearsal.results && <Advice page={page} results={rehearsal.results} />}
-            <ByHand page={page} />
+            {rehearsal.results && <Advice page={page} results={rehearsal.results} remedies={remedies} />}
+            <ByHand rehearsal={rehearsal} remedies={remedies} />
             {rehearsal.results && <OtherReaders rehearsal={rehearsal} results={rehearsal.results} />}
             <details className="mt-2 text-[14px]" onToggle={(event) => setLooking(event.currentTarget.open)}>
               <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
@@ -81,16 +83,14 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
 }
 
 /** Size or distance chosen by hand, and the way back. */
-function ByHand({ page }: { readonly page: MaterialPage }): ReactElement | null {
-  const { chosenSizeMm, ownDistanceM, sizeMm } = page.rehearsal;
-  const { take, pending } = usePrintChange(page);
+function ByHand({ rehearsal: { chosenSizeMm, ownDistanceM, sizeMm }, remedies: { print, pending } }: { readonly rehearsal: MaterialPage['rehearsal']; readonly remedies: Remedies }): ReactElement | null {
   if (chosenSizeMm === null && ownDistanceM === null) return null;
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 gap-y-1 text-[14px] text-muted">
       {chosenSizeMm !== null && (
         <>
           <span>The size of {sizeMm} mm was chosen by hand.</span>
-          <Button disabled={pending} onClick={() => take({ sizeMm: null }, 'The size is computed again.')}>
+          <Button disabled={pending} onClick={() => print({ sizeMm: null }, 'The size is computed again.')}>
             Compute the size
           </Button>
         </>
@@ -98,7 +98,7 @@ function ByHand({ page }: { readonly page: MaterialPage }): ReactElement | null 
       {ownDistanceM !== null && (
         <>
           <span>This station has its own distance.</span>
-          <Button disabled={pending} onClick={() => take({ viewingDistanceM: null }, 'Students stand as in the rest of the lesson.')}>
+          <Button disabled={pending} onClick={() => print({ viewingDistanceM: null }, 'Students stand as in the rest of the lesson.')}>
             Take the lesson’s
           </Button>
         </>

@@ -9,7 +9,7 @@ export const readerWords: Readonly<Record<ReaderEngineName, string>> = { zxing: 
 
 export const lightWords: Readonly<Record<LightLevel, string>> = { daylight: 'Daylight', evening: 'Lamps', dim: 'Dim' };
 export const techniqueWords: Readonly<Record<PrintTechnique, string>> = { laser: 'Laser', ink: 'Ink', grey: 'Pale grey' };
-export const surfaceWords: Readonly<Record<Surface, string>> = { matte: 'Bare paper', taped: 'Taped over', laminated: 'Laminated' };
+export const surfaceWords: Readonly<Record<Surface, string>> = { matte: 'Bare', taped: 'Taped', laminated: 'Laminated' };
 
 /** What would make it read, after "It would read from there ". */
 export const causeWords: Readonly<Record<LimitingCause, string>> = {
