@@ -57,7 +57,7 @@ async function takeAll(browser) {
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(300);
   await sideBySide(browser, [intakeReview, await page.screenshot()], 'reviews', { width: 1328, height: 1672, direction: 'column' });
-  for (const name of ['shelf', 'devices']) {
+  for (const name of ['shelf']) {
     await page.goto(`/${name}`);
     await page.getByRole('listitem').first().waitFor();
     await page.waitForTimeout(300);
@@ -66,6 +66,7 @@ async function takeAll(browser) {
   await takeCarries(browser);
   await takeKept(browser);
   await takeLooks(browser);
+  await takeRehearsal(browser);
   await takeInspection(browser);
   await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
@@ -262,6 +263,28 @@ async function takeInspection(browser) {
   await phone.getByRole('button', { name: 'Read another' }).waitFor();
   await page.setViewportSize({ width: 1280, height: 1000 });
   await sideBySide(browser, [await page.screenshot(), await phone.screenshot()], 'inspect', { width: 1742, height: 1048 });
+}
+
+/** A code that falls short, what helps, what a camera sees of it; and a device that is added. */
+async function takeRehearsal(browser) {
+  const page = await newPage(browser, settings);
+  await signIn(page);
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: /Life between the tides/ }).click();
+  await settled(page);
+  await page.getByRole('link', { name: 'Harbour walk, 12 June' }).click();
+  await page.getByRole('list', { name: 'What helps' }).waitFor();
+  await page.getByText('See what the camera sees').click();
+  const slider = page.getByRole('slider', { name: 'Distance' });
+  for (let press = 0; press < 12; press += 1) await slider.press('ArrowLeft');
+  await page.getByText(/^Shared tablets read it in [1-9]\d? of 10 frames/).waitFor({ timeout: 60_000 });
+  const reads = await page.locator('#reads').screenshot();
+  const owner = await newPage(browser, settings);
+  await owner.request.post('/api/session', { data: { email: 'pell.arkwright@fernhollow.example', password: 'low-tide-at-nine' } });
+  await owner.goto('/devices');
+  await owner.getByRole('button', { name: 'Add a device' }).click();
+  await owner.getByText('More: its figures').click();
+  await sideBySide(browser, [reads, await owner.screenshot()], 'rehearsal', { width: 2278, height: 1130 });
 }
 
 /** As the administrator: the school, and one description tried on an editor's link. */

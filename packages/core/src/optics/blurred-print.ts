@@ -1,7 +1,7 @@
 /**
  * The print as it lies in its light, unsharp already by what lens, hand and pixel take of it. Blurring what lies on the sheet
  * instead of what falls on the sensor is the same as long as scale changes little across a code, and it is done once for
- * all frames of about the same scale: a frame costs one look-up a pixel then. Sigmas are taken in steps of 6 %.
+ * all frames of about the same scale: a frame costs one look-up a pixel then. Sigmas are taken in steps of 9 %.
  */
 import { paperReflectance } from '../look/contrast.js';
 import { quietZoneModules } from '../symbol/plan.js';
@@ -33,7 +33,7 @@ export interface SheetSpread {
   readonly down: number;
 }
 
-const stepRatio = Math.log(1.06);
+const stepRatio = Math.log(1.09);
 const finest = 10;
 /** Texels a sigma: between them light is interpolated, which costs a known part of the sigma. */
 const texelsPerSigma = 1.5;

@@ -46,7 +46,7 @@ const beginsAt = 0.9;
 const stepOut = 1.09;
 const leastShare = 0.1;
 const trialsOnTheWay = 3;
-const trialsBeyond = 5;
+const trialsBeyond = 4;
 
 /** Rehearses one device. Null when it was stopped. */
 export async function rehearseDevice(plan: SymbolPlan, sizeMm: number, device: DeviceProfile, read: ReadFrame, options: RehearsalOptions = {}): Promise<RehearsedDevice | null> {
