@@ -53,7 +53,7 @@ export { contentProblems, contentProblemReasons, type ContentProblem, type Conte
 export { contentText } from './payload/content-text.js';
 export { titleFromContent } from './payload/content-title.js';
 export { instantOf } from './time/zoned.js';
-export { firstDifference, type Difference } from './payload/compare.js';
+export { differenceKind, differenceKinds, firstDifference, guessedEncoding, type Difference, type DifferenceKind } from './payload/compare.js';
 
 export { modulesOf } from './symbol/versions.js';
 export { charactersToShrink, chooseSize, planSymbol, errorCorrectionLevels, quietZoneModules, growthLimit, type ErrorCorrectionLevel, type PlanProblem, type SymbolPlan } from './symbol/plan.js';

@@ -21,7 +21,7 @@ async function rehearse({ payload, sizeMm, device, scene }: AskRehearsal): Promi
   return found ? { result: toResult(found) } : { failure: 'stopped' };
 }
 
-rehearse(workerData as AskRehearsal)
+void rehearse(workerData as AskRehearsal)
   .catch((error: unknown): WorkerAnswer => ({ failure: String(error) }))
   .then((answer) => parentPort?.postMessage(answer))
   .finally(() => process.exit(0));

@@ -1,5 +1,6 @@
 import { Dialog as Primitive } from 'radix-ui';
 import type { ReactElement, ReactNode } from 'react';
+import { Button } from './button.js';
 
 interface Props {
   readonly title: string;
@@ -27,5 +28,32 @@ export function Dialog({ title, about, wide = false, onClose, children }: Props)
         </Primitive.Content>
       </Primitive.Portal>
     </Primitive.Root>
+  );
+}
+
+interface EndProps {
+  /** What went wrong, in words; null where nothing did. */
+  readonly failure: string | null;
+  readonly send: string;
+  readonly disabled: boolean;
+  readonly onCancel: () => void;
+}
+
+/** How a form in a dialog ends: what went wrong, the way back, and the way on. */
+export function DialogEnd({ failure, send, disabled, onCancel }: EndProps): ReactElement {
+  return (
+    <>
+      {failure !== null && (
+        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+          {failure}
+        </p>
+      )}
+      <div className="flex justify-end gap-2">
+        <Button onClick={onCancel}>Cancel</Button>
+        <Button type="submit" tone="main" disabled={disabled}>
+          {send}
+        </Button>
+      </div>
+    </>
   );
 }

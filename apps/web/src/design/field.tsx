@@ -62,3 +62,20 @@ export function SelectField({ label, hint, problem, children, ...rest }: FieldFr
     </Frame>
   );
 }
+
+/** One of a few: a select whose choices have words in a table. */
+export function ChoiceField<Choice extends string>({
+  choices,
+  words,
+  ...rest
+}: Omit<Parameters<typeof SelectField>[0], 'children'> & { readonly choices: readonly Choice[]; readonly words: Readonly<Record<Choice, string>> }): ReactElement {
+  return (
+    <SelectField {...rest}>
+      {choices.map((choice) => (
+        <option key={choice} value={choice}>
+          {words[choice]}
+        </option>
+      ))}
+    </SelectField>
+  );
+}

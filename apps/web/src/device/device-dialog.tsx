@@ -2,9 +2,8 @@ import { limits, type CreateDevice, type DeviceView } from '@hapset/contract';
 import { genericDevices, genericFigures, readerEngineNames, type GenericDevice, type ReaderEngineName } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm, type RegisterOptions } from 'react-hook-form';
-import { Button } from '../design/button.js';
-import { Dialog } from '../design/dialog.js';
-import { SelectField, TextField } from '../design/field.js';
+import { Dialog, DialogEnd } from '../design/dialog.js';
+import { ChoiceField, TextField } from '../design/field.js';
 import { figureHints, genericWords } from '../wording/devices.js';
 import { wordsFor } from '../wording/problems.js';
 import { engineWords } from '../wording/rehearsal.js';
@@ -38,13 +37,7 @@ export function DeviceDialog({ device, onClose }: { readonly device: DeviceView 
     <Dialog title={device ? device.name : 'Add a device'} about="A kind of device, as its camera sees while scanning." onClose={onClose}>
       <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(submit)(event)}>
         {!device && (
-          <SelectField label="It is like" {...register('like', { onChange: (event: { target: { value: GenericDevice } }) => copy(event.target.value) })}>
-            {genericDevices.map((generic) => (
-              <option key={generic} value={generic}>
-                {genericWords[generic]}
-              </option>
-            ))}
-          </SelectField>
+          <ChoiceField choices={genericDevices} words={genericWords} label="It is like" {...register('like', { onChange: (event: { target: { value: GenericDevice } }) => copy(event.target.value) })} />
         )}
         <div className="grid gap-4 sm:grid-cols-[1fr_150px]">
           <TextField label="Name" maxLength={limits.nameLength} {...register('name', { validate: (value) => value.trim() !== '' || 'It needs a name.' })} problem={formState.errors.name?.message} />
@@ -57,26 +50,10 @@ export function DeviceDialog({ device, onClose }: { readonly device: DeviceView 
               <TextField key={field} label={label} inputMode="decimal" hint={figureHints[field]} {...register(field, within(least, most, field.startsWith('preview')))} problem={formState.errors[field]?.message} />
             ))}
             <TextField label="Compression quality" inputMode="numeric" hint={figureHints.jpegQuality} {...register('jpegQuality', { validate: (value) => value.trim() === '' || isWithin(value, 1, 100, true) || 'From 1 to 100, or nothing.' })} problem={formState.errors.jpegQuality?.message} />
-            <SelectField label="Its scanner" {...register('engine')}>
-              {readerEngineNames.map((engine) => (
-                <option key={engine} value={engine}>
-                  {engineWords[engine]}
-                </option>
-              ))}
-            </SelectField>
+            <ChoiceField choices={readerEngineNames} words={engineWords} label="Its scanner" {...register('engine')} />
           </div>
         </details>
-        {keep.isError && (
-          <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
-            {wordsFor(keep.error)}
-          </p>
-        )}
-        <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
-          <Button type="submit" tone="main" disabled={keep.isPending}>
-            {device ? 'Keep' : 'Add it'}
-          </Button>
-        </div>
+        <DialogEnd failure={keep.isError ? wordsFor(keep.error) : null} send={device ? 'Keep' : 'Add it'} disabled={keep.isPending} onCancel={onClose} />
       </form>
     </Dialog>
   );

@@ -3,8 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
 import { classesQuery } from '../school-class/school-class.queries.js';
-import { Button } from '../design/button.js';
 import { SelectField, TextField } from '../design/field.js';
+import { DialogEnd } from '../design/dialog.js';
 import { wordsFor } from '../wording/problems.js';
 
 interface Fields {
@@ -57,17 +57,7 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
           problem={formState.errors.viewingDistanceM?.message}
         />
       </div>
-      {error !== null && error !== undefined && (
-        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
-          {wordsFor(error)}
-        </p>
-      )}
-      <div className="flex justify-end gap-2">
-        <Button onClick={onCancel}>Cancel</Button>
-        <Button type="submit" tone="main" disabled={sending}>
-          {send}
-        </Button>
-      </div>
+      <DialogEnd failure={error === null || error === undefined ? null : wordsFor(error)} send={send} disabled={sending} onCancel={onCancel} />
     </form>
   );
 }

@@ -1,7 +1,7 @@
 /** Everything that a look is made of, part by part. */
 import { captionPlaces, finderShapes, firstInkTo, frameForms, gradientWays, lookLimits, moduleShapes, type LookDesign, type LookJudgement } from '@hapset/core';
 import { useId, type ReactElement } from 'react';
-import { SelectField, TextField } from '../design/field.js';
+import { ChoiceField, SelectField, TextField } from '../design/field.js';
 import { Sheet } from '../design/sheet.js';
 import { finderShapeWords, frameWords, gradientWayWords, moduleShapeWords } from '../wording/looks.js';
 import { CentreControls } from './centre-controls.js';
@@ -30,13 +30,7 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
           <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
             <Colour label="Second colour" value={design.inkTo} onChange={(inkTo) => onChange({ inkTo })} />
             <div className="w-48">
-              <SelectField label="Runs" value={design.way} onChange={(event) => onChange({ way: event.target.value as LookDesign['way'] })}>
-                {gradientWays.map((way) => (
-                  <option key={way} value={way}>
-                    {gradientWayWords[way]}
-                  </option>
-                ))}
-              </SelectField>
+              <ChoiceField choices={gradientWays} words={gradientWayWords} label="Runs" value={design.way} onChange={(event) => onChange({ way: event.target.value as LookDesign['way'] })} />
             </div>
           </div>
         )}

@@ -7,7 +7,7 @@ import { useMemo, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSession } from '../account/session.queries.js';
 import { buttonClass } from '../design/button.js';
-import { SelectField } from '../design/field.js';
+import { ChoiceField, SelectField } from '../design/field.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { Menu } from '../design/menu.js';
 import { useNotice } from '../design/notice.js';
@@ -78,13 +78,7 @@ function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: Lo
             </option>
           ))}
       </SelectField>
-      <SelectField label="Who makes looks" value={madeBy} disabled={change.isPending} onChange={(event) => keep({ defaultLookId, madeBy: event.target.value as LookMakers })}>
-        {lookMakers.map((makers) => (
-          <option key={makers} value={makers}>
-            {lookMakerWords[makers]}
-          </option>
-        ))}
-      </SelectField>
+      <ChoiceField choices={lookMakers} words={lookMakerWords} label="Who makes looks" value={madeBy} disabled={change.isPending} onChange={(event) => keep({ defaultLookId, madeBy: event.target.value as LookMakers })} />
     </div>
   );
 }

@@ -1,7 +1,8 @@
 import type { MaterialPage } from '@hapset/contract';
-import { hostNameOf } from '@hapset/core';
-import type { ReactElement } from 'react';
+import { guessedEncoding, hostNameOf } from '@hapset/core';
+import { useMemo, type ReactElement } from 'react';
 import { countWord, percent } from '../wording/figures.js';
+import { differenceSentence } from '../wording/rehearsal.js';
 import { CodePicture } from '../symbol/code-picture.js';
 
 /** The code in sight, what it says letter by letter, and what it depends on. */
@@ -20,11 +21,25 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
         <h2 className="mt-3.5 mb-1 text-[16px]">This code says</h2>
         <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">{code?.payload ?? material.words ?? material.link ?? material.title}</p>
         <p className="mt-1.5 mb-0 text-[13.5px] text-muted">{agreement(rehearsal)}</p>
+        {code && <Guessed text={code.payload} />}
         {page.look.judgement && <SpareRepair share={page.look.judgement.spare.spare} />}
         <h2 className="mt-4 mb-1 text-[16px]">Keeps working as long as</h2>
         <p className="m-0 text-[14px] text-muted">{lifespan(page)}</p>
       </div>
     </aside>
+  );
+}
+
+/** Some readers ignore that the code names its encoding. */
+function Guessed({ text }: { readonly text: string }): ReactElement | null {
+  const guessed = useMemo(() => guessedEncoding(text), [text]);
+  if (guessed === null) return null;
+  return (
+    <details className="mt-1 text-[13.5px] text-muted">
+      <summary className="w-fit cursor-pointer py-1">What a careless reader could show</summary>
+      <p className="m-0 mt-1 max-h-28 overflow-auto font-mono text-[13px] wrap-anywhere">{guessed}</p>
+      <p className="mt-1 mb-0">The code names its encoding; a few readers guess it instead. None of the three here do.</p>
+    </details>
   );
 }
 
@@ -38,7 +53,7 @@ function agreement({ results, devices }: MaterialPage['rehearsal']): string {
   const misread = results.find((result) => result.misread !== null) ?? results.flatMap(({ deviceId, others }) => others.map((other) => ({ deviceId, misread: other.misread }))).find(({ misread: other }) => other !== null);
   if (misread?.misread) {
     const device = devices.find((candidate) => candidate.id === misread.deviceId);
-    return `${device?.name ?? 'A device'} read “${misread.misread.read}” where “${misread.misread.meant}” was meant.`;
+    return `${device?.name ?? 'A device'} read ${differenceSentence(misread.misread)}.`;
   }
   const engines = new Set([...devices.map((device) => device.engine), ...results.flatMap(({ others }) => others.filter(({ reachM }) => reachM > 0).map(({ engine }) => engine))]).size;
   return engines > 1 ? `${countWord(engines)} readers agree, letter by letter.` : 'What was read agrees, letter by letter.';

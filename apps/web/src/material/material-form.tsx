@@ -2,8 +2,8 @@ import { limits, type ChangeMaterial, type DeviceView, type MaterialView } from 
 import { linkKinds, readTags, repairLink, type MaterialKind } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm, useWatch, type Control } from 'react-hook-form';
-import { Button } from '../design/button.js';
-import { SelectField, TextArea, TextField } from '../design/field.js';
+import { ChoiceField, TextArea, TextField } from '../design/field.js';
+import { DialogEnd } from '../design/dialog.js';
 import { LiveCode } from '../symbol/live-code.js';
 import { kindWords } from '../wording/kinds.js';
 
@@ -50,13 +50,7 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
       {material.link !== null && (
         <>
           <TextArea label="Link" rows={2} maxLength={limits.linkLength} hint="A new link is another code: what is on the wall would have to be printed again." {...register('link', needed)} problem={errors.link?.message} />
-          <SelectField label="Kind" {...register('kind')}>
-            {linkKinds.map((kind) => (
-              <option key={kind} value={kind}>
-                {kindWords[kind]}
-              </option>
-            ))}
-          </SelectField>
+          <ChoiceField choices={linkKinds} words={kindWords} label="Kind" {...register('kind')} />
         </>
       )}
       {material.words !== null && (
@@ -68,17 +62,7 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
       <TextField label="What students should do" hint="Printed under the code." maxLength={limits.instructionLength} {...register('instruction', needed)} problem={errors.instruction?.message} />
       {material.pageAddress !== null && <TextField label="Shown to students until" type="date" hint="Leave it empty to show it as long as the server runs." {...register('shownUntil')} />}
       <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
-      {failure !== null && (
-        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
-          {failure}
-        </p>
-      )}
-      <div className="flex justify-end gap-2">
-        <Button onClick={onCancel}>Cancel</Button>
-        <Button type="submit" tone="main" disabled={sending || !formState.isDirty}>
-          Keep the change
-        </Button>
-      </div>
+      <DialogEnd failure={failure} send="Keep the change" disabled={sending || !formState.isDirty} onCancel={onCancel} />
     </form>
   );
 }

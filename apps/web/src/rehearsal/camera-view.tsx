@@ -2,12 +2,12 @@
 import type { DeviceView, MaterialPage } from '@hapset/contract';
 import { foretell, lightLevels, printTechniques, reachShareOf, surfaces, usualScene, type LightLevel, type PrintTechnique, type Scene, type Surface } from '@hapset/core';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
-import { SelectField } from '../design/field.js';
+import { ChoiceField, SelectField } from '../design/field.js';
 import { Slider } from '../design/slider.js';
 import { StateMark } from '../design/state-mark.js';
 import type { SeenAttempt, SeenReading } from '../reader/reader.messages.js';
 import { metres } from '../wording/figures.js';
-import { lightWords, readerWords, surfaceWords, techniqueWords } from '../wording/rehearsal.js';
+import { differenceSentence, lightWords, readerWords, surfaceWords, techniqueWords } from '../wording/rehearsal.js';
 import { useAttempt } from './use-attempt.js';
 
 export default function CameraView({ page: { rehearsal, code } }: { readonly page: MaterialPage }): ReactElement | null {
@@ -38,27 +38,9 @@ export default function CameraView({ page: { rehearsal, code } }: { readonly pag
         <Slider label="Distance" words={metres(distanceM)} value={distanceM} min={0.2} max={mostM} step={0.05} onChange={setDistanceM} />
         <Slider label="Turn of the paper" words={`${tiltDeg}°`} value={tiltDeg} min={0} max={60} step={1} onChange={setTiltDeg} />
         <div className="grid grid-cols-3 gap-3">
-          <SelectField label="Light" value={scene.light} onChange={(event) => setScene({ ...scene, light: event.target.value as LightLevel })}>
-            {lightLevels.map((light) => (
-              <option key={light} value={light}>
-                {lightWords[light]}
-              </option>
-            ))}
-          </SelectField>
-          <SelectField label="Print" value={scene.technique} onChange={(event) => setScene({ ...scene, technique: event.target.value as PrintTechnique })}>
-            {printTechniques.map((technique) => (
-              <option key={technique} value={technique}>
-                {techniqueWords[technique]}
-              </option>
-            ))}
-          </SelectField>
-          <SelectField label="Surface" value={scene.surface} onChange={(event) => setScene({ ...scene, surface: event.target.value as Surface })}>
-            {surfaces.map((surface) => (
-              <option key={surface} value={surface}>
-                {surfaceWords[surface]}
-              </option>
-            ))}
-          </SelectField>
+          <ChoiceField choices={lightLevels} words={lightWords} label="Light" value={scene.light} onChange={(event) => setScene({ ...scene, light: event.target.value as LightLevel })} />
+          <ChoiceField choices={printTechniques} words={techniqueWords} label="Print" value={scene.technique} onChange={(event) => setScene({ ...scene, technique: event.target.value as PrintTechnique })} />
+          <ChoiceField choices={surfaces} words={surfaceWords} label="Surface" value={scene.surface} onChange={(event) => setScene({ ...scene, surface: event.target.value as Surface })} />
         </div>
         {seen.attempt && <Readings readings={seen.attempt.readings} own={device.engine} />}
       </div>
@@ -118,7 +100,7 @@ function Readings({ readings, own }: { readonly readings: readonly SeenReading[]
             {readerWords[engine]}
             {engine === own ? ', decides' : ''}
           </span>
-          <span className="min-w-0 wrap-anywhere">{reading === null ? 'reads nothing' : difference ? `reads “${difference.read}” where “${difference.meant}” was meant` : 'reads it exactly'}</span>
+          <span className="min-w-0 wrap-anywhere">{reading === null ? 'reads nothing' : difference ? `reads ${differenceSentence(difference)}` : 'reads it exactly'}</span>
         </li>
       ))}
     </ul>

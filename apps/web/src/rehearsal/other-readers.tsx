@@ -2,7 +2,7 @@ import type { RehearsalResult, RehearsalView } from '@hapset/contract';
 import { readerEngineNames, type ReaderEngineName } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { metres, percent } from '../wording/figures.js';
-import { readerWords } from '../wording/rehearsal.js';
+import { differenceSentence, readerWords } from '../wording/rehearsal.js';
 
 /** Each engine on each device; the one that the device resembles decides, the others are shown. */
 export function OtherReaders({ rehearsal: { devices }, results }: { readonly rehearsal: RehearsalView; readonly results: readonly RehearsalResult[] }): ReactElement {
@@ -51,6 +51,6 @@ export function OtherReaders({ rehearsal: { devices }, results }: { readonly reh
 function cell({ reachM, misread, others }: RehearsalResult, engine: ReaderEngineName, own: ReaderEngineName): string {
   const found = engine === own ? { reachM, misread } : others.find((other) => other.engine === engine);
   if (!found) return 'being asked…';
-  if (found.misread) return `reads “${found.misread.read}” for “${found.misread.meant}”`;
+  if (found.misread) return `reads ${differenceSentence(found.misread)}`;
   return found.reachM === 0 ? 'not read' : metres(found.reachM);
 }

@@ -2,9 +2,8 @@ import { limits, type DeviceView, type SchoolClassView } from '@hapset/contract'
 import { studentAccounts, type StudentAccounts } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
-import { Button } from '../design/button.js';
-import { Dialog } from '../design/dialog.js';
-import { SelectField, TextField } from '../design/field.js';
+import { Dialog, DialogEnd } from '../design/dialog.js';
+import { ChoiceField, TextField } from '../design/field.js';
 import { wordsFor } from '../wording/problems.js';
 import { useKeepClass } from './school-class.queries.js';
 
@@ -25,13 +24,7 @@ export function ClassDialog({ schoolClass, devices, onClose }: { readonly school
     <Dialog title={schoolClass ? `Class ${schoolClass.name}` : 'New class'} onClose={onClose}>
       <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit((fields) => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose }))(event)}>
         <TextField label="Name" maxLength={limits.nameLength} autoFocus {...register('name', { validate: (value) => value.trim() !== '' || 'A class needs a name.' })} problem={formState.errors.name?.message} />
-        <SelectField label="Which accounts do its students have?" {...register('studentAccounts')}>
-          {studentAccounts.map((choice) => (
-            <option key={choice} value={choice}>
-              {accountWords[choice]}
-            </option>
-          ))}
-        </SelectField>
+        <ChoiceField choices={studentAccounts} words={accountWords} label="Which accounts do its students have?" {...register('studentAccounts')} />
         <fieldset className="m-0 border-0 p-0">
           <legend className="mb-1 p-0 text-[13.5px] font-semibold">Which devices do they scan with?</legend>
           {devices.map((device) => (
@@ -42,17 +35,7 @@ export function ClassDialog({ schoolClass, devices, onClose }: { readonly school
             </label>
           ))}
         </fieldset>
-        {keep.isError && (
-          <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
-            {wordsFor(keep.error)}
-          </p>
-        )}
-        <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
-          <Button type="submit" tone="main" disabled={keep.isPending}>
-            Keep
-          </Button>
-        </div>
+        <DialogEnd failure={keep.isError ? wordsFor(keep.error) : null} send="Keep" disabled={keep.isPending} onCancel={onClose} />
       </form>
     </Dialog>
   );

@@ -5,7 +5,7 @@ import { useForm } from 'react-hook-form';
 import { call } from '../api/client.js';
 import { ApiError } from '../api/problem-error.js';
 import { Button } from '../design/button.js';
-import { SelectField, TextArea, TextField } from '../design/field.js';
+import { ChoiceField, TextArea, TextField } from '../design/field.js';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
@@ -64,13 +64,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       <TextField label="Name" {...form.register('name')} problem={problems.get('name')} />
       <div className="grid gap-4 sm:grid-cols-2">
         <TextField label="Time zone" hint="For example Europe/Dublin." {...form.register('timeZone')} problem={problems.get('timeZone')} />
-        <SelectField label="Paper" {...form.register('paper')}>
-          {paperChoices.map((paper) => (
-            <option key={paper} value={paper}>
-              {paperWords[paper]}
-            </option>
-          ))}
-        </SelectField>
+        <ChoiceField choices={paperChoices} words={paperWords} label="Paper" {...form.register('paper')} />
       </div>
       <TextField label="Public address" hint="Under which phones reach this server." {...form.register('publicAddress')} problem={problems.get('publicAddress')} />
       <TextField label="Short-link host" hint="A short name of the school’s own, if it has one: k.school.example" {...form.register('shortLinkHost')} problem={problems.get('shortLinkHost')} />

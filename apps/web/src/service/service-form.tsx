@@ -4,7 +4,7 @@ import { X } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import { useFieldArray, useWatch, type UseFormReturn } from 'react-hook-form';
 import { Button } from '../design/button.js';
-import { SelectField, TextArea, TextField } from '../design/field.js';
+import { ChoiceField, SelectField, TextArea, TextField } from '../design/field.js';
 import { Sheet } from '../design/sheet.js';
 import { kindWords } from '../wording/kinds.js';
 import { rightWords, roleWords, wallWords } from '../wording/services.js';
@@ -61,13 +61,7 @@ function Address({ form, index }: { readonly form: Form; readonly index: number 
   const role = useWatch({ control, name: `addresses.${index}.role` });
   return (
     <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
-      <SelectField label="This is" {...register(`addresses.${index}.role`)}>
-        {addressRoles.map((choice) => (
-          <option key={choice} value={choice}>
-            {roleWords[choice]}
-          </option>
-        ))}
-      </SelectField>
+      <ChoiceField choices={addressRoles} words={roleWords} label="This is" {...register(`addresses.${index}.role`)} />
       <SelectField label="of a" {...register(`addresses.${index}.kind`)}>
         {linkKinds.map((choice) => (
           <option key={choice} value={choice}>
@@ -157,13 +151,7 @@ function Rights({ form }: { readonly form: Form }): ReactElement {
       {fields.map((field, index) => (
         <Row key={field.id} label={`Right ${index + 1}`} onRemove={() => remove(index)}>
           <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
-            <SelectField label="Students can" {...register(`rights.${index}.can`)}>
-              {describedRights.map((right) => (
-                <option key={right} value={right}>
-                  {rightWords[right]}
-                </option>
-              ))}
-            </SelectField>
+            <ChoiceField choices={describedRights} words={rightWords} label="Students can" {...register(`rights.${index}.can`)} />
             <TextArea label="where it says" hint="One of these lines, in title, first lines or on a button." rows={2} {...register(`rights.${index}.words`)} problem={formState.errors.rights?.[index]?.words?.message} />
           </div>
         </Row>

@@ -1,5 +1,5 @@
 /** Engines, scenes and causes in words. */
-import type { LightLevel, LimitingCause, PrintTechnique, ReaderEngineName, Surface } from '@hapset/core';
+import { differenceKind, type Difference, type DifferenceKind, type LightLevel, type LimitingCause, type PrintTechnique, type ReaderEngineName, type Surface } from '@hapset/core';
 
 /** What a scanner of that kind resembles. */
 export const engineWords: Readonly<Record<ReaderEngineName, string>> = { zxing: 'reads like a current phone', zbar: 'reads like an older scanner', qr: 'reads like a scanner on a web page' };
@@ -23,4 +23,20 @@ export const causeWords: Readonly<Record<LimitingCause, string>> = {
 /** "in even daylight, or from straight in front". */
 export function causesListed(causes: readonly LimitingCause[]): string {
   return causes.map((cause) => causeWords[cause]).join(', or ');
+}
+
+/** What kind of difference a reading has, in brackets behind it. */
+export const differenceWords: Readonly<Record<DifferenceKind, string>> = {
+  cut: 'it ends elsewhere',
+  'line-end': 'another line end',
+  encoding: 'the encoding was guessed wrongly',
+  'normal-form': 'the same letter, put together otherwise',
+  invisible: 'a character that can’t be seen',
+  'look-alike': 'a letter that looks alike',
+  other: 'another character',
+};
+
+/** "“oaf” where “eaf” was meant: another character". */
+export function differenceSentence(difference: Pick<Difference, 'meant' | 'read'>): string {
+  return `“${difference.read}” where “${difference.meant}” was meant: ${differenceWords[differenceKind(difference)]}`;
 }

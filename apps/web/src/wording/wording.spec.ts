@@ -1,5 +1,5 @@
 import { lookMakers, lookOrigins, mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
-import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, genericDevices, gradientWays, grains, lightLevels, limitingCauses, lookReasons, materialKinds, moduleShapes, openingProblems, printTechniques, readerEngineNames, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
+import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, differenceKinds, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, genericDevices, gradientWays, grains, lightLevels, limitingCauses, lookReasons, materialKinds, moduleShapes, openingProblems, printTechniques, readerEngineNames, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -14,7 +14,7 @@ import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './r
 import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
 import { finderShapeWords, frameWords, gradientWayWords, lookMakerWords, lookOriginWords, lookReasonWords, moduleShapeWords } from './looks.js';
 import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
-import { causeWords, causesListed, engineWords, lightWords, readerWords, surfaceWords, techniqueWords } from './rehearsal.js';
+import { causeWords, causesListed, differenceSentence, differenceWords, engineWords, lightWords, readerWords, surfaceWords, techniqueWords } from './rehearsal.js';
 import { genericWords } from './devices.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { warningWords } from './warnings.js';
@@ -58,6 +58,8 @@ describe('every reason has words', () => {
     expectWords(techniqueWords, printTechniques);
     expectWords(surfaceWords, surfaces);
     expectWords(causeWords, limitingCauses);
+    expectWords(differenceWords, differenceKinds);
+    expect(differenceSentence({ meant: 'eaf', read: 'oaf' })).toBe('“oaf” where “eaf” was meant: another character');
     expect(causesListed(['light', 'tilt'])).toBe('in even daylight, or from straight in front');
   });
   it('grains', () => expectWords(grainWords, grains));
