@@ -3,18 +3,10 @@
  * instead of what falls on the sensor is the same as long as scale changes little across a code, and it is done once for
  * all frames of about the same scale: a frame costs one look-up a pixel then. Sigmas are taken in steps of 9 %.
  */
-import { paperReflectance } from '../look/contrast.js';
-import { quietZoneModules } from '../symbol/plan.js';
 import { blur } from './lens.js';
 import type { Print } from './print.js';
 import { levelsOf } from './sensor.js';
-
-/** Paper seen around the quiet zone, and wall around that, in modules. */
-export const paperBorderModules = 2;
-export const wallBorderModules = 1;
-export const borderModules = quietZoneModules + paperBorderModules + wallBorderModules;
-/** Linear reflectance of the wall behind the paper. */
-const wallReflectance = 0.45;
+import { borderModules, surroundings } from './surroundings.js';
 
 export interface BlurredPrint {
   /** Texels a module along each axis. */
@@ -122,9 +114,4 @@ function sumsAlong(integral: Float64Array, stride: number, y: number, ratio: num
     sums[index] = upper * (1 - shareY) + lower * shareY;
   }
   return sums;
-}
-
-export function surroundings(u: number, v: number, modules: number, ground: number): number {
-  const outside = Math.max(-u, -v, u - modules, v - modules);
-  return outside <= quietZoneModules ? ground : outside <= quietZoneModules + paperBorderModules ? paperReflectance : wallReflectance;
 }

@@ -1,7 +1,7 @@
 /** Modules of a printed symbol -> pixels of a sensor: a pinhole camera in front of a turned sheet, one homography. */
 import { radians } from '../units.js';
-import { borderModules } from './blurred-print.js';
 import { focalLengthPx, type DeviceProfile } from './device.js';
+import { borderModules } from './surroundings.js';
 
 /** Where camera and code stand to each other. */
 export interface View {

@@ -2,10 +2,11 @@
  * Light that falls on each pixel of a region. Usually from a print that is unsharp already, one look-up a pixel; averaging
  * points of the sharp print, which everybody can check, is kept as the measure of that (tests and bench).
  */
-import { borderModules, surroundings, type BlurredPrint } from './blurred-print.js';
+import type { BlurredPrint } from './blurred-print.js';
 import { blur, type Spread } from './lens.js';
 import type { Print } from './print.js';
 import type { Projection } from './projection.js';
+import { borderModules, surroundings } from './surroundings.js';
 
 /** What is seen of an unsharp print, straight between its texels, row by row: its light, or the grey levels of that. */
 export function sampleBlurred(texels: Float32Array, { perModule, side }: BlurredPrint, { inverse, widthPx, heightPx }: Projection): Float32Array {
