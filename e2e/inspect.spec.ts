@@ -138,3 +138,24 @@ test('the students’ reader plays a sound, and reads words aloud with a voice o
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
   expect(await page.evaluate(() => (window as unknown as { spoken: unknown }).spoken)).toEqual([{ text: 'Look under the wet stones', voice: 'own' }]);
 });
+
+test('without a network the page still reads what it is given, and says that nothing can be followed', async ({ page, context }) => {
+  await signIn(page);
+  const picture = { name: 'wall.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'https://a.example/leaf/kelp', tiltDeg: 8, rollDeg: 5 }])) };
+  const read = async (): Promise<void> => {
+    await page.getByLabel('Choose a picture').setInputFiles(picture);
+    await expect(page.getByLabel('What it says, letter by letter')).toHaveText('https://a.example/leaf/kelp');
+  };
+  await page.goto('/inspect');
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await page.reload();
+  await read();
+  await context.setOffline(true);
+  await page.reload();
+  await read();
+  await page.getByRole('button', { name: 'Follow it as a student would' }).click();
+  await expect(page.getByText('The server can’t be reached.', { exact: false })).toBeVisible();
+  await context.setOffline(false);
+});

@@ -1,8 +1,10 @@
 // Keeps the shell of the application, so that it can be installed and says something helpful without a network, and all
-// of the students' reader, which works without one. Staff's pages and data always come from the server: nothing of a
+// of the students' reader and of inspecting, which read without one. Staff's pages and data always come from the server: nothing of a
 // lesson is kept here.
 const shell = 'hapset-shell-2';
 const reader = 'hapset-reader-1';
+/** Pages that only read: they work without a network once they were there. */
+const readingPages = ['/read', '/inspect'];
 const kept = ['/icon.svg', '/offline.html'];
 
 self.addEventListener('install', (event) => {
@@ -22,19 +24,19 @@ self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
-  if (request.mode === 'navigate') event.respondWith(url.pathname === '/read' ? newest(request) : fetch(request).catch(() => caches.match('/offline.html')));
+  if (request.mode === 'navigate') event.respondWith(readingPages.includes(url.pathname) ? newest(request, url.pathname) : fetch(request).catch(() => caches.match('/offline.html')));
   else if (url.pathname.startsWith('/assets/')) event.respondWith(asset(event));
 });
 
 // The page as the server has it, and as it was kept where there is no network.
-async function newest(request) {
+async function newest(request, path) {
   const cache = await caches.open(reader);
   try {
     const response = await fetch(request);
-    if (response.ok) await cache.put('/read', response.clone());
+    if (response.ok) await cache.put(path, response.clone());
     return response;
   } catch {
-    return (await cache.match('/read')) ?? caches.match('/offline.html');
+    return (await cache.match(path)) ?? caches.match('/offline.html');
   }
 }
 
@@ -50,5 +52,5 @@ async function asset(event) {
 // Never waited for by the answer: a worker is told of only when it runs, and it runs only when it has its files.
 async function keepForReader({ request, clientId }, response) {
   const client = clientId ? await self.clients.get(clientId) : null;
-  if (client && (new URL(client.url).pathname === '/read' || client.type !== 'window')) await (await caches.open(reader)).put(request, response);
+  if (client && (readingPages.includes(new URL(client.url).pathname) || client.type !== 'window')) await (await caches.open(reader)).put(request, response);
 }

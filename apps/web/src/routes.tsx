@@ -19,10 +19,15 @@ async function staffOnly({ request }: LoaderFunctionArgs): Promise<Response | nu
   }
 }
 
-/** A visitor may inspect where the school lets the network do so. */
+/** A visitor may inspect where the school lets the network do so; reading itself needs no server at all. */
 async function staffOrVisitor(asked: LoaderFunctionArgs): Promise<Response | null> {
-  const elsewhere = await staffOnly(asked);
-  return elsewhere !== null && (await queryClient.ensureQueryData(visitorQuery)).mayInspect ? null : elsewhere;
+  try {
+    const elsewhere = await staffOnly(asked);
+    return elsewhere !== null && (await queryClient.ensureQueryData(visitorQuery)).mayInspect ? null : elsewhere;
+  } catch (error) {
+    if (error instanceof ApiError && error.reason === 'unreachable') return null;
+    throw error;
+  }
 }
 
 export const router = createBrowserRouter([

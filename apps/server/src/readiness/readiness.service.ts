@@ -74,10 +74,16 @@ export class ReadinessService {
       const opening = code.carried.carry === 'short-link' ? (openings.get(place.material.id) ?? null) : null;
       return { place, code, look, opening, timeZone, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
     });
-    const rehearsals = await this.rehearsals.findBy({ rehearsalKey: In(prepared.map(({ print }) => print.rehearsalKey)), materialId: In(places.map((place) => place.material.id)) });
+    // The same code at the same size is the same rehearsal, whichever of its owner's materials it was made for.
+    const rehearsals = await this.rehearsals.find({
+      where: { rehearsalKey: In(prepared.map(({ print }) => print.rehearsalKey)), material: { ownerId: In(places.map((place) => place.material.ownerId)) } },
+      relations: { material: true },
+      select: { material: { id: true, ownerId: true } },
+      order: { rehearsedAt: 'DESC' },
+    });
     return prepared.map((known) => {
       const { material } = known.place;
-      const rehearsal = rehearsals.find((row) => row.rehearsalKey === known.print.rehearsalKey && row.materialId === material.id) ?? null;
+      const rehearsal = rehearsals.find((row) => row.rehearsalKey === known.print.rehearsalKey && row.material.ownerId === material.ownerId) ?? null;
       return toStanding({ ...known, rehearsal, checks: checks.get(material.id) ?? { done: null, pending: null, steps: 0 } });
     });
   }

@@ -48,6 +48,16 @@ describe('handing in a rehearsal', () => {
     expect((await save([result(scene.deviceIds[1] ?? '')])).status).toBe(400);
   });
 
+  it('stands for the same code in another of the teacher’s materials, and for nobody else’s', async () => {
+    await save([result(scene.deviceIds[0] ?? '', { reachM: 2.7 })]);
+    const [twin = ''] = await scene.stations(await scene.lesson('Maren', { name: 'Again' }), [link('https://a.example/leaf/x')]);
+    expect((await scene.page(twin)).rehearsal.results).toMatchObject([{ reachM: 2.7 }]);
+    const [foreign = ''] = await scene.stations(await scene.lesson('Tobiah'), [link('https://a.example/leaf/x')], 'Tobiah');
+    const theirs = await scene.page(foreign, 'Tobiah');
+    expect(theirs.rehearsal.key).toBe((await scene.page(twin)).rehearsal.key);
+    expect(theirs.rehearsal.results).toBeNull();
+  });
+
   it('is refused, and no longer shown, when code, size or devices changed meanwhile', async () => {
     const before = await scene.page(stationId);
     await scene.server.ok('Maren', 'PATCH', `/api/materials/${before.material.id}`, { version: before.material.version, link: 'https://a.example/leaf/another' });
