@@ -4,8 +4,8 @@ import { readerEngineNames, type LimitingCause } from '@hapset/core';
 import { askReader } from '../reader/reader-pool.js';
 import type { AttemptWish, LimitsWish, ReaderMessage, ReaderWish, RehearsalWish, SeenAttempt } from '../reader/reader.messages.js';
 
-/** As many devices at once as there are cores, with one left for the page. */
-const atOnce = Math.min(4, Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1, 2));
+/** Devices at once: one core is left for the page, but two are always at work. */
+const atOnce = Math.min(4, Math.max(2, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 
 /** @param onDevice hears of each device as it is done @returns in the order of the wish */
 export async function rehearse({ devices, ...code }: RehearsalWish, signal: AbortSignal, onDevice: (result: RehearsalResult) => void): Promise<readonly RehearsalResult[]> {
