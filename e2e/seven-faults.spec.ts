@@ -126,7 +126,6 @@ test('what stopped opening is told on the start page, and leads to its station',
   await owner.getByLabel('Our school').check();
   await owner.getByRole('button', { name: 'Keep' }).click();
   await owner.close();
-  await page.bringToFront();
   await page.getByRole('button', { name: 'Open all again' }).click();
   await expect(page.getByText('School accounts only')).toBeVisible();
   await page.goto('/');
