@@ -46,6 +46,14 @@ function lacksOthers({ rehearsal: { results } }: RehearsalPlace): boolean {
   return results !== null && results.some(({ others }) => others.length === 0);
 }
 
+async function handIn(place: PlaceId, rehearsalKey: string, results: readonly RehearsalResult[]): Promise<void> {
+  const { route, params } = routeFor(place, routes.saveStationRehearsal, routes.saveMaterialRehearsal);
+  await call(route, { params: { ...params, rehearsalKey }, body: { results } }).catch((error: unknown) => {
+    // Something changed meanwhile: the page is loaded again and says what is to be rehearsed now.
+    if ((error as { reason?: string }).reason !== 'rehearsal-outdated') throw error;
+  });
+}
+
 interface Run {
   readonly key: string | null;
   readonly devices: readonly RehearsalResult[];
@@ -56,11 +64,17 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
   const changed = useLessonsChanged();
   const [halt, setHalt] = useState<'stopped' | 'failed' | null>(null);
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
+  // Rehearsed and on its way to the server: the next one does not wait for that.
+  const [handedIn, setHandedIn] = useState<ReadonlySet<string>>(new Set());
   const wanted = places.filter((place) => place.code !== null && place.rehearsal.devices.length > 0);
-  const next = wanted.find((place) => place.rehearsal.results === null) ?? (withOthers ? wanted.find(lacksOthers) : undefined) ?? null;
+  const isOpen = ({ rehearsal: { key, results } }: RehearsalPlace): boolean => results === null && !handedIn.has(key);
+  const next = wanted.find(isOpen) ?? (withOthers ? wanted.find((place) => lacksOthers(place)) : undefined) ?? null;
   const deciding = next !== null && next.rehearsal.results === null;
   // What is to be done as text: `next` itself is new with every look at the server.
   const task = next?.code && halt === null ? JSON.stringify(taskOf(next.place, next.code, next.rehearsal)) : null;
+
+  // What is on its way to the server stays in sight until it comes back from there.
+  const shown = task !== null || handedIn.has(run.key ?? '');
 
   useEffect(() => {
     if (task === null) return;
@@ -73,12 +87,10 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
         : await rehearse(wish, leave.signal, (result) => {
             if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
           });
-      const { route, params } = routeFor(place, routes.saveStationRehearsal, routes.saveMaterialRehearsal);
-      await call(route, { params: { ...params, rehearsalKey: key }, body: { results } }).catch((error: unknown) => {
-        // Something changed meanwhile: the page is loaded again and says what is to be rehearsed now.
-        if ((error as { reason?: string }).reason !== 'rehearsal-outdated') throw error;
-      });
-      await changed();
+      if (leave.signal.aborted) return;
+      if (!known) setHandedIn((before) => new Set(before).add(key));
+      // Whatever is rehearsed next: from here on nothing is aborted, and a failure stops the rest.
+      await handIn(place, key, results).then(changed, () => setHalt('failed'));
     };
     work().catch(() => {
       if (!leave.signal.aborted) setHalt('failed');
@@ -90,11 +102,14 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
     running: task !== null && deciding,
     stopped: halt === 'stopped',
     failed: halt === 'failed',
-    done: wanted.filter((place) => place.rehearsal.results !== null).length,
+    done: wanted.filter((place) => !isOpen(place)).length,
     of: wanted.length,
-    devices: task === null ? [] : run.devices,
-    runningKey: task === null ? null : run.key,
+    devices: shown ? run.devices : [],
+    runningKey: shown ? run.key : null,
     stop: () => setHalt('stopped'),
-    again: () => setHalt(null),
+    again: () => {
+      setHandedIn(new Set());
+      setHalt(null);
+    },
   };
 }
