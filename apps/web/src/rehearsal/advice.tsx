@@ -29,9 +29,13 @@ export function Advice({ page, results, remedies }: { readonly page: MaterialPag
     <div className="mt-3 rounded-small border border-line px-3.5 py-3 text-[14.5px]">
       <p className="m-0 font-semibold">{`${namesListed(short.map(({ device }) => device.name))} ${short.length === 1 ? 'does' : 'do'} not read it from ${metres(distanceM)}. What helps:`}</p>
       <ul aria-label="What helps" className="m-0 mt-1.5 flex list-none flex-col gap-1.5 p-0">
-        <LargerRow page={page} worst={worst} remedies={remedies} />
-        <CoarserRow page={page} remedies={remedies} />
-        <NearerRow page={page} worst={worst} remedies={remedies} />
+        {worst.result.reachM < distanceM && (
+          <>
+            <LargerRow page={page} worst={worst} remedies={remedies} />
+            <CoarserRow page={page} remedies={remedies} />
+          </>
+        )}
+        <ElsewhereRow page={page} results={results} remedies={remedies} />
       </ul>
       {limits !== null && limits.length > 0 && <p className="mt-2 mb-0 text-[14px] text-muted">{`${worst.device.name} would read from there ${causesListed(limits)}.`}</p>}
     </div>
@@ -63,6 +67,7 @@ function Row({ children, words, disabled, onTake }: { readonly children: ReactNo
 
 interface RowProps {
   readonly page: MaterialPage;
+  /** Reaches least. */
   readonly worst: Short;
   readonly remedies: Remedies;
 }
@@ -92,13 +97,18 @@ function CoarserRow({ page: { ladder, code }, remedies }: Omit<RowProps, 'worst'
   );
 }
 
-/** Going nearer is the station's own affair: the lesson's other stations stay as they are. */
-function NearerRow({ page, worst: { result }, remedies: { print, pending } }: RowProps): ReactElement | null {
-  const nearerM = Math.floor(result.reachM * 10) / 10;
-  if (!page.station || nearerM < Math.max(0.3, result.fromM)) return null;
+/**
+ * Going nearer, or stepping back where a reader is lost near by, to where every device reads. It is the station's own affair: the
+ * lesson's other stations stay as they are.
+ */
+function ElsewhereRow({ page, results, remedies: { print, pending } }: Omit<RowProps, 'worst'> & { readonly results: readonly RehearsalResult[] }): ReactElement | null {
+  const { distanceM } = page.rehearsal;
+  const [leastM, mostM] = [Math.max(0.3, ...results.map(({ fromM }) => fromM)), Math.min(...results.map(({ reachM }) => reachM))];
+  const wanted = mostM < distanceM ? Math.floor(mostM * 10) / 10 : Math.ceil(leastM * 10) / 10;
+  if (!page.station || wanted < leastM || wanted > mostM) return null;
   return (
-    <Row words={`Let them stand at ${metres(nearerM)}`} disabled={pending} onTake={() => print({ viewingDistanceM: nearerM }, `Students stand at ${metres(nearerM)} here now.`)}>
-      {`From ${metres(nearerM)} every device reads it as it is.`}
+    <Row words={`Let them stand at ${metres(wanted)}`} disabled={pending} onTake={() => print({ viewingDistanceM: wanted }, `Students stand at ${metres(wanted)} here now.`)}>
+      {`From ${metres(wanted)} every device reads it as it is.`}
     </Row>
   );
 }
