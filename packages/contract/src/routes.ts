@@ -149,9 +149,10 @@ export const routes = {
   /** Any payload as a symbol, for scripts and tests. */
   previewSymbol: route<SymbolPreview, PreviewSymbol>('POST', '/api/symbols/preview'),
 
-  /** What a code that was read is among one's own. */
   askRehearsal: route<RehearsalAsked, AskRehearsal>('POST', '/api/rehearsals'),
   askedRehearsal: route<AskedRehearsalView>('GET', '/api/rehearsals/:rehearsalId'),
+
+  /** What a code that was read is among one's own. */
   inspectCode: route<CodeInspection, InspectCode>('POST', '/api/inspections'),
   visitorRights: route<VisitorRights>('GET', '/api/visitor-inspections', 'anyone'),
   askVisitorInspection: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/visitor-inspections', 'anyone'),

@@ -4,7 +4,7 @@ import { Worker } from 'node:worker_threads';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { AskedRehearsalView, AskRehearsal } from '@hapset/contract';
-import { planSymbol, predictReachM, usualScene } from '@hapset/core';
+import { chooseSize, modulesOf, predictReachM, usualScene } from '@hapset/core';
 import { LessThan, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
@@ -31,7 +31,7 @@ export class AskedRehearsalService {
 
   /** @throws ProblemError payload-too-long */
   async ask(wish: AskRehearsal, askedById: string): Promise<string> {
-    if (!planSymbol(wish.payload).ok) throw new ProblemError('payload-too-long', 'No code can hold that much.');
+    if (!chooseSize(wish.payload).ok) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const now = this.clock.now();
     await this.rehearsals.delete({ askedAt: LessThan(new Date(now.getTime() - keptMs)) });
     const id = newId();
@@ -45,8 +45,8 @@ export class AskedRehearsalService {
     const found = await this.rehearsals.findOneBy({ id });
     if (!found) throw notFound('rehearsal');
     const { payload, sizeMm, device, scene } = found.wish;
-    const planned = planSymbol(payload);
-    const predictedM = planned.ok ? Math.round(100 * predictReachM(profileOf(device), sizeMm, planned.value.modules, scene ?? usualScene)) / 100 : 0;
+    const size = chooseSize(payload);
+    const predictedM = size.ok ? Math.round(100 * predictReachM(profileOf(device), sizeMm, modulesOf(size.value.version), scene ?? usualScene)) / 100 : 0;
     return { id, state: found.result ? 'done' : found.failure === null ? 'working' : 'failed', predictedM, result: found.result };
   }
 

@@ -25,7 +25,7 @@ export interface Print {
   readonly side: number;
   /** Reflectance that the ink takes from the ground's, texel by texel. */
   readonly taken: Float32Array;
-  /** Sums of `taken` over everything above and left of a point, (side + 1) x (side + 1): any box is told by four of them. */
+  /** Sums of `taken` over everything above and left of a point, (side + 1) x (side + 1): a box is told by four of them. */
   readonly integral: Float64Array;
   /** Reflectance of the quiet zone around. */
   readonly ground: number;

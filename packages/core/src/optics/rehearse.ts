@@ -137,9 +137,9 @@ class ReachSearch {
   private async hitsBeyond(fromM: number, reachM: number): Promise<number> {
     let hitM = reachM;
     for (let distanceM = fromM; distanceM < fromM * 3; distanceM *= stepOut) {
-      const any = await this.trials.anyAt(distanceM, trialsBeyond);
-      if (any === null) throw new Stopped();
-      if (!any) break;
+      const hit = await this.trials.oneAt(distanceM, trialsBeyond);
+      if (hit === null) throw new Stopped();
+      if (!hit) break;
       hitM = distanceM;
     }
     return hitM;

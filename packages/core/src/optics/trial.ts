@@ -1,6 +1,6 @@
 /**
  * A trial is an attempt of a student: ten frames, a third of a second of preview, from about one place, with a hand that moves
- * and a paper that is turned a little. It reads when any frame reads what was meant.
+ * and a paper that is turned a little. It reads when one of the frames reads what was meant.
  */
 import { firstDifference, type Difference } from '../payload/compare.js';
 import { renderFrame } from './camera.js';
@@ -88,8 +88,8 @@ export class Trials {
     return missed === null ? null : missed === 'none';
   }
 
-  /** Whether any of so many trials reads at a distance; null when it was stopped. */
-  async anyAt(distanceM: number, most: number): Promise<boolean | null> {
+  /** Whether one of so many trials reads at a distance; null when it was stopped. */
+  async oneAt(distanceM: number, most: number): Promise<boolean | null> {
     const read = await this.firstThat(true, distanceM, most);
     return read === null ? null : read === 'one';
   }

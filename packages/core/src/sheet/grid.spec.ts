@@ -43,7 +43,7 @@ describe('a grid', () => {
     expect(() => cellBox(labels, 24)).toThrow(RangeError);
   });
 
-  it('goes on at any label of a sheet that was begun, and never fills a cell twice', () => {
+  it('goes on at whichever label of a sheet that was begun, and never fills a cell twice', () => {
     const grid = fitGrid(a4, id1, 10, 0);
     if (!grid.ok) throw new Error('it fits');
     expect(placeOnPages(grid.value, 3, 8)).toEqual([{ page: 0, cell: 8 }, { page: 0, cell: 9 }, { page: 1, cell: 0 }]);

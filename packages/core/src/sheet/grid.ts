@@ -1,6 +1,6 @@
 /**
  * Many small things on one page: cards, labels, codes of a handout. A grid has straight columns and rows, so that a paper cutter
- * goes through from edge to edge; cells are filled row by row, from any cell of a page that was begun already; and the back of each
+ * goes through from edge to edge; cells are filled row by row, from whichever cell of a page that was begun already; and the back of each
  * cell is known, as it falls when the printer turns the paper.
  */
 import { fail, succeed, type Result } from '../result.js';
