@@ -3,6 +3,9 @@ import { readerEngineNames, scannerActs, type ReaderEngineName, type ScannerAct 
 import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
+/** Left out it stays as it is; null is no value for it. */
+const IfGiven = (): PropertyDecorator => ValidateIf((_, value) => value !== undefined);
+
 const { previewPx, fovDeg, nearestFocusM, blurPx, noiseGrey, deviceCount } = limits.device;
 
 export class CreateDeviceDto implements CreateDevice {
@@ -21,16 +24,16 @@ export class CreateDeviceDto implements CreateDevice {
 export const sameCreateDevice: Exact<Plain<CreateDeviceDto>, Plain<CreateDevice>> = true;
 
 export class ChangeDeviceDto implements ChangeDevice {
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.nameLength) name?: string;
+  @IfGiven() @IsString() @MinLength(1) @MaxLength(limits.nameLength) name?: string;
   @IsOptional() @IsInt() @Min(1) @Max(deviceCount) count?: number | null;
-  @IsOptional() @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewWidthPx?: number;
-  @IsOptional() @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewHeightPx?: number;
-  @IsOptional() @IsNumber() @Min(fovDeg.least) @Max(fovDeg.most) horizontalFovDeg?: number;
-  @IsOptional() @IsNumber() @Min(nearestFocusM.least) @Max(nearestFocusM.most) nearestFocusM?: number;
-  @IsOptional() @IsNumber() @Min(0) @Max(blurPx) blurPx?: number;
-  @IsOptional() @IsNumber() @Min(0) @Max(noiseGrey) noiseGrey?: number;
+  @IfGiven() @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewWidthPx?: number;
+  @IfGiven() @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewHeightPx?: number;
+  @IfGiven() @IsNumber() @Min(fovDeg.least) @Max(fovDeg.most) horizontalFovDeg?: number;
+  @IfGiven() @IsNumber() @Min(nearestFocusM.least) @Max(nearestFocusM.most) nearestFocusM?: number;
+  @IfGiven() @IsNumber() @Min(0) @Max(blurPx) blurPx?: number;
+  @IfGiven() @IsNumber() @Min(0) @Max(noiseGrey) noiseGrey?: number;
   @IsOptional() @IsInt() @Min(1) @Max(100) jpegQuality?: number | null;
-  @IsOptional() @IsIn(readerEngineNames) engine?: ReaderEngineName;
-  @IsOptional() @IsArray() @ArrayMaxSize(scannerActs.length) @ArrayUnique() @IsIn(scannerActs, { each: true }) actsOn?: readonly ScannerAct[];
+  @IfGiven() @IsIn(readerEngineNames) engine?: ReaderEngineName;
+  @IfGiven() @IsArray() @ArrayMaxSize(scannerActs.length) @ArrayUnique() @IsIn(scannerActs, { each: true }) actsOn?: readonly ScannerAct[];
 }
 export const sameChangeDevice: Exact<Plain<ChangeDeviceDto>, Plain<ChangeDevice>> = true;

@@ -49,7 +49,7 @@ describe('devices', () => {
     expect(await key()).not.toBe(before);
   });
 
-  it.each([[{ actsOn: ['spell'] }], [{ actsOn: ['link', 'link'] }], [{ actsOn: 'link' }], [{ name: '' }], [{ count: 0 }], [{ previewWidthPx: 50 }], [{ horizontalFovDeg: 200 }], [{ engine: 'eye' }], [{ jpegQuality: 101 }], [{ position: 1 }]])('refuse %o', async (body) => {
+  it.each([[{ actsOn: ['spell'] }], [{ actsOn: ['link', 'link'] }], [{ actsOn: 'link' }], [{ name: '' }], [{ name: null }], [{ blurPx: null }], [{ count: 0 }], [{ previewWidthPx: 50 }], [{ horizontalFovDeg: 200 }], [{ engine: 'eye' }], [{ jpegQuality: 101 }], [{ position: 1 }]])('refuse %o', async (body) => {
     const response = await scene.server.as('Pell', 'PATCH', `/api/devices/${scene.deviceIds[0] ?? ''}`, body);
     expect([response.status, (response.body as { reason: string }).reason]).toEqual([400, 'invalid']);
   });
