@@ -75,7 +75,7 @@ test('a failing look stops a station, whatever was rehearsed, until another is c
   await settled(page);
   await page.getByRole('button', { name: 'Look', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: /Chalk on slate/ }).click();
-  await expect(page.getByText('It fails: light on dark.', { exact: false })).toBeVisible();
+  await expect(page.getByText(/^The station has that look now\. It fails: light on dark\./)).toBeVisible();
   await settled(page);
   await expect(bench(page).getByText('Look fails')).toBeVisible();
   await expect(bench(page).getByText('light on dark')).toBeVisible();

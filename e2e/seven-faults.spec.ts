@@ -113,19 +113,20 @@ test('a short link of somebody else is pointed out, with every host on the way',
   await expect(page.getByText('Anyone', { exact: true })).toBeVisible();
 });
 
-test('what stopped opening is told on the start page, and leads to its station', async ({ page, context }) => {
+test('what stopped opening is told on the start page, and leads to its station', async ({ page }) => {
   await signIn(page);
   await newLesson(page, 'News of the pier');
   await add(page, `${hushtone}/tone/news-of-the-pier`);
   await expect(page.getByText('without signing in')).toBeVisible();
-  const owner = await context.newPage();
-  await owner.goto(`${hushtone}/tone/news-of-the-pier/desk`);
-  await owner.getByLabel('Name').fill('Maren Dallow');
-  await owner.getByLabel('Key').fill('oyster');
-  await owner.getByRole('button', { name: 'Sign in' }).click();
-  await owner.getByLabel('Our school').check();
-  await owner.getByRole('button', { name: 'Keep' }).click();
-  await owner.close();
+  const lesson = page.url();
+  await page.goto(`${hushtone}/tone/news-of-the-pier/desk`);
+  await page.getByLabel('Name').fill('Maren Dallow');
+  await page.getByLabel('Key').fill('oyster');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByLabel('Our school').check();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByLabel('Our school')).toBeChecked();
+  await page.goto(lesson);
   await page.getByRole('button', { name: 'Open all again' }).click();
   await expect(page.getByText('School accounts only')).toBeVisible();
   await page.goto('/');

@@ -14,6 +14,11 @@ import { ChooseLook } from './choose-look.js';
 import { useChooseLessonLook } from './look.queries.js';
 import { sampleOfLesson } from './sample.js';
 
+function whoHas(stations: number, withOwn: number): string {
+  if (withOwn > 0) return `That look is on every station now but ${withOwn === 1 ? 'one that keeps its own' : `${withOwn} that keep their own`}.`;
+  return stations === 1 ? 'The station has that look now.' : `All ${stations} stations have that look now.`;
+}
+
 export default function LessonLook({ bench, onClose }: { readonly bench: BenchView; readonly onClose: () => void }): ReactElement {
   const { lesson, rows } = bench;
   const choose = useChooseLessonLook(lesson.id);
@@ -24,8 +29,7 @@ export default function LessonLook({ bench, onClose }: { readonly bench: BenchVi
     choose.mutate(look, {
       onSuccess: () => {
         onClose();
-        const whose = own.length === 0 ? `All ${plural(rows.length, 'station')} have that look now.` : `${plural(rows.length - own.length, 'station')} have that look now; ${own.length} keep one of their own.`;
-        notice({ words: whose + failing(fails), undo: () => choose.mutate(lesson.look) });
+        notice({ words: whoHas(rows.length, own.length) + failing(fails), undo: () => choose.mutate(lesson.look) });
       },
       onError: (error) => notice({ words: wordsFor(error) }),
     });
