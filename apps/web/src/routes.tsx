@@ -32,6 +32,8 @@ async function staffOrVisitor(asked: LoaderFunctionArgs): Promise<Response | nul
 
 export const router = createBrowserRouter([
   { path: '/sign-in', lazy: () => import('./account/sign-in-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
+  // Nothing but pages, for the printer.
+  { path: '/prints/:printId', loader: staffOnly, lazy: () => import('./sheet/print-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
   // For students: no session, no tabs.
   { path: '/read', lazy: () => import('./student-reader/read-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
   {
@@ -60,6 +62,8 @@ export const router = createBrowserRouter([
       { path: 'shelf/files', lazy: () => import('./file/files-page.js') },
       { path: 'shelf/:materialId/write', lazy: () => import('./written-page/write-page.js') },
       { path: 'shelf/:materialId', lazy: () => import('./material/material-page.js') },
+      { path: 'sheets', lazy: () => import('./sheet/compose-page.js') },
+      { path: 'school/templates', lazy: () => import('./sheet/templates-page.js') },
       { path: 'add', lazy: () => import('./add/add-page.js') },
       { path: 'devices', lazy: () => import('./device/devices-page.js') },
       { path: 'school/looks', lazy: () => import('./look/looks-page.js') },

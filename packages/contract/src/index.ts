@@ -15,6 +15,7 @@ export * from './health.js';
 export * from './inspection.js';
 export * from './rehearsal.js';
 export * from './look.js';
+export * from './sheet.js';
 export * from './picture.js';
 export * from './short-link.js';
 export * from './symbol.js';

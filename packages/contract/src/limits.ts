@@ -23,5 +23,12 @@ export const limits = {
   looks: 200,
   visitorNetworks: 50,
   device: { previewPx: { least: 120, most: 4096 }, fovDeg: { least: 10, most: 150 }, nearestFocusM: { least: 0.02, most: 2 }, blurPx: 5, noiseGrey: 40, deviceCount: 100_000, devices: 60 },
+  /** Codes on one print, with their copies. */
+  sheetCodes: 2000,
+  sheetCopies: 60,
+  sheetTemplates: 60,
+  headerPicture: { aspect: { least: 0.5, most: 12 }, heightMm: { least: 5, most: 40 } },
+  printerMarginMm: { least: 0, most: 20 },
+  duplexShiftMm: 10,
   codeSizeMm: { least: 10, most: 1000 },
 } as const;

@@ -6,6 +6,7 @@ import type { CodeLookView, LookChoice } from './look.js';
 import type { PicturesView } from './picture.js';
 import type { ShortLinkView } from './short-link.js';
 import type { ReadinessView } from './readiness.js';
+import type { SheetView } from './sheet.js';
 
 /** One thing to add: a link as repaired, words, the fields of a kind, or what is kept here. Exactly one of the four is given. */
 export interface NewMaterial {
@@ -186,25 +187,6 @@ export interface OtherReader extends Pick<RehearsedDevice, 'reachM' | 'misread'>
 
 export interface SaveRehearsal {
   readonly results: readonly RehearsalResult[];
-}
-
-export const sheetWarnings = ['locked', 'not-opened-yet', 'does-not-read', 'text-cut', 'missing-characters', 'address-not-reachable'] as const;
-export type SheetWarning = (typeof sheetWarnings)[number];
-
-export interface MakeSheet {
-  readonly kind: 'poster';
-  readonly paper: PaperFormat;
-  /** Warnings that the teacher has seen and goes on with. */
-  readonly goAhead: readonly SheetWarning[];
-}
-
-export interface SheetView {
-  readonly id: string;
-  readonly kind: 'poster';
-  readonly paper: PaperFormat;
-  readonly sizeMm: number;
-  readonly madeAt: string;
-  readonly fileName: string;
 }
 
 /** A tag is a collection: it can be opened and checked as one. */

@@ -12,7 +12,8 @@ import type { AllowLook, BringLookPicture, ChangeLook, ChooseLook, CreateLook, L
 import type { ShowWebPicture } from './picture.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
 import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
-import type { ChangeMaterial, CreateMaterials, MakeSheet, MaterialPage, MaterialView, SaveRehearsal, SheetView, ShelfPage, TagView } from './material.js';
+import type { ChangeMaterial, CreateMaterials, MaterialPage, MaterialView, SaveRehearsal, ShelfPage, TagView } from './material.js';
+import type { ChangeSheetTemplate, CreateSheetTemplate, MakePrint, MakeSheet, PreviewSheets, PrintView, SheetsPreview, SheetTemplateView, SheetView, UsualSheetTemplate } from './sheet.js';
 import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './rehearsal.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
 import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
@@ -162,6 +163,20 @@ export const routes = {
   openTag: route<null>('POST', '/api/tags/:tag/access-checks'),
 
   sheetFile: route<Blob>('GET', '/api/sheets/:sheetId/file'),
+  previewSheets: route<SheetsPreview, PreviewSheets>('POST', '/api/sheet-previews'),
+  printerTest: route<Blob>('GET', '/api/printer-test'),
+  prints: route<readonly PrintView[]>('GET', '/api/prints'),
+  makePrint: route<PrintView, MakePrint>('POST', '/api/prints'),
+  print: route<PrintView>('GET', '/api/prints/:printId'),
+  stopPrint: route<null>('DELETE', '/api/prints/:printId/drawing'),
+  printFile: route<Blob>('GET', '/api/prints/:printId/file'),
+  printPictures: route<Blob>('GET', '/api/prints/:printId/pictures'),
+  printPage: route<string>('GET', '/api/prints/:printId/pages/:pageNumber'),
+  sheetTemplates: route<readonly SheetTemplateView[]>('GET', '/api/sheet-templates'),
+  createSheetTemplate: route<SheetTemplateView, CreateSheetTemplate>('POST', '/api/sheet-templates'),
+  changeSheetTemplate: route<SheetTemplateView, ChangeSheetTemplate>('PUT', '/api/sheet-templates/:sheetTemplateId'),
+  removeSheetTemplate: route<null>('DELETE', '/api/sheet-templates/:sheetTemplateId'),
+  chooseUsualSheetTemplate: route<SheetTemplateView, UsualSheetTemplate>('PATCH', '/api/sheet-templates/:sheetTemplateId', 'administrator'),
 } as const;
 
 export type RouteName = keyof typeof routes;

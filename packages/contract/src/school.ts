@@ -1,8 +1,7 @@
 import type { PaperFormat } from '@hapset/core';
+import type { PrinterSettings } from './sheet.js';
 
-export const paperChoices = ['A4', 'Letter'] as const satisfies readonly PaperFormat[];
-
-export interface SchoolView {
+export interface SchoolView extends PrinterSettings {
   readonly name: string;
   /** IANA time zone: "Europe/Dublin". */
   readonly timeZone: string;

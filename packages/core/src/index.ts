@@ -66,11 +66,11 @@ export { documentSizesMm, inTheHandMm, readsInTheHand, tooFineInTheHand } from '
 export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './scanner/acts.js';
 export { grainOf, grains, type Grain } from './symbol/grain.js';
 export { captionPlaces, finderShapes, firstInkTo, frameForms, gradientWays, lookColours, lookLimits, moduleShapes, plainLook, readLook, withColours, withoutSurround, type CaptionPlace, type FinderShape, type FrameForm, type GradientWay, type LookCaption, type LookCentre, type LookDesign, type ModuleShape } from './look/look.js';
-export { drawCode, drawingSize, plainDrawing, type CodeDrawing } from './look/drawing.js';
+export { drawCode, type DrawingWish, drawingSize, plainDrawing, type CodeDrawing } from './look/drawing.js';
 export type { DrawnShape, Paint } from './look/drawn-shape.js';
 export type { Surround } from './look/frame.js';
 export type { IconNode } from './look/icon-strokes.js';
-export { drawingSvg } from './look/code-svg.js';
+export { drawingElements, drawingSvg } from './look/code-svg.js';
 export { reachShareOf } from './look/reach-share.js';
 export { codeBits, codePixels, isTwoColours } from './look/pixels.js';
 export { freeLevel, judgeLook, lookReasons, mendedColours, standing, type LookJudgement, type LookReason } from './look/judge-look.js';
@@ -91,9 +91,13 @@ export { limitingCauses, limitsAt, sizeThatReadsMm, type LimitingCause } from '.
 export { trialView, Trials, type ReadFrame, type Staging, type TriedDistance } from './optics/trial.js';
 export { uniformSource } from './optics/random.js';
 
-export { paperFormats, type PaperFormat } from './sheet/paper.js';
-export { layoutPoster, largestPosterCodeMm, posterCodeMm, type CodeBox, type PosterLayout, type PosterWish, type TextBox } from './sheet/poster.js';
-export { fitText, lineHeightMm, sheetFonts, type MeasureText, type SheetFont } from './sheet/text.js';
+export { pageSize, paperFormats, paperNames, type PaperFormat } from './sheet/paper.js';
+export { backOf, checkGrid, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './sheet/grid.js';
+export { accentReads, backFields, faceFields, plainAccent, plainSheetDesign, sheetKinds, usualFields, type BackField, type FaceDesign, type FaceField, type FacePart, type HeaderPicture, type SheetDesign, type SheetKind, type TextField } from './sheet/design.js';
+export { layoutFace, type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type TextBox } from './sheet/face.js';
+export { compose, frontsOf, gridOf, kindDistanceM, kindsThatHold, layoutPage, notesOf, pagesOf, perPageChoices, usualLabels, usualPerPage, withBacks, type Composition, type LabelGrid, type PageArrow, type PageCode, type PageLine, type PagePicture, type PageText, type SheetItem, type SheetNote, type SheetPage, type SheetSetup } from './sheet/compose.js';
+export { codeMmForDistance, largestPosterCodeMm, posterCodeMm, reachOfPrintM, type MeasuredReach } from './sheet/poster.js';
+export { baselineMm, charactersOf, fitText, lineHeightMm, sheetFonts, type MeasureText, type SheetFont } from './sheet/text.js';
 export { fileName } from './sheet/file-name.js';
 
 export { answerStates, isStale, opensState, readsAnswer, paperAnswer, paperChanges, studentAccounts, worse, type AnswerState, type DeviceReach, type PaperAnswer, type PaperChange, type ReadsAnswer, type StudentAccounts } from './readiness/answer.js';

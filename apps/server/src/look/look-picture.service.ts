@@ -38,9 +38,14 @@ export class LookPictureService {
 
   /** PNG. @throws ProblemError not-found */
   async bytes(id: string): Promise<Buffer> {
-    const found = await this.pictures.findOneBy({ id });
+    const found = await this.find(id);
     if (!found) throw notFound('picture');
-    return found.bytes;
+    return found;
+  }
+
+  /** PNG; null where it is not known. */
+  async find(id: string): Promise<Buffer | null> {
+    return (await this.pictures.findOneBy({ id }))?.bytes ?? null;
   }
 
   async exists(id: string): Promise<boolean> {

@@ -53,7 +53,7 @@ export class MaterialPageService {
     const [standing, uses, sheets, school, catalogue, shortLink] = await Promise.all([
       this.standing(place),
       this.materials.lessonsOf([material.id]),
-      this.sheets.find({ where, order: { id: 'DESC' }, take: sheetsShown }),
+      this.sheets.find({ where, relations: { print: true }, order: { id: 'DESC' }, take: sheetsShown }),
       this.school.get(),
       this.services.catalogue(),
       this.shortLinks.view(material),

@@ -16,6 +16,7 @@ const ownQueries: Readonly<Record<string, string>> = {
   linkCheckId: 'SELECT 1 FROM access_checks WHERE id = ? AND material_id IS NULL AND asked_by_id = ?',
   rehearsalId: 'SELECT 1 FROM asked_rehearsals WHERE id = ? AND asked_by_id = ?',
   tryoutId: 'SELECT 1 FROM tryouts JOIN materials ON materials.id = tryouts.material_id WHERE tryouts.id = ? AND materials.owner_id = ?',
+  printId: 'SELECT 1 FROM prints WHERE id = ? AND owner_id = ?',
   sheetId: 'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
 };
 /** Belongs to the school: every member of staff may. */
@@ -23,10 +24,11 @@ const schoolQueries: Readonly<Record<string, string>> = {
   classId: 'SELECT 1 FROM school_classes WHERE id = ?',
   deviceId: 'SELECT 1 FROM devices WHERE id = ?',
   lookId: 'SELECT 1 FROM looks WHERE id = ?',
+  sheetTemplateId: 'SELECT 1 FROM sheet_templates WHERE id = ? AND removed_at IS NULL',
   lookPictureId: 'SELECT 1 FROM look_pictures WHERE id = ?',
 };
-/** Names that are no ids: a rehearsal's key is a hash under an id that is checked itself, a tag a word among one's own, a service's id what its description says. */
-const notIds = new Set(['rehearsalKey', 'tag', 'serviceId']);
+/** Names that are no ids: a rehearsal's key is a hash under an id that is checked itself, a tag a word among one's own, a service's id what its description says, a page's number counts. */
+const notIds = new Set(['rehearsalKey', 'tag', 'serviceId', 'pageNumber']);
 
 @Injectable()
 export class OwnedIds {

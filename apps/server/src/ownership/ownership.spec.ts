@@ -1,4 +1,4 @@
-import { fillPath, routes, type FileView, type LinkCheckAsked, type RehearsalAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetView, type TryoutView } from '@hapset/contract';
+import { fillPath, plainChoices, routes, type FileView, type LinkCheckAsked, type PrintView, type RehearsalAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetTemplateView, type SheetView, type TryoutView } from '@hapset/contract';
 import { genericFigures, plainLook } from '@hapset/core';
 import type { Router } from 'express';
 import { newId } from '../database/columns.js';
@@ -9,10 +9,11 @@ import { OwnedIds } from './owned-ids.js';
 
 /** A body that each writing route would take from its rightful caller; ids stand for Maren's things. */
 type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) => object>>;
+const onlyMaterial = (materialId: string) => ({ lessonId: null, stationIds: [], materialIds: [materialId], tag: null });
 const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
 const bodies: Bodies = {
   signIn: () => ({ email: 'maren@test.example', password: 'no' }),
-  changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', publicAddress: 'http://a.example', shortLinkHost: null, visitorNetworks: [], version: 1 }),
+  changeSchool: () => ({ name: 'x', timeZone: 'UTC', paper: 'A4', printerMarginMm: 5, duplexEdge: 'long', duplexRightMm: 0, duplexDownMm: 0, publicAddress: 'http://a.example', shortLinkHost: null, visitorNetworks: [], version: 1 }),
   createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
   changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
   createDevice: () => ({ name: 'x', count: null, ...genericFigures['current-phone'] }),
@@ -47,13 +48,18 @@ const bodies: Bodies = {
   showWebPicture: () => ({ shown: true }),
   askLinkCheck: () => ({ link: 'ftp://a.example' }),
   saveMaterialRehearsal: () => ({ results: [] }),
+  previewSheets: ({ materialId = '' }) => ({ places: onlyMaterial(materialId), choices: plainChoices('poster', 'A4'), page: 0 }),
+  makePrint: ({ materialId = '' }) => ({ places: onlyMaterial(materialId), choices: plainChoices('poster', 'A4'), goAhead: [] }),
+  createSheetTemplate: () => ({ name: 'x', kind: 'poster', accent: '#112233', header: null }),
+  changeSheetTemplate: () => ({ name: 'x', accent: '#112233', header: null, version: 1 }),
+  chooseUsualSheetTemplate: () => ({ usual: false }),
   makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
 };
 const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
 /** Ids that belong to the school are everybody's. */
-const schoolIds = new Set(['classId', 'deviceId', 'lookId', 'lookPictureId']);
+const schoolIds = new Set(['classId', 'deviceId', 'lookId', 'lookPictureId', 'sheetTemplateId']);
 /** Words among the caller's own things, and what a description calls itself: nobody else's can be named by them. */
-const ownWords = new Set(['tag', 'serviceId']);
+const ownWords = new Set(['tag', 'serviceId', 'pageNumber']);
 const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-Z]+)/g)].map(([, name]) => name ?? '');
 
 describe('who may call what', () => {
@@ -66,6 +72,8 @@ describe('who may call what', () => {
     const [stationId = ''] = await scene.stations(lessonId, [link('https://a.example/leaf/x')]);
     const { material, rehearsal } = await scene.page(stationId);
     const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
+    const print = await scene.server.ok<PrintView>('Maren', 'POST', '/api/prints', { places: onlyMaterial(material.id), choices: plainChoices('poster', 'A4'), goAhead: ['locked', 'not-opened-yet'] });
+    const template = await scene.server.ok<SheetTemplateView>('Maren', 'POST', '/api/sheet-templates', { name: 'Ours', kind: 'poster', accent: '#112233', header: null });
     const uploadId = await uploaded(scene, 'a few words', 'Maren', false);
     const file = await scene.server.ok<FileView>('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, 'a few words'), name: 'words.txt' });
     await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/tryouts`, { deviceId: null, outcome: 'as-meant' });
@@ -75,7 +83,7 @@ describe('who may call what', () => {
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
     const { id: rehearsalId } = await scene.server.ok<RehearsalAsked>('Maren', 'POST', '/api/rehearsals', { payload: 'x', sizeMm: 100, device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' } });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, rehearsalId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
+    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, rehearsalId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, printId: print.id, pageNumber: '1', sheetTemplateId: template.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 
@@ -128,6 +136,11 @@ describe('who may call what', () => {
     expect((await scene.server.as('Tobiah', 'POST', `/api/lessons/${theirs}/stations`, { items: [], materialIds: [ids.materialId] })).status).toBe(404);
     expect((await scene.server.as('Tobiah', 'PUT', `/api/lessons/${theirs}/station-order`, { stationIds: [ids.stationId] })).status).toBe(409);
     expect((await scene.server.as('Tobiah', 'POST', '/api/lessons', { ...lesson, classId: newId() })).status).toBe(404);
+    for (const path of ['/api/sheet-previews', '/api/prints']) {
+      for (const places of [onlyMaterial(ids.materialId ?? ''), { ...onlyMaterial(''), materialIds: [], stationIds: [ids.stationId] }, { ...onlyMaterial(''), materialIds: [], lessonId: ids.lessonId }]) {
+        expect((await scene.server.as('Tobiah', 'POST', path, { places, choices: plainChoices('poster', 'A4'), ...(path === '/api/prints' ? { goAhead: [] } : { page: 0 }) })).status).toBe(404);
+      }
+    }
     // Another teacher's upload makes no picture of one's own.
     expect((await scene.server.as('Tobiah', 'POST', '/api/look-pictures', { uploadId: ids.uploadId })).status).toBe(404);
     expect((await scene.server.as('Tobiah', 'POST', '/api/classes', { name: 'x', studentAccounts: 'none', deviceIds: [newId()] })).status).toBe(400);

@@ -26,30 +26,53 @@ export async function codePdf(drawing: CodeDrawing, sizeMm: number, title: strin
   return writePdf({ widthMm: width * moduleMm, heightMm: height * moduleMm, title, madeAt }, (document) => drawOnPdf(document, drawing, { xMm: drawing.surround.left * moduleMm, yMm: drawing.surround.top * moduleMm, sizeMm }, pictures));
 }
 
-export interface PdfPage {
-  readonly widthMm: number;
-  readonly heightMm: number;
+export interface PdfProperties {
   readonly title: string;
   /** Stands in the file's properties. */
   readonly madeAt: Date;
 }
 
-export async function writePdf({ widthMm, heightMm, title, madeAt }: PdfPage, draw: (document: PDFKit.PDFDocument) => void): Promise<Buffer> {
+export interface PdfPage extends PdfProperties {
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
+export interface StartedPdf {
+  readonly document: PDFKit.PDFDocument;
+  /** Ends the document. */
+  readonly finish: () => Promise<Buffer>;
+}
+
+/** A document without pages yet, with title and language, and a structure for those who have it read aloud. */
+export function startPdf({ title, madeAt }: PdfProperties): StartedPdf {
   const document = new PDFDocument({
-    size: [widthMm * pointsPerMm, heightMm * pointsPerMm],
     margin: 0,
-    autoFirstPage: true,
+    autoFirstPage: false,
     displayTitle: true,
+    tagged: true,
     lang: 'en',
+    pdfVersion: '1.7',
     info: { Title: title, Creator: 'Hapset', Producer: 'Hapset', CreationDate: madeAt, ModDate: madeAt },
   });
   const chunks: Buffer[] = [];
   document.on('data', (chunk: Buffer) => chunks.push(chunk));
   const ended = new Promise<void>((resolve, reject) => document.on('end', resolve).on('error', reject));
-  draw(document);
-  document.end();
-  await ended;
-  return Buffer.concat(chunks);
+  return {
+    document,
+    finish: async () => {
+      document.end();
+      await ended;
+      return Buffer.concat(chunks);
+    },
+  };
+}
+
+/** One page with one figure, which its title describes. */
+export async function writePdf({ widthMm, heightMm, ...properties }: PdfPage, draw: (document: PDFKit.PDFDocument) => void): Promise<Buffer> {
+  const { document, finish } = startPdf(properties);
+  document.addPage({ size: [widthMm * pointsPerMm, heightMm * pointsPerMm], margin: 0 });
+  document.addStructure(document.struct('Figure', { alt: properties.title }, () => draw(document)));
+  return finish();
 }
 
 function drawShape(document: PDFKit.PDFDocument, shape: DrawnShape, pictures: PictureBytes): void {

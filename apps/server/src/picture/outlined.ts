@@ -1,6 +1,6 @@
 /** Words of a drawing as outlines: what leaves the server looks the same wherever its fonts are missing. */
 import type { CodeDrawing, DrawnShape } from '@hapset/core';
-import { outlineText } from '../sheet/sheet-fonts.js';
+import { outlineText } from '../typeface/outline-text.js';
 
 export function outlined(drawing: CodeDrawing): CodeDrawing {
   return { ...drawing, shapes: drawing.shapes.flatMap(outlinedShape) };

@@ -6,8 +6,8 @@ import { LessonService } from '../lesson/lesson.service.js';
 import { MaterialService } from '../material/material.service.js';
 import { StationService } from '../station/station.service.js';
 import { contentTypes } from './code-picture.js';
-import { writeZip } from './lesson-zip.js';
-import { PictureService } from './picture.service.js';
+import { writeZip } from './write-zip.js';
+import { PictureService, type NamedPicture } from './picture.service.js';
 import { readPictureWish } from './picture-wish.js';
 import { nameFile } from './send-file.js';
 import { ShowWebPictureDto } from './show-web-picture.dto.js';
@@ -45,7 +45,14 @@ export class PictureController {
     const lesson = await this.lessons.require(lessonId);
     const places = await this.stations.placesOf([lesson]);
     nameFile(response, { type: 'application/zip', name: fileName(`${lesson.name}, codes`, null, 'zip'), disposition: 'attachment' });
-    await writeZip(this.pictures.ofAll(places, wish), this.clock.now(), response);
+    const leftOut: string[] = [];
+    const files = async function* (pictures: PictureService): AsyncGenerator<NamedPicture | null> {
+      for await (const { place, picture } of pictures.ofAll(places, wish)) {
+        if (!picture) leftOut.push(place.station?.name ?? place.material.title);
+        yield picture;
+      }
+    };
+    await writeZip(files(this.pictures), this.clock.now(), response, () => leftOut);
   }
 
   @Put('materials/:materialId/web-picture')

@@ -8,7 +8,7 @@ import { iconOf } from '@hapset/core/icons';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import request from 'supertest';
-import { measureText } from '../sheet/sheet-fonts.js';
+import { measureText } from '../typeface/shaped-line.js';
 import { link, Scene, words } from '../test/scene.js';
 import { smallPng } from '../test/small-png.js';
 import { unzip } from '../test/unzip.js';

@@ -70,7 +70,7 @@ export class ReadinessService {
       const { devices, accounts } = classOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper, look.design);
-      const sizeNowMm = lastSheet && lastSheet.paper !== paper ? planPrint(place, code, devices, lastSheet.paper, look.design).sizeMm : print.sizeMm;
+      const sizeNowMm = lastSheet && lastSheet.content.more === undefined && lastSheet.paper !== paper ? planPrint(place, code, devices, lastSheet.paper, look.design).sizeMm : print.sizeMm;
       const opening = code.carried.carry === 'short-link' ? (openings.get(place.material.id) ?? null) : null;
       return { place, code, look, opening, timeZone, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
     });

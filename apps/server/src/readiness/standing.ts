@@ -75,7 +75,7 @@ export interface StandingFacts {
   readonly lessonAt: number | null;
   readonly rehearsal: Rehearsal | null;
   readonly lastSheet: Sheet | null;
-  /** Size at which the last sheet's kind and paper would be printed now. */
+  /** Size for which the last sheet would be rehearsed now. */
   readonly sizeNowMm: number;
 }
 
@@ -130,8 +130,13 @@ function reads({ code, look, print, rehearsal }: StandingFacts): ReadinessView['
   return { state: worse(answer.state, state), leastReachM: answer.leastReachM, distanceM: print.distanceM, devices: print.devices.length, fallShort: names, look: reasons };
 }
 
+/** The size for which it was rehearsed when it was printed; sheets that are older than the composer were printed at just that. */
+export function rehearsedMmOf({ content, sizeMm }: Sheet): number {
+  return content.more?.rehearsedMm ?? sizeMm;
+}
+
 function onPaper({ code, look, lastSheet, sizeNowMm }: StandingFacts): ReadinessView['paper'] {
-  const printed = lastSheet && { payload: lastSheet.content.payload, level: lastSheet.content.level ?? null, look: lastSheet.content.look ?? plainLook, sizeMm: lastSheet.sizeMm };
+  const printed = lastSheet && { payload: lastSheet.content.payload, level: lastSheet.content.level ?? null, look: lastSheet.content.look ?? plainLook, sizeMm: rehearsedMmOf(lastSheet) };
   const answer = paperAnswer(printed, { payload: code.carried.payload, level: code.plan?.level ?? null, look: look.design, sizeMm: sizeNowMm });
   return { ...answer, sizeMm: lastSheet?.sizeMm ?? null, madeAt: lastSheet?.madeAt.toISOString() ?? null };
 }

@@ -1,5 +1,5 @@
 import type { LookMakers } from '@hapset/contract';
-import type { PaperFormat } from '@hapset/core';
+import type { DuplexEdge, PaperFormat } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import { keywordColumn, optionalIdColumn, optionalTimeColumn } from '../database/columns.js';
 
@@ -10,6 +10,10 @@ export class School {
   @Column({ type: 'varchar', length: 120 }) name: string;
   @Column(keywordColumn(60)) timeZone: string;
   @Column(keywordColumn(10)) paper: PaperFormat;
+  @Column({ type: 'double', default: 5 }) printerMarginMm: number;
+  @Column({ ...keywordColumn(5), default: 'long' }) duplexEdge: DuplexEdge;
+  @Column({ type: 'double', default: 0 }) duplexRightMm: number;
+  @Column({ type: 'double', default: 0 }) duplexDownMm: number;
   @Column({ type: 'varchar', length: 200 }) publicAddress: string;
   @Column({ type: 'varchar', length: 200, nullable: true }) shortLinkHost: string | null;
   /** Hosts of short links before that one: what is on paper stays valid. */

@@ -20,7 +20,7 @@ export class SchoolService {
   async get(): Promise<School> {
     const found = await this.schools.findOneBy({ id: onlyRow });
     if (found) return found;
-    const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, publicAddress: this.configuration.publicAddress, shortLinkHost: null, formerShortHosts: null, visitorNetworks: null, defaultLookId: null, looksMadeBy: 'staff' as const, version: 1, demoLoadedAt: null };
+    const fresh = { id: onlyRow, name: 'Our school', timeZone: 'UTC', paper: 'A4' as const, printerMarginMm: 5, duplexEdge: 'long' as const, duplexRightMm: 0, duplexDownMm: 0, publicAddress: this.configuration.publicAddress, shortLinkHost: null, formerShortHosts: null, visitorNetworks: null, defaultLookId: null, looksMadeBy: 'staff' as const, version: 1, demoLoadedAt: null };
     await this.schools.createQueryBuilder().insert().values(fresh).orIgnore().execute();
     return this.schools.findOneByOrFail({ id: onlyRow });
   }

@@ -1,11 +1,31 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { AccessCheck } from '../access-check/access-check.entity.js';
+import { JobModule } from '../job/job.module.js';
+import { LessonModule } from '../lesson/lesson.module.js';
 import { LookModule } from '../look/look.module.js';
 import { MaterialModule } from '../material/material.module.js';
+import { ReadinessModule } from '../readiness/readiness.module.js';
+import { SchoolModule } from '../school/school.module.js';
 import { StationModule } from '../station/station.module.js';
+import { PrintController } from './print.controller.js';
+import { Print } from './print.entity.js';
+import { PrintJobs } from './print-jobs.js';
+import { PrintService } from './print.service.js';
+import { SheetPictures } from './sheet-pictures.js';
+import { SheetPlacesService } from './sheet-places.js';
+import { SheetPlanner } from './sheet-planner.js';
+import { SheetTemplateController } from './sheet-template.controller.js';
+import { SheetTemplate } from './sheet-template.entity.js';
+import { SheetTemplateService } from './sheet-template.service.js';
+import { SheetWorkers } from './sheet-workers.js';
 import { SheetController } from './sheet.controller.js';
 import { Sheet } from './sheet.entity.js';
 import { SheetService } from './sheet.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Sheet]), MaterialModule, StationModule, LookModule], controllers: [SheetController], providers: [SheetService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule, SchoolModule, JobModule],
+  controllers: [SheetController, PrintController, SheetTemplateController],
+  providers: [SheetService, PrintService, PrintJobs, SheetPlanner, SheetPlacesService, SheetPictures, SheetTemplateService, SheetWorkers],
+})
 export class SheetModule {}

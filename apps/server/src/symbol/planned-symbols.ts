@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import type { CodeView } from '@hapset/contract';
 import { carriedBy, charactersToShrink, drawCode, grainOf, judgeLook, planSymbol, type Carriable, type Carried, type ErrorCorrectionLevel, type LookDesign, type LookJudgement, type SymbolPlan } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
-import { measureText } from '../sheet/sheet-fonts.js';
+import { measureText } from '../typeface/shaped-line.js';
 
 /** A code of many stones takes some 60 KB. */
 const kept = 800;

@@ -9,6 +9,7 @@ import { Intake } from '../intake/intake.js';
 import { useOpenMaterial } from '../material/material.queries.js';
 import { useRehearsals } from '../rehearsal/use-rehearsals.js';
 import { lessonPicturesAddress } from '../picture/picture-address.js';
+import { composerOfLesson } from '../sheet/places-of-address.js';
 import { PageHead } from '../shell/page-head.js';
 import { lessonTime, metres } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
@@ -50,6 +51,11 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
                   Save all pictures
                 </a>
               </>
+            )}
+            {rows.some(({ code }) => code !== null) && (
+              <Link to={composerOfLesson(lesson.id)} className={buttonClass()}>
+                Make sheets
+              </Link>
             )}
             <Link to={`/add?lesson=${lesson.id}`} className={buttonClass('main')}>
               Add a station

@@ -5,7 +5,7 @@ import { ChoiceField, SelectField, TextField } from '../design/field.js';
 import { Sheet } from '../design/sheet.js';
 import { finderShapeWords, frameWords, gradientWayWords, moduleShapeWords } from '../wording/looks.js';
 import { CentreControls } from './centre-controls.js';
-import { Choices } from './choices.js';
+import { Choices } from '../design/choices.js';
 import { FinderSwatch, FrameSwatch, ModuleSwatch } from './swatches.js';
 
 interface Props {

@@ -4,6 +4,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Button, buttonClass } from '../design/button.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { Intake } from '../intake/intake.js';
+import { composerOfMaterials } from '../sheet/places-of-address.js';
 import { PageHead } from '../shell/page-head.js';
 import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
@@ -17,6 +18,7 @@ export function Component(): ReactElement {
   const [find, setFind] = useState('');
   const wanted = useDeferredValue(find.trim());
   const shelf = useInfiniteQuery(shelfQuery(wanted, tag));
+  const [chosen, setChosen] = useState<readonly string[]>([]);
   const navigate = useNavigate();
   const create = useCreateMaterials();
   const rows = shelf.data?.pages.flatMap((page) => page.rows) ?? [];
@@ -73,9 +75,18 @@ export function Component(): ReactElement {
               {plural(total, 'material')}
               {wanted === '' ? '' : ' found'}{tag === null ? '' : ` in “${tag}”`}
             </p>
+            {chosen.length > 0 && (
+              <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
+                <span className="text-[14px] font-semibold">{plural(chosen.length, 'material')} chosen</span>
+                <Link to={composerOfMaterials(chosen)} className={buttonClass()}>
+                  Make sheets
+                </Link>
+                <Button onClick={() => setChosen([])}>Choose none</Button>
+              </div>
+            )}
             <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
               {rows.map((row) => (
-                <ShelfRow key={row.material.id} row={row} />
+                <ShelfRow key={row.material.id} row={row} ticked={chosen.includes(row.material.id)} onTick={(ticked) => setChosen(ticked ? [...chosen, row.material.id] : chosen.filter((id) => id !== row.material.id))} />
               ))}
             </ul>
           </>

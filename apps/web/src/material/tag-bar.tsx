@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
-import { Button } from '../design/button.js';
+import { Link } from 'react-router';
+import { Button, buttonClass } from '../design/button.js';
+import { composerOfTag } from '../sheet/places-of-address.js';
 import { tagsQuery, useOpenTag } from './material.queries.js';
 
 /** The collections of the shelf. A chosen one can be opened as a whole. */
@@ -22,9 +24,14 @@ export function TagBar({ chosen, onChoose }: { readonly chosen: string | null; r
         </button>
       ))}
       {chosen !== null && (
-        <Button className="ml-auto" disabled={open.isPending} onClick={() => open.mutate(chosen)}>
+        <span className="ml-auto flex gap-2">
+          <Link to={composerOfTag(chosen)} className={buttonClass()}>
+            Make sheets
+          </Link>
+        <Button disabled={open.isPending} onClick={() => open.mutate(chosen)}>
           Open all again
         </Button>
+        </span>
       )}
     </div>
   );

@@ -1,5 +1,6 @@
-import { paperChoices, routes, type AddressesOnPaper, type ChangeSchool, type SchoolView } from '@hapset/contract';
+import { limits, routes, type AddressesOnPaper, type ChangeSchool, type SchoolView } from '@hapset/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { paperNames } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
 import { call } from '../api/client.js';
@@ -11,11 +12,12 @@ import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
+import { paperWords } from '../wording/sheets.js';
 import { schoolKeys } from './school.keys.js';
 
 type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'> & { shortLinkHost: string; /** One a line. */ visitorNetworks: string };
 
-const paperWords = { A4: 'A4', Letter: 'Letter (8.5 × 11 in)' } as const;
+const edgeWords = { long: 'the long edge', short: 'the short edge' } as const;
 
 /** Settings of the school: a form for the administrator, a list to read for everybody else. */
 export function SchoolSettings({ school, mayChange }: { readonly school: SchoolView; readonly mayChange: boolean }): ReactElement {
@@ -26,6 +28,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
   const rows = [
     ['Time zone', school.timeZone],
     ['Paper', paperWords[school.paper]],
+    ['Printer', `can’t reach ${school.printerMarginMm} mm at the edge; turns paper about ${edgeWords[school.duplexEdge]}`],
     ['Public address', school.publicAddress],
     ['Short-link host', school.shortLinkHost ?? 'none yet'],
     ['Codes inspected without signing in', school.visitorNetworks.length === 0 ? 'nowhere' : `from ${school.visitorNetworks.join(', ')}`],
@@ -50,8 +53,8 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
   const notice = useNotice();
   const form = useForm<Fields>({ defaultValues: { ...school, shortLinkHost: school.shortLinkHost ?? '', visitorNetworks: school.visitorNetworks.join('\n') } });
   const change = useMutation({
-    mutationFn: ({ name, timeZone, paper, publicAddress, shortLinkHost, visitorNetworks }: Fields) =>
-      call(routes.changeSchool, { body: { name: name.trim(), timeZone: timeZone.trim(), paper, publicAddress: publicAddress.trim(), shortLinkHost: shortLinkHost.trim() || null, visitorNetworks: visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''), version: school.version } }),
+    mutationFn: ({ name, timeZone, paper, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm, publicAddress, shortLinkHost, visitorNetworks }: Fields) =>
+      call(routes.changeSchool, { body: { name: name.trim(), timeZone: timeZone.trim(), paper, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm, publicAddress: publicAddress.trim(), shortLinkHost: shortLinkHost.trim() || null, visitorNetworks: visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''), version: school.version } }),
     onSuccess: async () => {
       notice({ words: 'The settings are kept.' });
       await client.invalidateQueries();
@@ -64,8 +67,23 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       <TextField label="Name" {...form.register('name')} problem={problems.get('name')} />
       <div className="grid gap-4 sm:grid-cols-2">
         <TextField label="Time zone" hint="For example Europe/Dublin." {...form.register('timeZone')} problem={problems.get('timeZone')} />
-        <ChoiceField choices={paperChoices} words={paperWords} label="Paper" {...form.register('paper')} />
+        <ChoiceField choices={paperNames} words={paperWords} label="Paper" {...form.register('paper')} />
       </div>
+      <fieldset className="m-0 rounded-small border border-line px-3 pt-1 pb-3">
+        <legend className="px-1 text-[13.5px] font-semibold">Printer</legend>
+        <div className="grid gap-3 sm:grid-cols-2">
+          <TextField label="Can’t reach at the edge (mm)" type="number" step={0.5} min={limits.printerMarginMm.least} max={limits.printerMarginMm.most} {...form.register('printerMarginMm', { valueAsNumber: true })} problem={problems.get('printerMarginMm')} />
+          <ChoiceField choices={['long', 'short']} words={edgeWords} label="Turns paper about" {...form.register('duplexEdge')} />
+          <TextField label="Backs lie off to the right (mm)" type="number" step={0.1} min={-limits.duplexShiftMm} max={limits.duplexShiftMm} {...form.register('duplexRightMm', { valueAsNumber: true })} problem={problems.get('duplexRightMm')} />
+          <TextField label="Backs lie off downwards (mm)" type="number" step={0.1} min={-limits.duplexShiftMm} max={limits.duplexShiftMm} {...form.register('duplexDownMm', { valueAsNumber: true })} problem={problems.get('duplexDownMm')} />
+        </div>
+        <p className="mt-2 mb-0 text-[13px] text-muted">
+          <a href={routes.printerTest.path} target="_blank" rel="noreferrer" className="font-semibold text-ink">
+            Print the test page
+          </a>{' '}
+          on both sides: it shows these figures.
+        </p>
+      </fieldset>
       <TextField label="Public address" hint="Under which phones reach this server." {...form.register('publicAddress')} problem={problems.get('publicAddress')} />
       <TextField label="Short-link host" hint="A short name of the school’s own, if it has one: k.school.example" {...form.register('shortLinkHost')} problem={problems.get('shortLinkHost')} />
       <OnPaper moved={form.formState.dirtyFields.publicAddress === true} renamed={form.formState.dirtyFields.shortLinkHost === true} before={school} />
@@ -111,6 +129,10 @@ const fieldWords: Readonly<Record<keyof Fields, string>> = {
   name: 'The school needs a name.',
   timeZone: 'There is no such time zone. Write it as Europe/Dublin.',
   paper: 'Choose one of the papers.',
+  printerMarginMm: 'Write millimetres from 0 to 20.',
+  duplexEdge: 'Choose one of the edges.',
+  duplexRightMm: 'Write millimetres from −10 to 10.',
+  duplexDownMm: 'Write millimetres from −10 to 10.',
   publicAddress: 'Write a whole address that begins with http:// or https://.',
   visitorNetworks: 'Write each network as its first address and a length, like 10.20.0.0/16, or one address alone.',
   shortLinkHost: 'Write a host name only, without http:// and without a path.',

@@ -1,11 +1,15 @@
-import { paperChoices, type MaterialPage } from '@hapset/contract';
-import type { PaperFormat } from '@hapset/core';
+import type { MaterialPage } from '@hapset/contract';
+import { paperNames, type PaperFormat } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { Sheet } from '../design/sheet.js';
 import { StateMark } from '../design/state-mark.js';
 import type { PlaceId } from '../material/place-id.js';
 import { ago } from '../wording/figures.js';
+import { Link } from 'react-router';
+import { buttonClass } from '../design/button.js';
+import { printStateWords, sheetKindWords } from '../wording/sheets.js';
 import { MakePoster } from './make-poster.js';
+import { composerOfMaterials } from './places-of-address.js';
 import { sheetAddress } from './sheet.queries.js';
 
 const changeWords = { payload: 'the code says something else now', level: 'its error correction level is another one now', look: 'it looks different now', size: 'it would be printed in another size now' } as const;
@@ -26,10 +30,13 @@ export function PaperPart({ page, place, name }: { readonly page: MaterialPage; 
         action={
           <>
             <select aria-label="Paper" value={paper} onChange={(event) => setPaper(event.target.value as PaperFormat)} className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]">
-              {paperChoices.map((choice) => (
+              {paperNames.map((choice) => (
                 <option key={choice}>{choice}</option>
               ))}
             </select>
+            <Link to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])} className={buttonClass()}>
+              Other sheets
+            </Link>
             {sheets.length > 0 && <MakePoster place={place} name={name} paper={paper} tone="plain" />}
           </>
         }
@@ -38,11 +45,17 @@ export function PaperPart({ page, place, name }: { readonly page: MaterialPage; 
           <ul className="m-0 mt-1 list-none p-0 text-[14px]">
             {sheets.map((sheet) => (
               <li key={sheet.id} className="flex flex-wrap gap-x-3 py-1">
-                <a href={sheetAddress(sheet)} target="_blank" rel="noreferrer" className="font-semibold text-ink">
-                  {sheet.fileName}
-                </a>
+                {sheet.available ? (
+                  <a href={sheetAddress(sheet)} target="_blank" rel="noreferrer" className="font-semibold text-ink">
+                    {sheet.fileName}
+                  </a>
+                ) : (
+                  <span className="font-semibold" title={printStateWords.expired}>
+                    {sheet.fileName}
+                  </span>
+                )}
                 <span className="text-muted">
-                  {sheet.paper}, code {Math.round(sheet.sizeMm)} mm, {ago(sheet.madeAt)}
+                  {sheetKindWords[sheet.kind]}, {sheet.paper}, code {Math.round(sheet.sizeMm)} mm, {ago(sheet.madeAt)}
                 </span>
               </li>
             ))}

@@ -15,15 +15,19 @@ export function drawingSvg(drawing: CodeDrawing, { width, height, title, picture
   const { surround } = drawing;
   const size = drawingSize(drawing);
   const sides = width === null || height === null ? '' : ` width="${width}" height="${height}"`;
-  const parts = drawing.shapes.map((shape, index) => element(shape, `g${index}`, pictureAddress));
-  const gradients = parts.flatMap(({ gradient }) => gradient ?? []).join('');
   return [
     `<svg xmlns="http://www.w3.org/2000/svg"${sides} viewBox="${-surround.left} ${-surround.top} ${size.width} ${size.height}" role="img">`,
     `<title>${escapeXml(title)}</title>`,
-    gradients === '' ? '' : `<defs>${gradients}</defs>`,
-    ...parts.map(({ drawn }) => drawn),
+    drawingElements(drawing, 'g', pictureAddress),
     '</svg>\n',
   ].join('');
+}
+
+/** What is inside such a file, in module units, to stand in a larger one. @param prefix of ids, its own in each file */
+export function drawingElements(drawing: CodeDrawing, prefix: string, pictureAddress: SvgWish['pictureAddress']): string {
+  const parts = drawing.shapes.map((shape, index) => element(shape, `${prefix}${index}`, pictureAddress));
+  const gradients = parts.flatMap(({ gradient }) => gradient ?? []).join('');
+  return [gradients === '' ? '' : `<defs>${gradients}</defs>`, ...parts.map(({ drawn }) => drawn)].join('');
 }
 
 interface Element {

@@ -6,13 +6,13 @@
 import { fail, succeed, type Result } from '../result.js';
 import { requirePositive } from '../units.js';
 
-export interface PageSize {
+export interface PaperSize {
   readonly widthMm: number;
   readonly heightMm: number;
 }
 
 export interface Grid {
-  readonly page: PageSize;
+  readonly page: PaperSize;
   readonly columns: number;
   readonly rows: number;
   /** Of a cell. */
@@ -39,7 +39,7 @@ export type GridProblem = { readonly reason: 'no-room' } | { readonly reason: 'c
 const toleranceMm = 0.01;
 
 /** As many cells as fit, in the middle of the page. */
-export function fitGrid(page: PageSize, cell: PageSize, marginMm: number, gapMm: number): Result<Grid, GridProblem> {
+export function fitGrid(page: PaperSize, cell: PaperSize, marginMm: number, gapMm: number): Result<Grid, GridProblem> {
   for (const [name, value] of Object.entries({ ...cell })) requirePositive(name, value);
   const fits = (lengthMm: number, cellMm: number): number => Math.floor((lengthMm - 2 * marginMm + gapMm + toleranceMm) / (cellMm + gapMm));
   const [columns, rows] = [fits(page.widthMm, cell.widthMm), fits(page.heightMm, cell.heightMm)];
@@ -93,7 +93,7 @@ export interface DuplexAdjustment {
  * Where on the back page the back of a box lies. Turned about an upright edge, left and right change places; about a lying one,
  * top and bottom do, and what is printed must stand on its head to be upright on the card.
  */
-export function backOf(page: PageSize, { xMm, yMm, widthMm, heightMm }: MmBox, edge: DuplexEdge, { rightMm, downMm }: DuplexAdjustment = { rightMm: 0, downMm: 0 }): { readonly box: MmBox; readonly onItsHead: boolean } {
+export function backOf(page: PaperSize, { xMm, yMm, widthMm, heightMm }: MmBox, edge: DuplexEdge, { rightMm, downMm }: DuplexAdjustment = { rightMm: 0, downMm: 0 }): { readonly box: MmBox; readonly onItsHead: boolean } {
   const upright = page.heightMm >= page.widthMm;
   const aboutUpright = (edge === 'long') === upright;
   const mirrored = aboutUpright ? { xMm: page.widthMm - xMm - widthMm, yMm } : { xMm, yMm: page.heightMm - yMm - heightMm };

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import type { Surround } from '../look/frame.js';
 import { fileName } from './file-name.js';
-import { paperFormats, type PaperFormat } from './paper.js';
-import { largestPosterCodeMm, layoutPoster, type PosterLayout, type PosterWish } from './poster.js';
+import { compose, layoutPage, usualLabels } from './compose.js';
+import { plainSheetDesign, usualFields } from './design.js';
+import { paperNames } from './paper.js';
+import { largestPosterCodeMm } from './poster.js';
 import { fitText, type MeasureText } from './text.js';
 
 /** Every character half an em wide. */
@@ -12,69 +13,16 @@ const bare = { left: 4, top: 4, right: 4, bottom: 4 };
 /** As a ticket with two lines under the code has it. */
 const framed = { left: 8, top: 8, right: 8, bottom: 22 };
 
-const wish: PosterWish = { paper: 'A4', title: 'Field guide to limpets', instruction: 'Point your camera here.', tap: 'Then tap the address that appears.', address: 'https://a.example/leaf/field-guide', foot: 'Life between the tides', modules: 33, surround: bare, codeSizeMm: 120 };
-
-interface Box {
-  readonly x: number;
-  readonly y: number;
-  readonly right: number;
-  readonly bottom: number;
-}
-
-/** All boxes of a layout; the code's with what is around it. */
-function boxes({ code, texts }: PosterLayout, modules: number, { left, top, right, bottom }: Surround): readonly Box[] {
-  const moduleMm = code.sizeMm / modules;
-  return [
-    { x: code.xMm - left * moduleMm, y: code.yMm - top * moduleMm, right: code.xMm + code.sizeMm + right * moduleMm, bottom: code.yMm + code.sizeMm + bottom * moduleMm },
-    ...texts.map((text) => ({ x: text.xMm, y: text.yMm, right: text.xMm + text.widthMm, bottom: text.yMm + text.heightMm })),
-  ];
-}
-
-function overlap(a: Box, b: Box): boolean {
-  return a.x < b.right - 1e-6 && b.x < a.right - 1e-6 && a.y < b.bottom - 1e-6 && b.y < a.bottom - 1e-6;
-}
-
-describe('a poster', () => {
-  it('has the wanted size, centred', () => {
-    const { code, widthMm } = layoutPoster(wish, measure);
-    expect(code.sizeMm).toBe(120);
-    expect(code.xMm + code.sizeMm / 2).toBeCloseTo(widthMm / 2, 6);
-  });
-
-  it('never makes the code larger than the paper holds with its quiet zone', () => {
-    for (const paper of Object.keys(paperFormats) as PaperFormat[]) {
-      const largest = largestPosterCodeMm(paper, 21, bare);
-      expect(layoutPoster({ ...wish, paper, modules: 21, codeSizeMm: 500 }, measure).code.sizeMm).toBe(largest);
-      expect(largest * (1 + 8 / 21)).toBeLessThanOrEqual(paperFormats[paper].widthMm);
+describe('the largest code of a poster', () => {
+  it('is what a poster really holds, whatever its texts are', () => {
+    const long = 'Tide pool '.repeat(60);
+    const texts = { title: long, number: '', instruction: long, password: '', address: `https://a.example/${'x'.repeat(200)}`, tap: long, class: long, place: '', what: '', meaning: '', 'for-whom': '', where: '' };
+    for (const paper of paperNames) for (const modules of [21, 33, 177]) for (const surround of [bare, framed]) {
+      const neededMm = largestPosterCodeMm(paper, modules, surround);
+      const composed = compose({ kind: 'poster', paper, lying: false, perPage: 1, inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields.poster, backs: null, design: plainSheetDesign('poster'), printerMarginMm: 5, head: { title: '', about: '' } }, [{ texts, modules, surround, neededMm, pictureAspect: null }]);
+      if (!composed.ok) throw new Error('a poster has room');
+      expect(layoutPage(composed.value, 0, measure).codes[0]?.sizeMm).toBe(neededMm);
     }
-  });
-
-  it('keeps boxes apart and on the page, whatever is written', () => {
-    const text = fc.string({ unit: 'grapheme', maxLength: 400 });
-    fc.assert(
-      fc.property(text, text, text, fc.option(text, { nil: null }), text, fc.constantFrom<PaperFormat>('A4', 'Letter'), fc.constantFrom(21, 25, 33, 45, 177), fc.integer({ min: 30, max: 300 }), fc.constantFrom(bare, framed), (title, instruction, tap, address, foot, paper, modules, codeSizeMm, surround) => {
-        const layout = layoutPoster({ title, instruction, tap, address, foot, paper, modules, surround, codeSizeMm }, measure);
-        const all = boxes(layout, modules, surround);
-        for (const box of all) {
-          expect(box.x).toBeGreaterThanOrEqual(0);
-          expect(box.y).toBeGreaterThanOrEqual(0);
-          expect(box.right).toBeLessThanOrEqual(layout.widthMm);
-          expect(box.bottom).toBeLessThanOrEqual(layout.heightMm);
-        }
-        all.forEach((box, index) => all.slice(index + 1).forEach((other) => expect(overlap(box, other)).toBe(false)));
-        expect(layout.code.sizeMm).toBe(Math.min(codeSizeMm, largestPosterCodeMm(paper, modules, surround)));
-      }),
-      { numRuns: 200 },
-    );
-  });
-
-  it('says which text was cut', () => {
-    expect(layoutPoster(wish, measure).cut).toEqual([]);
-    expect(layoutPoster({ ...wish, title: 'Tide '.repeat(80) }, measure).cut).toEqual(['title']);
-  });
-
-  it('leaves out the address of words', () => {
-    expect(layoutPoster({ ...wish, address: null }, measure).texts.map((text) => text.role)).toEqual(['title', 'instruction', 'tap', 'foot']);
   });
 });
 

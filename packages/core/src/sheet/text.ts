@@ -1,4 +1,8 @@
-/** Fits text into a width: wraps at blanks, shrinks down to a floor, then cuts with an ellipsis and says so. */
+/**
+ * Fits text into a width: wraps where its script allows (UAX 14), shrinks down to a floor, then cuts with an ellipsis and says so.
+ * Lines are in the order in which they are read; which way they run is for whoever draws them.
+ */
+import LineBreaker from 'linebreak';
 
 export const sheetFonts = ['heading', 'text', 'text-bold', 'mono'] as const;
 export type SheetFont = (typeof sheetFonts)[number];
@@ -24,58 +28,84 @@ export interface TextWish {
 
 /** Fits `text`; an empty text gives no lines. */
 export function fitText(text: string, wish: TextWish, measure: MeasureText): FittedText {
-  const words = text.trim().split(/\s+/u).filter((word) => word !== '');
-  for (let sizePt = wish.sizePt; sizePt >= wish.floorPt; sizePt -= 1) {
+  const pieces = piecesOf(text);
+  for (let sizePt = wish.sizePt; sizePt > wish.floorPt; sizePt -= 1) {
     const fits = (part: string): boolean => measure(part, wish.font, sizePt) <= wish.widthMm;
     // Wrapping comes before shrinking; a word is broken only where it is too long for a line even at the floor.
-    if (sizePt > wish.floorPt && words.some((word) => !fits(word))) continue;
-    const lines = wrap(words, fits);
+    if (pieces.some((piece) => !fits(piece.trimEnd()))) continue;
+    const lines = wrap(pieces, fits);
     if (lines.length <= wish.maxLines) return { lines, sizePt, cut: false };
   }
   const fits = (part: string): boolean => measure(part, wish.font, wish.floorPt) <= wish.widthMm;
-  const lines = wrap(words, fits);
+  const lines = wrap(pieces, fits);
   if (lines.length <= wish.maxLines) return { lines, sizePt: wish.floorPt, cut: false };
   const kept = lines.slice(0, wish.maxLines);
   kept[kept.length - 1] = ellipsize(kept.at(-1) ?? '', fits);
   return { lines: kept, sizePt: wish.floorPt, cut: true };
 }
 
-function wrap(words: readonly string[], fits: (text: string) => boolean): string[] {
-  const lines: string[] = [];
-  let line = '';
-  for (const word of words.flatMap((long) => breakWord(long, fits))) {
-    const longer = line === '' ? word : `${line} ${word}`;
-    if (fits(longer)) line = longer;
-    else {
-      lines.push(line);
-      line = word;
-    }
+/** Words with the blank behind them, syllables of scripts without blanks: what a line may end with. */
+function piecesOf(text: string): readonly string[] {
+  const plain = text.trim().replace(/\s+/gu, ' ');
+  if (plain === '') return [];
+  const breaker = new LineBreaker(plain);
+  const pieces: string[] = [];
+  let from = 0;
+  for (let next = breaker.nextBreak(); next !== null; next = breaker.nextBreak()) {
+    pieces.push(plain.slice(from, next.position));
+    from = next.position;
   }
-  return line === '' ? lines : [...lines, line];
+  return pieces;
 }
 
-/** Breaks a word that is wider than a line, at characters (an address has no blanks). */
-function breakWord(word: string, fits: (text: string) => boolean): string[] {
-  if (fits(word)) return [word];
-  const pieces: string[] = [];
-  let piece = '';
-  for (const character of word) {
-    if (piece !== '' && !fits(piece + character)) {
-      pieces.push(piece);
-      piece = '';
+function wrap(pieces: readonly string[], fits: (text: string) => boolean): string[] {
+  const lines: string[] = [];
+  let line = '';
+  for (const piece of pieces.flatMap((long) => breakPiece(long, fits))) {
+    if (line === '' || fits((line + piece).trimEnd())) line += piece;
+    else {
+      lines.push(line.trimEnd());
+      line = piece;
     }
-    piece += character;
   }
-  return [...pieces, piece];
+  return line === '' ? lines : [...lines, line.trimEnd()];
+}
+
+/** Breaks what is wider than a line between what a reader takes for characters. */
+function breakPiece(piece: string, fits: (text: string) => boolean): readonly string[] {
+  if (fits(piece.trimEnd())) return [piece];
+  const parts: string[] = [];
+  let part = '';
+  for (const character of charactersOf(piece)) {
+    if (part !== '' && !fits((part + character).trimEnd())) {
+      parts.push(part);
+      part = '';
+    }
+    part += character;
+  }
+  return [...parts, part];
 }
 
 function ellipsize(line: string, fits: (text: string) => boolean): string {
-  const characters = [...line];
+  const characters = charactersOf(line);
   while (characters.length > 0 && !fits(`${characters.join('').trimEnd()}…`)) characters.pop();
   return `${characters.join('').trimEnd()}…`;
+}
+
+const segmenter = new Intl.Segmenter('en', { granularity: 'grapheme' });
+
+/** Extended grapheme clusters (UAX 29). */
+export function charactersOf(text: string): string[] {
+  // Segmenting is slow, and plain letters need none.
+  return /^[\u0020-\u007e]*$/.test(text) ? [...text] : Array.from(segmenter.segment(text), ({ segment }) => segment);
 }
 
 /** Height of a line in millimetres at that size, with the leading that sheets use. */
 export function lineHeightMm(sizePt: number): number {
   return (sizePt * 1.22 * 25.4) / 72;
+}
+
+/** From a line's top to its baseline, in millimetres; below it is room for what hangs down in every script. */
+export function baselineMm(sizePt: number): number {
+  return (sizePt * 0.93 * 25.4) / 72;
 }

@@ -1,0 +1,192 @@
+/**
+ * Makes sheets of many codes in one go: warns first, remembers each code that went on paper, draws short prints whenever they are asked
+ * for and long ones once, as a job that can be stopped and whose file is kept for a week.
+ */
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buffer } from 'node:stream/consumers';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { sheetWarnings, type PreviewSheets, type SheetChoices, type SheetsPreview, type SheetWarning } from '@hapset/contract';
+import { fileName } from '@hapset/core';
+import { In, LessThan, Not, Repository } from 'typeorm';
+import { Clock } from '../clock/clock.js';
+import { newId } from '../database/columns.js';
+import { JobService } from '../job/job.service.js';
+import { notFound, ProblemError } from '../problem/problem.js';
+import { Storage } from '../storage/storage.js';
+import { Print } from './print.entity.js';
+import type { SheetJob } from './sheet-job.js';
+import type { PlacesToPrint } from './sheet-places.js';
+import { noticesOf, SheetPlanner, type PlannedSheets } from './sheet-planner.js';
+import { PrintJobs } from './print-jobs.js';
+import { Sheet } from './sheet.entity.js';
+import { SheetWorkers } from './sheet-workers.js';
+import type { SheetNotes, SheetPreviewAnswer } from './sheet.work.js';
+
+const jobKind = 'print';
+/** More pages are drawn once, as a job. */
+export const pagesAtOnce = 20;
+const keptMs = 7 * 24 * 3_600_000;
+const shownPrints = 12;
+
+@Injectable()
+export class PrintService {
+  constructor(
+    @InjectRepository(Print) private readonly prints: Repository<Print>,
+    private readonly planner: SheetPlanner,
+    private readonly printJobs: PrintJobs,
+    private readonly workers: SheetWorkers,
+    private readonly jobs: JobService,
+    private readonly storage: Storage,
+    private readonly clock: Clock,
+  ) {
+    jobs.handle(jobKind, (id, stop) => this.draw(id, stop));
+  }
+
+  async preview(places: PlacesToPrint, { choices, page }: Pick<PreviewSheets, 'choices' | 'page'>, ownerId: string): Promise<SheetsPreview> {
+    const planned = await this.planner.plan(places, choices);
+    const answer = (await this.workers.ask(ownerId, { sort: 'preview', job: planned.job, page })) as SheetPreviewAnswer;
+    const { notes, sizesMm, ...shown } = answer;
+    return { ...shown, codes: planned.standings.length, sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)], notices: noticesOf(planned, { notes, sizesMm }, choices) };
+  }
+
+  /**
+   * @param kindName names the file: "Life between the tides, posters.pdf"
+   * @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long, invalid for pages that can't be
+   */
+  async make(places: PlacesToPrint, choices: SheetChoices, goAhead: readonly SheetWarning[], ownerId: string): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
+    const planned = await this.planner.plan(places, choices);
+    if (planned.standings.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
+    const notes = (await this.workers.ask(ownerId, { sort: 'notes', job: planned.job })) as SheetNotes;
+    if (notes.problem !== null) throw new ProblemError('invalid', 'There can’t be such pages.', { fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }] });
+    const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
+    const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
+    if (open.length > 0) throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', { warnings: open });
+    return this.keep(places, planned, notes, ownerId);
+  }
+
+  private async keep({ name, places }: PlacesToPrint, { job, standings }: PlannedSheets, { pages, sizesMm }: SheetNotes, ownerId: string): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
+    const { setup, contents, han } = job;
+    const now = this.clock.now();
+    const long = pages > pagesAtOnce;
+    const [alone] = places;
+    const position = places.length === 1 ? (alone?.position ?? null) : null;
+    const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][places.length === 1 ? 0 : 1]}`, position, 'pdf');
+    const print: Print = this.prints.create({ id: newId(), ownerId, name, kind: setup.kind, setup, han, codes: standings.length, pages, drawn: long ? 0 : pages, state: long ? 'drawing' : 'done', storageKey: null, fileName: named, madeAt: now, finishedAt: long ? null : now });
+    const sheets = standings.map(({ place }, index): Sheet => {
+      const sheet = new Sheet();
+      return Object.assign(sheet, { id: newId(), materialId: place.material.id, stationId: place.station?.id ?? null, kind: setup.kind, paper: setup.paper, sizeMm: sizesMm[index] ?? 0, content: contents[index], fileName: named, madeAt: now, printId: print.id, position: index });
+    });
+    await this.prints.manager.transaction(async (manager) => {
+      await manager.insert(Print, print);
+      for (let from = 0; from < sheets.length; from += 200) await manager.insert(Sheet, sheets.slice(from, from + 200));
+    });
+    if (long) await this.jobs.ask(jobKind, print.id);
+    return { print, sheets };
+  }
+
+  async list(ownerId: string): Promise<readonly Print[]> {
+    return this.prints.find({ where: { ownerId }, order: { id: 'DESC' }, take: shownPrints });
+  }
+
+  /** @throws ProblemError not-found */
+  async require(id: string): Promise<Print> {
+    const found = await this.prints.findOneBy({ id });
+    if (!found) throw notFound('print');
+    return found;
+  }
+
+  /** Stops a drawing that goes on; what was remembered as printed goes with it, since it never was. */
+  async stop(id: string): Promise<void> {
+    const { affected } = await this.prints.update({ id, state: 'drawing' }, { state: 'stopped', finishedAt: this.clock.now() });
+    if (affected === 1) await this.prints.manager.delete(Sheet, { printId: id });
+  }
+
+  /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */
+  async pdf(print: Print): Promise<Buffer> {
+    if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
+    if (print.state !== 'done') throw notFound('file');
+    return Buffer.from((await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) })) as Uint8Array);
+  }
+
+  /** Pages as pictures, one after the other, as they are taken. */
+  async *pictures(print: Print, dpi: number): AsyncGenerator<{ readonly name: string; readonly bytes: Buffer }> {
+    const job = await this.jobOfDone(print);
+    const base = print.fileName.replace(/\.pdf$/, '');
+    for (let page = 0; page < print.pages; page += 1) {
+      const bytes = (await this.workers.ask(print.ownerId, { sort: 'png', job, page, dpi })) as Uint8Array;
+      yield { name: `${base}, page ${String(page + 1).padStart(String(print.pages).length, '0')}.png`, bytes: Buffer.from(bytes) };
+    }
+  }
+
+  /** SVG. @param page from 0 @throws ProblemError not-found beyond the last one */
+  async page(print: Print, page: number): Promise<string> {
+    if (!Number.isInteger(page) || page < 0 || page >= print.pages) throw notFound('page');
+    return (await this.workers.ask(print.ownerId, { sort: 'svg', job: await this.jobOfDone(print), page })) as string;
+  }
+
+  private async jobOfDone(print: Print): Promise<SheetJob> {
+    if (print.state !== 'done') throw notFound('file');
+    return this.printJobs.of(print);
+  }
+
+  private async draw(id: string, stop: AbortSignal): Promise<void> {
+    await this.putAway();
+    const print = await this.prints.findOneBy({ id, state: 'drawing' });
+    if (!print) return;
+    const halt = new AbortController();
+    const halted = (): void => halt.abort();
+    stop.addEventListener('abort', halted);
+    const told = setInterval(() => void this.tell(id, drawn).then((goesOn) => goesOn || halted()), 400);
+    let drawn = 0;
+    try {
+      const bytes = (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) }, { long: true, stop: halt.signal, onPage: (count) => (drawn = count) })) as Uint8Array;
+      const storageKey = await this.store(id, bytes);
+      await this.prints.update({ id, state: 'drawing' }, { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() });
+    } catch (error) {
+      // Stopped by its owner, or put aside with the server: neither is a failure.
+      if (halt.signal.aborted) return;
+      await this.prints.update({ id, state: 'drawing' }, { state: 'failed', finishedAt: this.clock.now() });
+      throw error;
+    } finally {
+      clearInterval(told);
+      stop.removeEventListener('abort', halted);
+    }
+  }
+
+  /** @returns false once it was stopped */
+  private async tell(id: string, drawn: number): Promise<boolean> {
+    await this.prints.update({ id, state: 'drawing' }, { drawn });
+    return this.prints.existsBy({ id, state: 'drawing' });
+  }
+
+  private async store(id: string, bytes: Uint8Array): Promise<string> {
+    const folder = await mkdtemp(join(tmpdir(), 'hapset-print-'));
+    try {
+      const file = join(folder, 'print.pdf');
+      await writeFile(file, bytes);
+      const key = `print-${id}.pdf`;
+      await this.storage.take(key, file);
+      return key;
+    } finally {
+      await rm(folder, { recursive: true, force: true });
+    }
+  }
+
+  /** Files are kept for a week; that their codes are on paper is remembered. */
+  private async putAway(): Promise<void> {
+    const old = await this.prints.find({ where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not('') } });
+    for (const { storageKey } of old) if (storageKey !== null) await this.storage.remove(storageKey);
+    if (old.length > 0) await this.prints.update({ id: In(old.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
+  }
+}
+
+const fileWords = {
+  poster: ['poster', 'posters'],
+  'table-card': ['table card', 'table cards'],
+  'small-card': ['card', 'cards'],
+  handout: ['handout', 'handout'],
+  label: ['label', 'labels'],
+} as const;

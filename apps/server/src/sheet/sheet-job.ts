@@ -1,0 +1,67 @@
+/** What a worker needs to draw sheets: plain data, so that it can be sent to a thread and kept in the database. */
+import { compose, drawCode, plainLook, planSymbol, type BackField, type Composition, type DrawingWish, type ErrorCorrectionLevel, type FaceField, type GridProblem, type LookDesign, type Result, type SheetSetup, type SheetItem, type CodeDrawing } from '@hapset/core';
+import type { HanForms } from '../typeface/shaped-line.js';
+
+/** What stood on a sheet when it was made, so that it can be printed again and compared with now. */
+export interface SheetContent {
+  readonly payload: string;
+  /** Absent on sheets that are older than levels chosen by hand. */
+  readonly level?: ErrorCorrectionLevel;
+  /** Absent for black squares on white. */
+  readonly look?: LookDesign;
+  readonly title: string;
+  readonly instruction: string;
+  /** What to tap; absent or '' where the instruction says it, or nothing is to be tapped. */
+  readonly tap?: string;
+  readonly address: string | null;
+  /** Class and place in one line, on sheets that are older than the composer. */
+  readonly foot?: string;
+  readonly more?: MoreContent;
+}
+
+/** What came with the composer. */
+export interface MoreContent {
+  readonly texts: Readonly<Record<Exclude<FaceField | BackField, 'title' | 'instruction' | 'tap' | 'address'>, string>>;
+  /** Side of the symbol that its distance asks for, mm. */
+  readonly neededMm: number;
+  /** Size for which the material was rehearsed then: another one now is a change. */
+  readonly rehearsedMm: number;
+  readonly picture: { readonly checkId: string; readonly aspect: number } | null;
+}
+
+export interface SheetJob {
+  readonly setup: SheetSetup;
+  readonly contents: readonly SheetContent[];
+  readonly han: HanForms;
+  /** PNG, by id: of looks, of headers, of what opens. */
+  readonly pictures: Readonly<Record<string, Uint8Array>>;
+  readonly title: string;
+  /** Milliseconds since 1970. */
+  readonly madeAt: number;
+}
+
+export interface Drawable {
+  readonly composition: Composition;
+  readonly drawings: readonly CodeDrawing[];
+}
+
+export const noTexts: MoreContent['texts'] = { number: '', password: '', class: '', place: '', what: '', meaning: '', 'for-whom': '', where: '' };
+
+export function textsOf({ title, instruction, tap = '', address, foot = '', more }: SheetContent): SheetItem['texts'] {
+  return { ...noTexts, class: foot, ...more?.texts, title, instruction, tap, address: address ?? '' };
+}
+
+/** @throws RangeError for a payload that no code holds: such a place is never put into a job */
+export function drawableOf({ setup, contents }: Pick<SheetJob, 'setup' | 'contents'>, { iconOf, measure }: Pick<DrawingWish, 'iconOf' | 'measure'>): Result<Drawable, GridProblem> {
+  const drawings = contents.map(({ payload, level, look = plainLook, title }) => {
+    const planned = planSymbol(payload, level);
+    if (!planned.ok) throw new RangeError('no code holds that payload');
+    return drawCode(planned.value, { look, name: title, iconOf, measure });
+  });
+  const items = contents.map((content, index): SheetItem => {
+    const { modules, surround } = drawings[index] as CodeDrawing;
+    return { texts: textsOf(content), modules, surround, neededMm: content.more?.neededMm ?? Infinity, pictureAspect: content.more?.picture?.aspect ?? null };
+  });
+  const composed = compose(setup, items);
+  return composed.ok ? { ok: true, value: { composition: composed.value, drawings } } : composed;
+}

@@ -1,0 +1,89 @@
+/** Words of sheets: kinds, what stands on them, what is not right with them. */
+import type { PrintState, SheetNotice, SheetWarning } from '@hapset/contract';
+import type { FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
+import { metres, plural } from './figures.js';
+import { warningWords } from './warnings.js';
+
+export const sheetKindWords: Readonly<Record<SheetKind, string>> = { poster: 'Posters', 'table-card': 'Table cards', 'small-card': 'Small cards', handout: 'Handout', label: 'Labels' };
+
+export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
+  poster: 'One code a page, as large as students’ distance demands.',
+  'table-card': 'Cut, fold, and it stands on the table; the code is on both sides.',
+  'small-card': 'To cut out, to hand round, to stick in.',
+  handout: 'All codes on one sheet, with what to do.',
+  label: 'On sheets of sticky labels, by their own figures.',
+};
+
+export const paperWords: Readonly<Record<PaperFormat, string>> = { A4: 'A4', A5: 'A5 (small)', A3: 'A3 (large)', Letter: 'Letter (8.5 × 11 in)', Legal: 'Legal (8.5 × 14 in)' };
+
+export const faceFieldWords: Readonly<Record<FaceField, string>> = {
+  title: 'Title',
+  number: 'Station number',
+  instruction: 'What to do',
+  password: 'Password of a network, large',
+  address: 'Address in letters',
+  tap: 'What to tap',
+  class: 'Lesson and class',
+  place: 'Place',
+};
+
+const backFieldWords = { what: 'What it is, on the back', meaning: 'What it means, on the back', 'for-whom': 'For whom, on the back', where: 'Where to file it, on the back' } as const;
+
+export const textFieldWords: Readonly<Record<TextField, string>> = { ...faceFieldWords, ...backFieldWords };
+
+export const gridProblemWords: Readonly<Record<GridProblem['reason'], string>> = {
+  'no-room': 'The cells are smaller than any code that is read (12 mm). Take fewer a page, or larger paper.',
+  'cells-overlap': 'The labels overlap: the step from one to the next is smaller than a label.',
+  'beyond-page': 'The labels reach beyond the paper. Look at margins, steps and the number of columns and rows again.',
+};
+
+export const printStateWords: Readonly<Record<PrintState, string>> = {
+  drawing: 'Being drawn',
+  done: 'Ready',
+  failed: 'It could not be drawn. Make it again.',
+  stopped: 'Stopped',
+  expired: 'Its file was kept for a week and is gone; that it was printed is remembered.',
+};
+
+/** "7 pages, codes 90 to 120 mm wide". */
+export function pagesWords(pages: number, sizesMm: readonly [number, number] | null): string {
+  if (sizesMm === null) return plural(pages, 'page');
+  const [least, most] = sizesMm.map((size) => Math.floor(size)) as [number, number];
+  return `${plural(pages, 'page')}, codes ${least === most ? least : `${least} to ${most}`} mm wide`;
+}
+
+/** What is not right with one code, without its name. */
+export function noticeSentence({ warning, field, characters, sizeMm, reachM, distanceM }: SheetNotice): string {
+  switch (warning) {
+    case 'too-small':
+      return `${Math.floor(sizeMm ?? 0)} mm reads from ${metres(reachM ?? 0)}; it should from ${metres(distanceM ?? 0)}.`;
+    case 'text-cut':
+      return field === null ? warningWords[warning] : `${textFieldWords[field]}: too long, it ends with “…”.`;
+    case 'text-left-out':
+      return field === null ? warningWords[warning] : `${textFieldWords[field]}: no room, it is left out.`;
+    case 'missing-characters':
+      return `${field === null ? 'Words at the code' : textFieldWords[field]}: no font has ${characters.join(' ')}.`;
+    default:
+      return warningWords[warning];
+  }
+}
+
+/** What helps against a code that is too small; '' where nothing of here does. */
+export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKinds' | 'finer'>): string {
+  const kinds = otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()).join(' or ');
+  const ways = [kinds === '' ? '' : `as ${kinds} it is large enough`, finer ? 'a code that carries less is coarser' : ''].filter((way) => way !== '');
+  const sentence = ways.join(', and ');
+  return sentence === '' ? '' : `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`;
+}
+
+export const warningTitles: Readonly<Record<SheetWarning, string>> = {
+  'no-code': 'No code',
+  locked: 'Locked',
+  'not-opened-yet': 'Never opened',
+  'does-not-read': 'Does not read',
+  'too-small': 'Too small',
+  'text-cut': 'Text cut',
+  'text-left-out': 'Text left out',
+  'missing-characters': 'Missing characters',
+  'address-not-reachable': 'No phone gets there',
+};

@@ -1,0 +1,171 @@
+/** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
+import { usualFields, usualLabels, usualPerPage, type DuplexEdge, type FaceField, type GridProblem, type HeaderPicture, type LabelGrid, type PaperFormat, type SheetKind, type TextField } from '@hapset/core';
+
+export const sheetWarnings = ['no-code', 'locked', 'not-opened-yet', 'does-not-read', 'too-small', 'text-cut', 'text-left-out', 'missing-characters', 'address-not-reachable'] as const;
+export type SheetWarning = (typeof sheetWarnings)[number];
+
+export interface MakeSheet {
+  readonly kind: 'poster';
+  readonly paper: PaperFormat;
+  /** Warnings that the teacher has seen and goes on with. */
+  readonly goAhead: readonly SheetWarning[];
+}
+
+/** One code on paper. */
+export interface SheetView {
+  readonly id: string;
+  readonly kind: SheetKind;
+  readonly paper: PaperFormat;
+  readonly sizeMm: number;
+  readonly madeAt: string;
+  readonly fileName: string;
+  /** False where its file was too long to be kept until now. */
+  readonly available: boolean;
+}
+
+/** What is put on paper. Exactly one of the four is given. */
+export interface SheetPlaces {
+  readonly lessonId: string | null;
+  readonly stationIds: readonly string[];
+  readonly materialIds: readonly string[];
+  readonly tag: string | null;
+}
+
+/** How. */
+export interface SheetChoices {
+  readonly kind: SheetKind;
+  readonly paper: PaperFormat;
+  readonly lying: boolean;
+  readonly perPage: number;
+  /** Handouts in columns instead of a list. */
+  readonly inColumns: boolean;
+  readonly labels: LabelGrid;
+  /** First label of the first sheet that is still there, from 0. */
+  readonly startAt: number;
+  readonly copies: number;
+  readonly fields: readonly FaceField[];
+  /** What opens, as a picture; on posters, where there is room. */
+  readonly picture: boolean;
+  readonly backs: boolean;
+  /** From where it is read, metres; null for what the kind or the lesson says. */
+  readonly distanceM: number | null;
+  /** Forms of Chinese characters where nothing else tells. */
+  readonly han: 'sc' | 'jp';
+  /** Null for the plain one. */
+  readonly templateId: string | null;
+}
+
+export interface PreviewSheets {
+  readonly places: SheetPlaces;
+  readonly choices: SheetChoices;
+  /** From 0; the last one where there are fewer. */
+  readonly page: number;
+}
+
+export interface SheetNotice {
+  readonly warning: SheetWarning;
+  /** Name of the station or material. */
+  readonly name: string;
+  readonly stationId: string | null;
+  readonly materialId: string;
+  readonly field: TextField | null;
+  /** That no font has. */
+  readonly characters: readonly string[];
+  /** With `too-small`: what it is printed at, from where that reads, and from where it should. */
+  readonly sizeMm: number | null;
+  readonly reachM: number | null;
+  readonly distanceM: number | null;
+  /** With `too-small`: kinds of sheets that hold it as large as it must be. */
+  readonly otherKinds: readonly SheetKind[];
+  /** With `too-small`: the code could carry less. */
+  readonly finer: boolean;
+}
+
+export interface SheetsPreview {
+  readonly pages: number;
+  readonly page: number;
+  readonly side: 'front' | 'back';
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** The page as an SVG file; '' where there is no room for cells. */
+  readonly svg: string;
+  readonly codes: number;
+  /** Smallest and largest symbol, mm; null without codes. */
+  readonly sizesMm: readonly [number, number] | null;
+  readonly notices: readonly SheetNotice[];
+  /** Why there can't be such pages. */
+  readonly problem: GridProblem['reason'] | null;
+}
+
+export interface MakePrint {
+  readonly places: SheetPlaces;
+  readonly choices: SheetChoices;
+  readonly goAhead: readonly SheetWarning[];
+}
+
+export const printStates = ['drawing', 'done', 'failed', 'stopped', 'expired'] as const;
+export type PrintState = (typeof printStates)[number];
+
+/** Pages that were made in one go. */
+export interface PrintView {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: SheetKind;
+  readonly paper: PaperFormat;
+  readonly lying: boolean;
+  readonly codes: number;
+  readonly pages: number;
+  /** Of those, drawn so far. */
+  readonly drawn: number;
+  readonly state: PrintState;
+  readonly fileName: string;
+  readonly madeAt: string;
+}
+
+/** A design of the school's own: seen and used by all staff. */
+export interface SheetTemplateView {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: SheetKind;
+  readonly accent: string;
+  readonly header: HeaderPicture | null;
+  /** What sheets of its kind have where nobody chose. */
+  readonly usual: boolean;
+  /** The one who asks may change and remove it. */
+  readonly mine: boolean;
+  readonly version: number;
+}
+
+export interface CreateSheetTemplate {
+  readonly name: string;
+  readonly kind: SheetKind;
+  readonly accent: string;
+  readonly header: HeaderPicture | null;
+}
+
+export interface ChangeSheetTemplate {
+  readonly name: string;
+  readonly accent: string;
+  readonly header: HeaderPicture | null;
+  readonly version: number;
+}
+
+/** @property usual what sheets of that kind have from now on where nobody chooses */
+export interface UsualSheetTemplate {
+  readonly usual: boolean;
+}
+
+/** What the school's printer does. */
+export interface PrinterSettings {
+  /** At the edges that it can't reach. */
+  readonly printerMarginMm: number;
+  readonly duplexEdge: DuplexEdge;
+  /** How far backs lie off, to the right and down as the back is looked at. */
+  readonly duplexRightMm: number;
+  readonly duplexDownMm: number;
+}
+
+/** What a kind of sheet has where nobody chose. */
+export function plainChoices(kind: SheetKind, paper: PaperFormat): SheetChoices {
+  return { kind, paper, lying: false, perPage: usualPerPage[kind], inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields[kind], picture: true, backs: false, distanceM: null, han: 'sc', templateId: null };
+}
