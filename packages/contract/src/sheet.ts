@@ -1,5 +1,5 @@
 /** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
-import { usualFields, usualLabels, usualPerPage, type DuplexEdge, type FaceField, type GridProblem, type HeaderPicture, type LabelGrid, type PaperFormat, type SheetKind, type TextField } from '@hapset/core';
+import type { DuplexEdge, FaceField, GridProblem, HeaderPicture, LabelGrid, PaperFormat, SheetKind, TextField } from '@hapset/core';
 
 export const sheetWarnings = ['no-code', 'locked', 'not-opened-yet', 'does-not-read', 'too-small', 'text-cut', 'text-left-out', 'missing-characters', 'address-not-reachable'] as const;
 export type SheetWarning = (typeof sheetWarnings)[number];
@@ -163,9 +163,4 @@ export interface PrinterSettings {
   /** How far backs lie off, to the right and down as the back is looked at. */
   readonly duplexRightMm: number;
   readonly duplexDownMm: number;
-}
-
-/** What a kind of sheet has where nobody chose. */
-export function plainChoices(kind: SheetKind, paper: PaperFormat): SheetChoices {
-  return { kind, paper, lying: false, perPage: usualPerPage[kind], inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields[kind], picture: true, backs: false, distanceM: null, han: 'sc', templateId: null };
 }

@@ -26,6 +26,6 @@ import { TagController } from './tag.controller.js';
   imports: [TypeOrmModule.forFeature([Material, Sheet, EarlierPage]), FileModule, AccessCheckModule, ReadinessModule, SchoolModule, ServiceDescriptionModule, ShortLinkModule, DeviceModule, LookModule],
   controllers: [MaterialController, TagController, WrittenPageController, ShortLinkController, TryoutController],
   providers: [MaterialService, MaterialPageService, ShelfService, KeptViews, WrittenPageService],
-  exports: [MaterialService, MaterialPageService],
+  exports: [MaterialService, MaterialPageService, ShelfService],
 })
 export class MaterialModule {}

@@ -1,5 +1,5 @@
-import { fillPath, plainChoices, routes, type FileView, type LinkCheckAsked, type PrintView, type RehearsalAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetTemplateView, type SheetView, type TryoutView } from '@hapset/contract';
-import { genericFigures, plainLook } from '@hapset/core';
+import { fillPath, routes, type FileView, type LinkCheckAsked, type PrintView, type RehearsalAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetTemplateView, type SheetView, type TryoutView } from '@hapset/contract';
+import { plainChoices, genericFigures, plainLook } from '@hapset/core';
 import type { Router } from 'express';
 import { newId } from '../database/columns.js';
 import { link, Scene, words } from '../test/scene.js';

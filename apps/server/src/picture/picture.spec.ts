@@ -143,7 +143,7 @@ describe('pictures by use', () => {
 
   /** Bytes, whatever their type. */
   const get = async (path: string) => {
-    const call = await request(scene.server.app.getHttpServer()).get(path).set('Cookie', await scene.server.cookieOf('Maren')).responseType('blob');
+    const call = await scene.server.file('Maren', path);
     return { body: call.body as Buffer, disposition: String(call.headers['content-disposition']), type: String(call.headers['content-type']), status: call.status };
   };
 
@@ -242,7 +242,7 @@ describe('pictures by use', () => {
     const otherLesson = await scene.lesson();
     const [stationId = ''] = await scene.stations(otherLesson, [{ ...words('A riddle of some length, so that there is room in the middle'), title: 'Riddle' }]);
     await scene.server.ok('Maren', 'PUT', `/api/lessons/${otherLesson}/look`, { look: look.id });
-    const sheet = await scene.server.ok<{ id: string }>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: [] });
+    const sheet = await scene.server.ok<{ id: string }>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['too-small'] });
     const { body } = await get(`/api/sheets/${sheet.id}/file`);
     expect(await decodePdf(body, 'crest')).toBe('A riddle of some length, so that there is room in the middle');
     const { data } = await sharp(join(folder, 'crest.png')).removeAlpha().raw().toBuffer({ resolveWithObject: true });

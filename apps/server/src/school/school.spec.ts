@@ -13,7 +13,7 @@ describe('the school', () => {
   });
   afterAll(() => scene.stop());
 
-  const wish = { name: 'Fernhollow School', timeZone: 'Europe/Dublin', paper: 'Letter', publicAddress: 'https://hapset.fernhollow.example', shortLinkHost: 'k.fernhollow.example', visitorNetworks: ['10.20.0.0/16'] };
+  const wish = { name: 'Fernhollow School', timeZone: 'Europe/Dublin', paper: 'Letter', printerMarginMm: 4.5, duplexEdge: 'short', duplexRightMm: -0.5, duplexDownMm: 1.2, publicAddress: 'https://hapset.fernhollow.example', shortLinkHost: 'k.fernhollow.example', visitorNetworks: ['10.20.0.0/16'] };
 
   it('is changed by its administrator, under a version', async () => {
     const { version } = await scene.server.ok<SchoolView>('Maren', 'GET', '/api/school');
@@ -42,6 +42,9 @@ describe('the school', () => {
     ['publicAddress', 'hapset.example'],
     ['shortLinkHost', 'http://k.example/x'],
     ['name', ''],
+    ['printerMarginMm', 30],
+    ['duplexEdge', 'left'],
+    ['duplexDownMm', -11],
     ['visitorNetworks', ['10.20.0.0/99']],
     ['visitorNetworks', ['0.0.0.0/0']],
   ])('refuses a wrong %s', async (field, value) => {

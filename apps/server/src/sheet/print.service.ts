@@ -2,6 +2,7 @@
  * Makes sheets of many codes in one go: warns first, remembers each code that went on paper, draws short prints whenever they are asked
  * for and long ones once, as a job that can be stopped and whose file is kept for a week.
  */
+import { createHash } from 'node:crypto';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -52,10 +53,7 @@ export class PrintService {
     return { ...shown, codes: planned.standings.length, sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)], notices: noticesOf(planned, { notes, sizesMm }, choices) };
   }
 
-  /**
-   * @param kindName names the file: "Life between the tides, posters.pdf"
-   * @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long, invalid for pages that can't be
-   */
+  /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long, invalid for pages that can't be */
   async make(places: PlacesToPrint, choices: SheetChoices, goAhead: readonly SheetWarning[], ownerId: string): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
     const planned = await this.planner.plan(places, choices);
     if (planned.standings.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
@@ -100,7 +98,11 @@ export class PrintService {
 
   /** Stops a drawing that goes on; what was remembered as printed goes with it, since it never was. */
   async stop(id: string): Promise<void> {
-    const { affected } = await this.prints.update({ id, state: 'drawing' }, { state: 'stopped', finishedAt: this.clock.now() });
+    await this.end(id, 'stopped');
+  }
+
+  private async end(id: string, state: 'stopped' | 'failed'): Promise<void> {
+    const { affected } = await this.prints.update({ id, state: 'drawing' }, { state, finishedAt: this.clock.now() });
     if (affected === 1) await this.prints.manager.delete(Sheet, { printId: id });
   }
 
@@ -148,7 +150,7 @@ export class PrintService {
     } catch (error) {
       // Stopped by its owner, or put aside with the server: neither is a failure.
       if (halt.signal.aborted) return;
-      await this.prints.update({ id, state: 'drawing' }, { state: 'failed', finishedAt: this.clock.now() });
+      await this.end(id, 'failed');
       throw error;
     } finally {
       clearInterval(told);
@@ -167,7 +169,8 @@ export class PrintService {
     try {
       const file = join(folder, 'print.pdf');
       await writeFile(file, bytes);
-      const key = `print-${id}.pdf`;
+      // Keys of the storage are hashes.
+      const key = `${createHash('sha256').update(`print ${id}`).digest('hex')}.pdf`;
       await this.storage.take(key, file);
       return key;
     } finally {

@@ -52,14 +52,13 @@ function measuredOf({ rehearsal: { results, sizeMm } }: Pick<Standing, 'rehearsa
   return results === null || results.length === 0 ? null : { sizeMm, leastReachM: Math.min(...results.map(({ reachM }) => reachM)) };
 }
 
-/** A poster at its lesson's distance is printed as it was rehearsed; whatever is read from elsewhere is computed from that. */
+/** A poster at its lesson's distance is printed as it was rehearsed, larger only where the school's paper was too small for it. */
 function neededMm(standing: Standing, choices: ContentChoices): number {
   const { rehearsal, look, code } = standing;
+  const { sizeMm, chosenSizeMm, largestMm } = rehearsal;
   const asRehearsed = choices.kind === 'poster' && choices.distanceM === null;
-  const distanceM = distanceOf(standing, choices);
-  const measured = measuredOf(standing);
-  if (asRehearsed && (rehearsal.chosenSizeMm !== null || measured === null || measured.leastReachM >= distanceM)) return rehearsal.chosenSizeMm ?? rehearsal.sizeMm;
-  return codeMmForDistance(code?.modules ?? 21, distanceM, look.design, rehearsal.devices, measured);
+  if (asRehearsed && (chosenSizeMm !== null || sizeMm < largestMm)) return chosenSizeMm ?? sizeMm;
+  return Math.max(asRehearsed ? sizeMm : 0, codeMmForDistance(code?.modules ?? 21, distanceOf(standing, choices), look.design, rehearsal.devices, measuredOf(standing)));
 }
 
 /** How far the weakest device reads it, printed that large; null without devices. */

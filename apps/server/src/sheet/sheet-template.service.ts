@@ -37,7 +37,7 @@ export class SheetTemplateService {
     if ((await this.templates.countBy({ removedAt: IsNull() })) >= limits.sheetTemplates) throw new ProblemError('invalid', 'The school has enough templates.', { fields: [{ field: 'name', message: `are ${limits.sheetTemplates} already; remove one first` }] });
     const row = { id: newId(), ...(await this.checked(wish)), kind: wish.kind, usual: false, madeById: who.id, version: 1, createdAt: this.clock.now(), removedAt: null };
     await this.templates.insert(row);
-    return toView(row, who);
+    return toView(await this.require(row.id), who);
   }
 
   /** @throws ProblemError not-found, not-allowed, invalid, stale */

@@ -7,6 +7,7 @@ import { LookModule } from '../look/look.module.js';
 import { MaterialModule } from '../material/material.module.js';
 import { ReadinessModule } from '../readiness/readiness.module.js';
 import { SchoolModule } from '../school/school.module.js';
+import { StorageModule } from '../storage/storage.module.js';
 import { StationModule } from '../station/station.module.js';
 import { PrintController } from './print.controller.js';
 import { Print } from './print.entity.js';
@@ -24,7 +25,7 @@ import { Sheet } from './sheet.entity.js';
 import { SheetService } from './sheet.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule, SchoolModule, JobModule],
+  imports: [TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule, SchoolModule, JobModule, StorageModule],
   controllers: [SheetController, PrintController, SheetTemplateController],
   providers: [SheetService, PrintService, PrintJobs, SheetPlanner, SheetPlacesService, SheetPictures, SheetTemplateService, SheetWorkers],
 })

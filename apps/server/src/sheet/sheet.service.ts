@@ -1,8 +1,8 @@
 /** One poster in one click, and the files of sheets. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { plainChoices, type MakeSheet } from '@hapset/contract';
-import { plainSheetDesign, usualFields, usualLabels, type SheetSetup } from '@hapset/core';
+import type { MakeSheet } from '@hapset/contract';
+import { plainChoices, plainSheetDesign, usualFields, usualLabels, type SheetSetup } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { notFound } from '../problem/problem.js';
 import { PrintService } from './print.service.js';

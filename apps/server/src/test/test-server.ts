@@ -132,6 +132,11 @@ export class TestServer {
     return body === undefined ? call : call.send(body);
   }
 
+  /** A file, as bytes. */
+  async file(name: string, path: string): Promise<Test> {
+    return request(this.app.getHttpServer()).get(path).set('Cookie', await this.cookieOf(name)).responseType('blob');
+  }
+
   /** The reply's body of a request that must succeed. */
   async ok<T>(name: string, method: string, path: string, body?: object): Promise<T> {
     const response = await this.as(name, method, path, body);

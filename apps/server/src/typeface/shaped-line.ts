@@ -95,8 +95,7 @@ function formsOf(text: string, han: HanForms): Family {
 function piecesOf(text: string, levels: Uint8Array, font: SheetFont, forms: Family): readonly Piece[] {
   const pieces: { face: Face; level: number; text: string }[] = [];
   let at = 0;
-  for (const character of charactersOf(text)) {
-    const face = faceFor(character, font, forms) ?? font;
+  for (const { character, face } of facesOf(text, font, forms)) {
     const level = levels[at] ?? 0;
     const last = pieces.at(-1);
     if (last && last.face === face && last.level === level) last.text += character;
@@ -106,10 +105,29 @@ function piecesOf(text: string, levels: Uint8Array, font: SheetFont, forms: Fami
   return pieces;
 }
 
+interface FacedCharacter {
+  readonly character: string;
+  readonly face: Face;
+}
+
+/**
+ * Where the sheet's own font lacks letters that the plain family has, that one writes the whole word, and the whole line where they are
+ * Latin letters: no face changes inside a word or a name.
+ */
+function facesOf(text: string, font: SheetFont, forms: Family): readonly FacedCharacter[] {
+  const sans = besides(font, 'sans');
+  const words = (text.match(/\s+|\S+/gu) ?? []).map((word) => charactersOf(word).map((character): FacedCharacter => ({ character, face: faceFor(character, font, forms) ?? font })));
+  const latin = words.flat().some(({ character, face }) => face === sans && /\p{Script=Latin}/u.test(character));
+  return words.flatMap((word) => (latin || word.some(({ face }) => face === sans) ? word.map((one) => (one.face === font && hasAll(sans, one.character) ? { ...one, face: sans } : one)) : word));
+}
+
+function hasAll(face: Face, character: string): boolean {
+  return [...character].filter((part) => !invisible.test(part)).every((part) => hasCharacter(face, part.codePointAt(0) ?? 0));
+}
+
 /** The first face that has all of a character; null where none has. */
 export function faceFor(character: string, font: SheetFont, forms: Family): Face | null {
-  const points = [...character].filter((part) => !invisible.test(part)).map((part) => part.codePointAt(0) ?? 0);
-  const has = (face: Face): boolean => points.every((point) => hasCharacter(face, point));
+  const has = (face: Face): boolean => hasAll(face, character);
   const emoji = /\p{Emoji_Presentation}|\ufe0f/u.test(character);
   if (!emoji && has(font)) return font;
   const told = scripts.find(([script]) => script.test(character))?.[1] ?? (/\p{Script=Han}/u.test(character) ? forms : null);

@@ -1,5 +1,6 @@
 /** Sheets of many codes in one action: choose a kind, see the real pages, look at what is not right, make them. */
-import { plainChoices, sheetWarnings, type SheetChoices, type SheetPlaces, type SheetWarning } from '@hapset/contract';
+import { sheetWarnings, type SheetChoices, type SheetPlaces, type SheetWarning } from '@hapset/contract';
+import { plainChoices } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';

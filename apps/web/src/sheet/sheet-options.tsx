@@ -1,6 +1,6 @@
 /** How the sheets are to be: kind, paper, what stands on them. */
-import { limits, plainChoices, type SheetChoices, type SheetTemplateView } from '@hapset/contract';
-import { faceFields, paperNames, perPageChoices, sheetKinds, withBacks, type FaceField, type SheetKind } from '@hapset/core';
+import { limits, type SheetChoices, type SheetTemplateView } from '@hapset/contract';
+import { plainChoices, faceFields, paperNames, perPageChoices, sheetKinds, withBacks, type FaceField, type SheetKind } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { Choices } from '../design/choices.js';
 import { ChoiceField, SelectField, TextField } from '../design/field.js';
@@ -52,7 +52,7 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
           min={limits.viewingDistanceM.least}
           max={limits.viewingDistanceM.most}
           step={0.1}
-          placeholder={kind === 'poster' ? 'as the lesson says' : kind === 'table-card' ? '0.5, on a table' : '0.3, in the hand'}
+          placeholder={kind === 'poster' ? 'the lesson’s' : kind === 'table-card' ? '0.5, on a table' : '0.3, in the hand'}
           value={choices.distanceM ?? ''}
           onChange={(event) => set({ distanceM: distanceIn(event.target.value) })}
         />

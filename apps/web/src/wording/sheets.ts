@@ -63,7 +63,11 @@ export function noticeSentence({ warning, field, characters, sizeMm, reachM, dis
       return field === null ? warningWords[warning] : `${textFieldWords[field]}: no room, it is left out.`;
     case 'missing-characters':
       return `${field === null ? 'Words at the code' : textFieldWords[field]}: no font has ${characters.join(' ')}.`;
-    default:
+    case 'no-code':
+    case 'locked':
+    case 'not-opened-yet':
+    case 'does-not-read':
+    case 'address-not-reachable':
       return warningWords[warning];
   }
 }

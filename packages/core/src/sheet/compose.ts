@@ -3,7 +3,7 @@
  * them, cuts and folds. The same pages are drawn as preview, PDF and picture.
  */
 import { fail, succeed, type Result } from '../result.js';
-import { backFields, plainSheetDesign, type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
+import { backFields, plainSheetDesign, usualFields, type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
 import { layoutFace, type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type PictureBox, type TextBox } from './face.js';
 import { backOf, cellBox, checkGrid, cutsOf, placeOnPages, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './grid.js';
 import { pageSize, type PaperFormat } from './paper.js';
@@ -156,6 +156,11 @@ function divide(page: PaperSize, area: MmBox, count: number, worth: (cell: Paper
 
 function tallEnough(grid: Grid): Result<Grid, GridProblem> {
   return Math.min(grid.widthMm, grid.heightMm) < leastCellMm ? fail({ reason: 'no-room' }) : succeed(grid);
+}
+
+/** How sheets of a kind are where nobody chose. */
+export function plainChoices(kind: SheetKind, paper: PaperFormat) {
+  return { kind, paper, lying: false, perPage: usualPerPage[kind], inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields[kind], picture: true, backs: false, distanceM: null, han: 'sc', templateId: null } as const;
 }
 
 /** Everything that is laid out: the setup with its cells. */
