@@ -32,6 +32,8 @@ const views = [
   ['school', '/school', 'Fernhollow School'],
   ['looks', '/school/looks', 'Looks'],
   ['a new look', '/school/looks/new', 'Design a look'],
+  ['sheets that were made', '/sheets', 'Sheets'],
+  ['templates of sheets', '/school/templates', 'Templates of sheets'],
   ['services', '/school/services', 'Services'],
   ['a service', '/school/services/askleaf', 'Askleaf'],
 ] as const;
@@ -93,6 +95,21 @@ for (const [width, height] of [[1280, 800], [390, 844]] as const) {
       await page.getByRole('link', { name: 'Rising dough log' }).click();
       await expect(page.getByRole('heading', { name: 'It is closed' })).toBeVisible();
       expect(await wideness(page)).toBe(0);
+      expect(await seriousFindings(page)).toEqual([]);
+    });
+
+    test('the composer fits, and axe finds nothing serious', async ({ page }) => {
+      await signIn(page);
+      await page.getByRole('link', { name: /The bakery of tiny helpers/ }).click();
+      await page.getByRole('link', { name: 'Make sheets' }).click();
+      for (const kind of ['Posters', 'Table cards', 'Labels']) {
+        await page.getByText(kind, { exact: true }).click();
+        await expect(page.getByRole('img', { name: /^Page 1 of/ })).toBeVisible();
+        expect(await wideness(page)).toBe(0);
+        expect(await seriousFindings(page)).toEqual([]);
+      }
+      await page.getByRole('button', { name: 'New template' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
       expect(await seriousFindings(page)).toEqual([]);
     });
 

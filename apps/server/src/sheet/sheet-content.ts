@@ -28,7 +28,7 @@ export function contentOf(standing: Standing, { position }: Pick<PlaceToPrint, '
         class: [lesson?.name, lesson?.class?.name].filter((part) => part).join(' · '),
         place: lesson?.place ?? '',
         what: [position === null ? '' : `${position}.`, titleOf(place)].filter((part) => part !== '').join(' '),
-        meaning: material.words ?? instruction,
+        meaning: material.words ?? '',
         'for-whom': [lesson?.class?.name, lesson?.name, lesson?.date].filter((part) => part).join(' · '),
         where: fileUnder(material.tags ?? [], lesson?.place ?? ''),
       },

@@ -74,7 +74,7 @@ export function noticeSentence({ warning, field, characters, sizeMm, reachM, dis
 
 /** What helps against a code that is too small; '' where nothing of here does. */
 export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKinds' | 'finer'>): string {
-  const kinds = otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()).join(' or ');
+  const kinds = new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()));
   const ways = [kinds === '' ? '' : `as ${kinds} it is large enough`, finer ? 'a code that carries less is coarser' : ''].filter((way) => way !== '');
   const sentence = ways.join(', and ');
   return sentence === '' ? '' : `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`;
