@@ -2,6 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import { newPage, signIn, withBrowser } from './browser.mjs';
 import { build } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
@@ -67,6 +68,7 @@ async function takeAll(browser) {
   await takeKept(browser);
   await takeLooks(browser);
   await takeRehearsal(browser);
+  await takeSheets(browser);
   await takeInspection(browser);
   await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
@@ -157,8 +159,8 @@ async function takeOpens(browser) {
 async function takeKept(browser) {
   const page = await newPage(browser, settings);
   await signIn(page);
-  const take = (name) => page.screenshot({ path: join(folder, `${name}.png`) });
   const addresses = [];
+  let writing = null;
   for (const title of ['Before you go out', 'Rock pools we drew', 'Shore sounds']) {
     await page.goto('/shelf');
     await page.getByRole('link', { name: title }).click();
@@ -167,7 +169,7 @@ async function takeKept(browser) {
     await page.getByRole('link', { name: 'Write', exact: true }).click();
     await page.locator('.written-page img').waitFor();
     await page.waitForTimeout(500);
-    await take('write-page');
+    writing = await page.screenshot();
   }
   await page.goto('/shelf/files');
   await page.getByLabel('Name of weed.png').waitFor();
@@ -184,7 +186,7 @@ async function takeKept(browser) {
   await page.getByLabel('Files or photos').setInputFiles([guide, { name: 'limpet-film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(14_000_000) }]);
   await page.getByText('8 MB of 14 MB').waitFor();
   await page.getByText('Kept here,').waitFor();
-  await sideBySide(browser, [await page.screenshot(), files], 'files', { width: 1328, height: 1672, direction: 'column' });
+  await sideBySide(browser, [await page.screenshot(), files, writing], 'kept', { width: 1328, height: 2496, direction: 'column' });
   const phones = [];
   for (const address of addresses) {
     const phone = await newPage(browser, settings, { width: 390, height: 844 });
@@ -201,6 +203,44 @@ async function sideBySide(browser, pictures, name, { width = 24 + pictures.lengt
   await page.setContent(`<body style="margin:24px;display:flex;flex-direction:${direction};align-items:flex-start;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`);
   await page.waitForTimeout(300);
   await page.screenshot({ path: join(folder, `${name}.png`) });
+}
+
+/** The composer, and a page of every kind of sheet. */
+async function takeSheets(browser) {
+  const page = await newPage(browser, settings);
+  await signIn(page);
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: /Life between the tides/ }).click();
+  await page.getByRole('link', { name: 'Make sheets' }).click();
+  const shown = page.getByRole('img', { name: /^Page \d+ of/ });
+  const svgNow = async () => {
+    // The page before stays in sight until the next one is there.
+    await page.locator('img.opacity-60').waitFor({ state: 'detached' });
+    await page.waitForTimeout(1200);
+    return decodeURIComponent((await shown.getAttribute('src')).replace(/^[^,]*,/, ''));
+  };
+  const pages = [];
+  await shown.waitFor();
+  pages.push(await svgNow());
+  await page.getByLabel('Way round').selectOption('Lying');
+  pages.push(await svgNow());
+  await page.getByLabel('Way round').selectOption('Upright');
+  await page.getByText('Table cards', { exact: true }).click();
+  pages.push(await svgNow());
+  await page.getByText('Handout', { exact: true }).click();
+  pages.push(await svgNow());
+  await page.getByText('Labels', { exact: true }).click();
+  pages.push(await svgNow());
+  await page.getByText('Small cards', { exact: true }).click();
+  await page.getByLabel('Backs, for both sides').click();
+  pages.push(await svgNow());
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.waitForTimeout(200);
+  await page.screenshot({ path: join(folder, 'composer.png') });
+  await page.getByRole('button', { name: 'Next page' }).click();
+  pages.push(await svgNow());
+  const drawn = await Promise.all(pages.map((svg) => sharp(Buffer.from(svg), { density: 60 }).png().toBuffer()));
+  await sideBySide(browser, drawn, 'sheets', { width: 2128, height: 1500, direction: 'row;flex-wrap:wrap' });
 }
 
 /** A look that fails and the same mended; a lesson that gets one in a click; and the pictures of a code by use. */
@@ -309,14 +349,13 @@ async function settled(page) {
   await page.getByText(/^(?:Rehearsing|Opening) \d/).waitFor({ state: 'detached', timeout: 90_000 });
 }
 
-/** Makes a station's poster and keeps its first page as a picture. */
+/** Makes a station's poster. */
 async function makePoster(page, name) {
   const bench = page.url();
   await page.getByRole('link', { name, exact: true }).click();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make its poster' }).click()]);
   const file = join(work, 'poster.pdf');
   await download.saveAs(file);
-  execFileSync('pdftoppm', ['-r', '70', '-png', '-singlefile', file, join(folder, 'poster')]);
   // Loaded anew rather than gone back to, so that no notice lies over the next picture.
   await page.goto(bench);
   await page.getByRole('table').waitFor();

@@ -160,7 +160,7 @@ export interface PrinterSettings {
   /** At the edges that it can't reach. */
   readonly printerMarginMm: number;
   readonly duplexEdge: DuplexEdge;
-  /** How far backs lie off, to the right and down as the back is looked at. */
+  /** How far backs are moved to meet their fronts, to the right and down as the back is looked at. */
   readonly duplexRightMm: number;
   readonly duplexDownMm: number;
 }

@@ -116,10 +116,9 @@ export class PrintService {
   /** Pages as pictures, one after the other, as they are taken. */
   async *pictures(print: Print, dpi: number): AsyncGenerator<{ readonly name: string; readonly bytes: Buffer }> {
     const job = await this.jobOfDone(print);
-    const base = print.fileName.replace(/\.pdf$/, '');
     for (let page = 0; page < print.pages; page += 1) {
       const bytes = (await this.workers.ask(print.ownerId, { sort: 'png', job, page, dpi })) as Uint8Array;
-      yield { name: `${base}, page ${String(page + 1).padStart(String(print.pages).length, '0')}.png`, bytes: Buffer.from(bytes) };
+      yield { name: pictureName(print, job, page), bytes: Buffer.from(bytes) };
     }
   }
 
@@ -184,6 +183,13 @@ export class PrintService {
     for (const { storageKey } of old) if (storageKey !== null) await this.storage.remove(storageKey);
     if (old.length > 0) await this.prints.update({ id: In(old.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
   }
+}
+
+/** A poster is named after its station; pages that hold several codes are counted. */
+function pictureName({ fileName: whole, kind, pages }: Print, { contents }: SheetJob, page: number): string {
+  const alone = kind === 'poster' && pages === contents.length ? contents[page] : undefined;
+  if (alone) return fileName(`${alone.title}, ${fileWords.poster[0]}`, Number(alone.more?.texts.number) || null, 'png');
+  return `${whole.replace(/\.pdf$/, '')}, page ${String(page + 1).padStart(String(pages).length, '0')}.png`;
 }
 
 const fileWords = {

@@ -153,7 +153,9 @@ describe('sheets of many codes', () => {
     const print = (await make({ kind: 'poster' })).body as PrintView;
     const zip = await bytes(`/api/prints/${print.id}/pictures?dpi=150`);
     const names = [...(await unzip(zip)).keys()];
-    expect(names).toEqual(titles.map((_, index) => `Life between the tides, posters, page ${index + 1}.png`));
+    expect(names).toEqual(titles.map((title, index) => `0${index + 1} ${title.replace('?', '').trim()}, poster.png`));
+    const cards = (await make({ kind: 'table-card' }, ['too-small'])).body as PrintView;
+    expect([...(await unzip(await bytes(`/api/prints/${cards.id}/pictures`))).keys()]).toEqual([1, 2, 3, 4].map((page) => `Life between the tides, table cards, page ${page}.png`));
     expect((await scene.server.as('Maren', 'GET', `/api/prints/${print.id}/pages/8`)).status).toBe(404);
   });
 
@@ -284,11 +286,25 @@ describe('sheets of many codes', () => {
     });
   });
 
-  it('tests the printer with a cross whose back lies on it', async () => {
-    const pages = rendered(await bytes('/api/printer-test'), 'printer', 60);
-    expect(pages).toHaveLength(2);
-    const text = execFileSync('pdftotext', [join(folder, 'printer.pdf'), '-'], { encoding: 'utf8' });
-    expect(text).toContain('Hold it against a window');
+  it('tests the printer: scales lie behind the crosses, moved as the school says, and say what is set where a cross meets them', async () => {
+    const school = await scene.server.ok<object>('Pell', 'GET', '/api/school');
+    /** Where the upright line of the cross, or of the scale, at the right lies: mm from the left. */
+    const uprightAt = async (png: Buffer): Promise<number> => {
+      const { data, info } = await sharp(png).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
+      const dark = Array.from({ length: info.width }, (_, x) => (x < info.width / 2 ? 0 : Array.from({ length: 40 }, (__, y) => data[(Math.round(info.height * 0.6) - 20 + y) * info.width + x] ?? 255).filter((grey) => grey < 160).length));
+      return (dark.indexOf(Math.max(...dark)) * 25.4) / 150;
+    };
+    for (const duplexRightMm of [0, 3]) {
+      const version = (await scene.server.ok<{ version: number }>('Pell', 'GET', '/api/school')).version;
+      await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, duplexEdge: 'long', duplexRightMm, version });
+      const [front, back] = rendered(await bytes('/api/printer-test'), `printer-${duplexRightMm}`, 150) as [Buffer, Buffer];
+      // Both crosses lie as far from the middle as each other, so that the right one is mirrored onto the place of the left.
+      expect(Math.abs((await uprightAt(front)) - 147)).toBeLessThan(0.4);
+      expect(Math.abs((await uprightAt(back)) - 147 - duplexRightMm)).toBeLessThan(0.4);
+      const text = execFileSync('pdftotext', [join(folder, `printer-${duplexRightMm}.pdf`), '-'], { encoding: 'utf8' });
+      expect(text).toContain('Hold it against a window');
+      expect(text).toContain(duplexRightMm === 0 ? '+10' : '+13');
+    }
   });
 });
 

@@ -1,6 +1,6 @@
 /**
- * A sheet that shows how far backs lie off: a cross on the front, a scale in millimetres behind it. Held against a window, the cross is
- * read on the scale; the figures are what the school's settings want.
+ * A sheet that shows how far backs have to be moved: crosses on the front, scales in millimetres behind them. Held against a window with
+ * the scales in front, the crosses show through; where they lie on the scales stands what the school's settings want.
  */
 import { backOf, pageSize, pointsPerMm, type DuplexAdjustment, type DuplexEdge, type MmBox, type PaperFormat } from '@hapset/core';
 import { startPdf } from '../picture/draw-pdf.js';
@@ -14,7 +14,7 @@ export interface PrinterTest {
 }
 
 const armMm = 8;
-const scaleMm = 8;
+const scaleMm = 10;
 
 export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment }: PrinterTest): Promise<Buffer> {
   const page = pageSize(paper, false);
@@ -32,9 +32,15 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
   add();
   root.add(
     document.struct('P', {}, () => {
-      const steps = ['Print this on both sides, at 100 %, without “fit to page”.', `Let the printer turn the paper about its ${edge} edge.`, 'Hold it against a window, this side towards you: the crosses lie on the scales of the back.', 'The scales show what to write into School, Printer: how far backs lie to the right, and how far down. Signs are printed on the scales.', 'The frame is the printer’s margin. Where a side of it is missing, the margin is larger.'];
+      const steps = [
+        'Print this on both sides, at 100 %, without “fit to page”.',
+        `Let the printer turn the paper about its ${edge} edge.`,
+        'Hold it against a window with the scales towards you. The crosses of this side show through.',
+        'Read where a cross lies on its scale, across and down. Write these figures into School, Printer.',
+        'The frame is the printer’s margin. Where a side of it is missing, the margin is larger.',
+      ];
       write('Printer test', 25, 30, 20, page.widthMm - 50, 'left', 'heading');
-      steps.forEach((step, index) => write(`${index + 1}.  ${step}`, 25, 45 + index * 13, 11, page.widthMm - 50));
+      steps.forEach((step, index) => write(`${index + 1}.  ${step}`, 25, 45 + index * 9, 11, page.widthMm - 50));
     }),
   );
   document.markContent('Artifact', { type: 'Layout' });
@@ -49,12 +55,8 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
   add();
   document.markContent('Artifact', { type: 'Layout' });
   for (const middle of middles) {
-    const { box, onItsHead } = backOf(page, middle, edge, adjustment);
-    const [x, y] = centre(box);
-    document.save();
-    if (onItsHead) document.rotate(180, { origin: [mm(x), mm(y)] });
+    const [x, y] = centre(backOf(page, middle, edge, adjustment).box);
     scale(x, y);
-    document.restore();
   }
   document.endMarkedContent();
   root.end();
@@ -64,22 +66,20 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
     document.lineWidth(mm(0.2)).rect(mm(printerMarginMm), mm(printerMarginMm), mm(page.widthMm - 2 * printerMarginMm), mm(page.heightMm - 2 * printerMarginMm)).stroke('#000');
   }
 
-  /** Both scales through the point; what is read is how far the front lies off, so its opposite is how far the back does. */
+  /** A cross that shows to the right of the middle asks for backs further to the right: as far as it lies there, added to what is set now. */
   function scale(x: number, y: number): void {
-    line(x - scaleMm - 2, y, x + scaleMm + 2, y, 0.15);
-    line(x, y - scaleMm - 2, x, y + scaleMm + 2, 0.15);
+    line(x - scaleMm, y, x + scaleMm, y, 0.1);
+    line(x, y - scaleMm, x, y + scaleMm, 0.1);
     for (let at = -scaleMm; at <= scaleMm; at += 1) {
-      const long = at % 5 === 0 ? 2.4 : 1.2;
-      line(x + at, y - long / 2, x + at, y + long / 2, 0.15);
-      line(x - long / 2, y + at, x + long / 2, y + at, 0.15);
-      if (at !== 0 && at % 4 === 0) {
-        // Behind the paper, right is left: the cross that shows at the right of the scale means a back too far to the left of it.
-        write(signed(-at + adjustment.rightMm), x + at - 4, y + 2, 6.5, 8, 'center');
-        write(signed(-at + adjustment.downMm), x + 2.4, y + at - 1.2, 6.5, 8);
-      }
+      const half = at % 5 === 0 ? 1.6 : 0.8;
+      line(x + at, y - half, x + at, y + half, 0.1);
+      line(x - half, y + at, x + half, y + at, 0.1);
+      if (at === 0 || at % 5 !== 0) continue;
+      write(signed(at + adjustment.rightMm), x + at - 4, y + 2.2, 6.5, 8, 'center');
+      write(signed(at + adjustment.downMm), x + 2.4, y + at - 1.2, 6.5, 10);
     }
-    write('right', x + scaleMm + 3, y - 1.3, 6.5, 14);
-    write('down', x - 4, y + scaleMm + 3, 6.5, 8, 'center');
+    write('to the right', x + scaleMm + 2, y - 1.3, 6.5, 20);
+    write('down', x - 5, y + scaleMm + 2, 6.5, 10, 'center');
   }
 }
 

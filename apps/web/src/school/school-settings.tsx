@@ -74,8 +74,8 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         <div className="grid gap-3 sm:grid-cols-2">
           <TextField label="Can’t reach at the edge (mm)" type="number" step={0.5} min={limits.printerMarginMm.least} max={limits.printerMarginMm.most} {...form.register('printerMarginMm', { valueAsNumber: true })} problem={problems.get('printerMarginMm')} />
           <ChoiceField choices={['long', 'short']} words={edgeWords} label="Turns paper about" {...form.register('duplexEdge')} />
-          <TextField label="Backs lie off to the right (mm)" type="number" step={0.1} min={-limits.duplexShiftMm} max={limits.duplexShiftMm} {...form.register('duplexRightMm', { valueAsNumber: true })} problem={problems.get('duplexRightMm')} />
-          <TextField label="Backs lie off downwards (mm)" type="number" step={0.1} min={-limits.duplexShiftMm} max={limits.duplexShiftMm} {...form.register('duplexDownMm', { valueAsNumber: true })} problem={problems.get('duplexDownMm')} />
+          <TextField label="Move backs to the right (mm)" type="number" step={0.1} min={-limits.duplexShiftMm} max={limits.duplexShiftMm} {...form.register('duplexRightMm', { valueAsNumber: true })} problem={problems.get('duplexRightMm')} />
+          <TextField label="Move backs down (mm)" type="number" step={0.1} min={-limits.duplexShiftMm} max={limits.duplexShiftMm} {...form.register('duplexDownMm', { valueAsNumber: true })} problem={problems.get('duplexDownMm')} />
         </div>
         <p className="mt-2 mb-0 text-[13px] text-muted">
           <a href={routes.printerTest.path} target="_blank" rel="noreferrer" className="font-semibold text-ink">

@@ -83,7 +83,7 @@ export function placeOnPages(grid: Grid, count: number, startAt = 0): readonly {
 /** The edge that a printer turns the paper about. */
 export type DuplexEdge = 'long' | 'short';
 
-/** What the school's printer is off, in mm to the right and down on the back as it is looked at. */
+/** How far backs are moved so that the school's printer puts them behind their fronts, in mm to the right and down as the back is looked at. */
 export interface DuplexAdjustment {
   readonly rightMm: number;
   readonly downMm: number;

@@ -64,6 +64,7 @@ describe('file names', () => {
   it.each([
     ['Photo bank, north cove', 3, 'png', '03 Photo bank, north cove.png'],
     ['a/b\\c:d*e?"<>|', null, 'svg', 'a b c d e.svg'],
+    ['Who am I?, poster', 2, 'png', '02 Who am I, poster.png'],
     ['..', 12, 'pdf', '12 Code.pdf'],
     ['  ', null, 'pdf', 'Code.pdf'],
     ['Ra\u0308tsel', null, 'png', 'R\u00e4tsel.png'],
