@@ -1,8 +1,6 @@
 // `npm run screenshots`: one picture of each main view, from fresh demo data, into docs/screenshots.
-import { execFileSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import sharp from 'sharp';
 import { newPage, signIn, withBrowser } from './browser.mjs';
 import { build } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
@@ -14,7 +12,7 @@ const work = join(projectFolder, 'test-output/screenshots');
 const settings = readSettings({ HAPSET_PORT: '4500', HAPSET_NEIGHBOURS_PORT: '4510', HAPSET_DB_PORT: '4517', HAPSET_DATA: join(work, 'data') });
 
 await runMain(async () => {
-  requirePackages({ ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils' });
+  requirePackages({ ...mariadbPackages, chromium: 'chromium' });
   requireModules();
   build();
   rmSync(work, { recursive: true, force: true });
@@ -239,6 +237,7 @@ async function takeSheets(browser) {
   await page.screenshot({ path: join(folder, 'composer.png') });
   await page.getByRole('button', { name: 'Next page' }).click();
   pages.push(await svgNow());
+  const { default: sharp } = await import('sharp');
   const drawn = await Promise.all(pages.map((svg) => sharp(Buffer.from(svg), { density: 60 }).png().toBuffer()));
   await sideBySide(browser, drawn, 'sheets', { width: 2128, height: 1500, direction: 'row;flex-wrap:wrap' });
 }

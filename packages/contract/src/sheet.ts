@@ -1,5 +1,5 @@
 /** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
-import type { DuplexEdge, FaceField, GridProblem, HeaderPicture, LabelGrid, PaperFormat, SheetKind, TextField } from '@hapset/core';
+import type { DuplexEdge, GridProblem, HeaderPicture, PaperFormat, SheetKind, SheetSetup, TextField } from '@hapset/core';
 
 export const sheetWarnings = ['no-code', 'locked', 'not-opened-yet', 'does-not-read', 'too-small', 'text-cut', 'text-left-out', 'missing-characters', 'address-not-reachable'] as const;
 export type SheetWarning = (typeof sheetWarnings)[number];
@@ -31,19 +31,8 @@ export interface SheetPlaces {
   readonly tag: string | null;
 }
 
-/** How. */
-export interface SheetChoices {
-  readonly kind: SheetKind;
-  readonly paper: PaperFormat;
-  readonly lying: boolean;
-  readonly perPage: number;
-  /** Handouts in columns instead of a list. */
-  readonly inColumns: boolean;
-  readonly labels: LabelGrid;
-  /** First label of the first sheet that is still there, from 0. */
-  readonly startAt: number;
-  readonly copies: number;
-  readonly fields: readonly FaceField[];
+/** How: what the pages are set up with, and what is computed on the server. */
+export interface SheetChoices extends Pick<SheetSetup, 'kind' | 'paper' | 'lying' | 'perPage' | 'inColumns' | 'labels' | 'startAt' | 'copies' | 'fields'> {
   /** What opens, as a picture; on posters, where there is room. */
   readonly picture: boolean;
   readonly backs: boolean;

@@ -8,7 +8,7 @@ import type { SheetFont } from './text.js';
 export const sheetKinds = ['poster', 'table-card', 'small-card', 'handout', 'label'] as const;
 export type SheetKind = (typeof sheetKinds)[number];
 
-/** What stands on the front beside the code, in the order of who goes last where there is no room. */
+/** What may stand on the front beside the code. */
 export const faceFields = ['title', 'number', 'instruction', 'password', 'address', 'tap', 'class', 'place'] as const;
 export type FaceField = (typeof faceFields)[number];
 /** What it is, what it means, for whom, where to file it. */
@@ -75,91 +75,79 @@ const ownBack = (scale: number): FaceDesign => ({
   ],
 });
 
+/** What every front has in common: fonts, tones and who stands where. */
+const frontFields: Readonly<Record<FaceField, Pick<TextStyle, 'font' | 'tone'> & { readonly at: PartPlace }>> = {
+  number: { font: 'heading', tone: 'quiet', at: 'above' },
+  title: { font: 'heading', tone: 'accent', at: 'above' },
+  instruction: { font: 'text', tone: 'ink', at: 'below' },
+  tap: { font: 'text', tone: 'quiet', at: 'below' },
+  password: { font: 'mono', tone: 'ink', at: 'below' },
+  address: { font: 'mono', tone: 'ink', at: 'below' },
+  class: { font: 'text', tone: 'quiet', at: 'foot' },
+  place: { font: 'text', tone: 'quiet', at: 'foot' },
+};
+type Sizes = readonly [sizePt: number, floorPt: number, maxLines: number, gapMm: number];
+
+/** In the order in which they are read. */
+const readInOrder = ['number', 'title', 'instruction', 'tap', 'password', 'address', 'class', 'place'] as const;
+
+function frontParts(sizes: Readonly<Record<FaceField, Sizes>>): readonly FacePart[] {
+  return readInOrder.map((field) => {
+    const { font, tone, at } = frontFields[field];
+    return text(field, font, ...sizes[field], at, tone);
+  });
+}
+
+/** What stands before a part of that name. */
+function withBefore(parts: readonly FacePart[], more: Readonly<Partial<Record<FaceField, FacePart>>>): readonly FacePart[] {
+  return parts.flatMap((part) => [...(part.sort === 'text' ? [more[part.field as FaceField] ?? []].flat() : []), part]);
+}
+
 const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
   poster: {
     padMm: 14,
     codePadMm: 4,
     way: 'fitting',
     fills: false,
-    parts: [
-      { sort: 'picture', which: 'header', heightMm: 18, gapMm: 0, at: 'above' },
-      text('number', 'heading', 22, 14, 1, 0, 'above', 'quiet'),
-      text('title', 'heading', 40, 20, 2, 0, 'above', 'accent'),
-      { sort: 'picture', which: 'material', heightMm: 34, gapMm: 3, at: 'above' },
-      { sort: 'arrow', heightMm: 9, gapMm: 0, at: 'below' },
-      text('instruction', 'text', 20, 12, 2, 1.75, 'below'),
-      text('tap', 'text', 14, 10, 2, 1.75, 'below', 'quiet'),
-      text('password', 'mono', 26, 12, 2, 3, 'below'),
-      text('address', 'mono', 15, 9, 3, 3.5, 'below'),
-      text('class', 'text', 11, 9, 1, 4.5, 'foot', 'quiet'),
-      text('place', 'text', 11, 9, 1, 0.5, 'foot', 'quiet'),
-    ],
+    parts: withBefore(
+      frontParts({ number: [22, 14, 1, 0], title: [40, 20, 2, 0], instruction: [20, 12, 2, 1.75], tap: [14, 10, 2, 1.75], password: [26, 12, 2, 3], address: [15, 9, 3, 3.5], class: [11, 9, 1, 4.5], place: [11, 9, 1, 0.5] }),
+      {
+        number: { sort: 'picture', which: 'header', heightMm: 18, gapMm: 0, at: 'above' },
+        instruction: { sort: 'arrow', heightMm: 9, gapMm: 0, at: 'below' },
+        class: { sort: 'picture', which: 'material', heightMm: 34, gapMm: 4, at: 'below' },
+      },
+    ),
   },
   'table-card': {
     padMm: 7,
     codePadMm: 3,
     way: 'fitting',
     fills: true,
-    parts: [
-      { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' },
-      text('number', 'heading', 13, 9, 1, 0, 'above', 'quiet'),
-      text('title', 'heading', 22, 11, 3, 0, 'above', 'accent'),
-      { sort: 'arrow', heightMm: 6, gapMm: 3, at: 'below' },
-      text('instruction', 'text', 13, 8, 3, 1.8, 'below'),
-      text('tap', 'text', 10, 7, 2, 1.2, 'below', 'quiet'),
-      text('password', 'mono', 15, 8, 2, 2, 'below'),
-      text('address', 'mono', 10, 6.5, 3, 2, 'below'),
-      text('class', 'text', 9, 6.5, 1, 2.5, 'foot', 'quiet'),
-      text('place', 'text', 9, 6.5, 1, 0.8, 'foot', 'quiet'),
-    ],
+    parts: withBefore(
+      frontParts({ number: [13, 9, 1, 0], title: [22, 11, 3, 0], instruction: [13, 8, 3, 1.8], tap: [10, 7, 2, 1.2], password: [15, 8, 2, 2], address: [10, 6.5, 3, 2], class: [9, 6.5, 1, 2.5], place: [9, 6.5, 1, 0.8] }),
+      { number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' }, instruction: { sort: 'arrow', heightMm: 6, gapMm: 3, at: 'below' } },
+    ),
   },
   'small-card': {
     padMm: 4,
     codePadMm: 2,
     way: 'fitting',
     fills: true,
-    parts: [
-      text('number', 'heading', 9, 6.5, 1, 0, 'above', 'quiet'),
-      text('title', 'heading', 14, 7, 3, 0, 'above', 'accent'),
-      text('instruction', 'text', 9, 6, 2, 1.2, 'below'),
-      text('tap', 'text', 8, 6, 2, 1, 'below', 'quiet'),
-      text('password', 'mono', 11, 7, 2, 1.2, 'below'),
-      text('address', 'mono', 7.5, 5.5, 3, 1.2, 'below'),
-      text('class', 'text', 7.5, 5.5, 1, 1.4, 'foot', 'quiet'),
-      text('place', 'text', 7.5, 5.5, 1, 0.5, 'foot', 'quiet'),
-    ],
+    parts: frontParts({ number: [9, 6.5, 1, 0], title: [14, 7, 3, 0], instruction: [9, 6, 2, 1.2], tap: [8, 6, 2, 1], password: [11, 7, 2, 1.2], address: [7.5, 5.5, 3, 1.2], class: [7.5, 5.5, 1, 1.4], place: [7.5, 5.5, 1, 0.5] }),
   },
   handout: {
     padMm: 3,
     codePadMm: 1.5,
     way: 'fitting',
     fills: true,
-    parts: [
-      text('number', 'heading', 10, 7, 1, 0, 'above', 'quiet'),
-      text('title', 'heading', 15, 8, 2, 0, 'above', 'accent'),
-      text('instruction', 'text', 11, 7, 2, 1.2, 'below'),
-      text('tap', 'text', 9, 6.5, 2, 1, 'below', 'quiet'),
-      text('password', 'mono', 12, 7, 2, 1.2, 'below'),
-      text('address', 'mono', 9, 6, 2, 1.2, 'below'),
-      text('class', 'text', 8.5, 6, 1, 1.4, 'foot', 'quiet'),
-      text('place', 'text', 8.5, 6, 1, 0.5, 'foot', 'quiet'),
-    ],
+    parts: frontParts({ number: [10, 7, 1, 0], title: [15, 8, 2, 0], instruction: [11, 7, 2, 1.2], tap: [9, 6.5, 2, 1], password: [12, 7, 2, 1.2], address: [9, 6, 2, 1.2], class: [8.5, 6, 1, 1.4], place: [8.5, 6, 1, 0.5] }),
   },
   label: {
     padMm: 2,
     codePadMm: 1,
     way: 'fitting',
     fills: true,
-    parts: [
-      text('number', 'heading', 8, 6, 1, 0, 'above', 'quiet'),
-      text('title', 'heading', 11, 6, 3, 0, 'above', 'accent'),
-      text('instruction', 'text', 8, 5.5, 2, 0.8, 'below'),
-      text('tap', 'text', 7, 5.5, 1, 0.8, 'below', 'quiet'),
-      text('password', 'mono', 9, 6, 2, 0.8, 'below'),
-      text('address', 'mono', 7, 5, 2, 0.8, 'below'),
-      text('class', 'text', 6.5, 5, 1, 1, 'foot', 'quiet'),
-      text('place', 'text', 6.5, 5, 1, 0.4, 'foot', 'quiet'),
-    ],
+    parts: frontParts({ number: [8, 6, 1, 0], title: [11, 6, 3, 0], instruction: [8, 5.5, 2, 0.8], tap: [7, 5.5, 1, 0.8], password: [9, 6, 2, 0.8], address: [7, 5, 2, 0.8], class: [6.5, 5, 1, 1], place: [6.5, 5, 1, 0.4] }),
   },
 };
 
