@@ -111,3 +111,7 @@ export { visitorKind, visitorKinds, type VisitorKind } from './short-link/visito
 export { saidBy, saidKinds, type Said, type SaidKind } from './reading/said.js';
 export { markedText, textMarks, type MarkedPiece, type TextMark } from './reading/marked-text.js';
 export { measureSymbol, type Corners, type MeasuredSymbol, type Point } from './reading/measure-symbol.js';
+export { guessRosterColumns, rosterRoles, type RosterColumns, type RosterRole, type RosterRows } from './roster/columns.js';
+export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './roster/name.js';
+export { idKey, readRoster, rosterLimits, rosterProblemReasons, type ReadRoster, type RosterEntry, type RosterProblem, type RosterProblemReason, type RosterStudent, type SameId } from './roster/read-roster.js';
+export { compareRoster, rosterParts, type ChangedStudent, type Known, type RosterComparison, type RosterPart } from './roster/compare-roster.js';

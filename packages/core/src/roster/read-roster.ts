@@ -1,0 +1,97 @@
+/** Rows of a table -> students. What is wrong with a row is said with its number; good rows are never lost because of bad ones. */
+import type { RosterColumns, RosterRole, RosterRows } from './columns.js';
+import { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './name.js';
+
+export interface RosterStudent extends NameParts {
+  /** As the school writes it, with its leading zeros; null where it has none. */
+  readonly schoolId: string | null;
+  /** As it is printed and said. */
+  readonly name: string;
+  /** By which it is sorted. */
+  readonly sortedBy: string;
+  readonly className: string;
+  readonly year: string;
+}
+
+export interface RosterEntry extends RosterStudent {
+  /** Number of its row in the table, from 1, the head counted. */
+  readonly row: number;
+}
+
+export const rosterProblemReasons = ['no-name', 'name-too-long', 'id-too-long', 'same-id', 'same-name', 'looks-like-formula'] as const;
+export type RosterProblemReason = (typeof rosterProblemReasons)[number];
+
+export interface RosterProblem {
+  readonly row: number;
+  readonly reason: RosterProblemReason;
+  /** What it is about. */
+  readonly detail: string;
+  /** Row of the other one, with `same-id` and `same-name`. */
+  readonly other: number | null;
+  /** Its row is not among the students. */
+  readonly leftOut: boolean;
+}
+
+export interface ReadRoster {
+  readonly students: readonly RosterEntry[];
+  readonly problems: readonly RosterProblem[];
+}
+
+/** Which of several rows with the same id counts. */
+export type SameId = 'first' | 'last';
+
+export const rosterLimits = { nameLength: 120, idLength: 40, classLength: 60, students: 5000 } as const;
+
+/** @param rows as the file has them, the head included; empty rows are passed over */
+export function readRoster(rows: RosterRows, { roles, header }: RosterColumns, sameId: SameId = 'first'): ReadRoster {
+  const problems: RosterProblem[] = [];
+  const entries: RosterEntry[] = [];
+  const tell = (row: number, reason: RosterProblemReason, detail: string, other: number | null, leftOut: boolean): void => void problems.push({ row, reason, detail, other, leftOut });
+  rows.forEach((cells, index) => {
+    const row = index + 1;
+    if ((header && index === 0) || cells.every((cell) => cell.trim() === '')) return;
+    const cell = (role: RosterRole): string => tidyName(roles.includes(role) ? (cells[roles.indexOf(role)] ?? '') : '');
+    const parts: NameParts = roles.includes('name') ? splitName(cell('name')) : { prefix: cell('prefix'), given: cell('given'), middle: cell('middle'), family: cell('family') };
+    const name = wholeName(parts);
+    const schoolId = cell('id');
+    if (!/[\p{L}\p{N}]/u.test(name)) return tell(row, 'no-name', schoolId, null, true);
+    if (name.length > rosterLimits.nameLength) return tell(row, 'name-too-long', `${name.slice(0, 40)}…`, null, true);
+    if (schoolId.length > rosterLimits.idLength) return tell(row, 'id-too-long', `${schoolId.slice(0, 40)}…`, null, true);
+    if (/^[=@]|^[+-]\S*\(/u.test(name)) tell(row, 'looks-like-formula', name.slice(0, 40), null, false);
+    entries.push({ ...parts, row, schoolId: schoolId === '' ? null : schoolId, name, sortedBy: sortName(parts), className: cell('class').slice(0, rosterLimits.classLength), year: cell('year').slice(0, rosterLimits.classLength) });
+  });
+  const students = chooseSameIds(entries, sameId, tell);
+  tellSameNames(students, tell);
+  return { students, problems: [...problems].sort((one, other) => one.row - other.row) };
+}
+
+type Tell = (row: number, reason: RosterProblemReason, detail: string, other: number | null, leftOut: boolean) => void;
+
+function chooseSameIds(entries: readonly RosterEntry[], sameId: SameId, tell: Tell): readonly RosterEntry[] {
+  const chosen = new Map<string, RosterEntry>();
+  for (const entry of sameId === 'first' ? entries : [...entries].reverse()) {
+    if (entry.schoolId !== null && !chosen.has(idKey(entry.schoolId))) chosen.set(idKey(entry.schoolId), entry);
+  }
+  return entries.filter((entry) => {
+    const kept = entry.schoolId === null ? entry : chosen.get(idKey(entry.schoolId));
+    if (kept === entry) return true;
+    tell(entry.row, 'same-id', entry.schoolId ?? '', kept?.row ?? null, true);
+    return false;
+  });
+}
+
+/** Two of the same name are two people: both stay, and both are named. */
+function tellSameNames(students: readonly RosterEntry[], tell: Tell): void {
+  const first = new Map<string, RosterEntry>();
+  for (const student of students) {
+    const key = nameKey(student.name);
+    const other = first.get(key);
+    if (other) tell(student.row, 'same-name', student.name, other.row, false);
+    else first.set(key, student);
+  }
+}
+
+/** Ids are text: 007 is not 7. Case alone makes no other one. */
+export function idKey(schoolId: string): string {
+  return schoolId.toUpperCase();
+}
