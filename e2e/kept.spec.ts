@@ -170,7 +170,13 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
   await page.getByLabel('Colour').selectOption('Blue');
   await expect(body).toBeFocused();
-  await page.keyboard.press('End');
+  // The editor takes the focus back with what was selected: only then is the end of the line gone to.
+  await expect(async () => {
+    await page.keyboard.press('End');
+    expect(await page.evaluate(() => getSelection()?.isCollapsed)).toBe(true);
+    await page.waitForTimeout(150);
+    expect(await page.evaluate(() => getSelection()?.isCollapsed)).toBe(true);
+  }).toPass();
   await page.keyboard.press('Enter');
   await page.getByLabel('Add a file').setInputFiles([png('rock_pool.png', [60, 125, 107])]);
   await expect(body.locator('img')).toBeVisible();

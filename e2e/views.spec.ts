@@ -34,6 +34,10 @@ const views = [
   ['a new look', '/school/looks/new', 'Design a look'],
   ['sheets that were made', '/sheets', 'Sheets'],
   ['templates of sheets', '/school/templates', 'Templates of sheets'],
+  ['students', '/school/students', 'Students'],
+  ['a roster', '/school/students/import', 'Bring a roster'],
+  ['student cards', '/school/students/cards', 'Student cards'],
+  ['reading cards', '/school/students/read', 'Read cards'],
   ['services', '/school/services', 'Services'],
   ['a service', '/school/services/askleaf', 'Askleaf'],
 ] as const;

@@ -25,6 +25,8 @@ import { SchoolClassModule } from './school-class/school-class.module.js';
 import { SchoolModule } from './school/school.module.js';
 import { ServiceDescriptionModule } from './service-description/service-description.module.js';
 import { SheetModule } from './sheet/sheet.module.js';
+import { StudentModule } from './student/student.module.js';
+import { StudentCardModule } from './student-card/student-card.module.js';
 import { StudentPageModule } from './student-page/student-page.module.js';
 import { StationModule } from './station/station.module.js';
 
@@ -56,6 +58,8 @@ export class AppModule {
         LiveEventsModule,
         RehearsalModule,
         SheetModule,
+        StudentModule,
+        StudentCardModule,
         PictureModule,
         InspectionModule,
         HealthModule,

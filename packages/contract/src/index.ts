@@ -18,6 +18,7 @@ export * from './look.js';
 export * from './sheet.js';
 export * from './picture.js';
 export * from './short-link.js';
+export * from './student.js';
 export * from './symbol.js';
 export * from './tryout.js';
 export * from './routes.js';

@@ -17,6 +17,7 @@ import type { ChangeSheetTemplate, CreateSheetTemplate, MakePrint, MakeSheet, Pr
 import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './rehearsal.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
 import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
+import type { CardReadingsPage, CardsMade, CardsPreview, ChangeStudent, CompareRoster, ImportRoster, LeaveClass, MakeCards, PreviewCards, ReadCard, ReadCardView, RosterComparisonView, RosterImportView, StudentGroups, StudentsPage, StudentView } from './student.js';
 import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './tryout.js';
 import type { PreviewSymbol, SymbolPreview } from './symbol.js';
 import type { AddressesOnPaper, ChangeSchool, SchoolView } from './school.js';
@@ -172,6 +173,23 @@ export const routes = {
   printFile: route<Blob>('GET', '/api/prints/:printId/file'),
   printPictures: route<Blob>('GET', '/api/prints/:printId/pictures'),
   printPage: route<string>('GET', '/api/prints/:printId/pages/:pageNumber'),
+  students: route<StudentsPage>('GET', '/api/students'),
+  studentGroups: route<StudentGroups>('GET', '/api/student-groups'),
+  studentsFile: route<Blob>('GET', '/api/students-file'),
+  changeStudent: route<StudentView, ChangeStudent>('PATCH', '/api/students/:studentId'),
+  eraseStudent: route<null>('DELETE', '/api/students/:studentId'),
+  replaceCard: route<StudentView>('DELETE', '/api/students/:studentId/card'),
+  leaveClass: route<StudentGroups, LeaveClass>('POST', '/api/class-departures'),
+  compareRoster: route<RosterComparisonView, CompareRoster>('POST', '/api/roster-comparisons'),
+  rosterImports: route<readonly RosterImportView[]>('GET', '/api/roster-imports'),
+  importRoster: route<RosterImportView, ImportRoster>('POST', '/api/roster-imports'),
+  undoRosterImport: route<null>('DELETE', '/api/roster-imports/:rosterImportId'),
+  previewCards: route<CardsPreview, PreviewCards>('POST', '/api/student-card-previews'),
+  makeCards: route<CardsMade, MakeCards>('POST', '/api/student-cards'),
+  readCard: route<ReadCardView, ReadCard>('POST', '/api/card-readings'),
+  cardReadings: route<CardReadingsPage>('GET', '/api/card-readings'),
+  cardReadingsCsv: route<string>('GET', '/api/card-readings.csv'),
+  removeCardReading: route<null>('DELETE', '/api/card-readings/:cardReadingId'),
   sheetTemplates: route<readonly SheetTemplateView[]>('GET', '/api/sheet-templates'),
   createSheetTemplate: route<SheetTemplateView, CreateSheetTemplate>('POST', '/api/sheet-templates'),
   changeSheetTemplate: route<SheetTemplateView, ChangeSheetTemplate>('PUT', '/api/sheet-templates/:sheetTemplateId'),

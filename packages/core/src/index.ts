@@ -69,7 +69,7 @@ export { captionPlaces, finderShapes, firstInkTo, frameForms, gradientWays, look
 export { drawCode, type DrawingWish, drawingSize, plainDrawing, type CodeDrawing } from './look/drawing.js';
 export type { DrawnShape, Paint } from './look/drawn-shape.js';
 export type { Surround } from './look/frame.js';
-export type { IconNode } from './look/icon-strokes.js';
+export { iconStrokes, type IconNode } from './look/icon-strokes.js';
 export { drawingElements, drawingSvg } from './look/code-svg.js';
 export { reachShareOf } from './look/reach-share.js';
 export { codeBits, codePixels, isTwoColours } from './look/pixels.js';
@@ -93,7 +93,7 @@ export { uniformSource } from './optics/random.js';
 
 export { pageSize, paperFormats, paperNames, type PaperFormat } from './sheet/paper.js';
 export { backOf, checkGrid, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './sheet/grid.js';
-export { accentReads, backFields, faceFields, plainAccent, plainSheetDesign, sheetKinds, usualFields, type BackField, type FaceDesign, type FaceField, type FacePart, type HeaderPicture, type SheetDesign, type SheetKind, type TextField } from './sheet/design.js';
+export { accentReads, backFields, faceFields, plainAccent, plainSheetDesign, composedKinds, sheetKinds, usualFields, type BackField, type FaceDesign, type FaceField, type FacePart, type HeaderPicture, type SheetDesign, type SheetKind, type TextField } from './sheet/design.js';
 export { layoutFace, type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type TextBox } from './sheet/face.js';
 export { compose, frontsOf, gridOf, kindDistanceM, kindsThatHold, layoutPage, notesOf, pagesOf, perPageChoices, plainChoices, usualLabels, usualPerPage, withBacks, type Composition, type LabelGrid, type PageArrow, type PageCode, type PageLine, type PagePicture, type PageText, type SheetItem, type SheetNote, type SheetPage, type SheetSetup } from './sheet/compose.js';
 export { codeMmForDistance, largestPosterCodeMm, posterCodeMm, reachOfPrintM, type MeasuredReach } from './sheet/poster.js';
@@ -115,3 +115,4 @@ export { guessRosterColumns, rosterRoles, type RosterColumns, type RosterRole, t
 export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './roster/name.js';
 export { idKey, readRoster, rosterLimits, rosterProblemReasons, type ReadRoster, type RosterEntry, type RosterProblem, type RosterProblemReason, type RosterStudent, type SameId } from './roster/read-roster.js';
 export { compareRoster, rosterParts, type ChangedStudent, type Known, type RosterComparison, type RosterPart } from './roster/compare-roster.js';
+export { cardCodes, cardPayload, cardTokenNumbers, cardTokenOf, readCardText, type CardCode, type CardText } from './roster/card-code.js';

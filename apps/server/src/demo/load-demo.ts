@@ -1,5 +1,5 @@
 /** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
-import { alwaysOpen, filesOf, slugLengths, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
+import { alwaysOpen, filesOf, guessRosterColumns, readRoster, slugLengths, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { hashPassword } from '../account/password.js';
@@ -19,9 +19,11 @@ import { randomSlug } from '../short-link/random-slug.js';
 import { ShortLink } from '../short-link/short-link.entity.js';
 import type { Storage } from '../storage/storage.js';
 import { Station } from '../station/station.entity.js';
+import { Student } from '../student/student.entity.js';
+import { namesOf } from '../student/student.service.js';
 import { demoAccount } from './demo-account.js';
 import { DemoFiles } from './demo-files.js';
-import type { DemoItem, DemoKept, DemoScenario } from './scenario.js';
+import { readDemoTable, type DemoItem, type DemoKept, type DemoScenario } from './scenario.js';
 
 export interface DemoSetting {
   readonly scenario: DemoScenario;
@@ -57,12 +59,25 @@ class DemoLoading {
     this.files = new DemoFiles(manager, setting.storage, setting.clock.now());
   }
 
+  /** One class of the year group whose roster lies beside the scenario. */
+  private async students(): Promise<void> {
+    const { file, className } = this.setting.scenario.roster;
+    const rows = readDemoTable(file);
+    const { students } = readRoster(rows, guessRosterColumns(rows));
+    const createdAt = this.setting.clock.now();
+    await this.manager.insert(
+      Student,
+      students.filter((student) => student.className === className).map(({ schoolId, className: name, year, prefix, given, middle, family }) => ({ id: newId(), schoolId, className: name, year, ...namesOf({ prefix, given, middle, family }), leftAt: null, version: 1, createdAt })),
+    );
+  }
+
   async run(): Promise<void> {
     const { scenario, publicAddress, clock } = this.setting;
     await this.manager.save(School, { id: 1, ...scenario.school, publicAddress, shortLinkHost: null, version: 1, demoLoadedAt: clock.now() });
     await this.accounts();
     const devices = await this.devices();
     const classes = await this.classes(devices);
+    await this.students();
     await this.makeLooks();
     for (const lesson of scenario.lessons) await this.lesson(lesson, classes);
     for (const { owner, items } of scenario.shelf) await this.materials(items, owner);

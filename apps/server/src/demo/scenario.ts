@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Role } from '@hapset/contract';
+import Papa from 'papaparse';
 import type { Content, DeviceProfile, LookDesign, PageDocument, PaperFormat, ScannerProfile, StudentAccounts } from '@hapset/core';
 
 export interface DemoItem {
@@ -28,6 +29,8 @@ export interface DemoScenario {
   readonly accounts: readonly { readonly email: string; readonly name: string; readonly role: Role }[];
   readonly devices: readonly (Omit<DeviceProfile & ScannerProfile, 'id'> & { readonly count: number | null })[];
   readonly classes: readonly { readonly name: string; readonly studentAccounts: StudentAccounts; readonly devices: readonly string[] }[];
+  /** A class of a year group's roster, which is in a file beside the scenario. */
+  readonly roster: { readonly file: string; readonly className: string };
   readonly looks: readonly { readonly name: string; readonly madeBy: string; readonly design: LookDesign }[];
   readonly lessons: readonly {
     readonly owner: string;
@@ -45,6 +48,14 @@ export interface DemoScenario {
 }
 
 export function readScenario(): DemoScenario {
-  const file = fileURLToPath(new URL('../../../../demo/scenario.json', import.meta.url));
-  return JSON.parse(readFileSync(file, 'utf8')) as DemoScenario;
+  return JSON.parse(readDemoFile('scenario.json')) as DemoScenario;
+}
+
+/** Cells of a CSV file of the demo. */
+export function readDemoTable(name: string): readonly (readonly string[])[] {
+  return Papa.parse<string[]>(readDemoFile(name), { skipEmptyLines: true }).data;
+}
+
+function readDemoFile(name: string): string {
+  return readFileSync(fileURLToPath(new URL(`../../../../demo/${name}`, import.meta.url)), 'utf8');
 }

@@ -16,6 +16,7 @@ const ownQueries: Readonly<Record<string, string>> = {
   linkCheckId: 'SELECT 1 FROM access_checks WHERE id = ? AND material_id IS NULL AND asked_by_id = ?',
   rehearsalId: 'SELECT 1 FROM asked_rehearsals WHERE id = ? AND asked_by_id = ?',
   tryoutId: 'SELECT 1 FROM tryouts JOIN materials ON materials.id = tryouts.material_id WHERE tryouts.id = ? AND materials.owner_id = ?',
+  cardReadingId: 'SELECT 1 FROM card_readings WHERE id = ? AND read_by_id = ?',
   printId: 'SELECT 1 FROM prints WHERE id = ? AND owner_id = ?',
   sheetId: 'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
 };
@@ -24,6 +25,8 @@ const schoolQueries: Readonly<Record<string, string>> = {
   classId: 'SELECT 1 FROM school_classes WHERE id = ?',
   deviceId: 'SELECT 1 FROM devices WHERE id = ?',
   lookId: 'SELECT 1 FROM looks WHERE id = ?',
+  studentId: 'SELECT 1 FROM students WHERE id = ?',
+  rosterImportId: 'SELECT 1 FROM roster_imports WHERE id = ?',
   sheetTemplateId: 'SELECT 1 FROM sheet_templates WHERE id = ? AND removed_at IS NULL',
   lookPictureId: 'SELECT 1 FROM look_pictures WHERE id = ?',
 };

@@ -1,4 +1,4 @@
-import { fillPath, routes, type FileView, type LinkCheckAsked, type PrintView, type RehearsalAsked, type LookPictureView, type LookView, type Route, type RouteName, type SheetTemplateView, type SheetView, type TryoutView } from '@hapset/contract';
+import { fillPath, routes, type FileView, type LinkCheckAsked, type PrintView, type ReadCardView, type RehearsalAsked, type RosterImportView, type LookPictureView, type LookView, type Route, type RouteName, type SheetTemplateView, type SheetView, type StudentsPage, type TryoutView } from '@hapset/contract';
 import { plainChoices, genericFigures, plainLook } from '@hapset/core';
 import type { Router } from 'express';
 import { newId } from '../database/columns.js';
@@ -10,6 +10,8 @@ import { OwnedIds } from './owned-ids.js';
 /** A body that each writing route would take from its rightful caller; ids stand for Maren's things. */
 type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) => object>>;
 const onlyMaterial = (materialId: string) => ({ lessonId: null, stationIds: [], materialIds: [materialId], tag: null });
+const student = { schoolId: '00123', prefix: '', given: 'Ann', middle: '', family: 'Lee', className: '6', year: '' };
+const cards = { classNames: [], studentIds: [], onlyNew: false, code: 'token', perPage: 10, paper: 'A4', fields: ['class'], symbol: null, backs: false, templateId: null };
 const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
 const bodies: Bodies = {
   signIn: () => ({ email: 'maren@test.example', password: 'no' }),
@@ -50,6 +52,13 @@ const bodies: Bodies = {
   saveMaterialRehearsal: () => ({ results: [] }),
   previewSheets: ({ materialId = '' }) => ({ places: onlyMaterial(materialId), choices: plainChoices('poster', 'A4'), page: 0 }),
   makePrint: ({ materialId = '' }) => ({ places: onlyMaterial(materialId), choices: plainChoices('poster', 'A4'), goAhead: [] }),
+  changeStudent: () => ({ version: 1, className: '6' }),
+  leaveClass: () => ({ className: 'nobody is in this one' }),
+  compareRoster: () => ({ students: [student] }),
+  importRoster: () => ({ students: [student], leave: false, fileName: 'x.csv' }),
+  previewCards: () => ({ wish: cards, page: 0 }),
+  makeCards: () => ({ wish: cards }),
+  readCard: () => ({ text: '00123' }),
   createSheetTemplate: () => ({ name: 'x', kind: 'poster', accent: '#112233', header: null }),
   changeSheetTemplate: () => ({ name: 'x', accent: '#112233', header: null, version: 1 }),
   chooseUsualSheetTemplate: () => ({ usual: false }),
@@ -57,7 +66,7 @@ const bodies: Bodies = {
 };
 const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
 /** Ids that belong to the school are everybody's. */
-const schoolIds = new Set(['classId', 'deviceId', 'lookId', 'lookPictureId', 'sheetTemplateId']);
+const schoolIds = new Set(['classId', 'deviceId', 'lookId', 'lookPictureId', 'sheetTemplateId', 'studentId', 'rosterImportId']);
 /** Words among the caller's own things, and what a description calls itself: nobody else's can be named by them. */
 const ownWords = new Set(['tag', 'serviceId', 'pageNumber']);
 const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-Z]+)/g)].map(([, name]) => name ?? '');
@@ -73,6 +82,9 @@ describe('who may call what', () => {
     const { material, rehearsal } = await scene.page(stationId);
     const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
     const print = await scene.server.ok<PrintView>('Maren', 'POST', '/api/prints', { places: onlyMaterial(material.id), choices: plainChoices('poster', 'A4'), goAhead: ['locked', 'not-opened-yet'] });
+    const imported = await scene.server.ok<RosterImportView>('Maren', 'POST', '/api/roster-imports', { students: [student], leave: false, fileName: 'x.csv' });
+    const [ann] = (await scene.server.ok<StudentsPage>('Maren', 'GET', '/api/students')).rows;
+    const reading = await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: '00123' });
     const template = await scene.server.ok<SheetTemplateView>('Maren', 'POST', '/api/sheet-templates', { name: 'Ours', kind: 'poster', accent: '#112233', header: null });
     const uploadId = await uploaded(scene, 'a few words', 'Maren', false);
     const file = await scene.server.ok<FileView>('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, 'a few words'), name: 'words.txt' });
@@ -83,7 +95,7 @@ describe('who may call what', () => {
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
     const { id: rehearsalId } = await scene.server.ok<RehearsalAsked>('Maren', 'POST', '/api/rehearsals', { payload: 'x', sizeMm: 100, device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' } });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, rehearsalId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, printId: print.id, pageNumber: '1', sheetTemplateId: template.id, tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
+    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, rehearsalId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, printId: print.id, pageNumber: '1', sheetTemplateId: template.id, studentId: ann?.id ?? '', rosterImportId: imported.id, cardReadingId: reading.readingId ?? '', tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 

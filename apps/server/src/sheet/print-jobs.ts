@@ -3,23 +3,51 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
 import type { Print } from './print.entity.js';
-import type { SheetJob } from './sheet-job.js';
+import type { SheetKind } from '@hapset/core';
+import type { SheetContent, SheetJob } from './sheet-job.js';
 import { SheetPictures } from './sheet-pictures.js';
 import { SheetPlanner } from './sheet-planner.js';
 import { Sheet } from './sheet.entity.js';
 
+/** Where what stands on a kind of print is remembered. */
+export interface ContentSource {
+  /** In their order. */
+  readonly of: (printId: string) => Promise<readonly SheetContent[]>;
+  /** For a print that never became one. */
+  readonly forget: (printId: string) => Promise<void>;
+}
+
 @Injectable()
 export class PrintJobs {
+  private readonly sources = new Map<SheetKind, ContentSource>();
+
   constructor(
     @InjectRepository(Sheet) private readonly sheets: Repository<Sheet>,
     private readonly planner: SheetPlanner,
     private readonly pictures: SheetPictures,
   ) {}
 
-  async of({ id, setup, han, name, madeAt }: Print): Promise<SheetJob> {
-    const rows = await this.sheets.find({ where: { printId: id }, order: { position: 'ASC' } });
-    const contents = rows.map(({ content }) => content);
+  provide(kind: SheetKind, source: ContentSource): void {
+    this.sources.set(kind, source);
+  }
+
+  async forget({ id, kind }: Print): Promise<void> {
+    await this.sourceOf(kind).forget(id);
+  }
+
+  async of({ id, kind, setup, han, name, madeAt }: Print): Promise<SheetJob> {
+    const contents = await this.sourceOf(kind).of(id);
     const pictures = { ...(await this.pictures.again(contents)), ...(await this.planner.picturesOf(contents, setup)) };
     return { setup, contents, han, pictures, title: name, madeAt: madeAt.getTime() };
+  }
+
+  /** Sheets of materials, where nobody else said so. */
+  private sourceOf(kind: SheetKind): ContentSource {
+    return (
+      this.sources.get(kind) ?? {
+        of: async (printId) => (await this.sheets.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
+        forget: async (printId) => void (await this.sheets.delete({ printId })),
+      }
+    );
   }
 }

@@ -10,8 +10,8 @@ import { buffer } from 'node:stream/consumers';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { sheetWarnings, type PreviewSheets, type SheetChoices, type SheetsPreview, type SheetWarning } from '@hapset/contract';
-import { fileName } from '@hapset/core';
-import { In, LessThan, Not, Repository } from 'typeorm';
+import { fileName, type SheetKind } from '@hapset/core';
+import { In, IsNull, LessThan, Not, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { JobService } from '../job/job.service.js';
@@ -20,8 +20,8 @@ import { Storage } from '../storage/storage.js';
 import { Print } from './print.entity.js';
 import type { SheetJob } from './sheet-job.js';
 import type { PlacesToPrint } from './sheet-places.js';
-import { noticesOf, SheetPlanner, type PlannedSheets } from './sheet-planner.js';
-import { PrintJobs } from './print-jobs.js';
+import { noticesOf, SheetPlanner } from './sheet-planner.js';
+import { PrintJobs, type ContentSource } from './print-jobs.js';
 import { Sheet } from './sheet.entity.js';
 import { SheetWorkers } from './sheet-workers.js';
 import type { SheetNotes, SheetPreviewAnswer } from './sheet.work.js';
@@ -31,6 +31,19 @@ const jobKind = 'print';
 export const pagesAtOnce = 20;
 const keptMs = 7 * 24 * 3_600_000;
 const shownPrints = 12;
+
+export interface PreviewedJob {
+  readonly shown: Omit<SheetsPreview, 'notices'>;
+  readonly notes: Pick<SheetNotes, 'notes' | 'sizesMm'>;
+}
+
+/** How a print is called. */
+export interface PrintWish {
+  readonly name: string;
+  /** A station's number, where it is of one alone. */
+  readonly position: number | null;
+  readonly many: boolean;
+}
 
 @Injectable()
 export class PrintService {
@@ -48,41 +61,66 @@ export class PrintService {
 
   async preview(places: PlacesToPrint, { choices, page }: Pick<PreviewSheets, 'choices' | 'page'>, ownerId: string): Promise<SheetsPreview> {
     const planned = await this.planner.plan(places, choices);
-    const answer = (await this.workers.ask(ownerId, { sort: 'preview', job: planned.job, page })) as SheetPreviewAnswer;
-    const { notes, sizesMm, ...shown } = answer;
-    return { ...shown, codes: planned.standings.length, sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)], notices: noticesOf(planned, { notes, sizesMm }, choices) };
+    const { shown, notes } = await this.previewJob(planned.job, page, ownerId);
+    return { ...shown, notices: noticesOf(planned, notes, choices) };
+  }
+
+  /** A page of whatever is to be drawn, and what the layout found. */
+  async previewJob(job: SheetJob, page: number, ownerId: string): Promise<PreviewedJob> {
+    const { notes, sizesMm, ...shown } = (await this.workers.ask(ownerId, { sort: 'preview', job, page })) as SheetPreviewAnswer;
+    return { shown: { ...shown, codes: job.contents.length, sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)] }, notes: { notes, sizesMm } };
+  }
+
+  /** Says where the contents of a kind of print are remembered, that are no sheets of materials. Called once for each kind. */
+  contents(kind: SheetKind, source: ContentSource): void {
+    this.printJobs.provide(kind, source);
   }
 
   /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long, invalid for pages that can't be */
   async make(places: PlacesToPrint, choices: SheetChoices, goAhead: readonly SheetWarning[], ownerId: string): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
     const planned = await this.planner.plan(places, choices);
     if (planned.standings.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
-    const notes = (await this.workers.ask(ownerId, { sort: 'notes', job: planned.job })) as SheetNotes;
-    if (notes.problem !== null) throw new ProblemError('invalid', 'There can’t be such pages.', { fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }] });
+    const notes = await this.notesOf(planned.job, ownerId);
     const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
     const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
     if (open.length > 0) throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', { warnings: open });
-    return this.keep(places, planned, notes, ownerId);
-  }
-
-  private async keep({ name, places }: PlacesToPrint, { job, standings }: PlannedSheets, { pages, sizesMm }: SheetNotes, ownerId: string): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
-    const { setup, contents, han } = job;
-    const now = this.clock.now();
-    const long = pages > pagesAtOnce;
-    const [alone] = places;
-    const position = places.length === 1 ? (alone?.position ?? null) : null;
-    const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][places.length === 1 ? 0 : 1]}`, position, 'pdf');
-    const print: Print = this.prints.create({ id: newId(), ownerId, name, kind: setup.kind, setup, han, codes: standings.length, pages, drawn: long ? 0 : pages, state: long ? 'drawing' : 'done', storageKey: null, fileName: named, madeAt: now, finishedAt: long ? null : now });
-    const sheets = standings.map(({ place }, index): Sheet => {
-      const sheet = new Sheet();
-      return Object.assign(sheet, { id: newId(), materialId: place.material.id, stationId: place.station?.id ?? null, kind: setup.kind, paper: setup.paper, sizeMm: sizesMm[index] ?? 0, content: contents[index], fileName: named, madeAt: now, printId: print.id, position: index });
-    });
-    await this.prints.manager.transaction(async (manager) => {
-      await manager.insert(Print, print);
+    const sheets: Sheet[] = [];
+    const [alone] = places.places;
+    const many = places.places.length > 1;
+    const print = await this.begin({ name: places.name, position: many ? null : (alone?.position ?? null), many }, planned.job, ownerId, async (manager, { id: printId, fileName: called, madeAt }) => {
+      planned.standings.forEach(({ place }, position) => {
+        const { kind, paper } = planned.job.setup;
+        sheets.push(Object.assign(new Sheet(), { id: newId(), materialId: place.material.id, stationId: place.station?.id ?? null, kind, paper, sizeMm: notes.sizesMm[position] ?? 0, content: planned.job.contents[position], fileName: called, madeAt, printId, position }));
+      });
       for (let from = 0; from < sheets.length; from += 200) await manager.insert(Sheet, sheets.slice(from, from + 200));
     });
-    if (long) await this.jobs.ask(jobKind, print.id);
     return { print, sheets };
+  }
+
+  /**
+   * Keeps a print, and begins to draw it where it is long.
+   * @param remember keeps what is on it, in the same transaction
+   * @throws ProblemError invalid for pages that can't be
+   */
+  async begin({ name, position, many }: PrintWish, job: SheetJob, ownerId: string, remember: (manager: EntityManager, print: Print) => Promise<void>): Promise<Print> {
+    const { setup, han, contents } = job;
+    const { pages } = await this.notesOf(job, ownerId);
+    const now = this.clock.now();
+    const long = pages > pagesAtOnce;
+    const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][many ? 1 : 0]}`, position, 'pdf');
+    const print: Print = this.prints.create({ id: newId(), ownerId, name, kind: setup.kind, setup, han, codes: contents.length, pages, drawn: long ? 0 : pages, state: long ? 'drawing' : 'done', storageKey: null, fileName: named, madeAt: now, finishedAt: long ? null : now });
+    await this.prints.manager.transaction(async (manager) => {
+      await manager.insert(Print, print);
+      await remember(manager, print);
+    });
+    if (long) await this.jobs.ask(jobKind, print.id);
+    return print;
+  }
+
+  private async notesOf(job: SheetJob, ownerId: string): Promise<SheetNotes> {
+    const notes = (await this.workers.ask(ownerId, { sort: 'notes', job })) as SheetNotes;
+    if (notes.problem !== null) throw new ProblemError('invalid', 'There can’t be such pages.', { fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }] });
+    return notes;
   }
 
   async list(ownerId: string): Promise<readonly Print[]> {
@@ -103,7 +141,7 @@ export class PrintService {
 
   private async end(id: string, state: 'stopped' | 'failed'): Promise<void> {
     const { affected } = await this.prints.update({ id, state: 'drawing' }, { state, finishedAt: this.clock.now() });
-    if (affected === 1) await this.prints.manager.delete(Sheet, { printId: id });
+    if (affected === 1) await this.printJobs.forget(await this.require(id));
   }
 
   /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */
@@ -179,9 +217,17 @@ export class PrintService {
 
   /** Files are kept for a week; that their codes are on paper is remembered. */
   private async putAway(): Promise<void> {
-    const old = await this.prints.find({ where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not('') } });
-    for (const { storageKey } of old) if (storageKey !== null) await this.storage.remove(storageKey);
-    if (old.length > 0) await this.prints.update({ id: In(old.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
+    await this.expire(await this.prints.find({ where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not(IsNull()) } }));
+  }
+
+  /** Of those prints, as far as they have one. */
+  async putAwayFiles(printIds: readonly string[]): Promise<void> {
+    if (printIds.length > 0) await this.expire(await this.prints.find({ where: { id: In([...printIds]), storageKey: Not(IsNull()) } }));
+  }
+
+  private async expire(prints: readonly Print[]): Promise<void> {
+    for (const { storageKey } of prints) if (storageKey !== null) await this.storage.remove(storageKey);
+    if (prints.length > 0) await this.prints.update({ id: In(prints.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
   }
 }
 
@@ -198,4 +244,5 @@ const fileWords = {
   'small-card': ['card', 'cards'],
   handout: ['handout', 'handout'],
   label: ['label', 'labels'],
+  'student-card': ['student card', 'student cards'],
 } as const;

@@ -3,7 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type MaterialPage, type PrintView, type SheetChoices, type SheetPlaces, type SheetsPreview, type SheetTemplateView } from '@hapset/contract';
-import { plainChoices, gridOf, plainSheetDesign, sheetKinds, type SheetSetup } from '@hapset/core';
+import { plainChoices, gridOf, plainSheetDesign, composedKinds, type SheetSetup } from '@hapset/core';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import sharp from 'sharp';
@@ -90,7 +90,7 @@ describe('sheets of many codes', () => {
     return readdirSync(folder).filter((file) => file.startsWith(`${name}-`) && file.endsWith('.png')).sort().map((file) => readFileSync(join(folder, file)));
   };
 
-  it.each(sheetKinds)('%s: sound files by other programs, and every code reads as what was typed', async (kind) => {
+  it.each(composedKinds)('%s: sound files by other programs, and every code reads as what was typed', async (kind) => {
     const print = (await make({ kind }, ['too-small'])).body as PrintView;
     expect(print).toMatchObject({ kind, codes: 7, state: 'done', name: 'Life between the tides' });
     const pages = rendered(await bytes(`/api/prints/${print.id}/file`), kind, dpi);
@@ -102,7 +102,7 @@ describe('sheets of many codes', () => {
   });
 
   it('says in its name what it is, and what it is of', async () => {
-    const names = await Promise.all(sheetKinds.map(async (kind) => ((await make({ kind }, ['too-small'])).body as PrintView).fileName));
+    const names = await Promise.all(composedKinds.map(async (kind) => ((await make({ kind }, ['too-small'])).body as PrintView).fileName));
     expect(names).toEqual(['Life between the tides, posters.pdf', 'Life between the tides, table cards.pdf', 'Life between the tides, cards.pdf', 'Life between the tides, handout.pdf', 'Life between the tides, labels.pdf']);
   });
 

@@ -26,7 +26,8 @@ export interface MoreContent {
   readonly neededMm: number;
   /** Size for which the material was rehearsed then: another one now is a change. */
   readonly rehearsedMm: number;
-  readonly picture: { readonly checkId: string; readonly aspect: number } | null;
+  /** Of what opens, by its check; or a symbol, by its icon. */
+  readonly picture: { readonly id: string; readonly aspect: number } | null;
 }
 
 export interface SheetJob {

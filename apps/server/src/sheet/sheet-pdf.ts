@@ -52,7 +52,7 @@ export async function drawSheetsPdf({ composition, drawings }: Drawable, job: Sh
       );
     }
     for (const picture of page.pictures) {
-      const id = picture.which === 'header' ? composition.setup.design.header?.pictureId : job.contents[picture.item]?.more?.picture?.checkId;
+      const id = picture.which === 'header' ? composition.setup.design.header?.pictureId : job.contents[picture.item]?.more?.picture?.id;
       const bytes = pictures.get(id ?? '');
       if (bytes) root.add(document.struct('Figure', { alt: picture.which === 'header' ? 'The school' : 'What opens' }, () => void turned(picture.turned, picture, () => document.image(bytes, picture.xMm * pointsPerMm, picture.yMm * pointsPerMm, { width: picture.widthMm * pointsPerMm, height: picture.heightMm * pointsPerMm }))));
     }

@@ -1,6 +1,8 @@
 /** Pictures of what opens, for posters: those that its last check kept. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
+import { drawingSvg, iconStrokes, type IconNode } from '@hapset/core';
+import { iconOf } from '@hapset/core/icons';
 import sharp from 'sharp';
 import { In, Repository } from 'typeorm';
 import { AccessCheck } from '../access-check/access-check.entity.js';
@@ -16,15 +18,16 @@ export class SheetPictures {
     const checkOf = new Map(standings.flatMap(({ check, place }) => (check?.pictureBytes ? [[check.id, place.material.id] as const] : [])));
     const pictures = await this.read([...checkOf.keys()]);
     return {
-      shown: new Map(pictures.map(({ id, aspect }) => [checkOf.get(id) ?? '', { checkId: id, aspect }])),
+      shown: new Map(pictures.map(({ id, aspect }) => [checkOf.get(id) ?? '', { id, aspect }])),
       bytes: Object.fromEntries(pictures.map(({ id, bytes }) => [id, bytes])),
     };
   }
 
   /** For what was put on paper before; what is gone meanwhile is left out. */
   async again(contents: readonly SheetContent[]): Promise<Record<string, Uint8Array>> {
-    const pictures = await this.read(contents.flatMap(({ more }) => more?.picture?.checkId ?? []));
-    return Object.fromEntries(pictures.map(({ id, bytes }) => [id, bytes]));
+    const ids = [...new Set(contents.flatMap(({ more }) => more?.picture?.id ?? []))];
+    const pictures = await this.read(ids.filter((id) => !id.startsWith(iconPrefix)));
+    return { ...Object.fromEntries(pictures.map(({ id, bytes }) => [id, bytes])), ...(await symbolPictures(ids)) };
   }
 
   private async read(ids: readonly string[]): Promise<readonly { readonly id: string; readonly aspect: number; readonly bytes: Uint8Array }[]> {
@@ -37,4 +40,27 @@ export class SheetPictures {
     });
     return (await Promise.all(read)).flat();
   }
+}
+
+const iconPrefix = 'icon:';
+const iconPx = 240;
+
+/** The picture of a symbol on a card; null for none, and for an icon that is not known. */
+export function symbolPicture(icon: string | null): MoreContent['picture'] {
+  return icon === null || iconOf(icon) === null ? null : { id: `${iconPrefix}${icon}`, aspect: 1 };
+}
+
+/** PNG of those ids that are symbols. */
+export async function symbolPictures(ids: readonly string[]): Promise<Record<string, Uint8Array>> {
+  const drawn = ids.map(async (id) => {
+    const nodes = id.startsWith(iconPrefix) ? iconOf(id.slice(iconPrefix.length)) : null;
+    return nodes === null ? [] : [[id, await drawIcon(nodes)] as const];
+  });
+  return Object.fromEntries((await Promise.all(drawn)).flat());
+}
+
+function drawIcon(nodes: readonly IconNode[]): Promise<Buffer> {
+  const strokes = iconStrokes(nodes, { x: 0, y: 0, side: 24 }, { sort: 'colour', colour: '#000000' });
+  const drawing = { modules: 24, surround: { left: 0, top: 0, right: 0, bottom: 0 }, shapes: strokes };
+  return sharp(Buffer.from(drawingSvg(drawing, { width: String(iconPx), height: String(iconPx), title: '', pictureAddress: () => null }))).png().toBuffer();
 }

@@ -1,7 +1,7 @@
 /** From a wish to pages: what each code brings, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
 import type { SheetChoices, SheetNotice, SheetWarning } from '@hapset/contract';
-import { hostNameOf, isLoopbackHost, kindsThatHold, perPageChoices, plainSheetDesign, usualPerPage, withBacks, type SheetSetup } from '@hapset/core';
+import { hostNameOf, isLoopbackHost, kindsThatHold, perPageChoices, plainSheetDesign, usualPerPage, withBacks, type SheetDesign, type SheetKind, type SheetSetup } from '@hapset/core';
 import { Clock } from '../clock/clock.js';
 import { LookPictureService } from '../look/look-picture.service.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
@@ -52,9 +52,14 @@ export class SheetPlanner {
     return Object.fromEntries(found.flatMap(([id, bytes]) => (bytes ? [[id, bytes]] : [])));
   }
 
+  /** The plain design in the chosen template's colours. @throws ProblemError invalid for a template of another kind */
+  async designOf(kind: SheetKind, templateId: string | null): Promise<SheetDesign> {
+    const template = await this.templates.choose(kind, templateId);
+    return { ...plainSheetDesign(kind), ...(template && { accent: template.accent, header: template.header }) };
+  }
+
   private async setup(name: string, standings: readonly Standing[], { kind, paper, lying, perPage, inColumns, labels, startAt, copies, fields, backs, templateId }: SheetChoices): Promise<SheetSetup> {
     const { printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
-    const template = await this.templates.choose(kind, templateId);
     const lesson = standings[0]?.place.lesson ?? null;
     return {
       kind,
@@ -67,7 +72,7 @@ export class SheetPlanner {
       copies,
       fields,
       backs: backs && withBacks.includes(kind) ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
-      design: { ...plainSheetDesign(kind), ...(template && { accent: template.accent, header: template.header }) },
+      design: await this.designOf(kind, templateId),
       printerMarginMm,
       head: { title: lesson?.name ?? name, about: lesson ? [lesson.class?.name, lesson.place, lesson.date].filter((part) => part).join(' · ') : '' },
     };

@@ -19,7 +19,7 @@ export function drawSheetSvg(page: SheetPage, { composition, drawings }: Drawabl
     ...page.lines.map(({ from, to, sort }) => `<path d="M${round(from[0])} ${round(from[1])}L${round(to[0])} ${round(to[1])}" stroke="${lineColours[sort]}" stroke-width="${lineWidthsMm[sort]}"${sort === 'fold' ? ' stroke-dasharray="2 1.5"' : ''}/>`),
     ...page.arrows.map((arrow) => `<path d="${arrowPath(arrow)}" transform="translate(${round(arrow.xMm)} ${round(arrow.yMm)})"/>`),
     ...page.pictures.map((picture) => {
-      const href = address((picture.which === 'header' ? header?.pictureId : job.contents[picture.item]?.more?.picture?.checkId) ?? '');
+      const href = address((picture.which === 'header' ? header?.pictureId : job.contents[picture.item]?.more?.picture?.id) ?? '');
       return href === null ? '' : `<image${turn(picture, picture.turned)} x="${round(picture.xMm)}" y="${round(picture.yMm)}" width="${round(picture.widthMm)}" height="${round(picture.heightMm)}" href="${href}"/>`;
     }),
     ...page.texts.map((text) => textElement(text, accent, job)),

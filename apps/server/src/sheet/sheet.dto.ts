@@ -1,5 +1,5 @@
 import { limits, sheetWarnings, type ChangeSheetTemplate, type CreateSheetTemplate, type MakePrint, type MakeSheet, type PreviewSheets, type SheetChoices, type SheetPlaces, type SheetWarning, type UsualSheetTemplate } from '@hapset/contract';
-import { faceFields, paperNames, sheetKinds, type FaceField, type HeaderPicture, type LabelGrid, type PaperFormat, type SheetKind } from '@hapset/core';
+import { composedKinds, faceFields, paperNames, sheetKinds, type FaceField, type HeaderPicture, type LabelGrid, type PaperFormat, type SheetKind } from '@hapset/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsHexColor, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
@@ -34,7 +34,7 @@ class LabelGridDto implements LabelGrid {
 }
 
 class ChoicesDto implements SheetChoices {
-  @IsIn(sheetKinds) kind: SheetKind;
+  @IsIn(composedKinds) kind: SheetKind;
   @IsIn(paperNames) paper: PaperFormat;
   @IsBoolean() lying: boolean;
   @IsInt() @Min(1) @Max(60) perPage: number;

@@ -28,5 +28,6 @@ import { SheetService } from './sheet.service.js';
   imports: [TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule, SchoolModule, JobModule, StorageModule],
   controllers: [SheetController, PrintController, SheetTemplateController],
   providers: [SheetService, PrintService, PrintJobs, SheetPlanner, SheetPlacesService, SheetPictures, SheetTemplateService, SheetWorkers],
+  exports: [PrintService, SheetPlanner],
 })
 export class SheetModule {}

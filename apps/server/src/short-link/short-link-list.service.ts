@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { limits, shortLinkFilters, type ShortLinkFilter, type ShortLinkRow, type ShortLinksPage } from '@hapset/contract';
 import { accessVerdicts, letsIn, shortAddress, type AccessVerdict } from '@hapset/core';
-import Papa from 'papaparse';
+import { safeCsv } from '../spreadsheet/safe-csv.js';
 import { DataSource } from 'typeorm';
 import { addressOf } from '../material/material-address.js';
 import { SchoolService } from '../school/school.service.js';
@@ -66,7 +66,7 @@ export class ShortLinkListService {
     const { where, values } = whereOf(ownerId, wish);
     const rows = await this.views(await this.rows(where, values, exportedAtMost));
     const data = rows.map(({ address, title, target, lessons, sheets, opens, verdict, checkedAt, createdAt }) => [address, title, target ?? '', lessons.map(({ name }) => name).join('; '), sheets, opens, verdict ?? '', checkedAt ?? '', createdAt]);
-    return Papa.unparse({ fields: ['Short link', 'Title', 'Leads to', 'Lessons', 'Sheets', 'Opened', 'Last check', 'Checked at', 'Made at'], data }, { escapeFormulae: true, newline: '\r\n' });
+    return safeCsv(['Short link', 'Title', 'Leads to', 'Lessons', 'Sheets', 'Opened', 'Last check', 'Checked at', 'Made at'], data);
   }
 
   private async rows(where: string, values: readonly unknown[], limit: number): Promise<readonly Row[]> {

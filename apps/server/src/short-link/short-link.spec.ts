@@ -205,7 +205,7 @@ describe('short links of the school’s own', () => {
     expect((await list('?filter=taken-down')).rows).toMatchObject([{ slug, target: null }]);
     const csv = await scene.server.as('Tobiah', 'GET', '/api/short-links.csv');
     expect(csv.headers['content-type']).toContain('text/csv');
-    expect(csv.text.split('\r\n')[0]).toBe('Short link,Title,Leads to,Lessons,Sheets,Opened,Last check,Checked at,Made at');
+    expect(csv.text.split('\r\n')[0]).toBe('\ufeffShort link,Title,Leads to,Lessons,Sheets,Opened,Last check,Checked at,Made at');
     expect(csv.text).toContain("'=SUM(A1)");
   });
 });

@@ -9,13 +9,21 @@ export function tableOf(text: string): Rows | null {
   if (!/\n\s*\S/.test(text)) return null;
   for (const delimiter of ['\t', ';', ',']) {
     if (!text.includes(delimiter)) continue;
-    const rows = parseCells(text, delimiter);
+    const rows = parseCells(text, { delimiter });
     if (looksLikeList(rows)) return rows;
   }
   return null;
 }
 
-/** @param delimiter left out, it is found */
-export function parseCells(text: string, delimiter?: string): Rows {
-  return Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', ...(delimiter !== undefined && { delimiter }) }).data;
+interface CellsWish {
+  /** Left out, it is found. */
+  readonly delimiter?: string;
+  /** Empty rows stay in their places. */
+  readonly keepEmpty?: boolean;
+}
+
+export function parseCells(text: string, { delimiter, keepEmpty = false }: CellsWish = {}): Rows {
+  // Empty rows mislead the search for what parts cells.
+  const parts = delimiter ?? (keepEmpty ? Papa.parse(text, { skipEmptyLines: 'greedy', preview: 40 }).meta.delimiter : undefined);
+  return Papa.parse<string[]>(text, { skipEmptyLines: keepEmpty ? false : 'greedy', ...(parts !== undefined && { delimiter: parts }) }).data;
 }

@@ -6,6 +6,7 @@ import { ChooseFile } from '../design/choose-file.js';
 import { Sheet } from '../design/sheet.js';
 import { percent } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
+import { ChooseIcon } from './choose-icon.js';
 import { useBringLookPicture } from './look.queries.js';
 
 interface Props {
@@ -16,10 +17,8 @@ interface Props {
 
 /** A picture in the middle: an icon, or one of the school's own. By itself it is as large as leaves half of the repair. */
 export function CentreControls({ design: { centre }, judgement, onChange }: Props): ReactElement {
-  const [find, setFind] = useState('');
   const bring = useBringLookPicture();
   const put = (next: LookCentre | null): void => onChange({ centre: next });
-  const found = iconNames.filter((name) => name.includes(find.trim().toLowerCase()));
   const side = centre?.side ?? null;
   return (
     <Sheet
@@ -37,20 +36,7 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
           {wordsFor(bring.error)}
         </p>
       )}
-      <input type="search" aria-label="Find an icon" placeholder="Find an icon" value={find} onChange={(event) => setFind(event.target.value)} className="min-h-9 w-full max-w-64 rounded-small border border-line-strong bg-sheet px-3 text-[14.5px] placeholder:text-muted" />
-      <ul aria-label="Icons" className="m-0 mt-2 flex max-h-[132px] list-none flex-wrap gap-1 overflow-y-auto p-0.5">
-        {found.map((name) => {
-          const chosen = centre?.sort === 'icon' && centre.icon === name;
-          return (
-            <li key={name}>
-              <button type="button" aria-label={name} title={name} aria-pressed={chosen} onClick={() => put({ sort: 'icon', icon: name, side })} className={`flex size-10 items-center justify-center rounded-small border ${chosen ? 'border-marker-line bg-marker-soft' : 'border-line hover:border-ink'}`}>
-                <Icon name={name} />
-              </button>
-            </li>
-          );
-        })}
-        {found.length === 0 && <li className="py-2 text-[14px] text-muted">No icon of that name. Try another word, or bring a picture.</li>}
-      </ul>
+      <ChooseIcon chosen={centre?.sort === 'icon' ? centre.icon : null} none="No icon of that name. Try another word, or bring a picture." onChoose={(icon) => put({ sort: 'icon', icon, side })} />
       {centre !== null && <SizeControl centre={centre} now={judgement.centre} onChange={put} />}
     </Sheet>
   );
@@ -77,13 +63,3 @@ function SizeControl({ centre, now, onChange }: { readonly centre: LookCentre; r
   );
 }
 
-function Icon({ name }: { readonly name: string }): ReactElement {
-  return (
-    <svg viewBox="0 0 24 24" className="size-5.5" fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" strokeLinejoin="round" aria-hidden>
-      {(iconOf(name) ?? []).map(([Element, attributes], index) => {
-        const Tag = Element as 'path';
-        return <Tag key={index} {...attributes} />;
-      })}
-    </svg>
-  );
-}

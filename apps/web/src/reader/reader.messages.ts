@@ -13,6 +13,8 @@ export interface RehearsedCode {
 
 export interface RehearsalWish extends RehearsedCode {
   readonly devices: readonly DeviceProfile[];
+  /** Left out for a plain print on a wall. */
+  readonly scene?: Scene;
 }
 
 /** One attempt of a student, to be looked at. */

@@ -33,10 +33,10 @@ function planned({ payload, level }: RehearsedCode): SymbolPlan {
   return plan.value;
 }
 
-async function rehearse({ devices, ...code }: RehearsalWish): Promise<void> {
+async function rehearse({ devices, scene, ...code }: RehearsalWish): Promise<void> {
   const plan = planned(code);
   for (const device of devices) {
-    const result = await rehearseDevice(plan, code.sizeMm, device, await readerOf(device.engine), { look: code.look });
+    const result = await rehearseDevice(plan, code.sizeMm, device, await readerOf(device.engine), { look: code.look, ...(scene && { scene }) });
     if (result) tell({ sort: 'device', result: { ...result, others: [] } });
   }
   tell({ sort: 'end' });

@@ -7,6 +7,7 @@ import { LooksSummary } from '../look/looks-summary.js';
 import { ServicesSummary } from '../service/services-summary.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
+import { StudentsSummary } from '../roster/students-summary.js';
 import { TemplatesSummary } from '../sheet/templates-summary.js';
 import { SchoolSettings } from './school-settings.js';
 import { schoolQuery } from './school.queries.js';
@@ -20,6 +21,7 @@ export function Component(): ReactElement {
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="flex flex-col gap-4">
           <SchoolClasses />
+          <StudentsSummary />
           <LooksSummary />
           <TemplatesSummary />
           <ServicesSummary />

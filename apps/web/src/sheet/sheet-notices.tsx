@@ -7,19 +7,26 @@ import { noticeSentence, tooSmallHelp, warningTitles } from '../wording/sheets.j
 
 const shownAtOnce = 4;
 
-export function SheetNotices({ notices, lessonId }: { readonly notices: readonly SheetNotice[]; readonly lessonId: string | null }): ReactElement | null {
+interface Props {
+  readonly notices: readonly SheetNotice[];
+  readonly lessonId: string | null;
+  /** Where what is named is looked at; left out for stations and materials. */
+  readonly addressOf?: (notice: SheetNotice) => string;
+}
+
+export function SheetNotices({ notices, lessonId, addressOf = (notice) => addressOfPlace(notice, lessonId) }: Props): ReactElement | null {
   if (notices.length === 0) return null;
   return (
     <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-[14px]" aria-label="To be looked at before printing">
       {sheetWarnings.map((warning) => {
         const those = notices.filter((notice) => notice.warning === warning);
-        return those.length === 0 ? null : <Group key={warning} warning={warning} notices={those} lessonId={lessonId} />;
+        return those.length === 0 ? null : <Group key={warning} warning={warning} notices={those} addressOf={addressOf} />;
       })}
     </ul>
   );
 }
 
-function Group({ warning, notices, lessonId }: { readonly warning: SheetWarning; readonly notices: readonly SheetNotice[]; readonly lessonId: string | null }): ReactElement {
+function Group({ warning, notices, addressOf }: { readonly warning: SheetWarning; readonly notices: readonly SheetNotice[]; readonly addressOf: (notice: SheetNotice) => string }): ReactElement {
   const rest = notices.length - shownAtOnce;
   const help = warning === 'too-small' && notices[0] ? tooSmallHelp(notices[0]) : '';
   return (
@@ -29,7 +36,7 @@ function Group({ warning, notices, lessonId }: { readonly warning: SheetWarning;
         <strong>{warningTitles[warning]}</strong>
         {notices.slice(0, shownAtOnce).map((notice) => (
           <p key={`${notice.materialId} ${notice.stationId} ${notice.field}`} className="m-0 wrap-anywhere">
-            <Link to={addressOfPlace(notice, lessonId)} className="font-semibold text-ink">
+            <Link to={addressOf(notice)} className="font-semibold text-ink">
               {notice.name}
             </Link>
             : {noticeSentence(notice)}

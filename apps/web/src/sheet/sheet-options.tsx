@@ -1,6 +1,6 @@
 /** How the sheets are to be: kind, paper, what stands on them. */
 import { limits, type SheetChoices, type SheetTemplateView } from '@hapset/contract';
-import { plainChoices, faceFields, paperNames, perPageChoices, sheetKinds, withBacks, type FaceField, type SheetKind } from '@hapset/core';
+import { plainChoices, composedKinds, faceFields, paperNames, perPageChoices, withBacks, type FaceField, type SheetKind } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { Choices } from '../design/choices.js';
 import { ChoiceField, SelectField, TextField } from '../design/field.js';
@@ -29,7 +29,7 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
   return (
     <div className="flex flex-col gap-4">
       <div>
-        <Choices legend="Kind" value={kind} options={sheetKinds.map((value) => ({ value, words: sheetKindWords[value], swatch: <KindSwatch kind={value} /> }))} onChoose={(next) => onChange(ofAnotherKind(choices, next))} />
+        <Choices legend="Kind" value={kind} options={composedKinds.map((value) => ({ value, words: sheetKindWords[value], swatch: <KindSwatch kind={value} /> }))} onChoose={(next) => onChange(ofAnotherKind(choices, next))} />
         <p className="mt-1.5 mb-0 text-[13px] text-muted">{sheetKindAbout[kind]}</p>
       </div>
       <div className="grid grid-cols-2 gap-3">

@@ -21,8 +21,8 @@ interface Props {
 }
 
 /** Of kinds that have room for one. */
-const withHeader: readonly SheetKind[] = ['poster', 'table-card'];
-const usualHeightMm: Readonly<Record<SheetKind, number>> = { poster: 18, 'table-card': 8, 'small-card': 5, handout: 10, label: 5 };
+const withHeader: readonly SheetKind[] = ['poster', 'table-card', 'student-card'];
+const usualHeightMm: Readonly<Record<SheetKind, number>> = { poster: 18, 'table-card': 8, 'small-card': 5, handout: 10, label: 5, 'student-card': 8 };
 
 export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactElement {
   const [name, setName] = useState(before?.name ?? '');

@@ -1,6 +1,6 @@
 /** The school's templates of sheets: made, changed, made usual, removed. */
 import type { SheetTemplateView } from '@hapset/contract';
-import { sheetKinds, type SheetKind } from '@hapset/core';
+import { composedKinds, type SheetKind } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -29,7 +29,7 @@ export function Component(): ReactElement {
         actions={
           <>
             <select aria-label="Kind of sheet" value={kind} onChange={(event) => setKind(event.target.value as SheetKind)} className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]">
-              {sheetKinds.map((choice) => (
+              {composedKinds.map((choice) => (
                 <option key={choice} value={choice}>
                   {sheetKindWords[choice]}
                 </option>

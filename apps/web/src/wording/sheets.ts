@@ -4,7 +4,7 @@ import type { FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '
 import { metres, plural } from './figures.js';
 import { warningWords } from './warnings.js';
 
-export const sheetKindWords: Readonly<Record<SheetKind, string>> = { poster: 'Posters', 'table-card': 'Table cards', 'small-card': 'Small cards', handout: 'Handout', label: 'Labels' };
+export const sheetKindWords: Readonly<Record<SheetKind, string>> = { poster: 'Posters', 'table-card': 'Table cards', 'small-card': 'Small cards', handout: 'Handout', label: 'Labels', 'student-card': 'Student cards' };
 
 export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
   poster: 'One code a page, as large as students’ distance demands.',
@@ -12,6 +12,7 @@ export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
   'small-card': 'To cut out, to hand round, to stick in.',
   handout: 'All codes on one sheet, with what to do.',
   label: 'On sheets of sticky labels, by their own figures.',
+  'student-card': 'For the students of a roster.',
 };
 
 export const paperWords: Readonly<Record<PaperFormat, string>> = { A4: 'A4', A5: 'A5 (small)', A3: 'A3 (large)', Letter: 'Letter (8.5 × 11 in)', Legal: 'Legal (8.5 × 14 in)' };

@@ -1,5 +1,5 @@
-import { lookMakers, lookOrigins, mediaKinds, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
-import { accessVerdicts, addressRoles, carries, columnRoles, contentProblemReasons, dependencies, differenceKinds, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, genericDevices, gradientWays, grains, lightLevels, limitingCauses, lookReasons, materialKinds, moduleShapes, openingProblems, printTechniques, readerEngineNames, repairKinds, rungReasons, saidBy, saidKinds, scannerActs, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
+import { cardFields, cardReadingResults, lookMakers, lookOrigins, mediaKinds, printStates, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
+import { accessVerdicts, addressRoles, backFields, cardCodes, carries, columnRoles, contentProblemReasons, dependencies, differenceKinds, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, genericDevices, gradientWays, grains, lightLevels, limitingCauses, faceFields, lookReasons, materialKinds, moduleShapes, openingProblems, paperNames, printTechniques, readerEngineNames, repairKinds, rosterParts, rosterProblemReasons, rosterRoles, rungReasons, saidBy, saidKinds, scannerActs, sheetKinds, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -17,6 +17,8 @@ import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './
 import { causeWords, causesListed, differenceSentence, differenceWords, engineWords, lightWords, readerWords, surfaceWords, techniqueWords } from './rehearsal.js';
 import { genericWords } from './devices.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
+import { faceFieldWords, gridProblemWords, noticeSentence, pagesWords, paperWords, printStateWords, sheetKindAbout, sheetKindWords, textFieldWords, tooSmallHelp, warningTitles } from './sheets.js';
+import { cardCodeAbout, cardCodeWords, cardFieldWords, cardResultWords, rosterPartWords, rosterProblemSentence, rosterProblemWords, rosterRoleWords } from './students.js';
 import { warningWords } from './warnings.js';
 
 /** Every sentence says something, and none shouts. */
@@ -35,7 +37,33 @@ describe('every reason has words', () => {
   it('warnings', () => expectWords(warningWords, sheetWarnings));
   it('columns and list files', () => {
     expectWords(columnWords, columnRoles);
-    expectWords(listFileWords, ['too-large', 'not-a-list', 'empty']);
+    expectWords(listFileWords, ['too-large', 'not-a-list', 'empty', 'too-wide']);
+  });
+  it('students: columns, problems, cards and readings', () => {
+    expectWords(rosterRoleWords, rosterRoles);
+    expectWords(rosterProblemWords, rosterProblemReasons);
+    expectWords(rosterPartWords, rosterParts);
+    expectWords(cardCodeWords, cardCodes);
+    expectWords(cardCodeAbout, cardCodes);
+    expectWords(cardFieldWords, cardFields);
+    expectWords(cardResultWords, cardReadingResults);
+    for (const reason of rosterProblemReasons) expect(rosterProblemSentence({ row: 14, reason, detail: 'x', other: 9, leftOut: true })).toMatch(/^Row 14/);
+  });
+  it('sheets: kinds, fields, states and warnings', () => {
+    expectWords(sheetKindWords, sheetKinds);
+    expectWords(sheetKindAbout, sheetKinds);
+    expectWords(faceFieldWords, faceFields);
+    expectWords(textFieldWords, [...faceFields, ...backFields]);
+    expect(Object.keys(paperWords)).toEqual([...paperNames]);
+    expectWords(printStateWords, printStates);
+    expectWords(warningTitles, sheetWarnings);
+    expectWords(gridProblemWords, ['no-room', 'cells-overlap', 'beyond-page']);
+    const notice = { name: 'x', stationId: null, materialId: 'x', field: 'title', characters: ['q'], sizeMm: 40, reachM: 0.42, distanceM: 1.5, otherKinds: ['poster', 'table-card'], finer: true } as const;
+    for (const warning of sheetWarnings) expect(noticeSentence({ ...notice, warning }).length).toBeGreaterThan(10);
+    expect(noticeSentence({ ...notice, warning: 'too-small' })).toBe('40 mm reads from 0.4 m; it should from 1.5 m.');
+    expect(tooSmallHelp(notice)).toBe('As posters or table cards it is large enough, and a code that carries less is coarser.');
+    expect(tooSmallHelp({ otherKinds: [], finer: false })).toBe('');
+    expect(pagesWords(7, [90.4, 120])).toBe('7 pages, codes 90 to 120 mm wide');
   });
   it('problems of fields', () => expectWords(contentProblemWords, contentProblemReasons));
   it('services: parts, walls, problems and files', () => {

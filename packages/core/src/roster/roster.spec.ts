@@ -1,4 +1,7 @@
 import fc from 'fast-check';
+import { slugAlphabet } from '../short-link/check-character.js';
+import { planSymbol } from '../symbol/plan.js';
+import { cardPayload, cardTokenNumbers, cardTokenOf, readCardText } from './card-code.js';
 import { guessRosterColumns } from './columns.js';
 import { compareRoster, type Known } from './compare-roster.js';
 import { nameKey, sortName, splitName, wholeName } from './name.js';
@@ -154,5 +157,36 @@ describe('another import', () => {
         expect([added.length, changed.length, leftOut.length, same]).toEqual([0, 0, 0, all.length]);
       }),
     );
+  });
+});
+
+describe('a card’s code', () => {
+  const numbers = fc.array(fc.nat(1_000_000), { minLength: cardTokenNumbers, maxLength: cardTokenNumbers });
+
+  it('is read back, however it is typed, and fits the smallest symbol with a quarter of it to repair', () => {
+    fc.assert(fc.property(numbers, (random) => {
+      const token = cardTokenOf(random);
+      expect(readCardText(token)).toEqual({ sort: 'token', token });
+      expect(readCardText(` ${token.slice(0, 3).toLowerCase()}-${token.slice(3, 9)} ${token.slice(9)}`)).toEqual({ sort: 'token', token });
+    }));
+    const plan = planSymbol(cardTokenOf(Array.from({ length: cardTokenNumbers }, (_, index) => index)));
+    expect(plan).toMatchObject({ ok: true, value: { version: 1, level: 'Q' } });
+  });
+
+  it('is never taken for another one by a single wrong character or two neighbours that changed places', () => {
+    fc.assert(fc.property(numbers, fc.integer({ min: 3, max: 15 }), fc.integer({ min: 1, max: 22 }), (random, at, step) => {
+      const token = cardTokenOf(random);
+      const wrong = slugAlphabet[(slugAlphabet.indexOf(token[at] ?? '') + step) % slugAlphabet.length] ?? '';
+      expect(readCardText(token.slice(0, at) + wrong + token.slice(at + 1))).toEqual({ sort: 'misread' });
+      if (at < 15 && token[at] !== token[at + 1]) expect(readCardText(token.slice(0, at) + (token[at + 1] ?? '') + (token[at] ?? '') + token.slice(at + 2))).toEqual({ sort: 'misread' });
+    }));
+  });
+
+  it('says in clear what the school chose, and whatever else is read is text', () => {
+    const student = { schoolId: '00123', name: 'Ann Lee', token: 'HPCX' };
+    expect([cardPayload('token', student), cardPayload('id', student), cardPayload('id-and-name', student), cardPayload('id-and-name', { ...student, schoolId: '' })]).toEqual(['HPCX', '00123', '00123 Ann Lee', 'Ann Lee']);
+    expect(readCardText(' 00123 ')).toEqual({ sort: 'text', text: '00123' });
+    expect(readCardText('https://a.example')).toEqual({ sort: 'text', text: 'https://a.example' });
+    expect(() => cardTokenOf([1])).toThrow(RangeError);
   });
 });

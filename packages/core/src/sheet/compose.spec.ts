@@ -102,6 +102,14 @@ describe('pages of sheets', () => {
     expect(seen).toEqual(items.map((_, index) => index));
   });
 
+  it('of students are as large as bank cards where ten are wanted', () => {
+    const page = layoutPage(composed(setupOf('student-card'), manyOf(10)), 0, measure);
+    const marks = page.lines.filter(({ sort }) => sort === 'cut');
+    const across = marks.filter(({ from, to }) => from[0] === to[0]).map(({ from }) => from[0]);
+    expect(across.map((at) => at - (across[0] ?? 0))).toEqual([0, 85.6, 171.2].map((at) => expect.closeTo(at, 6) as number));
+    expect(page.codes).toHaveLength(10);
+  });
+
   it('are as many as are needed, and refuse to be asked beyond', () => {
     expect(pagesOf(composed(setupOf('small-card', { perPage: 8 }), manyOf(17)))).toBe(3);
     expect(pagesOf(composed(setupOf('small-card', { perPage: 8, backs: { edge: 'long', adjustment: { rightMm: 0, downMm: 0 } } }), manyOf(17)))).toBe(6);

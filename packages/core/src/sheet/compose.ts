@@ -5,7 +5,7 @@
 import { fail, succeed, type Result } from '../result.js';
 import { backFields, plainSheetDesign, usualFields, type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
 import { layoutFace, type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type PictureBox, type TextBox } from './face.js';
-import { backOf, cellBox, checkGrid, cutsOf, placeOnPages, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './grid.js';
+import { backOf, cellBox, checkGrid, cutsOf, fitGrid, placeOnPages, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './grid.js';
 import { pageSize, type PaperFormat } from './paper.js';
 import { largestPosterCodeMm } from './poster.js';
 import { fitText, lineHeightMm, type MeasureText } from './text.js';
@@ -18,14 +18,18 @@ export const perPageChoices: Readonly<Record<SheetKind, readonly number[]>> = {
   'small-card': [8, 10, 12, 15, 18, 21, 24],
   handout: [4, 5, 6, 8, 10, 12, 15, 20],
   label: [1],
+  // Ten are as large as bank cards.
+  'student-card': [8, 10, 24],
 };
-export const usualPerPage: Readonly<Record<SheetKind, number>> = { poster: 1, 'table-card': 2, 'small-card': 12, handout: 6, label: 1 };
+export const usualPerPage: Readonly<Record<SheetKind, number>> = { poster: 1, 'table-card': 2, 'small-card': 12, handout: 6, label: 1, 'student-card': 10 };
+/** ISO/IEC 7810, ID-1. */
+const id1: PaperSize = { widthMm: 85.6, heightMm: 53.98 };
 
 /** From where sheets in the hand and on the table are read, metres; null for the lesson's own distance. */
-export const kindDistanceM: Readonly<Record<SheetKind, number | null>> = { poster: null, 'table-card': 0.5, 'small-card': 0.3, handout: 0.3, label: 0.3 };
+export const kindDistanceM: Readonly<Record<SheetKind, number | null>> = { poster: null, 'table-card': 0.5, 'small-card': 0.3, handout: 0.3, label: 0.3, 'student-card': 0.2 };
 
 /** Kinds that have a back to print on. */
-export const withBacks: readonly SheetKind[] = ['poster', 'table-card', 'small-card'];
+export const withBacks: readonly SheetKind[] = ['poster', 'table-card', 'small-card', 'student-card'];
 
 /** A sheet of labels by its figures, millimetres. */
 export type LabelGrid = Pick<Grid, 'columns' | 'rows' | 'widthMm' | 'heightMm' | 'leftMm' | 'topMm' | 'pitchXMm' | 'pitchYMm'>;
@@ -116,6 +120,8 @@ export function gridOf(setup: SheetSetup): Result<Grid, GridProblem> {
       return divide(page, inset(whole, edge + markMm), setup.perPage, lyingPanel);
     case 'small-card':
       return divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
+    case 'student-card':
+      return setup.perPage === 10 ? fitGrid(page, id1, edge, 0) : divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
     case 'handout': {
       const area = inset(whole, Math.max(edge, 10));
       const body = { ...area, yMm: area.yMm + headMm, heightMm: area.heightMm - headMm - footMm };
@@ -249,7 +255,7 @@ function frontContent({ fields, design, kind }: SheetSetup, { texts, modules, su
     texts: pick(texts, fields),
     code: { modules, surround },
     neededMm,
-    pictures: { ...(design.header && { header: design.header.aspect }), ...(pictureAspect !== null && kind === 'poster' && { material: pictureAspect }) },
+    pictures: { ...(design.header && { header: design.header.aspect }), ...(pictureAspect !== null && (kind === 'poster' || kind === 'student-card') && { material: pictureAspect }) },
   };
 }
 
@@ -299,7 +305,7 @@ function linesOf(composition: Composition, front: number): readonly PageLine[] {
   const { setup, grid } = composition;
   const { page } = grid;
   if (setup.kind === 'handout') return rulesOf(composition, front);
-  if (setup.kind !== 'table-card' && setup.kind !== 'small-card') return [];
+  if (setup.kind !== 'table-card' && setup.kind !== 'small-card' && setup.kind !== 'student-card') return [];
   const { acrossMm, downMm } = cutsOf(grid);
   const [right, bottom] = [grid.leftMm + (grid.columns - 1) * grid.pitchXMm + grid.widthMm, grid.topMm + (grid.rows - 1) * grid.pitchYMm + grid.heightMm];
   const cuts: PageLine[] = [...acrossMm.map((xMm): PageLine => ({ from: [xMm, grid.topMm], to: [xMm, bottom], sort: 'cut' })), ...downMm.map((yMm): PageLine => ({ from: [grid.leftMm, yMm], to: [right, yMm], sort: 'cut' }))];

@@ -5,7 +5,10 @@
 import { luminance, rgbOf } from '../look/colour.js';
 import type { SheetFont } from './text.js';
 
-export const sheetKinds = ['poster', 'table-card', 'small-card', 'handout', 'label'] as const;
+/** What codes of lessons and of the shelf are put on. */
+export const composedKinds = ['poster', 'table-card', 'small-card', 'handout', 'label'] as const;
+/** Students' cards are made of rosters. */
+export const sheetKinds = [...composedKinds, 'student-card'] as const;
 export type SheetKind = (typeof sheetKinds)[number];
 
 /** What may stand on the front beside the code. */
@@ -149,6 +152,17 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
     fills: true,
     parts: frontParts({ number: [8, 6, 1, 0], title: [11, 6, 3, 0], instruction: [8, 5.5, 2, 0.8], tap: [7, 5.5, 1, 0.8], password: [9, 6, 2, 0.8], address: [7, 5, 2, 0.8], class: [6.5, 5, 1, 1], place: [6.5, 5, 1, 0.4] }),
   },
+  // Title is the student, number what the school calls them, place the school.
+  'student-card': {
+    padMm: 4,
+    codePadMm: 2,
+    way: 'beside',
+    fills: true,
+    parts: withBefore(
+      frontParts({ number: [10, 7, 1, 0], title: [15, 8, 3, 0], instruction: [8, 6, 2, 1], tap: [8, 6, 1, 1], password: [8, 6, 1, 1], address: [8, 6, 1, 1], class: [11, 7, 2, 1.2], place: [7.5, 6, 2, 2.5] }),
+      { number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' }, class: { sort: 'picture', which: 'material', heightMm: 14, gapMm: 1.5, at: 'below' } },
+    ),
+  },
 };
 
 /** The design that comes with Hapset. */
@@ -164,6 +178,7 @@ export const usualFields: Readonly<Record<SheetKind, readonly FaceField[]>> = {
   'small-card': ['title', 'address'],
   handout: ['number', 'title', 'instruction', 'address'],
   label: ['title', 'class'],
+  'student-card': ['title', 'class'],
 };
 
 /** Text that is read has to stand out from white paper (WCAG 2.2, 1.4.3). */

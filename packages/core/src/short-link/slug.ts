@@ -6,7 +6,9 @@
  * of alphanumeric mode (ISO/IEC 18004, table 5). Its size is a prime, so that a weighted sum modulo 23 finds every single
  * wrong character and every two that changed places (the principle of ISO/IEC 7064's pure systems).
  */
-export const slugAlphabet = '234679CDFGHJKMNPQRTVWXY';
+import { checkOf, slugAlphabet, valuesOf, weightedSum } from './check-character.js';
+
+export { slugAlphabet };
 export const slugLengths = { least: 5, most: 7 } as const;
 
 const size = slugAlphabet.length;
@@ -80,22 +82,8 @@ export function slipsOf(text: string): readonly string[] {
   return [...slips];
 }
 
-function valuesOf(text: string, unknownAllowed = false): number[] | null {
-  const values = [...text].map((character) => slugAlphabet.indexOf(character));
-  return !unknownAllowed && values.includes(-1) ? null : values;
-}
-
 function written(values: readonly number[]): string {
   return values.map((value) => slugAlphabet[value]).join('');
-}
-
-/** Weights count from the end, 1 for the check character: distinct, and none divisible by 23. */
-function weightedSum(values: readonly number[]): number {
-  return values.reduce((sum, value, index) => sum + value * (values.length - index), 0) % size;
-}
-
-function checkOf(body: readonly number[]): number {
-  return (size - weightedSum([...body, 0])) % size;
 }
 
 /** Digits and letters as they are read when somebody looks for a word. */

@@ -1,0 +1,92 @@
+/** Cards that are read: whose they are, for signed-in staff and nobody else, kept in a list with their time. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { limits, type CardReadingsPage, type CardReadingView, type ReadCardView } from '@hapset/contract';
+import { cardPayload, idKey, readCardText } from '@hapset/core';
+import { Repository } from 'typeorm';
+import { Clock } from '../clock/clock.js';
+import { newId } from '../database/columns.js';
+import { Student } from '../student/student.entity.js';
+import { safeCsv } from '../spreadsheet/safe-csv.js';
+import { CardReading } from './card-reading.entity.js';
+import { StudentCard } from './student-card.entity.js';
+
+/** The camera sees a card many times in a second: within this it is one reading. */
+const sameReadingMs = 5_000;
+
+interface Found {
+  readonly student: Student | null;
+  readonly result: ReadCardView['result'];
+}
+
+@Injectable()
+export class CardReadingService {
+  constructor(
+    @InjectRepository(CardReading) private readonly readings: Repository<CardReading>,
+    @InjectRepository(StudentCard) private readonly cards: Repository<StudentCard>,
+    @InjectRepository(Student) private readonly students: Repository<Student>,
+    private readonly clock: Clock,
+  ) {}
+
+  async read(text: string, readById: string): Promise<ReadCardView> {
+    const { student, result } = await this.find(text);
+    const readingId = student && result === 'student' ? await this.keep(student.id, readById) : null;
+    return { result, student: student && { id: student.id, name: student.name, className: student.className, schoolId: student.schoolId }, readingId };
+  }
+
+  async list(readById: string): Promise<CardReadingsPage> {
+    const [rows, total] = await this.readings.findAndCount({ where: { readById }, relations: { student: true }, order: { id: 'DESC' }, take: limits.cardReadingsShown });
+    return { rows: rows.map(toView), total };
+  }
+
+  /** All of them, the oldest first. */
+  async csv(readById: string): Promise<string> {
+    const rows = await this.readings.find({ where: { readById }, relations: { student: true }, order: { id: 'ASC' } });
+    return safeCsv(['Read at', 'Name', 'Class', 'Id'], rows.map(toView).map(({ readAt, name, className, schoolId }) => [readAt, name, className, schoolId ?? '']));
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.readings.delete({ id });
+  }
+
+  private async find(text: string): Promise<Found> {
+    const read = readCardText(text);
+    switch (read.sort) {
+      case 'misread':
+        return { student: null, result: 'misread' };
+      case 'token': {
+        const card = await this.cards.findOne({ where: { token: read.token }, relations: { student: true } });
+        if (!card) return { student: null, result: 'unknown' };
+        return card.replacedAt === null ? here(card.student) : { student: card.student, result: 'replaced' };
+      }
+      case 'text':
+        return this.findInClear(read.text);
+    }
+  }
+
+  /** An id alone, or an id and the name that belongs to it. */
+  private async findInClear(text: string): Promise<Found> {
+    const [schoolId = ''] = text.split(' ');
+    const candidates = schoolId === '' || text.length > 200 ? [] : await this.students.findBy({ schoolId });
+    const fitting = candidates.filter((student) => idKey(student.schoolId ?? '') === idKey(schoolId) && [cardPayload('id', { schoolId, name: student.name, token: '' }), cardPayload('id-and-name', { schoolId, name: student.name, token: '' })].includes(text));
+    const [only] = fitting;
+    return only && fitting.length === 1 ? here(only) : { student: null, result: 'unknown' };
+  }
+
+  private async keep(studentId: string, readById: string): Promise<string> {
+    const now = this.clock.now();
+    const last = await this.readings.findOne({ where: { studentId, readById }, order: { id: 'DESC' } });
+    if (last && now.getTime() - last.readAt.getTime() < sameReadingMs) return last.id;
+    const id = newId();
+    await this.readings.insert({ id, studentId, readById, readAt: now });
+    return id;
+  }
+}
+
+function here(student: Student): Found {
+  return { student, result: student.leftAt === null ? 'student' : 'left' };
+}
+
+function toView({ id, readAt, student }: CardReading): CardReadingView {
+  return { id, readAt: readAt.toISOString(), name: student.name, className: student.className, schoolId: student.schoolId };
+}

@@ -1,0 +1,15 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { DeviceModule } from '../device/device.module.js';
+import { SchoolModule } from '../school/school.module.js';
+import { SheetModule } from '../sheet/sheet.module.js';
+import { StudentModule } from '../student/student.module.js';
+import { CardReading } from './card-reading.entity.js';
+import { CardReadingService } from './card-reading.service.js';
+import { PrintedCard } from './printed-card.entity.js';
+import { StudentCardController } from './student-card.controller.js';
+import { StudentCard } from './student-card.entity.js';
+import { StudentCardService } from './student-card.service.js';
+
+@Module({ imports: [TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]), StudentModule, SheetModule, DeviceModule, SchoolModule], controllers: [StudentCardController], providers: [StudentCardService, CardReadingService] })
+export class StudentCardModule {}

@@ -1,0 +1,56 @@
+/** What each column of a table holds, over its first rows. A role is held by one column at a time. */
+import type { ReactElement } from 'react';
+import type { Rows } from './table.js';
+
+const rowsShown = 4;
+
+interface Props<Role extends string> {
+  readonly rows: Rows;
+  readonly roles: readonly Role[];
+  readonly choices: readonly Role[];
+  readonly words: Readonly<Record<Role, string>>;
+  /** Of columns that are not used. */
+  readonly none: Role;
+  /** The first row names the columns. */
+  readonly header: boolean;
+  readonly onChange: (roles: readonly Role[], header: boolean) => void;
+}
+
+export function ColumnTable<Role extends string>({ rows, roles, choices, words, none, header, onChange }: Props<Role>): ReactElement {
+  const choose = (column: number, role: Role): void => onChange(roles.map((held, index) => (index === column ? role : held === role ? none : held)), header);
+  return (
+    <div className="overflow-x-auto">
+      <table className="border-separate border-spacing-x-2 border-spacing-y-0 text-left text-[13.5px]">
+        <thead>
+          <tr>
+            {roles.map((role, column) => (
+              <th key={column} className="min-w-36 pb-1.5 font-normal">
+                <select aria-label={`Column ${column + 1}`} value={role} onChange={(event) => choose(column, event.target.value as Role)} className={`min-h-9 w-full rounded-small border px-2 text-[14px] font-semibold ${role === none ? 'border-line-strong bg-sheet' : 'border-marker-line bg-marker-soft'}`}>
+                  {choices.map((choice) => (
+                    <option key={choice} value={choice}>
+                      {words[choice]}
+                    </option>
+                  ))}
+                </select>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.slice(0, rowsShown).map((row, index) => (
+            <tr key={index} className={header && index === 0 ? 'font-semibold text-muted' : ''}>
+              {roles.map((role, column) => (
+                <td key={column} className={`max-w-60 truncate py-0.5 pl-2 ${role === none ? 'text-muted' : ''}`}>
+                  {row[column] ?? ''}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <label className="mt-2 flex min-h-8 items-center gap-2 text-[14px]">
+        <input type="checkbox" checked={header} onChange={(event) => onChange(roles, event.target.checked)} className="accent-ink" /> The first row names the columns
+      </label>
+    </div>
+  );
+}

@@ -1,0 +1,41 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { Button } from '../design/button.js';
+import { Failed, Loading } from '../design/list-states.js';
+import { useNotice } from '../design/notice.js';
+import { Sheet } from '../design/sheet.js';
+import { ago } from '../wording/figures.js';
+import { wordsFor } from '../wording/problems.js';
+import { importsQuery, useUndoImport } from './roster.queries.js';
+
+/** What was brought before; the last one can be undone. */
+export function EarlierImports(): ReactElement | null {
+  const imports = useQuery(importsQuery);
+  const undo = useUndoImport();
+  const notice = useNotice();
+  if (imports.isPending) return <Loading rows={1} label="Earlier rosters are loading" />;
+  if (imports.isError) return <Failed words={wordsFor(imports.error)} onRetry={() => void imports.refetch()} />;
+  if (imports.data.length === 0) return null;
+  return (
+    <Sheet title="Brought before">
+      <ul className="m-0 list-none p-0 text-[14px]" aria-label="Brought before">
+        {imports.data.map(({ id, fileName, importedAt, added, changed, left, undone, undoable }) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2 last:border-b-0">
+            <span className="min-w-0 flex-1">
+              <span className="block font-semibold wrap-anywhere">{fileName}</span>
+              <span className="text-muted">
+                {added} added, {changed} changed, {left} left, {ago(importedAt)}
+                {undone ? ', undone' : ''}
+              </span>
+            </span>
+            {undoable && (
+              <Button disabled={undo.isPending} onClick={() => undo.mutate(id, { onSuccess: () => notice({ words: 'The import is undone.' }), onError: (error) => notice({ words: wordsFor(error) }) })}>
+                Undo
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}

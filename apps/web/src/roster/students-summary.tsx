@@ -1,0 +1,14 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { SchoolSummary } from '../school/school-summary.js';
+import { plural } from '../wording/figures.js';
+import { groupsQuery } from './roster.queries.js';
+
+/** On the school's page: how many students there are, and the way to them and their cards. */
+export function StudentsSummary(): ReactElement {
+  return (
+    <SchoolSummary title="Students" to="/school/students" query={useQuery(groupsQuery)}>
+      {({ students, classes }) => (students === 0 ? 'None yet. Bring a roster to make cards.' : `${plural(students, 'student')} in ${plural(classes.length, 'class', 'classes')}.`)}
+    </SchoolSummary>
+  );
+}

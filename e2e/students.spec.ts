@@ -1,0 +1,159 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import type { GreyFrame } from '@hapset/core';
+import type { PNG } from 'pngjs';
+import config from '../playwright.config.js';
+import { cropCards, decodeCards, renderPage, type Cards } from './decode.js';
+import { expect, signIn, test } from './journey.js';
+import { asFilmed, toY4m } from './scene.js';
+
+const yearGroup = fileURLToPath(new URL('../demo/year-6.csv', import.meta.url));
+const folder = fileURLToPath(new URL('../test-output/', import.meta.url));
+const film = `${folder}cards-camera.y4m`;
+mkdirSync(folder, { recursive: true });
+// A wall, until there are cards to be filmed.
+writeFileSync(film, toY4m([{ widthPx: 8, heightPx: 8, grey: new Uint8Array(64).fill(150) }]));
+
+const { args = [], ...launch } = config.use?.launchOptions ?? {};
+test.use({ launchOptions: { ...launch, args: [...args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', `--use-file-for-fake-video-capture=${film}`] } });
+
+/** Ten cards of ID-1 in the middle of A4. */
+const ten: Cards = { columns: 2, rows: 5, marginX: (210 - 171.2) / 2 / 210, marginY: (297 - 269.9) / 2 / 297 };
+
+function greyOf({ data, width, height }: PNG): GreyFrame {
+  return { widthPx: width, heightPx: height, grey: Uint8Array.from({ length: width * height }, (_, at) => data[4 * at] ?? 255) };
+}
+
+test('a year group is brought, its cards are made, and three of them are read by the camera into the list', async ({ page }, info) => {
+  await signIn(page);
+  await page.goto('/school/students');
+  await expect(page.getByRole('list', { name: 'Students' })).toContainText('Nguyễn');
+
+  await test.step('bring the roster of 320', async () => {
+    await page.getByRole('link', { name: 'Bring a roster' }).click();
+    await page.getByLabel('Choose a file').setInputFiles(yearGroup);
+    await expect(page.getByText('320 students in', { exact: false })).toBeVisible();
+    await expect(page.getByLabel('Column 1')).toHaveValue('id');
+    await expect(page.getByLabel('Column 2')).toHaveValue('family');
+    // Two of the same name are two people.
+    await expect(page.getByRole('list', { name: 'Rows to look at' })).toContainText('Sam Bell stands in row');
+    await expect(page.getByText('292 new')).toBeVisible();
+    await expect(page.getByText('28 are as they were.')).toBeVisible();
+    await page.getByRole('button', { name: 'Bring 320 students' }).click();
+    await expect(page.getByText(/^292 added, 0 changed, 0 left the school\./)).toBeVisible();
+    await page.goto('/school/students');
+    await expect(page.getByText('320 students')).toBeVisible();
+    await page.getByLabel('Find a student').fill('00633');
+    await expect(page.getByRole('list', { name: 'Students' }).getByRole('listitem')).toHaveCount(1);
+    await expect(page.getByRole('list', { name: 'Students' })).toContainText('Suharto');
+  });
+
+  const file = info.outputPath('cards.pdf');
+  await test.step('make the cards of all of them in one go', async () => {
+    await page.getByLabel('Find a student').fill('');
+    await page.getByRole('link', { name: 'Make cards' }).click();
+    await expect(page.getByText('320 cards on 32 pages', { exact: false })).toBeVisible();
+    await expect(page.getByText('letters that mean nothing outside this school', { exact: false })).toBeVisible();
+    await expect(page.getByText(/^Every device reads a card from up to/)).toBeVisible({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Make the cards' }).click();
+    const row = page.getByRole('list', { name: 'Made before' }).getByRole('listitem').first();
+    await expect(row).toContainText('All classes, student cards.pdf');
+    const save = row.getByRole('link', { name: 'Save PDF' });
+    await expect(save).toBeVisible({ timeout: 60_000 });
+    const [download] = await Promise.all([page.waitForEvent('download'), save.click()]);
+    await download.saveAs(file);
+  });
+
+  await test.step('three of them are held in front of the camera', async () => {
+    const cards = renderPage(file, 1);
+    const tokens = decodeCards(cards, ten);
+    expect(tokens.every((token) => /^HPC[2-9A-Z]{13}$/.test(token ?? ''))).toBe(true);
+    const shown = cropCards(cards, ten).slice(0, 3).map((card) => asFilmed(greyOf(card)));
+    writeFileSync(film, toY4m(shown.flatMap((card) => Array.from({ length: 20 }, () => card))));
+    await page.goto('/school/students/read');
+    await page.getByRole('button', { name: 'Use the camera' }).click();
+    const read = page.getByRole('list', { name: 'Cards that were read' });
+    await expect(read.getByRole('listitem')).toHaveCount(3, { timeout: 40_000 });
+    await page.getByRole('button', { name: 'Stop the camera' }).click();
+    await expect(page.getByLabel('Who it is')).toBeVisible();
+    await expect(read).toContainText('6 Avocet');
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as CSV' }).click()]);
+    const csv = info.outputPath('read.csv');
+    await download.saveAs(csv);
+    expect(readFileSync(csv, 'utf8').trim().split('\r\n').length).toBeGreaterThanOrEqual(4);
+  });
+
+  await test.step('what is no card is said plainly', async () => {
+    await page.getByLabel('What the card says').fill('https://a.example/somewhere');
+    await page.getByRole('button', { name: 'Read', exact: true }).click();
+    await expect(page.getByText('This is no card of this school.')).toBeVisible();
+  });
+});
+
+test('problems of a roster are named row by row, and an import is undone', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/school/students/import');
+  const table = 'Vorname;Nachname;Klasse;Nummer\nEmre;Kaya;9z;0001\n;;9z;0002\n\nIda;Möller;9z;0003\nIda;Möller;9z;0003\nJo;=SUM(A1);9z;0004';
+  await page.getByLabel('Choose a file').setInputFiles({ name: 'klasse.csv', mimeType: 'text/csv', buffer: Buffer.from(table, 'latin1') });
+  await expect(page.getByLabel('Letters are written in')).toHaveValue('windows-1252');
+  const rows = page.getByRole('list', { name: 'Rows to look at' });
+  await expect(rows).toContainText('Row 3: there is no name beside the id 0002. It is left out.');
+  await expect(rows).toContainText('Row 6: the id 0003 stands in row 5 too.');
+  await expect(page.getByText('3 new')).toBeVisible();
+  await page.getByLabel('Letters are written in').selectOption({ label: 'Central Europe (Windows-1250)' });
+  await expect(page.getByText('3 new')).toBeVisible();
+  await page.getByLabel('Letters are written in').selectOption({ label: 'Western Europe (Windows-1252)' });
+  await expect(page.getByText('Ida Möller, 9z')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring 3 students' }).click();
+  await expect(page.getByText(/^3 added, 0 changed, 0 left the school\./)).toBeVisible();
+  const before = page.getByRole('list', { name: 'Brought before' }).getByRole('listitem').first();
+  await expect(before).toContainText('klasse.csv');
+  await before.getByRole('button', { name: 'Undo' }).click();
+  await expect(before).toContainText('undone');
+  await page.goto('/school/students');
+  await page.getByLabel('Find a student').fill('Kaya');
+  await expect(page.getByText('Nobody found')).toBeVisible();
+});
+
+test('a student is changed, leaves, loses a card, and is erased', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/school/students/import');
+  await page.getByLabel('Paste cells here').focus();
+  await page.evaluate(() => {
+    const data = new DataTransfer();
+    data.setData('text/plain', 'Id\tName\tClass\n8001\tMoss, Odette\t8x\n8002\tReed, Otto\t8x');
+    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await page.getByRole('button', { name: 'Bring 2 students' }).click();
+  await page.goto('/school/students');
+  await page.getByLabel('Find a student').fill('Moss Odette');
+  const row = page.getByRole('list', { name: 'Students' }).getByRole('listitem').filter({ hasText: 'Odette Moss' });
+  await row.getByRole('button', { name: 'More about Odette Moss' }).click();
+  await page.getByRole('menuitem', { name: 'Change' }).click();
+  await page.getByRole('dialog').getByLabel('Given name').fill('Odetta');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByLabel('Find a student').fill('Odetta');
+  await expect(page.getByText('Odetta Moss')).toBeVisible();
+
+  await page.getByLabel('Class').selectOption('8x');
+  await page.getByLabel('Find a student').fill('');
+  await page.getByRole('link', { name: 'Make cards' }).click();
+  await expect(page.getByText('2 cards on 1 page', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Make the cards' }).click();
+  await expect(page.getByRole('list', { name: 'Made before' })).toContainText('8x, student cards.pdf');
+  await page.goto('/school/students');
+  await page.getByLabel('Find a student').fill('Odetta');
+  await expect(page.getByText('card printed just now')).toBeVisible();
+  const more = page.getByRole('button', { name: 'More about Odetta Moss' });
+  await more.click();
+  await page.getByRole('menuitem', { name: 'The card is lost' }).click();
+  await expect(page.getByText('no card yet')).toBeVisible();
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Left the school' }).click();
+  await expect(page.getByText('Nobody found')).toBeVisible();
+  await page.getByLabel('Who').selectOption('left');
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Erase with all traces' }).click();
+  await page.getByRole('button', { name: 'Erase', exact: true }).click();
+  await expect(page.getByText('Nobody found')).toBeVisible();
+});
