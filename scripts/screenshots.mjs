@@ -51,11 +51,11 @@ async function takeAll(browser) {
   await page.getByRole('button', { name: 'Message', exact: true }).click();
   await page.getByLabel('Message', { exact: true }).fill('I have one foot and no shoe. I carry my house and never move out. Twice a day the sea looks for me and ');
   await page.waitForTimeout(300);
-  await take('message-steps');
+  const steps = await page.screenshot();
   await page.getByLabel('What should students open?').fill('Station\tLink\tTask\nTide tables\t“https://https://a.example/tides”\tFind the next low tide\nShells\thttps://a.example/shells\tSort ten shells\nRiddle\tWho carries its house?\tTalk about it');
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(300);
-  await sideBySide(browser, [intakeReview, await page.screenshot()], 'reviews', { width: 1328, height: 1672, direction: 'column' });
+  await sideBySide(browser, [intakeReview, await page.screenshot(), steps], 'reviews', { width: 1328, height: 2496, direction: 'column' });
   for (const name of ['shelf']) {
     await page.goto(`/${name}`);
     await page.getByRole('listitem').first().waitFor();
@@ -67,6 +67,7 @@ async function takeAll(browser) {
   await takeLooks(browser);
   await takeRehearsal(browser);
   await takeSheets(browser);
+  await takeStudents(browser);
   await takeInspection(browser);
   await takeServices(browser);
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
@@ -201,6 +202,36 @@ async function sideBySide(browser, pictures, name, { width = 24 + pictures.lengt
   await page.setContent(`<body style="margin:24px;display:flex;flex-direction:${direction};align-items:flex-start;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`);
   await page.waitForTimeout(300);
   await page.screenshot({ path: join(folder, `${name}.png`) });
+}
+
+/** A roster with problems, a page of cards with names in many scripts, and a card that was read. */
+async function takeStudents(browser) {
+  const page = await newPage(browser, settings);
+  await signIn(page);
+  await page.goto('/school/students/import');
+  const rows = ['Student no,Surname,First name,Class,Year', '00617,Lee,Ann,7 Kestrel,7', '00618,O’Connor-Smith,Mary Jane,6 Kestrel,6', ',,,,', '00700,,,6 Heron,6', '00701,Finch,Olga,6 Heron,6', '00701,Finch,Olga,6 Heron,6', '00703,Bell,Sam,6 Heron,6', '00704,Bell,Sam,6 Heron,6'];
+  await page.getByLabel('Choose a file').setInputFiles({ name: 'Year 6, autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
+  await page.getByText('3 new').waitFor();
+  await page.mouse.wheel(0, 1000);
+  await page.waitForTimeout(300);
+  const brought = await page.screenshot();
+  await page.goto('/school/students/cards');
+  await page.getByText(/^Every device reads a card/).waitFor();
+  await page.getByRole('button', { name: 'Next page' }).click();
+  await page.getByText('2 of 3').waitFor();
+  await page.getByRole('button', { name: 'Next page' }).click();
+  await page.getByText('3 of 3').waitFor();
+  await page.locator('img.opacity-60').waitFor({ state: 'detached' });
+  await page.waitForTimeout(800);
+  const svg = decodeURIComponent((await page.getByRole('img', { name: /^Page 3/ }).getAttribute('src')).replace(/^[^,]*,/, ''));
+  const { default: sharp } = await import('sharp');
+  const cards = await sharp(Buffer.from(svg), { density: 68 }).png().toBuffer();
+  await page.goto('/school/students/read');
+  await page.getByLabel('What the card says').fill('00619');
+  await page.getByRole('button', { name: 'Read', exact: true }).click();
+  await page.getByLabel('Who it is').waitFor();
+  await page.waitForTimeout(300);
+  await sideBySide(browser, [cards, brought, await page.screenshot({ clip: { x: 0, y: 0, width: 1280, height: 320 } })], 'students', { width: 1916, height: 1194, direction: 'row;flex-wrap:wrap' });
 }
 
 /** The composer, and a page of every kind of sheet. */

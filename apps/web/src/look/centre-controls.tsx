@@ -1,6 +1,5 @@
 import { lookLimits, type LookCentre, type LookDesign, type LookJudgement } from '@hapset/core';
-import { iconNames, iconOf } from '@hapset/core/icons';
-import { useState, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { ChooseFile } from '../design/choose-file.js';
 import { Sheet } from '../design/sheet.js';

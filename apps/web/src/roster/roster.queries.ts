@@ -5,14 +5,15 @@ import { call } from '../api/client.js';
 export interface StudentsWish {
   readonly find: string;
   readonly className: string | null;
+  readonly year: string | null;
   readonly left: boolean;
 }
 
 export const studentKeys = { all: ['students'], page: (wish: StudentsWish) => ['students', 'page', wish], groups: ['students', 'groups'], imports: ['students', 'imports'], compared: (students: readonly RosterStudentWish[]) => ['students', 'compared', students] } as const;
 
 /** As it stands in an address. */
-export function studentsSearch({ find, className, left }: StudentsWish): Readonly<Record<string, string | null>> {
-  return { find: find === '' ? null : find, class: className, left: left ? 'yes' : null };
+export function studentsSearch({ find, className, year, left }: StudentsWish): Readonly<Record<string, string | null>> {
+  return { find: find === '' ? null : find, class: className, year, left: left ? 'yes' : null };
 }
 
 export const studentsQuery = (wish: StudentsWish) =>

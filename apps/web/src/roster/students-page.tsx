@@ -16,7 +16,7 @@ import { ChangeStudentDialog } from './change-student.js';
 import { groupsQuery, studentsQuery, studentsSearch, useChangeStudent, useEraseStudent, useLeaveClass, useReplaceCard, type StudentsWish } from './roster.queries.js';
 
 export function Component(): ReactElement {
-  const [wish, setWish] = useState<StudentsWish>({ find: '', className: null, left: false });
+  const [wish, setWish] = useState<StudentsWish>({ find: '', className: null, year: null, left: false });
   const wanted = useDeferredValue(wish);
   const students = useInfiniteQuery(studentsQuery(wanted));
   const groups = useQuery(groupsQuery).data;
@@ -63,6 +63,16 @@ export function Component(): ReactElement {
               </option>
             ))}
           </select>
+          {(groups?.years.length ?? 0) > 1 && (
+            <select aria-label="Year" value={wish.year ?? ''} onChange={(event) => setWish({ ...wish, year: event.target.value || null })} className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]">
+              <option value="">All years</option>
+              {groups?.years.map(({ name, students: count }) => (
+                <option key={name} value={name}>
+                  Year {name} ({count})
+                </option>
+              ))}
+            </select>
+          )}
           <select aria-label="Who" value={wish.left ? 'left' : 'here'} onChange={(event) => setWish({ ...wish, left: event.target.value === 'left' })} className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]">
             <option value="here">At the school</option>
             <option value="left">Left the school</option>

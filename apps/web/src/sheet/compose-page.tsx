@@ -16,6 +16,7 @@ import { PageHead } from '../shell/page-head.js';
 import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { CodesToPrint } from './codes-to-print.js';
+import { MadeDialog } from './made-dialog.js';
 import { PageView } from './page-view.js';
 import { placesOfAddress } from './places-of-address.js';
 import { Prints } from './prints.js';
@@ -142,16 +143,7 @@ function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps)
           </div>
         </Dialog>
       )}
-      {made !== null && (
-        <Dialog title="Your sheets" about="Save them, print them, or take the pages as pictures. They stay here under Sheets." wide onClose={() => setMade(null)}>
-          <Prints latest={made} />
-          <div className="mt-5 flex justify-end">
-            <Button tone="main" onClick={() => setMade(null)}>
-              Done
-            </Button>
-          </div>
-        </Dialog>
-      )}
+      {made !== null && <MadeDialog title="Your sheets" printId={made} onClose={() => setMade(null)} />}
     </>
   );
 }

@@ -5,15 +5,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Button } from '../design/button.js';
-import { Dialog } from '../design/dialog.js';
 import { ChoiceField, SelectField } from '../design/field.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { groupsQuery } from '../roster/roster.queries.js';
 import { schoolQuery } from '../school/school.queries.js';
+import { MadeDialog } from '../sheet/made-dialog.js';
 import { PageView } from '../sheet/page-view.js';
-import { Prints } from '../sheet/prints.js';
 import { SheetNotices } from '../sheet/sheet-notices.js';
 import { templatesQuery } from '../sheet/sheet.queries.js';
 import { Tick } from '../sheet/tick.js';
@@ -138,16 +137,7 @@ function MakeCards({ wish, disabled }: { readonly wish: CardsWish; readonly disa
       <Button tone="main" disabled={disabled || make.isPending} onClick={() => make.mutate(wish, { onSuccess: ({ id }) => setMade(id), onError: (error) => notice({ words: wordsFor(error) }) })}>
         {make.isPending ? 'Making…' : 'Make the cards'}
       </Button>
-      {made !== null && (
-        <Dialog title="Your cards" about="Save them, print them, or take the pages as pictures. They stay here under Sheets for a week." wide onClose={() => setMade(null)}>
-          <Prints latest={made} />
-          <div className="mt-5 flex justify-end">
-            <Button tone="main" onClick={() => setMade(null)}>
-              Done
-            </Button>
-          </div>
-        </Dialog>
-      )}
+      {made !== null && <MadeDialog title="Your cards" printId={made} onClose={() => setMade(null)} />}
     </>
   );
 }

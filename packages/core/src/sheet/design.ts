@@ -46,6 +46,8 @@ export interface FaceDesign {
   readonly way: 'beside' | 'over' | 'fitting';
   /** The code takes all room that texts leave; otherwise as much as it needs. */
   readonly fills: boolean;
+  /** Of the width that the code may take beside texts; left out where it may take most. */
+  readonly mostBeside?: number;
 }
 
 export interface HeaderPicture {
@@ -158,6 +160,7 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
     codePadMm: 2,
     way: 'beside',
     fills: true,
+    mostBeside: 0.5,
     parts: withBefore(
       frontParts({ number: [10, 7, 1, 0], title: [15, 8, 3, 0], instruction: [8, 6, 2, 1], tap: [8, 6, 1, 1], password: [8, 6, 1, 1], address: [8, 6, 1, 1], class: [11, 7, 2, 1.2], place: [7.5, 6, 2, 2.5] }),
       { number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' }, class: { sort: 'picture', which: 'material', heightMm: 14, gapMm: 1.5, at: 'below' } },

@@ -61,8 +61,8 @@ const shares = [1, 0.9, 0.8, 0.7, 0.6, 0.5];
 const wideAspect = 1.12;
 /** Of the shorter side of a face that the code keeps, whatever is written; what has no room then is left out. */
 const keptForCode = 0.5;
-/** Of the width of a face that the code may take beside texts. */
-const mostBeside = 0.62;
+/** Of the width of a face that the code may take beside texts, where its design says nothing else. */
+const usualMostBeside = 0.62;
 /** Who goes first where there is no room. */
 const firstToGo: readonly TextField[] = ['place', 'where', 'class', 'tap', 'address', 'for-whom', 'instruction', 'password', 'meaning', 'number', 'title', 'what'];
 
@@ -195,7 +195,7 @@ function solveBeside(problem: Problem): Solution | null {
   const shape = around(content.code ?? { modules: 1, surround: plainSurround });
   const highMm = (room.heightMm - 2 * design.codePadMm) / shape.down;
   const alone = parts.length === 0;
-  const largestMm = Math.min(highMm, alone ? (room.widthMm - 2 * design.codePadMm) / shape.across : (room.widthMm * mostBeside - design.codePadMm) / shape.across);
+  const largestMm = Math.min(highMm, alone ? (room.widthMm - 2 * design.codePadMm) / shape.across : (room.widthMm * (design.mostBeside ?? usualMostBeside) - design.codePadMm) / shape.across);
   const sizeMm = takenMm(design, content, largestMm);
   const codeWidthMm = shape.across * sizeMm;
   const gapMm = Math.min(design.padMm, design.codePadMm + 1);
