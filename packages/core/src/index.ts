@@ -95,7 +95,9 @@ export { pageSize, paperFormats, paperNames, type PaperFormat } from './sheet/pa
 export { backOf, checkGrid, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './sheet/grid.js';
 export { accentReads, backFields, faceFields, plainAccent, plainSheetDesign, composedKinds, sheetKinds, usualFields, type BackField, type FaceDesign, type FaceField, type FacePart, type HeaderPicture, type SheetDesign, type SheetKind, type TextField } from './sheet/design.js';
 export { layoutFace, type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type TextBox } from './sheet/face.js';
-export { compose, frontsOf, gridOf, kindDistanceM, kindsThatHold, layoutPage, notesOf, pagesOf, perPageChoices, plainChoices, usualLabels, usualPerPage, withBacks, type Composition, type LabelGrid, type PageArrow, type PageCode, type PageLine, type PagePicture, type PageText, type SheetItem, type SheetNote, type SheetPage, type SheetSetup } from './sheet/compose.js';
+export { compose, frontsOf, gridOf, layoutPage, pagesOf, type Composition, type PageArrow, type PageCode, type PageLine, type PagePicture, type PageText, type SheetItem, type SheetPage, type SheetSetup } from './sheet/compose.js';
+export { kindDistanceM, perPageChoices, plainChoices, usualLabels, usualPerPage, withBacks, type LabelGrid } from './sheet/kinds.js';
+export { kindsThatHold, notesOf, type SheetNote } from './sheet/notes.js';
 export { codeMmForDistance, largestPosterCodeMm, posterCodeMm, reachOfPrintM, type MeasuredReach } from './sheet/poster.js';
 export { baselineMm, charactersOf, fitText, lineHeightMm, sheetFonts, type MeasureText, type SheetFont } from './sheet/text.js';
 export { fileName } from './sheet/file-name.js';

@@ -1,20 +1,16 @@
 /**
  * Makes sheets of many codes in one go: warns first, remembers each code that went on paper, draws short prints whenever they are asked
- * for and long ones once, as a job that can be stopped and whose file is kept for a week.
+ * for, and leaves long ones to a job (print-drawing.ts).
  */
-import { createHash } from 'node:crypto';
-import { mkdtemp, rm, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { sheetWarnings, type PreviewSheets, type SheetChoices, type SheetsPreview, type SheetWarning } from '@hapset/contract';
 import { fileName, type SheetKind } from '@hapset/core';
-import { In, IsNull, LessThan, Not, Repository, type EntityManager } from 'typeorm';
+import { Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
-import { JobService } from '../job/job.service.js';
+import { PrintDrawing } from './print-drawing.js';
 import { notFound, ProblemError } from '../problem/problem.js';
 import { Storage } from '../storage/storage.js';
 import { Print } from './print.entity.js';
@@ -26,10 +22,8 @@ import { Sheet } from './sheet.entity.js';
 import { SheetWorkers } from './sheet-workers.js';
 import type { SheetNotes, SheetPreviewAnswer } from './sheet.work.js';
 
-const jobKind = 'print';
 /** More pages are drawn once, as a job. */
 export const pagesAtOnce = 20;
-const keptMs = 7 * 24 * 3_600_000;
 const shownPrints = 12;
 
 export interface PreviewedJob {
@@ -52,12 +46,10 @@ export class PrintService {
     private readonly planner: SheetPlanner,
     private readonly printJobs: PrintJobs,
     private readonly workers: SheetWorkers,
-    private readonly jobs: JobService,
+    private readonly drawing: PrintDrawing,
     private readonly storage: Storage,
     private readonly clock: Clock,
-  ) {
-    jobs.handle(jobKind, (id, stop) => this.draw(id, stop));
-  }
+  ) {}
 
   async preview(places: PlacesToPrint, { choices, page }: Pick<PreviewSheets, 'choices' | 'page'>, ownerId: string): Promise<SheetsPreview> {
     const planned = await this.planner.plan(places, choices);
@@ -113,7 +105,7 @@ export class PrintService {
       await manager.insert(Print, print);
       await remember(manager, print);
     });
-    if (long) await this.jobs.ask(jobKind, print.id);
+    if (long) await this.drawing.ask(print.id);
     return print;
   }
 
@@ -134,14 +126,14 @@ export class PrintService {
     return found;
   }
 
-  /** Stops a drawing that goes on; what was remembered as printed goes with it, since it never was. */
+  /** @throws ProblemError not-found */
   async stop(id: string): Promise<void> {
-    await this.end(id, 'stopped');
+    await this.drawing.end(await this.require(id), 'stopped');
   }
 
-  private async end(id: string, state: 'stopped' | 'failed'): Promise<void> {
-    const { affected } = await this.prints.update({ id, state: 'drawing' }, { state, finishedAt: this.clock.now() });
-    if (affected === 1) await this.printJobs.forget(await this.require(id));
+  /** Files that show what must be forgotten. */
+  async putAwayFiles(printIds: readonly string[]): Promise<void> {
+    await this.drawing.putAwayFiles(printIds);
   }
 
   /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */
@@ -169,65 +161,6 @@ export class PrintService {
   private async jobOfDone(print: Print): Promise<SheetJob> {
     if (print.state !== 'done') throw notFound('file');
     return this.printJobs.of(print);
-  }
-
-  private async draw(id: string, stop: AbortSignal): Promise<void> {
-    await this.putAway();
-    const print = await this.prints.findOneBy({ id, state: 'drawing' });
-    if (!print) return;
-    const halt = new AbortController();
-    const halted = (): void => halt.abort();
-    stop.addEventListener('abort', halted);
-    const told = setInterval(() => void this.tell(id, drawn).then((goesOn) => goesOn || halted()), 400);
-    let drawn = 0;
-    try {
-      const bytes = (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) }, { long: true, stop: halt.signal, onPage: (count) => (drawn = count) })) as Uint8Array;
-      const storageKey = await this.store(id, bytes);
-      await this.prints.update({ id, state: 'drawing' }, { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() });
-    } catch (error) {
-      // Stopped by its owner, or put aside with the server: neither is a failure.
-      if (halt.signal.aborted) return;
-      await this.end(id, 'failed');
-      throw error;
-    } finally {
-      clearInterval(told);
-      stop.removeEventListener('abort', halted);
-    }
-  }
-
-  /** @returns false once it was stopped */
-  private async tell(id: string, drawn: number): Promise<boolean> {
-    await this.prints.update({ id, state: 'drawing' }, { drawn });
-    return this.prints.existsBy({ id, state: 'drawing' });
-  }
-
-  private async store(id: string, bytes: Uint8Array): Promise<string> {
-    const folder = await mkdtemp(join(tmpdir(), 'hapset-print-'));
-    try {
-      const file = join(folder, 'print.pdf');
-      await writeFile(file, bytes);
-      // Keys of the storage are hashes.
-      const key = `${createHash('sha256').update(`print ${id}`).digest('hex')}.pdf`;
-      await this.storage.take(key, file);
-      return key;
-    } finally {
-      await rm(folder, { recursive: true, force: true });
-    }
-  }
-
-  /** Files are kept for a week; that their codes are on paper is remembered. */
-  private async putAway(): Promise<void> {
-    await this.expire(await this.prints.find({ where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not(IsNull()) } }));
-  }
-
-  /** Of those prints, as far as they have one. */
-  async putAwayFiles(printIds: readonly string[]): Promise<void> {
-    if (printIds.length > 0) await this.expire(await this.prints.find({ where: { id: In([...printIds]), storageKey: Not(IsNull()) } }));
-  }
-
-  private async expire(prints: readonly Print[]): Promise<void> {
-    for (const { storageKey } of prints) if (storageKey !== null) await this.storage.remove(storageKey);
-    if (prints.length > 0) await this.prints.update({ id: In(prints.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
   }
 }
 

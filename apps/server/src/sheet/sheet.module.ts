@@ -12,6 +12,7 @@ import { StationModule } from '../station/station.module.js';
 import { PrintController } from './print.controller.js';
 import { Print } from './print.entity.js';
 import { PrintJobs } from './print-jobs.js';
+import { PrintDrawing } from './print-drawing.js';
 import { PrintService } from './print.service.js';
 import { SheetPictures } from './sheet-pictures.js';
 import { SheetPlacesService } from './sheet-places.js';
@@ -27,7 +28,7 @@ import { SheetService } from './sheet.service.js';
 @Module({
   imports: [TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule, SchoolModule, JobModule, StorageModule],
   controllers: [SheetController, PrintController, SheetTemplateController],
-  providers: [SheetService, PrintService, PrintJobs, SheetPlanner, SheetPlacesService, SheetPictures, SheetTemplateService, SheetWorkers],
+  providers: [SheetService, PrintService, PrintDrawing, PrintJobs, SheetPlanner, SheetPlacesService, SheetPictures, SheetTemplateService, SheetWorkers],
   exports: [PrintService, SheetPlanner],
 })
 export class SheetModule {}

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { faceFields, plainSheetDesign, sheetKinds, usualFields, type SheetKind } from './design.js';
 import { layoutFace } from './face.js';
-import { compose, frontsOf, layoutPage, notesOf, pagesOf, perPageChoices, usualLabels, usualPerPage, type Composition, type SheetItem, type SheetPage, type SheetSetup } from './compose.js';
+import { compose, frontsOf, layoutPage, pagesOf, type Composition, type SheetItem, type SheetPage, type SheetSetup } from './compose.js';
 import { backOf, type MmBox } from './grid.js';
+import { perPageChoices, usualLabels, usualPerPage } from './kinds.js';
+import { notesOf } from './notes.js';
 import { paperNames, pageSize } from './paper.js';
 import type { MeasureText } from './text.js';
 

@@ -3,40 +3,19 @@
  * them, cuts and folds. The same pages are drawn as preview, PDF and picture.
  */
 import { fail, succeed, type Result } from '../result.js';
-import { backFields, plainSheetDesign, usualFields, type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
+import { backFields, type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
 import { layoutFace, type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type PictureBox, type TextBox } from './face.js';
 import { backOf, cellBox, checkGrid, cutsOf, fitGrid, placeOnPages, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './grid.js';
 import { pageSize, type PaperFormat } from './paper.js';
-import { largestPosterCodeMm } from './poster.js';
+import type { LabelGrid } from './kinds.js';
 import { fitText, lineHeightMm, type MeasureText } from './text.js';
 import type { Surround } from '../look/frame.js';
 
-/** How many of a kind lie on a page; one number where there is no choice. */
-export const perPageChoices: Readonly<Record<SheetKind, readonly number[]>> = {
-  poster: [1],
-  'table-card': [2, 4],
-  'small-card': [8, 10, 12, 15, 18, 21, 24],
-  handout: [4, 5, 6, 8, 10, 12, 15, 20],
-  label: [1],
-  // Ten are as large as bank cards.
-  'student-card': [8, 10, 24],
-};
-export const usualPerPage: Readonly<Record<SheetKind, number>> = { poster: 1, 'table-card': 2, 'small-card': 12, handout: 6, label: 1, 'student-card': 10 };
-/** ISO/IEC 7810, ID-1. */
-const id1: PaperSize = { widthMm: 85.6, heightMm: 53.98 };
-
-/** From where sheets in the hand and on the table are read, metres; null for the lesson's own distance. */
-export const kindDistanceM: Readonly<Record<SheetKind, number | null>> = { poster: null, 'table-card': 0.5, 'small-card': 0.3, handout: 0.3, label: 0.3, 'student-card': 0.2 };
-
-/** Kinds that have a back to print on. */
-export const withBacks: readonly SheetKind[] = ['poster', 'table-card', 'small-card', 'student-card'];
-
-/** A sheet of labels by its figures, millimetres. */
-export type LabelGrid = Pick<Grid, 'columns' | 'rows' | 'widthMm' | 'heightMm' | 'leftMm' | 'topMm' | 'pitchXMm' | 'pitchYMm'>;
-/** A common sheet of 24. */
-export const usualLabels: LabelGrid = { columns: 3, rows: 8, widthMm: 64, heightMm: 34, leftMm: 9, topMm: 12.5, pitchXMm: 64, pitchYMm: 34 };
 /** Smaller ones hold no code that is read. */
 const leastCellMm = 12;
+
+/** ISO/IEC 7810, ID-1. */
+const id1: PaperSize = { widthMm: 85.6, heightMm: 53.98 };
 
 export interface SheetSetup {
   readonly kind: SheetKind;
@@ -99,10 +78,6 @@ export interface SheetPage extends PaperSize {
   readonly lines: readonly PageLine[];
 }
 
-export type SheetNote =
-  | { readonly item: number; readonly reason: 'text-cut' | 'text-left-out'; readonly field: TextField }
-  | { readonly item: number; readonly reason: 'too-small'; readonly sizeMm: number; readonly neededMm: number };
-
 const markMm = 3;
 const headMm = 17;
 const footMm = 7;
@@ -162,11 +137,6 @@ function divide(page: PaperSize, area: MmBox, count: number, worth: (cell: Paper
 
 function tallEnough(grid: Grid): Result<Grid, GridProblem> {
   return Math.min(grid.widthMm, grid.heightMm) < leastCellMm ? fail({ reason: 'no-room' }) : succeed(grid);
-}
-
-/** How sheets of a kind are where nobody chose. */
-export function plainChoices(kind: SheetKind, paper: PaperFormat) {
-  return { kind, paper, lying: false, perPage: usualPerPage[kind], inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields[kind], picture: true, backs: false, distanceM: null, han: 'sc', templateId: null } as const;
 }
 
 /** Everything that is laid out: the setup with its cells. */
@@ -241,11 +211,11 @@ function backPage(composition: Composition, front: number, measure: MeasureText)
   return page;
 }
 
-function layoutFront({ setup, items }: Composition, index: number, room: MmBox, measure: MeasureText): FaceLayout {
+export function layoutFront({ setup, items }: Composition, index: number, room: MmBox, measure: MeasureText): FaceLayout {
   return layoutFace(setup.design.front, room, frontContent(setup, items[index] as SheetItem), measure);
 }
 
-function layoutBack({ setup, items }: Composition, index: number, room: MmBox, measure: MeasureText): FaceLayout {
+export function layoutBack({ setup, items }: Composition, index: number, room: MmBox, measure: MeasureText): FaceLayout {
   const { texts } = items[index] as SheetItem;
   return layoutFace(setup.design.back, room, { texts: pick(texts, backFields), code: null, neededMm: 0, pictures: {} }, measure);
 }
@@ -264,16 +234,16 @@ function pick<Field extends TextField>(texts: SheetItem['texts'], fields: readon
 }
 
 /** The halves of a tent, above and below its fold. */
-function panelsOf({ xMm, yMm, widthMm, heightMm }: MmBox): readonly [upper: MmBox, lower: MmBox] {
+export function panelsOf({ xMm, yMm, widthMm, heightMm }: MmBox): readonly [upper: MmBox, lower: MmBox] {
   return [{ xMm, yMm, widthMm, heightMm: heightMm / 2 }, { xMm, yMm: yMm + heightMm / 2, widthMm, heightMm: heightMm / 2 }];
 }
 
-function faceRoom({ kind }: SheetSetup, box: MmBox): MmBox {
+export function faceRoom({ kind }: SheetSetup, box: MmBox): MmBox {
   return kind === 'handout' ? { ...box, yMm: box.yMm + rulePadMm, heightMm: box.heightMm - 2 * rulePadMm } : box;
 }
 
 /** A poster's back is a label in its corner; a tent's lies inside its lower panel. */
-function backRoom({ kind, printerMarginMm }: SheetSetup, box: MmBox): MmBox {
+export function backRoom({ kind, printerMarginMm }: SheetSetup, box: MmBox): MmBox {
   if (kind === 'table-card') return panelsOf(box)[1];
   if (kind !== 'poster') return box;
   const [widthMm, heightMm] = [Math.min(110, box.widthMm - 4 * printerMarginMm), Math.min(60, box.heightMm - 4 * printerMarginMm)];
@@ -340,35 +310,3 @@ function furniture(composition: Composition, front: number, measure: MeasureText
     ...(pages > 1 ? line('page-number', `${front + 1} / ${pages}`, 'text', 9, 8, grid.page.heightMm - edge - lineHeightMm(9), 'quiet', 'middle') : []),
   ];
 }
-
-/** The symbol's side of each item, mm, and what is not right with it. */
-export function notesOf(composition: Composition, measure: MeasureText): { readonly sizesMm: readonly number[]; readonly notes: readonly SheetNote[] } {
-  const { setup, grid, items } = composition;
-  const first = cellBox(grid, 0);
-  const room = setup.kind === 'table-card' ? panelsOf(first)[1] : faceRoom(setup, first);
-  const notes: SheetNote[] = [];
-  const sizesMm = items.map(({ neededMm }, item) => {
-    const faces = [layoutFront(composition, item, room, measure), ...(setup.backs === null ? [] : [layoutBack(composition, item, backRoom(setup, first), measure)])];
-    for (const { cut, leftOut } of faces) {
-      notes.push(...cut.map((field) => ({ item, reason: 'text-cut' as const, field })), ...leftOut.map((field) => ({ item, reason: 'text-left-out' as const, field })));
-    }
-    const sizeMm = faces[0]?.code?.sizeMm ?? 0;
-    if (sizeMm < neededMm - 0.05) notes.push({ item, reason: 'too-small', sizeMm, neededMm });
-    return sizeMm;
-  });
-  return { sizesMm, notes };
-}
-
-/** Kinds of sheets, at their fewest a page, on which a code would be as large as it must be. */
-export function kindsThatHold(setup: SheetSetup, { modules, surround, neededMm }: Pick<SheetItem, 'modules' | 'surround' | 'neededMm'>): readonly SheetKind[] {
-  const item: SheetItem = { texts: noTexts, modules, surround, neededMm, pictureAspect: null };
-  return (['poster', 'table-card', 'small-card'] as const).filter((kind) => {
-    if (kind === setup.kind) return false;
-    // A poster keeps room for its texts; beside the others' codes there is always a column for some.
-    if (kind === 'poster') return largestPosterCodeMm(setup.paper, modules, surround) >= neededMm;
-    const composed = compose({ ...setup, kind, perPage: perPageChoices[kind][0] ?? 1, copies: 1, backs: null, design: plainSheetDesign(kind) }, [item]);
-    return composed.ok && notesOf(composed.value, () => 0).notes.length === 0;
-  });
-}
-
-const noTexts: SheetItem['texts'] = { title: 'x', number: '', instruction: '', password: '', address: '', tap: '', class: '', place: '', what: '', meaning: '', 'for-whom': '', where: '' };

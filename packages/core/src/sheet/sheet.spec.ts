@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { fileName } from './file-name.js';
-import { compose, layoutPage, usualLabels } from './compose.js';
+import { compose, layoutPage } from './compose.js';
 import { plainSheetDesign, usualFields } from './design.js';
+import { usualLabels } from './kinds.js';
 import { paperNames } from './paper.js';
 import { largestPosterCodeMm } from './poster.js';
 import { fitText, type MeasureText } from './text.js';
