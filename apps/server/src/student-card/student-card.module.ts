@@ -5,11 +5,13 @@ import { SchoolModule } from '../school/school.module.js';
 import { SheetModule } from '../sheet/sheet.module.js';
 import { StudentModule } from '../student/student.module.js';
 import { CardReading } from './card-reading.entity.js';
+import { CardPlanner } from './card-planner.js';
 import { CardReadingService } from './card-reading.service.js';
+import { CardTokens } from './card-tokens.js';
 import { PrintedCard } from './printed-card.entity.js';
 import { StudentCardController } from './student-card.controller.js';
 import { StudentCard } from './student-card.entity.js';
 import { StudentCardService } from './student-card.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]), StudentModule, SheetModule, DeviceModule, SchoolModule], controllers: [StudentCardController], providers: [StudentCardService, CardReadingService] })
+@Module({ imports: [TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]), StudentModule, SheetModule, DeviceModule, SchoolModule], controllers: [StudentCardController], providers: [StudentCardService, CardPlanner, CardTokens, CardReadingService] })
 export class StudentCardModule {}

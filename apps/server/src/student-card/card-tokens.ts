@@ -1,0 +1,38 @@
+/** The token that each student's card carries: made once, the same on every reprint, another one when a card is lost. */
+import { randomInt } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { cardTokenNumbers, cardTokenOf, slugAlphabet } from '@hapset/core';
+import { In, IsNull, Repository } from 'typeorm';
+import { Clock } from '../clock/clock.js';
+import { newId } from '../database/columns.js';
+import { StudentCard } from './student-card.entity.js';
+
+const atOnce = 500;
+
+@Injectable()
+export class CardTokens {
+  constructor(
+    @InjectRepository(StudentCard) private readonly cards: Repository<StudentCard>,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The valid one of each student, by the student's id; made where there is none. */
+  async of(studentIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
+    const known = studentIds.length === 0 ? [] : await this.cards.findBy({ studentId: In([...studentIds]), replacedAt: IsNull() });
+    const tokens = new Map(known.map(({ studentId, token }) => [studentId, token]));
+    const fresh = studentIds.filter((id) => !tokens.has(id)).map((studentId) => ({ id: newId(), studentId, token: newToken(), madeAt: this.clock.now(), replacedAt: null }));
+    for (let from = 0; from < fresh.length; from += atOnce) await this.cards.insert(fresh.slice(from, from + atOnce));
+    for (const { studentId, token } of fresh) tokens.set(studentId, token);
+    return tokens;
+  }
+
+  /** It is known as replaced from now on. */
+  async replace(studentId: string): Promise<void> {
+    await this.cards.update({ studentId, replacedAt: IsNull() }, { replacedAt: this.clock.now() });
+  }
+}
+
+function newToken(): string {
+  return cardTokenOf(Array.from({ length: cardTokenNumbers }, () => randomInt(slugAlphabet.length)));
+}
