@@ -1,6 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
-import { Button } from '../design/button.js';
+import { Link } from 'react-router';
+import { Button, buttonClass } from '../design/button.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
@@ -17,9 +18,14 @@ export function Component(): ReactElement {
         title="Lessons"
         about="Each lesson is a bench: one row a station, one column a question."
         actions={
-          <Button tone="main" onClick={() => setCreating(true)}>
-            New lesson
-          </Button>
+          <>
+            <Link to="/sheets" className={buttonClass()}>
+              Sheets
+            </Link>
+            <Button tone="main" onClick={() => setCreating(true)}>
+              New lesson
+            </Button>
+          </>
         }
       />
       <LessonList onCreate={() => setCreating(true)} />

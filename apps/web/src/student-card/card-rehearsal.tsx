@@ -14,7 +14,9 @@ const deskScene: Scene = { ...usualScene, surface: 'taped' };
 
 export function CardRehearsal({ sample: { payload, sizeMm } }: { readonly sample: NonNullable<CardsPreview['sample']> }): ReactElement | null {
   const devices = useQuery({ queryKey: ['devices'], queryFn: ({ signal }): Promise<readonly DeviceView[]> => call(routes.devices, { signal }) }).data;
-  const [found, setFound] = useState<readonly RehearsalResult[] | null>(null);
+  const [done, setDone] = useState<{ readonly sizeMm: number; readonly results: readonly RehearsalResult[] } | null>(null);
+  // What was rehearsed at another size says nothing about this one.
+  const found = done?.sizeMm === sizeMm ? done.results : null;
   useEffect(() => {
     const plan = planSymbol(payload);
     if (!devices || devices.length === 0 || !plan.ok) return;
@@ -22,7 +24,7 @@ export function CardRehearsal({ sample: { payload, sizeMm } }: { readonly sample
     // Cards differ by their letters alone: one of them stands for all.
     rehearse({ payload, level: plan.value.level, look: null, sizeMm, devices, scene: deskScene }, leave.signal, () => undefined)
       .then((results) => {
-        if (!leave.signal.aborted) setFound(results);
+        if (!leave.signal.aborted) setDone({ sizeMm, results });
       })
       .catch(() => undefined);
     return () => leave.abort();
