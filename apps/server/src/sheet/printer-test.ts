@@ -40,7 +40,7 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
         'The frame is the printer’s margin. Where a side of it is missing, the margin is larger.',
       ];
       write('Printer test', 25, 30, 20, page.widthMm - 50, 'left', 'heading');
-      steps.forEach((step, index) => write(`${index + 1}.  ${step}`, 25, 45 + index * 9, 11, page.widthMm - 50));
+      steps.forEach((step, index) => write(`${index + 1}.  ${step}`, 25, 45 + index * 11.5, 11, page.widthMm - 50));
     }),
   );
   document.markContent('Artifact', { type: 'Layout' });
@@ -75,7 +75,8 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
       line(x + at, y - half, x + at, y + half, 0.1);
       line(x - half, y + at, x + half, y + at, 0.1);
       if (at === 0 || at % 5 !== 0) continue;
-      write(signed(at + adjustment.rightMm), x + at - 4, y + 2.2, 6.5, 8, 'center');
+      // Figures of both scales would meet near the middle: across, the ends alone have some.
+      if (Math.abs(at) === scaleMm) write(signed(at + adjustment.rightMm), x + at - 4, y + 2.2, 6.5, 8, 'center');
       write(signed(at + adjustment.downMm), x + 2.4, y + at - 1.2, 6.5, 10);
     }
     write('to the right', x + scaleMm + 2, y - 1.3, 6.5, 20);
