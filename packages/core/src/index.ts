@@ -118,3 +118,4 @@ export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } fro
 export { idKey, readRoster, rosterLimits, rosterProblemReasons, type ReadRoster, type RosterEntry, type RosterProblem, type RosterProblemReason, type RosterStudent, type SameId } from './roster/read-roster.js';
 export { compareRoster, rosterParts, type ChangedStudent, type Known, type RosterComparison, type RosterPart } from './roster/compare-roster.js';
 export { cardCodes, cardPayload, cardTokenNumbers, cardTokenOf, readCardText, type CardCode, type CardText } from './roster/card-code.js';
+export { deskDistanceM, deskScene } from './roster/card-desk.js';

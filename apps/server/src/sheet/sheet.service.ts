@@ -2,11 +2,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MakeSheet } from '@hapset/contract';
-import { plainChoices, plainSheetDesign, usualFields, usualLabels, type SheetSetup } from '@hapset/core';
+import { plainChoices, plainSheetDesign, type SheetSetup } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { notFound } from '../problem/problem.js';
 import { PrintService } from './print.service.js';
-import type { SheetJob } from './sheet-job.js';
+import { noTexts, type SheetJob } from './sheet-job.js';
 import { titleOf, type PlaceToPrint } from './sheet-places.js';
 import { SheetPlanner } from './sheet-planner.js';
 import { Sheet } from './sheet.entity.js';
@@ -36,8 +36,8 @@ export class SheetService {
   }
 
   private async oldPoster({ paper, content, sizeMm, madeAt }: Sheet): Promise<SheetJob> {
-    const setup: SheetSetup = { kind: 'poster', paper, lying: false, perPage: 1, inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields.poster, backs: null, design: plainSheetDesign('poster'), printerMarginMm: 5, head: { title: '', about: '' } };
-    const contents = [{ ...content, more: { texts: { number: '', password: '', class: content.foot ?? '', place: '', what: '', meaning: '', 'for-whom': '', where: '' }, neededMm: sizeMm, rehearsedMm: sizeMm, picture: null } }];
+    const setup: SheetSetup = { ...plainChoices('poster', paper), backs: null, design: plainSheetDesign('poster'), printerMarginMm: 5, head: { title: '', about: '' } };
+    const contents = [{ ...content, more: { texts: { ...noTexts, class: content.foot ?? '' }, neededMm: sizeMm, rehearsedMm: sizeMm, picture: null } }];
     return { setup, contents, han: 'sc', pictures: await this.planner.picturesOf(contents, setup), title: content.title, madeAt: madeAt.getTime() };
   }
 }

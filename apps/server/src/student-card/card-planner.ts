@@ -1,7 +1,7 @@
 /** What stands on each card, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
 import type { CardsWish, SheetNotice } from '@hapset/contract';
-import { cardPayload, cardTokenNumbers, cardTokenOf, chooseSize, modulesOf, neededSizeMm, plainChoices, usualScene, type DeviceProfile, type FaceField, type Scene, type SheetSetup } from '@hapset/core';
+import { cardPayload, cardTokenNumbers, cardTokenOf, chooseSize, deskDistanceM, deskScene, modulesOf, neededSizeMm, plainChoices, type DeviceProfile, type FaceField, type SheetSetup } from '@hapset/core';
 import { Clock } from '../clock/clock.js';
 import { DeviceService } from '../device/device.service.js';
 import { SchoolService } from '../school/school.service.js';
@@ -12,9 +12,6 @@ import type { SheetNotes } from '../sheet/sheet.work.js';
 import type { Student } from '../student/student.entity.js';
 import { missingCharacters } from '../typeface/shaped-line.js';
 
-/** Held to a device at a desk, behind tape or laminate, as cards are. */
-const deskDistanceM = 0.2;
-const deskScene: Scene = { ...usualScene, surface: 'taped' };
 /** As long as all are: what is previewed has no card yet. */
 const tokenToCome = cardTokenOf(Array.from({ length: cardTokenNumbers }, (_, index) => index));
 const fieldOf: Readonly<Record<CardsWish['fields'][number], FaceField>> = { class: 'class', id: 'number', school: 'place' };

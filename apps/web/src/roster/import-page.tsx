@@ -12,7 +12,7 @@ import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import type { Encoding } from '../intake/list-file.js';
 import { parseCells, type Rows } from '../intake/table.js';
-import { Tick } from '../sheet/tick.js';
+import { Tick } from '../design/tick.js';
 import { PageHead } from '../shell/page-head.js';
 import { plural } from '../wording/figures.js';
 import { listFileWords } from '../wording/list-files.js';

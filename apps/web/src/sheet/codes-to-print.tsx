@@ -1,7 +1,7 @@
 /** Which stations of the lesson go on paper. */
 import type { BenchRow } from '@hapset/contract';
 import type { ReactElement } from 'react';
-import { Tick } from './tick.js';
+import { Tick } from '../design/tick.js';
 
 interface Props {
   readonly stations: readonly BenchRow[];

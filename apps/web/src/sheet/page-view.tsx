@@ -3,7 +3,7 @@ import type { SheetsPreview } from '@hapset/contract';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { gridProblemWords, pagesWords } from '../wording/sheets.js';
-import { Tick } from './tick.js';
+import { Tick } from '../design/tick.js';
 
 interface Props {
   readonly preview: SheetsPreview;

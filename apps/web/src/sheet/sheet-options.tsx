@@ -7,7 +7,7 @@ import { ChoiceField, SelectField, TextField } from '../design/field.js';
 import { faceFieldWords, paperWords, sheetKindAbout, sheetKindWords } from '../wording/sheets.js';
 import { KindSwatch } from './kind-swatch.js';
 import { LabelFields } from './label-fields.js';
-import { Tick } from './tick.js';
+import { Tick } from '../design/tick.js';
 
 interface Props {
   readonly choices: SheetChoices;

@@ -4,13 +4,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
 import { call } from '../api/client.js';
 import { StateMark } from '../design/state-mark.js';
-import { planSymbol, usualScene, type Scene } from '@hapset/core';
+import { deskDistanceM, deskScene, planSymbol } from '@hapset/core';
 import { rehearse } from '../rehearsal/rehearse.js';
 import { metres } from '../wording/figures.js';
-
-/** Held to a device at a desk, behind tape or laminate, as cards are. */
-const deskDistanceM = 0.2;
-const deskScene: Scene = { ...usualScene, surface: 'taped' };
 
 export function CardRehearsal({ sample: { payload, sizeMm } }: { readonly sample: NonNullable<CardsPreview['sample']> }): ReactElement | null {
   const devices = useQuery({ queryKey: ['devices'], queryFn: ({ signal }): Promise<readonly DeviceView[]> => call(routes.devices, { signal }) }).data;

@@ -15,7 +15,7 @@ import { MadeDialog } from '../sheet/made-dialog.js';
 import { PageView } from '../sheet/page-view.js';
 import { SheetNotices } from '../sheet/sheet-notices.js';
 import { templatesQuery } from '../sheet/sheet.queries.js';
-import { Tick } from '../sheet/tick.js';
+import { Tick } from '../design/tick.js';
 import { PageHead } from '../shell/page-head.js';
 import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
