@@ -22,6 +22,11 @@ export const machine = {
   run(command, args, options = {}) {
     return spawnSync(command, args, { stdio: 'inherit', cwd: projectFolder, ...options }).status === 0;
   },
+  /** The lines of a command's output; none when it did not succeed. */
+  read(command, args) {
+    const { status, stdout } = spawnSync(command, args, { encoding: 'utf8' });
+    return status === 0 ? stdout.trim().split('\n') : [];
+  },
 };
 
 const neededBytes = 2 * 1024 ** 3;

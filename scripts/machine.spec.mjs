@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { requireDisk, requireFreePort, requireNode, requirePackages } from './machine.mjs';
 import { readSettings } from './settings.mjs';
-import { takeLock } from './stack.mjs';
+import { takeLock } from './parts.mjs';
 
 const machineWith = (more) => ({ freeBytes: () => 10 * 1024 ** 3, has: () => true, isRoot: () => false, hasSudo: () => false, run: () => true, ...more });
 
@@ -48,7 +48,7 @@ describe('what the machine must have', () => {
 
 describe('settings', () => {
   it('have defaults on loopback', () => {
-    expect(readSettings({})).toMatchObject({ host: '127.0.0.1', port: 4300, neighboursPort: 4310, databasePort: 4317, address: 'http://127.0.0.1:4300' });
+    expect(readSettings({})).toMatchObject({ host: '127.0.0.1', port: 4300, neighboursPort: 4310, databasePort: null, demo: true, address: 'http://127.0.0.1:4300' });
   });
   it('refuse a port that is none', () => {
     expect(() => readSettings({ HAPSET_PORT: 'front door' })).toThrow(/HAPSET_PORT must be a port from 1 to 65535, but is "front door"/);

@@ -9,7 +9,7 @@ import { projectFolder, readSettings, runMain } from './settings.mjs';
 
 const folder = join(projectFolder, 'docs/screenshots');
 const work = join(projectFolder, 'test-output/screenshots');
-const settings = readSettings({ HAPSET_PORT: '4500', HAPSET_NEIGHBOURS_PORT: '4510', HAPSET_DB_PORT: '4517', HAPSET_DATA: join(work, 'data') });
+const settings = readSettings({ HAPSET_PORT: '4500', HAPSET_NEIGHBOURS_PORT: '4510', HAPSET_DATA: join(work, 'data') });
 
 await runMain(async () => {
   requirePackages({ ...mariadbPackages, chromium: 'chromium' });

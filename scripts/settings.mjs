@@ -1,4 +1,6 @@
 // Addresses and folders of a running Hapset, from the environment; README lists the variables.
+import { createHash } from 'node:crypto';
+import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -8,23 +10,40 @@ export const projectFolder = resolve(fileURLToPath(new URL('..', import.meta.url
 export function readSettings(environment = process.env) {
   const port = portOf('HAPSET_PORT', environment, 4300);
   const neighboursPort = portOf('HAPSET_NEIGHBOURS_PORT', environment, 4310);
-  const databasePort = portOf('HAPSET_DB_PORT', environment, 4317);
   const host = environment.HAPSET_HOST ?? '127.0.0.1';
+  const demo = environment.HAPSET_DEMO !== '0';
+  if (demo && !isLoopback(host) && environment.HAPSET_DEMO_PUBLIC !== '1') throw new Trouble(`The demo's passwords are public, so it listens on this machine only, and HAPSET_HOST is ${host}. Start your school's own server with HAPSET_DEMO=0, or show the demo to others with HAPSET_DEMO_PUBLIC=1.`);
   const dataFolder = resolve(projectFolder, environment.HAPSET_DATA ?? '.data');
   const shownHost = host === '0.0.0.0' ? '127.0.0.1' : host;
   return {
     host,
     port,
     neighboursPort,
-    databasePort,
+    /** Null: the database has no TCP port, only its socket. */
+    databasePort: environment.HAPSET_DB_PORT ? portOf('HAPSET_DB_PORT', environment, 0) : null,
+    databaseSocket: socketOf(dataFolder),
+    /** Tests make databases of their own; their account may. */
+    testDatabases: false,
+    demo,
     dataFolder,
     /** Where a browser on this machine finds it. */
     address: `http://${shownHost}:${port}`,
     publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${shownHost}:${port}`,
     filesFolder: join(dataFolder, 'files'),
     passwordFile: join(dataFolder, 'database-password'),
-    trustedHosts: environment.HAPSET_TRUSTED_HOSTS ?? ['cofferlane', 'askleaf', 'glimreel', 'hushtone', 'gatepost', 'nipaway', 'tally.nipaway'].map((name) => `${name}.localhost:${neighboursPort}`).join(','),
+    trustedHosts: environment.HAPSET_TRUSTED_HOSTS ?? (!demo ? '' : ['cofferlane', 'askleaf', 'glimreel', 'hushtone', 'gatepost', 'nipaway', 'tally.nipaway'].map((name) => `${name}.localhost:${neighboursPort}`).join(',')),
   };
+}
+
+/** Only this machine can reach it. */
+export function isLoopback(host) {
+  return host === 'localhost' || host === '::1' || /^127\.\d+\.\d+\.\d+$/.test(host);
+}
+
+/** A socket's path has 107 bytes at most; a deep project folder is longer than that, so its socket gets a private folder elsewhere. */
+function socketOf(dataFolder) {
+  const path = join(dataFolder, 'database', 'my.sock');
+  return Buffer.byteLength(path) <= 100 ? path : join(tmpdir(), `hapset-socket-${createHash('sha256').update(dataFolder).digest('hex').slice(0, 16)}`, 'my.sock');
 }
 
 /** What the server and the commands beside it get to know. */
@@ -34,12 +53,12 @@ export function serverEnvironment(settings) {
     HAPSET_HOST: settings.host,
     HAPSET_PORT: String(settings.port),
     HAPSET_PUBLIC_ADDRESS: settings.publicAddress,
-    HAPSET_DB_PORT: String(settings.databasePort),
+    HAPSET_DB_SOCKET: settings.databaseSocket,
     HAPSET_DB_PASSWORD_FILE: settings.passwordFile,
     HAPSET_FILES_FOLDER: settings.filesFolder,
     HAPSET_NEIGHBOURS_PORT: String(settings.neighboursPort),
     HAPSET_TRUSTED_HOSTS: settings.trustedHosts,
-    HAPSET_DEMO: process.env.HAPSET_DEMO ?? '1',
+    HAPSET_DEMO: settings.demo ? '1' : '0',
   };
 }
 

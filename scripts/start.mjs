@@ -3,31 +3,29 @@ import { build } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
 import { requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
 import { projectFolder, readSettings, runMain, Trouble } from './settings.mjs';
-import { startStack, takeLock } from './stack.mjs';
+import { startStack } from './stack.mjs';
 
 await runMain(async () => {
   requireNode();
   const settings = readSettings();
   requireDisk(projectFolder);
-  const releaseLock = takeLock(settings.dataFolder);
-  try {
-    requirePackages(mariadbPackages);
-    requireModules();
-    build();
-    console.log('Starting …');
-    const stack = await startStack(settings);
-    console.log(`
+  requirePackages(mariadbPackages);
+  requireModules();
+  build();
+  console.log('Starting …');
+  const stack = await startStack(settings, tellExit);
+  console.log(`
 Hapset runs at   ${settings.address}
-Sign in with     maren.dallow@fernhollow.example
-Password         low-tide-at-nine
+${settings.demo ? 'Sign in with     maren.dallow@fernhollow.example\nPassword         low-tide-at-nine' : 'Create the first account once, while it is stopped:   npm run create-administrator'}
 
-Ctrl+C stops it. What you did is kept for the next start.`);
-    const part = await Promise.race([untilStopped(), stack.ended]);
-    console.log('\nStopping …');
-    await stack.stop();
-    if (part) throw new Trouble(`The ${part} ended by itself. What was saved is kept: start again with npm start. Its log is in ${settings.dataFolder}.`);
-  } finally {
-    releaseLock();
+Ctrl+C stops it. What you did is saved for the next start.`);
+  const part = await Promise.race([untilStopped(), stack.ended]);
+  console.log('\nStopping …');
+  await stack.stop();
+  if (part) throw new Trouble(`The ${part} ended four times in five minutes, so it is not started again. What was saved is not lost. Its log in ${settings.dataFolder} says why.`);
+
+  function tellExit({ name, exit, restarted }) {
+    if (restarted) console.error(`The ${name} ended (${exit}) and is started again. Its log is in ${settings.dataFolder}.`);
   }
 });
 

@@ -4,21 +4,23 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from './build.mjs';
-import { mariadbPackages, startDatabase } from './database.mjs';
+import { mariadbPackages } from './database.mjs';
 import { requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
 import { projectFolder, readSettings, runMain, serverEnvironment, Trouble } from './settings.mjs';
-import { startStack } from './stack.mjs';
+import { startDatabaseAlone, startStack } from './stack.mjs';
 
 const testPackages = { ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
 const partNames = ['types', 'lint', 'boundaries', 'unit', 'server', 'e2e'];
 const output = join(projectFolder, 'test-output');
 // Other ports than a running Hapset's, so that both can be at work.
-const settings = readSettings({
-  HAPSET_PORT: process.env.HAPSET_TEST_PORT ?? '4400',
-  HAPSET_NEIGHBOURS_PORT: process.env.HAPSET_TEST_NEIGHBOURS_PORT ?? '4410',
-  HAPSET_DB_PORT: process.env.HAPSET_TEST_DB_PORT ?? '4417',
-  HAPSET_DATA: join(output, 'data'),
-});
+const settings = {
+  ...readSettings({
+    HAPSET_PORT: process.env.HAPSET_TEST_PORT ?? '4400',
+    HAPSET_NEIGHBOURS_PORT: process.env.HAPSET_TEST_NEIGHBOURS_PORT ?? '4410',
+    HAPSET_DATA: join(output, 'data'),
+  }),
+  testDatabases: true,
+};
 const unitProjects = ['core', 'contract', 'readers', 'neighbours', 'web', 'scripts'];
 
 const parts = {
@@ -94,7 +96,7 @@ async function runPlaywright(rest) {
 }
 
 async function withDatabase(work) {
-  const database = await startDatabase(settings);
+  const database = await startDatabaseAlone(settings);
   return during(() => database.stop(), work);
 }
 
@@ -120,6 +122,6 @@ async function during(stop, work) {
 }
 
 function databaseEnvironment() {
-  const { HAPSET_DB_PORT, HAPSET_DB_PASSWORD_FILE } = serverEnvironment(settings);
-  return { HAPSET_DB_PORT, HAPSET_DB_PASSWORD_FILE };
+  const { HAPSET_DB_SOCKET, HAPSET_DB_PASSWORD_FILE } = serverEnvironment(settings);
+  return { HAPSET_DB_SOCKET, HAPSET_DB_PASSWORD_FILE };
 }

@@ -7,7 +7,7 @@ const text = 'The tide comes in and the tide goes out, and what it leaves behind
 const measured = 30;
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
   return withBrowser(settings, async (browser) => {
     const page = await newPage(browser, settings);
     await signIn(page);

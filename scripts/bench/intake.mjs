@@ -6,7 +6,7 @@ import { projectFolder, readSettings } from '../settings.mjs';
 const lines = Array.from({ length: 2000 }, (_, index) => `“https://https://a.example/leaf/some-longer-path-${index}”. Title ${index}`).join('\n');
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
   return withBrowser(settings, async (browser) => {
     const page = await newPage(browser, settings);
     await signIn(page);

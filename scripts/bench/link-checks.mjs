@@ -31,7 +31,7 @@ const hostile = [
 export async function bench() {
   const web = await serve();
   const names = Array.from({ length: hosts }, (_, index) => `h${index}.localhost:${web.port}`);
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench'), HAPSET_TRUSTED_HOSTS: names.join(',') });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench'), HAPSET_TRUSTED_HOSTS: names.join(',') });
   try {
     return await withServer(settings, async (server) => {
       const lessonId = await lessonOf(server, Array.from({ length: links }, (_, index) => `http://${names[index % hosts]}/page?${index}`));

@@ -13,7 +13,7 @@ const cornerPx = 40;
 const greyOf = (number) => 20 + number * 16;
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
   mkdirSync(join(projectFolder, 'test-output'), { recursive: true });
   const film = join(projectFolder, 'test-output/numbered.y4m');
   writeFileSync(film, filmOf());

@@ -17,7 +17,7 @@ const barePort = 4601;
 
 export function bench() {
   requirePackages({ wrk: 'wrk' });
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
   return withServer(settings, async (server) => {
     const made = fill(join(settings.dataFolder, 'database'));
     await new Promise((resolve) => setTimeout(resolve, 2500));

@@ -102,7 +102,7 @@ function foretelling(core) {
 
 /** Drives a real page and listens for long tasks while the worker rehearses. */
 function inThePage() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
   return withBrowser(settings, async (browser) => {
     const page = await newPage(browser, settings);
     await signIn(page);

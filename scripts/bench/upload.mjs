@@ -10,7 +10,7 @@ const partBytes = 4_000_000;
 const part = Buffer.alloc(partBytes, 'low tide at nine, high tide at three. ');
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DB_PORT: '4617', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
   return withServer(settings, async (server) => {
     const { before, most, value } = await watchingMemory(server, async () => {
       const sentMs = await timed(() => send(server.address, server.cookie));

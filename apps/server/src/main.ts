@@ -3,11 +3,16 @@ import { NestFactory } from '@nestjs/core';
 import { AppModule } from './app.module.js';
 import { setUp } from './application.js';
 import { readConfiguration } from './configuration/configuration.js';
+import { listenWhileStarting } from './health/while-starting.js';
 import { createLogger, NestLog } from './logging/logging.js';
+import { watchProcess } from './logging/watch-process.js';
 
 const configuration = readConfiguration();
 const logger = createLogger(configuration.logLevel);
-const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger) });
+watchProcess(process, logger);
+const waiting = await listenWhileStarting(configuration);
+const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger), abortOnError: false });
 setUp(app, configuration, logger);
+await waiting.close();
 await app.listen(configuration.port, configuration.host);
 logger.info({ host: configuration.host, port: configuration.port, version: configuration.version }, 'listening');

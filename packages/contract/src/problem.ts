@@ -15,6 +15,7 @@ export const problemReasons = [
   'too-large',
   'storage-full',
   'unusable-picture',
+  'unavailable',
   'failed',
 ] as const;
 export type ProblemReason = (typeof problemReasons)[number];

@@ -39,7 +39,10 @@ function route<Reply, Body = null>(method: Method, path: string, access: RouteAc
 }
 
 export const routes = {
+  /** Whether the process is alive: answers 200 also without its database. */
   health: route<HealthView>('GET', '/api/health', 'anyone'),
+  /** Whether it can do its work: 503 while it can't reach its database. */
+  ready: route<HealthView>('GET', '/api/ready', 'anyone'),
   welcome: route<WelcomeView>('GET', '/api/welcome', 'anyone'),
   signIn: route<SessionView, SignIn>('POST', '/api/session', 'anyone'),
   session: route<SessionView>('GET', '/api/session'),

@@ -9,6 +9,7 @@ import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { retryingDeadlocks } from '../database/deadlock.js';
+import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckWork, type CheckSurroundings } from './access-check.work.js';
@@ -23,9 +24,7 @@ const lookedAt = 500;
 @Injectable()
 export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly running = new Map<string, { readonly stop: AbortController; readonly finished: Promise<void> }>();
-  private timer: NodeJS.Timeout | null = null;
-  private claiming: Promise<void> | null = null;
-  private wakeAgain = false;
+  private readonly loop: Loop;
   private ended = false;
 
   constructor(
@@ -33,44 +32,30 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     private readonly worker: AccessCheckWork,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
-  ) {}
+  ) {
+    this.loop = new Loop(() => this.startWhatFits(), { name: 'look for access checks', everyMs: lookAroundMs, logger });
+  }
 
   onApplicationBootstrap(): void {
-    this.timer = setInterval(() => this.wake(), lookAroundMs);
-    this.timer.unref();
-    this.wake();
+    this.loop.start();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
     this.ended = true;
-    if (this.timer) clearInterval(this.timer);
-    await this.claiming;
+    await this.loop.stop();
     for (const { stop } of this.running.values()) stop.abort();
     await Promise.all([...this.running.values()].map(({ finished }) => finished));
   }
 
   /** Looks for work now. */
   wake(): void {
-    if (this.ended) return;
-    if (this.claiming) {
-      this.wakeAgain = true;
-      return;
-    }
-    this.claiming = this.startWhatFits()
-      .catch((error: unknown) => this.logger.error({ err: error }, 'could not look for access checks'))
-      .finally(() => {
-        this.claiming = null;
-        if (!this.wakeAgain) return;
-        this.wakeAgain = false;
-        this.wake();
-      });
+    this.loop.wake();
   }
 
   /** Ends the requests of checks that are stopped in the database. */
-  stopWhatWasStopped(): void {
-    void this.checks.findBy({ id: In([...this.running.keys()]), state: 'stopped' }).then((stopped) => {
-      for (const { id } of stopped) this.running.get(id)?.stop.abort();
-    });
+  async stopWhatWasStopped(): Promise<void> {
+    const stopped = await this.checks.findBy({ id: In([...this.running.keys()]), state: 'stopped' });
+    for (const { id } of stopped) this.running.get(id)?.stop.abort();
   }
 
   private async startWhatFits(): Promise<void> {
@@ -122,11 +107,12 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
   }
 
   private async run(check: AccessCheck, surroundings: CheckSurroundings, stop: AbortSignal): Promise<void> {
-    const renewal = setInterval(() => void this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) }), leaseMs / 3);
+    const renew = (): Promise<unknown> => this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) });
+    const renewal = new Loop(renew, { name: 'renew the lease of an access check', everyMs: leaseMs / 3, logger: this.logger }).start();
     try {
       await this.worker.work(check, surroundings, stop);
     } finally {
-      clearInterval(renewal);
+      await renewal.stop();
     }
     // Ended with the server: somebody else may take it up at once. A check that was stopped on purpose stays so.
     if (stop.aborted) await this.checks.update({ id: check.id, state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null });

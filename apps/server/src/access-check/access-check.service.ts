@@ -54,7 +54,7 @@ export class AccessCheckService {
   async stop(materials: readonly Material[]): Promise<void> {
     if (materials.length === 0) return;
     await this.checks.update({ materialId: In(materials.map((material) => material.id)), state: In([...unfinished]) }, { state: 'stopped', finishedAt: this.clock.now() });
-    this.runner.stopWhatWasStopped();
+    await this.runner.stopWhatWasStopped();
   }
 
   /** By material id. Checks of a link that was changed since don't count. */

@@ -2,7 +2,7 @@ import { readConfiguration } from './configuration.js';
 
 describe('the configuration', () => {
   it('has defaults on loopback', () => {
-    expect(readConfiguration({})).toMatchObject({ host: '127.0.0.1', port: 4300, publicAddress: 'http://127.0.0.1:4300', trustedHosts: [], demo: false, database: { port: 4317, name: 'hapset', user: 'hapset' } });
+    expect(readConfiguration({})).toMatchObject({ host: '127.0.0.1', port: 4300, publicAddress: 'http://127.0.0.1:4300', trustedHosts: [], demo: false, database: { socket: null, port: 3306, name: 'hapset', user: 'hapset' } });
   });
 
   it('takes trusted hosts as a list', () => {

@@ -9,7 +9,7 @@ export interface Configuration {
   readonly port: number;
   /** Used until the administrator sets another in School. */
   readonly publicAddress: string;
-  readonly database: { readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly name: string };
+  readonly database: { /** A Unix socket's path; it goes before host and port. */ readonly socket: string | null; readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly name: string };
   /** `host:port` in lower case: what the address guard lets through. */
   readonly trustedHosts: readonly string[];
   /** Addresses or networks of the proxies in front: what they say of a visitor's address is believed. */
@@ -36,13 +36,16 @@ export const CONFIGURATION = Symbol('configuration');
 export function readConfiguration(environment: Readonly<Record<string, string | undefined>> = process.env): Configuration {
   const host = environment.HAPSET_HOST ?? '127.0.0.1';
   const port = portOf('HAPSET_PORT', environment.HAPSET_PORT, 4300);
+  const demo = environment.HAPSET_DEMO === '1';
+  if (demo && !isLoopback(host) && environment.HAPSET_DEMO_PUBLIC !== '1') throw new Error(`HAPSET_HOST is ${host}, but the demo's passwords are public: it listens on loopback only, unless HAPSET_DEMO_PUBLIC is 1.`);
   return {
     host,
     port,
     publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${host}:${port}`,
     database: {
+      socket: environment.HAPSET_DB_SOCKET || null,
       host: environment.HAPSET_DB_HOST ?? '127.0.0.1',
-      port: portOf('HAPSET_DB_PORT', environment.HAPSET_DB_PORT, 4317),
+      port: portOf('HAPSET_DB_PORT', environment.HAPSET_DB_PORT, 3306),
       user: environment.HAPSET_DB_USER ?? 'hapset',
       password: secret(environment.HAPSET_DB_PASSWORD, environment.HAPSET_DB_PASSWORD_FILE),
       name: environment.HAPSET_DB_NAME ?? 'hapset',
@@ -50,8 +53,8 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     trustedHosts: listOf(environment.HAPSET_TRUSTED_HOSTS),
     proxies: proxiesOf(environment.HAPSET_PROXIES),
     webFolder: environment.HAPSET_WEB_FOLDER ?? fileURLToPath(new URL('../../../web/dist', import.meta.url)),
-    demo: environment.HAPSET_DEMO === '1',
-    servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (environment.HAPSET_DEMO === '1' ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
+    demo,
+    servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (demo ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
     filesFolder: environment.HAPSET_FILES_FOLDER ?? fileURLToPath(new URL('../../../../.data/files', import.meta.url)),
     officeProgram: environment.HAPSET_SOFFICE === undefined ? findOffice() : environment.HAPSET_SOFFICE || null,
     fileLimitBytes: megabytesOf('HAPSET_FILE_LIMIT_MB', environment.HAPSET_FILE_LIMIT_MB, 200),
@@ -59,6 +62,10 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     version: packageVersion(),
     logLevel: environment.HAPSET_LOG_LEVEL ?? 'info',
   };
+}
+
+function isLoopback(host: string): boolean {
+  return host === 'localhost' || host === '::1' || /^127\.\d+\.\d+\.\d+$/.test(host);
 }
 
 function listOf(value: string | undefined): readonly string[] {

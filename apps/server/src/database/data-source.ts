@@ -56,8 +56,7 @@ export function dataSourceOptions(configuration: Configuration): DataSourceOptio
   const { database } = configuration;
   return {
     type: 'mariadb',
-    host: database.host,
-    port: database.port,
+    ...(database.socket === null ? { host: database.host, port: database.port } : { socketPath: database.socket }),
     username: database.user,
     password: database.password,
     database: database.name,

@@ -1,20 +1,20 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import { DataSource, type DataSourceOptions } from 'typeorm';
+import type { DataSourceOptions } from 'typeorm';
 import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
 import { dataSourceOptions } from './data-source.js';
-import { migrate } from './migrate.js';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
+import { connect } from './connect.js';
 
 @Module({
   imports: [
     TypeOrmModule.forRootAsync({
-      inject: [CONFIGURATION],
-      useFactory: (configuration: Configuration) => ({ ...dataSourceOptions(configuration), retryAttempts: 3, retryDelay: 1000 }),
-      dataSourceFactory: async (options?: DataSourceOptions) => {
-        if (!options) throw new Error('the database is not configured');
-        const dataSource = await new DataSource(options).initialize();
-        await migrate(dataSource);
-        return dataSource;
+      inject: [CONFIGURATION, LOGGER],
+      useFactory: (configuration: Configuration, logger: AppLogger) => ({ ...dataSourceOptions(configuration), retryAttempts: 0, hapsetLogger: logger }),
+      dataSourceFactory: (options?: DataSourceOptions & { readonly hapsetLogger?: AppLogger }) => {
+        if (!options?.hapsetLogger) throw new Error('the database is not configured');
+        const { hapsetLogger, ...own } = options;
+        return connect(own as DataSourceOptions, hapsetLogger);
       },
     }),
   ],

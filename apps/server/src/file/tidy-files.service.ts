@@ -1,9 +1,11 @@
 /** Removes what nobody holds any more: files that were removed a day ago or never used, bytes without a file, uploads given up. */
-import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { JobService } from '../job/job.service.js';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
+import { Loop } from '../loop/loop.js';
 import { Storage } from '../storage/storage.js';
 import { UploadService } from '../upload/upload.service.js';
 import { StoredContent } from './stored-content.entity.js';
@@ -18,24 +20,27 @@ const unusedForMs = 30 * 24 * hourMs;
 const orphanedForMs = hourMs;
 
 @Injectable()
-export class TidyFilesService implements OnApplicationBootstrap {
-  private timer: NodeJS.Timeout | null = null;
+export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicationShutdown {
+  private readonly loop: Loop;
 
   constructor(
     @InjectRepository(StoredContent) private readonly contents: Repository<StoredContent>,
     private readonly storage: Storage,
     private readonly uploads: UploadService,
-    private readonly jobs: JobService,
+    jobs: JobService,
     private readonly clock: Clock,
+    @Inject(LOGGER) logger: AppLogger,
   ) {
     jobs.handle(tidyJob, () => this.tidy());
+    this.loop = new Loop(() => jobs.ask(tidyJob, 'all'), { name: 'ask for the tidying of files', everyMs: hourMs, logger });
   }
 
   onApplicationBootstrap(): void {
-    const ask = (): void => void this.jobs.ask(tidyJob, 'all').catch(() => undefined);
-    this.timer = setInterval(ask, hourMs);
-    this.timer.unref();
-    ask();
+    this.loop.start();
+  }
+
+  async beforeApplicationShutdown(): Promise<void> {
+    await this.loop.stop();
   }
 
   async tidy(): Promise<void> {

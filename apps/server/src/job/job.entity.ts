@@ -18,7 +18,7 @@ export class Job {
   /** Not before. */
   @Column(timeColumn) runAt: Date;
   @Column({ type: 'int', default: 0 }) attempts: number;
-  /** Why the last attempt failed. */
+  /** Kind, code and place of what was thrown; never its message, which may repeat personal data. */
   @Column({ type: 'varchar', length: 500, nullable: true }) failure: string | null;
   /** Who works on it and until when that is believed. */
   @Index() @Column(optionalIdColumn) claim: string | null;

@@ -7,12 +7,17 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import { errorLine } from '../logging/error-facts.js';
+import { Loop } from '../loop/loop.js';
 import { retryingDeadlocks } from '../database/deadlock.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { Job } from './job.entity.js';
 
-/** @param stop fires when the job was stopped or the server ends */
-export type JobHandler = (subject: string, stop: AbortSignal) => Promise<void>;
+/**
+ * @param stop fires when the job was stopped or the server ends
+ * @param last whether a failure is the final one
+ */
+export type JobHandler = (subject: string, stop: AbortSignal, last: boolean) => Promise<void>;
 
 const atOnce = 2;
 const leaseMs = 60_000;
@@ -25,15 +30,16 @@ const waitAfterFailureMs = [10_000, 60_000] as const;
 export class JobService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly handlers = new Map<string, JobHandler>();
   private readonly running = new Map<string, { readonly stop: AbortController; readonly finished: Promise<void> }>();
-  private timer: NodeJS.Timeout | null = null;
-  private claiming: Promise<void> = Promise.resolve();
+  private readonly loop: Loop;
   private ended = false;
 
   constructor(
     @InjectRepository(Job) private readonly jobs: Repository<Job>,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
-  ) {}
+  ) {
+    this.loop = new Loop(() => this.claimUntilFull(), { name: 'look for jobs', everyMs: lookAroundMs, logger });
+  }
 
   /** Says what jobs of a kind do. Called once for each kind, while the application is built. */
   handle(kind: string, handler: JobHandler): void {
@@ -41,15 +47,12 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   }
 
   onApplicationBootstrap(): void {
-    this.timer = setInterval(() => this.wake(), lookAroundMs);
-    this.timer.unref();
-    this.wake();
+    this.loop.start();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
     this.ended = true;
-    if (this.timer) clearInterval(this.timer);
-    await this.claiming;
+    await this.loop.stop();
     for (const { stop } of this.running.values()) stop.abort();
     await Promise.all([...this.running.values()].map(({ finished }) => finished));
   }
@@ -63,8 +66,7 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
 
   /** Looks for work now. */
   wake(): void {
-    if (this.ended) return;
-    this.claiming = this.claiming.then(() => this.claimUntilFull()).catch((error: unknown) => this.logger.error({ err: error }, 'could not look for jobs'));
+    this.loop.wake();
   }
 
   private async claimUntilFull(): Promise<void> {
@@ -94,23 +96,23 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   }
 
   private async work(job: Job, stop: AbortSignal): Promise<void> {
-    const renewal = setInterval(() => void this.renew(job), leaseMs / 3);
+    const renewal = new Loop(() => this.renew(job), { name: 'renew the lease of a job', everyMs: leaseMs / 3, logger: this.logger }).start();
     try {
       const handler = this.handlers.get(job.kind);
-      await handler?.(job.subject, stop);
+      await handler?.(job.subject, stop, job.attempts >= mostAttempts);
       // Ended with the server: somebody else takes it up at once.
       if (stop.aborted) await this.settle(job, { state: 'waiting', leaseUntil: null });
       else await this.settle(job, { state: 'done', leaseUntil: null, finishedAt: this.clock.now(), failure: null });
     } catch (error) {
       await this.failed(job, error, stop.aborted).catch((reason: unknown) => this.logger.error({ err: reason, job: job.id }, 'could not write a failed job down'));
     } finally {
-      clearInterval(renewal);
+      await renewal.stop();
     }
   }
 
   private async failed(job: Job, error: unknown, aborted: boolean): Promise<void> {
     this.logger.warn({ err: error, job: job.id, kind: job.kind, attempt: job.attempts }, 'a job failed');
-    const failure = (error instanceof Error ? error.message : String(error)).slice(0, 500);
+    const failure = errorLine(error);
     const now = this.clock.now();
     if (aborted) return this.settle(job, { state: 'waiting', leaseUntil: null, failure });
     if (job.attempts >= mostAttempts) return this.settle(job, { state: 'failed', leaseUntil: null, finishedAt: now, failure });

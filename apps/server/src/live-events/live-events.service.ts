@@ -7,6 +7,7 @@ import type { AccessCheckState, LiveEvent } from '@hapset/contract';
 import { Observable, Subject } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { changedLately, overlapSeconds } from '../database/changed-lately.js';
+import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 
 const lookMs = 300;
@@ -36,19 +37,19 @@ export class LiveEventsService implements BeforeApplicationShutdown {
   private readonly ended = new Subject<void>();
   private told = new Map<string, number>();
   private listeners = 0;
-  private timer: NodeJS.Timeout | null = null;
-  private looking: Promise<void> | null = null;
+  private readonly loop: Loop;
 
   constructor(
     private readonly dataSource: DataSource,
-    @Inject(LOGGER) private readonly logger: AppLogger,
-  ) {}
+    @Inject(LOGGER) logger: AppLogger,
+  ) {
+    this.loop = new Loop(() => this.tellChanges(), { name: 'look for changes to tell', everyMs: lookMs, logger });
+  }
 
   async beforeApplicationShutdown(): Promise<void> {
     this.ended.next();
     this.ended.complete();
-    this.rest();
-    await this.looking;
+    await this.loop.stop();
   }
 
   /** Null now and then, as a sign of life. Completes when the server ends. */
@@ -58,27 +59,16 @@ export class LiveEventsService implements BeforeApplicationShutdown {
       const heard = this.changes.subscribe((told) => told.ownerId === ownerId && listener.next(told.event));
       const over = this.ended.subscribe({ next: () => listener.complete(), complete: () => listener.complete() });
       this.listeners += 1;
-      this.timer ??= setInterval(() => this.look(), lookMs);
+      this.loop.start();
       listener.next(null);
       return () => {
         clearInterval(alive);
         heard.unsubscribe();
         over.unsubscribe();
         this.listeners -= 1;
-        if (this.listeners === 0) this.rest();
+        if (this.listeners === 0) this.loop.pause();
       };
     });
-  }
-
-  private rest(): void {
-    if (this.timer) clearInterval(this.timer);
-    this.timer = null;
-  }
-
-  private look(): void {
-    this.looking ??= this.tellChanges()
-      .catch((error: unknown) => this.logger.error({ err: error }, 'could not look for changes to tell'))
-      .finally(() => (this.looking = null));
   }
 
   private async tellChanges(): Promise<void> {

@@ -1,11 +1,12 @@
-/** Structured logs with a request id. Cookies, passwords and bodies never reach them. */
+/** Structured logs with a request id. Cookies, passwords, bodies, names and what a query was given never reach them. */
 import type { LoggerService } from '@nestjs/common';
 import { pino, type Logger } from 'pino';
 import { pinoHttp, type HttpLogger } from 'pino-http';
 import { newId } from '../database/columns.js';
+import { errorFacts } from './error-facts.js';
 
 export function createLogger(level: string): Logger {
-  return pino({ level, redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'], base: null });
+  return pino({ level, serializers: { err: errorFacts }, redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'], base: null });
 }
 
 /** One line a request; the id goes back to the caller as X-Request-Id. */
@@ -17,13 +18,19 @@ export function requestLog(logger: Logger): HttpLogger {
       response.setHeader('X-Request-Id', id);
       return id;
     },
-    autoLogging: { ignore: (request) => request.url === '/api/health' || !(request.url ?? '').startsWith('/api/') },
+    autoLogging: { ignore: (request) => request.url === '/api/health' || request.url === '/api/ready' || !(request.url ?? '').startsWith('/api/') },
     serializers: {
-      req: (request: { id: string; method: string; url: string }) => ({ id: request.id, method: request.method, path: request.url.split('?')[0] }),
+      req: (request: { id: string; method: string; url: string }) => ({ id: request.id, method: request.method, path: loggedPath(request.url) }),
+      err: errorFacts,
       res: (response: { statusCode: number }) => ({ status: response.statusCode }),
     },
     customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'error' : 'info'),
   });
+}
+
+/** Without what was searched for, and without a tag, which a person wrote. */
+function loggedPath(url: string): string {
+  return (url.split('?')[0] ?? '').replace(/^(\/api\/tags\/)[^/]+/, '$1:tag').slice(0, 200);
 }
 
 /** Nest's own messages, in the same stream. */

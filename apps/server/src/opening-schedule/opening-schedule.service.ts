@@ -6,6 +6,7 @@ import { Between, IsNull, Repository } from 'typeorm';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { Clock } from '../clock/clock.js';
 import { Lesson } from '../lesson/lesson.entity.js';
+import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { SchoolService } from '../school/school.service.js';
 import { StationService } from '../station/station.service.js';
@@ -16,8 +17,7 @@ const dayMs = 24 * 3600 * 1000;
 
 @Injectable()
 export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApplicationShutdown {
-  private timer: NodeJS.Timeout | null = null;
-  private looking: Promise<unknown> = Promise.resolve();
+  private readonly loop: Loop;
 
   constructor(
     @InjectRepository(Lesson) private readonly lessons: Repository<Lesson>,
@@ -26,22 +26,17 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
     private readonly stations: StationService,
     private readonly school: SchoolService,
     private readonly clock: Clock,
-    @Inject(LOGGER) private readonly logger: AppLogger,
-  ) {}
+    @Inject(LOGGER) logger: AppLogger,
+  ) {
+    this.loop = new Loop(() => this.openWhatIsDue(), { name: 'open coming lessons', everyMs: lookMs, logger });
+  }
 
   onApplicationBootstrap(): void {
-    this.timer = setInterval(() => this.look(), lookMs);
-    this.timer.unref();
-    this.look();
+    this.loop.start();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
-    if (this.timer) clearInterval(this.timer);
-    await this.looking;
-  }
-
-  private look(): void {
-    this.looking = this.looking.then(() => this.openWhatIsDue()).catch((error: unknown) => this.logger.error({ err: error }, 'could not open coming lessons'));
+    await this.loop.stop();
   }
 
   /** Ids of the lessons that this server opened now. */

@@ -2,6 +2,8 @@
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Problem, ProblemReason } from '@hapset/contract';
 import type { Request, Response } from 'express';
+import { awayHtml, awayPolicy } from './away-page.js';
+import { isDatabaseAway } from '../database/outage.js';
 import { ProblemError } from './problem.js';
 
 const statusOf: Readonly<Record<ProblemReason, number>> = {
@@ -20,6 +22,7 @@ const statusOf: Readonly<Record<ProblemReason, number>> = {
   'too-large': 413,
   'storage-full': 413,
   'unusable-picture': 422,
+  unavailable: 503,
   failed: 500,
 };
 
@@ -30,6 +33,11 @@ export class ProblemFilter implements ExceptionFilter {
     const request = host.switchToHttp().getRequest<Request>();
     const problem = toProblem(error);
     if (problem.reason === 'failed') request.log.error({ err: error }, 'request failed');
+    if (problem.reason === 'unavailable' && !response.headersSent) {
+      response.setHeader('Retry-After', '5');
+      // A student has no use for a problem in JSON.
+      if (/^\/[pkc]\//.test(request.path)) return void response.status(503).set({ 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': awayPolicy, 'Cache-Control': 'no-store' }).send(awayHtml);
+    }
     if (response.headersSent) {
       response.destroy();
       return;
@@ -41,6 +49,7 @@ export class ProblemFilter implements ExceptionFilter {
 
 function toProblem(error: unknown): Problem {
   if (error instanceof ProblemError) return error.toProblem();
+  if (isDatabaseAway(error)) return { reason: 'unavailable', message: 'The database can’t be reached just now.' };
   const status = error instanceof HttpException ? error.getStatus() : statusOfForeign(error);
   if (status === 404) return { reason: 'not-found', message: 'There is nothing at this address.' };
   if (status === 413) return { reason: 'too-large', message: 'That is more than the server takes at once.' };

@@ -3,11 +3,13 @@ import { createHash } from 'node:crypto';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { In, IsNull, LessThan, Not, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { JobService } from '../job/job.service.js';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
+import { Loop } from '../loop/loop.js';
 import { Storage } from '../storage/storage.js';
 import { PrintJobs } from './print-jobs.js';
 import { Print } from './print.entity.js';
@@ -27,8 +29,9 @@ export class PrintDrawing {
     private readonly jobs: JobService,
     private readonly storage: Storage,
     private readonly clock: Clock,
+    @Inject(LOGGER) private readonly logger: AppLogger,
   ) {
-    jobs.handle(jobKind, (id, stop) => this.draw(id, stop));
+    jobs.handle(jobKind, (id, stop, last) => this.draw(id, stop, last));
   }
 
   async ask(printId: string): Promise<void> {
@@ -46,7 +49,7 @@ export class PrintDrawing {
     if (printIds.length > 0) await this.expire(await this.prints.find({ where: { id: In([...printIds]), storageKey: Not(IsNull()) } }));
   }
 
-  private async draw(id: string, stop: AbortSignal): Promise<void> {
+  private async draw(id: string, stop: AbortSignal, last: boolean): Promise<void> {
     await this.expire(await this.prints.find({ where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not(IsNull()) } }));
     const print = await this.prints.findOneBy({ id, state: 'drawing' });
     if (!print) return;
@@ -54,7 +57,7 @@ export class PrintDrawing {
     const halted = (): void => halt.abort();
     stop.addEventListener('abort', halted);
     let drawn = 0;
-    const told = setInterval(() => void this.tell(id, drawn).then((goesOn) => goesOn || halted()), tellMs);
+    const telling = new Loop(async () => ((await this.tell(id, drawn)) ? undefined : halted()), { name: 'write down how far a print is', everyMs: tellMs, logger: this.logger }).start();
     try {
       const bytes = (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) }, { long: true, stop: halt.signal, onPage: (count) => (drawn = count) })) as Uint8Array;
       const storageKey = await this.store(id, bytes);
@@ -62,10 +65,10 @@ export class PrintDrawing {
     } catch (error) {
       // Stopped by its owner, or put aside with the server: neither is a failure.
       if (halt.signal.aborted) return;
-      await this.end(print, 'failed');
+      if (last) await this.end(print, 'failed');
       throw error;
     } finally {
-      clearInterval(told);
+      await telling.stop();
       stop.removeEventListener('abort', halted);
     }
   }

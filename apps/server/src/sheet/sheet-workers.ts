@@ -49,7 +49,7 @@ class Thread {
       options.stop?.removeEventListener('abort', stop);
       worker.off('message', hear).off('exit', gone);
       this.busy = null;
-      this.idle = setTimeout(() => void this.end(), idleMs).unref();
+      this.idle = setTimeout(() => this.giveBack(), idleMs).unref();
       finish();
       this.onFree();
     };
@@ -66,6 +66,11 @@ class Thread {
     options.stop?.addEventListener('abort', stop);
     worker.on('message', hear).on('exit', gone);
     worker.postMessage({ id, task });
+  }
+
+  /** Ends the thread without waiting for it; a thread that can't be ended now ends with the server. */
+  private giveBack(): void {
+    this.end().catch(() => undefined);
   }
 
   async end(): Promise<void> {

@@ -1,7 +1,8 @@
 /** Counts openings in memory and writes them down together: a crash loses a second of counts, never a redirect. */
-import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import type { VisitorKind } from '@hapset/core';
 import { DataSource } from 'typeorm';
+import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 
 const writeEveryMs = 900;
@@ -16,39 +17,43 @@ interface Counted {
 }
 
 @Injectable()
-export class OpensCounter implements BeforeApplicationShutdown {
+export class OpensCounter implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private counted = new Map<string, Counted>();
-  private timer: NodeJS.Timeout | null = null;
+  private readonly loop: Loop;
   private writing: Promise<void> = Promise.resolve();
 
   constructor(
     private readonly dataSource: DataSource,
-    @Inject(LOGGER) private readonly logger: AppLogger,
-  ) {}
+    @Inject(LOGGER) logger: AppLogger,
+  ) {
+    this.loop = new Loop(() => this.write(), { name: 'write counts of short links', everyMs: writeEveryMs, logger });
+  }
+
+  onApplicationBootstrap(): void {
+    this.loop.start();
+  }
 
   async beforeApplicationShutdown(): Promise<void> {
-    if (this.timer) clearTimeout(this.timer);
-    await this.write();
+    await this.loop.stop();
+    // The database may be away just now; then these are lost, and the server ends all the same.
+    await this.write().catch(() => undefined);
   }
 
   /** @param at milliseconds since 1970 */
   count(slug: string, visitor: VisitorKind, at: number): void {
     this.add({ slug, hour: at - (at % hourMs), visitor, opens: 1 });
-    this.timer ??= setTimeout(() => {
-      this.timer = null;
-      void this.write();
-    }, writeEveryMs);
   }
 
   /** Writes what was counted so far. What could not be written is kept for the next time. */
   write(): Promise<void> {
-    this.writing = this.writing.then(() => this.writeNow());
+    this.writing = this.writing.catch(() => undefined).then(() => this.writeNow());
     return this.writing;
   }
 
   private async writeNow(): Promise<void> {
     const batch = [...this.counted.values()];
     this.counted = new Map();
+    let failure: unknown = null;
     for (let from = 0; from < batch.length; from += rowsAtOnce) {
       const rows = batch.slice(from, from + rowsAtOnce);
       try {
@@ -57,10 +62,11 @@ export class OpensCounter implements BeforeApplicationShutdown {
           rows.flatMap(({ slug, hour, visitor, opens }) => [slug, new Date(hour), visitor, opens]),
         );
       } catch (error) {
-        this.logger.error({ err: error }, 'could not write counts of short links');
+        failure = error;
         rows.forEach((row) => this.add(row));
       }
     }
+    if (failure instanceof Error) throw failure;
   }
 
   private add(counted: Counted): void {

@@ -6,6 +6,7 @@ import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationB
 import { isAlwaysOpen, type Opening } from '@hapset/core';
 import { DataSource } from 'typeorm';
 import { changedLately } from '../database/changed-lately.js';
+import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { addressOf } from '../material/material-address.js';
 import { SchoolService } from '../school/school.service.js';
@@ -53,24 +54,25 @@ const columns = `SELECT links.slug, links.material_id AS materialId, materials.l
 export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private entries = new Map<string, Redirect>();
   private known: (RedirectSchool & { readonly version: number; readonly publicAddress: string }) | null = null;
-  private timer: NodeJS.Timeout | null = null;
+  private readonly loop: Loop;
   private looking: Promise<void> | null = null;
+  /** What changed while the database could not be asked is longer ago than the overlap: then all are read again. */
+  private missed = true;
 
   constructor(
     private readonly dataSource: DataSource,
     private readonly schools: SchoolService,
-    @Inject(LOGGER) private readonly logger: AppLogger,
-  ) {}
+    @Inject(LOGGER) logger: AppLogger,
+  ) {
+    this.loop = new Loop(() => this.look(), { name: 'look for changed short links', everyMs: lookMs, logger });
+  }
 
   async onApplicationBootstrap(): Promise<void> {
-    await this.look();
-    this.timer = setInterval(() => void this.lookQuietly(), lookMs);
-    this.timer.unref();
+    await this.loop.start().settled();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
-    if (this.timer) clearInterval(this.timer);
-    this.timer = null;
+    await this.loop.stop();
     await this.looking?.catch(() => undefined);
   }
 
@@ -91,12 +93,14 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
   /** Takes over what changed lately. Whoever changed something waits for it, so that the next opening is right. */
   async look(): Promise<void> {
     await this.looking?.catch(() => undefined);
-    this.looking = this.takeChanges().finally(() => (this.looking = null));
+    this.looking = this.takeChanges()
+      .then(() => void (this.missed = false))
+      .catch((error: unknown) => {
+        this.missed = true;
+        throw error;
+      })
+      .finally(() => (this.looking = null));
     return this.looking;
-  }
-
-  private lookQuietly(): Promise<void> {
-    return this.look().catch((error: unknown) => this.logger.error({ err: error }, 'could not look for changed short links'));
   }
 
   private async takeChanges(): Promise<void> {
@@ -105,7 +109,7 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
     const hosts = [shortLinkHost, ...(formerShortHosts ?? [])].filter((host) => host !== null).map((host) => host.toLowerCase());
     this.known = { version, name, timeZone, publicAddress, hosts: new Set(hosts), ownHost: new URL(publicAddress).host.toLowerCase() };
     // Addresses of kept pages hang on the school's own: with another one all are read anew.
-    this.put(before === version ? await this.rows(`WHERE ${changedLately('links.changed_at')}`) : await this.rows(''));
+    this.put(before === version && !this.missed ? await this.rows(`WHERE ${changedLately('links.changed_at')}`) : await this.rows(''));
   }
 
   private async rows(where: string, values: readonly string[] = []): Promise<readonly Row[]> {

@@ -36,7 +36,7 @@ function testConfiguration(database: string, trustedHosts: readonly string[], we
 
 export async function withRoot<T>(work: (root: DataSource) => Promise<T>): Promise<T> {
   const { database } = readConfiguration();
-  const root = await new DataSource({ type: 'mariadb', host: database.host, port: database.port, username: database.user, password: database.password }).initialize();
+  const root = await new DataSource({ type: 'mariadb', ...(database.socket === null ? { host: database.host, port: database.port } : { socketPath: database.socket }), username: database.user, password: database.password }).initialize();
   try {
     return await work(root);
   } finally {

@@ -17,6 +17,7 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   'too-large': 'That is more than can be sent at once. Send it in smaller parts.',
   'storage-full': 'Your files take all the room there is. Remove some in Shelf › Files, or ask the administrator for more.',
   'unusable-picture': 'This picture can’t be read. Save it as JPEG or PNG and bring it again.',
+  unavailable: 'The server can’t answer just now. Nothing you saved is lost, and what you typed stays here. It tries again by itself.',
   failed: 'Something failed on the server. Nothing of yours is lost; try again in a moment.',
   unreachable: 'The server can’t be reached. Check the network; what you typed stays here.',
 };

@@ -1,0 +1,82 @@
+// The process that owns the data folder and its parts; started by stack.mjs, as the system account where root started it.
+// `node scripts/service.mjs TASK SETTINGS`: the stack, the database alone, or a command beside the server.
+import { rmSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { sql, startDatabase } from './database.mjs';
+import { isRunning, prepareData, startParts, takeLock } from './parts.mjs';
+import { projectFolder, serverEnvironment, Trouble } from './settings.mjs';
+
+process.umask(0o077);
+const [task, text] = process.argv.slice(2);
+const settings = JSON.parse(text);
+const stop = new Promise((resolve) => {
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, resolve);
+  // Whoever started us is gone: nothing may be left behind.
+  process.once('disconnect', resolve);
+});
+
+const tasks = {
+  async stack() {
+    let end;
+    const ended = new Promise((resolve) => (end = resolve));
+    const parts = await startParts(settings, (event) => {
+      tell({ kind: 'exited', ...event });
+      if (!event.restarted) end();
+    });
+    tell({ kind: 'ready' });
+    await Promise.race([stop, ended]);
+    await parts.stop();
+  },
+  database: () => withDatabase(() => (tell({ kind: 'ready' }), stop)),
+  /** The database, with the demo in it. */
+  data: () =>
+    withDatabase(() => {
+      prepareData(settings);
+      tell({ kind: 'ready' });
+      return stop;
+    }),
+  'reset-demo': () =>
+    withDatabase((database) => {
+      sql(database.folder, 'DROP DATABASE IF EXISTS hapset; CREATE DATABASE hapset CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;');
+      for (const file of ['demo-loaded', 'neighbours.json']) rmSync(join(settings.dataFolder, file), { force: true });
+      prepareData(settings);
+    }),
+  'create-administrator': () => withDatabase(createAdministrator),
+};
+
+let release = () => undefined;
+try {
+  if (task === 'create-administrator' && isRunning(settings.dataFolder)) await createAdministrator();
+  else {
+    release = takeLock(settings.dataFolder);
+    await tasks[task]();
+  }
+} catch (error) {
+  if (!(error instanceof Trouble)) throw error;
+  tell({ kind: 'trouble', message: error.message });
+  process.exitCode = 1;
+} finally {
+  release();
+  if (process.connected) process.disconnect();
+}
+
+function tell(message) {
+  if (process.connected) process.send(message);
+}
+
+async function withDatabase(work) {
+  const database = await startDatabase(settings);
+  try {
+    await work(database);
+  } finally {
+    await database.stop();
+  }
+}
+
+/** Asks the person at the terminal. */
+async function createAdministrator() {
+  const child = spawn(process.execPath, [join(projectFolder, 'apps/server/dist/account/create-administrator.js')], { env: serverEnvironment(settings), stdio: 'inherit' });
+  const code = await new Promise((resolve) => child.once('exit', resolve));
+  if (code !== 0) process.exitCode = 1;
+}
