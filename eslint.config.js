@@ -27,6 +27,11 @@ export default tseslint.config(
     },
   },
   {
+    // A rejection that nobody handles would be the server's; pages show theirs by their queries.
+    files: ['apps/server/src/**/*.ts', 'apps/neighbours/src/**/*.ts'],
+    rules: { '@typescript-eslint/no-floating-promises': ['error', { ignoreVoid: false }] },
+  },
+  {
     // The core asks nobody for time, chance or the network.
     files: ['packages/core/src/**/*.ts'],
     ignores: ['**/*.spec.ts'],

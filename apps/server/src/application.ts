@@ -9,11 +9,11 @@ import helmet from 'helmet';
 import type { Configuration } from './configuration/configuration.js';
 import { requestLog } from './logging/logging.js';
 import type { AppLogger } from './logging/logger.token.js';
+import { readJsonBodies } from './request-body/json-bodies.js';
 import { ProblemFilter } from './problem/problem.filter.js';
 import { Redirects } from './short-link/redirects.js';
 import { bodyValidation } from './problem/validation.js';
 
-const bodyLimit = '2mb';
 const yearMs = 365 * 24 * 3600 * 1000;
 
 export function setUp(app: INestApplication, configuration: Configuration, logger: AppLogger): void {
@@ -40,7 +40,12 @@ export function setUp(app: INestApplication, configuration: Configuration, logge
       strictTransportSecurity: false, // set by whoever terminates TLS in front
     }),
   );
-  server.useBodyParser('json', { limit: bodyLimit });
+  server.use('/api', (_request: Request, response: Response, next: NextFunction) => {
+    // Replies hold personal data; the few that hold none say so themselves.
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  server.use(readJsonBodies);
   server.useGlobalPipes(bodyValidation());
   server.useGlobalFilters(new ProblemFilter());
   server.enableShutdownHooks();

@@ -1,9 +1,12 @@
-export const roles = ['teacher', 'administrator'] as const;
+/** `office` imports, exports and erases whole rosters; teachers see the classes that the school gives them. */
+export const roles = ['teacher', 'office', 'administrator'] as const;
 export type Role = (typeof roles)[number];
 
 export interface SignIn {
   readonly email: string;
   readonly password: string;
+  /** Stay signed in on this device for 30 days; otherwise a session ends after 12 hours without use. */
+  readonly keep?: boolean;
 }
 
 /** Who is signed in. */
@@ -17,6 +20,8 @@ export interface SessionView {
 /** What the sign-in page may know before anybody signed in. */
 export interface WelcomeView {
   readonly schoolName: string;
+  /** False until the first administrator was created at the server. */
+  readonly hasAccounts: boolean;
   /** The demo's account, only on a server that was started with the demo data. */
   readonly demo: { readonly email: string; readonly password: string } | null;
 }

@@ -8,6 +8,7 @@ export const problemReasons = [
   'not-found',
   'invalid',
   'stale',
+  'superseded',
   'in-use',
   'payload-too-long',
   'sheet-needs-go-ahead',
@@ -15,6 +16,7 @@ export const problemReasons = [
   'too-large',
   'storage-full',
   'unusable-picture',
+  'busy',
   'unavailable',
   'failed',
 ] as const;

@@ -17,14 +17,15 @@ import type { ChangeSheetTemplate, CreateSheetTemplate, MakePrint, MakeSheet, Pr
 import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './rehearsal.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
 import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
-import type { CardReadingsPage, CardsMade, CardsPreview, ChangeStudent, CompareRoster, ImportRoster, LeaveClass, MakeCards, PreviewCards, ReadCard, ReadCardView, RosterComparisonView, RosterImportView, StudentGroups, StudentsPage, StudentView } from './student.js';
+import type { CardReadingsPage, CardsMade, CardsPreview, ChangeStudent, CompareRoster, ImportRoster, LeaveClass, MakeCards, PreviewCards, ReadCard, ReadCardView, RosterComparisonView, RosterImportView, RosterUndoView, EraseStudents, StudentGroups, StudentsPage, StudentView } from './student.js';
 import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './tryout.js';
 import type { PreviewSymbol, SymbolPreview } from './symbol.js';
-import type { AddressesOnPaper, ChangeSchool, SchoolView } from './school.js';
+import type { AddressesOnPaper, ChangeSchool, ChangeTeacherClasses, SchoolView, ServerNotes, TeacherClassesView } from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
 
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-export type RouteAccess = 'anyone' | 'staff' | 'administrator';
+/** `office`: office and administrators. */
+export type RouteAccess = 'anyone' | 'staff' | 'office' | 'administrator';
 
 /** Types that a route speaks; they exist for the type check only. */
 export interface Route<Body, Reply> {
@@ -51,6 +52,12 @@ export const routes = {
   school: route<SchoolView>('GET', '/api/school'),
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
   onPaper: route<AddressesOnPaper>('GET', '/api/school/on-paper', 'administrator'),
+  teacherClasses: route<TeacherClassesView>('GET', '/api/school/teacher-classes', 'office'),
+  changeTeacherClasses: route<TeacherClassesView, ChangeTeacherClasses>('PUT', '/api/school/teacher-classes', 'administrator'),
+  /** What only the administrator has to know of how this server runs. */
+  serverNotes: route<ServerNotes>('GET', '/api/school/server-notes', 'administrator'),
+  /** Takes the host off the list of those at whose root short links are answered. */
+  removeFormerHost: route<null>('DELETE', '/api/school/former-hosts/:formerHost', 'administrator'),
   devices: route<readonly DeviceView[]>('GET', '/api/devices'),
   createDevice: route<DeviceView, CreateDevice>('POST', '/api/devices', 'administrator'),
   changeDevice: route<DeviceView, ChangeDevice>('PATCH', '/api/devices/:deviceId', 'administrator'),
@@ -114,6 +121,8 @@ export const routes = {
   shortLinksCsv: route<string>('GET', '/api/short-links.csv'),
   shortLink: route<ShortLinkDetails>('GET', '/api/materials/:materialId/short-link'),
   changeShortLink: route<ShortLinkDetails, ChangeShortLink>('PATCH', '/api/materials/:materialId/short-link'),
+  /** A longer slug for new codes; the one before still leads to the same. */
+  replaceShortLink: route<ShortLinkDetails>('POST', '/api/materials/:materialId/short-link/replacement'),
   tryouts: route<readonly TryoutView[]>('GET', '/api/materials/:materialId/tryouts'),
   listenForTryout: route<TryoutListening>('POST', '/api/materials/:materialId/tryouts/listening'),
   tellTryout: route<null, TellTryout>('POST', '/api/materials/:materialId/tryouts'),
@@ -178,15 +187,19 @@ export const routes = {
   printPage: route<string>('GET', '/api/prints/:printId/pages/:pageNumber'),
   students: route<StudentsPage>('GET', '/api/students'),
   studentGroups: route<StudentGroups>('GET', '/api/student-groups'),
-  studentsFile: route<Blob>('GET', '/api/students-file'),
+  studentsFile: route<Blob>('GET', '/api/students-file', 'office'),
   changeStudent: route<StudentView, ChangeStudent>('PATCH', '/api/students/:studentId'),
-  eraseStudent: route<null>('DELETE', '/api/students/:studentId'),
+  eraseStudent: route<null>('DELETE', '/api/students/:studentId', 'office'),
+  /** All who left, or all of a class. */
+  eraseStudents: route<StudentGroups, EraseStudents>('POST', '/api/student-erasures', 'office'),
   replaceCard: route<StudentView>('DELETE', '/api/students/:studentId/card'),
-  leaveClass: route<StudentGroups, LeaveClass>('POST', '/api/class-departures'),
-  compareRoster: route<RosterComparisonView, CompareRoster>('POST', '/api/roster-comparisons'),
-  rosterImports: route<readonly RosterImportView[]>('GET', '/api/roster-imports'),
-  importRoster: route<RosterImportView, ImportRoster>('POST', '/api/roster-imports'),
-  undoRosterImport: route<null>('DELETE', '/api/roster-imports/:rosterImportId'),
+  leaveClass: route<StudentGroups, LeaveClass>('POST', '/api/class-departures', 'office'),
+  compareRoster: route<RosterComparisonView, CompareRoster>('POST', '/api/roster-comparisons', 'office'),
+  rosterImports: route<readonly RosterImportView[]>('GET', '/api/roster-imports', 'office'),
+  importRoster: route<RosterImportView, ImportRoster>('POST', '/api/roster-imports', 'office'),
+  /** What undoing would do. */
+  rosterUndo: route<RosterUndoView>('GET', '/api/roster-imports/:rosterImportId/undo', 'office'),
+  undoRosterImport: route<RosterUndoView>('DELETE', '/api/roster-imports/:rosterImportId', 'office'),
   previewCards: route<CardsPreview, PreviewCards>('POST', '/api/student-card-previews'),
   makeCards: route<CardsMade, MakeCards>('POST', '/api/student-cards'),
   readCard: route<ReadCardView, ReadCard>('POST', '/api/card-readings'),

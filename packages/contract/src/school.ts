@@ -23,3 +23,33 @@ export interface AddressesOnPaper {
 
 /** All settings at once, under the version they were read with. */
 export type ChangeSchool = SchoolView;
+
+export interface TeacherClassesView {
+  /** Null: every teacher sees all classes. */
+  readonly limited: readonly TeacherClasses[] | null;
+  readonly teachers: readonly { readonly accountId: string; readonly name: string }[];
+  readonly classes: readonly string[];
+}
+
+export interface TeacherClasses {
+  readonly accountId: string;
+  readonly classNames: readonly string[];
+}
+
+/** Teachers who are not named see no class. */
+export interface ChangeTeacherClasses {
+  readonly limited: readonly TeacherClasses[] | null;
+}
+
+export interface ServerNotes {
+  /** Hosts of short links before: their links still work, as long as their names lead here. */
+  readonly formerShortHosts: readonly string[];
+  /** All visitors seem to come from one address: a proxy in front is not declared. */
+  readonly undeclaredProxy: boolean;
+  /** Addresses under /K/ that lead nowhere, within the last 24 hours; many mean that somebody is guessing. */
+  readonly unknownShortLinks: number;
+  /** How many of them were slowed down. */
+  readonly slowedShortLinks: number;
+  /** Short links of an earlier, shorter form. */
+  readonly shortSlugs: number;
+}

@@ -5,6 +5,8 @@ export interface ShortLinkView {
   readonly slug: string;
   /** As the code carries it. */
   readonly address: string;
+  /** Of an earlier version, short enough to be guessed: replace it before the next print. */
+  readonly shortForm: boolean;
   /** In letters, in groups, as it is typed from paper. */
   readonly inLetters: string;
   readonly opening: Opening;
@@ -38,6 +40,8 @@ export interface ChangeShortLink {
 export interface ShortLinkRow {
   readonly slug: string;
   readonly address: string;
+  /** Of an earlier version, short enough to be guessed: replace it before the next print. */
+  readonly shortForm: boolean;
   readonly materialId: string;
   readonly title: string;
   /** Where it leads; null where its material was taken off the shelf. */
@@ -59,5 +63,5 @@ export interface ShortLinksPage {
   readonly total: number;
 }
 
-export const shortLinkFilters = ['all', 'in-trouble', 'on-paper', 'taken-down'] as const;
+export const shortLinkFilters = ['all', 'in-trouble', 'on-paper', 'to-replace', 'taken-down'] as const;
 export type ShortLinkFilter = (typeof shortLinkFilters)[number];

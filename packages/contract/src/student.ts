@@ -76,6 +76,29 @@ export interface RosterImportView {
   readonly undoable: boolean;
 }
 
+/** What undoing an import does, or did. Lists are cut to their first rows; the counts are whole. */
+export interface RosterUndoView {
+  /** Came with the import, have no card and were not changed since: deleted. */
+  readonly deleted: number;
+  readonly someDeleted: readonly string[];
+  /** Are what they were before the import again. */
+  readonly restored: number;
+  readonly someRestored: readonly string[];
+  /** Stay as they are, and why. */
+  readonly untouched: number;
+  readonly someUntouched: readonly { readonly name: string; readonly why: RosterUntouched }[];
+}
+
+/** Changed since the import; got a card or a reading since; nobody knows any more what came after it. */
+export const rosterUntouched = ['changed', 'card', 'unknown'] as const;
+export type RosterUntouched = (typeof rosterUntouched)[number];
+
+/** Who is erased with all traces. */
+export interface EraseStudents {
+  /** Of that class; null for all who left the school. */
+  readonly className: string | null;
+}
+
 export interface ChangeStudent {
   readonly version: number;
   readonly className?: string;
@@ -129,7 +152,7 @@ export interface MakeCards {
 
 export type CardsMade = PrintView;
 
-export const cardReadingResults = ['student', 'left', 'replaced', 'misread', 'unknown'] as const;
+export const cardReadingResults = ['student', 'left', 'replaced', 'misread', 'other-class', 'unknown'] as const;
 export type CardReadingResult = (typeof cardReadingResults)[number];
 
 export interface ReadCard {

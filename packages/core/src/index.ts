@@ -105,7 +105,7 @@ export { fileName } from './sheet/file-name.js';
 export { answerStates, isStale, opensState, readsAnswer, paperAnswer, paperChanges, studentAccounts, worse, type AnswerState, type DeviceReach, type PaperAnswer, type PaperChange, type ReadsAnswer, type StudentAccounts } from './readiness/answer.js';
 export { summarise, type FourStates, type ReadinessSummary } from './readiness/summary.js';
 
-export { groupedSlug, isSlug, lengthFor, normalSlug, slipsOf, slugAlphabet, slugLengths, slugOf } from './short-link/slug.js';
+export { groupedSlug, isShortForm, isSlug, newSlugLength, newSlugLengths, normalSlug, slipsOf, slugAlphabet, slugLengths, slugOf } from './short-link/slug.js';
 export { shortAddress, shortAddressInLetters, shortBase, slugAskedFor } from './short-link/short-address.js';
 export { alwaysOpen, isAlwaysOpen, openingProblem, openingProblems, openStateAt, type OpenHours, type Opening, type OpeningProblem, type OpenState } from './short-link/opening-hours.js';
 export { visitorKind, visitorKinds, type VisitorKind } from './short-link/visitor.js';

@@ -25,6 +25,8 @@ export class AccessCheck {
   /** Who works on it and until when that is believed. */
   @Index() @Column(optionalIdColumn) claim: string | null;
   @Column(optionalTimeColumn) leaseUntil: Date | null;
+  /** How often it was begun; three times at the most. */
+  @Column({ type: 'int', default: 0 }) attempts: number;
   @Column({ ...keywordColumn(20), nullable: true }) verdict: AccessVerdict | null;
   /** Why, the first first; none until it is done. */
   @Column({ type: 'json', nullable: true }) reasons: readonly Finding[] | null;

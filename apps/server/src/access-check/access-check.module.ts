@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { DecoderModule } from '../decoder/decoder.module.js';
 import { SchoolModule } from '../school/school.module.js';
 import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
 import { StudentBrowserModule } from '../student-browser/student-browser.module.js';
@@ -10,7 +11,7 @@ import { AccessCheckService } from './access-check.service.js';
 
 /** The work itself. Its controller is declared in the application's module, since it needs nouns that need this one. */
 @Module({
-  imports: [TypeOrmModule.forFeature([AccessCheck]), SchoolModule, StudentBrowserModule, ServiceDescriptionModule],
+  imports: [TypeOrmModule.forFeature([AccessCheck]), SchoolModule, StudentBrowserModule, ServiceDescriptionModule, DecoderModule],
   providers: [
     AccessCheckService,
     AccessCheckRunner,

@@ -9,6 +9,7 @@ import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { retryingDeadlocks } from '../database/deadlock.js';
+import { isDatabaseAway } from '../database/outage.js';
 import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { AccessCheck } from './access-check.entity.js';
@@ -16,6 +17,9 @@ import { AccessCheckWork, type CheckSurroundings } from './access-check.work.js'
 
 export const runnerLimits = { atOnce: 40, atOneHost: 6 } as const;
 const leaseMs = 40_000;
+const mostAttempts = 3;
+/** A failed check is taken up again when its lease has run out. */
+const againAfterMs = 5_000;
 /** How often to look for work that another server left behind. */
 const lookAroundMs = 5_000;
 /** Checks that are looked at for one claim: enough that a crowd at one host does not hide the others. */
@@ -66,7 +70,8 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     for (const check of claimed) {
       const stop = new AbortController();
       const finished = this.run(check, surroundings, stop.signal)
-        .catch((error: unknown) => this.logger.error({ err: error, check: check.id }, 'an access check failed'))
+        .catch((error: unknown) => this.failed(check, error))
+        .catch((error: unknown) => this.logger.error({ err: error, check: check.id }, 'could not write down a failed access check'))
         .finally(() => {
           this.running.delete(check.id);
           this.wake();
@@ -78,11 +83,13 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
   /** As many as the limits leave room for, in one update; what another server took meanwhile is not among them. */
   private async claim(): Promise<readonly AccessCheck[]> {
     const now = this.clock.now();
+    // Whoever began them the third time is gone without a word.
+    await this.checks.query(`UPDATE access_checks SET state = 'done', finished_at = ?, lease_until = NULL, verdict = 'unknown', reasons = ? WHERE state = 'opening' AND lease_until < ? AND attempts >= ${mostAttempts}`, [now, JSON.stringify([{ reason: 'check-failed', detail: '' }]), now]);
     const ids = await this.idsThatFit(now);
     if (ids.length === 0) return [];
     const claim = newId();
     await retryingDeadlocks(() => this.checks.query(
-      `UPDATE access_checks SET state = 'opening', claim = ?, lease_until = ?
+      `UPDATE access_checks SET state = 'opening', claim = ?, lease_until = ?, attempts = attempts + 1
        WHERE id IN (${ids.map(() => '?').join(',')}) AND (state = 'waiting' OR (state = 'opening' AND lease_until < ?))`,
       [claim, new Date(now.getTime() + leaseMs), ...ids, now],
     ));
@@ -106,6 +113,15 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     return fitting;
   }
 
+  /** Tried again twice, after a while; then it is a visible failure. An outage of the database is no try. */
+  private async failed(check: AccessCheck, error: unknown): Promise<void> {
+    this.logger.error({ err: error, check: check.id, attempt: check.attempts }, 'an access check failed');
+    const own = { id: check.id, claim: check.claim ?? '', state: 'opening' as const };
+    const again = check.attempts < mostAttempts || isDatabaseAway(error);
+    if (!again) return void (await this.checks.update(own, { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict: 'unknown', reasons: [{ reason: 'check-failed', detail: '' }] }));
+    await this.checks.update(own, { leaseUntil: new Date(this.clock.now().getTime() + againAfterMs), ...(isDatabaseAway(error) && { attempts: check.attempts - 1 }) });
+  }
+
   private async run(check: AccessCheck, surroundings: CheckSurroundings, stop: AbortSignal): Promise<void> {
     const renew = (): Promise<unknown> => this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) });
     const renewal = new Loop(renew, { name: 'renew the lease of an access check', everyMs: leaseMs / 3, logger: this.logger }).start();
@@ -115,6 +131,6 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
       await renewal.stop();
     }
     // Ended with the server: somebody else may take it up at once. A check that was stopped on purpose stays so.
-    if (stop.aborted) await this.checks.update({ id: check.id, state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null });
+    if (stop.aborted) await this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null, attempts: check.attempts - 1 });
   }
 }

@@ -5,6 +5,7 @@ import { isFolder, judgeAccess, letsIn, samePage, trimLink, type Evidence, type 
 import { In, Repository, type FindOptionsWhere } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { retryingDeadlocks } from '../database/deadlock.js';
+import { Decoder } from '../decoder/decoder.js';
 import { Material } from '../material/material.entity.js';
 import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
@@ -25,6 +26,7 @@ export class AccessCheckWork {
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly browser: StudentBrowser,
+    private readonly decoder: Decoder,
     private readonly services: ServiceDescriptionService,
     private readonly school: SchoolService,
     private readonly clock: Clock,
@@ -44,7 +46,7 @@ export class AccessCheckWork {
     const evidence = holder ? await lookInside(holder, opened, { browser: this.browser, catalogue, publicAddress, stop }) : opened.evidence;
     const judgement = holder ? judgeAccess(evidence, catalogue) : outside;
     const trimmed = letsIn(judgement.verdict) ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
-    const picture = letsIn(judgement.verdict) ? await smallPicture(this.browser, evidence, publicAddress, stop) : null;
+    const picture = letsIn(judgement.verdict) ? await smallPicture({ browser: this.browser, decoder: this.decoder }, evidence, publicAddress, stop) : null;
     if (!stop.aborted) await this.finish(check, evidence, judgement, { trimmed, picture, pictureBytes: picture?.length ?? null });
   }
 

@@ -5,12 +5,15 @@ import { Account } from './account.entity.js';
 import { SessionController } from './session.controller.js';
 import { Session } from './session.entity.js';
 import { SessionService } from './session.service.js';
-import { SignInAttempt } from './sign-in-attempt.entity.js';
+import { PasswordHasher } from './password-hasher.js';
+import { SignInFailures } from './sign-in-failures.entity.js';
+import { SignInGate } from './sign-in-gate.js';
+import { VisitorModule } from '../visitor/visitor.module.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Account, Session, SignInAttempt]), SchoolModule],
+  imports: [TypeOrmModule.forFeature([Account, Session, SignInFailures]), SchoolModule, VisitorModule],
   controllers: [SessionController],
-  providers: [SessionService],
+  providers: [SessionService, SignInGate, PasswordHasher],
   exports: [SessionService],
 })
 export class AccountModule {}

@@ -7,9 +7,10 @@ import { demoAccount } from '../demo/demo-account.js';
 import { Anyone } from '../ownership/access.decorators.js';
 import { Who } from '../ownership/who.decorator.js';
 import { sessionCookie, tokenOf } from '../ownership/session-cookie.js';
+import { VisitorAddress } from '../visitor/visitor-address.js';
 import { SchoolService } from '../school/school.service.js';
 import type { Account } from './account.entity.js';
-import { sessionDays, SessionService } from './session.service.js';
+import { keptMs, SessionService } from './session.service.js';
 import { SignInDto } from './sign-in.dto.js';
 
 @Controller()
@@ -17,6 +18,7 @@ export class SessionController {
   constructor(
     private readonly sessions: SessionService,
     private readonly school: SchoolService,
+    private readonly addresses: VisitorAddress,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
   ) {}
 
@@ -24,14 +26,14 @@ export class SessionController {
   @Get('api/welcome')
   async welcome(): Promise<WelcomeView> {
     const school = await this.school.get();
-    return { schoolName: school.name, demo: this.configuration.demo ? demoAccount : null };
+    return { schoolName: school.name, hasAccounts: await this.sessions.hasAccounts(), demo: this.configuration.demo ? demoAccount : null };
   }
 
   @Anyone()
   @Post('api/session')
   async signIn(@Body() body: SignInDto, @Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<SessionView> {
-    const { account, token } = await this.sessions.signIn(body.email, body.password, request.ip ?? '');
-    response.setHeader('Set-Cookie', cookie(token, sessionDays * 24 * 3600, request.secure));
+    const { account, token } = await this.sessions.signIn({ email: body.email, password: body.password, keep: body.keep ?? false, address: this.addresses.of(request), sharedAddress: this.addresses.isShared(request) });
+    response.setHeader('Set-Cookie', cookie(token, body.keep === true ? keptMs / 1000 : null, request.secure));
     return toSessionView(account);
   }
 
@@ -48,8 +50,9 @@ export class SessionController {
   }
 }
 
-function cookie(value: string, maxAge: number, secure: boolean): string {
-  return stringifySetCookie({ name: sessionCookie, value, path: '/', httpOnly: true, sameSite: 'lax', secure, maxAge });
+/** @param maxAge seconds; null for as long as the browser is open */
+function cookie(value: string, maxAge: number | null, secure: boolean): string {
+  return stringifySetCookie({ name: sessionCookie, value, path: '/', httpOnly: true, sameSite: 'lax', secure, ...(maxAge !== null && { maxAge }) });
 }
 
 function toSessionView(account: Account): SessionView {

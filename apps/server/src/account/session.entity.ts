@@ -8,5 +8,9 @@ export class Session {
   @PrimaryColumn(keywordColumn(64)) tokenHash: string;
   @Index() @Column(idColumn) accountId: string;
   @ManyToOne(() => Account, { onDelete: 'CASCADE' }) account: Relation<Account>;
+  /** "Keep me signed in on this device": ends after 30 days. Others end after 12 hours without use. */
+  @Column({ type: 'boolean', default: false }) kept: boolean;
+  /** Where it was begun, hashed under the account's id; null for those of earlier versions. */
+  @Column({ ...keywordColumn(64), nullable: true }) addressHash: string | null;
   @Index() @Column(timeColumn) expiresAt: Date;
 }

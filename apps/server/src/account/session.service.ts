@@ -1,74 +1,116 @@
 /** Signing in and out. A session is an opaque random token in a cookie, stored hashed. */
 import { createHash, randomBytes } from 'node:crypto';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { LessThan, MoreThan, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
-import { newId } from '../database/columns.js';
+import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
+import { demoAccount } from '../demo/demo-account.js';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
+import { Loop } from '../loop/loop.js';
 import { ProblemError } from '../problem/problem.js';
 import { Account } from './account.entity.js';
-import { hashPassword, passwordMatches } from './password.js';
+import { PasswordHasher } from './password-hasher.js';
 import { Session } from './session.entity.js';
-import { SignInAttempt } from './sign-in-attempt.entity.js';
+import { SignInGate } from './sign-in-gate.js';
 
-export const sessionDays = 30;
-const attemptWindowMs = 15 * 60 * 1000;
-/** Failures allowed within the window: for one account, and from one address (a staff room shares one). */
-const attemptsPerEmail = 8;
-const attemptsPerAddress = 60;
+const hourMs = 3600 * 1000;
+/** A session on a device that others use too. */
+export const idleMs = 12 * hourMs;
+/** With "Keep me signed in on this device". */
+export const keptMs = 30 * 24 * hourMs;
+/** How exactly the last use is remembered; a write for each request would be too much. */
+const seenEveryMs = 5 * 60 * 1000;
+
+export interface SignInRequest {
+  readonly email: string;
+  readonly password: string;
+  readonly keep: boolean;
+  readonly address: string;
+  readonly sharedAddress: boolean;
+}
 
 @Injectable()
-export class SessionService {
-  /** Compared against when there is no such account, so that the answer takes equally long. */
-  private readonly nobody = hashPassword(randomBytes(16).toString('hex'));
+export class SessionService implements OnApplicationBootstrap, BeforeApplicationShutdown {
+  private readonly tidying: Loop;
 
   constructor(
     @InjectRepository(Account) private readonly accounts: Repository<Account>,
     @InjectRepository(Session) private readonly sessions: Repository<Session>,
-    @InjectRepository(SignInAttempt) private readonly attempts: Repository<SignInAttempt>,
+    private readonly gate: SignInGate,
+    private readonly hasher: PasswordHasher,
     private readonly clock: Clock,
-  ) {}
+    @Inject(CONFIGURATION) private readonly configuration: Configuration,
+    @Inject(LOGGER) logger: AppLogger,
+  ) {
+    this.tidying = new Loop(() => this.deleteEnded(), { name: 'delete ended sessions', everyMs: 24 * hourMs, logger });
+  }
 
-  /** @throws ProblemError wrong-credentials, too-many-attempts */
-  async signIn(emailGiven: string, password: string, address: string): Promise<{ account: Account; token: string }> {
-    const email = emailGiven.trim().toLowerCase();
-    await this.refuseGuessing(email, address);
+  onApplicationBootstrap(): void {
+    this.tidying.start();
+  }
+
+  async beforeApplicationShutdown(): Promise<void> {
+    await this.tidying.stop();
+  }
+
+  /** @throws ProblemError wrong-credentials, too-many-attempts, busy */
+  async signIn({ password, keep, sharedAddress, ...request }: SignInRequest): Promise<{ account: Account; token: string }> {
+    const email = request.email.trim().toLowerCase();
     const account = await this.accounts.findOneBy({ email });
-    const matches = await passwordMatches(password, account?.passwordHash ?? (await this.nobody));
-    if (!account || !matches) {
-      await this.attempts.insert({ id: newId(), email, address, at: this.clock.now() });
-      throw new ProblemError('wrong-credentials', 'No account has this e-mail address and password.');
-    }
-    await this.attempts.delete({ email });
+    const addressHash = account && hashAddress(account.id, request.address);
+    const knownAddress = account !== null && (await this.sessions.existsBy({ accountId: account.id, addressHash: addressHash ?? '', expiresAt: MoreThan(this.clock.now()) }));
+    const asked = { email, address: request.address, sharedAddress, knownAddress };
+    await this.gate.enter(asked);
+    // The demo's password is known to everybody: outside a demo it opens nothing.
+    const mayMatch = this.configuration.demo || password !== demoAccount.password;
+    const { matches, renewed } = await this.hasher.check(password, mayMatch ? (account?.passwordHash ?? null) : null);
+    if (!account || !matches) throw new ProblemError('wrong-credentials', 'No account has this e-mail address and password.');
+    await this.gate.passed(asked);
+    if (renewed !== null) await this.accounts.update({ id: account.id, passwordHash: account.passwordHash }, { passwordHash: renewed });
     const token = randomBytes(32).toString('base64url');
-    const expiresAt = new Date(this.clock.now().getTime() + sessionDays * 24 * 3600 * 1000);
-    await this.sessions.insert({ tokenHash: hashToken(token), accountId: account.id, expiresAt });
+    await this.sessions.insert({ tokenHash: hashToken(token), accountId: account.id, kept: keep, addressHash, expiresAt: this.endOf(keep) });
     return { account, token };
   }
 
-  /** Null for an unknown or ended session. */
+  /** Null for an unknown or ended session. Using it moves its end. */
   async accountOf(token: string): Promise<Account | null> {
-    const session = await this.sessions.findOne({ where: { tokenHash: hashToken(token), expiresAt: MoreThan(this.clock.now()) }, relations: { account: true } });
-    return session?.account ?? null;
+    const tokenHash = hashToken(token);
+    const session = await this.sessions.findOne({ where: { tokenHash, expiresAt: MoreThan(this.clock.now()) }, relations: { account: true } });
+    if (!session) return null;
+    const expiresAt = this.endOf(session.kept);
+    if (!session.kept && expiresAt.getTime() - session.expiresAt.getTime() > seenEveryMs) await this.sessions.update({ tokenHash }, { expiresAt });
+    return session.account;
+  }
+
+  /** Whether it goes on: for connections that stay open longer than a request. */
+  async isAlive(token: string): Promise<boolean> {
+    return this.sessions.existsBy({ tokenHash: hashToken(token), expiresAt: MoreThan(this.clock.now()) });
+  }
+
+  async hasAccounts(): Promise<boolean> {
+    return this.accounts.existsBy({});
   }
 
   async signOut(token: string): Promise<void> {
     await this.sessions.delete({ tokenHash: hashToken(token) });
-    await this.sessions.delete({ expiresAt: LessThan(this.clock.now()) });
   }
 
-  private async refuseGuessing(email: string, address: string): Promise<void> {
-    const since = new Date(this.clock.now().getTime() - attemptWindowMs);
-    await this.attempts.delete({ at: LessThan(since) });
-    const [forEmail, fromAddress] = await Promise.all([
-      this.attempts.countBy({ email, at: MoreThan(since) }),
-      this.attempts.countBy({ address, at: MoreThan(since) }),
-    ]);
-    if (forEmail < attemptsPerEmail && fromAddress < attemptsPerAddress) return;
-    throw new ProblemError('too-many-attempts', 'Too many sign-ins failed. Wait a quarter of an hour.', { retryAfterS: attemptWindowMs / 1000 });
+  async deleteEnded(): Promise<void> {
+    await this.sessions.delete({ expiresAt: LessThan(this.clock.now()) });
+    await this.gate.tidy();
+  }
+
+  private endOf(kept: boolean): Date {
+    return new Date(this.clock.now().getTime() + (kept ? keptMs : idleMs));
   }
 }
 
 function hashToken(token: string): string {
   return createHash('sha256').update(token).digest('hex');
+}
+
+/** Under the account's id, so that two accounts at one address can't be told from the table. */
+function hashAddress(accountId: string, address: string): string {
+  return createHash('sha256').update(`${accountId} ${address}`).digest('hex');
 }

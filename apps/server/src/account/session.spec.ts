@@ -1,8 +1,14 @@
+import { scryptSync } from 'node:crypto';
 import request from 'supertest';
+import { demoAccount } from '../demo/demo-account.js';
+import { ProblemError } from '../problem/problem.js';
 import { TestServer, testPassword } from '../test/test-server.js';
-import { hashPassword, passwordMatches } from './password.js';
+import { hashPassword, isOutdated, passwordMatchesNow } from './password.js';
+import { Account } from './account.entity.js';
+import { PasswordHasher, waitingAtMost } from './password-hasher.js';
 import { Session } from './session.entity.js';
-import { sessionDays } from './session.service.js';
+import { idleMs, keptMs, SessionService } from './session.service.js';
+import { SignInFailures } from './sign-in-failures.entity.js';
 
 describe('signing in', () => {
   let server: TestServer;
@@ -35,14 +41,71 @@ describe('signing in', () => {
     expect(wrong.body).toMatchObject({ reason: 'wrong-credentials' });
   });
 
-  it('stops guessing after eight failures, tells how long, and forgets after a quarter of an hour', async () => {
-    for (let attempt = 0; attempt < 8; attempt += 1) await signIn('guessed@test.example', 'wrong').expect(401);
+  it('makes who fails wait, longer each time, and for that account from that address alone', async () => {
+    for (let attempt = 0; attempt < 5; attempt += 1) await signIn('guessed@test.example', 'wrong').expect(401);
     const refused = await signIn('guessed@test.example', 'wrong').expect(429);
     expect(refused.body).toMatchObject({ reason: 'too-many-attempts' });
-    expect(refused.headers['retry-after']).toBe('900');
-    await signIn('tobiah@test.example', testPassword).expect(201);
-    server.clock.advance(15 * 60 * 1000 + 1);
+    expect(refused.headers['retry-after']).toBe('1');
+    server.clock.advance(1001);
     await signIn('guessed@test.example', 'wrong').expect(401);
+    expect((await signIn('guessed@test.example', 'wrong').expect(429)).headers['retry-after']).toBe('2');
+    await signIn('tobiah@test.example', testPassword).expect(201);
+    server.clock.advance(30 * 60 * 1000);
+    for (let attempt = 0; attempt < 5; attempt += 1) await signIn('guessed@test.example', 'wrong').expect(401);
+  });
+
+  it('locks nobody out: a stranger who fails on purpose does not stop the teacher elsewhere', async () => {
+    const behind = await TestServer.start({ database: server.database, proxies: ['127.0.0.1'] });
+    const from = (address: string, password: string) => request(behind.app.getHttpServer()).post('/api/session').set('X-Forwarded-For', address).send({ email: 'tobiah@test.example', password });
+    for (let attempt = 0; attempt < 5; attempt += 1) await from('203.0.113.9', 'wrong').expect(401);
+    for (let attempt = 0; attempt < 8; attempt += 1) await from('203.0.113.9', 'wrong').expect(429);
+    await from('203.0.113.7', testPassword).expect(201);
+    await behind.stop();
+  });
+
+  it('counts tries before it looks at passwords, however many come at once', async () => {
+    const answers = await Promise.all(Array.from({ length: 60 }, () => signIn('crowd@test.example', 'wrong')));
+    const counted = answers.map(({ status }) => status);
+    expect(counted.filter((status) => status === 401)).toHaveLength(5);
+    expect(counted.filter((status) => status === 429)).toHaveLength(55);
+  });
+
+  it('keeps neither e-mail nor network address of who failed, and forgets', async () => {
+    const rows = await server.dataSource.getRepository(SignInFailures).find();
+    expect(rows.length).toBeGreaterThan(0);
+    for (const { key } of rows) expect(key).toMatch(/^[0-9a-f]{64}$/);
+    server.clock.advance(31 * 60 * 1000);
+    await server.app.get(SessionService).deleteEnded();
+    expect(await server.dataSource.getRepository(SignInFailures).count()).toBe(0);
+  });
+
+  it('says that it is busy instead of letting everybody wait', async () => {
+    const hasher = server.app.get(PasswordHasher);
+    const checks = Array.from({ length: waitingAtMost + 3 }, () => hasher.check('wrong', null).catch((error: unknown) => error));
+    const answers = await Promise.all(checks);
+    expect(answers.filter((answer) => answer instanceof ProblemError && answer.reason === 'busy')).toHaveLength(3);
+  });
+
+  it('renews a hash of earlier parameters at the next sign-in', async () => {
+    const accounts = server.dataSource.getRepository(Account);
+    const salt = Buffer.from('sixteen bytes 16');
+    const old = `scrypt$${salt.toString('base64url')}$${scryptSync('low tide at nine', salt, 32, { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 1024 * 1024 }).toString('base64url')}`;
+    await accounts.update({ email: 'tobiah@test.example' }, { passwordHash: old });
+    await signIn('tobiah@test.example', 'low tide at noon').expect(401);
+    await signIn('tobiah@test.example', 'low tide at nine').expect(201);
+    const { passwordHash } = await accounts.findOneByOrFail({ email: 'tobiah@test.example' });
+    expect(isOutdated(passwordHash)).toBe(false);
+    await signIn('tobiah@test.example', 'low tide at nine').expect(201);
+    await accounts.update({ email: 'tobiah@test.example' }, { passwordHash: await hashPassword(testPassword) });
+  });
+
+  it('opens nothing with the demo’s password where there is no demo', async () => {
+    await server.dataSource.getRepository(Account).update({ email: 'tobiah@test.example' }, { passwordHash: await hashPassword(demoAccount.password) });
+    await signIn('tobiah@test.example', demoAccount.password).expect(201);
+    const school = await TestServer.start({ database: server.database, demo: false });
+    await request(school.app.getHttpServer()).post('/api/session').send({ email: 'tobiah@test.example', password: demoAccount.password }).expect(401);
+    await school.stop();
+    await server.dataSource.getRepository(Account).update({ email: 'tobiah@test.example' }, { passwordHash: await hashPassword(testPassword) });
   });
 
   it('ends with signing out', async () => {
@@ -52,11 +115,24 @@ describe('signing in', () => {
     await request(server.app.getHttpServer()).get('/api/session').set('Cookie', cookie).expect(401);
   });
 
-  it('ends by itself after its days', async () => {
-    const cookie = (await signIn('maren@test.example', testPassword)).headers['set-cookie']?.[0] ?? '';
-    server.clock.advance(sessionDays * 24 * 3600 * 1000 + 1);
-    const ended = await request(server.app.getHttpServer()).get('/api/session').set('Cookie', cookie).expect(401);
-    expect(ended.body).toMatchObject({ reason: 'not-signed-in' });
+  it('ends after twelve hours without use, and after thirty days where it was to be kept', async () => {
+    const cookieOf = async (keep: boolean): Promise<string> => (await request(server.app.getHttpServer()).post('/api/session').send({ email: 'maren@test.example', password: testPassword, keep })).headers['set-cookie']?.[0] ?? '';
+    const [passing, kept] = [await cookieOf(false), await cookieOf(true)];
+    expect(passing).not.toMatch(/Max-Age/i);
+    expect(kept).toMatch(new RegExp(`Max-Age=${keptMs / 1000}`, 'i'));
+    const ask = (cookie: string) => request(server.app.getHttpServer()).get('/api/session').set('Cookie', cookie);
+    for (let use = 0; use < 3; use += 1) {
+      server.clock.advance(idleMs - 60_000);
+      await ask(passing).expect(200);
+    }
+    server.clock.advance(idleMs + 1);
+    expect((await ask(passing).expect(401)).body).toMatchObject({ reason: 'not-signed-in' });
+    await ask(kept).expect(200);
+    server.clock.advance(keptMs);
+    await ask(kept).expect(401);
+    const before = await server.dataSource.getRepository(Session).count();
+    await server.app.get(SessionService).deleteEnded();
+    expect(await server.dataSource.getRepository(Session).count()).toBeLessThan(before);
   });
 
   it('refuses writes that another site’s page sends', async () => {
@@ -70,11 +146,13 @@ describe('signing in', () => {
 });
 
 describe('passwords', () => {
-  it('match their hash only, in any normal form', async () => {
+  it('match their hash only, in any normal form, and the hash names its parameters', async () => {
     const hash = await hashPassword('Br\u00fccke');
+    expect(hash).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
     expect(hash).not.toContain('Br');
-    expect(await passwordMatches('Bru\u0308cke', hash)).toBe(true);
-    expect(await passwordMatches('Brucke', hash)).toBe(false);
+    expect(passwordMatchesNow('Bru\u0308cke', hash)).toBe(true);
+    expect(passwordMatchesNow('Brucke', hash)).toBe(false);
+    expect(passwordMatchesNow('Br\u00fccke', 'no hash at all')).toBe(false);
     expect(await hashPassword('Br\u00fccke')).not.toBe(hash);
   });
 });

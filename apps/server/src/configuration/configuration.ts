@@ -1,4 +1,5 @@
 /** Everything that comes from the environment, read once and checked at start. README lists the variables. */
+import { isPublicAddress } from '../school/addresses.js';
 import { isNetwork } from '../visitor/networks.js';
 import { findOffice } from '../office/find-office.js';
 import { existsSync, readFileSync } from 'node:fs';
@@ -41,7 +42,7 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
   return {
     host,
     port,
-    publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${host}:${port}`,
+    publicAddress: publicAddressOf(environment.HAPSET_PUBLIC_ADDRESS, `http://${host}:${port}`),
     database: {
       socket: environment.HAPSET_DB_SOCKET || null,
       host: environment.HAPSET_DB_HOST ?? '127.0.0.1',
@@ -62,6 +63,12 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     version: packageVersion(),
     logLevel: environment.HAPSET_LOG_LEVEL ?? 'info',
   };
+}
+
+function publicAddressOf(value: string | undefined, otherwise: string): string {
+  if (value === undefined || value === '') return otherwise;
+  if (!isPublicAddress(value)) throw new Error(`HAPSET_PUBLIC_ADDRESS must be like https://hapset.school.example, got "${value}".`);
+  return value;
 }
 
 function isLoopback(host: string): boolean {

@@ -2,7 +2,7 @@
 import type { DataSourceOptions } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { Session } from '../account/session.entity.js';
-import { SignInAttempt } from '../account/sign-in-attempt.entity.js';
+import { SignInFailures } from '../account/sign-in-failures.entity.js';
 import { AccessCheck } from '../access-check/access-check.entity.js';
 import type { Configuration } from '../configuration/configuration.js';
 import { Device } from '../device/device.entity.js';
@@ -28,6 +28,7 @@ import { CardReading } from '../student-card/card-reading.entity.js';
 import { PrintedCard } from '../student-card/printed-card.entity.js';
 import { StudentCard } from '../student-card/student-card.entity.js';
 import { ShortLinkCount } from '../short-link/short-link-count.entity.js';
+import { ShortLinkMiss } from '../short-link/short-link-miss.entity.js';
 import { ShortLinkTurn } from '../short-link/short-link-turn.entity.js';
 import { ShortLink } from '../short-link/short-link.entity.js';
 import { Tryout } from '../tryout/tryout.entity.js';
@@ -47,10 +48,11 @@ import { Visitors1796000000000 } from './migrations/1796000000000-visitors.js';
 import { Rehearsals1797000000000 } from './migrations/1797000000000-rehearsals.js';
 import { Sheets1798000000000 } from './migrations/1798000000000-sheets.js';
 import { Students1799000000000 } from './migrations/1799000000000-students.js';
+import { Hardening1800000000000 } from './migrations/1800000000000-hardening.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInAttempt, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, AskedRehearsal, Print, Sheet, SheetTemplate, Student, RosterImport, StudentCard, PrintedCard, CardReading, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, Tryout, Look, LookPicture];
-export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000, ShortLinks1794000000000, Looks1795000000000, Visitors1796000000000, Rehearsals1797000000000, Sheets1798000000000, Students1799000000000];
+export const entities = [Account, Session, SignInFailures, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, AskedRehearsal, Print, Sheet, SheetTemplate, Student, RosterImport, StudentCard, PrintedCard, CardReading, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, ShortLinkMiss, Tryout, Look, LookPicture];
+export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000, ShortLinks1794000000000, Looks1795000000000, Visitors1796000000000, Rehearsals1797000000000, Sheets1798000000000, Students1799000000000, Hardening1800000000000];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

@@ -5,9 +5,9 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import type { EntityManager } from 'typeorm';
 import { newId } from '../database/columns.js';
+import { Decoder } from '../decoder/decoder.js';
 import { newToken } from '../file/file.service.js';
 import { KeptFile } from '../file/kept-file.entity.js';
-import { prepareContent } from '../file/prepare-content.js';
 import { StoredContent } from '../file/stored-content.entity.js';
 import type { Storage } from '../storage/storage.js';
 import { rockPools } from './media/rock-pools.js';
@@ -20,6 +20,8 @@ const media: Readonly<Record<string, () => Buffer | Promise<Buffer>>> = {
 };
 
 export class DemoFiles {
+  private readonly decoder = new Decoder();
+
   constructor(
     private readonly manager: EntityManager,
     private readonly storage: Storage,
@@ -33,7 +35,7 @@ export class DemoFiles {
     const folder = await mkdtemp(join(tmpdir(), 'hapset-demo-'));
     try {
       await writeFile(join(folder, 'made'), await make());
-      const { hash, file, variants, ...facts } = await prepareContent(join(folder, 'made'));
+      const { hash, file, variants, ...facts } = await this.decoder.decode({ kind: 'prepare', file: join(folder, 'made') });
       await this.storage.take(hash, file);
       for (const variant of variants) await this.storage.take(`${hash}.${variant.name}`, variant.file);
       const kept = variants.map(({ name: variantName, contentType, sizeBytes }) => ({ name: variantName, key: `${hash}.${variantName}`, contentType, sizeBytes }));

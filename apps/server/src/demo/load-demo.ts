@@ -1,5 +1,5 @@
 /** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
-import { alwaysOpen, filesOf, guessRosterColumns, readRoster, slugLengths, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
+import { alwaysOpen, filesOf, guessRosterColumns, newSlugLengths, readRoster, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { hashPassword } from '../account/password.js';
@@ -134,10 +134,10 @@ class DemoLoading {
       const kept = item.kept && (await this.keep(item.kept, this.ownerId(owner)));
       const pasted = link ?? words ?? title ?? '';
       const row = newMaterial({ ...(kept && { kept }), ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, this.setting.services, `items.${index}`);
-      rows.push(item.shortLink ? { ...row, carry: 'short-link', slug: randomSlug(slugLengths.least) } : row);
+      rows.push(item.shortLink ? { ...row, carry: 'short-link', slug: randomSlug(newSlugLengths.least) } : row);
     }
     await this.manager.insert(Material, rows);
-    for (const { id, slug } of rows) if (slug !== null) await this.manager.insert(ShortLink, { slug, materialId: id, opening: alwaysOpen, createdAt: now });
+    for (const { id, slug } of rows) if (slug !== null) await this.manager.insert(ShortLink, { slug, materialId: id, currentFor: id, opening: alwaysOpen, createdAt: now });
     for (const row of rows) if (row.kept) await setFileUses(this.manager, row.id, filesOf(row.kept));
     const opened = rows.flatMap((row) => {
       const link = addressOf(row, this.setting.publicAddress);

@@ -4,6 +4,9 @@ import { StorageModule } from '../storage/storage.module.js';
 import { UploadController } from '../upload/upload.controller.js';
 import { UploadModule } from '../upload/upload.module.js';
 import { JobModule } from '../job/job.module.js';
+import { AccountModule } from '../account/account.module.js';
+import { SchoolModule } from '../school/school.module.js';
+import { DecoderModule } from '../decoder/decoder.module.js';
 import { OfficeModule } from '../office/office.module.js';
 import { FileController } from './file.controller.js';
 import { FileService } from './file.service.js';
@@ -15,7 +18,7 @@ import { TidyFilesService } from './tidy-files.service.js';
 
 /** The controller of uploads stands here, since it asks how much a teacher keeps already. */
 @Module({
-  imports: [TypeOrmModule.forFeature([KeptFile, StoredContent, FileUse]), StorageModule, UploadModule, JobModule, OfficeModule],
+  imports: [TypeOrmModule.forFeature([KeptFile, StoredContent, FileUse]), StorageModule, UploadModule, JobModule, OfficeModule, DecoderModule, AccountModule, SchoolModule],
   controllers: [FileController, KeptBytesController, UploadController],
   providers: [FileService, TidyFilesService],
   exports: [FileService],

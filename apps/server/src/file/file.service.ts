@@ -6,13 +6,13 @@ import { limits } from '@hapset/contract';
 import { In, IsNull, LessThan, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import { Decoder } from '../decoder/decoder.js';
 import { OfficeService } from '../office/office.service.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { Storage } from '../storage/storage.js';
 import { UploadService } from '../upload/upload.service.js';
 import { FileUse } from './file-use.entity.js';
 import { KeptFile } from './kept-file.entity.js';
-import { prepareContent } from './prepare-content.js';
 import { StoredContent } from './stored-content.entity.js';
 
 export interface UsedIn {
@@ -29,6 +29,7 @@ export class FileService {
     private readonly uploads: UploadService,
     private readonly storage: Storage,
     private readonly office: OfficeService,
+    private readonly decoder: Decoder,
     private readonly clock: Clock,
   ) {}
 
@@ -58,20 +59,32 @@ export class FileService {
     return found;
   }
 
-  /** Makes a finished upload a file. @throws ProblemError not-found, invalid, unusable-picture */
+  /** Whether a material that students can open now shows it. @param today in the school's zone, `YYYY-MM-DD` */
+  async isShown(id: string, today: string): Promise<boolean> {
+    const rows: unknown = await this.files.query(
+      'SELECT 1 FROM file_uses JOIN materials ON materials.id = file_uses.material_id WHERE file_uses.file_id = ? AND materials.removed_at IS NULL AND (materials.shown_until IS NULL OR materials.shown_until >= ?) LIMIT 1',
+      [id, today],
+    );
+    return Array.isArray(rows) && rows.length > 0;
+  }
+
+  /** Makes a finished upload a file; the same upload once. @throws ProblemError not-found, invalid, unusable-picture, busy */
   async bring(uploadId: string, name: string, ownerId: string): Promise<KeptFile> {
-    const content = await this.keep(uploadId, ownerId);
+    const local = await this.uploads.takeFinished(uploadId, ownerId);
+    return this.uploads.handedOver(uploadId, ownerId, () => this.make(local, name, ownerId));
+  }
+
+  private async make(local: string, name: string, ownerId: string): Promise<KeptFile> {
+    const content = await this.keep(local);
     const row = { id: newId(), ownerId, token: newToken(), name: tidyName(name), contentHash: content.hash, version: 1, createdAt: this.clock.now(), removedAt: null };
     await this.files.insert(row);
-    await this.uploads.end(uploadId);
     return this.files.create({ ...row, content });
   }
 
   /** Puts other bytes under the same address. */
   async replace(id: string, uploadId: string, ownerId: string): Promise<KeptFile> {
-    const content = await this.keep(uploadId, ownerId);
-    await this.files.update({ id }, { contentHash: content.hash, version: () => 'version + 1' });
-    await this.uploads.end(uploadId);
+    const local = await this.uploads.takeFinished(uploadId, ownerId);
+    await this.uploads.handedOver(uploadId, ownerId, async () => this.files.update({ id }, { contentHash: (await this.keep(local)).hash, version: () => 'version + 1' }));
     return this.files.findOneOrFail({ where: { id }, relations: { content: true } });
   }
 
@@ -114,8 +127,8 @@ export class FileService {
     return Number((rows as { used: string | number }[])[0]?.used ?? 0);
   }
 
-  private async keep(uploadId: string, ownerId: string): Promise<StoredContent> {
-    const prepared = await prepareContent(await this.uploads.finished(uploadId, ownerId));
+  private async keep(local: string): Promise<StoredContent> {
+    const prepared = await this.decoder.decode({ kind: 'prepare', file: local });
     const { hash, file, variants, ...facts } = prepared;
     const known = await this.contents.findOneBy({ hash });
     if (known && (await this.storage.sizeOf(hash)) !== null) {

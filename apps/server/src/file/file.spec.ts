@@ -12,7 +12,7 @@ import { Scene } from '../test/scene.js';
 import { TestServer } from '../test/test-server.js';
 import { beginUpload, idOf, sendChunk, uploaded, uploadOffset } from '../test/upload.js';
 import { KeptFile } from './kept-file.entity.js';
-import { tellText } from './media.js';
+import { tellText } from '../decoder/media.js';
 import { StoredContent } from './stored-content.entity.js';
 import { TidyFilesService } from './tidy-files.service.js';
 
@@ -26,14 +26,17 @@ const photograph = (): Promise<Buffer> =>
 
 describe('kept files', () => {
   let scene: Scene;
+  let marensCookie: string;
   const filesFolder = mkdtempSync(join(tmpdir(), 'kept-files-'));
   beforeAll(async () => {
     scene = await Scene.start({ filesFolder });
+    marensCookie = await scene.server.cookieOf('Maren');
   });
   afterAll(() => scene.stop());
 
   const bring = async (content: string | Buffer, name = 'words.txt', who = 'Maren'): Promise<FileView> => scene.server.ok(who, 'POST', '/api/files', { uploadId: await uploaded(scene, content, who), name });
-  const get = (path: string, headers: Record<string, string> = {}) => request(scene.server.app.getHttpServer()).get(path).set(headers).buffer(true).parse((response, done) => {
+  /** By its owner: nobody else sees what no page shows. */
+  const get = (path: string, headers: Record<string, string> = {}) => request(scene.server.app.getHttpServer()).get(path).set({ Cookie: marensCookie, ...headers }).buffer(true).parse((response, done) => {
     const chunks: Buffer[] = [];
     response.on('data', (chunk: Buffer) => chunks.push(chunk));
     response.on('end', () => done(null, Buffer.concat(chunks)));
@@ -255,7 +258,7 @@ describe('kept files', () => {
       expect(file).toMatchObject({ media: 'office', variants: [] });
       const jobs = server.dataSource.getRepository(Job);
       while (!(await jobs.existsBy({ kind: 'convert-office', state: 'done' }))) await new Promise((resolve) => setTimeout(resolve, 30));
-      const pdf = await request(server.app.getHttpServer()).get(`${file.address}/pdf`).buffer(true);
+      const pdf = await request(server.app.getHttpServer()).get(`${file.address}/pdf`).set('Cookie', await server.cookieOf('Maren')).buffer(true);
       expect([pdf.headers['content-type'], (pdf.body as Buffer).toString()]).toEqual(['application/pdf', '%PDF-1.4 made of {\\rtf1 Low tide}']);
       expect(pdf.headers['content-disposition']).toBe('inline; filename=letter.pdf');
       await server.stop();

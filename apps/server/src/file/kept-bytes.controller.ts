@@ -4,6 +4,11 @@ import { create as contentDisposition } from 'content-disposition';
 import type { Request, Response } from 'express';
 import parseRange from 'range-parser';
 import { pipeline } from 'node:stream/promises';
+import { SessionService } from '../account/session.service.js';
+import { Clock } from '../clock/clock.js';
+import { dayIn } from '../clock/day-in.js';
+import { SchoolService } from '../school/school.service.js';
+import { tokenOf } from '../ownership/session-cookie.js';
 import { Anyone } from '../ownership/access.decorators.js';
 import { notFound } from '../problem/problem.js';
 import { Storage } from '../storage/storage.js';
@@ -19,12 +24,15 @@ export class KeptBytesController {
   constructor(
     private readonly files: FileService,
     private readonly storage: Storage,
+    private readonly sessions: SessionService,
+    private readonly school: SchoolService,
+    private readonly clock: Clock,
   ) {}
 
   @Get(':fileToken')
   @Anyone()
   async whole(@Param('fileToken') token: string, @Req() request: Request, @Res() response: Response): Promise<void> {
-    const file = await this.files.byToken(token);
+    const file = await this.openFile(token, request);
     const { hash, contentType, sizeBytes, media } = file.content;
     await this.send({ key: hash, contentType, sizeBytes, inline: shown.includes(media), name: file.name }, request, response);
   }
@@ -33,11 +41,22 @@ export class KeptBytesController {
   @Get(':fileToken/:variant')
   @Anyone()
   async variant(@Param('fileToken') token: string, @Param('variant') name: string, @Req() request: Request, @Res() response: Response): Promise<void> {
-    const file = await this.files.byToken(token);
+    const file = await this.openFile(token, request);
     const variant = file.content.variants.find((candidate) => candidate.name === name);
     if (!variant || !variantNames.some((known) => known === name)) throw notFound('file');
     const { key, contentType, sizeBytes } = variant;
     await this.send({ key, contentType, sizeBytes, inline: true, name: nameOfVariant(file, contentType) }, request, response);
+  }
+
+  /** For everybody while a page shows it; for its owner always. @throws ProblemError not-found */
+  private async openFile(token: string, request: Request): Promise<KeptFile> {
+    const file = await this.files.byToken(/^[a-z0-9]{16}$/.test(token) ? token : '');
+    const { timeZone } = await this.school.get();
+    if (await this.files.isShown(file.id, dayIn(timeZone, this.clock.now()))) return file;
+    const session = tokenOf(request);
+    const who = session === null ? null : await this.sessions.accountOf(session);
+    if (who?.id !== file.ownerId) throw notFound('file');
+    return file;
   }
 
   private async send({ key, contentType, sizeBytes, inline, name }: Sent, request: Request, response: Response): Promise<void> {

@@ -6,11 +6,12 @@ import { Clock } from '../clock/clock.js';
 import { JobService } from '../job/job.service.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 import { Loop } from '../loop/loop.js';
-import { Storage } from '../storage/storage.js';
+import { isStorageKey, Storage } from '../storage/storage.js';
 import { UploadService } from '../upload/upload.service.js';
 import { StoredContent } from './stored-content.entity.js';
 
 export const tidyJob = 'tidy-files';
+export const compareJob = 'compare-files';
 const hourMs = 3600 * 1000;
 /** Time to undo a removal. */
 const removedForMs = 24 * hourMs;
@@ -22,6 +23,7 @@ const orphanedForMs = hourMs;
 @Injectable()
 export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly loop: Loop;
+  private readonly daily: Loop;
 
   constructor(
     @InjectRepository(StoredContent) private readonly contents: Repository<StoredContent>,
@@ -29,24 +31,51 @@ export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicati
     private readonly uploads: UploadService,
     jobs: JobService,
     private readonly clock: Clock,
-    @Inject(LOGGER) logger: AppLogger,
+    @Inject(LOGGER) private readonly logger: AppLogger,
   ) {
     jobs.handle(tidyJob, () => this.tidy());
+    jobs.handle(compareJob, async () => void (await this.compareWithDisk()));
+    this.daily = new Loop(() => jobs.ask(compareJob, 'all'), { name: 'ask for the comparison of files', everyMs: 24 * hourMs, logger });
     this.loop = new Loop(() => jobs.ask(tidyJob, 'all'), { name: 'ask for the tidying of files', everyMs: hourMs, logger });
   }
 
   onApplicationBootstrap(): void {
     this.loop.start();
+    this.daily.start();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
     await this.loop.stop();
+    await this.daily.stop();
   }
 
   async tidy(): Promise<void> {
     await this.uploads.giveUpOld();
     await this.forgetFiles();
     await this.forgetBytes();
+  }
+
+  /** Files on the disk that no row knows count for nobody and belong to nobody: removed once they are a day old. */
+  async compareWithDisk(): Promise<{ readonly removed: number; readonly missing: number }> {
+    let removed = await this.uploads.removeUnknown();
+    const known = new Set(await this.knownKeys());
+    const seen = new Set<string>();
+    const old = Date.now() - removedForMs;
+    for await (const { key, changedAtMs } of this.storage.list()) {
+      seen.add(key);
+      if (known.has(key) || changedAtMs > old || !isStorageKey(key)) continue;
+      await this.storage.remove(key);
+      removed += 1;
+    }
+    const missing = [...known].filter((key) => !seen.has(key)).length;
+    if (removed > 0 || missing > 0) this.logger.warn({ removed, missing }, 'files on the disk and in the database differed');
+    return { removed, missing };
+  }
+
+  private async knownKeys(): Promise<readonly string[]> {
+    const contents = await this.contents.find({ select: { hash: true, variants: true } });
+    const prints = (await this.contents.query('SELECT storage_key AS storageKey FROM prints WHERE storage_key IS NOT NULL')) as { storageKey: string }[];
+    return [...contents.flatMap(({ hash, variants }) => [hash, ...variants.map(({ key }) => key)]), ...prints.map(({ storageKey }) => storageKey)];
   }
 
   private async forgetFiles(): Promise<void> {

@@ -1,5 +1,9 @@
 import { Module } from '@nestjs/common';
+import { SchoolModule } from '../school/school.module.js';
+import { ShortLinkModule } from '../short-link/short-link.module.js';
+import { VisitorModule } from '../visitor/visitor.module.js';
 import { HealthController } from './health.controller.js';
+import { ServerNotesController } from './server-notes.controller.js';
 
-@Module({ controllers: [HealthController] })
+@Module({ imports: [VisitorModule, ShortLinkModule, SchoolModule], controllers: [HealthController, ServerNotesController] })
 export class HealthModule {}

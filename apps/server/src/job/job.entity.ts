@@ -15,6 +15,8 @@ export class Job {
   /** What it is about; one unfinished job of a kind for each. */
   @Column(keywordColumn(120)) subject: string;
   @Column(keywordColumn(10)) state: JobState;
+  /** Kind and subject until it is finished, then null: one unfinished job for each. */
+  @Index({ unique: true }) @Column({ ...keywordColumn(170), nullable: true }) activeKey: string | null;
   /** Not before. */
   @Column(timeColumn) runAt: Date;
   @Column({ type: 'int', default: 0 }) attempts: number;

@@ -4,7 +4,7 @@
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { In, Repository } from 'typeorm';
+import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { errorLine } from '../logging/error-facts.js';
@@ -29,6 +29,7 @@ const waitAfterFailureMs = [10_000, 60_000] as const;
 @Injectable()
 export class JobService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly handlers = new Map<string, JobHandler>();
+  private readonly givenUp = new Map<string, (subject: string) => Promise<void>>();
   private readonly running = new Map<string, { readonly stop: AbortController; readonly finished: Promise<void> }>();
   private readonly loop: Loop;
   private ended = false;
@@ -41,9 +42,13 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
     this.loop = new Loop(() => this.claimUntilFull(), { name: 'look for jobs', everyMs: lookAroundMs, logger });
   }
 
-  /** Says what jobs of a kind do. Called once for each kind, while the application is built. */
-  handle(kind: string, handler: JobHandler): void {
+  /**
+   * Says what jobs of a kind do. Called once for each kind, while the application is built.
+   * @param givenUp makes the failure visible where servers ended three times while they worked on it
+   */
+  handle(kind: string, handler: JobHandler, givenUp: (subject: string) => Promise<void> = () => Promise.resolve()): void {
     this.handlers.set(kind, handler);
+    this.givenUp.set(kind, givenUp);
   }
 
   onApplicationBootstrap(): void {
@@ -59,8 +64,8 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
 
   /** Asks for a job, unless one of that kind waits or works on the same already. */
   async ask(kind: string, subject: string, runAt = this.clock.now()): Promise<void> {
-    if (await this.jobs.existsBy({ kind, subject, state: In(['waiting', 'working']) })) return;
-    await this.jobs.insert({ id: newId(), kind, subject, state: 'waiting', runAt, attempts: 0, failure: null, createdAt: this.clock.now() });
+    const row = { id: newId(), kind, subject, activeKey: `${kind} ${subject}`, state: 'waiting' as const, runAt, attempts: 0, failure: null, createdAt: this.clock.now() };
+    await retryingDeadlocks(() => this.jobs.createQueryBuilder().insert().values(row).orIgnore().execute());
     this.wake();
   }
 
@@ -98,11 +103,12 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   private async work(job: Job, stop: AbortSignal): Promise<void> {
     const renewal = new Loop(() => this.renew(job), { name: 'renew the lease of a job', everyMs: leaseMs / 3, logger: this.logger }).start();
     try {
+      if (job.attempts > mostAttempts) return await this.giveUp(job);
       const handler = this.handlers.get(job.kind);
       await handler?.(job.subject, stop, job.attempts >= mostAttempts);
       // Ended with the server: somebody else takes it up at once.
       if (stop.aborted) await this.settle(job, { state: 'waiting', leaseUntil: null });
-      else await this.settle(job, { state: 'done', leaseUntil: null, finishedAt: this.clock.now(), failure: null });
+      else await this.settle(job, { state: 'done', activeKey: null, leaseUntil: null, finishedAt: this.clock.now(), failure: null });
     } catch (error) {
       await this.failed(job, error, stop.aborted).catch((reason: unknown) => this.logger.error({ err: reason, job: job.id }, 'could not write a failed job down'));
     } finally {
@@ -110,12 +116,18 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
     }
   }
 
+  /** It was begun three times and never ended. */
+  private async giveUp(job: Job): Promise<void> {
+    await this.givenUp.get(job.kind)?.(job.subject);
+    await this.settle(job, { state: 'failed', activeKey: null, leaseUntil: null, finishedAt: this.clock.now(), failure: 'the server ended three times while it worked on this' });
+  }
+
   private async failed(job: Job, error: unknown, aborted: boolean): Promise<void> {
     this.logger.warn({ err: error, job: job.id, kind: job.kind, attempt: job.attempts }, 'a job failed');
     const failure = errorLine(error);
     const now = this.clock.now();
     if (aborted) return this.settle(job, { state: 'waiting', leaseUntil: null, failure });
-    if (job.attempts >= mostAttempts) return this.settle(job, { state: 'failed', leaseUntil: null, finishedAt: now, failure });
+    if (job.attempts >= mostAttempts) return this.settle(job, { state: 'failed', activeKey: null, leaseUntil: null, finishedAt: now, failure });
     const wait = waitAfterFailureMs[job.attempts - 1] ?? 60_000;
     await this.settle(job, { state: 'waiting', leaseUntil: null, failure, runAt: new Date(now.getTime() + wait) });
   }

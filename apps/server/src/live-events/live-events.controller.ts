@@ -1,6 +1,8 @@
-import { Controller, Sse, type MessageEvent } from '@nestjs/common';
+import { Controller, Req, Sse, type MessageEvent } from '@nestjs/common';
 import type { Account } from '../account/account.entity.js';
+import type { Request } from 'express';
 import { map, type Observable } from 'rxjs';
+import { tokenOf } from '../ownership/session-cookie.js';
 import { Who } from '../ownership/who.decorator.js';
 import { LiveEventsService } from './live-events.service.js';
 
@@ -10,7 +12,7 @@ export class LiveEventsController {
 
   /** `check` with `{ materialId, state }`, `tryout` with `{ materialId }`, and `alive` in between. */
   @Sse()
-  stream(@Who() who: Account): Observable<MessageEvent> {
-    return this.events.of(who.id).pipe(map((event) => (event ? { type: event.type, data: event } : { type: 'alive', data: '' })));
+  stream(@Who() who: Account, @Req() request: Request): Observable<MessageEvent> {
+    return this.events.of(who.id, tokenOf(request) ?? '').pipe(map((event) => (event ? { type: event.type, data: event } : { type: 'alive', data: '' })));
   }
 }

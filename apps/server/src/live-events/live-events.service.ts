@@ -6,12 +6,15 @@ import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/comm
 import type { AccessCheckState, LiveEvent } from '@hapset/contract';
 import { Observable, Subject } from 'rxjs';
 import { DataSource } from 'typeorm';
+import { SessionService } from '../account/session.service.js';
 import { changedLately, overlapSeconds } from '../database/changed-lately.js';
 import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 
 const lookMs = 300;
 const aliveMs = 20_000;
+/** After signing out, wherever, a page hears nothing more within this. */
+const sessionMs = 3_000;
 
 interface ChangedRow {
   readonly id: string;
@@ -41,7 +44,8 @@ export class LiveEventsService implements BeforeApplicationShutdown {
 
   constructor(
     private readonly dataSource: DataSource,
-    @Inject(LOGGER) logger: AppLogger,
+    private readonly sessions: SessionService,
+    @Inject(LOGGER) private readonly logger: AppLogger,
   ) {
     this.loop = new Loop(() => this.tellChanges(), { name: 'look for changes to tell', everyMs: lookMs, logger });
   }
@@ -52,10 +56,11 @@ export class LiveEventsService implements BeforeApplicationShutdown {
     await this.loop.stop();
   }
 
-  /** Null now and then, as a sign of life. Completes when the server ends. */
-  of(ownerId: string): Observable<LiveEvent | null> {
+  /** Null now and then, as a sign of life. Completes when the session or the server ends. */
+  of(ownerId: string, token: string): Observable<LiveEvent | null> {
     return new Observable((listener) => {
       const alive = setInterval(() => listener.next(null), aliveMs);
+      const session = new Loop(async () => ((await this.sessions.isAlive(token)) ? undefined : listener.complete()), { name: 'see whether a session goes on', everyMs: sessionMs, logger: this.logger }).start();
       const heard = this.changes.subscribe((told) => told.ownerId === ownerId && listener.next(told.event));
       const over = this.ended.subscribe({ next: () => listener.complete(), complete: () => listener.complete() });
       this.listeners += 1;
@@ -63,6 +68,7 @@ export class LiveEventsService implements BeforeApplicationShutdown {
       listener.next(null);
       return () => {
         clearInterval(alive);
+        session.pause();
         heard.unsubscribe();
         over.unsubscribe();
         this.listeners -= 1;

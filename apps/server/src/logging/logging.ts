@@ -1,18 +1,21 @@
 /** Structured logs with a request id. Cookies, passwords, bodies, names and what a query was given never reach them. */
 import type { LoggerService } from '@nestjs/common';
-import { pino, type Logger } from 'pino';
+import { pino, type DestinationStream, type Logger } from 'pino';
 import { pinoHttp, type HttpLogger } from 'pino-http';
 import { newId } from '../database/columns.js';
 import { errorFacts } from './error-facts.js';
 
-export function createLogger(level: string): Logger {
-  return pino({ level, serializers: { err: errorFacts }, redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'], base: null });
+/** @param to standard output where nothing is said */
+export function createLogger(level: string, to?: DestinationStream): Logger {
+  const options = { level, serializers: { err: errorFacts }, redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'], base: null };
+  return to === undefined ? pino(options) : pino(options, to);
 }
 
 /** One line a request; the id goes back to the caller as X-Request-Id. */
 export function requestLog(logger: Logger): HttpLogger {
   return pinoHttp({
     logger,
+    wrapSerializers: false,
     genReqId: (_request, response) => {
       const id = newId();
       response.setHeader('X-Request-Id', id);

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { SchoolModule } from '../school/school.module.js';
+import { DecoderModule } from '../decoder/decoder.module.js';
 import { UploadModule } from '../upload/upload.module.js';
 import { LookController } from './look.controller.js';
 import { Look } from './look.entity.js';
@@ -8,5 +9,5 @@ import { LookPicture } from './look-picture.entity.js';
 import { LookPictureService } from './look-picture.service.js';
 import { LookService } from './look.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Look, LookPicture]), SchoolModule, UploadModule], controllers: [LookController], providers: [LookService, LookPictureService], exports: [LookService, LookPictureService] })
+@Module({ imports: [TypeOrmModule.forFeature([Look, LookPicture]), SchoolModule, UploadModule, DecoderModule], controllers: [LookController], providers: [LookService, LookPictureService], exports: [LookService, LookPictureService] })
 export class LookModule {}

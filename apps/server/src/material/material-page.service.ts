@@ -2,13 +2,14 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { MaterialPage, MaterialView, StationPlace } from '@hapset/contract';
-import { ladderOf, levelChoices, shortAddress, slugLengths } from '@hapset/core';
+import { ladderOf, levelChoices, newSlugLength, shortAddress, shortBase } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { toAccessCheckView } from '../access-check/access-check.view.js';
 import { toPicturesView } from '../picture/picture.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import type { Place } from '../readiness/standing.js';
 import { ShortLinkService } from '../short-link/short-link.service.js';
+import type { School } from '../school/school.entity.js';
 import { SchoolService } from '../school/school.service.js';
 import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { Sheet } from '../sheet/sheet.entity.js';
@@ -21,7 +22,6 @@ import { toMaterialView } from './material.view.js';
 
 const sheetsShown = 5;
 /** Stands for a short link that is not made yet: as long, and of the same mode. */
-const slugToCome = 'K'.repeat(slugLengths.least);
 
 @Injectable()
 export class MaterialPageService {
@@ -67,7 +67,7 @@ export class MaterialPageService {
       station,
       lessons: uses.map(({ id, name }) => ({ id, name })),
       code: standing.code,
-      ladder: ladderOf({ kind: address === null ? 'words' : 'link', payload: address ?? standing.payload, trimmed: material.trimmedLink ?? check?.trimmed?.link ?? null, short: shortLink?.address ?? shortAddress(school.publicAddress, school.shortLinkHost, slugToCome), level: material.level, sizeMm, distanceM, devices }),
+      ladder: ladderOf({ kind: address === null ? 'words' : 'link', payload: address ?? standing.payload, trimmed: material.trimmedLink ?? check?.trimmed?.link ?? null, short: shortLink?.address ?? shortAddress(school.publicAddress, school.shortLinkHost, slugToCome(school)), level: material.level, sizeMm, distanceM, devices }),
       levels: levelChoices(standing.payload, { sizeMm, devices }),
       shortLink,
       look: standing.look,
@@ -79,4 +79,9 @@ export class MaterialPageService {
       paper: school.paper,
     };
   }
+}
+
+/** As long as the one that would be made. */
+function slugToCome({ publicAddress, shortLinkHost }: Pick<School, 'publicAddress' | 'shortLinkHost'>): string {
+  return 'K'.repeat(newSlugLength(shortBase(publicAddress, shortLinkHost)));
 }

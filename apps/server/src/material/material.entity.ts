@@ -25,7 +25,7 @@ export class Material {
   /** The link without what only counts visitors, as it was proven when it was chosen; null where it was not. */
   @Column({ type: 'text', nullable: true }) trimmedLink: string | null;
   /** Of its short link, once it has one; then for ever. */
-  @Index({ unique: true }) @Column({ ...keywordColumn(7), nullable: true }) slug: string | null;
+  @Index({ unique: true }) @Column({ ...keywordColumn(9), nullable: true }) slug: string | null;
   /** Error correction level chosen by hand; null for the highest that costs nothing. */
   @Column({ ...keywordColumn(1), nullable: true }) level: ErrorCorrectionLevel | null;
   /** Side of the printed symbol outside lessons, chosen by hand, millimetres; null to compute it. */

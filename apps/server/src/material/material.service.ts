@@ -14,7 +14,7 @@ import { addressOf } from './material-address.js';
 import { carryChange, moved, refuseOtherSort } from './material-change.js';
 import { Material } from './material.entity.js';
 import { FileService, setFileUses } from '../file/file.service.js';
-import { checkedContent, checkedKept, newMaterial, tidyTags } from './new-material.js';
+import { checkedContent, checkedKept, newMaterial, tidyTags, requireWebAddress } from './new-material.js';
 
 @Injectable()
 export class MaterialService {
@@ -62,6 +62,7 @@ export class MaterialService {
   /** @throws ProblemError stale, invalid */
   async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags, carry, level, look, sizeMm }: ChangeMaterial): Promise<Material> {
     const before = await this.require(id);
+    if (link !== undefined) requireWebAddress(link, 'link');
     refuseOtherSort(before, { link, words, content, kept });
     if (look !== undefined && look !== before.look) await this.looks.requireChoice(look);
     const read = kept === undefined ? undefined : checkedKept(kept, 'kept');

@@ -1,6 +1,6 @@
 /** What was pasted -> a material's row. The one place where titles, kinds and first instructions are decided. */
 import type { NewMaterial } from '@hapset/contract';
-import { contentProblems, readKept, readTags, recogniseKind, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind, type Kept, type KeptKind, type ServiceCatalogue } from '@hapset/core';
+import { contentProblems, isWebAddress, readKept, readTags, recogniseKind, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind, type Kept, type KeptKind, type ServiceCatalogue } from '@hapset/core';
 import { newId } from '../database/columns.js';
 import { newToken } from '../file/file.service.js';
 import { ProblemError } from '../problem/problem.js';
@@ -62,6 +62,7 @@ function hold({ link, words, content, kept, kind }: NewMaterial, catalogue: Serv
   if ([link, words, content, kept].filter((given) => given !== undefined).length !== 1) {
     throw new ProblemError('invalid', 'Give a link, words, fields or what is kept here, one of the four.', { fields: [{ field: path, message: 'needs exactly one of link, words, content and kept' }] });
   }
+  if (link !== undefined) requireWebAddress(link, `${path}.link`);
   if (link !== undefined) return { kind: kind ?? recogniseKind(link, catalogue), link, words: null, content: null, kept: null, title: titleFromAddress(link), instruction: firstInstructions.link };
   if (kept !== undefined) {
     const read = checkedKept(kept, `${path}.kept`);
@@ -70,6 +71,11 @@ function hold({ link, words, content, kept, kind }: NewMaterial, catalogue: Serv
   if (words !== undefined) return { kind: 'message', link: null, words, content: null, kept: null, title: titleFromWords(words), instruction: firstInstructions.message };
   const fields = checkedContent(content as Content, `${path}.content`);
   return { kind: fields.kind, link: null, words: null, content: fields, kept: null, title: titleFromContent(fields), instruction: firstInstructions[fields.kind] };
+}
+
+/** Other schemes run programs or read files on a student's device. @throws ProblemError invalid */
+export function requireWebAddress(link: string, path: string): void {
+  if (!isWebAddress(link)) throw new ProblemError('invalid', 'A link begins with http:// or https://.', { fields: [{ field: path, message: 'is no web address' }] });
 }
 
 /** Used where nobody gave a name. */

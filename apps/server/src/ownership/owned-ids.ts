@@ -25,13 +25,17 @@ const schoolQueries: Readonly<Record<string, string>> = {
   classId: 'SELECT 1 FROM school_classes WHERE id = ?',
   deviceId: 'SELECT 1 FROM devices WHERE id = ?',
   lookId: 'SELECT 1 FROM looks WHERE id = ?',
-  studentId: 'SELECT 1 FROM students WHERE id = ?',
-  rosterImportId: 'SELECT 1 FROM roster_imports WHERE id = ?',
   sheetTemplateId: 'SELECT 1 FROM sheet_templates WHERE id = ? AND removed_at IS NULL',
   lookPictureId: 'SELECT 1 FROM look_pictures WHERE id = ?',
 };
-/** Names that are no ids: a rehearsal's key is a hash under an id that is checked itself, a tag a word among one's own, a service's id what its description says, a page's number counts. */
-const notIds = new Set(['rehearsalKey', 'tag', 'serviceId', 'pageNumber']);
+/** Belongs to some of the staff: `who` and `role` stand for the caller's. */
+const sharedQueries: Readonly<Record<string, string>> = {
+  studentId: `SELECT 1 FROM students LEFT JOIN schools ON schools.id = 1 WHERE students.id = :id
+    AND (:role <> 'teacher' OR schools.teacher_classes IS NULL OR JSON_CONTAINS(JSON_EXTRACT(schools.teacher_classes, CONCAT('$."', :who, '"')), JSON_QUOTE(students.class_name)))`,
+  rosterImportId: "SELECT 1 FROM roster_imports WHERE id = :id AND (imported_by_id = :who OR :role = 'administrator')",
+};
+/** Names that are no ids: a rehearsal's key is a hash under an id that is checked itself, a tag a word among one's own, a service's id what its description says, a page's number counts, a former host is a name among the school's. */
+const notIds = new Set(['rehearsalKey', 'tag', 'serviceId', 'pageNumber', 'formerHost']);
 
 @Injectable()
 export class OwnedIds {
@@ -40,10 +44,14 @@ export class OwnedIds {
   /** @throws Error for a name that nobody decided about */
   async mayUse(name: string, id: string, who: Account): Promise<boolean> {
     if (notIds.has(name)) return true;
+    // Ids are UUIDs; whatever else stands there is nobody's, and no matter for the database.
+    if (!/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id)) return false;
     const own = ownQueries[name];
     if (own !== undefined) return this.finds(own, [id, who.id]);
     const school = schoolQueries[name];
     if (school !== undefined) return this.finds(school, [id]);
+    const shared = sharedQueries[name];
+    if (shared !== undefined) return this.finds(...filled(shared, { id, who: who.id, role: who.role }));
     throw new Error(`nobody decided who may use ${name}`);
   }
 
@@ -51,4 +59,10 @@ export class OwnedIds {
     const rows: unknown = await this.dataSource.query(query, [...values]);
     return Array.isArray(rows) && rows.length > 0;
   }
+}
+
+/** Named values in their order of appearance. */
+function filled(query: string, values: Readonly<Record<string, string>>): [string, readonly string[]] {
+  const used: string[] = [];
+  return [query.replace(/:(id|who|role)\b/g, (_, name: string) => (used.push(values[name] ?? ''), '?')), used];
 }

@@ -1,7 +1,7 @@
 /** The one place where it is decided who may call what, with whose ids. Another's things don't exist for a caller. */
 import { Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import type { RouteAccess } from '@hapset/contract';
+import type { Role, RouteAccess } from '@hapset/contract';
 import type { Request } from 'express';
 import { SessionService } from '../account/session.service.js';
 import { notFound, ProblemError } from '../problem/problem.js';
@@ -25,13 +25,19 @@ export class OwnershipGuard implements CanActivate {
     const token = tokenOf(request);
     const who = token === null ? null : await this.sessions.accountOf(token);
     if (!who) throw new ProblemError('not-signed-in', 'Sign in first.');
-    if (access === 'administrator' && who.role !== 'administrator') throw new ProblemError('not-allowed', 'Only the school’s administrator may do this.');
+    refuseOthers(access, who.role);
     for (const [name, id] of Object.entries(request.params)) {
       if (typeof id !== 'string' || !(await this.ids.mayUse(name, id, who))) throw notFound(name.replace(/Id$/, ''));
     }
     request.who = who;
     return true;
   }
+}
+
+/** @throws ProblemError not-allowed */
+function refuseOthers(access: RouteAccess, role: Role): void {
+  if (access === 'administrator' && role !== 'administrator') throw new ProblemError('not-allowed', 'Only the school’s administrator may do this.');
+  if (access === 'office' && role === 'teacher') throw new ProblemError('not-allowed', 'Only the school’s office and its administrator may do this.');
 }
 
 /** A write that another site's page sends is refused. A browser names the origin of every write; scripts name none. */

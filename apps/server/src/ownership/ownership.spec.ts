@@ -53,6 +53,8 @@ const bodies: Bodies = {
   previewSheets: ({ materialId = '' }) => ({ places: onlyMaterial(materialId), choices: plainChoices('poster', 'A4'), page: 0 }),
   makePrint: ({ materialId = '' }) => ({ places: onlyMaterial(materialId), choices: plainChoices('poster', 'A4'), goAhead: [] }),
   changeStudent: () => ({ version: 1, className: '6' }),
+  changeTeacherClasses: () => ({ limited: null }),
+  eraseStudents: () => ({ className: 'nobody is in this one' }),
   leaveClass: () => ({ className: 'nobody is in this one' }),
   compareRoster: () => ({ students: [student] }),
   importRoster: () => ({ students: [student], leave: false, fileName: 'x.csv' }),
@@ -68,7 +70,7 @@ const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, 
 /** Ids that belong to the school are everybody's. */
 const schoolIds = new Set(['classId', 'deviceId', 'lookId', 'lookPictureId', 'sheetTemplateId', 'studentId', 'rosterImportId']);
 /** Words among the caller's own things, and what a description calls itself: nobody else's can be named by them. */
-const ownWords = new Set(['tag', 'serviceId', 'pageNumber']);
+const ownWords = new Set(['tag', 'serviceId', 'pageNumber', 'formerHost']);
 const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-Z]+)/g)].map(([, name]) => name ?? '');
 
 describe('who may call what', () => {
@@ -82,7 +84,7 @@ describe('who may call what', () => {
     const { material, rehearsal } = await scene.page(stationId);
     const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
     const print = await scene.server.ok<PrintView>('Maren', 'POST', '/api/prints', { places: onlyMaterial(material.id), choices: plainChoices('poster', 'A4'), goAhead: ['locked', 'not-opened-yet'] });
-    const imported = await scene.server.ok<RosterImportView>('Maren', 'POST', '/api/roster-imports', { students: [student], leave: false, fileName: 'x.csv' });
+    const imported = await scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', { students: [student], leave: false, fileName: 'x.csv' });
     const [ann] = (await scene.server.ok<StudentsPage>('Maren', 'GET', '/api/students')).rows;
     const reading = await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: '00123' });
     const template = await scene.server.ok<SheetTemplateView>('Maren', 'POST', '/api/sheet-templates', { name: 'Ours', kind: 'poster', accent: '#112233', header: null });
@@ -95,7 +97,7 @@ describe('who may call what', () => {
     const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: 'ftp://a.example' });
     const { id: rehearsalId } = await scene.server.ok<RehearsalAsked>('Maren', 'POST', '/api/rehearsals', { payload: 'x', sizeMm: 100, device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' } });
     const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [material.id])) as { id: string }[];
-    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, rehearsalId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, printId: print.id, pageNumber: '1', sheetTemplateId: template.id, studentId: ann?.id ?? '', rosterImportId: imported.id, cardReadingId: reading.readingId ?? '', tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
+    ids = { visitorInspectionId: newId(), pictureName: 'x.png', lookId: look.id, lookPictureId: lookPicture.id, linkCheckId, rehearsalId, accessCheckId: check?.id ?? '', uploadId, fileId: file.id, fileToken: 'x', variant: 'x', pageToken: 'x', tag: 'shells', formerHost: 'old.example', serviceId: 'shellbox', lessonId, stationId, materialId: material.id, sheetId: sheet.id, printId: print.id, pageNumber: '1', sheetTemplateId: template.id, studentId: ann?.id ?? '', rosterImportId: imported.id, cardReadingId: reading.readingId ?? '', tryoutId: tryout?.id ?? '', classId: scene.classId, deviceId: scene.deviceIds[0] ?? '', rehearsalKey: rehearsal.key };
   });
   afterAll(() => scene.stop());
 
@@ -114,10 +116,22 @@ describe('who may call what', () => {
     if (route.method !== 'HEAD') expect(response.body).toMatchObject({ reason: 'not-signed-in' });
   });
 
-  it.each(all.filter(([, route]) => route.access === 'administrator'))('%s is closed to teachers', async (name, route) => {
+  it.each(all.filter(([, route]) => route.access === 'administrator' || route.access === 'office'))('%s is closed to teachers', async (name, route) => {
     const response = await call('Maren', [name, route]);
     expect(response.status).toBe(403);
     expect(response.body).toMatchObject({ reason: 'not-allowed' });
+  });
+
+  it.each(all.filter(([, route]) => route.access === 'administrator'))('%s is closed to the office', async (name, route) => {
+    expect((await call('Hesper', [name, route])).status).toBe(403);
+  });
+
+  it('an import belongs to its importer and the administrator', async () => {
+    const path = `/api/roster-imports/${ids.rosterImportId}/undo`;
+    await scene.server.addAccount('Corin', 'office');
+    expect((await scene.server.as('Corin', 'GET', path)).status).toBe(404);
+    expect((await scene.server.as('Corin', 'DELETE', `/api/roster-imports/${ids.rosterImportId}`)).status).toBe(404);
+    for (const who of ['Hesper', 'Pell']) expect((await scene.server.as(who, 'GET', path)).status).toBe(200);
   });
 
   const owned = all.filter(([, route]) => route.access !== 'anyone' && namesIn(route.path).some((name) => !schoolIds.has(name) && !ownWords.has(name)));
@@ -131,7 +145,7 @@ describe('who may call what', () => {
 
   it.each(all.filter(([, route]) => namesIn(route.path).some((name) => !ownWords.has(name))))('%s answers 404 for ids that don’t exist', async (name, route) => {
     const nothing = Object.fromEntries(namesIn(route.path).map((param) => [param, newId()]));
-    const who = route.access === 'administrator' ? 'Pell' : 'Maren';
+    const who = route.access === 'administrator' || route.access === 'office' ? 'Pell' : 'Maren';
     expect((await call(who, [name, route], nothing)).status).toBe(404);
     const nonsense = Object.fromEntries(namesIn(route.path).map((param) => [param, "' OR 1=1 --"]));
     expect((await call(who, [name, route], nonsense)).status).toBe(404);

@@ -7,7 +7,7 @@ export interface SentFile {
   readonly disposition: 'inline' | 'attachment';
 }
 
-/** Names the file in plain letters and in UTF-8 (RFC 6266); it is the one of now, so nothing keeps it. */
+/** Names the file in plain letters and in UTF-8 (RFC 6266); nothing stores it: it may name students. */
 export function nameFile(response: Response, { type, name, disposition }: SentFile): Response {
-  return response.set({ 'Content-Type': type, 'Content-Disposition': contentDisposition(name, { type: disposition }), 'Cache-Control': 'private, no-cache' });
+  return response.set({ 'Content-Type': type, 'Content-Disposition': contentDisposition(name, { type: disposition }), 'Cache-Control': 'no-store' });
 }

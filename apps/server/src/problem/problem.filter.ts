@@ -1,8 +1,10 @@
 /** The only place where a problem becomes an HTTP status. */
+import { isNativeError } from 'node:util/types';
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Problem, ProblemReason } from '@hapset/contract';
 import type { Request, Response } from 'express';
 import { awayHtml, awayPolicy } from './away-page.js';
+import { Superseded } from '../clock/latest-only.js';
 import { isDatabaseAway } from '../database/outage.js';
 import { ProblemError } from './problem.js';
 
@@ -15,6 +17,7 @@ const statusOf: Readonly<Record<ProblemReason, number>> = {
   'not-found': 404,
   invalid: 400,
   stale: 409,
+  superseded: 409,
   'in-use': 409,
   'payload-too-long': 422,
   'sheet-needs-go-ahead': 409,
@@ -22,9 +25,12 @@ const statusOf: Readonly<Record<ProblemReason, number>> = {
   'too-large': 413,
   'storage-full': 413,
   'unusable-picture': 422,
+  busy: 503,
   unavailable: 503,
   failed: 500,
 };
+
+const foreignText = new Set(['ER_CANT_AGGREGATE_2COLLATIONS', 'ER_CANT_AGGREGATE_3COLLATIONS', 'ER_CANT_AGGREGATE_NCOLLATIONS', 'ER_DATA_TOO_LONG', 'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD', 'ER_TRUNCATED_WRONG_VALUE', 'ER_INVALID_CHARACTER_STRING']);
 
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
@@ -50,11 +56,19 @@ export class ProblemFilter implements ExceptionFilter {
 function toProblem(error: unknown): Problem {
   if (error instanceof ProblemError) return error.toProblem();
   if (isDatabaseAway(error)) return { reason: 'unavailable', message: 'The database can’t be reached just now.' };
+  if (error instanceof Superseded) return { reason: 'superseded', message: 'A newer request took its place.' };
+  if (isForeignText(error)) return { reason: 'invalid', message: 'The request holds characters or a length that can’t be there.' };
   const status = error instanceof HttpException ? error.getStatus() : statusOfForeign(error);
   if (status === 404) return { reason: 'not-found', message: 'There is nothing at this address.' };
   if (status === 413) return { reason: 'too-large', message: 'That is more than the server takes at once.' };
   if (status !== null && status >= 400 && status < 500) return { reason: 'invalid', message: 'The request could not be read.' };
   return { reason: 'failed', message: 'Something failed on the server. Its log has the request id.' };
+}
+
+/** What a column can't hold or compare: letters beyond ASCII in an id, half a character, too long a text. */
+function isForeignText(error: unknown): boolean {
+  const code = isNativeError(error) ? (error as { readonly code?: unknown }).code : null;
+  return typeof code === 'string' && foreignText.has(code);
 }
 
 /** Express and its body parser throw errors that carry a status. */

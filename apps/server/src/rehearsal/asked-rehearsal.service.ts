@@ -66,7 +66,7 @@ function inWorker(wish: AskRehearsal, stop: AbortSignal): Promise<WorkerAnswer> 
     const end = (answer: WorkerAnswer): void => {
       clearTimeout(timer);
       stop.removeEventListener('abort', abort);
-      void worker.terminate();
+      worker.terminate().catch(() => undefined);
       resolve(answer);
     };
     const abort = (): void => end({ failure: 'it took too long' });

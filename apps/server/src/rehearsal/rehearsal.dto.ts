@@ -29,13 +29,13 @@ export class RehearsalResultDto implements RehearsalResult {
   @IsNumber() @Min(0) @Max(1000) fromM: number;
   @IsInt() @Min(0) frames: number;
   @IsNumber() @Min(0) @Max(1) confidence: number;
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TriedDistanceDto) tried: TriedDistanceDto[];
+  @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => TriedDistanceDto) tried: TriedDistanceDto[];
   @IsArray() @ArrayMaxSize(readerEngineNames.length) @ValidateNested({ each: true }) @Type(() => OtherReaderDto) others: OtherReaderDto[];
   @ValidateIf((result: RehearsalResultDto) => result.misread !== null) @ValidateNested() @Type(() => DifferenceDto) misread: DifferenceDto | null;
 }
 export const sameResult: Exact<Plain<RehearsalResultDto>, Plain<RehearsalResult>> = true;
 
 export class SaveRehearsalDto implements SaveRehearsal {
-  @IsArray() @ArrayMaxSize(100) @ValidateNested({ each: true }) @Type(() => RehearsalResultDto) results: RehearsalResultDto[];
+  @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => RehearsalResultDto) results: RehearsalResultDto[];
 }
 export const sameSaveRehearsal: Exact<Plain<SaveRehearsalDto>, Plain<SaveRehearsal>> = true;

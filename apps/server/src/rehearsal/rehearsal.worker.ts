@@ -21,7 +21,6 @@ async function rehearse({ payload, sizeMm, device, scene }: AskRehearsal): Promi
   return found ? { result: toResult(found) } : { failure: 'stopped' };
 }
 
-void rehearse(workerData as AskRehearsal)
-  .catch((error: unknown): WorkerAnswer => ({ failure: String(error) }))
-  .then((answer) => parentPort?.postMessage(answer))
-  .finally(() => process.exit(0));
+const answer = await rehearse(workerData as AskRehearsal).catch((error: unknown): WorkerAnswer => ({ failure: String(error) }));
+parentPort?.postMessage(answer);
+process.exit(0);

@@ -1,8 +1,12 @@
-import { limits, type ChangeSchool } from '@hapset/contract';
-import { paperNames, type DuplexEdge, type PaperFormat } from '@hapset/core';
-import { IsIn, IsInt, IsNumber, IsString, IsTimeZone, IsUrl, Matches, Max, MaxLength, Min, MinLength, ValidateBy, ValidateIf } from 'class-validator';
+import { limits, type ChangeSchool, type ChangeTeacherClasses, type TeacherClasses } from '@hapset/contract';
+import { paperNames, rosterLimits, type DuplexEdge, type PaperFormat } from '@hapset/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsString, IsTimeZone, IsUUID, Max, MaxLength, Min, MinLength, ValidateBy, ValidateIf, ValidateNested } from 'class-validator';
+import { isPublicAddress, isShortHost } from './addresses.js';
 import { isNetwork } from '../visitor/networks.js';
 import type { Exact, Plain } from '../problem/exact.js';
+
+const IsPublicAddress = (): PropertyDecorator => ValidateBy({ name: 'publicAddress', validator: { validate: (value) => typeof value === 'string' && isPublicAddress(value) } });
 
 export class ChangeSchoolDto implements ChangeSchool {
   @IsString() @MinLength(1) @MaxLength(limits.nameLength) name: string;
@@ -12,12 +16,22 @@ export class ChangeSchoolDto implements ChangeSchool {
   @IsIn(['long', 'short']) duplexEdge: DuplexEdge;
   @IsNumber() @Min(-limits.duplexShiftMm) @Max(limits.duplexShiftMm) duplexRightMm: number;
   @IsNumber() @Min(-limits.duplexShiftMm) @Max(limits.duplexShiftMm) duplexDownMm: number;
-  @IsUrl({ protocols: ['http', 'https'], require_protocol: true, require_tld: false }) @MaxLength(200) publicAddress: string;
+  @IsPublicAddress() @MaxLength(200) publicAddress: string;
   @ValidateIf((body: ChangeSchoolDto) => body.shortLinkHost !== null)
-  @Matches(/^[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?(?::\d{1,5})?$/i) @MaxLength(200)
+  @ValidateBy({ name: 'host', validator: { validate: (value) => typeof value === 'string' && isShortHost(value) } }) @MaxLength(200)
   shortLinkHost: string | null;
   @ValidateBy({ name: 'networks', validator: { validate: (value) => Array.isArray(value) && value.length <= limits.visitorNetworks && value.every(isNetwork) } })
   visitorNetworks: readonly string[];
   @IsInt() version: number;
 }
 export const sameChangeSchool: Exact<Plain<ChangeSchoolDto>, Plain<ChangeSchool>> = true;
+
+class TeacherClassesDto implements TeacherClasses {
+  @IsUUID() accountId: string;
+  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) @MaxLength(rosterLimits.classLength, { each: true }) classNames: string[];
+}
+
+export class ChangeTeacherClassesDto implements ChangeTeacherClasses {
+  @ValidateIf((body: ChangeTeacherClassesDto) => body.limited !== null) @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => TeacherClassesDto) limited: TeacherClassesDto[] | null;
+}
+export const sameChangeTeacherClasses: Exact<Plain<ChangeTeacherClassesDto>, Plain<ChangeTeacherClasses>> = true;

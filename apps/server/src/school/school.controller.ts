@@ -1,7 +1,7 @@
-import { Body, Controller, Get, Patch } from '@nestjs/common';
-import type { AddressesOnPaper, SchoolView } from '@hapset/contract';
-import { AdministratorOnly } from '../ownership/access.decorators.js';
-import { ChangeSchoolDto } from './change-school.dto.js';
+import { Body, Controller, Delete, Get, Param, Patch, Put } from '@nestjs/common';
+import type { AddressesOnPaper, SchoolView, TeacherClassesView } from '@hapset/contract';
+import { AdministratorOnly, OfficeOnly } from '../ownership/access.decorators.js';
+import { ChangeSchoolDto, ChangeTeacherClassesDto } from './change-school.dto.js';
 import { SchoolService } from './school.service.js';
 import { toSchoolView } from './school.view.js';
 
@@ -18,6 +18,25 @@ export class SchoolController {
   @Get('on-paper')
   onPaper(): Promise<AddressesOnPaper> {
     return this.school.onPaper();
+  }
+
+  @OfficeOnly()
+  @Get('teacher-classes')
+  teacherClasses(): Promise<TeacherClassesView> {
+    return this.school.teacherClasses();
+  }
+
+  @AdministratorOnly()
+  @Put('teacher-classes')
+  changeTeacherClasses(@Body() body: ChangeTeacherClassesDto): Promise<TeacherClassesView> {
+    return this.school.changeTeacherClasses(body);
+  }
+
+  @AdministratorOnly()
+  @Delete('former-hosts/:formerHost')
+  async removeFormerHost(@Param('formerHost') host: string): Promise<null> {
+    await this.school.removeFormerHost(host);
+    return null;
   }
 
   @AdministratorOnly()

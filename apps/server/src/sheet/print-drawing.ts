@@ -31,7 +31,14 @@ export class PrintDrawing {
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
   ) {
-    jobs.handle(jobKind, (id, stop, last) => this.draw(id, stop, last));
+    jobs.handle(
+      jobKind,
+      (id, stop, last) => this.draw(id, stop, last),
+      async (id) => {
+        const print = await this.prints.findOneBy({ id });
+        if (print) await this.end(print, 'failed');
+      },
+    );
   }
 
   async ask(printId: string): Promise<void> {
@@ -51,20 +58,30 @@ export class PrintDrawing {
 
   private async draw(id: string, stop: AbortSignal, last: boolean): Promise<void> {
     await this.expire(await this.prints.find({ where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not(IsNull()) } }));
-    const print = await this.prints.findOneBy({ id, state: 'drawing' });
-    if (!print) return;
+    for (;;) {
+      const print = await this.prints.findOneBy({ id, state: 'drawing' });
+      if (!print || (await this.drawOnce(print, stop, last)) !== 'outdated') return;
+    }
+  }
+
+  /** @returns `outdated` where what is on the print became less meanwhile: then it is drawn again */
+  private async drawOnce(print: Print, stop: AbortSignal, last: boolean): Promise<'ended' | 'outdated'> {
+    const { id, revision } = print;
     const halt = new AbortController();
     const halted = (): void => halt.abort();
     stop.addEventListener('abort', halted);
     let drawn = 0;
-    const telling = new Loop(async () => ((await this.tell(id, drawn)) ? undefined : halted()), { name: 'write down how far a print is', everyMs: tellMs, logger: this.logger }).start();
+    const telling = new Loop(async () => ((await this.tell(id, revision, drawn)) ? undefined : halted()), { name: 'write down how far a print is', everyMs: tellMs, logger: this.logger }).start();
     try {
       const bytes = (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) }, { long: true, stop: halt.signal, onPage: (count) => (drawn = count) })) as Uint8Array;
-      const storageKey = await this.store(id, bytes);
-      await this.prints.update({ id, state: 'drawing' }, { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() });
+      const storageKey = await this.store(print, bytes);
+      const { affected } = await this.prints.update({ id, state: 'drawing', revision }, { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() });
+      if (affected === 1) return 'ended';
+      await this.storage.remove(storageKey);
+      return 'outdated';
     } catch (error) {
-      // Stopped by its owner, or put aside with the server: neither is a failure.
-      if (halt.signal.aborted) return;
+      // Stopped by its owner, put aside with the server, or outdated: none of them is a failure.
+      if (halt.signal.aborted) return stop.aborted ? 'ended' : 'outdated';
       if (last) await this.end(print, 'failed');
       throw error;
     } finally {
@@ -73,19 +90,19 @@ export class PrintDrawing {
     }
   }
 
-  /** @returns false once it was stopped */
-  private async tell(id: string, drawn: number): Promise<boolean> {
-    await this.prints.update({ id, state: 'drawing' }, { drawn });
-    return this.prints.existsBy({ id, state: 'drawing' });
+  /** @returns false once it was stopped, or became another one */
+  private async tell(id: string, revision: number, drawn: number): Promise<boolean> {
+    await this.prints.update({ id, state: 'drawing', revision }, { drawn });
+    return this.prints.existsBy({ id, state: 'drawing', revision });
   }
 
-  private async store(id: string, bytes: Uint8Array): Promise<string> {
+  private async store({ id, revision }: Print, bytes: Uint8Array): Promise<string> {
     const folder = await mkdtemp(join(tmpdir(), 'hapset-print-'));
     try {
       const file = join(folder, 'print.pdf');
       await writeFile(file, bytes);
       // Keys of the storage are hashes.
-      const key = `${createHash('sha256').update(`print ${id}`).digest('hex')}.pdf`;
+      const key = `${createHash('sha256').update(`print ${id} ${revision}`).digest('hex')}.pdf`;
       await this.storage.take(key, file);
       return key;
     } finally {

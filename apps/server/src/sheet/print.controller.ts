@@ -68,6 +68,6 @@ export class PrintController {
   @Get(':printId/pages/:pageNumber')
   async page(@Param('printId') printId: string, @Param('pageNumber') pageNumber: string, @Res() response: Response): Promise<void> {
     const svg = await this.prints.page(await this.prints.require(printId), Number(pageNumber) - 1);
-    response.set({ 'Content-Type': 'image/svg+xml; charset=utf-8', 'Cache-Control': 'private, no-cache', 'Content-Security-Policy': "default-src 'none'; img-src data:; style-src 'unsafe-inline'" }).send(svg);
+    response.set({ 'Content-Type': 'image/svg+xml; charset=utf-8', 'Cache-Control': 'no-store', 'Content-Security-Policy': "default-src 'none'; img-src data:; style-src 'unsafe-inline'" }).send(svg);
   }
 }

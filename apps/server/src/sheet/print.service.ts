@@ -100,7 +100,7 @@ export class PrintService {
     const now = this.clock.now();
     const long = pages > pagesAtOnce;
     const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][many ? 1 : 0]}`, position, 'pdf');
-    const print: Print = this.prints.create({ id: newId(), ownerId, name, kind: setup.kind, setup, han, codes: contents.length, pages, drawn: long ? 0 : pages, state: long ? 'drawing' : 'done', storageKey: null, fileName: named, madeAt: now, finishedAt: long ? null : now });
+    const print: Print = this.prints.create({ id: newId(), ownerId, name, kind: setup.kind, setup, han, codes: contents.length, pages, drawn: long ? 0 : pages, revision: 1, state: long ? 'drawing' : 'done', storageKey: null, fileName: named, madeAt: now, finishedAt: long ? null : now });
     await this.prints.manager.transaction(async (manager) => {
       await manager.insert(Print, print);
       await remember(manager, print);
@@ -131,9 +131,18 @@ export class PrintService {
     await this.drawing.end(await this.require(id), 'stopped');
   }
 
-  /** Files that show what must be forgotten. */
-  async putAwayFiles(printIds: readonly string[]): Promise<void> {
-    await this.drawing.putAwayFiles(printIds);
+  /**
+   * What is on a print is less than it was: its file goes, one that is being drawn begins again, and a print of
+   * nothing is gone with its name.
+   */
+  async rewrite(printId: string): Promise<void> {
+    const print = await this.prints.findOneBy({ id: printId });
+    if (!print) return;
+    const job = await this.printJobs.of(print);
+    await this.drawing.putAwayFiles([printId]);
+    if (job.contents.length === 0) return void (await this.prints.delete({ id: printId }));
+    const { pages } = (await this.workers.ask(print.ownerId, { sort: 'notes', job })) as SheetNotes;
+    await this.prints.update({ id: printId }, { codes: job.contents.length, pages, revision: () => 'revision + 1' });
   }
 
   /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */

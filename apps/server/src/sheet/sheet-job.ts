@@ -1,5 +1,5 @@
 /** What a worker needs to draw sheets: plain data, so that it can be sent to a thread and kept in the database. */
-import { compose, drawCode, plainLook, planSymbol, type BackField, type Composition, type DrawingWish, type ErrorCorrectionLevel, type FaceField, type GridProblem, type LookDesign, type Result, type SheetSetup, type SheetItem, type CodeDrawing } from '@hapset/core';
+import { chooseSize, compose, drawCode, modulesOf, plainLook, planSymbol, type BackField, type Composition, type DrawingWish, type ErrorCorrectionLevel, type FaceField, type GridProblem, type LookDesign, type Result, type SheetSetup, type SheetItem, type CodeDrawing } from '@hapset/core';
 import type { HanForms } from '../typeface/shaped-line.js';
 
 /** What stood on a sheet when it was made, so that it can be printed again and compared with now. */
@@ -43,7 +43,8 @@ export interface SheetJob {
 
 export interface Drawable {
   readonly composition: Composition;
-  readonly drawings: readonly CodeDrawing[];
+  /** By the code's place in the job. */
+  readonly drawingOf: (index: number) => CodeDrawing;
 }
 
 export const noTexts: MoreContent['texts'] = { number: '', password: '', class: '', place: '', what: '', meaning: '', 'for-whom': '', where: '' };
@@ -52,17 +53,44 @@ export function textsOf({ title, instruction, tap = '', address, foot = '', more
   return { ...noTexts, class: foot, ...more?.texts, title, instruction, tap, address: address ?? '' };
 }
 
-/** @throws RangeError for a payload that no code holds: such a place is never put into a job */
+/**
+ * Codes are drawn when a page asks for them: a page of seven thousand cards needs ten.
+ * @throws RangeError for a payload that no code holds: such a place is never put into a job
+ */
 export function drawableOf({ setup, contents }: Pick<SheetJob, 'setup' | 'contents'>, { iconOf, measure }: Pick<DrawingWish, 'iconOf' | 'measure'>): Result<Drawable, GridProblem> {
-  const drawings = contents.map(({ payload, level, look = plainLook, title }) => {
+  const drawn = new Map<number, CodeDrawing>();
+  const draw = ({ payload, level, look = plainLook, title }: SheetContent): CodeDrawing => {
     const planned = planSymbol(payload, level);
     if (!planned.ok) throw new RangeError('no code holds that payload');
     return drawCode(planned.value, { look, name: title, iconOf, measure });
-  });
-  const items = contents.map((content, index): SheetItem => {
-    const { modules, surround } = drawings[index] as CodeDrawing;
-    return { texts: textsOf(content), modules, surround, neededMm: content.more?.neededMm ?? Infinity, pictureAspect: content.more?.picture?.aspect ?? null };
-  });
+  };
+  const drawingOf = (index: number): CodeDrawing => {
+    const known = drawn.get(index) ?? draw(contents[index] as SheetContent);
+    drawn.set(index, known);
+    return known;
+  };
+  const boxOf = boxes(contents, drawingOf);
+  const items = contents.map((content, index): SheetItem => ({ texts: textsOf(content), ...boxOf(index), neededMm: content.more?.neededMm ?? Infinity, pictureAspect: content.more?.picture?.aspect ?? null }));
   const composed = compose(setup, items);
-  return composed.ok ? { ok: true, value: { composition: composed.value, drawings } } : composed;
+  return composed.ok ? { ok: true, value: { composition: composed.value, drawingOf } } : composed;
+}
+
+/** How large each code is and what is around it. Plain ones differ in their modules alone, so one of them is drawn for all. */
+function boxes(contents: readonly SheetContent[], drawingOf: (index: number) => CodeDrawing): (index: number) => Pick<CodeDrawing, 'modules' | 'surround'> {
+  const firstPlain = contents.findIndex(({ look }) => look === undefined);
+  const sizes = new Map<string, number>();
+  return (index) => {
+    const { payload, level, look } = contents[index] as SheetContent;
+    if (look !== undefined) return drawingOf(index);
+    const key = `${level ?? ''} ${payload}`;
+    const modules = sizes.get(key) ?? modulesFor(payload, level);
+    sizes.set(key, modules);
+    return { modules, surround: drawingOf(firstPlain).surround };
+  };
+}
+
+function modulesFor(payload: string, level: ErrorCorrectionLevel | undefined): number {
+  const size = chooseSize(payload, level);
+  if (!size.ok) throw new RangeError('no code holds that payload');
+  return modulesOf(size.value.version);
 }

@@ -10,7 +10,7 @@ import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
 import type { Drawable, SheetJob } from './sheet-job.js';
 
 /** @param onPage hears how many pages are drawn; the drawing pauses there, so that it can be stopped */
-export async function drawSheetsPdf({ composition, drawings }: Drawable, job: SheetJob, pictures: PictureBytes, onPage: (drawn: number) => Promise<void> | void = () => undefined): Promise<Buffer> {
+export async function drawSheetsPdf({ composition, drawingOf }: Drawable, job: SheetJob, pictures: PictureBytes, onPage: (drawn: number) => Promise<void> | void = () => undefined): Promise<Buffer> {
   const pages = pagesOf(composition);
   const measure = measureIn(job.han);
   const { document, finish } = startPdf({ title: job.title, madeAt: new Date(job.madeAt) });
@@ -38,7 +38,7 @@ export async function drawSheetsPdf({ composition, drawings }: Drawable, job: Sh
     document.endMarkedContent();
     for (const text of page.texts) root.add(document.struct('P', {}, () => drawText(text)));
     for (const code of page.codes) {
-      const drawing = drawings[code.item];
+      const drawing = drawingOf(code.item);
       const content = job.contents[code.item];
       if (!drawing || !content) continue;
       root.add(

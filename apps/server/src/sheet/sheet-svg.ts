@@ -9,7 +9,7 @@ import { arrowPath, placedLines } from './sheet-pdf.js';
 
 const pointMm = 25.4 / 72;
 
-export function drawSheetSvg(page: SheetPage, { composition, drawings }: Drawable, job: Pick<SheetJob, 'han' | 'contents'>, pictures: PictureBytes): string {
+export function drawSheetSvg(page: SheetPage, { composition, drawingOf }: Drawable, job: Pick<SheetJob, 'han' | 'contents'>, pictures: PictureBytes): string {
   const { accent, header } = composition.setup.design;
   const address = (id: string): string | null => {
     const bytes = pictures.get(id);
@@ -24,7 +24,7 @@ export function drawSheetSvg(page: SheetPage, { composition, drawings }: Drawabl
     }),
     ...page.texts.map((text) => textElement(text, accent, job)),
     ...page.codes.map((code, index) => {
-      const drawing = drawings[code.item];
+      const drawing = drawingOf(code.item);
       const box = { xMm: code.xMm, yMm: code.yMm, widthMm: code.sizeMm, heightMm: code.sizeMm };
       return drawing ? `<g${turn(box, code.turned)}><g transform="translate(${round(code.xMm)} ${round(code.yMm)}) scale(${code.sizeMm / drawing.modules})">${drawingElements(outlined(drawing), `c${index}-`, address)}</g></g>` : '';
     }),

@@ -3,7 +3,7 @@
  * changes there, by whichever server, is seen within a third of a second.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
-import { isAlwaysOpen, type Opening } from '@hapset/core';
+import { isAlwaysOpen, isWebAddress, type Opening } from '@hapset/core';
 import { DataSource } from 'typeorm';
 import { changedLately } from '../database/changed-lately.js';
 import { Loop } from '../loop/loop.js';
@@ -107,7 +107,7 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
     const { version, name, timeZone, publicAddress, shortLinkHost, formerShortHosts } = await this.schools.get();
     const before = this.known?.version;
     const hosts = [shortLinkHost, ...(formerShortHosts ?? [])].filter((host) => host !== null).map((host) => host.toLowerCase());
-    this.known = { version, name, timeZone, publicAddress, hosts: new Set(hosts), ownHost: new URL(publicAddress).host.toLowerCase() };
+    this.known = { version, name, timeZone, publicAddress, hosts: new Set(hosts), ownHost: URL.canParse(publicAddress) ? new URL(publicAddress).host.toLowerCase() : '' };
     // Addresses of kept pages hang on the school's own: with another one all are read anew.
     this.put(before === version && !this.missed ? await this.rows(`WHERE ${changedLately('links.changed_at')}`) : await this.rows(''));
   }
@@ -128,7 +128,7 @@ function toRedirect({ slug, materialId, link, pageToken, removedAt, opening, try
     slug,
     materialId,
     // As a header carries it: characters beyond ASCII escaped (RFC 9110, 10.2.2).
-    target: address === null ? null : URL.canParse(address) ? new URL(address).href : null,
+    target: address !== null && isWebAddress(address) ? new URL(address).href : null,
     kept: pageToken !== null,
     opening: isAlwaysOpen(opening) ? null : opening,
     trying: tryingSince && tryingUntil ? { since: tryingSince.getTime(), until: tryingUntil.getTime() } : null,

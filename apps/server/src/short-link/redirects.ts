@@ -3,13 +3,16 @@
  * redirected to; nothing of the request gets into the answer.
  */
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { isSlug, openStateAt, slipsOf, slugAskedFor, visitorKind } from '@hapset/core';
 import { isbot } from 'isbot';
 import { Clock } from '../clock/clock.js';
 import { TryoutService } from '../tryout/tryout.service.js';
 import { AttemptWindow } from '../visitor/attempt-window.js';
 import { VisitorAddress } from '../visitor/visitor-address.js';
+import { LOGGER, type AppLogger } from '../logging/logger.token.js';
+import { MissCounter } from './miss-counter.js';
+import { MissWindow } from './miss-window.js';
 import { OpensCounter } from './opens-counter.js';
 import { RedirectTable, type Redirect } from './redirect-table.js';
 import { ShortLinkPages } from './short-link-pages.js';
@@ -17,6 +20,9 @@ import { ShortLinkPages } from './short-link-pages.js';
 @Injectable()
 export class Redirects {
   private readonly hints = new AttemptWindow();
+  private readonly misses = new MissWindow();
+  /** Answers that are held back just now. */
+  private held = 0;
 
   constructor(
     private readonly table: RedirectTable,
@@ -24,7 +30,9 @@ export class Redirects {
     private readonly tryouts: TryoutService,
     private readonly pages: ShortLinkPages,
     private readonly addresses: VisitorAddress,
+    private readonly missCounter: MissCounter,
     private readonly clock: Clock,
+    @Inject(LOGGER) private readonly logger: AppLogger,
   ) {}
 
   /** @returns false where the request asks for something else: then nothing was done */
@@ -46,7 +54,7 @@ export class Redirects {
     if (found) this.lead(found, request, response);
     // Where the application answers under the same name, its pages keep their addresses.
     else if (atRoot && !isSlug(slug) && host === school.ownHost && !/^\/k\//i.test(url)) return false;
-    else void this.lookBehind(slug, request, response);
+    else this.lookBehind(slug, request, response).catch((error: unknown) => this.failed(error, response));
     return true;
   }
 
@@ -73,19 +81,36 @@ export class Redirects {
 
   /** It may have been made a moment ago by another server; else a slip is named, if there is but one that it can be. */
   private async lookBehind(slug: string, request: IncomingMessage, response: ServerResponse): Promise<void> {
-    const mayHint = this.hints.take(this.addresses.of(request), this.clock.now().getTime()) === 0;
-    try {
-      const found = mayHint && isSlug(slug) ? await this.table.find(slug) : undefined;
-      if (found) return this.lead(found, request, response);
-      const slips = mayHint ? slipsOf(slug).filter((slip) => this.table.get(slip)?.target != null) : [];
-      this.pages.unknown(response, slips.length === 1 ? (slips[0] ?? null) : null);
-    } catch {
-      this.pages.unknown(response, null);
-    }
+    const address = this.addresses.of(request);
+    const mayHint = this.hints.take(address, this.clock.now().getTime()) === 0;
+    const found = mayHint && isSlug(slug) ? await this.table.find(slug) : undefined;
+    if (found) return this.lead(found, request, response);
+    const waitMs = this.misses.add(address, this.clock.now().getTime());
+    this.missCounter.count(waitMs > 0);
+    if (waitMs > 0) return this.answerSlowly(waitMs, response);
+    const slips = mayHint ? slipsOf(slug).filter((slip) => this.table.get(slip)?.target != null) : [];
+    this.pages.unknown(response, slips.length === 1 ? (slips[0] ?? null) : null);
+  }
+
+  /** Holds the answer back; where too many are held already, says so at once. */
+  private answerSlowly(waitMs: number, response: ServerResponse): void {
+    if (this.held >= heldAtMost) return this.pages.tooMany(response);
+    this.held += 1;
+    const timer = setTimeout(() => this.pages.tooMany(response), waitMs).unref();
+    response.once('close', () => {
+      clearTimeout(timer);
+      this.held -= 1;
+    });
+  }
+
+  private failed(error: unknown, response: ServerResponse): void {
+    this.logger.error({ err: error }, 'could not answer a short link');
+    if (!response.headersSent) this.pages.away(response);
   }
 }
 
 const slash = 47;
+const heldAtMost = 200;
 
 function isAhead(headers: IncomingMessage['headers']): boolean {
   return /prefetch|preview|prerender/i.test(`${String(headers['sec-purpose'] ?? '')} ${String(headers.purpose ?? '')} ${String(headers['x-purpose'] ?? '')} ${String(headers['x-moz'] ?? '')}`);

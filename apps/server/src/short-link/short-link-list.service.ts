@@ -1,7 +1,7 @@
 /** The list of a teacher's short links, with what became of each. */
 import { Injectable } from '@nestjs/common';
 import { limits, shortLinkFilters, type ShortLinkFilter, type ShortLinkRow, type ShortLinksPage } from '@hapset/contract';
-import { accessVerdicts, letsIn, shortAddress, type AccessVerdict } from '@hapset/core';
+import { accessVerdicts, isShortForm, letsIn, newSlugLengths, shortAddress, type AccessVerdict } from '@hapset/core';
 import { safeCsv } from '../spreadsheet/safe-csv.js';
 import { DataSource } from 'typeorm';
 import { addressOf } from '../material/material-address.js';
@@ -9,6 +9,8 @@ import { SchoolService } from '../school/school.service.js';
 
 interface Row {
   readonly slug: string;
+  /** 1 where new codes carry it, 0 where it was replaced. */
+  readonly current: number;
   readonly materialId: string;
   readonly title: string;
   readonly link: string | null;
@@ -29,7 +31,7 @@ export interface ShortLinkWish {
   readonly after: string | null;
 }
 
-const columns = `links.slug, materials.id AS materialId, materials.title, materials.link, materials.page_token AS pageToken, materials.removed_at AS removedAt, materials.carry, links.created_at AS createdAt,
+const columns = `links.slug, links.current_for IS NOT NULL AS current, materials.id AS materialId, materials.title, materials.link, materials.page_token AS pageToken, materials.removed_at AS removedAt, materials.carry, links.created_at AS createdAt,
   (SELECT COUNT(*) FROM sheets WHERE sheets.material_id = materials.id AND JSON_VALUE(sheets.content, '$.payload') LIKE CONCAT('%/', links.slug)) AS sheets,
   (SELECT SUM(opens) FROM short_link_counts counts WHERE counts.slug = links.slug) AS opens,
   checks.verdict, checks.finished_at AS checkedAt`;
@@ -40,6 +42,7 @@ const conditions: Readonly<Record<ShortLinkFilter, string>> = {
   all: '1 = 1',
   'in-trouble': 'materials.removed_at IS NULL AND checks.verdict IS NOT NULL AND checks.verdict NOT IN (?)',
   'on-paper': "EXISTS (SELECT 1 FROM sheets WHERE sheets.material_id = materials.id AND JSON_VALUE(sheets.content, '$.payload') LIKE CONCAT('%/', links.slug))",
+  'to-replace': `materials.removed_at IS NULL AND links.current_for IS NOT NULL AND CHAR_LENGTH(links.slug) < ${newSlugLengths.least}`,
   'taken-down': 'materials.removed_at IS NOT NULL',
 };
 const opensFor = accessVerdicts.filter((verdict) => letsIn(verdict) || verdict === 'organisation');
@@ -75,13 +78,14 @@ export class ShortLinkListService {
 
   private async views(rows: readonly Row[]): Promise<readonly ShortLinkRow[]> {
     const [{ publicAddress, shortLinkHost }, lessons] = await Promise.all([this.school.get(), this.lessonsOf(rows.map(({ materialId }) => materialId))]);
-    return rows.map(({ slug, materialId, title, removedAt, carry, sheets, opens, verdict, checkedAt, createdAt, ...address }) => ({
+    return rows.map(({ slug, current, materialId, title, removedAt, carry, sheets, opens, verdict, checkedAt, createdAt, ...address }) => ({
       slug,
       address: shortAddress(publicAddress, shortLinkHost, slug),
+      shortForm: isShortForm(slug) && current === 1,
       materialId,
       title,
       target: removedAt === null ? addressOf(address, publicAddress) : null,
-      carried: carry === 'short-link',
+      carried: carry === 'short-link' && current === 1,
       lessons: lessons.filter((lesson) => lesson.materialId === materialId).map(({ id, name }) => ({ id, name })),
       sheets: Number(sheets),
       opens: Number(opens ?? 0),

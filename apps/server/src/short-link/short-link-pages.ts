@@ -4,6 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { groupedSlug, type OpenState } from '@hapset/core';
 import escape from 'escape-html';
 import { goneHtml, plainPageHtml } from '../student-page/student-page.html.js';
+import { awayHtml, awayPolicy } from '../problem/away-page.js';
 import { StudentAssets } from '../student-page/student-assets.js';
 import { RedirectTable } from './redirect-table.js';
 
@@ -37,8 +38,19 @@ export class ShortLinkPages {
   /** @param meant the one short link that a slip of one character makes it; null where there is none or several */
   unknown(response: ServerResponse, meant: string | null): void {
     const hint = meant === null ? '<p class="lead">Look at the paper once more and type it again.</p>' : `<p class="lead">One character is off. Did you mean <a class="open" href="/K/${escape(meant)}">${escape(groupedSlug(meant))}</a>?</p>`;
-    const again = '<form action="/K/" method="get"><label>The last part of the address <input name="s" autocomplete="off" autocapitalize="characters" spellcheck="false" maxlength="12"></label> <button>Open it</button></form>';
+    const again = '<form action="/K/" method="get"><label>The last part of the address <input name="s" autocomplete="off" autocapitalize="characters" spellcheck="false" maxlength="14"></label> <button>Open it</button></form>';
     this.send(response, 404, this.page('There is nothing at this address', hint + again));
+  }
+
+  /** The database can't be asked whether there is such an address. */
+  away(response: ServerResponse): void {
+    response.writeHead(503, { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': awayPolicy, 'Cache-Control': 'no-store', 'Retry-After': '5' });
+    response.end(awayHtml);
+  }
+
+  /** Too many addresses of nothing came from there: nothing more is looked up for a while. */
+  tooMany(response: ServerResponse): void {
+    this.send(response, 429, this.page('Wait a moment', '<p class="lead">Too many wrong addresses came from your network. Wait a minute, look at the paper once more and type it again.</p>'));
   }
 
   private page(title: string, body: string): string {

@@ -6,7 +6,7 @@ import { idColumn, keywordColumn, timeColumn } from '../database/columns.js';
 @Index(['slug', 'id'])
 export class ShortLinkTurn {
   @PrimaryColumn(idColumn) id: string;
-  @Column(keywordColumn(7)) slug: string;
+  @Column(keywordColumn(9)) slug: string;
   /** The address until then. */
   @Column({ type: 'text' }) fromAddress: string;
   @Column({ type: 'text' }) toAddress: string;

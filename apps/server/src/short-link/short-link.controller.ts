@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Header, Param, Patch, Query } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import type { ShortLinkDetails, ShortLinksPage } from '@hapset/contract';
 import type { Account } from '../account/account.entity.js';
 import { MaterialService } from '../material/material.service.js';
@@ -30,6 +30,13 @@ export class ShortLinkController {
 
   @Get('materials/:materialId/short-link')
   async details(@Param('materialId') materialId: string): Promise<ShortLinkDetails> {
+    return this.links.details(await this.materials.require(materialId));
+  }
+
+  @Post('materials/:materialId/short-link/replacement')
+  @HttpCode(200)
+  async replace(@Param('materialId') materialId: string): Promise<ShortLinkDetails> {
+    await this.links.replace(await this.materials.require(materialId));
     return this.links.details(await this.materials.require(materialId));
   }
 

@@ -6,9 +6,12 @@ import { Material } from '../material/material.entity.js';
 /** A slug that was given out. Rows stay for ever: what once stood on paper never means anything else. */
 @Entity('short_links')
 export class ShortLink {
-  @PrimaryColumn(keywordColumn(7)) slug: string;
-  @Index({ unique: true }) @Column(optionalIdColumn) materialId: string | null;
+  @PrimaryColumn(keywordColumn(9)) slug: string;
+  /** Where it leads. A material may have several: those that were replaced still lead there. */
+  @Index() @Column(optionalIdColumn) materialId: string | null;
   @ManyToOne(() => Material, { onDelete: 'SET NULL', nullable: true }) material: Relation<Material> | null;
+  /** The material's id while it is the one that new codes carry, then null: a material has one such. */
+  @Index({ unique: true }) @Column(optionalIdColumn) currentFor: string | null;
   @Column({ type: 'json' }) opening: Opening;
   /** A real device is being tried until then, since that moment. */
   @Column(optionalTimeColumn) tryingSince: Date | null;

@@ -5,6 +5,8 @@ import { StudentAssets } from '../student-page/student-assets.js';
 import { Tryout } from '../tryout/tryout.entity.js';
 import { TryoutService } from '../tryout/tryout.service.js';
 import { VisitorModule } from '../visitor/visitor.module.js';
+import { MissCounter } from './miss-counter.js';
+import { ShortLinkMiss } from './short-link-miss.entity.js';
 import { OpensCounter } from './opens-counter.js';
 import { RedirectTable } from './redirect-table.js';
 import { Redirects } from './redirects.js';
@@ -16,8 +18,8 @@ import { ShortLink } from './short-link.entity.js';
 import { ShortLinkService } from './short-link.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([ShortLink, ShortLinkTurn, ShortLinkCount, Tryout]), SchoolModule, VisitorModule],
-  providers: [RedirectTable, OpensCounter, Redirects, ShortLinkPages, ShortLinkService, ShortLinkListService, StudentAssets, TryoutService],
-  exports: [Redirects, ShortLinkService, ShortLinkListService, TryoutService],
+  imports: [TypeOrmModule.forFeature([ShortLink, ShortLinkTurn, ShortLinkCount, ShortLinkMiss, Tryout]), SchoolModule, VisitorModule],
+  providers: [RedirectTable, OpensCounter, MissCounter, Redirects, ShortLinkPages, ShortLinkService, ShortLinkListService, StudentAssets, TryoutService],
+  exports: [Redirects, MissCounter, ShortLinkService, ShortLinkListService, TryoutService],
 })
 export class ShortLinkModule {}

@@ -2,12 +2,12 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ShortLinkDetails, ShortLinkView } from '@hapset/contract';
-import { alwaysOpen, lengthFor, openingProblem, type Opening } from '@hapset/core';
+import { alwaysOpen, newSlugLength, openingProblem, shortBase, type Opening } from '@hapset/core';
 import { EntityManager, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import type { Material } from '../material/material.entity.js';
-import { notFound, ProblemError } from '../problem/problem.js';
+import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { SchoolService } from '../school/school.service.js';
 import { randomSlug } from './random-slug.js';
 import { OpensCounter } from './opens-counter.js';
@@ -36,13 +36,33 @@ export class ShortLinkService {
   /** The material's slug; a new one where it has none. The same for two that ask at once. */
   async allocate(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
     if (material.slug !== null) return material.slug;
-    const length = lengthFor(await this.links.count());
     for (let attempt = 0; attempt < attempts; attempt += 1) {
-      await this.links.createQueryBuilder().insert().values({ slug: randomSlug(length), materialId: material.id, opening: alwaysOpen, createdAt: this.clock.now() }).orIgnore().execute();
-      const own = await this.links.findOneBy({ materialId: material.id });
+      await this.links.createQueryBuilder().insert().values(await this.fresh(material.id, alwaysOpen)).orIgnore().execute();
+      const own = await this.links.findOneBy({ currentFor: material.id });
       if (own) return own.slug;
     }
     throw new ProblemError('failed', 'No free short link was found. Try it again.');
+  }
+
+  /** A new slug in the place of an old one, which leads to the same still. @returns the new one @throws ProblemError not-found, stale */
+  async replace(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
+    const slug = await this.links.manager.transaction(async (manager) => {
+      const before = await manager.findOne(ShortLink, { where: { currentFor: material.id }, lock: { mode: 'pessimistic_write' } });
+      if (!before) throw notFound('short link');
+      if (before.slug !== material.slug) throw stale('material');
+      const fresh = await this.fresh(material.id, before.opening);
+      await manager.update(ShortLink, { slug: before.slug }, { currentFor: null });
+      await manager.insert(ShortLink, fresh);
+      await manager.query('UPDATE materials SET slug = ?, version = version + 1 WHERE id = ?', [fresh.slug, material.id]);
+      return fresh.slug;
+    });
+    await this.table.look();
+    return slug;
+  }
+
+  private async fresh(materialId: string, opening: Opening): Promise<Pick<ShortLink, 'slug' | 'materialId' | 'currentFor' | 'opening' | 'createdAt'>> {
+    const { publicAddress, shortLinkHost } = await this.school.get();
+    return { slug: randomSlug(newSlugLength(shortBase(publicAddress, shortLinkHost))), materialId, currentFor: materialId, opening, createdAt: this.clock.now() };
   }
 
   /** Tells every server that what the short link leads to is another one now. */
@@ -61,7 +81,7 @@ export class ShortLinkService {
 
   /** Null where the material has none. */
   async view(material: Pick<Material, 'id' | 'slug'>): Promise<ShortLinkView | null> {
-    const link = material.slug === null ? null : await this.links.findOneBy({ materialId: material.id });
+    const link = material.slug === null ? null : await this.links.findOneBy({ slug: material.slug });
     if (!link) return null;
     const [school, opens] = await Promise.all([this.school.get(), this.counts.sum('opens', { slug: link.slug })]);
     return toShortLinkView(link, school, opens ?? 0, this.clock.now());
@@ -87,7 +107,7 @@ export class ShortLinkService {
     const problem = openingProblem(opening);
     if (problem) throw new ProblemError('invalid', 'These opening hours can’t be kept.', { fields: [{ field: 'opening', message: problem }] });
     const { affected } = await this.links.update({ materialId: material.id }, { opening });
-    if (affected !== 1) throw notFound('short link');
+    if (affected === 0) throw notFound('short link');
     await this.table.look();
     return this.details(material);
   }
@@ -95,7 +115,7 @@ export class ShortLinkService {
   /** From now on until then openings count as those of a device that is being tried. @throws ProblemError not-found */
   async listen(material: Pick<Material, 'id'>, since: Date, until: Date): Promise<void> {
     const { affected } = await this.links.update({ materialId: material.id }, { tryingSince: since, tryingUntil: until });
-    if (affected !== 1) throw notFound('short link');
+    if (affected === 0) throw notFound('short link');
     await this.table.look();
   }
 }

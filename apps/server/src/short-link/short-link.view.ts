@@ -1,5 +1,5 @@
 import type { ShortLinkDetails, ShortLinkTurnView, ShortLinkView } from '@hapset/contract';
-import { openStateAt, shortAddress, shortAddressInLetters, visitorKinds, type VisitorKind } from '@hapset/core';
+import { isShortForm, openStateAt, shortAddress, shortAddressInLetters, visitorKinds, type VisitorKind } from '@hapset/core';
 import type { School } from '../school/school.entity.js';
 import type { ShortLinkCount } from './short-link-count.entity.js';
 import type { ShortLinkTurn } from './short-link-turn.entity.js';
@@ -7,7 +7,7 @@ import type { ShortLink } from './short-link.entity.js';
 
 export function toShortLinkView({ slug, opening }: ShortLink, { publicAddress, shortLinkHost, timeZone }: School, opens: number, now: Date): ShortLinkView {
   const address = shortAddress(publicAddress, shortLinkHost, slug);
-  return { slug, address, inLetters: shortAddressInLetters(address), opening, open: openStateAt(opening, now.getTime(), timeZone).open, opens: Number(opens) };
+  return { slug, address, shortForm: isShortForm(slug), inLetters: shortAddressInLetters(address), opening, open: openStateAt(opening, now.getTime(), timeZone).open, opens: Number(opens) };
 }
 
 export function toDetails(view: ShortLinkView, turns: readonly ShortLinkTurn[], counts: readonly ShortLinkCount[], timeZone: string): ShortLinkDetails {

@@ -1,8 +1,8 @@
 import { createReadStream } from 'node:fs';
-import { copyFile, mkdir, rename, rm, stat } from 'node:fs/promises';
+import { copyFile, mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { Storage, type ByteRange } from './storage.js';
+import { isStorageKey, Storage, type ByteRange, type StoredKey } from './storage.js';
 
 /** Kept bytes in a folder, spread over subfolders by the first letters of their keys. */
 export class FolderStorage extends Storage {
@@ -37,12 +37,21 @@ export class FolderStorage extends Storage {
     }
   }
 
+  async *list(): AsyncGenerator<StoredKey> {
+    for (const part of await readdir(this.folder).catch(() => [])) {
+      for (const key of await readdir(join(this.folder, part)).catch(() => [])) {
+        const found = await stat(join(this.folder, part, key)).catch(() => null);
+        if (found) yield { key, changedAtMs: found.mtimeMs };
+      }
+    }
+  }
+
   async remove(key: string): Promise<void> {
     await rm(this.placeOf(key), { force: true });
   }
 
   private placeOf(key: string): string {
-    if (!/^[0-9a-f]{64}(?:\.[a-z0-9]+)?$/.test(key)) throw new RangeError(`no key of the storage: ${key}`);
+    if (!isStorageKey(key)) throw new RangeError(`no key of the storage: ${key}`);
     return join(this.folder, key.slice(0, 2), key);
   }
 }

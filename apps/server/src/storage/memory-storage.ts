@@ -1,6 +1,6 @@
 import { readFile, rm } from 'node:fs/promises';
 import { Readable } from 'node:stream';
-import { Storage, type ByteRange } from './storage.js';
+import { Storage, type ByteRange, type StoredKey } from './storage.js';
 
 /** Kept bytes in memory, for tests of what stands above the storage. */
 export class MemoryStorage extends Storage {
@@ -19,6 +19,10 @@ export class MemoryStorage extends Storage {
 
   sizeOf(key: string): Promise<number | null> {
     return Promise.resolve(this.kept.get(key)?.length ?? null);
+  }
+
+  async *list(): AsyncGenerator<StoredKey> {
+    for (const key of this.kept.keys()) yield await Promise.resolve({ key, changedAtMs: 0 });
   }
 
   remove(key: string): Promise<void> {

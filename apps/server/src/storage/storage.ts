@@ -10,6 +10,16 @@ export interface ByteRange {
   readonly end: number;
 }
 
+/** A hash, perhaps with an ending. */
+export function isStorageKey(key: string): boolean {
+  return /^[0-9a-f]{64}(?:\.[a-z0-9]+)?$/.test(key);
+}
+
+export interface StoredKey {
+  readonly key: string;
+  readonly changedAtMs: number;
+}
+
 export abstract class Storage {
   /** Takes the bytes of a local file, which is gone from its place afterwards. The same key again changes nothing. */
   abstract take(key: string, file: string): Promise<void>;
@@ -17,6 +27,8 @@ export abstract class Storage {
   abstract open(key: string, range?: ByteRange): Readable;
   /** Bytes under the key; null when it is unknown. */
   abstract sizeOf(key: string): Promise<number | null>;
+  /** All keys with the time of their last change, in milliseconds since 1970; what is no key of the storage is told by its name. */
+  abstract list(): AsyncIterable<StoredKey>;
   /** Does nothing when the key is unknown. */
   abstract remove(key: string): Promise<void>;
 }

@@ -85,7 +85,7 @@ class Opening {
 
   /** Ends what connections are left; nobody need wait for it. */
   close(): void {
-    for (const agent of this.agents.values()) void agent.destroy();
+    for (const agent of this.agents.values()) agent.destroy().catch(() => undefined);
   }
 
   /** One for the web behind the guard, one for the school's own pages; made when they are needed. */

@@ -2,6 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import type { CardsWish, SheetNotice } from '@hapset/contract';
 import { cardPayload, cardTokenNumbers, cardTokenOf, chooseSize, deskDistanceM, deskScene, modulesOf, neededSizeMm, plainChoices, type DeviceProfile, type FaceField, type SheetSetup } from '@hapset/core';
+import { mapInSlices } from '../clock/in-slices.js';
 import { Clock } from '../clock/clock.js';
 import { DeviceService } from '../device/device.service.js';
 import { SchoolService } from '../school/school.service.js';
@@ -9,7 +10,7 @@ import { noTexts, type SheetContent, type SheetJob } from '../sheet/sheet-job.js
 import { symbolPicture, symbolPictures } from '../sheet/sheet-pictures.js';
 import { SheetPlanner } from '../sheet/sheet-planner.js';
 import type { SheetNotes } from '../sheet/sheet.work.js';
-import type { Student } from '../student/student.entity.js';
+import type { StudentOnCard } from '../student/student.service.js';
 import { missingCharacters } from '../typeface/shaped-line.js';
 
 /** As long as all are: what is previewed has no card yet. */
@@ -19,9 +20,9 @@ const fieldOf: Readonly<Record<CardsWish['fields'][number], FaceField>> = { clas
 export interface PlannedCards {
   readonly job: SheetJob;
   /** Of the cards of the job, in its order. */
-  readonly students: readonly Student[];
+  readonly students: readonly StudentOnCard[];
   /** Who can't have one, since there is no id that it could say. */
-  readonly withoutId: readonly Student[];
+  readonly withoutId: readonly StudentOnCard[];
 }
 
 @Injectable()
@@ -34,12 +35,13 @@ export class CardPlanner {
   ) {}
 
   /** @param tokens by the student's id; of none while it is only looked at */
-  async plan(wish: CardsWish, all: readonly Student[], tokens: ReadonlyMap<string, string>): Promise<PlannedCards> {
+  async plan(wish: CardsWish, all: readonly StudentOnCard[], tokens: ReadonlyMap<string, string>): Promise<PlannedCards> {
     const withoutId = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId === null) : [];
-    const students = all.filter((student) => !withoutId.includes(student));
+    const students = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId !== null) : all;
     const { name: school, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
     const devices = await this.devices.list();
-    const contents = students.map((student) => contentOf(student, cardPayload(wish.code, { schoolId: student.schoolId ?? '', name: student.name, token: tokens.get(student.id) ?? tokenToCome }), { school, symbol: wish.symbol, devices }));
+    const neededFor = neededSizes(devices);
+    const contents = await mapInSlices(students, (student) => contentOf(student, cardPayload(wish.code, { schoolId: student.schoolId ?? '', name: student.name, token: tokens.get(student.id) ?? tokenToCome }), { school, symbol: wish.symbol, neededFor }));
     const setup: SheetSetup = {
       ...plainChoices('student-card', wish.paper),
       perPage: wish.perPage,
@@ -58,13 +60,31 @@ export class CardPlanner {
 interface CardFacts {
   readonly school: string;
   readonly symbol: string | null;
-  readonly devices: readonly DeviceProfile[];
+  /** Side of the symbol that a payload needs at a desk, mm. */
+  readonly neededFor: (payload: string) => number;
 }
 
-function contentOf({ name, className, schoolId }: Student, payload: string, { school, symbol, devices }: CardFacts): SheetContent {
-  const size = chooseSize(payload);
-  const modules = size.ok ? modulesOf(size.value.version) : 21;
-  const neededMm = Math.ceil(Math.max(0, ...devices.map((device) => neededSizeMm(device, modules, deskDistanceM, deskScene))));
+/** Equal payloads, and equal sizes, are worked out once. */
+function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => number {
+  const byModules = new Map<number, number>();
+  const byPayload = new Map<string, number>();
+  const forModules = (modules: number): number => {
+    const known = byModules.get(modules) ?? Math.ceil(Math.max(0, ...devices.map((device) => neededSizeMm(device, modules, deskDistanceM, deskScene))));
+    byModules.set(modules, known);
+    return known;
+  };
+  return (payload) => {
+    const known = byPayload.get(payload);
+    if (known !== undefined) return known;
+    const size = chooseSize(payload);
+    const needed = forModules(size.ok ? modulesOf(size.value.version) : 21);
+    byPayload.set(payload, needed);
+    return needed;
+  };
+}
+
+function contentOf({ name, className, schoolId }: StudentOnCard, payload: string, { school, symbol, neededFor }: CardFacts): SheetContent {
+  const neededMm = neededFor(payload);
   return {
     payload,
     title: name,
@@ -75,9 +95,9 @@ function contentOf({ name, className, schoolId }: Student, payload: string, { sc
 }
 
 /** Names that can't be written or have no room, and codes that are too small for a desk. */
-export function cardNotices({ job, students }: PlannedCards, { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>): readonly SheetNotice[] {
+export async function cardNotices({ job, students }: PlannedCards, { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>): Promise<readonly SheetNotice[]> {
   const about = (item: number): Omit<SheetNotice, 'warning'> => ({ name: students[item]?.name ?? '', stationId: null, materialId: students[item]?.id ?? '', field: null, characters: [], sizeMm: null, reachM: null, distanceM: null, otherKinds: [], finer: false });
-  const missing = students.flatMap(({ name, className }, item): readonly SheetNotice[] => {
+  const missing = await mapInSlices(students, ({ name, className }, item): readonly SheetNotice[] => {
     const characters = missingCharacters(`${name} ${className}`, 'text');
     return characters.length === 0 ? [] : [{ ...about(item), warning: 'missing-characters', field: 'title', characters }];
   });
@@ -86,5 +106,5 @@ export function cardNotices({ job, students }: PlannedCards, { notes, sizesMm }:
     const [sizeMm, neededMm] = [sizesMm[note.item] ?? 0, job.contents[note.item]?.more?.neededMm ?? 1];
     return { ...about(note.item), warning: 'too-small', sizeMm, reachM: (deskDistanceM * sizeMm) / neededMm, distanceM: deskDistanceM };
   });
-  return [...missing, ...laid];
+  return [...missing.flat(), ...laid];
 }

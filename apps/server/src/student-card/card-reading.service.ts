@@ -6,7 +6,10 @@ import { cardPayload, idKey, readCardText } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
+import type { Account } from '../account/account.entity.js';
+import { retryingDeadlocks } from '../database/deadlock.js';
 import { Student } from '../student/student.entity.js';
+import { isVisible, StudentVisibility } from '../student/student-visibility.js';
 import { safeCsv } from '../spreadsheet/safe-csv.js';
 import { CardReading } from './card-reading.entity.js';
 import { StudentCard } from './student-card.entity.js';
@@ -25,12 +28,14 @@ export class CardReadingService {
     @InjectRepository(CardReading) private readonly readings: Repository<CardReading>,
     @InjectRepository(StudentCard) private readonly cards: Repository<StudentCard>,
     @InjectRepository(Student) private readonly students: Repository<Student>,
+    private readonly visibility: StudentVisibility,
     private readonly clock: Clock,
   ) {}
 
-  async read(text: string, readById: string): Promise<ReadCardView> {
+  async read(text: string, who: Account): Promise<ReadCardView> {
     const { student, result } = await this.find(text);
-    const readingId = student && result === 'student' ? await this.keep(student.id, readById) : null;
+    if (student && !isVisible(student.className, await this.visibility.of(who))) return { result: 'other-class', student: null, readingId: null };
+    const readingId = student && result === 'student' ? await this.keep(student.id, who.id) : null;
     return { result, student: student && { id: student.id, name: student.name, className: student.className, schoolId: student.schoolId }, readingId };
   }
 
@@ -74,12 +79,18 @@ export class CardReadingService {
   }
 
   private async keep(studentId: string, readById: string): Promise<string> {
-    const now = this.clock.now();
-    const last = await this.readings.findOne({ where: { studentId, readById }, order: { id: 'DESC' } });
-    if (last && now.getTime() - last.readAt.getTime() < sameReadingMs) return last.id;
-    const id = newId();
-    await this.readings.insert({ id, studentId, readById, readAt: now });
-    return id;
+    return retryingDeadlocks(() =>
+      this.readings.manager.transaction(async (manager) => {
+        // One device after the other: what the one before has written is seen.
+        await manager.createQueryBuilder(Student, 'student').select('student.id').where({ id: studentId }).setLock('pessimistic_write').getOne();
+        const now = this.clock.now();
+        const last = await manager.findOne(CardReading, { where: { studentId, readById }, order: { id: 'DESC' } });
+        if (last && now.getTime() - last.readAt.getTime() < sameReadingMs) return last.id;
+        const id = newId();
+        await manager.insert(CardReading, { id, studentId, readById, readAt: now });
+        return id;
+      }),
+    );
   }
 }
 

@@ -1,30 +1,50 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
-import type { CardReadingsPage, CardsPreview, PrintView, ReadCardView, StudentView } from '@hapset/contract';
+import type { CardReadingsPage, CardsPreview, PrintView, ReadCardView, StudentGroups, StudentView } from '@hapset/contract';
 import type { Response } from 'express';
 import type { Account } from '../account/account.entity.js';
+import { OfficeOnly } from '../ownership/access.decorators.js';
 import { Who } from '../ownership/who.decorator.js';
 import { nameFile } from '../picture/send-file.js';
 import { toPrintView } from '../sheet/print.view.js';
 import { CardReadingService } from './card-reading.service.js';
-import { MakeCardsDto, PreviewCardsDto, ReadCardDto } from './student-card.dto.js';
+import { EraseStudentsDto, MakeCardsDto, PreviewCardsDto, ReadCardDto } from './student-card.dto.js';
+import { StudentService } from '../student/student.service.js';
 import { StudentCardService } from './student-card.service.js';
+import { StudentErasure } from './student-erasure.service.js';
 
 @Controller('api')
 export class StudentCardController {
   constructor(
     private readonly cards: StudentCardService,
     private readonly readings: CardReadingService,
+    private readonly erasure: StudentErasure,
+    private readonly students: StudentService,
   ) {}
 
   @Post('student-card-previews')
   @HttpCode(200)
   preview(@Body() { wish, page }: PreviewCardsDto, @Who() who: Account): Promise<CardsPreview> {
-    return this.cards.preview(wish, page, who.id);
+    return this.cards.preview(wish, page, who);
   }
 
   @Post('student-cards')
   async make(@Body() { wish }: MakeCardsDto, @Who() who: Account): Promise<PrintView> {
-    return toPrintView(await this.cards.make(wish, who.id));
+    return toPrintView(await this.cards.make(wish, who));
+  }
+
+  @OfficeOnly()
+  @Delete('students/:studentId')
+  async erase(@Param('studentId') studentId: string): Promise<null> {
+    await this.erasure.erase([studentId]);
+    return null;
+  }
+
+  @OfficeOnly()
+  @Post('student-erasures')
+  @HttpCode(200)
+  async eraseGroup(@Body() { className }: EraseStudentsDto): Promise<StudentGroups> {
+    await this.erasure.eraseGroup(className);
+    return this.students.groups(null);
   }
 
   @Delete('students/:studentId/card')
@@ -35,7 +55,7 @@ export class StudentCardController {
   @Post('card-readings')
   @HttpCode(200)
   read(@Body() { text }: ReadCardDto, @Who() who: Account): Promise<ReadCardView> {
-    return this.readings.read(text, who.id);
+    return this.readings.read(text, who);
   }
 
   @Get('card-readings')

@@ -1,7 +1,7 @@
-import { cardFields, limits, type CardField, type CardsWish, type MakeCards, type PreviewCards, type ReadCard } from '@hapset/contract';
+import { cardFields, limits, type CardField, type CardsWish, type EraseStudents, type MakeCards, type PreviewCards, type ReadCard } from '@hapset/contract';
 import { cardCodes, paperNames, perPageChoices, rosterLimits, type CardCode, type PaperFormat } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsString, IsUUID, Matches, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 class CardsWishDto implements CardsWish {
@@ -32,3 +32,8 @@ export class ReadCardDto implements ReadCard {
   @IsString() @MaxLength(limits.payloadLength) text: string;
 }
 export const sameReadCard: Exact<Plain<ReadCardDto>, Plain<ReadCard>> = true;
+
+export class EraseStudentsDto implements EraseStudents {
+  @ValidateIf((body: EraseStudentsDto) => body.className !== null) @IsString() @MinLength(1) @MaxLength(rosterLimits.classLength) className: string | null;
+}
+export const sameEraseStudents: Exact<Plain<EraseStudentsDto>, Plain<EraseStudents>> = true;

@@ -12,6 +12,7 @@ import { PrintedCard } from './printed-card.entity.js';
 import { StudentCardController } from './student-card.controller.js';
 import { StudentCard } from './student-card.entity.js';
 import { StudentCardService } from './student-card.service.js';
+import { StudentErasure } from './student-erasure.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]), StudentModule, SheetModule, DeviceModule, SchoolModule], controllers: [StudentCardController], providers: [StudentCardService, CardPlanner, CardTokens, CardReadingService] })
+@Module({ imports: [TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]), StudentModule, SheetModule, DeviceModule, SchoolModule], controllers: [StudentCardController], providers: [StudentCardService, CardPlanner, CardTokens, CardReadingService, StudentErasure] })
 export class StudentCardModule {}

@@ -3,13 +3,15 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CardsPreview, CardsWish, StudentView } from '@hapset/contract';
 import { IsNull, Repository } from 'typeorm';
+import { LatestOnly } from '../clock/latest-only.js';
 import { Clock } from '../clock/clock.js';
 import { newId } from '../database/columns.js';
 import { ProblemError } from '../problem/problem.js';
 import type { Print } from '../sheet/print.entity.js';
 import { PrintService } from '../sheet/print.service.js';
-import type { Student } from '../student/student.entity.js';
-import { StudentService } from '../student/student.service.js';
+import type { Account } from '../account/account.entity.js';
+import { StudentService, type StudentOnCard } from '../student/student.service.js';
+import { StudentVisibility } from '../student/student-visibility.js';
 import { cardNotices, CardPlanner } from './card-planner.js';
 import { CardTokens } from './card-tokens.js';
 import { PrintedCard } from './printed-card.entity.js';
@@ -18,40 +20,46 @@ const atOnce = 200;
 
 @Injectable()
 export class StudentCardService {
+  private readonly previews = new LatestOnly();
+
   constructor(
     @InjectRepository(PrintedCard) private readonly printed: Repository<PrintedCard>,
     private readonly tokens: CardTokens,
     private readonly planner: CardPlanner,
     private readonly students: StudentService,
     private readonly prints: PrintService,
+    private readonly visibility: StudentVisibility,
     private readonly clock: Clock,
   ) {
-    students.beforeErasing((id) => this.forget(id));
     prints.contents('student-card', {
       of: async (printId) => (await this.printed.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
       forget: async (printId) => void (await this.printed.delete({ printId })),
     });
   }
 
-  async preview(wish: CardsWish, page: number, ownerId: string): Promise<CardsPreview> {
-    const planned = await this.planner.plan(wish, await this.chosen(wish), new Map());
-    const { shown, notes } = await this.prints.previewJob(planned.job, page, ownerId);
+  async preview(wish: CardsWish, page: number, who: Account): Promise<CardsPreview> {
+    return this.previews.run(who.id, () => this.drawPreview(wish, page, who));
+  }
+
+  private async drawPreview(wish: CardsWish, page: number, who: Account): Promise<CardsPreview> {
+    const planned = await this.planner.plan(wish, await this.chosen(wish, who), new Map());
+    const { shown, notes } = await this.prints.previewJob(planned.job, page, who.id);
     const [first] = planned.job.contents;
     return {
       ...shown,
-      notices: cardNotices(planned, notes),
+      notices: await cardNotices(planned, notes),
       withoutId: planned.withoutId.map(({ name }) => name),
       sample: first && shown.sizesMm ? { payload: first.payload, sizeMm: shown.sizesMm[0] } : null,
     };
   }
 
   /** @throws ProblemError invalid without students */
-  async make(wish: CardsWish, ownerId: string): Promise<Print> {
-    const chosen = await this.chosen(wish);
+  async make(wish: CardsWish, who: Account): Promise<Print> {
+    const chosen = await this.chosen(wish, who);
     const tokens = wish.code === 'token' ? await this.tokens.of(chosen.map(({ id }) => id)) : new Map<string, string>();
     const { job, students } = await this.planner.plan(wish, chosen, tokens);
     if (students.length === 0) throw new ProblemError('invalid', 'There is nobody to make a card for.', { fields: [{ field: 'wish', message: 'chooses no students' }] });
-    return this.prints.begin({ name: nameOf(wish, students), position: null, many: students.length > 1 }, job, ownerId, async (manager, { id: printId }) => {
+    return this.prints.begin({ name: nameOf(wish, students), position: null, many: students.length > 1 }, job, who.id, async (manager, { id: printId }) => {
       const rows = students.map((student, position) => Object.assign(new PrintedCard(), { id: newId(), printId, studentId: student.id, position, content: job.contents[position], replacedAt: null }));
       for (let from = 0; from < rows.length; from += atOnce) await manager.insert(PrintedCard, rows.slice(from, from + atOnce));
     });
@@ -65,16 +73,11 @@ export class StudentCardService {
     return this.students.view(studentId);
   }
 
-  /** Files that show the student's card are put away; what else was on them can be printed again. */
-  private async forget(studentId: string): Promise<void> {
-    const rows = await this.printed.find({ where: { studentId }, select: { id: true, printId: true } });
-    await this.prints.putAwayFiles([...new Set(rows.map(({ printId }) => printId))]);
-  }
-
   /** By class and name. */
-  private async chosen({ classNames, studentIds, onlyNew }: CardsWish): Promise<readonly Student[]> {
-    const all = await this.students.all({ find: '', className: null, year: null, left: false });
-    const wanted = all.filter(({ id, className }) => (studentIds.length > 0 ? studentIds.includes(id) : classNames.length === 0 || classNames.includes(className)));
+  private async chosen({ classNames, studentIds, onlyNew }: CardsWish, who: Account): Promise<readonly StudentOnCard[]> {
+    const all = await this.students.lean({ find: '', className: null, year: null, left: false, visible: await this.visibility.of(who) });
+    const ids = new Set(studentIds);
+    const wanted = all.filter(({ id, className }) => (ids.size > 0 ? ids.has(id) : classNames.length === 0 || classNames.includes(className)));
     if (!onlyNew) return wanted;
     const known = await this.printed.find({ where: { replacedAt: IsNull() }, select: { id: true, studentId: true } });
     const withCard = new Set(known.map(({ studentId }) => studentId));
@@ -82,7 +85,7 @@ export class StudentCardService {
   }
 }
 
-function nameOf({ classNames }: CardsWish, students: readonly Student[]): string {
+function nameOf({ classNames }: CardsWish, students: readonly StudentOnCard[]): string {
   const [only] = students;
   if (only && students.length === 1) return only.name;
   return classNames.length === 0 ? 'All classes' : classNames.join(', ').slice(0, 90);

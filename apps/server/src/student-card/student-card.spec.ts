@@ -18,18 +18,18 @@ describe('student cards', () => {
   beforeAll(async () => {
     scene = await Scene.start();
     const roster = people.map((name, index): RosterStudentWish => ({ schoolId: index === 11 ? null : `00${100 + index}`, prefix: '', given: name.split(' ')[0] ?? '', middle: '', family: name.split(' ').slice(1).join(' '), className: index % 2 === 0 ? '6 Kestrel' : '6 Heron', year: '6' }));
-    await scene.server.ok('Maren', 'POST', '/api/roster-imports', { students: roster, leave: false, fileName: 'x' });
-    students = (await scene.server.ok<StudentsPage>('Maren', 'GET', '/api/students')).rows;
+    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students: roster, leave: false, fileName: 'x' });
+    students = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students')).rows;
   });
   afterAll(() => scene.stop());
 
-  const make = async (change: Partial<CardsWish> = {}): Promise<PrintView> => scene.server.ok<PrintView>('Maren', 'POST', '/api/student-cards', { wish: { ...wish, ...change } });
-  const preview = (change: Partial<CardsWish> = {}) => scene.server.ok<CardsPreview>('Maren', 'POST', '/api/student-card-previews', { wish: { ...wish, ...change }, page: 0 });
-  const readText = (text: string, who = 'Maren') => scene.server.ok<ReadCardView>(who, 'POST', '/api/card-readings', { text });
+  const make = async (change: Partial<CardsWish> = {}): Promise<PrintView> => scene.server.ok<PrintView>('Hesper', 'POST', '/api/student-cards', { wish: { ...wish, ...change } });
+  const preview = (change: Partial<CardsWish> = {}) => scene.server.ok<CardsPreview>('Hesper', 'POST', '/api/student-card-previews', { wish: { ...wish, ...change }, page: 0 });
+  const readText = (text: string, who = 'Hesper') => scene.server.ok<ReadCardView>(who, 'POST', '/api/card-readings', { text });
   /** What each of the ten cards of a page says, cropped card by card. */
   const cardsOf = async (print: PrintView, page: number): Promise<readonly string[]> => {
     const file = join(folder, `${print.id}.pdf`);
-    writeFileSync(file, (await scene.server.file('Maren', `/api/prints/${print.id}/file`)).body as Buffer);
+    writeFileSync(file, (await scene.server.file('Hesper', `/api/prints/${print.id}/file`)).body as Buffer);
     execFileSync('qpdf', ['--check', file]);
     execFileSync('pdftoppm', ['-r', '150', '-f', String(page), '-l', String(page), '-singlefile', '-png', file, join(folder, 'page')]);
     const png = readFileSync(join(folder, 'page.png'));
@@ -76,7 +76,7 @@ describe('student cards', () => {
     expect(fresh).not.toBe(before);
     expect(await readText(fresh)).toMatchObject({ result: 'student', student: { id: first.id } });
     expect(await preview({ onlyNew: true })).toMatchObject({ codes: 0 });
-    expect((await scene.server.as('Maren', 'POST', '/api/student-cards', { wish: { ...wish, onlyNew: true } })).body).toMatchObject({ reason: 'invalid' });
+    expect((await scene.server.as('Hesper', 'POST', '/api/student-cards', { wish: { ...wish, onlyNew: true } })).body).toMatchObject({ reason: 'invalid' });
   });
 
   it('say id, or id and name, where the school chose that; who has no id is named', async () => {
@@ -96,10 +96,10 @@ describe('student cards', () => {
     expect(await readText(`${token.slice(0, -1)}${token.endsWith('2') ? '3' : '2'}`)).toMatchObject({ result: 'misread' });
     expect(await readText(token.toLowerCase())).toMatchObject({ result: 'student' });
     const id = (await readText(token)).student?.id ?? '';
-    const { version } = (await scene.server.ok<StudentsPage>('Maren', 'GET', '/api/students')).rows.find((row) => row.id === id) as StudentView;
-    await scene.server.ok('Maren', 'PATCH', `/api/students/${id}`, { version, left: true });
+    const { version } = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students')).rows.find((row) => row.id === id) as StudentView;
+    await scene.server.ok('Hesper', 'PATCH', `/api/students/${id}`, { version, left: true });
     expect(await readText(token)).toMatchObject({ result: 'left', student: { id }, readingId: null });
-    await scene.server.ok('Maren', 'PATCH', `/api/students/${id}`, { version: version + 1, left: false });
+    await scene.server.ok('Hesper', 'PATCH', `/api/students/${id}`, { version: version + 1, left: false });
   });
 
   it('that are read stand in one’s own list, once in a moment, and are saved as CSV', async () => {
@@ -132,15 +132,15 @@ describe('student cards', () => {
 
   it('of 400 are one action with progress, and are gone with a student who is erased', async () => {
     const many = Array.from({ length: 400 }, (_, index): RosterStudentWish => ({ schoolId: `7${String(index).padStart(4, '0')}`, prefix: '', given: 'Given', middle: '', family: `Family ${index}`, className: 'Year 7', year: '7' }));
-    await scene.server.ok('Maren', 'POST', '/api/roster-imports', { students: many, leave: false, fileName: 'x' });
+    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students: many, leave: false, fileName: 'x' });
     const made = await make({ classNames: ['Year 7'] });
     expect(made).toMatchObject({ codes: 400, pages: 40, state: 'drawing', fileName: 'Year 7, student cards.pdf' });
-    const done = await until(() => scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${made.id}`), ({ state }) => state === 'done', 60_000);
+    const done = await until(() => scene.server.ok<PrintView>('Hesper', 'GET', `/api/prints/${made.id}`), ({ state }) => state === 'done', 60_000);
     expect(done).toMatchObject({ state: 'done', drawn: 40 });
-    expect(((await scene.server.file('Maren', `/api/prints/${made.id}/file`)).body as Buffer).length).toBeLessThan(1_000_000);
-    const [first] = (await scene.server.ok<StudentsPage>('Maren', 'GET', '/api/students?class=Year%207')).rows as [StudentView];
-    await scene.server.ok('Maren', 'DELETE', `/api/students/${first.id}`);
+    expect(((await scene.server.file('Hesper', `/api/prints/${made.id}/file`)).body as Buffer).length).toBeLessThan(1_000_000);
+    const [first] = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students?class=Year%207')).rows as [StudentView];
+    await scene.server.ok('Hesper', 'DELETE', `/api/students/${first.id}`);
     for (const table of ['student_cards', 'printed_cards', 'card_readings']) expect(await scene.server.dataSource.query(`SELECT id FROM ${table} WHERE student_id = ?`, [first.id])).toEqual([]);
-    expect((await scene.server.file('Maren', `/api/prints/${made.id}/file`)).status).toBe(404);
+    expect((await scene.server.file('Hesper', `/api/prints/${made.id}/file`)).status).toBe(404);
   });
 });

@@ -5,6 +5,7 @@ import type { FileView } from '@hapset/contract';
 import { filesOf, pageAddress } from '@hapset/core';
 import type { Request, Response } from 'express';
 import { Repository } from 'typeorm';
+import { dayIn } from '../clock/day-in.js';
 import { Clock } from '../clock/clock.js';
 import { FileService } from '../file/file.service.js';
 import { toFileView } from '../file/file.view.js';
@@ -38,7 +39,7 @@ export class StudentPageController {
     const gone = (reason: GoneReason, status: number): void => void response.status(status).send(goneHtml(reason, school.name, assets));
     if (!material?.kept) return gone('missing', 404);
     if (material.removedAt) return gone('withdrawn', 410);
-    if (material.shownUntil !== null && this.today(school.timeZone) > material.shownUntil) return gone('expired', 410);
+    if (material.shownUntil !== null && dayIn(school.timeZone, this.clock.now()) > material.shownUntil) return gone('expired', 410);
     const found = await this.files.byIds(filesOf(material.kept));
     const fileOf = (id: string): FileView | null => {
       const file = found.get(id);
@@ -53,10 +54,5 @@ export class StudentPageController {
     if (request.method === 'GET') await this.tryouts.pageFetched(material.id);
     if (request.fresh) response.status(304).end();
     else response.send(html);
-  }
-
-  /** Day in the school's zone, `YYYY-MM-DD`. */
-  private today(timeZone: string): string {
-    return new Intl.DateTimeFormat('sv-SE', { timeZone }).format(this.clock.now());
   }
 }

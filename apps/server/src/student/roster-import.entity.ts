@@ -14,12 +14,15 @@ export interface StudentBefore {
   readonly year: string;
   /** Milliseconds since 1970. */
   readonly leftAt: number | null;
+  /** After the import; whoever has another one by now was changed since. Missing in imports of earlier versions. */
+  readonly version?: number;
 }
 
 export interface RosterChanges {
   readonly added: readonly string[];
   readonly changed: readonly StudentBefore[];
-  readonly left: readonly string[];
+  /** Ids alone in imports of earlier versions. */
+  readonly left: readonly (string | { readonly id: string; readonly version: number })[];
 }
 
 @Entity('roster_imports')

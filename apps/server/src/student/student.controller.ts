@@ -1,12 +1,14 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
-import type { RosterComparisonView, RosterImportView, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
+import type { RosterComparisonView, RosterImportView, RosterUndoView, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
 import type { Response } from 'express';
 import type { Account } from '../account/account.entity.js';
+import { OfficeOnly } from '../ownership/access.decorators.js';
 import { Who } from '../ownership/who.decorator.js';
 import { nameFile } from '../picture/send-file.js';
 import { RosterService } from './roster.service.js';
 import { ChangeStudentDto, CompareRosterDto, ImportRosterDto, LeaveClassDto } from './student.dto.js';
 import { StudentService, type StudentsWish } from './student.service.js';
+import { StudentVisibility } from './student-visibility.js';
 import { studentFileFormats, studentFileTypes, studentsFile } from './students-file.js';
 
 type Asked = Readonly<Record<string, unknown>>;
@@ -16,22 +18,24 @@ export class StudentController {
   constructor(
     private readonly students: StudentService,
     private readonly rosters: RosterService,
+    private readonly visibility: StudentVisibility,
   ) {}
 
   @Get('students')
-  page(@Query() query: Asked): Promise<StudentsPage> {
-    return this.students.page({ ...wishOf(query), after: text(query.after) });
+  async page(@Query() query: Asked, @Who() who: Account): Promise<StudentsPage> {
+    return this.students.page({ ...wishOf(query), visible: await this.visibility.of(who), after: text(query.after) });
   }
 
   @Get('student-groups')
-  groups(): Promise<StudentGroups> {
-    return this.students.groups();
+  async groups(@Who() who: Account): Promise<StudentGroups> {
+    return this.students.groups(await this.visibility.of(who));
   }
 
+  @OfficeOnly()
   @Get('students-file')
   async file(@Query() query: Asked, @Res() response: Response): Promise<void> {
     const format = studentFileFormats.find((known) => known === query.format) ?? 'csv';
-    const bytes = studentsFile(await this.students.all(wishOf(query)), format);
+    const bytes = studentsFile(await this.students.all({ ...wishOf(query), visible: null }), format);
     nameFile(response, { type: studentFileTypes[format], name: `Students.${format}`, disposition: 'attachment' }).send(bytes);
   }
 
@@ -40,42 +44,46 @@ export class StudentController {
     return this.students.change(studentId, body);
   }
 
-  @Delete('students/:studentId')
-  async erase(@Param('studentId') studentId: string): Promise<null> {
-    await this.students.erase(studentId);
-    return null;
-  }
-
+  @OfficeOnly()
   @Post('class-departures')
   @HttpCode(200)
   leave(@Body() { className }: LeaveClassDto): Promise<StudentGroups> {
     return this.students.leave(className);
   }
 
+  @OfficeOnly()
   @Post('roster-comparisons')
   @HttpCode(200)
   compare(@Body() { students }: CompareRosterDto): Promise<RosterComparisonView> {
     return this.rosters.compare(students);
   }
 
+  @OfficeOnly()
   @Get('roster-imports')
-  imports(): Promise<readonly RosterImportView[]> {
-    return this.rosters.list();
+  imports(@Who() who: Account): Promise<readonly RosterImportView[]> {
+    return this.rosters.list(who);
   }
 
+  @OfficeOnly()
   @Post('roster-imports')
   bring(@Body() body: ImportRosterDto, @Who() who: Account): Promise<RosterImportView> {
     return this.rosters.bring(body, who.id);
   }
 
+  @OfficeOnly()
+  @Get('roster-imports/:rosterImportId/undo')
+  undoView(@Param('rosterImportId') id: string): Promise<RosterUndoView> {
+    return this.rosters.undoView(id);
+  }
+
+  @OfficeOnly()
   @Delete('roster-imports/:rosterImportId')
-  async undo(@Param('rosterImportId') id: string): Promise<null> {
-    await this.rosters.undo(id);
-    return null;
+  undo(@Param('rosterImportId') id: string): Promise<RosterUndoView> {
+    return this.rosters.undo(id);
   }
 }
 
-function wishOf(query: Asked): Omit<StudentsWish, 'after'> {
+function wishOf(query: Asked): Omit<StudentsWish, 'after' | 'visible'> {
   return { find: text(query.find) ?? '', className: text(query.class), year: text(query.year), left: query.left === 'yes' };
 }
 

@@ -6,6 +6,8 @@ import { RosterService } from './roster.service.js';
 import { StudentController } from './student.controller.js';
 import { Student } from './student.entity.js';
 import { StudentService } from './student.service.js';
+import { StudentVisibility } from './student-visibility.js';
+import { SchoolModule } from '../school/school.module.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Student, RosterImport])], controllers: [StudentController], providers: [StudentService, RosterService, CardsOfStudents], exports: [StudentService, TypeOrmModule] })
+@Module({ imports: [TypeOrmModule.forFeature([Student, RosterImport]), SchoolModule], controllers: [StudentController], providers: [StudentService, RosterService, CardsOfStudents, StudentVisibility], exports: [StudentService, StudentVisibility, TypeOrmModule] })
 export class StudentModule {}

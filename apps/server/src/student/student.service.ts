@@ -1,4 +1,4 @@
-/** The school's students: found, changed, sent on, erased with all traces, and taken away in open formats. */
+/** The school's students: found, changed, exported in open formats, and marked as left. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type ChangeStudent, type StudentGroups, type StudentsPage, type StudentView } from '@hapset/contract';
@@ -7,9 +7,12 @@ import { In, IsNull, Repository, type SelectQueryBuilder } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { CardsOfStudents } from './cards-of-students.js';
-import { RosterImport } from './roster-import.entity.js';
 import { Student } from './student.entity.js';
+import type { VisibleClasses } from './student-visibility.js';
 import { toStudentView } from './student.view.js';
+
+/** Longer than any class may be called. */
+const notAClass = '-'.repeat(61);
 
 export interface StudentsWish {
   readonly find: string;
@@ -17,13 +20,14 @@ export interface StudentsWish {
   readonly year: string | null;
   /** Those who left instead of those who are there. */
   readonly left: boolean;
+  readonly visible: VisibleClasses;
   readonly after: string | null;
 }
 
+export type StudentOnCard = Pick<Student, 'id' | 'name' | 'className' | 'schoolId'>;
+
 @Injectable()
 export class StudentService {
-  private readonly forgetters: ((id: string) => Promise<void>)[] = [];
-
   constructor(
     @InjectRepository(Student) private readonly students: Repository<Student>,
     private readonly cards: CardsOfStudents,
@@ -45,12 +49,21 @@ export class StudentService {
     return this.find(wish).getMany();
   }
 
-  async groups(): Promise<StudentGroups> {
+  /** The same with what a card needs, and no more: rows of a whole school are made into objects in no time. */
+  async lean(wish: Omit<StudentsWish, 'after'>): Promise<readonly StudentOnCard[]> {
+    return this.find(wish).select(['student.id AS id', 'student.name AS name', 'student.class_name AS className', 'student.school_id AS schoolId']).getRawMany<StudentOnCard>();
+  }
+
+  async groups(visible: VisibleClasses): Promise<StudentGroups> {
+    const among = visible === null ? '' : 'AND class_name IN (?)';
+    // No class at all is none of the names.
+    const names = visible === null ? [] : [[...visible, '']];
     const count = async (column: 'class_name' | 'year'): Promise<StudentGroups['classes']> => {
-      const rows = (await this.students.query(`SELECT ${column} AS name, COUNT(*) AS students FROM students WHERE left_at IS NULL AND ${column} <> '' GROUP BY ${column} ORDER BY ${column}`)) as { name: string; students: string }[];
+      const rows = (await this.students.query(`SELECT ${column} AS name, COUNT(*) AS students FROM students WHERE left_at IS NULL AND ${column} <> '' ${among} GROUP BY ${column} ORDER BY ${column}`, names)) as { name: string; students: string }[];
       return rows.map(({ name, students }) => ({ name, students: Number(students) }));
     };
-    const [classes, years, students, all] = [await count('class_name'), await count('year'), await this.students.countBy({ leftAt: IsNull() }), await this.students.count()];
+    const where = visible === null ? {} : { className: In([...visible]) };
+    const [classes, years, students, all] = [await count('class_name'), await count('year'), await this.students.countBy({ ...where, leftAt: IsNull() }), await this.students.countBy(where)];
     return { classes, years, students, left: all - students };
   }
 
@@ -89,25 +102,7 @@ export class StudentService {
   /** All of a class leave, as at the end of a year. */
   async leave(className: string): Promise<StudentGroups> {
     await this.students.update({ className, leftAt: IsNull() }, { leftAt: this.clock.now() });
-    return this.groups();
-  }
-
-  /** Says what else has to be forgotten of a student before the row is gone. */
-  beforeErasing(forget: (id: string) => Promise<void>): void {
-    this.forgetters.push(forget);
-  }
-
-  /** With all traces: cards, their files, readings, and what imports remember. */
-  async erase(id: string): Promise<void> {
-    for (const forget of this.forgetters) await forget(id);
-    await this.students.manager.transaction(async (manager) => {
-      for (const row of await manager.find(RosterImport)) {
-        const { added, changed, left } = row.changes;
-        const changes = { added: added.filter((one) => one !== id), changed: changed.filter((one) => one.id !== id), left: left.filter((one) => one !== id) };
-        if (changes.added.length + changes.changed.length + changes.left.length < added.length + changed.length + left.length) await manager.update(RosterImport, { id: row.id }, { changes });
-      }
-      await manager.delete(Student, { id });
-    });
+    return this.groups(null);
   }
 
   async byIds(ids: readonly string[]): Promise<readonly Student[]> {
@@ -119,8 +114,9 @@ export class StudentService {
     return rows.map((row) => toStudentView(row, made.get(row.id) ?? null));
   }
 
-  private find({ find, className, year, left }: Omit<StudentsWish, 'after'>): SelectQueryBuilder<Student> {
+  private find({ find, className, year, left, visible }: Omit<StudentsWish, 'after'>): SelectQueryBuilder<Student> {
     const query = this.students.createQueryBuilder('student').where(left ? 'student.leftAt IS NOT NULL' : 'student.leftAt IS NULL');
+    if (visible !== null) query.andWhere('student.className IN (:...visible)', { visible: visible.length === 0 ? [notAClass] : [...visible] });
     if (className !== null) query.andWhere('student.className = :className', { className });
     if (year !== null) query.andWhere('student.year = :year', { year });
     const words = find.normalize('NFC').trim().split(/\s+/).filter((word) => word !== '').slice(0, 6);

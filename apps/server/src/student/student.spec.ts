@@ -14,9 +14,9 @@ describe('students', () => {
   });
   afterAll(() => scene.stop());
 
-  const list = (query = '') => scene.server.ok<StudentsPage>('Maren', 'GET', `/api/students${query}`);
-  const bring = (students: readonly RosterStudentWish[], leave = false) => scene.server.ok<RosterImportView>('Maren', 'POST', '/api/roster-imports', { students, leave, fileName: 'Year 6.csv' });
-  const compare = (students: readonly RosterStudentWish[]) => scene.server.ok<RosterComparisonView>('Maren', 'POST', '/api/roster-comparisons', { students });
+  const list = (query = '') => scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students${query}`);
+  const bring = (students: readonly RosterStudentWish[], leave = false) => scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', { students, leave, fileName: 'Year 6.csv' });
+  const compare = (students: readonly RosterStudentWish[]) => scene.server.ok<RosterComparisonView>('Hesper', 'POST', '/api/roster-comparisons', { students });
   const names = (page: StudentsPage): readonly string[] => page.rows.map(({ name }) => name);
 
   it('come in by a roster, sorted by class and family name, ids with their zeros', async () => {
@@ -44,10 +44,10 @@ describe('students', () => {
     expect(done).toMatchObject({ added: 1, changed: 1, left: 2 });
     expect(names(await list())).toEqual(['New One', 'Bo van Dam', 'Ann Lee-Fox']);
     expect(names(await list('?left=yes'))).toEqual(['Suharto', '山田太郎']);
-    await scene.server.ok('Tobiah', 'DELETE', `/api/roster-imports/${done.id}`);
+    await scene.server.ok('Hesper', 'DELETE', `/api/roster-imports/${done.id}`);
     expect(names(await list())).toEqual(['Suharto', '山田太郎', 'Ann Lee', 'Bo van Dam']);
-    expect((await scene.server.as('Maren', 'DELETE', `/api/roster-imports/${done.id}`)).body).toMatchObject({ reason: 'in-use' });
-    const imports = await scene.server.ok<RosterImportView[]>('Maren', 'GET', '/api/roster-imports');
+    expect((await scene.server.as('Hesper', 'DELETE', `/api/roster-imports/${done.id}`)).body).toMatchObject({ reason: 'in-use' });
+    const imports = await scene.server.ok<RosterImportView[]>('Hesper', 'GET', '/api/roster-imports');
     expect(imports.map(({ undone, undoable }) => [undone, undoable])).toEqual([[true, false], [false, false]]);
   });
 
@@ -58,38 +58,38 @@ describe('students', () => {
 
   it('are changed under a version, leave and come back', async () => {
     const [ann] = (await list('?find=lee')).rows as [StudentView];
-    const change = (body: object) => scene.server.as('Maren', 'PATCH', `/api/students/${ann.id}`, body);
+    const change = (body: object) => scene.server.as('Hesper', 'PATCH', `/api/students/${ann.id}`, body);
     expect((await change({ version: ann.version, name: { prefix: '', given: 'Anna', middle: '', family: 'Lee' } })).body).toMatchObject({ name: 'Anna Lee', version: ann.version + 1 });
     expect((await change({ version: ann.version, className: 'x' })).body).toMatchObject({ reason: 'stale' });
     expect((await change({ version: ann.version + 1, name: { prefix: '', given: ' ', middle: '', family: '' } })).body).toMatchObject({ reason: 'invalid' });
     expect((await change({ version: ann.version + 1, className: null })).body).toMatchObject({ reason: 'invalid' });
     expect((await change({ version: ann.version + 1, left: true })).body).toMatchObject({ left: true });
     expect((await change({ version: ann.version + 2, left: false })).body).toMatchObject({ left: false });
-    expect(await scene.server.ok<StudentGroups>('Maren', 'POST', '/api/class-departures', { className: '6 Heron' })).toMatchObject({ students: 2, left: 2 });
+    expect(await scene.server.ok<StudentGroups>('Hesper', 'POST', '/api/class-departures', { className: '6 Heron' })).toMatchObject({ students: 2, left: 2 });
     expect(names(await list())).toEqual(['Anna Lee', 'Bo van Dam']);
   });
 
   it('are erased with all traces', async () => {
     const [suharto] = (await list('?left=yes&find=Suharto')).rows as [StudentView];
-    await scene.server.ok('Maren', 'DELETE', `/api/students/${suharto.id}`);
+    await scene.server.ok('Hesper', 'DELETE', `/api/students/${suharto.id}`);
     expect((await list('?left=yes')).total).toBe(1);
     const imports = await scene.server.dataSource.getRepository(RosterImport).find();
     expect(JSON.stringify(imports)).not.toContain(suharto.id);
     expect(JSON.stringify(imports)).not.toContain('Suharto');
-    expect((await scene.server.as('Maren', 'DELETE', `/api/students/${suharto.id}`)).status).toBe(404);
+    expect((await scene.server.as('Hesper', 'DELETE', `/api/students/${suharto.id}`)).status).toBe(404);
   });
 
   it('are taken away as CSV, XLSX and JSON, and nothing of it runs', async () => {
     await bring([student('=cmd|calc', '', '00200', '6 Kestrel'), student('Eve', '\uff1dSUM(A1)', '00201', '6 Kestrel')]);
-    const csv = String((await scene.server.file('Maren', '/api/students-file?format=csv&find=0020')).body);
+    const csv = String((await scene.server.file('Hesper', '/api/students-file?format=csv&find=0020')).body);
     const rows = Papa.parse<string[]>(csv.replace(/^\ufeff/, ''), { skipEmptyLines: true }).data;
     expect(rows[0]).toEqual(['Id', 'Prefix', 'Given name', 'Middle name', 'Family name', 'Name', 'Class', 'Year', 'Left']);
     expect(rows.slice(1).map((row) => [row[0], row[2], row[4]])).toEqual([['00201', 'Eve', "'\uff1dSUM(A1)"], ['00200', "'=cmd|calc", '']].sort());
-    const book = read((await scene.server.file('Maren', '/api/students-file?format=xlsx&find=0020')).body as Buffer);
+    const book = read((await scene.server.file('Hesper', '/api/students-file?format=xlsx&find=0020')).body as Buffer);
     const cells = Object.values(book.Sheets.Students ?? {}).filter((cell): cell is { t: string; v: string; f?: string } => typeof cell === 'object' && cell !== null && 't' in cell);
     expect(cells.every(({ t, f }) => t === 's' && f === undefined)).toBe(true);
     expect(utils.sheet_to_json<{ Id: string }>(book.Sheets.Students ?? {}).map(({ Id }) => Id).sort()).toEqual(['00200', '00201']);
-    const json = JSON.parse(String((await scene.server.file('Maren', '/api/students-file?format=json&find=00201')).body)) as { id: string; given: string }[];
+    const json = JSON.parse(String((await scene.server.file('Hesper', '/api/students-file?format=json&find=00201')).body)) as { id: string; given: string }[];
     expect(json).toMatchObject([{ id: '00201', given: 'Eve' }]);
   });
 
@@ -107,6 +107,6 @@ describe('students', () => {
       pages += 1;
     } while (next !== null && pages < 60);
     expect([seen.size, pages]).toEqual([5000, 50]);
-    expect((await scene.server.as('Maren', 'POST', '/api/roster-imports', { students: [...many, ...first], leave: false, fileName: 'x' })).body).toMatchObject({ reason: 'invalid' });
+    expect((await scene.server.as('Hesper', 'POST', '/api/roster-imports', { students: [...many, ...first], leave: false, fileName: 'x' })).body).toMatchObject({ reason: 'invalid' });
   });
 });

@@ -1,4 +1,4 @@
-/** What most server tests begin with: two teachers, an administrator, devices, a class, a lesson. */
+/** What most server tests begin with: two teachers, the office, an administrator, devices, a class, a lesson. */
 import type { AddedView, BenchView, CreatedView, MaterialPage, NewMaterial, SchoolClassView } from '@hapset/contract';
 import { newId } from '../database/columns.js';
 import { Device } from '../device/device.entity.js';
@@ -19,6 +19,7 @@ export class Scene {
     await server.addAccount('Maren');
     await server.addAccount('Tobiah');
     await server.addAccount('Pell', 'administrator');
+    await server.addAccount('Hesper', 'office');
     const profile = { previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' as const, actsOn: ['link', 'contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network'] as const };
     const devices = ['Tablets', 'Laptops'].map((name, index) => ({ id: newId(), name, count: 10 * (index + 1), ...profile, position: index + 1 }));
     await server.dataSource.getRepository(Device).insert(devices);

@@ -4,6 +4,7 @@ import { randomBytes } from 'node:crypto';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Writable } from 'node:stream';
 import { fileURLToPath } from 'node:url';
 import type { INestApplication } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -18,7 +19,7 @@ import { setUp } from '../application.js';
 import { Clock, StandingClock } from '../clock/clock.js';
 import { readConfiguration, type Configuration } from '../configuration/configuration.js';
 import { newId } from '../database/columns.js';
-import { NestLog } from '../logging/logging.js';
+import { createLogger, NestLog } from '../logging/logging.js';
 
 export const testPassword = 'a shell for every crab';
 
@@ -66,6 +67,12 @@ export interface TestServerOptions {
   readonly teacherLimitBytes?: number;
   /** Proxies in front whose word is taken. */
   readonly proxies?: readonly string[];
+  /** The database's socket, where something stands between. */
+  readonly databaseSocket?: string;
+  /** What the server writes to its log; nothing where nothing is said. */
+  readonly logTo?: Writable;
+  /** Whether it is a demo; it is where nothing is said. */
+  readonly demo?: boolean;
   /** Stands in for LibreOffice; there is none where nothing is said, whatever this machine has. */
   readonly officeProgram?: string | null;
 }
@@ -80,11 +87,11 @@ export class TestServer {
     private readonly ownsDatabase: boolean,
   ) {}
 
-  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices, filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')), teacherLimitBytes, officeProgram = null, proxies = [] }: TestServerOptions = {}): Promise<TestServer> {
+  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices, filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')), teacherLimitBytes, officeProgram = null, proxies = [], demo = true, databaseSocket, logTo }: TestServerOptions = {}): Promise<TestServer> {
     const name = database ?? (await createDatabase());
-    const logger = pino({ level: 'silent' });
+    const logger = logTo === undefined ? pino({ level: 'silent' }) : createLogger('info', logTo);
     const base = testConfiguration(name, trustedHosts, webFolder, servicesFolder, filesFolder);
-    const configuration = { ...base, officeProgram, proxies, ...(teacherLimitBytes !== undefined && { teacherLimitBytes }) };
+    const configuration = { ...base, officeProgram, proxies, demo, ...(databaseSocket !== undefined && { database: { ...base.database, socket: databaseSocket } }), ...(teacherLimitBytes !== undefined && { teacherLimitBytes }) };
     const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger) });
     const clock = new StandingClock();
     // Every provider asks the one clock; here it stands still.
@@ -114,7 +121,7 @@ export class TestServer {
   async cookieOf(name: string): Promise<string> {
     const known = this.sessions.get(name);
     if (known !== undefined) return known;
-    const response = await request(this.app.getHttpServer()).post('/api/session').send({ email: `${name.toLowerCase()}@test.example`, password: testPassword }).expect(201);
+    const response = await request(this.app.getHttpServer()).post('/api/session').send({ email: `${name.toLowerCase()}@test.example`, password: testPassword, keep: true }).expect(201);
     const cookie = (response.headers['set-cookie']?.[0] ?? '').split(';')[0] ?? '';
     this.sessions.set(name, cookie);
     return cookie;

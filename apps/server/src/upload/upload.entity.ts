@@ -1,6 +1,6 @@
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Account } from '../account/account.entity.js';
-import { idColumn, timeColumn } from '../database/columns.js';
+import { idColumn, optionalTimeColumn, timeColumn } from '../database/columns.js';
 
 /** An upload under way: whose it is and how large it will be. Its bytes so far lie in the folder of uploads. */
 @Entity('uploads')
@@ -10,4 +10,6 @@ export class Upload {
   @ManyToOne(() => Account, { onDelete: 'CASCADE' }) owner: Relation<Account>;
   @Column({ type: 'int' }) sizeBytes: number;
   @Column(timeColumn) createdAt: Date;
+  /** Since when its bytes are being made a file; one request alone may do so. */
+  @Column(optionalTimeColumn) takenAt: Date | null;
 }

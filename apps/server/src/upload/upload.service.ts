@@ -3,7 +3,7 @@
  * killed server loses nothing of it. Only its owner sees an upload; the guard looks at the row.
  */
 import { mkdirSync } from 'node:fs';
-import { rm } from 'node:fs/promises';
+import { readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -14,16 +14,21 @@ import { LessThan, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
 import { newId } from '../database/columns.js';
-import { notFound, ProblemError } from '../problem/problem.js';
+import { retryingDeadlocks } from '../database/deadlock.js';
+import { notFound, ProblemError, stale } from '../problem/problem.js';
 import { Upload } from './upload.entity.js';
 
 /** An upload that nobody went on with for so long is given up. */
-const keptForMs = 48 * 3600 * 1000;
+const hourMs = 3600 * 1000;
+const keptForMs = 48 * hourMs;
+/** A server that ended while it made a file of an upload has not given it back. */
+const takenForMs = 5 * 60 * 1000;
 
 @Injectable()
 export class UploadService {
   private readonly folder: string;
   private readonly tus: Server;
+  private readonly ids = new WeakMap<object, string>();
 
   constructor(
     @InjectRepository(Upload) private readonly uploads: Repository<Upload>,
@@ -37,7 +42,8 @@ export class UploadService {
       relativeLocation: true,
       datastore: new FileStore({ directory: this.folder }),
       maxSize: configuration.fileLimitBytes,
-      namingFunction: (request) => request.headers.get('x-hapset-upload') ?? newId(),
+      // The id of the row that was made for it; a header of the request is never part of a file's name.
+      namingFunction: (request) => this.idOf(request),
     });
   }
 
@@ -50,13 +56,30 @@ export class UploadService {
     const sizeBytes = Number(request.headers['upload-length']);
     if (!Number.isInteger(sizeBytes) || sizeBytes < 1) throw new ProblemError('invalid', 'An upload says how large it is.', { fields: [{ field: 'Upload-Length', message: 'must be a whole number from 1' }] });
     if (sizeBytes > this.configuration.fileLimitBytes) throw new ProblemError('too-large', `A file may have up to ${this.configuration.fileLimitBytes} bytes.`);
-    if (used + (await this.underWay(ownerId)) + sizeBytes > this.configuration.teacherLimitBytes) throw new ProblemError('storage-full', `A teacher may keep ${this.configuration.teacherLimitBytes} bytes.`);
     const id = newId();
-    await this.uploads.insert({ id, ownerId, sizeBytes, createdAt: this.clock.now() });
-    request.headers['x-hapset-upload'] = id;
-    // What the library reads are the headers as they came in.
-    request.rawHeaders.push('X-Hapset-Upload', id);
+    await this.insertWithin(this.configuration.teacherLimitBytes - used, { id, ownerId, sizeBytes, createdAt: this.clock.now(), takenAt: null });
+    this.ids.set(request, id);
     await this.tus.handle(request, response);
+  }
+
+  /** Two that begin at once are counted one after the other. @throws ProblemError storage-full */
+  private async insertWithin(free: number, row: Pick<Upload, 'id' | 'ownerId' | 'sizeBytes' | 'createdAt' | 'takenAt'>): Promise<void> {
+    await retryingDeadlocks(() =>
+      this.uploads.manager.transaction(async (manager) => {
+        await manager.query('SELECT id FROM accounts WHERE id = ? FOR UPDATE', [row.ownerId]);
+        const underWay = (await manager.sum(Upload, 'sizeBytes', { ownerId: row.ownerId })) ?? 0;
+        if (Number(underWay) + row.sizeBytes > free) throw new ProblemError('storage-full', `A teacher may keep ${this.configuration.teacherLimitBytes} bytes.`);
+        await manager.insert(Upload, row);
+      }),
+    );
+  }
+
+  /** The library hands on the request of the platform, which stands for the server's own. */
+  private idOf(request: { readonly runtime?: { readonly node?: { readonly req?: unknown } } }): string {
+    const own = request.runtime?.node?.req;
+    const id = typeof own === 'object' && own !== null ? this.ids.get(own) : undefined;
+    if (id === undefined) throw new Error('an upload without a row');
+    return id;
   }
 
   /** Goes on with an upload, tells how far it is, or ends it. */
@@ -69,12 +92,50 @@ export class UploadService {
     await this.removeFiles(id);
   }
 
-  /** The local file of a finished upload. @throws ProblemError not-found, invalid while bytes are missing */
-  async finished(id: string, ownerId: string): Promise<string> {
+  /**
+   * The local file of a finished upload, for one request alone: whoever takes it hands it over or gives it back.
+   * @throws ProblemError not-found, invalid while bytes are missing, stale where another request has taken it
+   */
+  async takeFinished(id: string, ownerId: string): Promise<string> {
     if (!(await this.uploads.existsBy({ id, ownerId }))) throw notFound('upload');
     const { size, offset } = await this.tus.datastore.getUpload(id);
     if (offset !== size) throw new ProblemError('invalid', 'The upload is not finished yet.', { fields: [{ field: 'uploadId', message: 'is not finished' }] });
+    const now = this.clock.now();
+    const { affected } = await this.uploads
+      .createQueryBuilder()
+      .update({ takenAt: now })
+      .where('id = :id AND ownerId = :ownerId AND (takenAt IS NULL OR takenAt < :before)', { id, ownerId, before: new Date(now.getTime() - takenForMs) })
+      .execute();
+    if (affected !== 1) throw stale('upload');
     return join(this.folder, id);
+  }
+
+  /** Does what makes something of its bytes, and ends it; after a failure it may be taken again. */
+  async handedOver<Made>(id: string, ownerId: string, work: () => Promise<Made>): Promise<Made> {
+    try {
+      const made = await work();
+      await this.end(id);
+      return made;
+    } catch (error) {
+      await this.uploads.update({ id, ownerId }, { takenAt: null });
+      throw error;
+    }
+  }
+
+  /** Names in the folder of uploads that no row knows: their bytes count for nobody. Returns how many were removed. */
+  async removeUnknown(): Promise<number> {
+    const known = new Set((await this.uploads.find({ select: { id: true } })).map(({ id }) => id));
+    let removed = 0;
+    for (const name of await readdir(this.folder)) {
+      if (known.has(name.split('.')[0] ?? '')) continue;
+      const file = join(this.folder, name);
+      // What was begun this moment has its file before its row is seen here.
+      const changedAt = (await stat(file).catch(() => null))?.mtimeMs ?? 0;
+      if (changedAt > Date.now() - hourMs) continue;
+      await rm(file, { force: true, recursive: true });
+      removed += 1;
+    }
+    return removed;
   }
 
   /** Gives up what nobody went on with. Returns how many. */
@@ -82,10 +143,6 @@ export class UploadService {
     const old = await this.uploads.findBy({ createdAt: LessThan(new Date(this.clock.now().getTime() - keptForMs)) });
     for (const { id } of old) await this.end(id);
     return old.length;
-  }
-
-  private async underWay(ownerId: string): Promise<number> {
-    return (await this.uploads.sum('sizeBytes', { ownerId })) ?? 0;
   }
 
   private async removeFiles(id: string): Promise<void> {

@@ -63,6 +63,7 @@ export const reasonWords: Readonly<Record<VerdictReason, string>> = {
   'needs-script': 'The page shows nothing until its script runs, which the check does not do.',
   'unexpected-status': 'The service gave an unusual answer ({}).',
   'nothing-to-see': 'Nothing came back that could be looked at.',
+  'check-failed': 'The check itself failed three times; the link may be fine. Open it in a private window to see.',
   'leads-on': 'The page leads on by itself to {}.',
 };
 

@@ -37,6 +37,7 @@ export const verdictReasons = [
   'unexpected-status',
   'nothing-to-see',
   'leads-on',
+  'check-failed',
 ] as const;
 export type VerdictReason = (typeof verdictReasons)[number];
 

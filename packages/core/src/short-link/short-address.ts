@@ -36,7 +36,7 @@ export function slugAskedFor(path: string, atRoot: boolean): string | null {
 }
 
 /** Groups may be typed as they stand on paper, each blank as %20. */
-const longestAsked = 15;
+const longestAsked = 21;
 
 function decoded(text: string): string {
   try {

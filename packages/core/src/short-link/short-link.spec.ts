@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { planSymbol } from '../symbol/plan.js';
 import { alwaysOpen, openingProblem, openStateAt, type Opening } from './opening-hours.js';
 import { shortAddress, shortAddressInLetters, slugAskedFor } from './short-address.js';
-import { groupedSlug, isSlug, lengthFor, normalSlug, slipsOf, slugAlphabet, slugOf, slugsOfLength } from './slug.js';
+import { groupedSlug, isShortForm, isSlug, newSlugLength, normalSlug, slipsOf, slugAlphabet, slugOf, slugsOfLength } from './slug.js';
 import { visitorKind } from './visitor.js';
 
 const slugs = fc.array(fc.nat({ max: 22 }), { minLength: 4, maxLength: 6 }).map(slugOf).filter((slug) => slug !== null);
@@ -63,9 +63,16 @@ describe('a slug', () => {
     expect(refused).toBeLessThan(1500);
   });
 
-  it('gets longer before one in fifty is in use', () => {
-    expect([lengthFor(0), lengthFor(5596), lengthFor(5597), lengthFor(128_726), lengthFor(128_727), lengthFor(9_999_999)]).toEqual([5, 5, 6, 6, 7, 7]);
-    expect(slugsOfLength(5)).toBe(279_841);
+  it('is too long to be tried out, and one longer where the code gets no finer', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), (length) => {
+        const base = `HTTPS://${'K'.repeat(length)}.EXAMPLE/`;
+        const versions = [8, 9].map((characters) => planSymbol(base + 'K'.repeat(characters))).map((plan) => (plan.ok ? plan.value.version : 0));
+        expect(newSlugLength(base)).toBe(versions[0] === versions[1] ? 9 : 8);
+      }),
+    );
+    expect(slugsOfLength(8)).toBeGreaterThan(3e9);
+    expect([isShortForm('CD3F7KM'), isShortForm('CD3F7KMN')]).toEqual([true, false]);
   });
 });
 

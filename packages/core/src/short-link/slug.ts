@@ -1,15 +1,20 @@
 /**
- * Slugs of the school's own short links: 5 to 7 characters out of 23, the last of them a check character, so that a slip
- * of the finger is recognised before anybody is sent anywhere.
+ * Slugs of the school's own short links: 8 or 9 characters out of 23, the last of them a check character, so that a slip
+ * of the finger is recognised before anybody is sent anywhere. Their length keeps them secret: 23^7 is 3.4 billion. Those
+ * of 5 to 7 characters were made by earlier versions and are still read.
  *
  * The alphabet holds no two characters that look alike in print, no vowels that would make words, and only characters
  * of alphanumeric mode (ISO/IEC 18004, table 5). Its size is a prime, so that a weighted sum modulo 23 finds every single
  * wrong character and every two that changed places (the principle of ISO/IEC 7064's pure systems).
  */
+import { chooseSize } from '../symbol/plan.js';
 import { checkOf, slugAlphabet, valuesOf, weightedSum } from './check-character.js';
 
 export { slugAlphabet };
-export const slugLengths = { least: 5, most: 7 } as const;
+/** Of those that are read. */
+export const slugLengths = { least: 5, most: 9 } as const;
+/** Of those that are made. */
+export const newSlugLengths = { least: 8, most: 9 } as const;
 
 const size = slugAlphabet.length;
 /** Read as the character that they look like; what looks like none of the alphabet stays what it is. */
@@ -20,10 +25,15 @@ export function slugsOfLength(length: number): number {
   return size ** (length - 1);
 }
 
-/** As short as keeps slugs rare among all that could be typed: at most one in fifty is in use. @param allocated how many there are already */
-export function lengthFor(allocated: number): number {
-  for (let length: number = slugLengths.least; length < slugLengths.most; length += 1) if (allocated * 50 < slugsOfLength(length)) return length;
-  return slugLengths.most;
+/** Whether it is short enough to be found by trying all of its length. */
+export function isShortForm(slug: string): boolean {
+  return slug.length < newSlugLengths.least;
+}
+
+/** The length of a new slug: one character more than needed where that makes the code no finer. @param base what comes before it in the code */
+export function newSlugLength(base: string): number {
+  const [shorter, longer] = [newSlugLengths.least, newSlugLengths.most].map((length) => chooseSize(base + 'K'.repeat(length)));
+  return shorter?.ok && longer?.ok && shorter.value.version === longer.value.version ? newSlugLengths.most : newSlugLengths.least;
 }
 
 /**
@@ -49,7 +59,7 @@ export function isSlug(text: string): boolean {
   return values !== null && text.length >= slugLengths.least && text.length <= slugLengths.most && weightedSum(values) === 0;
 }
 
-/** In letters on paper, in groups that the eye holds: "CD3 F7", "CD3 F7K", "CD3 F7K M". */
+/** In letters on paper, in groups that the eye holds: "CD3 F7K MN", "CD3 F7K MN4". */
 export function groupedSlug(slug: string): string {
   return slug.replace(/(.{3})(?=.)/g, '$1 ');
 }

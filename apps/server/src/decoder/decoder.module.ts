@@ -1,0 +1,5 @@
+import { Module } from '@nestjs/common';
+import { Decoder } from './decoder.js';
+
+@Module({ providers: [Decoder], exports: [Decoder] })
+export class DecoderModule {}

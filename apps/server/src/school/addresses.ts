@@ -1,0 +1,13 @@
+/** Addresses of this server that an administrator may set: what can't be parsed later must not be saved now. */
+
+/** http or https, a host that URLs can have (WHATWG URL, host parser), perhaps a folder; no query and no fragment. */
+export function isPublicAddress(value: string): boolean {
+  if (!/^https?:\/\/[^/?#@\s]+(?:\/[^?#\s]*)?$/i.test(value) || !URL.canParse(value)) return false;
+  const { hostname, username, password } = new URL(value);
+  return hostname !== '' && username === '' && password === '';
+}
+
+/** A host with or without a port, as the Host header carries it. */
+export function isShortHost(value: string): boolean {
+  return /^[a-z0-9](?:[a-z0-9.-]*[a-z0-9])?(?::\d{1,5})?$/i.test(value) && isPublicAddress(`http://${value}`);
+}
