@@ -3,6 +3,8 @@ import { link, Scene, words } from '../test/scene.js';
 import { openPage, SmallWeb } from '../test/small-web.js';
 import { TestServer } from '../test/test-server.js';
 import { AccessCheck } from './access-check.entity.js';
+import { until } from '../test/until.js';
+import { AccessCheckWork } from './access-check.work.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 
 describe('checking access', () => {
@@ -148,5 +150,24 @@ describe('checking access', () => {
     await scene.opened(lessonId);
     for (let index = 0; index < items.length; index += 1) expect(web.requests.filter((request) => request.url === `/many/${index}`)).toHaveLength(1);
     await second.stop();
+  });
+
+  it('is tried three times when its own work fails, and then says so', async () => {
+    const work = scene.server.app.get(AccessCheckWork, { strict: false });
+    const broken = jest.spyOn(work, 'work').mockRejectedValue(new Error('a fault of our own'));
+    const [stationId = ''] = await scene.stations(await scene.lesson(), [link(web.address('/open'))]);
+    const state = async () => (await scene.page(stationId)).check;
+    const seen = await until(
+      async () => {
+        scene.server.clock.advance(6000);
+        scene.server.app.get(AccessCheckRunner, { strict: false }).wake();
+        return state();
+      },
+      (check) => check?.state === 'done',
+      10_000,
+    );
+    expect(broken).toHaveBeenCalledTimes(3);
+    expect(seen).toMatchObject({ verdict: 'unknown', reasons: [{ reason: 'check-failed' }] });
+    broken.mockRestore();
   });
 });

@@ -67,16 +67,16 @@ describe('while the database is away', () => {
     await other.stop();
 
     await gate.restore();
-    await until(async () => (await get('/api/ready')).status === 200);
+    await until(async () => (await get('/api/ready')).status, (status) => status === 200, 15_000);
     expect((await get('/api/lessons').set('Cookie', cookie)).status).toBe(200);
-    await until(async () => (await get(`/K/${shortLink?.slug}`)).headers.location === 'https://a.example/elsewhere');
+    await until(async () => (await get(`/K/${shortLink?.slug}`)).headers.location, (location) => location === 'https://a.example/elsewhere', 40_000);
     // What was being drawn is not lost: it is done, or waits to be tried again.
-    await until(async () => {
+    const drawn = async (): Promise<string> => {
       scene.server.clock.advance(61_000);
       scene.server.app.get(JobService).wake();
-      const state = (await scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${print.id}`)).state;
-      return state === 'done';
-    });
+      return (await scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${print.id}`)).state;
+    };
+    await until(drawn, (state) => state === 'done', 30_000);
     expect(rejections).toBe(0);
   }, 60_000);
 

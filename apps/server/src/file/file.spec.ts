@@ -1,10 +1,11 @@
-import { chmodSync, existsSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import type { FilesPage, FileView, MaterialPage } from '@hapset/contract';
 import { Readable } from 'node:stream';
 import sharp from 'sharp';
 import request from 'supertest';
+import { CONFIGURATION, type Configuration } from '../configuration/configuration.js';
 import { OfficeConverter } from '../office/office-converter.js';
 import { findOffice } from '../office/find-office.js';
 import { Job } from '../job/job.entity.js';
@@ -294,5 +295,27 @@ describe('kept files', () => {
     const page = await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${materialIds[0] ?? ''}`);
     expect(page.kept).toMatchObject({ kind: 'picture-set', pictures: [{ caption: 'The cove', alternative: 'Rocks', file: { id: file.id, media: 'picture' } }] });
     expect(page.code?.payload).toBe(page.material.pageAddress);
+  });
+
+  it('no header becomes part of a file’s name, and what no row knows is removed', async () => {
+    const folder = scene.server.app.get<Configuration>(CONFIGURATION).filesFolder;
+    for (const odd of ['../../outside', 'chosen-by-me', '/etc/cron.d/x']) {
+      const begun = await request(scene.server.app.getHttpServer()).post('/api/uploads').set({ 'Tus-Resumable': '1.0.0', 'Upload-Length': '4', 'X-Hapset-Upload': odd, Cookie: marensCookie });
+      expect(begun.status).toBe(201);
+      expect(begun.headers.location).toMatch(/\/[0-9a-f-]{36}$/);
+    }
+    const files = readdirSync(join(folder, 'uploads'));
+    for (const name of files) expect(name).toMatch(/^[0-9a-f-]{36}(?:\.[\w.]+)?$/);
+    const old = new Date(Date.now() - 3 * 24 * 3_600_000);
+    const [strange, loose] = [join(folder, 'uploads', 'somebody-elses'), join(folder, 'kept', 'ab', `ab${'0'.repeat(62)}`)];
+    mkdirSync(dirname(loose), { recursive: true });
+    for (const file of [strange, loose]) {
+      writeFileSync(file, 'x');
+      utimesSync(file, old, old);
+    }
+    const kept = await bring('still here', 'here.txt');
+    expect((await scene.server.app.get(TidyFilesService).compareWithDisk()).removed).toBe(2);
+    expect([existsSync(strange), existsSync(loose)]).toEqual([false, false]);
+    expect((await get(kept.address)).status).toBe(200);
   });
 });

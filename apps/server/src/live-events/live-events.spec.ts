@@ -1,5 +1,6 @@
 import type { LiveEvent } from '@hapset/contract';
 import { get, type IncomingMessage } from 'node:http';
+import { SessionService } from '../account/session.service.js';
 import { link, Scene } from '../test/scene.js';
 import { openPage, SmallWeb } from '../test/small-web.js';
 import { TestServer } from '../test/test-server.js';
@@ -52,5 +53,15 @@ describe('live events', () => {
     other.response.destroy();
     await second.stop();
     await elsewhere.ended;
+  });
+
+  it('end with the session, also where it was ended at another server', async () => {
+    const second = await TestServer.start({ database: scene.server.database });
+    const [here, there] = [await listen('Tobiah'), await listen('Tobiah', second)];
+    const ended = Promise.all([here.ended, there.ended]);
+    // Each server has a session of its own for Tobiah; both are signed out at the first.
+    for (const server of [scene.server, second]) await scene.server.app.get(SessionService).signOut(/hapset_session=([^;]+)/.exec(await server.cookieOf('Tobiah'))?.[1] ?? '');
+    await ended;
+    await second.stop();
   });
 });

@@ -51,8 +51,9 @@ describe('a loop', () => {
 
   it('waits half a minute at most, or its own pace', () => {
     expect(waitMs(300, 0, () => 0)).toBe(300);
-    expect(waitMs(300, 40, () => 1)).toBe(30_000);
-    expect(waitMs(300, 40, () => 0)).toBe(15_000);
+    expect(waitMs(5000, 40, () => 1)).toBe(30_000);
+    expect(waitMs(5000, 40, () => 0)).toBe(15_000);
+    expect(waitMs(300, 40, () => 1)).toBe(6000);
     expect(waitMs(60_000, 3, () => 1)).toBe(60_000);
   });
 });

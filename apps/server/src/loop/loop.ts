@@ -5,6 +5,8 @@
 import type { AppLogger } from '../logging/logger.token.js';
 
 const longestWaitMs = 30_000;
+/** What usually looks often waits no longer than so many of its turns: it would notice too late that all is well again. */
+const longestWaitTurns = 20;
 
 export interface LoopOptions {
   /** For the log: `look for jobs`. */
@@ -92,6 +94,6 @@ export class Loop {
 /** How long to wait for the next turn, in ms: doubled with each failure up to half a minute, of which the half is chance. */
 export function waitMs(everyMs: number, failures: number, random: () => number): number {
   if (failures === 0) return everyMs;
-  const longest = Math.min(Math.max(everyMs, 200) * 2 ** Math.min(failures, 16), Math.max(longestWaitMs, everyMs));
+  const longest = Math.min(Math.max(everyMs, 200) * 2 ** Math.min(failures, 16), Math.max(Math.min(longestWaitMs, everyMs * longestWaitTurns), everyMs));
   return longest * (0.5 + random() / 2);
 }

@@ -1,3 +1,4 @@
+import { RedirectTable } from '../short-link/redirect-table.js';
 import type { CreatedMaterials, MaterialPage, MaterialView, Problem, SchoolView, ShelfPage, TagView } from '@hapset/contract';
 import { limits } from '@hapset/contract';
 import { link, Scene, words } from '../test/scene.js';
@@ -148,5 +149,30 @@ describe('tags', () => {
     expect(changed.tags).toEqual(['say "ah"', "it's"]);
     expect((await scene.server.ok<ShelfPage>('Tobiah', 'GET', `/api/materials?tag=${encodeURIComponent('say "ah"')}`)).total).toBe(1);
     expect((await scene.server.as('Tobiah', 'PATCH', `/api/materials/${materialIds[0] ?? ''}`, { version: 2, tags: [''] })).status).toBe(400);
+  });
+
+  it('never lead to another scheme than http and https', async () => {
+    const schemes = ['javascript:alert(1)', 'JAVASCRIPT:alert(1)', 'data:text/html,x', 'file:///etc/hosts', 'ftp://a.example/x', 'intent://x#Intent;end', 'vbscript:x', ' javascript:alert(1)', 'blob:https://a.example/x', 'https:', 'a.example'];
+    const { materialIds } = await scene.server.ok<CreatedMaterials>('Maren', 'POST', '/api/materials', { items: [link('https://a.example/good')] });
+    const path = `/api/materials/${materialIds[0] ?? ''}`;
+    await scene.server.ok('Maren', 'PATCH', path, { version: 1, carry: 'short-link' });
+    const lesson = await scene.lesson();
+    for (const scheme of schemes) {
+      for (const [method, where, body] of [
+        ['POST', '/api/materials', { items: [link(scheme)] }],
+        ['POST', `/api/lessons/${lesson}/stations`, { items: [link(scheme)], materialIds: [] }],
+        ['PATCH', path, { version: 2, link: scheme }],
+      ] as const) {
+        const refused = await scene.server.as('Maren', method, where, body);
+        expect([scheme, refused.status, refused.body.reason]).toEqual([scheme, 400, 'invalid']);
+      }
+    }
+    // One that came in by an earlier version leads nowhere.
+    await scene.server.dataSource.query("UPDATE materials SET link = 'javascript:alert(1)' WHERE id = ?", [materialIds[0]]);
+    await scene.server.dataSource.query('UPDATE short_links SET changed_at = NOW(3) WHERE material_id = ?', [materialIds[0]]);
+    await scene.server.app.get(RedirectTable, { strict: false }).look();
+    const [row] = (await scene.server.dataSource.query('SELECT slug FROM short_links WHERE material_id = ?', [materialIds[0]])) as { slug: string }[];
+    const answer = await scene.server.as(null, 'GET', `/K/${row?.slug}`);
+    expect([answer.status, answer.headers.location]).toEqual([410, undefined]);
   });
 });

@@ -1,8 +1,9 @@
-import type { AddressesOnPaper, CreatedMaterials, DeviceView, HealthView, SchoolClassView, SchoolView, WelcomeView } from '@hapset/contract';
+import type { AddressesOnPaper, CreatedMaterials, DeviceView, HealthView, ReadCardView, SchoolClassView, SchoolView, ServerNotes, StudentGroups, StudentsPage, TeacherClassesView, WelcomeView } from '@hapset/contract';
 import { writeFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { link, Scene } from '../test/scene.js';
+import { TestServer } from '../test/test-server.js';
 
 describe('the school', () => {
   let scene: Scene;
@@ -77,5 +78,57 @@ describe('the school', () => {
     expect(page.headers['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval'");
     expect(page.headers['x-content-type-options']).toBe('nosniff');
     expect(page.headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('takes no address that could not be parsed at the next start', async () => {
+    const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+    for (const publicAddress of ['http://xn--a.example', 'https://', 'ftp://a.example', 'https://a.example/?x=1', 'https://user@a.example', 'a.example', 'https://a b.example']) {
+      expect([publicAddress, (await scene.server.as('Pell', 'PATCH', '/api/school', { ...school, publicAddress })).status]).toEqual([publicAddress, 400]);
+    }
+    for (const shortLinkHost of ['xn--a.example', 'a..b/', 'a b', 'k.example:99999']) expect([shortLinkHost, (await scene.server.as('Pell', 'PATCH', '/api/school', { ...school, shortLinkHost })).status]).toEqual([shortLinkHost, 400]);
+    // One that came in by an earlier version keeps no server from starting.
+    await scene.server.dataSource.query("UPDATE schools SET public_address = 'http://xn--a.example'");
+    const second = await TestServer.start({ database: scene.server.database });
+    expect((await second.as(null, 'GET', '/api/ready')).status).toBe(200);
+    await second.stop();
+    await scene.server.dataSource.query('UPDATE schools SET public_address = ?', [school.publicAddress]);
+  });
+
+  it('forgets a former host of short links when its administrator says so', async () => {
+    const settings = async (shortLinkHost: string | null): Promise<void> => {
+      const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+      await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, shortLinkHost });
+    };
+    const former = async (): Promise<readonly string[]> => (await scene.server.ok<ServerNotes>('Pell', 'GET', '/api/school/server-notes')).formerShortHosts;
+    await settings('first.example');
+    await settings('second.example');
+    await settings(null);
+    expect(await former()).toEqual(expect.arrayContaining(['first.example', 'second.example']));
+    await scene.server.ok('Pell', 'DELETE', '/api/school/former-hosts/first.example');
+    expect(await former()).not.toContain('first.example');
+    expect((await scene.server.as('Pell', 'DELETE', '/api/school/former-hosts/first.example')).status).toBe(404);
+  });
+
+  it('shows its teachers the classes that it gives them', async () => {
+    const student = (family: string, className: string) => ({ schoolId: family, prefix: '', given: 'Pupil', middle: '', family, className, year: '' });
+    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students: [student('Avocet', '6 Avocet'), student('Kestrel', '6 Kestrel')], leave: false, fileName: 'x' });
+    const namesFor = async (who: string): Promise<readonly string[]> => (await scene.server.ok<StudentsPage>(who, 'GET', '/api/students')).rows.map(({ family }) => family);
+    const all = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students')).rows;
+    const idOf = (name: string): string => all.find(({ family }) => family === name)?.id ?? '';
+    expect(await namesFor('Maren')).toEqual(['Avocet', 'Kestrel']);
+    const { teachers } = await scene.server.ok<TeacherClassesView>('Pell', 'GET', '/api/school/teacher-classes');
+    const maren = teachers.find(({ name }) => name === 'Maren')?.accountId ?? '';
+    await scene.server.ok('Pell', 'PUT', '/api/school/teacher-classes', { limited: [{ accountId: maren, classNames: ['6 Avocet'] }] });
+    expect([await namesFor('Maren'), await namesFor('Tobiah'), await namesFor('Hesper')]).toEqual([['Avocet'], [], ['Avocet', 'Kestrel']]);
+    expect(await scene.server.ok<StudentGroups>('Maren', 'GET', '/api/student-groups')).toMatchObject({ classes: [{ name: '6 Avocet' }], students: 1 });
+    expect((await scene.server.as('Maren', 'PATCH', `/api/students/${idOf('Kestrel')}`, { version: 1, year: '6' })).status).toBe(404);
+    expect((await scene.server.as('Maren', 'PATCH', `/api/students/${idOf('Avocet')}`, { version: 1, year: '6' })).status).toBe(200);
+    expect((await scene.server.as('Maren', 'DELETE', `/api/students/${idOf('Kestrel')}/card`)).status).toBe(404);
+    expect(await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Kestrel' })).toEqual({ result: 'other-class', student: null, readingId: null });
+    expect(await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Avocet' })).toMatchObject({ result: 'student' });
+    const wish = { classNames: [], studentIds: [idOf('Kestrel')], onlyNew: false, code: 'token', perPage: 10, paper: 'A4', fields: [], symbol: null, backs: false, templateId: null };
+    expect((await scene.server.as('Maren', 'POST', '/api/student-cards', { wish })).status).toBe(400);
+    await scene.server.ok('Pell', 'PUT', '/api/school/teacher-classes', { limited: null });
+    expect(await namesFor('Maren')).toEqual(['Avocet', 'Kestrel']);
   });
 });

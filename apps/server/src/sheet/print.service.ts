@@ -136,13 +136,15 @@ export class PrintService {
    * nothing is gone with its name.
    */
   async rewrite(printId: string): Promise<void> {
+    // First of all: from now on no drawing of what was can be finished, and what was finished before is put away below.
+    await this.prints.update({ id: printId }, { revision: () => 'revision + 1' });
     const print = await this.prints.findOneBy({ id: printId });
     if (!print) return;
     const job = await this.printJobs.of(print);
     await this.drawing.putAwayFiles([printId]);
     if (job.contents.length === 0) return void (await this.prints.delete({ id: printId }));
     const { pages } = (await this.workers.ask(print.ownerId, { sort: 'notes', job })) as SheetNotes;
-    await this.prints.update({ id: printId }, { codes: job.contents.length, pages, revision: () => 'revision + 1' });
+    await this.prints.update({ id: printId }, { codes: job.contents.length, pages });
   }
 
   /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */

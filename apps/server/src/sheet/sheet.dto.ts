@@ -1,7 +1,7 @@
 import { limits, sheetWarnings, type ChangeSheetTemplate, type CreateSheetTemplate, type MakePrint, type MakeSheet, type PreviewSheets, type SheetChoices, type SheetPlaces, type SheetWarning, type UsualSheetTemplate } from '@hapset/contract';
 import { composedKinds, faceFields, paperNames, sheetKinds, type FaceField, type HeaderPicture, type LabelGrid, type PaperFormat, type SheetKind } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsHexColor, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsDefined, IsHexColor, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 const { viewingDistanceM, headerPicture } = limits;
@@ -39,7 +39,7 @@ class ChoicesDto implements SheetChoices {
   @IsBoolean() lying: boolean;
   @IsInt() @Min(1) @Max(60) perPage: number;
   @IsBoolean() inColumns: boolean;
-  @ValidateNested() @Type(() => LabelGridDto) labels: LabelGridDto;
+  @IsDefined() @ValidateNested() @Type(() => LabelGridDto) labels: LabelGridDto;
   @IsInt() @Min(0) @Max(800) startAt: number;
   @IsInt() @Min(1) @Max(limits.sheetCopies) copies: number;
   @IsArray() @ArrayMaxSize(faceFields.length) @ArrayUnique() @IsIn(faceFields, { each: true }) fields: FaceField[];
@@ -51,15 +51,15 @@ class ChoicesDto implements SheetChoices {
 }
 
 export class PreviewSheetsDto implements PreviewSheets {
-  @ValidateNested() @Type(() => PlacesDto) places: PlacesDto;
-  @ValidateNested() @Type(() => ChoicesDto) choices: ChoicesDto;
+  @IsDefined() @ValidateNested() @Type(() => PlacesDto) places: PlacesDto;
+  @IsDefined() @ValidateNested() @Type(() => ChoicesDto) choices: ChoicesDto;
   @IsInt() @Min(0) @Max(20_000) page: number;
 }
 export const samePreviewSheets: Exact<Plain<PreviewSheetsDto>, Plain<PreviewSheets>> = true;
 
 export class MakePrintDto implements MakePrint {
-  @ValidateNested() @Type(() => PlacesDto) places: PlacesDto;
-  @ValidateNested() @Type(() => ChoicesDto) choices: ChoicesDto;
+  @IsDefined() @ValidateNested() @Type(() => PlacesDto) places: PlacesDto;
+  @IsDefined() @ValidateNested() @Type(() => ChoicesDto) choices: ChoicesDto;
   @IsArray() @ArrayMaxSize(sheetWarnings.length) @IsIn(sheetWarnings, { each: true }) goAhead: SheetWarning[];
 }
 export const sameMakePrint: Exact<Plain<MakePrintDto>, Plain<MakePrint>> = true;

@@ -1,8 +1,9 @@
-import type { CreatedMaterials, MaterialPage, MaterialView, SchoolView, ShortLinkDetails, ShortLinksPage } from '@hapset/contract';
-import { isSlug, slipsOf } from '@hapset/core';
+import type { CreatedMaterials, MaterialPage, MaterialView, SchoolView, ServerNotes, ShortLinkDetails, ShortLinksPage } from '@hapset/contract';
+import { isSlug, slipsOf, slugOf } from '@hapset/core';
 import request from 'supertest';
 import { link, Scene, words } from '../test/scene.js';
 import { TestServer } from '../test/test-server.js';
+import { missesFree, slowMs } from './miss-window.js';
 import { OpensCounter } from './opens-counter.js';
 import { ShortLinkService } from './short-link.service.js';
 
@@ -207,5 +208,45 @@ describe('short links of the school’s own', () => {
     expect(csv.headers['content-type']).toContain('text/csv');
     expect(csv.text.split('\r\n')[0]).toBe('\ufeffShort link,Title,Leads to,Lessons,Sheets,Opened,Last check,Checked at,Made at');
     expect(csv.text).toContain("'=SUM(A1)");
+  });
+
+  it('are too long to be found by trying, and old short ones are replaced without losing what hangs on walls', async () => {
+    const { id, slug } = await shortened('https://a.example/old');
+    expect([8, 9]).toContain(slug.length);
+    const old = slugOf([1, 2, 3, 4]) ?? '';
+    await scene.server.dataSource.query('UPDATE short_links SET slug = ? WHERE slug = ?', [old, slug]);
+    await scene.server.dataSource.query('UPDATE materials SET slug = ? WHERE id = ?', [old, id]);
+    await scene.server.app.get(ShortLinkService).settle();
+    expect((await page(id)).shortLink).toMatchObject({ slug: old, shortForm: true });
+    const listed = await scene.server.ok<ShortLinksPage>('Maren', 'GET', '/api/short-links?filter=to-replace');
+    expect(listed.rows.map((row) => [row.slug, row.shortForm])).toEqual([[old, true]]);
+    expect((await scene.server.ok<ServerNotes>('Pell', 'GET', '/api/school/server-notes')).shortSlugs).toBe(1);
+    const replaced = await scene.server.ok<ShortLinkDetails>('Maren', 'POST', `/api/materials/${id}/short-link/replacement`);
+    expect(replaced.shortForm).toBe(false);
+    for (const path of [`/K/${old}`, `/K/${replaced.slug}`]) expect((await open(path)).headers.location).toBe('https://a.example/old');
+    expect((await page(id)).code?.payload).toContain(replaced.slug);
+    const current = (await page(id)).material;
+    await change(id, { version: current.version, link: 'https://a.example/new' });
+    for (const path of [`/K/${old}`, `/K/${replaced.slug}`]) expect((await open(path)).headers.location).toBe('https://a.example/new');
+  });
+
+  it('are answered slowly to who tries them out, without slowing those that are there, and the administrator sees it', async () => {
+    const behind = await TestServer.start({ database: scene.server.database, proxies: ['127.0.0.1'] });
+    const { slug } = await shortened('https://a.example/fast');
+    const from = { 'X-Forwarded-For': '203.0.113.50' };
+    const guess = (number: number): string => slugOf([number % 23, (number >> 3) % 23, 5, 6, 7, 8, 9]) ?? 'CDFGHJKM';
+    for (let number = 0; number < missesFree.fromOne; number += 1) expect([404, 302]).toContain((await open(`/K/${guess(number)}`, from, behind)).status);
+    const began = performance.now();
+    const [slowed, hit] = await Promise.all([
+      open(`/K/${guess(1000)}`, from, behind).then(({ status }) => [status, performance.now() - began] as const),
+      open(`/K/${slug}`, from, behind).then(({ status }) => [status, performance.now() - began] as const),
+    ]);
+    expect([slowed[0], hit[0]]).toEqual([429, 302]);
+    expect(slowed[1]).toBeGreaterThanOrEqual(slowMs - 50);
+    expect(hit[1]).toBeLessThan(slowed[1]);
+    const notes = await behind.ok<ServerNotes>('Pell', 'GET', '/api/school/server-notes');
+    expect(notes.unknownShortLinks).toBeGreaterThan(missesFree.fromOne);
+    expect(notes.slowedShortLinks).toBe(1);
+    await behind.stop();
   });
 });

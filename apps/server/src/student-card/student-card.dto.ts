@@ -1,7 +1,7 @@
 import { cardFields, limits, type CardField, type CardsWish, type EraseStudents, type MakeCards, type PreviewCards, type ReadCard } from '@hapset/contract';
 import { cardCodes, paperNames, perPageChoices, rosterLimits, type CardCode, type PaperFormat } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsDefined, IsIn, IsInt, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 class CardsWishDto implements CardsWish {
@@ -18,13 +18,13 @@ class CardsWishDto implements CardsWish {
 }
 
 export class PreviewCardsDto implements PreviewCards {
-  @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
+  @IsDefined() @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
   @IsInt() @Min(0) @Max(20_000) page: number;
 }
 export const samePreviewCards: Exact<Plain<PreviewCardsDto>, Plain<PreviewCards>> = true;
 
 export class MakeCardsDto implements MakeCards {
-  @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
+  @IsDefined() @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
 }
 export const sameMakeCards: Exact<Plain<MakeCardsDto>, Plain<MakeCards>> = true;
 

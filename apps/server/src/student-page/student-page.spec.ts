@@ -124,6 +124,24 @@ describe('what students see', () => {
     const response = await scene.server.as('Maren', 'POST', `/api/materials/${page.material.id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet', 'does-not-read'] });
     expect(response.body).toMatchObject({ reason: 'sheet-needs-go-ahead', warnings: ['address-not-reachable'] });
   });
+
+  it('is gone with its files when it is over or withdrawn; its owner still sees them', async () => {
+    const file = await bring(sound, 'waves.wav');
+    const page = await keep(oneFile(file.id));
+    const ask = (cookie = '') => request(scene.server.app.getHttpServer()).get(file.address).set('Cookie', cookie);
+    const statuses = async (): Promise<readonly number[]> => [(await ask()).status, (await ask(await scene.server.cookieOf('Tobiah'))).status, (await ask(await scene.server.cookieOf('Maren'))).status];
+    expect(await statuses()).toEqual([200, 200, 200]);
+    const path = `/api/materials/${page.material.id}`;
+    await scene.server.ok('Maren', 'PATCH', path, { version: 1, shownUntil: '2020-01-01' });
+    expect(await statuses()).toEqual([404, 404, 200]);
+    await scene.server.ok('Maren', 'PATCH', path, { version: 2, shownUntil: null });
+    expect(await statuses()).toEqual([200, 200, 200]);
+    await scene.server.ok('Maren', 'DELETE', path);
+    expect(await statuses()).toEqual([404, 404, 200]);
+    // Shown by another page still.
+    await keep(oneFile(file.id), 'Once more');
+    expect(await statuses()).toEqual([200, 200, 200]);
+  });
 });
 
 describe('written pages by two people at once', () => {

@@ -1,4 +1,4 @@
-import type { RosterComparisonView, RosterImportView, RosterStudentWish, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
+import type { RosterComparisonView, RosterImportView, RosterUndoView, RosterStudentWish, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
 import { read, utils } from '@e965/xlsx';
 import Papa from 'papaparse';
 import { Scene } from '../test/scene.js';
@@ -108,5 +108,23 @@ describe('students', () => {
     } while (next !== null && pages < 60);
     expect([seen.size, pages]).toEqual([5000, 50]);
     expect((await scene.server.as('Hesper', 'POST', '/api/roster-imports', { students: [...many, ...first], leave: false, fileName: 'x' })).body).toMatchObject({ reason: 'invalid' });
+  });
+
+  it('undoing an import leaves alone what was done since, and says first what it would do', async () => {
+    await scene.server.ok('Hesper', 'POST', '/api/student-erasures', { className: '9 Tern' });
+    const first = await bring([student('Fern', 'Oak', '90001', '9 Tern'), student('Moss', 'Elm', '90002', '9 Tern')]);
+    expect(first.added).toBe(2);
+    const [fern, moss] = [...(await list('?class=9%20Tern')).rows].sort((one, other) => one.given.localeCompare(other.given)) as [StudentView, StudentView];
+    const second = await bring([student('Fern', 'Oakley', '90001', '9 Tern'), student('Moss', 'Elmet', '90002', '9 Tern'), student('New', 'Ash', '90003', '9 Tern'), student('Card', 'Yew', '90004', '9 Tern'), student('Later', 'Fir', '90005', '9 Tern')]);
+    const idOf = async (name: string): Promise<string> => (await list(`?find=${name}`)).rows[0]?.id ?? '';
+    await scene.server.ok('Hesper', 'PATCH', `/api/students/${moss.id}`, { version: moss.version + 1, year: '9' });
+    await scene.server.ok('Hesper', 'PATCH', `/api/students/${await idOf('Fir')}`, { version: 1, year: '9' });
+    await scene.server.ok('Maren', 'POST', '/api/card-readings', { text: '90004' });
+    const planned = await scene.server.ok<RosterUndoView>('Hesper', 'GET', `/api/roster-imports/${second.id}/undo`);
+    expect(planned).toMatchObject({ deleted: 1, someDeleted: ['New Ash, 9 Tern'], restored: 1, someRestored: ['Fern Oakley, 9 Tern'], untouched: 3 });
+    expect(planned.someUntouched.map(({ name, why }) => [name, why]).sort()).toEqual([['Card Yew, 9 Tern', 'card'], ['Later Fir, 9 Tern', 'changed'], ['Moss Elmet, 9 Tern', 'changed']]);
+    expect(await scene.server.ok<RosterUndoView>('Hesper', 'DELETE', `/api/roster-imports/${second.id}`)).toEqual(planned);
+    expect([...names(await list('?class=9%20Tern'))].sort()).toEqual(['Card Yew', 'Fern Oak', 'Later Fir', 'Moss Elmet']);
+    expect((await list('?find=oak')).rows[0]?.id).toBe(fern.id);
   });
 });
