@@ -91,11 +91,11 @@ test('where the school lets its network, a code is inspected without signing in;
   await page.goto('/school');
   const networks = page.getByLabel('Networks where codes are inspected without signing in');
   await networks.fill('the library');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByText('Write each network as its first address and a length', { exact: false })).toBeVisible();
   await networks.fill('127.0.0.0/8');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
-  await expect(page.getByText('The settings are kept.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save settings' }).click();
+  await expect(page.getByText('Settings saved.', { exact: true })).toBeVisible();
 
   await visitor.goto('/inspect');
   await expect(visitor.getByRole('heading', { name: 'Inspect a code' })).toBeVisible();
@@ -108,7 +108,7 @@ test('where the school lets its network, a code is inspected without signing in;
   await visitor.context().close();
 
   await networks.fill('');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(networks).toHaveValue('');
 });
 

@@ -4,27 +4,27 @@ test('the administrator changes the settings, with wrong fields named', async ({
   await signIn(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/school');
   await page.getByLabel('Time zone').fill('Middle/Earth');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
+  await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByText('There is no such time zone.', { exact: false })).toBeVisible();
   await page.getByLabel('Time zone').fill('Europe/Dublin');
   await page.getByLabel('Short-link host').fill('k.fernhollow.example');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
-  await expect(page.getByText('The settings are kept.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save settings' }).click();
+  await expect(page.getByText('Settings saved.', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Short-link host')).toHaveValue('k.fernhollow.example');
   await page.getByLabel('Public address').fill('https://hapset.fernhollow.example');
   await expect(page.getByText(/on paper carr(?:y|ies) the present address|No sheet carries the present address/)).toBeVisible();
   await page.reload();
   await page.getByLabel('Short-link host').fill('');
-  await page.getByRole('button', { name: 'Keep the settings' }).click();
-  await expect(page.getByText('The settings are kept.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save settings' }).click();
+  await expect(page.getByText('Settings saved.', { exact: true })).toBeVisible();
 });
 
 test('a teacher reads the settings and keeps the classes', async ({ page }) => {
   await signIn(page);
   await page.goto('/school');
   await expect(page.getByText('The school’s administrator changes these.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep the settings' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Save settings' })).toHaveCount(0);
   await page.getByRole('button', { name: 'New class' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Keep' }).click();

@@ -24,13 +24,13 @@ function greyOf({ data, width, height }: PNG): GreyFrame {
   return { widthPx: width, heightPx: height, grey: Uint8Array.from({ length: width * height }, (_, at) => data[4 * at] ?? 255) };
 }
 
-test('a year group is brought, its cards are made, and three of them are read by the camera into the list', async ({ page }, info) => {
-  await signIn(page);
+test('a year group is imported, its cards are made, and three of them are read by the camera into the list', async ({ page }, info) => {
+  await signIn(page, 'hesper.tolland@fernhollow.example');
   await page.goto('/school/students');
   await expect(page.getByRole('list', { name: 'Students' })).toContainText('Nguyễn');
 
-  await test.step('bring the roster of 320', async () => {
-    await page.getByRole('link', { name: 'Bring a roster' }).click();
+  await test.step('import the roster of 320', async () => {
+    await page.getByRole('link', { name: 'Import roster' }).click();
     await page.getByLabel('Choose a file').setInputFiles(yearGroup);
     await expect(page.getByText('320 students in', { exact: false })).toBeVisible();
     await expect(page.getByLabel('Column 1')).toHaveValue('id');
@@ -39,7 +39,7 @@ test('a year group is brought, its cards are made, and three of them are read by
     await expect(page.getByRole('list', { name: 'Rows to look at' })).toContainText('Sam Bell stands in row');
     await expect(page.getByText('292 new')).toBeVisible();
     await expect(page.getByText('28 are as they were.')).toBeVisible();
-    await page.getByRole('button', { name: 'Bring 320 students' }).click();
+    await page.getByRole('button', { name: 'Import 320 students' }).click();
     await expect(page.getByText(/^292 added, 0 changed, 0 left the school\./)).toBeVisible();
     await page.goto('/school/students');
     await expect(page.getByText('320 students')).toBeVisible();
@@ -91,24 +91,28 @@ test('a year group is brought, its cards are made, and three of them are read by
 });
 
 test('problems of a roster are named row by row, and an import is undone', async ({ page }) => {
-  await signIn(page);
+  await signIn(page, 'hesper.tolland@fernhollow.example');
   await page.goto('/school/students/import');
   const table = 'Vorname;Nachname;Klasse;Nummer\nEmre;Kaya;9z;0001\n;;9z;0002\n\nIda;Möller;9z;0003\nIda;Möller;9z;0003\nJo;=SUM(A1);9z;0004';
   await page.getByLabel('Choose a file').setInputFiles({ name: 'klasse.csv', mimeType: 'text/csv', buffer: Buffer.from(table, 'latin1') });
-  await expect(page.getByLabel('Letters are written in')).toHaveValue('windows-1252');
+  await expect(page.getByLabel('Text encoding')).toHaveValue('windows-1252');
   const rows = page.getByRole('list', { name: 'Rows to look at' });
   await expect(rows).toContainText('Row 3: there is no name beside the id 0002. It is left out.');
   await expect(rows).toContainText('Row 6: the id 0003 stands in row 5 too.');
   await expect(page.getByText('3 new')).toBeVisible();
-  await page.getByLabel('Letters are written in').selectOption({ label: 'Central Europe (Windows-1250)' });
+  await page.getByLabel('Text encoding').selectOption({ label: 'Central Europe (Windows-1250)' });
   await expect(page.getByText('3 new')).toBeVisible();
-  await page.getByLabel('Letters are written in').selectOption({ label: 'Western Europe (Windows-1252)' });
+  await page.getByLabel('Text encoding').selectOption({ label: 'Western Europe (Windows-1252)' });
   await expect(page.getByText('Ida Möller, 9z')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring 3 students' }).click();
+  await page.getByRole('button', { name: 'Import 3 students' }).click();
   await expect(page.getByText(/^3 added, 0 changed, 0 left the school\./)).toBeVisible();
-  const before = page.getByRole('list', { name: 'Brought before' }).getByRole('listitem').first();
+  const before = page.getByRole('list', { name: 'Earlier imports' }).getByRole('listitem').first();
   await expect(before).toContainText('klasse.csv');
   await before.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Deletes 3 students');
+  await expect(page.getByRole('dialog')).toContainText('Ida Möller, 9z');
+  await page.getByRole('dialog').getByRole('button', { name: 'Undo import' }).click();
+  await expect(page.getByText('Import undone: 3 deleted, 0 restored, 0 left as they are.', { exact: true })).toBeVisible();
   await expect(before).toContainText('undone');
   await page.goto('/school/students');
   await page.getByLabel('Find a student').fill('Kaya');
@@ -116,7 +120,7 @@ test('problems of a roster are named row by row, and an import is undone', async
 });
 
 test('a student is changed, leaves, loses a card, and is erased', async ({ page }) => {
-  await signIn(page);
+  await signIn(page, 'hesper.tolland@fernhollow.example');
   await page.goto('/school/students/import');
   await page.getByLabel('Paste cells here').focus();
   await page.evaluate(() => {
@@ -124,7 +128,7 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
     data.setData('text/plain', 'Id\tName\tClass\n8001\tMoss, Odette\t8x\n8002\tReed, Otto\t8x');
     document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
   });
-  await page.getByRole('button', { name: 'Bring 2 students' }).click();
+  await page.getByRole('button', { name: 'Import 2 students' }).click();
   await page.goto('/school/students');
   await page.getByLabel('Find a student').fill('Moss Odette');
   const row = page.getByRole('list', { name: 'Students' }).getByRole('listitem').filter({ hasText: 'Odette Moss' });
@@ -158,4 +162,33 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   await page.getByRole('menuitem', { name: 'Erase with all traces' }).click();
   await page.getByRole('button', { name: 'Erase', exact: true }).click();
   await expect(page.getByText('Nobody found')).toBeVisible();
+});
+
+test('teachers see the classes that the administrator gives them, and import nothing', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/school/students');
+  await expect(page.getByRole('list', { name: 'Students' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Import roster' })).toHaveCount(0);
+  await page.goto('/school/students/import');
+  await expect(page.getByText('The school’s office and its administrators import rosters.')).toBeVisible();
+
+  await test.step('the administrator limits what teachers see', async () => {
+    await signIn(page, 'pell.arkwright@fernhollow.example');
+    await page.goto('/school');
+    await page.getByText('Teachers see the students of all classes.', { exact: false }).waitFor();
+    await page.locator('section').filter({ hasText: 'Who sees which students' }).getByRole('button', { name: 'Change' }).click();
+    await page.getByRole('checkbox', { name: 'Teachers see all classes' }).uncheck();
+    await page.getByRole('group', { name: 'Tobiah Quill' }).getByRole('checkbox', { name: '6 Kestrel' }).check();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByText('1 of 3 teachers see students', { exact: false })).toBeVisible();
+  });
+  await signIn(page);
+  await page.goto('/school/students');
+  await expect(page.getByText('You see the classes that the school gives you.', { exact: false })).toBeVisible();
+  await signIn(page, 'tobiah.quill@fernhollow.example');
+  await page.goto('/school/students');
+  await expect(page.getByRole('list', { name: 'Students' }).getByRole('listitem').first()).toContainText('6 Kestrel');
+  // As it was, for the journeys after this one.
+  await signIn(page, 'pell.arkwright@fernhollow.example');
+  expect((await page.request.put('/api/school/teacher-classes', { data: { limited: null } })).status()).toBe(200);
 });

@@ -44,3 +44,22 @@ test('`?` lists the keys', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
+
+test('while the server can’t answer, pages say so, and go on by themselves afterwards', async ({ page }) => {
+  await signIn(page);
+  const away = (body: object) => ({ status: 503, contentType: 'application/json', body: JSON.stringify(body) });
+  await page.route('**/api/**', (route) => route.fulfill(away({ reason: 'unavailable', message: 'x' })));
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByText('The server can’t answer just now. It tries again by itself.', { exact: false }).first()).toBeVisible();
+  await page.unroute('**/api/**');
+  await expect(page.getByRole('listitem').first()).toBeVisible();
+  await expect(page.getByText('It tries again by itself.', { exact: false })).toHaveCount(0);
+
+  await test.step('also a page that was opened meanwhile', async () => {
+    await page.route('**/api/**', (route) => route.fulfill(away({ reason: 'unavailable', message: 'x' })));
+    await page.goto('/lessons');
+    await expect(page.getByRole('heading', { name: 'This page could not be shown' })).toBeVisible();
+    await page.unroute('**/api/**');
+    await expect(page.getByRole('heading', { name: 'Lessons', level: 1 })).toBeVisible();
+  });
+});

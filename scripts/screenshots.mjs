@@ -1,7 +1,7 @@
 // `npm run screenshots`: one picture of each main view, from fresh demo data, into docs/screenshots.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { newPage, signIn, withBrowser } from './browser.mjs';
+import { newPage, signIn, signInAs, withBrowser } from './browser.mjs';
 import { build } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
 import { requireModules, requirePackages } from './machine.mjs';
@@ -207,7 +207,7 @@ async function sideBySide(browser, pictures, name, { width = 24 + pictures.lengt
 /** A roster with problems, a page of cards with names in many scripts, and a card that was read. */
 async function takeStudents(browser) {
   const page = await newPage(browser, settings);
-  await signIn(page);
+  await signInAs(page, 'hesper.tolland@fernhollow.example');
   await page.goto('/school/students/import');
   const rows = ['Student no,Surname,First name,Class,Year', '00617,Lee,Ann,7 Kestrel,7', '00618,O’Connor-Smith,Mary Jane,6 Kestrel,6', ',,,,', '00700,,,6 Heron,6', '00701,Finch,Olga,6 Heron,6', '00701,Finch,Olga,6 Heron,6', '00703,Bell,Sam,6 Heron,6', '00704,Bell,Sam,6 Heron,6'];
   await page.getByLabel('Choose a file').setInputFiles({ name: 'Year 6, autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });

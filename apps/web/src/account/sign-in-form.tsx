@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
 import { Button } from '../design/button.js';
-import { TextField } from '../design/field.js';
+import { CheckField, TextField } from '../design/field.js';
 import { wordsFor } from '../wording/problems.js';
 import { useSignIn, welcomeQuery } from './session.queries.js';
 
@@ -18,7 +18,7 @@ export function SignInForm({ email = '', onSignedIn }: { readonly email?: string
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
       <TextField label="E-mail address" type="email" autoComplete="username" autoFocus {...form.register('email', { required: 'Your e-mail address is needed.' })} problem={form.formState.errors.email?.message} />
       <TextField label="Password" type="password" autoComplete="current-password" {...form.register('password', { required: 'Your password is needed.' })} problem={form.formState.errors.password?.message} />
-      <CheckField label="Keep me signed in on this device" about="For 30 days. Leave it off where others use the same device." {...form.register('keep')} />
+      <CheckField label="Keep me signed in on this device" hint="For 30 days. Leave it off where others use the same device." {...form.register('keep')} />
       {welcome?.hasAccounts === false && <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-[14px]">There is no account yet. Create the first one at the server: <code className="font-mono">npm run create-administrator</code></p>}
       {signIn.isError && (
         <p role="alert" className="m-0 text-[14px] font-semibold text-stop">

@@ -1,6 +1,7 @@
 /** The one client: a route of the contract in, its reply out, every failure as ApiError. */
 import { fillPath, type Problem, type Route } from '@hapset/contract';
 import { ApiError } from './problem-error.js';
+import { serverState } from './server-state.js';
 import { sessionRenewed } from './session-renewal.js';
 
 export interface CallOptions<Body> {
@@ -19,6 +20,7 @@ export async function call<Body, Reply>(route: Route<Body, Reply>, options: Call
     if (response.ok) return (await readJson(response)) as Reply;
     const problem = (await readJson(response)) as Problem | null;
     const reason = problem?.reason ?? 'failed';
+    if (reason === 'unavailable') serverState.noteAway();
     if (reason !== 'not-signed-in' || options.renew === false) throw new ApiError(reason, problem ?? {});
     await sessionRenewed();
   }
@@ -40,6 +42,7 @@ async function send<Body, Reply>(route: Route<Body, Reply>, { params, query, bod
     });
   } catch (error) {
     if (signal?.aborted) throw error;
+    serverState.noteAway();
     throw new ApiError('unreachable');
   }
 }

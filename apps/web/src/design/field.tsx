@@ -63,6 +63,24 @@ export function SelectField({ label, hint, problem, children, ...rest }: FieldFr
   );
 }
 
+/** A box to tick, with its words and, below, what it means. */
+export function CheckField({ label, hint, ...rest }: { readonly label: string; readonly hint?: string } & InputHTMLAttributes<HTMLInputElement> & { readonly ref?: Ref<HTMLInputElement> }): ReactElement {
+  const id = useId();
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="flex min-h-8 cursor-pointer items-center gap-2 text-[14.5px]">
+        <input id={id} type="checkbox" className="size-4 shrink-0 accent-ink" aria-describedby={hint && `${id}-hint`} {...rest} />
+        {label}
+      </label>
+      {hint && (
+        <p id={`${id}-hint`} className="m-0 pl-6 text-[13px] text-muted">
+          {hint}
+        </p>
+      )}
+    </div>
+  );
+}
+
 /** One of a few: a select whose choices have words in a table. */
 export function ChoiceField<Choice extends string>({
   choices,

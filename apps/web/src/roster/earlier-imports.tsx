@@ -1,24 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { Failed, Loading } from '../design/list-states.js';
-import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import { ago } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
-import { importsQuery, useUndoImport } from './roster.queries.js';
+import { importsQuery } from './roster.queries.js';
+import { UndoImportDialog } from './undo-import.js';
 
-/** What was brought before; the last one can be undone. */
+/** Rosters that were imported before; the last one can be undone by its importer and by administrators. */
 export function EarlierImports(): ReactElement | null {
   const imports = useQuery(importsQuery);
-  const undo = useUndoImport();
-  const notice = useNotice();
+  const [undoing, setUndoing] = useState<string | null>(null);
   if (imports.isPending) return <Loading rows={1} label="Earlier rosters are loading" />;
   if (imports.isError) return <Failed words={wordsFor(imports.error)} onRetry={() => void imports.refetch()} />;
   if (imports.data.length === 0) return null;
   return (
-    <Sheet title="Brought before">
-      <ul className="m-0 list-none p-0 text-[14px]" aria-label="Brought before">
+    <Sheet title="Earlier imports">
+      <ul className="m-0 list-none p-0 text-[14px]" aria-label="Earlier imports">
         {imports.data.map(({ id, fileName, importedAt, added, changed, left, undone, undoable }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2 last:border-b-0">
             <span className="min-w-0 flex-1">
@@ -29,13 +28,12 @@ export function EarlierImports(): ReactElement | null {
               </span>
             </span>
             {undoable && (
-              <Button disabled={undo.isPending} onClick={() => undo.mutate(id, { onSuccess: () => notice({ words: 'The import is undone.' }), onError: (error) => notice({ words: wordsFor(error) }) })}>
-                Undo
-              </Button>
+              <Button onClick={() => setUndoing(id)}>Undo</Button>
             )}
           </li>
         ))}
       </ul>
+      {undoing !== null && <UndoImportDialog importId={undoing} onClose={() => setUndoing(null)} />}
     </Sheet>
   );
 }

@@ -1,13 +1,14 @@
-/** A roster is brought: from a file or the clipboard, its columns told, its problems named, compared with who is known, and undone. */
+/** Imports a roster from a file or the clipboard: columns, problems, a comparison with who is known, and earlier imports. */
 import { guessRosterColumns, readRoster, type RosterColumns, type SameId } from '@hapset/core';
 import type { RosterStudentWish } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
+import { useSession } from '../account/session.queries.js';
 import { Button } from '../design/button.js';
 import { ChooseFile } from '../design/choose-file.js';
 import { ChoiceField, SelectField } from '../design/field.js';
-import { Failed, Loading } from '../design/list-states.js';
+import { Empty, Failed, Loading } from '../design/list-states.js';
 import { useNotice } from '../design/notice.js';
 import { Sheet } from '../design/sheet.js';
 import type { Encoding } from '../intake/list-file.js';
@@ -21,7 +22,7 @@ import { encodingWords } from '../wording/students.js';
 import { Comparison } from './comparison.js';
 import { EarlierImports } from './earlier-imports.js';
 import { RosterMapping } from './roster-mapping.js';
-import { comparisonQuery, useImportRoster, useUndoImport } from './roster.queries.js';
+import { comparisonQuery, useImportRoster } from './roster.queries.js';
 import { RosterProblems } from './roster-problems.js';
 
 interface Brought {
@@ -37,6 +38,7 @@ const encodingChoices = Object.keys(encodingWords) as Encoding[];
 const sameIdWords = { first: 'the first row counts', last: 'the last row counts' } as const;
 
 export function Component(): ReactElement {
+  const mayImport = useSession()?.role !== 'teacher';
   const [brought, setBrought] = useState<Brought | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const open = async (file: File, encoding: Encoding | null = null): Promise<void> => {
@@ -55,8 +57,9 @@ export function Component(): ReactElement {
   };
   return (
     <>
-      <PageHead title="Bring a roster" trail={<Link to="/school/students">Students</Link>} about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would." />
-      <div className="flex flex-col gap-4">
+      <PageHead title="Import roster" trail={<Link to="/school/students">Students</Link>} about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would." />
+      {!mayImport && <Empty title="Rosters come from the office">The school’s office and its administrators import rosters. Ask them where somebody is missing.</Empty>}
+      <div className={mayImport ? 'flex flex-col gap-4' : 'hidden'}>
         <section
           onDragOver={(event) => event.preventDefault()}
           onDrop={(event) => {
@@ -77,7 +80,7 @@ export function Component(): ReactElement {
             </p>
           )}
         </section>
-        {brought ? <Roster key={`${brought.name} ${brought.encoding ?? ''} ${brought.rows.length}`} brought={brought} onEncoding={(encoding) => brought.file && void open(brought.file, encoding)} onDone={() => setBrought(null)} /> : <EarlierImports />}
+        {brought ? <Roster key={`${brought.name} ${brought.encoding ?? ''} ${brought.rows.length}`} brought={brought} onEncoding={(encoding) => brought.file && void open(brought.file, encoding)} onDone={() => setBrought(null)} /> : mayImport && <EarlierImports />}
       </div>
     </>
   );
@@ -97,15 +100,14 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
   const wishes = useMemo(() => students.map(({ schoolId, prefix, given, middle, family, className, year }): RosterStudentWish => ({ schoolId, prefix, given, middle, family, className, year })), [students]);
   const comparison = useQuery(comparisonQuery(wishes));
   const bring = useImportRoster();
-  const undo = useUndoImport();
   const notice = useNotice();
   const send = (): void =>
     bring.mutate(
       { students: wishes, leave, fileName: name },
       {
-        onSuccess: ({ id, added, changed, left }) => {
+        onSuccess: ({ added, changed, left }) => {
           onDone();
-          notice({ words: `${added} added, ${changed} changed, ${left} left the school.`, undo: () => undo.mutate(id) });
+          notice({ words: `${added} added, ${changed} changed, ${left} left the school.` });
         },
       },
     );
@@ -114,7 +116,7 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
     <>
       <Sheet title={name} aside={`${plural(students.length, 'student')} in ${plural(rows.length, 'row')}${cut ? '; only the first 5,000 rows are read' : ''}`}>
         <div className="mb-2 flex flex-wrap gap-4">
-          {encoding !== null && <ChoiceField label="Letters are written in" choices={encodingChoices} words={encodingWords} value={encoding} hint="Change it where names look wrong." onChange={(event) => onEncoding(event.target.value as Encoding)} />}
+          {encoding !== null && <ChoiceField label="Text encoding" choices={encodingChoices} words={encodingWords} value={encoding} hint="Change it where names look wrong." onChange={(event) => onEncoding(event.target.value as Encoding)} />}
           {problems.some(({ reason }) => reason === 'same-id') && (
             <SelectField label="Where an id stands twice," value={sameId} onChange={(event) => setSameId(event.target.value as SameId)}>
               {(['first', 'last'] as const).map((choice) => (
@@ -148,7 +150,7 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
               )}
               <div className="mt-3 flex gap-2">
                 <Button tone="main" disabled={bring.isPending || (comparison.data.added + comparison.data.changed === 0 && !(leave && comparison.data.leftOut > 0))} onClick={send}>
-                  {bring.isPending ? 'Bringing…' : `Bring ${plural(students.length, 'student')}`}
+                  {bring.isPending ? 'Importing…' : `Import ${plural(students.length, 'student')}`}
                 </Button>
                 <Button onClick={onDone}>Cancel</Button>
               </div>

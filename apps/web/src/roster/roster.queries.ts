@@ -1,4 +1,4 @@
-import { routes, type ChangeStudent, type ImportRoster, type RosterComparisonView, type RosterImportView, type RosterStudentWish, type StudentGroups, type StudentsPage, type StudentView } from '@hapset/contract';
+import { routes, type ChangeStudent, type ImportRoster, type RosterComparisonView, type RosterImportView, type RosterStudentWish, type RosterUndoView, type StudentGroups, type StudentsPage, type StudentView } from '@hapset/contract';
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../api/client.js';
 
@@ -42,7 +42,9 @@ export function useImportRoster(): UseMutationResult<RosterImportView, Error, Im
   return useStudentMutation((body: ImportRoster) => call(routes.importRoster, { body }));
 }
 
-export function useUndoImport(): UseMutationResult<null, Error, string> {
+export const rosterUndoQuery = (rosterImportId: string) => queryOptions({ queryKey: [...studentKeys.imports, rosterImportId], queryFn: ({ signal }): Promise<RosterUndoView> => call(routes.rosterUndo, { params: { rosterImportId }, signal }), staleTime: 0 });
+
+export function useUndoImport(): UseMutationResult<RosterUndoView, Error, string> {
   return useStudentMutation((rosterImportId: string) => call(routes.undoRosterImport, { params: { rosterImportId } }));
 }
 
@@ -52,6 +54,11 @@ export function useChangeStudent(studentId: string): UseMutationResult<StudentVi
 
 export function useEraseStudent(): UseMutationResult<null, Error, string> {
   return useStudentMutation((studentId: string) => call(routes.eraseStudent, { params: { studentId } }));
+}
+
+/** Of a class, or all who left where none is named. */
+export function useEraseStudents(): UseMutationResult<StudentGroups, Error, string | null> {
+  return useStudentMutation((className: string | null) => call(routes.eraseStudents, { body: { className } }));
 }
 
 export function useReplaceCard(): UseMutationResult<StudentView, Error, string> {

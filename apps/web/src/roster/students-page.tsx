@@ -4,6 +4,7 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { MoreHorizontal } from 'lucide-react';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
+import { useSession } from '../account/session.queries.js';
 import { Button, buttonClass } from '../design/button.js';
 import { Dialog } from '../design/dialog.js';
 import { Empty, Failed, Loading } from '../design/list-states.js';
@@ -13,7 +14,7 @@ import { PageHead } from '../shell/page-head.js';
 import { ago, plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { ChangeStudentDialog } from './change-student.js';
-import { groupsQuery, studentsQuery, studentsSearch, useChangeStudent, useEraseStudent, useLeaveClass, useReplaceCard, type StudentsWish } from './roster.queries.js';
+import { groupsQuery, studentsQuery, studentsSearch, useChangeStudent, useEraseStudent, useEraseStudents, useLeaveClass, useReplaceCard, type StudentsWish } from './roster.queries.js';
 
 export function Component(): ReactElement {
   const [wish, setWish] = useState<StudentsWish>({ find: '', className: null, year: null, left: false });
@@ -22,6 +23,7 @@ export function Component(): ReactElement {
   const groups = useQuery(groupsQuery).data;
   const rows = students.data?.pages.flatMap((page) => page.rows) ?? [];
   const total = students.data?.pages[0]?.total ?? 0;
+  const mayRule = useSession()?.role !== 'teacher';
   const none = groups !== undefined && groups.students + groups.left === 0;
   return (
     <>
@@ -34,9 +36,11 @@ export function Component(): ReactElement {
             <Link to="/school/students/read" className={buttonClass()}>
               Read cards
             </Link>
-            <Link to="/school/students/import" className={buttonClass(none ? 'main' : 'plain')}>
-              Bring a roster
-            </Link>
+            {mayRule && (
+              <Link to="/school/students/import" className={buttonClass(none ? 'main' : 'plain')}>
+                Import roster
+              </Link>
+            )}
             {!none && (
               <Link to={wish.className === null ? '/school/students/cards' : `/school/students/cards?${new URLSearchParams({ class: wish.className }).toString()}`} className={buttonClass('main')}>
                 Make cards
@@ -77,13 +81,14 @@ export function Component(): ReactElement {
             <option value="here">At the school</option>
             <option value="left">Left the school</option>
           </select>
-          <TakeAway wish={wish} />
-          {wish.className !== null && !wish.left && <LeaveClass className={wish.className} onDone={() => setWish({ ...wish, className: null })} />}
+          {mayRule && <ExportAs wish={wish} />}
+          {mayRule && wish.left && (groups?.left ?? 0) > 0 && <EraseLeft students={groups?.left ?? 0} />}
+          {mayRule && wish.className !== null && !wish.left && <LeaveClass className={wish.className} onDone={() => setWish({ ...wish, className: null })} />}
         </div>
       )}
       {students.isPending && <Loading label="Students are loading" />}
       {students.isError && <Failed words={wordsFor(students.error)} onRetry={() => void students.refetch()} />}
-      {students.isSuccess && rows.length === 0 && (none ? <Empty title="No students yet">Bring a roster: a CSV, XLSX or ODS file, or cells out of a spreadsheet. Three columns are enough.</Empty> : <Empty title="Nobody found">Try fewer letters, or another class.</Empty>)}
+      {students.isSuccess && rows.length === 0 && (none ? <Empty title="No students yet">{mayRule ? 'Import a roster: a CSV, XLSX or ODS file, or cells from a spreadsheet. Three columns are enough.' : 'The school’s office imports the roster. You see the classes that the school gives you.'}</Empty> : <Empty title="Nobody found">Try fewer letters, or another class.</Empty>)}
       {rows.length > 0 && (
         <>
           <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
@@ -91,7 +96,7 @@ export function Component(): ReactElement {
           </p>
           <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0" aria-label="Students">
             {rows.map((student) => (
-              <StudentRow key={student.id} student={student} />
+              <StudentRow key={student.id} student={student} mayErase={mayRule} />
             ))}
           </ul>
         </>
@@ -105,11 +110,11 @@ export function Component(): ReactElement {
   );
 }
 
-function TakeAway({ wish }: { readonly wish: StudentsWish }): ReactElement {
+function ExportAs({ wish }: { readonly wish: StudentsWish }): ReactElement {
   const search = (format: string): string => new URLSearchParams(Object.entries({ ...studentsSearch(wish), format }).flatMap(([name, value]) => (value === null ? [] : [[name, value]]))).toString();
   return (
     <span className="flex items-center gap-2 text-[14px] text-muted">
-      Take away as
+      Export as
       {(['csv', 'xlsx', 'json'] as const).map((format) => (
         <a key={format} href={`${routes.studentsFile.path}?${search(format)}`} download className="font-semibold text-ink">
           {format.toUpperCase()}
@@ -119,19 +124,20 @@ function TakeAway({ wish }: { readonly wish: StudentsWish }): ReactElement {
   );
 }
 
-function LeaveClass({ className, onDone }: { readonly className: string; readonly onDone: () => void }): ReactElement {
+/** At the end of a year: all who left, with all traces. */
+function EraseLeft({ students }: { readonly students: number }): ReactElement {
   const [asking, setAsking] = useState(false);
-  const leave = useLeaveClass();
+  const erase = useEraseStudents();
   const notice = useNotice();
   return (
     <>
-      <Button onClick={() => setAsking(true)}>The class leaves</Button>
+      <Button onClick={() => setAsking(true)}>Erase all who left</Button>
       {asking && (
-        <Dialog title={`${className} leaves the school?`} about="Its students stay in the list under “Left the school” and can come back; their cards are no longer welcomed." onClose={() => setAsking(false)}>
+        <Dialog title={`Erase ${plural(students, 'student')} who left?`} about="Names, cards, readings and what imports remember are deleted for good. This can’t be undone." onClose={() => setAsking(false)}>
           <div className="flex justify-end gap-2">
             <Button onClick={() => setAsking(false)}>Cancel</Button>
-            <Button tone="main" disabled={leave.isPending} onClick={() => leave.mutate(className, { onSuccess: onDone, onError: (error) => notice({ words: wordsFor(error) }) })}>
-              They leave
+            <Button tone="main" disabled={erase.isPending} onClick={() => erase.mutate(null, { onSuccess: () => setAsking(false), onError: (error) => notice({ words: wordsFor(error) }) })}>
+              {erase.isPending ? 'Erasing…' : 'Erase students'}
             </Button>
           </div>
         </Dialog>
@@ -140,7 +146,28 @@ function LeaveClass({ className, onDone }: { readonly className: string; readonl
   );
 }
 
-function StudentRow({ student }: { readonly student: StudentView }): ReactElement {
+function LeaveClass({ className, onDone }: { readonly className: string; readonly onDone: () => void }): ReactElement {
+  const [asking, setAsking] = useState(false);
+  const leave = useLeaveClass();
+  const notice = useNotice();
+  return (
+    <>
+      <Button onClick={() => setAsking(true)}>Mark class as left</Button>
+      {asking && (
+        <Dialog title={`Mark ${className} as left?`} about="Its students stay in the list under “Left the school” and can come back; their cards stop working." onClose={() => setAsking(false)}>
+          <div className="flex justify-end gap-2">
+            <Button onClick={() => setAsking(false)}>Cancel</Button>
+            <Button tone="main" disabled={leave.isPending} onClick={() => leave.mutate(className, { onSuccess: onDone, onError: (error) => notice({ words: wordsFor(error) }) })}>
+              Mark as left
+            </Button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+function StudentRow({ student, mayErase }: { readonly student: StudentView; readonly mayErase: boolean }): ReactElement {
   const { id, name, className, year, schoolId, left, cardMadeAt, version } = student;
   const [open, setOpen] = useState<'change' | 'erase' | null>(null);
   const change = useChangeStudent(id);
@@ -162,7 +189,7 @@ function StudentRow({ student }: { readonly student: StudentView }): ReactElemen
           { label: 'Change', onSelect: () => setOpen('change') },
           { label: 'The card is lost', disabled: cardMadeAt === null, onSelect: () => replace.mutate(id, { ...told, onSuccess: () => notice({ words: `${name}’s card is no longer valid. Make a new one under “only who has none yet”.` }) }) },
           { label: left ? 'Is back' : 'Left the school', onSelect: () => change.mutate({ version, left: !left }, { ...told, onSuccess: () => notice({ words: left ? `${name} is back.` : `${name} left the school.` }) }) },
-          { label: 'Erase with all traces', danger: true, onSelect: () => setOpen('erase') },
+          ...(mayErase ? [{ label: 'Erase with all traces', danger: true, onSelect: () => setOpen('erase') }] : []),
         ]}
       >
         <MoreHorizontal size={18} aria-hidden />

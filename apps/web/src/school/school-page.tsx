@@ -10,6 +10,8 @@ import { wordsFor } from '../wording/problems.js';
 import { StudentsSummary } from '../roster/students-summary.js';
 import { TemplatesSummary } from '../sheet/templates-summary.js';
 import { SchoolSettings } from './school-settings.js';
+import { ServerNotesPart } from './server-notes.js';
+import { TeacherClassesPart } from './teacher-classes.js';
 import { schoolQuery } from './school.queries.js';
 
 export function Component(): ReactElement {
@@ -25,6 +27,8 @@ export function Component(): ReactElement {
           <LooksSummary />
           <TemplatesSummary />
           <ServicesSummary />
+          {session?.role === 'administrator' && <TeacherClassesPart />}
+          {session?.role === 'administrator' && <ServerNotesPart />}
         </div>
         {school.isPending && <Loading label="Settings are loading" />}
         {school.isError && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}

@@ -56,7 +56,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
     mutationFn: ({ name, timeZone, paper, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm, publicAddress, shortLinkHost, visitorNetworks }: Fields) =>
       call(routes.changeSchool, { body: { name: name.trim(), timeZone: timeZone.trim(), paper, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm, publicAddress: publicAddress.trim(), shortLinkHost: shortLinkHost.trim() || null, visitorNetworks: visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''), version: school.version } }),
     onSuccess: async () => {
-      notice({ words: 'The settings are kept.' });
+      notice({ words: 'Settings saved.' });
       await client.invalidateQueries();
     },
     onError: (error) => (error instanceof ApiError && error.reason === 'stale' ? client.invalidateQueries({ queryKey: schoolKeys.school }) : undefined),
@@ -101,7 +101,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       )}
       <div>
         <Button type="submit" tone="main" disabled={change.isPending}>
-          Keep the settings
+          Save settings
         </Button>
       </div>
     </form>

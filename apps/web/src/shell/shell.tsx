@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useRef, useState, type ReactElement } from '
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { onSessionWanted } from '../api/session-renewal.js';
 import { useLiveChecks } from '../live/use-live-checks.js';
+import { ServerAway } from './server-away.js';
 import { useSession, useSignOut } from '../account/session.queries.js';
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
@@ -56,6 +57,7 @@ export function Shell(): ReactElement {
           </button>
         </div>
       </div>
+      <ServerAway />
       <main id="content" tabIndex={-1} className="mx-auto w-full max-w-[1280px] px-4 pt-4 pb-16 outline-none sm:px-7">
         <Outlet />
       </main>

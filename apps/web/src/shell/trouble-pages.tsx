@@ -1,5 +1,6 @@
 import { useEffect, type ReactElement } from 'react';
-import { Link, useRouteError } from 'react-router';
+import { Link, useRevalidator, useRouteError } from 'react-router';
+import { serverState } from '../api/server-state.js';
 import { buttonClass } from '../design/button.js';
 import { wordsFor } from '../wording/problems.js';
 
@@ -10,6 +11,9 @@ export function NotFoundPage(): ReactElement {
 /** Shown when a page could not be built at all. */
 export function FailedPage(): ReactElement {
   const error = useRouteError();
+  const { revalidate } = useRevalidator();
+  // Where the server was away, the page comes by itself once it is back.
+  useEffect(() => serverState.onReturn(() => void revalidate()), [revalidate]);
   return <Trouble title="This page could not be shown" words={wordsFor(error)} />;
 }
 

@@ -13,6 +13,7 @@ import { visitorWords } from '../wording/short-links.js';
 import { lessonOpening } from './lesson-opening.js';
 import { OpeningForm } from './opening-form.js';
 import { PointElsewhere } from './point-elsewhere.js';
+import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinkQuery } from './short-link.queries.js';
 
 const BarChart = lazy(() => import('../design/bar-chart.js').then(({ BarChart: component }) => ({ default: component })));
@@ -32,6 +33,7 @@ export function ShortLinkPart({ page, link }: { readonly page: MaterialPage; rea
       >
         <p className="m-0 font-mono text-[16px] break-all">{link.inLetters}</p>
         <p className="mt-0.5 mb-0 text-[13.5px] text-muted">As it stands on paper, for who can’t scan. Blanks and small letters do no harm.</p>
+        {link.shortForm && <ReplaceShortLink materialId={material.id} />}
         <details className="mt-1.5 text-[14px]" onToggle={(event) => setShown(event.currentTarget.open)}>
           <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">Opening hours, openings and history</summary>
           {shown && <Details page={page} />}

@@ -26,6 +26,12 @@ export function useChangeOpening(materialId: string): UseMutationResult<ShortLin
   return useMutation({ mutationFn: (opening: Opening) => call(routes.changeShortLink, { params: { materialId }, body: { opening } }), onSettled: () => client.invalidateQueries({ queryKey: materialKeys.all }) });
 }
 
+/** New codes carry a longer one; the one before still leads to the same. */
+export function useReplaceShortLink(): UseMutationResult<ShortLinkDetails, Error, string> {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: (materialId: string) => call(routes.replaceShortLink, { params: { materialId } }), onSettled: () => client.invalidateQueries({ queryKey: materialKeys.all }) });
+}
+
 const lookMs = 400;
 const patienceMs = 60_000;
 

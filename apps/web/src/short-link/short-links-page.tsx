@@ -12,6 +12,7 @@ import { ago, plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 import { filterWords } from '../wording/short-links.js';
 import { verdictWords } from '../wording/verdicts.js';
+import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinksQuery } from './short-link.queries.js';
 
 /** All short links of a teacher: where each leads, where it is used, and whether it still opens. */
@@ -91,7 +92,7 @@ function Nothing({ filtered }: { readonly filtered: boolean }): ReactElement {
 }
 
 function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
-  const { slug, address, materialId, title, target, carried, lessons, sheets, opens, verdict, checkedAt } = row;
+  const { slug, address, shortForm, materialId, title, target, carried, lessons, sheets, opens, verdict, checkedAt } = row;
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3 last:border-b-0 sm:px-5 md:grid-cols-[150px_minmax(0,1fr)_190px_150px] md:items-center">
       <span className="font-mono text-[15px] font-semibold" title={address}>
@@ -109,6 +110,7 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
         <span className="block truncate font-mono text-[13px] text-muted" title={target ?? ''}>
           {target ?? 'taken off the shelf'}
         </span>
+        {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
         {lessons.length > 0 && <span className="block truncate text-[13px] text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>}
       </span>
       <span className="flex items-center gap-2 text-[14px]">

@@ -5,7 +5,7 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   'not-signed-in': 'Your session has ended. Sign in again and go on where you were.',
   'wrong-credentials': 'This e-mail address and password do not belong together. Check both and try once more.',
   'too-many-attempts': 'That was tried too often from here. Wait a little, then try again.',
-  'not-allowed': 'Only the school’s administrator may do this.',
+  'not-allowed': 'Your account may not do this. Ask the school’s office or its administrator.',
   'wrong-origin': 'This page was opened under another address than the server expects. Open Hapset under its own address.',
   'not-found': 'This is not here any more. It may have been removed, or it belongs to somebody else.',
   invalid: 'Some fields need another value. They are marked.',

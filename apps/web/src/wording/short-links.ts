@@ -10,7 +10,7 @@ export const openingProblemWords: Readonly<Record<OpeningProblem, string>> = {
   'too-many-hours': 'That is more hours than can be kept.',
 };
 
-export const filterWords: Readonly<Record<ShortLinkFilter, string>> = { all: 'All', 'in-trouble': 'Not opening', 'on-paper': 'On paper', 'taken-down': 'Taken down' };
+export const filterWords: Readonly<Record<ShortLinkFilter, string>> = { all: 'All', 'in-trouble': 'Not opening', 'on-paper': 'On paper', 'to-replace': 'To replace', 'taken-down': 'Taken down' };
 
 /** What a real device did. */
 export const outcomeWords: Readonly<Record<TryoutOutcome, string>> = { 'as-meant': 'It showed just that', otherwise: 'It showed something else', nothing: 'It did not read it' };

@@ -1,5 +1,5 @@
 /** Words of students: columns, problems of a roster, cards and what reading them says. */
-import type { CardField, CardReadingResult } from '@hapset/contract';
+import type { CardField, CardReadingResult, RosterUntouched } from '@hapset/contract';
 import type { CardCode, RosterPart, RosterProblem, RosterProblemReason, RosterRole } from '@hapset/core';
 import type { Encoding } from '../intake/list-file.js';
 
@@ -63,10 +63,14 @@ export const cardCodeAbout: Readonly<Record<CardCode, string>> = {
 
 export const cardFieldWords: Readonly<Record<CardField, string>> = { class: 'Class', id: 'Id in letters', school: 'Name of the school' };
 
+/** Why undoing an import leaves somebody as they are. */
+export const rosterUntouchedWords: Readonly<Record<RosterUntouched, string>> = { changed: 'changed since', card: 'has a card or was read', unknown: 'imported by an earlier version' };
+
 export const cardResultWords: Readonly<Record<CardReadingResult, string>> = {
   student: 'Read',
   left: 'Has left the school.',
   replaced: 'This card was replaced by another one.',
   misread: 'This looks like a card of a school, but a character was misread. Hold it still and straight.',
-  unknown: 'This is no card of this school.',
+  'other-class': 'This student is in a class that you don’t see.',
+  unknown: 'Not one of our cards.',
 };
