@@ -86,7 +86,7 @@ test('a year group is imported, its cards are made, and three of them are read b
   await test.step('what is no card is said plainly', async () => {
     await page.getByLabel('What the card says').fill('https://a.example/somewhere');
     await page.getByRole('button', { name: 'Read', exact: true }).click();
-    await expect(page.getByText('This is no card of this school.')).toBeVisible();
+    await expect(page.getByText('Not one of our cards.')).toBeVisible();
   });
 });
 

@@ -10,6 +10,9 @@ import { commandOf, endLeftOver, isAlive, remember, stopProcess } from './proces
 import { RestartLimit } from './restart-limit.mjs';
 import { projectFolder, serverEnvironment, Trouble } from './settings.mjs';
 
+/** The server first, since it needs the others. */
+const stopOrder = ['server', 'stand-ins', 'database'];
+
 const scripts = { 'stand-ins': 'apps/neighbours/dist/main.js', server: 'apps/server/dist/main.js' };
 
 /** One start at a time for a data folder. A lock whose owner is gone is taken over. @returns how to give it back */
@@ -56,6 +59,7 @@ class Parts {
   #settings;
   #tell;
   #running = new Map();
+  #beginning = new Set();
   #stopping = false;
   #limit = new RestartLimit();
 
@@ -75,13 +79,25 @@ class Parts {
     await this.#begin('server');
   }
 
+  /** Also what is just being started again. */
   async stop() {
     this.#stopping = true;
-    for (const child of [...this.#running.values()].reverse()) await stopProcess(child.pid);
+    await Promise.allSettled(this.#beginning);
+    for (const name of stopOrder) {
+      const child = this.#running.get(name);
+      if (child) await stopProcess(child.pid);
+    }
   }
 
-  async #begin(name) {
-    const child = name === 'database' ? (await startDatabase(this.#settings)).child : await startNode(this.#settings, name);
+  #begin(name) {
+    const beginning = this.#beginPart(name).finally(() => this.#beginning.delete(beginning));
+    this.#beginning.add(beginning);
+    return beginning;
+  }
+
+  async #beginPart(name) {
+    const goesOn = () => !this.#stopping;
+    const child = name === 'database' ? (await startDatabase(this.#settings)).child : await startNode(this.#settings, name, goesOn);
     this.#running.set(name, child);
     child.once('exit', (code, signal) => this.#exited(name, signal ?? `code ${code}`));
     // It may have ended between being ready and being watched.
@@ -117,7 +133,8 @@ export function prepareData(settings) {
   writeFileSync(mark, '');
 }
 
-async function startNode(settings, name) {
+/** @param goesOn false once everything is to end: then nobody waits until it is ready */
+async function startNode(settings, name, goesOn) {
   const alive = name === 'server' ? `http://127.0.0.1:${settings.port}/api/ready` : `http://127.0.0.1:${settings.neighboursPort}/alive`;
   const logFile = join(settings.dataFolder, `${name}.log`);
   const log = openSync(logFile, 'a', 0o600);
@@ -130,7 +147,7 @@ async function startNode(settings, name) {
   remember(settings.dataFolder, name, child.pid);
   for (let waited = 0; waited < 60_000; waited += 100) {
     if (child.exitCode !== null || child.signalCode !== null) break;
-    if (await answers(alive)) return child;
+    if (!goesOn() || (await answers(alive))) return child;
     await sleep(100);
   }
   await stopProcess(child.pid);

@@ -1,8 +1,9 @@
 // `npm test`: everything that can fail, from a fresh clone. `npm test -- server e2e` runs some parts only:
-// types, lint, boundaries, unit, server, e2e. Whatever stands behind a part's name is handed to its runner.
+// types, lint, boundaries, unit, server, attack, e2e. What comes after a part's name is handed to its runner.
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { runAttacks } from './attack/attacks.mjs';
 import { build } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
 import { requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
@@ -10,7 +11,7 @@ import { projectFolder, readSettings, runMain, serverEnvironment, Trouble } from
 import { startDatabaseAlone, startStack } from './stack.mjs';
 
 const testPackages = { ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
-const partNames = ['types', 'lint', 'boundaries', 'unit', 'server', 'e2e'];
+const partNames = ['types', 'lint', 'boundaries', 'unit', 'server', 'attack', 'e2e'];
 const output = join(projectFolder, 'test-output');
 // Other ports than a running Hapset's, so that both can be at work.
 const settings = {
@@ -29,6 +30,7 @@ const parts = {
   boundaries: () => runCheck('boundaries', 'npm', ['run', '--silent', 'boundaries']),
   unit: (rest) => runJest('unit', unitProjects, rest),
   server: (rest) => withDatabase(() => runJest('server', ['server'], rest)),
+  attack: () => runAttacks(),
   e2e: (rest) => withStack(() => runPlaywright(rest)),
 };
 

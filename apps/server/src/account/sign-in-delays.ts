@@ -11,7 +11,7 @@ export interface DelayRule {
 /** One account from one address: typing errors are free, guessing soon takes a quarter of an hour a try. */
 export const pairRule: DelayRule = { free: 5, longestS: 900 };
 /** All accounts from one address: a staff room shares one. */
-export const addressRule: DelayRule = { free: 60, longestS: 60 };
+export const addressRule: DelayRule = { free: 60, longestS: 10 };
 /** The address is a proxy's that nobody declared, so it is everybody's. */
 export const sharedAddressRule: DelayRule = { free: 600, longestS: 10 };
 /** One account from all addresses where nobody is signed in to it: guessing from many places at once. */
