@@ -50,6 +50,16 @@ describe('settings', () => {
   it('have defaults on loopback', () => {
     expect(readSettings({})).toMatchObject({ host: '127.0.0.1', port: 4300, neighboursPort: 4310, databasePort: null, demo: true, address: 'http://127.0.0.1:4300' });
   });
+  it('keep the demo on this machine, and without it nothing of it', () => {
+    expect(() => readSettings({ HAPSET_HOST: '0.0.0.0' })).toThrow(/passwords are public.*HAPSET_DEMO=0.*HAPSET_DEMO_PUBLIC=1/s);
+    expect(readSettings({ HAPSET_HOST: '0.0.0.0', HAPSET_DEMO_PUBLIC: '1' }).demo).toBe(true);
+    expect(readSettings({ HAPSET_HOST: '0.0.0.0', HAPSET_DEMO: '0' })).toMatchObject({ demo: false, trustedHosts: '' });
+  });
+  it('give the database a socket that is short enough', () => {
+    expect(readSettings({ HAPSET_DATA: '/srv/hapset' }).databaseSocket).toBe('/srv/hapset/database/my.sock');
+    expect(Buffer.byteLength(readSettings({ HAPSET_DATA: `/srv/${'deep/'.repeat(40)}` }).databaseSocket)).toBeLessThan(100);
+    expect(readSettings({ HAPSET_DB_PORT: '4317' }).databasePort).toBe(4317);
+  });
   it('refuse a port that is none', () => {
     expect(() => readSettings({ HAPSET_PORT: 'front door' })).toThrow(/HAPSET_PORT must be a port from 1 to 65535, but is "front door"/);
   });

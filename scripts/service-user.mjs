@@ -44,10 +44,12 @@ export function asUser(user, dataFolder) {
  * @throws Trouble for a folder that holds something else
  */
 export function closeDataFolder(dataFolder, user, ask = machine) {
+  mkdirSync(dirname(dataFolder), { recursive: true });
   mkdirSync(dataFolder, { recursive: true, mode: 0o700 });
   const { uid, mode } = lstatSync(dataFolder);
   const owner = user?.uid ?? process.getuid();
   const closed = (mode & 0o077) === 0;
+  if (user !== null) letPass(dirname(dataFolder), user, ask);
   if (uid === owner && closed) return;
   const foreign = readdirSync(dataFolder).filter((entry) => !ownEntries.has(entry));
   if (foreign.length > 0) throw new Trouble(`${dataFolder} holds other things (${foreign.slice(0, 3).join(', ')}), and Hapset closes its data folder to everybody else. Choose an empty folder: HAPSET_DATA=/srv/hapset npm start`);
@@ -66,15 +68,24 @@ export function closeDataFolder(dataFolder, user, ask = machine) {
  */
 export function letUserRead(user, ask = machine) {
   if (user === null || canRead(user, ask)) return;
-  requirePackages({ setfacl: 'acl' }, ask);
-  for (let folder = dirname(projectFolder); folder !== dirname(folder); folder = dirname(folder)) {
-    if ((lstatSync(folder).mode & 0o001) === 0) {
-      console.log(`The account ${user.name} may now pass through ${folder} (setfacl).`);
-      ask.run('setfacl', ['-m', `u:${user.name}:x`, folder]);
-    }
-  }
+  letPass(dirname(projectFolder), user, ask);
+  if (!canRead(user, ask)) requirePackages({ setfacl: 'acl' }, ask);
   if (!canRead(user, ask)) ask.run('setfacl', ['-R', '-P', '-m', `u:${user.name}:rX`, ...needed.filter((entry) => existsSync(`${projectFolder}/${entry}`))]);
   if (!canRead(user, ask)) throw new Trouble(`The account ${user.name} can't read ${projectFolder}. Put the project into a folder that it may read, for example /opt/hapset.`);
+}
+
+/** Through the folder and those above it, as far as it can't yet; into none of them. */
+function letPass(innermost, user, ask) {
+  const passes = (folder) => ask.run('setpriv', [`--reuid=${user.uid}`, `--regid=${user.gid}`, '--clear-groups', 'test', '-x', folder], { stdio: 'ignore' });
+  if (passes(innermost)) return;
+  requirePackages({ setfacl: 'acl' }, ask);
+  const above = [];
+  for (let folder = innermost; folder !== dirname(folder); folder = dirname(folder)) above.unshift(folder);
+  for (const folder of above) {
+    if (passes(folder)) continue;
+    console.log(`The account ${user.name} may now pass through ${folder} (setfacl).`);
+    ask.run('setfacl', ['-m', `u:${user.name}:x`, folder]);
+  }
 }
 
 function canRead(user, ask) {
