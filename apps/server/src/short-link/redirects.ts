@@ -87,16 +87,20 @@ export class Redirects {
     if (found) return this.lead(found, request, response);
     const waitMs = this.misses.add(address, this.clock.now().getTime());
     this.missCounter.count(waitMs > 0);
-    if (waitMs > 0) return this.answerSlowly(waitMs, response);
+    if (waitMs > 0) return this.answerSlowly(slug, waitMs, request, response);
     const slips = mayHint ? slipsOf(slug).filter((slip) => this.table.get(slip)?.target != null) : [];
     this.pages.unknown(response, slips.length === 1 ? (slips[0] ?? null) : null);
   }
 
-  /** Holds the answer back; where too many are held already, says so at once. */
-  private answerSlowly(waitMs: number, response: ServerResponse): void {
+  /** Holds the answer back; where too many are held already, says so at once. What was made meanwhile leads on after all. */
+  private answerSlowly(slug: string, waitMs: number, request: IncomingMessage, response: ServerResponse): void {
     if (this.held >= heldAtMost) return this.pages.tooMany(response);
     this.held += 1;
-    const timer = setTimeout(() => this.pages.tooMany(response), waitMs).unref();
+    const timer = setTimeout(() => {
+      const found = this.table.get(slug);
+      if (found) this.lead(found, request, response);
+      else this.pages.tooMany(response);
+    }, waitMs).unref();
     response.once('close', () => {
       clearTimeout(timer);
       this.held -= 1;
