@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { shapeExcess } from './json-shape.js';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
-const limits = { depth: 5, members: 10, items: 4 };
+const limits = { depth: 5, members: 10, membersOfOne: 8, items: 4 };
 
 describe('the shape of a body', () => {
   it.each([
@@ -17,6 +17,8 @@ describe('the shape of a body', () => {
     ['', null],
     ['{"a":"[[[[[[[[{{{{{{:::::::::::,,,,,,"}', null],
     ['{"a":"\\"[[[[[[","b":"\\\\"}', null],
+    [`{"a":{${Array.from({ length: 6 }, (_, at) => `"k${at}":1`).join()}},"b":{"c":1,"d":1}}`, null],
+    [`{${Array.from({ length: 9 }, (_, at) => `"k${at}":1`).join()}}`, 'too-many-members'],
     [`{${Array.from({ length: 11 }, (_, at) => `"k${at}":1`).join()}}`, 'too-many-members'],
   ])('%s', (text, excess) => expect(shapeExcess(bytes(text), limits)).toBe(excess));
 
@@ -27,7 +29,7 @@ describe('the shape of a body', () => {
     fc.assert(
       fc.property(fc.dictionary(fc.string(), fc.jsonValue()), (value) => {
         const text = bytes(JSON.stringify(value));
-        const exact = { depth: depthOf(value), members: membersOf(value), items: Math.max(1, itemsOf(value)) };
+        const exact = { depth: depthOf(value), members: membersOf(value), membersOfOne: Infinity, items: Math.max(1, itemsOf(value)) };
         expect(shapeExcess(text, exact)).toBeNull();
         expect(shapeExcess(text, { ...exact, depth: exact.depth - 1 })).toBe('too-deep');
         if (exact.members > 0) expect(shapeExcess(text, { ...exact, depth: 1000, items: 1e9, members: exact.members - 1 })).toBe('too-many-members');

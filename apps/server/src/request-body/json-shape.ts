@@ -6,6 +6,8 @@ export interface ShapeLimits {
   readonly depth: number;
   /** Members of all objects together. */
   readonly members: number;
+  /** Members of one object. */
+  readonly membersOfOne: number;
   /** Items of one array. */
   readonly items: number;
 }
@@ -19,7 +21,7 @@ const blanks = new Set([0x20, 0x09, 0x0a, 0x0d]);
 export function shapeExcess(text: Uint8Array, limits: ShapeLimits): ShapeExcess | null {
   const begin = text.findIndex((byte) => !blanks.has(byte));
   if (begin >= 0 && text[begin] !== openBrace) return 'not-an-object';
-  /** Items of each array that is open; -1 for objects. */
+  /** Items of each array that is open; members of objects as negative numbers, less one. */
   const open: number[] = [];
   let members = 0;
   for (let at = 0; at < text.length; at += 1) {
@@ -29,7 +31,8 @@ export function shapeExcess(text: Uint8Array, limits: ShapeLimits): ShapeExcess 
         break;
       case colon:
         members += 1;
-        if (members > limits.members) return 'too-many-members';
+        open[open.length - 1] = (open.at(-1) ?? -1) - 1;
+        if (members > limits.members || -(open.at(-1) ?? -1) - 1 > limits.membersOfOne) return 'too-many-members';
         break;
       case comma: {
         const last = open.length - 1;

@@ -1,12 +1,13 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
-import type { RosterComparisonView, RosterImportView, RosterUndoView, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
+import type { CompareRoster, ImportRoster, RosterComparisonView, RosterImportView, RosterUndoView, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
 import type { Response } from 'express';
 import type { Account } from '../account/account.entity.js';
 import { OfficeOnly } from '../ownership/access.decorators.js';
 import { Who } from '../ownership/who.decorator.js';
 import { nameFile } from '../picture/send-file.js';
 import { RosterService } from './roster.service.js';
-import { ChangeStudentDto, CompareRosterDto, ImportRosterDto, LeaveClassDto } from './student.dto.js';
+import { CompareRosterPipe, ImportRosterPipe } from './roster-body.pipe.js';
+import { ChangeStudentDto, LeaveClassDto } from './student.dto.js';
 import { StudentService, type StudentsWish } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
 import { studentFileFormats, studentFileTypes, studentsFile } from './students-file.js';
@@ -54,7 +55,7 @@ export class StudentController {
   @OfficeOnly()
   @Post('roster-comparisons')
   @HttpCode(200)
-  compare(@Body() { students }: CompareRosterDto): Promise<RosterComparisonView> {
+  compare(@Body(CompareRosterPipe) { students }: CompareRoster): Promise<RosterComparisonView> {
     return this.rosters.compare(students);
   }
 
@@ -66,7 +67,7 @@ export class StudentController {
 
   @OfficeOnly()
   @Post('roster-imports')
-  bring(@Body() body: ImportRosterDto, @Who() who: Account): Promise<RosterImportView> {
+  bring(@Body(ImportRosterPipe) body: ImportRoster, @Who() who: Account): Promise<RosterImportView> {
     return this.rosters.bring(body, who.id);
   }
 

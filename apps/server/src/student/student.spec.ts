@@ -110,6 +110,21 @@ describe('students', () => {
     expect((await scene.server.as('Hesper', 'POST', '/api/roster-imports', { students: [...many, ...first], leave: false, fileName: 'x' })).body).toMatchObject({ reason: 'invalid' });
   });
 
+  it('a roster of another shape is refused with what is wrong', async () => {
+    const good = student('Ann', 'Lee', '1');
+    const refused = async (body: object): Promise<readonly string[]> => {
+      const answer = await scene.server.as('Hesper', 'POST', '/api/roster-imports', body);
+      expect([answer.status, answer.body.reason]).toEqual([400, 'invalid']);
+      return (answer.body as { fields: { field: string }[] }).fields.map(({ field }) => field);
+    };
+    expect(await refused({ students: [good], leave: 'no', fileName: 'x' })).toEqual(['leave']);
+    expect(await refused({ students: [], leave: false, fileName: 'x' })).toEqual(['students']);
+    expect(await refused({ students: [{ ...good, role: 'administrator' }], leave: false, fileName: 'x' })).toEqual(['students']);
+    expect(await refused({ students: [{ ...good, given: 'x'.repeat(200) }], leave: false, fileName: 'x' })).toEqual(['students']);
+    expect(await refused({ students: [good], leave: false, fileName: 'x', more: 1 })).toEqual(['more']);
+    expect(await refused({})).toEqual(['students', 'leave', 'fileName']);
+  });
+
   it('undoing an import leaves alone what was done since, and says first what it would do', async () => {
     await scene.server.ok('Hesper', 'POST', '/api/student-erasures', { className: '9 Tern' });
     const first = await bring([student('Fern', 'Oak', '90001', '9 Tern'), student('Moss', 'Elm', '90002', '9 Tern')]);
