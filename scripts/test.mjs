@@ -1,7 +1,8 @@
 // `npm test`: everything that can fail, from a fresh clone. `npm test -- server e2e` runs some parts only:
 // types, lint, boundaries, unit, server, attack, e2e. What comes after a part's name is handed to its runner.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { runAttacks } from './attack/attacks.mjs';
 import { build } from './build.mjs';
@@ -22,6 +23,9 @@ const settings = {
   }),
   testDatabases: true,
 };
+/** Where tests put what they need for a moment; gone with the run, whatever they forget. */
+const temporary = mkdtempSync(join(tmpdir(), 'hapset-test-'));
+process.on('exit', () => rmSync(temporary, { recursive: true, force: true }));
 const unitProjects = ['core', 'contract', 'readers', 'neighbours', 'web', 'scripts'];
 
 const parts = {
@@ -60,7 +64,7 @@ await runMain(async () => {
 /** Runs a command. It is told when we are to end, so that nothing is left behind. */
 function run(command, args, environment = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: projectFolder, stdio: 'inherit', env: { ...process.env, ...environment } });
+    const child = spawn(command, args, { cwd: projectFolder, stdio: 'inherit', env: { ...process.env, TMPDIR: temporary, ...environment } });
     const forward = () => child.kill('SIGTERM');
     const done = (code) => {
       process.off('SIGINT', forward).off('SIGTERM', forward);
@@ -81,7 +85,7 @@ async function runCheck(name, command, args) {
 async function runJest(name, projects, rest) {
   const file = join(output, `${name}.json`);
   // Two cores; the tests of one file run in order.
-  const code = await run('node', ['node_modules/jest/bin/jest.js', '--json', `--outputFile=${file}`, '--maxWorkers=2', ...rest, '--selectProjects', ...projects], databaseEnvironment());
+  const code = await run('node', ['node_modules/jest/bin/jest.js', '--json', `--outputFile=${file}`, '--maxWorkers=2', `--cacheDirectory=${join(projectFolder, 'node_modules/.cache/jest')}`, ...rest, '--selectProjects', ...projects], databaseEnvironment());
   if (!existsSync(file)) return { passed: 0, failed: 1 };
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
   const failed = numFailedTests + numRuntimeErrorTestSuites;

@@ -170,4 +170,16 @@ describe('checking access', () => {
     expect(seen).toMatchObject({ verdict: 'unknown', reasons: [{ reason: 'check-failed' }] });
     broken.mockRestore();
   });
+
+  it('is given up where servers ended three times while they opened it', async () => {
+    const [stationId = ''] = await scene.stations(await scene.lesson(), [link(web.address('/open'))]);
+    const { material } = await scene.page(stationId);
+    const checks = scene.server.dataSource.getRepository(AccessCheck);
+    await until(() => checks.findOneBy({ materialId: material.id }), (check) => check?.state === 'done', 10_000);
+    const past = new Date(scene.server.clock.now().getTime() - 1000);
+    await checks.update({ materialId: material.id }, { state: 'opening', attempts: 3, leaseUntil: past, verdict: null, finishedAt: null });
+    scene.server.app.get(AccessCheckRunner, { strict: false }).wake();
+    const given = await until(() => checks.findOneBy({ materialId: material.id }), (check) => check?.state === 'done', 10_000);
+    expect(given).toMatchObject({ state: 'done', verdict: 'unknown', reasons: [{ reason: 'check-failed' }] });
+  });
 });

@@ -1,5 +1,6 @@
 import { Scene } from '../test/scene.js';
 import { TestServer } from '../test/test-server.js';
+import { newId } from '../database/columns.js';
 import { Job, type JobState } from './job.entity.js';
 import { JobService } from './job.service.js';
 
@@ -94,5 +95,38 @@ describe('long work', () => {
     jobsOf(scene.server).wake();
     await until('handed-on', 'done');
     expect(told).toContain('first did it');
+  });
+
+  it('is a visible failure where servers ended three times while they worked on it', async () => {
+    const [done, givenUp]: [string[], string[]] = [[], []];
+    jobsOf(scene.server).handle(
+      'deadly',
+      (subject) => {
+        done.push(subject);
+        return Promise.resolve();
+      },
+      (subject) => {
+        givenUp.push(subject);
+        return Promise.resolve();
+      },
+    );
+    const past = new Date(scene.server.clock.now().getTime() - 1000);
+    await scene.server.dataSource.getRepository(Job).insert({ id: newId(), kind: 'deadly', subject: 'x', activeKey: 'deadly x', state: 'working', runAt: past, attempts: 3, claim: newId(), leaseUntil: past, failure: null, createdAt: past });
+    jobsOf(scene.server).wake();
+    expect(await until('deadly', 'failed')).toMatchObject({ activeKey: null, failure: 'the server ended three times while it worked on this' });
+    expect([done, givenUp]).toEqual([[], ['x']]);
+  });
+
+  it('may be asked for again once it is finished', async () => {
+    const done: string[] = [];
+    jobsOf(scene.server).handle('again', (subject) => {
+      done.push(subject);
+      return Promise.resolve();
+    });
+    for (const expected of [1, 2]) {
+      await jobsOf(scene.server).ask('again', 'x');
+      while (done.length < expected || (await rows('again')).some(({ state }) => state !== 'done')) await new Promise((resolve) => setTimeout(resolve, 25));
+    }
+    expect((await rows('again')).map(({ activeKey }) => activeKey)).toEqual([null, null]);
   });
 });

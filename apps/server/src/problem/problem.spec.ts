@@ -1,5 +1,6 @@
 import { HttpException, type ArgumentsHost } from '@nestjs/common';
 import { problemReasons, type Problem } from '@hapset/contract';
+import { Superseded } from '../clock/latest-only.js';
 import { ProblemError, notFound, stale } from './problem.js';
 import { ProblemFilter } from './problem.filter.js';
 
@@ -15,7 +16,7 @@ function answerTo(error: unknown, headersSent = false): { status: number | null;
     },
     destroy: () => (answer.destroyed = true),
   };
-  const request = { log: { error: (facts: unknown) => answer.logged.push(facts) } };
+  const request = { path: '/api/lessons', log: { error: (facts: unknown) => answer.logged.push(facts) } };
   new ProblemFilter().catch(error, { switchToHttp: () => ({ getResponse: () => response, getRequest: () => request }) } as unknown as ArgumentsHost);
   return answer;
 }
@@ -59,5 +60,22 @@ describe('a problem as an answer', () => {
 
   it('breaks off what was half sent', () => {
     expect(answerTo(new Error('late'), true)).toMatchObject({ destroyed: true, status: null });
+  });
+
+  it('says that it may work in a moment, and when, where the database is away', () => {
+    const away = Object.assign(new Error('connect ENOENT /x/my.sock'), { code: 'ENOENT', fatal: true });
+    expect(answerTo(away)).toMatchObject({ status: 503, body: { reason: 'unavailable' }, headers: { 'Retry-After': '5' }, logged: [] });
+    expect(JSON.stringify(answerTo(away).body)).not.toContain('my.sock');
+  });
+
+  it('takes letters that a column can’t hold for the caller’s fault', () => {
+    for (const code of ['ER_CANT_AGGREGATE_2COLLATIONS', 'ER_DATA_TOO_LONG', 'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD']) {
+      expect(answerTo(Object.assign(new Error('x'), { code }))).toMatchObject({ status: 400, body: { reason: 'invalid' } });
+    }
+    expect(answerTo(Object.assign(new Error('x'), { code: 'ER_NO_SUCH_TABLE' }))).toMatchObject({ status: 500, body: { reason: 'failed' } });
+  });
+
+  it('tells who was superseded', () => {
+    expect(answerTo(new Superseded('x'))).toMatchObject({ status: 409, body: { reason: 'superseded' } });
   });
 });

@@ -143,4 +143,12 @@ describe('student cards', () => {
     for (const table of ['student_cards', 'printed_cards', 'card_readings']) expect(await scene.server.dataSource.query(`SELECT id FROM ${table} WHERE student_id = ?`, [first.id])).toEqual([]);
     expect((await scene.server.file('Hesper', `/api/prints/${made.id}/file`)).status).toBe(404);
   });
+
+  it('are previewed for the latest request alone, and others are told so', async () => {
+    const asked = await Promise.all(Array.from({ length: 8 }, async (_, page) => await scene.server.as('Hesper', 'POST', '/api/student-card-previews', { wish, page })));
+    const statuses = asked.map(({ status }) => status);
+    expect(statuses.filter((status) => status === 200).length).toBeGreaterThanOrEqual(2);
+    expect(statuses.filter((status) => status === 409).length).toBeGreaterThanOrEqual(1);
+    for (const { status, body } of asked) if (status === 409) expect(body).toMatchObject({ reason: 'superseded' });
+  });
 });
