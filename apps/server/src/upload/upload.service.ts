@@ -97,17 +97,18 @@ export class UploadService {
    * @throws ProblemError not-found, invalid while bytes are missing, stale where another request has taken it
    */
   async takeFinished(id: string, ownerId: string): Promise<string> {
-    if (!(await this.uploads.existsBy({ id, ownerId }))) throw notFound('upload');
-    const { size, offset } = await this.tus.datastore.getUpload(id);
-    if (offset !== size) throw new ProblemError('invalid', 'The upload is not finished yet.', { fields: [{ field: 'uploadId', message: 'is not finished' }] });
     const now = this.clock.now();
     const { affected } = await this.uploads
       .createQueryBuilder()
       .update({ takenAt: now })
       .where('id = :id AND ownerId = :ownerId AND (takenAt IS NULL OR takenAt < :before)', { id, ownerId, before: new Date(now.getTime() - takenForMs) })
       .execute();
-    if (affected !== 1) throw stale('upload');
-    return join(this.folder, id);
+    if (affected !== 1) throw (await this.uploads.existsBy({ id, ownerId })) ? stale('upload') : notFound('upload');
+    // Only now: whoever took it before may have handed its bytes over and removed them.
+    const { size, offset } = await this.tus.datastore.getUpload(id);
+    if (offset === size) return join(this.folder, id);
+    await this.uploads.update({ id, ownerId }, { takenAt: null });
+    throw new ProblemError('invalid', 'The upload is not finished yet.', { fields: [{ field: 'uploadId', message: 'is not finished' }] });
   }
 
   /** Does what makes something of its bytes, and ends it; after a failure it may be taken again. */
