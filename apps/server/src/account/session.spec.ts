@@ -54,7 +54,7 @@ describe('signing in', () => {
     for (let attempt = 0; attempt < 5; attempt += 1) await signIn('guessed@test.example', 'wrong').expect(401);
   });
 
-  it('locks nobody out: a stranger who fails on purpose does not stop the teacher elsewhere', async () => {
+  it('locks nobody out: a stranger who fails on purpose does not stop the teacher at another address', async () => {
     const behind = await TestServer.start({ database: server.database, proxies: ['127.0.0.1'] });
     const from = (address: string, password: string) => request(behind.app.getHttpServer()).post('/api/session').set('X-Forwarded-For', address).send({ email: 'tobiah@test.example', password });
     for (let attempt = 0; attempt < 5; attempt += 1) await from('203.0.113.9', 'wrong').expect(401);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { delayMs, forgottenAfterMs, pairRule, waitS } from './sign-in-delays.js';
 
 describe('the wait after failed sign-ins', () => {
-  it('is none for typing errors, doubles, and ends at a quarter of an hour', () => {
+  it('is zero for typing errors, then doubles up to a quarter of an hour', () => {
     expect([0, 4, 5, 6, 8, 14, 15, 40].map((count) => delayMs(count, pairRule) / 1000)).toEqual([0, 0, 1, 2, 8, 512, 900, 900]);
   });
 

@@ -43,7 +43,7 @@ describe('the gate before a sign-in', () => {
     for (let account = 0; account < addressRule.free; account += 1) await enter({ email: `account-${account}`, address });
     expect(await enter({ email: 'account-0', address })).toBeGreaterThan(0);
     expect(await enter({ email: 'never-tried', address })).toBe(0);
-    // A proxy that nobody declared stands for everybody behind it.
+    // Everybody behind an undeclared proxy shares its address, so that address has a higher limit.
     expect(await enter({ email: 'account-1', address, sharedAddress: true })).toBe(0);
   });
 

@@ -59,7 +59,7 @@ describe('while the database is away', () => {
     const redirect = await get(`/K/${shortLink?.slug}`);
     expect([redirect.status, redirect.headers.location]).toEqual([302, 'https://a.example/tides']);
 
-    // Meanwhile another server points it elsewhere: seen once the database is back, however long that took.
+    // Another server changes the target meanwhile. This server must see it after any length of outage.
     const other = await TestServer.start({ database: scene.server.database });
     const now = await other.ok<MaterialPage>('Maren', 'GET', `/api/materials/${material.id}`);
     await other.ok('Maren', 'PATCH', `/api/materials/${material.id}`, { version: now.material.version, link: 'https://a.example/elsewhere' });

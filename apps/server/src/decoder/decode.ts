@@ -1,5 +1,5 @@
 /**
- * Decodes what people bring: told by the bytes, its size read from the header before any pixel is unpacked. Runs in a
+ * Decodes uploaded files. The bytes say what a file is; the header says its size before any pixel is decoded. Runs in a
  * process of its own with limits (decoder.ts), never in the server.
  */
 import { createHash } from 'node:crypto';

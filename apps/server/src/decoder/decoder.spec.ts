@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import sharp, { type Sharp, type SharpOptions } from 'sharp';
 import { Decoder, decoderLimits } from './decoder.js';
 
-describe('decoding what people bring', () => {
+describe('decoding uploaded files', () => {
   const folder = mkdtempSync(join(tmpdir(), 'hapset-decoder-'));
   afterAll(() => rmSync(folder, { recursive: true, force: true }));
   const decoder = new Decoder();

@@ -28,7 +28,7 @@ const schoolQueries: Readonly<Record<string, string>> = {
   sheetTemplateId: 'SELECT 1 FROM sheet_templates WHERE id = ? AND removed_at IS NULL',
   lookPictureId: 'SELECT 1 FROM look_pictures WHERE id = ?',
 };
-/** Belongs to some of the staff: `who` and `role` stand for the caller's. */
+/** Belongs to some of the staff: `:who` and `:role` are the caller's account id and role. */
 const sharedQueries: Readonly<Record<string, string>> = {
   studentId: `SELECT 1 FROM students LEFT JOIN schools ON schools.id = 1 WHERE students.id = :id
     AND (:role <> 'teacher' OR schools.teacher_classes IS NULL OR JSON_CONTAINS(JSON_EXTRACT(schools.teacher_classes, CONCAT('$."', :who, '"')), JSON_QUOTE(students.class_name)))`,
@@ -44,7 +44,7 @@ export class OwnedIds {
   /** @throws Error for a name that nobody decided about */
   async mayUse(name: string, id: string, who: Account): Promise<boolean> {
     if (notIds.has(name)) return true;
-    // Ids are UUIDs; whatever else stands there is nobody's, and no matter for the database.
+    // Ids are UUIDs. Anything else belongs to nobody and is not looked up.
     if (!/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id)) return false;
     const own = ownQueries[name];
     if (own !== undefined) return this.finds(own, [id, who.id]);
