@@ -4,12 +4,25 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/dist-types/**', '**/node_modules/**', '**/*.cjs', '**/*.d.ts', 'test-output/**', '.data/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/dist-types/**',
+      '**/node_modules/**',
+      '**/*.cjs',
+      '**/*.d.ts',
+      'test-output/**',
+      '.data/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   { files: ['**/*.{js,mjs}'], ignores: ['apps/web/public/**'], languageOptions: { globals: globals.node } },
   // Parts of these run inside a page.
-  { files: ['scripts/bench/*.mjs', 'scripts/browser.mjs', 'scripts/screenshots.mjs'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
+  {
+    files: ['scripts/bench/*.mjs', 'scripts/browser.mjs', 'scripts/screenshots.mjs'],
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+  },
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   { files: ['apps/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
@@ -20,10 +33,20 @@ export default tseslint.config(
     languageOptions: { parserOptions: { project: './tsconfig.tests.json', tsconfigRootDir: import.meta.dirname } },
     rules: {
       '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false, arguments: false } }],
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false, arguments: false } },
+      ],
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
-      'no-restricted-syntax': ['error', { selector: 'ExportAllDeclaration[source.value!=/^\\.\\/(?:problem|account|school|device|school-class|service|file|kept|access-check|material|readiness|lesson|health|symbol|short-link|tryout|look|sheet|student|picture|inspection|rehearsal|routes|limits)\\.js$/]', message: 'Name what you export.' }],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'ExportAllDeclaration[source.value!=/^\\.\\/(?:problem|account|school|device|school-class|service|file|kept|access-check|material|readiness|lesson|health|symbol|short-link|tryout|look|sheet|student|picture|inspection|rehearsal|routes|limits)\\.js$/]',
+          message: 'Name what you export.',
+        },
+      ],
     },
   },
   {
@@ -36,9 +59,26 @@ export default tseslint.config(
     files: ['packages/core/src/**/*.ts'],
     ignores: ['**/*.spec.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'process', 'fetch', 'window', 'document', 'setTimeout', 'setInterval', 'performance', 'crypto'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date']", message: 'The core has no clock.' }],
+      'no-restricted-globals': [
+        'error',
+        'process',
+        'fetch',
+        'window',
+        'document',
+        'setTimeout',
+        'setInterval',
+        'performance',
+        'crypto',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date']", message: 'The core has no clock.' },
+      ],
     },
   },
 );

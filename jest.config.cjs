@@ -1,13 +1,33 @@
 // Packages that ship ESM only and are reached from tests are compiled to CommonJS by swc (cached): Jest on Node 20 can't require them.
-const esmOnly = ['@nestjs', '@tus', 'srvx', 'set-cookie-parser', 'file-type', 'strtok3', 'token-types', 'uint8array-extras', '@tokenizer', '@borewit', 'qr'];
+const esmOnly = [
+  '@nestjs',
+  '@tus',
+  'srvx',
+  'set-cookie-parser',
+  'file-type',
+  'strtok3',
+  'token-types',
+  'uint8array-extras',
+  '@tokenizer',
+  '@borewit',
+  'qr',
+];
 const swc = (syntax, tsx) => [
   '@swc/jest',
   {
     jsc: {
       target: 'es2022',
       keepClassNames: true,
-      parser: syntax === 'ts' ? { syntax: 'typescript', decorators: true, tsx } : { syntax: 'ecmascript', importAttributes: true },
-      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false, react: { runtime: 'automatic' } },
+      parser:
+        syntax === 'ts'
+          ? { syntax: 'typescript', decorators: true, tsx }
+          : { syntax: 'ecmascript', importAttributes: true },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
     },
     module: { type: 'commonjs' },
     sourceMaps: 'inline',
@@ -21,7 +41,11 @@ const project = (displayName, rootDir, more = {}) => ({
   transform: { '^.+\\.ts$': swc('ts', false), '^.+\\.tsx$': swc('ts', true), '/node_modules/.+\\.m?js$': swc('js') },
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
   resolver: `${__dirname}/scripts/jest-resolver.cjs`,
-  moduleNameMapper: { '^@hapset/core/re2$': `${__dirname}/packages/core/src/service/re2-pattern.ts`, '^@hapset/core/icons$': `${__dirname}/packages/core/src/look/icons.ts`, '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts` },
+  moduleNameMapper: {
+    '^@hapset/core/re2$': `${__dirname}/packages/core/src/service/re2-pattern.ts`,
+    '^@hapset/core/icons$': `${__dirname}/packages/core/src/look/icons.ts`,
+    '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts`,
+  },
   ...more,
 });
 
@@ -33,7 +57,10 @@ module.exports = {
     project('readers', 'packages/readers'),
     project('neighbours', 'apps/neighbours'),
     project('web', 'apps/web'),
-    project('scripts', 'scripts', { testMatch: ['<rootDir>/**/*.spec.mjs'], transform: { '\\.m?js$': swc('js'), '\\.ts$': swc('ts') } }),
+    project('scripts', 'scripts', {
+      testMatch: ['<rootDir>/**/*.spec.mjs'],
+      transform: { '\\.m?js$': swc('js'), '\\.ts$': swc('ts') },
+    }),
     project('server', 'apps/server'),
   ],
 };

@@ -3,7 +3,10 @@ import { decodePng } from './decode.js';
 
 test('an event becomes a code whose instants are right in summer and in winter', async ({ page }, info) => {
   await signIn(page);
-  for (const [day, start] of [['2027-06-12', '20270612T083000Z'], ['2027-12-12', '20271212T093000Z']] as const) {
+  for (const [day, start] of [
+    ['2027-06-12', '20270612T083000Z'],
+    ['2027-12-12', '20271212T093000Z'],
+  ] as const) {
     await page.goto('/add');
     await page.getByRole('button', { name: 'Event' }).click();
     await page.getByLabel('What happens?').fill('Harbour walk');
@@ -16,7 +19,10 @@ test('an event becomes a code whose instants are right in summer and in winter',
     await expect(page.getByRole('img', { name: 'The code as it would be now' })).toBeVisible();
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByRole('heading', { name: 'Harbour walk', level: 1 })).toBeVisible();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save picture' }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Save picture' }).click(),
+    ]);
     const file = info.outputPath('event.png');
     await download.saveAs(file);
     expect(decodePng(file)).toContain(`DTSTART:${start}`);
@@ -56,16 +62,31 @@ test('what a bookmark or a phone’s share menu brings survives signing in first
 
 test('the application can be installed and stands in the share menu', async ({ page }) => {
   await page.goto('/sign-in');
-  const manifest = await page.evaluate(async () => (await fetch(document.querySelector<HTMLLinkElement>('link[rel=manifest]')?.href ?? '')).json() as Promise<{ share_target: object; icons: { src: string }[] }>);
-  expect(manifest.share_target).toEqual({ action: '/add', method: 'GET', params: { title: 'title', text: 'text', url: 'link' } });
+  const manifest = await page.evaluate(
+    async () =>
+      (await fetch(document.querySelector<HTMLLinkElement>('link[rel=manifest]')?.href ?? '')).json() as Promise<{
+        share_target: object;
+        icons: { src: string }[];
+      }>,
+  );
+  expect(manifest.share_target).toEqual({
+    action: '/add',
+    method: 'GET',
+    params: { title: 'title', text: 'text', url: 'link' },
+  });
   for (const { src } of manifest.icons) expect((await page.request.get(src)).status()).toBe(200);
-  await expect.poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state)).toBe('activated');
+  await expect
+    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state))
+    .toBe('activated');
 });
 
 test('the bookmark button holds a plain script', async ({ page, baseURL }) => {
   await signIn(page);
   await page.goto('/add');
-  await expect(page.getByText('Bring this page', { exact: true })).toHaveAttribute('href', new RegExp(`^javascript:.*${baseURL ?? ''}/add\\?link=`));
+  await expect(page.getByText('Bring this page', { exact: true })).toHaveAttribute(
+    'href',
+    new RegExp(`^javascript:.*${baseURL ?? ''}/add\\?link=`),
+  );
 });
 
 test('twenty mixed pasted lines become the right materials', async ({ page }) => {
@@ -90,7 +111,14 @@ test('twenty mixed pasted lines become the right materials', async ({ page }) =>
   const table = page.getByRole('table', { name: 'Stations' });
   await expect(table.getByRole('row')).toHaveCount(20);
   const kinds = async (kind: string): Promise<number> => table.getByText(new RegExp(`^\\s*${kind}`)).count();
-  expect([await kinds('Web page'), await kinds('Form'), await kinds('Message'), await kinds('Sound'), await kinds('Folder'), await kinds('Document')]).toEqual([9, 4, 3, 1, 1, 1]);
+  expect([
+    await kinds('Web page'),
+    await kinds('Form'),
+    await kinds('Message'),
+    await kinds('Sound'),
+    await kinds('Folder'),
+    await kinds('Document'),
+  ]).toEqual([9, 4, 3, 1, 1, 1]);
   await expect(table.getByRole('link', { name: 'Tide tables' })).toBeVisible();
 });
 
@@ -98,7 +126,9 @@ test('a list out of a spreadsheet is mapped, tagged and gathered as a collection
   await signIn(page);
   await page.goto('/add');
   const list = 'What;Name;Hint\nhttps://a.example/gulls;Gulls;Count them\nWho shouts loudest?;Riddle;Listen\n';
-  await page.getByLabel('Import a list').setInputFiles({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
+  await page
+    .getByLabel('Import a list')
+    .setInputFiles({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
   await expect(page.getByText('List out of stations.csv')).toBeVisible();
   await expect(page.getByLabel('Column 2')).toHaveValue('title');
   await page.getByLabel('Column 3').selectOption('instruction');
@@ -123,18 +153,24 @@ test('a list out of a spreadsheet is mapped, tagged and gathered as a collection
 test('a file that is no list says so', async ({ page }) => {
   await signIn(page);
   await page.goto('/add');
-  await page.getByLabel('Import a list').setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([1, 0, 2, 0, 3]) });
+  await page
+    .getByLabel('Import a list')
+    .setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([1, 0, 2, 0, 3]) });
   await expect(page.getByRole('alert')).toContainText('This is no list that can be read.');
 });
 
 test('2,000 pasted lines are reviewed, and only those in sight are drawn', async ({ page }) => {
   await signIn(page);
   await page.goto('/add');
-  await page.getByLabel('What should students open?').fill(Array.from({ length: 2000 }, (_, index) => `https://a.example/leaf/page-${index}.`).join('\n'));
+  await page
+    .getByLabel('What should students open?')
+    .fill(Array.from({ length: 2000 }, (_, index) => `https://a.example/leaf/page-${index}.`).join('\n'));
   await expect(page.getByRole('button', { name: 'Add 2000 materials' })).toBeEnabled();
   await expect(page.getByText('2000 lines pasted')).toBeVisible();
   expect(await page.getByRole('list', { name: 'What will be added' }).getByRole('listitem').count()).toBeLessThan(60);
-  await page.getByRole('region', { name: /What will be added/ }).evaluate((region) => region.scrollTo(0, region.scrollHeight));
+  await page
+    .getByRole('region', { name: /What will be added/ })
+    .evaluate((region) => region.scrollTo(0, region.scrollHeight));
   await expect(page.getByText('https://a.example/leaf/page-1999', { exact: true })).toBeVisible();
 });
 
@@ -156,7 +192,9 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
     await page.getByRole('button', { name: 'Share picture' }).click();
-    await expect.poll(() => page.evaluate(() => (globalThis as unknown as { shared: string[] }).shared)).toEqual(['What yeast eats.png image/png true']);
+    await expect
+      .poll(() => page.evaluate(() => (globalThis as unknown as { shared: string[] }).shared))
+      .toEqual(['What yeast eats.png image/png true']);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
   });
 });

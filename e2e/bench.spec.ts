@@ -5,15 +5,31 @@ test.describe('the bench', () => {
     await signIn(page);
     await newLesson(page, 'Messy paste');
     await add(page, `${askleaf}/ask/tide-line-tally`);
-    await page.getByLabel('Next station').fill([`“http://http://cofferlane.localhost/leaf/a.”`, `${askleaf}/ask/tide-line-tally`, 'ftp://files.example/x', 'What lives under the seaweed?'].join('\n'));
+    await page
+      .getByLabel('Next station')
+      .fill(
+        [
+          `“http://http://cofferlane.localhost/leaf/a.”`,
+          `${askleaf}/ask/tide-line-tally`,
+          'ftp://files.example/x',
+          'What lives under the seaweed?',
+        ].join('\n'),
+      );
     const review = page.getByRole('list', { name: 'What will be added' });
-    await expect(review.getByRole('listitem').filter({ hasText: 'cofferlane.localhost/leaf/a' }).first()).toContainText('took out a second http://');
+    await expect(review.getByRole('listitem').filter({ hasText: 'cofferlane.localhost/leaf/a' }).first()).toContainText(
+      'took out a second http://',
+    );
     await expect(review).toContainText('Here already');
     await expect(review).toContainText('Phones open only addresses that begin with http or https.');
     await expect(review).toContainText('these words go into the code themselves');
     await expect(page.getByRole('button', { name: 'Add 2 stations' })).toBeVisible();
 
-    await review.getByRole('listitem').filter({ hasText: 'took off the end' }).last().getByRole('button', { name: 'Take back' }).click();
+    await review
+      .getByRole('listitem')
+      .filter({ hasText: 'took off the end' })
+      .last()
+      .getByRole('button', { name: 'Take back' })
+      .click();
     await expect(review).toContainText('http://cofferlane.localhost/leaf/a.');
     await expect(review).toContainText('Left as it was');
     await review.getByRole('button', { name: 'Repair again' }).click();
@@ -22,7 +38,12 @@ test.describe('the bench', () => {
     await review.getByLabel('add it all the same').check();
     await page.getByRole('button', { name: 'Add 3 stations' }).click();
     await expect(bench(page).getByRole('row')).toHaveCount(5);
-    expect(await stationNames(page)).toEqual(['Tide-line tally', 'cofferlane.localhost', expect.stringMatching(/^Tide-line tally$|^Tide line tally$/), 'What lives under the seaweed?']);
+    expect(await stationNames(page)).toEqual([
+      'Tide-line tally',
+      'cofferlane.localhost',
+      expect.stringMatching(/^Tide-line tally$|^Tide line tally$/),
+      'What lives under the seaweed?',
+    ]);
   });
 
   test('moves stations by keyboard, by mouse and by menu', async ({ page }) => {
@@ -80,7 +101,9 @@ test.describe('the bench', () => {
     await page.evaluate((text) => {
       const data = new DataTransfer();
       data.setData('text/plain', text);
-      document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+      document.body.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      );
     }, `${cofferlane}/leaf/what-yeast-eats`);
     await expect(page.getByLabel('Next station')).toHaveValue(`${cofferlane}/leaf/what-yeast-eats`);
     await page.keyboard.press('Enter');
@@ -90,7 +113,10 @@ test.describe('the bench', () => {
   test('rehearses in a worker, can be stopped and goes on', async ({ page }) => {
     await signIn(page);
     await newLesson(page, 'Rehearsed', '2.5');
-    await add(page, 'one thing\nanother thing that is longer than the first\nand a third thing that is longer than both of the others together');
+    await add(
+      page,
+      'one thing\nanother thing that is longer than the first\nand a third thing that is longer than both of the others together',
+    );
     await expect(page.getByText(/^Rehearsing \d of 3$/)).toBeVisible();
     expect(page.workers().some((worker) => worker.url().includes('reader.worker'))).toBe(true);
     await page.getByRole('button', { name: 'Stop' }).click();

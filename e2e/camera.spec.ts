@@ -10,10 +10,23 @@ const film = `${folder}fake-camera.y4m`;
 mkdirSync(folder, { recursive: true });
 // A wall, then a code that comes into view and moves a little.
 const wall = { widthPx: 8, heightPx: 8, grey: new Uint8Array(64).fill(150) };
-writeFileSync(film, toY4m([wall, wall, ...[0, 2, 4, 6, 8].map((rollDeg) => photograph([{ payload, tiltDeg: 10, rollDeg }], 0.5))]));
+writeFileSync(
+  film,
+  toY4m([wall, wall, ...[0, 2, 4, 6, 8].map((rollDeg) => photograph([{ payload, tiltDeg: 10, rollDeg }], 0.5))]),
+);
 
 const { args = [], ...launch } = config.use?.launchOptions ?? {};
-test.use({ launchOptions: { ...launch, args: [...args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', `--use-file-for-fake-video-capture=${film}`] } });
+test.use({
+  launchOptions: {
+    ...launch,
+    args: [
+      ...args,
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
+      `--use-file-for-fake-video-capture=${film}`,
+    ],
+  },
+});
 
 test('the camera reads a code that comes into view, and tells it', async ({ page }) => {
   await signIn(page);
@@ -29,7 +42,10 @@ test('the camera reads a code that comes into view, and tells it', async ({ page
   await expect(page.locator('aside p.font-mono')).toHaveText(payload);
 });
 
-test('the students’ reader reads without an account, and goes on doing so without a network', async ({ page, context }) => {
+test('the students’ reader reads without an account, and goes on doing so without a network', async ({
+  page,
+  context,
+}) => {
   await page.goto('/read');
   await page.getByRole('button', { name: 'Use the camera' }).click();
   const result = page.getByRole('region', { name: 'What the code says' });

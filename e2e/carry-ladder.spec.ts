@@ -3,7 +3,10 @@ import { add, bench, cofferlane, expect, newLesson, signIn, test } from './journ
 test('the ladder shows what a shorter link gains, and the bench follows', async ({ page }) => {
   await signIn(page);
   await newLesson(page, 'Up the ladder');
-  await add(page, `${cofferlane}/leaf/what-yeast-eats?lane=7&utm_source=mail&utm_medium=newsletter&utm_campaign=bakery`);
+  await add(
+    page,
+    `${cofferlane}/leaf/what-yeast-eats?lane=7&utm_source=mail&utm_medium=newsletter&utm_campaign=bakery`,
+  );
   await expect(bench(page).getByText('Very fine · 45 × 45')).toBeVisible();
   const lesson = page.url();
   await page.getByRole('link', { name: 'What yeast eats' }).click();
@@ -14,7 +17,9 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
   await expect(shorter).toContainText('33 × 33 · 53 characters');
   await expect(shorter).toContainText(/about \d\.\d m/);
   await expect(page.getByText('It leads to the same page, and its code is coarser.')).toBeVisible();
-  await expect(page.getByText(/characters fewer make the code one step coarser; removing less changes nothing/)).toBeVisible();
+  await expect(
+    page.getByText(/characters fewer make the code one step coarser; removing less changes nothing/),
+  ).toBeVisible();
   await shorter.getByRole('button', { name: 'Carry this' }).click();
   await expect(shorter).toContainText('carried now');
   await page.goto(lesson);
@@ -61,7 +66,9 @@ test('a teacher shortens a message to the next step, watching the steps, and the
   await expect(bench(page).getByText('Medium · 33 × 33')).toBeVisible();
 });
 
-test('what no device reads in the hand moves to a page in one click, and a level is chosen by hand', async ({ page }) => {
+test('what no device reads in the hand moves to a page in one click, and a level is chosen by hand', async ({
+  page,
+}) => {
   await signIn(page);
   await newLesson(page, 'Too much to carry');
   await page.goto(`/add?lesson=${page.url().split('/').pop() ?? ''}`);
@@ -89,7 +96,9 @@ test('a kind that a device of the class ignores is said while it is filled in', 
   await page.goto(`/add?lesson=${page.url().split('/').pop() ?? ''}`);
   await page.getByRole('button', { name: 'Phone number' }).click();
   await page.getByLabel('Number').fill('+353 1 555 0101');
-  await expect(page.getByText('Shared tablets and Clamshell laptops show the number as text and don’t call.')).toBeVisible();
+  await expect(
+    page.getByText('Shared tablets and Clamshell laptops show the number as text and don’t call.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
   await expect(page.locator('#carries').getByText(/don’t call. The poster says what to do then/)).toBeVisible();
 });

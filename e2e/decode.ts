@@ -27,7 +27,18 @@ export function textOfPdf(path: string): string {
 /** A page as a picture. @param page from 1 */
 export function renderPage(pdf: string, page: number, dpi = 150): PNG {
   const picture = `${pdf.replace(/(?:\.pdf)?$/, '')}-${page}`;
-  execFileSync('pdftoppm', ['-r', String(dpi), '-f', String(page), '-l', String(page), '-png', '-singlefile', pdf, picture]);
+  execFileSync('pdftoppm', [
+    '-r',
+    String(dpi),
+    '-f',
+    String(page),
+    '-l',
+    String(page),
+    '-png',
+    '-singlefile',
+    pdf,
+    picture,
+  ]);
   return PNG.sync.read(readFileSync(`${picture}.png`));
 }
 
@@ -41,7 +52,9 @@ export interface Cards {
 
 /** What each card says, cropped card by card, row by row; null for none. */
 export function decodeCards(page: PNG, cards: Cards): readonly (string | null)[] {
-  return cropCards(page, cards).map(({ data, width, height }) => jsQR(new Uint8ClampedArray(data), width, height)?.data ?? null);
+  return cropCards(page, cards).map(
+    ({ data, width, height }) => jsQR(new Uint8ClampedArray(data), width, height)?.data ?? null,
+  );
 }
 
 export function cropCards(page: PNG, { columns, rows, marginX, marginY }: Cards): readonly PNG[] {
@@ -49,7 +62,16 @@ export function cropCards(page: PNG, { columns, rows, marginX, marginY }: Cards)
   const [width, height] = [(page.width - 2 * left) / columns, (page.height - 2 * top) / rows];
   return Array.from({ length: columns * rows }, (_, index) => {
     const card = new PNG({ width: Math.floor(width) - 2, height: Math.floor(height) - 2 });
-    PNG.bitblt(page, card, Math.round(left + (index % columns) * width) + 1, Math.round(top + Math.floor(index / columns) * height) + 1, card.width, card.height, 0, 0);
+    PNG.bitblt(
+      page,
+      card,
+      Math.round(left + (index % columns) * width) + 1,
+      Math.round(top + Math.floor(index / columns) * height) + 1,
+      card.width,
+      card.height,
+      0,
+      0,
+    );
     return card;
   });
 }
@@ -57,7 +79,14 @@ export function cropCards(page: PNG, { columns, rows, marginX, marginY }: Cards)
 /** Seen through the paper: left and right change places. */
 export function mirrored(page: PNG): PNG {
   const turned = new PNG({ width: page.width, height: page.height });
-  for (let y = 0; y < page.height; y += 1) for (let x = 0; x < page.width; x += 1) page.data.copy(turned.data, 4 * (y * page.width + x), 4 * (y * page.width + page.width - 1 - x), 4 * (y * page.width + page.width - x));
+  for (let y = 0; y < page.height; y += 1)
+    for (let x = 0; x < page.width; x += 1)
+      page.data.copy(
+        turned.data,
+        4 * (y * page.width + x),
+        4 * (y * page.width + page.width - 1 - x),
+        4 * (y * page.width + page.width - x),
+      );
   return turned;
 }
 

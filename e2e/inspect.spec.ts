@@ -3,7 +3,9 @@ import { photograph, toPng } from './scene.js';
 
 const nipped = `http://nipaway.localhost:${neighboursPort}/n/foghorn`;
 
-test('a photographed table with three codes is inspected: one is a station, one has a stranger in between and is adopted', async ({ page }) => {
+test('a photographed table with three codes is inspected: one is a station, one has a stranger in between and is adopted', async ({
+  page,
+}) => {
   await signIn(page);
   await newLesson(page, 'Codes on a table', '0.8');
   await add(page, 'Who leaves two rows of dots in the sand?');
@@ -15,7 +17,9 @@ test('a photographed table with three codes is inspected: one is a station, one 
     { payload: 'Who leaves two rows of dots in the sand?', tiltDeg: 6, rollDeg: -95 },
     { payload: 'WIFI:T:WPA;S:Pier;P:tide\u200bpool;;', tiltDeg: 12, rollDeg: 30 },
   ]);
-  await page.getByLabel('Choose a picture').setInputFiles({ name: 'table.png', mimeType: 'image/png', buffer: toPng(scene) });
+  await page
+    .getByLabel('Choose a picture')
+    .setInputFiles({ name: 'table.png', mimeType: 'image/png', buffer: toPng(scene) });
   const codes = page.getByRole('list', { name: 'Codes that were read' }).locator('> li');
   await expect(codes).toHaveCount(3);
   await expect(page.getByRole('status').getByText('3 codes read')).toBeVisible();
@@ -38,7 +42,9 @@ test('a photographed table with three codes is inspected: one is a station, one 
   await expect(page.locator('aside p.font-mono')).toContainText('http');
 });
 
-test('the text of a code can be pasted; what is no picture, and a picture without a code, are said plainly', async ({ page }) => {
+test('the text of a code can be pasted; what is no picture, and a picture without a code, are said plainly', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto('/inspect');
   await expect(page.getByRole('heading', { name: 'Inspect a code' })).toBeVisible();
@@ -54,7 +60,11 @@ test('the text of a code can be pasted; what is no picture, and a picture withou
   await paste('intent://scan#x;end');
   await expect(page.getByRole('heading', { name: 'An address that opens no page' })).toBeVisible();
   const choose = page.getByLabel('Choose a picture');
-  await choose.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: toPng({ widthPx: 90, heightPx: 60, grey: new Uint8Array(5400).fill(170) }) });
+  await choose.setInputFiles({
+    name: 'wall.png',
+    mimeType: 'image/png',
+    buffer: toPng({ widthPx: 90, heightPx: 60, grey: new Uint8Array(5400).fill(170) }),
+  });
   await expect(page.getByText('No code was found in it.', { exact: false })).toBeVisible();
   await choose.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
   await expect(page.getByText('This is no picture that can be read.', { exact: false })).toBeVisible();
@@ -72,17 +82,28 @@ test('the students’ reader shows a link’s host in plain sight and opens noth
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/read');
   const choose = page.getByLabel('Take or choose a picture');
-  await choose.setInputFiles({ name: 'link.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'https://a.example/leaf/rock-pools', tiltDeg: 8, rollDeg: 5 }])) });
+  await choose.setInputFiles({
+    name: 'link.png',
+    mimeType: 'image/png',
+    buffer: toPng(photograph([{ payload: 'https://a.example/leaf/rock-pools', tiltDeg: 8, rollDeg: 5 }])),
+  });
   const open = page.getByRole('link', { name: 'Open a.example' });
   await expect(open).toHaveAttribute('href', 'https://a.example/leaf/rock-pools');
   await expect(open).toHaveAttribute('rel', 'noreferrer');
   await page.getByRole('button', { name: 'Read another' }).click();
-  await choose.setInputFiles({ name: 'odd.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'intent://scan#x;end', tiltDeg: 8, rollDeg: 5 }])) });
+  await choose.setInputFiles({
+    name: 'odd.png',
+    mimeType: 'image/png',
+    buffer: toPng(photograph([{ payload: 'intent://scan#x;end', tiltDeg: 8, rollDeg: 5 }])),
+  });
   await expect(page.getByText('Ask your teacher before you do anything with it.', { exact: false })).toBeVisible();
   await expect(page.getByRole('link')).toHaveCount(0);
 });
 
-test('where the school lets its network, a code is inspected without signing in; elsewhere one signs in', async ({ page, browser }) => {
+test('where the school lets its network, a code is inspected without signing in; elsewhere one signs in', async ({
+  page,
+  browser,
+}) => {
   const visitor = await (await browser.newContext()).newPage();
   await visitor.goto('/inspect');
   await expect(visitor.getByRole('button', { name: 'Sign in' })).toBeVisible();
@@ -101,9 +122,13 @@ test('where the school lets its network, a code is inspected without signing in;
   await expect(visitor.getByRole('heading', { name: 'Inspect a code' })).toBeVisible();
   await expect(visitor.getByRole('navigation')).toHaveCount(0);
   const scene = photograph([{ payload: nipped, tiltDeg: 10, rollDeg: 4 }]);
-  await visitor.getByLabel('Choose a picture').setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: toPng(scene) });
+  await visitor
+    .getByLabel('Choose a picture')
+    .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: toPng(scene) });
   await visitor.getByRole('button', { name: 'Follow it as a student would' }).click();
-  await expect(visitor.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 30_000 });
+  await expect(visitor.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, {
+    timeout: 30_000,
+  });
   await expect(visitor.getByRole('button', { name: /shelf/ })).toHaveCount(0);
   await visitor.context().close();
 
@@ -123,25 +148,48 @@ test('the students’ reader plays a sound, and reads words aloud with a voice o
       { name: 'far', lang: 'en-GB', localService: false },
       { name: 'own', lang: 'en-IE', localService: true },
     ];
-    const speech = { getVoices: () => voices, addEventListener: () => undefined, removeEventListener: () => undefined, cancel: () => undefined, speak: ({ text, voice }: Utterance) => spoken.push({ text, voice: voice?.name ?? '' }) };
+    const speech = {
+      getVoices: () => voices,
+      addEventListener: () => undefined,
+      removeEventListener: () => undefined,
+      cancel: () => undefined,
+      speak: ({ text, voice }: Utterance) => spoken.push({ text, voice: voice?.name ?? '' }),
+    };
     Object.assign(window, { SpeechSynthesisUtterance: Utterance, spoken });
     Object.defineProperty(window, 'speechSynthesis', { value: speech });
   });
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/read');
   const choose = page.getByLabel('Take or choose a picture');
-  await choose.setInputFiles({ name: 'sound.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'https://a.example/foghorn.mp3', tiltDeg: 8, rollDeg: 5 }])) });
+  await choose.setInputFiles({
+    name: 'sound.png',
+    mimeType: 'image/png',
+    buffer: toPng(photograph([{ payload: 'https://a.example/foghorn.mp3', tiltDeg: 8, rollDeg: 5 }])),
+  });
   await expect(page.getByRole('link', { name: 'Play it at a.example' })).toBeVisible();
   await page.getByRole('button', { name: 'Read another' }).click();
-  await choose.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'Look under the wet stones', tiltDeg: 8, rollDeg: 5 }])) });
+  await choose.setInputFiles({
+    name: 'words.png',
+    mimeType: 'image/png',
+    buffer: toPng(photograph([{ payload: 'Look under the wet stones', tiltDeg: 8, rollDeg: 5 }])),
+  });
   await page.getByRole('button', { name: 'Read it aloud' }).click();
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
-  expect(await page.evaluate(() => (window as unknown as { spoken: unknown }).spoken)).toEqual([{ text: 'Look under the wet stones', voice: 'own' }]);
+  expect(await page.evaluate(() => (window as unknown as { spoken: unknown }).spoken)).toEqual([
+    { text: 'Look under the wet stones', voice: 'own' },
+  ]);
 });
 
-test('without a network the page still reads what it is given, and says that nothing can be followed', async ({ page, context }) => {
+test('without a network the page still reads what it is given, and says that nothing can be followed', async ({
+  page,
+  context,
+}) => {
   await signIn(page);
-  const picture = { name: 'wall.png', mimeType: 'image/png', buffer: toPng(photograph([{ payload: 'https://a.example/leaf/kelp', tiltDeg: 8, rollDeg: 5 }])) };
+  const picture = {
+    name: 'wall.png',
+    mimeType: 'image/png',
+    buffer: toPng(photograph([{ payload: 'https://a.example/leaf/kelp', tiltDeg: 8, rollDeg: 5 }])),
+  };
   const read = async (): Promise<void> => {
     await page.getByLabel('Choose a picture').setInputFiles(picture);
     await expect(page.getByLabel('What it says, letter by letter')).toHaveText('https://a.example/leaf/kelp');

@@ -17,7 +17,10 @@ export const test = base.extend<{ watched: undefined }>({
       const breakdowns: string[] = [];
       context.on('request', (request) => {
         const url = new URL(request.url());
-        const known = url.origin === new URL(baseURL ?? '').origin || url.host.endsWith(`.localhost:${neighboursPort}`) || ['data:', 'blob:'].includes(url.protocol);
+        const known =
+          url.origin === new URL(baseURL ?? '').origin ||
+          url.host.endsWith(`.localhost:${neighboursPort}`) ||
+          ['data:', 'blob:'].includes(url.protocol);
         if (!known) strangers.push(request.url());
       });
       context.on('weberror', (error) => breakdowns.push(error.error().message));

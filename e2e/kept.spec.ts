@@ -8,7 +8,11 @@ interface Chosen {
   readonly buffer: Buffer;
 }
 const sound: Chosen = { name: 'shore-sounds.wav', mimeType: 'audio/wav', buffer: tone(3) };
-const png = (name: string, colour: readonly [number, number, number]): Chosen => ({ name, mimeType: 'image/png', buffer: picture(900, 600, colour) });
+const png = (name: string, colour: readonly [number, number, number]): Chosen => ({
+  name,
+  mimeType: 'image/png',
+  buffer: picture(900, 600, colour),
+});
 
 async function choose(page: Page, ...files: Chosen[]): Promise<void> {
   await page.getByLabel('Files or photos').setInputFiles(files);
@@ -25,7 +29,9 @@ async function bring(page: Page, file: Chosen, title: string): Promise<void> {
 /** What somebody sees who has no account: a phone that scanned the code. */
 async function asStudent(page: Page, context: BrowserContext): Promise<Page> {
   const href = await page.getByRole('link', { name: 'See it as a student' }).getAttribute('href');
-  const student = await context.browser()?.newPage({ viewport: { width: 390, height: 844 }, baseURL: new URL(page.url()).origin });
+  const student = await context
+    .browser()
+    ?.newPage({ viewport: { width: 390, height: 844 }, baseURL: new URL(page.url()).origin });
   if (!student || href === null) throw new Error('there is no page for students');
   await student.goto(href);
   return student;
@@ -45,7 +51,9 @@ test('a sound is kept, opens for students, and plays on their page', async ({ pa
   const student = await asStudent(page, context);
   await expect(student.getByRole('heading', { name: 'Shore sounds' })).toBeVisible();
   await expect(student.getByText('Listen to the waves.')).toBeVisible();
-  await expect.poll(() => student.locator('audio').evaluate((audio: HTMLAudioElement) => audio.duration)).toBeCloseTo(3, 1);
+  await expect
+    .poll(() => student.locator('audio').evaluate((audio: HTMLAudioElement) => audio.duration))
+    .toBeCloseTo(3, 1);
   await student.getByRole('button', { name: '1.5×' }).click();
   expect(await student.locator('audio').evaluate((audio: HTMLAudioElement) => audio.playbackRate)).toBe(1.5);
   expect(await student.context().cookies()).toEqual([]);
@@ -56,7 +64,9 @@ test('a film is kept with its captions, and plays with them', async ({ page, con
   await signIn(page);
   await bring(page, { name: 'limpet-film.webm', mimeType: 'video/webm', buffer: await film(page, 1.5) }, 'Limpet film');
   const captions = 'WEBVTT\n\n00:00.000 --> 00:01.000\nA limpet lets go.\n';
-  await page.getByLabel('Add captions (WebVTT)').setInputFiles({ name: 'limpet-film.vtt', mimeType: 'text/vtt', buffer: Buffer.from(captions) });
+  await page
+    .getByLabel('Add captions (WebVTT)')
+    .setInputFiles({ name: 'limpet-film.vtt', mimeType: 'text/vtt', buffer: Buffer.from(captions) });
   await expect(page.getByText('Captions: limpet-film.vtt')).toBeVisible();
   const student = await asStudent(page, context);
   const shown = student.locator('video');
@@ -65,7 +75,12 @@ test('a film is kept with its captions, and plays with them', async ({ page, con
     await video.play();
   });
   await expect.poll(() => shown.evaluate((video: HTMLVideoElement) => video.currentTime)).toBeGreaterThan(0.2);
-  expect(await shown.evaluate((video: HTMLVideoElement) => [video.videoWidth, [...(video.textTracks[0]?.cues ?? [])].map((cue) => (cue as VTTCue).text)])).toEqual([160, ['A limpet lets go.']]);
+  expect(
+    await shown.evaluate((video: HTMLVideoElement) => [
+      video.videoWidth,
+      [...(video.textTracks[0]?.cues ?? [])].map((cue) => (cue as VTTCue).text),
+    ]),
+  ).toEqual([160, ['A limpet lets go.']]);
   await student.close();
 });
 
@@ -97,14 +112,18 @@ test('an upload that is interrupted goes on where it stopped', async ({ page, co
 test('an upload that is stopped leaves nothing, and one that is refused says why', async ({ page, context }) => {
   await signIn(page);
   await page.goto('/shelf');
-  await context.route('**/api/uploads/*', (route, request) => (request.method() === 'PATCH' ? undefined : route.continue()));
+  await context.route('**/api/uploads/*', (route, request) =>
+    request.method() === 'PATCH' ? undefined : route.continue(),
+  );
   await choose(page, sound);
   await page.getByRole('button', { name: 'Stop shore-sounds.wav' }).click();
   await expect(page.getByRole('list', { name: 'Files on their way' }).getByRole('listitem')).toHaveCount(0);
   await context.unroute('**/api/uploads/*');
   await page.getByRole('button', { name: 'Leave it' }).click();
   await choose(page, { name: 'torn.png', mimeType: 'image/png', buffer: png('x', [1, 2, 3]).buffer.subarray(0, 200) });
-  await expect(page.getByRole('alert')).toHaveText('This picture can’t be read. Save it as JPEG or PNG and bring it again.');
+  await expect(page.getByRole('alert')).toHaveText(
+    'This picture can’t be read. Save it as JPEG or PNG and bring it again.',
+  );
 });
 
 test('pictures become one set, in the order and with the words that were given', async ({ page, context }) => {
@@ -127,7 +146,9 @@ test('pictures become one set, in the order and with the words that were given',
   const student = await asStudent(page, context);
   await expect(student.locator('figure').first()).toContainText('A crab under its stone');
   await expect(student.getByRole('img', { name: 'A brown crab' })).toBeVisible();
-  expect(await student.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
+  expect(
+    await student.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBe(0);
   await student.close();
 });
 
@@ -139,8 +160,14 @@ test('files arrive by drop and by paste', async ({ page }) => {
     intake.evaluate(
       (field, given) => {
         const data = new DataTransfer();
-        data.items.add(new File([Uint8Array.from(atob(given.base64), (character) => character.charCodeAt(0))], given.name));
-        field.dispatchEvent(given.how === 'drop' ? new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }) : new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+        data.items.add(
+          new File([Uint8Array.from(atob(given.base64), (character) => character.charCodeAt(0))], given.name),
+        );
+        field.dispatchEvent(
+          given.how === 'drop'
+            ? new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true })
+            : new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+        );
       },
       { how, name, base64 },
     );
@@ -149,7 +176,8 @@ test('files arrive by drop and by paste', async ({ page }) => {
   await give('paste', 'pasted-sound.wav', tone(1).toString('base64'));
   await expect(page.getByText('pasted-sound.wav')).toBeVisible();
   await page.getByRole('button', { name: 'Add 2 materials' }).click();
-  for (const title of ['Dropped drawing', 'Pasted sound']) await expect(page.getByRole('link', { name: title })).toBeVisible();
+  for (const title of ['Dropped drawing', 'Pasted sound'])
+    await expect(page.getByRole('link', { name: title })).toBeVisible();
 });
 
 test('a page is written, keeps itself, and is read as a student sees it', async ({ page, context }) => {
@@ -193,7 +221,9 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await expect(link).toHaveAttribute('href', 'https://tides.example/table');
   await expect(student.locator('.colour-blue')).toHaveCSS('color', 'rgb(31, 90, 150)');
   await expect(student.getByRole('img', { name: 'A rock pool' })).toBeVisible();
-  await expect.poll(() => student.locator('audio').evaluate((audio: HTMLAudioElement) => audio.duration)).toBeCloseTo(3, 1);
+  await expect
+    .poll(() => student.locator('audio').evaluate((audio: HTMLAudioElement) => audio.duration))
+    .toBeCloseTo(3, 1);
   await student.close();
 });
 
@@ -223,7 +253,8 @@ test('two people who write one page are told, and lose nothing', async ({ page, 
 });
 
 test('a hostile drawing is opened without effect', async ({ page, context }) => {
-  const hostile = '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'taken over\';fetch(\'/api/session\')"><script>document.title="taken over"; fetch("/api/session")</script></svg>';
+  const hostile =
+    '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'taken over\';fetch(\'/api/session\')"><script>document.title="taken over"; fetch("/api/session")</script></svg>';
   await signIn(page);
   await bring(page, { name: 'drawing.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(hostile) }, 'Drawing');
   const address = await page.evaluate(async () => {
@@ -253,7 +284,11 @@ test('a hostile drawing is opened without effect', async ({ page, context }) => 
 
 test('files are found again, renamed, and go only when nothing shows them', async ({ page }) => {
   await signIn(page);
-  await bring(page, { name: 'for-the-list.txt', mimeType: 'text/plain', buffer: Buffer.from('words for the list') }, 'For the list');
+  await bring(
+    page,
+    { name: 'for-the-list.txt', mimeType: 'text/plain', buffer: Buffer.from('words for the list') },
+    'For the list',
+  );
   await page.goto('/shelf/files');
   const row = page.getByRole('listitem').filter({ has: page.getByLabel('Name of for-the-list.txt') });
   await expect(row.getByRole('link', { name: 'For the list' })).toBeVisible();

@@ -1,7 +1,10 @@
 import { cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
 import { decodePdf, textOfPdf } from './decode.js';
 
-test('a link that asks to sign in is mended step by step and leaves as a poster that decodes', async ({ page, context }, info) => {
+test('a link that asks to sign in is mended step by step and leaves as a poster that decodes', async ({
+  page,
+  context,
+}, info) => {
   const link = `${cofferlane}/leaf/field-guide-to-limpets`;
   await signIn(page);
   await newLesson(page, 'Limpets at low tide');
@@ -27,7 +30,10 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
   });
 
   await test.step('change the sharing there, as its owner', async () => {
-    const [owner] = await Promise.all([context.waitForEvent('page'), page.getByRole('link', { name: 'Go there in Cofferlane' }).click()]);
+    const [owner] = await Promise.all([
+      context.waitForEvent('page'),
+      page.getByRole('link', { name: 'Go there in Cofferlane' }).click(),
+    ]);
     await owner.getByLabel('Name').fill('Maren Dallow');
     await owner.getByLabel('Key').fill('oyster');
     await owner.getByRole('button', { name: 'Sign in' }).click();
@@ -49,14 +55,19 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
   });
 
   await test.step('see the rehearsal', async () => {
-    await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
+      timeout: 60_000,
+    });
     await expect(page.getByRole('img', { name: /^Clamshell laptops: reads to \d/ })).toBeVisible();
     // The engines that don't decide follow in the background.
     await expect(page.getByText('Three readers agree, letter by letter.')).toBeVisible({ timeout: 60_000 });
   });
 
   await test.step('make the poster and decode it', async () => {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make its poster' }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Make its poster' }).click(),
+    ]);
     expect(download.suggestedFilename()).toBe('01 Field guide to limpets, poster.pdf');
     const file = info.outputPath('poster.pdf');
     await download.saveAs(file);

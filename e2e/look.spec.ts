@@ -8,36 +8,57 @@ import { unzip } from '../apps/server/src/test/unzip.js';
 
 const noticeOf = (page: Page, words: string) => page.getByText(words, { exact: true });
 
-test('a lesson gets a look in one action, is exported as ZIP, and every file decodes to its payload', async ({ page }, info) => {
+test('a lesson gets a look in one action, is exported as ZIP, and every file decodes to its payload', async ({
+  page,
+}, info) => {
   await signIn(page);
   await newLesson(page, 'A walk with looks', '0.8');
-  await add(page, `${askleaf}/ask/tide-line-tally\n${cofferlane}/leaf/what-yeast-eats\nWhat lives under the seaweed and walks sideways?`);
+  await add(
+    page,
+    `${askleaf}/ask/tide-line-tally\n${cofferlane}/leaf/what-yeast-eats\nWhat lives under the seaweed and walks sideways?`,
+  );
   await settled(page);
   await page.getByRole('button', { name: 'Look', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /Rock pool/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Rock pool/ })
+    .click();
   await expect(noticeOf(page, 'All 3 stations have that look now.')).toBeVisible();
   await settled(page);
   await expect(bench(page).getByRole('img', { name: 'Reads: done' })).toHaveCount(3);
 
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save all pictures' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save all pictures' }).click(),
+  ]);
   expect(download.suggestedFilename()).toBe('A walk with looks, codes.zip');
   const path = info.outputPath('codes.zip');
   await download.saveAs(path);
   const lessonId = new URL(page.url()).pathname.split('/').at(-1) ?? '';
   const { rows } = (await (await page.request.get(`/api/lessons/${lessonId}`)).json()) as BenchView;
   const files = await unzip(readFileSync(path));
-  expect([...files.keys()]).toEqual(rows.map(({ name, position }) => `0${position} ${name.replace('?', '').trim()}.png`));
+  expect([...files.keys()]).toEqual(
+    rows.map(({ name, position }) => `0${position} ${name.replace('?', '').trim()}.png`),
+  );
   expect([...files.values()].map(decodePngBytes)).toEqual(rows.map(({ code }) => code?.payload));
 
   // One action there, one back.
   await page.getByRole('button', { name: 'Look', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /Plain, black on white/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Plain, black on white/ })
+    .click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Look', exact: true }).click();
-  await expect(page.getByRole('dialog').getByRole('button', { name: /Rock pool/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('dialog').getByRole('button', { name: /Rock pool/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });
 
-test('a look that fails is seen while it is designed, is not kept by accident, and is mended in one click', async ({ page }) => {
+test('a look that fails is seen while it is designed, is not kept by accident, and is mended in one click', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, 'Which crab carries a borrowed house?');
@@ -62,7 +83,10 @@ test('a look that fails is seen while it is designed, is not kept by accident, a
   await expect(page.getByRole('heading', { name: /^Reads from/ })).toBeVisible({ timeout: 30_000 });
 
   await page.getByRole('button', { name: 'Choose a look' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /Plain, black on white/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Plain, black on white/ })
+    .click();
   await expect(page.getByRole('heading', { name: 'Look: Plain, black on white' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: 'Look: Sandy pebbles' })).toBeVisible();
@@ -74,7 +98,10 @@ test('a failing look stops a station, whatever was rehearsed, until another is c
   await add(page, 'What is white and writes?');
   await settled(page);
   await page.getByRole('button', { name: 'Look', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /Chalk on slate/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Chalk on slate/ })
+    .click();
   await expect(page.getByText(/^The station has that look now\. It fails: light on dark\./)).toBeVisible();
   await settled(page);
   await expect(bench(page).getByText('Look fails')).toBeVisible();
@@ -105,7 +132,10 @@ test('an own picture stands in the middle, as large as leaves half of the repair
   await page.getByLabel('Name of the look').fill('With our crest');
   await page.getByRole('button', { name: 'Keep and use it here' }).click();
   await expect(page.getByRole('heading', { name: 'Look: With our crest' })).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save picture' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save picture' }).click(),
+  ]);
   const saved = info.outputPath('code.png');
   await download.saveAs(saved);
   expect(decodePng(saved)).toBe('Here the whole class meets after the walk, beside the boats');
@@ -123,7 +153,12 @@ test('a higher level is proposed where it costs nothing, and taken in a click', 
   await expect(take).toHaveCount(0);
 });
 
-test('pictures are named by use, go to the clipboard and to web pages of others, and can be switched off there', async ({ page, context, browser, baseURL }, info) => {
+test('pictures are named by use, go to the clipboard and to web pages of others, and can be switched off there', async ({
+  page,
+  context,
+  browser,
+  baseURL,
+}, info) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await signIn(page);
   await page.goto('/shelf');
@@ -132,8 +167,16 @@ test('pictures are named by use, go to the clipboard and to web pages of others,
   await page.getByRole('button', { name: 'Other pictures' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText(/\d+ mm wide when it is pasted.* Not smaller than \d+ mm/);
-  for (const [name, ending] of [['PDF', 'pdf'], ['PNG 600 dpi', 'png'], ['JPEG', 'jpg'], ['SVG', 'svg']] as const) {
-    const [download] = await Promise.all([page.waitForEvent('download'), dialog.getByRole('link', { name, exact: true }).click()]);
+  for (const [name, ending] of [
+    ['PDF', 'pdf'],
+    ['PNG 600 dpi', 'png'],
+    ['JPEG', 'jpg'],
+    ['SVG', 'svg'],
+  ] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      dialog.getByRole('link', { name, exact: true }).click(),
+    ]);
     expect(download.suggestedFilename()).toMatch(new RegExp(`\\.${ending}$`));
     const path = info.outputPath(`code.${ending}`);
     await download.saveAs(path);
@@ -172,10 +215,15 @@ test('pictures are named by use, go to the clipboard and to web pages of others,
   await elsewhere.close();
 });
 
-test('the administrator decides which looks may be chosen, and which one codes have where none is', async ({ page }) => {
+test('the administrator decides which looks may be chosen, and which one codes have where none is', async ({
+  page,
+}) => {
   await signIn(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/school/looks');
-  const card = page.getByRole('list', { name: 'Looks of the school' }).getByRole('listitem').filter({ hasText: 'Recorder group' });
+  const card = page
+    .getByRole('list', { name: 'Looks of the school' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Recorder group' });
   await card.getByRole('button', { name: 'More for Recorder group' }).click();
   await page.getByRole('menuitem', { name: 'Allow no longer' }).click();
   await expect(card).toContainText('not allowed any more');

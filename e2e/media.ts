@@ -3,7 +3,11 @@ import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 
 /** A picture of one colour with a diagonal. */
-export function picture(widthPx: number, heightPx: number, [red, green, blue]: readonly [number, number, number]): Buffer {
+export function picture(
+  widthPx: number,
+  heightPx: number,
+  [red, green, blue]: readonly [number, number, number],
+): Buffer {
   const png = new PNG({ width: widthPx, height: heightPx });
   for (let y = 0; y < heightPx; y += 1) {
     for (let x = 0; x < widthPx; x += 1) {
@@ -32,7 +36,8 @@ export function tone(seconds: number, hertz = 440): Buffer {
   wav.writeUInt16LE(16, 34);
   wav.write('data', 36);
   wav.writeUInt32LE(samples * 2, 40);
-  for (let index = 0; index < samples; index += 1) wav.writeInt16LE(Math.round(9000 * Math.sin((index / rate) * 2 * Math.PI * hertz)), 44 + index * 2);
+  for (let index = 0; index < samples; index += 1)
+    wav.writeInt16LE(Math.round(9000 * Math.sin((index / rate) * 2 * Math.PI * hertz)), 44 + index * 2);
   return wav;
 }
 
@@ -47,7 +52,11 @@ export async function film(page: Page, seconds: number): Promise<Buffer> {
     recorder.ondataavailable = ({ data }) => parts.push(data);
     const ended = new Promise((resolve) => (recorder.onstop = resolve));
     recorder.start();
-    for (const began = performance.now(); performance.now() - began < length * 1000; await new Promise((resolve) => setTimeout(resolve, 60))) {
+    for (
+      const began = performance.now();
+      performance.now() - began < length * 1000;
+      await new Promise((resolve) => setTimeout(resolve, 60))
+    ) {
       context?.fillRect(0, 0, ((performance.now() - began) / (length * 1000)) * 160, 120);
     }
     recorder.stop();

@@ -7,7 +7,10 @@ test('one link pasted on the start page is a finished code two clicks later', as
   await page.getByLabel('What should students open?').fill(link);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('img', { name: /^Code of/ })).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save picture' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save picture' }).click(),
+  ]);
   expect(download.suggestedFilename()).toMatch(/^What yeast eats\.png$/);
   const file = info.outputPath('code.png');
   await download.saveAs(file);

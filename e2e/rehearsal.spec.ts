@@ -6,48 +6,75 @@ test('what falls short is mended in a click: nearer, larger, and back again', as
   // More than A4 can make readable from so far.
   await add(page, 'I have one foot and no legs. My house never leaves my back, and the tide never moves me. Who am I?');
   await settled(page);
-  await page.getByRole('link', { name: /^I have one foot/ }).first().click();
+  await page
+    .getByRole('link', { name: /^I have one foot/ })
+    .first()
+    .click();
   const advice = page.getByRole('list', { name: 'What helps' });
   await expect(advice).toContainText('this paper holds');
   await expect(page.getByText(/do(?:es)? not read it from 3\.0 m\. What helps:/)).toBeVisible();
   await advice.getByRole('button', { name: /^Let them stand at \d\.\d m$/ }).click();
   await expect(page.getByText(/^Students stand at \d\.\d m here now\.$/)).toBeVisible();
-  await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
+    timeout: 30_000,
+  });
   await expect(page.getByText('This station has its own distance.')).toBeVisible();
   await expect(advice).toHaveCount(0);
 
   // Too small on purpose, and near enough for this paper.
   const stationId = /stations\/([^/#?]+)/.exec(page.url())?.[1] ?? '';
-  const { station } = (await (await page.request.get(`/api/stations/${stationId}`)).json()) as { station: { version: number } };
-  expect((await page.request.patch(`/api/stations/${stationId}`, { data: { version: station.version, sizeMm: 60, viewingDistanceM: 1 } })).ok()).toBe(true);
+  const { station } = (await (await page.request.get(`/api/stations/${stationId}`)).json()) as {
+    station: { version: number };
+  };
+  expect(
+    (
+      await page.request.patch(`/api/stations/${stationId}`, {
+        data: { version: station.version, sizeMm: 60, viewingDistanceM: 1 },
+      })
+    ).ok(),
+  ).toBe(true);
   await page.reload();
   const larger = advice.getByRole('button', { name: /^Print it at \d+ mm$/ });
   await expect(larger).toBeVisible({ timeout: 30_000 });
   await expect(advice).toContainText(/Printed \d+ mm larger it reads from there\./);
   await larger.click();
-  await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
+    timeout: 30_000,
+  });
   await page.getByRole('button', { name: 'Compute the size' }).click();
   await expect(page.getByText('was chosen by hand')).toHaveCount(0);
 });
 
-test('what a camera sees is looked at while sliders move, and every reader says what it makes of it', async ({ page }) => {
+test('what a camera sees is looked at while sliders move, and every reader says what it makes of it', async ({
+  page,
+}) => {
   await signIn(page);
   await newLesson(page, 'Looking through the camera', '1');
   await add(page, 'Which of them moves by day?');
   await settled(page);
   await page.getByRole('link', { name: 'Which of them moves by day?' }).first().click();
   await page.getByText('See what the camera sees').click();
-  await expect(page.getByText(/^Shared tablets read it in (?:9|10) of 10 frames; expected to read from there\.$/)).toBeVisible({ timeout: 30_000 });
+  await expect(
+    page.getByText(/^Shared tablets read it in (?:9|10) of 10 frames; expected to read from there\.$/),
+  ).toBeVisible({ timeout: 30_000 });
   const readings = page.getByRole('list', { name: 'What each reader makes of this frame' });
-  await expect(readings.getByRole('listitem')).toHaveText([/Current phone, decides.*reads it exactly/, /Older scanner.*reads it exactly/, /Scanner on a web page/]);
+  await expect(readings.getByRole('listitem')).toHaveText([
+    /Current phone, decides.*reads it exactly/,
+    /Older scanner.*reads it exactly/,
+    /Scanner on a web page/,
+  ]);
   const distance = page.getByRole('slider', { name: 'Distance' });
   await distance.press('End');
-  await expect(page.getByText(/^Shared tablets read it in 0 of 10 frames; not expected to read from there\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/^Shared tablets read it in 0 of 10 frames; not expected to read from there\.$/),
+  ).toBeVisible();
   await expect(readings.getByRole('listitem').first()).toContainText('reads nothing');
   await distance.press('Home');
   await page.getByLabel('Surface').selectOption({ label: 'Laminated' });
   await page.getByLabel('Light').selectOption({ label: 'Dim' });
-  await expect(page.getByText(/^Shared tablets read it in \d+ of 10 frames; expected to read from there\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/^Shared tablets read it in \d+ of 10 frames; expected to read from there\.$/),
+  ).toBeVisible();
 
   await page.getByText('Every reader on every device').click();
   const table = page.getByRole('table').filter({ hasText: 'Scanner on a web page' });

@@ -2,7 +2,17 @@
 import { planSymbol, renderFrame, type DeviceProfile, type GreyFrame } from '@hapset/core';
 import { PNG } from 'pngjs';
 
-const camera: DeviceProfile = { id: 'x', name: 'x', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.7, noiseGrey: 7, engine: 'zxing' };
+const camera: DeviceProfile = {
+  id: 'x',
+  name: 'x',
+  previewWidthPx: 1280,
+  previewHeightPx: 720,
+  horizontalFovDeg: 60,
+  nearestFocusM: 0.15,
+  blurPx: 0.7,
+  noiseGrey: 7,
+  engine: 'zxing',
+};
 
 export interface Laid {
   readonly payload: string;
@@ -15,7 +25,14 @@ export function photograph(codes: readonly Laid[], distanceM = 0.4): GreyFrame {
   const frames = codes.map(({ payload, tiltDeg, rollDeg }, index) => {
     const plan = planSymbol(payload);
     if (!plan.ok) throw new Error(plan.problem.reason);
-    return renderFrame(plan.value, 80, camera, { distanceM, tiltDeg, rollDeg, shiftXPx: 0.4, shiftYPx: 0.7, seed: index + 1 });
+    return renderFrame(plan.value, 80, camera, {
+      distanceM,
+      tiltDeg,
+      rollDeg,
+      shiftXPx: 0.4,
+      shiftYPx: 0.7,
+      seed: index + 1,
+    });
   });
   const gap = 24;
   const widthPx = frames.reduce((sum, frame) => sum + frame.widthPx + gap, gap);
@@ -23,7 +40,8 @@ export function photograph(codes: readonly Laid[], distanceM = 0.4): GreyFrame {
   const grey = new Uint8Array(widthPx * heightPx).fill(150);
   let left = gap;
   for (const frame of frames) {
-    for (let y = 0; y < frame.heightPx; y += 1) grey.set(frame.grey.subarray(y * frame.widthPx, (y + 1) * frame.widthPx), (y + gap) * widthPx + left);
+    for (let y = 0; y < frame.heightPx; y += 1)
+      grey.set(frame.grey.subarray(y * frame.widthPx, (y + 1) * frame.widthPx), (y + gap) * widthPx + left);
     left += frame.widthPx + gap;
   }
   return { widthPx, heightPx, grey };
@@ -41,7 +59,11 @@ export function toY4m(frames: readonly GreyFrame[], widthPx = 1280, heightPx = 7
   const parts = frames.flatMap((frame) => {
     const luma = Buffer.alloc(widthPx * heightPx, 150);
     const [left, top] = [Math.floor((widthPx - frame.widthPx) / 2), Math.floor((heightPx - frame.heightPx) / 2)];
-    for (let y = 0; y < Math.min(frame.heightPx, heightPx); y += 1) luma.set(frame.grey.subarray(y * frame.widthPx, y * frame.widthPx + Math.min(frame.widthPx, widthPx)), (y + Math.max(0, top)) * widthPx + Math.max(0, left));
+    for (let y = 0; y < Math.min(frame.heightPx, heightPx); y += 1)
+      luma.set(
+        frame.grey.subarray(y * frame.widthPx, y * frame.widthPx + Math.min(frame.widthPx, widthPx)),
+        (y + Math.max(0, top)) * widthPx + Math.max(0, left),
+      );
     return [Buffer.from('FRAME\n'), luma, chroma];
   });
   return Buffer.concat([Buffer.from(`YUV4MPEG2 W${widthPx} H${heightPx} F10:1 Ip A1:1 C420\n`), ...parts]);

@@ -13,7 +13,9 @@ test('the administrator changes the settings, with wrong fields named', async ({
   await page.reload();
   await expect(page.getByLabel('Short-link host')).toHaveValue('k.fernhollow.example');
   await page.getByLabel('Public address').fill('https://hapset.fernhollow.example');
-  await expect(page.getByText(/on paper carr(?:y|ies) the present address|No sheet carries the present address/)).toBeVisible();
+  await expect(
+    page.getByText(/on paper carr(?:y|ies) the present address|No sheet carries the present address/),
+  ).toBeVisible();
   await page.reload();
   await page.getByLabel('Short-link host').fill('');
   await page.getByRole('button', { name: 'Save settings' }).click();
@@ -32,7 +34,9 @@ test('a teacher reads the settings and keeps the classes', async ({ page }) => {
   await dialog.getByLabel('Name', { exact: true }).fill('4 Tern');
   await dialog.getByLabel(/Clamshell laptops/).uncheck();
   await dialog.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: '4 Tern' })).toContainText('Shared tablets, Small old phones, New phones');
+  await expect(page.getByRole('listitem').filter({ hasText: '4 Tern' })).toContainText(
+    'Shared tablets, Small old phones, New phones',
+  );
 });
 
 test('the devices of the school are listed with what their cameras see', async ({ page }) => {

@@ -49,7 +49,11 @@ test('a link with counting parameters is shortened only after both were opened',
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?lane=7&utm_source=mail`);
   await expect(page.getByText('without lane, utm_source; both were opened and lead to the same page')).toBeVisible();
-  await page.getByRole('listitem').filter({ hasText: 'without lane' }).getByRole('button', { name: 'Carry this' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'without lane' })
+    .getByRole('button', { name: 'Carry this' })
+    .click();
   await expect(page.getByText(`${cofferlane}/leaf/what-yeast-eats`, { exact: true }).first()).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'without lane' })).toContainText('carried now');
 });
@@ -91,20 +95,34 @@ test('the administrator describes a service, tries it out, keeps it and removes 
   await expect(page.getByRole('link', { name: 'Our gate' })).toHaveCount(0);
 });
 
-test('services are exported and brought in again; one that can’t be used says where its problem is', async ({ page }, info) => {
+test('services are exported and brought in again; one that can’t be used says where its problem is', async ({
+  page,
+}, info) => {
   await signIn(page, administrator);
   await page.goto('/school/services');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export all' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export all' }).click(),
+  ]);
   const file = info.outputPath('services.json');
   await download.saveAs(file);
   const exported = JSON.parse(readFileSync(file, 'utf8')) as { id: string }[];
   expect(exported.map(({ id }) => id)).toEqual(['askleaf', 'cofferlane', 'glimreel', 'hushtone']);
-  const brought = [{ ...exported[0], id: 'askleaf-two', name: 'Askleaf two', hosts: ['two.example'] }, { ...exported[1], id: 'odd', name: 'Odd', walls: [{ verdict: 'closed', pattern: '(' }] }];
+  const brought = [
+    { ...exported[0], id: 'askleaf-two', name: 'Askleaf two', hosts: ['two.example'] },
+    { ...exported[1], id: 'odd', name: 'Odd', walls: [{ verdict: 'closed', pattern: '(' }] },
+  ];
   await page.getByRole('button', { name: 'Import' }).click();
   const chooser = page.locator('input[type=file]');
   await chooser.setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('not json') });
-  await expect(page.getByRole('alert')).toHaveText('This is no JSON file. Choose the file that was exported from Services.');
-  await chooser.setInputFiles({ name: 'services.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(brought)) });
+  await expect(page.getByRole('alert')).toHaveText(
+    'This is no JSON file. Choose the file that was exported from Services.',
+  );
+  await chooser.setInputFiles({
+    name: 'services.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(brought)),
+  });
   await page.getByRole('button', { name: 'Bring in 2 services' }).click();
   await expect(page.getByRole('img', { name: 'Kept', exact: true })).toBeVisible();
   await expect(page.getByText(/walls\.0\.pattern: The expression can’t be read/)).toBeVisible();

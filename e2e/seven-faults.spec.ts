@@ -2,9 +2,18 @@ import type { BrowserContext, Page } from '@playwright/test';
 import { add, askleaf, cofferlane, expect, glimreel, hushtone, newLesson, signIn, test } from './journey.js';
 
 /** Goes where the application says, signs in there once, does what the step says, and comes back. */
-async function mend(page: Page, context: BrowserContext, service: string, step: RegExp, change: (there: Page) => Promise<void>): Promise<void> {
+async function mend(
+  page: Page,
+  context: BrowserContext,
+  service: string,
+  step: RegExp,
+  change: (there: Page) => Promise<void>,
+): Promise<void> {
   await expect(page.getByRole('listitem').filter({ hasText: step })).toBeVisible();
-  const [there] = await Promise.all([context.waitForEvent('page'), page.getByRole('link', { name: `Go there in ${service}` }).click()]);
+  const [there] = await Promise.all([
+    context.waitForEvent('page'),
+    page.getByRole('link', { name: `Go there in ${service}` }).click(),
+  ]);
   if (await there.getByLabel('Key').isVisible()) {
     await there.getByLabel('Name').fill('Maren Dallow');
     await there.getByLabel('Key').fill('oyster');
@@ -18,7 +27,10 @@ async function mend(page: Page, context: BrowserContext, service: string, step: 
   await expect(page.getByRole('heading', { name: 'Opens for anyone', exact: true })).toBeVisible();
 }
 
-test('a lesson of seven stations with seven faults is brought to ready by the steps that are shown', async ({ page, context }) => {
+test('a lesson of seven stations with seven faults is brought to ready by the steps that are shown', async ({
+  page,
+  context,
+}) => {
   test.setTimeout(240_000);
   await signIn(page);
   await newLesson(page, 'Seven faults');
@@ -33,7 +45,15 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   ];
   await add(page, links.join('\n'));
   const opens = page.getByRole('table');
-  for (const words of ['Asks to sign in', 'Partly locked', 'Anyone may change it', 'Closed', 'Chosen people only', 'School accounts only']) await expect(opens.getByText(words, { exact: true }).first()).toBeVisible();
+  for (const words of [
+    'Asks to sign in',
+    'Partly locked',
+    'Anyone may change it',
+    'Closed',
+    'Chosen people only',
+    'School accounts only',
+  ])
+    await expect(opens.getByText(words, { exact: true }).first()).toBeVisible();
   await expect(opens.getByText('Closed', { exact: true })).toHaveCount(2);
   const bench = page.url();
   const station = async (name: string): Promise<void> => {
@@ -105,7 +125,10 @@ test('a short link of somebody else is pointed out, with every host on the way',
   await page.getByLabel('Next material').fill(`${hushtone.replace('hushtone', 'nipaway')}/n/foghorn`);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Opens for anyone', exact: true })).toBeVisible();
-  for (const host of ['nipaway.localhost', 'tally.nipaway.localhost']) await expect(page.getByText(new RegExp(`(^|\\s)${host} stands between the code and the page\\.`)).first()).toBeVisible();
+  for (const host of ['nipaway.localhost', 'tally.nipaway.localhost'])
+    await expect(
+      page.getByText(new RegExp(`(^|\\s)${host} stands between the code and the page\\.`)).first(),
+    ).toBeVisible();
   await expect(page.getByText('Students can look and save it.')).toBeVisible();
   await page.getByText('What happened on the way').click();
   await expect(page.getByText('tablets may be on another network')).toBeVisible();

@@ -4,7 +4,13 @@ import { PNG } from 'pngjs';
 import { cropCards, decodeCards, decodePdf, hasInk, mirrored, renderPage, textOfPdf, type Cards } from './decode.js';
 import { add, expect, newLesson, settled, signIn, test } from './journey.js';
 
-const riddles = ['I have one foot and no legs. Who am I?', 'I carry my house on my back', 'I walk sideways under the weed', 'Two shells and no bones', 'Five arms and no hands'];
+const riddles = [
+  'I have one foot and no legs. Who am I?',
+  'I carry my house on my back',
+  'I walk sideways under the weed',
+  'Two shells and no bones',
+  'Five arms and no hands',
+];
 /** Twelve on A4, with the printer's margin and the marks. */
 const twelve: Cards = { columns: 3, rows: 4, marginX: 8 / 210, marginY: 8 / 297 };
 
@@ -20,7 +26,9 @@ async function makeAnyway(page: Page): Promise<void> {
   await expect(files).toBeVisible();
 }
 
-test('a lesson becomes cards: backs fall on their fronts, and every code says what was typed', async ({ page }, info) => {
+test('a lesson becomes cards: backs fall on their fronts, and every code says what was typed', async ({
+  page,
+}, info) => {
   await signIn(page);
   await newLesson(page, 'Riddles of the shore');
   await add(page, riddles.join('\n'));
@@ -38,7 +46,10 @@ test('a lesson becomes cards: backs fall on their fronts, and every code says wh
   await makeAnyway(page);
   const row = page.getByRole('list', { name: 'Made before' }).getByRole('listitem').first();
   await expect(row).toContainText('Riddles of the shore, cards.pdf');
-  const [download] = await Promise.all([page.waitForEvent('download'), row.getByRole('link', { name: 'Save PDF' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    row.getByRole('link', { name: 'Save PDF' }).click(),
+  ]);
   expect(download.suggestedFilename()).toBe('Riddles of the shore, cards.pdf');
   const file = info.outputPath('cards.pdf');
   await download.saveAs(file);
@@ -53,7 +64,12 @@ test('a lesson becomes cards: backs fall on their fronts, and every code says wh
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('link', { name: 'Riddles of the shore' }).first().click();
   await settled(page);
-  await expect(page.getByRole('img', { name: 'Paper: done' }).or(page.getByRole('img', { name: 'On paper: done' })).first()).toBeVisible();
+  await expect(
+    page
+      .getByRole('img', { name: 'Paper: done' })
+      .or(page.getByRole('img', { name: 'On paper: done' }))
+      .first(),
+  ).toBeVisible();
 });
 
 test('the browser’s own print has the same pages, in their size', async ({ page, context }, info) => {
@@ -145,10 +161,15 @@ test('materials ticked on the shelf become a handout in the school’s template'
   await expect(page.getByRole('combobox', { name: 'Template' })).toHaveValue(/.+/);
   await expect(pageShown(page)).toHaveAttribute('src', /0b5c6e/);
   await makeAnyway(page);
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save PDF' }).first().click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save PDF' }).first().click(),
+  ]);
   const file = info.outputPath('handout.pdf');
   await download.saveAs(file);
-  const said = decodeCards(renderPage(file, 1), { columns: 1, rows: 6, marginX: 10 / 210, marginY: 27 / 297 }).filter((text) => text !== null);
+  const said = decodeCards(renderPage(file, 1), { columns: 1, rows: 6, marginX: 10 / 210, marginY: 27 / 297 }).filter(
+    (text) => text !== null,
+  );
   expect(new Set(said)).toEqual(new Set(['The first of two for a handout', 'The second of two for a handout']));
 
   await page.goto('/school/templates');

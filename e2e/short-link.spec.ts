@@ -4,21 +4,33 @@ import { decodePdf, textOfPdf } from './decode.js';
 
 const phone = 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36';
 
-test('a short link on paper is pointed elsewhere, and the old poster leads to the new page', async ({ page, context, request }, info) => {
+test('a short link on paper is pointed elsewhere, and the old poster leads to the new page', async ({
+  page,
+  context,
+  request,
+}, info) => {
   await signIn(page);
   await newLesson(page, 'Where it leads');
   await add(page, `${cofferlane}/leaf/what-yeast-eats`);
   const lesson = page.url();
   await page.getByRole('link', { name: 'What yeast eats' }).click();
-  const rung = page.getByRole('list', { name: 'What the code could carry' }).getByRole('listitem').filter({ hasText: 'The school’s short link' });
+  const rung = page
+    .getByRole('list', { name: 'What the code could carry' })
+    .getByRole('listitem')
+    .filter({ hasText: 'The school’s short link' });
   await expect(rung).toContainText('Coarse');
   await rung.getByRole('button', { name: 'Carry this' }).click();
   await expect(rung).toContainText('carried now');
-  await expect(page.locator('#short-link')).toContainText(/127\.0\.0\.1:\d+\/k\/ [2-9A-Z]{3} [2-9A-Z]{3} [2-9A-Z]{2,3}/);
+  await expect(page.locator('#short-link')).toContainText(
+    /127\.0\.0\.1:\d+\/k\/ [2-9A-Z]{3} [2-9A-Z]{3} [2-9A-Z]{2,3}/,
+  );
 
   await page.getByRole('button', { name: 'Make its poster' }).click();
   // No phone reaches this machine: said by name, and printed on purpose.
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Print all the same' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Print all the same' }).click(),
+  ]);
   const file = info.outputPath('poster.pdf');
   await download.saveAs(file);
   const said = decodePdf(file) ?? '';
@@ -43,14 +55,18 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await student.getByRole('link').first().click();
   await expect(student).toHaveURL(`${askleaf}/ask/tide-line-tally`);
   await student.goto(wrong);
-  await student.getByLabel('The last part of the address').fill((said.split('/').at(-1) ?? '').toLowerCase().replace(/(.{3})(?=.)/g, '$1 '));
+  await student
+    .getByLabel('The last part of the address')
+    .fill((said.split('/').at(-1) ?? '').toLowerCase().replace(/(.{3})(?=.)/g, '$1 '));
   await student.getByRole('button', { name: 'Open it' }).click();
   await expect(student).toHaveURL(`${askleaf}/ask/tide-line-tally`);
 
   await page.getByText('Opening hours, openings and history').click();
   await expect(page.getByRole('heading', { name: 'Where it led before' })).toBeVisible();
   await page.getByRole('button', { name: 'Lead there again' }).click();
-  await expect.poll(async () => (await request.get(said, { maxRedirects: 0 })).headers().location).toBe(`${cofferlane}/leaf/what-yeast-eats`);
+  await expect
+    .poll(async () => (await request.get(said, { maxRedirects: 0 })).headers().location)
+    .toBe(`${cofferlane}/leaf/what-yeast-eats`);
 
   await page.getByLabel('Open until').fill('2026-01-01T10:00');
   await page.getByRole('button', { name: 'Keep the hours' }).click();
@@ -62,11 +78,18 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await expect(bench(page).getByText('Short link')).toBeVisible();
 });
 
-test('a device that opens the code is seen within a second, and said to be one of the school’s', async ({ page, browser }) => {
+test('a device that opens the code is seen within a second, and said to be one of the school’s', async ({
+  page,
+  browser,
+}) => {
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?lane=try`);
-  await page.getByRole('listitem').filter({ hasText: 'The school’s short link' }).getByRole('button', { name: 'Carry this' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'The school’s short link' })
+    .getByRole('button', { name: 'Carry this' })
+    .click();
   await expect(page.locator('#short-link')).toBeVisible();
   const says = (await page.locator('aside p.font-mono').innerText()).trim();
   await page.getByRole('link', { name: 'Try a device' }).click();
@@ -87,9 +110,15 @@ test('a device that opens the code is seen within a second, and said to be one o
   await device.close();
 
   await page.goto('/shelf/short-links');
-  const row = page.getByRole('list', { name: 'Short links' }).getByRole('listitem').filter({ hasText: says.split('/').at(-1) ?? '' });
+  const row = page
+    .getByRole('list', { name: 'Short links' })
+    .getByRole('listitem')
+    .filter({ hasText: says.split('/').at(-1) ?? '' });
   await expect(row).toContainText('What yeast eats');
-  const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as a list' }).click()]);
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save as a list' }).click(),
+  ]);
   expect(readFileSync(await saved.path(), 'utf8')).toContain(says);
   await page.getByLabel('Find a short link').fill('no such thing');
   await expect(page.getByText('No short link like that')).toBeVisible();

@@ -15,16 +15,32 @@ mkdirSync(folder, { recursive: true });
 writeFileSync(film, toY4m([{ widthPx: 8, heightPx: 8, grey: new Uint8Array(64).fill(150) }]));
 
 const { args = [], ...launch } = config.use?.launchOptions ?? {};
-test.use({ launchOptions: { ...launch, args: [...args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', `--use-file-for-fake-video-capture=${film}`] } });
+test.use({
+  launchOptions: {
+    ...launch,
+    args: [
+      ...args,
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
+      `--use-file-for-fake-video-capture=${film}`,
+    ],
+  },
+});
 
 /** Ten cards of ID-1 in the middle of A4. */
 const ten: Cards = { columns: 2, rows: 5, marginX: (210 - 171.2) / 2 / 210, marginY: (297 - 269.9) / 2 / 297 };
 
 function greyOf({ data, width, height }: PNG): GreyFrame {
-  return { widthPx: width, heightPx: height, grey: Uint8Array.from({ length: width * height }, (_, at) => data[4 * at] ?? 255) };
+  return {
+    widthPx: width,
+    heightPx: height,
+    grey: Uint8Array.from({ length: width * height }, (_, at) => data[4 * at] ?? 255),
+  };
 }
 
-test('a year group is imported, its cards are made, and three of them are read by the camera into the list', async ({ page }, info) => {
+test('a year group is imported, its cards are made, and three of them are read by the camera into the list', async ({
+  page,
+}, info) => {
   await signIn(page, 'hesper.tolland@fernhollow.example');
   await page.goto('/school/students');
   await expect(page.getByRole('list', { name: 'Students' })).toContainText('Nguyễn');
@@ -68,7 +84,9 @@ test('a year group is imported, its cards are made, and three of them are read b
     const cards = renderPage(file, 1);
     const tokens = decodeCards(cards, ten);
     expect(tokens.every((token) => /^HPC[2-9A-Z]{13}$/.test(token ?? ''))).toBe(true);
-    const shown = cropCards(cards, ten).slice(0, 3).map((card) => asFilmed(greyOf(card)));
+    const shown = cropCards(cards, ten)
+      .slice(0, 3)
+      .map((card) => asFilmed(greyOf(card)));
     writeFileSync(film, toY4m(shown.flatMap((card) => Array.from({ length: 20 }, () => card))));
     await page.goto('/school/students/read');
     await page.getByRole('button', { name: 'Use the camera' }).click();
@@ -77,7 +95,10 @@ test('a year group is imported, its cards are made, and three of them are read b
     await page.getByRole('button', { name: 'Stop the camera' }).click();
     await expect(page.getByLabel('Who it is')).toBeVisible();
     await expect(read).toContainText('6 Avocet');
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as CSV' }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Save as CSV' }).click(),
+    ]);
     const csv = info.outputPath('read.csv');
     await download.saveAs(csv);
     expect(readFileSync(csv, 'utf8').trim().split('\r\n').length).toBeGreaterThanOrEqual(4);
@@ -93,8 +114,11 @@ test('a year group is imported, its cards are made, and three of them are read b
 test('problems of a roster are named row by row, and an import is undone', async ({ page }) => {
   await signIn(page, 'hesper.tolland@fernhollow.example');
   await page.goto('/school/students/import');
-  const table = 'Vorname;Nachname;Klasse;Nummer\nEmre;Kaya;9z;0001\n;;9z;0002\n\nIda;Möller;9z;0003\nIda;Möller;9z;0003\nJo;=SUM(A1);9z;0004';
-  await page.getByLabel('Choose a file').setInputFiles({ name: 'klasse.csv', mimeType: 'text/csv', buffer: Buffer.from(table, 'latin1') });
+  const table =
+    'Vorname;Nachname;Klasse;Nummer\nEmre;Kaya;9z;0001\n;;9z;0002\n\nIda;Möller;9z;0003\nIda;Möller;9z;0003\nJo;=SUM(A1);9z;0004';
+  await page
+    .getByLabel('Choose a file')
+    .setInputFiles({ name: 'klasse.csv', mimeType: 'text/csv', buffer: Buffer.from(table, 'latin1') });
   await expect(page.getByLabel('Text encoding')).toHaveValue('windows-1252');
   const rows = page.getByRole('list', { name: 'Rows to look at' });
   await expect(rows).toContainText('Row 3: there is no name beside the id 0002. It is left out.');
@@ -112,7 +136,9 @@ test('problems of a roster are named row by row, and an import is undone', async
   await expect(page.getByRole('dialog')).toContainText('Deletes 3 students');
   await expect(page.getByRole('dialog')).toContainText('Ida Möller, 9z');
   await page.getByRole('dialog').getByRole('button', { name: 'Undo import' }).click();
-  await expect(page.getByText('Import undone: 3 deleted, 0 restored, 0 left as they are.', { exact: true })).toBeVisible();
+  await expect(
+    page.getByText('Import undone: 3 deleted, 0 restored, 0 left as they are.', { exact: true }),
+  ).toBeVisible();
   await expect(before).toContainText('undone');
   await page.goto('/school/students');
   await page.getByLabel('Find a student').fill('Kaya');
@@ -126,7 +152,9 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   await page.evaluate(() => {
     const data = new DataTransfer();
     data.setData('text/plain', 'Id\tName\tClass\n8001\tMoss, Odette\t8x\n8002\tReed, Otto\t8x');
-    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    document.activeElement?.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+    );
   });
   await page.getByRole('button', { name: 'Import 2 students' }).click();
   await page.goto('/school/students');
@@ -176,7 +204,11 @@ test('teachers see the classes that the administrator gives them, and import not
     await signIn(page, 'pell.arkwright@fernhollow.example');
     await page.goto('/school');
     await page.getByText('Teachers see the students of all classes.', { exact: false }).waitFor();
-    await page.locator('section').filter({ hasText: 'Who sees which students' }).getByRole('button', { name: 'Change' }).click();
+    await page
+      .locator('section')
+      .filter({ hasText: 'Who sees which students' })
+      .getByRole('button', { name: 'Change' })
+      .click();
     await page.getByRole('checkbox', { name: 'Teachers see all classes' }).uncheck();
     await page.getByRole('group', { name: 'Tobiah Quill' }).getByRole('checkbox', { name: '6 Kestrel' }).check();
     await page.getByRole('button', { name: 'Save', exact: true }).click();

@@ -20,7 +20,9 @@ test('a server that can’t be reached is said, and trying again goes on', async
 
 test('what was typed stays when sending fails', async ({ page }) => {
   await signIn(page);
-  await page.route('**/api/materials', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+  await page.route('**/api/materials', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
   const intake = page.getByLabel('What should students open?');
   await intake.fill('A long thought that must not be lost');
   await page.keyboard.press('Enter');
@@ -50,7 +52,9 @@ test('while the server can’t answer, pages say so, and go on by themselves aft
   const away = (body: object) => ({ status: 503, contentType: 'application/json', body: JSON.stringify(body) });
   await page.route('**/api/**', (route) => route.fulfill(away({ reason: 'unavailable', message: 'x' })));
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
-  await expect(page.getByText('The server can’t answer just now. It tries again by itself.', { exact: false }).first()).toBeVisible();
+  await expect(
+    page.getByText('The server can’t answer just now. It tries again by itself.', { exact: false }).first(),
+  ).toBeVisible();
   await page.unroute('**/api/**');
   await expect(page.getByRole('listitem').first()).toBeVisible();
   await expect(page.getByText('It tries again by itself.', { exact: false })).toHaveCount(0);

@@ -6,14 +6,22 @@ import { addOne, expect, settled, signIn, test } from './journey.js';
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 interface AxeResult {
-  readonly violations: readonly { readonly id: string; readonly impact: string; readonly nodes: readonly { readonly html: string }[] }[];
+  readonly violations: readonly {
+    readonly id: string;
+    readonly impact: string;
+    readonly nodes: readonly { readonly html: string }[];
+  }[];
 }
 
 /** What axe finds that is serious or worse. */
 async function seriousFindings(page: Page): Promise<readonly string[]> {
   await page.evaluate(axeSource);
-  const { violations } = await page.evaluate(() => (globalThis as unknown as { axe: { run: () => Promise<AxeResult> } }).axe.run());
-  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`);
+  const { violations } = await page.evaluate(() =>
+    (globalThis as unknown as { axe: { run: () => Promise<AxeResult> } }).axe.run(),
+  );
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`);
 }
 
 async function wideness(page: Page): Promise<number> {
@@ -42,7 +50,10 @@ const views = [
   ['a service', '/school/services/askleaf', 'Askleaf'],
 ] as const;
 
-for (const [width, height] of [[1280, 800], [390, 844]] as const) {
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const) {
   test.describe(`at ${width} pixels`, () => {
     test.use({ viewport: { width, height } });
 
@@ -68,7 +79,11 @@ for (const [width, height] of [[1280, 800], [390, 844]] as const) {
       await signIn(page);
       await page.goto('/shelf');
       await addOne(page, `https://a.example/views/${width}`);
-      await page.getByRole('listitem').filter({ hasText: 'The school’s short link' }).getByRole('button', { name: 'Carry this' }).click();
+      await page
+        .getByRole('listitem')
+        .filter({ hasText: 'The school’s short link' })
+        .getByRole('button', { name: 'Carry this' })
+        .click();
       await page.getByText('Opening hours, openings and history').click();
       await expect(page.getByRole('heading', { name: 'Where it led before' })).toBeVisible();
       expect(await wideness(page)).toBe(0);

@@ -2,7 +2,16 @@
 import { rmSync } from 'node:fs';
 import { startStack } from './stack.mjs';
 
-const options = { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-background-networking', '--no-first-run'] };
+const options = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-dev-shm-usage',
+    '--disable-background-networking',
+    '--no-first-run',
+  ],
+};
 
 /**
  * Starts a stack on fresh data, runs the work with a browser, ends both.
@@ -22,7 +31,12 @@ export async function withBrowser(settings, work, more = []) {
 }
 
 export async function newPage(browser, settings, { width = 1280, height = 800 } = {}) {
-  const context = await browser.newContext({ viewport: { width, height }, baseURL: settings.address, locale: 'en-GB', acceptDownloads: true });
+  const context = await browser.newContext({
+    viewport: { width, height },
+    baseURL: settings.address,
+    locale: 'en-GB',
+    acceptDownloads: true,
+  });
   return context.newPage();
 }
 
@@ -41,7 +55,9 @@ export async function signInAs(page, email) {
 export async function listenForLongTasks(page) {
   await page.evaluate(() => {
     globalThis.longTasks = [];
-    new PerformanceObserver((list) => globalThis.longTasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: 'longtask' });
+    new PerformanceObserver((list) =>
+      globalThis.longTasks.push(...list.getEntries().map((entry) => entry.duration)),
+    ).observe({ type: 'longtask' });
   });
   return () => page.evaluate(() => globalThis.longTasks);
 }

@@ -7,17 +7,38 @@ import { projectFolder, Trouble } from './settings.mjs';
 
 const tsc = ['node_modules/typescript7/bin/tsc', '-b'];
 const parts = ['packages/core', 'packages/readers', 'packages/contract', 'apps/server', 'apps/neighbours'];
-const pageSources = ['packages/core/src', 'packages/readers/src', 'packages/contract/src', 'apps/web/src', 'apps/web/public', 'apps/web/index.html', 'apps/web/vite.config.ts', 'apps/web/package.json', 'package-lock.json'];
+const pageSources = [
+  'packages/core/src',
+  'packages/readers/src',
+  'packages/contract/src',
+  'apps/web/src',
+  'apps/web/public',
+  'apps/web/index.html',
+  'apps/web/vite.config.ts',
+  'apps/web/package.json',
+  'package-lock.json',
+];
 
 /** @throws Trouble when something does not compile */
 export function build(ask = machine) {
   const mark = join(projectFolder, 'node_modules', '.hapset-build');
-  const state = fingerprint(['tsconfig.base.json', ...parts.map((part) => `${part}/src`), ...parts.map((part) => `${part}/tsconfig.json`), ...pageSources]);
-  const built = existsSync(join(projectFolder, 'apps/server/dist/main.js')) && existsSync(join(projectFolder, 'apps/web/dist/index.html'));
+  const state = fingerprint([
+    'tsconfig.base.json',
+    ...parts.map((part) => `${part}/src`),
+    ...parts.map((part) => `${part}/tsconfig.json`),
+    ...pageSources,
+  ]);
+  const built =
+    existsSync(join(projectFolder, 'apps/server/dist/main.js')) &&
+    existsSync(join(projectFolder, 'apps/web/dist/index.html'));
   if (built && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
   console.log('Building …');
   // The incremental state can miss a file that came in anew; a whole build settles it.
-  if (!ask.run('node', [...tsc, ...parts], { stdio: ['ignore', 'ignore', 'inherit'] }) && !ask.run('node', [...tsc, '--force', ...parts])) throw new Trouble('The TypeScript does not compile; see above.');
+  if (
+    !ask.run('node', [...tsc, ...parts], { stdio: ['ignore', 'ignore', 'inherit'] }) &&
+    !ask.run('node', [...tsc, '--force', ...parts])
+  )
+    throw new Trouble('The TypeScript does not compile; see above.');
   buildPages(ask);
   writeFileSync(mark, state);
 }
@@ -27,7 +48,12 @@ function buildPages(ask) {
   const mark = join(projectFolder, 'node_modules', '.hapset-pages');
   const state = fingerprint(pageSources);
   if (existsSync(join(web, 'dist/index.html')) && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
-  if (!ask.run('node', [join(projectFolder, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], { cwd: web })) throw new Trouble('The pages could not be built; see above.');
+  if (
+    !ask.run('node', [join(projectFolder, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], {
+      cwd: web,
+    })
+  )
+    throw new Trouble('The pages could not be built; see above.');
   writeFileSync(mark, state);
 }
 

@@ -13,7 +13,11 @@ const startTimeoutMs = 60_000;
 /** What the application does with its tables. Nothing that reaches beyond its database: no FILE, SUPER, PROCESS. */
 const rights = 'SELECT, INSERT, UPDATE, DELETE, CREATE, ALTER, DROP, INDEX, REFERENCES, CREATE TEMPORARY TABLES';
 
-export const mariadbPackages = { mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', mariadb: 'mariadb-client' };
+export const mariadbPackages = {
+  mariadbd: 'mariadb-server',
+  'mariadb-install-db': 'mariadb-server',
+  mariadb: 'mariadb-client',
+};
 
 /** Starts the database; the first time it is created. @returns handle with `folder`, `child`, `stop()` */
 export async function startDatabase(settings) {
@@ -34,7 +38,8 @@ export async function startDatabase(settings) {
 function privateFolder(path) {
   mkdirSync(path, { recursive: true, mode: 0o700 });
   const { uid } = lstatSync(path);
-  if (!lstatSync(path).isDirectory() || uid !== process.getuid()) throw new Trouble(`${path} belongs to another account. Remove it, then start again.`);
+  if (!lstatSync(path).isDirectory() || uid !== process.getuid())
+    throw new Trouble(`${path} belongs to another account. Remove it, then start again.`);
   chmodSync(path, 0o700);
 }
 
@@ -45,7 +50,13 @@ function createFiles(folder) {
   rmSync(join(folder, 'data'), { recursive: true, force: true });
   const { status, stderr } = spawnSync(
     'mariadb-install-db',
-    ['--no-defaults', `--datadir=${join(folder, 'data')}`, '--auth-root-authentication-method=socket', '--auth-root-socket-user=root', '--skip-test-db'],
+    [
+      '--no-defaults',
+      `--datadir=${join(folder, 'data')}`,
+      '--auth-root-authentication-method=socket',
+      '--auth-root-socket-user=root',
+      '--skip-test-db',
+    ],
     { encoding: 'utf8', env: closedFiles() },
   );
   if (status !== 0) throw new Trouble(`The database could not be created in ${folder}:\n${lastLine(stderr)}`);
@@ -65,7 +76,7 @@ function writeAccounts(folder, { passwordFile, databaseSocket, databasePort, tes
   const schemas = testDatabases ? ['hapset', 'hapset\\_test\\_%'] : ['hapset'];
   const statements = [
     "DELETE FROM mysql.global_priv WHERE User IN ('', 'hapset', 'root') AND NOT (User = 'root' AND Host = 'localhost')",
-    'DELETE FROM mysql.db WHERE User = \'hapset\'',
+    "DELETE FROM mysql.db WHERE User = 'hapset'",
     'FLUSH PRIVILEGES',
     'ALTER USER IF EXISTS root@localhost IDENTIFIED VIA unix_socket',
     'CREATE DATABASE IF NOT EXISTS hapset CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci',
@@ -86,10 +97,21 @@ function launch(folder, { databasePort, databaseSocket }) {
   return spawn(
     'mariadbd',
     [
-      '--no-defaults', `--datadir=${join(folder, 'data')}`, ...(databasePort === null ? ['--skip-networking'] : ['--bind-address=127.0.0.1', `--port=${databasePort}`]),
-      `--socket=${databaseSocket}`, `--pid-file=${join(folder, 'my.pid')}`, `--log-error=${join(folder, 'error.log')}`, `--init-file=${join(folder, 'accounts.sql')}`,
-      '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci', '--default-time-zone=+00:00',
-      '--innodb-buffer-pool-size=128M', '--skip-log-bin', '--local-infile=0', `--secure-file-priv=${join(folder, 'data')}`,
+      '--no-defaults',
+      `--datadir=${join(folder, 'data')}`,
+      ...(databasePort === null ? ['--skip-networking'] : ['--bind-address=127.0.0.1', `--port=${databasePort}`]),
+      `--socket=${databaseSocket}`,
+      `--pid-file=${join(folder, 'my.pid')}`,
+      `--log-error=${join(folder, 'error.log')}`,
+      `--init-file=${join(folder, 'accounts.sql')}`,
+      '--skip-name-resolve',
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_ci',
+      '--default-time-zone=+00:00',
+      '--innodb-buffer-pool-size=128M',
+      '--skip-log-bin',
+      '--local-infile=0',
+      `--secure-file-priv=${join(folder, 'data')}`,
     ],
     { stdio: 'ignore', detached: true, env: closedFiles() }, // not in our process group: Ctrl+C must reach it through us alone
   );
@@ -108,12 +130,17 @@ async function waitUntilReady(folder, child) {
   }
   const log = existsSync(join(folder, 'error.log')) ? readFileSync(join(folder, 'error.log'), 'utf8') : '';
   const errors = log.split('\n').filter((line) => line.includes('[ERROR]'));
-  throw new Trouble(`The database did not start: ${lastLine(errors.join('\n')) || 'no reason given'}\nIts log is ${join(folder, 'error.log')}.`);
+  throw new Trouble(
+    `The database did not start: ${lastLine(errors.join('\n')) || 'no reason given'}\nIts log is ${join(folder, 'error.log')}.`,
+  );
 }
 
 /** Runs SQL with the application's account, through the socket. */
 export function sql(folder, statements) {
-  const { status, stderr, stdout } = spawnSync('mariadb', [`--defaults-file=${join(folder, 'client.cnf')}`, '-N'], { encoding: 'utf8', input: statements });
+  const { status, stderr, stdout } = spawnSync('mariadb', [`--defaults-file=${join(folder, 'client.cnf')}`, '-N'], {
+    encoding: 'utf8',
+    input: statements,
+  });
   return { ok: status === 0, error: stderr ?? '', output: stdout ?? '' };
 }
 

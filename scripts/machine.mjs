@@ -34,13 +34,19 @@ const neededBytes = 2 * 1024 ** 3;
 /** @throws Trouble when the disk is too full to work on */
 export function requireDisk(folder, ask = machine) {
   const free = ask.freeBytes(folder);
-  if (free < neededBytes) throw new Trouble(`Only ${(free / 1024 ** 3).toFixed(1)} GB are free on this disk. Hapset needs 2 GB: free some, then start again.`);
+  if (free < neededBytes)
+    throw new Trouble(
+      `Only ${(free / 1024 ** 3).toFixed(1)} GB are free on this disk. Hapset needs 2 GB: free some, then start again.`,
+    );
 }
 
 /** @throws Trouble when Node is too old */
 export function requireNode(version = process.versions.node) {
   const [major = 0, minor = 0] = version.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) throw new Trouble(`Hapset needs Node.js 20.19 or later; this is ${version}. Install a newer one, then start again.`);
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Trouble(
+      `Hapset needs Node.js 20.19 or later; this is ${version}. Install a newer one, then start again.`,
+    );
 }
 
 /**
@@ -49,24 +55,41 @@ export function requireNode(version = process.versions.node) {
  * @throws Trouble with the one command to run, when this user may not install anything
  */
 export function requirePackages(wanted, ask = machine) {
-  const missing = [...new Set(Object.entries(wanted).filter(([command]) => !ask.has(command)).map(([, name]) => name))];
+  const missing = [
+    ...new Set(
+      Object.entries(wanted)
+        .filter(([command]) => !ask.has(command))
+        .map(([, name]) => name),
+    ),
+  ];
   if (missing.length === 0) return;
   const install = ['apt-get', 'install', '-y', '--no-install-recommends', '-o', 'DPkg::Lock::Timeout=300', ...missing];
   const sudo = ask.isRoot() ? [] : ask.hasSudo() ? ['sudo', '-n'] : null;
-  if (!sudo) throw new Trouble(`Missing: ${missing.join(', ')}. Run this once, then start again:\n\n  sudo apt-get update && sudo apt-get install -y ${missing.join(' ')}`);
+  if (!sudo)
+    throw new Trouble(
+      `Missing: ${missing.join(', ')}. Run this once, then start again:\n\n  sudo apt-get update && sudo apt-get install -y ${missing.join(' ')}`,
+    );
   console.log(`Installing ${missing.join(', ')} …`);
   const quiet = { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, stdio: ['ignore', 'ignore', 'inherit'] };
-  const runSudo = (args) => ask.run(sudo[0] ?? args[0], sudo.length > 0 ? [...sudo.slice(1), ...args] : args.slice(1), quiet);
-  if (!runSudo(['apt-get', 'update', '-qq']) || !runSudo(install)) throw new Trouble(`The packages could not be installed. Run this by hand and see what it says:\n\n  apt-get install ${missing.join(' ')}`);
+  const runSudo = (args) =>
+    ask.run(sudo[0] ?? args[0], sudo.length > 0 ? [...sudo.slice(1), ...args] : args.slice(1), quiet);
+  if (!runSudo(['apt-get', 'update', '-qq']) || !runSudo(install))
+    throw new Trouble(
+      `The packages could not be installed. Run this by hand and see what it says:\n\n  apt-get install ${missing.join(' ')}`,
+    );
 }
 
 /** Runs `npm ci` when the lock file changed since the last time. @throws Trouble */
 export function requireModules(ask = machine) {
-  const lock = createHash('sha256').update(readFileSync(join(projectFolder, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(projectFolder, 'package-lock.json')))
+    .digest('hex');
   const mark = join(projectFolder, 'node_modules', '.hapset-lock');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
   console.log('Installing the npm packages …');
-  if (!ask.run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], { stdio: ['ignore', 'ignore', 'inherit'] })) {
+  if (
+    !ask.run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], { stdio: ['ignore', 'ignore', 'inherit'] })
+  ) {
     throw new Trouble('The npm packages could not be installed. Check the network, then start again.');
   }
   writeFileSync(mark, lock);
@@ -78,5 +101,8 @@ export async function requireFreePort(port, what, variable) {
     const probe = createServer().once('error', () => resolve(false));
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
   });
-  if (!free) throw new Trouble(`Port ${port}, meant for ${what}, is taken by another program. End it, or choose another port: ${variable}=${port + 100} npm start`);
+  if (!free)
+    throw new Trouble(
+      `Port ${port}, meant for ${what}, is taken by another program. End it, or choose another port: ${variable}=${port + 100} npm start`,
+    );
 }

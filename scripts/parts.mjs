@@ -27,7 +27,10 @@ export function takeLock(dataFolder) {
       return () => rmSync(lock, { force: true });
     } catch (error) {
       if (error.code !== 'EEXIST') throw error;
-      if (isRunning(dataFolder)) throw new Trouble(`Hapset already runs here (process ${readFileSync(lock, 'utf8')}). Stop it with Ctrl+C in its window, or open it: it needs no second start.`);
+      if (isRunning(dataFolder))
+        throw new Trouble(
+          `Hapset already runs here (process ${readFileSync(lock, 'utf8')}). Stop it with Ctrl+C in its window, or open it: it needs no second start.`,
+        );
       console.log('The start before ended without cleaning up; its lock is removed.');
       rmSync(lock, { force: true });
     }
@@ -70,9 +73,11 @@ class Parts {
 
   async start() {
     const settings = this.#settings;
-    for (const [name, script] of Object.entries(scripts)) await endLeftOver(settings.dataFolder, name, join(projectFolder, script));
+    for (const [name, script] of Object.entries(scripts))
+      await endLeftOver(settings.dataFolder, name, join(projectFolder, script));
     await requireFreePort(settings.port, 'the server', 'HAPSET_PORT');
-    if (settings.demo) await requireFreePort(settings.neighboursPort, 'the stand-in services', 'HAPSET_NEIGHBOURS_PORT');
+    if (settings.demo)
+      await requireFreePort(settings.neighboursPort, 'the stand-in services', 'HAPSET_NEIGHBOURS_PORT');
     await this.#begin('database');
     prepareData(settings);
     if (settings.demo) await this.#begin('stand-ins');
@@ -97,11 +102,13 @@ class Parts {
 
   async #beginPart(name) {
     const goesOn = () => !this.#stopping;
-    const child = name === 'database' ? (await startDatabase(this.#settings)).child : await startNode(this.#settings, name, goesOn);
+    const child =
+      name === 'database' ? (await startDatabase(this.#settings)).child : await startNode(this.#settings, name, goesOn);
     this.#running.set(name, child);
     child.once('exit', (code, signal) => this.#exited(name, signal ?? `code ${code}`));
     // It may have ended between being ready and being watched.
-    if (child.exitCode !== null || child.signalCode !== null) this.#exited(name, child.signalCode ?? `code ${child.exitCode}`);
+    if (child.exitCode !== null || child.signalCode !== null)
+      this.#exited(name, child.signalCode ?? `code ${child.exitCode}`);
   }
 
   /** Starts it again, three times in five minutes; then says why not. */
@@ -124,18 +131,28 @@ class Parts {
 export function prepareData(settings) {
   const mark = join(settings.dataFolder, 'demo-loaded');
   if (!settings.demo) {
-    if (existsSync(mark)) throw new Trouble(`${settings.dataFolder} holds the demo, and the passwords of its accounts are public. Start your school's own server with an empty folder: HAPSET_DEMO=0 HAPSET_DATA=/srv/hapset npm start`);
+    if (existsSync(mark))
+      throw new Trouble(
+        `${settings.dataFolder} holds the demo, and the passwords of its accounts are public. Start your school's own server with an empty folder: HAPSET_DEMO=0 HAPSET_DATA=/srv/hapset npm start`,
+      );
     return;
   }
   if (existsSync(mark)) return;
-  const { status, stderr } = spawnSync(process.execPath, [join(projectFolder, 'apps/server/dist/demo/load.js')], { env: serverEnvironment(settings), encoding: 'utf8' });
-  if (status !== 0) throw new Trouble(`The demo data could not be loaded:\n${stderr.trim().split('\n').slice(0, 6).join('\n')}`);
+  const { status, stderr } = spawnSync(process.execPath, [join(projectFolder, 'apps/server/dist/demo/load.js')], {
+    env: serverEnvironment(settings),
+    encoding: 'utf8',
+  });
+  if (status !== 0)
+    throw new Trouble(`The demo data could not be loaded:\n${stderr.trim().split('\n').slice(0, 6).join('\n')}`);
   writeFileSync(mark, '');
 }
 
 /** @param goesOn false once everything is to end: then nobody waits until it is ready */
 async function startNode(settings, name, goesOn) {
-  const alive = name === 'server' ? `http://127.0.0.1:${settings.port}/api/ready` : `http://127.0.0.1:${settings.neighboursPort}/alive`;
+  const alive =
+    name === 'server'
+      ? `http://127.0.0.1:${settings.port}/api/ready`
+      : `http://127.0.0.1:${settings.neighboursPort}/alive`;
   const logFile = join(settings.dataFolder, `${name}.log`);
   const log = openSync(logFile, 'a', 0o600);
   const child = spawn(process.execPath, [join(projectFolder, scripts[name])], {

@@ -27,7 +27,8 @@ export async function compareWithoutLayout(cases) {
     const ratios = [];
     const owns = [];
     for (let round = 0; round < rounds; round += 1) {
-      const [first, second] = round % 2 === 0 ? [await timed(own), await timed(plain)] : [await timed(plain), await timed(own)].reverse();
+      const [first, second] =
+        round % 2 === 0 ? [await timed(own), await timed(plain)] : [await timed(plain), await timed(own)].reverse();
       ratios.push(first / second);
       owns.push(first);
     }
@@ -49,8 +50,14 @@ function writingsOf(job) {
     const page = layoutPage(composition, index, measure);
     return {
       size: [page.widthMm * pointsPerMm, page.heightMm * pointsPerMm],
-      texts: page.texts.flatMap(({ lines, font, sizePt }) => lines.flatMap((line) => shapeLine(line, font).runs.map(({ face, text }) => ({ face, text, sizePt })))),
-      codes: page.codes.map((code) => ({ ...code, payload: job.contents[code.item].payload, title: job.contents[code.item].title })),
+      texts: page.texts.flatMap(({ lines, font, sizePt }) =>
+        lines.flatMap((line) => shapeLine(line, font).runs.map(({ face, text }) => ({ face, text, sizePt }))),
+      ),
+      codes: page.codes.map((code) => ({
+        ...code,
+        payload: job.contents[code.item].payload,
+        title: job.contents[code.item].title,
+      })),
     };
   });
 }
@@ -63,9 +70,18 @@ async function withoutLayout(job, pages) {
     page.texts.forEach(({ face, text, sizePt }, index) => {
       if (!known.has(face)) document.registerFont(face, fontBytes(face));
       known.add(face);
-      document.font(face).fontSize(sizePt).text(text, 20, 20 + index, { lineBreak: false, features: [] });
+      document
+        .font(face)
+        .fontSize(sizePt)
+        .text(text, 20, 20 + index, { lineBreak: false, features: [] });
     });
-    for (const code of page.codes) drawOnPdf(document, drawCode(planSymbol(code.payload).value, { look: plainLook, name: code.title, iconOf, measure: () => 0 }), code, new Map());
+    for (const code of page.codes)
+      drawOnPdf(
+        document,
+        drawCode(planSymbol(code.payload).value, { look: plainLook, name: code.title, iconOf, measure: () => 0 }),
+        code,
+        new Map(),
+      );
   }
   return finish();
 }

@@ -18,7 +18,7 @@ export async function stopProcess(pid, signal = 'SIGTERM') {
 }
 
 async function waitForEnd(pid) {
-  for (const until = Date.now() + stopTimeoutMs; Date.now() < until; ) {
+  for (const until = Date.now() + stopTimeoutMs; Date.now() < until;) {
     if (!isAlive(pid)) return;
     await sleep(50);
   }

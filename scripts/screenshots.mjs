@@ -31,7 +31,11 @@ async function takeAll(browser) {
   await makePoster(page, 'Photo bank, north cove');
   await page.mouse.move(640, 780);
   await take('lesson-bench');
-  await page.getByLabel('Next station').fill(`“https://https://cofferlane.example/leaf/tide-tables”.\n<http://askleaf.localhost:4510/ask/rising-dough-log/build>\nWhat lives under the seaweed?`);
+  await page
+    .getByLabel('Next station')
+    .fill(
+      `“https://https://cofferlane.example/leaf/tide-tables”.\n<http://askleaf.localhost:4510/ask/rising-dough-log/build>\nWhat lives under the seaweed?`,
+    );
   await page.getByRole('list', { name: 'What will be added' }).waitFor();
   await page.getByLabel('Next station').scrollIntoViewIfNeeded();
   await page.mouse.wheel(0, 1000);
@@ -45,17 +49,30 @@ async function takeAll(browser) {
   await takeOpens(browser);
   await page.goto('/');
   await page.getByRole('heading', { name: 'What changed' }).waitFor();
-  await page.getByRole('link', { name: /Life between/ }).first().waitFor();
+  await page
+    .getByRole('link', { name: /Life between/ })
+    .first()
+    .waitFor();
   await take('start');
   await page.goto('/add');
   await page.getByRole('button', { name: 'Message', exact: true }).click();
-  await page.getByLabel('Message', { exact: true }).fill('I have one foot and no shoe. I carry my house and never move out. Twice a day the sea looks for me and ');
+  await page
+    .getByLabel('Message', { exact: true })
+    .fill('I have one foot and no shoe. I carry my house and never move out. Twice a day the sea looks for me and ');
   await page.waitForTimeout(300);
   const steps = await page.screenshot();
-  await page.getByLabel('What should students open?').fill('Station\tLink\tTask\nTide tables\t“https://https://a.example/tides”\tFind the next low tide\nShells\thttps://a.example/shells\tSort ten shells\nRiddle\tWho carries its house?\tTalk about it');
+  await page
+    .getByLabel('What should students open?')
+    .fill(
+      'Station\tLink\tTask\nTide tables\t“https://https://a.example/tides”\tFind the next low tide\nShells\thttps://a.example/shells\tSort ten shells\nRiddle\tWho carries its house?\tTalk about it',
+    );
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(300);
-  await sideBySide(browser, [intakeReview, await page.screenshot(), steps], 'reviews', { width: 1328, height: 2496, direction: 'column' });
+  await sideBySide(browser, [intakeReview, await page.screenshot(), steps], 'reviews', {
+    width: 1328,
+    height: 2496,
+    direction: 'column',
+  });
   for (const name of ['shelf']) {
     await page.goto(`/${name}`);
     await page.getByRole('listitem').first().waitFor();
@@ -78,7 +95,9 @@ async function takeAll(browser) {
   await phone.waitForTimeout(400);
   const pictures = [await phone.screenshot()];
   // The phone's way: what its share menu brought, checked, with the picture to hand on.
-  await phone.goto('/add?link=http%3A%2F%2Fcofferlane.localhost%3A4510%2Fleaf%2Fwhat-yeast-eats&title=What%20yeast%20eats');
+  await phone.goto(
+    '/add?link=http%3A%2F%2Fcofferlane.localhost%3A4510%2Fleaf%2Fwhat-yeast-eats&title=What%20yeast%20eats',
+  );
   await phone.getByRole('button', { name: 'Add', exact: true }).click();
   await phone.getByRole('heading', { name: 'Opens for anyone' }).waitFor();
   await phone.waitForTimeout(600);
@@ -90,13 +109,19 @@ async function takeAll(browser) {
 async function takeCarries(browser) {
   const page = await newPage(browser, settings);
   await signIn(page);
-  const student = { 'User-Agent': 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36' };
+  const student = {
+    'User-Agent': 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36',
+  };
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Our school library' }).click();
   await page.getByText('recommended').waitFor();
   await page.getByText('How much damage it survives').click();
   const ladder = await page.locator('#carries').screenshot();
-  await page.getByRole('listitem').filter({ hasText: 'The school’s short link' }).getByRole('button', { name: 'Carry this' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'The school’s short link' })
+    .getByRole('button', { name: 'Carry this' })
+    .click();
   await page.locator('#short-link').waitFor();
   const address = (await page.locator('aside p.font-mono').innerText()).trim();
   await page.getByRole('link', { name: 'Try a device' }).click();
@@ -109,7 +134,9 @@ async function takeCarries(browser) {
   const tried = await page.screenshot();
   await page.getByRole('link', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'Point elsewhere' }).click();
-  await page.getByLabel('New target').fill(`http://cofferlane.localhost:${settings.neighboursPort}/leaf/what-yeast-eats`);
+  await page
+    .getByLabel('New target')
+    .fill(`http://cofferlane.localhost:${settings.neighboursPort}/leaf/what-yeast-eats`);
   await page.getByRole('button', { name: 'Open it as a student' }).click();
   await page.getByRole('button', { name: 'Point it there' }).waitFor();
   await page.waitForTimeout(300);
@@ -121,7 +148,11 @@ async function takeCarries(browser) {
   await page.waitForTimeout(1200);
   await page.goto('/shelf/short-links');
   await page.getByRole('list', { name: 'Short links' }).waitFor();
-  await sideBySide(browser, [tried, await page.screenshot()], 'short-links', { width: 1328, height: 1672, direction: 'column' });
+  await sideBySide(browser, [tried, await page.screenshot()], 'short-links', {
+    width: 1328,
+    height: 1672,
+    direction: 'column',
+  });
 }
 
 /** The Opens part in four verdicts, one under another; and a film that its owner hides meanwhile, for the news. */
@@ -129,7 +160,12 @@ async function takeOpens(browser) {
   const page = await newPage(browser, settings, { width: 1280, height: 1600 });
   await signIn(page);
   const at = (name, path) => `http://${name}.localhost:${settings.neighboursPort}${path}`;
-  const links = [at('hushtone', '/tone/waves-at-the-pier'), at('cofferlane', '/leaf/seven-faults-open-to-change'), at('glimreel', '/reel/gulls-at-night'), at('nipaway', '/n/foghorn')];
+  const links = [
+    at('hushtone', '/tone/waves-at-the-pier'),
+    at('cofferlane', '/leaf/seven-faults-open-to-change'),
+    at('glimreel', '/reel/gulls-at-night'),
+    at('nipaway', '/n/foghorn'),
+  ];
   const pictures = [];
   for (const link of links) {
     await page.goto('/shelf');
@@ -175,17 +211,31 @@ async function takeKept(browser) {
   await page.waitForTimeout(300);
   const files = await page.screenshot();
   await page.goto('/shelf');
-  const guide = { name: 'field-guide.pdf', mimeType: 'application/pdf', buffer: readFileSync(join(work, 'poster.pdf')) };
+  const guide = {
+    name: 'field-guide.pdf',
+    mimeType: 'application/pdf',
+    buffer: readFileSync(join(work, 'poster.pdf')),
+  };
   await page.getByLabel('Files or photos').setInputFiles([guide]);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   addresses.push(await page.getByRole('link', { name: 'See it as a student' }).getAttribute('href'));
   // The second part of the large file never arrives, so that the picture shows it half way.
-  await page.context().route('**/api/uploads/*', (route, request) => (Number(request.headers()['upload-offset']) >= 8_000_000 ? undefined : route.continue()));
+  await page
+    .context()
+    .route('**/api/uploads/*', (route, request) =>
+      Number(request.headers()['upload-offset']) >= 8_000_000 ? undefined : route.continue(),
+    );
   await page.goto('/shelf');
-  await page.getByLabel('Files or photos').setInputFiles([guide, { name: 'limpet-film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(14_000_000) }]);
+  await page
+    .getByLabel('Files or photos')
+    .setInputFiles([guide, { name: 'limpet-film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(14_000_000) }]);
   await page.getByText('8 MB of 14 MB').waitFor();
   await page.getByText('Kept here,').waitFor();
-  await sideBySide(browser, [await page.screenshot(), files, writing], 'kept', { width: 1328, height: 2496, direction: 'column' });
+  await sideBySide(browser, [await page.screenshot(), files, writing], 'kept', {
+    width: 1328,
+    height: 2496,
+    direction: 'column',
+  });
   const phones = [];
   for (const address of addresses) {
     const phone = await newPage(browser, settings, { width: 390, height: 844 });
@@ -197,9 +247,16 @@ async function takeKept(browser) {
 }
 
 /** One picture out of several. */
-async function sideBySide(browser, pictures, name, { width = 24 + pictures.length * 414, height = 892, direction = 'row' } = {}) {
+async function sideBySide(
+  browser,
+  pictures,
+  name,
+  { width = 24 + pictures.length * 414, height = 892, direction = 'row' } = {},
+) {
   const page = await newPage(browser, settings, { width, height });
-  await page.setContent(`<body style="margin:24px;display:flex;flex-direction:${direction};align-items:flex-start;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`);
+  await page.setContent(
+    `<body style="margin:24px;display:flex;flex-direction:${direction};align-items:flex-start;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`,
+  );
   await page.waitForTimeout(300);
   await page.screenshot({ path: join(folder, `${name}.png`) });
 }
@@ -209,8 +266,20 @@ async function takeStudents(browser) {
   const page = await newPage(browser, settings);
   await signInAs(page, 'hesper.tolland@fernhollow.example');
   await page.goto('/school/students/import');
-  const rows = ['Student no,Surname,First name,Class,Year', '00617,Lee,Ann,7 Kestrel,7', '00618,O’Connor-Smith,Mary Jane,6 Kestrel,6', ',,,,', '00700,,,6 Heron,6', '00701,Finch,Olga,6 Heron,6', '00701,Finch,Olga,6 Heron,6', '00703,Bell,Sam,6 Heron,6', '00704,Bell,Sam,6 Heron,6'];
-  await page.getByLabel('Choose a file').setInputFiles({ name: 'Year 6, autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
+  const rows = [
+    'Student no,Surname,First name,Class,Year',
+    '00617,Lee,Ann,7 Kestrel,7',
+    '00618,O’Connor-Smith,Mary Jane,6 Kestrel,6',
+    ',,,,',
+    '00700,,,6 Heron,6',
+    '00701,Finch,Olga,6 Heron,6',
+    '00701,Finch,Olga,6 Heron,6',
+    '00703,Bell,Sam,6 Heron,6',
+    '00704,Bell,Sam,6 Heron,6',
+  ];
+  await page
+    .getByLabel('Choose a file')
+    .setInputFiles({ name: 'Year 6, autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
   await page.getByText('3 new').waitFor();
   await page.mouse.wheel(0, 1000);
   await page.waitForTimeout(300);
@@ -223,7 +292,9 @@ async function takeStudents(browser) {
   await page.getByText('3 of 3').waitFor();
   await page.locator('img.opacity-60').waitFor({ state: 'detached' });
   await page.waitForTimeout(800);
-  const svg = decodeURIComponent((await page.getByRole('img', { name: /^Page 3/ }).getAttribute('src')).replace(/^[^,]*,/, ''));
+  const svg = decodeURIComponent(
+    (await page.getByRole('img', { name: /^Page 3/ }).getAttribute('src')).replace(/^[^,]*,/, ''),
+  );
   const { default: sharp } = await import('sharp');
   const cards = await sharp(Buffer.from(svg), { density: 68 }).png().toBuffer();
   await page.goto('/school/students/read');
@@ -231,7 +302,12 @@ async function takeStudents(browser) {
   await page.getByRole('button', { name: 'Read', exact: true }).click();
   await page.getByLabel('Who it is').waitFor();
   await page.waitForTimeout(300);
-  await sideBySide(browser, [cards, brought, await page.screenshot({ clip: { x: 0, y: 0, width: 1280, height: 320 } })], 'students', { width: 1916, height: 1194, direction: 'row;flex-wrap:wrap' });
+  await sideBySide(
+    browser,
+    [cards, brought, await page.screenshot({ clip: { x: 0, y: 0, width: 1280, height: 320 } })],
+    'students',
+    { width: 1916, height: 1194, direction: 'row;flex-wrap:wrap' },
+  );
 }
 
 /** The composer, and a page of every kind of sheet. */
@@ -278,7 +354,9 @@ async function takeLooks(browser) {
   const page = await newPage(browser, settings);
   await signIn(page);
   await page.goto('/shelf');
-  await page.getByLabel('Next material').fill('Find the smallest snail on the rock and count the turns of its house. Then draw it.');
+  await page
+    .getByLabel('Next material')
+    .fill('Find the smallest snail on the rock and count the turns of its house. Then draw it.');
   await page.keyboard.press('Enter');
   await page.getByRole('link', { name: 'Design one' }).click();
   await page.getByText('Worn', { exact: true }).first().click();
@@ -287,41 +365,72 @@ async function takeLooks(browser) {
   await page.getByText('Tide', { exact: true }).click();
   await page.getByLabel('Words', { exact: true }).selectOption({ label: 'The same on every code' });
   await page.evaluate(() => window.scrollTo(0, 0));
-  const rehearsed = () => page.getByRole('status', { name: 'What this look leaves' }).getByText(/^(?:Reads from|Not read)/).waitFor({ timeout: 60_000 });
+  const rehearsed = () =>
+    page
+      .getByRole('status', { name: 'What this look leaves' })
+      .getByText(/^(?:Reads from|Not read)/)
+      .waitFor({ timeout: 60_000 });
   await rehearsed();
   const failing = await page.screenshot();
   await page.getByRole('button', { name: 'Take the nearest colours that pass' }).click();
   await page.getByLabel('Code, as a number').fill('#8a4b00');
   await page.waitForTimeout(600);
   await rehearsed();
-  await sideBySide(browser, [failing, await page.screenshot()], 'look', { width: 1328, height: 1672, direction: 'column' });
+  await sideBySide(browser, [failing, await page.screenshot()], 'look', {
+    width: 1328,
+    height: 1672,
+    direction: 'column',
+  });
   await page.goto('/lessons');
   await page.getByRole('link', { name: /The bakery of tiny helpers/ }).click();
   await page.getByRole('button', { name: 'Look', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /Warm bread/ }).waitFor();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /Warm bread/ })
+    .waitFor();
   const chosen = await page.screenshot();
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'What yeast eats' }).click();
   await page.getByRole('button', { name: 'Other pictures' }).click();
   await page.getByRole('button', { name: 'Make an address' }).click();
   await page.getByLabel('HTML line').waitFor();
-  await sideBySide(browser, [chosen, await page.screenshot()], 'pictures', { width: 1328, height: 1672, direction: 'column' });
+  await sideBySide(browser, [chosen, await page.screenshot()], 'pictures', {
+    width: 1328,
+    height: 1672,
+    direction: 'column',
+  });
 }
 
 /** A code with a stranger in between, inspected; and a students' reader that reads it. */
 async function takeInspection(browser) {
   const page = await newPage(browser, settings);
   await signIn(page);
-  const picture = (text) => page.evaluate(async (payload) => (await (await fetch('/api/symbols/preview', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ payload }) })).json()).svg, text);
+  const picture = (text) =>
+    page.evaluate(
+      async (payload) =>
+        (
+          await (
+            await fetch('/api/symbols/preview', {
+              method: 'POST',
+              headers: { 'Content-Type': 'application/json' },
+              body: JSON.stringify({ payload }),
+            })
+          ).json()
+        ).svg,
+      text,
+    );
   const svg = await picture(`http://nipaway.localhost:${settings.neighboursPort}/n/foghorn`);
-  const png = Buffer.from(await page.evaluate(async (drawn) => {
-    const image = new Image();
-    image.src = `data:image/svg+xml,${encodeURIComponent(drawn)}`;
-    await image.decode();
-    const canvas = Object.assign(document.createElement('canvas'), { width: 420, height: 420 });
-    canvas.getContext('2d').drawImage(image, 0, 0, 420, 420);
-    return canvas.toDataURL('image/png').split(',')[1];
-  }, svg), 'base64');
+  const png = Buffer.from(
+    await page.evaluate(async (drawn) => {
+      const image = new Image();
+      image.src = `data:image/svg+xml,${encodeURIComponent(drawn)}`;
+      await image.decode();
+      const canvas = Object.assign(document.createElement('canvas'), { width: 420, height: 420 });
+      canvas.getContext('2d').drawImage(image, 0, 0, 420, 420);
+      return canvas.toDataURL('image/png').split(',')[1];
+    }, svg),
+    'base64',
+  );
   const file = { name: 'code.png', mimeType: 'image/png', buffer: png };
   await page.goto('/inspect');
   await page.getByLabel('Choose a picture').setInputFiles(file);
@@ -332,7 +441,10 @@ async function takeInspection(browser) {
   await phone.getByLabel('Take or choose a picture').setInputFiles(file);
   await phone.getByRole('button', { name: 'Read another' }).waitFor();
   await page.setViewportSize({ width: 1280, height: 1000 });
-  await sideBySide(browser, [await page.screenshot(), await phone.screenshot()], 'inspect', { width: 1742, height: 1048 });
+  await sideBySide(browser, [await page.screenshot(), await phone.screenshot()], 'inspect', {
+    width: 1742,
+    height: 1048,
+  });
 }
 
 /** A code that falls short, what helps, what a camera sees of it; and a device that is added. */
@@ -350,7 +462,9 @@ async function takeRehearsal(browser) {
   await page.getByText(/^Shared tablets read it in [1-9]\d? of 10 frames/).waitFor({ timeout: 60_000 });
   const reads = await page.locator('#reads').screenshot();
   const owner = await newPage(browser, settings);
-  await owner.request.post('/api/session', { data: { email: 'pell.arkwright@fernhollow.example', password: 'low-tide-at-nine' } });
+  await owner.request.post('/api/session', {
+    data: { email: 'pell.arkwright@fernhollow.example', password: 'low-tide-at-nine' },
+  });
   await owner.goto('/devices');
   await owner.getByRole('button', { name: 'Add a device' }).click();
   await owner.getByText('More: its figures').click();
@@ -360,17 +474,25 @@ async function takeRehearsal(browser) {
 /** As the administrator: the school, and one description tried on an editor's link. */
 async function takeServices(browser) {
   const page = await newPage(browser, settings);
-  await page.request.post('/api/session', { data: { email: 'pell.arkwright@fernhollow.example', password: 'low-tide-at-nine' } });
+  await page.request.post('/api/session', {
+    data: { email: 'pell.arkwright@fernhollow.example', password: 'low-tide-at-nine' },
+  });
   await page.goto('/school/services');
   await page.getByRole('link', { name: 'Cofferlane' }).click();
-  await page.getByLabel('Link', { exact: true }).fill('http://cofferlane.localhost:4510/leaf/what-yeast-eats/write?lane=7');
+  await page
+    .getByLabel('Link', { exact: true })
+    .fill('http://cofferlane.localhost:4510/leaf/what-yeast-eats/write?lane=7');
   await page.getByRole('button', { name: 'Try it' }).click();
   await page.getByText('For a student').waitFor();
   const service = await page.screenshot();
   await page.goto('/school');
   await page.getByRole('listitem').first().waitFor();
   await page.waitForTimeout(300);
-  await sideBySide(browser, [await page.screenshot(), service], 'school', { width: 1328, height: 1672, direction: 'column' });
+  await sideBySide(browser, [await page.screenshot(), service], 'school', {
+    width: 1328,
+    height: 1672,
+    direction: 'column',
+  });
 }
 
 async function settled(page) {
@@ -383,7 +505,10 @@ async function settled(page) {
 async function makePoster(page, name) {
   const bench = page.url();
   await page.getByRole('link', { name, exact: true }).click();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make its poster' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Make its poster' }).click(),
+  ]);
   const file = join(work, 'poster.pdf');
   await download.saveAs(file);
   // Loaded anew rather than gone back to, so that no notice lies over the next picture.

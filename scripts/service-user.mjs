@@ -6,7 +6,20 @@ import { machine, requirePackages } from './machine.mjs';
 import { projectFolder, Trouble } from './settings.mjs';
 
 /** What Hapset puts into a data folder; a folder with anything else in it is somebody else's. */
-const ownEntries = new Set(['database', 'database-password', 'demo-loaded', 'files', 'lock', 'log-salt', 'neighbours.json', 'running', 'server.log', 'stand-ins.log', 'screenshots', 'home']);
+const ownEntries = new Set([
+  'database',
+  'database-password',
+  'demo-loaded',
+  'files',
+  'lock',
+  'log-salt',
+  'neighbours.json',
+  'running',
+  'server.log',
+  'stand-ins.log',
+  'screenshots',
+  'home',
+]);
 const needed = ['apps', 'packages', 'node_modules', 'demo', 'scripts', 'package.json'];
 
 /**
@@ -19,9 +32,21 @@ export function serviceUser(ask = machine, name = process.env.HAPSET_USER || 'ha
   const known = find(ask, name);
   if (known) return known;
   console.log(`Creating the system account ${name}, which the database and the server run as …`);
-  ask.run('useradd', ['--system', '--user-group', '--no-create-home', '--home-dir', '/nonexistent', '--shell', '/usr/sbin/nologin', name]);
+  ask.run('useradd', [
+    '--system',
+    '--user-group',
+    '--no-create-home',
+    '--home-dir',
+    '/nonexistent',
+    '--shell',
+    '/usr/sbin/nologin',
+    name,
+  ]);
   const made = find(ask, name);
-  if (!made) throw new Trouble(`The system account ${name} could not be created. Create it with: useradd --system --user-group ${name}`);
+  if (!made)
+    throw new Trouble(
+      `The system account ${name} could not be created. Create it with: useradd --system --user-group ${name}`,
+    );
   return made;
 }
 
@@ -29,13 +54,18 @@ function find(ask, name) {
   const [line] = ask.read('getent', ['passwd', name]);
   if (!line) return null;
   const [, , uid, gid] = line.split(':');
-  if (Number(uid) === 0 || Number(uid) >= 1000) throw new Trouble(`The account ${name} is not a system account. Choose another name for the one that Hapset runs as: HAPSET_USER=hapset-server npm start`);
+  if (Number(uid) === 0 || Number(uid) >= 1000)
+    throw new Trouble(
+      `The account ${name} is not a system account. Choose another name for the one that Hapset runs as: HAPSET_USER=hapset-server npm start`,
+    );
   return { name, uid: Number(uid), gid: Number(gid) };
 }
 
 /** Options for a child process that runs as the account. Its groups are the account's own, nothing of root's. */
 export function asUser(user, dataFolder) {
-  return user === null ? {} : { uid: user.uid, gid: user.gid, env: { USER: user.name, LOGNAME: user.name, HOME: dataFolder } };
+  return user === null
+    ? {}
+    : { uid: user.uid, gid: user.gid, env: { USER: user.name, LOGNAME: user.name, HOME: dataFolder } };
 }
 
 /**
@@ -52,13 +82,18 @@ export function closeDataFolder(dataFolder, user, ask = machine) {
   if (user !== null) letPass(dirname(dataFolder), user, ask);
   if (uid === owner && closed) return;
   const foreign = readdirSync(dataFolder).filter((entry) => !ownEntries.has(entry));
-  if (foreign.length > 0) throw new Trouble(`${dataFolder} holds other things (${foreign.slice(0, 3).join(', ')}), and Hapset closes its data folder to everybody else. Choose an empty folder: HAPSET_DATA=/srv/hapset npm start`);
+  if (foreign.length > 0)
+    throw new Trouble(
+      `${dataFolder} holds other things (${foreign.slice(0, 3).join(', ')}), and Hapset closes its data folder to everybody else. Choose an empty folder: HAPSET_DATA=/srv/hapset npm start`,
+    );
   if (user !== null && uid !== owner) {
     chownSync(dataFolder, user.uid, user.gid);
-    if (!ask.run('chown', ['-R', '-h', '-P', `${user.uid}:${user.gid}`, dataFolder])) throw new Trouble(`${dataFolder} could not be given to the account ${user.name}.`);
+    if (!ask.run('chown', ['-R', '-h', '-P', `${user.uid}:${user.gid}`, dataFolder]))
+      throw new Trouble(`${dataFolder} could not be given to the account ${user.name}.`);
   }
   chmodSync(dataFolder, 0o700);
-  if (!ask.run('chmod', ['-R', 'go=', dataFolder])) throw new Trouble(`${dataFolder} could not be closed to other accounts. Check who owns it.`);
+  if (!ask.run('chmod', ['-R', 'go=', dataFolder]))
+    throw new Trouble(`${dataFolder} could not be closed to other accounts. Check who owns it.`);
 }
 
 /**
@@ -70,13 +105,26 @@ export function letUserRead(user, ask = machine) {
   if (user === null || canRead(user, ask)) return;
   letPass(dirname(projectFolder), user, ask);
   if (!canRead(user, ask)) requirePackages({ setfacl: 'acl' }, ask);
-  if (!canRead(user, ask)) ask.run('setfacl', ['-R', '-P', '-m', `u:${user.name}:rX`, ...needed.filter((entry) => existsSync(`${projectFolder}/${entry}`))]);
-  if (!canRead(user, ask)) throw new Trouble(`The account ${user.name} can't read ${projectFolder}. Put the project into a folder that it may read, for example /opt/hapset.`);
+  if (!canRead(user, ask))
+    ask.run('setfacl', [
+      '-R',
+      '-P',
+      '-m',
+      `u:${user.name}:rX`,
+      ...needed.filter((entry) => existsSync(`${projectFolder}/${entry}`)),
+    ]);
+  if (!canRead(user, ask))
+    throw new Trouble(
+      `The account ${user.name} can't read ${projectFolder}. Put the project into a folder that it may read, for example /opt/hapset.`,
+    );
 }
 
 /** Through the folder and those above it, as far as it can't yet; into none of them. */
 function letPass(innermost, user, ask) {
-  const passes = (folder) => ask.run('setpriv', [`--reuid=${user.uid}`, `--regid=${user.gid}`, '--clear-groups', 'test', '-x', folder], { stdio: 'ignore' });
+  const passes = (folder) =>
+    ask.run('setpriv', [`--reuid=${user.uid}`, `--regid=${user.gid}`, '--clear-groups', 'test', '-x', folder], {
+      stdio: 'ignore',
+    });
   if (passes(innermost)) return;
   requirePackages({ setfacl: 'acl' }, ask);
   const above = [];
@@ -90,5 +138,16 @@ function letPass(innermost, user, ask) {
 
 function canRead(user, ask) {
   const test = needed.map((entry) => `test -r '${projectFolder}/${entry}'`).join(' && ');
-  return ask.run('setpriv', [`--reuid=${user.uid}`, `--regid=${user.gid}`, '--clear-groups', 'sh', '-c', `${test} && test -r '${projectFolder}/apps/server/dist/main.js'`], { stdio: 'ignore' });
+  return ask.run(
+    'setpriv',
+    [
+      `--reuid=${user.uid}`,
+      `--regid=${user.gid}`,
+      '--clear-groups',
+      'sh',
+      '-c',
+      `${test} && test -r '${projectFolder}/apps/server/dist/main.js'`,
+    ],
+    { stdio: 'ignore' },
+  );
 }

@@ -6,12 +6,16 @@ import { closeDataFolder, serviceUser } from './service-user.mjs';
 const machineWith = (more) => ({ isRoot: () => true, run: () => true, read: () => [], ...more });
 
 describe('the account that Hapset runs as', () => {
-  it('is the caller’s own where that is not root', () => expect(serviceUser(machineWith({ isRoot: () => false }))).toBeNull());
+  it('is the caller’s own where that is not root', () =>
+    expect(serviceUser(machineWith({ isRoot: () => false }))).toBeNull());
 
   it('is a system account, made once where root starts it', () => {
     const runs = [];
     let made = false;
-    const ask = machineWith({ run: (command, args) => (made = runs.push([command, ...args].join(' ')) > 0), read: () => (made ? ['hapset:x:998:997::/nonexistent:/usr/sbin/nologin'] : []) });
+    const ask = machineWith({
+      run: (command, args) => (made = runs.push([command, ...args].join(' ')) > 0),
+      read: () => (made ? ['hapset:x:998:997::/nonexistent:/usr/sbin/nologin'] : []),
+    });
     expect(serviceUser(ask, 'hapset')).toEqual({ name: 'hapset', uid: 998, gid: 997 });
     expect(runs).toEqual([expect.stringMatching(/^useradd --system .*nologin hapset$/)]);
     serviceUser(ask, 'hapset');
@@ -19,10 +23,14 @@ describe('the account that Hapset runs as', () => {
   });
 
   it('is never a person’s, and never root', () => {
-    for (const line of ['hapset:x:1000:1000::/home/hapset:/bin/bash', 'root:x:0:0:root:/root:/bin/bash']) expect(() => serviceUser(machineWith({ read: () => [line] }), 'hapset')).toThrow(/not a system account.*HAPSET_USER/s);
+    for (const line of ['hapset:x:1000:1000::/home/hapset:/bin/bash', 'root:x:0:0:root:/root:/bin/bash'])
+      expect(() => serviceUser(machineWith({ read: () => [line] }), 'hapset')).toThrow(
+        /not a system account.*HAPSET_USER/s,
+      );
   });
 
-  it('says what to do where it can’t be made', () => expect(() => serviceUser(machineWith({}), 'hapset')).toThrow(/useradd --system/));
+  it('says what to do where it can’t be made', () =>
+    expect(() => serviceUser(machineWith({}), 'hapset')).toThrow(/useradd --system/));
 });
 
 describe('the data folder', () => {

@@ -38,7 +38,10 @@ const tasks = {
     }),
   'reset-demo': () =>
     withDatabase((database) => {
-      sql(database.folder, 'DROP DATABASE IF EXISTS hapset; CREATE DATABASE hapset CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;');
+      sql(
+        database.folder,
+        'DROP DATABASE IF EXISTS hapset; CREATE DATABASE hapset CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
+      );
       for (const file of ['demo-loaded', 'neighbours.json']) rmSync(join(settings.dataFolder, file), { force: true });
       prepareData(settings);
     }),
@@ -76,7 +79,10 @@ async function withDatabase(work) {
 
 /** Asks the person at the terminal. */
 async function createAdministrator() {
-  const child = spawn(process.execPath, [join(projectFolder, 'apps/server/dist/account/create-administrator.js')], { env: serverEnvironment(settings), stdio: 'inherit' });
+  const child = spawn(process.execPath, [join(projectFolder, 'apps/server/dist/account/create-administrator.js')], {
+    env: serverEnvironment(settings),
+    stdio: 'inherit',
+  });
   const code = await new Promise((resolve) => child.once('exit', resolve));
   if (code !== 0) process.exitCode = 1;
 }

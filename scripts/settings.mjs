@@ -12,7 +12,10 @@ export function readSettings(environment = process.env) {
   const neighboursPort = portOf('HAPSET_NEIGHBOURS_PORT', environment, 4310);
   const host = environment.HAPSET_HOST ?? '127.0.0.1';
   const demo = environment.HAPSET_DEMO !== '0';
-  if (demo && !isLoopback(host) && environment.HAPSET_DEMO_PUBLIC !== '1') throw new Trouble(`The demo's passwords are public, so it listens on this machine only, and HAPSET_HOST is ${host}. Start your school's own server with HAPSET_DEMO=0, or show the demo to others with HAPSET_DEMO_PUBLIC=1.`);
+  if (demo && !isLoopback(host) && environment.HAPSET_DEMO_PUBLIC !== '1')
+    throw new Trouble(
+      `The demo's passwords are public, so it listens on this machine only, and HAPSET_HOST is ${host}. Start your school's own server with HAPSET_DEMO=0, or show the demo to others with HAPSET_DEMO_PUBLIC=1.`,
+    );
   const dataFolder = resolve(projectFolder, environment.HAPSET_DATA ?? '.data');
   const shownHost = host === '0.0.0.0' ? '127.0.0.1' : host;
   return {
@@ -31,7 +34,13 @@ export function readSettings(environment = process.env) {
     publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${shownHost}:${port}`,
     filesFolder: join(dataFolder, 'files'),
     passwordFile: join(dataFolder, 'database-password'),
-    trustedHosts: environment.HAPSET_TRUSTED_HOSTS ?? (!demo ? '' : ['cofferlane', 'askleaf', 'glimreel', 'hushtone', 'gatepost', 'nipaway', 'tally.nipaway'].map((name) => `${name}.localhost:${neighboursPort}`).join(',')),
+    trustedHosts:
+      environment.HAPSET_TRUSTED_HOSTS ??
+      (!demo
+        ? ''
+        : ['cofferlane', 'askleaf', 'glimreel', 'hushtone', 'gatepost', 'nipaway', 'tally.nipaway']
+            .map((name) => `${name}.localhost:${neighboursPort}`)
+            .join(',')),
   };
 }
 
@@ -43,7 +52,9 @@ export function isLoopback(host) {
 /** A socket's path has 107 bytes at most; a deep project folder is longer than that, so its socket gets a private folder elsewhere. */
 function socketOf(dataFolder) {
   const path = join(dataFolder, 'database', 'my.sock');
-  return Buffer.byteLength(path) <= 100 ? path : join(tmpdir(), `hapset-socket-${createHash('sha256').update(dataFolder).digest('hex').slice(0, 16)}`, 'my.sock');
+  return Buffer.byteLength(path) <= 100
+    ? path
+    : join(tmpdir(), `hapset-socket-${createHash('sha256').update(dataFolder).digest('hex').slice(0, 16)}`, 'my.sock');
 }
 
 /** What the server and the commands beside it get to know. */
@@ -66,7 +77,8 @@ function portOf(name, environment, otherwise) {
   const value = environment[name];
   if (value === undefined || value === '') return otherwise;
   const port = Number(value);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Trouble(`${name} must be a port from 1 to 65535, but is "${value}".`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Trouble(`${name} must be a port from 1 to 65535, but is "${value}".`);
   return port;
 }
 

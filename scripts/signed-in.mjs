@@ -9,8 +9,16 @@ export async function withServer(settings, work) {
   const stack = await startStack(settings);
   try {
     const pid = Number(readFileSync(join(settings.dataFolder, 'running', 'server'), 'utf8'));
-    const session = await fetch(`${settings.address}/api/session`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ email: 'maren.dallow@fernhollow.example', password: 'low-tide-at-nine' }) });
-    return await work({ address: settings.address, cookie: session.headers.getSetCookie()[0].split(';')[0], residentMegabytes: () => residentMegabytes(pid) });
+    const session = await fetch(`${settings.address}/api/session`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ email: 'maren.dallow@fernhollow.example', password: 'low-tide-at-nine' }),
+    });
+    return await work({
+      address: settings.address,
+      cookie: session.headers.getSetCookie()[0].split(';')[0],
+      residentMegabytes: () => residentMegabytes(pid),
+    });
   } finally {
     await stack.stop();
   }

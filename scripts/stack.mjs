@@ -43,7 +43,10 @@ async function startService(task, settings, tell = () => undefined) {
       throw error;
     },
   );
-  await Promise.race([isReady, outcome.then(() => Promise.reject(new Trouble('The service process ended before it was ready.')))]);
+  await Promise.race([
+    isReady,
+    outcome.then(() => Promise.reject(new Trouble('The service process ended before it was ready.'))),
+  ]);
   outcome.catch(() => undefined);
   return {
     ended,

@@ -22,10 +22,14 @@ Ctrl+C stops it. What you did is saved for the next start.`);
   const part = await Promise.race([untilStopped(), stack.ended]);
   console.log('\nStopping …');
   await stack.stop();
-  if (part) throw new Trouble(`The ${part} ended four times in five minutes, so it is not started again. What was saved is not lost. Its log in ${settings.dataFolder} says why.`);
+  if (part)
+    throw new Trouble(
+      `The ${part} ended four times in five minutes, so it is not started again. What was saved is not lost. Its log in ${settings.dataFolder} says why.`,
+    );
 
   function tellExit({ name, exit, restarted }) {
-    if (restarted) console.error(`The ${name} ended (${exit}) and is started again. Its log is in ${settings.dataFolder}.`);
+    if (restarted)
+      console.error(`The ${name} ended (${exit}) and is started again. Its log is in ${settings.dataFolder}.`);
   }
 });
 

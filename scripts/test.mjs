@@ -1,5 +1,5 @@
 // `npm test`: everything that can fail, from a fresh clone. `npm test -- server e2e` runs some parts only:
-// types, lint, boundaries, unit, server, attack, e2e. What comes after a part's name is handed to its runner.
+// format, types, lint, boundaries, unit, server, attack, e2e. What comes after a part's name is handed to its runner.
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -12,7 +12,7 @@ import { projectFolder, readSettings, runMain, serverEnvironment, Trouble } from
 import { startDatabaseAlone, startStack } from './stack.mjs';
 
 const testPackages = { ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
-const partNames = ['types', 'lint', 'boundaries', 'unit', 'server', 'attack', 'e2e'];
+const partNames = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'attack', 'e2e'];
 const output = join(projectFolder, 'test-output');
 // Other ports than a running Hapset's, so that both can be at work.
 const settings = {
@@ -29,6 +29,14 @@ process.on('exit', () => rmSync(temporary, { recursive: true, force: true }));
 const unitProjects = ['core', 'contract', 'readers', 'neighbours', 'web', 'scripts'];
 
 const parts = {
+  format: () =>
+    runCheck('format check (`npm run format` mends it)', 'node', [
+      'node_modules/prettier/bin/prettier.cjs',
+      '--check',
+      '--log-level',
+      'warn',
+      '.',
+    ]),
   types: () => runCheck('type check', 'node', ['node_modules/typescript7/bin/tsc', '-b']),
   lint: () => runCheck('lint', 'node', ['node_modules/eslint/bin/eslint.js', '.']),
   boundaries: () => runCheck('boundaries', 'npm', ['run', '--silent', 'boundaries']),
@@ -55,7 +63,9 @@ await runMain(async () => {
     const result = await parts[name](rest);
     passed += result.passed;
     failed += result.failed;
-    console.log(`\n=== ${name}: ${result.passed} passed, ${result.failed} failed (${Math.round((Date.now() - began) / 1000)} s)\n`);
+    console.log(
+      `\n=== ${name}: ${result.passed} passed, ${result.failed} failed (${Math.round((Date.now() - began) / 1000)} s)\n`,
+    );
   }
   console.log(`${passed} passed, ${failed} failed`);
   if (failed > 0 || passed === 0) process.exitCode = 1;
@@ -64,7 +74,11 @@ await runMain(async () => {
 /** Runs a command. It is told when we are to end, so that nothing is left behind. */
 function run(command, args, environment = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: projectFolder, stdio: 'inherit', env: { ...process.env, TMPDIR: temporary, ...environment } });
+    const child = spawn(command, args, {
+      cwd: projectFolder,
+      stdio: 'inherit',
+      env: { ...process.env, TMPDIR: temporary, ...environment },
+    });
     const forward = () => child.kill('SIGTERM');
     const done = (code) => {
       process.off('SIGINT', forward).off('SIGTERM', forward);
@@ -85,7 +99,20 @@ async function runCheck(name, command, args) {
 async function runJest(name, projects, rest) {
   const file = join(output, `${name}.json`);
   // Two cores; the tests of one file run in order.
-  const code = await run('node', ['node_modules/jest/bin/jest.js', '--json', `--outputFile=${file}`, '--maxWorkers=2', `--cacheDirectory=${join(projectFolder, 'node_modules/.cache/jest')}`, ...rest, '--selectProjects', ...projects], databaseEnvironment());
+  const code = await run(
+    'node',
+    [
+      'node_modules/jest/bin/jest.js',
+      '--json',
+      `--outputFile=${file}`,
+      '--maxWorkers=2',
+      `--cacheDirectory=${join(projectFolder, 'node_modules/.cache/jest')}`,
+      ...rest,
+      '--selectProjects',
+      ...projects,
+    ],
+    databaseEnvironment(),
+  );
   if (!existsSync(file)) return { passed: 0, failed: 1 };
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
   const failed = numFailedTests + numRuntimeErrorTestSuites;
@@ -94,7 +121,11 @@ async function runJest(name, projects, rest) {
 
 async function runPlaywright(rest) {
   const file = join(output, 'e2e.json');
-  const code = await run('node', ['node_modules/@playwright/test/cli.js', 'test', ...rest], { PLAYWRIGHT_JSON_OUTPUT_NAME: file, HAPSET_TEST_ADDRESS: settings.address, HAPSET_TEST_NEIGHBOURS_PORT: String(settings.neighboursPort) });
+  const code = await run('node', ['node_modules/@playwright/test/cli.js', 'test', ...rest], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+    HAPSET_TEST_ADDRESS: settings.address,
+    HAPSET_TEST_NEIGHBOURS_PORT: String(settings.neighboursPort),
+  });
   if (!existsSync(file)) return { passed: 0, failed: 1 };
   const { expected, unexpected, flaky } = JSON.parse(readFileSync(file, 'utf8')).stats;
   const failed = unexpected + flaky;

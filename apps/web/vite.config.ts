@@ -9,7 +9,15 @@ const server = `http://127.0.0.1:${process.env.HAPSET_PORT ?? '4300'}`;
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  resolve: { alias: { '@hapset/core/re2': file('../../packages/core/src/service/re2-pattern.ts'), '@hapset/core/icons': file('../../packages/core/src/look/icons.ts'), '@hapset/core': source('core'), '@hapset/contract': source('contract'), '@hapset/readers': source('readers') } },
+  resolve: {
+    alias: {
+      '@hapset/core/re2': file('../../packages/core/src/service/re2-pattern.ts'),
+      '@hapset/core/icons': file('../../packages/core/src/look/icons.ts'),
+      '@hapset/core': source('core'),
+      '@hapset/contract': source('contract'),
+      '@hapset/readers': source('readers'),
+    },
+  },
   worker: { format: 'es' },
   build: {
     target: 'es2022',
@@ -18,7 +26,19 @@ export default defineConfig({
     chunkSizeWarningLimit: 600,
     // The server looks the students' style and scripts up there.
     manifest: 'manifest.json',
-    rolldownOptions: { input: { index: file('index.html'), student: file('src/student/student.css'), 'pdf-viewer': file('src/student/pdf-viewer.ts'), player: file('src/student/player.ts') } },
+    rolldownOptions: {
+      input: {
+        index: file('index.html'),
+        student: file('src/student/student.css'),
+        'pdf-viewer': file('src/student/pdf-viewer.ts'),
+        player: file('src/student/player.ts'),
+      },
+    },
   },
-  server: { host: '127.0.0.1', port: Number(process.env.HAPSET_DEV_PORT ?? '4301'), strictPort: true, proxy: { '/api': server, '/p/': server, '/k/': server, '/c/': server } },
+  server: {
+    host: '127.0.0.1',
+    port: Number(process.env.HAPSET_DEV_PORT ?? '4301'),
+    strictPort: true,
+    proxy: { '/api': server, '/p/': server, '/k/': server, '/c/': server },
+  },
 });

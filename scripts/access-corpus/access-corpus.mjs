@@ -25,7 +25,10 @@ export const locking = ['sign-in', 'organisation', 'named-only', 'closed', 'miss
 /** @param name 'in-view' or 'held-out' */
 export function readShapes(name) {
   const shapes = JSON.parse(readFileSync(new URL(`./${name}.json`, import.meta.url), 'utf8'));
-  return shapes.map((shape, index) => ({ ...shape, answers: shape.answers ?? [[`board/${name}/${index}`, { html: shape.html }]] }));
+  return shapes.map((shape, index) => ({
+    ...shape,
+    answers: shape.answers ?? [[`board/${name}/${index}`, { html: shape.html }]],
+  }));
 }
 
 /** Opens every shape and judges it: `{ name, expect, verdict, reasons }` in the same order. */
@@ -33,7 +36,10 @@ export async function judgeShapes(shapes) {
   const web = await serve(shapes);
   const browser = new StudentBrowser(new AddressGuard(names.map((name) => `${name}.localhost:${web.port}`)));
   const folder = new URL('../../demo/services/', import.meta.url);
-  const catalogue = compileServices(readdirSync(folder).map((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8'))), compileRe2);
+  const catalogue = compileServices(
+    readdirSync(folder).map((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8'))),
+    compileRe2,
+  );
   const results = [];
   try {
     for (const { name, expect, answers } of shapes) {
@@ -54,8 +60,17 @@ async function serve(shapes) {
     const answer = pages.get(request.headers.host.replace(`.localhost:${port}`, '') + request.url);
     if (!answer) return void response.writeHead(404, { 'Content-Type': 'text/html' }).end('<title>Not there</title>');
     const { status = 200, headers = {}, to, html, text, latin1 } = answer;
-    const body = html === undefined ? Buffer.from(latin1 ?? text ?? '', latin1 === undefined ? 'utf8' : 'latin1') : Buffer.from(filled(html, address));
-    response.writeHead(status, { 'Content-Type': 'text/html; charset=utf-8', ...headers, ...(to && { Location: address(to) }) }).end(body);
+    const body =
+      html === undefined
+        ? Buffer.from(latin1 ?? text ?? '', latin1 === undefined ? 'utf8' : 'latin1')
+        : Buffer.from(filled(html, address));
+    response
+      .writeHead(status, {
+        'Content-Type': 'text/html; charset=utf-8',
+        ...headers,
+        ...(to && { Location: address(to) }),
+      })
+      .end(body);
   });
   await new Promise((resolve) => server.listen(0, '127.0.0.1', resolve));
   ({ port } = server.address());
@@ -65,6 +80,8 @@ async function serve(shapes) {
 /** `{prose de}` is a text of that language, long enough to be an article; `{gate/login}` an address. */
 function filled(html, address) {
   return html
-    .replace(/\{prose (\w\w)\}/g, (_, language) => prose[language].repeat(Math.ceil(longEnough / prose[language].length / (language === 'ja' ? 2 : 1))))
+    .replace(/\{prose (\w\w)\}/g, (_, language) =>
+      prose[language].repeat(Math.ceil(longEnough / prose[language].length / (language === 'ja' ? 2 : 1))),
+    )
     .replace(/\{((?:gate|board|go)\/[^}]*)\}/g, (_, place) => address(place));
 }

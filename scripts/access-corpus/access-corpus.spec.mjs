@@ -20,7 +20,9 @@ describe('the access check on page shapes', () => {
   });
 
   it('calls no locked page open, and cries wolf for at most one open page in fifty', () => {
-    expect(results.filter(({ expect: expected, verdict }) => locking.includes(expected) && lettingIn.includes(verdict))).toEqual([]);
+    expect(
+      results.filter(({ expect: expected, verdict }) => locking.includes(expected) && lettingIn.includes(verdict)),
+    ).toEqual([]);
     const open = results.filter(({ expect: expected }) => lettingIn.includes(expected));
     expect(open.filter(({ verdict }) => locking.includes(verdict)).length / open.length).toBeLessThanOrEqual(0.02);
   });

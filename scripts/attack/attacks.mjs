@@ -12,7 +12,11 @@ const attacks = [...machine.slice(0, -1), ...strangers, ...teachers, ...machine.
 
 /** @returns `{ passed, failed }` */
 export async function runAttacks(write = console.log) {
-  const settings = readSettings({ HAPSET_PORT: '4800', HAPSET_NEIGHBOURS_PORT: '4810', HAPSET_DATA: join(projectFolder, 'test-output/attack') });
+  const settings = readSettings({
+    HAPSET_PORT: '4800',
+    HAPSET_NEIGHBOURS_PORT: '4810',
+    HAPSET_DATA: join(projectFolder, 'test-output/attack'),
+  });
   rmSync(settings.dataFolder, { recursive: true, force: true });
   const stack = await startStack(settings);
   let failed = 0;

@@ -16,23 +16,47 @@ export const machine = [
     name: 'another account of this machine gets nothing',
     attack(target) {
       const { dataFolder, databaseSocket } = target.settings;
-      const open = entriesOf(dataFolder).filter((path) => (lstatSync(path).mode & 0o077) !== 0 && !lstatSync(path).isSymbolicLink());
+      const open = entriesOf(dataFolder).filter(
+        (path) => (lstatSync(path).mode & 0o077) !== 0 && !lstatSync(path).isSymbolicLink(),
+      );
       const closedAbove = (lstatSync(dataFolder).mode & 0o077) === 0;
-      const tried = isRoot() ? asNobody(`ls '${dataFolder}'; cat '${join(dataFolder, 'database-password')}'; cat '${join(dataFolder, 'server.log')}'; mariadb --socket='${databaseSocket}' -uroot -e 'SELECT 1'; mariadb --socket='${databaseSocket}' -uhapset -e 'SELECT 1'; mariadb -h127.0.0.1 -P4317 -uroot -e 'SELECT 1'; true`) : '';
+      const tried = isRoot()
+        ? asNobody(
+            `ls '${dataFolder}'; cat '${join(dataFolder, 'database-password')}'; cat '${join(dataFolder, 'server.log')}'; mariadb --socket='${databaseSocket}' -uroot -e 'SELECT 1'; mariadb --socket='${databaseSocket}' -uhapset -e 'SELECT 1'; mariadb -h127.0.0.1 -P4317 -uroot -e 'SELECT 1'; true`,
+          )
+        : '';
       const owner = lstatSync(`/proc/${target.pidOf('server')}`).uid;
-      const held = closedAbove && open.length <= 1 && tried === '' && owner !== 0 && lstatSync(`/proc/${target.pidOf('database')}`).uid !== 0;
+      const held =
+        closedAbove &&
+        open.length <= 1 &&
+        tried === '' &&
+        owner !== 0 &&
+        lstatSync(`/proc/${target.pidOf('database')}`).uid !== 0;
       // The socket's own mode is the database's; its folder is closed.
-      return { held, detail: `${open.length === 0 ? 'no file' : `${open.length} (${open[0]?.split('/').at(-1)})`} open to others; ${isRoot() ? `as nobody: ${tried === '' ? 'nothing' : tried.slice(0, 80)}; ` : ''}processes run as ${owner}` };
+      return {
+        held,
+        detail: `${open.length === 0 ? 'no file' : `${open.length} (${open[0]?.split('/').at(-1)})`} open to others; ${isRoot() ? `as nobody: ${tried === '' ? 'nothing' : tried.slice(0, 80)}; ` : ''}processes run as ${owner}`,
+      };
     },
   },
   {
     number: 1,
     name: 'the application’s account may do what it needs, and nothing beyond its tables',
     attack(target) {
-      const client = spawnSync('mariadb', [`--defaults-file=${join(target.settings.dataFolder, 'database/client.cnf')}`, '-N', '-e', 'SHOW GRANTS'], { encoding: 'utf8' });
+      const client = spawnSync(
+        'mariadb',
+        [`--defaults-file=${join(target.settings.dataFolder, 'database/client.cnf')}`, '-N', '-e', 'SHOW GRANTS'],
+        { encoding: 'utf8' },
+      );
       const grants = client.stdout.split('\n').filter((line) => line !== '');
       const beyond = grants.filter((line) => / ON \*\.\*/.test(line) && !/^GRANT USAGE ON/.test(line));
-      return { held: client.status === 0 && beyond.length === 0 && !/\b(?:FILE|SUPER|PROCESS|ALL PRIVILEGES)\b/.test(client.stdout), detail: `${grants.length} grants, none for the whole server` };
+      return {
+        held:
+          client.status === 0 &&
+          beyond.length === 0 &&
+          !/\b(?:FILE|SUPER|PROCESS|ALL PRIVILEGES)\b/.test(client.stdout),
+        detail: `${grants.length} grants, none for the whole server`,
+      };
     },
   },
   {
@@ -42,8 +66,20 @@ export const machine = [
       const folder = mkdtempSync(join(tmpdir(), 'hapset-attack-'));
       const settings = readSettings({ HAPSET_DEMO: '0', HAPSET_PORT: '4850', HAPSET_DATA: join(folder, 'data') });
       closeFolder(folder);
-      const create = () => spawnSync(process.execPath, [join(projectFolder, 'scripts/create-administrator.mjs')], { encoding: 'utf8', input: 'Wenna Sloe\nwenna.sloe@school.example\na shell for every crab\n', env: { ...process.env, HAPSET_PORT: '4850', HAPSET_DATA: settings.dataFolder } });
-      const signIn = async (email, password) => (await fetch(`${settings.address}/api/session`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ email, password }) })).status;
+      const create = () =>
+        spawnSync(process.execPath, [join(projectFolder, 'scripts/create-administrator.mjs')], {
+          encoding: 'utf8',
+          input: 'Wenna Sloe\nwenna.sloe@school.example\na shell for every crab\n',
+          env: { ...process.env, HAPSET_PORT: '4850', HAPSET_DATA: settings.dataFolder },
+        });
+      const signIn = async (email, password) =>
+        (
+          await fetch(`${settings.address}/api/session`, {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
+            body: JSON.stringify({ email, password }),
+          })
+        ).status;
       const stack = await startStack(settings);
       try {
         const welcome = await (await fetch(`${settings.address}/api/welcome`)).json();
@@ -51,7 +87,16 @@ export const machine = [
         const created = create();
         const own = await signIn('wenna.sloe@school.example', 'a shell for every crab');
         const again = create();
-        return { held: welcome.demo === null && welcome.hasAccounts === false && demo === 401 && created.status === 0 && own === 201 && again.status !== 0, detail: `demo account ${demo}, own administrator ${own}, the same address again ${again.status === 0 ? 'changed it' : 'refused'}` };
+        return {
+          held:
+            welcome.demo === null &&
+            welcome.hasAccounts === false &&
+            demo === 401 &&
+            created.status === 0 &&
+            own === 201 &&
+            again.status !== 0,
+          detail: `demo account ${demo}, own administrator ${own}, the same address again ${again.status === 0 ? 'changed it' : 'refused'}`,
+        };
       } finally {
         await stack.stop();
         rmSync(folder, { recursive: true, force: true });
@@ -62,8 +107,15 @@ export const machine = [
     number: 2,
     name: 'the demo listens on loopback alone',
     attack() {
-      const refused = spawnSync(process.execPath, ['-e', "import('./scripts/settings.mjs').then((s) => s.readSettings())"], { cwd: projectFolder, encoding: 'utf8', env: { ...process.env, HAPSET_HOST: '0.0.0.0' } });
-      return { held: refused.status !== 0 && /HAPSET_DEMO_PUBLIC=1/.test(refused.stderr), detail: 'HAPSET_HOST=0.0.0.0 is refused' };
+      const refused = spawnSync(
+        process.execPath,
+        ['-e', "import('./scripts/settings.mjs').then((s) => s.readSettings())"],
+        { cwd: projectFolder, encoding: 'utf8', env: { ...process.env, HAPSET_HOST: '0.0.0.0' } },
+      );
+      return {
+        held: refused.status !== 0 && /HAPSET_DEMO_PUBLIC=1/.test(refused.stderr),
+        detail: 'HAPSET_HOST=0.0.0.0 is refused',
+      };
     },
   },
   {
@@ -72,13 +124,28 @@ export const machine = [
     async attack(target) {
       const server = target.pidOf('server');
       process.kill(target.pidOf('database'), 'SIGKILL');
-      const meanwhile = await until(() => target.ask('GET', '/api/ready'), ({ status }) => status === 503, 5000);
+      const meanwhile = await until(
+        () => target.ask('GET', '/api/ready'),
+        ({ status }) => status === 503,
+        5000,
+      );
       const alive = await target.ask('GET', '/api/health');
-      await until(() => target.ask('GET', '/api/ready'), ({ status }) => status === 200, 30_000);
+      await until(
+        () => target.ask('GET', '/api/ready'),
+        ({ status }) => status === 200,
+        30_000,
+      );
       const same = target.pidOf('server') === server;
       process.kill(server, 'SIGKILL');
-      const back = await until(() => target.ask('GET', '/api/ready').catch(() => ({ status: 0 })), ({ status }) => status === 200 && target.pidOf('server') !== server, 30_000);
-      return { held: alive.status === 200 && same && back.status === 200, detail: `ready ${meanwhile.status} and health ${alive.status} while the database was gone; both are back` };
+      const back = await until(
+        () => target.ask('GET', '/api/ready').catch(() => ({ status: 0 })),
+        ({ status }) => status === 200 && target.pidOf('server') !== server,
+        30_000,
+      );
+      return {
+        held: alive.status === 200 && same && back.status === 200,
+        detail: `ready ${meanwhile.status} and health ${alive.status} while the database was gone; both are back`,
+      };
     },
   },
 ];
@@ -89,7 +156,9 @@ function isRoot() {
 
 /** Whatever the commands wrote to their output; errors are what is hoped for. */
 function asNobody(commands) {
-  return spawnSync('setpriv', [`--reuid=${nobody}`, `--regid=${nobody}`, '--clear-groups', 'sh', '-c', commands], { encoding: 'utf8' }).stdout.trim();
+  return spawnSync('setpriv', [`--reuid=${nobody}`, `--regid=${nobody}`, '--clear-groups', 'sh', '-c', commands], {
+    encoding: 'utf8',
+  }).stdout.trim();
 }
 
 /** A folder of the temporary ones that the service's account may pass through. */
@@ -99,15 +168,16 @@ function closeFolder(folder) {
 }
 
 function entriesOf(folder) {
-  return readdirSync(folder, { withFileTypes: true, recursive: true }).map((entry) => join(entry.parentPath, entry.name));
+  return readdirSync(folder, { withFileTypes: true, recursive: true }).map((entry) =>
+    join(entry.parentPath, entry.name),
+  );
 }
 
 async function until(look, done, longestMs) {
   let value = await look().catch(() => ({ status: 0 }));
-  for (const end = Date.now() + longestMs; Date.now() < end && !done(value); ) {
+  for (const end = Date.now() + longestMs; Date.now() < end && !done(value);) {
     await sleep(50);
     value = await look().catch(() => ({ status: 0 }));
   }
   return value;
 }
-

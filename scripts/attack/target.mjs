@@ -9,22 +9,42 @@ export class Target {
 
   /** @param settings of the stack that was started for the attacks */
   constructor(settings) {
-    if (!['127.0.0.1', 'localhost', '[::1]'].includes(new URL(settings.address).hostname) || !settings.demo) throw new Error('Attacks run against a demo instance on loopback alone.');
+    if (!['127.0.0.1', 'localhost', '[::1]'].includes(new URL(settings.address).hostname) || !settings.demo)
+      throw new Error('Attacks run against a demo instance on loopback alone.');
     this.settings = settings;
   }
 
   /** @returns `{ status, headers, text, json() }`; never throws for an answer */
   async ask(method, path, { who = null, body, headers = {}, redirect = 'manual' } = {}) {
-    const sent = body === undefined ? {} : { body: typeof body === 'string' || Buffer.isBuffer(body) ? body : JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
-    const response = await fetch(this.settings.address + path, { method, redirect, ...sent, headers: { ...sent.headers, ...(who && { Cookie: await this.cookieOf(who) }), ...headers }, signal: AbortSignal.timeout(60_000) });
+    const sent =
+      body === undefined
+        ? {}
+        : {
+            body: typeof body === 'string' || Buffer.isBuffer(body) ? body : JSON.stringify(body),
+            headers: { 'Content-Type': 'application/json' },
+          };
+    const response = await fetch(this.settings.address + path, {
+      method,
+      redirect,
+      ...sent,
+      headers: { ...sent.headers, ...(who && { Cookie: await this.cookieOf(who) }), ...headers },
+      signal: AbortSignal.timeout(60_000),
+    });
     const bytes = Buffer.from(await response.arrayBuffer());
-    return { status: response.status, headers: response.headers, bytes, text: bytes.toString(), json: () => JSON.parse(bytes.toString()) };
+    return {
+      status: response.status,
+      headers: response.headers,
+      bytes,
+      text: bytes.toString(),
+      json: () => JSON.parse(bytes.toString()),
+    };
   }
 
   /** The body of a request that must succeed. */
   async ok(method, path, options) {
     const answer = await this.ask(method, path, options);
-    if (answer.status >= 300) throw new Error(`${method} ${path} answered ${answer.status}: ${answer.text.slice(0, 300)}`);
+    if (answer.status >= 300)
+      throw new Error(`${method} ${path} answered ${answer.status}: ${answer.text.slice(0, 300)}`);
     return answer.json();
   }
 
@@ -36,7 +56,9 @@ export class Target {
   }
 
   async #signIn(who) {
-    const answer = await this.ask('POST', '/api/session', { body: { email: `${who}@fernhollow.example`, password: demoPassword } });
+    const answer = await this.ask('POST', '/api/session', {
+      body: { email: `${who}@fernhollow.example`, password: demoPassword },
+    });
     const cookie = answer.headers.getSetCookie()[0]?.split(';')[0];
     if (!cookie) throw new Error(`${who} could not sign in: ${answer.status}`);
     return cookie;
@@ -44,9 +66,16 @@ export class Target {
 
   /** A finished upload. @returns its id */
   async upload(bytes, who) {
-    const begun = await this.ask('POST', '/api/uploads', { who, headers: { 'Tus-Resumable': '1.0.0', 'Upload-Length': String(bytes.length) } });
+    const begun = await this.ask('POST', '/api/uploads', {
+      who,
+      headers: { 'Tus-Resumable': '1.0.0', 'Upload-Length': String(bytes.length) },
+    });
     const path = new URL(begun.headers.get('location'), this.settings.address).pathname;
-    await this.ask('PATCH', path, { who, body: bytes, headers: { 'Tus-Resumable': '1.0.0', 'Upload-Offset': '0', 'Content-Type': 'application/offset+octet-stream' } });
+    await this.ask('PATCH', path, {
+      who,
+      body: bytes,
+      headers: { 'Tus-Resumable': '1.0.0', 'Upload-Offset': '0', 'Content-Type': 'application/offset+octet-stream' },
+    });
     return path.split('/').at(-1);
   }
 
@@ -89,5 +118,8 @@ export function crowd(count, work) {
 export function tally(answers) {
   const counts = new Map();
   for (const { status } of answers) counts.set(status, (counts.get(status) ?? 0) + 1);
-  return [...counts].sort(([one], [other]) => one - other).map(([status, count]) => `${status} ${count}`).join(', ');
+  return [...counts]
+    .sort(([one], [other]) => one - other)
+    .map(([status, count]) => `${status} ${count}`)
+    .join(', ');
 }

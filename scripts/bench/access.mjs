@@ -2,9 +2,16 @@
 import { judgeShapes, lettingIn, locking, readShapes } from '../access-corpus/access-corpus.mjs';
 
 export async function bench() {
-  const [inView, heldOut, second] = [await judgeShapes(readShapes('in-view')), await judgeShapes(readShapes('held-out')), await judgeShapes(readShapes('second-look'))];
+  const [inView, heldOut, second] = [
+    await judgeShapes(readShapes('in-view')),
+    await judgeShapes(readShapes('held-out')),
+    await judgeShapes(readShapes('second-look')),
+  ];
   printMatrix([...inView, ...heldOut, ...second]);
-  for (const { name, expect, verdict } of [...inView, ...heldOut, ...second].filter((result) => result.verdict !== result.expect)) console.log(`  ${name}: ${expect} expected, ${verdict} said`);
+  for (const { name, expect, verdict } of [...inView, ...heldOut, ...second].filter(
+    (result) => result.verdict !== result.expect,
+  ))
+    console.log(`  ${name}: ${expect} expected, ${verdict} said`);
   return [...rows('in view', inView), ...rows('held out', heldOut), ...rows('second look', second)];
 }
 
@@ -12,9 +19,27 @@ function rows(which, results) {
   const opens = results.filter(({ expect }) => lettingIn.includes(expect));
   const share = (count, of) => `${count} of ${of}`;
   return [
-    { what: `${which}: exactly the verdict expected`, value: share(results.filter(({ expect, verdict }) => expect === verdict).length, results.length), target: '' },
-    { what: `${which}: locked pages called open`, value: share(results.filter(({ expect, verdict }) => locking.includes(expect) && lettingIn.includes(verdict)).length, results.length - opens.length), target: 'none' },
-    { what: `${which}: alarms on pages that open`, value: share(opens.filter(({ verdict }) => !lettingIn.includes(verdict) && verdict !== 'unknown').length, opens.length), target: 'at most 2 %' },
+    {
+      what: `${which}: exactly the verdict expected`,
+      value: share(results.filter(({ expect, verdict }) => expect === verdict).length, results.length),
+      target: '',
+    },
+    {
+      what: `${which}: locked pages called open`,
+      value: share(
+        results.filter(({ expect, verdict }) => locking.includes(expect) && lettingIn.includes(verdict)).length,
+        results.length - opens.length,
+      ),
+      target: 'none',
+    },
+    {
+      what: `${which}: alarms on pages that open`,
+      value: share(
+        opens.filter(({ verdict }) => !lettingIn.includes(verdict) && verdict !== 'unknown').length,
+        opens.length,
+      ),
+      target: 'at most 2 %',
+    },
   ];
 }
 
@@ -23,7 +48,9 @@ function printMatrix(results) {
   const verdicts = [...new Set(results.flatMap(({ expect, verdict }) => [expect, verdict]))];
   console.log(`  ${''.padEnd(15)}${verdicts.map((verdict) => verdict.slice(0, 9).padStart(10)).join('')}`);
   for (const expected of verdicts) {
-    const counts = verdicts.map((said) => results.filter(({ expect, verdict }) => expect === expected && verdict === said).length);
+    const counts = verdicts.map(
+      (said) => results.filter(({ expect, verdict }) => expect === expected && verdict === said).length,
+    );
     console.log(`  ${expected.padEnd(15)}${counts.map((count) => String(count || '·').padStart(10)).join('')}`);
   }
 }

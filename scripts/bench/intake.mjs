@@ -3,10 +3,17 @@ import { join } from 'node:path';
 import { listenForLongTasks, newPage, signIn, withBrowser } from '../browser.mjs';
 import { projectFolder, readSettings } from '../settings.mjs';
 
-const lines = Array.from({ length: 2000 }, (_, index) => `“https://https://a.example/leaf/some-longer-path-${index}”. Title ${index}`).join('\n');
+const lines = Array.from(
+  { length: 2000 },
+  (_, index) => `“https://https://a.example/leaf/some-longer-path-${index}”. Title ${index}`,
+).join('\n');
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({
+    HAPSET_PORT: '4600',
+    HAPSET_NEIGHBOURS_PORT: '4610',
+    HAPSET_DATA: join(projectFolder, 'test-output/bench'),
+  });
   return withBrowser(settings, async (browser) => {
     const page = await newPage(browser, settings);
     await signIn(page);
@@ -19,12 +26,19 @@ export function bench() {
       const data = new DataTransfer();
       data.setData('text/plain', text);
       document.activeElement?.blur();
-      document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+      document.body.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      );
     }, lines);
     await page.getByRole('button', { name: 'Add 2000 materials' }).waitFor();
-    await page.waitForFunction(() => ![...document.querySelectorAll('button')].find((button) => button.textContent.startsWith('Add 2000'))?.disabled);
+    await page.waitForFunction(
+      () =>
+        ![...document.querySelectorAll('button')].find((button) => button.textContent.startsWith('Add 2000'))?.disabled,
+    );
     const reviewedMs = Date.now() - began;
-    await page.getByRole('region', { name: /What will be added/ }).evaluate((region) => region.scrollTo(0, region.scrollHeight / 2));
+    await page
+      .getByRole('region', { name: /What will be added/ })
+      .evaluate((region) => region.scrollTo(0, region.scrollHeight / 2));
     await page.waitForTimeout(400);
     const tasks = await longTasks();
     return [

@@ -24,33 +24,79 @@ const hostile = [
   (request, response) => response.writeHead(302, { Location: request.url }).end('x'.repeat(500_000)),
   (_, response) => response.writeHead(200, html).write('<title>Half', () => response.destroy()),
   () => undefined,
-  (_, response) => response.writeHead(200, html).end(`<form method="post">${'<input type="password"><button>x</button>'.repeat(40_000)}`),
-  (_, response) => response.writeHead(200, html).end(`<style>${'.a{display:none}'.repeat(60_000)}</style><p class="${'a '.repeat(200_000)}">x`),
+  (_, response) =>
+    response
+      .writeHead(200, html)
+      .end(`<form method="post">${'<input type="password"><button>x</button>'.repeat(40_000)}`),
+  (_, response) =>
+    response
+      .writeHead(200, html)
+      .end(`<style>${'.a{display:none}'.repeat(60_000)}</style><p class="${'a '.repeat(200_000)}">x`),
 ];
 
 export async function bench() {
   const web = await serve();
   const names = Array.from({ length: hosts }, (_, index) => `h${index}.localhost:${web.port}`);
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench'), HAPSET_TRUSTED_HOSTS: names.join(',') });
+  const settings = readSettings({
+    HAPSET_PORT: '4600',
+    HAPSET_NEIGHBOURS_PORT: '4610',
+    HAPSET_DATA: join(projectFolder, 'test-output/bench'),
+    HAPSET_TRUSTED_HOSTS: names.join(','),
+  });
   try {
     return await withServer(settings, async (server) => {
-      const lessonId = await lessonOf(server, Array.from({ length: links }, (_, index) => `http://${names[index % hosts]}/page?${index}`));
+      const lessonId = await lessonOf(
+        server,
+        Array.from({ length: links }, (_, index) => `http://${names[index % hosts]}/page?${index}`),
+      );
       await opened(server, lessonId, web);
       const calm = [];
       for (let round = 0; round < 3; round += 1) {
         web.answered = 0;
-        calm.push(await timed(async () => {
-          await ask(server, `/api/lessons/${lessonId}/access-checks`, {});
-          await opened(server, lessonId, web);
-        }));
+        calm.push(
+          await timed(async () => {
+            await ask(server, `/api/lessons/${lessonId}/access-checks`, {});
+            await opened(server, lessonId, web);
+          }),
+        );
       }
-      const attack = await watchingMemory(server, () => timed(() => check(server, Array.from({ length: links }, (_, index) => `http://${names[index % hosts]}/hostile/${index % hostile.length}?${index}`))));
+      const attack = await watchingMemory(server, () =>
+        timed(() =>
+          check(
+            server,
+            Array.from(
+              { length: links },
+              (_, index) => `http://${names[index % hosts]}/hostile/${index % hostile.length}?${index}`,
+            ),
+          ),
+        ),
+      );
       return [
-        { what: `60 links on 10 hosts that answer after ${answerMs} ms, best of three`, value: `${(Math.min(...calm.map(({ ms }) => ms)) / idealMs).toFixed(2)} x ideal`, target: 'at most 1.5' },
-        { what: 'the same, worst of three', value: `${(Math.max(...calm.map(({ ms }) => ms)) / idealMs).toFixed(2)} x ideal`, target: '' },
-        { what: '60 hostile links at once: growth of the server', value: `${(attack.most - attack.before).toFixed(0)} MB`, target: 'under 100 MB' },
-        { what: 'verdicts on them', value: count(attack.value.value.map(({ verdict }) => verdict)), target: 'each has one' },
-        { what: 'time until the last had one', value: `${(attack.value.ms / 1000).toFixed(1)} s`, target: 'ten seconds a link at most' },
+        {
+          what: `60 links on 10 hosts that answer after ${answerMs} ms, best of three`,
+          value: `${(Math.min(...calm.map(({ ms }) => ms)) / idealMs).toFixed(2)} x ideal`,
+          target: 'at most 1.5',
+        },
+        {
+          what: 'the same, worst of three',
+          value: `${(Math.max(...calm.map(({ ms }) => ms)) / idealMs).toFixed(2)} x ideal`,
+          target: '',
+        },
+        {
+          what: '60 hostile links at once: growth of the server',
+          value: `${(attack.most - attack.before).toFixed(0)} MB`,
+          target: 'under 100 MB',
+        },
+        {
+          what: 'verdicts on them',
+          value: count(attack.value.value.map(({ verdict }) => verdict)),
+          target: 'each has one',
+        },
+        {
+          what: 'time until the last had one',
+          value: `${(attack.value.ms / 1000).toFixed(1)} s`,
+          target: 'ten seconds a link at most',
+        },
       ];
     });
   } finally {
@@ -60,14 +106,27 @@ export async function bench() {
 
 /** With a body it is a POST. */
 async function ask({ address, cookie }, path, body) {
-  const response = await fetch(address + path, { ...(body && { method: 'POST', body: JSON.stringify(body) }), headers: { Cookie: cookie, 'Content-Type': 'application/json' } });
+  const response = await fetch(address + path, {
+    ...(body && { method: 'POST', body: JSON.stringify(body) }),
+    headers: { Cookie: cookie, 'Content-Type': 'application/json' },
+  });
   const text = await response.text();
   return text === '' ? null : JSON.parse(text);
 }
 
 async function lessonOf(server, given) {
-  const { id } = await ask(server, '/api/lessons', { name: 'Sixty links', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 });
-  await ask(server, `/api/lessons/${id}/stations`, { items: given.map((link) => ({ link, pasted: link, repairs: [] })), materialIds: [] });
+  const { id } = await ask(server, '/api/lessons', {
+    name: 'Sixty links',
+    classId: null,
+    date: null,
+    startsAt: null,
+    place: '',
+    viewingDistanceM: 2,
+  });
+  await ask(server, `/api/lessons/${id}/stations`, {
+    items: given.map((link) => ({ link, pasted: link, repairs: [] })),
+    materialIds: [],
+  });
   return id;
 }
 
@@ -99,10 +158,20 @@ async function serve() {
   const server = createServer((request, response) => {
     const kind = /^\/hostile\/(\d+)/.exec(request.url)?.[1];
     if (kind !== undefined) hostile[Number(kind)](request, response);
-    else setTimeout(() => response.writeHead(200, html).end('<title>Calm</title><p>The sea went out to look for the sea.</p>', () => (web.answered += 1)), answerMs);
+    else
+      setTimeout(
+        () =>
+          response
+            .writeHead(200, html)
+            .end('<title>Calm</title><p>The sea went out to look for the sea.</p>', () => (web.answered += 1)),
+        answerMs,
+      );
   });
   await new Promise((resolve) => server.listen(0, '127.0.0.1', resolve));
-  return Object.assign(web, { port: server.address().port, stop: () => new Promise((resolve) => (server.close(resolve), server.closeAllConnections())) });
+  return Object.assign(web, {
+    port: server.address().port,
+    stop: () => new Promise((resolve) => (server.close(resolve), server.closeAllConnections())),
+  });
 }
 
 function endless(response, piece) {

@@ -7,7 +7,11 @@ const viewer = /pdf-viewer|pdf\.worker|player/;
 const media = /^\/k\//;
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({
+    HAPSET_PORT: '4600',
+    HAPSET_NEIGHBOURS_PORT: '4610',
+    HAPSET_DATA: join(projectFolder, 'test-output/bench'),
+  });
   return withBrowser(settings, async (browser) => {
     const staff = await newPage(browser, settings);
     await signIn(staff);
@@ -25,7 +29,12 @@ export function bench() {
 async function weigh(browser, settings, title, href) {
   const page = await newPage(browser, settings, { width: 390, height: 844 });
   const loaded = [];
-  page.on('response', async (response) => loaded.push({ path: new URL(response.url()).pathname, bytes: (await response.body().catch(() => Buffer.alloc(0))).length }));
+  page.on('response', async (response) =>
+    loaded.push({
+      path: new URL(response.url()).pathname,
+      bytes: (await response.body().catch(() => Buffer.alloc(0))).length,
+    }),
+  );
   await page.goto(href);
   await page.waitForLoadState('networkidle');
   await page.context().close();
@@ -33,6 +42,10 @@ async function weigh(browser, settings, title, href) {
   const kilobytes = (list) => `${(list.reduce((sum, { bytes }) => sum + bytes, 0) / 1024).toFixed(1)} KB`;
   return [
     { what: `${title}: page, style and font`, value: kilobytes(own), target: 'under 120 KB before viewer and media' },
-    { what: `${title}: pictures, sounds and scripts after it`, value: kilobytes(loaded.filter((each) => !own.includes(each))), target: '' },
+    {
+      what: `${title}: pictures, sounds and scripts after it`,
+      value: kilobytes(loaded.filter((each) => !own.includes(each))),
+      target: '',
+    },
   ];
 }

@@ -13,11 +13,19 @@ const cornerPx = 40;
 const greyOf = (number) => 20 + number * 16;
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({
+    HAPSET_PORT: '4600',
+    HAPSET_NEIGHBOURS_PORT: '4610',
+    HAPSET_DATA: join(projectFolder, 'test-output/bench'),
+  });
   mkdirSync(join(projectFolder, 'test-output'), { recursive: true });
   const film = join(projectFolder, 'test-output/numbered.y4m');
   writeFileSync(film, filmOf());
-  return withBrowser(settings, measure, ['--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', `--use-file-for-fake-video-capture=${film}`]);
+  return withBrowser(settings, measure, [
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
+    `--use-file-for-fake-video-capture=${film}`,
+  ]);
 
   async function measure(browser) {
     const page = await newPage(browser, settings);
@@ -26,11 +34,21 @@ export function bench() {
     await page.getByRole('button', { name: 'Use the camera' }).click();
     const video = page.getByLabel('What the camera sees');
     await video.waitFor();
-    const waits = await video.evaluate(watch, { frames, cornerPx, first: greyOf(0), step: greyOf(1) - greyOf(0), forMs: (frames / framesPerSecond) * 1000 * 2.5 });
+    const waits = await video.evaluate(watch, {
+      frames,
+      cornerPx,
+      first: greyOf(0),
+      step: greyOf(1) - greyOf(0),
+      forMs: (frames / framesPerSecond) * 1000 * 2.5,
+    });
     const sorted = waits.sort((a, b) => a - b);
     return [
       { what: `codes read of ${frames}, each half a second in view`, value: String(sorted.length), target: 'all' },
-      { what: 'from frame to text, median (ms)', value: String(Math.round(sorted[Math.floor(sorted.length / 2)])), target: 'under 150' },
+      {
+        what: 'from frame to text, median (ms)',
+        value: String(Math.round(sorted[Math.floor(sorted.length / 2)])),
+        target: 'under 150',
+      },
       { what: 'slowest (ms)', value: String(Math.round(sorted.at(-1))), target: '' },
     ];
   }
@@ -57,7 +75,15 @@ function watch(video, { frames: count, cornerPx: corner, first, step, forMs }) {
     });
     observer.observe(document.body, { childList: true, subtree: true, characterData: true });
     // The first frames pass while the engine loads; what was told before it was seen as shown is left out.
-    setTimeout(() => resolve([...told].flatMap(([number, at]) => (shown.has(number) && at > shown.get(number) ? [at - shown.get(number)] : []))), forMs);
+    setTimeout(
+      () =>
+        resolve(
+          [...told].flatMap(([number, at]) =>
+            shown.has(number) && at > shown.get(number) ? [at - shown.get(number)] : [],
+          ),
+        ),
+      forMs,
+    );
   });
 }
 
@@ -68,7 +94,11 @@ function filmOf() {
     const luma = Buffer.alloc(width * height, 170);
     const { widthPx, grey } = codePixels(planSymbol(`frame ${number}: the tide is coming in`).value, 8);
     const [left, top] = [(width - widthPx) >> 1, (height - widthPx) >> 1];
-    for (let y = 0; y < widthPx; y += 1) luma.set(grey.subarray(y * widthPx, (y + 1) * widthPx).map((level) => 30 + level * 0.75), (y + top) * width + left);
+    for (let y = 0; y < widthPx; y += 1)
+      luma.set(
+        grey.subarray(y * widthPx, (y + 1) * widthPx).map((level) => 30 + level * 0.75),
+        (y + top) * width + left,
+      );
     for (let y = 0; y < cornerPx; y += 1) luma.fill(16 + (greyOf(number) * 219) / 255, y * width, y * width + cornerPx);
     parts.push(Buffer.from('FRAME\n'), luma, chroma);
   }

@@ -17,7 +17,11 @@ const barePort = 4601;
 
 export function bench() {
   requirePackages({ wrk: 'wrk' });
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({
+    HAPSET_PORT: '4600',
+    HAPSET_NEIGHBOURS_PORT: '4610',
+    HAPSET_DATA: join(projectFolder, 'test-output/bench'),
+  });
   return withServer(settings, async (server) => {
     const made = fill(join(settings.dataFolder, 'database'));
     await new Promise((resolve) => setTimeout(resolve, 2500));
@@ -25,17 +29,37 @@ export function bench() {
     writeFileSync(script, lua(made.slice(0, asked)));
     const last = await fetch(`${server.address}/K/${made.at(-1)}`, { redirect: 'manual' });
     if (last.status !== 302) throw new Error(`the last short link answered ${last.status}`);
-    const bare = spawn(process.execPath, ['-e', `require('node:http').createServer((request, response) => response.writeHead(302, { Location: 'https://a.example/leaf/field-guide', 'Cache-Control': 'no-store', 'Content-Length': 0 }).end()).listen(${barePort}, '127.0.0.1')`]);
+    const bare = spawn(process.execPath, [
+      '-e',
+      `require('node:http').createServer((request, response) => response.writeHead(302, { Location: 'https://a.example/leaf/field-guide', 'Cache-Control': 'no-store', 'Content-Length': 0 }).end()).listen(${barePort}, '127.0.0.1')`,
+    ]);
     try {
       await new Promise((resolve) => setTimeout(resolve, 500));
       const results = [];
-      for (let round = 0; round < rounds; round += 1) results.push({ bare: load(`http://127.0.0.1:${barePort}`, script), own: load(server.address, script) });
+      for (let round = 0; round < rounds; round += 1)
+        results.push({ bare: load(`http://127.0.0.1:${barePort}`, script), own: load(server.address, script) });
       const middle = (pick) => results.map(pick).sort((a, b) => a - b)[rounds >> 1];
       return [
-        { what: `redirects a second, ${slugs} slugs, own and bare`, value: `${middle(({ own }) => own.perSecond).toFixed(0)} and ${middle(({ bare: it }) => it.perSecond).toFixed(0)}`, target: '' },
-        { what: 'throughput against the bare server', value: `${middle(({ own, bare: it }) => own.perSecond / it.perSecond).toFixed(2)} times`, target: 'at least 0.5' },
-        { what: 'p99, own and bare', value: `${middle(({ own }) => own.p99Ms).toFixed(1)} and ${middle(({ bare: it }) => it.p99Ms).toFixed(1)} ms`, target: '' },
-        { what: 'answers that were no redirects', value: String(results.reduce((sum, { own }) => sum + own.others, 0)), target: 'none' },
+        {
+          what: `redirects a second, ${slugs} slugs, own and bare`,
+          value: `${middle(({ own }) => own.perSecond).toFixed(0)} and ${middle(({ bare: it }) => it.perSecond).toFixed(0)}`,
+          target: '',
+        },
+        {
+          what: 'throughput against the bare server',
+          value: `${middle(({ own, bare: it }) => own.perSecond / it.perSecond).toFixed(2)} times`,
+          target: 'at least 0.5',
+        },
+        {
+          what: 'p99, own and bare',
+          value: `${middle(({ own }) => own.p99Ms).toFixed(1)} and ${middle(({ bare: it }) => it.p99Ms).toFixed(1)} ms`,
+          target: '',
+        },
+        {
+          what: 'answers that were no redirects',
+          value: String(results.reduce((sum, { own }) => sum + own.others, 0)),
+          target: 'none',
+        },
       ];
     } finally {
       bare.kill();
@@ -54,9 +78,12 @@ function fill(folder) {
   const all = [...made];
   for (let from = 0; from < all.length; from += 400) {
     const rows = all.slice(from, from + 400).map((slug) => ({ slug, id: randomUUID() }));
-    run(folder, `USE hapset;
+    run(
+      folder,
+      `USE hapset;
       INSERT INTO materials (id, owner_id, kind, title, title_source, pasted, link, carry, slug, repairs, instruction, version, created_at) VALUES ${rows.map(({ id, slug }) => `('${id}', '${owner}', 'web-page', 'x', 'address', 'x', 'https://a.example/leaf/${slug}', 'short-link', '${slug}', '[]', 'x', 1, NOW(3))`).join(',')};
-      INSERT INTO short_links (slug, material_id, opening, created_at) VALUES ${rows.map(({ id, slug }) => `('${slug}', '${id}', '{"from":null,"until":null,"hours":[]}', NOW(3))`).join(',')};`);
+      INSERT INTO short_links (slug, material_id, opening, created_at) VALUES ${rows.map(({ id, slug }) => `('${slug}', '${id}', '{"from":null,"until":null,"hours":[]}', NOW(3))`).join(',')};`,
+    );
   }
   return all;
 }
@@ -77,7 +104,9 @@ done = function(summary, latency) io.write(string.format("RESULT %d %d %d %d\\n"
 }
 
 function load(address, script) {
-  const out = execFileSync('wrk', ['-t1', '-c48', `-d${seconds}s`, '--latency', '-s', script, address], { encoding: 'utf8' });
+  const out = execFileSync('wrk', ['-t1', '-c48', `-d${seconds}s`, '--latency', '-s', script, address], {
+    encoding: 'utf8',
+  });
   const [, requests, micros, p99, others] = /RESULT (\d+) (\d+) (\d+) (\d+)/.exec(out);
   return { perSecond: Number(requests) / (Number(micros) / 1e6), p99Ms: Number(p99) / 1000, others: Number(others) };
 }

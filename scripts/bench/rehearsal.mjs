@@ -7,19 +7,46 @@ import { listenForLongTasks, newPage, signIn, withBrowser } from '../browser.mjs
 import { projectFolder, readSettings } from '../settings.mjs';
 
 const require = createRequire(import.meta.url);
-const devices = JSON.parse(readFileSync(join(projectFolder, 'demo/scenario.json'), 'utf8')).devices.map((device, index) => ({ ...device, id: String(index) }));
-const payloads = ['HTTPS://K.FERNHOLLOW.EXAMPLE/9VDRT', 'https://cofferlane.example/leaf/field-guide-to-limpets', 'I have one foot and no legs. My house never leaves my back, and the tide never moves me. Who am I?'];
+const devices = JSON.parse(readFileSync(join(projectFolder, 'demo/scenario.json'), 'utf8')).devices.map(
+  (device, index) => ({ ...device, id: String(index) }),
+);
+const payloads = [
+  'HTTPS://K.FERNHOLLOW.EXAMPLE/9VDRT',
+  'https://cofferlane.example/leaf/field-guide-to-limpets',
+  'I have one foot and no legs. My house never leaves my back, and the tide never moves me. Who am I?',
+];
 
 export async function bench() {
   const core = await import('@hapset/core');
   const { createQrReader, createZbarReader, createZxingReader } = await import('@hapset/readers');
-  const engines = { zxing: await createZxingReader({ bytes: readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm')) }), zbar: await createZbarReader(null), qr: createQrReader() };
-  return [...(await frames(core, engines)), ...(await agreement(core, engines)), ...(await reachPerVersion(core, engines)), ...foretelling(core), ...(await inThePage())];
+  const engines = {
+    zxing: await createZxingReader({ bytes: readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm')) }),
+    zbar: await createZbarReader(null),
+    qr: createQrReader(),
+  };
+  return [
+    ...(await frames(core, engines)),
+    ...(await agreement(core, engines)),
+    ...(await reachPerVersion(core, engines)),
+    ...foretelling(core),
+    ...(await inThePage()),
+  ];
 }
 
-const camera = { id: 'b', name: 'b', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' };
+const camera = {
+  id: 'b',
+  name: 'b',
+  previewWidthPx: 1280,
+  previewHeightPx: 720,
+  horizontalFovDeg: 60,
+  nearestFocusM: 0.15,
+  blurPx: 0.8,
+  noiseGrey: 6,
+  engine: 'zxing',
+};
 const sizeMm = 150;
-const distanceFor = (core, plan, device, pixels) => (core.focalLengthPx(device) * sizeMm) / (plan.modules * pixels * 1000);
+const distanceFor = (core, plan, device, pixels) =>
+  (core.focalLengthPx(device) * sizeMm) / (plan.modules * pixels * 1000);
 
 /** What a frame costs to render and to read, near the limit where most frames are, and how far the model is from brute force. */
 async function frames(core, engines) {
@@ -27,18 +54,40 @@ async function frames(core, engines) {
   const rows = [];
   for (const pixels of [2, 3, 4, 6]) {
     const uniform = core.uniformSource(5);
-    const views = Array.from({ length: 60 }, (_, index) => core.trialView(distanceFor(core, plan, camera, pixels), index % 25, (index % 20) - 10, uniform));
+    const views = Array.from({ length: 60 }, (_, index) =>
+      core.trialView(distanceFor(core, plan, camera, pixels), index % 25, (index % 20) - 10, uniform),
+    );
     const rendered = views.map((view) => core.renderFrame(plan, sizeMm, camera, view));
     const renderMs = await millisecondsOf(views, (view) => core.renderFrame(plan, sizeMm, camera, view));
     const readMs = {};
-    for (const [name, engine] of Object.entries(engines)) readMs[name] = await millisecondsOf(rendered.slice(0, name === 'zxing' ? 60 : 20), (frame) => engine.read(frame));
+    for (const [name, engine] of Object.entries(engines))
+      readMs[name] = await millisecondsOf(rendered.slice(0, name === 'zxing' ? 60 : 20), (frame) => engine.read(frame));
     const quiet = { ...camera, noiseGrey: 0 };
-    const errors = views.slice(0, 6).map((view) => rms(core.renderFrame(plan, sizeMm, quiet, view), core.renderFrame(plan, sizeMm, quiet, view, core.usualScene, 16)));
+    const errors = views
+      .slice(0, 6)
+      .map((view) =>
+        rms(
+          core.renderFrame(plan, sizeMm, quiet, view),
+          core.renderFrame(plan, sizeMm, quiet, view, core.usualScene, 16),
+        ),
+      );
     const fastest = Math.min(...Object.values(readMs));
     rows.push(
-      { what: `${pixels} px a module: frames a second, rendered / zxing / zbar / qr`, value: [renderMs, readMs.zxing, readMs.zbar, readMs.qr].map((ms) => Math.round(1000 / ms)).join(' / '), target: '' },
-      { what: `${pixels} px a module: rendering against the fastest engine`, value: `${(renderMs / fastest).toFixed(2)} x`, target: 'at most 1' },
-      { what: `${pixels} px a module: against 16 x 16 points, grey levels rms`, value: Math.max(...errors).toFixed(2), target: 'under 1.5' },
+      {
+        what: `${pixels} px a module: frames a second, rendered / zxing / zbar / qr`,
+        value: [renderMs, readMs.zxing, readMs.zbar, readMs.qr].map((ms) => Math.round(1000 / ms)).join(' / '),
+        target: '',
+      },
+      {
+        what: `${pixels} px a module: rendering against the fastest engine`,
+        value: `${(renderMs / fastest).toFixed(2)} x`,
+        target: 'at most 1',
+      },
+      {
+        what: `${pixels} px a module: against 16 x 16 points, grey levels rms`,
+        value: Math.max(...errors).toFixed(2),
+        target: 'under 1.5',
+      },
     );
   }
   return rows;
@@ -62,7 +111,12 @@ async function agreement(core, engines) {
     const plan = core.planSymbol(payload).value;
     for (const device of devices) {
       const foretold = core.foretell(device, sizeMm, plan.modules);
-      const trials = new core.Trials({ code: { ...plan, look: null }, sizeMm, device, scene: core.usualScene, tiltDeg: null }, async (frame) => (await engines[device.engine].read(frame))?.text ?? null, () => false, 3);
+      const trials = new core.Trials(
+        { code: { ...plan, look: null }, sizeMm, device, scene: core.usualScene, tiltDeg: null },
+        async (frame) => (await engines[device.engine].read(frame))?.text ?? null,
+        () => false,
+        3,
+      );
       for (const share of [0.6, 0.75, 0.85, 0.91, 0.97, 1.03, 1.09, 1.15, 1.3, 1.6]) {
         const distanceM = foretold.reachM * share;
         all += 1;
@@ -73,19 +127,43 @@ async function agreement(core, engines) {
     }
   }
   return [
-    { what: `predictor and simulation agree, of the ${sure} of ${all} cells where it is sure`, value: `${((100 * agreed) / sure).toFixed(1)} %`, target: 'at least 98 %' },
+    {
+      what: `predictor and simulation agree, of the ${sure} of ${all} cells where it is sure`,
+      value: `${((100 * agreed) / sure).toFixed(1)} %`,
+      target: 'at least 98 %',
+    },
   ];
 }
 
 /** At 150 mm with the tablet in evening light, beside the rule of thumb that a code is read from ten times its size. */
 async function reachPerVersion(core, engines) {
-  const texts = { 2: 'https://a.example/leaf', 3: 'https://a.example/leaf/field-guide', 4: payloads[1], 7: 'x'.repeat(110), 10: 'Who am I? '.repeat(19) };
+  const texts = {
+    2: 'https://a.example/leaf',
+    3: 'https://a.example/leaf/field-guide',
+    4: payloads[1],
+    7: 'x'.repeat(110),
+    10: 'Who am I? '.repeat(19),
+  };
   const rows = [];
   for (const text of Object.values(texts)) {
     const plan = core.planSymbol(text).value;
     const results = [];
-    for (const engine of Object.keys(engines)) results.push((await core.rehearseDevice(plan, sizeMm, { ...camera, engine }, async (frame) => (await engines[engine].read(frame))?.text ?? null)).reachM);
-    rows.push({ what: `reach at 150 mm, version ${plan.version}, zxing / zbar / qr`, value: `${results.map((reachM) => reachM.toFixed(2)).join(' / ')} m`, target: 'rule of thumb: 1.50 m' });
+    for (const engine of Object.keys(engines))
+      results.push(
+        (
+          await core.rehearseDevice(
+            plan,
+            sizeMm,
+            { ...camera, engine },
+            async (frame) => (await engines[engine].read(frame))?.text ?? null,
+          )
+        ).reachM,
+      );
+    rows.push({
+      what: `reach at 150 mm, version ${plan.version}, zxing / zbar / qr`,
+      value: `${results.map((reachM) => reachM.toFixed(2)).join(' / ')} m`,
+      target: 'rule of thumb: 1.50 m',
+    });
   }
   return rows;
 }
@@ -97,12 +175,22 @@ function foretelling(core) {
     const plan = core.planSymbol(payloads[station % payloads.length]).value;
     for (const device of devices) core.foretell(device, sizeMm, plan.modules);
   }
-  return [{ what: 'first answers for 7 stations x 4 devices, symbols planned', value: `${(performance.now() - began).toFixed(0)} ms`, target: 'under 100 ms' }];
+  return [
+    {
+      what: 'first answers for 7 stations x 4 devices, symbols planned',
+      value: `${(performance.now() - began).toFixed(0)} ms`,
+      target: 'under 100 ms',
+    },
+  ];
 }
 
 /** Drives a real page and listens for long tasks while the worker rehearses. */
 function inThePage() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({
+    HAPSET_PORT: '4600',
+    HAPSET_NEIGHBOURS_PORT: '4610',
+    HAPSET_DATA: join(projectFolder, 'test-output/bench'),
+  });
   return withBrowser(settings, async (browser) => {
     const page = await newPage(browser, settings);
     await signIn(page);
@@ -116,7 +204,11 @@ function inThePage() {
     const tasks = await longTasks();
     const stations = await page.getByRole('table').getByRole('row').count();
     return [
-      { what: `bench of ${stations - 1} stations x 4 devices rehearsed in the page`, value: `${((Date.now() - began + 500) / 1000).toFixed(1)} s`, target: 'under 10 s' },
+      {
+        what: `bench of ${stations - 1} stations x 4 devices rehearsed in the page`,
+        value: `${((Date.now() - began + 500) / 1000).toFixed(1)} s`,
+        target: 'under 10 s',
+      },
       { what: 'tasks over 50 ms on the page’s thread meanwhile', value: String(tasks.length), target: 'none' },
       { what: 'longest of them', value: `${Math.max(0, ...tasks).toFixed(0)} ms`, target: 'under 50 ms' },
     ];

@@ -13,12 +13,31 @@ export function bench() {
   const own = payloads.map((payload) => version(planSymbol(payload)));
   const other = payloads.map((payload) => qrcode.create(payload, { errorCorrectionLevel: 'M' }).version);
   const larger = payloads.filter((payload, index) => own[index] > other[index]);
-  const speed = ratio(() => planSymbol(speedPayload), () => encodeQR(speedPayload, 'raw', { ecc: 'medium' }));
+  const speed = ratio(
+    () => planSymbol(speedPayload),
+    () => encodeQR(speedPayload, 'raw', { ecc: 'medium' }),
+  );
   return [
-    { what: `sum of versions of ${payloads.length} payloads, own and qrcode's`, value: `${sum(own)} and ${sum(other)}`, target: 'never larger but for ECI' },
-    { what: 'larger ones', value: `${larger.length}, of ASCII ${larger.filter((payload) => ascii.includes(payload)).length}`, target: 'of ASCII none' },
-    { what: 'smaller ones', value: String(payloads.filter((_, index) => own[index] < other[index]).length), target: '' },
-    { what: `speed of a whole plan (version ${version(planSymbol(speedPayload))}) against qr's encoding`, value: `${speed.toFixed(2)} times`, target: 'at least 1' },
+    {
+      what: `sum of versions of ${payloads.length} payloads, own and qrcode's`,
+      value: `${sum(own)} and ${sum(other)}`,
+      target: 'never larger but for ECI',
+    },
+    {
+      what: 'larger ones',
+      value: `${larger.length}, of ASCII ${larger.filter((payload) => ascii.includes(payload)).length}`,
+      target: 'of ASCII none',
+    },
+    {
+      what: 'smaller ones',
+      value: String(payloads.filter((_, index) => own[index] < other[index]).length),
+      target: '',
+    },
+    {
+      what: `speed of a whole plan (version ${version(planSymbol(speedPayload))}) against qr's encoding`,
+      value: `${speed.toFixed(2)} times`,
+      target: 'at least 1',
+    },
   ];
 }
 
@@ -30,7 +49,9 @@ function version(planned) {
 function made(index) {
   const pick = (at) => words[(index * 7 + at * 3) % words.length];
   const texts = [
-    `https://${pick(0).toLowerCase().replace(/[^a-z]/g, 'x')}.example/${pick(1)}/${index}`,
+    `https://${pick(0)
+      .toLowerCase()
+      .replace(/[^a-z]/g, 'x')}.example/${pick(1)}/${index}`,
     `HTTPS://K.EXAMPLE/${(index * 7919).toString(36).toUpperCase()}`,
     String(index * 123456789).repeat(1 + (index % 4)),
     Array.from({ length: 2 + (index % 17) }, (_, at) => pick(at)).join(' '),

@@ -10,7 +10,11 @@ const partBytes = 4_000_000;
 const part = Buffer.alloc(partBytes, 'low tide at nine, high tide at three. ');
 
 export function bench() {
-  const settings = readSettings({ HAPSET_PORT: '4600', HAPSET_NEIGHBOURS_PORT: '4610', HAPSET_DATA: join(projectFolder, 'test-output/bench') });
+  const settings = readSettings({
+    HAPSET_PORT: '4600',
+    HAPSET_NEIGHBOURS_PORT: '4610',
+    HAPSET_DATA: join(projectFolder, 'test-output/bench'),
+  });
   return withServer(settings, async (server) => {
     const { before, most, value } = await watchingMemory(server, async () => {
       const sentMs = await timed(() => send(server.address, server.cookie));
@@ -22,8 +26,16 @@ export function bench() {
       { what: 'memory of the server before', value: `${before.toFixed(0)} MB`, target: '' },
       { what: 'most while 200 MB came in and went out', value: `${most.toFixed(0)} MB`, target: 'flat' },
       { what: 'growth', value: `${(most - before).toFixed(0)} MB`, target: 'well below the file' },
-      { what: 'sending and keeping, against a copy on the disk', value: `${(value.sentMs.ms / copy.ms).toFixed(1)} times`, target: '' },
-      { what: 'getting it, against a copy on the disk', value: `${(value.gotMs.ms / copy.ms).toFixed(1)} times`, target: '' },
+      {
+        what: 'sending and keeping, against a copy on the disk',
+        value: `${(value.sentMs.ms / copy.ms).toFixed(1)} times`,
+        target: '',
+      },
+      {
+        what: 'getting it, against a copy on the disk',
+        value: `${(value.gotMs.ms / copy.ms).toFixed(1)} times`,
+        target: '',
+      },
     ];
   });
 }
@@ -37,15 +49,26 @@ async function get(address) {
 
 async function send(address, cookie) {
   const tus = { 'Tus-Resumable': '1.0.0', Cookie: cookie };
-  const begun = await fetch(`${address}/api/uploads`, { method: 'POST', headers: { ...tus, 'Upload-Length': String(sizeBytes) } });
+  const begun = await fetch(`${address}/api/uploads`, {
+    method: 'POST',
+    headers: { ...tus, 'Upload-Length': String(sizeBytes) },
+  });
   const place = begun.headers.get('location');
   for (let offset = 0; offset < sizeBytes; offset += partBytes) {
     // A letter that differs in each part, so that no disk can cheat.
     part[0] = offset % 251;
-    const sent = await fetch(new URL(place, address), { method: 'PATCH', headers: { ...tus, 'Upload-Offset': String(offset), 'Content-Type': 'application/offset+octet-stream' }, body: part });
+    const sent = await fetch(new URL(place, address), {
+      method: 'PATCH',
+      headers: { ...tus, 'Upload-Offset': String(offset), 'Content-Type': 'application/offset+octet-stream' },
+      body: part,
+    });
     if (sent.status !== 204) throw new Error(`sending answered ${sent.status}`);
   }
-  const kept = await fetch(`${address}/api/files`, { method: 'POST', headers: { Cookie: cookie, 'Content-Type': 'application/json' }, body: JSON.stringify({ uploadId: place.split('/').at(-1), name: 'large.bin' }) });
+  const kept = await fetch(`${address}/api/files`, {
+    method: 'POST',
+    headers: { Cookie: cookie, 'Content-Type': 'application/json' },
+    body: JSON.stringify({ uploadId: place.split('/').at(-1), name: 'large.bin' }),
+  });
   return kept.json();
 }
 

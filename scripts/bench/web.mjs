@@ -9,14 +9,36 @@ const kilobytes = (bytes) => `${(bytes / 1024).toFixed(1)} KB`;
 
 export async function bench() {
   const files = readdirSync(assets);
-  const entry = /src="\/assets\/([^"]+)"/.exec(readFileSync(join(projectFolder, 'apps/web/dist/index.html'), 'utf8'))?.[1];
-  const pages = ['sign-in-page', 'start-page', 'lessons-page', 'bench-page', 'material-page', 'shelf-page', 'school-page', 'devices-page'];
+  const entry = /src="\/assets\/([^"]+)"/.exec(
+    readFileSync(join(projectFolder, 'apps/web/dist/index.html'), 'utf8'),
+  )?.[1];
+  const pages = [
+    'sign-in-page',
+    'start-page',
+    'lessons-page',
+    'bench-page',
+    'material-page',
+    'shelf-page',
+    'school-page',
+    'devices-page',
+  ];
   const rows = pages.map((page) => {
     const chunk = files.find((file) => file.startsWith(`${page}-`) && file.endsWith('.js'));
-    return { what: `JavaScript before ${page} is usable (gzip)`, value: kilobytes(weight(entry, chunk)), target: page === 'sign-in-page' || page === 'start-page' ? 'at most 200 KB' : '' };
+    return {
+      what: `JavaScript before ${page} is usable (gzip)`,
+      value: kilobytes(weight(entry, chunk)),
+      target: page === 'sign-in-page' || page === 'start-page' ? 'at most 200 KB' : '',
+    };
   });
   const later = files.filter((file) => file.endsWith('.wasm') || (file.includes('worker') && !file.startsWith('pdf.')));
-  return [...rows, { what: 'reader engines and worker, loaded at the first rehearsal', value: kilobytes(sum(later)), target: 'not before the first page' }];
+  return [
+    ...rows,
+    {
+      what: 'reader engines and worker, loaded at the first rehearsal',
+      value: kilobytes(sum(later)),
+      target: 'not before the first page',
+    },
+  ];
 }
 
 /** The files that an entry and a page need together, static imports followed. */

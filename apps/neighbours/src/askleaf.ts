@@ -29,22 +29,44 @@ export function askleaf(cupboard: Cupboard, gatepost: Gatepost): Express {
   app.get('/ask/:slug', (request, response) => {
     const say = speak(request);
     const ask = find(request);
-    if (!ask) return void response.status(404).send(page(dress, say('noSuchLeaf'), `<h1>${say('noSuchLeaf')}</h1>`, say.language));
+    if (!ask)
+      return void response
+        .status(404)
+        .send(page(dress, say('noSuchLeaf'), `<h1>${say('noSuchLeaf')}</h1>`, say.language));
     switch (entrance(ask, gatepost.visitor(request))) {
       case 'enter':
-        return void response.send(refusal(ask) === null ? askPage(ask, say) : page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><div class="q">${say(refusal(ask) ?? 'noMoreAnswers')}</div>`, say.language));
+        return void response.send(
+          refusal(ask) === null
+            ? askPage(ask, say)
+            : page(
+                dress,
+                ask.title,
+                `<h1>${escapeHtml(ask.title)}</h1><div class="q">${say(refusal(ask) ?? 'noMoreAnswers')}</div>`,
+                say.language,
+              ),
+        );
       case 'over':
-        return void response.send(page(dress, say('over'), `<h1>${say('over')}</h1><p>${say('overSince')} ${ask.until ?? ''}.</p>`, say.language));
+        return void response.send(
+          page(
+            dress,
+            say('over'),
+            `<h1>${say('over')}</h1><p>${say('overSince')} ${ask.until ?? ''}.</p>`,
+            say.language,
+          ),
+        );
       case 'to-the-gate':
         return response.redirect(gatepost.comeInAddress(fullAddress(request)));
       case 'ask':
       case 'forbidden':
-        return void response.status(403).send(page(dress, say('notOnList'), `<h1>${say('notOnList')}</h1>`, say.language));
+        return void response
+          .status(403)
+          .send(page(dress, say('notOnList'), `<h1>${say('notOnList')}</h1>`, say.language));
     }
   });
   app.post('/ask/:slug', (request, response) => {
     const ask = find(request);
-    if (!ask || refusal(ask) !== null || entrance(ask, gatepost.visitor(request)) !== 'enter') return void response.status(409).type('text/plain').send('Not taken.');
+    if (!ask || refusal(ask) !== null || entrance(ask, gatepost.visitor(request)) !== 'enter')
+      return void response.status(409).type('text/plain').send('Not taken.');
     ask.answers += 1;
     cupboard.save();
     response.send(page(dress, ask.title, '<h1>Your answers are pressed between the pages</h1>'));
@@ -54,7 +76,8 @@ export function askleaf(cupboard: Cupboard, gatepost: Gatepost): Express {
   app.get(['/ask/:slug/build', '/ask/:slug/heard', '/sheet/:slug'], (request, response) => {
     const ask = find(request);
     if (!ask) return void response.status(404).type('text/plain').send('No such leaf.');
-    if (ownerOnly(ask, gatepost, request, response)) response.send(page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><p>${ask.answers} answers so far.</p>`));
+    if (ownerOnly(ask, gatepost, request, response))
+      response.send(page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><p>${ask.answers} answers so far.</p>`));
   });
 
   app.get('/ask/:slug/who', (request, response) => {
@@ -62,14 +85,28 @@ export function askleaf(cupboard: Cupboard, gatepost: Gatepost): Express {
     if (!ask) return void response.status(404).type('text/plain').send('No such leaf.');
     if (ownerOnly(ask, gatepost, request, response)) response.send(whoPage(ask));
   });
-  app.post('/ask/:slug/who', (request: Request<Record<string, string>, unknown, { door?: string; until?: string; taking?: string; limit?: string; once?: string }>, response: Response) => {
-    const ask = find(request);
-    if (!ask || !ownerOnly(ask, gatepost, request, response)) return;
-    if (request.body.taking !== undefined) ask.taking = request.body.taking === 'yes';
-    if (request.body.limit !== undefined) [ask.limit, ask.once] = [Number(request.body.limit) > 0 ? Number(request.body.limit) : null, request.body.once === 'on'];
-    setDoor(ask, request.body.door, request.body.until, cupboard);
-    response.redirect(request.path);
-  });
+  app.post(
+    '/ask/:slug/who',
+    (
+      request: Request<
+        Record<string, string>,
+        unknown,
+        { door?: string; until?: string; taking?: string; limit?: string; once?: string }
+      >,
+      response: Response,
+    ) => {
+      const ask = find(request);
+      if (!ask || !ownerOnly(ask, gatepost, request, response)) return;
+      if (request.body.taking !== undefined) ask.taking = request.body.taking === 'yes';
+      if (request.body.limit !== undefined)
+        [ask.limit, ask.once] = [
+          Number(request.body.limit) > 0 ? Number(request.body.limit) : null,
+          request.body.once === 'on',
+        ];
+      setDoor(ask, request.body.door, request.body.until, cupboard);
+      response.redirect(request.path);
+    },
+  );
   return app;
 }
 
@@ -80,8 +117,18 @@ function refusal({ taking, limit, answers }: Ask): 'noMoreAnswers' | 'enoughAnsw
 }
 
 function askPage(ask: Ask, say: Say): string {
-  const questions = ask.questions.map((question, index) => `<div class="q"><label for="q${index}">${escapeHtml(question)}</label><input type="text" id="q${index}" name="q${index}"></div>`).join('');
-  return page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><p>${escapeHtml(ask.about)}${ask.once ? ` ${say('onceEach')}` : ''}</p><form method="post">${questions}<button>${say('handIn')}</button></form>`, say.language);
+  const questions = ask.questions
+    .map(
+      (question, index) =>
+        `<div class="q"><label for="q${index}">${escapeHtml(question)}</label><input type="text" id="q${index}" name="q${index}"></div>`,
+    )
+    .join('');
+  return page(
+    dress,
+    ask.title,
+    `<h1>${escapeHtml(ask.title)}</h1><p>${escapeHtml(ask.about)}${ask.once ? ` ${say('onceEach')}` : ''}</p><form method="post">${questions}<button>${say('handIn')}</button></form>`,
+    say.language,
+  );
 }
 
 function whoPage(ask: Ask): string {

@@ -22,15 +22,35 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
   app.use(express.urlencoded({ extended: false, limit: '100kb' }));
   const find = (request: Request): Leaf | Crate | undefined => {
     const { leaves, crates } = cupboard.contents;
-    const shelf: Record<string, Leaf | Crate> = request.params.shelf === 'leaf' ? leaves : request.params.shelf === 'crate' ? crates : {};
+    const shelf: Record<string, Leaf | Crate> =
+      request.params.shelf === 'leaf' ? leaves : request.params.shelf === 'crate' ? crates : {};
     return Object.hasOwn(shelf, String(request.params.slug)) ? shelf[String(request.params.slug)] : undefined;
   };
-  app.get('/', (_request, response) => void response.send(page(dress, 'Cofferlane', '<h1>Papers and boxes</h1><p>Put your papers on a leaf, your pictures in a crate.</p>')));
+  app.get(
+    '/',
+    (_request, response) =>
+      void response.send(
+        page(
+          dress,
+          'Cofferlane',
+          '<h1>Papers and boxes</h1><p>Put your papers on a leaf, your pictures in a crate.</p>',
+        ),
+      ),
+  );
   app.get('/arrive', (request, response) => gatepost.arrive(request, response));
 
   const nothing = (request: Request, response: Response): void => {
     const say = speak(request);
-    response.status(404).send(page(dress, say('nothingOnShelf'), `<h1>${say('nothingOnShelf')}</h1><p>${say('movedOrNever')}</p>`, say.language));
+    response
+      .status(404)
+      .send(
+        page(
+          dress,
+          say('nothingOnShelf'),
+          `<h1>${say('nothingOnShelf')}</h1><p>${say('movedOrNever')}</p>`,
+          say.language,
+        ),
+      );
   };
   const shut = (how: Exclude<Entrance, 'enter'>, until: string | null, request: Request, response: Response): void => {
     const say = speak(request);
@@ -38,11 +58,22 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
       case 'to-the-gate':
         return response.redirect(gatepost.comeInAddress(fullAddress(request)));
       case 'ask':
-        return void response.send(page(dress, say('askForKey'), `<h1>${say('askForKey')}</h1><p>${say('chosenLook')}</p><p><a href="${escapeHtml(gatepost.comeInAddress(fullAddress(request)))}">${say('haveKey')}</a></p>`, say.language));
+        return void response.send(
+          page(
+            dress,
+            say('askForKey'),
+            `<h1>${say('askForKey')}</h1><p>${say('chosenLook')}</p><p><a href="${escapeHtml(gatepost.comeInAddress(fullAddress(request)))}">${say('haveKey')}</a></p>`,
+            say.language,
+          ),
+        );
       case 'over':
-        return void response.send(page(dress, say('over'), `<h1>${say('over')}</h1><p>${say('overSince')} ${until ?? ''}.</p>`, say.language));
+        return void response.send(
+          page(dress, say('over'), `<h1>${say('over')}</h1><p>${say('overSince')} ${until ?? ''}.</p>`, say.language),
+        );
       case 'forbidden':
-        return void response.status(403).send(page(dress, say('notOnList'), `<h1>${say('notOnList')}</h1><p>${say('ownerChose')}</p>`, say.language));
+        return void response
+          .status(403)
+          .send(page(dress, say('notOnList'), `<h1>${say('notOnList')}</h1><p>${say('ownerChose')}</p>`, say.language));
     }
   };
 
@@ -50,7 +81,10 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     const kept = find(request);
     if (!kept) return nothing(request, response);
     const how = entrance(kept, gatepost.visitor(request));
-    if (how === 'enter') response.send(contents(kept, String(request.params.slug), request.params.shelf as Shelf, speak(request).language));
+    if (how === 'enter')
+      response.send(
+        contents(kept, String(request.params.slug), request.params.shelf as Shelf, speak(request).language),
+      );
     else shut(how, kept.until, request, response);
   });
 
@@ -59,7 +93,8 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     const slug = String(request.params.slug);
     const kept = Object.hasOwn(cupboard.contents.leaves, slug) ? cupboard.contents.leaves[slug] : undefined;
     if (!kept) return void response.status(404).type('text/plain').send('Nothing on this shelf.');
-    if (kept.mayChange || ownerOnly(kept, gatepost, request, response)) response.send(contents({ ...kept, mayChange: true }, slug, 'leaf', speak(request).language));
+    if (kept.mayChange || ownerOnly(kept, gatepost, request, response))
+      response.send(contents({ ...kept, mayChange: true }, slug, 'leaf', speak(request).language));
   });
   app.get('/leaf/:slug/copy', (request, response) => response.redirect(gatepost.comeInAddress(fullAddress(request))));
   app.get('/leaf/:slug/glance', (request, response) => response.redirect(`/leaf/${request.params.slug}`));
@@ -69,14 +104,25 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     if (!kept) return void response.status(404).type('text/plain').send('Nothing on this shelf.');
     if (ownerOnly(kept, gatepost, request, response)) response.send(whoPage(kept));
   });
-  app.post('/:shelf/:slug/who', (request: Request<Record<string, string>, unknown, { door?: string; until?: string; mayChange?: string } & Record<string, string>>, response: Response) => {
-    const kept = find(request);
-    if (!kept || !ownerOnly(kept, gatepost, request, response)) return;
-    kept.mayChange = request.body.mayChange === 'on';
-    if ('items' in kept) kept.items.forEach((item, index) => (item.door = doorOf(request.body[`item${index}`]) ?? item.door));
-    setDoor(kept, request.body.door, request.body.until, cupboard);
-    response.redirect(request.path);
-  });
+  app.post(
+    '/:shelf/:slug/who',
+    (
+      request: Request<
+        Record<string, string>,
+        unknown,
+        { door?: string; until?: string; mayChange?: string } & Record<string, string>
+      >,
+      response: Response,
+    ) => {
+      const kept = find(request);
+      if (!kept || !ownerOnly(kept, gatepost, request, response)) return;
+      kept.mayChange = request.body.mayChange === 'on';
+      if ('items' in kept)
+        kept.items.forEach((item, index) => (item.door = doorOf(request.body[`item${index}`]) ?? item.door));
+      setDoor(kept, request.body.door, request.body.until, cupboard);
+      response.redirect(request.path);
+    },
+  );
 
   // An item of a crate, behind its crate's door and its own.
   app.get('/crate/:slug/:item', (request, response) => {
@@ -98,8 +144,15 @@ function contents(kept: Leaf | Crate, slug: string, shelf: Shelf, language: stri
     'paragraphs' in kept
       ? kept.paragraphs.map((paragraph) => `<p>${escapeHtml(paragraph)}</p>`).join('')
       : `<ul>${kept.items.map((item) => `<li><a href="/crate/${encodeURIComponent(slug)}/${encodeURIComponent(item.name)}">${escapeHtml(item.name)}</a> ${escapeHtml(item.about)}</li>`).join('')}</ul>`;
-  const change = kept.mayChange ? '<form method="post" action="#"><textarea name="text" aria-label="Change this leaf"></textarea><button>Keep the change</button></form>' : '';
-  return page(dress, kept.title, `<h1>${escapeHtml(kept.title)}</h1><p><small>A ${shelf} of ${escapeHtml(kept.owner)}</small></p>${inside}${change}`, language);
+  const change = kept.mayChange
+    ? '<form method="post" action="#"><textarea name="text" aria-label="Change this leaf"></textarea><button>Keep the change</button></form>'
+    : '';
+  return page(
+    dress,
+    kept.title,
+    `<h1>${escapeHtml(kept.title)}</h1><p><small>A ${shelf} of ${escapeHtml(kept.owner)}</small></p>${inside}${change}`,
+    language,
+  );
 }
 
 /** A picture, drawn from its name. */
@@ -121,5 +174,10 @@ function whoPage(kept: Leaf | Crate): string {
 /** A crate's items have doors of their own. */
 function itemDoors(kept: Leaf | Crate): string {
   if (!('items' in kept)) return '';
-  return kept.items.map(({ name, door }, index) => `<fieldset><legend>${escapeHtml(name)}</legend>${doorChoices({ door, until: null }, `item${index}`)}</fieldset>`).join('');
+  return kept.items
+    .map(
+      ({ name, door }, index) =>
+        `<fieldset><legend>${escapeHtml(name)}</legend>${doorChoices({ door, until: null }, `item${index}`)}</fieldset>`,
+    )
+    .join('');
 }

@@ -27,7 +27,12 @@ export function fullAddress(request: Request): string {
 }
 
 /** True when the visitor owns the thing; otherwise the answer has been sent. */
-export function ownerOnly(kept: { readonly owner: string }, gatepost: Gatepost, request: Request, response: Response): boolean {
+export function ownerOnly(
+  kept: { readonly owner: string },
+  gatepost: Gatepost,
+  request: Request,
+  response: Response,
+): boolean {
   const visitor = gatepost.visitor(request);
   if (visitor === kept.owner) return true;
   if (visitor === null) response.redirect(gatepost.comeInAddress(fullAddress(request)));
@@ -43,7 +48,10 @@ const doorWords: readonly (readonly [Door, string])[] = [
 
 /** The three radio buttons of an owner's page, and the day on which the link ends. */
 export function doorChoices({ door: chosen, until }: Pick<Kept, 'door' | 'until'>, name = 'door'): string {
-  const doors = doorWords.map(([door, words]) => `<p><label><input type="radio" name="${name}" value="${door}"${chosen === door ? ' checked' : ''}> ${escapeHtml(words)}</label></p>`);
+  const doors = doorWords.map(
+    ([door, words]) =>
+      `<p><label><input type="radio" name="${name}" value="${door}"${chosen === door ? ' checked' : ''}> ${escapeHtml(words)}</label></p>`,
+  );
   return `${doors.join('')}${name === 'door' ? `<p><label>Lasts until <input type="date" name="until" value="${until ?? ''}"></label> (empty: for good)</p>` : ''}`;
 }
 

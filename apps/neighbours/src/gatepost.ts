@@ -8,7 +8,11 @@ import { escapeHtml, page, type Dress } from './page.js';
 import { speak, type Say } from './speech.js';
 
 /** Made-up people with their keys; all of them belong to the school. */
-export const people: Readonly<Record<string, string>> = { 'Maren Dallow': 'oyster', 'Tobiah Quill': 'bookend', 'Ysolde Marrick': 'reed' };
+export const people: Readonly<Record<string, string>> = {
+  'Maren Dallow': 'oyster',
+  'Tobiah Quill': 'bookend',
+  'Ysolde Marrick': 'reed',
+};
 
 const dress: Dress = {
   service: 'Gatepost',
@@ -54,21 +58,39 @@ export class Gatepost {
   pages(): Express {
     const app = express();
     app.use(express.urlencoded({ extended: false, limit: '10kb' }));
-    app.get('/come-in', (request, response) => void response.send(signInPage(String(request.query.back ?? ''), false, request.query.house === 'own', speak(request))));
-    app.post('/come-in', (request: Request<Record<string, string>, unknown, { name?: string; key?: string; back?: string }>, response) => {
-      const { name = '', key = '', back = '' } = request.body;
-      if (people[name] !== key || !isNeighbour(back)) {
-        response.status(200).send(signInPage(back, true, false, speak(request)));
-        return;
-      }
-      const ticket = randomBytes(16).toString('hex');
-      this.tickets.set(ticket, name);
-      const target = new URL(back);
-      response.redirect(`${target.origin}/arrive?ticket=${ticket}&back=${encodeURIComponent(target.pathname + target.search)}`);
-    });
+    app.get(
+      '/come-in',
+      (request, response) =>
+        void response.send(
+          signInPage(String(request.query.back ?? ''), false, request.query.house === 'own', speak(request)),
+        ),
+    );
+    app.post(
+      '/come-in',
+      (request: Request<Record<string, string>, unknown, { name?: string; key?: string; back?: string }>, response) => {
+        const { name = '', key = '', back = '' } = request.body;
+        if (people[name] !== key || !isNeighbour(back)) {
+          response.status(200).send(signInPage(back, true, false, speak(request)));
+          return;
+        }
+        const ticket = randomBytes(16).toString('hex');
+        this.tickets.set(ticket, name);
+        const target = new URL(back);
+        response.redirect(
+          `${target.origin}/arrive?ticket=${ticket}&back=${encodeURIComponent(target.pathname + target.search)}`,
+        );
+      },
+    );
     app.get('/ask-for-a-key', (request, response) => {
       const say = speak(request);
-      response.send(page(dress, say('askForKey'), `<h1>${say('askForKey')}</h1><p>Your wish was noted. The owner hands out keys by hand.</p>`, say.language));
+      response.send(
+        page(
+          dress,
+          say('askForKey'),
+          `<h1>${say('askForKey')}</h1><p>Your wish was noted. The owner hands out keys by hand.</p>`,
+          say.language,
+        ),
+      );
     });
     return app;
   }

@@ -35,7 +35,13 @@ export function glimreel(cupboard: Cupboard, gatepost: Gatepost): Express {
   };
   app.get('/', (_request, response) => {
     const listed = Object.entries(cupboard.contents.reels).filter(([, reel]) => reel.showing === 'public');
-    response.send(page(dress, 'Glimreel', `<h1>Now showing</h1><ul>${listed.map(([slug, reel]) => `<li><a href="/reel/${slug}">${escapeHtml(reel.title)}</a></li>`).join('')}</ul>`));
+    response.send(
+      page(
+        dress,
+        'Glimreel',
+        `<h1>Now showing</h1><ul>${listed.map(([slug, reel]) => `<li><a href="/reel/${slug}">${escapeHtml(reel.title)}</a></li>`).join('')}</ul>`,
+      ),
+    );
   });
   app.get('/arrive', (request, response) => gatepost.arrive(request, response));
 
@@ -44,7 +50,9 @@ export function glimreel(cupboard: Cupboard, gatepost: Gatepost): Express {
     const reel = find(request);
     if (!reel) return void response.send(page(dress, say('noReel'), `<h1>${say('noReel')}</h1>`, say.language));
     if (reel.showing === 'dark' && gatepost.visitor(request) !== reel.owner) {
-      return void response.send(page(dress, say('keptDark'), `<h1>${say('keptDark')}</h1><p>${say('ownerAlone')}</p>`, say.language));
+      return void response.send(
+        page(dress, say('keptDark'), `<h1>${say('keptDark')}</h1><p>${say('ownerAlone')}</p>`, say.language),
+      );
     }
     if (!reel.embedding) response.setHeader('Content-Security-Policy', "frame-ancestors 'none'");
     const passed = /(?:^|;\s*)passed=yes/.test(request.headers.cookie ?? '') || reel.before === 'nothing';
@@ -60,32 +68,59 @@ export function glimreel(cupboard: Cupboard, gatepost: Gatepost): Express {
     if (!reel) return void response.status(404).type('text/plain').send('No such reel.');
     if (ownerOnly(reel, gatepost, request, response)) response.send(deskPage(reel));
   });
-  app.post('/reel/:slug/desk', (request: Request<Record<string, string>, unknown, { showing?: string; before?: string; embedding?: string }>, response: Response) => {
-    const reel = find(request);
-    if (!reel || !ownerOnly(reel, gatepost, request, response)) return;
-    reel.showing = showings.find(([name]) => name === request.body.showing)?.[0] ?? reel.showing;
-    reel.before = befores.find(([name]) => name === request.body.before)?.[0] ?? reel.before;
-    reel.embedding = request.body.embedding === 'on';
-    cupboard.save();
-    response.redirect(request.path);
-  });
+  app.post(
+    '/reel/:slug/desk',
+    (
+      request: Request<Record<string, string>, unknown, { showing?: string; before?: string; embedding?: string }>,
+      response: Response,
+    ) => {
+      const reel = find(request);
+      if (!reel || !ownerOnly(reel, gatepost, request, response)) return;
+      reel.showing = showings.find(([name]) => name === request.body.showing)?.[0] ?? reel.showing;
+      reel.before = befores.find(([name]) => name === request.body.before)?.[0] ?? reel.before;
+      reel.embedding = request.body.embedding === 'on';
+      cupboard.save();
+      response.redirect(request.path);
+    },
+  );
   return app;
 }
 
 function before(kind: Before, say: Say): string {
-  if (kind === 'candles') return page(dress, say('howMany'), `<h1>${say('howMany')}</h1><form method="post"><input type="number" name="candles" min="1" max="120"> <button>${say('showMe')}</button></form>`, say.language);
-  return page(dress, say('crumbs'), `<h1>${say('crumbs')}</h1><p>${say('crumbsAbout')}</p><form method="post"><button>${say('crumbsYes')}</button><button>${say('crumbsNo')}</button></form>`, say.language);
+  if (kind === 'candles')
+    return page(
+      dress,
+      say('howMany'),
+      `<h1>${say('howMany')}</h1><form method="post"><input type="number" name="candles" min="1" max="120"> <button>${say('showMe')}</button></form>`,
+      say.language,
+    );
+  return page(
+    dress,
+    say('crumbs'),
+    `<h1>${say('crumbs')}</h1><p>${say('crumbsAbout')}</p><form method="post"><button>${say('crumbsYes')}</button><button>${say('crumbsNo')}</button></form>`,
+    say.language,
+  );
 }
 
 /** The film is drawn: a limpet that walks up its rock and comes home. */
 function reelPage({ title, owner, about }: Reel, say: Say): string {
   const film = `<svg viewBox="0 0 320 180" role="img" aria-label="${escapeHtml(title)}"><path d="M0 150 L320 90 V180 H0Z" fill="#5c4a3d"/><path d="M-22 0 A22 20 0 0 1 22 0Z" fill="#b9a58a"><animateMotion dur="8s" repeatCount="indefinite" path="M40 142 L250 103 L40 142"/></path></svg>`;
-  return page(dress, title, `<h1>${escapeHtml(title)}</h1><p><small>${escapeHtml(owner)}</small></p>${film}<p>${escapeHtml(about)}</p>`, say.language);
+  return page(
+    dress,
+    title,
+    `<h1>${escapeHtml(title)}</h1><p><small>${escapeHtml(owner)}</small></p>${film}<p>${escapeHtml(about)}</p>`,
+    say.language,
+  );
 }
 
 function deskPage(reel: Reel): string {
   const radios = (name: string, choices: readonly (readonly [string, string])[], chosen: string): string =>
-    choices.map(([value, words]) => `<p><label><input type="radio" name="${name}" value="${value}"${value === chosen ? ' checked' : ''}> ${escapeHtml(words)}</label></p>`).join('');
+    choices
+      .map(
+        ([value, words]) =>
+          `<p><label><input type="radio" name="${name}" value="${value}"${value === chosen ? ' checked' : ''}> ${escapeHtml(words)}</label></p>`,
+      )
+      .join('');
   return page(
     dress,
     `Cutting desk: ${reel.title}`,

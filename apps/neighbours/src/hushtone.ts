@@ -30,18 +30,30 @@ export function hushtone(cupboard: Cupboard, gatepost: Gatepost): Express {
   app.get(['/tone/:slug', '/tone/:slug/sound.wav'], (request, response) => {
     const say = speak(request);
     const tone = find(request);
-    if (!tone) return void response.status(404).send(page(dress, say('shutTone'), `<h1>${say('shutTone')}</h1>`, say.language));
+    if (!tone)
+      return void response.status(404).send(page(dress, say('shutTone'), `<h1>${say('shutTone')}</h1>`, say.language));
     switch (entrance(tone, gatepost.visitor(request))) {
       case 'enter':
         if (request.path.endsWith('.wav')) return sendSound(tone, request, response);
         return void response.send(tonePage(tone, request));
       case 'over':
-        return void response.status(410).send(page(dress, say('over'), `<h1>${say('over')}</h1><p>${say('overSince')} ${tone.until ?? ''}.</p>`, say.language));
+        return void response
+          .status(410)
+          .send(
+            page(
+              dress,
+              say('over'),
+              `<h1>${say('over')}</h1><p>${say('overSince')} ${tone.until ?? ''}.</p>`,
+              say.language,
+            ),
+          );
       case 'to-the-gate':
         return response.redirect(gatepost.comeInAddress(fullAddress(request), true));
       case 'ask':
       case 'forbidden':
-        return void response.status(403).send(page(dress, say('shutTone'), `<h1>${say('shutTone')}</h1><p>${say('ownerChose')}</p>`, say.language));
+        return void response
+          .status(403)
+          .send(page(dress, say('shutTone'), `<h1>${say('shutTone')}</h1><p>${say('ownerChose')}</p>`, say.language));
     }
   });
 
@@ -50,21 +62,34 @@ export function hushtone(cupboard: Cupboard, gatepost: Gatepost): Express {
     if (!tone) return void response.status(404).type('text/plain').send('No such tone.');
     if (ownerOnly(tone, gatepost, request, response)) response.send(deskPage(tone));
   });
-  app.post('/tone/:slug/desk', (request: Request<Record<string, string>, unknown, { door?: string; until?: string; mayTake?: string }>, response: Response) => {
-    const tone = find(request);
-    if (!tone || !ownerOnly(tone, gatepost, request, response)) return;
-    tone.mayTake = request.body.mayTake === 'on';
-    setDoor(tone, request.body.door, request.body.until, cupboard);
-    response.redirect(request.path);
-  });
+  app.post(
+    '/tone/:slug/desk',
+    (
+      request: Request<Record<string, string>, unknown, { door?: string; until?: string; mayTake?: string }>,
+      response: Response,
+    ) => {
+      const tone = find(request);
+      if (!tone || !ownerOnly(tone, gatepost, request, response)) return;
+      tone.mayTake = request.body.mayTake === 'on';
+      setDoor(tone, request.body.door, request.body.until, cupboard);
+      response.redirect(request.path);
+    },
+  );
   return app;
 }
 
 function tonePage({ title, about, owner, mayTake }: Tone, request: Request): string {
   const say = speak(request);
   const sound = `${request.path.replace(/\/$/, '')}/sound.wav`;
-  const take = mayTake ? `<p><a class="take" href="${escapeHtml(sound)}?take=1" download>${say('takeAlong')}</a></p>` : '';
-  return page(dress, title, `<h1>${escapeHtml(title)}</h1><p>${escapeHtml(about)}</p><audio controls src="${escapeHtml(sound)}" aria-label="${say('listen')}"></audio>${take}<p><small>${escapeHtml(owner)}</small></p>`, say.language);
+  const take = mayTake
+    ? `<p><a class="take" href="${escapeHtml(sound)}?take=1" download>${say('takeAlong')}</a></p>`
+    : '';
+  return page(
+    dress,
+    title,
+    `<h1>${escapeHtml(title)}</h1><p>${escapeHtml(about)}</p><audio controls src="${escapeHtml(sound)}" aria-label="${say('listen')}"></audio>${take}<p><small>${escapeHtml(owner)}</small></p>`,
+    say.language,
+  );
 }
 
 function deskPage(tone: Tone): string {
@@ -92,7 +117,12 @@ function sendSound({ hertz, mayTake }: Tone, request: Request, response: Respons
   wav.writeUInt16LE(16, 34);
   wav.write('data', 36);
   wav.writeUInt32LE(samples * 2, 40);
-  for (let index = 0; index < samples; index += 1) wav.writeInt16LE(Math.round(8000 * Math.sin((Math.PI * index) / samples) * Math.sin((index / rate) * 2 * Math.PI * hertz)), 44 + index * 2);
-  if (mayTake && request.query.take !== undefined) response.setHeader('Content-Disposition', 'attachment; filename="sound.wav"');
+  for (let index = 0; index < samples; index += 1)
+    wav.writeInt16LE(
+      Math.round(8000 * Math.sin((Math.PI * index) / samples) * Math.sin((index / rate) * 2 * Math.PI * hertz)),
+      44 + index * 2,
+    );
+  if (mayTake && request.query.take !== undefined)
+    response.setHeader('Content-Disposition', 'attachment; filename="sound.wav"');
   response.type('audio/wav').send(wav);
 }

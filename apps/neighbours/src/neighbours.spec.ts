@@ -12,12 +12,30 @@ interface Answer {
 }
 
 /** Names under .localhost are not resolved by Node, so the Host header says which service is meant. */
-function ask(server: Server, host: string, path: string, form?: Record<string, string>, cookie = '', language = 'en'): Promise<Answer> {
+function ask(
+  server: Server,
+  host: string,
+  path: string,
+  form?: Record<string, string>,
+  cookie = '',
+  language = 'en',
+): Promise<Answer> {
   const body = form && new URLSearchParams(form).toString();
   const { port } = server.address() as AddressInfo;
   return new Promise((resolve, reject) => {
     const request = httpRequest(
-      { host: '127.0.0.1', port, path, method: body === undefined ? 'GET' : 'POST', headers: { Host: `${host}.localhost:${port}`, Cookie: cookie, 'Accept-Language': language, ...(body !== undefined && { 'Content-Type': 'application/x-www-form-urlencoded' }) } },
+      {
+        host: '127.0.0.1',
+        port,
+        path,
+        method: body === undefined ? 'GET' : 'POST',
+        headers: {
+          Host: `${host}.localhost:${port}`,
+          Cookie: cookie,
+          'Accept-Language': language,
+          ...(body !== undefined && { 'Content-Type': 'application/x-www-form-urlencoded' }),
+        },
+      },
       (response) => {
         let text = '';
         response.on('data', (chunk: Buffer) => (text += chunk.toString()));
@@ -87,8 +105,24 @@ describe('the stand-in services', () => {
   });
 
   it('let nobody in with a wrong key, and lead to no foreign address', async () => {
-    expect((await ask(server, 'gatepost', '/come-in', { name: 'Maren Dallow', key: 'wrong', back: 'http://cofferlane.localhost/' })).status).toBe(200);
-    expect((await ask(server, 'gatepost', '/come-in', { name: 'Maren Dallow', key: 'oyster', back: 'http://elsewhere.example/' })).status).toBe(200);
+    expect(
+      (
+        await ask(server, 'gatepost', '/come-in', {
+          name: 'Maren Dallow',
+          key: 'wrong',
+          back: 'http://cofferlane.localhost/',
+        })
+      ).status,
+    ).toBe(200);
+    expect(
+      (
+        await ask(server, 'gatepost', '/come-in', {
+          name: 'Maren Dallow',
+          key: 'oyster',
+          back: 'http://elsewhere.example/',
+        })
+      ).status,
+    ).toBe(200);
   });
 
   it('let the owner open the door, and keep that', async () => {
@@ -109,12 +143,16 @@ describe('the stand-in services', () => {
     const cookie = await comeIn(`http://askleaf.localhost:${port}/ask/rising-dough-log`);
     await ask(server, 'askleaf', '/ask/rising-dough-log/who', { taking: 'yes' }, cookie);
     expect((await ask(server, 'askleaf', '/ask/rising-dough-log')).body).toContain('How high is the dough now?');
-    expect((await ask(server, 'askleaf', '/ask/rising-dough-log', { q0: 'warm' })).body).toContain('pressed between the pages');
+    expect((await ask(server, 'askleaf', '/ask/rising-dough-log', { q0: 'warm' })).body).toContain(
+      'pressed between the pages',
+    );
   });
 
   it('have items with doors of their own in a crate', async () => {
     const { port } = server.address() as AddressInfo;
-    expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove')).body).toContain('href="/crate/photo-bank-north-cove/cove-04"');
+    expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove')).body).toContain(
+      'href="/crate/photo-bank-north-cove/cove-04"',
+    );
     expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/cove-01')).status).toBe(200);
     expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/cove-04')).status).toBe(302);
     const cookie = await comeIn(`http://cofferlane.localhost:${port}/crate/photo-bank-north-cove`);
@@ -125,12 +163,18 @@ describe('the stand-in services', () => {
 
   it('show reels to all, by link or to nobody, with questions before some', async () => {
     expect((await ask(server, 'glimreel', '/')).body).not.toContain('a-limpet-walks');
-    expect((await ask(server, 'glimreel', '/reel/a-limpet-walks')).headers['content-security-policy']).toContain('frame-ancestors');
+    expect((await ask(server, 'glimreel', '/reel/a-limpet-walks')).headers['content-security-policy']).toContain(
+      'frame-ancestors',
+    );
     expect((await ask(server, 'glimreel', '/reel/yeast-at-work')).body).toContain('kept in the dark');
     expect((await ask(server, 'glimreel', '/reel/nothing')).body).toContain('ran out');
     expect((await ask(server, 'glimreel', '/reel/gulls-at-night')).body).toContain('How many candles');
-    expect((await ask(server, 'glimreel', '/reel/gulls-at-night', undefined, 'passed=yes')).body).toContain('What a gull does');
-    expect((await ask(server, 'glimreel', '/reel/boats-come-in', { yes: '1' })).headers['set-cookie']?.join()).toContain('passed=yes');
+    expect((await ask(server, 'glimreel', '/reel/gulls-at-night', undefined, 'passed=yes')).body).toContain(
+      'What a gull does',
+    );
+    expect(
+      (await ask(server, 'glimreel', '/reel/boats-come-in', { yes: '1' })).headers['set-cookie']?.join(),
+    ).toContain('passed=yes');
   });
 
   it('let sounds be heard by all, by the school, until a day, and taken along where that is allowed', async () => {
@@ -138,7 +182,10 @@ describe('the stand-in services', () => {
     expect((await ask(server, 'gatepost', gate.pathname + gate.search)).body).toContain('people of Fernhollow School');
     expect((await ask(server, 'hushtone', '/tone/last-years-song')).status).toBe(410);
     const sound = await ask(server, 'hushtone', '/tone/foghorn/sound.wav?take=1');
-    expect([sound.headers['content-type'], sound.headers['content-disposition']]).toEqual(['audio/wav', 'attachment; filename="sound.wav"']);
+    expect([sound.headers['content-type'], sound.headers['content-disposition']]).toEqual([
+      'audio/wav',
+      'attachment; filename="sound.wav"',
+    ]);
     expect((await ask(server, 'hushtone', '/tone/waves-at-the-pier/sound.wav')).status).toBe(302);
   });
 
@@ -158,14 +205,19 @@ describe('the stand-in services', () => {
     const german = await ask(server, 'cofferlane', '/leaf/staff-minutes', undefined, '', 'de-AT, en;q=0.5');
     expect(german.body).toContain('<html lang="de">');
     expect(german.body).toContain('Um einen Schlüssel bitten');
-    expect((await ask(server, 'askleaf', '/ask/rising-dough-log-2', undefined, '', 'fr')).body).toContain('Pas de telle feuille');
+    expect((await ask(server, 'askleaf', '/ask/rising-dough-log-2', undefined, '', 'fr')).body).toContain(
+      'Pas de telle feuille',
+    );
     expect(german.headers['set-cookie']?.[0]).toContain('visitor=');
   });
 
   it('are slow, busy or broken when the switchboard says so', async () => {
     const mood = (value: string): Promise<Answer> => ask(server, 'switchboard', '/', { 'hushtone.localhost': value });
     await mood('busy');
-    expect(await ask(server, 'hushtone', '/tone/foghorn')).toMatchObject({ status: 503, headers: { 'retry-after': '1' } });
+    expect(await ask(server, 'hushtone', '/tone/foghorn')).toMatchObject({
+      status: 503,
+      headers: { 'retry-after': '1' },
+    });
     await mood('broken');
     expect((await ask(server, 'hushtone', '/tone/foghorn')).status).toBe(500);
     expect((await ask(server, 'glimreel', '/')).status).toBe(200);

@@ -35,7 +35,8 @@ export function createNeighbours(file: string | null, port: number): Express {
     app.use((request, response, next) => {
       if (request.hostname !== host) return next();
       // Every service counts its visitors.
-      if (!request.headers.cookie?.includes('visitor=')) response.append('Set-Cookie', `visitor=${Date.now().toString(36)}; Path=/; SameSite=Lax`);
+      if (!request.headers.cookie?.includes('visitor='))
+        response.append('Set-Cookie', `visitor=${Date.now().toString(36)}; Path=/; SameSite=Lax`);
       before(request, response, () => service(request, response, next));
     });
   }

@@ -5,7 +5,9 @@ import type { Cupboard } from './cupboard.js';
 export function nipaway(cupboard: Cupboard, port: number): Express {
   const app = express();
   const counts = new Map<string, number>();
-  app.get('/n/:nip', (request, response) => response.redirect(`http://tally.nipaway.localhost:${port}/count/${encodeURIComponent(request.params.nip)}`));
+  app.get('/n/:nip', (request, response) =>
+    response.redirect(`http://tally.nipaway.localhost:${port}/count/${encodeURIComponent(request.params.nip)}`),
+  );
   app.get('/count/:nip', (request, response) => {
     const { nip } = request.params;
     const target = Object.hasOwn(cupboard.contents.nips, nip) ? cupboard.contents.nips[nip] : undefined;

@@ -49,7 +49,11 @@ export class Switchboard {
         case 'slow':
           return void setTimeout(next, slowMs);
         case 'busy':
-          return void response.status(503).setHeader('Retry-After', '1').type('text/plain').send('Come back in a moment.');
+          return void response
+            .status(503)
+            .setHeader('Retry-After', '1')
+            .type('text/plain')
+            .send('Come back in a moment.');
         case 'broken':
           return void response.status(500).type('text/plain').send('Something gave way.');
         case 'dripping':
@@ -65,10 +69,16 @@ export class Switchboard {
   private board(): string {
     const rows = this.hosts.map((host) => {
       const now = this.moods.get(host) ?? 'well';
-      const options = moods.map((mood) => `<option value="${mood}"${mood === now ? ' selected' : ''}>${moodWords[mood]}</option>`).join('');
+      const options = moods
+        .map((mood) => `<option value="${mood}"${mood === now ? ' selected' : ''}>${moodWords[mood]}</option>`)
+        .join('');
       return `<tr><th><label for="${host}">${escapeHtml(host)}</label></th><td><select id="${host}" name="${host}">${options}</select></td></tr>`;
     });
-    return page(dress, 'Switchboard', `<form method="post"><table>${rows.join('')}</table><p><button>Switch</button></p></form>`);
+    return page(
+      dress,
+      'Switchboard',
+      `<form method="post"><table>${rows.join('')}</table><p><button>Switch</button></p></form>`,
+    );
   }
 }
 

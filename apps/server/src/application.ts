@@ -66,11 +66,17 @@ function answerShortLinksFirst(app: NestExpressApplication): void {
 
 /** Built files have their hash in the name and stay valid for ever; every other address is a page of the application. */
 function serveWeb(server: NestExpressApplication, folder: string): void {
-  server.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: yearMs, index: false, fallthrough: false }));
+  server.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: yearMs, index: false, fallthrough: false }),
+  );
   server.use(express.static(folder, { index: false, maxAge: 0, redirect: false }));
   const page = join(folder, 'index.html');
   server.use((request: Request, response: Response, next: NextFunction) => {
-    const asksForPage = (request.method === 'GET' || request.method === 'HEAD') && !/^\/(?:api|p|k|c)\//.test(request.path) && existsSync(page);
+    const asksForPage =
+      (request.method === 'GET' || request.method === 'HEAD') &&
+      !/^\/(?:api|p|k|c)\//.test(request.path) &&
+      existsSync(page);
     if (asksForPage) response.sendFile(page, { headers: { 'Cache-Control': 'no-cache' } });
     else next();
   });

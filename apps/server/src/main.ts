@@ -11,7 +11,12 @@ const configuration = readConfiguration();
 const logger = createLogger(configuration.logLevel);
 watchProcess(process, logger);
 const waiting = await listenWhileStarting(configuration);
-const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger), abortOnError: false });
+const app = await NestFactory.create(AppModule.with(configuration, logger), {
+  forceCloseConnections: true,
+  bodyParser: false,
+  logger: new NestLog(logger),
+  abortOnError: false,
+});
 setUp(app, configuration, logger);
 await waiting.close();
 await app.listen(configuration.port, configuration.host);

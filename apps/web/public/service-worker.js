@@ -8,14 +8,21 @@ const readingPages = ['/read', '/inspect'];
 const kept = ['/icon.svg', '/offline.html'];
 
 self.addEventListener('install', (event) => {
-  event.waitUntil(caches.open(shell).then((cache) => cache.addAll(kept)).then(() => self.skipWaiting()));
+  event.waitUntil(
+    caches
+      .open(shell)
+      .then((cache) => cache.addAll(kept))
+      .then(() => self.skipWaiting()),
+  );
 });
 
 self.addEventListener('activate', (event) => {
   event.waitUntil(
     caches
       .keys()
-      .then((names) => Promise.all(names.filter((name) => ![shell, reader].includes(name)).map((name) => caches.delete(name))))
+      .then((names) =>
+        Promise.all(names.filter((name) => ![shell, reader].includes(name)).map((name) => caches.delete(name))),
+      )
       .then(() => self.clients.claim()),
   );
 });
@@ -24,7 +31,12 @@ self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
-  if (request.mode === 'navigate') event.respondWith(readingPages.includes(url.pathname) ? newest(request, url.pathname) : fetch(request).catch(() => caches.match('/offline.html')));
+  if (request.mode === 'navigate')
+    event.respondWith(
+      readingPages.includes(url.pathname)
+        ? newest(request, url.pathname)
+        : fetch(request).catch(() => caches.match('/offline.html')),
+    );
   else if (url.pathname.startsWith('/assets/')) event.respondWith(asset(event));
 });
 
@@ -52,5 +64,6 @@ async function asset(event) {
 // Never waited for by the answer: a worker is told of only when it runs, and it runs only when it has its files.
 async function keepForReader({ request, clientId }, response) {
   const client = clientId ? await self.clients.get(clientId) : null;
-  if (client && (readingPages.includes(new URL(client.url).pathname) || client.type !== 'window')) await (await caches.open(reader)).put(request, response);
+  if (client && (readingPages.includes(new URL(client.url).pathname) || client.type !== 'window'))
+    await (await caches.open(reader)).put(request, response);
 }

@@ -8,7 +8,8 @@ import { NoticeProvider } from './design/notice.js';
 import { router } from './routes.js';
 
 // Without a secure context (plain http on a phone) there is none, and nothing is lost but the share menu.
-if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/service-worker.js').catch(() => undefined);
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  void navigator.serviceWorker.register('/service-worker.js').catch(() => undefined);
 
 const page = document.getElementById('page');
 if (!page) throw new Error('index.html has no #page');

@@ -31,11 +31,27 @@ async function staffOrVisitor(asked: LoaderFunctionArgs): Promise<Response | nul
 }
 
 export const router = createBrowserRouter([
-  { path: '/sign-in', lazy: () => import('./account/sign-in-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
+  {
+    path: '/sign-in',
+    lazy: () => import('./account/sign-in-page.js'),
+    errorElement: <FailedPage />,
+    hydrateFallbackElement: <></>,
+  },
   // Nothing but pages, for the printer.
-  { path: '/prints/:printId', loader: staffOnly, lazy: () => import('./sheet/print-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
+  {
+    path: '/prints/:printId',
+    loader: staffOnly,
+    lazy: () => import('./sheet/print-page.js'),
+    errorElement: <FailedPage />,
+    hydrateFallbackElement: <></>,
+  },
   // For students: no session, no tabs.
-  { path: '/read', lazy: () => import('./student-reader/read-page.js'), errorElement: <FailedPage />, hydrateFallbackElement: <></> },
+  {
+    path: '/read',
+    lazy: () => import('./student-reader/read-page.js'),
+    errorElement: <FailedPage />,
+    hydrateFallbackElement: <></>,
+  },
   {
     path: '/inspect',
     loader: staffOrVisitor,

@@ -99,4 +99,6 @@ export interface NewsItem {
 }
 
 /** What `/api/events` tells (server-sent events, one JSON each). */
-export type LiveEvent = { readonly type: 'check'; readonly materialId: string; readonly state: AccessCheckState } | { readonly type: 'tryout'; readonly materialId: string };
+export type LiveEvent =
+  | { readonly type: 'check'; readonly materialId: string; readonly state: AccessCheckState }
+  | { readonly type: 'tryout'; readonly materialId: string };

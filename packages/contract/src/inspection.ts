@@ -15,7 +15,12 @@ export interface KnownMaterial {
   /** True where the code carries exactly that now; false where it leads to the same, or was carried otherwise. */
   readonly exact: boolean;
   /** Lessons in which it hangs. */
-  readonly stations: readonly { readonly stationId: string; readonly lessonId: string; readonly lessonName: string; /** From 1. */ readonly position: number }[];
+  readonly stations: readonly {
+    readonly stationId: string;
+    readonly lessonId: string;
+    readonly lessonName: string;
+    /** From 1. */ readonly position: number;
+  }[];
 }
 
 /** What somebody may do who is not signed in, from where the request came. */

@@ -22,7 +22,15 @@ export const limits = {
   lookNameLength: 60,
   looks: 200,
   visitorNetworks: 50,
-  device: { previewPx: { least: 120, most: 4096 }, fovDeg: { least: 10, most: 150 }, nearestFocusM: { least: 0.02, most: 2 }, blurPx: 5, noiseGrey: 40, deviceCount: 100_000, devices: 60 },
+  device: {
+    previewPx: { least: 120, most: 4096 },
+    fovDeg: { least: 10, most: 150 },
+    nearestFocusM: { least: 0.02, most: 2 },
+    blurPx: 5,
+    noiseGrey: 40,
+    deviceCount: 100_000,
+    devices: 60,
+  },
   studentsPage: 100,
   cardReadingsShown: 200,
   /** Codes on one print, with their copies. */

@@ -1,4 +1,22 @@
-import type { AddressCarry, AddressRole, Carry, CodeDrawing, Kept, Content, ErrorCorrectionLevel, Grain, Ladder, LevelChoice, LinkKind, LookDesign, MaterialKind, PaperFormat, ReaderEngineName, RehearsedDevice, Repair } from '@hapset/core';
+import type {
+  AddressCarry,
+  AddressRole,
+  Carry,
+  CodeDrawing,
+  Kept,
+  Content,
+  ErrorCorrectionLevel,
+  Grain,
+  Ladder,
+  LevelChoice,
+  LinkKind,
+  LookDesign,
+  MaterialKind,
+  PaperFormat,
+  ReaderEngineName,
+  RehearsedDevice,
+  Repair,
+} from '@hapset/core';
 import type { AccessCheckView } from './access-check.js';
 import type { KeptView } from './kept.js';
 import type { DeviceView } from './device.js';

@@ -46,5 +46,9 @@ export interface AskedRehearsalResult {
   readonly confidence: number;
   readonly misread: Difference | null;
   /** In the order of distances. */
-  readonly passRates: readonly { readonly distanceM: number; readonly trials: number; /** Share that read, 0 to 1. */ readonly rate: number }[];
+  readonly passRates: readonly {
+    readonly distanceM: number;
+    readonly trials: number;
+    /** Share that read, 0 to 1. */ readonly rate: number;
+  }[];
 }

@@ -7,7 +7,23 @@ describe('the table of routes', () => {
   });
 
   it('leaves only signing in, the welcome, health and what students and visitors see to anyone', () => {
-    expect(Object.entries(routes).filter(([, route]) => route.access === 'anyone').map(([name]) => name)).toEqual(['health', 'ready', 'welcome', 'signIn', 'studentPage', 'keptBytes', 'keptVariant', 'webPicture', 'visitorRights', 'askVisitorInspection', 'visitorInspection']);
+    expect(
+      Object.entries(routes)
+        .filter(([, route]) => route.access === 'anyone')
+        .map(([name]) => name),
+    ).toEqual([
+      'health',
+      'ready',
+      'welcome',
+      'signIn',
+      'studentPage',
+      'keptBytes',
+      'keptVariant',
+      'webPicture',
+      'visitorRights',
+      'askVisitorInspection',
+      'visitorInspection',
+    ]);
   });
 });
 

@@ -2,25 +2,99 @@
  * Every route of the API in one table: the server's tests walk it, the web application's client is driven by it.
  * `access` says who may call it at all; ids in the path are checked against their owner on top of that.
  */
-import type { AccessCheckView, AskLinkCheck, EarlierCheck, LinkCheckAsked, LinkCheckView, NewsItem } from './access-check.js';
+import type {
+  AccessCheckView,
+  AskLinkCheck,
+  EarlierCheck,
+  LinkCheckAsked,
+  LinkCheckView,
+  NewsItem,
+} from './access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './account.js';
 import type { ChangeDevice, CreateDevice, DeviceView } from './device.js';
 import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
 import type { HealthView } from './health.js';
 import type { CodeInspection, InspectCode, VisitorRights } from './inspection.js';
-import type { AllowLook, BringLookPicture, ChangeLook, ChooseLook, CreateLook, LookPictureView, LookRules, LooksView, LookView } from './look.js';
+import type {
+  AllowLook,
+  BringLookPicture,
+  ChangeLook,
+  ChooseLook,
+  CreateLook,
+  LookPictureView,
+  LookRules,
+  LooksView,
+  LookView,
+} from './look.js';
 import type { ShowWebPicture } from './picture.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
-import type { AddStations, AddedView, BenchView, ChangeLesson, ChangeStation, CreateLesson, CreatedMaterials, CreatedView, LessonView, LessonsPage, OrderStations } from './lesson.js';
-import type { ChangeMaterial, CreateMaterials, MaterialPage, MaterialView, SaveRehearsal, ShelfPage, TagView } from './material.js';
-import type { ChangeSheetTemplate, CreateSheetTemplate, MakePrint, MakeSheet, PreviewSheets, PrintView, SheetsPreview, SheetTemplateView, SheetView, UsualSheetTemplate } from './sheet.js';
+import type {
+  AddStations,
+  AddedView,
+  BenchView,
+  ChangeLesson,
+  ChangeStation,
+  CreateLesson,
+  CreatedMaterials,
+  CreatedView,
+  LessonView,
+  LessonsPage,
+  OrderStations,
+} from './lesson.js';
+import type {
+  ChangeMaterial,
+  CreateMaterials,
+  MaterialPage,
+  MaterialView,
+  SaveRehearsal,
+  ShelfPage,
+  TagView,
+} from './material.js';
+import type {
+  ChangeSheetTemplate,
+  CreateSheetTemplate,
+  MakePrint,
+  MakeSheet,
+  PreviewSheets,
+  PrintView,
+  SheetsPreview,
+  SheetTemplateView,
+  SheetView,
+  UsualSheetTemplate,
+} from './sheet.js';
 import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './rehearsal.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
 import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
-import type { CardReadingsPage, CardsMade, CardsPreview, ChangeStudent, CompareRoster, ImportRoster, LeaveClass, MakeCards, PreviewCards, ReadCard, ReadCardView, RosterComparisonView, RosterImportView, RosterUndoView, EraseStudents, StudentGroups, StudentsPage, StudentView } from './student.js';
+import type {
+  CardReadingsPage,
+  CardsMade,
+  CardsPreview,
+  ChangeStudent,
+  CompareRoster,
+  ImportRoster,
+  LeaveClass,
+  MakeCards,
+  PreviewCards,
+  ReadCard,
+  ReadCardView,
+  RosterComparisonView,
+  RosterImportView,
+  RosterUndoView,
+  EraseStudents,
+  StudentGroups,
+  StudentsPage,
+  StudentView,
+} from './student.js';
 import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './tryout.js';
 import type { PreviewSymbol, SymbolPreview } from './symbol.js';
-import type { AddressesOnPaper, ChangeSchool, ChangeTeacherClasses, SchoolView, ServerNotes, TeacherClassesView } from './school.js';
+import type {
+  AddressesOnPaper,
+  ChangeSchool,
+  ChangeTeacherClasses,
+  SchoolView,
+  ServerNotes,
+  TeacherClassesView,
+} from './school.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
 
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
@@ -53,7 +127,11 @@ export const routes = {
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
   onPaper: route<AddressesOnPaper>('GET', '/api/school/on-paper', 'administrator'),
   teacherClasses: route<TeacherClassesView>('GET', '/api/school/teacher-classes', 'office'),
-  changeTeacherClasses: route<TeacherClassesView, ChangeTeacherClasses>('PUT', '/api/school/teacher-classes', 'administrator'),
+  changeTeacherClasses: route<TeacherClassesView, ChangeTeacherClasses>(
+    'PUT',
+    '/api/school/teacher-classes',
+    'administrator',
+  ),
   /** What only the administrator has to know of how this server runs. */
   serverNotes: route<ServerNotes>('GET', '/api/school/server-notes', 'administrator'),
   /** Takes the host off the list of those at whose root short links are answered. */
@@ -210,7 +288,11 @@ export const routes = {
   createSheetTemplate: route<SheetTemplateView, CreateSheetTemplate>('POST', '/api/sheet-templates'),
   changeSheetTemplate: route<SheetTemplateView, ChangeSheetTemplate>('PUT', '/api/sheet-templates/:sheetTemplateId'),
   removeSheetTemplate: route<null>('DELETE', '/api/sheet-templates/:sheetTemplateId'),
-  chooseUsualSheetTemplate: route<SheetTemplateView, UsualSheetTemplate>('PATCH', '/api/sheet-templates/:sheetTemplateId', 'administrator'),
+  chooseUsualSheetTemplate: route<SheetTemplateView, UsualSheetTemplate>(
+    'PATCH',
+    '/api/sheet-templates/:sheetTemplateId',
+    'administrator',
+  ),
 } as const;
 
 export type RouteName = keyof typeof routes;

@@ -1,4 +1,11 @@
-import type { AccessVerdict, AddressRole, DescriptionProblem, Finding, LinkKind, ServiceDescription } from '@hapset/core';
+import type {
+  AccessVerdict,
+  AddressRole,
+  DescriptionProblem,
+  Finding,
+  LinkKind,
+  ServiceDescription,
+} from '@hapset/core';
 
 /** A service that the school has described, or whose description came with the installation. */
 export interface ServiceView {

@@ -1,7 +1,25 @@
 /** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
-import type { DuplexEdge, GridProblem, HeaderPicture, PaperFormat, SheetKind, SheetSetup, TextField } from '@hapset/core';
+import type {
+  DuplexEdge,
+  GridProblem,
+  HeaderPicture,
+  PaperFormat,
+  SheetKind,
+  SheetSetup,
+  TextField,
+} from '@hapset/core';
 
-export const sheetWarnings = ['no-code', 'locked', 'not-opened-yet', 'does-not-read', 'too-small', 'text-cut', 'text-left-out', 'missing-characters', 'address-not-reachable'] as const;
+export const sheetWarnings = [
+  'no-code',
+  'locked',
+  'not-opened-yet',
+  'does-not-read',
+  'too-small',
+  'text-cut',
+  'text-left-out',
+  'missing-characters',
+  'address-not-reachable',
+] as const;
 export type SheetWarning = (typeof sheetWarnings)[number];
 
 export interface MakeSheet {
@@ -32,7 +50,10 @@ export interface SheetPlaces {
 }
 
 /** How: what the pages are set up with, and what is computed on the server. */
-export interface SheetChoices extends Pick<SheetSetup, 'kind' | 'paper' | 'lying' | 'perPage' | 'inColumns' | 'labels' | 'startAt' | 'copies' | 'fields'> {
+export interface SheetChoices extends Pick<
+  SheetSetup,
+  'kind' | 'paper' | 'lying' | 'perPage' | 'inColumns' | 'labels' | 'startAt' | 'copies' | 'fields'
+> {
   /** What opens, as a picture; on posters, where there is room. */
   readonly picture: boolean;
   readonly backs: boolean;

@@ -54,7 +54,12 @@ export interface RosterComparisonView {
   readonly same: number;
   readonly leftOut: number;
   readonly someAdded: readonly string[];
-  readonly someChanged: readonly { readonly name: string; readonly parts: readonly RosterPart[]; readonly before: string; readonly back: boolean }[];
+  readonly someChanged: readonly {
+    readonly name: string;
+    readonly parts: readonly RosterPart[];
+    readonly before: string;
+    readonly back: boolean;
+  }[];
   readonly someLeftOut: readonly string[];
 }
 

@@ -3,8 +3,7 @@
  * a Result; exceptions are left for bugs. Words for a problem live in the web application.
  */
 export type Result<Value, Problem> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly problem: Problem };
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly problem: Problem };
 
 export function succeed<Value>(value: Value): Result<Value, never> {
   return { ok: true, value };

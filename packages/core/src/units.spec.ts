@@ -11,7 +11,9 @@ describe('units', () => {
     expect(() => requirePositive('sizeMm', 12)).not.toThrow();
     expect(() => requirePositive('sizeMm', 0)).toThrow(new RangeError('sizeMm must be above 0, got 0'));
     expect(() => requirePositive('sizeMm', Number.POSITIVE_INFINITY)).toThrow(RangeError);
-    expect(() => requirePositive('sizeMm', '12' as unknown as number)).toThrow(new TypeError('sizeMm must be a number, got string'));
+    expect(() => requirePositive('sizeMm', '12' as unknown as number)).toThrow(
+      new TypeError('sizeMm must be a number, got string'),
+    );
   });
 });
 

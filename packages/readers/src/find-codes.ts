@@ -14,7 +14,14 @@ export interface FoundCode extends SymbolFacts {
 
 export type FindCodes = (frame: GreyFrame) => Promise<readonly FoundCode[]>;
 
-const options: ReaderOptions = { formats: ['QRCode'], tryHarder: true, tryRotate: true, tryInvert: true, tryDownscale: true, maxNumberOfSymbols: 40 };
+const options: ReaderOptions = {
+  formats: ['QRCode'],
+  tryHarder: true,
+  tryRotate: true,
+  tryInvert: true,
+  tryDownscale: true,
+  maxNumberOfSymbols: 40,
+};
 
 export async function createFinder(wasm: WasmSource): Promise<FindCodes> {
   await prepareZxing(wasm);
@@ -24,7 +31,12 @@ export async function createFinder(wasm: WasmSource): Promise<FindCodes> {
       .filter(({ isValid }) => isValid)
       .map((result) => {
         const [corners, facts] = [cornersOf(result), factsOf(result)];
-        return { text: result.text, corners, ...facts, measured: facts.version === null ? null : measureSymbol(frame, corners, modulesOf(facts.version)) };
+        return {
+          text: result.text,
+          corners,
+          ...facts,
+          measured: facts.version === null ? null : measureSymbol(frame, corners, modulesOf(facts.version)),
+        };
       });
     return inReadingOrder(found);
   };
@@ -32,8 +44,11 @@ export async function createFinder(wasm: WasmSource): Promise<FindCodes> {
 
 /** Row by row, as people count them; codes of about the same height make a row. */
 function inReadingOrder(codes: readonly FoundCode[]): readonly FoundCode[] {
-  const middle = ({ corners }: FoundCode, axis: 'x' | 'y'): number => corners.reduce((sum, corner) => sum + corner[axis], 0) / corners.length;
-  const heights = codes.map(({ corners }) => Math.max(...corners.map(({ y }) => y)) - Math.min(...corners.map(({ y }) => y)));
+  const middle = ({ corners }: FoundCode, axis: 'x' | 'y'): number =>
+    corners.reduce((sum, corner) => sum + corner[axis], 0) / corners.length;
+  const heights = codes.map(
+    ({ corners }) => Math.max(...corners.map(({ y }) => y)) - Math.min(...corners.map(({ y }) => y)),
+  );
   const rowPx = Math.max(1, ...heights);
   const row = (code: FoundCode): number => Math.round(middle(code, 'y') / rowPx);
   return [...codes].sort((one, other) => row(one) - row(other) || middle(one, 'x') - middle(other, 'x'));

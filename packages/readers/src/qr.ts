@@ -13,8 +13,23 @@ export function createQrReader(): ReaderEngine {
       const began = performance.now();
       let seen: FinderPoints | null = null;
       try {
-        const text = decodeQR({ width: widthPx, height: heightPx, data: inPlanes(grey, widthPx, heightPx) }, { format: 'I444', timeLimit: Infinity, textDecoder: decodeBytes, pointsOnDetect: (points) => (seen = points) });
-        return Promise.resolve({ engine: 'qr', text, bytes: null, version: null, corners: cornersOf(seen), tookMs: performance.now() - began });
+        const text = decodeQR(
+          { width: widthPx, height: heightPx, data: inPlanes(grey, widthPx, heightPx) },
+          {
+            format: 'I444',
+            timeLimit: Infinity,
+            textDecoder: decodeBytes,
+            pointsOnDetect: (points) => (seen = points),
+          },
+        );
+        return Promise.resolve({
+          engine: 'qr',
+          text,
+          bytes: null,
+          version: null,
+          corners: cornersOf(seen),
+          tookMs: performance.now() - began,
+        });
       } catch {
         // It throws where it finds nothing.
         return Promise.resolve(null);

@@ -18,15 +18,29 @@ export async function createZbarReader(wasm: WasmSource | null): Promise<ReaderE
     name: 'zbar',
     async read({ widthPx, heightPx, grey }) {
       const began = performance.now();
-      const image = await ZBarImage.createFromGrayBuffer(widthPx, heightPx, grey.buffer.slice(grey.byteOffset, grey.byteOffset + grey.length) as ArrayBuffer);
+      const image = await ZBarImage.createFromGrayBuffer(
+        widthPx,
+        heightPx,
+        grey.buffer.slice(grey.byteOffset, grey.byteOffset + grey.length) as ArrayBuffer,
+      );
       try {
         if (scanner.scan(image) <= 0) return null;
         const [symbol] = image.getSymbols();
         if (!symbol) return null;
         const bytes = Uint8Array.from(symbol.data);
         const [upperLeft, lowerLeft, lowerRight, upperRight] = symbol.points;
-        const corners = upperLeft && upperRight && lowerRight && lowerLeft ? ([upperLeft, upperRight, lowerRight, lowerLeft] as const) : null;
-        return { engine: 'zbar', text: decodeBytes(bytes), bytes, version: null, corners, tookMs: performance.now() - began };
+        const corners =
+          upperLeft && upperRight && lowerRight && lowerLeft
+            ? ([upperLeft, upperRight, lowerRight, lowerLeft] as const)
+            : null;
+        return {
+          engine: 'zbar',
+          text: decodeBytes(bytes),
+          bytes,
+          version: null,
+          corners,
+          tookMs: performance.now() - began,
+        };
       } finally {
         image.destroy();
       }

@@ -3,14 +3,26 @@ import { prepareZXingModule, readBarcodes, type ReaderOptions, type ReadResult }
 import type { Corners, ErrorCorrectionLevel, GreyFrame } from '@hapset/core';
 import type { ReaderEngine, WasmSource } from './engine.js';
 
-const options: ReaderOptions = { formats: ['QRCode'], tryHarder: true, tryRotate: true, tryInvert: false, tryDownscale: true, maxNumberOfSymbols: 1 };
+const options: ReaderOptions = {
+  formats: ['QRCode'],
+  tryHarder: true,
+  tryRotate: true,
+  tryInvert: false,
+  tryDownscale: true,
+  maxNumberOfSymbols: 1,
+};
 
 /** Loads the engine; later calls share the first module. */
 export async function prepareZxing(wasm: WasmSource): Promise<void> {
   // Left to itself the package would fetch its wasm from a server outside.
   const overrides =
     'bytes' in wasm
-      ? { wasmBinary: wasm.bytes.buffer.slice(wasm.bytes.byteOffset, wasm.bytes.byteOffset + wasm.bytes.byteLength) as ArrayBuffer }
+      ? {
+          wasmBinary: wasm.bytes.buffer.slice(
+            wasm.bytes.byteOffset,
+            wasm.bytes.byteOffset + wasm.bytes.byteLength,
+          ) as ArrayBuffer,
+        }
       : { locateFile: () => wasm.address };
   await prepareZXingModule({ overrides, fireImmediately: true });
 }
@@ -24,7 +36,14 @@ export async function createZxingReader(wasm: WasmSource): Promise<ReaderEngine>
       const [result] = await readBarcodes(toImage(frame), options);
       if (!result?.isValid) return null;
       const { text, bytes } = result;
-      return { engine: 'zxing', text, bytes, version: factsOf(result).version, corners: cornersOf(result), tookMs: performance.now() - began };
+      return {
+        engine: 'zxing',
+        text,
+        bytes,
+        version: factsOf(result).version,
+        corners: cornersOf(result),
+        tookMs: performance.now() - began,
+      };
     },
   };
 }
@@ -45,7 +64,11 @@ export interface SymbolFacts {
 const levels: readonly string[] = ['L', 'M', 'Q', 'H'] satisfies readonly ErrorCorrectionLevel[];
 
 export function factsOf({ extra }: ReadResult): SymbolFacts {
-  const facts = (extra === '' ? {} : JSON.parse(extra)) as { readonly Version?: unknown; readonly ECLevel?: unknown; readonly UEC?: unknown };
+  const facts = (extra === '' ? {} : JSON.parse(extra)) as {
+    readonly Version?: unknown;
+    readonly ECLevel?: unknown;
+    readonly UEC?: unknown;
+  };
   const version = Number(facts.Version);
   const unused = Number(facts.UEC);
   return {

@@ -37,7 +37,9 @@ export class AccessCheck {
   @Column({ type: 'mediumblob', nullable: true, select: false }) picture: Buffer | null;
   @Column({ type: 'int', nullable: true }) pictureBytes: number | null;
   /** By the database's own clock, so that all servers tell their pages in one order. */
-  @Index() @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' }) changedAt: Date;
+  @Index()
+  @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' })
+  changedAt: Date;
 }
 
 /** What the limits count by. */

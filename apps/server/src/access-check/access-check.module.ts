@@ -11,12 +11,14 @@ import { AccessCheckService } from './access-check.service.js';
 
 /** The work itself. Its controller is declared in the application's module, since it needs nouns that need this one. */
 @Module({
-  imports: [TypeOrmModule.forFeature([AccessCheck]), SchoolModule, StudentBrowserModule, ServiceDescriptionModule, DecoderModule],
-  providers: [
-    AccessCheckService,
-    AccessCheckRunner,
-    AccessCheckWork,
+  imports: [
+    TypeOrmModule.forFeature([AccessCheck]),
+    SchoolModule,
+    StudentBrowserModule,
+    ServiceDescriptionModule,
+    DecoderModule,
   ],
+  providers: [AccessCheckService, AccessCheckRunner, AccessCheckWork],
   exports: [AccessCheckService, AccessCheckRunner],
 })
 export class AccessCheckModule {}

@@ -71,7 +71,9 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
       const stop = new AbortController();
       const finished = this.run(check, surroundings, stop.signal)
         .catch((error: unknown) => this.failed(check, error))
-        .catch((error: unknown) => this.logger.error({ err: error, check: check.id }, 'could not write down a failed access check'))
+        .catch((error: unknown) =>
+          this.logger.error({ err: error, check: check.id }, 'could not write down a failed access check'),
+        )
         .finally(() => {
           this.running.delete(check.id);
           this.wake();
@@ -84,22 +86,33 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
   private async claim(): Promise<readonly AccessCheck[]> {
     const now = this.clock.now();
     // Whoever began them the third time is gone without a word.
-    await this.checks.query(`UPDATE access_checks SET state = 'done', finished_at = ?, lease_until = NULL, verdict = 'unknown', reasons = ? WHERE state = 'opening' AND lease_until < ? AND attempts >= ${mostAttempts}`, [now, JSON.stringify([{ reason: 'check-failed', detail: '' }]), now]);
+    await this.checks.query(
+      `UPDATE access_checks SET state = 'done', finished_at = ?, lease_until = NULL, verdict = 'unknown', reasons = ? WHERE state = 'opening' AND lease_until < ? AND attempts >= ${mostAttempts}`,
+      [now, JSON.stringify([{ reason: 'check-failed', detail: '' }]), now],
+    );
     const ids = await this.idsThatFit(now);
     if (ids.length === 0) return [];
     const claim = newId();
-    await retryingDeadlocks(() => this.checks.query(
-      `UPDATE access_checks SET state = 'opening', claim = ?, lease_until = ?, attempts = attempts + 1
+    await retryingDeadlocks(() =>
+      this.checks.query(
+        `UPDATE access_checks SET state = 'opening', claim = ?, lease_until = ?, attempts = attempts + 1
        WHERE id IN (${ids.map(() => '?').join(',')}) AND (state = 'waiting' OR (state = 'opening' AND lease_until < ?))`,
-      [claim, new Date(now.getTime() + leaseMs), ...ids, now],
-    ));
+        [claim, new Date(now.getTime() + leaseMs), ...ids, now],
+      ),
+    );
     return this.checks.find({ where: { claim }, relations: { material: true } });
   }
 
   private async idsThatFit(now: Date): Promise<readonly string[]> {
-    const waiting = (await this.checks.query(`SELECT id, host FROM access_checks WHERE state = 'waiting' OR (state = 'opening' AND lease_until < ?) ORDER BY id LIMIT ${lookedAt}`, [now])) as { id: string; host: string }[];
+    const waiting = (await this.checks.query(
+      `SELECT id, host FROM access_checks WHERE state = 'waiting' OR (state = 'opening' AND lease_until < ?) ORDER BY id LIMIT ${lookedAt}`,
+      [now],
+    )) as { id: string; host: string }[];
     if (waiting.length === 0) return [];
-    const busy = (await this.checks.query(`SELECT host, COUNT(*) AS count FROM access_checks WHERE state = 'opening' AND lease_until >= ? GROUP BY host`, [now])) as { host: string; count: string | number }[];
+    const busy = (await this.checks.query(
+      `SELECT host, COUNT(*) AS count FROM access_checks WHERE state = 'opening' AND lease_until >= ? GROUP BY host`,
+      [now],
+    )) as { host: string; count: string | number }[];
     const atHost = new Map(busy.map(({ host, count }) => [host, Number(count)]));
     let room = runnerLimits.atOnce - [...atHost.values()].reduce((sum, count) => sum + count, 0);
     const fitting: string[] = [];
@@ -118,19 +131,41 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     this.logger.error({ err: error, check: check.id, attempt: check.attempts }, 'an access check failed');
     const own = { id: check.id, claim: check.claim ?? '', state: 'opening' as const };
     const again = check.attempts < mostAttempts || isDatabaseAway(error);
-    if (!again) return void (await this.checks.update(own, { state: 'done', finishedAt: this.clock.now(), leaseUntil: null, verdict: 'unknown', reasons: [{ reason: 'check-failed', detail: '' }] }));
-    await this.checks.update(own, { leaseUntil: new Date(this.clock.now().getTime() + againAfterMs), ...(isDatabaseAway(error) && { attempts: check.attempts - 1 }) });
+    if (!again)
+      return void (await this.checks.update(own, {
+        state: 'done',
+        finishedAt: this.clock.now(),
+        leaseUntil: null,
+        verdict: 'unknown',
+        reasons: [{ reason: 'check-failed', detail: '' }],
+      }));
+    await this.checks.update(own, {
+      leaseUntil: new Date(this.clock.now().getTime() + againAfterMs),
+      ...(isDatabaseAway(error) && { attempts: check.attempts - 1 }),
+    });
   }
 
   private async run(check: AccessCheck, surroundings: CheckSurroundings, stop: AbortSignal): Promise<void> {
-    const renew = (): Promise<unknown> => this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) });
-    const renewal = new Loop(renew, { name: 'renew the lease of an access check', everyMs: leaseMs / 3, logger: this.logger }).start();
+    const renew = (): Promise<unknown> =>
+      this.checks.update(
+        { id: check.id, claim: check.claim ?? '', state: 'opening' },
+        { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) },
+      );
+    const renewal = new Loop(renew, {
+      name: 'renew the lease of an access check',
+      everyMs: leaseMs / 3,
+      logger: this.logger,
+    }).start();
     try {
       await this.worker.work(check, surroundings, stop);
     } finally {
       await renewal.stop();
     }
     // Ended with the server: somebody else may take it up at once. A check that was stopped on purpose stays so.
-    if (stop.aborted) await this.checks.update({ id: check.id, claim: check.claim ?? '', state: 'opening' }, { state: 'waiting', claim: null, leaseUntil: null, attempts: check.attempts - 1 });
+    if (stop.aborted)
+      await this.checks.update(
+        { id: check.id, claim: check.claim ?? '', state: 'opening' },
+        { state: 'waiting', claim: null, leaseUntil: null, attempts: check.attempts - 1 },
+      );
   }
 }

@@ -46,24 +46,42 @@ export class AccessCheckService {
     if (wanted.length === 0) return;
     const askedAt = this.clock.now();
     const once = [...new Map(wanted.map((material) => [material.id, material])).values()];
-    await this.checks.insert(once.map(({ id, link }) => ({ id: newId(), materialId: id, state: 'waiting' as const, link, host: hostOfLink(link), askedAt })));
+    await this.checks.insert(
+      once.map(({ id, link }) => ({
+        id: newId(),
+        materialId: id,
+        state: 'waiting' as const,
+        link,
+        host: hostOfLink(link),
+        askedAt,
+      })),
+    );
     this.runner.wake();
   }
 
   /** Stops what waits or runs; what was found out before stays. */
   async stop(materials: readonly Material[]): Promise<void> {
     if (materials.length === 0) return;
-    await this.checks.update({ materialId: In(materials.map((material) => material.id)), state: In([...unfinished]) }, { state: 'stopped', finishedAt: this.clock.now() });
+    await this.checks.update(
+      { materialId: In(materials.map((material) => material.id)), state: In([...unfinished]) },
+      { state: 'stopped', finishedAt: this.clock.now() },
+    );
     await this.runner.stopWhatWasStopped();
   }
 
   /** By material id. Checks of a link that was changed since don't count. */
   async lastOf(materials: readonly Material[]): Promise<ReadonlyMap<string, LastChecks>> {
     const ids = [...new Set(materials.map((material) => material.id))];
-    const [rows, catalogue, { publicAddress }] = await Promise.all([ids.length === 0 ? [] : this.newestRows(ids), this.services.catalogue(), this.school.get()]);
+    const [rows, catalogue, { publicAddress }] = await Promise.all([
+      ids.length === 0 ? [] : this.newestRows(ids),
+      this.services.catalogue(),
+      this.school.get(),
+    ]);
     return new Map(
       materials.map((material) => {
-        const own = rows.filter((row) => row.materialId === material.id && row.link === addressOf(material, publicAddress));
+        const own = rows.filter(
+          (row) => row.materialId === material.id && row.link === addressOf(material, publicAddress),
+        );
         const done = own.find((row) => row.state === 'done') ?? null;
         const steps = done ? (mendingOf(done, catalogue)?.steps.length ?? 0) : 0;
         return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];

@@ -13,7 +13,10 @@ describe('checking access', () => {
   beforeAll(async () => {
     web = await SmallWeb.start();
     web.html('/open', openPage);
-    web.html('/locked', '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>');
+    web.html(
+      '/locked',
+      '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>',
+    );
     web.html('/gone', '<title>Gone</title>', 410);
     scene = await Scene.start({ trustedHosts: [web.host] });
   });
@@ -24,7 +27,10 @@ describe('checking access', () => {
 
   it('opens every new link, writes the verdict down and takes the page’s title', async () => {
     const lessonId = await scene.lesson();
-    await scene.stations(lessonId, ['/open', '/locked', '/gone'].map((path) => link(web.address(path))));
+    await scene.stations(
+      lessonId,
+      ['/open', '/locked', '/gone'].map((path) => link(web.address(path))),
+    );
     const bench = await scene.opened(lessonId);
     expect(bench.rows.map((row) => row.readiness.opens)).toMatchObject([
       { state: 'done', verdict: 'open', steps: 0 },
@@ -52,15 +58,25 @@ describe('checking access', () => {
       finish = () => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage);
     });
     const { material } = await scene.page(stationId);
-    const asked = await scene.server.ok<AccessCheckView>('Maren', 'POST', `/api/materials/${material.id}/access-checks`);
+    const asked = await scene.server.ok<AccessCheckView>(
+      'Maren',
+      'POST',
+      `/api/materials/${material.id}/access-checks`,
+    );
     expect(['waiting', 'opening']).toContain(asked.state);
     const meanwhile = await scene.page(stationId);
     expect(meanwhile.readiness.opens).toMatchObject({ opening: true, verdict: 'sign-in' });
-    while (web.requests.filter((request) => request.url === '/changing').length < 2) await new Promise((resolve) => setTimeout(resolve, 10));
+    while (web.requests.filter((request) => request.url === '/changing').length < 2)
+      await new Promise((resolve) => setTimeout(resolve, 10));
     finish();
     await scene.opened(lessonId);
     const after = await scene.page(stationId);
-    expect(after.check).toMatchObject({ state: 'done', verdict: 'open', title: 'Field guide to limpets', mending: null });
+    expect(after.check).toMatchObject({
+      state: 'done',
+      verdict: 'open',
+      title: 'Field guide to limpets',
+      mending: null,
+    });
     expect(after.check?.hops).toHaveLength(1);
   });
 
@@ -90,7 +106,10 @@ describe('checking access', () => {
     const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
     await scene.opened(lessonId);
     const { material } = await scene.page(stationId);
-    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, { version: material.version, link: web.address('/locked') });
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
+      version: material.version,
+      link: web.address('/locked'),
+    });
     expect((await scene.page(stationId)).readiness.opens.verdict).not.toBe('open');
     expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('sign-in');
   });
@@ -113,18 +132,33 @@ describe('checking access', () => {
   });
 
   it('opens a link with counting parameters without them as well, and offers the shorter one only where both lead to the same page', async () => {
-    web.pages.set('/counted', (request, response) => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage.replace('</p>', ` Seen ${web.requests.length} times.</p>`)));
+    web.pages.set(
+      '/counted',
+      (request, response) =>
+        void response
+          .writeHead(200, { 'Content-Type': 'text/html' })
+          .end(openPage.replace('</p>', ` Seen ${web.requests.length} times.</p>`)),
+    );
     web.pages.set('/needed', (request, response) => {
       const whole = request.url?.includes('utm_page=3');
-      response.writeHead(200, { 'Content-Type': 'text/html' }).end(whole ? openPage : openPage.replaceAll('Field guide to limpets', 'All our guides'));
+      response
+        .writeHead(200, { 'Content-Type': 'text/html' })
+        .end(whole ? openPage : openPage.replaceAll('Field guide to limpets', 'All our guides'));
     });
     const lessonId = await scene.lesson();
     const links = [`/counted?id=7&utm_source=mail`, '/needed?utm_page=3', '/open?id=7'];
-    const stations = await scene.stations(lessonId, links.map((path) => link(web.address(path))));
+    const stations = await scene.stations(
+      lessonId,
+      links.map((path) => link(web.address(path))),
+    );
     await scene.opened(lessonId);
     const pages = await Promise.all(stations.map((stationId) => scene.page(stationId)));
     expect(pages.map(({ check }) => check?.verdict)).toEqual(['open', 'open', 'open']);
-    expect(pages.map(({ check }) => check?.trimmed)).toEqual([{ link: web.address('/counted?id=7'), removed: ['utm_source'] }, null, null]);
+    expect(pages.map(({ check }) => check?.trimmed)).toEqual([
+      { link: web.address('/counted?id=7'), removed: ['utm_source'] },
+      null,
+      null,
+    ]);
     expect(web.requests.filter(({ url }) => url?.startsWith('/needed'))).toHaveLength(2);
     expect(web.requests.filter(({ url }) => url === '/open?id=7')).toHaveLength(1);
   });
@@ -148,7 +182,8 @@ describe('checking access', () => {
     });
     await scene.stations(lessonId, items);
     await scene.opened(lessonId);
-    for (let index = 0; index < items.length; index += 1) expect(web.requests.filter((request) => request.url === `/many/${index}`)).toHaveLength(1);
+    for (let index = 0; index < items.length; index += 1)
+      expect(web.requests.filter((request) => request.url === `/many/${index}`)).toHaveLength(1);
     await second.stop();
   });
 
@@ -175,11 +210,22 @@ describe('checking access', () => {
     const [stationId = ''] = await scene.stations(await scene.lesson(), [link(web.address('/open'))]);
     const { material } = await scene.page(stationId);
     const checks = scene.server.dataSource.getRepository(AccessCheck);
-    await until(() => checks.findOneBy({ materialId: material.id }), (check) => check?.state === 'done', 10_000);
+    await until(
+      () => checks.findOneBy({ materialId: material.id }),
+      (check) => check?.state === 'done',
+      10_000,
+    );
     const past = new Date(scene.server.clock.now().getTime() - 1000);
-    await checks.update({ materialId: material.id }, { state: 'opening', attempts: 3, leaseUntil: past, verdict: null, finishedAt: null });
+    await checks.update(
+      { materialId: material.id },
+      { state: 'opening', attempts: 3, leaseUntil: past, verdict: null, finishedAt: null },
+    );
     scene.server.app.get(AccessCheckRunner, { strict: false }).wake();
-    const given = await until(() => checks.findOneBy({ materialId: material.id }), (check) => check?.state === 'done', 10_000);
+    const given = await until(
+      () => checks.findOneBy({ materialId: material.id }),
+      (check) => check?.state === 'done',
+      10_000,
+    );
     expect(given).toMatchObject({ state: 'done', verdict: 'unknown', reasons: [{ reason: 'check-failed' }] });
   });
 });

@@ -1,5 +1,18 @@
 import type { AccessCheckView, EarlierCheck, LinkCheckView } from '@hapset/contract';
-import { addressAtService, doubtsOf, hostsOnTheWay, isOwnShortener, letsIn, locksOut, mendingFor, rightsOf, standsBefore, type Evidence, type Mending, type ServiceCatalogue } from '@hapset/core';
+import {
+  addressAtService,
+  doubtsOf,
+  hostsOnTheWay,
+  isOwnShortener,
+  letsIn,
+  locksOut,
+  mendingFor,
+  rightsOf,
+  standsBefore,
+  type Evidence,
+  type Mending,
+  type ServiceCatalogue,
+} from '@hapset/core';
 import type { Material } from '../material/material.entity.js';
 import type { AccessCheck } from './access-check.entity.js';
 
@@ -7,9 +20,16 @@ const firstLinesShown = 5;
 const lockedNamed = 50;
 
 /** @param material whose link it is: what a person wrote of it is compared with what opened */
-export function toAccessCheckView(check: AccessCheck, material: Material, catalogue: ServiceCatalogue): AccessCheckView {
+export function toAccessCheckView(
+  check: AccessCheck,
+  material: Material,
+  catalogue: ServiceCatalogue,
+): AccessCheckView {
   const { evidence, verdict } = check;
-  const expected = { title: material.titleSource === 'person' ? material.title : null, kept: material.pageToken !== null };
+  const expected = {
+    title: material.titleSource === 'person' ? material.title : null,
+    kept: material.pageToken !== null,
+  };
   return {
     id: check.id,
     state: check.state,
@@ -37,7 +57,12 @@ export function mendingOf({ verdict, evidence, link }: AccessCheck, catalogue: S
 }
 
 /** What a student would see and could do; little of it where the door is shut. */
-function seen({ verdict, reasons }: AccessCheck, evidence: Evidence | null, catalogue: ServiceCatalogue, expected: Parameters<typeof doubtsOf>[1]): Pick<AccessCheckView, 'rights' | 'doubts' | 'title' | 'firstLines'> {
+function seen(
+  { verdict, reasons }: AccessCheck,
+  evidence: Evidence | null,
+  catalogue: ServiceCatalogue,
+  expected: Parameters<typeof doubtsOf>[1],
+): Pick<AccessCheckView, 'rights' | 'doubts' | 'title' | 'firstLines'> {
   const page = evidence?.final?.page ?? null;
   const opens = evidence !== null && verdict !== null && letsIn(verdict) && !(reasons ?? []).some(standsBefore);
   return {
@@ -50,11 +75,21 @@ function seen({ verdict, reasons }: AccessCheck, evidence: Evidence | null, cata
 
 function insideOf(evidence: Evidence | null): AccessCheckView['inside'] {
   if (!evidence?.inside) return null;
-  return { opened: evidence.inside.length, left: evidence.insideLeft ?? 0, locked: evidence.inside.filter(({ verdict }) => locksOut(verdict)).slice(0, lockedNamed) };
+  return {
+    opened: evidence.inside.length,
+    left: evidence.insideLeft ?? 0,
+    locked: evidence.inside.filter(({ verdict }) => locksOut(verdict)).slice(0, lockedNamed),
+  };
 }
 
 export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons }: AccessCheck): EarlierCheck {
-  return { id, link, finishedAt: (finishedAt ?? askedAt).toISOString(), verdict: verdict ?? 'unknown', reasons: reasons ?? [] };
+  return {
+    id,
+    link,
+    finishedAt: (finishedAt ?? askedAt).toISOString(),
+    verdict: verdict ?? 'unknown',
+    reasons: reasons ?? [],
+  };
 }
 
 /** A link by itself, for scripts. */

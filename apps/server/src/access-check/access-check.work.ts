@@ -1,7 +1,18 @@
 /** What one check does: opens the link, looks inside where it holds other things, judges, and writes down what was learnt. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { isFolder, judgeAccess, letsIn, samePage, trimLink, type Evidence, type Holder, type Judgement, type MaterialKind, type ServiceCatalogue } from '@hapset/core';
+import {
+  isFolder,
+  judgeAccess,
+  letsIn,
+  samePage,
+  trimLink,
+  type Evidence,
+  type Holder,
+  type Judgement,
+  type MaterialKind,
+  type ServiceCatalogue,
+} from '@hapset/core';
 import { In, Repository, type FindOptionsWhere } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { retryingDeadlocks } from '../database/deadlock.js';
@@ -43,24 +54,47 @@ export class AccessCheckWork {
     const opened = await this.browser.openPage(check.link, stop, publicAddress);
     const outside = judgeAccess(opened.evidence, catalogue);
     const holder = letsIn(outside.verdict) ? holderOf(check, catalogue) : null;
-    const evidence = holder ? await lookInside(holder, opened, { browser: this.browser, catalogue, publicAddress, stop }) : opened.evidence;
+    const evidence = holder
+      ? await lookInside(holder, opened, { browser: this.browser, catalogue, publicAddress, stop })
+      : opened.evidence;
     const judgement = holder ? judgeAccess(evidence, catalogue) : outside;
     const trimmed = letsIn(judgement.verdict) ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
-    const picture = letsIn(judgement.verdict) ? await smallPicture({ browser: this.browser, decoder: this.decoder }, evidence, publicAddress, stop) : null;
-    if (!stop.aborted) await this.finish(check, evidence, judgement, { trimmed, picture, pictureBytes: picture?.length ?? null });
+    const picture = letsIn(judgement.verdict)
+      ? await smallPicture({ browser: this.browser, decoder: this.decoder }, evidence, publicAddress, stop)
+      : null;
+    if (!stop.aborted)
+      await this.finish(check, evidence, judgement, { trimmed, picture, pictureBytes: picture?.length ?? null });
   }
 
   /** Opens the link without what only counts visitors, where it has such parameters. */
-  private async openTrimmed(link: string, evidence: Evidence, catalogue: ServiceCatalogue, stop: AbortSignal): Promise<AccessCheck['trimmed']> {
+  private async openTrimmed(
+    link: string,
+    evidence: Evidence,
+    catalogue: ServiceCatalogue,
+    stop: AbortSignal,
+  ): Promise<AccessCheck['trimmed']> {
     const trimmed = trimLink(link, catalogue);
     return trimmed && { ...trimmed, same: samePage(evidence, await this.browser.open(trimmed.link, stop), catalogue) };
   }
 
   /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
-  private async finish(check: AccessCheck, evidence: Evidence, { verdict, reasons }: Judgement, more: Pick<AccessCheck, 'trimmed' | 'picture' | 'pictureBytes'>): Promise<void> {
+  private async finish(
+    check: AccessCheck,
+    evidence: Evidence,
+    { verdict, reasons }: Judgement,
+    more: Pick<AccessCheck, 'trimmed' | 'picture' | 'pictureBytes'>,
+  ): Promise<void> {
     const told = reasons.map(({ reason, detail }) => ({ reason, detail: detail.slice(0, detailLength) }));
     const own = { id: check.id, state: 'opening' as const, claim: check.claim ?? '' };
-    const result = { state: 'done' as const, finishedAt: this.clock.now(), leaseUntil: null, verdict, reasons: told, evidence, ...more };
+    const result = {
+      state: 'done' as const,
+      finishedAt: this.clock.now(),
+      leaseUntil: null,
+      verdict,
+      reasons: told,
+      evidence,
+      ...more,
+    };
     const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
     const learnt = seen && check.material ? learn(check.material, evidence) : [];
     if (learnt.length === 0) {
@@ -71,7 +105,8 @@ export class AccessCheckWork {
       this.checks.manager.transaction(async (manager) => {
         const { affected } = await manager.update(AccessCheck, own, result);
         if (affected !== 1) return;
-        for (const { where, change } of learnt) await manager.update(Material, { ...where, id: check.materialId ?? '', link: check.link }, change);
+        for (const { where, change } of learnt)
+          await manager.update(Material, { ...where, id: check.materialId ?? '', link: check.link }, change);
       }),
     );
   }
@@ -92,7 +127,8 @@ function learn(material: Material, evidence: Evidence): readonly Learnt[] {
   const title = evidence.final?.page?.title.normalize('NFC').slice(0, 200) ?? '';
   const kind = kindOfFile(evidence.final?.contentType ?? '');
   const learnt: Learnt[] = [];
-  if (title !== '' && title !== material.title && material.titleSource !== 'person') learnt.push({ where: { titleSource: In(['address', 'page']) }, change: { title, titleSource: 'page' } });
+  if (title !== '' && title !== material.title && material.titleSource !== 'person')
+    learnt.push({ where: { titleSource: In(['address', 'page']) }, change: { title, titleSource: 'page' } });
   if (kind && material.kind === 'web-page') learnt.push({ where: { kind: 'web-page' }, change: { kind } });
   return learnt;
 }

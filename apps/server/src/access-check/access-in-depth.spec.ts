@@ -6,7 +6,8 @@ import { openPage, SmallWeb } from '../test/small-web.js';
 import { TestServer } from '../test/test-server.js';
 import { runnerLimits } from './access-check.runner.js';
 
-const locked = '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>';
+const locked =
+  '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>';
 
 describe('an access check in depth', () => {
   let web: SmallWeb;
@@ -33,11 +34,24 @@ describe('an access check in depth', () => {
   }
 
   it('looks into a folder, and names what is locked in it', async () => {
-    web.html('/crate', '<title>Crate</title><nav><a href="/locked?menu">Help</a></nav><ul><li><a href="/open">cove-01</a></li><li><a href="/locked">cove-02</a></li><li><a href="/nowhere">cove-03</a></li></ul>');
+    web.html(
+      '/crate',
+      '<title>Crate</title><nav><a href="/locked?menu">Help</a></nav><ul><li><a href="/open">cove-01</a></li><li><a href="/locked">cove-02</a></li><li><a href="/nowhere">cove-03</a></li></ul>',
+    );
     expect(await checked('/crate', { kind: 'folder' })).toMatchObject({
       verdict: 'partial',
-      reasons: [{ reason: 'holds-locked', detail: 'cove-02' }, { reason: 'holds-locked', detail: 'cove-03' }],
-      inside: { opened: 3, left: 0, locked: [{ name: 'cove-02', verdict: 'sign-in' }, { name: 'cove-03', verdict: 'missing' }] },
+      reasons: [
+        { reason: 'holds-locked', detail: 'cove-02' },
+        { reason: 'holds-locked', detail: 'cove-03' },
+      ],
+      inside: {
+        opened: 3,
+        left: 0,
+        locked: [
+          { name: 'cove-02', verdict: 'sign-in' },
+          { name: 'cove-03', verdict: 'missing' },
+        ],
+      },
       title: 'Crate',
     });
     expect((await checked('/crate', { kind: 'web-page' })).inside).toBeNull();
@@ -47,10 +61,18 @@ describe('an access check in depth', () => {
     const { url } = await scene.server.listening('Pell');
     const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
     await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, publicAddress: url, shortLinkHost: null });
-    const paragraph = (text: string, href: string): object => ({ type: 'paragraph', content: [{ type: 'text', text, marks: [{ type: 'link', attrs: { href } }] }] });
-    const document = { type: 'doc', content: [paragraph('Our guide', web.address('/open')), paragraph('Our minutes', web.address('/locked'))] } as PageDocument;
+    const paragraph = (text: string, href: string): object => ({
+      type: 'paragraph',
+      content: [{ type: 'text', text, marks: [{ type: 'link', attrs: { href } }] }],
+    });
+    const document = {
+      type: 'doc',
+      content: [paragraph('Our guide', web.address('/open')), paragraph('Our minutes', web.address('/locked'))],
+    } as PageDocument;
     const lessonId = await scene.lesson();
-    const [stationId = ''] = await scene.stations(lessonId, [{ kept: { kind: 'written-page', document }, title: 'Links', pasted: 'Links', repairs: [] }]);
+    const [stationId = ''] = await scene.stations(lessonId, [
+      { kept: { kind: 'written-page', document }, title: 'Links', pasted: 'Links', repairs: [] },
+    ]);
     await scene.opened(lessonId);
     expect((await scene.page(stationId)).check).toMatchObject({
       verdict: 'partial',
@@ -60,13 +82,21 @@ describe('an access check in depth', () => {
   });
 
   it('opens no more than two hundred things in it', async () => {
-    web.html('/large', `<title>Large</title>${Array.from({ length: 230 }, (_, index) => `<a href="/open?${index}">item ${index}</a> `).join('')}`);
+    web.html(
+      '/large',
+      `<title>Large</title>${Array.from({ length: 230 }, (_, index) => `<a href="/open?${index}">item ${index}</a> `).join('')}`,
+    );
     expect((await checked('/large', { kind: 'folder' })).inside).toEqual({ opened: 200, left: 30, locked: [] });
   });
 
   it('keeps the page’s own picture, made small, for its owner alone', async () => {
-    const picture = await sharp({ create: { width: 900, height: 900, channels: 3, background: '#3c7d6b' } }).png().toBuffer();
-    web.pages.set('/p.png', (_request, response) => void response.writeHead(200, { 'Content-Type': 'image/png' }).end(picture));
+    const picture = await sharp({ create: { width: 900, height: 900, channels: 3, background: '#3c7d6b' } })
+      .png()
+      .toBuffer();
+    web.pages.set(
+      '/p.png',
+      (_request, response) => void response.writeHead(200, { 'Content-Type': 'image/png' }).end(picture),
+    );
     web.html('/pictured', openPage.replace('<head>', '<head><meta property="og:image" content="/p.png">'));
     const check = await checked('/pictured');
     expect(check.hasPicture).toBe(true);
@@ -77,7 +107,10 @@ describe('an access check in depth', () => {
   });
 
   it('survives a picture that is none', async () => {
-    web.pages.set('/broken.png', (_request, response) => void response.writeHead(200, { 'Content-Type': 'image/png' }).end('no picture'));
+    web.pages.set(
+      '/broken.png',
+      (_request, response) => void response.writeHead(200, { 'Content-Type': 'image/png' }).end('no picture'),
+    );
     web.html('/mispictured', openPage.replace('<head>', '<head><meta property="og:image" content="/broken.png">'));
     expect(await checked('/mispictured')).toMatchObject({ verdict: 'open', hasPicture: false });
   });
@@ -85,7 +118,11 @@ describe('an access check in depth', () => {
   it('tells rights and doubts of what opens, and none of what does not', async () => {
     web.redirect('/deep/link', '/');
     web.html('/', '<title>Welcome</title><p>All our guides.</p>');
-    expect(await checked('/deep/link', { title: 'Limpets' })).toMatchObject({ verdict: 'open', rights: { look: true, change: false }, doubts: [{ reason: 'start-page' }, { reason: 'title-differs', detail: 'Welcome' }] });
+    expect(await checked('/deep/link', { title: 'Limpets' })).toMatchObject({
+      verdict: 'open',
+      rights: { look: true, change: false },
+      doubts: [{ reason: 'start-page' }, { reason: 'title-differs', detail: 'Welcome' }],
+    });
     expect(await checked('/locked')).toMatchObject({ rights: null, doubts: [] });
   });
 
@@ -98,25 +135,39 @@ describe('an access check in depth', () => {
     const { material } = await scene.page(stationId);
     await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/access-checks`);
     await scene.opened(lessonId);
-    const earlier = await scene.server.ok<readonly EarlierCheck[]>('Maren', 'GET', `/api/materials/${material.id}/access-checks`);
+    const earlier = await scene.server.ok<readonly EarlierCheck[]>(
+      'Maren',
+      'GET',
+      `/api/materials/${material.id}/access-checks`,
+    );
     expect(earlier.map(({ verdict }) => verdict)).toEqual(['sign-in', 'open']);
   });
 
   it('opens no more at once than the limits, at one host and in all, over two servers', async () => {
     const hosts = Array.from({ length: 9 }, (_, index) => `h${index}.localhost:${web.port}`);
     const waiting: (() => void)[] = [];
-    web.pages.set('/wait', (_request, response) => void waiting.push(() => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage)));
+    web.pages.set(
+      '/wait',
+      (_request, response) =>
+        void waiting.push(() => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage)),
+    );
     const first = await Scene.start({ trustedHosts: hosts });
     const second = await TestServer.start({ trustedHosts: hosts, database: first.server.database });
     const lessonId = await first.lesson();
-    await first.stations(lessonId, hosts.flatMap((host) => Array.from({ length: 8 }, (_, index) => link(`http://${host}/wait?${index}`))));
+    await first.stations(
+      lessonId,
+      hosts.flatMap((host) => Array.from({ length: 8 }, (_, index) => link(`http://${host}/wait?${index}`))),
+    );
     let most = 0;
     let mostAtHost = 0;
     const before = web.requests.length;
-    for (let answered = 0; answered < 72; ) {
+    for (let answered = 0; answered < 72;) {
       await new Promise((resolve) => setTimeout(resolve, 60));
       most = Math.max(most, waiting.length);
-      const running = web.requests.slice(before).slice(answered, answered + waiting.length).map((request) => request.headers.host);
+      const running = web.requests
+        .slice(before)
+        .slice(answered, answered + waiting.length)
+        .map((request) => request.headers.host);
       mostAtHost = Math.max(mostAtHost, ...hosts.map((host) => running.filter((other) => other === host).length));
       const batch = waiting.splice(0);
       answered += batch.length;

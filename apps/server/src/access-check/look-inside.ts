@@ -1,5 +1,16 @@
 /** Opens what a folder or a written page holds, level by level, up to the core's limits. */
-import { insideLimits, isFolder, judgeAccess, letsIn, linksInside, type Evidence, type Holder, type InsideItem, type PageLink, type ServiceCatalogue } from '@hapset/core';
+import {
+  insideLimits,
+  isFolder,
+  judgeAccess,
+  letsIn,
+  linksInside,
+  type Evidence,
+  type Holder,
+  type InsideItem,
+  type PageLink,
+  type ServiceCatalogue,
+} from '@hapset/core';
 import type { Opened, StudentBrowser } from '../student-browser/student-browser.js';
 
 /** Items of one folder are mostly at one host, which is not to be flooded. */
@@ -13,7 +24,11 @@ export interface LookingInside {
 }
 
 /** The evidence with what was found inside of it. */
-export async function lookInside(holder: Holder, { evidence, links }: Opened, looking: LookingInside): Promise<Evidence> {
+export async function lookInside(
+  holder: Holder,
+  { evidence, links }: Opened,
+  looking: LookingInside,
+): Promise<Evidence> {
   const inside: InsideItem[] = [];
   const seen = new Set([evidence.asked, evidence.final?.address ?? '']);
   let left = 0;
@@ -23,12 +38,22 @@ export async function lookInside(holder: Holder, { evidence, links }: Opened, lo
     left += Math.max(0, level.length - room);
     const opened = await openAll(level.slice(0, room), looking);
     inside.push(...opened.map(({ item }) => ({ ...item, depth })));
-    level = opened.flatMap(({ item, page }) => (isFolder(item.address, looking.catalogue) && letsIn(item.verdict) ? linksToOpen('folder', item.address, page.links, looking, seen) : []));
+    level = opened.flatMap(({ item, page }) =>
+      isFolder(item.address, looking.catalogue) && letsIn(item.verdict)
+        ? linksToOpen('folder', item.address, page.links, looking, seen)
+        : [],
+    );
   }
   return { ...evidence, inside, ...(left > 0 && { insideLeft: left }) };
 }
 
-function linksToOpen(holder: Holder, address: string, links: readonly PageLink[], { catalogue, publicAddress }: LookingInside, seen: Set<string>): readonly PageLink[] {
+function linksToOpen(
+  holder: Holder,
+  address: string,
+  links: readonly PageLink[],
+  { catalogue, publicAddress }: LookingInside,
+  seen: Set<string>,
+): readonly PageLink[] {
   const fresh = linksInside(holder, address, links, catalogue, publicAddress).filter((link) => !seen.has(link.address));
   for (const link of fresh) seen.add(link.address);
   return fresh;
@@ -55,7 +80,11 @@ async function openAll(links: readonly PageLink[], looking: LookingInside): Prom
 }
 
 function lastPart(address: string): string {
-  const part = new URL(address).pathname.split('/').filter((each) => each !== '').at(-1) ?? address;
+  const part =
+    new URL(address).pathname
+      .split('/')
+      .filter((each) => each !== '')
+      .at(-1) ?? address;
   try {
     return decodeURIComponent(part);
   } catch {

@@ -7,7 +7,12 @@ const widthPx = 320;
 const heightPx = 200;
 
 /** WebP; null without a picture, or for one that can't be read. */
-export async function smallPicture({ browser, decoder }: { readonly browser: StudentBrowser; readonly decoder: Decoder }, { final }: Evidence, publicAddress: string | null, stop: AbortSignal): Promise<Buffer | null> {
+export async function smallPicture(
+  { browser, decoder }: { readonly browser: StudentBrowser; readonly decoder: Decoder },
+  { final }: Evidence,
+  publicAddress: string | null,
+  stop: AbortSignal,
+): Promise<Buffer | null> {
   const address = final?.contentType.startsWith('image/') ? final.address : (final?.page?.picture ?? null);
   if (address === null) return null;
   const { picture } = await browser.openPage(address, stop, publicAddress);

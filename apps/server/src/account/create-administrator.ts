@@ -18,7 +18,8 @@ try {
   const asked = process.stdin.isTTY ? await askPerson() : await readLines();
   const trouble = troubleWith(asked);
   if (trouble !== null) fail(trouble);
-  else if (await createAdministrator(dataSource, asked, new SystemClock())) process.stdout.write(`\nAccount created. Sign in as ${asked.email}.\n`);
+  else if (await createAdministrator(dataSource, asked, new SystemClock()))
+    process.stdout.write(`\nAccount created. Sign in as ${asked.email}.\n`);
   else fail(`There is an account with the address ${asked.email} already. It was not changed. Choose another address.`);
 } finally {
   await dataSource.destroy();
@@ -31,7 +32,9 @@ function fail(message: string): void {
 
 async function askPerson(): Promise<{ name: string; email: string; password: string }> {
   let silent = false;
-  const output = new Writable({ write: (chunk, _encoding, done) => (silent || process.stdout.write(chunk as Buffer), done()) });
+  const output = new Writable({
+    write: (chunk, _encoding, done) => (silent || process.stdout.write(chunk as Buffer), done()),
+  });
   const terminal = createInterface({ input: process.stdin, output, terminal: true });
   try {
     const name = await terminal.question('Name: ');

@@ -23,7 +23,13 @@ describe('an administrator from the terminal', () => {
     expect((await server.as(null, 'GET', '/api/welcome')).body).toMatchObject({ hasAccounts: false, demo: null });
     expect(troubleWith(wenna)).toBeNull();
     expect(await createAdministrator(server.dataSource, wenna, new SystemClock())).toBe(true);
-    expect(await createAdministrator(server.dataSource, { ...wenna, email: 'WENNA.sloe@school.example', password: 'another long password' }, new SystemClock())).toBe(false);
+    expect(
+      await createAdministrator(
+        server.dataSource,
+        { ...wenna, email: 'WENNA.sloe@school.example', password: 'another long password' },
+        new SystemClock(),
+      ),
+    ).toBe(false);
     const accounts = await server.dataSource.getRepository(Account).find();
     expect(accounts).toMatchObject([{ name: 'Wenna Sloe', email: 'wenna.sloe@school.example', role: 'administrator' }]);
     expect(passwordMatchesNow(wenna.password, accounts[0]?.passwordHash ?? '')).toBe(true);

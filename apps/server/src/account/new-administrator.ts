@@ -20,14 +20,26 @@ export function troubleWith({ name, email, password }: NewAdministrator): string
   if (name.trim() === '' || name.trim().length > 120) return 'The name needs 1 to 120 characters.';
   if (!isEmail(email.trim()) || email.trim().length > 190) return `"${email.trim()}" is not an e-mail address.`;
   if (password === '') return 'The two passwords differ, or there was none. Nothing was created.';
-  if (password.length < leastPassword || password.length > mostPassword) return `The password needs ${leastPassword} to ${mostPassword} characters.`;
+  if (password.length < leastPassword || password.length > mostPassword)
+    return `The password needs ${leastPassword} to ${mostPassword} characters.`;
   return null;
 }
 
 /** False where the address has an account already; that one is not touched. */
-export async function createAdministrator(dataSource: DataSource, { name, email, password }: NewAdministrator, clock: Clock): Promise<boolean> {
+export async function createAdministrator(
+  dataSource: DataSource,
+  { name, email, password }: NewAdministrator,
+  clock: Clock,
+): Promise<boolean> {
   const passwordHash = await hashPassword(password);
-  const row = { id: newId(), name: name.trim(), email: email.trim().toLowerCase(), role: 'administrator' as const, passwordHash, createdAt: clock.now() };
+  const row = {
+    id: newId(),
+    name: name.trim(),
+    email: email.trim().toLowerCase(),
+    role: 'administrator' as const,
+    passwordHash,
+    createdAt: clock.now(),
+  };
   const inserted = await dataSource.createQueryBuilder().insert().into(Account).values(row).orIgnore().execute();
   return (inserted.raw as { affectedRows?: number }).affectedRows === 1;
 }

@@ -27,7 +27,8 @@ export class PasswordHasher implements BeforeApplicationShutdown {
    * @throws ProblemError busy
    */
   async check(password: string, stored: string | null): Promise<PasswordAnswer> {
-    if (this.waiting.size >= waitingAtMost) throw new ProblemError('busy', 'Too many people sign in at this moment.', { retryAfterS });
+    if (this.waiting.size >= waitingAtMost)
+      throw new ProblemError('busy', 'Too many people sign in at this moment.', { retryAfterS });
     const worker = (this.worker ??= this.start());
     const id = (this.count += 1);
     return new Promise((resolve, reject) => {

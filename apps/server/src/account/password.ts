@@ -5,7 +5,12 @@
 import { scryptSync, timingSafeEqual } from 'node:crypto';
 import { Algorithm, hash, hashSync, verifySync, type Options } from '@node-rs/argon2';
 
-const parameters = { algorithm: 2 satisfies Algorithm.Argon2id as Algorithm, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const satisfies Options;
+const parameters = {
+  algorithm: 2 satisfies Algorithm.Argon2id as Algorithm,
+  memoryCost: 19_456,
+  timeCost: 2,
+  parallelism: 1,
+} as const satisfies Options;
 const current = `$argon2id$v=19$m=${parameters.memoryCost},t=${parameters.timeCost},p=${parameters.parallelism}$`;
 
 /** For commands and tests. A server hashes in a thread of its own (PasswordHasher). */
@@ -37,6 +42,11 @@ export function isOutdated(stored: string): boolean {
 function matchesScrypt(password: string, stored: string): boolean {
   const [, salt = '', key = ''] = stored.split('$');
   const wanted = Buffer.from(key, 'base64url');
-  const given = scryptSync(password, Buffer.from(salt, 'base64url'), 32, { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 1024 * 1024 });
+  const given = scryptSync(password, Buffer.from(salt, 'base64url'), 32, {
+    N: 2 ** 15,
+    r: 8,
+    p: 1,
+    maxmem: 64 * 1024 * 1024,
+  });
   return wanted.length === given.length && timingSafeEqual(wanted, given);
 }

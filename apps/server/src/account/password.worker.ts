@@ -20,5 +20,9 @@ const nobody = hashPasswordNow('nobody has this password');
 
 parentPort?.on('message', ({ id, password, stored }: PasswordTask) => {
   const matches = passwordMatchesNow(password, stored ?? nobody) && stored !== null;
-  parentPort?.postMessage({ id, matches, renewed: matches && stored !== null && isOutdated(stored) ? hashPasswordNow(password) : null } satisfies PasswordAnswer);
+  parentPort?.postMessage({
+    id,
+    matches,
+    renewed: matches && stored !== null && isOutdated(stored) ? hashPasswordNow(password) : null,
+  } satisfies PasswordAnswer);
 });

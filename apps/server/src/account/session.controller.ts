@@ -26,13 +26,27 @@ export class SessionController {
   @Get('api/welcome')
   async welcome(): Promise<WelcomeView> {
     const school = await this.school.get();
-    return { schoolName: school.name, hasAccounts: await this.sessions.hasAccounts(), demo: this.configuration.demo ? demoAccount : null };
+    return {
+      schoolName: school.name,
+      hasAccounts: await this.sessions.hasAccounts(),
+      demo: this.configuration.demo ? demoAccount : null,
+    };
   }
 
   @Anyone()
   @Post('api/session')
-  async signIn(@Body() body: SignInDto, @Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<SessionView> {
-    const { account, token } = await this.sessions.signIn({ email: body.email, password: body.password, keep: body.keep ?? false, address: this.addresses.of(request), sharedAddress: this.addresses.isShared(request) });
+  async signIn(
+    @Body() body: SignInDto,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<SessionView> {
+    const { account, token } = await this.sessions.signIn({
+      email: body.email,
+      password: body.password,
+      keep: body.keep ?? false,
+      address: this.addresses.of(request),
+      sharedAddress: this.addresses.isShared(request),
+    });
     response.setHeader('Set-Cookie', cookie(token, body.keep === true ? keptMs / 1000 : null, request.secure));
     return toSessionView(account);
   }
@@ -52,7 +66,15 @@ export class SessionController {
 
 /** @param maxAge seconds; null for as long as the browser is open */
 function cookie(value: string, maxAge: number | null, secure: boolean): string {
-  return stringifySetCookie({ name: sessionCookie, value, path: '/', httpOnly: true, sameSite: 'lax', secure, ...(maxAge !== null && { maxAge }) });
+  return stringifySetCookie({
+    name: sessionCookie,
+    value,
+    path: '/',
+    httpOnly: true,
+    sameSite: 'lax',
+    secure,
+    ...(maxAge !== null && { maxAge }),
+  });
 }
 
 function toSessionView(account: Account): SessionView {

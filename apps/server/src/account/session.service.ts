@@ -55,31 +55,54 @@ export class SessionService implements OnApplicationBootstrap, BeforeApplication
   }
 
   /** @throws ProblemError wrong-credentials, too-many-attempts, busy */
-  async signIn({ password, keep, sharedAddress, ...request }: SignInRequest): Promise<{ account: Account; token: string }> {
+  async signIn({
+    password,
+    keep,
+    sharedAddress,
+    ...request
+  }: SignInRequest): Promise<{ account: Account; token: string }> {
     const email = request.email.trim().toLowerCase();
     const account = await this.accounts.findOneBy({ email });
     const addressHash = account && hashAddress(account.id, request.address);
-    const knownAddress = account !== null && (await this.sessions.existsBy({ accountId: account.id, addressHash: addressHash ?? '', expiresAt: MoreThan(this.clock.now()) }));
+    const knownAddress =
+      account !== null &&
+      (await this.sessions.existsBy({
+        accountId: account.id,
+        addressHash: addressHash ?? '',
+        expiresAt: MoreThan(this.clock.now()),
+      }));
     const asked = { email, address: request.address, sharedAddress, knownAddress };
     await this.gate.enter(asked);
     // The demo's password is known to everybody: outside a demo it opens nothing.
     const mayMatch = this.configuration.demo || password !== demoAccount.password;
     const { matches, renewed } = await this.hasher.check(password, mayMatch ? (account?.passwordHash ?? null) : null);
-    if (!account || !matches) throw new ProblemError('wrong-credentials', 'No account has this e-mail address and password.');
+    if (!account || !matches)
+      throw new ProblemError('wrong-credentials', 'No account has this e-mail address and password.');
     await this.gate.passed(asked);
-    if (renewed !== null) await this.accounts.update({ id: account.id, passwordHash: account.passwordHash }, { passwordHash: renewed });
+    if (renewed !== null)
+      await this.accounts.update({ id: account.id, passwordHash: account.passwordHash }, { passwordHash: renewed });
     const token = randomBytes(32).toString('base64url');
-    await this.sessions.insert({ tokenHash: hashToken(token), accountId: account.id, kept: keep, addressHash, expiresAt: this.endOf(keep) });
+    await this.sessions.insert({
+      tokenHash: hashToken(token),
+      accountId: account.id,
+      kept: keep,
+      addressHash,
+      expiresAt: this.endOf(keep),
+    });
     return { account, token };
   }
 
   /** Null for an unknown or ended session. Using it moves its end. */
   async accountOf(token: string): Promise<Account | null> {
     const tokenHash = hashToken(token);
-    const session = await this.sessions.findOne({ where: { tokenHash, expiresAt: MoreThan(this.clock.now()) }, relations: { account: true } });
+    const session = await this.sessions.findOne({
+      where: { tokenHash, expiresAt: MoreThan(this.clock.now()) },
+      relations: { account: true },
+    });
     if (!session) return null;
     const expiresAt = this.endOf(session.kept);
-    if (!session.kept && expiresAt.getTime() - session.expiresAt.getTime() > seenEveryMs) await this.sessions.update({ tokenHash }, { expiresAt });
+    if (!session.kept && expiresAt.getTime() - session.expiresAt.getTime() > seenEveryMs)
+      await this.sessions.update({ tokenHash }, { expiresAt });
     return session.account;
   }
 

@@ -19,7 +19,8 @@ describe('signing in', () => {
   });
   afterAll(() => server.stop());
 
-  const signIn = (email: string, password: string) => request(server.app.getHttpServer()).post('/api/session').send({ email, password });
+  const signIn = (email: string, password: string) =>
+    request(server.app.getHttpServer()).post('/api/session').send({ email, password });
 
   it('gives a cookie that scripts and other sites can’t use, and stores only its hash', async () => {
     const response = await signIn('  MAREN@test.example ', testPassword).expect(201);
@@ -56,7 +57,11 @@ describe('signing in', () => {
 
   it('locks nobody out: a stranger who fails on purpose does not stop the teacher at another address', async () => {
     const behind = await TestServer.start({ database: server.database, proxies: ['127.0.0.1'] });
-    const from = (address: string, password: string) => request(behind.app.getHttpServer()).post('/api/session').set('X-Forwarded-For', address).send({ email: 'tobiah@test.example', password });
+    const from = (address: string, password: string) =>
+      request(behind.app.getHttpServer())
+        .post('/api/session')
+        .set('X-Forwarded-For', address)
+        .send({ email: 'tobiah@test.example', password });
     for (let attempt = 0; attempt < 5; attempt += 1) await from('203.0.113.9', 'wrong').expect(401);
     for (let attempt = 0; attempt < 8; attempt += 1) await from('203.0.113.9', 'wrong').expect(429);
     await from('203.0.113.7', testPassword).expect(201);
@@ -64,7 +69,8 @@ describe('signing in', () => {
   });
 
   it('lets a colleague in at once beside somebody who fails all day at the same address', async () => {
-    for (let account = 0; account < 70; account += 1) await signIn(`stranger-${account}@test.example`, 'wrong').expect(401);
+    for (let account = 0; account < 70; account += 1)
+      await signIn(`stranger-${account}@test.example`, 'wrong').expect(401);
     await signIn('stranger-1@test.example', 'wrong').expect(429);
     await signIn('tobiah@test.example', testPassword).expect(201);
     server.clock.advance(31 * 60 * 1000);
@@ -88,7 +94,9 @@ describe('signing in', () => {
 
   it('says that it is busy instead of letting everybody wait', async () => {
     const hasher = server.app.get(PasswordHasher);
-    const checks = Array.from({ length: waitingAtMost + 3 }, () => hasher.check('wrong', null).catch((error: unknown) => error));
+    const checks = Array.from({ length: waitingAtMost + 3 }, () =>
+      hasher.check('wrong', null).catch((error: unknown) => error),
+    );
     const answers = await Promise.all(checks);
     expect(answers.filter((answer) => answer instanceof ProblemError && answer.reason === 'busy')).toHaveLength(3);
   });
@@ -107,12 +115,19 @@ describe('signing in', () => {
   });
 
   it('opens nothing with the demo’s password where there is no demo', async () => {
-    await server.dataSource.getRepository(Account).update({ email: 'tobiah@test.example' }, { passwordHash: await hashPassword(demoAccount.password) });
+    await server.dataSource
+      .getRepository(Account)
+      .update({ email: 'tobiah@test.example' }, { passwordHash: await hashPassword(demoAccount.password) });
     await signIn('tobiah@test.example', demoAccount.password).expect(201);
     const school = await TestServer.start({ database: server.database, demo: false });
-    await request(school.app.getHttpServer()).post('/api/session').send({ email: 'tobiah@test.example', password: demoAccount.password }).expect(401);
+    await request(school.app.getHttpServer())
+      .post('/api/session')
+      .send({ email: 'tobiah@test.example', password: demoAccount.password })
+      .expect(401);
     await school.stop();
-    await server.dataSource.getRepository(Account).update({ email: 'tobiah@test.example' }, { passwordHash: await hashPassword(testPassword) });
+    await server.dataSource
+      .getRepository(Account)
+      .update({ email: 'tobiah@test.example' }, { passwordHash: await hashPassword(testPassword) });
   });
 
   it('ends with signing out', async () => {
@@ -123,7 +138,12 @@ describe('signing in', () => {
   });
 
   it('ends after twelve hours without use, and after thirty days where it was to be kept', async () => {
-    const cookieOf = async (keep: boolean): Promise<string> => (await request(server.app.getHttpServer()).post('/api/session').send({ email: 'maren@test.example', password: testPassword, keep })).headers['set-cookie']?.[0] ?? '';
+    const cookieOf = async (keep: boolean): Promise<string> =>
+      (
+        await request(server.app.getHttpServer())
+          .post('/api/session')
+          .send({ email: 'maren@test.example', password: testPassword, keep })
+      ).headers['set-cookie']?.[0] ?? '';
     const [passing, kept] = [await cookieOf(false), await cookieOf(true)];
     expect(passing).not.toMatch(/Max-Age/i);
     expect(kept).toMatch(new RegExp(`Max-Age=${keptMs / 1000}`, 'i'));
@@ -144,8 +164,14 @@ describe('signing in', () => {
 
   it('refuses writes that another site’s page sends', async () => {
     const cookie = (await signIn('maren@test.example', testPassword)).headers['set-cookie']?.[0] ?? '';
-    const write = () => request(server.app.getHttpServer()).post('/api/materials').set('Cookie', cookie).set('Host', 'hapset.example').send({ items: [{ words: 'x', pasted: 'x', repairs: [] }] });
-    for (const origin of ['http://evil.example', 'null', 'http://hapset.example.evil.example']) expect((await write().set('Origin', origin)).body).toMatchObject({ reason: 'wrong-origin' });
+    const write = () =>
+      request(server.app.getHttpServer())
+        .post('/api/materials')
+        .set('Cookie', cookie)
+        .set('Host', 'hapset.example')
+        .send({ items: [{ words: 'x', pasted: 'x', repairs: [] }] });
+    for (const origin of ['http://evil.example', 'null', 'http://hapset.example.evil.example'])
+      expect((await write().set('Origin', origin)).body).toMatchObject({ reason: 'wrong-origin' });
     expect((await write().set('Sec-Fetch-Site', 'cross-site')).status).toBe(403);
     expect((await write().set('Origin', 'http://hapset.example')).status).toBe(201);
     expect((await write()).status).toBe(201);

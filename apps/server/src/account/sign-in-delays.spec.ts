@@ -3,7 +3,9 @@ import { delayMs, forgottenAfterMs, pairRule, waitS } from './sign-in-delays.js'
 
 describe('the wait after failed sign-ins', () => {
   it('is zero for typing errors, then doubles up to a quarter of an hour', () => {
-    expect([0, 4, 5, 6, 8, 14, 15, 40].map((count) => delayMs(count, pairRule) / 1000)).toEqual([0, 0, 1, 2, 8, 512, 900, 900]);
+    expect([0, 4, 5, 6, 8, 14, 15, 40].map((count) => delayMs(count, pairRule) / 1000)).toEqual([
+      0, 0, 1, 2, 8, 512, 900, 900,
+    ]);
   });
 
   it('never gets shorter with another failure', () => {

@@ -12,7 +12,13 @@ describe('the gate before a sign-in', () => {
   });
   afterAll(() => server.stop());
 
-  const asked = (more: Partial<SignInTry>): SignInTry => ({ email: 'maren@test.example', address: '10.0.0.1', sharedAddress: false, knownAddress: false, ...more });
+  const asked = (more: Partial<SignInTry>): SignInTry => ({
+    email: 'maren@test.example',
+    address: '10.0.0.1',
+    sharedAddress: false,
+    knownAddress: false,
+    ...more,
+  });
   /** Seconds to wait; 0 where the try is looked at, and counted. */
   const enter = async (more: Partial<SignInTry>): Promise<number> => {
     try {
@@ -40,7 +46,8 @@ describe('the gate before a sign-in', () => {
 
   it('slows down an address that tries many accounts, but never the first try of one', async () => {
     const address = '10.0.0.77';
-    for (let account = 0; account < addressRule.free; account += 1) await enter({ email: `account-${account}`, address });
+    for (let account = 0; account < addressRule.free; account += 1)
+      await enter({ email: `account-${account}`, address });
     expect(await enter({ email: 'account-0', address })).toBeGreaterThan(0);
     expect(await enter({ email: 'never-tried', address })).toBe(0);
     // Everybody behind an undeclared proxy shares its address, so that address has a higher limit.
@@ -49,7 +56,8 @@ describe('the gate before a sign-in', () => {
 
   it('slows down who tries one account from many addresses, and nobody who is signed in to it where they are', async () => {
     const email = 'wanted@test.example';
-    for (let index = 0; index < accountRule.free; index += 1) expect(await enter({ email, address: `192.0.2.${index}` })).toBe(0);
+    for (let index = 0; index < accountRule.free; index += 1)
+      expect(await enter({ email, address: `192.0.2.${index}` })).toBe(0);
     expect(await enter({ email, address: '198.51.100.1' })).toBeGreaterThan(0);
     expect(await enter({ email, address: '198.51.100.2', knownAddress: true })).toBe(0);
   });
@@ -61,7 +69,9 @@ describe('the gate before a sign-in', () => {
   });
 
   it('counts a crowd one after the other', async () => {
-    const waits = await Promise.all(Array.from({ length: 40 }, () => enter({ email: 'crowd@test.example', address: '10.0.0.9' })));
+    const waits = await Promise.all(
+      Array.from({ length: 40 }, () => enter({ email: 'crowd@test.example', address: '10.0.0.9' })),
+    );
     expect(waits.filter((wait) => wait === 0)).toHaveLength(pairRule.free);
   });
 });

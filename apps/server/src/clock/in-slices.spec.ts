@@ -4,10 +4,13 @@ import { dayIn } from './day-in.js';
 describe('work on a long list', () => {
   it('keeps its order, and lets others have a turn in between', async () => {
     const turns: string[] = [];
-    const done = mapInSlices(Array.from({ length: 450 }, (_, index) => index), (item, index) => {
-      if (item % 100 === 0) turns.push(`slice ${item / 100}`);
-      return item + index;
-    });
+    const done = mapInSlices(
+      Array.from({ length: 450 }, (_, index) => index),
+      (item, index) => {
+        if (item % 100 === 0) turns.push(`slice ${item / 100}`);
+        return item + index;
+      },
+    );
     setImmediate(() => turns.push('somebody else'));
     const made = await done;
     expect(made).toHaveLength(450);
@@ -18,7 +21,11 @@ describe('work on a long list', () => {
 
   it('does nothing with nothing, and fails as its work does', async () => {
     expect(await mapInSlices([], () => 1)).toEqual([]);
-    await expect(mapInSlices([1], () => { throw new Error('no'); })).rejects.toThrow('no');
+    await expect(
+      mapInSlices([1], () => {
+        throw new Error('no');
+      }),
+    ).rejects.toThrow('no');
   });
 });
 

@@ -5,7 +5,10 @@ import { setImmediate as turn } from 'node:timers/promises';
 const sliceLength = 100;
 
 /** Maps in order; between two slices whatever waits is done. */
-export async function mapInSlices<Item, Made>(items: readonly Item[], make: (item: Item, index: number) => Made): Promise<Made[]> {
+export async function mapInSlices<Item, Made>(
+  items: readonly Item[],
+  make: (item: Item, index: number) => Made,
+): Promise<Made[]> {
   const made: Made[] = [];
   for (const [index, item] of items.entries()) {
     if (index > 0 && index % sliceLength === 0) await turn();

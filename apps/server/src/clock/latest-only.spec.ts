@@ -24,6 +24,8 @@ describe('the latest request', () => {
   it('goes on after work that failed, and keeps others apart', async () => {
     const line = new LatestOnly();
     await expect(line.run('a', () => Promise.reject(new Error('no')))).rejects.toThrow('no');
-    await expect(Promise.all([line.run('a', () => Promise.resolve(1)), line.run('b', () => Promise.resolve(2))])).resolves.toEqual([1, 2]);
+    await expect(
+      Promise.all([line.run('a', () => Promise.resolve(1)), line.run('b', () => Promise.resolve(2))]),
+    ).resolves.toEqual([1, 2]);
   });
 });

@@ -16,7 +16,10 @@ export class LatestOnly {
     const line = this.lines.get(key);
     if (line) {
       line.waiting?.giveWay();
-      await new Promise<void>((resolve, reject) => (line.waiting = { begin: resolve, giveWay: () => reject(new Superseded('a newer request came')) }));
+      await new Promise<void>(
+        (resolve, reject) =>
+          (line.waiting = { begin: resolve, giveWay: () => reject(new Superseded('a newer request came')) }),
+      );
       line.waiting = null;
     } else this.lines.set(key, { waiting: null });
     try {

@@ -10,7 +10,14 @@ export interface Configuration {
   readonly port: number;
   /** Used until the administrator sets another in School. */
   readonly publicAddress: string;
-  readonly database: { /** A Unix socket's path; it goes before host and port. */ readonly socket: string | null; readonly host: string; readonly port: number; readonly user: string; readonly password: string; readonly name: string };
+  readonly database: {
+    /** A Unix socket's path; it goes before host and port. */ readonly socket: string | null;
+    readonly host: string;
+    readonly port: number;
+    readonly user: string;
+    readonly password: string;
+    readonly name: string;
+  };
   /** `host:port` in lower case: what the address guard lets through. */
   readonly trustedHosts: readonly string[];
   /** Addresses or networks of the proxies in front: what they say of a visitor's address is believed. */
@@ -34,11 +41,16 @@ export interface Configuration {
 export const CONFIGURATION = Symbol('configuration');
 
 /** @throws Error naming the variable and what it must be. */
-export function readConfiguration(environment: Readonly<Record<string, string | undefined>> = process.env): Configuration {
+export function readConfiguration(
+  environment: Readonly<Record<string, string | undefined>> = process.env,
+): Configuration {
   const host = environment.HAPSET_HOST ?? '127.0.0.1';
   const port = portOf('HAPSET_PORT', environment.HAPSET_PORT, 4300);
   const demo = environment.HAPSET_DEMO === '1';
-  if (demo && !isLoopback(host) && environment.HAPSET_DEMO_PUBLIC !== '1') throw new Error(`HAPSET_HOST is ${host}, but the demo's passwords are public: it listens on loopback only, unless HAPSET_DEMO_PUBLIC is 1.`);
+  if (demo && !isLoopback(host) && environment.HAPSET_DEMO_PUBLIC !== '1')
+    throw new Error(
+      `HAPSET_HOST is ${host}, but the demo's passwords are public: it listens on loopback only, unless HAPSET_DEMO_PUBLIC is 1.`,
+    );
   return {
     host,
     port,
@@ -55,7 +67,9 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
     proxies: proxiesOf(environment.HAPSET_PROXIES),
     webFolder: environment.HAPSET_WEB_FOLDER ?? fileURLToPath(new URL('../../../web/dist', import.meta.url)),
     demo,
-    servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (demo ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
+    servicesFolder:
+      environment.HAPSET_SERVICES_FOLDER ??
+      (demo ? fileURLToPath(new URL('../../../../demo/services', import.meta.url)) : null),
     filesFolder: environment.HAPSET_FILES_FOLDER ?? fileURLToPath(new URL('../../../../.data/files', import.meta.url)),
     officeProgram: environment.HAPSET_SOFFICE === undefined ? findOffice() : environment.HAPSET_SOFFICE || null,
     fileLimitBytes: megabytesOf('HAPSET_FILE_LIMIT_MB', environment.HAPSET_FILE_LIMIT_MB, 200),
@@ -67,7 +81,8 @@ export function readConfiguration(environment: Readonly<Record<string, string | 
 
 function publicAddressOf(value: string | undefined, otherwise: string): string {
   if (value === undefined || value === '') return otherwise;
-  if (!isPublicAddress(value)) throw new Error(`HAPSET_PUBLIC_ADDRESS must be like https://hapset.school.example, got "${value}".`);
+  if (!isPublicAddress(value))
+    throw new Error(`HAPSET_PUBLIC_ADDRESS must be like https://hapset.school.example, got "${value}".`);
   return value;
 }
 
@@ -76,27 +91,33 @@ function isLoopback(host: string): boolean {
 }
 
 function listOf(value: string | undefined): readonly string[] {
-  return (value ?? '').split(',').map((entry) => entry.trim().toLowerCase()).filter((entry) => entry !== '');
+  return (value ?? '')
+    .split(',')
+    .map((entry) => entry.trim().toLowerCase())
+    .filter((entry) => entry !== '');
 }
 
 function proxiesOf(value: string | undefined): readonly string[] {
   const proxies = listOf(value);
   const wrong = proxies.find((proxy) => !isNetwork(proxy));
-  if (wrong !== undefined) throw new Error(`HAPSET_PROXIES must name addresses or networks like 10.0.0.5 or 10.0.0.0/24, got "${wrong}".`);
+  if (wrong !== undefined)
+    throw new Error(`HAPSET_PROXIES must name addresses or networks like 10.0.0.5 or 10.0.0.0/24, got "${wrong}".`);
   return proxies;
 }
 
 function portOf(name: string, value: string | undefined, otherwise: number): number {
   if (value === undefined || value === '') return otherwise;
   const port = Number(value);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new Error(`${name} must be a port from 0 to 65535, got "${value}".`);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`${name} must be a port from 0 to 65535, got "${value}".`);
   return port;
 }
 
 /** A megabyte has 1,000,000 bytes. */
 function megabytesOf(name: string, value: string | undefined, otherwise: number): number {
   const megabytes = value === undefined || value === '' ? otherwise : Number(value);
-  if (!Number.isInteger(megabytes) || megabytes < 1) throw new Error(`${name} must be a whole number of megabytes from 1, got "${value ?? ''}".`);
+  if (!Number.isInteger(megabytes) || megabytes < 1)
+    throw new Error(`${name} must be a whole number of megabytes from 1, got "${value ?? ''}".`);
   return megabytes * 1_000_000;
 }
 

@@ -7,9 +7,15 @@ export function newId(): string {
   return v7();
 }
 
-export const idColumn = { type: 'char', length: 36, charset: 'ascii', collation: 'ascii_bin' } as const satisfies ColumnOptions;
+export const idColumn = {
+  type: 'char',
+  length: 36,
+  charset: 'ascii',
+  collation: 'ascii_bin',
+} as const satisfies ColumnOptions;
 export const optionalIdColumn: ColumnOptions = { ...idColumn, nullable: true };
 /** Words of our own unions, tokens, dates as text: plain ASCII, compared byte by byte. */
-export const keywordColumn = (length: number) => ({ type: 'varchar', length, charset: 'ascii', collation: 'ascii_bin' }) as const satisfies ColumnOptions;
+export const keywordColumn = (length: number) =>
+  ({ type: 'varchar', length, charset: 'ascii', collation: 'ascii_bin' }) as const satisfies ColumnOptions;
 export const timeColumn: ColumnOptions = { type: 'datetime', precision: 3 };
 export const optionalTimeColumn: ColumnOptions = { type: 'datetime', precision: 3, nullable: true };

@@ -51,8 +51,58 @@ import { Students1799000000000 } from './migrations/1799000000000-students.js';
 import { Hardening1800000000000 } from './migrations/1800000000000-hardening.js';
 import { SnakeNaming } from './naming.js';
 
-export const entities = [Account, Session, SignInFailures, School, Device, SchoolClass, Lesson, Station, Material, AccessCheck, Rehearsal, AskedRehearsal, Print, Sheet, SheetTemplate, Student, RosterImport, StudentCard, PrintedCard, CardReading, DescribedService, StoredContent, KeptFile, FileUse, Upload, EarlierPage, Job, ScheduledOpening, ShortLink, ShortLinkTurn, ShortLinkCount, ShortLinkMiss, Tryout, Look, LookPicture];
-export const migrations = [Ground1790208000000, Content1790211600000, ServiceDescriptions1792000000000, KeptHere1792100000000, AccessInDepth1793000000000, CarryByChoice1793100000000, ShortLinks1794000000000, Looks1795000000000, Visitors1796000000000, Rehearsals1797000000000, Sheets1798000000000, Students1799000000000, Hardening1800000000000];
+export const entities = [
+  Account,
+  Session,
+  SignInFailures,
+  School,
+  Device,
+  SchoolClass,
+  Lesson,
+  Station,
+  Material,
+  AccessCheck,
+  Rehearsal,
+  AskedRehearsal,
+  Print,
+  Sheet,
+  SheetTemplate,
+  Student,
+  RosterImport,
+  StudentCard,
+  PrintedCard,
+  CardReading,
+  DescribedService,
+  StoredContent,
+  KeptFile,
+  FileUse,
+  Upload,
+  EarlierPage,
+  Job,
+  ScheduledOpening,
+  ShortLink,
+  ShortLinkTurn,
+  ShortLinkCount,
+  ShortLinkMiss,
+  Tryout,
+  Look,
+  LookPicture,
+];
+export const migrations = [
+  Ground1790208000000,
+  Content1790211600000,
+  ServiceDescriptions1792000000000,
+  KeptHere1792100000000,
+  AccessInDepth1793000000000,
+  CarryByChoice1793100000000,
+  ShortLinks1794000000000,
+  Looks1795000000000,
+  Visitors1796000000000,
+  Rehearsals1797000000000,
+  Sheets1798000000000,
+  Students1799000000000,
+  Hardening1800000000000,
+];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
   const { database } = configuration;

@@ -10,7 +10,11 @@ import { connect } from './connect.js';
   imports: [
     TypeOrmModule.forRootAsync({
       inject: [CONFIGURATION, LOGGER],
-      useFactory: (configuration: Configuration, logger: AppLogger) => ({ ...dataSourceOptions(configuration), retryAttempts: 0, hapsetLogger: logger }),
+      useFactory: (configuration: Configuration, logger: AppLogger) => ({
+        ...dataSourceOptions(configuration),
+        retryAttempts: 0,
+        hapsetLogger: logger,
+      }),
       dataSourceFactory: (options?: DataSourceOptions & { readonly hapsetLogger?: AppLogger }) => {
         if (!options?.hapsetLogger) throw new Error('the database is not configured');
         const { hapsetLogger, ...own } = options;

@@ -15,7 +15,8 @@ import { migrate } from './migrate.js';
 describe('the database', () => {
   let name: string;
   let dataSource: DataSource;
-  const options = () => dataSourceOptions({ ...readConfiguration(), database: { ...readConfiguration().database, name } });
+  const options = () =>
+    dataSourceOptions({ ...readConfiguration(), database: { ...readConfiguration().database, name } });
   beforeAll(async () => {
     name = await createDatabase();
     dataSource = await new DataSource(options()).initialize();
@@ -40,7 +41,10 @@ describe('the database', () => {
   });
 
   it('keeps every character', async () => {
-    const tables = (await dataSource.query("SELECT table_name AS name, table_collation AS collation FROM information_schema.tables WHERE table_schema = ? AND table_name <> 'migrations'", [name])) as { collation: string }[];
+    const tables = (await dataSource.query(
+      "SELECT table_name AS name, table_collation AS collation FROM information_schema.tables WHERE table_schema = ? AND table_name <> 'migrations'",
+      [name],
+    )) as { collation: string }[];
     expect(new Set(tables.map((table) => table.collation))).toEqual(new Set(['utf8mb4_unicode_ci']));
   });
 
@@ -51,7 +55,7 @@ describe('the database', () => {
         "SELECT * FROM stations WHERE lesson_id IN ('x') AND removed_at IS NULL ORDER BY position, id",
         "SELECT * FROM access_checks WHERE claim = 'x'",
         "SELECT host, COUNT(*) FROM access_checks WHERE state = 'opening' AND lease_until >= '2026-01-01' GROUP BY host",
-        "SELECT * FROM access_checks WHERE changed_at >= NOW(3) - INTERVAL 3 SECOND",
+        'SELECT * FROM access_checks WHERE changed_at >= NOW(3) - INTERVAL 3 SECOND',
         "SELECT * FROM access_checks WHERE material_id = 'x' AND state = 'done' ORDER BY id DESC LIMIT 20",
         "SELECT * FROM sheets WHERE station_id = 'x' ORDER BY id DESC LIMIT 5",
         "SELECT * FROM lessons WHERE owner_id = 'x' AND removed_at IS NULL",
@@ -62,13 +66,26 @@ describe('the database', () => {
         "SELECT * FROM earlier_pages WHERE material_id = 'x' ORDER BY id DESC LIMIT 30",
         "SELECT * FROM jobs WHERE kind = 'x' AND subject = 'y' AND state IN ('waiting', 'working')",
         "SELECT * FROM sessions WHERE token_hash = 'x'",
-      ].map(async (query) => ((await dataSource.query(`EXPLAIN ${query}`)) as { key: string | null; Extra: string }[])[0]),
+      ].map(
+        async (query) => ((await dataSource.query(`EXPLAIN ${query}`)) as { key: string | null; Extra: string }[])[0],
+      ),
     );
     for (const plan of plans) expect(plan?.key ?? plan?.Extra).toMatch(/^IDX_|^PRIMARY$|const table/);
   });
 
   it('takes the demo once, and never over what a person changed', async () => {
-    const setting = { scenario: readScenario(), publicAddress: 'http://127.0.0.1:4300', neighbours: { cofferlane: 'http://cofferlane.localhost:1', askleaf: 'http://askleaf.localhost:1', glimreel: 'http://glimreel.localhost:1' }, clock: new SystemClock(), services: emptyCatalogue, storage: new MemoryStorage() };
+    const setting = {
+      scenario: readScenario(),
+      publicAddress: 'http://127.0.0.1:4300',
+      neighbours: {
+        cofferlane: 'http://cofferlane.localhost:1',
+        askleaf: 'http://askleaf.localhost:1',
+        glimreel: 'http://glimreel.localhost:1',
+      },
+      clock: new SystemClock(),
+      services: emptyCatalogue,
+      storage: new MemoryStorage(),
+    };
     expect(await loadDemo(dataSource, setting)).toBe(true);
     const lessons = dataSource.getRepository(Lesson);
     const before = await lessons.count();

@@ -1,11 +1,14 @@
 import { retryingDeadlocks } from './deadlock.js';
 
-const deadlock = (): Error => Object.assign(new Error('Deadlock found when trying to get lock'), { code: 'ER_LOCK_DEADLOCK' });
+const deadlock = (): Error =>
+  Object.assign(new Error('Deadlock found when trying to get lock'), { code: 'ER_LOCK_DEADLOCK' });
 
 describe('work that was chosen to give way', () => {
   it('is done again, and its value returned', async () => {
     let tries = 0;
-    expect(await retryingDeadlocks(() => (++tries < 3 ? Promise.reject(deadlock()) : Promise.resolve('done')))).toBe('done');
+    expect(await retryingDeadlocks(() => (++tries < 3 ? Promise.reject(deadlock()) : Promise.resolve('done')))).toBe(
+      'done',
+    );
     expect(tries).toBe(3);
   });
 

@@ -17,7 +17,9 @@ export interface MigrateOptions {
 export async function migrate(dataSource: DataSource, options: MigrateOptions = {}): Promise<void> {
   const runner = dataSource.createQueryRunner();
   try {
-    const [row] = (await runner.query('SELECT GET_LOCK(?, ?) AS got', [lockName, lockTimeoutS])) as { got: string | number | null }[];
+    const [row] = (await runner.query('SELECT GET_LOCK(?, ?) AS got', [lockName, lockTimeoutS])) as {
+      got: string | number | null;
+    }[];
     if (Number(row?.got) !== 1) throw new Error('Another server is changing the database. Start again in a minute.');
     try {
       await runPending(dataSource, runner, options);
@@ -41,7 +43,9 @@ async function runPending(dataSource: DataSource, runner: QueryRunner, options: 
   await executor.prepare(runner);
   const pending = await executor.getPendingMigrations();
   if (pending.length === 0) return;
-  await runner.query('CREATE TABLE IF NOT EXISTS migration_steps (migration varchar(120) NOT NULL, step int NOT NULL, done tinyint NOT NULL, PRIMARY KEY (migration, step)) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci');
+  await runner.query(
+    'CREATE TABLE IF NOT EXISTS migration_steps (migration varchar(120) NOT NULL, step int NOT NULL, done tinyint NOT NULL, PRIMARY KEY (migration, step)) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci',
+  );
   for (const migration of pending) {
     await migration.instance?.up(await stepping(runner, migration, options));
     await executor.insertMigration(migration);
@@ -50,17 +54,26 @@ async function runPending(dataSource: DataSource, runner: QueryRunner, options: 
 }
 
 /** A runner whose statements are steps: those that were done before are passed over. */
-async function stepping(runner: QueryRunner, { name }: Migration, { at = () => undefined }: MigrateOptions): Promise<QueryRunner> {
-  const rows = (await runner.query('SELECT step, done FROM migration_steps WHERE migration = ?', [name])) as { step: number; done: number }[];
+async function stepping(
+  runner: QueryRunner,
+  { name }: Migration,
+  { at = () => undefined }: MigrateOptions,
+): Promise<QueryRunner> {
+  const rows = (await runner.query('SELECT step, done FROM migration_steps WHERE migration = ?', [name])) as {
+    step: number;
+    done: number;
+  }[];
   const before = new Map(rows.map(({ step, done }) => [step, done === 1]));
   let count = 0;
   const query = async (statement: string, values?: unknown[]): Promise<unknown> => {
     const step = (count += 1);
     if (before.get(step) === true) return undefined;
-    if (/^\s*(?:INSERT|UPDATE|DELETE|REPLACE)\b/i.test(statement)) return changeRows(runner, { name, step, statement, values }, at);
+    if (/^\s*(?:INSERT|UPDATE|DELETE|REPLACE)\b/i.test(statement))
+      return changeRows(runner, { name, step, statement, values }, at);
     // It may have been done without being recorded; only then is "it is so already" no failure.
     const begun = before.has(step);
-    if (!begun) await runner.query('INSERT INTO migration_steps (migration, step, done) VALUES (?, ?, 0)', [name, step]);
+    if (!begun)
+      await runner.query('INSERT INTO migration_steps (migration, step, done) VALUES (?, ?, 0)', [name, step]);
     await runner.query(statement, values).catch((error: unknown) => {
       if (!begun || !isSoAlready(error)) throw error;
     });
@@ -69,11 +82,17 @@ async function stepping(runner: QueryRunner, { name }: Migration, { at = () => u
     at('recorded', statement);
     return undefined;
   };
-  return new Proxy(runner, { get: (target, property) => (property === 'query' ? query : (Reflect.get(target, property) as unknown)) });
+  return new Proxy(runner, {
+    get: (target, property) => (property === 'query' ? query : (Reflect.get(target, property) as unknown)),
+  });
 }
 
 /** A statement about rows and its record become visible together. */
-async function changeRows(runner: QueryRunner, { name, step, statement, values }: { name: string; step: number; statement: string; values: unknown[] | undefined }, at: NonNullable<MigrateOptions['at']>): Promise<void> {
+async function changeRows(
+  runner: QueryRunner,
+  { name, step, statement, values }: { name: string; step: number; statement: string; values: unknown[] | undefined },
+  at: NonNullable<MigrateOptions['at']>,
+): Promise<void> {
   await runner.startTransaction();
   try {
     await runner.query(statement, values);
@@ -87,7 +106,17 @@ async function changeRows(runner: QueryRunner, { name, step, statement, values }
   at('recorded', statement);
 }
 
-const soAlready = new Set(['ER_TABLE_EXISTS_ERROR', 'ER_DUP_FIELDNAME', 'ER_DUP_KEYNAME', 'ER_CANT_DROP_FIELD_OR_KEY', 'ER_BAD_TABLE_ERROR', 'ER_DUP_CONSTRAINT_NAME', 'ER_FK_DUP_NAME', 'ER_MULTIPLE_PRI_KEY', 'ER_BAD_FIELD_ERROR']);
+const soAlready = new Set([
+  'ER_TABLE_EXISTS_ERROR',
+  'ER_DUP_FIELDNAME',
+  'ER_DUP_KEYNAME',
+  'ER_CANT_DROP_FIELD_OR_KEY',
+  'ER_BAD_TABLE_ERROR',
+  'ER_DUP_CONSTRAINT_NAME',
+  'ER_FK_DUP_NAME',
+  'ER_MULTIPLE_PRI_KEY',
+  'ER_BAD_FIELD_ERROR',
+]);
 
 function isSoAlready(error: unknown): boolean {
   const { code, message } = error as { readonly code?: string; readonly message?: string };

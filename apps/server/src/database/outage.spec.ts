@@ -41,7 +41,11 @@ describe('while the database is away', () => {
     const { shortLink } = await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${material.id}`);
     const cookie = await scene.server.cookieOf('Maren');
     const manyTimes = { ...plainChoices('poster', 'A4'), copies: 25 };
-    const print = await scene.server.ok<PrintView>('Maren', 'POST', '/api/prints', { places: { lessonId: null, stationIds: [], materialIds: [material.id], tag: null }, choices: manyTimes, goAhead: sheetWarnings });
+    const print = await scene.server.ok<PrintView>('Maren', 'POST', '/api/prints', {
+      places: { lessonId: null, stationIds: [], materialIds: [material.id], tag: null },
+      choices: manyTimes,
+      goAhead: sheetWarnings,
+    });
     await scene.server.ok('Maren', 'POST', `/api/lessons/${lesson}/access-checks`);
 
     await gate.shut();
@@ -62,14 +66,25 @@ describe('while the database is away', () => {
     // Another server changes the target meanwhile. This server must see it after any length of outage.
     const other = await TestServer.start({ database: scene.server.database });
     const now = await other.ok<MaterialPage>('Maren', 'GET', `/api/materials/${material.id}`);
-    await other.ok('Maren', 'PATCH', `/api/materials/${material.id}`, { version: now.material.version, link: 'https://a.example/elsewhere' });
+    await other.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
+      version: now.material.version,
+      link: 'https://a.example/elsewhere',
+    });
     await other.dataSource.query('UPDATE short_links SET changed_at = NOW(3) - INTERVAL 1 HOUR');
     await other.stop();
 
     await gate.restore();
-    await until(async () => (await get('/api/ready')).status, (status) => status === 200, 15_000);
+    await until(
+      async () => (await get('/api/ready')).status,
+      (status) => status === 200,
+      15_000,
+    );
     expect((await get('/api/lessons').set('Cookie', cookie)).status).toBe(200);
-    await until(async () => (await get(`/K/${shortLink?.slug}`)).headers.location, (location) => location === 'https://a.example/elsewhere', 40_000);
+    await until(
+      async () => (await get(`/K/${shortLink?.slug}`)).headers.location,
+      (location) => location === 'https://a.example/elsewhere',
+      40_000,
+    );
     // What was being drawn is not lost: it is done, or waits to be tried again.
     const drawn = async (): Promise<string> => {
       scene.server.clock.advance(61_000);
@@ -84,7 +99,10 @@ describe('while the database is away', () => {
     await gate.shut();
     const name = await createDatabase();
     const configuration = readConfiguration();
-    const options = dataSourceOptions({ ...configuration, database: { ...configuration.database, socket: gate.socket, name } });
+    const options = dataSourceOptions({
+      ...configuration,
+      database: { ...configuration.database, socket: gate.socket, name },
+    });
     let connected = false;
     const waiting = connect(options, pino({ level: 'silent' })).then((dataSource) => ((connected = true), dataSource));
     const early = await listenWhileStarting({ host: '127.0.0.1', port: 0, version: 'x' });

@@ -7,10 +7,20 @@ import { createReadStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
 import sharp, { type Sharp, type SharpOptions } from 'sharp';
-import { mostPixels, type DecodedPicture, type DecoderAnswer, type DecoderTask, type PreparedContent, type PreparedVariant } from './decoder.task.js';
+import {
+  mostPixels,
+  type DecodedPicture,
+  type DecoderAnswer,
+  type DecoderTask,
+  type PreparedContent,
+  type PreparedVariant,
+} from './decoder.task.js';
 import { tellMedia } from './media.js';
 
-const phoneWidths = [['w640', 640], ['w1280', 1280]] as const;
+const phoneWidths = [
+  ['w640', 640],
+  ['w1280', 1280],
+] as const;
 
 /** One at a time, nothing kept: the process ends after its task. */
 sharp.concurrency(1);
@@ -44,33 +54,57 @@ function run(task: DecoderTask): Promise<PreparedContent | DecodedPicture> {
 
 async function prepare(file: string): Promise<PreparedContent> {
   const { contentType, media } = await tellMedia(file);
-  if (media !== 'picture') return { ...(await measured(file)), contentType, media, widthPx: null, heightPx: null, variants: [] };
+  if (media !== 'picture')
+    return { ...(await measured(file)), contentType, media, widthPx: null, heightPx: null, variants: [] };
   return preparePicture(file, contentType);
 }
 
 async function preparePicture(file: string, given: string): Promise<PreparedContent> {
   const upright = `${file}.upright`;
-  const { format, contentType } = encoded((await openPicture(file, { animated: given === 'image/gif' || given === 'image/webp' })).rotate(), given);
+  const { format, contentType } = encoded(
+    (await openPicture(file, { animated: given === 'image/gif' || given === 'image/webp' })).rotate(),
+    given,
+  );
   const { width, height, pages } = await format.toFile(upright);
   const variants: PreparedVariant[] = [];
   for (const [name, widthPx] of phoneWidths) variants.push(await smaller(upright, name, widthPx));
-  return { ...(await measured(upright)), contentType, media: 'picture', widthPx: width, heightPx: pages === undefined ? height : Math.round(height / pages), variants };
+  return {
+    ...(await measured(upright)),
+    contentType,
+    media: 'picture',
+    widthPx: width,
+    heightPx: pages === undefined ? height : Math.round(height / pages),
+    variants,
+  };
 }
 
 async function centre(file: string, widestPx: number): Promise<DecodedPicture> {
   if ((await tellMedia(file)).media !== 'picture') throw new TypeError('no picture');
-  const picture = (await openPicture(file)).rotate().resize(widestPx, widestPx, { fit: 'inside', withoutEnlargement: true });
+  const picture = (await openPicture(file))
+    .rotate()
+    .resize(widestPx, widestPx, { fit: 'inside', withoutEnlargement: true });
   return decoded(picture.png());
 }
 
-async function preview({ picture, widthPx, heightPx }: Extract<DecoderTask, { kind: 'preview' }>): Promise<DecodedPicture> {
-  const small = (await openPicture(Buffer.from(picture), { failOn: 'error' })).rotate().resize(widthPx, heightPx, { fit: 'cover', withoutEnlargement: true });
+async function preview({
+  picture,
+  widthPx,
+  heightPx,
+}: Extract<DecoderTask, { kind: 'preview' }>): Promise<DecodedPicture> {
+  const small = (await openPicture(Buffer.from(picture), { failOn: 'error' }))
+    .rotate()
+    .resize(widthPx, heightPx, { fit: 'cover', withoutEnlargement: true });
   return decoded(small.webp({ quality: 70 }));
 }
 
 /** @throws TooManyPixels by what its header says, all frames together */
 async function openPicture(input: string | Buffer, options: SharpOptions = {}): Promise<Sharp> {
-  const { width = 0, height = 0, pages = 1, pageHeight } = await sharp(input, { ...options, limitInputPixels: false }).metadata();
+  const {
+    width = 0,
+    height = 0,
+    pages = 1,
+    pageHeight,
+  } = await sharp(input, { ...options, limitInputPixels: false }).metadata();
   const pixels = width * (pageHeight === undefined ? height : pageHeight * pages);
   if (pixels > mostPixels) throw new TooManyPixels(Math.round(pixels / 1e6));
   return sharp(input, { ...options, limitInputPixels: mostPixels });
@@ -86,7 +120,10 @@ function encoded(source: Sharp, given: string): { readonly format: Sharp; readon
 
 async function smaller(upright: string, name: 'w640' | 'w1280', widthPx: number): Promise<PreparedVariant> {
   const file = `${upright}.${name}`;
-  const { size } = await sharp(upright, { limitInputPixels: mostPixels }).resize({ width: widthPx, withoutEnlargement: true }).webp({ quality: 80 }).toFile(file);
+  const { size } = await sharp(upright, { limitInputPixels: mostPixels })
+    .resize({ width: widthPx, withoutEnlargement: true })
+    .webp({ quality: 80 })
+    .toFile(file);
   return { name, file, contentType: 'image/webp', sizeBytes: size };
 }
 
@@ -95,7 +132,9 @@ async function decoded(picture: Sharp): Promise<DecodedPicture> {
   return { bytes: data, widthPx: info.width, heightPx: info.height };
 }
 
-async function measured(file: string): Promise<{ readonly hash: string; readonly file: string; readonly sizeBytes: number }> {
+async function measured(
+  file: string,
+): Promise<{ readonly hash: string; readonly file: string; readonly sizeBytes: number }> {
   const hash = createHash('sha256');
   await pipeline(createReadStream(file), hash);
   return { hash: hash.digest('hex'), file, sizeBytes: (await stat(file)).size };

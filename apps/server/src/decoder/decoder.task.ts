@@ -37,9 +37,14 @@ export interface DecodedPicture {
   readonly heightPx: number;
 }
 
-export type DecoderResult<Task extends DecoderTask> = Task extends { kind: 'prepare' } ? PreparedContent : DecodedPicture;
+export type DecoderResult<Task extends DecoderTask> = Task extends { kind: 'prepare' }
+  ? PreparedContent
+  : DecodedPicture;
 
 /** `too-many-pixels` says how many millions; `too-costly`: it took more time or memory than it may. */
-export type DecoderProblem = { readonly reason: 'unreadable' | 'too-costly' } | { readonly reason: 'too-many-pixels'; readonly megapixels: number };
+export type DecoderProblem =
+  | { readonly reason: 'unreadable' | 'too-costly' }
+  | { readonly reason: 'too-many-pixels'; readonly megapixels: number };
 
-export type DecoderAnswer = { readonly ok: true; readonly result: PreparedContent | DecodedPicture } | ({ readonly ok: false } & DecoderProblem);
+export type DecoderAnswer =
+  { readonly ok: true; readonly result: PreparedContent | DecodedPicture } | ({ readonly ok: false } & DecoderProblem);

@@ -6,7 +6,14 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
 import { ProblemError } from '../problem/problem.js';
-import { mostPixels, type DecodedPicture, type DecoderAnswer, type DecoderProblem, type DecoderResult, type DecoderTask } from './decoder.task.js';
+import {
+  mostPixels,
+  type DecodedPicture,
+  type DecoderAnswer,
+  type DecoderProblem,
+  type DecoderResult,
+  type DecoderTask,
+} from './decoder.task.js';
 
 /** As it is built, also where this file runs from its source. */
 const processFile = fileURLToPath(new URL('../../dist/decoder/decoder.process.js', import.meta.url));
@@ -19,7 +26,13 @@ export interface DecoderLimits {
   readonly memoryBytes: number;
   readonly outputBytes: number;
 }
-export const decoderLimits: DecoderLimits = { atOnce: 2, waitingAtMost: 60, timeMs: 30_000, memoryBytes: 1024 ** 3, outputBytes: 400_000_000 };
+export const decoderLimits: DecoderLimits = {
+  atOnce: 2,
+  waitingAtMost: 60,
+  timeMs: 30_000,
+  memoryBytes: 1024 ** 3,
+  outputBytes: 400_000_000,
+};
 
 @Injectable()
 export class Decoder implements BeforeApplicationShutdown {
@@ -48,7 +61,8 @@ export class Decoder implements BeforeApplicationShutdown {
 
   private async turn(): Promise<void> {
     if (this.taken >= this.limits.atOnce) {
-      if (this.waiting.length >= this.limits.waitingAtMost) throw new ProblemError('busy', 'Too many pictures are read at this moment.', { retryAfterS: 10 });
+      if (this.waiting.length >= this.limits.waitingAtMost)
+        throw new ProblemError('busy', 'Too many pictures are read at this moment.', { retryAfterS: 10 });
       await new Promise<void>((resolve) => this.waiting.push(resolve));
     }
     this.taken += 1;
@@ -57,11 +71,22 @@ export class Decoder implements BeforeApplicationShutdown {
   private run(task: DecoderTask): Promise<DecoderAnswer> {
     const { timeMs, memoryBytes, outputBytes } = this.limits;
     const program = [process.execPath, '--max-old-space-size=256', processFile];
-    const child = spawn('prlimit', [`--data=${memoryBytes}`, `--cpu=${Math.ceil(timeMs / 1000)}`, `--fsize=${outputBytes}`, '--core=0', '--', ...program], {
-      stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
-      serialization: 'advanced',
-      env: { PATH: process.env.PATH ?? '', LANG: 'C.UTF-8', MALLOC_ARENA_MAX: '2' },
-    });
+    const child = spawn(
+      'prlimit',
+      [
+        `--data=${memoryBytes}`,
+        `--cpu=${Math.ceil(timeMs / 1000)}`,
+        `--fsize=${outputBytes}`,
+        '--core=0',
+        '--',
+        ...program,
+      ],
+      {
+        stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+        serialization: 'advanced',
+        env: { PATH: process.env.PATH ?? '', LANG: 'C.UTF-8', MALLOC_ARENA_MAX: '2' },
+      },
+    );
     this.running.add(child);
     return new Promise((resolve) => {
       const timer = setTimeout(() => child.kill('SIGKILL'), timeMs);

@@ -9,7 +9,16 @@ export interface Told {
 }
 
 /** Formats that sharp can turn upright and encode anew. */
-const pictures = new Set(['image/jpeg', 'image/png', 'image/webp', 'image/gif', 'image/avif', 'image/tiff', 'image/heic', 'image/heif']);
+const pictures = new Set([
+  'image/jpeg',
+  'image/png',
+  'image/webp',
+  'image/gif',
+  'image/avif',
+  'image/tiff',
+  'image/heic',
+  'image/heif',
+]);
 const office = new Set([
   'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
   'application/vnd.openxmlformats-officedocument.presentationml.presentation',
@@ -25,7 +34,10 @@ const headBytes = 4096;
 export async function tellMedia(file: string): Promise<Told> {
   const known = await fileTypeFromFile(file);
   // What is a text is looked at here, whatever it was taken for: it may be active.
-  if (!known || /^text\/|xml/.test(known.mime.replace('openxmlformats', ''))) return known?.mime === 'text/rtf' ? { contentType: 'application/rtf', media: 'office' } : tellText(await headOf(file));
+  if (!known || /^text\/|xml/.test(known.mime.replace('openxmlformats', '')))
+    return known?.mime === 'text/rtf'
+      ? { contentType: 'application/rtf', media: 'office' }
+      : tellText(await headOf(file));
   const contentType = sameThing[known.mime] ?? known.mime;
   if (pictures.has(contentType)) return { contentType, media: 'picture' };
   if (contentType.startsWith('audio/')) return { contentType, media: 'sound' };
@@ -36,7 +48,13 @@ export async function tellMedia(file: string): Promise<Told> {
 }
 
 /** Names that browsers know better. */
-const sameThing: Readonly<Record<string, string>> = { 'audio/x-m4a': 'audio/mp4', 'video/x-m4v': 'video/mp4', 'audio/vnd.wave': 'audio/wav', 'audio/x-wav': 'audio/wav', 'audio/x-flac': 'audio/flac' };
+const sameThing: Readonly<Record<string, string>> = {
+  'audio/x-m4a': 'audio/mp4',
+  'video/x-m4v': 'video/mp4',
+  'audio/vnd.wave': 'audio/wav',
+  'audio/x-wav': 'audio/wav',
+  'audio/x-flac': 'audio/flac',
+};
 
 /** Texts have no marks of their own; what could be active is named, so that it can be served harmlessly. */
 export function tellText(head: Buffer): Told {
@@ -44,7 +62,8 @@ export function tellText(head: Buffer): Told {
   if (text === null) return { contentType: 'application/octet-stream', media: 'other' };
   if (/^\uFEFF?WEBVTT(?:\s|$)/.test(text)) return { contentType: 'text/vtt', media: 'captions' };
   if (/<svg[\s>]/i.test(text)) return { contentType: 'image/svg+xml', media: 'other' };
-  if (/<(?:!doctype\s+html|html|head|body|script|iframe)[\s>]/i.test(text)) return { contentType: 'text/html', media: 'other' };
+  if (/<(?:!doctype\s+html|html|head|body|script|iframe)[\s>]/i.test(text))
+    return { contentType: 'text/html', media: 'other' };
   if (/^\s*<\?xml/.test(text)) return { contentType: 'application/xml', media: 'other' };
   return { contentType: 'text/plain', media: 'other' };
 }

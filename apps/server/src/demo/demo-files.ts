@@ -16,7 +16,12 @@ import { shoreSounds } from './media/shore-sounds.js';
 /** Made when they are asked for. Names are those of the files. */
 const media: Readonly<Record<string, () => Buffer | Promise<Buffer>>> = {
   'shore-sounds.wav': shoreSounds,
-  ...Object.fromEntries(Object.entries(rockPools).map(([name, svg]) => [`${name}.png`, () => sharp(Buffer.from(svg)).png({ palette: true }).toBuffer()])),
+  ...Object.fromEntries(
+    Object.entries(rockPools).map(([name, svg]) => [
+      `${name}.png`,
+      () => sharp(Buffer.from(svg)).png({ palette: true }).toBuffer(),
+    ]),
+  ),
 };
 
 export class DemoFiles {
@@ -35,14 +40,37 @@ export class DemoFiles {
     const folder = await mkdtemp(join(tmpdir(), 'hapset-demo-'));
     try {
       await writeFile(join(folder, 'made'), await make());
-      const { hash, file, variants, ...facts } = await this.decoder.decode({ kind: 'prepare', file: join(folder, 'made') });
+      const { hash, file, variants, ...facts } = await this.decoder.decode({
+        kind: 'prepare',
+        file: join(folder, 'made'),
+      });
       await this.storage.take(hash, file);
       for (const variant of variants) await this.storage.take(`${hash}.${variant.name}`, variant.file);
-      const kept = variants.map(({ name: variantName, contentType, sizeBytes }) => ({ name: variantName, key: `${hash}.${variantName}`, contentType, sizeBytes }));
-      await this.manager.createQueryBuilder().insert().into(StoredContent).values({ hash, ...facts, variants: kept, storedAt: this.now, orphanedAt: null }).orIgnore().execute();
+      const kept = variants.map(({ name: variantName, contentType, sizeBytes }) => ({
+        name: variantName,
+        key: `${hash}.${variantName}`,
+        contentType,
+        sizeBytes,
+      }));
+      await this.manager
+        .createQueryBuilder()
+        .insert()
+        .into(StoredContent)
+        .values({ hash, ...facts, variants: kept, storedAt: this.now, orphanedAt: null })
+        .orIgnore()
+        .execute();
       // The same drawing may be shown twice; each place has a file of its own.
       const id = newId();
-      await this.manager.insert(KeptFile, { id, ownerId, token: newToken(), name, contentHash: hash, version: 1, createdAt: this.now, removedAt: null });
+      await this.manager.insert(KeptFile, {
+        id,
+        ownerId,
+        token: newToken(),
+        name,
+        contentHash: hash,
+        version: 1,
+        createdAt: this.now,
+        removedAt: null,
+      });
       return id;
     } finally {
       await rm(folder, { recursive: true, force: true });

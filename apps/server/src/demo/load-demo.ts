@@ -1,5 +1,15 @@
 /** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
-import { alwaysOpen, filesOf, guessRosterColumns, newSlugLengths, readRoster, type Kept, type KeptPicture, type PageDocument, type ServiceCatalogue } from '@hapset/core';
+import {
+  alwaysOpen,
+  filesOf,
+  guessRosterColumns,
+  newSlugLengths,
+  readRoster,
+  type Kept,
+  type KeptPicture,
+  type PageDocument,
+  type ServiceCatalogue,
+} from '@hapset/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../account/account.entity.js';
 import { hashPassword } from '../account/password.js';
@@ -67,13 +77,31 @@ class DemoLoading {
     const createdAt = this.setting.clock.now();
     await this.manager.insert(
       Student,
-      students.filter((student) => student.className === className).map(({ schoolId, className: name, year, prefix, given, middle, family }) => ({ id: newId(), schoolId, className: name, year, ...namesOf({ prefix, given, middle, family }), leftAt: null, version: 1, createdAt })),
+      students
+        .filter((student) => student.className === className)
+        .map(({ schoolId, className: name, year, prefix, given, middle, family }) => ({
+          id: newId(),
+          schoolId,
+          className: name,
+          year,
+          ...namesOf({ prefix, given, middle, family }),
+          leftAt: null,
+          version: 1,
+          createdAt,
+        })),
     );
   }
 
   async run(): Promise<void> {
     const { scenario, publicAddress, clock } = this.setting;
-    await this.manager.save(School, { id: 1, ...scenario.school, publicAddress, shortLinkHost: null, version: 1, demoLoadedAt: clock.now() });
+    await this.manager.save(School, {
+      id: 1,
+      ...scenario.school,
+      publicAddress,
+      shortLinkHost: null,
+      version: 1,
+      demoLoadedAt: clock.now(),
+    });
     await this.accounts();
     const devices = await this.devices();
     const classes = await this.classes(devices);
@@ -93,13 +121,20 @@ class DemoLoading {
   }
 
   private async devices(): Promise<Device[]> {
-    const rows = this.setting.scenario.devices.map((device, index) => this.manager.create(Device, { id: newId(), ...device, position: index + 1 }));
+    const rows = this.setting.scenario.devices.map((device, index) =>
+      this.manager.create(Device, { id: newId(), ...device, position: index + 1 }),
+    );
     return this.manager.save(rows);
   }
 
   private async classes(devices: readonly Device[]): Promise<SchoolClass[]> {
     const rows = this.setting.scenario.classes.map(({ devices: names, ...wish }) =>
-      this.manager.create(SchoolClass, { id: newId(), ...wish, version: 1, devices: devices.filter((device) => names.includes(device.name)) }),
+      this.manager.create(SchoolClass, {
+        id: newId(),
+        ...wish,
+        version: 1,
+        devices: devices.filter((device) => names.includes(device.name)),
+      }),
     );
     return this.manager.save(rows);
   }
@@ -108,7 +143,15 @@ class DemoLoading {
     for (const { name, madeBy, design } of this.setting.scenario.looks) {
       const id = newId();
       this.looks.set(name, id);
-      await this.manager.insert(Look, { id, name, design, allowed: true, madeById: this.ownerId(madeBy), version: 1, createdAt: this.setting.clock.now() });
+      await this.manager.insert(Look, {
+        id,
+        name,
+        design,
+        allowed: true,
+        madeById: this.ownerId(madeBy),
+        version: 1,
+        createdAt: this.setting.clock.now(),
+      });
     }
   }
 
@@ -116,11 +159,26 @@ class DemoLoading {
     const { owner, stations, class: className, look, ...wish } = demo;
     const lessonId = newId();
     const classId = classes.find((candidate) => candidate.name === className)?.id ?? null;
-    await this.manager.insert(Lesson, { ...wish, id: lessonId, ownerId: this.ownerId(owner), classId, look: look === undefined ? null : (this.looks.get(look) ?? null), version: 1 });
+    await this.manager.insert(Lesson, {
+      ...wish,
+      id: lessonId,
+      ownerId: this.ownerId(owner),
+      classId,
+      look: look === undefined ? null : (this.looks.get(look) ?? null),
+      version: 1,
+    });
     const materials = await this.materials(stations, owner);
     await this.manager.insert(
       Station,
-      materials.map((material, index) => ({ id: newId(), lessonId, materialId: material.id, position: index + 1, name: null, instruction: null, version: 1 })),
+      materials.map((material, index) => ({
+        id: newId(),
+        lessonId,
+        materialId: material.id,
+        position: index + 1,
+        name: null,
+        instruction: null,
+        version: 1,
+      })),
     );
   }
 
@@ -133,15 +191,41 @@ class DemoLoading {
       const { words, content, title, instruction, tags } = item;
       const kept = item.kept && (await this.keep(item.kept, this.ownerId(owner)));
       const pasted = link ?? words ?? title ?? '';
-      const row = newMaterial({ ...(kept && { kept }), ...(link && { link }), ...(words && { words }), ...(content && { content }), ...(title && { title }), ...(instruction && { instruction }), ...(tags && { tags }), pasted, repairs: [] }, this.ownerId(owner), now, this.setting.services, `items.${index}`);
+      const row = newMaterial(
+        {
+          ...(kept && { kept }),
+          ...(link && { link }),
+          ...(words && { words }),
+          ...(content && { content }),
+          ...(title && { title }),
+          ...(instruction && { instruction }),
+          ...(tags && { tags }),
+          pasted,
+          repairs: [],
+        },
+        this.ownerId(owner),
+        now,
+        this.setting.services,
+        `items.${index}`,
+      );
       rows.push(item.shortLink ? { ...row, carry: 'short-link', slug: randomSlug(newSlugLengths.least) } : row);
     }
     await this.manager.insert(Material, rows);
-    for (const { id, slug } of rows) if (slug !== null) await this.manager.insert(ShortLink, { slug, materialId: id, currentFor: id, opening: alwaysOpen, createdAt: now });
+    for (const { id, slug } of rows)
+      if (slug !== null)
+        await this.manager.insert(ShortLink, {
+          slug,
+          materialId: id,
+          currentFor: id,
+          opening: alwaysOpen,
+          createdAt: now,
+        });
     for (const row of rows) if (row.kept) await setFileUses(this.manager, row.id, filesOf(row.kept));
     const opened = rows.flatMap((row) => {
       const link = addressOf(row, this.setting.publicAddress);
-      return link === null ? [] : [{ id: newId(), materialId: row.id, state: 'waiting' as const, link, host: hostOfLink(link), askedAt: now }];
+      return link === null
+        ? []
+        : [{ id: newId(), materialId: row.id, state: 'waiting' as const, link, host: hostOfLink(link), askedAt: now }];
     });
     if (opened.length > 0) await this.manager.insert(AccessCheck, opened);
     return rows;
@@ -154,12 +238,14 @@ class DemoLoading {
         return { kind: 'file', fileId: await keepFile(kept.file), transcript: kept.transcript, captionsId: null };
       case 'picture-set': {
         const pictures: KeptPicture[] = [];
-        for (const { file, caption, alternative } of kept.pictures) pictures.push({ fileId: await keepFile(file), caption, alternative });
+        for (const { file, caption, alternative } of kept.pictures)
+          pictures.push({ fileId: await keepFile(file), caption, alternative });
         return { kind: 'picture-set', pictures };
       }
       case 'written-page': {
         let text = JSON.stringify(kept.document);
-        for (const [whole, name = ''] of text.matchAll(/\{([a-z-]+\.[a-z]+)\}/g)) text = text.replace(whole, await keepFile(name));
+        for (const [whole, name = ''] of text.matchAll(/\{([a-z-]+\.[a-z]+)\}/g))
+          text = text.replace(whole, await keepFile(name));
         return { kind: 'written-page', document: JSON.parse(text) as PageDocument };
       }
     }

@@ -21,10 +21,15 @@ try {
   const loaded = await loadDemo(dataSource, {
     scenario: readScenario(),
     publicAddress: configuration.publicAddress,
-    neighbours: Object.fromEntries(['cofferlane', 'askleaf', 'glimreel', 'hushtone'].map((name) => [name, `http://${name}.localhost:${port}`])),
+    neighbours: Object.fromEntries(
+      ['cofferlane', 'askleaf', 'glimreel', 'hushtone'].map((name) => [name, `http://${name}.localhost:${port}`]),
+    ),
     clock: new SystemClock(),
     storage: new FolderStorage(join(configuration.filesFolder, 'kept')),
-    services: compileServices(readInstalledServices(configuration.servicesFolder).map(({ description }) => description), compileRe2),
+    services: compileServices(
+      readInstalledServices(configuration.servicesFolder).map(({ description }) => description),
+      compileRe2,
+    ),
   });
   process.stdout.write(loaded ? 'Demo data loaded.\n' : 'Demo data is there already; nothing was changed.\n');
 } finally {

@@ -3,7 +3,15 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Role } from '@hapset/contract';
 import Papa from 'papaparse';
-import type { Content, DeviceProfile, LookDesign, PageDocument, PaperFormat, ScannerProfile, StudentAccounts } from '@hapset/core';
+import type {
+  Content,
+  DeviceProfile,
+  LookDesign,
+  PageDocument,
+  PaperFormat,
+  ScannerProfile,
+  StudentAccounts,
+} from '@hapset/core';
 
 export interface DemoItem {
   /** `{cofferlane}`, `{askleaf}`, `{glimreel}` and `{hushtone}` stand for the stand-ins' addresses. */
@@ -21,14 +29,21 @@ export interface DemoItem {
 /** What the server keeps; files by the names of media that are drawn or synthesised. In a page, `{name}` stands for a file's id. */
 export type DemoKept =
   | { readonly kind: 'file'; readonly file: string; readonly transcript: string }
-  | { readonly kind: 'picture-set'; readonly pictures: readonly { readonly file: string; readonly caption: string; readonly alternative: string }[] }
+  | {
+      readonly kind: 'picture-set';
+      readonly pictures: readonly { readonly file: string; readonly caption: string; readonly alternative: string }[];
+    }
   | { readonly kind: 'written-page'; readonly document: PageDocument };
 
 export interface DemoScenario {
   readonly school: { readonly name: string; readonly timeZone: string; readonly paper: PaperFormat };
   readonly accounts: readonly { readonly email: string; readonly name: string; readonly role: Role }[];
   readonly devices: readonly (Omit<DeviceProfile & ScannerProfile, 'id'> & { readonly count: number | null })[];
-  readonly classes: readonly { readonly name: string; readonly studentAccounts: StudentAccounts; readonly devices: readonly string[] }[];
+  readonly classes: readonly {
+    readonly name: string;
+    readonly studentAccounts: StudentAccounts;
+    readonly devices: readonly string[];
+  }[];
   /** A class of a year group's roster, which is in a file beside the scenario. */
   readonly roster: { readonly file: string; readonly className: string };
   readonly looks: readonly { readonly name: string; readonly madeBy: string; readonly design: LookDesign }[];

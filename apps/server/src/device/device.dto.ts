@@ -1,6 +1,20 @@
 import { limits, type ChangeDevice, type CreateDevice } from '@hapset/contract';
 import { readerEngineNames, scannerActs, type ReaderEngineName, type ScannerAct } from '@hapset/core';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 /** Left out it stays as it is; null is no value for it. */
@@ -17,9 +31,14 @@ export class CreateDeviceDto implements CreateDevice {
   @IsNumber() @Min(nearestFocusM.least) @Max(nearestFocusM.most) nearestFocusM: number;
   @IsNumber() @Min(0) @Max(blurPx) blurPx: number;
   @IsNumber() @Min(0) @Max(noiseGrey) noiseGrey: number;
-  @ValidateIf((body: CreateDeviceDto) => body.jpegQuality !== null) @IsInt() @Min(1) @Max(100) jpegQuality: number | null;
+  @ValidateIf((body: CreateDeviceDto) => body.jpegQuality !== null) @IsInt() @Min(1) @Max(100) jpegQuality:
+    number | null;
   @IsIn(readerEngineNames) engine: ReaderEngineName;
-  @IsArray() @ArrayMaxSize(scannerActs.length) @ArrayUnique() @IsIn(scannerActs, { each: true }) actsOn: readonly ScannerAct[];
+  @IsArray()
+  @ArrayMaxSize(scannerActs.length)
+  @ArrayUnique()
+  @IsIn(scannerActs, { each: true })
+  actsOn: readonly ScannerAct[];
 }
 export const sameCreateDevice: Exact<Plain<CreateDeviceDto>, Plain<CreateDevice>> = true;
 
@@ -34,6 +53,11 @@ export class ChangeDeviceDto implements ChangeDevice {
   @IfGiven() @IsNumber() @Min(0) @Max(noiseGrey) noiseGrey?: number;
   @IsOptional() @IsInt() @Min(1) @Max(100) jpegQuality?: number | null;
   @IfGiven() @IsIn(readerEngineNames) engine?: ReaderEngineName;
-  @IfGiven() @IsArray() @ArrayMaxSize(scannerActs.length) @ArrayUnique() @IsIn(scannerActs, { each: true }) actsOn?: readonly ScannerAct[];
+  @IfGiven()
+  @IsArray()
+  @ArrayMaxSize(scannerActs.length)
+  @ArrayUnique()
+  @IsIn(scannerActs, { each: true })
+  actsOn?: readonly ScannerAct[];
 }
 export const sameChangeDevice: Exact<Plain<ChangeDeviceDto>, Plain<ChangeDevice>> = true;

@@ -4,5 +4,10 @@ import { DeviceController } from './device.controller.js';
 import { Device } from './device.entity.js';
 import { DeviceService } from './device.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Device])], controllers: [DeviceController], providers: [DeviceService], exports: [DeviceService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Device])],
+  controllers: [DeviceController],
+  providers: [DeviceService],
+  exports: [DeviceService],
+})
 export class DeviceModule {}

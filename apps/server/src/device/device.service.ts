@@ -18,16 +18,30 @@ export class DeviceService {
 
   /** At the end of the list. @throws ProblemError invalid when the list is full */
   async create({ actsOn, name, ...figures }: CreateDevice): Promise<Device> {
-    if ((await this.devices.count()) >= limits.device.devices) throw new ProblemError('invalid', 'The list of devices is full. Remove one that is not used any more.', { fields: [{ field: 'name', message: 'the list is full' }] });
+    if ((await this.devices.count()) >= limits.device.devices)
+      throw new ProblemError('invalid', 'The list of devices is full. Remove one that is not used any more.', {
+        fields: [{ field: 'name', message: 'the list is full' }],
+      });
     const position = ((await this.devices.maximum('position')) ?? 0) + 1;
-    return this.devices.save({ ...figures, id: newId(), name: name.normalize('NFC').trim(), actsOn: inOrder(actsOn), position });
+    return this.devices.save({
+      ...figures,
+      id: newId(),
+      name: name.normalize('NFC').trim(),
+      actsOn: inOrder(actsOn),
+      position,
+    });
   }
 
   /** @throws ProblemError not-found */
   async change(id: string, { actsOn, name, ...figures }: ChangeDevice): Promise<Device> {
     const device = await this.devices.findOneBy({ id });
     if (!device) throw notFound('device');
-    return this.devices.save({ ...device, ...figures, ...(name !== undefined && { name: name.normalize('NFC').trim() }), ...(actsOn !== undefined && { actsOn: inOrder(actsOn) }) });
+    return this.devices.save({
+      ...device,
+      ...figures,
+      ...(name !== undefined && { name: name.normalize('NFC').trim() }),
+      ...(actsOn !== undefined && { actsOn: inOrder(actsOn) }),
+    });
   }
 
   /** Classes lose it as well. */

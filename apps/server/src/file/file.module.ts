@@ -18,7 +18,16 @@ import { TidyFilesService } from './tidy-files.service.js';
 
 /** The controller of uploads stands here, since it asks how much a teacher keeps already. */
 @Module({
-  imports: [TypeOrmModule.forFeature([KeptFile, StoredContent, FileUse]), StorageModule, UploadModule, JobModule, OfficeModule, DecoderModule, AccountModule, SchoolModule],
+  imports: [
+    TypeOrmModule.forFeature([KeptFile, StoredContent, FileUse]),
+    StorageModule,
+    UploadModule,
+    JobModule,
+    OfficeModule,
+    DecoderModule,
+    AccountModule,
+    SchoolModule,
+  ],
   controllers: [FileController, KeptBytesController, UploadController],
   providers: [FileService, TidyFilesService],
   exports: [FileService],

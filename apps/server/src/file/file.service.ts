@@ -35,20 +35,34 @@ export class FileService {
 
   /** One more than a page, newest first. @param after the last id of the page before */
   list(ownerId: string, after: string | null): Promise<KeptFile[]> {
-    return this.files.find({ where: { ownerId, removedAt: IsNull(), ...(after !== null && { id: LessThan(after) }) }, relations: { content: true }, order: { id: 'DESC' }, take: limits.shelfPage + 1 });
+    return this.files.find({
+      where: { ownerId, removedAt: IsNull(), ...(after !== null && { id: LessThan(after) }) },
+      relations: { content: true },
+      order: { id: 'DESC' },
+      take: limits.shelfPage + 1,
+    });
   }
 
   /** The owner's files with those ids. @throws ProblemError not-found when one is missing */
   async requireOwn(ids: readonly string[], ownerId: string): Promise<readonly KeptFile[]> {
     const wanted = [...new Set(ids)];
-    const found = wanted.length === 0 ? [] : await this.files.find({ where: { id: In(wanted), ownerId, removedAt: IsNull() }, relations: { content: true } });
+    const found =
+      wanted.length === 0
+        ? []
+        : await this.files.find({
+            where: { id: In(wanted), ownerId, removedAt: IsNull() },
+            relations: { content: true },
+          });
     if (found.length !== wanted.length) throw notFound('file');
     return found;
   }
 
   /** Files by their ids, whoever owns them: for showing what a material holds. */
   async byIds(ids: readonly string[]): Promise<ReadonlyMap<string, KeptFile>> {
-    const found = ids.length === 0 ? [] : await this.files.find({ where: { id: In([...new Set(ids)]) }, relations: { content: true } });
+    const found =
+      ids.length === 0
+        ? []
+        : await this.files.find({ where: { id: In([...new Set(ids)]) }, relations: { content: true } });
     return new Map(found.map((file) => [file.id, file]));
   }
 
@@ -76,7 +90,16 @@ export class FileService {
 
   private async make(local: string, name: string, ownerId: string): Promise<KeptFile> {
     const content = await this.keep(local);
-    const row = { id: newId(), ownerId, token: newToken(), name: tidyName(name), contentHash: content.hash, version: 1, createdAt: this.clock.now(), removedAt: null };
+    const row = {
+      id: newId(),
+      ownerId,
+      token: newToken(),
+      name: tidyName(name),
+      contentHash: content.hash,
+      version: 1,
+      createdAt: this.clock.now(),
+      removedAt: null,
+    };
     await this.files.insert(row);
     return this.files.create({ ...row, content });
   }
@@ -84,13 +107,18 @@ export class FileService {
   /** Puts other bytes under the same address. */
   async replace(id: string, uploadId: string, ownerId: string): Promise<KeptFile> {
     const local = await this.uploads.takeFinished(uploadId, ownerId);
-    await this.uploads.handedOver(uploadId, ownerId, async () => this.files.update({ id }, { contentHash: (await this.keep(local)).hash, version: () => 'version + 1' }));
+    await this.uploads.handedOver(uploadId, ownerId, async () =>
+      this.files.update({ id }, { contentHash: (await this.keep(local)).hash, version: () => 'version + 1' }),
+    );
     return this.files.findOneOrFail({ where: { id }, relations: { content: true } });
   }
 
   /** @throws ProblemError stale */
   async rename(id: string, name: string, version: number): Promise<KeptFile> {
-    const { affected } = await this.files.update({ id, version, removedAt: IsNull() }, { name: tidyName(name), version: version + 1 });
+    const { affected } = await this.files.update(
+      { id, version, removedAt: IsNull() },
+      { name: tidyName(name), version: version + 1 },
+    );
     if (affected !== 1) throw stale('file');
     return this.files.findOneOrFail({ where: { id }, relations: { content: true } });
   }
@@ -98,7 +126,10 @@ export class FileService {
   /** It can be brought back for a day. @throws ProblemError in-use, naming the materials that show it */
   async remove(id: string): Promise<void> {
     const uses = await this.usesOf([id]);
-    if (uses.length > 0) throw new ProblemError('in-use', 'Materials still show this file.', { fields: uses.map((use) => ({ field: use.id, message: use.title })) });
+    if (uses.length > 0)
+      throw new ProblemError('in-use', 'Materials still show this file.', {
+        fields: uses.map((use) => ({ field: use.id, message: use.title })),
+      });
     await this.files.update({ id }, { removedAt: this.clock.now() });
   }
 
@@ -135,10 +166,19 @@ export class FileService {
       await this.contents.update({ hash }, { orphanedAt: null });
       return known;
     }
-    const keyed = variants.map(({ name, file: local, contentType, sizeBytes }) => ({ local, variant: { name, key: `${hash}.${name}`, contentType, sizeBytes } }));
+    const keyed = variants.map(({ name, file: local, contentType, sizeBytes }) => ({
+      local,
+      variant: { name, key: `${hash}.${name}`, contentType, sizeBytes },
+    }));
     await this.storage.take(hash, file);
     for (const { local, variant } of keyed) await this.storage.take(variant.key, local);
-    const row = { hash, ...facts, variants: keyed.map(({ variant }) => variant), storedAt: this.clock.now(), orphanedAt: null };
+    const row = {
+      hash,
+      ...facts,
+      variants: keyed.map(({ variant }) => variant),
+      storedAt: this.clock.now(),
+      orphanedAt: null,
+    };
     // Two uploads of the same bytes at once: the second finds the first one's row.
     await this.contents.createQueryBuilder().insert().values(row).orIgnore().execute();
     const stored = await this.contents.findOneByOrFail({ hash });
@@ -148,9 +188,17 @@ export class FileService {
 }
 
 /** Writes down which files a material shows. */
-export async function setFileUses(manager: EntityManager, materialId: string, fileIds: readonly string[]): Promise<void> {
+export async function setFileUses(
+  manager: EntityManager,
+  materialId: string,
+  fileIds: readonly string[],
+): Promise<void> {
   await manager.delete(FileUse, { materialId });
-  if (fileIds.length > 0) await manager.insert(FileUse, [...new Set(fileIds)].map((fileId) => ({ materialId, fileId })));
+  if (fileIds.length > 0)
+    await manager.insert(
+      FileUse,
+      [...new Set(fileIds)].map((fileId) => ({ materialId, fileId })),
+    );
 }
 
 const tokenLetters = 'abcdefghijkmnpqrstuvwxyz23456789';

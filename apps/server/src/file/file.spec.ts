@@ -35,13 +35,19 @@ describe('kept files', () => {
   });
   afterAll(() => scene.stop());
 
-  const bring = async (content: string | Buffer, name = 'words.txt', who = 'Maren'): Promise<FileView> => scene.server.ok(who, 'POST', '/api/files', { uploadId: await uploaded(scene, content, who), name });
+  const bring = async (content: string | Buffer, name = 'words.txt', who = 'Maren'): Promise<FileView> =>
+    scene.server.ok(who, 'POST', '/api/files', { uploadId: await uploaded(scene, content, who), name });
   /** By its owner: nobody else sees what no page shows. */
-  const get = (path: string, headers: Record<string, string> = {}) => request(scene.server.app.getHttpServer()).get(path).set({ Cookie: marensCookie, ...headers }).buffer(true).parse((response, done) => {
-    const chunks: Buffer[] = [];
-    response.on('data', (chunk: Buffer) => chunks.push(chunk));
-    response.on('end', () => done(null, Buffer.concat(chunks)));
-  });
+  const get = (path: string, headers: Record<string, string> = {}) =>
+    request(scene.server.app.getHttpServer())
+      .get(path)
+      .set({ Cookie: marensCookie, ...headers })
+      .buffer(true)
+      .parse((response, done) => {
+        const chunks: Buffer[] = [];
+        response.on('data', (chunk: Buffer) => chunks.push(chunk));
+        response.on('end', () => done(null, Buffer.concat(chunks)));
+      });
 
   describe('uploads', () => {
     it('go on where they were left, and lose nothing that was acknowledged when the server is gone', async () => {
@@ -84,7 +90,9 @@ describe('kept files', () => {
       const old = await uploaded(scene, 'forgotten', 'Maren', false);
       scene.server.clock.advance(49 * 3600 * 1000);
       await scene.server.app.get(TidyFilesService).tidy();
-      expect(readdirSync(join(filesFolder, 'uploads')).filter((name) => name.startsWith(id) || name.startsWith(old))).toEqual([]);
+      expect(
+        readdirSync(join(filesFolder, 'uploads')).filter((name) => name.startsWith(id) || name.startsWith(old)),
+      ).toEqual([]);
       scene.server.clock.advance(-49 * 3600 * 1000);
     });
   });
@@ -117,7 +125,13 @@ describe('kept files', () => {
       const given = await photograph();
       expect((await sharp(given).metadata()).exif).toBeDefined();
       const file = await bring(given, 'cove.jpg');
-      expect(file).toMatchObject({ media: 'picture', contentType: 'image/jpeg', widthPx: 1600, heightPx: 900, variants: ['w640', 'w1280'] });
+      expect(file).toMatchObject({
+        media: 'picture',
+        contentType: 'image/jpeg',
+        widthPx: 1600,
+        heightPx: 900,
+        variants: ['w640', 'w1280'],
+      });
       const kept = await sharp((await get(file.address)).body as Buffer).metadata();
       expect(kept).toMatchObject({ width: 1600, height: 900 });
       expect([kept.exif, kept.xmp, kept.orientation]).toEqual([undefined, undefined, undefined]);
@@ -141,7 +155,11 @@ describe('kept files', () => {
     it('come whole, in part, or not at all when the browser has them', async () => {
       const { address } = await bring('0123456789', 'digits.txt');
       const whole = await get(address);
-      expect([whole.status, whole.body.toString(), whole.headers['accept-ranges']]).toEqual([200, '0123456789', 'bytes']);
+      expect([whole.status, whole.body.toString(), whole.headers['accept-ranges']]).toEqual([
+        200,
+        '0123456789',
+        'bytes',
+      ]);
       const part = await get(address, { Range: 'bytes=2-5' });
       expect([part.status, part.body.toString(), part.headers['content-range']]).toEqual([206, '2345', 'bytes 2-5/10']);
       expect((await get(address, { Range: 'bytes=-3' })).body.toString()).toBe('789');
@@ -159,7 +177,12 @@ describe('kept files', () => {
     });
 
     it.each([
-      ['an SVG with a script', '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'drawing.svg', 'image/svg+xml'],
+      [
+        'an SVG with a script',
+        '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>',
+        'drawing.svg',
+        'image/svg+xml',
+      ],
       ['a page with a script', '<!doctype html><script>alert(1)</script>', 'page.html', 'text/html'],
       ['a page that calls itself a picture', '<html><body onload=alert(1)>', 'photo.png', 'text/html'],
       ['a style sheet for pages', '<?xml version="1.0"?><?xml-stylesheet href="x"?><a/>', 'x.xml', 'application/xml'],
@@ -174,11 +197,23 @@ describe('kept files', () => {
 
     it('are told by what they are, whatever their name says', async () => {
       expect(await bring('%PDF-1.7\n%âãÏÓ\n', 'song.mp3')).toMatchObject({ media: 'pdf', name: 'song.mp3' });
-      expect(await bring('WEBVTT\n\n00:00.000 --> 00:02.000\nLow tide.', 'film.srt')).toMatchObject({ media: 'captions', contentType: 'text/vtt' });
-      expect(await bring('RIFF\u0024\u0000\u0000\u0000WAVEfmt ', 'x')).toMatchObject({ media: 'sound', contentType: 'audio/wav' });
+      expect(await bring('WEBVTT\n\n00:00.000 --> 00:02.000\nLow tide.', 'film.srt')).toMatchObject({
+        media: 'captions',
+        contentType: 'text/vtt',
+      });
+      expect(await bring('RIFF\u0024\u0000\u0000\u0000WAVEfmt ', 'x')).toMatchObject({
+        media: 'sound',
+        contentType: 'audio/wav',
+      });
       expect(tellText(Buffer.from([1, 2, 0, 4]))).toEqual({ contentType: 'application/octet-stream', media: 'other' });
-      expect(tellText(Buffer.from('Grüße'.repeat(900)).subarray(0, 4096))).toEqual({ contentType: 'text/plain', media: 'other' });
-      expect(tellText(Buffer.from([0xff, 0xfe, 0x41, 0x42]))).toEqual({ contentType: 'application/octet-stream', media: 'other' });
+      expect(tellText(Buffer.from('Grüße'.repeat(900)).subarray(0, 4096))).toEqual({
+        contentType: 'text/plain',
+        media: 'other',
+      });
+      expect(tellText(Buffer.from([0xff, 0xfe, 0x41, 0x42]))).toEqual({
+        contentType: 'application/octet-stream',
+        media: 'other',
+      });
     });
 
     it('are saved under the name that was given, without folders and line ends', async () => {
@@ -190,24 +225,45 @@ describe('kept files', () => {
 
   it('keep their address when their content is replaced', async () => {
     const file = await bring('first words');
-    const after = await scene.server.ok<FileView>('Maren', 'POST', `/api/files/${file.id}/content`, { uploadId: await uploaded(scene, 'second words') });
+    const after = await scene.server.ok<FileView>('Maren', 'POST', `/api/files/${file.id}/content`, {
+      uploadId: await uploaded(scene, 'second words'),
+    });
     expect(after).toMatchObject({ id: file.id, address: file.address, version: 2, sizeBytes: 12 });
     expect((await get(file.address)).body.toString()).toBe('second words');
   });
 
   it('are renamed, and a stale name is refused', async () => {
     const file = await bring('named');
-    expect(await scene.server.ok('Maren', 'PATCH', `/api/files/${file.id}`, { name: 'better.txt', version: 1 })).toMatchObject({ name: 'better.txt', version: 2 });
-    expect((await scene.server.as('Maren', 'PATCH', `/api/files/${file.id}`, { name: 'other.txt', version: 1 })).body).toMatchObject({ reason: 'stale' });
+    expect(
+      await scene.server.ok('Maren', 'PATCH', `/api/files/${file.id}`, { name: 'better.txt', version: 1 }),
+    ).toMatchObject({ name: 'better.txt', version: 2 });
+    expect(
+      (await scene.server.as('Maren', 'PATCH', `/api/files/${file.id}`, { name: 'other.txt', version: 1 })).body,
+    ).toMatchObject({ reason: 'stale' });
   });
 
   it('say where they are used before they go, come back, and leave nothing behind in the end', async () => {
     const file = await bring('shown somewhere');
-    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ kept: { kind: 'file', fileId: file.id, transcript: '', captionsId: null }, pasted: 'x', repairs: [], title: 'Shore words' }] });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [
+        {
+          kept: { kind: 'file', fileId: file.id, transcript: '', captionsId: null },
+          pasted: 'x',
+          repairs: [],
+          title: 'Shore words',
+        },
+      ],
+    });
     const refused = await scene.server.as('Maren', 'DELETE', `/api/files/${file.id}`);
     expect(refused.status).toBe(409);
-    expect(refused.body).toMatchObject({ reason: 'in-use', fields: [{ field: materialIds[0], message: 'Shore words' }] });
-    expect((await scene.server.ok<FilesPage>('Maren', 'GET', '/api/files')).rows[0]).toMatchObject({ id: file.id, usedIn: [{ id: materialIds[0], title: 'Shore words' }] });
+    expect(refused.body).toMatchObject({
+      reason: 'in-use',
+      fields: [{ field: materialIds[0], message: 'Shore words' }],
+    });
+    expect((await scene.server.ok<FilesPage>('Maren', 'GET', '/api/files')).rows[0]).toMatchObject({
+      id: file.id,
+      usedIn: [{ id: materialIds[0], title: 'Shore words' }],
+    });
 
     const unused = await bring('shown nowhere');
     await scene.server.ok('Maren', 'DELETE', `/api/files/${unused.id}`);
@@ -234,7 +290,11 @@ describe('kept files', () => {
 
   it('of another teacher can’t be shown', async () => {
     const theirs = await bring('not yours', 'x.txt', 'Tobiah');
-    const response = await scene.server.as('Maren', 'POST', '/api/materials', { items: [{ kept: { kind: 'file', fileId: theirs.id, transcript: '', captionsId: null }, pasted: 'x', repairs: [] }] });
+    const response = await scene.server.as('Maren', 'POST', '/api/materials', {
+      items: [
+        { kept: { kind: 'file', fileId: theirs.id, transcript: '', captionsId: null }, pasted: 'x', repairs: [] },
+      ],
+    });
     expect(response.status).toBe(404);
   });
 
@@ -246,7 +306,8 @@ describe('kept files', () => {
       chmodSync(file, 0o755);
       return file;
     };
-    const makesPdf = 'while [ $# -gt 1 ]; do [ "$1" = --outdir ] && out="$2"; shift; done; printf "%%PDF-1.4 made of %s" "$(cat "$1")" > "$out/given.pdf"';
+    const makesPdf =
+      'while [ $# -gt 1 ]; do [ "$1" = --outdir ] && out="$2"; shift; done; printf "%%PDF-1.4 made of %s" "$(cat "$1")" > "$out/given.pdf"';
     const limits = { timeMs: 1500, memoryBytes: 2 * 1024 ** 3, outputBytes: 1000 };
     const source = (): Readable => Readable.from([Buffer.from('a letter')]);
     const never = new AbortController().signal;
@@ -255,12 +316,22 @@ describe('kept files', () => {
       const server = await TestServer.start({ officeProgram: program(makesPdf) });
       await server.addAccount('Maren');
       const there = { server } as unknown as Scene;
-      const file = await server.ok<FileView>('Maren', 'POST', '/api/files', { uploadId: await uploaded(there, '{\\rtf1 Low tide}'), name: 'letter.rtf' });
+      const file = await server.ok<FileView>('Maren', 'POST', '/api/files', {
+        uploadId: await uploaded(there, '{\\rtf1 Low tide}'),
+        name: 'letter.rtf',
+      });
       expect(file).toMatchObject({ media: 'office', variants: [] });
       const jobs = server.dataSource.getRepository(Job);
-      while (!(await jobs.existsBy({ kind: 'convert-office', state: 'done' }))) await new Promise((resolve) => setTimeout(resolve, 30));
-      const pdf = await request(server.app.getHttpServer()).get(`${file.address}/pdf`).set('Cookie', await server.cookieOf('Maren')).buffer(true);
-      expect([pdf.headers['content-type'], (pdf.body as Buffer).toString()]).toEqual(['application/pdf', '%PDF-1.4 made of {\\rtf1 Low tide}']);
+      while (!(await jobs.existsBy({ kind: 'convert-office', state: 'done' })))
+        await new Promise((resolve) => setTimeout(resolve, 30));
+      const pdf = await request(server.app.getHttpServer())
+        .get(`${file.address}/pdf`)
+        .set('Cookie', await server.cookieOf('Maren'))
+        .buffer(true);
+      expect([pdf.headers['content-type'], (pdf.body as Buffer).toString()]).toEqual([
+        'application/pdf',
+        '%PDF-1.4 made of {\\rtf1 Low tide}',
+      ]);
       expect(pdf.headers['content-disposition']).toBe('inline; filename=letter.pdf');
       await server.stop();
     });
@@ -272,14 +343,27 @@ describe('kept files', () => {
 
     it('that take too long are ended, with what they started', async () => {
       const began = Date.now();
-      await expect(new OfficeConverter(program('sleep 60 & sleep 60'), limits).convert(source(), never, () => Promise.resolve())).rejects.toThrow('was ended after 1500 ms');
+      await expect(
+        new OfficeConverter(program('sleep 60 & sleep 60'), limits).convert(source(), never, () => Promise.resolve()),
+      ).rejects.toThrow('was ended after 1500 ms');
       expect(Date.now() - began).toBeLessThan(30_000);
     });
 
     it('that write without end, or nothing, are failures', async () => {
-      await expect(new OfficeConverter(program('while [ $# -gt 1 ]; do [ "$1" = --outdir ] && out="$2"; shift; done; head -c 5000 /dev/zero > "$out/given.pdf"'), limits).convert(source(), never, () => Promise.resolve())).rejects.toThrow(/LibreOffice/);
-      await expect(new OfficeConverter(program('true'), limits).convert(source(), never, () => Promise.resolve())).rejects.toThrow('made no PDF');
-      await expect(new OfficeConverter(null).convert(source(), never, () => Promise.resolve())).rejects.toThrow('not installed');
+      await expect(
+        new OfficeConverter(
+          program(
+            'while [ $# -gt 1 ]; do [ "$1" = --outdir ] && out="$2"; shift; done; head -c 5000 /dev/zero > "$out/given.pdf"',
+          ),
+          limits,
+        ).convert(source(), never, () => Promise.resolve()),
+      ).rejects.toThrow(/LibreOffice/);
+      await expect(
+        new OfficeConverter(program('true'), limits).convert(source(), never, () => Promise.resolve()),
+      ).rejects.toThrow('made no PDF');
+      await expect(new OfficeConverter(null).convert(source(), never, () => Promise.resolve())).rejects.toThrow(
+        'not installed',
+      );
     });
 
     it('is found along the path', () => {
@@ -291,23 +375,40 @@ describe('kept files', () => {
 
   it('are what a material’s page shows', async () => {
     const file = await bring(await photograph(), 'cove.jpg');
-    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ kept: { kind: 'picture-set', pictures: [{ fileId: file.id, caption: 'The cove', alternative: 'Rocks' }] }, pasted: 'x', repairs: [], title: 'Cove' }] });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [
+        {
+          kept: { kind: 'picture-set', pictures: [{ fileId: file.id, caption: 'The cove', alternative: 'Rocks' }] },
+          pasted: 'x',
+          repairs: [],
+          title: 'Cove',
+        },
+      ],
+    });
     const page = await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${materialIds[0] ?? ''}`);
-    expect(page.kept).toMatchObject({ kind: 'picture-set', pictures: [{ caption: 'The cove', alternative: 'Rocks', file: { id: file.id, media: 'picture' } }] });
+    expect(page.kept).toMatchObject({
+      kind: 'picture-set',
+      pictures: [{ caption: 'The cove', alternative: 'Rocks', file: { id: file.id, media: 'picture' } }],
+    });
     expect(page.code?.payload).toBe(page.material.pageAddress);
   });
 
   it('no header becomes part of a file’s name, and what no row knows is removed', async () => {
     const folder = scene.server.app.get<Configuration>(CONFIGURATION).filesFolder;
     for (const odd of ['../../outside', 'chosen-by-me', '/etc/cron.d/x']) {
-      const begun = await request(scene.server.app.getHttpServer()).post('/api/uploads').set({ 'Tus-Resumable': '1.0.0', 'Upload-Length': '4', 'X-Hapset-Upload': odd, Cookie: marensCookie });
+      const begun = await request(scene.server.app.getHttpServer())
+        .post('/api/uploads')
+        .set({ 'Tus-Resumable': '1.0.0', 'Upload-Length': '4', 'X-Hapset-Upload': odd, Cookie: marensCookie });
       expect(begun.status).toBe(201);
       expect(begun.headers.location).toMatch(/\/[0-9a-f-]{36}$/);
     }
     const files = readdirSync(join(folder, 'uploads'));
     for (const name of files) expect(name).toMatch(/^[0-9a-f-]{36}(?:\.[\w.]+)?$/);
     const old = new Date(Date.now() - 3 * 24 * 3_600_000);
-    const [strange, loose] = [join(folder, 'uploads', 'somebody-elses'), join(folder, 'kept', 'ab', `ab${'0'.repeat(62)}`)];
+    const [strange, loose] = [
+      join(folder, 'uploads', 'somebody-elses'),
+      join(folder, 'kept', 'ab', `ab${'0'.repeat(62)}`),
+    ];
     mkdirSync(dirname(loose), { recursive: true });
     for (const file of [strange, loose]) {
       writeFileSync(file, 'x');

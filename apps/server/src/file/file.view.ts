@@ -2,7 +2,10 @@ import type { FileView } from '@hapset/contract';
 import type { KeptFile } from './kept-file.entity.js';
 import type { UsedIn } from './file.service.js';
 
-export function toFileView({ id, token, name, content, version, createdAt }: KeptFile, uses: readonly UsedIn[] = []): FileView {
+export function toFileView(
+  { id, token, name, content, version, createdAt }: KeptFile,
+  uses: readonly UsedIn[] = [],
+): FileView {
   return {
     id,
     name,

@@ -34,18 +34,31 @@ export class KeptBytesController {
   async whole(@Param('fileToken') token: string, @Req() request: Request, @Res() response: Response): Promise<void> {
     const file = await this.openFile(token, request);
     const { hash, contentType, sizeBytes, media } = file.content;
-    await this.send({ key: hash, contentType, sizeBytes, inline: shown.includes(media), name: file.name }, request, response);
+    await this.send(
+      { key: hash, contentType, sizeBytes, inline: shown.includes(media), name: file.name },
+      request,
+      response,
+    );
   }
 
   /** A size for phones, or the PDF of an office file. */
   @Get(':fileToken/:variant')
   @Anyone()
-  async variant(@Param('fileToken') token: string, @Param('variant') name: string, @Req() request: Request, @Res() response: Response): Promise<void> {
+  async variant(
+    @Param('fileToken') token: string,
+    @Param('variant') name: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
     const file = await this.openFile(token, request);
     const variant = file.content.variants.find((candidate) => candidate.name === name);
     if (!variant || !variantNames.some((known) => known === name)) throw notFound('file');
     const { key, contentType, sizeBytes } = variant;
-    await this.send({ key, contentType, sizeBytes, inline: true, name: nameOfVariant(file, contentType) }, request, response);
+    await this.send(
+      { key, contentType, sizeBytes, inline: true, name: nameOfVariant(file, contentType) },
+      request,
+      response,
+    );
   }
 
   /** For everybody while a page shows it; for its owner always. @throws ProblemError not-found */
@@ -59,7 +72,11 @@ export class KeptBytesController {
     return file;
   }
 
-  private async send({ key, contentType, sizeBytes, inline, name }: Sent, request: Request, response: Response): Promise<void> {
+  private async send(
+    { key, contentType, sizeBytes, inline, name }: Sent,
+    request: Request,
+    response: Response,
+  ): Promise<void> {
     response.set({
       'Content-Type': contentType === 'text/plain' ? 'text/plain; charset=utf-8' : contentType,
       'Content-Disposition': contentDisposition(name, { type: inline ? 'inline' : 'attachment' }),
@@ -71,7 +88,8 @@ export class KeptBytesController {
       ETag: `"${key}"`,
     });
     // A browser's own PDF viewer does not start inside a sandbox; a PDF's scripts do not run in this origin anyway.
-    if (contentType !== 'application/pdf') response.set('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
+    if (contentType !== 'application/pdf')
+      response.set('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
     if (request.fresh) return void response.status(304).end();
     const range = rangeOf(request, sizeBytes);
     if (range === 'unsatisfiable') return void response.status(416).set('Content-Range', `bytes */${sizeBytes}`).end();

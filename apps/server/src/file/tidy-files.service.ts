@@ -35,8 +35,16 @@ export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicati
   ) {
     jobs.handle(tidyJob, () => this.tidy());
     jobs.handle(compareJob, async () => void (await this.compareWithDisk()));
-    this.daily = new Loop(() => jobs.ask(compareJob, 'all'), { name: 'ask for the comparison of files', everyMs: 24 * hourMs, logger });
-    this.loop = new Loop(() => jobs.ask(tidyJob, 'all'), { name: 'ask for the tidying of files', everyMs: hourMs, logger });
+    this.daily = new Loop(() => jobs.ask(compareJob, 'all'), {
+      name: 'ask for the comparison of files',
+      everyMs: 24 * hourMs,
+      logger,
+    });
+    this.loop = new Loop(() => jobs.ask(tidyJob, 'all'), {
+      name: 'ask for the tidying of files',
+      everyMs: hourMs,
+      logger,
+    });
   }
 
   onApplicationBootstrap(): void {
@@ -68,27 +76,48 @@ export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicati
       removed += 1;
     }
     const missing = [...known].filter((key) => !seen.has(key)).length;
-    if (removed > 0 || missing > 0) this.logger.warn({ removed, missing }, 'files on the disk and in the database differed');
+    if (removed > 0 || missing > 0)
+      this.logger.warn({ removed, missing }, 'files on the disk and in the database differed');
     return { removed, missing };
   }
 
   private async knownKeys(): Promise<readonly string[]> {
     const contents = await this.contents.find({ select: { hash: true, variants: true } });
-    const prints = (await this.contents.query('SELECT storage_key AS storageKey FROM prints WHERE storage_key IS NOT NULL')) as { storageKey: string }[];
-    return [...contents.flatMap(({ hash, variants }) => [hash, ...variants.map(({ key }) => key)]), ...prints.map(({ storageKey }) => storageKey)];
+    const prints = (await this.contents.query(
+      'SELECT storage_key AS storageKey FROM prints WHERE storage_key IS NOT NULL',
+    )) as { storageKey: string }[];
+    return [
+      ...contents.flatMap(({ hash, variants }) => [hash, ...variants.map(({ key }) => key)]),
+      ...prints.map(({ storageKey }) => storageKey),
+    ];
   }
 
   private async forgetFiles(): Promise<void> {
     const now = this.clock.now().getTime();
-    await this.contents.query('DELETE FROM kept_files WHERE removed_at < ? AND id NOT IN (SELECT file_id FROM file_uses)', [new Date(now - removedForMs)]);
-    await this.contents.query('DELETE FROM materials WHERE removed_at < ? AND kept IS NOT NULL AND id NOT IN (SELECT material_id FROM stations)', [new Date(now - unusedForMs)]);
+    await this.contents.query(
+      'DELETE FROM kept_files WHERE removed_at < ? AND id NOT IN (SELECT file_id FROM file_uses)',
+      [new Date(now - removedForMs)],
+    );
+    await this.contents.query(
+      'DELETE FROM materials WHERE removed_at < ? AND kept IS NOT NULL AND id NOT IN (SELECT material_id FROM stations)',
+      [new Date(now - unusedForMs)],
+    );
   }
 
   private async forgetBytes(): Promise<void> {
     const now = this.clock.now();
-    await this.contents.query('UPDATE stored_contents SET orphaned_at = ? WHERE orphaned_at IS NULL AND hash NOT IN (SELECT content_hash FROM kept_files)', [now]);
-    await this.contents.query('UPDATE stored_contents SET orphaned_at = NULL WHERE orphaned_at IS NOT NULL AND hash IN (SELECT content_hash FROM kept_files)');
-    const orphans = await this.contents.createQueryBuilder('content').where('content.orphanedAt < :until', { until: new Date(now.getTime() - orphanedForMs) }).limit(500).getMany();
+    await this.contents.query(
+      'UPDATE stored_contents SET orphaned_at = ? WHERE orphaned_at IS NULL AND hash NOT IN (SELECT content_hash FROM kept_files)',
+      [now],
+    );
+    await this.contents.query(
+      'UPDATE stored_contents SET orphaned_at = NULL WHERE orphaned_at IS NOT NULL AND hash IN (SELECT content_hash FROM kept_files)',
+    );
+    const orphans = await this.contents
+      .createQueryBuilder('content')
+      .where('content.orphanedAt < :until', { until: new Date(now.getTime() - orphanedForMs) })
+      .limit(500)
+      .getMany();
     for (const { hash, variants } of orphans) {
       // The row first: it goes only while no file holds it, and bytes without a row do no harm.
       const { affected } = await this.contents.delete({ hash }).catch(() => ({ affected: 0 }));

@@ -26,7 +26,8 @@ export class HealthController {
   @Get('ready')
   async ready(): Promise<HealthView> {
     const health = await this.health();
-    if (health.database === 'down') throw new ProblemError('unavailable', 'The database can’t be reached just now.', { retryAfterS: 5 });
+    if (health.database === 'down')
+      throw new ProblemError('unavailable', 'The database can’t be reached just now.', { retryAfterS: 5 });
     return health;
   }
 

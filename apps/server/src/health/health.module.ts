@@ -5,5 +5,8 @@ import { VisitorModule } from '../visitor/visitor.module.js';
 import { HealthController } from './health.controller.js';
 import { ServerNotesController } from './server-notes.controller.js';
 
-@Module({ imports: [VisitorModule, ShortLinkModule, SchoolModule], controllers: [HealthController, ServerNotesController] })
+@Module({
+  imports: [VisitorModule, ShortLinkModule, SchoolModule],
+  controllers: [HealthController, ServerNotesController],
+})
 export class HealthModule {}

@@ -21,8 +21,17 @@ export class ServerNotesController {
   @Get()
   async notes(): Promise<ServerNotes> {
     const { misses, slowed } = await this.misses.lastDay();
-    const rows = (await this.dataSource.query('SELECT COUNT(*) AS count FROM short_links WHERE current_for IS NOT NULL AND CHAR_LENGTH(slug) < ?', [newSlugLengths.least])) as { count: string }[];
+    const rows = (await this.dataSource.query(
+      'SELECT COUNT(*) AS count FROM short_links WHERE current_for IS NOT NULL AND CHAR_LENGTH(slug) < ?',
+      [newSlugLengths.least],
+    )) as { count: string }[];
     const { formerShortHosts } = await this.school.get();
-    return { formerShortHosts: formerShortHosts ?? [], undeclaredProxy: this.addresses.undeclaredProxy, unknownShortLinks: misses, slowedShortLinks: slowed, shortSlugs: Number(rows[0]?.count ?? 0) };
+    return {
+      formerShortHosts: formerShortHosts ?? [],
+      undeclaredProxy: this.addresses.undeclaredProxy,
+      unknownShortLinks: misses,
+      slowedShortLinks: slowed,
+      shortSlugs: Number(rows[0]?.count ?? 0),
+    };
   }
 }

@@ -12,7 +12,13 @@ import { VisitorInspectionController } from './visitor-inspection.controller.js'
 import { VisitorInspectionService } from './visitor-inspection.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Material, AccessCheck]), SchoolModule, AccessCheckModule, ServiceDescriptionModule, VisitorModule],
+  imports: [
+    TypeOrmModule.forFeature([Material, AccessCheck]),
+    SchoolModule,
+    AccessCheckModule,
+    ServiceDescriptionModule,
+    VisitorModule,
+  ],
   controllers: [InspectionController, VisitorInspectionController],
   providers: [InspectionService, VisitorInspectionService],
 })

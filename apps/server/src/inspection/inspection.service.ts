@@ -35,21 +35,39 @@ export class InspectionService {
       materialId: material.id,
       title: material.title,
       exact: carriedBy(toCarriable(material, school), school.timeZone).payload === payload,
-      stations: stations.filter(({ materialId }) => materialId === material.id).map(({ stationId, lessonId, lessonName, position }) => ({ stationId, lessonId, lessonName, position: Number(position) })),
+      stations: stations
+        .filter(({ materialId }) => materialId === material.id)
+        .map(({ stationId, lessonId, lessonName, position }) => ({
+          stationId,
+          lessonId,
+          lessonName,
+          position: Number(position),
+        })),
     }));
     return { known: known.sort((one, other) => Number(other.exact) - Number(one.exact)) };
   }
 
   private async candidates(payload: string, ownerId: string, school: School): Promise<readonly Material[]> {
     const own = { ownerId, removedAt: IsNull() };
-    const wanted: FindOptionsWhere<Material>[] = [{ ...own, link: payload }, { ...own, trimmedLink: payload }, { ...own, words: payload }];
+    const wanted: FindOptionsWhere<Material>[] = [
+      { ...own, link: payload },
+      { ...own, trimmedLink: payload },
+      { ...own, words: payload },
+    ];
     const [slug, pageToken] = [slugOf(payload, school), pageTokenOf(payload, school)];
     if (slug !== null) wanted.push({ ...own, slug });
     if (pageToken !== null) wanted.push({ ...own, pageToken });
     const direct = await this.materials.find({ where: wanted, order: { id: 'DESC' } });
     if (direct.length > 0) return direct;
-    const withFields = await this.materials.createQueryBuilder('material').where('material.ownerId = :ownerId AND material.removedAt IS NULL AND material.content IS NOT NULL', { ownerId }).orderBy('material.id', 'DESC').limit(comparedWithFields).getMany();
-    return withFields.filter((material) => carriedBy(toCarriable(material, school), school.timeZone).payload === payload);
+    const withFields = await this.materials
+      .createQueryBuilder('material')
+      .where('material.ownerId = :ownerId AND material.removedAt IS NULL AND material.content IS NOT NULL', { ownerId })
+      .orderBy('material.id', 'DESC')
+      .limit(comparedWithFields)
+      .getMany();
+    return withFields.filter(
+      (material) => carriedBy(toCarriable(material, school), school.timeZone).payload === payload,
+    );
   }
 
   private async stationsOf(materialIds: readonly string[]): Promise<readonly StationRow[]> {
@@ -72,10 +90,14 @@ export class InspectionService {
 function slugOf(payload: string, { publicAddress, shortLinkHost, formerShortHosts }: School): string | null {
   if (!URL.canParse(payload)) return null;
   const { host, pathname } = new URL(payload);
-  const rootHosts = [shortLinkHost, ...(formerShortHosts ?? [])].flatMap((known) => (known === null || known === '' ? [] : [known.toLowerCase()]));
+  const rootHosts = [shortLinkHost, ...(formerShortHosts ?? [])].flatMap((known) =>
+    known === null || known === '' ? [] : [known.toLowerCase()],
+  );
   if (rootHosts.includes(host)) return slugAskedFor(pathname, true);
   const base = new URL(shortBase(publicAddress, null));
-  return host === base.host && pathname.toLowerCase().startsWith(base.pathname.toLowerCase()) ? slugAskedFor(`/k/${pathname.slice(base.pathname.length)}`, false) : null;
+  return host === base.host && pathname.toLowerCase().startsWith(base.pathname.toLowerCase())
+    ? slugAskedFor(`/k/${pathname.slice(base.pathname.length)}`, false)
+    : null;
 }
 
 function pageTokenOf(payload: string, { publicAddress }: School): string | null {

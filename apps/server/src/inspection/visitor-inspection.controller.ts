@@ -32,6 +32,9 @@ export class VisitorInspectionController {
   @Anyone()
   @Get(':visitorInspectionId')
   async state(@Param('visitorInspectionId') id: string, @Req() request: Request): Promise<LinkCheckView> {
-    return toLinkCheckView(await this.inspections.require(id, this.addresses.of(request)), await this.services.catalogue());
+    return toLinkCheckView(
+      await this.inspections.require(id, this.addresses.of(request)),
+      await this.services.catalogue(),
+    );
   }
 }

@@ -32,13 +32,25 @@ export class VisitorInspectionService {
 
   /** @returns what it is asked for by: random, since it is all that a visitor has @throws ProblemError not-allowed, too-many-attempts */
   async ask(link: string, address: string): Promise<string> {
-    if (!(await this.mayInspect(address))) throw new ProblemError('not-allowed', 'Sign in first, or ask from one of the school’s networks.');
+    if (!(await this.mayInspect(address)))
+      throw new ProblemError('not-allowed', 'Sign in first, or ask from one of the school’s networks.');
     const now = this.clock.now();
     const waitS = this.attempts.take(address, now.getTime());
-    if (waitS > 0) throw new ProblemError('too-many-attempts', 'Too many links were followed from here. Wait a while.', { retryAfterS: waitS });
+    if (waitS > 0)
+      throw new ProblemError('too-many-attempts', 'Too many links were followed from here. Wait a while.', {
+        retryAfterS: waitS,
+      });
     await this.checks.delete({ ...visitors, askedAt: LessThan(new Date(now.getTime() - keptMs)) });
     const id = randomUUID();
-    await this.checks.insert({ id, materialId: null, askedById: null, state: 'waiting', link, host: hostOfLink(link), askedAt: now });
+    await this.checks.insert({
+      id,
+      materialId: null,
+      askedById: null,
+      state: 'waiting',
+      link,
+      host: hostOfLink(link),
+      askedAt: now,
+    });
     this.runner.wake();
     return id;
   }

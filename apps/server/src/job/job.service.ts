@@ -46,7 +46,11 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
    * Says what jobs of a kind do. Called once for each kind, while the application is built.
    * @param givenUp makes the failure visible where servers ended three times while they worked on it
    */
-  handle(kind: string, handler: JobHandler, givenUp: (subject: string) => Promise<void> = () => Promise.resolve()): void {
+  handle(
+    kind: string,
+    handler: JobHandler,
+    givenUp: (subject: string) => Promise<void> = () => Promise.resolve(),
+  ): void {
     this.handlers.set(kind, handler);
     this.givenUp.set(kind, givenUp);
   }
@@ -64,7 +68,17 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
 
   /** Asks for a job, unless one of that kind waits or works on the same already. */
   async ask(kind: string, subject: string, runAt = this.clock.now()): Promise<void> {
-    const row = { id: newId(), kind, subject, activeKey: `${kind} ${subject}`, state: 'waiting' as const, runAt, attempts: 0, failure: null, createdAt: this.clock.now() };
+    const row = {
+      id: newId(),
+      kind,
+      subject,
+      activeKey: `${kind} ${subject}`,
+      state: 'waiting' as const,
+      runAt,
+      attempts: 0,
+      failure: null,
+      createdAt: this.clock.now(),
+    };
     await retryingDeadlocks(() => this.jobs.createQueryBuilder().insert().values(row).orIgnore().execute());
     this.wake();
   }
@@ -92,25 +106,40 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
     if (kinds.length === 0) return null;
     const now = this.clock.now();
     const claim = newId();
-    await retryingDeadlocks(() => this.jobs.query(
-      `UPDATE jobs SET state = 'working', claim = ?, lease_until = ?, attempts = attempts + 1
+    await retryingDeadlocks(() =>
+      this.jobs.query(
+        `UPDATE jobs SET state = 'working', claim = ?, lease_until = ?, attempts = attempts + 1
        WHERE kind IN (${kinds.map(() => '?').join(',')}) AND run_at <= ? AND (state = 'waiting' OR (state = 'working' AND lease_until < ?)) ORDER BY run_at, id LIMIT 1`,
-      [claim, new Date(now.getTime() + leaseMs), ...kinds, now, now],
-    ));
+        [claim, new Date(now.getTime() + leaseMs), ...kinds, now, now],
+      ),
+    );
     return this.jobs.findOneBy({ claim, state: 'working' });
   }
 
   private async work(job: Job, stop: AbortSignal): Promise<void> {
-    const renewal = new Loop(() => this.renew(job), { name: 'renew the lease of a job', everyMs: leaseMs / 3, logger: this.logger }).start();
+    const renewal = new Loop(() => this.renew(job), {
+      name: 'renew the lease of a job',
+      everyMs: leaseMs / 3,
+      logger: this.logger,
+    }).start();
     try {
       if (job.attempts > mostAttempts) return await this.giveUp(job);
       const handler = this.handlers.get(job.kind);
       await handler?.(job.subject, stop, job.attempts >= mostAttempts);
       // Ended with the server: somebody else takes it up at once.
       if (stop.aborted) await this.settle(job, { state: 'waiting', leaseUntil: null });
-      else await this.settle(job, { state: 'done', activeKey: null, leaseUntil: null, finishedAt: this.clock.now(), failure: null });
+      else
+        await this.settle(job, {
+          state: 'done',
+          activeKey: null,
+          leaseUntil: null,
+          finishedAt: this.clock.now(),
+          failure: null,
+        });
     } catch (error) {
-      await this.failed(job, error, stop.aborted).catch((reason: unknown) => this.logger.error({ err: reason, job: job.id }, 'could not write a failed job down'));
+      await this.failed(job, error, stop.aborted).catch((reason: unknown) =>
+        this.logger.error({ err: reason, job: job.id }, 'could not write a failed job down'),
+      );
     } finally {
       await renewal.stop();
     }
@@ -119,7 +148,13 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   /** It was begun three times and never ended. */
   private async giveUp(job: Job): Promise<void> {
     await this.givenUp.get(job.kind)?.(job.subject);
-    await this.settle(job, { state: 'failed', activeKey: null, leaseUntil: null, finishedAt: this.clock.now(), failure: 'the server ended three times while it worked on this' });
+    await this.settle(job, {
+      state: 'failed',
+      activeKey: null,
+      leaseUntil: null,
+      finishedAt: this.clock.now(),
+      failure: 'the server ended three times while it worked on this',
+    });
   }
 
   private async failed(job: Job, error: unknown, aborted: boolean): Promise<void> {
@@ -127,13 +162,17 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
     const failure = errorLine(error);
     const now = this.clock.now();
     if (aborted) return this.settle(job, { state: 'waiting', leaseUntil: null, failure });
-    if (job.attempts >= mostAttempts) return this.settle(job, { state: 'failed', activeKey: null, leaseUntil: null, finishedAt: now, failure });
+    if (job.attempts >= mostAttempts)
+      return this.settle(job, { state: 'failed', activeKey: null, leaseUntil: null, finishedAt: now, failure });
     const wait = waitAfterFailureMs[job.attempts - 1] ?? 60_000;
     await this.settle(job, { state: 'waiting', leaseUntil: null, failure, runAt: new Date(now.getTime() + wait) });
   }
 
   private async renew({ id, claim }: Job): Promise<void> {
-    await this.jobs.update({ id, claim: claim ?? '', state: 'working' }, { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) });
+    await this.jobs.update(
+      { id, claim: claim ?? '', state: 'working' },
+      { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) },
+    );
   }
 
   /** Changes nothing where somebody else took the job over meanwhile. */

@@ -12,7 +12,8 @@ describe('long work', () => {
   afterAll(() => scene.stop());
 
   const jobsOf = (server: TestServer): JobService => server.app.get(JobService);
-  const rows = (kind: string): Promise<Job[]> => scene.server.dataSource.getRepository(Job).find({ where: { kind }, order: { id: 'ASC' } });
+  const rows = (kind: string): Promise<Job[]> =>
+    scene.server.dataSource.getRepository(Job).find({ where: { kind }, order: { id: 'ASC' } });
   const until = async (kind: string, state: JobState): Promise<Job> => {
     for (let attempt = 0; attempt < 200; attempt += 1) {
       const found = (await rows(kind)).find((job) => job.state === state);
@@ -34,7 +35,8 @@ describe('long work', () => {
     await jobsOf(scene.server).ask('once', 'b');
     open();
     await until('once', 'done');
-    while ((await rows('once')).some((job) => job.state !== 'done')) await new Promise((resolve) => setTimeout(resolve, 25));
+    while ((await rows('once')).some((job) => job.state !== 'done'))
+      await new Promise((resolve) => setTimeout(resolve, 25));
     expect(done.sort()).toEqual(['a', 'b']);
   });
 
@@ -61,11 +63,15 @@ describe('long work', () => {
     });
     await jobsOf(scene.server).ask('fails', 'x');
     for (const expected of [1, 2]) {
-      while (attempts < expected || (await rows('fails'))[0]?.state !== 'waiting') await new Promise((resolve) => setTimeout(resolve, 25));
+      while (attempts < expected || (await rows('fails'))[0]?.state !== 'waiting')
+        await new Promise((resolve) => setTimeout(resolve, 25));
       scene.server.clock.advance(61_000);
       jobsOf(scene.server).wake();
     }
-    expect(await until('fails', 'failed')).toMatchObject({ attempts: 3, failure: expect.stringMatching(/^Error at job\.spec\.ts:\d+:\d+$/) as string });
+    expect(await until('fails', 'failed')).toMatchObject({
+      attempts: 3,
+      failure: expect.stringMatching(/^Error at job\.spec\.ts:\d+:\d+$/) as string,
+    });
   });
 
   it('is taken up by another server when its own ends, and when its own was killed', async () => {
@@ -83,7 +89,12 @@ describe('long work', () => {
     expect((await rows('handed-on'))[0]).toMatchObject({ state: 'waiting' });
 
     // Killed: its row says that it is worked on, until the lease runs out.
-    await scene.server.dataSource.getRepository(Job).update({ kind: 'handed-on' }, { state: 'working', claim: null, leaseUntil: new Date(scene.server.clock.now().getTime() + 60_000) });
+    await scene.server.dataSource
+      .getRepository(Job)
+      .update(
+        { kind: 'handed-on' },
+        { state: 'working', claim: null, leaseUntil: new Date(scene.server.clock.now().getTime() + 60_000) },
+      );
     jobsOf(scene.server).handle('handed-on', () => {
       told.push('first did it');
       return Promise.resolve();
@@ -111,9 +122,24 @@ describe('long work', () => {
       },
     );
     const past = new Date(scene.server.clock.now().getTime() - 1000);
-    await scene.server.dataSource.getRepository(Job).insert({ id: newId(), kind: 'deadly', subject: 'x', activeKey: 'deadly x', state: 'working', runAt: past, attempts: 3, claim: newId(), leaseUntil: past, failure: null, createdAt: past });
+    await scene.server.dataSource.getRepository(Job).insert({
+      id: newId(),
+      kind: 'deadly',
+      subject: 'x',
+      activeKey: 'deadly x',
+      state: 'working',
+      runAt: past,
+      attempts: 3,
+      claim: newId(),
+      leaseUntil: past,
+      failure: null,
+      createdAt: past,
+    });
     jobsOf(scene.server).wake();
-    expect(await until('deadly', 'failed')).toMatchObject({ activeKey: null, failure: 'the server ended three times while it worked on this' });
+    expect(await until('deadly', 'failed')).toMatchObject({
+      activeKey: null,
+      failure: 'the server ended three times while it worked on this',
+    });
     expect([done, givenUp]).toEqual([[], ['x']]);
   });
 
@@ -125,7 +151,8 @@ describe('long work', () => {
     });
     for (const expected of [1, 2]) {
       await jobsOf(scene.server).ask('again', 'x');
-      while (done.length < expected || (await rows('again')).some(({ state }) => state !== 'done')) await new Promise((resolve) => setTimeout(resolve, 25));
+      while (done.length < expected || (await rows('again')).some(({ state }) => state !== 'done'))
+        await new Promise((resolve) => setTimeout(resolve, 25));
     }
     expect((await rows('again')).map(({ activeKey }) => activeKey)).toEqual([null, null]);
   });

@@ -1,6 +1,13 @@
 /** The bench of a lesson: its stations with their four answers, and the line above them. */
 import { Injectable } from '@nestjs/common';
-import { limits, type BenchRow, type BenchView, type LessonRow, type LessonsPage, type MaterialView } from '@hapset/contract';
+import {
+  limits,
+  type BenchRow,
+  type BenchView,
+  type LessonRow,
+  type LessonsPage,
+  type MaterialView,
+} from '@hapset/contract';
 import { summarise, type FourStates } from '@hapset/core';
 import type { Material } from '../material/material.entity.js';
 import { toMaterialView } from '../material/material.view.js';
@@ -30,7 +37,9 @@ export class BenchService {
     return {
       lesson: toLessonView(lesson),
       summary: summarise(standings.map(fourStates)),
-      rows: standings.map((standing, index) => toBenchRow(standing, index, (material) => toMaterialView(material, catalogue, publicAddress))),
+      rows: standings.map((standing, index) =>
+        toBenchRow(standing, index, (material) => toMaterialView(material, catalogue, publicAddress)),
+      ),
       opening: { left: links.filter((standing) => standing.opening).length, of: links.length },
       openedAt: opened.length > 0 && opened.every((at) => at !== null) ? ([...opened].sort()[0] ?? null) : null,
     };
@@ -56,10 +65,19 @@ function readCursor(text: string): LessonCursor {
 }
 
 function fourStates({ readiness }: Standing): FourStates {
-  return { opens: readiness.opens.state, carries: readiness.carries.state, reads: readiness.reads.state, paper: readiness.paper.state };
+  return {
+    opens: readiness.opens.state,
+    carries: readiness.carries.state,
+    reads: readiness.reads.state,
+    paper: readiness.paper.state,
+  };
 }
 
-function toBenchRow({ place, code, readiness, rehearsal }: Standing, index: number, view: (material: Material) => MaterialView): BenchRow {
+function toBenchRow(
+  { place, code, readiness, rehearsal }: Standing,
+  index: number,
+  view: (material: Material) => MaterialView,
+): BenchRow {
   const { station, material } = place;
   if (!station) throw new Error('a bench has stations');
   return {

@@ -1,5 +1,17 @@
 import { limits, type ChangeLesson, type CreateLesson } from '@hapset/contract';
-import { IsInt, IsISO8601, IsNumber, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength, ValidateIf } from 'class-validator';
+import {
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsString,
+  IsUUID,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 const given = (key: keyof CreateLesson) => ValidateIf((body: CreateLessonDto) => body[key] !== null);

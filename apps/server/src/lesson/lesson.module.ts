@@ -12,7 +12,15 @@ import { Lesson } from './lesson.entity.js';
 import { LessonService } from './lesson.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Lesson]), SchoolClassModule, StationModule, ReadinessModule, SchoolModule, ServiceDescriptionModule, LookModule],
+  imports: [
+    TypeOrmModule.forFeature([Lesson]),
+    SchoolClassModule,
+    StationModule,
+    ReadinessModule,
+    SchoolModule,
+    ServiceDescriptionModule,
+    LookModule,
+  ],
   controllers: [LessonController],
   providers: [LessonService, BenchService],
   exports: [LessonService],

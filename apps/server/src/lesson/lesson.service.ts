@@ -33,7 +33,11 @@ export class LessonService {
       .createQueryBuilder('lesson')
       .leftJoinAndSelect('lesson.class', 'class')
       .where('lesson.ownerId = :ownerId AND lesson.removedAt IS NULL', { ownerId });
-    if (after) query.andWhere(`(COALESCE(lesson.date, '${noDate}'), lesson.id) < (:date, :id)`, { date: after.date ?? noDate, id: after.id });
+    if (after)
+      query.andWhere(`(COALESCE(lesson.date, '${noDate}'), lesson.id) < (:date, :id)`, {
+        date: after.date ?? noDate,
+        id: after.id,
+      });
     return query
       .orderBy(`COALESCE(lesson.date, '${noDate}')`, 'DESC')
       .addOrderBy('lesson.id', 'DESC')
@@ -58,7 +62,10 @@ export class LessonService {
   /** @throws ProblemError stale */
   async change(id: string, { version, ...wish }: ChangeLesson): Promise<Lesson> {
     if (wish.classId !== null) await this.classes.require(wish.classId);
-    const { affected } = await this.lessons.update({ id, version, removedAt: IsNull() }, { ...wish, version: version + 1 });
+    const { affected } = await this.lessons.update(
+      { id, version, removedAt: IsNull() },
+      { ...wish, version: version + 1 },
+    );
     if (affected !== 1) throw stale('lesson');
     return this.require(id);
   }

@@ -7,19 +7,30 @@ describe('lessons and their bench', () => {
   beforeAll(async () => (scene = await Scene.start()));
   afterAll(() => scene.stop());
 
-  const names = async (lessonId: string): Promise<readonly string[]> => (await scene.bench(lessonId)).rows.map((row) => row.name);
+  const names = async (lessonId: string): Promise<readonly string[]> =>
+    (await scene.bench(lessonId)).rows.map((row) => row.name);
 
   it('show stations with their four answers', async () => {
     const lessonId = await scene.lesson();
     await scene.stations(lessonId, [words('Who am I?')]);
     const bench = await scene.bench(lessonId);
-    expect(bench.lesson).toMatchObject({ name: 'Life between the tides', className: '6 Kestrel', date: '2027-06-10', startsAt: '09:40' });
+    expect(bench.lesson).toMatchObject({
+      name: 'Life between the tides',
+      className: '6 Kestrel',
+      date: '2027-06-10',
+      startsAt: '09:40',
+    });
     expect(bench.rows[0]).toMatchObject({
       position: 1,
       name: 'Who am I?',
       material: { kind: 'message', words: 'Who am I?', instruction: 'Point your camera here and read what it says.' },
       code: { carry: 'words', payload: 'Who am I?', version: 1, grain: 'coarse' },
-      readiness: { opens: { state: 'done', inTheCode: true }, carries: { state: 'done' }, reads: { state: 'not-yet' }, paper: { state: 'not-yet' } },
+      readiness: {
+        opens: { state: 'done', inTheCode: true },
+        carries: { state: 'done' },
+        reads: { state: 'not-yet' },
+        paper: { state: 'not-yet' },
+      },
     });
     expect(bench.rows[0]?.rehearsal.devices.map((device) => device.name)).toEqual(['Tablets']);
     expect(bench.summary).toEqual({ stations: 1, ready: 0, locked: 0, toLookAt: 0, withoutSheet: 1 });
@@ -36,9 +47,14 @@ describe('lessons and their bench', () => {
     const [a = '', b = '', c = ''] = await scene.stations(lessonId, [words('a'), words('b'), words('c')]);
     await scene.server.ok('Maren', 'PUT', `/api/lessons/${lessonId}/station-order`, { stationIds: [c, a, b] });
     expect(await names(lessonId)).toEqual(['c', 'a', 'b']);
-    const missing = await scene.server.as('Maren', 'PUT', `/api/lessons/${lessonId}/station-order`, { stationIds: [a, b] });
+    const missing = await scene.server.as('Maren', 'PUT', `/api/lessons/${lessonId}/station-order`, {
+      stationIds: [a, b],
+    });
     expect(missing.body).toMatchObject({ reason: 'stale' });
-    await scene.server.ok('Maren', 'POST', `/api/lessons/${lessonId}/stations`, { items: [words('d')], materialIds: [] });
+    await scene.server.ok('Maren', 'POST', `/api/lessons/${lessonId}/stations`, {
+      items: [words('d')],
+      materialIds: [],
+    });
     expect(await names(lessonId)).toEqual(['c', 'a', 'b', 'd']);
   });
 
@@ -80,9 +96,14 @@ describe('lessons and their bench', () => {
   it('change under a version, and can be removed and brought back', async () => {
     const lessonId = await scene.lesson();
     const { id: _, className: __, look: ___, ...lesson } = (await scene.bench(lessonId)).lesson;
-    const changed = await scene.server.ok<LessonView>('Maren', 'PATCH', `/api/lessons/${lessonId}`, { ...lesson, viewingDistanceM: 4 });
+    const changed = await scene.server.ok<LessonView>('Maren', 'PATCH', `/api/lessons/${lessonId}`, {
+      ...lesson,
+      viewingDistanceM: 4,
+    });
     expect(changed).toMatchObject({ viewingDistanceM: 4, version: 2 });
-    expect((await scene.server.as('Maren', 'PATCH', `/api/lessons/${lessonId}`, lesson)).body).toMatchObject({ reason: 'stale' });
+    expect((await scene.server.as('Maren', 'PATCH', `/api/lessons/${lessonId}`, lesson)).body).toMatchObject({
+      reason: 'stale',
+    });
     await scene.server.ok('Maren', 'DELETE', `/api/lessons/${lessonId}`);
     expect((await scene.server.as('Maren', 'GET', `/api/lessons/${lessonId}`)).status).toBe(404);
     await scene.server.ok('Maren', 'POST', `/api/lessons/${lessonId}/restore`);
@@ -102,11 +123,18 @@ describe('lessons and their bench', () => {
     const response = await scene.server.as('Maren', 'POST', '/api/lessons', wish);
     expect(response.status).toBe(400);
     const [name = ''] = Object.keys(more);
-    expect(response.body).toMatchObject({ reason: 'invalid', fields: expect.arrayContaining([expect.objectContaining({ field: name })]) as unknown });
+    expect(response.body).toMatchObject({
+      reason: 'invalid',
+      fields: expect.arrayContaining([expect.objectContaining({ field: name })]) as unknown,
+    });
   });
 
   it('refuse what is not JSON, and what is too much', async () => {
-    const broken = await request(scene.server.app.getHttpServer()).post('/api/lessons').set('Cookie', await scene.server.cookieOf('Maren')).set('Content-Type', 'application/json').send('{"name":');
+    const broken = await request(scene.server.app.getHttpServer())
+      .post('/api/lessons')
+      .set('Cookie', await scene.server.cookieOf('Maren'))
+      .set('Content-Type', 'application/json')
+      .send('{"name":');
     expect([broken.status, (broken.body as Problem).reason]).toEqual([400, 'invalid']);
     const huge = await scene.server.as('Maren', 'POST', '/api/materials', { items: [words('x'.repeat(2_200_000))] });
     expect(huge.status).toBe(413);
@@ -116,19 +144,37 @@ describe('lessons and their bench', () => {
   it('add at most so many at once, and not nothing', async () => {
     const lessonId = await scene.lesson();
     const many = Array.from({ length: limits.itemsAtOnce + 1 }, (_, index) => words(String(index)));
-    expect((await scene.server.as('Maren', 'POST', `/api/lessons/${lessonId}/stations`, { items: many, materialIds: [] })).status).toBe(400);
-    expect((await scene.server.as('Maren', 'POST', `/api/lessons/${lessonId}/stations`, { items: [], materialIds: [] })).status).toBe(400);
-    const both = await scene.server.as('Maren', 'POST', `/api/lessons/${lessonId}/stations`, { items: [{ ...link('https://a.example'), words: 'x' }], materialIds: [] });
+    expect(
+      (await scene.server.as('Maren', 'POST', `/api/lessons/${lessonId}/stations`, { items: many, materialIds: [] }))
+        .status,
+    ).toBe(400);
+    expect(
+      (await scene.server.as('Maren', 'POST', `/api/lessons/${lessonId}/stations`, { items: [], materialIds: [] }))
+        .status,
+    ).toBe(400);
+    const both = await scene.server.as('Maren', 'POST', `/api/lessons/${lessonId}/stations`, {
+      items: [{ ...link('https://a.example'), words: 'x' }],
+      materialIds: [],
+    });
     expect(both.body).toMatchObject({ reason: 'invalid', fields: [{ field: 'items.0' }] });
   });
 
   it('are listed latest day first, those without a day before all, page by page', async () => {
     await scene.server.addAccount('Ysolde');
-    for (let index = 0; index < limits.lessonsPage + 2; index += 1) await scene.lesson('Ysolde', { name: `L${index}`, classId: null, date: index === 5 ? null : `2027-03-${String((index % 28) + 1).padStart(2, '0')}` });
+    for (let index = 0; index < limits.lessonsPage + 2; index += 1)
+      await scene.lesson('Ysolde', {
+        name: `L${index}`,
+        classId: null,
+        date: index === 5 ? null : `2027-03-${String((index % 28) + 1).padStart(2, '0')}`,
+      });
     const first = await scene.server.ok<LessonsPage>('Ysolde', 'GET', '/api/lessons');
     expect(first.rows).toHaveLength(limits.lessonsPage);
     expect(first.rows[0]).toMatchObject({ name: 'L5', date: null });
-    const second = await scene.server.ok<LessonsPage>('Ysolde', 'GET', `/api/lessons?after=${encodeURIComponent(first.next ?? '')}`);
+    const second = await scene.server.ok<LessonsPage>(
+      'Ysolde',
+      'GET',
+      `/api/lessons?after=${encodeURIComponent(first.next ?? '')}`,
+    );
     expect(second.next).toBeNull();
     const days = [...first.rows, ...second.rows].map((row) => row.date ?? '9999');
     expect(days).toEqual([...days].sort().reverse());

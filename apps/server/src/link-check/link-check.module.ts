@@ -6,5 +6,9 @@ import { ServiceDescriptionModule } from '../service-description/service-descrip
 import { LinkCheckController } from './link-check.controller.js';
 import { LinkCheckService } from './link-check.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([AccessCheck]), AccessCheckModule, ServiceDescriptionModule], controllers: [LinkCheckController], providers: [LinkCheckService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([AccessCheck]), AccessCheckModule, ServiceDescriptionModule],
+  controllers: [LinkCheckController],
+  providers: [LinkCheckService],
+})
 export class LinkCheckModule {}

@@ -19,7 +19,15 @@ export class LinkCheckService {
   /** Its id; the check waits then. */
   async ask(link: string, askedById: string): Promise<string> {
     const id = newId();
-    await this.checks.insert({ id, materialId: null, askedById, state: 'waiting', link, host: hostOfLink(link), askedAt: this.clock.now() });
+    await this.checks.insert({
+      id,
+      materialId: null,
+      askedById,
+      state: 'waiting',
+      link,
+      host: hostOfLink(link),
+      askedAt: this.clock.now(),
+    });
     this.runner.wake();
     return id;
   }

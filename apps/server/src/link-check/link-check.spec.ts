@@ -31,7 +31,18 @@ describe('checking any link', () => {
 
   it('answers with verdict, reasons, rights and evidence with its hops', async () => {
     const view = await checked(web.address('/short'));
-    expect(view).toMatchObject({ verdict: 'open', reasons: [{ reason: 'opened' }], rights: { look: true }, doubts: [], evidence: { ending: 'answered', status: 200, title: 'Field guide to limpets', finalAddress: web.address('/open') } });
+    expect(view).toMatchObject({
+      verdict: 'open',
+      reasons: [{ reason: 'opened' }],
+      rights: { look: true },
+      doubts: [],
+      evidence: {
+        ending: 'answered',
+        status: 200,
+        title: 'Field guide to limpets',
+        finalAddress: web.address('/open'),
+      },
+    });
     expect(view.evidence?.hops.map(({ status }) => status)).toEqual([302, 200]);
   });
 
@@ -39,12 +50,16 @@ describe('checking any link', () => {
     ['http://192.168.4.10/plan', 'refused', 'guarded-address'],
     ['not a link at all', 'refused', 'not-a-web-address'],
     ['http://no-such-name.invalid/', 'failing', 'name-not-found'],
-  ])('%s is %s', async (given, verdict, reason) => expect(await checked(given)).toMatchObject({ verdict, reasons: [{ reason }] }));
+  ])('%s is %s', async (given, verdict, reason) =>
+    expect(await checked(given)).toMatchObject({ verdict, reasons: [{ reason }] }),
+  );
 
   it('refuses a body that holds no link, and shows nobody another’s check', async () => {
     expect((await scene.server.as('Maren', 'POST', '/api/link-checks', { link: '' })).status).toBe(400);
     expect((await scene.server.as('Maren', 'POST', '/api/link-checks', { link: 'x'.repeat(9000) })).status).toBe(400);
-    const { id } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', { link: web.address('/open') });
+    const { id } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', {
+      link: web.address('/open'),
+    });
     expect((await scene.server.as('Tobiah', 'GET', `/api/link-checks/${id}`)).status).toBe(404);
   });
 });

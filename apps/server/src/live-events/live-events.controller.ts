@@ -13,6 +13,8 @@ export class LiveEventsController {
   /** `check` with `{ materialId, state }`, `tryout` with `{ materialId }`, and `alive` in between. */
   @Sse()
   stream(@Who() who: Account, @Req() request: Request): Observable<MessageEvent> {
-    return this.events.of(who.id, tokenOf(request) ?? '').pipe(map((event) => (event ? { type: event.type, data: event } : { type: 'alive', data: '' })));
+    return this.events
+      .of(who.id, tokenOf(request) ?? '')
+      .pipe(map((event) => (event ? { type: event.type, data: event } : { type: 'alive', data: '' })));
   }
 }

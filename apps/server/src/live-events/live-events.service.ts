@@ -60,7 +60,11 @@ export class LiveEventsService implements BeforeApplicationShutdown {
   of(ownerId: string, token: string): Observable<LiveEvent | null> {
     return new Observable((listener) => {
       const alive = setInterval(() => listener.next(null), aliveMs);
-      const session = new Loop(async () => ((await this.sessions.isAlive(token)) ? undefined : listener.complete()), { name: 'see whether a session goes on', everyMs: sessionMs, logger: this.logger }).start();
+      const session = new Loop(async () => ((await this.sessions.isAlive(token)) ? undefined : listener.complete()), {
+        name: 'see whether a session goes on',
+        everyMs: sessionMs,
+        logger: this.logger,
+      }).start();
       const heard = this.changes.subscribe((told) => told.ownerId === ownerId && listener.next(told.event));
       const over = this.ended.subscribe({ next: () => listener.complete(), complete: () => listener.complete() });
       this.listeners += 1;
@@ -89,8 +93,10 @@ export class LiveEventsService implements BeforeApplicationShutdown {
        WHERE ${changedLately('tryouts.changed_at')}`,
     )) as TriedRow[];
     const now = Date.now();
-    for (const { id, materialId, ownerId, state } of rows) this.tell(`${id} ${state}`, { ownerId, event: { type: 'check', materialId, state } }, now);
-    for (const { id, materialId, ownerId, pageOpened } of tried) this.tell(`${id} ${pageOpened ?? ''}`, { ownerId, event: { type: 'tryout', materialId } }, now);
+    for (const { id, materialId, ownerId, state } of rows)
+      this.tell(`${id} ${state}`, { ownerId, event: { type: 'check', materialId, state } }, now);
+    for (const { id, materialId, ownerId, pageOpened } of tried)
+      this.tell(`${id} ${pageOpened ?? ''}`, { ownerId, event: { type: 'tryout', materialId } }, now);
     this.told = new Map([...this.told].filter(([, at]) => now - at < 2000 * overlapSeconds));
   }
 

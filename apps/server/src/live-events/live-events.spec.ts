@@ -19,9 +19,14 @@ describe('live events', () => {
   });
 
   /** Listens until it is closed. */
-  async function listen(who: string, server = scene.server): Promise<{ events: LiveEvent[]; response: IncomingMessage; ended: Promise<void> }> {
+  async function listen(
+    who: string,
+    server = scene.server,
+  ): Promise<{ events: LiveEvent[]; response: IncomingMessage; ended: Promise<void> }> {
     const { url, cookie } = await server.listening(who);
-    const response = await new Promise<IncomingMessage>((resolve, reject) => get(`${url}/api/events`, { headers: { Cookie: cookie } }, resolve).on('error', reject));
+    const response = await new Promise<IncomingMessage>((resolve, reject) =>
+      get(`${url}/api/events`, { headers: { Cookie: cookie } }, resolve).on('error', reject),
+    );
     expect(response.headers['content-type']).toContain('text/event-stream');
     const events: LiveEvent[] = [];
     let text = '';
@@ -30,7 +35,8 @@ describe('live events', () => {
       for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
         const block = text.slice(0, end);
         text = text.slice(end + 2);
-        if (block.includes('event: check')) events.push(JSON.parse(/^data: (.*)$/m.exec(block)?.[1] ?? 'null') as LiveEvent);
+        if (block.includes('event: check'))
+          events.push(JSON.parse(/^data: (.*)$/m.exec(block)?.[1] ?? 'null') as LiveEvent);
       }
     });
     return { events, response, ended: new Promise((resolve) => response.on('close', () => resolve())) };
@@ -42,9 +48,11 @@ describe('live events', () => {
     const lessonId = await scene.lesson();
     const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
     const { material } = await scene.page(stationId);
-    const isDone = (events: readonly LiveEvent[]): boolean => events.some((event) => event.type === 'check' && event.state === 'done');
+    const isDone = (events: readonly LiveEvent[]): boolean =>
+      events.some((event) => event.type === 'check' && event.state === 'done');
     const done = { type: 'check', materialId: material.id, state: 'done' };
-    for (let attempt = 0; attempt < 100 && !(isDone(own.events) && isDone(elsewhere.events)); attempt += 1) await new Promise((resolve) => setTimeout(resolve, 50));
+    for (let attempt = 0; attempt < 100 && !(isDone(own.events) && isDone(elsewhere.events)); attempt += 1)
+      await new Promise((resolve) => setTimeout(resolve, 50));
     expect(own.events).toContainEqual(done);
     expect(elsewhere.events).toContainEqual(done);
     expect(own.events.filter((event) => event.type === 'check' && event.state === 'done')).toHaveLength(1);
@@ -60,7 +68,10 @@ describe('live events', () => {
     const [here, there] = [await listen('Tobiah'), await listen('Tobiah', second)];
     const ended = Promise.all([here.ended, there.ended]);
     // Each server has a session of its own for Tobiah; both are signed out at the first.
-    for (const server of [scene.server, second]) await scene.server.app.get(SessionService).signOut(/hapset_session=([^;]+)/.exec(await server.cookieOf('Tobiah'))?.[1] ?? '');
+    for (const server of [scene.server, second])
+      await scene.server.app
+        .get(SessionService)
+        .signOut(/hapset_session=([^;]+)/.exec(await server.cookieOf('Tobiah'))?.[1] ?? '');
     await ended;
     await second.stop();
   });

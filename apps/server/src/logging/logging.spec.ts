@@ -18,9 +18,17 @@ describe('the log', () => {
   });
 
   it('has a line for each call with the id that the caller got, and no secrets', async () => {
-    const response = await request(server).post('/api/session?password=in-the-query').set('Cookie', 'hapset_session=secret-token').set('Authorization', 'Bearer secret-token').send({ password: 'low-tide' });
+    const response = await request(server)
+      .post('/api/session?password=in-the-query')
+      .set('Cookie', 'hapset_session=secret-token')
+      .set('Authorization', 'Bearer secret-token')
+      .send({ password: 'low-tide' });
     const [line = ''] = lines.splice(0);
-    expect(JSON.parse(line)).toMatchObject({ level: 30, req: { id: response.headers['x-request-id'] as string, method: 'POST', path: '/api/session' }, res: { status: 200 } });
+    expect(JSON.parse(line)).toMatchObject({
+      level: 30,
+      req: { id: response.headers['x-request-id'] as string, method: 'POST', path: '/api/session' },
+      res: { status: 200 },
+    });
     for (const secret of ['secret-token', 'low-tide', 'in-the-query']) expect(line).not.toContain(secret);
   });
 
@@ -37,11 +45,22 @@ describe('the log', () => {
   });
 
   it('says of an error what kind it is and where it was, and nothing of what it was about', () => {
-    const error = Object.assign(new Error("Duplicate entry 'Ann Lee' for key 'name'\n    at Ann Lee (secret)"), { code: 'ER_DUP_ENTRY', sql: "INSERT … 'Ann Lee'", parameters: ['Ann Lee'], query: 'x' });
+    const error = Object.assign(new Error("Duplicate entry 'Ann Lee' for key 'name'\n    at Ann Lee (secret)"), {
+      code: 'ER_DUP_ENTRY',
+      sql: "INSERT … 'Ann Lee'",
+      parameters: ['Ann Lee'],
+      query: 'x',
+    });
     createLogger('info', sink).error({ err: error }, 'could not save');
     const [line = ''] = lines.splice(0);
     expect(line).not.toContain('Ann Lee');
-    expect(JSON.parse(line)).toMatchObject({ err: { type: 'Error', code: 'ER_DUP_ENTRY', at: expect.arrayContaining([expect.stringContaining('logging.spec')]) as unknown } });
+    expect(JSON.parse(line)).toMatchObject({
+      err: {
+        type: 'Error',
+        code: 'ER_DUP_ENTRY',
+        at: expect.arrayContaining([expect.stringContaining('logging.spec')]) as unknown,
+      },
+    });
     expect(errorLine(error)).toMatch(/^Error ER_DUP_ENTRY at logging\.spec\.ts:\d+:\d+$/);
     expect(errorFacts('Ann Lee')).toEqual({ type: 'string', at: [] });
   });
@@ -54,10 +73,15 @@ describe('the log', () => {
   it('counts what nobody handled, and ends after what nobody caught', () => {
     const heard = new Map<string, (error: unknown) => void>();
     const ended: unknown[] = [];
-    const watched = { on: (event: string, listen: (error: unknown) => void) => heard.set(event, listen), exit: (code: unknown) => ended.push(code) };
+    const watched = {
+      on: (event: string, listen: (error: unknown) => void) => heard.set(event, listen),
+      exit: (code: unknown) => ended.push(code),
+    };
     watchProcess(watched as unknown as NodeJS.Process, createLogger('info', sink));
     for (let count = 0; count < 2; count += 1) heard.get('unhandledRejection')?.(new Error('x'));
-    expect(lines.splice(0).map((line) => (JSON.parse(line) as { unhandledRejections: number }).unhandledRejections)).toEqual([1, 2]);
+    expect(
+      lines.splice(0).map((line) => (JSON.parse(line) as { unhandledRejections: number }).unhandledRejections),
+    ).toEqual([1, 2]);
     expect(ended).toEqual([]);
     heard.get('uncaughtException')?.(new Error('x'));
     expect(ended).toEqual([1]);

@@ -7,7 +7,12 @@ import { errorFacts } from './error-facts.js';
 
 /** @param to standard output where nothing is said */
 export function createLogger(level: string, to?: DestinationStream): Logger {
-  const options = { level, serializers: { err: errorFacts }, redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'], base: null };
+  const options = {
+    level,
+    serializers: { err: errorFacts },
+    redact: ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'],
+    base: null,
+  };
   return to === undefined ? pino(options) : pino(options, to);
 }
 
@@ -21,9 +26,16 @@ export function requestLog(logger: Logger): HttpLogger {
       response.setHeader('X-Request-Id', id);
       return id;
     },
-    autoLogging: { ignore: (request) => request.url === '/api/health' || request.url === '/api/ready' || !(request.url ?? '').startsWith('/api/') },
+    autoLogging: {
+      ignore: (request) =>
+        request.url === '/api/health' || request.url === '/api/ready' || !(request.url ?? '').startsWith('/api/'),
+    },
     serializers: {
-      req: (request: { id: string; method: string; url: string }) => ({ id: request.id, method: request.method, path: loggedPath(request.url) }),
+      req: (request: { id: string; method: string; url: string }) => ({
+        id: request.id,
+        method: request.method,
+        path: loggedPath(request.url),
+      }),
       err: errorFacts,
       res: (response: { statusCode: number }) => ({ status: response.statusCode }),
     },

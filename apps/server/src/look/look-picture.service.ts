@@ -32,7 +32,8 @@ export class LookPictureService {
   private async make(file: string): Promise<LookPictureView> {
     const { bytes, widthPx, heightPx } = await this.decoder.decode({ kind: 'centre', file, widestPx });
     const aspect = widthPx / heightPx;
-    if (aspect < lookLimits.aspect.least || aspect > lookLimits.aspect.most) throw new ProblemError('unusable-picture', 'This picture is too long and narrow for the middle of a code.');
+    if (aspect < lookLimits.aspect.least || aspect > lookLimits.aspect.most)
+      throw new ProblemError('unusable-picture', 'This picture is too long and narrow for the middle of a code.');
     const row = { id: newId(), bytes: Buffer.from(bytes), widthPx, heightPx, createdAt: this.clock.now() };
     await this.pictures.insert(row);
     return { id: row.id, aspect };

@@ -62,6 +62,8 @@ export class LookController {
   @Get('look-pictures/:lookPictureId')
   async picture(@Param('lookPictureId') id: string, @Res() response: Response): Promise<void> {
     // It never changes: another picture has another id.
-    response.set({ 'Content-Type': 'image/png', 'Cache-Control': 'private, max-age=31536000, immutable' }).send(await this.pictures.bytes(id));
+    response
+      .set({ 'Content-Type': 'image/png', 'Cache-Control': 'private, max-age=31536000, immutable' })
+      .send(await this.pictures.bytes(id));
   }
 }

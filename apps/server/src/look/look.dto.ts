@@ -1,4 +1,15 @@
-import { limits, lookMakers, plainLookChoice, type AllowLook, type BringLookPicture, type ChangeLook, type ChooseLook, type CreateLook, type LookMakers, type LookRules } from '@hapset/contract';
+import {
+  limits,
+  lookMakers,
+  plainLookChoice,
+  type AllowLook,
+  type BringLookPicture,
+  type ChangeLook,
+  type ChooseLook,
+  type CreateLook,
+  type LookMakers,
+  type LookRules,
+} from '@hapset/contract';
 import type { LookDesign } from '@hapset/core';
 import { IsBoolean, IsIn, IsInt, IsObject, IsString, IsUUID, Matches, MaxLength, ValidateIf } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';

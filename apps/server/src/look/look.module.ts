@@ -9,5 +9,10 @@ import { LookPicture } from './look-picture.entity.js';
 import { LookPictureService } from './look-picture.service.js';
 import { LookService } from './look.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Look, LookPicture]), SchoolModule, UploadModule, DecoderModule], controllers: [LookController], providers: [LookService, LookPictureService], exports: [LookService, LookPictureService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Look, LookPicture]), SchoolModule, UploadModule, DecoderModule],
+  controllers: [LookController],
+  providers: [LookService, LookPictureService],
+  exports: [LookService, LookPictureService],
+})
 export class LookModule {}

@@ -1,7 +1,17 @@
 /** The school's looks: made by staff, allowed by the administrator, and found for each code. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { limits, plainLookChoice, type ChangeLook, type CreateLook, type LookChoice, type LookOrigin, type LookRules, type LooksView, type LookView } from '@hapset/contract';
+import {
+  limits,
+  plainLookChoice,
+  type ChangeLook,
+  type CreateLook,
+  type LookChoice,
+  type LookOrigin,
+  type LookRules,
+  type LooksView,
+  type LookView,
+} from '@hapset/contract';
 import { plainLook, readLook, type LookDesign } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import { IsNull, Repository } from 'typeorm';
@@ -37,17 +47,32 @@ export class LookService {
   ) {}
 
   async list(who: Account): Promise<LooksView> {
-    const [rows, uses, { defaultLookId, looksMadeBy }] = await Promise.all([this.looks.find({ where: { removedAt: IsNull() }, order: { name: 'ASC', id: 'ASC' } }), this.uses(), this.school.get()]);
-    return { looks: rows.map((row) => toLookView(row, who, uses.get(row.id) ?? 0)), defaultLookId, madeBy: looksMadeBy };
+    const [rows, uses, { defaultLookId, looksMadeBy }] = await Promise.all([
+      this.looks.find({ where: { removedAt: IsNull() }, order: { name: 'ASC', id: 'ASC' } }),
+      this.uses(),
+      this.school.get(),
+    ]);
+    return {
+      looks: rows.map((row) => toLookView(row, who, uses.get(row.id) ?? 0)),
+      defaultLookId,
+      madeBy: looksMadeBy,
+    };
   }
 
   /** The nearest choice counts: the material's, its lesson's, the school's. What is gone counts for none. */
   async finder(): Promise<FindLook> {
-    const [rows, { defaultLookId }] = await Promise.all([this.looks.find({ where: { removedAt: IsNull() } }), this.school.get()]);
+    const [rows, { defaultLookId }] = await Promise.all([
+      this.looks.find({ where: { removedAt: IsNull() } }),
+      this.school.get(),
+    ]);
     const byId = new Map(rows.map((row) => [row.id, row]));
     const plain = (from: LookOrigin): ChosenLook => ({ from, id: null, name: null, design: plainLook, allowed: true });
     return (material, lesson) => {
-      for (const [from, choice] of [['material', material], ['lesson', lesson], ['school', defaultLookId]] as const) {
+      for (const [from, choice] of [
+        ['material', material],
+        ['lesson', lesson],
+        ['school', defaultLookId],
+      ] as const) {
         if (choice === plainLookChoice) return plain(from);
         const found = choice === null ? undefined : byId.get(choice);
         if (found) return { from, id: found.id, name: found.name, design: found.design, allowed: found.allowed };
@@ -59,9 +84,22 @@ export class LookService {
   /** @throws ProblemError not-allowed where the school leaves it to the administrator, invalid */
   async create({ name, design }: CreateLook, who: Account): Promise<LookView> {
     const { looksMadeBy } = await this.school.get();
-    if (looksMadeBy === 'administrator' && who.role !== 'administrator') throw new ProblemError('not-allowed', 'At this school the administrator makes looks.');
-    if ((await this.looks.countBy({ removedAt: IsNull() })) >= limits.looks) throw new ProblemError('invalid', `A school has up to ${limits.looks} looks. Remove one that is not used.`, { fields: [{ field: 'name', message: 'too many looks' }] });
-    const row = this.looks.create({ id: newId(), name: tidy(name), design: await this.checked(design), allowed: true, madeById: who.id, version: 1, createdAt: this.clock.now(), removedAt: null });
+    if (looksMadeBy === 'administrator' && who.role !== 'administrator')
+      throw new ProblemError('not-allowed', 'At this school the administrator makes looks.');
+    if ((await this.looks.countBy({ removedAt: IsNull() })) >= limits.looks)
+      throw new ProblemError('invalid', `A school has up to ${limits.looks} looks. Remove one that is not used.`, {
+        fields: [{ field: 'name', message: 'too many looks' }],
+      });
+    const row = this.looks.create({
+      id: newId(),
+      name: tidy(name),
+      design: await this.checked(design),
+      allowed: true,
+      madeById: who.id,
+      version: 1,
+      createdAt: this.clock.now(),
+      removedAt: null,
+    });
     await this.looks.insert(row);
     return toLookView(row, who, 0);
   }
@@ -69,7 +107,10 @@ export class LookService {
   /** @throws ProblemError not-found, not-allowed, invalid, stale */
   async change(id: string, { name, design, version }: ChangeLook, who: Account): Promise<LookView> {
     await this.requireOwn(id, who);
-    const { affected } = await this.looks.update({ id, version, removedAt: IsNull() }, { name: tidy(name), design: await this.checked(design), version: version + 1 });
+    const { affected } = await this.looks.update(
+      { id, version, removedAt: IsNull() },
+      { name: tidy(name), design: await this.checked(design), version: version + 1 },
+    );
     if (affected !== 1) throw stale('look');
     return this.view(id, who);
   }
@@ -108,7 +149,10 @@ export class LookService {
   async requireChoice(choice: LookChoice): Promise<void> {
     if (choice === null || choice === plainLookChoice) return;
     const found = await this.looks.findOneBy({ id: choice, removedAt: IsNull() });
-    if (!found?.allowed) throw new ProblemError('invalid', 'This look can’t be chosen.', { fields: [{ field: 'look', message: found ? 'is not allowed by the school' : 'does not exist' }] });
+    if (!found?.allowed)
+      throw new ProblemError('invalid', 'This look can’t be chosen.', {
+        fields: [{ field: 'look', message: found ? 'is not allowed by the school' : 'does not exist' }],
+      });
   }
 
   private async require(id: string): Promise<Look> {
@@ -127,7 +171,10 @@ export class LookService {
 
   private async checked(design: unknown): Promise<LookDesign> {
     const read = readLook(design);
-    const unfit = (field: string): ProblemError => new ProblemError('invalid', 'This look can’t be kept as it is.', { fields: [{ field: `design.${field}`, message: 'can’t be that' }] });
+    const unfit = (field: string): ProblemError =>
+      new ProblemError('invalid', 'This look can’t be kept as it is.', {
+        fields: [{ field: `design.${field}`, message: 'can’t be that' }],
+      });
     if (!read.ok) throw unfit(read.problem.field);
     const { centre } = read.value;
     if (centre?.sort === 'icon' && iconOf(centre.icon) === null) throw unfit('centre.icon');
@@ -151,5 +198,6 @@ function tidy(name: string): string {
 
 /** @throws ProblemError not-allowed */
 function mayChange({ madeById }: Look, who: Account): void {
-  if (madeById !== who.id && who.role !== 'administrator') throw new ProblemError('not-allowed', 'A look is changed by who made it, or by the administrator.');
+  if (madeById !== who.id && who.role !== 'administrator')
+    throw new ProblemError('not-allowed', 'A look is changed by who made it, or by the administrator.');
 }

@@ -13,7 +13,12 @@ describe('a loop', () => {
   it('goes on after failures, waits longer each time, and comes back to its pace', async () => {
     let works = 0;
     let broken = true;
-    const loop = new Loop(() => ((works += 1), broken ? Promise.reject(new Error('away')) : Promise.resolve()), { name: 'x', everyMs: 1000, logger, random: () => 1 }).start();
+    const loop = new Loop(() => ((works += 1), broken ? Promise.reject(new Error('away')) : Promise.resolve()), {
+      name: 'x',
+      everyMs: 1000,
+      logger,
+      random: () => 1,
+    }).start();
     await flush();
     expect(works).toBe(1);
     await jest.advanceTimersByTimeAsync(1999);
@@ -35,7 +40,11 @@ describe('a loop', () => {
   it('never works twice at a time, and once more when it was woken meanwhile', async () => {
     let open = (): void => undefined;
     let works = 0;
-    const loop = new Loop(() => ((works += 1), new Promise<void>((resolve) => (open = resolve))), { name: 'x', everyMs: 60_000, logger }).start();
+    const loop = new Loop(() => ((works += 1), new Promise<void>((resolve) => (open = resolve))), {
+      name: 'x',
+      everyMs: 60_000,
+      logger,
+    }).start();
     loop.wake();
     loop.wake();
     expect(works).toBe(1);

@@ -87,13 +87,19 @@ export class Loop {
       return this.wake();
     }
     this.again = false;
-    this.timer = setTimeout(() => this.wake(), waitMs(this.options.everyMs, this.failures, this.options.random ?? Math.random)).unref();
+    this.timer = setTimeout(
+      () => this.wake(),
+      waitMs(this.options.everyMs, this.failures, this.options.random ?? Math.random),
+    ).unref();
   }
 }
 
 /** How long to wait for the next turn, in ms: doubled with each failure up to half a minute, of which the half is chance. */
 export function waitMs(everyMs: number, failures: number, random: () => number): number {
   if (failures === 0) return everyMs;
-  const longest = Math.min(Math.max(everyMs, 200) * 2 ** Math.min(failures, 16), Math.max(Math.min(longestWaitMs, everyMs * longestWaitTurns), everyMs));
+  const longest = Math.min(
+    Math.max(everyMs, 200) * 2 ** Math.min(failures, 16),
+    Math.max(Math.min(longestWaitMs, everyMs * longestWaitTurns), everyMs),
+  );
   return longest * (0.5 + random() / 2);
 }

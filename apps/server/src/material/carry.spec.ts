@@ -17,10 +17,15 @@ describe('what a code carries by choice', () => {
     await web.stop();
   });
 
-  const create = async (item: object): Promise<string> => (await scene.server.ok<CreatedMaterials>('Maren', 'POST', '/api/materials', { items: [item] })).materialIds[0] ?? '';
-  const page = (id: string): Promise<MaterialPage> => scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`);
-  const change = (id: string, wish: object): Promise<MaterialView> => scene.server.ok<MaterialView>('Maren', 'PATCH', `/api/materials/${id}`, wish);
-  const refused = async (id: string, wish: object): Promise<Problem> => (await scene.server.as('Maren', 'PATCH', `/api/materials/${id}`, wish)).body as Problem;
+  const create = async (item: object): Promise<string> =>
+    (await scene.server.ok<CreatedMaterials>('Maren', 'POST', '/api/materials', { items: [item] })).materialIds[0] ??
+    '';
+  const page = (id: string): Promise<MaterialPage> =>
+    scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`);
+  const change = (id: string, wish: object): Promise<MaterialView> =>
+    scene.server.ok<MaterialView>('Maren', 'PATCH', `/api/materials/${id}`, wish);
+  const refused = async (id: string, wish: object): Promise<Problem> =>
+    (await scene.server.as('Maren', 'PATCH', `/api/materials/${id}`, wish)).body as Problem;
 
   it('is the shorter link once it was proven, keeps to it, and goes back', async () => {
     const lessonId = await scene.lesson();
@@ -42,13 +47,22 @@ describe('what a code carries by choice', () => {
 
   it('is a bare address where it leads to the same page, and never an unproven shorter link', async () => {
     const id = await create(link('https://a.example/leaf'));
-    expect(await refused(id, { version: 1, carry: 'trimmed' })).toMatchObject({ reason: 'invalid', fields: [{ field: 'carry' }] });
+    expect(await refused(id, { version: 1, carry: 'trimmed' })).toMatchObject({
+      reason: 'invalid',
+      fields: [{ field: 'carry' }],
+    });
     await change(id, { version: 1, carry: 'bare' });
     expect((await page(id)).code).toMatchObject({ carry: 'bare', payload: 'a.example/leaf' });
-    expect((await page(id)).readiness.carries).toMatchObject({ state: 'look-at', act: 'bare-address', ignoredBy: ['Tablets', 'Laptops'] });
+    expect((await page(id)).readiness.carries).toMatchObject({
+      state: 'look-at',
+      act: 'bare-address',
+      ignoredBy: ['Tablets', 'Laptops'],
+    });
     const plain = await create(link('http://a.example/leaf'));
     expect(await refused(plain, { version: 1, carry: 'bare' })).toMatchObject({ reason: 'invalid' });
-    expect(await refused(await create(words('no address')), { version: 1, carry: 'bare' })).toMatchObject({ reason: 'invalid' });
+    expect(await refused(await create(words('no address')), { version: 1, carry: 'bare' })).toMatchObject({
+      reason: 'invalid',
+    });
     expect(await refused(id, { version: 2, carry: 'words' })).toMatchObject({ reason: 'invalid' });
   });
 
@@ -56,8 +70,17 @@ describe('what a code carries by choice', () => {
     const id = await create(words('x'.repeat(40)));
     const before = await page(id);
     expect(before.code).toMatchObject({ version: 3, level: 'M' });
-    expect(before.levels.map(({ level, figures }) => [level, figures?.version])).toEqual([['L', 3], ['M', 3], ['Q', 4], ['H', 5]]);
-    const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/materials/${id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: [] });
+    expect(before.levels.map(({ level, figures }) => [level, figures?.version])).toEqual([
+      ['L', 3],
+      ['M', 3],
+      ['Q', 4],
+      ['H', 5],
+    ]);
+    const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/materials/${id}/sheets`, {
+      kind: 'poster',
+      paper: 'A4',
+      goAhead: [],
+    });
     expect((await change(id, { version: 1, level: 'H' })).level).toBe('H');
     const after = await page(id);
     expect(after.code).toMatchObject({ version: 5, level: 'H' });
@@ -80,28 +103,63 @@ describe('what a code carries by choice', () => {
     expect(token).not.toBe('');
     const shown = await scene.server.as(null, 'GET', `/p/${token}`);
     expect([shown.status, shown.text]).toEqual([200, expect.stringContaining('Bring boots.')]);
-    expect(await change(id, { version: 2, words: text })).toMatchObject({ kind: 'message', words: text, pageAddress: null });
+    expect(await change(id, { version: 2, words: text })).toMatchObject({
+      kind: 'message',
+      words: text,
+      pageAddress: null,
+    });
     expect((await page(id)).code).toMatchObject({ carry: 'words', payload: text });
     expect((await scene.server.as(null, 'GET', `/p/${token}`)).status).toBe(404);
   });
 
   it('moves fields as well, with a first instruction that fits, and nothing else', async () => {
-    const content = { kind: 'event', title: 'Harbour walk', date: '2027-06-12', startsAt: '', endsAt: '', place: '', about: 'x'.repeat(900) } as const;
+    const content = {
+      kind: 'event',
+      title: 'Harbour walk',
+      date: '2027-06-12',
+      startsAt: '',
+      endsAt: '',
+      place: '',
+      about: 'x'.repeat(900),
+    } as const;
     const id = await create({ content, pasted: 'Event', repairs: [] });
     const document = documentFromText('Harbour walk');
-    expect(await change(id, { version: 1, kept: { kind: 'written-page', document } })).toMatchObject({ content: null, instruction: 'Point your camera here and read the page.' });
-    expect(await change(id, { version: 2, content })).toMatchObject({ kind: 'event', content, instruction: 'Point your camera here and add it to your calendar.' });
+    expect(await change(id, { version: 1, kept: { kind: 'written-page', document } })).toMatchObject({
+      content: null,
+      instruction: 'Point your camera here and read the page.',
+    });
+    expect(await change(id, { version: 2, content })).toMatchObject({
+      kind: 'event',
+      content,
+      instruction: 'Point your camera here and add it to your calendar.',
+    });
     const address = await create(link('https://a.example/leaf'));
-    expect(await refused(address, { version: 1, kept: { kind: 'written-page', document } })).toMatchObject({ reason: 'invalid', fields: [{ field: 'kept' }] });
-    expect(await refused(id, { version: 3, kept: { kind: 'written-page', document }, content })).toMatchObject({ reason: 'invalid' });
-    expect(await refused(id, { version: 3, words: 'x' })).toMatchObject({ reason: 'invalid', fields: [{ field: 'words' }] });
+    expect(await refused(address, { version: 1, kept: { kind: 'written-page', document } })).toMatchObject({
+      reason: 'invalid',
+      fields: [{ field: 'kept' }],
+    });
+    expect(await refused(id, { version: 3, kept: { kind: 'written-page', document }, content })).toMatchObject({
+      reason: 'invalid',
+    });
+    expect(await refused(id, { version: 3, words: 'x' })).toMatchObject({
+      reason: 'invalid',
+      fields: [{ field: 'words' }],
+    });
   });
 
   it('names the devices whose scanners do nothing with it, and what to do on the sheet', async () => {
     const devices = scene.server.dataSource.getRepository(Device);
     await devices.update({ name: 'Laptops' }, { actsOn: ['link'] });
-    const id = await create({ content: { kind: 'phone', number: '+353 1 555 0101', name: 'Office' }, pasted: 'Phone', repairs: [] });
-    expect((await page(id)).readiness.carries).toMatchObject({ state: 'look-at', act: 'phone', ignoredBy: ['Laptops'] });
+    const id = await create({
+      content: { kind: 'phone', number: '+353 1 555 0101', name: 'Office' },
+      pasted: 'Phone',
+      repairs: [],
+    });
+    expect((await page(id)).readiness.carries).toMatchObject({
+      state: 'look-at',
+      act: 'phone',
+      ignoredBy: ['Laptops'],
+    });
     await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: [] });
     const rows: unknown = await scene.server.dataSource.query('SELECT content FROM sheets WHERE material_id = ?', [id]);
     expect(JSON.stringify(rows)).toContain('Only text appears? Dial the number in it.');

@@ -1,5 +1,16 @@
 import { limits } from '@hapset/contract';
-import { networkSecurities, type ContactContent, type Content, type EmailContent, type EventContent, type NetworkContent, type NetworkSecurity, type PhoneContent, type PlaceContent, type TextMessageContent } from '@hapset/core';
+import {
+  networkSecurities,
+  type ContactContent,
+  type Content,
+  type EmailContent,
+  type EventContent,
+  type NetworkContent,
+  type NetworkSecurity,
+  type PhoneContent,
+  type PlaceContent,
+  type TextMessageContent,
+} from '@hapset/core';
 import type { TypeOptions } from 'class-transformer';
 import { IsBoolean, IsIn, IsNumber, IsString, MaxLength } from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';

@@ -26,7 +26,14 @@ export function toKeptView(kept: Kept, fileOf: (id: string) => FileView | null):
   switch (kept.kind) {
     case 'file': {
       const file = fileOf(kept.fileId);
-      return file && { kind: 'file', file, transcript: kept.transcript, captions: kept.captionsId === null ? null : fileOf(kept.captionsId) };
+      return (
+        file && {
+          kind: 'file',
+          file,
+          transcript: kept.transcript,
+          captions: kept.captionsId === null ? null : fileOf(kept.captionsId),
+        }
+      );
     }
     case 'picture-set':
       return {
@@ -39,7 +46,13 @@ export function toKeptView(kept: Kept, fileOf: (id: string) => FileView | null):
     case 'written-page': {
       const text = documentText(kept.document);
       const words = text.split(/\s+/).filter((word) => word !== '').length;
-      return { kind: 'written-page', excerpt: text.slice(0, excerptLength), words, links: documentLinks(kept.document), files: documentFiles(kept.document).length };
+      return {
+        kind: 'written-page',
+        excerpt: text.slice(0, excerptLength),
+        words,
+        links: documentLinks(kept.document),
+        files: documentFiles(kept.document).length,
+      };
     }
   }
 }

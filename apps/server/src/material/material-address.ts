@@ -4,12 +4,26 @@ import type { School } from '../school/school.entity.js';
 import type { Material } from './material.entity.js';
 
 /** Null for what is in the code itself. @param publicAddress the school's */
-export function addressOf({ link, pageToken }: Pick<Material, 'link' | 'pageToken'>, publicAddress: string): string | null {
+export function addressOf(
+  { link, pageToken }: Pick<Material, 'link' | 'pageToken'>,
+  publicAddress: string,
+): string | null {
   return link ?? (pageToken === null ? null : pageAddress(publicAddress, pageToken));
 }
 
 export type Carrying = Pick<Material, 'link' | 'words' | 'content' | 'pageToken' | 'carry' | 'trimmedLink' | 'slug'>;
 
-export function toCarriable({ link, words, content, pageToken, carry, trimmedLink, slug }: Carrying, { publicAddress, shortLinkHost }: Pick<School, 'publicAddress' | 'shortLinkHost'>): Carriable {
-  return { link, words, content, carry, trimmedLink, shortAddress: slug === null ? null : shortAddress(publicAddress, shortLinkHost, slug), pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken) };
+export function toCarriable(
+  { link, words, content, pageToken, carry, trimmedLink, slug }: Carrying,
+  { publicAddress, shortLinkHost }: Pick<School, 'publicAddress' | 'shortLinkHost'>,
+): Carriable {
+  return {
+    link,
+    words,
+    content,
+    carry,
+    trimmedLink,
+    shortAddress: slug === null ? null : shortAddress(publicAddress, shortLinkHost, slug),
+    pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken),
+  };
 }

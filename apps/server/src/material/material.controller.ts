@@ -16,8 +16,17 @@ export class MaterialController {
   ) {}
 
   @Get()
-  list(@Who() who: Account, @Query('find') find?: string, @Query('tag') tag?: string, @Query('after') after?: string): Promise<ShelfPage> {
-    return this.shelf.page(who.id, { find: typeof find === 'string' ? find : '', tag: typeof tag === 'string' ? tag : null, after: typeof after === 'string' ? after : null });
+  list(
+    @Who() who: Account,
+    @Query('find') find?: string,
+    @Query('tag') tag?: string,
+    @Query('after') after?: string,
+  ): Promise<ShelfPage> {
+    return this.shelf.page(who.id, {
+      find: typeof find === 'string' ? find : '',
+      tag: typeof tag === 'string' ? tag : null,
+      after: typeof after === 'string' ? after : null,
+    });
   }
 
   @Post()

@@ -23,7 +23,17 @@ import { ShelfService } from './shelf.service.js';
 import { TagController } from './tag.controller.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Material, Sheet, EarlierPage]), FileModule, AccessCheckModule, ReadinessModule, SchoolModule, ServiceDescriptionModule, ShortLinkModule, DeviceModule, LookModule],
+  imports: [
+    TypeOrmModule.forFeature([Material, Sheet, EarlierPage]),
+    FileModule,
+    AccessCheckModule,
+    ReadinessModule,
+    SchoolModule,
+    ServiceDescriptionModule,
+    ShortLinkModule,
+    DeviceModule,
+    LookModule,
+  ],
   controllers: [MaterialController, TagController, WrittenPageController, ShortLinkController, TryoutController],
   providers: [MaterialService, MaterialPageService, ShelfService, KeptViews, WrittenPageService],
   exports: [MaterialService, MaterialPageService, ShelfService],

@@ -38,7 +38,8 @@ export class MaterialService {
 
   /** The owner's materials with those ids, in the order of the ids. @throws ProblemError not-found when one is missing */
   async requireOwn(ids: readonly string[], ownerId: string): Promise<Material[]> {
-    const rows = ids.length === 0 ? [] : await this.materials.findBy({ id: In([...ids]), ownerId, removedAt: IsNull() });
+    const rows =
+      ids.length === 0 ? [] : await this.materials.findBy({ id: In([...ids]), ownerId, removedAt: IsNull() });
     return ids.map((id) => {
       const row = rows.find((candidate) => candidate.id === id);
       if (!row) throw notFound('material');
@@ -49,8 +50,13 @@ export class MaterialService {
   /** Puts new materials on the shelf and asks for their links to be opened. */
   async create(items: readonly NewMaterial[], ownerId: string): Promise<Material[]> {
     const [createdAt, catalogue] = [this.clock.now(), await this.services.catalogue()];
-    const rows = items.map((item, index) => this.materials.create(newMaterial(item, ownerId, createdAt, catalogue, `items.${index}`)));
-    await this.files.requireOwn(rows.flatMap((row) => (row.kept ? filesOf(row.kept) : [])), ownerId);
+    const rows = items.map((item, index) =>
+      this.materials.create(newMaterial(item, ownerId, createdAt, catalogue, `items.${index}`)),
+    );
+    await this.files.requireOwn(
+      rows.flatMap((row) => (row.kept ? filesOf(row.kept) : [])),
+      ownerId,
+    );
     await this.materials.manager.transaction(async (manager) => {
       await manager.insert(Material, rows);
       for (const { id, kept } of rows) if (kept) await setFileUses(manager, id, filesOf(kept));
@@ -60,7 +66,25 @@ export class MaterialService {
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(id: string, { version, title, link, words, content, kept, kind, shownUntil, instruction, tags, carry, level, look, sizeMm }: ChangeMaterial): Promise<Material> {
+  async change(
+    id: string,
+    {
+      version,
+      title,
+      link,
+      words,
+      content,
+      kept,
+      kind,
+      shownUntil,
+      instruction,
+      tags,
+      carry,
+      level,
+      look,
+      sizeMm,
+    }: ChangeMaterial,
+  ): Promise<Material> {
     const before = await this.require(id);
     if (link !== undefined) requireWebAddress(link, 'link');
     refuseOtherSort(before, { link, words, content, kept });
@@ -72,7 +96,13 @@ export class MaterialService {
     const change: Partial<Material> = {
       ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
       ...moved(before, { words, content: fields, kept: read }),
-      ...(elsewhere && { link, pasted: link, repairs: [], ...(before.carry !== 'short-link' && { carry: 'link' as const, trimmedLink: null }), kind: recogniseKind(link, await this.services.catalogue()) }),
+      ...(elsewhere && {
+        link,
+        pasted: link,
+        repairs: [],
+        ...(before.carry !== 'short-link' && { carry: 'link' as const, trimmedLink: null }),
+        kind: recogniseKind(link, await this.services.catalogue()),
+      }),
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
       ...(fields && { content: fields }),
       ...(read && { kept: read }),
@@ -87,7 +117,11 @@ export class MaterialService {
     };
     const { publicAddress } = await this.school.get();
     await this.materials.manager.transaction(async (manager) => {
-      const { affected } = await manager.update(Material, { id, version, removedAt: IsNull() }, { ...change, version: version + 1 });
+      const { affected } = await manager.update(
+        Material,
+        { id, version, removedAt: IsNull() },
+        { ...change, version: version + 1 },
+      );
       if (affected !== 1) throw stale('material');
       if (read) await setFileUses(manager, id, filesOf(read));
       if (before.slug !== null) await this.turn(manager, before, { ...before, ...change }, publicAddress);
@@ -101,7 +135,8 @@ export class MaterialService {
   /** Its short link leads elsewhere from now on, and remembers where it led. */
   private async turn(manager: EntityManager, before: Material, after: Material, publicAddress: string): Promise<void> {
     const [from, to] = [addressOf(before, publicAddress), addressOf(after, publicAddress)];
-    if (from !== null && to !== null && from !== to && before.slug !== null) await this.shortLinks.turned(manager, before.slug, from, to);
+    if (from !== null && to !== null && from !== to && before.slug !== null)
+      await this.shortLinks.turned(manager, before.slug, from, to);
     await this.shortLinks.materialChanged(manager, before.id);
   }
 
@@ -116,7 +151,11 @@ export class MaterialService {
   async remove(id: string): Promise<void> {
     const material = await this.require(id);
     const used = await this.lessonsOf([id]);
-    if (used.length > 0) throw new ProblemError('in-use', `It is a station of ${used.map((use) => `“${use.name}”`).join(', ')}. Remove it there first.`);
+    if (used.length > 0)
+      throw new ProblemError(
+        'in-use',
+        `It is a station of ${used.map((use) => `“${use.name}”`).join(', ')}. Remove it there first.`,
+      );
     await this.checks.stop([material]);
     await this.putAway(material, this.clock.now());
   }
@@ -135,7 +174,9 @@ export class MaterialService {
   }
 
   /** Lessons that show these materials, each once for each material. */
-  async lessonsOf(materialIds: readonly string[]): Promise<readonly { materialId: string; id: string; name: string }[]> {
+  async lessonsOf(
+    materialIds: readonly string[],
+  ): Promise<readonly { materialId: string; id: string; name: string }[]> {
     if (materialIds.length === 0) return [];
     const rows: unknown = await this.materials.query(
       `SELECT DISTINCT stations.material_id AS materialId, lessons.id AS id, lessons.name AS name

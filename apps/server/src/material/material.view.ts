@@ -3,8 +3,45 @@ import { describeAddress, pageAddress, type ServiceCatalogue } from '@hapset/cor
 import type { Material } from './material.entity.js';
 
 export function toMaterialView(material: Material, catalogue: ServiceCatalogue, publicAddress: string): MaterialView {
-  const { id, kind, title, link, pageToken, shownUntil, words, content, pasted, repairs, carry, level, look, instruction, tags, createdAt, version } = material;
-  return { id, kind, title, link, words, content, pasted, repairs, carry, level, look, pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken), shownUntil, at: link === null ? null : describedLink(link, catalogue), instruction, tags: tags ?? [], createdAt: createdAt.toISOString(), version };
+  const {
+    id,
+    kind,
+    title,
+    link,
+    pageToken,
+    shownUntil,
+    words,
+    content,
+    pasted,
+    repairs,
+    carry,
+    level,
+    look,
+    instruction,
+    tags,
+    createdAt,
+    version,
+  } = material;
+  return {
+    id,
+    kind,
+    title,
+    link,
+    words,
+    content,
+    pasted,
+    repairs,
+    carry,
+    level,
+    look,
+    pageAddress: pageToken === null ? null : pageAddress(publicAddress, pageToken),
+    shownUntil,
+    at: link === null ? null : describedLink(link, catalogue),
+    instruction,
+    tags: tags ?? [],
+    createdAt: createdAt.toISOString(),
+    version,
+  };
 }
 
 function describedLink(link: string, catalogue: ServiceCatalogue): DescribedLink | null {

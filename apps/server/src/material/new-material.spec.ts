@@ -6,20 +6,37 @@ import { demoServices } from '../test/test-server.js';
 import { newMaterial, tidyTags } from './new-material.js';
 
 const now = new Date('2026-11-20T09:00:00Z');
-const services = compileServices(readInstalledServices(demoServices).map(({ description }) => description), compileRe2);
+const services = compileServices(
+  readInstalledServices(demoServices).map(({ description }) => description),
+  compileRe2,
+);
 const make = (item: object) => newMaterial({ pasted: 'x', repairs: [], ...item }, 'owner', now, services, 'items.3');
 
 describe('a new material', () => {
   it('takes title and kind from its address, until the page’s own is known', () => {
-    expect(make({ link: 'http://cofferlane.localhost:1/crate/photo-bank' })).toMatchObject({ kind: 'folder', title: 'Photo bank', titleSource: 'address', words: null, content: null, ownerId: 'owner', version: 1 });
+    expect(make({ link: 'http://cofferlane.localhost:1/crate/photo-bank' })).toMatchObject({
+      kind: 'folder',
+      title: 'Photo bank',
+      titleSource: 'address',
+      words: null,
+      content: null,
+      ownerId: 'owner',
+      version: 1,
+    });
   });
 
   it('takes the kind that was chosen over the one that was recognised', () => {
-    expect(make({ link: 'http://cofferlane.localhost:1/crate/photo-bank', kind: 'video' })).toMatchObject({ kind: 'video' });
+    expect(make({ link: 'http://cofferlane.localhost:1/crate/photo-bank', kind: 'video' })).toMatchObject({
+      kind: 'video',
+    });
   });
 
   it('takes the teacher’s title and instruction over all', () => {
-    expect(make({ link: 'https://a.example/x', title: ' Tides ', instruction: ' Look. ' })).toMatchObject({ title: 'Tides', titleSource: 'person', instruction: 'Look.' });
+    expect(make({ link: 'https://a.example/x', title: ' Tides ', instruction: ' Look. ' })).toMatchObject({
+      title: 'Tides',
+      titleSource: 'person',
+      instruction: 'Look.',
+    });
   });
 
   it('has an instruction that names what to tap, for every kind', () => {
@@ -33,18 +50,28 @@ describe('a new material', () => {
       { kind: 'network', name: 'Guests', security: 'open', password: '', hidden: false },
     ];
     expect(contents.map((content) => content.kind)).toEqual([...contentKinds]);
-    const instructions = [make({ link: 'https://a.example' }), make({ words: 'Who?' }), ...contents.map((content) => make({ content }))].map((material) => material.instruction);
+    const instructions = [
+      make({ link: 'https://a.example' }),
+      make({ words: 'Who?' }),
+      ...contents.map((content) => make({ content })),
+    ].map((material) => material.instruction);
     expect(new Set(instructions).size).toBe(instructions.length);
     for (const instruction of instructions) expect(instruction).toMatch(/^Point your camera here\b.*\.$/);
   });
 
   it('holds exactly one thing, and says where it does not', () => {
-    for (const item of [{}, { link: 'https://a.example', words: 'x' }, { words: 'x', content: { kind: 'phone', number: '112', name: '' } }]) {
+    for (const item of [
+      {},
+      { link: 'https://a.example', words: 'x' },
+      { words: 'x', content: { kind: 'phone', number: '112', name: '' } },
+    ]) {
       expect(() => make(item)).toThrow(ProblemError);
       try {
         make(item);
       } catch (error) {
-        expect((error as ProblemError).more.fields).toEqual([{ field: 'items.3', message: 'needs exactly one of link, words, content and kept' }]);
+        expect((error as ProblemError).more.fields).toEqual([
+          { field: 'items.3', message: 'needs exactly one of link, words, content and kept' },
+        ]);
       }
     }
   });
@@ -52,7 +79,14 @@ describe('a new material', () => {
   it('keeps what is kept here under an address that nobody guesses', () => {
     const kept = { kind: 'written-page', document: { type: 'doc', content: [{ type: 'script' }] } };
     const made = make({ kept });
-    expect(made).toMatchObject({ kind: 'written-page', title: 'Written page', titleSource: 'person', link: null, words: null, kept: { kind: 'written-page', document: { type: 'doc', content: [] } } });
+    expect(made).toMatchObject({
+      kind: 'written-page',
+      title: 'Written page',
+      titleSource: 'person',
+      link: null,
+      words: null,
+      kept: { kind: 'written-page', document: { type: 'doc', content: [] } },
+    });
     expect(made.pageToken).toMatch(/^[a-z2-9]{16}$/);
     expect(make({ kept }).pageToken).not.toBe(made.pageToken);
     expect(make({ words: 'x' }).pageToken).toBeNull();

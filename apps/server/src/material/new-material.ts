@@ -1,6 +1,20 @@
 /** What was pasted -> a material's row. The one place where titles, kinds and first instructions are decided. */
 import type { NewMaterial } from '@hapset/contract';
-import { contentProblems, isWebAddress, readKept, readTags, recogniseKind, titleFromAddress, titleFromContent, titleFromWords, type Content, type ContentKind, type Kept, type KeptKind, type ServiceCatalogue } from '@hapset/core';
+import {
+  contentProblems,
+  isWebAddress,
+  readKept,
+  readTags,
+  recogniseKind,
+  titleFromAddress,
+  titleFromContent,
+  titleFromWords,
+  type Content,
+  type ContentKind,
+  type Kept,
+  type KeptKind,
+  type ServiceCatalogue,
+} from '@hapset/core';
 import { newId } from '../database/columns.js';
 import { newToken } from '../file/file.service.js';
 import { ProblemError } from '../problem/problem.js';
@@ -29,7 +43,13 @@ type Held = Pick<Material, 'kind' | 'title' | 'link' | 'words' | 'content' | 'ke
  * @param path where the item stands in the body, for problems
  * @throws ProblemError invalid when not exactly one of link, words, content and kept is given, or fields need another value
  */
-export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date, catalogue: ServiceCatalogue, path: string): Omit<Material, 'owner'> {
+export function newMaterial(
+  item: NewMaterial,
+  ownerId: string,
+  createdAt: Date,
+  catalogue: ServiceCatalogue,
+  path: string,
+): Omit<Material, 'owner'> {
   const held = hold(item, catalogue, path);
   const title = item.title?.normalize('NFC').trim();
   return {
@@ -60,38 +80,87 @@ export function newMaterial(item: NewMaterial, ownerId: string, createdAt: Date,
 
 function hold({ link, words, content, kept, kind }: NewMaterial, catalogue: ServiceCatalogue, path: string): Held {
   if ([link, words, content, kept].filter((given) => given !== undefined).length !== 1) {
-    throw new ProblemError('invalid', 'Give a link, words, fields or what is kept here, one of the four.', { fields: [{ field: path, message: 'needs exactly one of link, words, content and kept' }] });
+    throw new ProblemError('invalid', 'Give a link, words, fields or what is kept here, one of the four.', {
+      fields: [{ field: path, message: 'needs exactly one of link, words, content and kept' }],
+    });
   }
   if (link !== undefined) requireWebAddress(link, `${path}.link`);
-  if (link !== undefined) return { kind: kind ?? recogniseKind(link, catalogue), link, words: null, content: null, kept: null, title: titleFromAddress(link), instruction: firstInstructions.link };
+  if (link !== undefined)
+    return {
+      kind: kind ?? recogniseKind(link, catalogue),
+      link,
+      words: null,
+      content: null,
+      kept: null,
+      title: titleFromAddress(link),
+      instruction: firstInstructions.link,
+    };
   if (kept !== undefined) {
     const read = checkedKept(kept, `${path}.kept`);
-    return { kind: read.kind, link: null, words: null, content: null, kept: read, title: keptTitles[read.kind], instruction: firstInstructions[read.kind] };
+    return {
+      kind: read.kind,
+      link: null,
+      words: null,
+      content: null,
+      kept: read,
+      title: keptTitles[read.kind],
+      instruction: firstInstructions[read.kind],
+    };
   }
-  if (words !== undefined) return { kind: 'message', link: null, words, content: null, kept: null, title: titleFromWords(words), instruction: firstInstructions.message };
+  if (words !== undefined)
+    return {
+      kind: 'message',
+      link: null,
+      words,
+      content: null,
+      kept: null,
+      title: titleFromWords(words),
+      instruction: firstInstructions.message,
+    };
   const fields = checkedContent(content as Content, `${path}.content`);
-  return { kind: fields.kind, link: null, words: null, content: fields, kept: null, title: titleFromContent(fields), instruction: firstInstructions[fields.kind] };
+  return {
+    kind: fields.kind,
+    link: null,
+    words: null,
+    content: fields,
+    kept: null,
+    title: titleFromContent(fields),
+    instruction: firstInstructions[fields.kind],
+  };
 }
 
 /** Other schemes run programs or read files on a student's device. @throws ProblemError invalid */
 export function requireWebAddress(link: string, path: string): void {
-  if (!isWebAddress(link)) throw new ProblemError('invalid', 'A link begins with http:// or https://.', { fields: [{ field: path, message: 'is no web address' }] });
+  if (!isWebAddress(link))
+    throw new ProblemError('invalid', 'A link begins with http:// or https://.', {
+      fields: [{ field: path, message: 'is no web address' }],
+    });
 }
 
 /** Used where nobody gave a name. */
-const keptTitles: Readonly<Record<KeptKind, string>> = { file: 'File', 'picture-set': 'Pictures', 'written-page': 'Written page' };
+const keptTitles: Readonly<Record<KeptKind, string>> = {
+  file: 'File',
+  'picture-set': 'Pictures',
+  'written-page': 'Written page',
+};
 
 /** What is kept, read and tidied. @throws ProblemError invalid */
 export function checkedKept(given: unknown, path: string): Kept {
   const kept = readKept(given);
-  if (!kept) throw new ProblemError('invalid', 'This can’t be kept as it is.', { fields: [{ field: path, message: 'is no file, picture set or written page' }] });
+  if (!kept)
+    throw new ProblemError('invalid', 'This can’t be kept as it is.', {
+      fields: [{ field: path, message: 'is no file, picture set or written page' }],
+    });
   return kept;
 }
 
 /** The fields as they are kept. @throws ProblemError invalid, naming each field with its reason */
 export function checkedContent(content: Content, path: string): Content {
   const problems = contentProblems(content);
-  if (problems.length > 0) throw new ProblemError('invalid', 'Some fields need another value.', { fields: problems.map(({ field, reason }) => ({ field: `${path}.${field}`, message: reason })) });
+  if (problems.length > 0)
+    throw new ProblemError('invalid', 'Some fields need another value.', {
+      fields: problems.map(({ field, reason }) => ({ field: `${path}.${field}`, message: reason })),
+    });
   return { ...content };
 }
 

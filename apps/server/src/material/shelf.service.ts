@@ -34,7 +34,10 @@ export class ShelfService {
     if (tag !== null) query.andWhere(hasTag, { tag });
     const total = await query.getCount();
     if (after !== null) query.andWhere('material.id < :after', { after });
-    const rows = await query.orderBy('material.id', 'DESC').limit(limits.shelfPage + 1).getMany();
+    const rows = await query
+      .orderBy('material.id', 'DESC')
+      .limit(limits.shelfPage + 1)
+      .getMany();
     const shown = rows.slice(0, limits.shelfPage);
     const [standings, uses, catalogue, { publicAddress }] = await Promise.all([
       this.readiness.of(shown.map((material) => ({ material, station: null, lesson: null }))),
@@ -56,7 +59,10 @@ export class ShelfService {
 
   /** The owner's tags with how many materials each has, by name. */
   async tags(ownerId: string): Promise<readonly TagView[]> {
-    const rows = await this.find(ownerId, '').andWhere('material.tags IS NOT NULL').select(['material.id', 'material.tags']).getMany();
+    const rows = await this.find(ownerId, '')
+      .andWhere('material.tags IS NOT NULL')
+      .select(['material.id', 'material.tags'])
+      .getMany();
     const counts = new Map<string, number>();
     for (const tag of rows.flatMap((row) => row.tags ?? [])) counts.set(tag, (counts.get(tag) ?? 0) + 1);
     return [...counts].map(([tag, materials]) => ({ tag, materials })).sort((a, b) => a.tag.localeCompare(b.tag));
@@ -68,11 +74,21 @@ export class ShelfService {
 
   /** Every word must be found in title, link or words. */
   private find(ownerId: string, find: string): SelectQueryBuilder<Material> {
-    const query = this.repository.createQueryBuilder('material').where('material.ownerId = :ownerId', { ownerId }).andWhere('material.removedAt IS NULL');
-    const words = find.trim().split(/\s+/).filter((word) => word !== '').slice(0, 8);
+    const query = this.repository
+      .createQueryBuilder('material')
+      .where('material.ownerId = :ownerId', { ownerId })
+      .andWhere('material.removedAt IS NULL');
+    const words = find
+      .trim()
+      .split(/\s+/)
+      .filter((word) => word !== '')
+      .slice(0, 8);
     words.forEach((word, index) => {
       const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
-      query.andWhere(`(material.title LIKE :word${index} OR material.link LIKE :word${index} OR material.words LIKE :word${index})`, { [`word${index}`]: like });
+      query.andWhere(
+        `(material.title LIKE :word${index} OR material.link LIKE :word${index} OR material.words LIKE :word${index})`,
+        { [`word${index}`]: like },
+      );
     });
     return query;
   }

@@ -33,7 +33,10 @@ export class NewsService {
     const since = new Date(this.clock.now().getTime() - newsDays * 24 * 3600 * 1000);
     const rows = (await this.dataSource.query(lastChanges, [ownerId, since, ownerId])) as ChangeRow[];
     const once = [...new Map(rows.map((row) => [row.materialId, row])).values()];
-    return once.filter(({ before, now }) => worse(before, now)).slice(0, mostItems).map(toNewsItem);
+    return once
+      .filter(({ before, now }) => worse(before, now))
+      .slice(0, mostItems)
+      .map(toNewsItem);
   }
 }
 
@@ -43,8 +46,27 @@ function worse(before: AccessVerdict, now: AccessVerdict): boolean {
   return order.indexOf(opensState(now, 'none')) > order.indexOf(opensState(before, 'none'));
 }
 
-function toNewsItem({ materialId, title, before, now, noticedAt, stationId, stationName, lessonId, lessonName }: ChangeRow): NewsItem {
-  return { materialId, stationId, name: stationName ?? title, lessonId, lessonName, before, now, noticedAt: noticedAt.toISOString() };
+function toNewsItem({
+  materialId,
+  title,
+  before,
+  now,
+  noticedAt,
+  stationId,
+  stationName,
+  lessonId,
+  lessonName,
+}: ChangeRow): NewsItem {
+  return {
+    materialId,
+    stationId,
+    name: stationName ?? title,
+    lessonId,
+    lessonName,
+    before,
+    now,
+    noticedAt: noticedAt.toISOString(),
+  };
 }
 
 /**

@@ -16,7 +16,11 @@ export interface ConverterLimits {
   readonly memoryBytes: number;
   readonly outputBytes: number;
 }
-export const converterLimits: ConverterLimits = { timeMs: 90_000, memoryBytes: 4 * 1024 ** 3, outputBytes: 200_000_000 };
+export const converterLimits: ConverterLimits = {
+  timeMs: 90_000,
+  memoryBytes: 4 * 1024 ** 3,
+  outputBytes: 200_000_000,
+};
 
 export class OfficeConverter {
   /** @param program null where LibreOffice is not installed */
@@ -45,8 +49,23 @@ export class OfficeConverter {
 
   private async run(folder: string, stop: AbortSignal): Promise<void> {
     const { timeMs, memoryBytes, outputBytes } = this.limits;
-    const office = [this.program ?? '', `-env:UserInstallation=file://${folder}/profile`, '--headless', '--norestore', '--nolockcheck', '--convert-to', 'pdf', '--outdir', folder, join(folder, 'given')];
-    const child = spawn('prlimit', [`--as=${memoryBytes}`, `--fsize=${outputBytes}`, `--cpu=${Math.ceil(timeMs / 1000)}`, '--', ...office], { detached: true, stdio: 'ignore', env: { PATH: process.env.PATH ?? '', HOME: folder, LANG: 'C.UTF-8' } });
+    const office = [
+      this.program ?? '',
+      `-env:UserInstallation=file://${folder}/profile`,
+      '--headless',
+      '--norestore',
+      '--nolockcheck',
+      '--convert-to',
+      'pdf',
+      '--outdir',
+      folder,
+      join(folder, 'given'),
+    ];
+    const child = spawn(
+      'prlimit',
+      [`--as=${memoryBytes}`, `--fsize=${outputBytes}`, `--cpu=${Math.ceil(timeMs / 1000)}`, '--', ...office],
+      { detached: true, stdio: 'ignore', env: { PATH: process.env.PATH ?? '', HOME: folder, LANG: 'C.UTF-8' } },
+    );
     const end = (): void => {
       // Its whole group: the program is a script that starts another.
       if (child.pid !== undefined) {
@@ -62,7 +81,11 @@ export class OfficeConverter {
     try {
       await new Promise<void>((resolve, reject) => {
         child.once('error', reject);
-        child.once('exit', (code, signal) => (code === 0 ? resolve() : reject(new Error(signal ? `LibreOffice was ended after ${timeMs} ms` : `LibreOffice ended with ${code}`))));
+        child.once('exit', (code, signal) =>
+          code === 0
+            ? resolve()
+            : reject(new Error(signal ? `LibreOffice was ended after ${timeMs} ms` : `LibreOffice ended with ${code}`)),
+        );
       });
     } finally {
       clearTimeout(timer);

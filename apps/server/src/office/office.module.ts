@@ -9,7 +9,14 @@ import { OfficeService } from './office.service.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([StoredContent]), JobModule, StorageModule],
-  providers: [OfficeService, { provide: OfficeConverter, inject: [CONFIGURATION], useFactory: ({ officeProgram }: Configuration) => new OfficeConverter(officeProgram) }],
+  providers: [
+    OfficeService,
+    {
+      provide: OfficeConverter,
+      inject: [CONFIGURATION],
+      useFactory: ({ officeProgram }: Configuration) => new OfficeConverter(officeProgram),
+    },
+  ],
   exports: [OfficeService, OfficeConverter],
 })
 export class OfficeModule {}

@@ -23,7 +23,8 @@ export class OfficeService {
 
   /** Asks for the PDF, where there is somebody to make it. */
   async ask({ hash, media, variants }: StoredContent): Promise<void> {
-    if (media === 'office' && this.converter.program !== null && !variants.some(({ name }) => name === 'pdf')) await this.jobs.ask(officeJob, hash);
+    if (media === 'office' && this.converter.program !== null && !variants.some(({ name }) => name === 'pdf'))
+      await this.jobs.ask(officeJob, hash);
   }
 
   private async convert(hash: string, stop: AbortSignal): Promise<void> {
@@ -33,7 +34,10 @@ export class OfficeService {
       const { size: sizeBytes } = await stat(pdf);
       const key = `${hash}.pdf`;
       await this.storage.take(key, pdf);
-      await this.contents.update({ hash }, { variants: [...content.variants, { name: 'pdf', key, contentType: 'application/pdf', sizeBytes }] });
+      await this.contents.update(
+        { hash },
+        { variants: [...content.variants, { name: 'pdf', key, contentType: 'application/pdf', sizeBytes }] },
+      );
     });
   }
 }

@@ -7,5 +7,8 @@ import { StationModule } from '../station/station.module.js';
 import { OpeningScheduleService } from './opening-schedule.service.js';
 import { ScheduledOpening } from './scheduled-opening.entity.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Lesson, ScheduledOpening]), AccessCheckModule, StationModule, SchoolModule], providers: [OpeningScheduleService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Lesson, ScheduledOpening]), AccessCheckModule, StationModule, SchoolModule],
+  providers: [OpeningScheduleService],
+})
 export class OpeningScheduleModule {}

@@ -43,8 +43,14 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
   async openWhatIsDue(): Promise<readonly string[]> {
     const now = this.clock.now();
     const { timeZone } = await this.school.get();
-    const days = [-1, 2].map((ahead) => new Date(now.getTime() + ahead * dayMs).toISOString().slice(0, 10)) as [string, string];
-    const coming = await this.lessons.find({ where: { date: Between(...days), removedAt: IsNull() }, select: { id: true, date: true, startsAt: true } });
+    const days = [-1, 2].map((ahead) => new Date(now.getTime() + ahead * dayMs).toISOString().slice(0, 10)) as [
+      string,
+      string,
+    ];
+    const coming = await this.lessons.find({
+      where: { date: Between(...days), removedAt: IsNull() },
+      select: { id: true, date: true, startsAt: true },
+    });
     const opened: string[] = [];
     for (const { id, date, startsAt } of coming) {
       if (date === null) continue;
@@ -59,7 +65,10 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
 
   /** True for the one server that wrote the row. */
   private async takeUp(lessonId: string, time: OpeningTime, dueAt: Date): Promise<boolean> {
-    const { affectedRows } = (await this.openings.query('INSERT IGNORE INTO scheduled_openings (lesson_id, time, due_at) VALUES (?, ?, ?)', [lessonId, time, dueAt])) as { affectedRows: number };
+    const { affectedRows } = (await this.openings.query(
+      'INSERT IGNORE INTO scheduled_openings (lesson_id, time, due_at) VALUES (?, ?, ?)',
+      [lessonId, time, dueAt],
+    )) as { affectedRows: number };
     return affectedRows === 1;
   }
 }

@@ -5,14 +5,17 @@ import { openPage, SmallWeb } from '../test/small-web.js';
 import { TestServer } from '../test/test-server.js';
 import { OpeningScheduleService } from './opening-schedule.service.js';
 
-const locked = '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>';
+const locked =
+  '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>';
 
 describe('opening coming lessons by the clock, and the news of it', () => {
   let web: SmallWeb;
   let scene: Scene;
   let lessonId: string;
-  const schedule = (server = scene.server): Promise<readonly string[]> => server.app.get(OpeningScheduleService).openWhatIsDue();
-  const news = (who = 'Maren'): Promise<readonly NewsItem[]> => scene.server.ok<readonly NewsItem[]>(who, 'GET', '/api/news');
+  const schedule = (server = scene.server): Promise<readonly string[]> =>
+    server.app.get(OpeningScheduleService).openWhatIsDue();
+  const news = (who = 'Maren'): Promise<readonly NewsItem[]> =>
+    scene.server.ok<readonly NewsItem[]>(who, 'GET', '/api/news');
   const at = (time: string): void => scene.server.clock.advance(Date.parse(time) - scene.server.clock.now().getTime());
 
   beforeAll(async () => {
@@ -46,7 +49,16 @@ describe('opening coming lessons by the clock, and the news of it', () => {
   });
 
   it('tells its owner what does not open any more, and nobody else', async () => {
-    expect(await news()).toMatchObject([{ name: 'Field guide to limpets', lessonId, lessonName: 'Life between the tides', before: 'open', now: 'sign-in', noticedAt: scene.server.clock.now().toISOString() }]);
+    expect(await news()).toMatchObject([
+      {
+        name: 'Field guide to limpets',
+        lessonId,
+        lessonName: 'Life between the tides',
+        before: 'open',
+        now: 'sign-in',
+        noticedAt: scene.server.clock.now().toISOString(),
+      },
+    ]);
     expect(await news('Tobiah')).toEqual([]);
   });
 

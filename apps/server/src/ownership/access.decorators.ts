@@ -6,4 +6,5 @@ export const ROUTE_ACCESS = 'hapset:route-access';
 
 export const Anyone = (): MethodDecorator => SetMetadata(ROUTE_ACCESS, 'anyone' satisfies RouteAccess);
 export const OfficeOnly = (): MethodDecorator => SetMetadata(ROUTE_ACCESS, 'office' satisfies RouteAccess);
-export const AdministratorOnly = (): MethodDecorator => SetMetadata(ROUTE_ACCESS, 'administrator' satisfies RouteAccess);
+export const AdministratorOnly = (): MethodDecorator =>
+  SetMetadata(ROUTE_ACCESS, 'administrator' satisfies RouteAccess);

@@ -8,17 +8,21 @@ import type { Account } from '../account/account.entity.js';
 
 const ownQueries: Readonly<Record<string, string>> = {
   lessonId: 'SELECT 1 FROM lessons WHERE id = ? AND owner_id = ?',
-  stationId: 'SELECT 1 FROM stations JOIN lessons ON lessons.id = stations.lesson_id WHERE stations.id = ? AND lessons.owner_id = ?',
+  stationId:
+    'SELECT 1 FROM stations JOIN lessons ON lessons.id = stations.lesson_id WHERE stations.id = ? AND lessons.owner_id = ?',
   materialId: 'SELECT 1 FROM materials WHERE id = ? AND owner_id = ?',
   uploadId: 'SELECT 1 FROM uploads WHERE id = ? AND owner_id = ?',
   fileId: 'SELECT 1 FROM kept_files WHERE id = ? AND owner_id = ?',
-  accessCheckId: 'SELECT 1 FROM access_checks JOIN materials ON materials.id = access_checks.material_id WHERE access_checks.id = ? AND materials.owner_id = ?',
+  accessCheckId:
+    'SELECT 1 FROM access_checks JOIN materials ON materials.id = access_checks.material_id WHERE access_checks.id = ? AND materials.owner_id = ?',
   linkCheckId: 'SELECT 1 FROM access_checks WHERE id = ? AND material_id IS NULL AND asked_by_id = ?',
   rehearsalId: 'SELECT 1 FROM asked_rehearsals WHERE id = ? AND asked_by_id = ?',
-  tryoutId: 'SELECT 1 FROM tryouts JOIN materials ON materials.id = tryouts.material_id WHERE tryouts.id = ? AND materials.owner_id = ?',
+  tryoutId:
+    'SELECT 1 FROM tryouts JOIN materials ON materials.id = tryouts.material_id WHERE tryouts.id = ? AND materials.owner_id = ?',
   cardReadingId: 'SELECT 1 FROM card_readings WHERE id = ? AND read_by_id = ?',
   printId: 'SELECT 1 FROM prints WHERE id = ? AND owner_id = ?',
-  sheetId: 'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
+  sheetId:
+    'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
 };
 /** Belongs to the school: every member of staff may. */
 const schoolQueries: Readonly<Record<string, string>> = {

@@ -36,8 +36,10 @@ export class OwnershipGuard implements CanActivate {
 
 /** @throws ProblemError not-allowed */
 function refuseOthers(access: RouteAccess, role: Role): void {
-  if (access === 'administrator' && role !== 'administrator') throw new ProblemError('not-allowed', 'Only the school’s administrator may do this.');
-  if (access === 'office' && role === 'teacher') throw new ProblemError('not-allowed', 'Only the school’s office and its administrator may do this.');
+  if (access === 'administrator' && role !== 'administrator')
+    throw new ProblemError('not-allowed', 'Only the school’s administrator may do this.');
+  if (access === 'office' && role === 'teacher')
+    throw new ProblemError('not-allowed', 'Only the school’s office and its administrator may do this.');
 }
 
 /** A write that another site's page sends is refused. A browser names the origin of every write; scripts name none. */
@@ -45,6 +47,9 @@ function refuseForeignOrigin(request: Request): void {
   if (request.method === 'GET' || request.method === 'HEAD') return;
   const { origin } = request.headers;
   const site = request.headers['sec-fetch-site'];
-  const foreign = origin === undefined ? site !== undefined && site !== 'same-origin' : !URL.canParse(origin) || new URL(origin).host !== request.headers.host;
+  const foreign =
+    origin === undefined
+      ? site !== undefined && site !== 'same-origin'
+      : !URL.canParse(origin) || new URL(origin).host !== request.headers.host;
   if (foreign) throw new ProblemError('wrong-origin', 'This was sent from another site.');
 }

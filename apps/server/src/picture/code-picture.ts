@@ -1,6 +1,13 @@
 /** A code in its look as a picture file. Modules always lie on whole pixels; where two colours say all, a pixel is a bit. */
 import type { PictureFormat } from '@hapset/contract';
-import { drawingSize, drawingSvg, isTwoColours, type CodeDrawing, type LookDesign, type SymbolPlan } from '@hapset/core';
+import {
+  drawingSize,
+  drawingSvg,
+  isTwoColours,
+  type CodeDrawing,
+  type LookDesign,
+  type SymbolPlan,
+} from '@hapset/core';
 import sharp, { type Sharp } from 'sharp';
 import { codePdf, type PictureBytes } from './draw-pdf.js';
 import { outlined } from './outlined.js';
@@ -21,7 +28,12 @@ export interface CodeSize {
   readonly pixelsPerModule: number;
 }
 
-export const contentTypes: Readonly<Record<PictureFormat, string>> = { svg: 'image/svg+xml; charset=utf-8', pdf: 'application/pdf', png: 'image/png', jpeg: 'image/jpeg' };
+export const contentTypes: Readonly<Record<PictureFormat, string>> = {
+  svg: 'image/svg+xml; charset=utf-8',
+  pdf: 'application/pdf',
+  png: 'image/png',
+  jpeg: 'image/jpeg',
+};
 export const fileEndings: Readonly<Record<PictureFormat, string>> = { svg: 'svg', pdf: 'pdf', png: 'png', jpeg: 'jpg' };
 
 const inchMm = 25.4;
@@ -35,7 +47,9 @@ export function pixelsAt(sizeMm: number, modules: number, dpi: number): number {
 export function codePicture(code: CodeToDraw, format: PictureFormat, size: CodeSize): Promise<Buffer> {
   switch (format) {
     case 'svg':
-      return Promise.resolve(Buffer.from(codeSvg(code, size.sizeMm === null ? null : { each: size.sizeMm / code.plan.modules, unit: 'mm' })));
+      return Promise.resolve(
+        Buffer.from(codeSvg(code, size.sizeMm === null ? null : { each: size.sizeMm / code.plan.modules, unit: 'mm' })),
+      );
     case 'pdf':
       return codePdf(code.drawing, size.sizeMm ?? code.plan.modules, code.name, code.madeAt, code.pictures);
     case 'png':
@@ -48,13 +62,21 @@ export function codePicture(code: CodeToDraw, format: PictureFormat, size: CodeS
 async function codePng(code: CodeToDraw, size: CodeSize): Promise<Buffer> {
   const { plan, look } = code;
   const { pixelsPerModule } = size;
-  if (isTwoColours(look)) return pngOfBits(plan, { pixelsPerModule, ink: look.ink, ground: look.ground, density: densityOf(plan, size, 1000) });
+  if (isTwoColours(look))
+    return pngOfBits(plan, {
+      pixelsPerModule,
+      ink: look.ink,
+      ground: look.ground,
+      density: densityOf(plan, size, 1000),
+    });
   return raster(code, size).png().toBuffer();
 }
 
 /** From the very SVG that is handed out. */
 function raster(code: CodeToDraw, size: CodeSize): Sharp {
-  const image = sharp(Buffer.from(codeSvg(code, { each: size.pixelsPerModule, unit: '' })), { limitInputPixels: 200_000_000 }).flatten({ background: code.look.ground });
+  const image = sharp(Buffer.from(codeSvg(code, { each: size.pixelsPerModule, unit: '' })), {
+    limitInputPixels: 200_000_000,
+  }).flatten({ background: code.look.ground });
   const dpi = densityOf(code.plan, size, inchMm);
   return dpi === null ? image : image.withMetadata({ density: dpi });
 }
@@ -64,10 +86,19 @@ function densityOf({ modules }: SymbolPlan, { sizeMm, pixelsPerModule }: CodeSiz
   return sizeMm === null ? null : (pixelsPerModule * modules * inMm) / sizeMm;
 }
 
-function codeSvg({ drawing, name, pictures }: CodeToDraw, side: { readonly each: number; readonly unit: string } | null): string {
+function codeSvg(
+  { drawing, name, pictures }: CodeToDraw,
+  side: { readonly each: number; readonly unit: string } | null,
+): string {
   const { width, height } = drawingSize(drawing);
-  const long = (modules: number): string | null => (side === null ? null : `${Math.round(modules * side.each * 100) / 100}${side.unit}`);
-  return drawingSvg(outlined(drawing), { width: long(width), height: long(height), title: name, pictureAddress: (id) => dataAddress(pictures.get(id)) });
+  const long = (modules: number): string | null =>
+    side === null ? null : `${Math.round(modules * side.each * 100) / 100}${side.unit}`;
+  return drawingSvg(outlined(drawing), {
+    width: long(width),
+    height: long(height),
+    title: name,
+    pictureAddress: (id) => dataAddress(pictures.get(id)),
+  });
 }
 
 function dataAddress(bytes: Buffer | undefined): string | null {

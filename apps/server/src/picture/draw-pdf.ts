@@ -13,17 +13,38 @@ export interface DrawnAt {
 
 export type PictureBytes = ReadonlyMap<string, Buffer>;
 
-export function drawOnPdf(document: PDFKit.PDFDocument, drawing: CodeDrawing, { xMm, yMm, sizeMm }: DrawnAt, pictures: PictureBytes): void {
-  document.save().translate(xMm * pointsPerMm, yMm * pointsPerMm).scale((sizeMm * pointsPerMm) / drawing.modules);
+export function drawOnPdf(
+  document: PDFKit.PDFDocument,
+  drawing: CodeDrawing,
+  { xMm, yMm, sizeMm }: DrawnAt,
+  pictures: PictureBytes,
+): void {
+  document
+    .save()
+    .translate(xMm * pointsPerMm, yMm * pointsPerMm)
+    .scale((sizeMm * pointsPerMm) / drawing.modules);
   for (const shape of outlined(drawing).shapes) drawShape(document, shape, pictures);
   document.restore();
 }
 
 /** A page as large as the code with all that is around it. */
-export async function codePdf(drawing: CodeDrawing, sizeMm: number, title: string, madeAt: Date, pictures: PictureBytes): Promise<Buffer> {
+export async function codePdf(
+  drawing: CodeDrawing,
+  sizeMm: number,
+  title: string,
+  madeAt: Date,
+  pictures: PictureBytes,
+): Promise<Buffer> {
   const { width, height } = drawingSize(drawing);
   const moduleMm = sizeMm / drawing.modules;
-  return writePdf({ widthMm: width * moduleMm, heightMm: height * moduleMm, title, madeAt }, (document) => drawOnPdf(document, drawing, { xMm: drawing.surround.left * moduleMm, yMm: drawing.surround.top * moduleMm, sizeMm }, pictures));
+  return writePdf({ widthMm: width * moduleMm, heightMm: height * moduleMm, title, madeAt }, (document) =>
+    drawOnPdf(
+      document,
+      drawing,
+      { xMm: drawing.surround.left * moduleMm, yMm: drawing.surround.top * moduleMm, sizeMm },
+      pictures,
+    ),
+  );
 }
 
 export interface PdfProperties {
@@ -68,7 +89,10 @@ export function startPdf({ title, madeAt }: PdfProperties): StartedPdf {
 }
 
 /** One page with one figure, which its title describes. */
-export async function writePdf({ widthMm, heightMm, ...properties }: PdfPage, draw: (document: PDFKit.PDFDocument) => void): Promise<Buffer> {
+export async function writePdf(
+  { widthMm, heightMm, ...properties }: PdfPage,
+  draw: (document: PDFKit.PDFDocument) => void,
+): Promise<Buffer> {
   const { document, finish } = startPdf(properties);
   document.addPage({ size: [widthMm * pointsPerMm, heightMm * pointsPerMm], margin: 0 });
   document.addStructure(document.struct('Figure', { alt: properties.title }, () => draw(document)));
@@ -81,7 +105,16 @@ function drawShape(document: PDFKit.PDFDocument, shape: DrawnShape, pictures: Pi
       document.path(shape.path).fill(pdfPaint(document, shape.paint), 'even-odd');
       return;
     case 'stroke':
-      document.save().translate(...shape.at).scale(shape.scale).lineWidth(shape.width).lineCap('round').lineJoin('round').path(shape.path).stroke(pdfPaint(document, shape.paint)).restore();
+      document
+        .save()
+        .translate(...shape.at)
+        .scale(shape.scale)
+        .lineWidth(shape.width)
+        .lineCap('round')
+        .lineJoin('round')
+        .path(shape.path)
+        .stroke(pdfPaint(document, shape.paint))
+        .restore();
       return;
     case 'picture': {
       const bytes = pictures.get(shape.pictureId);
@@ -98,8 +131,14 @@ function pdfPaint(document: PDFKit.PDFDocument, paint: Paint): PDFKit.Mixins.Col
     case 'colour':
       return paint.colour;
     case 'linear':
-      return document.linearGradient(...paint.from, ...paint.to).stop(0, paint.colours[0]).stop(1, paint.colours[1]);
+      return document
+        .linearGradient(...paint.from, ...paint.to)
+        .stop(0, paint.colours[0])
+        .stop(1, paint.colours[1]);
     case 'radial':
-      return document.radialGradient(...paint.centre, 0, ...paint.centre, paint.radius).stop(0, paint.colours[0]).stop(1, paint.colours[1]);
+      return document
+        .radialGradient(...paint.centre, 0, ...paint.centre, paint.radius)
+        .stop(0, paint.colours[0])
+        .stop(1, paint.colours[1]);
   }
 }

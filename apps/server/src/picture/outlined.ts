@@ -9,5 +9,9 @@ export function outlined(drawing: CodeDrawing): CodeDrawing {
 function outlinedShape(shape: DrawnShape): readonly DrawnShape[] {
   if (shape.sort !== 'text') return [shape];
   const { lines, size, x, baselines, paint } = shape;
-  return lines.map((line, index) => ({ sort: 'fill', path: outlineText(line, 'text-bold', { size, x, baseline: baselines[index] ?? 0 }), paint }));
+  return lines.map((line, index) => ({
+    sort: 'fill',
+    path: outlineText(line, 'text-bold', { size, x, baseline: baselines[index] ?? 0 }),
+    paint,
+  }));
 }

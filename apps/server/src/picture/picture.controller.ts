@@ -25,14 +25,26 @@ export class PictureController {
   ) {}
 
   @Get('materials/:materialId/picture')
-  async ofMaterial(@Param('materialId') materialId: string, @Query() query: Asked, @Res() response: Response): Promise<void> {
+  async ofMaterial(
+    @Param('materialId') materialId: string,
+    @Query() query: Asked,
+    @Res() response: Response,
+  ): Promise<void> {
     const wish = readPictureWish(query);
-    const { name, bytes } = await this.pictures.of({ material: await this.materials.require(materialId), station: null, lesson: null }, null, wish);
+    const { name, bytes } = await this.pictures.of(
+      { material: await this.materials.require(materialId), station: null, lesson: null },
+      null,
+      wish,
+    );
     nameFile(response, { type: contentTypes[wish.format], name, disposition: 'attachment' }).send(bytes);
   }
 
   @Get('stations/:stationId/picture')
-  async ofStation(@Param('stationId') stationId: string, @Query() query: Asked, @Res() response: Response): Promise<void> {
+  async ofStation(
+    @Param('stationId') stationId: string,
+    @Query() query: Asked,
+    @Res() response: Response,
+  ): Promise<void> {
     const wish = readPictureWish(query);
     const { place, station } = await this.stations.place(stationId);
     const { name, bytes } = await this.pictures.of(place, station.position, wish);
@@ -44,7 +56,11 @@ export class PictureController {
     const wish = readPictureWish(query);
     const lesson = await this.lessons.require(lessonId);
     const places = await this.stations.placesOf([lesson]);
-    nameFile(response, { type: 'application/zip', name: fileName(`${lesson.name}, codes`, null, 'zip'), disposition: 'attachment' });
+    nameFile(response, {
+      type: 'application/zip',
+      name: fileName(`${lesson.name}, codes`, null, 'zip'),
+      disposition: 'attachment',
+    });
     const leftOut: string[] = [];
     const files = async function* (pictures: PictureService): AsyncGenerator<NamedPicture | null> {
       for await (const { place, picture } of pictures.ofAll(places, wish)) {

@@ -10,5 +10,16 @@ import { PictureController } from './picture.controller.js';
 import { PictureService } from './picture.service.js';
 import { WebPictureController } from './web-picture.controller.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Material]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule], controllers: [PictureController, WebPictureController], providers: [PictureService] })
+@Module({
+  imports: [
+    TypeOrmModule.forFeature([Material]),
+    MaterialModule,
+    StationModule,
+    LessonModule,
+    ReadinessModule,
+    LookModule,
+  ],
+  controllers: [PictureController, WebPictureController],
+  providers: [PictureService],
+})
 export class PictureModule {}

@@ -39,9 +39,13 @@ export class PictureService {
   }
 
   /** Of many places, in their order; null where no code holds the payload. Drawn one at a time, as they are taken. */
-  async *ofAll(places: readonly Place[], wish: PictureWish): AsyncGenerator<{ readonly place: Place; readonly picture: NamedPicture | null }> {
+  async *ofAll(
+    places: readonly Place[],
+    wish: PictureWish,
+  ): AsyncGenerator<{ readonly place: Place; readonly picture: NamedPicture | null }> {
     const standings = await this.readiness.of(places);
-    for (const [index, standing] of standings.entries()) yield { place: standing.place, picture: await this.draw(standing, index + 1, wish) };
+    for (const [index, standing] of standings.entries())
+      yield { place: standing.place, picture: await this.draw(standing, index + 1, wish) };
   }
 
   /** The code of a picture that is shown to web pages. @throws ProblemError not-found while it is switched off */
@@ -56,23 +60,40 @@ export class PictureService {
 
   /** Once shown, its address stays: switched off and on again, it is the same. */
   async show({ id, pictureToken }: Material, shown: boolean): Promise<void> {
-    await this.materials.update({ id }, { pictureShown: shown, ...(pictureToken === null && shown && { pictureToken: newToken() }) });
+    await this.materials.update(
+      { id },
+      { pictureShown: shown, ...(pictureToken === null && shown && { pictureToken: newToken() }) },
+    );
   }
 
   private async draw(standing: Standing, position: number | null, wish: PictureWish): Promise<NamedPicture | null> {
     const code = await this.codeOf(standing);
     if (!code) return null;
-    return { name: fileName(code.name, position, fileEndings[wish.format]), bytes: await codePicture(code, wish.format, sizeFor(wish, standing, code)) };
+    return {
+      name: fileName(code.name, position, fileEndings[wish.format]),
+      bytes: await codePicture(code, wish.format, sizeFor(wish, standing, code)),
+    };
   }
 
   private async codeOf({ plan, code, look, place }: Standing): Promise<CodeToDraw | null> {
     if (!plan || !code) return null;
     const pictures = await this.lookPictures.of(look.design);
-    return { plan, look: look.design, drawing: code.drawing, name: place.station?.name ?? place.material.title, pictures, madeAt: this.clock.now() };
+    return {
+      plan,
+      look: look.design,
+      drawing: code.drawing,
+      name: place.station?.name ?? place.material.title,
+      pictures,
+      madeAt: this.clock.now(),
+    };
   }
 }
 
-function sizeFor({ use, dpi }: PictureWish, { rehearsal }: Standing, { plan: { modules }, look }: CodeToDraw): CodeSize {
+function sizeFor(
+  { use, dpi }: PictureWish,
+  { rehearsal }: Standing,
+  { plan: { modules }, look }: CodeToDraw,
+): CodeSize {
   switch (use) {
     case 'printing':
       return { sizeMm: rehearsal.sizeMm, pixelsPerModule: pixelsAt(rehearsal.sizeMm, modules, dpi) };

@@ -11,14 +11,22 @@ export interface WebPicture {
 }
 
 /** @param sizeMm at which a poster would show the code */
-export function toPicturesView(drawing: CodeDrawing, look: LookDesign, sizeMm: number, devices: readonly DeviceProfile[], { pictureToken, pictureShown }: WebPicture, publicAddress: string): PicturesView {
+export function toPicturesView(
+  drawing: CodeDrawing,
+  look: LookDesign,
+  sizeMm: number,
+  devices: readonly DeviceProfile[],
+  { pictureToken, pictureShown }: WebPicture,
+  publicAddress: string,
+): PicturesView {
   const { suits, smallest } = documentSizesMm(drawing.modules, devices, look);
   const { width, height } = drawingSize(drawing);
   return {
     printingMm: sizeMm,
     documentMm: suits,
     smallestMm: smallest,
-    webAddress: pictureToken !== null && pictureShown ? `${publicAddress.replace(/\/$/, '')}/c/${pictureToken}.png` : null,
+    webAddress:
+      pictureToken !== null && pictureShown ? `${publicAddress.replace(/\/$/, '')}/c/${pictureToken}.png` : null,
     webWidthPx: width * webPixelsPerModule * shownShare,
     webHeightPx: height * webPixelsPerModule * shownShare,
   };

@@ -20,7 +20,10 @@ const metre = 1;
 /** Each row is the difference to the one above: rows of one module are the same. */
 const up = 2;
 
-export function pngOfBits(plan: Pick<SymbolPlan, 'modules' | 'matrix'>, { pixelsPerModule, ink, ground, density }: PngBits): Buffer {
+export function pngOfBits(
+  plan: Pick<SymbolPlan, 'modules' | 'matrix'>,
+  { pixelsPerModule, ink, ground, density }: PngBits,
+): Buffer {
   const { sidePx, bytesPerRow, bits } = codeBits(plan, pixelsPerModule);
   const rows = Buffer.alloc((bytesPerRow + 1) * sidePx);
   for (let y = 0; y < sidePx; y += 1) {
@@ -29,14 +32,22 @@ export function pngOfBits(plan: Pick<SymbolPlan, 'modules' | 'matrix'>, { pixels
     // Within a module rows repeat: their difference is nought already.
     if (y % pixelsPerModule !== 0) continue;
     const [own, above] = [y * bytesPerRow, (y - 1) * bytesPerRow];
-    for (let byte = 0; byte < bytesPerRow; byte += 1) rows[at + 1 + byte] = ((bits[own + byte] as number) - (y === 0 ? 0 : (bits[above + byte] as number))) & 0xff;
+    for (let byte = 0; byte < bytesPerRow; byte += 1)
+      rows[at + 1 + byte] = ((bits[own + byte] as number) - (y === 0 ? 0 : (bits[above + byte] as number))) & 0xff;
   }
   const header = Buffer.alloc(13);
   header.writeUInt32BE(sidePx, 0);
   header.writeUInt32BE(sidePx, 4);
   header.set([1, indexed, 0, 0, 0], 8);
   const palette = Buffer.from(ground.slice(1) + ink.slice(1), 'hex');
-  return Buffer.concat([signature, chunk('IHDR', header), ...(density === null ? [] : [chunk('pHYs', densityBytes(density))]), chunk('PLTE', palette), chunk('IDAT', deflateSync(rows)), chunk('IEND', Buffer.alloc(0))]);
+  return Buffer.concat([
+    signature,
+    chunk('IHDR', header),
+    ...(density === null ? [] : [chunk('pHYs', densityBytes(density))]),
+    chunk('PLTE', palette),
+    chunk('IDAT', deflateSync(rows)),
+    chunk('IEND', Buffer.alloc(0)),
+  ]);
 }
 
 function densityBytes(density: number): Buffer {

@@ -9,5 +9,9 @@ export interface SentFile {
 
 /** Names the file in plain letters and in UTF-8 (RFC 6266); nothing stores it: it may name students. */
 export function nameFile(response: Response, { type, name, disposition }: SentFile): Response {
-  return response.set({ 'Content-Type': type, 'Content-Disposition': contentDisposition(name, { type: disposition }), 'Cache-Control': 'no-store' });
+  return response.set({
+    'Content-Type': type,
+    'Content-Disposition': contentDisposition(name, { type: disposition }),
+    'Cache-Control': 'no-store',
+  });
 }

@@ -19,11 +19,17 @@ export class WebPictureController {
 
   @Get(':pictureName')
   @Anyone()
-  async picture(@Param('pictureName') pictureName: string, @Req() request: Request, @Res() response: Response): Promise<void> {
+  async picture(
+    @Param('pictureName') pictureName: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
     const [, token = '', format] = /^([a-z0-9]{1,40})\.(png|svg)$/.exec(pictureName) ?? [];
     if (format !== 'png' && format !== 'svg') throw notFound('picture');
     const code = await this.pictures.shown(token);
-    const tag = createHash('sha256').update(JSON.stringify([format, code.name, code.drawing])).digest('base64url');
+    const tag = createHash('sha256')
+      .update(JSON.stringify([format, code.name, code.drawing]))
+      .digest('base64url');
     response.set({
       'Content-Type': contentTypes[format],
       'Access-Control-Allow-Origin': '*',

@@ -9,7 +9,12 @@ export interface ZippedFile {
 }
 
 /** @param files null for what is left out, which `leftOut` names at the end */
-export async function writeZip(files: AsyncIterable<ZippedFile | null>, madeAt: Date, to: Writable, leftOut: () => readonly string[] = () => []): Promise<void> {
+export async function writeZip(
+  files: AsyncIterable<ZippedFile | null>,
+  madeAt: Date,
+  to: Writable,
+  leftOut: () => readonly string[] = () => [],
+): Promise<void> {
   const zip = new yazl.ZipFile();
   const written = pipeline(zip.outputStream, to);
   for await (const file of files) {
@@ -17,7 +22,12 @@ export async function writeZip(files: AsyncIterable<ZippedFile | null>, madeAt: 
     // Pictures are packed already.
     if (file) zip.addBuffer(file.bytes, file.name, { mtime: madeAt, compress: /\.(?:svg|pdf)$/.test(file.name) });
   }
-  if (leftOut().length > 0) zip.addBuffer(Buffer.from(`No code holds what these carry, so they have no picture:\r\n${leftOut().join('\r\n')}\r\n`), '00 Left out.txt', { mtime: madeAt });
+  if (leftOut().length > 0)
+    zip.addBuffer(
+      Buffer.from(`No code holds what these carry, so they have no picture:\r\n${leftOut().join('\r\n')}\r\n`),
+      '00 Left out.txt',
+      { mtime: madeAt },
+    );
   zip.end();
   await written;
 }

@@ -5,4 +5,8 @@
 export type Exact<A, B> = (<T>() => T extends A ? 1 : 2) extends <T>() => T extends B ? 1 : 2 ? true : false;
 
 /** The shape without `readonly`, all the way down. */
-export type Plain<T> = T extends readonly (infer Item)[] ? Plain<Item>[] : T extends object ? { -readonly [Key in keyof T]: Plain<T[Key]> } : T;
+export type Plain<T> = T extends readonly (infer Item)[]
+  ? Plain<Item>[]
+  : T extends object
+    ? { -readonly [Key in keyof T]: Plain<T[Key]> }
+    : T;

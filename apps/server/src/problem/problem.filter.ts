@@ -30,7 +30,15 @@ const statusOf: Readonly<Record<ProblemReason, number>> = {
   failed: 500,
 };
 
-const foreignText = new Set(['ER_CANT_AGGREGATE_2COLLATIONS', 'ER_CANT_AGGREGATE_3COLLATIONS', 'ER_CANT_AGGREGATE_NCOLLATIONS', 'ER_DATA_TOO_LONG', 'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD', 'ER_TRUNCATED_WRONG_VALUE', 'ER_INVALID_CHARACTER_STRING']);
+const foreignText = new Set([
+  'ER_CANT_AGGREGATE_2COLLATIONS',
+  'ER_CANT_AGGREGATE_3COLLATIONS',
+  'ER_CANT_AGGREGATE_NCOLLATIONS',
+  'ER_DATA_TOO_LONG',
+  'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD',
+  'ER_TRUNCATED_WRONG_VALUE',
+  'ER_INVALID_CHARACTER_STRING',
+]);
 
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
@@ -42,13 +50,22 @@ export class ProblemFilter implements ExceptionFilter {
     if (problem.reason === 'unavailable' && !response.headersSent) {
       response.setHeader('Retry-After', '5');
       // A student has no use for a problem in JSON.
-      if (/^\/[pkc]\//.test(request.path)) return void response.status(503).set({ 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': awayPolicy, 'Cache-Control': 'no-store' }).send(awayHtml);
+      if (/^\/[pkc]\//.test(request.path))
+        return void response
+          .status(503)
+          .set({
+            'Content-Type': 'text/html; charset=utf-8',
+            'Content-Security-Policy': awayPolicy,
+            'Cache-Control': 'no-store',
+          })
+          .send(awayHtml);
     }
     if (response.headersSent) {
       response.destroy();
       return;
     }
-    if (error instanceof ProblemError && error.more.retryAfterS !== undefined) response.setHeader('Retry-After', String(error.more.retryAfterS));
+    if (error instanceof ProblemError && error.more.retryAfterS !== undefined)
+      response.setHeader('Retry-After', String(error.more.retryAfterS));
     response.status(statusOf[problem.reason]).json(problem);
   }
 }
@@ -57,11 +74,13 @@ function toProblem(error: unknown): Problem {
   if (error instanceof ProblemError) return error.toProblem();
   if (isDatabaseAway(error)) return { reason: 'unavailable', message: 'The database can’t be reached just now.' };
   if (error instanceof Superseded) return { reason: 'superseded', message: 'A newer request took its place.' };
-  if (isForeignText(error)) return { reason: 'invalid', message: 'The request holds characters or a length that can’t be there.' };
+  if (isForeignText(error))
+    return { reason: 'invalid', message: 'The request holds characters or a length that can’t be there.' };
   const status = error instanceof HttpException ? error.getStatus() : statusOfForeign(error);
   if (status === 404) return { reason: 'not-found', message: 'There is nothing at this address.' };
   if (status === 413) return { reason: 'too-large', message: 'That is more than the server takes at once.' };
-  if (status !== null && status >= 400 && status < 500) return { reason: 'invalid', message: 'The request could not be read.' };
+  if (status !== null && status >= 400 && status < 500)
+    return { reason: 'invalid', message: 'The request could not be read.' };
   return { reason: 'failed', message: 'Something failed on the server. Its log has the request id.' };
 }
 

@@ -5,8 +5,23 @@ import { ProblemError, notFound, stale } from './problem.js';
 import { ProblemFilter } from './problem.filter.js';
 
 /** What the filter answers to an error. */
-function answerTo(error: unknown, headersSent = false): { status: number | null; body: Problem | null; headers: Record<string, string>; destroyed: boolean; logged: unknown[] } {
-  const answer = { status: null as number | null, body: null as Problem | null, headers: {} as Record<string, string>, destroyed: false, logged: [] as unknown[] };
+function answerTo(
+  error: unknown,
+  headersSent = false,
+): {
+  status: number | null;
+  body: Problem | null;
+  headers: Record<string, string>;
+  destroyed: boolean;
+  logged: unknown[];
+} {
+  const answer = {
+    status: null as number | null,
+    body: null as Problem | null,
+    headers: {} as Record<string, string>,
+    destroyed: false,
+    logged: [] as unknown[],
+  };
   const response = {
     headersSent,
     setHeader: (name: string, value: string) => (answer.headers[name] = value),
@@ -17,7 +32,9 @@ function answerTo(error: unknown, headersSent = false): { status: number | null;
     destroy: () => (answer.destroyed = true),
   };
   const request = { path: '/api/lessons', log: { error: (facts: unknown) => answer.logged.push(facts) } };
-  new ProblemFilter().catch(error, { switchToHttp: () => ({ getResponse: () => response, getRequest: () => request }) } as unknown as ArgumentsHost);
+  new ProblemFilter().catch(error, {
+    switchToHttp: () => ({ getResponse: () => response, getRequest: () => request }),
+  } as unknown as ArgumentsHost);
   return answer;
 }
 
@@ -31,9 +48,16 @@ describe('a problem as an answer', () => {
   });
 
   it('carries fields, warnings and how long to wait', () => {
-    expect(answerTo(new ProblemError('invalid', 'x', { fields: [{ field: 'name', message: 'needed' }] })).body).toEqual({ reason: 'invalid', message: 'x', fields: [{ field: 'name', message: 'needed' }] });
-    expect(answerTo(new ProblemError('sheet-needs-go-ahead', 'x', { warnings: ['locked'] })).body?.warnings).toEqual(['locked']);
-    expect(answerTo(new ProblemError('too-many-attempts', 'x', { retryAfterS: 900 }))).toMatchObject({ status: 429, headers: { 'Retry-After': '900' } });
+    expect(answerTo(new ProblemError('invalid', 'x', { fields: [{ field: 'name', message: 'needed' }] })).body).toEqual(
+      { reason: 'invalid', message: 'x', fields: [{ field: 'name', message: 'needed' }] },
+    );
+    expect(answerTo(new ProblemError('sheet-needs-go-ahead', 'x', { warnings: ['locked'] })).body?.warnings).toEqual([
+      'locked',
+    ]);
+    expect(answerTo(new ProblemError('too-many-attempts', 'x', { retryAfterS: 900 }))).toMatchObject({
+      status: 429,
+      headers: { 'Retry-After': '900' },
+    });
     expect([answerTo(notFound('lesson')).status, answerTo(stale('lesson')).status]).toEqual([404, 409]);
   });
 
@@ -64,15 +88,26 @@ describe('a problem as an answer', () => {
 
   it('says that it may work in a moment, and when, where the database is away', () => {
     const away = Object.assign(new Error('connect ENOENT /x/my.sock'), { code: 'ENOENT', fatal: true });
-    expect(answerTo(away)).toMatchObject({ status: 503, body: { reason: 'unavailable' }, headers: { 'Retry-After': '5' }, logged: [] });
+    expect(answerTo(away)).toMatchObject({
+      status: 503,
+      body: { reason: 'unavailable' },
+      headers: { 'Retry-After': '5' },
+      logged: [],
+    });
     expect(JSON.stringify(answerTo(away).body)).not.toContain('my.sock');
   });
 
   it('takes letters that a column can’t hold for the caller’s fault', () => {
     for (const code of ['ER_CANT_AGGREGATE_2COLLATIONS', 'ER_DATA_TOO_LONG', 'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD']) {
-      expect(answerTo(Object.assign(new Error('x'), { code }))).toMatchObject({ status: 400, body: { reason: 'invalid' } });
+      expect(answerTo(Object.assign(new Error('x'), { code }))).toMatchObject({
+        status: 400,
+        body: { reason: 'invalid' },
+      });
     }
-    expect(answerTo(Object.assign(new Error('x'), { code: 'ER_NO_SUCH_TABLE' }))).toMatchObject({ status: 500, body: { reason: 'failed' } });
+    expect(answerTo(Object.assign(new Error('x'), { code: 'ER_NO_SUCH_TABLE' }))).toMatchObject({
+      status: 500,
+      body: { reason: 'failed' },
+    });
   });
 
   it('tells who was superseded', () => {

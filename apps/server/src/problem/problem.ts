@@ -5,7 +5,11 @@ export class ProblemError extends Error {
   constructor(
     readonly reason: ProblemReason,
     message: string,
-    readonly more: { readonly fields?: readonly FieldProblem[]; readonly warnings?: readonly string[]; readonly retryAfterS?: number } = {},
+    readonly more: {
+      readonly fields?: readonly FieldProblem[];
+      readonly warnings?: readonly string[];
+      readonly retryAfterS?: number;
+    } = {},
   ) {
     super(message);
   }

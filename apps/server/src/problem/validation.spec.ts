@@ -24,12 +24,21 @@ describe('what is wrong with a body', () => {
   };
 
   it('is named by its path', async () => {
-    const { fields = [] } = await check({ title: 1, items: [{ count: 1, name: 'abc' }, { count: 'x', name: 'abc' }] });
+    const { fields = [] } = await check({
+      title: 1,
+      items: [
+        { count: 1, name: 'abc' },
+        { count: 'x', name: 'abc' },
+      ],
+    });
     expect(fields.map(({ field }) => field)).toEqual(['title', 'items.1.count']);
   });
 
   it('is named twenty times at the most, and in short', async () => {
-    const { fields = [] } = await check({ title: 'x', items: Array.from({ length: 400 }, () => ({ count: 'x', name: 'too long', more: 1 })) });
+    const { fields = [] } = await check({
+      title: 'x',
+      items: Array.from({ length: 400 }, () => ({ count: 'x', name: 'too long', more: 1 })),
+    });
     expect(fields).toHaveLength(20);
     const strange = Object.fromEntries(Array.from({ length: 80 }, (_, index) => [`${'k'.repeat(500)}${index}`, 1]));
     const named = (await check({ title: 'x', items: [], ...strange })).fields ?? [];

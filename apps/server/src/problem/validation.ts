@@ -11,7 +11,10 @@ export function bodyValidation(): ValidationPipe {
     whitelist: true,
     forbidNonWhitelisted: true,
     transform: true,
-    exceptionFactory: (errors) => new ProblemError('invalid', 'Some fields need another value.', { fields: firstProblems(errors, '', problemsNamed) }),
+    exceptionFactory: (errors) =>
+      new ProblemError('invalid', 'Some fields need another value.', {
+        fields: firstProblems(errors, '', problemsNamed),
+      }),
   });
 }
 

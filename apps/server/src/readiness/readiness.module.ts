@@ -13,7 +13,15 @@ import { SymbolModule } from '../symbol/symbol.module.js';
 import { ReadinessService } from './readiness.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Rehearsal, Sheet, ShortLink]), AccessCheckModule, DeviceModule, SchoolClassModule, SchoolModule, SymbolModule, LookModule],
+  imports: [
+    TypeOrmModule.forFeature([Rehearsal, Sheet, ShortLink]),
+    AccessCheckModule,
+    DeviceModule,
+    SchoolClassModule,
+    SchoolModule,
+    SymbolModule,
+    LookModule,
+  ],
   providers: [ReadinessService, LastSheets],
   exports: [ReadinessService],
 })

@@ -2,7 +2,14 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CodeLookView, CodeView, DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { instantOf, isAlwaysOpen, type LookJudgement, type Opening, type StudentAccounts, type SymbolPlan } from '@hapset/core';
+import {
+  instantOf,
+  isAlwaysOpen,
+  type LookJudgement,
+  type Opening,
+  type StudentAccounts,
+  type SymbolPlan,
+} from '@hapset/core';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
@@ -19,7 +26,14 @@ import { LastSheets } from '../sheet/last-sheets.js';
 import { toCarriable } from '../material/material-address.js';
 import { ShortLink } from '../short-link/short-link.entity.js';
 import { PlannedSymbols } from '../symbol/planned-symbols.js';
-import { lookStanding, planPrint, toReadinessView, toRehearsalView, type Place, type StandingFacts } from './standing.js';
+import {
+  lookStanding,
+  planPrint,
+  toReadinessView,
+  toRehearsalView,
+  type Place,
+  type StandingFacts,
+} from './standing.js';
 
 /** Everything about a material in its place. */
 export interface Standing {
@@ -66,25 +80,53 @@ export class ReadinessService {
     const now = this.clock.now();
     const prepared = places.map((place, index) => {
       const look = lookOf(place.material.look, place.lesson?.look ?? null);
-      const code = this.symbols.of(toCarriable(place.material, school), timeZone, place.material.level, { design: look.design, name: place.station?.name ?? place.material.title });
+      const code = this.symbols.of(toCarriable(place.material, school), timeZone, place.material.level, {
+        design: look.design,
+        name: place.station?.name ?? place.material.title,
+      });
       const { devices, accounts } = classOf(place.lesson?.classId ?? null);
       const lastSheet = sheets[index] ?? null;
       const print = planPrint(place, code, devices, paper, look.design);
-      const sizeNowMm = lastSheet && lastSheet.content.more === undefined && lastSheet.paper !== paper ? planPrint(place, code, devices, lastSheet.paper, look.design).sizeMm : print.sizeMm;
+      const sizeNowMm =
+        lastSheet && lastSheet.content.more === undefined && lastSheet.paper !== paper
+          ? planPrint(place, code, devices, lastSheet.paper, look.design).sizeMm
+          : print.sizeMm;
       const opening = code.carried.carry === 'short-link' ? (openings.get(place.material.id) ?? null) : null;
-      return { place, code, look, opening, timeZone, print, lastSheet, sizeNowMm, accounts, now, lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null };
+      return {
+        place,
+        code,
+        look,
+        opening,
+        timeZone,
+        print,
+        lastSheet,
+        sizeNowMm,
+        accounts,
+        now,
+        lessonAt: place.lesson ? beginOf(place.lesson, timeZone) : null,
+      };
     });
     // The same code at the same size is the same rehearsal, whichever of its owner's materials it was made for.
     const rehearsals = await this.rehearsals.find({
-      where: { rehearsalKey: In(prepared.map(({ print }) => print.rehearsalKey)), material: { ownerId: In(places.map((place) => place.material.ownerId)) } },
+      where: {
+        rehearsalKey: In(prepared.map(({ print }) => print.rehearsalKey)),
+        material: { ownerId: In(places.map((place) => place.material.ownerId)) },
+      },
       relations: { material: true },
       select: { material: { id: true, ownerId: true } },
       order: { rehearsedAt: 'DESC' },
     });
     return prepared.map((known) => {
       const { material } = known.place;
-      const rehearsal = rehearsals.find((row) => row.rehearsalKey === known.print.rehearsalKey && row.material.ownerId === material.ownerId) ?? null;
-      return toStanding({ ...known, rehearsal, checks: checks.get(material.id) ?? { done: null, pending: null, steps: 0 } });
+      const rehearsal =
+        rehearsals.find(
+          (row) => row.rehearsalKey === known.print.rehearsalKey && row.material.ownerId === material.ownerId,
+        ) ?? null;
+      return toStanding({
+        ...known,
+        rehearsal,
+        checks: checks.get(material.id) ?? { done: null, pending: null, steps: 0 },
+      });
     });
   }
 
@@ -92,7 +134,11 @@ export class ReadinessService {
   private async openingsOf(places: readonly Place[]): Promise<ReadonlyMap<string, Opening>> {
     const ids = places.filter(({ material }) => material.carry === 'short-link').map(({ material }) => material.id);
     const links = ids.length === 0 ? [] : await this.shortLinks.findBy({ materialId: In(ids) });
-    return new Map(links.flatMap(({ materialId, opening }) => (materialId === null || isAlwaysOpen(opening) ? [] : [[materialId, opening] as const])));
+    return new Map(
+      links.flatMap(({ materialId, opening }) =>
+        materialId === null || isAlwaysOpen(opening) ? [] : [[materialId, opening] as const],
+      ),
+    );
   }
 
   /** A class's accounts and its devices, or all of the school's where a lesson has no class or its class no devices. */
@@ -100,10 +146,18 @@ export class ReadinessService {
     const ids = [...new Set(places.flatMap((place) => place.lesson?.classId ?? []))];
     const [all, classes] = await Promise.all([this.devices.list(), this.classes.byIds(ids)]);
     const views = all.map(toDeviceView);
-    const known = new Map(classes.map((schoolClass) => [schoolClass.id, { accounts: schoolClass.studentAccounts, own: new Set(schoolClass.devices.map((device) => device.id)) }]));
+    const known = new Map(
+      classes.map((schoolClass) => [
+        schoolClass.id,
+        { accounts: schoolClass.studentAccounts, own: new Set(schoolClass.devices.map((device) => device.id)) },
+      ]),
+    );
     return (classId) => {
       const found = classId === null ? undefined : known.get(classId);
-      return { accounts: found?.accounts ?? 'none', devices: found && found.own.size > 0 ? views.filter((device) => found.own.has(device.id)) : views };
+      return {
+        accounts: found?.accounts ?? 'none',
+        devices: found && found.own.size > 0 ? views.filter((device) => found.own.has(device.id)) : views,
+      };
     };
   }
 }

@@ -1,7 +1,27 @@
 /** Facts -> the four answers of a material in its place. Pure; the service collects the facts. */
 import { createHash } from 'node:crypto';
 import type { DeviceView, ReadinessView, RehearsalView } from '@hapset/contract';
-import { actNeeded, ignoring, isStale, largestPosterCodeMm, openStateAt, opensState, paperAnswer, plainLook, posterCodeMm, readsAnswer, smallestPosterCodeMm, standing, withoutSurround, worse, type LookDesign, type LookJudgement, type Opening, type PaperFormat, type StudentAccounts } from '@hapset/core';
+import {
+  actNeeded,
+  ignoring,
+  isStale,
+  largestPosterCodeMm,
+  openStateAt,
+  opensState,
+  paperAnswer,
+  plainLook,
+  posterCodeMm,
+  readsAnswer,
+  smallestPosterCodeMm,
+  standing,
+  withoutSurround,
+  worse,
+  type LookDesign,
+  type LookJudgement,
+  type Opening,
+  type PaperFormat,
+  type StudentAccounts,
+} from '@hapset/core';
 import type { LastChecks } from '../access-check/access-check.service.js';
 import type { Lesson } from '../lesson/lesson.entity.js';
 import type { ChosenLook } from '../look/look.service.js';
@@ -34,23 +54,71 @@ export interface PlannedPrint {
 }
 
 /** The size at which a poster would be printed now, and what is to be rehearsed for it. */
-export function planPrint(place: Place, code: MaterialCode, devices: readonly DeviceView[], paper: PaperFormat, look: LookDesign): PlannedPrint {
+export function planPrint(
+  place: Place,
+  code: MaterialCode,
+  devices: readonly DeviceView[],
+  paper: PaperFormat,
+  look: LookDesign,
+): PlannedPrint {
   const { station, lesson, material } = place;
   const ownDistanceM = station?.viewingDistanceM ?? null;
   const distanceM = ownDistanceM ?? lesson?.viewingDistanceM ?? distanceWithoutLessonM;
   const chosenSizeMm = station ? station.sizeMm : material.sizeMm;
-  const sizeMm = code.view ? posterCodeMm(code.view.drawing, look, paper, distanceM, devices, chosenSizeMm) : smallestPosterCodeMm;
-  const largestMm = code.view ? largestPosterCodeMm(paper, code.view.drawing.modules, code.view.drawing.surround) : smallestPosterCodeMm;
-  return { sizeMm, chosenSizeMm, largestMm, distanceM, ownDistanceM, devices, look: inPrint(look), rehearsalKey: keyOf(code, sizeMm, devices, look) };
+  const sizeMm = code.view
+    ? posterCodeMm(code.view.drawing, look, paper, distanceM, devices, chosenSizeMm)
+    : smallestPosterCodeMm;
+  const largestMm = code.view
+    ? largestPosterCodeMm(paper, code.view.drawing.modules, code.view.drawing.surround)
+    : smallestPosterCodeMm;
+  return {
+    sizeMm,
+    chosenSizeMm,
+    largestMm,
+    distanceM,
+    ownDistanceM,
+    devices,
+    look: inPrint(look),
+    rehearsalKey: keyOf(code, sizeMm, devices, look),
+  };
 }
 
 /** Results of an older camera model are no results of this one. */
 const cameraModel = 2;
 
 /** Names what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
-function keyOf({ carried, plan }: MaterialCode, sizeMm: number, devices: readonly DeviceView[], look: LookDesign): string {
-  const profiles = devices.map(({ id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, jpegQuality, engine }) => [id, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, blurPx, noiseGrey, jpegQuality, engine]);
-  return createHash('sha256').update(JSON.stringify([cameraModel, carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles])).digest('hex');
+function keyOf(
+  { carried, plan }: MaterialCode,
+  sizeMm: number,
+  devices: readonly DeviceView[],
+  look: LookDesign,
+): string {
+  const profiles = devices.map(
+    ({
+      id,
+      previewWidthPx,
+      previewHeightPx,
+      horizontalFovDeg,
+      nearestFocusM,
+      blurPx,
+      noiseGrey,
+      jpegQuality,
+      engine,
+    }) => [
+      id,
+      previewWidthPx,
+      previewHeightPx,
+      horizontalFovDeg,
+      nearestFocusM,
+      blurPx,
+      noiseGrey,
+      jpegQuality,
+      engine,
+    ],
+  );
+  return createHash('sha256')
+    .update(JSON.stringify([cameraModel, carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles]))
+    .digest('hex');
 }
 
 /** What of a look a camera meets: words and frame lie outside the quiet zone. */
@@ -99,13 +167,32 @@ export function toRehearsalView({ print, rehearsal }: StandingFacts): RehearsalV
 }
 
 function opens({ code, checks, opening, timeZone, accounts, now, lessonAt }: StandingFacts): ReadinessView['opens'] {
-  if (code.carried.carry === 'words') return { state: 'done', opening: false, verdict: null, checkedAt: null, stale: false, steps: 0, inTheCode: true, closed: false };
+  if (code.carried.carry === 'words')
+    return {
+      state: 'done',
+      opening: false,
+      verdict: null,
+      checkedAt: null,
+      stale: false,
+      steps: 0,
+      inTheCode: true,
+      closed: false,
+    };
   const verdict = checks.done?.verdict ?? null;
   const checkedAt = checks.done?.finishedAt ?? null;
   const stale = checkedAt !== null && isStale(checkedAt.getTime(), now.getTime(), lessonAt);
   const closed = opening !== null && !openStateAt(opening, Math.max(lessonAt ?? 0, now.getTime()), timeZone).open;
   const state = closed ? 'stop' : opensState(verdict, accounts);
-  return { state: stale && state === 'done' ? 'look-at' : state, opening: checks.pending !== null, verdict, checkedAt: checkedAt?.toISOString() ?? null, stale, steps: checks.steps, inTheCode: false, closed };
+  return {
+    state: stale && state === 'done' ? 'look-at' : state,
+    opening: checks.pending !== null,
+    verdict,
+    checkedAt: checkedAt?.toISOString() ?? null,
+    stale,
+    steps: checks.steps,
+    inTheCode: false,
+    closed,
+  };
 }
 
 function carries({ code, place, print }: StandingFacts): ReadinessView['carries'] {
@@ -114,7 +201,14 @@ function carries({ code, place, print }: StandingFacts): ReadinessView['carries'
   const ignoredBy = ignoring(print.devices, act).map(({ name }) => name);
   if (!code.view) return { state: 'stop', carry, grain: null, modules: null, act, ignoredBy };
   const { grain, modules } = code.view;
-  return { state: grain === 'very-fine' || ignoredBy.length > 0 ? 'look-at' : 'done', carry, grain, modules, act, ignoredBy };
+  return {
+    state: grain === 'very-fine' || ignoredBy.length > 0 ? 'look-at' : 'done',
+    carry,
+    grain,
+    modules,
+    act,
+    ignoredBy,
+  };
 }
 
 /** With what the school says about it. */
@@ -126,8 +220,17 @@ export function lookStanding(judgement: LookJudgement, allowed: boolean): Return
 function reads({ code, look, print, rehearsal }: StandingFacts): ReadinessView['reads'] {
   const answer = readsAnswer(rehearsal?.results ?? null, print.distanceM);
   const names = print.devices.filter((device) => answer.fallShort.includes(device.id)).map((device) => device.name);
-  const { state, reasons } = code.judgement ? lookStanding(code.judgement, look.allowed) : { state: 'done' as const, reasons: [] };
-  return { state: worse(answer.state, state), leastReachM: answer.leastReachM, distanceM: print.distanceM, devices: print.devices.length, fallShort: names, look: reasons };
+  const { state, reasons } = code.judgement
+    ? lookStanding(code.judgement, look.allowed)
+    : { state: 'done' as const, reasons: [] };
+  return {
+    state: worse(answer.state, state),
+    leastReachM: answer.leastReachM,
+    distanceM: print.distanceM,
+    devices: print.devices.length,
+    fallShort: names,
+    look: reasons,
+  };
 }
 
 /** The size for which it was rehearsed when it was printed; sheets that are older than the composer were printed at just that. */
@@ -136,7 +239,17 @@ export function rehearsedMmOf({ content, sizeMm }: Sheet): number {
 }
 
 function onPaper({ code, look, lastSheet, sizeNowMm }: StandingFacts): ReadinessView['paper'] {
-  const printed = lastSheet && { payload: lastSheet.content.payload, level: lastSheet.content.level ?? null, look: lastSheet.content.look ?? plainLook, sizeMm: rehearsedMmOf(lastSheet) };
-  const answer = paperAnswer(printed, { payload: code.carried.payload, level: code.plan?.level ?? null, look: look.design, sizeMm: sizeNowMm });
+  const printed = lastSheet && {
+    payload: lastSheet.content.payload,
+    level: lastSheet.content.level ?? null,
+    look: lastSheet.content.look ?? plainLook,
+    sizeMm: rehearsedMmOf(lastSheet),
+  };
+  const answer = paperAnswer(printed, {
+    payload: code.carried.payload,
+    level: code.plan?.level ?? null,
+    look: look.design,
+    sizeMm: sizeNowMm,
+  });
   return { ...answer, sizeMm: lastSheet?.sizeMm ?? null, madeAt: lastSheet?.madeAt.toISOString() ?? null };
 }

@@ -1,7 +1,29 @@
 import { limits, type AskedCamera, type AskRehearsal } from '@hapset/contract';
-import { lightLevels, printTechniques, readerEngineNames, surfaces, type LightLevel, type PrintTechnique, type ReaderEngineName, type Scene, type Surface } from '@hapset/core';
+import {
+  lightLevels,
+  printTechniques,
+  readerEngineNames,
+  surfaces,
+  type LightLevel,
+  type PrintTechnique,
+  type ReaderEngineName,
+  type Scene,
+  type Surface,
+} from '@hapset/core';
 import { Type } from 'class-transformer';
-import { IsDefined, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import {
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 const { previewPx, fovDeg, nearestFocusM, blurPx, noiseGrey } = limits.device;

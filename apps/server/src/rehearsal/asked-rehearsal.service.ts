@@ -46,8 +46,16 @@ export class AskedRehearsalService {
     if (!found) throw notFound('rehearsal');
     const { payload, sizeMm, device, scene } = found.wish;
     const size = chooseSize(payload);
-    const predictedM = size.ok ? Math.round(100 * predictReachM(profileOf(device), sizeMm, modulesOf(size.value.version), scene ?? usualScene)) / 100 : 0;
-    return { id, state: found.result ? 'done' : found.failure === null ? 'working' : 'failed', predictedM, result: found.result };
+    const predictedM = size.ok
+      ? Math.round(100 * predictReachM(profileOf(device), sizeMm, modulesOf(size.value.version), scene ?? usualScene)) /
+        100
+      : 0;
+    return {
+      id,
+      state: found.result ? 'done' : found.failure === null ? 'working' : 'failed',
+      predictedM,
+      result: found.result,
+    };
   }
 
   private async work(id: string, stop: AbortSignal): Promise<void> {
@@ -56,7 +64,10 @@ export class AskedRehearsalService {
     const answer = await inWorker(found.wish, stop);
     // Ended with the server: the job waits for the next one.
     if (stop.aborted) return;
-    await this.rehearsals.update({ id }, 'result' in answer ? { result: answer.result } : { failure: answer.failure.slice(0, 500) });
+    await this.rehearsals.update(
+      { id },
+      'result' in answer ? { result: answer.result } : { failure: answer.failure.slice(0, 500) },
+    );
   }
 }
 

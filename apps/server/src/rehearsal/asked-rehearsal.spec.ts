@@ -15,7 +15,11 @@ describe('a rehearsal for scripts', () => {
   const ask = (body: object) => scene.server.as('Maren', 'POST', '/api/rehearsals', body);
   const done = async (body: AskRehearsal): Promise<AskedRehearsalView> => {
     const { id } = await scene.server.ok<RehearsalAsked>('Maren', 'POST', '/api/rehearsals', body);
-    return until(() => scene.server.ok<AskedRehearsalView>('Maren', 'GET', `/api/rehearsals/${id}`), ({ state }) => state !== 'working', 40_000);
+    return until(
+      () => scene.server.ok<AskedRehearsalView>('Maren', 'GET', `/api/rehearsals/${id}`),
+      ({ state }) => state !== 'working',
+      40_000,
+    );
   };
 
   it('answers at once with an id and a prediction, and then with reach, confidence and pass rates', async () => {
@@ -28,8 +32,12 @@ describe('a rehearsal for scripts', () => {
     expect(Math.abs((result?.reachM ?? 0) / predictedM - 1)).toBeLessThan(0.15);
     expect(result).toMatchObject({ confidence: 0.95, misread: null });
     const rates = result?.passRates ?? [];
-    expect(rates.map(({ distanceM }) => distanceM)).toEqual([...rates.map(({ distanceM }) => distanceM)].sort((a, b) => a - b));
-    expect(rates.filter(({ distanceM }) => distanceM <= (result?.reachM ?? 0)).every(({ rate }) => rate >= 0.9)).toBe(true);
+    expect(rates.map(({ distanceM }) => distanceM)).toEqual(
+      [...rates.map(({ distanceM }) => distanceM)].sort((a, b) => a - b),
+    );
+    expect(rates.filter(({ distanceM }) => distanceM <= (result?.reachM ?? 0)).every(({ rate }) => rate >= 0.9)).toBe(
+      true,
+    );
     expect(rates.at(-1)?.rate).toBeLessThan(0.9);
   }, 60_000);
 

@@ -21,15 +21,24 @@ function printed(): { readonly side: number; readonly light: Float32Array } {
     for (let column = 0; column < modules; column += 1) {
       if (matrix[row * modules + column] !== 1) continue;
       const [left, top] = [(column + quiet) * texels - spread, (row + quiet) * texels - spread];
-      for (let y = Math.max(quiet * texels, top); y < Math.min(side - quiet * texels, top + texels + 2 * spread); y += 1) {
-        light.fill(ink, y * side + Math.max(quiet * texels, left), y * side + Math.min(side - quiet * texels, left + texels + 2 * spread));
+      for (
+        let y = Math.max(quiet * texels, top);
+        y < Math.min(side - quiet * texels, top + texels + 2 * spread);
+        y += 1
+      ) {
+        light.fill(
+          ink,
+          y * side + Math.max(quiet * texels, left),
+          y * side + Math.min(side - quiet * texels, left + texels + 2 * spread),
+        );
       }
     }
   }
   return { side, light };
 }
 
-const srgb = (linear: number): number => 255 * (linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055);
+const srgb = (linear: number): number =>
+  255 * (linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055);
 
 const sizeMm = 120;
 
@@ -41,13 +50,30 @@ interface Levels {
 
 /** Differs least of all shifts by eighths of a pixel: each renderer places its grid its own way. Grey levels rms over the symbol. */
 function leastRms(other: Levels, pixels: number, blurPx: number, rollDeg: number): number {
-  const device: DeviceProfile = { id: 'd', name: 'd', previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.1, blurPx, noiseGrey: 0, engine: 'zxing' };
+  const device: DeviceProfile = {
+    id: 'd',
+    name: 'd',
+    previewWidthPx: 1280,
+    previewHeightPx: 720,
+    horizontalFovDeg: 60,
+    nearestFocusM: 0.1,
+    blurPx,
+    noiseGrey: 0,
+    engine: 'zxing',
+  };
   const distanceM = (focalLengthPx(device) * sizeMm) / (plan.modules * pixels * 1000);
   let least = Number.POSITIVE_INFINITY;
   for (let shiftXPx = 0; shiftXPx < 1; shiftXPx += 1 / 8) {
     for (let shiftYPx = 0; shiftYPx < 1; shiftYPx += 1 / 8) {
-      const seen = renderFrame(plan, sizeMm, device, { distanceM, tiltDeg: 0, rollDeg, shiftXPx, shiftYPx, seed: 1 }, scene);
-      for (const across of [-1, 0, 1]) for (const down of [-1, 0, 1]) least = Math.min(least, rmsOverSymbol(seen, other, pixels, across, down));
+      const seen = renderFrame(
+        plan,
+        sizeMm,
+        device,
+        { distanceM, tiltDeg: 0, rollDeg, shiftXPx, shiftYPx, seed: 1 },
+        scene,
+      );
+      for (const across of [-1, 0, 1])
+        for (const down of [-1, 0, 1]) least = Math.min(least, rmsOverSymbol(seen, other, pixels, across, down));
     }
   }
   return least;
@@ -56,11 +82,18 @@ function leastRms(other: Levels, pixels: number, blurPx: number, rollDeg: number
 /** Both have the code in their middle, but for a pixel or so. */
 function rmsOverSymbol(seen: GreyFrame, other: Levels, pixels: number, across: number, down: number): number {
   const half = Math.floor((plan.modules * pixels) / 2);
-  const middle = ({ widthPx, heightPx }: { widthPx: number; heightPx: number }): readonly [number, number] => [Math.floor(widthPx / 2), Math.floor(heightPx / 2)];
+  const middle = ({ widthPx, heightPx }: { widthPx: number; heightPx: number }): readonly [number, number] => [
+    Math.floor(widthPx / 2),
+    Math.floor(heightPx / 2),
+  ];
   const [[seenX, seenY], [otherX, otherY]] = [middle(seen), middle(other)];
   let sum = 0;
   for (let y = -half; y < half; y += 1) {
-    for (let x = -half; x < half; x += 1) sum += ((seen.grey[(seenY + y) * seen.widthPx + seenX + x] ?? 0) - (other.levels[(otherY + y + down) * other.widthPx + otherX + x + across] ?? 0)) ** 2;
+    for (let x = -half; x < half; x += 1)
+      sum +=
+        ((seen.grey[(seenY + y) * seen.widthPx + seenX + x] ?? 0) -
+          (other.levels[(otherY + y + down) * other.widthPx + otherX + x + across] ?? 0)) **
+        2;
   }
   return Math.sqrt(sum / (4 * half * half));
 }
@@ -72,14 +105,33 @@ async function bySharp(pixels: number, blurPx: number, rollDeg: number): Promise
   const angle = (rollDeg * Math.PI) / 180;
   const raw = { width: side, height: side, channels: 1 } as const;
   const sigma = Math.sqrt(blurPx ** 2 + 1 / 12) / scale;
-  const unsharp = await sharp(Uint8Array.from(light, (value) => Math.round(value * 255)), { raw }).blur({ sigma, precision: 'float', minAmplitude: 0.001 }).toColourspace('b-w').raw().toBuffer();
+  const unsharp = await sharp(
+    Uint8Array.from(light, (value) => Math.round(value * 255)),
+    { raw },
+  )
+    .blur({ sigma, precision: 'float', minAmplitude: 0.001 })
+    .toColourspace('b-w')
+    .raw()
+    .toBuffer();
   const ground = paper * 255;
   const { data, info } = await sharp(unsharp, { raw })
-    .affine([[scale * Math.cos(angle), -scale * Math.sin(angle)], [scale * Math.sin(angle), scale * Math.cos(angle)]], { interpolator: 'bicubic', background: { r: ground, g: ground, b: ground } })
+    .affine(
+      [
+        [scale * Math.cos(angle), -scale * Math.sin(angle)],
+        [scale * Math.sin(angle), scale * Math.cos(angle)],
+      ],
+      { interpolator: 'bicubic', background: { r: ground, g: ground, b: ground } },
+    )
     .toColourspace('b-w')
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return { widthPx: info.width, heightPx: info.height, levels: Float32Array.from({ length: info.width * info.height }, (_, at) => srgb((data[at * info.channels] ?? 0) / 255)) };
+  return {
+    widthPx: info.width,
+    heightPx: info.height,
+    levels: Float32Array.from({ length: info.width * info.height }, (_, at) =>
+      srgb((data[at * info.channels] ?? 0) / 255),
+    ),
+  };
 }
 
 describe('the camera model against an independent renderer', () => {
@@ -88,9 +140,12 @@ describe('the camera model against an independent renderer', () => {
     [3, 0.8, 0],
     [4, 1.2, 0],
     [3, 0.8, 7],
-  ])('sees the same at %d pixels a module, blur %d, turned by %d degrees, to 3 grey levels rms', async (pixels, blurPx, rollDeg) => {
-    expect(leastRms(await bySharp(pixels, blurPx, rollDeg), pixels, blurPx, rollDeg)).toBeLessThan(3);
-  });
+  ])(
+    'sees the same at %d pixels a module, blur %d, turned by %d degrees, to 3 grey levels rms',
+    async (pixels, blurPx, rollDeg) => {
+      expect(leastRms(await bySharp(pixels, blurPx, rollDeg), pixels, blurPx, rollDeg)).toBeLessThan(3);
+    },
+  );
 
   it('would notice a blur that is left out, and a wrong scale', async () => {
     expect(leastRms(await bySharp(3, 0.4, 0), 3, 0.8, 0)).toBeGreaterThan(5);

@@ -13,13 +13,25 @@ export class RehearsalController {
   ) {}
 
   @Put('materials/:materialId/rehearsals/:rehearsalKey')
-  async saveOfMaterial(@Param('materialId') materialId: string, @Param('rehearsalKey') key: string, @Body() body: SaveRehearsalDto): Promise<null> {
-    await this.rehearsals.save({ material: await this.materials.require(materialId), station: null, lesson: null }, key, body.results);
+  async saveOfMaterial(
+    @Param('materialId') materialId: string,
+    @Param('rehearsalKey') key: string,
+    @Body() body: SaveRehearsalDto,
+  ): Promise<null> {
+    await this.rehearsals.save(
+      { material: await this.materials.require(materialId), station: null, lesson: null },
+      key,
+      body.results,
+    );
     return null;
   }
 
   @Put('stations/:stationId/rehearsals/:rehearsalKey')
-  async saveOfStation(@Param('stationId') stationId: string, @Param('rehearsalKey') key: string, @Body() body: SaveRehearsalDto): Promise<null> {
+  async saveOfStation(
+    @Param('stationId') stationId: string,
+    @Param('rehearsalKey') key: string,
+    @Body() body: SaveRehearsalDto,
+  ): Promise<null> {
     const { place } = await this.stations.place(stationId);
     await this.rehearsals.save(place, key, body.results);
     return null;

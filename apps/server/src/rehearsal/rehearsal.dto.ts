@@ -1,7 +1,20 @@
 import type { OtherReader, RehearsalResult, SaveRehearsal } from '@hapset/contract';
 import { readerEngineNames, type ReaderEngineName } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsString, IsUUID, Max, MaxLength, Min, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 export class DifferenceDto {
@@ -19,7 +32,10 @@ export class TriedDistanceDto {
 export class OtherReaderDto implements OtherReader {
   @IsIn(readerEngineNames) engine: ReaderEngineName;
   @IsNumber() @Min(0) @Max(1000) reachM: number;
-  @ValidateIf((result: OtherReaderDto) => result.misread !== null) @ValidateNested() @Type(() => DifferenceDto) misread: DifferenceDto | null;
+  @ValidateIf((result: OtherReaderDto) => result.misread !== null)
+  @ValidateNested()
+  @Type(() => DifferenceDto)
+  misread: DifferenceDto | null;
 }
 
 export class RehearsalResultDto implements RehearsalResult {
@@ -30,12 +46,23 @@ export class RehearsalResultDto implements RehearsalResult {
   @IsInt() @Min(0) frames: number;
   @IsNumber() @Min(0) @Max(1) confidence: number;
   @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => TriedDistanceDto) tried: TriedDistanceDto[];
-  @IsArray() @ArrayMaxSize(readerEngineNames.length) @ValidateNested({ each: true }) @Type(() => OtherReaderDto) others: OtherReaderDto[];
-  @ValidateIf((result: RehearsalResultDto) => result.misread !== null) @ValidateNested() @Type(() => DifferenceDto) misread: DifferenceDto | null;
+  @IsArray()
+  @ArrayMaxSize(readerEngineNames.length)
+  @ValidateNested({ each: true })
+  @Type(() => OtherReaderDto)
+  others: OtherReaderDto[];
+  @ValidateIf((result: RehearsalResultDto) => result.misread !== null)
+  @ValidateNested()
+  @Type(() => DifferenceDto)
+  misread: DifferenceDto | null;
 }
 export const sameResult: Exact<Plain<RehearsalResultDto>, Plain<RehearsalResult>> = true;
 
 export class SaveRehearsalDto implements SaveRehearsal {
-  @IsArray() @ArrayMaxSize(60) @ValidateNested({ each: true }) @Type(() => RehearsalResultDto) results: RehearsalResultDto[];
+  @IsArray()
+  @ArrayMaxSize(60)
+  @ValidateNested({ each: true })
+  @Type(() => RehearsalResultDto)
+  results: RehearsalResultDto[];
 }
 export const sameSaveRehearsal: Exact<Plain<SaveRehearsalDto>, Plain<SaveRehearsal>> = true;

@@ -20,11 +20,17 @@ export class RehearsalService {
   /** @throws ProblemError rehearsal-outdated when payload, size or devices changed meanwhile; invalid when devices are missing */
   async save(place: Place, rehearsalKey: string, results: readonly RehearsalResult[]): Promise<void> {
     const { rehearsal } = await this.pages.standing(place);
-    if (rehearsal.key !== rehearsalKey) throw new ProblemError('rehearsal-outdated', 'Code, size or devices changed while it was rehearsed.');
+    if (rehearsal.key !== rehearsalKey)
+      throw new ProblemError('rehearsal-outdated', 'Code, size or devices changed while it was rehearsed.');
     const rehearsed = new Set(results.map((result) => result.deviceId));
     if (rehearsed.size !== rehearsal.devices.length || rehearsal.devices.some((device) => !rehearsed.has(device.id))) {
-      throw new ProblemError('invalid', 'A rehearsal has one result for each device.', { fields: [{ field: 'results', message: 'must name each device once' }] });
+      throw new ProblemError('invalid', 'A rehearsal has one result for each device.', {
+        fields: [{ field: 'results', message: 'must name each device once' }],
+      });
     }
-    await this.rehearsals.upsert({ materialId: place.material.id, rehearsalKey, results, rehearsedAt: this.clock.now() }, ['materialId', 'rehearsalKey']);
+    await this.rehearsals.upsert(
+      { materialId: place.material.id, rehearsalKey, results, rehearsedAt: this.clock.now() },
+      ['materialId', 'rehearsalKey'],
+    );
   }
 }

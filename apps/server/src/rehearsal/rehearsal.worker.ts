@@ -8,7 +8,10 @@ import { createQrReader, createZbarReader, createZxingReader, type ReaderEngine 
 import { profileOf, toResult, type WorkerAnswer } from './asked-rehearsal.work.js';
 
 const creators: Readonly<Record<ReaderEngineName, () => Promise<ReaderEngine>>> = {
-  zxing: () => createZxingReader({ bytes: readFileSync(createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm')) }),
+  zxing: () =>
+    createZxingReader({
+      bytes: readFileSync(createRequire(import.meta.url).resolve('zxing-wasm/reader/zxing_reader.wasm')),
+    }),
   zbar: () => createZbarReader(null),
   qr: () => Promise.resolve(createQrReader()),
 };
@@ -17,10 +20,18 @@ async function rehearse({ payload, sizeMm, device, scene }: AskRehearsal): Promi
   const planned = planSymbol(payload);
   if (!planned.ok) return { failure: planned.problem.reason };
   const engine = await creators[device.engine]();
-  const found = await rehearseDevice(planned.value, sizeMm, profileOf(device), async (frame) => (await engine.read(frame))?.text ?? null, { scene: scene ?? usualScene });
+  const found = await rehearseDevice(
+    planned.value,
+    sizeMm,
+    profileOf(device),
+    async (frame) => (await engine.read(frame))?.text ?? null,
+    { scene: scene ?? usualScene },
+  );
   return found ? { result: toResult(found) } : { failure: 'stopped' };
 }
 
-const answer = await rehearse(workerData as AskRehearsal).catch((error: unknown): WorkerAnswer => ({ failure: String(error) }));
+const answer = await rehearse(workerData as AskRehearsal).catch((error: unknown): WorkerAnswer => ({
+  failure: String(error),
+}));
 parentPort?.postMessage(answer);
 process.exit(0);

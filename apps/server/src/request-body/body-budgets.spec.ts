@@ -34,13 +34,31 @@ describe('the budget of a body', () => {
 
   it('holds cards for a whole school, named one by one', () => {
     const studentIds = Array.from({ length: rosterLimits.students }, newId);
-    const wish = { classNames: [], studentIds, onlyNew: false, code: 'token', perPage: 10, paper: 'A4', fields: ['class'], symbol: null, backs: false, templateId: null };
+    const wish = {
+      classNames: [],
+      studentIds,
+      onlyNew: false,
+      code: 'token',
+      perPage: 10,
+      paper: 'A4',
+      fields: ['class'],
+      symbol: null,
+      backs: false,
+      templateId: null,
+    };
     expect(verdict('previewCards', { wish, page: 0 })).toBe('fits');
     expect(verdict('makeCards', { wish })).toBe('fits');
   });
 
   it('holds as many materials at once as may be added, each with long words', () => {
-    const item = { link: `https://a.example/${'x'.repeat(300)}`, pasted: 'x'.repeat(400), repairs: [{ kind: 'scheme-doubled', removed: 'https://', added: '' }], title: 'T'.repeat(limits.titleLength), instruction: 'I'.repeat(limits.instructionLength), tags: ['one', 'two'] };
+    const item = {
+      link: `https://a.example/${'x'.repeat(300)}`,
+      pasted: 'x'.repeat(400),
+      repairs: [{ kind: 'scheme-doubled', removed: 'https://', added: '' }],
+      title: 'T'.repeat(limits.titleLength),
+      instruction: 'I'.repeat(limits.instructionLength),
+      tags: ['one', 'two'],
+    };
     const items = Array.from({ length: limits.itemsAtOnce }, () => item);
     expect(verdict('createMaterials', { items })).toBe('fits');
     expect(verdict('addStations', { items, materialIds: [] })).toBe('fits');
@@ -49,15 +67,41 @@ describe('the budget of a body', () => {
 
   it('holds the rehearsals of all devices of a class', () => {
     const tried = Array.from({ length: 30 }, (_, index) => ({ distanceM: index / 10, passRate: 0.95, trials: 20 }));
-    const others = ['zbar', 'qr'].map((engine) => ({ engine, read: true, text: 'https://a.example/leaf/tides', difference: null }));
-    const results = Array.from({ length: limits.device.devices }, () => ({ deviceId: newId(), reachM: 2.4, fromM: 0.15, confidence: 'sure', tried, others, text: 'https://a.example/leaf/tides', difference: null }));
+    const others = ['zbar', 'qr'].map((engine) => ({
+      engine,
+      read: true,
+      text: 'https://a.example/leaf/tides',
+      difference: null,
+    }));
+    const results = Array.from({ length: limits.device.devices }, () => ({
+      deviceId: newId(),
+      reachM: 2.4,
+      fromM: 0.15,
+      confidence: 'sure',
+      tried,
+      others,
+      text: 'https://a.example/leaf/tides',
+      difference: null,
+    }));
     expect(verdict('saveMaterialRehearsal', { results })).toBe('fits');
     expect(verdict('saveStationRehearsal', { results })).toBe('fits');
   });
 
   it('holds a long written page, and no endless one', () => {
-    const paragraph = (text: string): object => ({ type: 'paragraph', content: [{ type: 'text', text, marks: [{ type: 'bold' }] }] });
-    const page = (paragraphs: number): object => ({ version: 1, over: false, document: { type: 'doc', content: Array.from({ length: paragraphs }, (_, index) => paragraph(`Paragraph ${index} about limpets and the tide.`)) } });
+    const paragraph = (text: string): object => ({
+      type: 'paragraph',
+      content: [{ type: 'text', text, marks: [{ type: 'bold' }] }],
+    });
+    const page = (paragraphs: number): object => ({
+      version: 1,
+      over: false,
+      document: {
+        type: 'doc',
+        content: Array.from({ length: paragraphs }, (_, index) =>
+          paragraph(`Paragraph ${index} about limpets and the tide.`),
+        ),
+      },
+    });
     expect(verdict('saveWrittenPage', page(2000))).toBe('fits');
     expect(verdict('saveWrittenPage', page(200_000))).toBe('too large');
   });
@@ -66,6 +110,8 @@ describe('the budget of a body', () => {
     expect(verdict('signIn', { email: 'x'.repeat(190), password: 'y'.repeat(200), keep: true })).toBe('fits');
     expect(verdict('signIn', { email: 'x', password: 'y'.repeat(5000) })).toBe('too large');
     expect(verdict('changeLesson', { name: 'x'.repeat(70_000) })).toBe('too large');
-    expect(verdict('changeLesson', Object.fromEntries(Array.from({ length: 101 }, (_, index) => [`k${index}`, 1])))).toBe('too-many-members');
+    expect(
+      verdict('changeLesson', Object.fromEntries(Array.from({ length: 101 }, (_, index) => [`k${index}`, 1]))),
+    ).toBe('too-many-members');
   });
 });

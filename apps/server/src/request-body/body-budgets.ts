@@ -11,8 +11,20 @@ const kilobyte = 1024;
 /** The largest form has a quarter of it. */
 const membersOfOne = 100;
 const usual: BodyBudget = { bytes: 64 * kilobyte, members: 400, membersOfOne, items: 1000, depth: 12 };
-const manyItems: BodyBudget = { bytes: 2048 * kilobyte, members: limits.itemsAtOnce * 60, membersOfOne, items: limits.itemsAtOnce, depth: 16 };
-const roster: BodyBudget = { bytes: 3072 * kilobyte, members: rosterLimits.students * 7 + 10, membersOfOne, items: rosterLimits.students, depth: 4 };
+const manyItems: BodyBudget = {
+  bytes: 2048 * kilobyte,
+  members: limits.itemsAtOnce * 60,
+  membersOfOne,
+  items: limits.itemsAtOnce,
+  depth: 16,
+};
+const roster: BodyBudget = {
+  bytes: 3072 * kilobyte,
+  members: rosterLimits.students * 7 + 10,
+  membersOfOne,
+  items: rosterLimits.students,
+  depth: 4,
+};
 const cards: BodyBudget = { ...usual, bytes: 256 * kilobyte, items: rosterLimits.students };
 const rehearsals: BodyBudget = { bytes: 512 * kilobyte, members: 12_000, membersOfOne, items: 200, depth: 12 };
 const description: BodyBudget = { bytes: 256 * kilobyte, members: 5000, membersOfOne, items: 1000, depth: 24 };
@@ -35,11 +47,13 @@ const own: Partial<Record<RouteName, BodyBudget>> = {
   changeTeacherClasses: { bytes: 512 * kilobyte, members: 2100, membersOfOne, items: 1000, depth: 6 },
 };
 
-const patterns = (Object.entries(routes) as [RouteName, (typeof routes)[RouteName]][]).map(([name, { method, path }]) => ({
-  method,
-  matches: new RegExp(`^${path.replace(/[.]/g, '\\.').replace(/:[a-zA-Z]+/g, '[^/]+')}/?$`),
-  budget: own[name] ?? usual,
-}));
+const patterns = (Object.entries(routes) as [RouteName, (typeof routes)[RouteName]][]).map(
+  ([name, { method, path }]) => ({
+    method,
+    matches: new RegExp(`^${path.replace(/[.]/g, '\\.').replace(/:[a-zA-Z]+/g, '[^/]+')}/?$`),
+    budget: own[name] ?? usual,
+  }),
+);
 
 /** What an address that is no route may hold: it is answered without being looked at. */
 export function budgetOf(method: string, path: string): BodyBudget {

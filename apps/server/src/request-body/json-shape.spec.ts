@@ -23,16 +23,32 @@ describe('the shape of a body', () => {
   ])('%s', (text, excess) => expect(shapeExcess(bytes(text), limits)).toBe(excess));
 
   it('counts what a parser would', () => {
-    const depthOf = (value: unknown): number => (typeof value === 'object' && value !== null ? 1 + Math.max(0, ...Object.values(value).map(depthOf)) : 0);
-    const membersOf = (value: unknown): number => (typeof value === 'object' && value !== null ? (Array.isArray(value) ? 0 : Object.keys(value).length) + Object.values(value).reduce((sum: number, one) => sum + membersOf(one), 0) : 0);
-    const itemsOf = (value: unknown): number => (typeof value === 'object' && value !== null ? Math.max(Array.isArray(value) ? value.length : 0, ...Object.values(value).map(itemsOf)) : 0);
+    const depthOf = (value: unknown): number =>
+      typeof value === 'object' && value !== null ? 1 + Math.max(0, ...Object.values(value).map(depthOf)) : 0;
+    const membersOf = (value: unknown): number =>
+      typeof value === 'object' && value !== null
+        ? (Array.isArray(value) ? 0 : Object.keys(value).length) +
+          Object.values(value).reduce((sum: number, one) => sum + membersOf(one), 0)
+        : 0;
+    const itemsOf = (value: unknown): number =>
+      typeof value === 'object' && value !== null
+        ? Math.max(Array.isArray(value) ? value.length : 0, ...Object.values(value).map(itemsOf))
+        : 0;
     fc.assert(
       fc.property(fc.dictionary(fc.string(), fc.jsonValue()), (value) => {
         const text = bytes(JSON.stringify(value));
-        const exact = { depth: depthOf(value), members: membersOf(value), membersOfOne: Infinity, items: Math.max(1, itemsOf(value)) };
+        const exact = {
+          depth: depthOf(value),
+          members: membersOf(value),
+          membersOfOne: Infinity,
+          items: Math.max(1, itemsOf(value)),
+        };
         expect(shapeExcess(text, exact)).toBeNull();
         expect(shapeExcess(text, { ...exact, depth: exact.depth - 1 })).toBe('too-deep');
-        if (exact.members > 0) expect(shapeExcess(text, { ...exact, depth: 1000, items: 1e9, members: exact.members - 1 })).toBe('too-many-members');
+        if (exact.members > 0)
+          expect(shapeExcess(text, { ...exact, depth: 1000, items: 1e9, members: exact.members - 1 })).toBe(
+            'too-many-members',
+          );
       }),
     );
   });

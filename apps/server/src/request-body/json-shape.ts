@@ -14,7 +14,16 @@ export interface ShapeLimits {
 
 export type ShapeExcess = 'not-an-object' | 'too-deep' | 'too-many-members' | 'too-many-items';
 
-const [quote, backslash, colon, comma, openBrace, closeBrace, openBracket, closeBracket] = ['"', '\\', ':', ',', '{', '}', '[', ']'].map((sign) => sign.charCodeAt(0));
+const [quote, backslash, colon, comma, openBrace, closeBrace, openBracket, closeBracket] = [
+  '"',
+  '\\',
+  ':',
+  ',',
+  '{',
+  '}',
+  '[',
+  ']',
+].map((sign) => sign.charCodeAt(0));
 const blanks = new Set([0x20, 0x09, 0x0a, 0x0d]);
 
 /** What is too much; null where all is within the limits. */

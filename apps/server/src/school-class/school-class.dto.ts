@@ -1,6 +1,16 @@
 import { limits, type ChangeSchoolClass, type CreateSchoolClass } from '@hapset/contract';
 import { studentAccounts, type StudentAccounts } from '@hapset/core';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsInt, IsString, IsUUID, MaxLength, MinLength } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsString,
+  IsUUID,
+  MaxLength,
+  MinLength,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 export class CreateSchoolClassDto implements CreateSchoolClass {

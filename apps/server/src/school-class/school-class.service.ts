@@ -50,7 +50,9 @@ export class SchoolClassService {
     const all = await this.devices.list();
     const chosen = all.filter((device) => ids.includes(device.id));
     if (chosen.length !== ids.length) {
-      throw new ProblemError('invalid', 'The school has no such device.', { fields: [{ field: 'deviceIds', message: 'names a device that the school does not have' }] });
+      throw new ProblemError('invalid', 'The school has no such device.', {
+        fields: [{ field: 'deviceIds', message: 'names a device that the school does not have' }],
+      });
     }
     return chosen;
   }

@@ -1,12 +1,32 @@
 import { limits, type ChangeSchool, type ChangeTeacherClasses, type TeacherClasses } from '@hapset/contract';
 import { paperNames, rosterLimits, type DuplexEdge, type PaperFormat } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsString, IsTimeZone, IsUUID, Max, MaxLength, Min, MinLength, ValidateBy, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  IsTimeZone,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateBy,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { isPublicAddress, isShortHost } from './addresses.js';
 import { isNetwork } from '../visitor/networks.js';
 import type { Exact, Plain } from '../problem/exact.js';
 
-const IsPublicAddress = (): PropertyDecorator => ValidateBy({ name: 'publicAddress', validator: { validate: (value) => typeof value === 'string' && isPublicAddress(value) } });
+const IsPublicAddress = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'publicAddress',
+    validator: { validate: (value) => typeof value === 'string' && isPublicAddress(value) },
+  });
 
 export class ChangeSchoolDto implements ChangeSchool {
   @IsString() @MinLength(1) @MaxLength(limits.nameLength) name: string;
@@ -18,9 +38,15 @@ export class ChangeSchoolDto implements ChangeSchool {
   @IsNumber() @Min(-limits.duplexShiftMm) @Max(limits.duplexShiftMm) duplexDownMm: number;
   @IsPublicAddress() @MaxLength(200) publicAddress: string;
   @ValidateIf((body: ChangeSchoolDto) => body.shortLinkHost !== null)
-  @ValidateBy({ name: 'host', validator: { validate: (value) => typeof value === 'string' && isShortHost(value) } }) @MaxLength(200)
+  @ValidateBy({ name: 'host', validator: { validate: (value) => typeof value === 'string' && isShortHost(value) } })
+  @MaxLength(200)
   shortLinkHost: string | null;
-  @ValidateBy({ name: 'networks', validator: { validate: (value) => Array.isArray(value) && value.length <= limits.visitorNetworks && value.every(isNetwork) } })
+  @ValidateBy({
+    name: 'networks',
+    validator: {
+      validate: (value) => Array.isArray(value) && value.length <= limits.visitorNetworks && value.every(isNetwork),
+    },
+  })
   visitorNetworks: readonly string[];
   @IsInt() version: number;
 }
@@ -28,10 +54,19 @@ export const sameChangeSchool: Exact<Plain<ChangeSchoolDto>, Plain<ChangeSchool>
 
 class TeacherClassesDto implements TeacherClasses {
   @IsUUID() accountId: string;
-  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) @MaxLength(rosterLimits.classLength, { each: true }) classNames: string[];
+  @IsArray()
+  @ArrayMaxSize(500)
+  @IsString({ each: true })
+  @MaxLength(rosterLimits.classLength, { each: true })
+  classNames: string[];
 }
 
 export class ChangeTeacherClassesDto implements ChangeTeacherClasses {
-  @ValidateIf((body: ChangeTeacherClassesDto) => body.limited !== null) @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => TeacherClassesDto) limited: TeacherClassesDto[] | null;
+  @ValidateIf((body: ChangeTeacherClassesDto) => body.limited !== null)
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => TeacherClassesDto)
+  limited: TeacherClassesDto[] | null;
 }
 export const sameChangeTeacherClasses: Exact<Plain<ChangeTeacherClassesDto>, Plain<ChangeTeacherClasses>> = true;

@@ -1,4 +1,17 @@
-import type { AddressesOnPaper, CreatedMaterials, DeviceView, HealthView, ReadCardView, SchoolClassView, SchoolView, ServerNotes, StudentGroups, StudentsPage, TeacherClassesView, WelcomeView } from '@hapset/contract';
+import type {
+  AddressesOnPaper,
+  CreatedMaterials,
+  DeviceView,
+  HealthView,
+  ReadCardView,
+  SchoolClassView,
+  SchoolView,
+  ServerNotes,
+  StudentGroups,
+  StudentsPage,
+  TeacherClassesView,
+  WelcomeView,
+} from '@hapset/contract';
 import { writeFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,25 +27,56 @@ describe('the school', () => {
   });
   afterAll(() => scene.stop());
 
-  const wish = { name: 'Fernhollow School', timeZone: 'Europe/Dublin', paper: 'Letter', printerMarginMm: 4.5, duplexEdge: 'short', duplexRightMm: -0.5, duplexDownMm: 1.2, publicAddress: 'https://hapset.fernhollow.example', shortLinkHost: 'k.fernhollow.example', visitorNetworks: ['10.20.0.0/16'] };
+  const wish = {
+    name: 'Fernhollow School',
+    timeZone: 'Europe/Dublin',
+    paper: 'Letter',
+    printerMarginMm: 4.5,
+    duplexEdge: 'short',
+    duplexRightMm: -0.5,
+    duplexDownMm: 1.2,
+    publicAddress: 'https://hapset.fernhollow.example',
+    shortLinkHost: 'k.fernhollow.example',
+    visitorNetworks: ['10.20.0.0/16'],
+  };
 
   it('is changed by its administrator, under a version', async () => {
     const { version } = await scene.server.ok<SchoolView>('Maren', 'GET', '/api/school');
-    expect(await scene.server.ok<SchoolView>('Pell', 'PATCH', '/api/school', { ...wish, version })).toEqual({ ...wish, version: version + 1 });
-    expect((await scene.server.as('Pell', 'PATCH', '/api/school', { ...wish, version })).body).toMatchObject({ reason: 'stale' });
+    expect(await scene.server.ok<SchoolView>('Pell', 'PATCH', '/api/school', { ...wish, version })).toEqual({
+      ...wish,
+      version: version + 1,
+    });
+    expect((await scene.server.as('Pell', 'PATCH', '/api/school', { ...wish, version })).body).toMatchObject({
+      reason: 'stale',
+    });
     expect((await scene.server.ok<WelcomeView>('Maren', 'GET', '/api/welcome')).schoolName).toBe('Fernhollow School');
   });
 
   it('counts the sheets that a change of its addresses would touch, and keeps old hosts of short links', async () => {
-    const { materialIds } = await scene.server.ok<CreatedMaterials>('Maren', 'POST', '/api/materials', { items: [link('https://a.example/x'), link('https://a.example/y')] });
+    const { materialIds } = await scene.server.ok<CreatedMaterials>('Maren', 'POST', '/api/materials', {
+      items: [link('https://a.example/x'), link('https://a.example/y')],
+    });
     const [first = '', second = ''] = materialIds;
     await scene.server.ok('Maren', 'PATCH', `/api/materials/${first}`, { version: 1, carry: 'short-link' });
-    for (const id of [first, second]) await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet'] });
-    expect(await scene.server.ok<AddressesOnPaper>('Pell', 'GET', '/api/school/on-paper')).toEqual({ shortLinks: 1, pages: 0 });
+    for (const id of [first, second])
+      await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, {
+        kind: 'poster',
+        paper: 'A4',
+        goAhead: ['locked', 'not-opened-yet'],
+      });
+    expect(await scene.server.ok<AddressesOnPaper>('Pell', 'GET', '/api/school/on-paper')).toEqual({
+      shortLinks: 1,
+      pages: 0,
+    });
     const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
     await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, shortLinkHost: 'k.other.example' });
-    expect(await scene.server.ok<AddressesOnPaper>('Pell', 'GET', '/api/school/on-paper')).toEqual({ shortLinks: 0, pages: 0 });
-    expect(await scene.server.dataSource.query('SELECT former_short_hosts AS hosts FROM schools')).toEqual([{ hosts: ['k.fernhollow.example'] }]);
+    expect(await scene.server.ok<AddressesOnPaper>('Pell', 'GET', '/api/school/on-paper')).toEqual({
+      shortLinks: 0,
+      pages: 0,
+    });
+    expect(await scene.server.dataSource.query('SELECT former_short_hosts AS hosts FROM schools')).toEqual([
+      { hosts: ['k.fernhollow.example'] },
+    ]);
     const { version } = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
     await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, version });
   });
@@ -54,15 +98,43 @@ describe('the school', () => {
   });
 
   it('has classes with devices of its own list', async () => {
-    const made = await scene.server.ok<SchoolClassView>('Tobiah', 'POST', '/api/classes', { name: '5 Heron', studentAccounts: 'school', deviceIds: [...scene.deviceIds] });
-    const changed = await scene.server.ok<SchoolClassView>('Maren', 'PATCH', `/api/classes/${made.id}`, { name: '5 Heron', studentAccounts: 'none', deviceIds: [], version: 1 });
+    const made = await scene.server.ok<SchoolClassView>('Tobiah', 'POST', '/api/classes', {
+      name: '5 Heron',
+      studentAccounts: 'school',
+      deviceIds: [...scene.deviceIds],
+    });
+    const changed = await scene.server.ok<SchoolClassView>('Maren', 'PATCH', `/api/classes/${made.id}`, {
+      name: '5 Heron',
+      studentAccounts: 'none',
+      deviceIds: [],
+      version: 1,
+    });
     expect(changed).toEqual({ id: made.id, name: '5 Heron', studentAccounts: 'none', deviceIds: [], version: 2 });
-    expect((await scene.server.as('Maren', 'PATCH', `/api/classes/${made.id}`, { name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 })).body).toMatchObject({ reason: 'stale' });
-    expect((await scene.server.ok<SchoolClassView[]>('Maren', 'GET', '/api/classes')).map((each) => each.name)).toEqual(['5 Heron', '6 Kestrel']);
+    expect(
+      (
+        await scene.server.as('Maren', 'PATCH', `/api/classes/${made.id}`, {
+          name: 'x',
+          studentAccounts: 'none',
+          deviceIds: [],
+          version: 1,
+        })
+      ).body,
+    ).toMatchObject({ reason: 'stale' });
+    expect((await scene.server.ok<SchoolClassView[]>('Maren', 'GET', '/api/classes')).map((each) => each.name)).toEqual(
+      ['5 Heron', '6 Kestrel'],
+    );
   });
 
   it('lists its devices', async () => {
-    expect((await scene.server.ok<DeviceView[]>('Maren', 'GET', '/api/devices')).map((device) => [device.name, device.count])).toEqual([['Tablets', 10], ['Laptops', 20]]);
+    expect(
+      (await scene.server.ok<DeviceView[]>('Maren', 'GET', '/api/devices')).map((device) => [
+        device.name,
+        device.count,
+      ]),
+    ).toEqual([
+      ['Tablets', 10],
+      ['Laptops', 20],
+    ]);
   });
 
   it('says how it is', async () => {
@@ -72,7 +144,8 @@ describe('the school', () => {
   });
 
   it('answers pages with the application, and missing files with 404', async () => {
-    for (const path of ['/', '/lessons/some-id', '/shelf?x=1']) expect((await scene.server.as(null, 'GET', path)).text).toContain('<title>Hapset</title>');
+    for (const path of ['/', '/lessons/some-id', '/shelf?x=1'])
+      expect((await scene.server.as(null, 'GET', path)).text).toContain('<title>Hapset</title>');
     expect((await scene.server.as(null, 'GET', '/assets/missing.js')).status).toBe(404);
     const page = await scene.server.as(null, 'GET', '/');
     expect(page.headers['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval'");
@@ -82,10 +155,25 @@ describe('the school', () => {
 
   it('takes no address that could not be parsed at the next start', async () => {
     const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
-    for (const publicAddress of ['http://xn--a.example', 'https://', 'ftp://a.example', 'https://a.example/?x=1', 'https://user@a.example', 'a.example', 'https://a b.example']) {
-      expect([publicAddress, (await scene.server.as('Pell', 'PATCH', '/api/school', { ...school, publicAddress })).status]).toEqual([publicAddress, 400]);
+    for (const publicAddress of [
+      'http://xn--a.example',
+      'https://',
+      'ftp://a.example',
+      'https://a.example/?x=1',
+      'https://user@a.example',
+      'a.example',
+      'https://a b.example',
+    ]) {
+      expect([
+        publicAddress,
+        (await scene.server.as('Pell', 'PATCH', '/api/school', { ...school, publicAddress })).status,
+      ]).toEqual([publicAddress, 400]);
     }
-    for (const shortLinkHost of ['xn--a.example', 'a..b/', 'a b', 'k.example:99999']) expect([shortLinkHost, (await scene.server.as('Pell', 'PATCH', '/api/school', { ...school, shortLinkHost })).status]).toEqual([shortLinkHost, 400]);
+    for (const shortLinkHost of ['xn--a.example', 'a..b/', 'a b', 'k.example:99999'])
+      expect([
+        shortLinkHost,
+        (await scene.server.as('Pell', 'PATCH', '/api/school', { ...school, shortLinkHost })).status,
+      ]).toEqual([shortLinkHost, 400]);
     // One that came in by an earlier version keeps no server from starting.
     await scene.server.dataSource.query("UPDATE schools SET public_address = 'http://xn--a.example'");
     const second = await TestServer.start({ database: scene.server.database });
@@ -99,7 +187,8 @@ describe('the school', () => {
       const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
       await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, shortLinkHost });
     };
-    const former = async (): Promise<readonly string[]> => (await scene.server.ok<ServerNotes>('Pell', 'GET', '/api/school/server-notes')).formerShortHosts;
+    const former = async (): Promise<readonly string[]> =>
+      (await scene.server.ok<ServerNotes>('Pell', 'GET', '/api/school/server-notes')).formerShortHosts;
     await settings('first.example');
     await settings('second.example');
     await settings(null);
@@ -110,23 +199,66 @@ describe('the school', () => {
   });
 
   it('shows its teachers the classes that it gives them', async () => {
-    const student = (family: string, className: string) => ({ schoolId: family, prefix: '', given: 'Pupil', middle: '', family, className, year: '' });
-    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students: [student('Avocet', '6 Avocet'), student('Kestrel', '6 Kestrel')], leave: false, fileName: 'x' });
-    const namesFor = async (who: string): Promise<readonly string[]> => (await scene.server.ok<StudentsPage>(who, 'GET', '/api/students')).rows.map(({ family }) => family);
+    const student = (family: string, className: string) => ({
+      schoolId: family,
+      prefix: '',
+      given: 'Pupil',
+      middle: '',
+      family,
+      className,
+      year: '',
+    });
+    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', {
+      students: [student('Avocet', '6 Avocet'), student('Kestrel', '6 Kestrel')],
+      leave: false,
+      fileName: 'x',
+    });
+    const namesFor = async (who: string): Promise<readonly string[]> =>
+      (await scene.server.ok<StudentsPage>(who, 'GET', '/api/students')).rows.map(({ family }) => family);
     const all = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students')).rows;
     const idOf = (name: string): string => all.find(({ family }) => family === name)?.id ?? '';
     expect(await namesFor('Maren')).toEqual(['Avocet', 'Kestrel']);
     const { teachers } = await scene.server.ok<TeacherClassesView>('Pell', 'GET', '/api/school/teacher-classes');
     const maren = teachers.find(({ name }) => name === 'Maren')?.accountId ?? '';
-    await scene.server.ok('Pell', 'PUT', '/api/school/teacher-classes', { limited: [{ accountId: maren, classNames: ['6 Avocet'] }] });
-    expect([await namesFor('Maren'), await namesFor('Tobiah'), await namesFor('Hesper')]).toEqual([['Avocet'], [], ['Avocet', 'Kestrel']]);
-    expect(await scene.server.ok<StudentGroups>('Maren', 'GET', '/api/student-groups')).toMatchObject({ classes: [{ name: '6 Avocet' }], students: 1 });
-    expect((await scene.server.as('Maren', 'PATCH', `/api/students/${idOf('Kestrel')}`, { version: 1, year: '6' })).status).toBe(404);
-    expect((await scene.server.as('Maren', 'PATCH', `/api/students/${idOf('Avocet')}`, { version: 1, year: '6' })).status).toBe(200);
+    await scene.server.ok('Pell', 'PUT', '/api/school/teacher-classes', {
+      limited: [{ accountId: maren, classNames: ['6 Avocet'] }],
+    });
+    expect([await namesFor('Maren'), await namesFor('Tobiah'), await namesFor('Hesper')]).toEqual([
+      ['Avocet'],
+      [],
+      ['Avocet', 'Kestrel'],
+    ]);
+    expect(await scene.server.ok<StudentGroups>('Maren', 'GET', '/api/student-groups')).toMatchObject({
+      classes: [{ name: '6 Avocet' }],
+      students: 1,
+    });
+    expect(
+      (await scene.server.as('Maren', 'PATCH', `/api/students/${idOf('Kestrel')}`, { version: 1, year: '6' })).status,
+    ).toBe(404);
+    expect(
+      (await scene.server.as('Maren', 'PATCH', `/api/students/${idOf('Avocet')}`, { version: 1, year: '6' })).status,
+    ).toBe(200);
     expect((await scene.server.as('Maren', 'DELETE', `/api/students/${idOf('Kestrel')}/card`)).status).toBe(404);
-    expect(await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Kestrel' })).toEqual({ result: 'other-class', student: null, readingId: null });
-    expect(await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Avocet' })).toMatchObject({ result: 'student' });
-    const wish = { classNames: [], studentIds: [idOf('Kestrel')], onlyNew: false, code: 'token', perPage: 10, paper: 'A4', fields: [], symbol: null, backs: false, templateId: null };
+    expect(await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Kestrel' })).toEqual({
+      result: 'other-class',
+      student: null,
+      readingId: null,
+    });
+    expect(
+      await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Avocet' }),
+    ).toMatchObject({ result: 'student' });
+    const wish = {
+      classNames: [],
+      studentIds: [idOf('Kestrel')],
+      onlyNew: false,
+      code: 'token',
+      perPage: 10,
+      paper: 'A4',
+      fields: [],
+      symbol: null,
+      backs: false,
+      templateId: null,
+    };
     expect((await scene.server.as('Maren', 'POST', '/api/student-cards', { wish })).status).toBe(400);
     await scene.server.ok('Pell', 'PUT', '/api/school/teacher-classes', { limited: null });
     expect(await namesFor('Maren')).toEqual(['Avocet', 'Kestrel']);

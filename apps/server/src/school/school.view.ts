@@ -1,6 +1,30 @@
 import type { SchoolView } from '@hapset/contract';
 import type { School } from './school.entity.js';
 
-export function toSchoolView({ name, timeZone, paper, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm, publicAddress, shortLinkHost, visitorNetworks, version }: School): SchoolView {
-  return { name, timeZone, paper, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm, publicAddress, shortLinkHost, visitorNetworks: visitorNetworks ?? [], version };
+export function toSchoolView({
+  name,
+  timeZone,
+  paper,
+  printerMarginMm,
+  duplexEdge,
+  duplexRightMm,
+  duplexDownMm,
+  publicAddress,
+  shortLinkHost,
+  visitorNetworks,
+  version,
+}: School): SchoolView {
+  return {
+    name,
+    timeZone,
+    paper,
+    printerMarginMm,
+    duplexEdge,
+    duplexRightMm,
+    duplexDownMm,
+    publicAddress,
+    shortLinkHost,
+    visitorNetworks: visitorNetworks ?? [],
+    version,
+  };
 }

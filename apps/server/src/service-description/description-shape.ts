@@ -18,9 +18,22 @@ function toProblem({ keyword, instancePath, params }: ErrorObject): DescriptionP
   const path = instancePath.slice(1).replaceAll('/', '.');
   const below = (name: unknown): string => (path === '' ? String(name) : `${path}.${String(name)}`);
   if (keyword === 'required') return { path: below(params.missingProperty), reason: 'missing', detail: '' };
-  if (keyword === 'additionalProperties') return { path: below(params.additionalProperty), reason: 'unknown-field', detail: String(params.additionalProperty) };
-  if (keyword === 'enum') return { path, reason: 'wrong-value', detail: (params.allowedValues as readonly string[]).join(', ') };
+  if (keyword === 'additionalProperties')
+    return {
+      path: below(params.additionalProperty),
+      reason: 'unknown-field',
+      detail: String(params.additionalProperty),
+    };
+  if (keyword === 'enum')
+    return { path, reason: 'wrong-value', detail: (params.allowedValues as readonly string[]).join(', ') };
   return { path, reason: reasons[keyword] ?? 'wrong-value', detail: '' };
 }
 
-const reasons: Readonly<Record<string, DescriptionProblemReason>> = { type: 'wrong-kind', minLength: 'missing', minItems: 'missing', maxLength: 'too-long', maxItems: 'too-long', uniqueItems: 'twice' };
+const reasons: Readonly<Record<string, DescriptionProblemReason>> = {
+  type: 'wrong-kind',
+  minLength: 'missing',
+  minItems: 'missing',
+  maxLength: 'too-long',
+  maxItems: 'too-long',
+  uniqueItems: 'twice',
+};

@@ -25,8 +25,13 @@ function readDescription(fileName: string, text: string): InstalledService {
   try {
     const given: unknown = JSON.parse(text);
     const problems = shapeProblems(given);
-    return problems.length > 0 ? { description: nothing, problems } : { description: given as ServiceDescription, problems };
+    return problems.length > 0
+      ? { description: nothing, problems }
+      : { description: given as ServiceDescription, problems };
   } catch (error) {
-    return { description: nothing, problems: [{ path: '', reason: 'not-readable', detail: error instanceof Error ? error.message : '' }] };
+    return {
+      description: nothing,
+      problems: [{ path: '', reason: 'not-readable', detail: error instanceof Error ? error.message : '' }],
+    };
   }
 }

@@ -5,7 +5,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { KeepService, ServiceView } from '@hapset/contract';
-import { compileServices, descriptionProblems, type DescriptionProblem, type ServiceCatalogue, type ServiceDescription } from '@hapset/core';
+import {
+  compileServices,
+  descriptionProblems,
+  type DescriptionProblem,
+  type ServiceCatalogue,
+  type ServiceDescription,
+} from '@hapset/core';
 import { compileRe2 } from '@hapset/core/re2';
 import { Repository } from 'typeorm';
 import { Clock } from '../clock/clock.js';
@@ -33,7 +39,15 @@ export class ServiceDescriptionService {
     const rows = await this.rows.find({ order: { id: 'ASC' } });
     const own = rows.map((row) => this.toView(row));
     const untouched = this.installed.filter(({ description }) => !rows.some((row) => row.id === description.id));
-    const installed = untouched.map(({ description, problems }): ServiceView => ({ id: description.id, name: description.name, origin: 'installed', replacesInstalled: false, description, problems: problems.length > 0 ? problems : problemsOf(description), version: null }));
+    const installed = untouched.map(({ description, problems }): ServiceView => ({
+      id: description.id,
+      name: description.name,
+      origin: 'installed',
+      replacesInstalled: false,
+      description,
+      problems: problems.length > 0 ? problems : problemsOf(description),
+      version: null,
+    }));
     return [...own, ...installed].sort((a, b) => a.name.localeCompare(b.name));
   }
 
@@ -43,7 +57,9 @@ export class ServiceDescriptionService {
     const state = rows.map((row) => `${row.id} ${row.version} ${row.changedAt.getTime()}`).join('\n');
     if (this.compiled?.state === state) return this.compiled.catalogue;
     const own = rows.filter((row) => shapeProblems(row.description).length === 0).map((row) => row.description);
-    const installed = this.installed.filter(({ description, problems }) => problems.length === 0 && !rows.some((row) => row.id === description.id));
+    const installed = this.installed.filter(
+      ({ description, problems }) => problems.length === 0 && !rows.some((row) => row.id === description.id),
+    );
     const catalogue = compileServices([...own, ...installed.map(({ description }) => description)], compileRe2);
     this.compiled = { state, catalogue };
     return catalogue;
@@ -94,11 +110,18 @@ function problemsOf(description: unknown): readonly DescriptionProblem[] {
 }
 
 function invalid(problems: readonly DescriptionProblem[]): ProblemError {
-  return new ProblemError('invalid', 'The description can’t be used as it is.', { fields: problems.map(({ path, reason, detail }) => ({ field: path, message: reason, ...(detail !== '' && { detail }) })) });
+  return new ProblemError('invalid', 'The description can’t be used as it is.', {
+    fields: problems.map(({ path, reason, detail }) => ({
+      field: path,
+      message: reason,
+      ...(detail !== '' && { detail }),
+    })),
+  });
 }
 
 /** What stands in the table may be older than the shape, or written by hand. */
 function nameOf(description: unknown): string | null {
-  const name = typeof description === 'object' && description !== null && 'name' in description ? description.name : null;
+  const name =
+    typeof description === 'object' && description !== null && 'name' in description ? description.name : null;
   return typeof name === 'string' && name !== '' ? name.slice(0, 80) : null;
 }

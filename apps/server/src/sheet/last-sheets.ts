@@ -14,7 +14,14 @@ export class LastSheets {
     const stationIds = places.flatMap((place) => place.station?.id ?? []);
     const materialIds = places.filter((place) => place.station === null).map((place) => place.material.id);
     const rows = await this.newest(stationIds, materialIds);
-    return places.map((place) => rows.find((row) => (place.station ? row.stationId === place.station.id : row.stationId === null && row.materialId === place.material.id)) ?? null);
+    return places.map(
+      (place) =>
+        rows.find((row) =>
+          place.station
+            ? row.stationId === place.station.id
+            : row.stationId === null && row.materialId === place.material.id,
+        ) ?? null,
+    );
   }
 
   private async newest(stationIds: readonly string[], materialIds: readonly string[]): Promise<Sheet[]> {
@@ -23,7 +30,9 @@ export class LastSheets {
       .createQueryBuilder('sheet')
       .select('MAX(sheet.id)', 'id')
       .where('sheet.stationId IN (:...stations)', { stations: stationIds.length > 0 ? stationIds : none })
-      .orWhere('(sheet.stationId IS NULL AND sheet.materialId IN (:...materials))', { materials: materialIds.length > 0 ? materialIds : none })
+      .orWhere('(sheet.stationId IS NULL AND sheet.materialId IN (:...materials))', {
+        materials: materialIds.length > 0 ? materialIds : none,
+      })
       .groupBy('sheet.stationId')
       .addGroupBy('sheet.materialId')
       .getRawMany()) as { id: string }[];

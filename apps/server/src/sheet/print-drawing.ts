@@ -47,17 +47,25 @@ export class PrintDrawing {
 
   /** Of a print that goes on; what was remembered as printed goes with it, since it never was. */
   async end(print: Print, state: 'stopped' | 'failed'): Promise<void> {
-    const { affected } = await this.prints.update({ id: print.id, state: 'drawing' }, { state, finishedAt: this.clock.now() });
+    const { affected } = await this.prints.update(
+      { id: print.id, state: 'drawing' },
+      { state, finishedAt: this.clock.now() },
+    );
     if (affected === 1) await this.printJobs.forget(print);
   }
 
   /** Of those prints, as far as they have one. */
   async putAwayFiles(printIds: readonly string[]): Promise<void> {
-    if (printIds.length > 0) await this.expire(await this.prints.find({ where: { id: In([...printIds]), storageKey: Not(IsNull()) } }));
+    if (printIds.length > 0)
+      await this.expire(await this.prints.find({ where: { id: In([...printIds]), storageKey: Not(IsNull()) } }));
   }
 
   private async draw(id: string, stop: AbortSignal, last: boolean): Promise<void> {
-    await this.expire(await this.prints.find({ where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not(IsNull()) } }));
+    await this.expire(
+      await this.prints.find({
+        where: { finishedAt: LessThan(new Date(this.clock.now().getTime() - keptMs)), storageKey: Not(IsNull()) },
+      }),
+    );
     for (;;) {
       const print = await this.prints.findOneBy({ id, state: 'drawing' });
       if (!print || (await this.drawOnce(print, stop, last)) !== 'outdated') return;
@@ -71,11 +79,22 @@ export class PrintDrawing {
     const halted = (): void => halt.abort();
     stop.addEventListener('abort', halted);
     let drawn = 0;
-    const telling = new Loop(async () => ((await this.tell(id, revision, drawn)) ? undefined : halted()), { name: 'write down how far a print is', everyMs: tellMs, logger: this.logger }).start();
+    const telling = new Loop(async () => ((await this.tell(id, revision, drawn)) ? undefined : halted()), {
+      name: 'write down how far a print is',
+      everyMs: tellMs,
+      logger: this.logger,
+    }).start();
     try {
-      const bytes = (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) }, { long: true, stop: halt.signal, onPage: (count) => (drawn = count) })) as Uint8Array;
+      const bytes = (await this.workers.ask(
+        print.ownerId,
+        { sort: 'pdf', job: await this.printJobs.of(print) },
+        { long: true, stop: halt.signal, onPage: (count) => (drawn = count) },
+      )) as Uint8Array;
       const storageKey = await this.store(print, bytes);
-      const { affected } = await this.prints.update({ id, state: 'drawing', revision }, { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() });
+      const { affected } = await this.prints.update(
+        { id, state: 'drawing', revision },
+        { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() },
+      );
       if (affected === 1) return 'ended';
       await this.storage.remove(storageKey);
       return 'outdated';
@@ -113,6 +132,7 @@ export class PrintDrawing {
   /** That their codes are on paper is remembered. */
   private async expire(prints: readonly Print[]): Promise<void> {
     for (const { storageKey } of prints) if (storageKey !== null) await this.storage.remove(storageKey);
-    if (prints.length > 0) await this.prints.update({ id: In(prints.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
+    if (prints.length > 0)
+      await this.prints.update({ id: In(prints.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
   }
 }

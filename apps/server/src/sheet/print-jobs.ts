@@ -45,7 +45,8 @@ export class PrintJobs {
   private sourceOf(kind: SheetKind): ContentSource {
     return (
       this.sources.get(kind) ?? {
-        of: async (printId) => (await this.sheets.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
+        of: async (printId) =>
+          (await this.sheets.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
         forget: async (printId) => void (await this.sheets.delete({ printId })),
       }
     );

@@ -49,12 +49,20 @@ export class PrintController {
   }
 
   @Get(':printId/pictures')
-  async pictures(@Param('printId') printId: string, @Query('dpi') asked: unknown, @Res() response: Response): Promise<void> {
+  async pictures(
+    @Param('printId') printId: string,
+    @Query('dpi') asked: unknown,
+    @Res() response: Response,
+  ): Promise<void> {
     const print = await this.prints.require(printId);
     const pictures = this.prints.pictures(print, densities.find((dpi) => String(dpi) === asked) ?? densities[0]);
     // The first one is drawn before anything is sent: what can't be drawn is answered as a problem.
     const first = await pictures.next();
-    nameFile(response, { type: 'application/zip', name: print.fileName.replace(/\.pdf$/, '.zip'), disposition: 'attachment' });
+    nameFile(response, {
+      type: 'application/zip',
+      name: print.fileName.replace(/\.pdf$/, '.zip'),
+      disposition: 'attachment',
+    });
     await writeZip(
       (async function* () {
         if (!first.done) yield first.value;
@@ -66,8 +74,18 @@ export class PrintController {
   }
 
   @Get(':printId/pages/:pageNumber')
-  async page(@Param('printId') printId: string, @Param('pageNumber') pageNumber: string, @Res() response: Response): Promise<void> {
+  async page(
+    @Param('printId') printId: string,
+    @Param('pageNumber') pageNumber: string,
+    @Res() response: Response,
+  ): Promise<void> {
     const svg = await this.prints.page(await this.prints.require(printId), Number(pageNumber) - 1);
-    response.set({ 'Content-Type': 'image/svg+xml; charset=utf-8', 'Cache-Control': 'no-store', 'Content-Security-Policy': "default-src 'none'; img-src data:; style-src 'unsafe-inline'" }).send(svg);
+    response
+      .set({
+        'Content-Type': 'image/svg+xml; charset=utf-8',
+        'Cache-Control': 'no-store',
+        'Content-Security-Policy': "default-src 'none'; img-src data:; style-src 'unsafe-inline'",
+      })
+      .send(svg);
   }
 }

@@ -5,7 +5,13 @@
 import { buffer } from 'node:stream/consumers';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { sheetWarnings, type PreviewSheets, type SheetChoices, type SheetsPreview, type SheetWarning } from '@hapset/contract';
+import {
+  sheetWarnings,
+  type PreviewSheets,
+  type SheetChoices,
+  type SheetsPreview,
+  type SheetWarning,
+} from '@hapset/contract';
 import { fileName, type SheetKind } from '@hapset/core';
 import { Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
@@ -51,7 +57,11 @@ export class PrintService {
     private readonly clock: Clock,
   ) {}
 
-  async preview(places: PlacesToPrint, { choices, page }: Pick<PreviewSheets, 'choices' | 'page'>, ownerId: string): Promise<SheetsPreview> {
+  async preview(
+    places: PlacesToPrint,
+    { choices, page }: Pick<PreviewSheets, 'choices' | 'page'>,
+    ownerId: string,
+  ): Promise<SheetsPreview> {
     const planned = await this.planner.plan(places, choices);
     const { shown, notes } = await this.previewJob(planned.job, page, ownerId);
     return { ...shown, notices: noticesOf(planned, notes, choices) };
@@ -59,8 +69,19 @@ export class PrintService {
 
   /** A page of whatever is to be drawn, and what the layout found. */
   async previewJob(job: SheetJob, page: number, ownerId: string): Promise<PreviewedJob> {
-    const { notes, sizesMm, ...shown } = (await this.workers.ask(ownerId, { sort: 'preview', job, page })) as SheetPreviewAnswer;
-    return { shown: { ...shown, codes: job.contents.length, sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)] }, notes: { notes, sizesMm } };
+    const { notes, sizesMm, ...shown } = (await this.workers.ask(ownerId, {
+      sort: 'preview',
+      job,
+      page,
+    })) as SheetPreviewAnswer;
+    return {
+      shown: {
+        ...shown,
+        codes: job.contents.length,
+        sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)],
+      },
+      notes: { notes, sizesMm },
+    };
   }
 
   /** Says where the contents of a kind of print are remembered, that are no sheets of materials. Called once for each kind. */
@@ -69,23 +90,51 @@ export class PrintService {
   }
 
   /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long, invalid for pages that can't be */
-  async make(places: PlacesToPrint, choices: SheetChoices, goAhead: readonly SheetWarning[], ownerId: string): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
+  async make(
+    places: PlacesToPrint,
+    choices: SheetChoices,
+    goAhead: readonly SheetWarning[],
+    ownerId: string,
+  ): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
     const planned = await this.planner.plan(places, choices);
     if (planned.standings.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const notes = await this.notesOf(planned.job, ownerId);
     const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
     const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
-    if (open.length > 0) throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', { warnings: open });
+    if (open.length > 0)
+      throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', {
+        warnings: open,
+      });
     const sheets: Sheet[] = [];
     const [alone] = places.places;
     const many = places.places.length > 1;
-    const print = await this.begin({ name: places.name, position: many ? null : (alone?.position ?? null), many }, planned.job, ownerId, async (manager, { id: printId, fileName: called, madeAt }) => {
-      planned.standings.forEach(({ place }, position) => {
-        const { kind, paper } = planned.job.setup;
-        sheets.push(Object.assign(new Sheet(), { id: newId(), materialId: place.material.id, stationId: place.station?.id ?? null, kind, paper, sizeMm: notes.sizesMm[position] ?? 0, content: planned.job.contents[position], fileName: called, madeAt, printId, position }));
-      });
-      for (let from = 0; from < sheets.length; from += 200) await manager.insert(Sheet, sheets.slice(from, from + 200));
-    });
+    const print = await this.begin(
+      { name: places.name, position: many ? null : (alone?.position ?? null), many },
+      planned.job,
+      ownerId,
+      async (manager, { id: printId, fileName: called, madeAt }) => {
+        planned.standings.forEach(({ place }, position) => {
+          const { kind, paper } = planned.job.setup;
+          sheets.push(
+            Object.assign(new Sheet(), {
+              id: newId(),
+              materialId: place.material.id,
+              stationId: place.station?.id ?? null,
+              kind,
+              paper,
+              sizeMm: notes.sizesMm[position] ?? 0,
+              content: planned.job.contents[position],
+              fileName: called,
+              madeAt,
+              printId,
+              position,
+            }),
+          );
+        });
+        for (let from = 0; from < sheets.length; from += 200)
+          await manager.insert(Sheet, sheets.slice(from, from + 200));
+      },
+    );
     return { print, sheets };
   }
 
@@ -94,13 +143,34 @@ export class PrintService {
    * @param remember keeps what is on it, in the same transaction
    * @throws ProblemError invalid for pages that can't be
    */
-  async begin({ name, position, many }: PrintWish, job: SheetJob, ownerId: string, remember: (manager: EntityManager, print: Print) => Promise<void>): Promise<Print> {
+  async begin(
+    { name, position, many }: PrintWish,
+    job: SheetJob,
+    ownerId: string,
+    remember: (manager: EntityManager, print: Print) => Promise<void>,
+  ): Promise<Print> {
     const { setup, han, contents } = job;
     const { pages } = await this.notesOf(job, ownerId);
     const now = this.clock.now();
     const long = pages > pagesAtOnce;
     const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][many ? 1 : 0]}`, position, 'pdf');
-    const print: Print = this.prints.create({ id: newId(), ownerId, name, kind: setup.kind, setup, han, codes: contents.length, pages, drawn: long ? 0 : pages, revision: 1, state: long ? 'drawing' : 'done', storageKey: null, fileName: named, madeAt: now, finishedAt: long ? null : now });
+    const print: Print = this.prints.create({
+      id: newId(),
+      ownerId,
+      name,
+      kind: setup.kind,
+      setup,
+      han,
+      codes: contents.length,
+      pages,
+      drawn: long ? 0 : pages,
+      revision: 1,
+      state: long ? 'drawing' : 'done',
+      storageKey: null,
+      fileName: named,
+      madeAt: now,
+      finishedAt: long ? null : now,
+    });
     await this.prints.manager.transaction(async (manager) => {
       await manager.insert(Print, print);
       await remember(manager, print);
@@ -111,7 +181,10 @@ export class PrintService {
 
   private async notesOf(job: SheetJob, ownerId: string): Promise<SheetNotes> {
     const notes = (await this.workers.ask(ownerId, { sort: 'notes', job })) as SheetNotes;
-    if (notes.problem !== null) throw new ProblemError('invalid', 'There can’t be such pages.', { fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }] });
+    if (notes.problem !== null)
+      throw new ProblemError('invalid', 'There can’t be such pages.', {
+        fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }],
+      });
     return notes;
   }
 
@@ -151,7 +224,9 @@ export class PrintService {
   async pdf(print: Print): Promise<Buffer> {
     if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
     if (print.state !== 'done') throw notFound('file');
-    return Buffer.from((await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) })) as Uint8Array);
+    return Buffer.from(
+      (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) })) as Uint8Array,
+    );
   }
 
   /** Pages as pictures, one after the other, as they are taken. */

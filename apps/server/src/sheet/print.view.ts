@@ -2,5 +2,17 @@ import type { PrintView } from '@hapset/contract';
 import type { Print } from './print.entity.js';
 
 export function toPrintView({ id, name, kind, setup, codes, pages, drawn, state, fileName, madeAt }: Print): PrintView {
-  return { id, name, kind, paper: setup.paper, lying: setup.lying, codes, pages, drawn, state, fileName, madeAt: madeAt.toISOString() };
+  return {
+    id,
+    name,
+    kind,
+    paper: setup.paper,
+    lying: setup.lying,
+    codes,
+    pages,
+    drawn,
+    state,
+    fileName,
+    madeAt: madeAt.toISOString(),
+  };
 }

@@ -2,7 +2,15 @@
  * A sheet that shows how far backs have to be moved: crosses on the front, scales in millimetres behind them. Held against a window with
  * the scales in front, the crosses show through; where they lie on the scales stands what the school's settings want.
  */
-import { backOf, pageSize, pointsPerMm, type DuplexAdjustment, type DuplexEdge, type MmBox, type PaperFormat } from '@hapset/core';
+import {
+  backOf,
+  pageSize,
+  pointsPerMm,
+  type DuplexAdjustment,
+  type DuplexEdge,
+  type MmBox,
+  type PaperFormat,
+} from '@hapset/core';
 import { startPdf } from '../picture/draw-pdf.js';
 import { fontBytes } from '../typeface/faces.js';
 
@@ -21,11 +29,33 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
   const { document, finish } = startPdf({ title: 'Printer test, both sides', madeAt: new Date(0) });
   document.registerFont('text', fontBytes('text')).registerFont('heading', fontBytes('heading'));
   const mm = (value: number): number => value * pointsPerMm;
-  const line = (x1: number, y1: number, x2: number, y2: number, widthMm = 0.2): void => void document.lineWidth(mm(widthMm)).moveTo(mm(x1), mm(y1)).lineTo(mm(x2), mm(y2)).stroke('#000');
-  const write = (text: string, xMm: number, yMm: number, sizePt: number, widthMm: number, align: 'left' | 'center' = 'left', font = 'text'): void => void document.font(font).fontSize(sizePt).fillColor('#000').text(text, mm(xMm), mm(yMm), { width: mm(widthMm), align });
+  const line = (x1: number, y1: number, x2: number, y2: number, widthMm = 0.2): void =>
+    void document.lineWidth(mm(widthMm)).moveTo(mm(x1), mm(y1)).lineTo(mm(x2), mm(y2)).stroke('#000');
+  const write = (
+    text: string,
+    xMm: number,
+    yMm: number,
+    sizePt: number,
+    widthMm: number,
+    align: 'left' | 'center' = 'left',
+    font = 'text',
+  ): void =>
+    void document
+      .font(font)
+      .fontSize(sizePt)
+      .fillColor('#000')
+      .text(text, mm(xMm), mm(yMm), { width: mm(widthMm), align });
   const add = (): void => void document.addPage({ size: [mm(page.widthMm), mm(page.heightMm)], margin: 0 });
-  const middles: readonly MmBox[] = [0.3, 0.7].map((share) => ({ xMm: page.widthMm * share - 1, yMm: page.heightMm * 0.6 - 1, widthMm: 2, heightMm: 2 }));
-  const centre = ({ xMm, yMm, widthMm, heightMm }: MmBox): readonly [number, number] => [xMm + widthMm / 2, yMm + heightMm / 2];
+  const middles: readonly MmBox[] = [0.3, 0.7].map((share) => ({
+    xMm: page.widthMm * share - 1,
+    yMm: page.heightMm * 0.6 - 1,
+    widthMm: 2,
+    heightMm: 2,
+  }));
+  const centre = ({ xMm, yMm, widthMm, heightMm }: MmBox): readonly [number, number] => [
+    xMm + widthMm / 2,
+    yMm + heightMm / 2,
+  ];
   const root = document.struct('Document');
   document.addStructure(root);
 
@@ -63,7 +93,15 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
   return finish();
 
   function frame(): void {
-    document.lineWidth(mm(0.2)).rect(mm(printerMarginMm), mm(printerMarginMm), mm(page.widthMm - 2 * printerMarginMm), mm(page.heightMm - 2 * printerMarginMm)).stroke('#000');
+    document
+      .lineWidth(mm(0.2))
+      .rect(
+        mm(printerMarginMm),
+        mm(printerMarginMm),
+        mm(page.widthMm - 2 * printerMarginMm),
+        mm(page.heightMm - 2 * printerMarginMm),
+      )
+      .stroke('#000');
   }
 
   /** A cross that shows to the right of the middle asks for backs further to the right: as far as it lies there, added to what is set now. */

@@ -12,12 +12,20 @@ const content = (payload: string, more: Partial<SheetContent> = {}): SheetConten
   more: { texts: noTexts, neededMm: 20, rehearsedMm: 20, picture: null },
   ...more,
 });
-const setup: SheetSetup = { ...plainChoices('small-card', 'A4'), backs: null, design: plainSheetDesign('small-card'), printerMarginMm: 5, head: { title: '', about: '' } };
+const setup: SheetSetup = {
+  ...plainChoices('small-card', 'A4'),
+  backs: null,
+  design: plainSheetDesign('small-card'),
+  printerMarginMm: 5,
+  head: { title: '', about: '' },
+};
 const drawing = { iconOf, measure: measureIn('sc') };
 
 describe('what is drawn of a print', () => {
   it('has the sizes that drawn codes have, without drawing them', () => {
-    const contents = ['a', 'https://a.example/leaf/field-guide-to-limpets', 'x'.repeat(300), '0123456789'].map((payload) => content(payload));
+    const contents = ['a', 'https://a.example/leaf/field-guide-to-limpets', 'x'.repeat(300), '0123456789'].map(
+      (payload) => content(payload),
+    );
     const drawable = drawableOf({ setup, contents }, drawing);
     expect(drawable.ok).toBe(true);
     if (!drawable.ok) return;
@@ -28,11 +36,18 @@ describe('what is drawn of a print', () => {
   });
 
   it('keeps levels chosen by hand, and looks', () => {
-    const contents = [content('tides', { level: 'H' }), content('tides', { level: 'L' }), content('tides', { look: { ...core.plainLook, caption: { words: 'Look here', place: 'below' } } as never })];
+    const contents = [
+      content('tides', { level: 'H' }),
+      content('tides', { level: 'L' }),
+      content('tides', { look: { ...core.plainLook, caption: { words: 'Look here', place: 'below' } } as never }),
+    ];
     const drawable = drawableOf({ setup, contents }, drawing);
     expect(drawable.ok).toBe(true);
     if (!drawable.ok) return;
-    const boxes = drawable.value.composition.items.map(({ modules, surround }) => ({ modules, bottom: surround.bottom }));
+    const boxes = drawable.value.composition.items.map(({ modules, surround }) => ({
+      modules,
+      bottom: surround.bottom,
+    }));
     expect(boxes[0]?.modules).toBeGreaterThanOrEqual(boxes[1]?.modules ?? Infinity);
     expect(boxes[2]?.bottom).toBeGreaterThan(boxes[0]?.bottom ?? Infinity);
   });

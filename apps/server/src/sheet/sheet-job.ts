@@ -1,5 +1,23 @@
 /** What a worker needs to draw sheets: plain data, so that it can be sent to a thread and kept in the database. */
-import { chooseSize, compose, drawCode, modulesOf, plainLook, planSymbol, type BackField, type Composition, type DrawingWish, type ErrorCorrectionLevel, type FaceField, type GridProblem, type LookDesign, type Result, type SheetSetup, type SheetItem, type CodeDrawing } from '@hapset/core';
+import {
+  chooseSize,
+  compose,
+  drawCode,
+  modulesOf,
+  plainLook,
+  planSymbol,
+  type BackField,
+  type Composition,
+  type DrawingWish,
+  type ErrorCorrectionLevel,
+  type FaceField,
+  type GridProblem,
+  type LookDesign,
+  type Result,
+  type SheetSetup,
+  type SheetItem,
+  type CodeDrawing,
+} from '@hapset/core';
 import type { HanForms } from '../typeface/shaped-line.js';
 
 /** What stood on a sheet when it was made, so that it can be printed again and compared with now. */
@@ -47,7 +65,16 @@ export interface Drawable {
   readonly drawingOf: (index: number) => CodeDrawing;
 }
 
-export const noTexts: MoreContent['texts'] = { number: '', password: '', class: '', place: '', what: '', meaning: '', 'for-whom': '', where: '' };
+export const noTexts: MoreContent['texts'] = {
+  number: '',
+  password: '',
+  class: '',
+  place: '',
+  what: '',
+  meaning: '',
+  'for-whom': '',
+  where: '',
+};
 
 export function textsOf({ title, instruction, tap = '', address, foot = '', more }: SheetContent): SheetItem['texts'] {
   return { ...noTexts, class: foot, ...more?.texts, title, instruction, tap, address: address ?? '' };
@@ -57,7 +84,10 @@ export function textsOf({ title, instruction, tap = '', address, foot = '', more
  * Codes are drawn when a page asks for them: a page of seven thousand cards needs ten.
  * @throws RangeError for a payload that no code holds: such a place is never put into a job
  */
-export function drawableOf({ setup, contents }: Pick<SheetJob, 'setup' | 'contents'>, { iconOf, measure }: Pick<DrawingWish, 'iconOf' | 'measure'>): Result<Drawable, GridProblem> {
+export function drawableOf(
+  { setup, contents }: Pick<SheetJob, 'setup' | 'contents'>,
+  { iconOf, measure }: Pick<DrawingWish, 'iconOf' | 'measure'>,
+): Result<Drawable, GridProblem> {
   const drawn = new Map<number, CodeDrawing>();
   const draw = ({ payload, level, look = plainLook, title }: SheetContent): CodeDrawing => {
     const planned = planSymbol(payload, level);
@@ -70,13 +100,21 @@ export function drawableOf({ setup, contents }: Pick<SheetJob, 'setup' | 'conten
     return known;
   };
   const boxOf = boxes(contents, drawingOf);
-  const items = contents.map((content, index): SheetItem => ({ texts: textsOf(content), ...boxOf(index), neededMm: content.more?.neededMm ?? Infinity, pictureAspect: content.more?.picture?.aspect ?? null }));
+  const items = contents.map((content, index): SheetItem => ({
+    texts: textsOf(content),
+    ...boxOf(index),
+    neededMm: content.more?.neededMm ?? Infinity,
+    pictureAspect: content.more?.picture?.aspect ?? null,
+  }));
   const composed = compose(setup, items);
   return composed.ok ? { ok: true, value: { composition: composed.value, drawingOf } } : composed;
 }
 
 /** How large each code is and what is around it. Plain ones differ in their modules alone, so one of them is drawn for all. */
-function boxes(contents: readonly SheetContent[], drawingOf: (index: number) => CodeDrawing): (index: number) => Pick<CodeDrawing, 'modules' | 'surround'> {
+function boxes(
+  contents: readonly SheetContent[],
+  drawingOf: (index: number) => CodeDrawing,
+): (index: number) => Pick<CodeDrawing, 'modules' | 'surround'> {
   const firstPlain = contents.findIndex(({ look }) => look === undefined);
   const sizes = new Map<string, number>();
   return (index) => {

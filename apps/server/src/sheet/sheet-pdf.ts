@@ -2,7 +2,17 @@
  * Pages of sheets as PDF: codes as vectors, text in embedded and subset fonts that can be searched and copied, a structure for those who
  * have it read aloud: texts as paragraphs, codes as figures with what they carry.
  */
-import { baselineMm, layoutPage, lineHeightMm, pagesOf, pointsPerMm, type PageArrow, type PageLine, type PageText, type SheetPage } from '@hapset/core';
+import {
+  baselineMm,
+  layoutPage,
+  lineHeightMm,
+  pagesOf,
+  pointsPerMm,
+  type PageArrow,
+  type PageLine,
+  type PageText,
+  type SheetPage,
+} from '@hapset/core';
 import { drawOnPdf, startPdf, type PictureBytes } from '../picture/draw-pdf.js';
 import { fontBytes, type Face } from '../typeface/faces.js';
 import { measureIn, shapeLine, type HanForms } from '../typeface/shaped-line.js';
@@ -10,7 +20,12 @@ import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
 import type { Drawable, SheetJob } from './sheet-job.js';
 
 /** @param onPage hears how many pages are drawn; the drawing pauses there, so that it can be stopped */
-export async function drawSheetsPdf({ composition, drawingOf }: Drawable, job: SheetJob, pictures: PictureBytes, onPage: (drawn: number) => Promise<void> | void = () => undefined): Promise<Buffer> {
+export async function drawSheetsPdf(
+  { composition, drawingOf }: Drawable,
+  job: SheetJob,
+  pictures: PictureBytes,
+  onPage: (drawn: number) => Promise<void> | void = () => undefined,
+): Promise<Buffer> {
   const pages = pagesOf(composition);
   const measure = measureIn(job.han);
   const { document, finish } = startPdf({ title: job.title, madeAt: new Date(job.madeAt) });
@@ -44,7 +59,9 @@ export async function drawSheetsPdf({ composition, drawingOf }: Drawable, job: S
       root.add(
         document.struct('Figure', { alt: `QR code of ${content.title}: ${content.payload}` }, () => {
           if (code.turned) {
-            document.save().rotate(180, { origin: [(code.xMm + code.sizeMm / 2) * pointsPerMm, (code.yMm + code.sizeMm / 2) * pointsPerMm] });
+            document.save().rotate(180, {
+              origin: [(code.xMm + code.sizeMm / 2) * pointsPerMm, (code.yMm + code.sizeMm / 2) * pointsPerMm],
+            });
             drawOnPdf(document, drawing, code, pictures);
             document.restore();
           } else drawOnPdf(document, drawing, code, pictures);
@@ -52,13 +69,38 @@ export async function drawSheetsPdf({ composition, drawingOf }: Drawable, job: S
       );
     }
     for (const picture of page.pictures) {
-      const id = picture.which === 'header' ? composition.setup.design.header?.pictureId : job.contents[picture.item]?.more?.picture?.id;
+      const id =
+        picture.which === 'header'
+          ? composition.setup.design.header?.pictureId
+          : job.contents[picture.item]?.more?.picture?.id;
       const bytes = pictures.get(id ?? '');
-      if (bytes) root.add(document.struct('Figure', { alt: picture.which === 'header' ? 'The school' : 'What opens' }, () => void turned(picture.turned, picture, () => document.image(bytes, picture.xMm * pointsPerMm, picture.yMm * pointsPerMm, { width: picture.widthMm * pointsPerMm, height: picture.heightMm * pointsPerMm }))));
+      if (bytes)
+        root.add(
+          document.struct(
+            'Figure',
+            { alt: picture.which === 'header' ? 'The school' : 'What opens' },
+            () =>
+              void turned(picture.turned, picture, () =>
+                document.image(bytes, picture.xMm * pointsPerMm, picture.yMm * pointsPerMm, {
+                  width: picture.widthMm * pointsPerMm,
+                  height: picture.heightMm * pointsPerMm,
+                }),
+              ),
+          ),
+        );
     }
   }
 
-  function turned(isTurned: boolean, { xMm, yMm, widthMm, heightMm }: { readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number }, draw: () => void): void {
+  function turned(
+    isTurned: boolean,
+    {
+      xMm,
+      yMm,
+      widthMm,
+      heightMm,
+    }: { readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number },
+    draw: () => void,
+  ): void {
     if (!isTurned) return draw();
     document.save().rotate(180, { origin: [(xMm + widthMm / 2) * pointsPerMm, (yMm + heightMm / 2) * pointsPerMm] });
     draw();
@@ -72,7 +114,10 @@ export async function drawSheetsPdf({ composition, drawingOf }: Drawable, job: S
         for (const run of runs) {
           useFace(run.face);
           document.fontSize(text.sizePt);
-          const at: [number, number] = [(xMm + (run.xEm * text.sizePt) / pointsPerMm) * pointsPerMm, baseline * pointsPerMm];
+          const at: [number, number] = [
+            (xMm + (run.xEm * text.sizePt) / pointsPerMm) * pointsPerMm,
+            baseline * pointsPerMm,
+          ];
           if (run.actual !== null) document.markContent('Span', { actual: run.actual });
           document.text(run.text, ...at, { lineBreak: false, baseline: 'alphabetic', features: [] });
           if (run.actual !== null) document.endMarkedContent();
@@ -91,7 +136,10 @@ export interface PlacedLine {
 }
 
 /** Where each line of a text box lies: in the middle, or at the side where its script begins. */
-export function placedLines({ lines, font, sizePt, align, xMm, yMm, widthMm }: PageText, han: HanForms): readonly PlacedLine[] {
+export function placedLines(
+  { lines, font, sizePt, align, xMm, yMm, widthMm }: PageText,
+  han: HanForms,
+): readonly PlacedLine[] {
   return lines.map((line, index) => {
     const { runs, widthEm, fromRight } = shapeLine(line, font, han);
     const restMm = widthMm - (widthEm * sizePt) / pointsPerMm;
@@ -101,19 +149,40 @@ export function placedLines({ lines, font, sizePt, align, xMm, yMm, widthMm }: P
 }
 
 function drawLine(document: PDFKit.PDFDocument, { from, to, sort }: PageLine): void {
-  document.save().lineWidth(lineWidthsMm[sort] * pointsPerMm).strokeColor(lineColours[sort]);
+  document
+    .save()
+    .lineWidth(lineWidthsMm[sort] * pointsPerMm)
+    .strokeColor(lineColours[sort]);
   if (sort === 'fold') document.dash(2 * pointsPerMm, { space: 1.5 * pointsPerMm });
-  document.moveTo(from[0] * pointsPerMm, from[1] * pointsPerMm).lineTo(to[0] * pointsPerMm, to[1] * pointsPerMm).stroke().restore();
+  document
+    .moveTo(from[0] * pointsPerMm, from[1] * pointsPerMm)
+    .lineTo(to[0] * pointsPerMm, to[1] * pointsPerMm)
+    .stroke()
+    .restore();
 }
 
 function drawArrow(document: PDFKit.PDFDocument, arrow: PageArrow): void {
-  document.save().translate(arrow.xMm * pointsPerMm, arrow.yMm * pointsPerMm).scale(pointsPerMm).path(arrowPath(arrow)).fill('#000').restore();
+  document
+    .save()
+    .translate(arrow.xMm * pointsPerMm, arrow.yMm * pointsPerMm)
+    .scale(pointsPerMm)
+    .path(arrowPath(arrow))
+    .fill('#000')
+    .restore();
 }
 
 /** A shaft with a head, filling its box; from its upper left corner, in mm. */
 export function arrowPath({ widthMm, heightMm, to, turned }: PageArrow): string {
   // In a unit square, pointing up.
-  const corners: readonly (readonly [number, number])[] = [[0.5, 0], [0.92, 0.46], [0.62, 0.46], [0.62, 1], [0.38, 1], [0.38, 0.46], [0.08, 0.46]];
+  const corners: readonly (readonly [number, number])[] = [
+    [0.5, 0],
+    [0.92, 0.46],
+    [0.62, 0.46],
+    [0.62, 1],
+    [0.38, 1],
+    [0.38, 0.46],
+    [0.08, 0.46],
+  ];
   const placed = corners.map(([x, y]) => {
     const [across, down] = to === 'left' ? [y, 1 - x] : [x, y];
     return turned ? [1 - across, 1 - down] : [across, down];

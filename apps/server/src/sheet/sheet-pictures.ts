@@ -14,8 +14,13 @@ export class SheetPictures {
   constructor(@InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>) {}
 
   /** Which material shows what, and its bytes as PNG by the check's id. */
-  async of(standings: readonly Standing[]): Promise<{ readonly shown: ReadonlyMap<string, MoreContent['picture']>; readonly bytes: Record<string, Uint8Array> }> {
-    const checkOf = new Map(standings.flatMap(({ check, place }) => (check?.pictureBytes ? [[check.id, place.material.id] as const] : [])));
+  async of(standings: readonly Standing[]): Promise<{
+    readonly shown: ReadonlyMap<string, MoreContent['picture']>;
+    readonly bytes: Record<string, Uint8Array>;
+  }> {
+    const checkOf = new Map(
+      standings.flatMap(({ check, place }) => (check?.pictureBytes ? [[check.id, place.material.id] as const] : [])),
+    );
     const pictures = await this.read([...checkOf.keys()]);
     return {
       shown: new Map(pictures.map(({ id, aspect }) => [checkOf.get(id) ?? '', { id, aspect }])),
@@ -30,7 +35,9 @@ export class SheetPictures {
     return { ...Object.fromEntries(pictures.map(({ id, bytes }) => [id, bytes])), ...(await symbolPictures(ids)) };
   }
 
-  private async read(ids: readonly string[]): Promise<readonly { readonly id: string; readonly aspect: number; readonly bytes: Uint8Array }[]> {
+  private async read(
+    ids: readonly string[],
+  ): Promise<readonly { readonly id: string; readonly aspect: number; readonly bytes: Uint8Array }[]> {
     if (ids.length === 0) return [];
     const rows = await this.checks.find({ where: { id: In([...ids]) }, select: { id: true, picture: true } });
     const read = rows.map(async ({ id, picture }) => {
@@ -62,5 +69,11 @@ export async function symbolPictures(ids: readonly string[]): Promise<Record<str
 function drawIcon(nodes: readonly IconNode[]): Promise<Buffer> {
   const strokes = iconStrokes(nodes, { x: 0, y: 0, side: 24 }, { sort: 'colour', colour: '#000000' });
   const drawing = { modules: 24, surround: { left: 0, top: 0, right: 0, bottom: 0 }, shapes: strokes };
-  return sharp(Buffer.from(drawingSvg(drawing, { width: String(iconPx), height: String(iconPx), title: '', pictureAddress: () => null }))).png().toBuffer();
+  return sharp(
+    Buffer.from(
+      drawingSvg(drawing, { width: String(iconPx), height: String(iconPx), title: '', pictureAddress: () => null }),
+    ),
+  )
+    .png()
+    .toBuffer();
 }

@@ -33,8 +33,14 @@ export class SheetPlacesService {
   /** @throws ProblemError not-found for what is another's, invalid where nothing or more than one thing is asked for */
   async of(wish: SheetPlaces, who: Account): Promise<PlacesToPrint> {
     const { lessonId, stationIds, materialIds, tag } = wish;
-    if ([lessonId !== null, stationIds.length > 0, materialIds.length > 0, tag !== null].filter(Boolean).length !== 1) throw invalid('names no lesson, stations, materials or collection, or several of them');
-    const found = lessonId !== null ? await this.ofLesson(lessonId, who) : stationIds.length > 0 ? await this.ofStations(stationIds, who) : await this.ofMaterials(tag, materialIds, who);
+    if ([lessonId !== null, stationIds.length > 0, materialIds.length > 0, tag !== null].filter(Boolean).length !== 1)
+      throw invalid('names no lesson, stations, materials or collection, or several of them');
+    const found =
+      lessonId !== null
+        ? await this.ofLesson(lessonId, who)
+        : stationIds.length > 0
+          ? await this.ofStations(stationIds, who)
+          : await this.ofMaterials(tag, materialIds, who);
     if (found.places.length === 0) throw invalid('has no codes');
     if (found.places.length > limits.sheetCodes) throw invalid(`has more than ${limits.sheetCodes} codes`);
     return found;
@@ -55,7 +61,8 @@ export class SheetPlacesService {
   }
 
   private async ofMaterials(tag: string | null, ids: readonly string[], who: Account): Promise<PlacesToPrint> {
-    const materials = tag === null ? await this.materials.requireOwn(ids, who.id) : await this.shelf.tagged(who.id, tag);
+    const materials =
+      tag === null ? await this.materials.requireOwn(ids, who.id) : await this.shelf.tagged(who.id, tag);
     const places = materials.map((material) => ({ place: { material, station: null, lesson: null }, position: null }));
     return { name: nameOf(places, tag ?? 'From the shelf'), places };
   }

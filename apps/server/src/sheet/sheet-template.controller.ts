@@ -21,13 +21,21 @@ export class SheetTemplateController {
   }
 
   @Put(':sheetTemplateId')
-  change(@Param('sheetTemplateId') id: string, @Body() body: ChangeSheetTemplateDto, @Who() who: Account): Promise<SheetTemplateView> {
+  change(
+    @Param('sheetTemplateId') id: string,
+    @Body() body: ChangeSheetTemplateDto,
+    @Who() who: Account,
+  ): Promise<SheetTemplateView> {
     return this.templates.change(id, body, who);
   }
 
   @AdministratorOnly()
   @Patch(':sheetTemplateId')
-  makeUsual(@Param('sheetTemplateId') id: string, @Body() body: UsualSheetTemplateDto, @Who() who: Account): Promise<SheetTemplateView> {
+  makeUsual(
+    @Param('sheetTemplateId') id: string,
+    @Body() body: UsualSheetTemplateDto,
+    @Who() who: Account,
+  ): Promise<SheetTemplateView> {
     return this.templates.makeUsual(id, body.usual, who);
   }
 

@@ -28,14 +28,29 @@ export class SheetTemplateService {
   async choose(kind: SheetKind, id: string | null): Promise<SheetTemplate | null> {
     if (id === null) return this.templates.findOneBy({ kind, usual: true, removedAt: IsNull() });
     const found = await this.templates.findOneBy({ id, kind, removedAt: IsNull() });
-    if (!found) throw new ProblemError('invalid', 'This template can’t be used here.', { fields: [{ field: 'templateId', message: 'does not exist for that kind of sheet' }] });
+    if (!found)
+      throw new ProblemError('invalid', 'This template can’t be used here.', {
+        fields: [{ field: 'templateId', message: 'does not exist for that kind of sheet' }],
+      });
     return found;
   }
 
   /** @throws ProblemError invalid */
   async create(wish: CreateSheetTemplate, who: Account): Promise<SheetTemplateView> {
-    if ((await this.templates.countBy({ removedAt: IsNull() })) >= limits.sheetTemplates) throw new ProblemError('invalid', 'The school has enough templates.', { fields: [{ field: 'name', message: `are ${limits.sheetTemplates} already; remove one first` }] });
-    const row = { id: newId(), ...(await this.checked(wish)), kind: wish.kind, usual: false, madeById: who.id, version: 1, createdAt: this.clock.now(), removedAt: null };
+    if ((await this.templates.countBy({ removedAt: IsNull() })) >= limits.sheetTemplates)
+      throw new ProblemError('invalid', 'The school has enough templates.', {
+        fields: [{ field: 'name', message: `are ${limits.sheetTemplates} already; remove one first` }],
+      });
+    const row = {
+      id: newId(),
+      ...(await this.checked(wish)),
+      kind: wish.kind,
+      usual: false,
+      madeById: who.id,
+      version: 1,
+      createdAt: this.clock.now(),
+      removedAt: null,
+    };
     await this.templates.insert(row);
     return toView(await this.require(row.id), who);
   }
@@ -43,7 +58,10 @@ export class SheetTemplateService {
   /** @throws ProblemError not-found, not-allowed, invalid, stale */
   async change(id: string, { version, ...wish }: ChangeSheetTemplate, who: Account): Promise<SheetTemplateView> {
     mayChange(await this.require(id), who);
-    const { affected } = await this.templates.update({ id, version, removedAt: IsNull() }, { ...(await this.checked(wish)), version: version + 1 });
+    const { affected } = await this.templates.update(
+      { id, version, removedAt: IsNull() },
+      { ...(await this.checked(wish)), version: version + 1 },
+    );
     if (affected !== 1) throw stale('template');
     return toView(await this.require(id), who);
   }
@@ -70,18 +88,34 @@ export class SheetTemplateService {
     return found;
   }
 
-  private async checked({ name, accent, header }: Pick<CreateSheetTemplate, 'name' | 'accent' | 'header'>): Promise<Pick<SheetTemplate, 'name' | 'accent' | 'header'>> {
-    if (!accentReads(accent)) throw new ProblemError('invalid', 'Titles in that colour can’t be read.', { fields: [{ field: 'accent', message: 'is too pale on white paper' }] });
-    if (header !== null && !(await this.pictures.exists(header.pictureId))) throw new ProblemError('invalid', 'That picture is not here.', { fields: [{ field: 'header', message: 'does not exist' }] });
+  private async checked({
+    name,
+    accent,
+    header,
+  }: Pick<CreateSheetTemplate, 'name' | 'accent' | 'header'>): Promise<
+    Pick<SheetTemplate, 'name' | 'accent' | 'header'>
+  > {
+    if (!accentReads(accent))
+      throw new ProblemError('invalid', 'Titles in that colour can’t be read.', {
+        fields: [{ field: 'accent', message: 'is too pale on white paper' }],
+      });
+    if (header !== null && !(await this.pictures.exists(header.pictureId)))
+      throw new ProblemError('invalid', 'That picture is not here.', {
+        fields: [{ field: 'header', message: 'does not exist' }],
+      });
     return { name: name.normalize('NFC').trim(), accent: accent.toLowerCase(), header };
   }
 }
 
 /** @throws ProblemError not-allowed */
 function mayChange({ madeById }: SheetTemplate, who: Account): void {
-  if (madeById !== who.id && who.role !== 'administrator') throw new ProblemError('not-allowed', 'A template is changed by who made it, or by the administrator.');
+  if (madeById !== who.id && who.role !== 'administrator')
+    throw new ProblemError('not-allowed', 'A template is changed by who made it, or by the administrator.');
 }
 
-function toView({ id, name, kind, accent, header, usual, madeById, version }: SheetTemplate, who: Account): SheetTemplateView {
+function toView(
+  { id, name, kind, accent, header, usual, madeById, version }: SheetTemplate,
+  who: Account,
+): SheetTemplateView {
   return { id, name, kind, accent, header, usual, mine: madeById === who.id || who.role === 'administrator', version };
 }

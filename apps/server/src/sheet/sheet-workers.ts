@@ -28,7 +28,9 @@ interface Waiting {
   readonly reject: (error: Error) => void;
 }
 
-type Message = { readonly id: number } & ({ readonly drawn: number } | { readonly answer: SheetAnswer } | { readonly failure: string });
+type Message = { readonly id: number } & (
+  { readonly drawn: number } | { readonly answer: SheetAnswer } | { readonly failure: string }
+);
 
 class Thread {
   private worker: Worker | null = null;
@@ -126,7 +128,11 @@ export class SheetWorkers implements BeforeApplicationShutdown {
 }
 
 /** Who is next: somebody else than the last one where somebody else waits, and nothing long beside something long. */
-export function takeTurn<Wish extends { readonly ownerId: string; readonly options: Pick<AskOptions, 'long'> }>(waiting: readonly Wish[], lastServed: string | null, longRuns: boolean): Wish | null {
+export function takeTurn<Wish extends { readonly ownerId: string; readonly options: Pick<AskOptions, 'long'> }>(
+  waiting: readonly Wish[],
+  lastServed: string | null,
+  longRuns: boolean,
+): Wish | null {
   const may = waiting.filter(({ options }) => !(longRuns && options.long === true));
   return may.find(({ ownerId }) => ownerId !== lastServed) ?? may[0] ?? null;
 }

@@ -26,13 +26,21 @@ export class SheetController {
   ) {}
 
   @Post('materials/:materialId/sheets')
-  async makeOfMaterial(@Param('materialId') materialId: string, @Body() body: MakeSheetDto, @Who() who: Account): Promise<SheetView> {
+  async makeOfMaterial(
+    @Param('materialId') materialId: string,
+    @Body() body: MakeSheetDto,
+    @Who() who: Account,
+  ): Promise<SheetView> {
     const place = { material: await this.materials.require(materialId), station: null, lesson: null };
     return toSheetView(await this.sheets.make({ place, position: null }, body, who.id));
   }
 
   @Post('stations/:stationId/sheets')
-  async makeOfStation(@Param('stationId') stationId: string, @Body() body: MakeSheetDto, @Who() who: Account): Promise<SheetView> {
+  async makeOfStation(
+    @Param('stationId') stationId: string,
+    @Body() body: MakeSheetDto,
+    @Who() who: Account,
+  ): Promise<SheetView> {
     const { place, station } = await this.stations.place(stationId);
     return toSheetView(await this.sheets.make({ place, position: station.position }, body, who.id));
   }
@@ -52,7 +60,14 @@ export class SheetController {
   @Get('printer-test')
   async printerTest(@Res() response: Response): Promise<void> {
     const { paper, duplexEdge, duplexRightMm, duplexDownMm, printerMarginMm } = await this.school.get();
-    const pdf = await printerTestPdf({ paper, printerMarginMm, edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } });
-    nameFile(response, { type: 'application/pdf', name: 'Printer test, both sides.pdf', disposition: 'inline' }).send(pdf);
+    const pdf = await printerTestPdf({
+      paper,
+      printerMarginMm,
+      edge: duplexEdge,
+      adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm },
+    });
+    nameFile(response, { type: 'application/pdf', name: 'Printer test, both sides.pdf', disposition: 'inline' }).send(
+      pdf,
+    );
   }
 }

@@ -1,7 +1,49 @@
-import { limits, sheetWarnings, type ChangeSheetTemplate, type CreateSheetTemplate, type MakePrint, type MakeSheet, type PreviewSheets, type SheetChoices, type SheetPlaces, type SheetWarning, type UsualSheetTemplate } from '@hapset/contract';
-import { composedKinds, faceFields, paperNames, sheetKinds, type FaceField, type HeaderPicture, type LabelGrid, type PaperFormat, type SheetKind } from '@hapset/core';
+import {
+  limits,
+  sheetWarnings,
+  type ChangeSheetTemplate,
+  type CreateSheetTemplate,
+  type MakePrint,
+  type MakeSheet,
+  type PreviewSheets,
+  type SheetChoices,
+  type SheetPlaces,
+  type SheetWarning,
+  type UsualSheetTemplate,
+} from '@hapset/contract';
+import {
+  composedKinds,
+  faceFields,
+  paperNames,
+  sheetKinds,
+  type FaceField,
+  type HeaderPicture,
+  type LabelGrid,
+  type PaperFormat,
+  type SheetKind,
+} from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsDefined, IsHexColor, IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsDefined,
+  IsHexColor,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 const { viewingDistanceM, headerPicture } = limits;
@@ -19,7 +61,8 @@ class PlacesDto implements SheetPlaces {
   @ValidateIf((body: PlacesDto) => body.lessonId !== null) @IsUUID() lessonId: string | null;
   @IsArray() @ArrayMaxSize(limits.itemsAtOnce) @ArrayUnique() @IsUUID('all', { each: true }) stationIds: string[];
   @IsArray() @ArrayMaxSize(limits.itemsAtOnce) @ArrayUnique() @IsUUID('all', { each: true }) materialIds: string[];
-  @ValidateIf((body: PlacesDto) => body.tag !== null) @IsString() @MinLength(1) @MaxLength(limits.tagLength) tag: string | null;
+  @ValidateIf((body: PlacesDto) => body.tag !== null) @IsString() @MinLength(1) @MaxLength(limits.tagLength) tag:
+    string | null;
 }
 
 class LabelGridDto implements LabelGrid {
@@ -45,7 +88,11 @@ class ChoicesDto implements SheetChoices {
   @IsArray() @ArrayMaxSize(faceFields.length) @ArrayUnique() @IsIn(faceFields, { each: true }) fields: FaceField[];
   @IsBoolean() picture: boolean;
   @IsBoolean() backs: boolean;
-  @ValidateIf((body: ChoicesDto) => body.distanceM !== null) @IsNumber() @Min(viewingDistanceM.least) @Max(viewingDistanceM.most) distanceM: number | null;
+  @ValidateIf((body: ChoicesDto) => body.distanceM !== null)
+  @IsNumber()
+  @Min(viewingDistanceM.least)
+  @Max(viewingDistanceM.most)
+  distanceM: number | null;
   @IsIn(['sc', 'jp']) han: 'sc' | 'jp';
   @ValidateIf((body: ChoicesDto) => body.templateId !== null) @IsUUID() templateId: string | null;
 }
@@ -73,7 +120,10 @@ class HeaderPictureDto implements HeaderPicture {
 class TemplateDto {
   @IsString() @Length(1, limits.lookNameLength) name: string;
   @IsHexColor() @Matches(/^#[0-9a-f]{6}$/i) accent: string;
-  @ValidateIf((body: TemplateDto) => body.header !== null) @ValidateNested() @Type(() => HeaderPictureDto) header: HeaderPictureDto | null;
+  @ValidateIf((body: TemplateDto) => body.header !== null)
+  @ValidateNested()
+  @Type(() => HeaderPictureDto)
+  header: HeaderPictureDto | null;
 }
 
 export class CreateSheetTemplateDto extends TemplateDto implements CreateSheetTemplate {

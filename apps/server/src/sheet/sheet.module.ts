@@ -26,9 +26,29 @@ import { Sheet } from './sheet.entity.js';
 import { SheetService } from './sheet.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]), MaterialModule, StationModule, LessonModule, ReadinessModule, LookModule, SchoolModule, JobModule, StorageModule],
+  imports: [
+    TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]),
+    MaterialModule,
+    StationModule,
+    LessonModule,
+    ReadinessModule,
+    LookModule,
+    SchoolModule,
+    JobModule,
+    StorageModule,
+  ],
   controllers: [SheetController, PrintController, SheetTemplateController],
-  providers: [SheetService, PrintService, PrintDrawing, PrintJobs, SheetPlanner, SheetPlacesService, SheetPictures, SheetTemplateService, SheetWorkers],
+  providers: [
+    SheetService,
+    PrintService,
+    PrintDrawing,
+    PrintJobs,
+    SheetPlanner,
+    SheetPlacesService,
+    SheetPictures,
+    SheetTemplateService,
+    SheetWorkers,
+  ],
   exports: [PrintService, SheetPlanner],
 })
 export class SheetModule {}

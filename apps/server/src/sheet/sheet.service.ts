@@ -23,7 +23,12 @@ export class SheetService {
 
   /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long */
   async make(place: PlaceToPrint, { paper, goAhead }: MakeSheet, ownerId: string): Promise<Sheet> {
-    const { sheets } = await this.prints.make({ name: titleOf(place.place), places: [place] }, { ...plainChoices('poster', paper), picture: false }, goAhead, ownerId);
+    const { sheets } = await this.prints.make(
+      { name: titleOf(place.place), places: [place] },
+      { ...plainChoices('poster', paper), picture: false },
+      goAhead,
+      ownerId,
+    );
     return sheets[0] as Sheet;
   }
 
@@ -32,12 +37,40 @@ export class SheetService {
     const sheet = await this.sheets.findOne({ where: { id }, relations: { print: true } });
     if (!sheet) throw notFound('sheet');
     if (sheet.print) return { sheet, pdf: await this.prints.pdf(sheet.print) };
-    return { sheet, pdf: Buffer.from((await this.workers.ask(ownerId, { sort: 'pdf', job: await this.oldPoster(sheet) })) as Uint8Array) };
+    return {
+      sheet,
+      pdf: Buffer.from(
+        (await this.workers.ask(ownerId, { sort: 'pdf', job: await this.oldPoster(sheet) })) as Uint8Array,
+      ),
+    };
   }
 
   private async oldPoster({ paper, content, sizeMm, madeAt }: Sheet): Promise<SheetJob> {
-    const setup: SheetSetup = { ...plainChoices('poster', paper), backs: null, design: plainSheetDesign('poster'), printerMarginMm: 5, head: { title: '', about: '' } };
-    const contents = [{ ...content, more: { texts: { ...noTexts, class: content.foot ?? '' }, neededMm: sizeMm, rehearsedMm: sizeMm, picture: null } }];
-    return { setup, contents, han: 'sc', pictures: await this.planner.picturesOf(contents, setup), title: content.title, madeAt: madeAt.getTime() };
+    const setup: SheetSetup = {
+      ...plainChoices('poster', paper),
+      backs: null,
+      design: plainSheetDesign('poster'),
+      printerMarginMm: 5,
+      head: { title: '', about: '' },
+    };
+    const contents = [
+      {
+        ...content,
+        more: {
+          texts: { ...noTexts, class: content.foot ?? '' },
+          neededMm: sizeMm,
+          rehearsedMm: sizeMm,
+          picture: null,
+        },
+      },
+    ];
+    return {
+      setup,
+      contents,
+      han: 'sc',
+      pictures: await this.planner.picturesOf(contents, setup),
+      title: content.title,
+      madeAt: madeAt.getTime(),
+    };
   }
 }

@@ -35,10 +35,15 @@ describe('making sheets', () => {
     await scene.opened(lessonId);
     return { lessonId, stationId };
   };
-  const make = async (stationId: string, goAhead: readonly string[] = [], paper = 'A4') => scene.server.as('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper, goAhead });
+  const make = async (stationId: string, goAhead: readonly string[] = [], paper = 'A4') =>
+    scene.server.as('Maren', 'POST', `/api/stations/${stationId}/sheets`, { kind: 'poster', paper, goAhead });
   const file = async (path: string): Promise<{ body: Buffer; disposition: string; type: string }> => {
     const call = await scene.server.as('Maren', 'GET', path);
-    return { body: call.body as Buffer, disposition: String(call.headers['content-disposition']), type: String(call.headers['content-type']) };
+    return {
+      body: call.body as Buffer,
+      disposition: String(call.headers['content-disposition']),
+      type: String(call.headers['content-type']),
+    };
   };
   const pdf = (body: Buffer, name: string): string => {
     const path = join(folder, name);
@@ -46,21 +51,31 @@ describe('making sheets', () => {
     return path;
   };
 
-  it.each(['A4', 'Letter'] as const)('gives a sound PDF on %s whose code reads back and whose text can be copied', async (paper) => {
-    const { stationId } = await station('/open');
-    await scene.rehearsed(stationId, 3);
-    const sheet = (await make(stationId, [], paper)).body as SheetView;
-    expect(sheet).toMatchObject({ paper, fileName: '01 Field guide to limpets, poster.pdf' });
-    const { body, disposition, type } = await file(`/api/sheets/${sheet.id}/file`);
-    expect(type).toBe('application/pdf');
-    expect(disposition).toBe('inline; filename="01 Field guide to limpets, poster.pdf"');
-    const path = pdf(body, `${paper}.pdf`);
-    execFileSync('qpdf', ['--check', path]);
-    const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
-    for (const part of ['Field guide to limpets', 'Point your camera here and tap what it finds.', web.address('/open'), 'Life between the tides · 6 Kestrel', 'Biology room']) expect(text).toContain(part);
-    execFileSync('pdftoppm', ['-r', '60', '-png', '-singlefile', path, path.replace('.pdf', '')]);
-    expect(decode(readFileSync(path.replace('.pdf', '.png')))).toBe(web.address('/open'));
-  });
+  it.each(['A4', 'Letter'] as const)(
+    'gives a sound PDF on %s whose code reads back and whose text can be copied',
+    async (paper) => {
+      const { stationId } = await station('/open');
+      await scene.rehearsed(stationId, 3);
+      const sheet = (await make(stationId, [], paper)).body as SheetView;
+      expect(sheet).toMatchObject({ paper, fileName: '01 Field guide to limpets, poster.pdf' });
+      const { body, disposition, type } = await file(`/api/sheets/${sheet.id}/file`);
+      expect(type).toBe('application/pdf');
+      expect(disposition).toBe('inline; filename="01 Field guide to limpets, poster.pdf"');
+      const path = pdf(body, `${paper}.pdf`);
+      execFileSync('qpdf', ['--check', path]);
+      const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' });
+      for (const part of [
+        'Field guide to limpets',
+        'Point your camera here and tap what it finds.',
+        web.address('/open'),
+        'Life between the tides · 6 Kestrel',
+        'Biology room',
+      ])
+        expect(text).toContain(part);
+      execFileSync('pdftoppm', ['-r', '60', '-png', '-singlefile', path, path.replace('.pdf', '')]);
+      expect(decode(readFileSync(path.replace('.pdf', '.png')))).toBe(web.address('/open'));
+    },
+  );
 
   it('names what is not right, and goes on only on purpose', async () => {
     const { stationId } = await station('/locked');
@@ -74,7 +89,9 @@ describe('making sheets', () => {
 
   it('warns of characters that would print as boxes, and of text that would be cut', async () => {
     const lessonId = await scene.lesson();
-    const [stationId = ''] = await scene.stations(lessonId, [{ ...words('tide'), title: `\u{10380} ${'tide '.repeat(38)}`.trim() }]);
+    const [stationId = ''] = await scene.stations(lessonId, [
+      { ...words('tide'), title: `\u{10380} ${'tide '.repeat(38)}`.trim() },
+    ]);
     expect((await make(stationId)).body).toMatchObject({ warnings: ['text-cut', 'missing-characters'] });
     expect(missingCharacters('Tide 潮 ä \u{10380}', 'heading')).toEqual(['\u{10380}']);
     expect(measureText('mm', 'text', 20)).toBeGreaterThan(measureText('ii', 'text', 20));
@@ -86,9 +103,15 @@ describe('making sheets', () => {
     const paper = async () => (await scene.bench(lessonId)).rows[0]?.readiness.paper;
     expect(await paper()).toMatchObject({ state: 'done', changed: [] });
     const { material } = await scene.page(stationId);
-    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, { version: material.version, link: web.address('/open?2') });
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
+      version: material.version,
+      link: web.address('/open?2'),
+    });
     expect(await paper()).toMatchObject({ state: 'look-at', changed: ['payload'] });
-    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, { version: material.version + 1, link: web.address('/open') });
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
+      version: material.version + 1,
+      link: web.address('/open'),
+    });
     expect(await paper()).toMatchObject({ state: 'done' });
     const { id, className, look, ...lesson } = (await scene.bench(lessonId)).lesson;
     expect([id, className, look]).toEqual([lessonId, '6 Kestrel', null]);
@@ -99,7 +122,13 @@ describe('making sheets', () => {
   it('makes one for a material that hangs nowhere', async () => {
     const { stationId } = await station('/open');
     const { material } = await scene.page(stationId);
-    const sheet = (await scene.server.as('Maren', 'POST', `/api/materials/${material.id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: [] })).body as SheetView;
+    const sheet = (
+      await scene.server.as('Maren', 'POST', `/api/materials/${material.id}/sheets`, {
+        kind: 'poster',
+        paper: 'A4',
+        goAhead: [],
+      })
+    ).body as SheetView;
     expect(sheet.fileName).toBe('Field guide to limpets, poster.pdf');
     expect((await scene.page(stationId)).readiness.paper.state).toBe('not-yet');
   });

@@ -32,9 +32,22 @@ export interface SheetPreviewAnswer extends SheetNotes {
 
 export type SheetAnswer = SheetNotes | SheetPreviewAnswer | string | Uint8Array;
 
-const noPages: SheetPreviewAnswer = { pages: 0, sizesMm: [], notes: [], problem: 'no-room', page: 0, side: 'front', widthMm: 0, heightMm: 0, svg: '' };
+const noPages: SheetPreviewAnswer = {
+  pages: 0,
+  sizesMm: [],
+  notes: [],
+  problem: 'no-room',
+  page: 0,
+  side: 'front',
+  widthMm: 0,
+  heightMm: 0,
+  svg: '',
+};
 
-export async function answerTask(task: SheetTask, onPage: (drawn: number) => Promise<void> | void = () => undefined): Promise<SheetAnswer> {
+export async function answerTask(
+  task: SheetTask,
+  onPage: (drawn: number) => Promise<void> | void = () => undefined,
+): Promise<SheetAnswer> {
   const { job } = task;
   const measure = measureIn(job.han);
   const drawable = drawableOf(job, { iconOf, measure });
@@ -42,14 +55,24 @@ export async function answerTask(task: SheetTask, onPage: (drawn: number) => Pro
   const { composition } = drawable.value;
   const pages = pagesOf(composition);
   const pictures = new Map(Object.entries(job.pictures).map(([id, bytes]) => [id, Buffer.from(bytes)]));
-  const svgOf = (index: number): string => drawSheetSvg(layoutPage(composition, index, measure), drawable.value, job, pictures);
+  const svgOf = (index: number): string =>
+    drawSheetSvg(layoutPage(composition, index, measure), drawable.value, job, pictures);
   switch (task.sort) {
     case 'notes':
       return { pages, problem: null, ...notesOf(composition, measure) };
     case 'preview': {
       const index = Math.min(task.page, pages - 1);
       const page = layoutPage(composition, index, measure);
-      return { pages, problem: null, ...notesOf(composition, measure), page: index, side: page.side, widthMm: page.widthMm, heightMm: page.heightMm, svg: svgOf(index) };
+      return {
+        pages,
+        problem: null,
+        ...notesOf(composition, measure),
+        page: index,
+        side: page.side,
+        widthMm: page.widthMm,
+        heightMm: page.heightMm,
+        svg: svgOf(index),
+      };
     }
     case 'pdf':
       return drawSheetsPdf(drawable.value, job, pictures, onPage);
@@ -62,5 +85,10 @@ export async function answerTask(task: SheetTask, onPage: (drawn: number) => Pro
 
 async function pngOf(svg: string, { composition: { grid } }: Drawable, dpi: number): Promise<Uint8Array> {
   const width = Math.round((grid.page.widthMm / 25.4) * dpi);
-  return sharp(Buffer.from(svg), { density: dpi, limitInputPixels: 200_000_000 }).resize({ width }).flatten({ background: '#ffffff' }).png({ compressionLevel: 9 }).withMetadata({ density: dpi }).toBuffer();
+  return sharp(Buffer.from(svg), { density: dpi, limitInputPixels: 200_000_000 })
+    .resize({ width })
+    .flatten({ background: '#ffffff' })
+    .png({ compressionLevel: 9 })
+    .withMetadata({ density: dpi })
+    .toBuffer();
 }

@@ -21,6 +21,8 @@ port.on('message', (message: { readonly id: number; readonly task: SheetTask } |
   };
   answerTask(task, onPage)
     .then((answer) => port.postMessage({ id, answer }))
-    .catch((error: unknown) => port.postMessage({ id, failure: error instanceof Error ? error.message : String(error) }))
+    .catch((error: unknown) =>
+      port.postMessage({ id, failure: error instanceof Error ? error.message : String(error) }),
+    )
     .finally(() => stopped.delete(id));
 });

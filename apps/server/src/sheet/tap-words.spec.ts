@@ -12,7 +12,11 @@ describe('what to tap', () => {
   });
   it('is not said twice', () => expect(tapLine('contact', [all], firstInstructions.contact)).toBe(''));
   it('comes with a way by hand where a scanner shows text only', () => {
-    expect(tapLine('network', [all, wordsOnly], firstInstructions.network)).toBe('Only text appears? Name and password are in it, after S: and P:.');
-    expect(tapLine('link', [wordsOnly], 'Look.')).toBe('Then tap the address that appears. Only text appears? Copy it into the browser.');
+    expect(tapLine('network', [all, wordsOnly], firstInstructions.network)).toBe(
+      'Only text appears? Name and password are in it, after S: and P:.',
+    );
+    expect(tapLine('link', [wordsOnly], 'Look.')).toBe(
+      'Then tap the address that appears. Only text appears? Copy it into the browser.',
+    );
   });
 });

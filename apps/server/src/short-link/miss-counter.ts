@@ -20,7 +20,11 @@ export class MissCounter implements OnApplicationBootstrap, BeforeApplicationShu
     private readonly clock: Clock,
     @Inject(LOGGER) logger: AppLogger,
   ) {
-    this.loop = new Loop(() => this.write(), { name: 'write counts of unknown short links', everyMs: writeEveryMs, logger });
+    this.loop = new Loop(() => this.write(), {
+      name: 'write counts of unknown short links',
+      everyMs: writeEveryMs,
+      logger,
+    });
   }
 
   onApplicationBootstrap(): void {
@@ -39,7 +43,10 @@ export class MissCounter implements OnApplicationBootstrap, BeforeApplicationShu
 
   async lastDay(): Promise<{ readonly misses: number; readonly slowed: number }> {
     await this.write();
-    const rows = (await this.dataSource.query('SELECT COALESCE(SUM(misses), 0) AS misses, COALESCE(SUM(slowed), 0) AS slowed FROM short_link_misses WHERE hour > ?', [new Date(this.clock.now().getTime() - 24 * hourMs)])) as { misses: string; slowed: string }[];
+    const rows = (await this.dataSource.query(
+      'SELECT COALESCE(SUM(misses), 0) AS misses, COALESCE(SUM(slowed), 0) AS slowed FROM short_link_misses WHERE hour > ?',
+      [new Date(this.clock.now().getTime() - 24 * hourMs)],
+    )) as { misses: string; slowed: string }[];
     return { misses: Number(rows[0]?.misses ?? 0), slowed: Number(rows[0]?.slowed ?? 0) };
   }
 
@@ -47,7 +54,10 @@ export class MissCounter implements OnApplicationBootstrap, BeforeApplicationShu
     const { misses, slowed } = this;
     if (misses === 0) return;
     const now = this.clock.now().getTime();
-    await this.dataSource.query('INSERT INTO short_link_misses (hour, misses, slowed) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE misses = misses + VALUES(misses), slowed = slowed + VALUES(slowed)', [new Date(now - (now % hourMs)), misses, slowed]);
+    await this.dataSource.query(
+      'INSERT INTO short_link_misses (hour, misses, slowed) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE misses = misses + VALUES(misses), slowed = slowed + VALUES(slowed)',
+      [new Date(now - (now % hourMs)), misses, slowed],
+    );
     this.misses -= misses;
     this.slowed -= slowed;
     await this.dataSource.query('DELETE FROM short_link_misses WHERE hour < ?', [new Date(now - keptMs)]);

@@ -106,10 +106,23 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
   private async takeChanges(): Promise<void> {
     const { version, name, timeZone, publicAddress, shortLinkHost, formerShortHosts } = await this.schools.get();
     const before = this.known?.version;
-    const hosts = [shortLinkHost, ...(formerShortHosts ?? [])].filter((host) => host !== null).map((host) => host.toLowerCase());
-    this.known = { version, name, timeZone, publicAddress, hosts: new Set(hosts), ownHost: URL.canParse(publicAddress) ? new URL(publicAddress).host.toLowerCase() : '' };
+    const hosts = [shortLinkHost, ...(formerShortHosts ?? [])]
+      .filter((host) => host !== null)
+      .map((host) => host.toLowerCase());
+    this.known = {
+      version,
+      name,
+      timeZone,
+      publicAddress,
+      hosts: new Set(hosts),
+      ownHost: URL.canParse(publicAddress) ? new URL(publicAddress).host.toLowerCase() : '',
+    };
     // Addresses of kept pages hang on the school's own: with another one all are read anew.
-    this.put(before === version && !this.missed ? await this.rows(`WHERE ${changedLately('links.changed_at')}`) : await this.rows(''));
+    this.put(
+      before === version && !this.missed
+        ? await this.rows(`WHERE ${changedLately('links.changed_at')}`)
+        : await this.rows(''),
+    );
   }
 
   private async rows(where: string, values: readonly string[] = []): Promise<readonly Row[]> {
@@ -122,7 +135,10 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
   }
 }
 
-function toRedirect({ slug, materialId, link, pageToken, removedAt, opening, tryingSince, tryingUntil }: Row, publicAddress: string): Redirect {
+function toRedirect(
+  { slug, materialId, link, pageToken, removedAt, opening, tryingSince, tryingUntil }: Row,
+  publicAddress: string,
+): Redirect {
   const address = materialId === null || removedAt !== null ? null : addressOf({ link, pageToken }, publicAddress);
   return {
     slug,

@@ -40,12 +40,17 @@ export class Redirects {
     const { url = '', method } = request;
     const host = (request.headers.host ?? '').toLowerCase();
     const { school } = this.table;
-    const atRoot = school !== null && school.hosts.size > 0 && (school.hosts.has(host) || school.hosts.has(host.replace(/:\d+$/, '')));
+    const atRoot =
+      school !== null &&
+      school.hosts.size > 0 &&
+      (school.hosts.has(host) || school.hosts.has(host.replace(/:\d+$/, '')));
     if (!atRoot && !(url.charCodeAt(2) === slash && (url.startsWith('/K') || url.startsWith('/k')))) return false;
     if (method !== 'GET' && method !== 'HEAD') return false;
     const typed = /^\/k\/\?s=([^&#]*)/i.exec(url)?.[1];
     if (typed !== undefined) {
-      response.writeHead(303, { Location: `/K/${typed.replace(/\+/g, '%20').slice(0, 60)}`, 'Content-Length': 0 }).end();
+      response
+        .writeHead(303, { Location: `/K/${typed.replace(/\+/g, '%20').slice(0, 60)}`, 'Content-Length': 0 })
+        .end();
       return true;
     }
     const slug = slugAskedFor(url, atRoot);
@@ -65,7 +70,14 @@ export class Redirects {
       const state = openStateAt(found.opening, now, this.table.school?.timeZone ?? 'UTC');
       if (!state.open) return this.pages.closed(response, state.reason);
     }
-    response.writeHead(302, { Location: found.target, 'Cache-Control': 'no-store', 'Referrer-Policy': 'no-referrer', 'Content-Length': 0 }).end();
+    response
+      .writeHead(302, {
+        Location: found.target,
+        'Cache-Control': 'no-store',
+        'Referrer-Policy': 'no-referrer',
+        'Content-Length': 0,
+      })
+      .end();
     this.note(found, request, now);
   }
 
@@ -76,7 +88,8 @@ export class Redirects {
     const mobile = headers['sec-ch-ua-mobile'];
     const visitor = visitorKind(agent, typeof mobile === 'string' ? mobile : undefined);
     this.counter.count(found.slug, visitor, now);
-    if (found.trying && found.materialId !== null && now < found.trying.until) this.tryouts.seen(found.materialId, visitor, now - found.trying.since, found.kept);
+    if (found.trying && found.materialId !== null && now < found.trying.until)
+      this.tryouts.seen(found.materialId, visitor, now - found.trying.since, found.kept);
   }
 
   /** It may have been made a moment ago by another server; else a slip is named, if there is but one that it can be. */
@@ -117,7 +130,9 @@ const slash = 47;
 const heldAtMost = 200;
 
 function isAhead(headers: IncomingMessage['headers']): boolean {
-  return /prefetch|preview|prerender/i.test(`${String(headers['sec-purpose'] ?? '')} ${String(headers.purpose ?? '')} ${String(headers['x-purpose'] ?? '')} ${String(headers['x-moz'] ?? '')}`);
+  return /prefetch|preview|prerender/i.test(
+    `${String(headers['sec-purpose'] ?? '')} ${String(headers.purpose ?? '')} ${String(headers['x-purpose'] ?? '')} ${String(headers['x-moz'] ?? '')}`,
+  );
 }
 
 /** The same few agents open links all day: what is known of them is kept. */

@@ -9,7 +9,8 @@ import { StudentAssets } from '../student-page/student-assets.js';
 import { RedirectTable } from './redirect-table.js';
 
 // Without form-action: browsers hold it against the page that the form is redirected to, and that is the very point here.
-const policy = "default-src 'none'; font-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'";
+const policy =
+  "default-src 'none'; font-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'";
 
 type Closed = Extract<OpenState, { open: false }>['reason'];
 
@@ -37,20 +38,36 @@ export class ShortLinkPages {
 
   /** @param meant the one short link that a slip of one character makes it; null where there is none or several */
   unknown(response: ServerResponse, meant: string | null): void {
-    const hint = meant === null ? '<p class="lead">Look at the paper once more and type it again.</p>' : `<p class="lead">One character is off. Did you mean <a class="open" href="/K/${escape(meant)}">${escape(groupedSlug(meant))}</a>?</p>`;
-    const again = '<form action="/K/" method="get"><label>The last part of the address <input name="s" autocomplete="off" autocapitalize="characters" spellcheck="false" maxlength="14"></label> <button>Open it</button></form>';
+    const hint =
+      meant === null
+        ? '<p class="lead">Look at the paper once more and type it again.</p>'
+        : `<p class="lead">One character is off. Did you mean <a class="open" href="/K/${escape(meant)}">${escape(groupedSlug(meant))}</a>?</p>`;
+    const again =
+      '<form action="/K/" method="get"><label>The last part of the address <input name="s" autocomplete="off" autocapitalize="characters" spellcheck="false" maxlength="14"></label> <button>Open it</button></form>';
     this.send(response, 404, this.page('There is nothing at this address', hint + again));
   }
 
   /** The database can't be asked whether there is such an address. */
   away(response: ServerResponse): void {
-    response.writeHead(503, { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': awayPolicy, 'Cache-Control': 'no-store', 'Retry-After': '5' });
+    response.writeHead(503, {
+      'Content-Type': 'text/html; charset=utf-8',
+      'Content-Security-Policy': awayPolicy,
+      'Cache-Control': 'no-store',
+      'Retry-After': '5',
+    });
     response.end(awayHtml);
   }
 
   /** Too many addresses of nothing came from there: nothing more is looked up for a while. */
   tooMany(response: ServerResponse): void {
-    this.send(response, 429, this.page('Wait a moment', '<p class="lead">Too many wrong addresses came from your network. Wait a minute, look at the paper once more and type it again.</p>'));
+    this.send(
+      response,
+      429,
+      this.page(
+        'Wait a moment',
+        '<p class="lead">Too many wrong addresses came from your network. Wait a minute, look at the paper once more and type it again.</p>',
+      ),
+    );
   }
 
   private page(title: string, body: string): string {
@@ -62,7 +79,14 @@ export class ShortLinkPages {
   }
 
   private send(response: ServerResponse, status: number, html: string): void {
-    response.writeHead(status, { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': policy, 'X-Robots-Tag': 'noindex', 'Referrer-Policy': 'no-referrer', 'X-Content-Type-Options': 'nosniff', 'Cache-Control': 'no-store' });
+    response.writeHead(status, {
+      'Content-Type': 'text/html; charset=utf-8',
+      'Content-Security-Policy': policy,
+      'X-Robots-Tag': 'noindex',
+      'Referrer-Policy': 'no-referrer',
+      'X-Content-Type-Options': 'nosniff',
+      'Cache-Control': 'no-store',
+    });
     response.end(html);
   }
 }

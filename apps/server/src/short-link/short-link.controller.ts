@@ -17,7 +17,12 @@ export class ShortLinkController {
   ) {}
 
   @Get('short-links')
-  list(@Who() who: Account, @Query('find') find?: string, @Query('filter') filter?: string, @Query('after') after?: string): Promise<ShortLinksPage> {
+  list(
+    @Who() who: Account,
+    @Query('find') find?: string,
+    @Query('filter') filter?: string,
+    @Query('after') after?: string,
+  ): Promise<ShortLinksPage> {
     return this.lists.page(who.id, wishOf(find, filter, after));
   }
 
@@ -41,11 +46,18 @@ export class ShortLinkController {
   }
 
   @Patch('materials/:materialId/short-link')
-  async change(@Param('materialId') materialId: string, @Body() { opening }: ChangeShortLinkDto): Promise<ShortLinkDetails> {
+  async change(
+    @Param('materialId') materialId: string,
+    @Body() { opening }: ChangeShortLinkDto,
+  ): Promise<ShortLinkDetails> {
     return this.links.changeOpening(await this.materials.require(materialId), opening);
   }
 }
 
 function wishOf(find: unknown, filter: unknown, after: unknown): ShortLinkWish {
-  return { find: typeof find === 'string' ? find : '', filter: isShortLinkFilter(filter) ? filter : 'all', after: typeof after === 'string' ? after : null };
+  return {
+    find: typeof find === 'string' ? find : '',
+    filter: isShortLinkFilter(filter) ? filter : 'all',
+    after: typeof after === 'string' ? after : null,
+  };
 }

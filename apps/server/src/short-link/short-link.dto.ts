@@ -1,7 +1,16 @@
 import type { ChangeShortLink } from '@hapset/contract';
 import type { OpenHours, Opening } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsInt, IsObject, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsInt,
+  IsObject,
+  IsString,
+  MaxLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 export class OpenHoursDto implements OpenHours {

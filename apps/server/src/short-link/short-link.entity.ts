@@ -18,5 +18,7 @@ export class ShortLink {
   @Column(optionalTimeColumn) tryingUntil: Date | null;
   @Column(timeColumn) createdAt: Date;
   /** By the database's clock, whenever it or its material changes: servers look for it. */
-  @Index() @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' }) changedAt: Date;
+  @Index()
+  @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' })
+  changedAt: Date;
 }

@@ -18,8 +18,22 @@ import { ShortLink } from './short-link.entity.js';
 import { ShortLinkService } from './short-link.service.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([ShortLink, ShortLinkTurn, ShortLinkCount, ShortLinkMiss, Tryout]), SchoolModule, VisitorModule],
-  providers: [RedirectTable, OpensCounter, MissCounter, Redirects, ShortLinkPages, ShortLinkService, ShortLinkListService, StudentAssets, TryoutService],
+  imports: [
+    TypeOrmModule.forFeature([ShortLink, ShortLinkTurn, ShortLinkCount, ShortLinkMiss, Tryout]),
+    SchoolModule,
+    VisitorModule,
+  ],
+  providers: [
+    RedirectTable,
+    OpensCounter,
+    MissCounter,
+    Redirects,
+    ShortLinkPages,
+    ShortLinkService,
+    ShortLinkListService,
+    StudentAssets,
+    TryoutService,
+  ],
   exports: [Redirects, MissCounter, ShortLinkService, ShortLinkListService, TryoutService],
 })
 export class ShortLinkModule {}

@@ -37,7 +37,12 @@ export class ShortLinkService {
   async allocate(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
     if (material.slug !== null) return material.slug;
     for (let attempt = 0; attempt < attempts; attempt += 1) {
-      await this.links.createQueryBuilder().insert().values(await this.fresh(material.id, alwaysOpen)).orIgnore().execute();
+      await this.links
+        .createQueryBuilder()
+        .insert()
+        .values(await this.fresh(material.id, alwaysOpen))
+        .orIgnore()
+        .execute();
       const own = await this.links.findOneBy({ currentFor: material.id });
       if (own) return own.slug;
     }
@@ -47,22 +52,37 @@ export class ShortLinkService {
   /** A new slug in the place of an old one, which leads to the same still. @returns the new one @throws ProblemError not-found, stale */
   async replace(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
     const slug = await this.links.manager.transaction(async (manager) => {
-      const before = await manager.findOne(ShortLink, { where: { currentFor: material.id }, lock: { mode: 'pessimistic_write' } });
+      const before = await manager.findOne(ShortLink, {
+        where: { currentFor: material.id },
+        lock: { mode: 'pessimistic_write' },
+      });
       if (!before) throw notFound('short link');
       if (before.slug !== material.slug) throw stale('material');
       const fresh = await this.fresh(material.id, before.opening);
       await manager.update(ShortLink, { slug: before.slug }, { currentFor: null });
       await manager.insert(ShortLink, fresh);
-      await manager.query('UPDATE materials SET slug = ?, version = version + 1 WHERE id = ?', [fresh.slug, material.id]);
+      await manager.query('UPDATE materials SET slug = ?, version = version + 1 WHERE id = ?', [
+        fresh.slug,
+        material.id,
+      ]);
       return fresh.slug;
     });
     await this.table.look();
     return slug;
   }
 
-  private async fresh(materialId: string, opening: Opening): Promise<Pick<ShortLink, 'slug' | 'materialId' | 'currentFor' | 'opening' | 'createdAt'>> {
+  private async fresh(
+    materialId: string,
+    opening: Opening,
+  ): Promise<Pick<ShortLink, 'slug' | 'materialId' | 'currentFor' | 'opening' | 'createdAt'>> {
     const { publicAddress, shortLinkHost } = await this.school.get();
-    return { slug: randomSlug(newSlugLength(shortBase(publicAddress, shortLinkHost))), materialId, currentFor: materialId, opening, createdAt: this.clock.now() };
+    return {
+      slug: randomSlug(newSlugLength(shortBase(publicAddress, shortLinkHost))),
+      materialId,
+      currentFor: materialId,
+      opening,
+      createdAt: this.clock.now(),
+    };
   }
 
   /** Tells every server that what the short link leads to is another one now. */
@@ -96,7 +116,11 @@ export class ShortLinkService {
     const since = new Date(this.clock.now().getTime() - daysShown * 24 * 3_600_000);
     const [turns, counts, { timeZone }] = await Promise.all([
       this.turns.find({ where: { slug }, order: { id: 'DESC' }, take: turnsShown }),
-      this.counts.createQueryBuilder('count').where('count.slug = :slug AND count.hour >= :since', { slug, since }).orderBy('count.hour').getMany(),
+      this.counts
+        .createQueryBuilder('count')
+        .where('count.slug = :slug AND count.hour >= :since', { slug, since })
+        .orderBy('count.hour')
+        .getMany(),
       this.school.get(),
     ]);
     return toDetails(view, turns, counts, timeZone);
@@ -105,7 +129,10 @@ export class ShortLinkService {
   /** @throws ProblemError not-found, invalid */
   async changeOpening(material: Pick<Material, 'id' | 'slug'>, opening: Opening): Promise<ShortLinkDetails> {
     const problem = openingProblem(opening);
-    if (problem) throw new ProblemError('invalid', 'These opening hours can’t be kept.', { fields: [{ field: 'opening', message: problem }] });
+    if (problem)
+      throw new ProblemError('invalid', 'These opening hours can’t be kept.', {
+        fields: [{ field: 'opening', message: problem }],
+      });
     const { affected } = await this.links.update({ materialId: material.id }, { opening });
     if (affected === 0) throw notFound('short link');
     await this.table.look();
@@ -114,7 +141,10 @@ export class ShortLinkService {
 
   /** From now on until then openings count as those of a device that is being tried. @throws ProblemError not-found */
   async listen(material: Pick<Material, 'id'>, since: Date, until: Date): Promise<void> {
-    const { affected } = await this.links.update({ materialId: material.id }, { tryingSince: since, tryingUntil: until });
+    const { affected } = await this.links.update(
+      { materialId: material.id },
+      { tryingSince: since, tryingUntil: until },
+    );
     if (affected === 0) throw notFound('short link');
     await this.table.look();
   }

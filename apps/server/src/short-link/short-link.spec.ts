@@ -1,4 +1,12 @@
-import type { CreatedMaterials, MaterialPage, MaterialView, SchoolView, ServerNotes, ShortLinkDetails, ShortLinksPage } from '@hapset/contract';
+import type {
+  CreatedMaterials,
+  MaterialPage,
+  MaterialView,
+  SchoolView,
+  ServerNotes,
+  ShortLinkDetails,
+  ShortLinksPage,
+} from '@hapset/contract';
 import { isSlug, slipsOf, slugOf } from '@hapset/core';
 import request from 'supertest';
 import { link, Scene, words } from '../test/scene.js';
@@ -17,11 +25,19 @@ describe('short links of the school’s own', () => {
   });
   afterAll(() => scene.stop());
 
-  const create = async (item: object, who = 'Maren'): Promise<string> => (await scene.server.ok<CreatedMaterials>(who, 'POST', '/api/materials', { items: [item] })).materialIds[0] ?? '';
-  const page = (id: string, who = 'Maren'): Promise<MaterialPage> => scene.server.ok<MaterialPage>(who, 'GET', `/api/materials/${id}`);
-  const details = (id: string): Promise<ShortLinkDetails> => scene.server.ok<ShortLinkDetails>('Maren', 'GET', `/api/materials/${id}/short-link`);
-  const change = (id: string, wish: object, who = 'Maren'): Promise<MaterialView> => scene.server.ok<MaterialView>(who, 'PATCH', `/api/materials/${id}`, wish);
-  const open = (path: string, headers: Record<string, string> = {}, server = scene.server) => request(server.app.getHttpServer()).get(path).set({ 'User-Agent': agent, ...headers }).redirects(0);
+  const create = async (item: object, who = 'Maren'): Promise<string> =>
+    (await scene.server.ok<CreatedMaterials>(who, 'POST', '/api/materials', { items: [item] })).materialIds[0] ?? '';
+  const page = (id: string, who = 'Maren'): Promise<MaterialPage> =>
+    scene.server.ok<MaterialPage>(who, 'GET', `/api/materials/${id}`);
+  const details = (id: string): Promise<ShortLinkDetails> =>
+    scene.server.ok<ShortLinkDetails>('Maren', 'GET', `/api/materials/${id}/short-link`);
+  const change = (id: string, wish: object, who = 'Maren'): Promise<MaterialView> =>
+    scene.server.ok<MaterialView>(who, 'PATCH', `/api/materials/${id}`, wish);
+  const open = (path: string, headers: Record<string, string> = {}, server = scene.server) =>
+    request(server.app.getHttpServer())
+      .get(path)
+      .set({ 'User-Agent': agent, ...headers })
+      .redirects(0);
   /** A material whose code carries its short link. */
   async function shortened(target: string, who = 'Maren'): Promise<{ id: string; slug: string }> {
     const id = await create(link(target), who);
@@ -41,7 +57,9 @@ describe('short links of the school’s own', () => {
       expect(answer.headers).toMatchObject({ 'cache-control': 'no-store', 'referrer-policy': 'no-referrer' });
     }
     // Nothing of the request gets into the answer.
-    expect((await open(`/K/${slug}?to=https://b.example`)).headers.location).toBe('https://a.example/leaf/%C3%A4?b=1#c');
+    expect((await open(`/K/${slug}?to=https://b.example`)).headers.location).toBe(
+      'https://a.example/leaf/%C3%A4?b=1#c',
+    );
     expect((await request(scene.server.app.getHttpServer()).post(`/K/${slug}`)).status).not.toBe(302);
   });
 
@@ -67,17 +85,26 @@ describe('short links of the school’s own', () => {
 
   it('are pointed elsewhere at once, remember where they led, and paper stays valid', async () => {
     const { id, slug } = await shortened('https://a.example/first');
-    await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet', 'address-not-reachable'] });
+    await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, {
+      kind: 'poster',
+      paper: 'A4',
+      goAhead: ['locked', 'not-opened-yet', 'address-not-reachable'],
+    });
     await change(id, { version: 2, link: 'https://a.example/second' });
     const moved = await page(id);
     // Another link resets what a code carries, but not what a short link is for.
     expect(moved.code).toMatchObject({ carry: 'short-link', payload: `HTTP://127.0.0.1:4300/K/${slug}` });
     expect(moved.readiness.paper.changed).toEqual([]);
     expect((await open(`/K/${slug}`)).headers.location).toBe('https://a.example/second');
-    expect((await details(id)).turns).toMatchObject([{ from: 'https://a.example/first', to: 'https://a.example/second' }]);
+    expect((await details(id)).turns).toMatchObject([
+      { from: 'https://a.example/first', to: 'https://a.example/second' },
+    ]);
     await change(id, { version: 3, link: 'https://a.example/first' });
     expect((await open(`/K/${slug}`)).headers.location).toBe('https://a.example/first');
-    expect((await details(id)).turns.map(({ to }) => to)).toEqual(['https://a.example/first', 'https://a.example/second']);
+    expect((await details(id)).turns.map(({ to }) => to)).toEqual([
+      'https://a.example/first',
+      'https://a.example/second',
+    ]);
   });
 
   it('are pointed elsewhere on every server within a second', async () => {
@@ -87,7 +114,8 @@ describe('short links of the school’s own', () => {
     await change(id, { version: 2, link: 'https://a.example/two' });
     const until = Date.now() + 1000;
     let location: unknown;
-    while (location !== 'https://a.example/two' && Date.now() < until) location = (await open(`/K/${slug}`, {}, second)).headers.location;
+    while (location !== 'https://a.example/two' && Date.now() < until)
+      location = (await open(`/K/${slug}`, {}, second)).headers.location;
     expect(location).toBe('https://a.example/two');
     await second.stop();
   });
@@ -105,14 +133,21 @@ describe('short links of the school’s own', () => {
 
   it('understand one slip, and never name more than one', async () => {
     const { slug } = await shortened('https://a.example/slip');
-    const wrong = [...'234679CDFGHJKMNPQRTVWXY'].map((character) => slug.slice(0, -1) + character).find((candidate) => candidate !== slug) ?? '';
+    const wrong =
+      [...'234679CDFGHJKMNPQRTVWXY']
+        .map((character) => slug.slice(0, -1) + character)
+        .find((candidate) => candidate !== slug) ?? '';
     expect(slipsOf(wrong)).toContain(slug);
     const answer = await open(`/K/${wrong}`);
     expect(answer.status).toBe(404);
     expect(answer.text).toContain('One character is off. Did you mean');
     expect(answer.text).toContain(`href="/K/${slug}"`);
     const far = await open('/K/ZZZZZ');
-    expect([far.status, far.text.includes('Did you mean'), far.text.includes('type it again')]).toEqual([404, false, true]);
+    expect([far.status, far.text.includes('Did you mean'), far.text.includes('type it again')]).toEqual([
+      404,
+      false,
+      true,
+    ]);
     expect((await open(`/K/?s=${slug.toLowerCase()}`)).headers.location).toBe(`/K/${slug.toLowerCase()}`);
     expect((await open('/K/?s=//b.example')).headers.location).toBe('/K///b.example');
   });
@@ -121,7 +156,8 @@ describe('short links of the school’s own', () => {
     const { slug } = await shortened('https://a.example/fish');
     const wrong = slug.slice(0, -1) + (slug.endsWith('C') ? 'D' : 'C');
     let hints = 0;
-    for (let attempt = 0; attempt < 70; attempt += 1) if ((await open(`/K/${wrong}`)).text.includes('Did you mean')) hints += 1;
+    for (let attempt = 0; attempt < 70; attempt += 1)
+      if ((await open(`/K/${wrong}`)).text.includes('Did you mean')) hints += 1;
     expect(hints).toBeLessThanOrEqual(60);
     expect((await open(`/K/${slug}`)).status).toBe(302);
   });
@@ -138,7 +174,10 @@ describe('short links of the school’s own', () => {
     expect((await open(`/K/${slug}`)).text).toContain('closed just now');
     await keep({ from: null, until: null, hours: [] });
     expect((await open(`/K/${slug}`)).status).toBe(302);
-    expect((await keep({ from: '2026-02-30T09:00', until: null, hours: [] })).body).toMatchObject({ reason: 'invalid', fields: [{ field: 'opening', message: 'no-such-time' }] });
+    expect((await keep({ from: '2026-02-30T09:00', until: null, hours: [] })).body).toMatchObject({
+      reason: 'invalid',
+      fields: [{ field: 'opening', message: 'no-such-time' }],
+    });
     expect((await keep({ from: 7, until: null, hours: [] })).status).toBe(400);
   });
 
@@ -157,7 +196,9 @@ describe('short links of the school’s own', () => {
     expect(days).toEqual([{ day: '2026-11-20', opens: 3 }]);
     expect(hours[9]).toBe(3);
     expect((await details(id)).opens).toBe(3);
-    const columns = (await scene.server.dataSource.query("SELECT column_name AS name FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = 'short_link_counts'")) as { name: string }[];
+    const columns = (await scene.server.dataSource.query(
+      "SELECT column_name AS name FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = 'short_link_counts'",
+    )) as { name: string }[];
     expect(columns.map(({ name }) => name).sort()).toEqual(['hour', 'opens', 'slug', 'visitor']);
   });
 
@@ -183,7 +224,8 @@ describe('short links of the school’s own', () => {
     const { code } = await page(id);
     expect(code?.payload).toBe(`HTTP://K.SECOND.EXAMPLE/${slug}`);
     await scene.server.app.get(ShortLinkService, { strict: false }).settle();
-    for (const host of ['k.first.example', 'K.Second.Example:443']) expect((await open(`/${slug.toLowerCase()}`, { Host: host })).headers.location).toBe('https://a.example/host');
+    for (const host of ['k.first.example', 'K.Second.Example:443'])
+      expect((await open(`/${slug.toLowerCase()}`, { Host: host })).headers.location).toBe('https://a.example/host');
     expect((await open(`/${slug}`, { Host: 'other.example' })).status).not.toBe(302);
     expect((await open('/api/health', { Host: 'k.first.example' })).status).toBe(200);
     expect((await open('/nowhere', { Host: 'k.first.example' })).status).toBe(404);
@@ -195,10 +237,18 @@ describe('short links of the school’s own', () => {
     const mine = await shortened('https://a.example/=cmd', 'Tobiah');
     const { id, slug } = await shortened('https://b.example/listed', 'Tobiah');
     await change(mine.id, { version: 2, title: '=SUM(A1)' }, 'Tobiah');
-    const list = (query = ''): Promise<ShortLinksPage> => scene.server.ok<ShortLinksPage>('Tobiah', 'GET', `/api/short-links${query}`);
+    const list = (query = ''): Promise<ShortLinksPage> =>
+      scene.server.ok<ShortLinksPage>('Tobiah', 'GET', `/api/short-links${query}`);
     const all = await list();
     expect(all).toMatchObject({ total: 2, next: null });
-    expect(all.rows.find((row) => row.slug === slug)).toMatchObject({ materialId: id, target: 'https://b.example/listed', carried: true, sheets: 0, opens: 0, lessons: [] });
+    expect(all.rows.find((row) => row.slug === slug)).toMatchObject({
+      materialId: id,
+      target: 'https://b.example/listed',
+      carried: true,
+      sheets: 0,
+      opens: 0,
+      lessons: [],
+    });
     expect((await list('?find=b.example')).rows.map((row) => row.slug)).toEqual([slug]);
     expect((await list(`?find=${slug}`)).total).toBe(1);
     expect((await list('?filter=taken-down')).rows).toEqual([]);
@@ -207,7 +257,9 @@ describe('short links of the school’s own', () => {
     expect((await list('?filter=taken-down')).rows).toMatchObject([{ slug, target: null }]);
     const csv = await scene.server.as('Tobiah', 'GET', '/api/short-links.csv');
     expect(csv.headers['content-type']).toContain('text/csv');
-    expect(csv.text.split('\r\n')[0]).toBe('\ufeffShort link,Title,Leads to,Lessons,Sheets,Opened,Last check,Checked at,Made at');
+    expect(csv.text.split('\r\n')[0]).toBe(
+      '\ufeffShort link,Title,Leads to,Lessons,Sheets,Opened,Last check,Checked at,Made at',
+    );
     expect(csv.text).toContain("'=SUM(A1)");
   });
 
@@ -222,13 +274,19 @@ describe('short links of the school’s own', () => {
     const listed = await scene.server.ok<ShortLinksPage>('Maren', 'GET', '/api/short-links?filter=to-replace');
     expect(listed.rows.map((row) => [row.slug, row.shortForm])).toEqual([[old, true]]);
     expect((await scene.server.ok<ServerNotes>('Pell', 'GET', '/api/school/server-notes')).shortSlugs).toBe(1);
-    const replaced = await scene.server.ok<ShortLinkDetails>('Maren', 'POST', `/api/materials/${id}/short-link/replacement`);
+    const replaced = await scene.server.ok<ShortLinkDetails>(
+      'Maren',
+      'POST',
+      `/api/materials/${id}/short-link/replacement`,
+    );
     expect(replaced.shortForm).toBe(false);
-    for (const path of [`/K/${old}`, `/K/${replaced.slug}`]) expect((await open(path)).headers.location).toBe('https://a.example/old');
+    for (const path of [`/K/${old}`, `/K/${replaced.slug}`])
+      expect((await open(path)).headers.location).toBe('https://a.example/old');
     expect((await page(id)).code?.payload).toContain(replaced.slug);
     const current = (await page(id)).material;
     await change(id, { version: current.version, link: 'https://a.example/new' });
-    for (const path of [`/K/${old}`, `/K/${replaced.slug}`]) expect((await open(path)).headers.location).toBe('https://a.example/new');
+    for (const path of [`/K/${old}`, `/K/${replaced.slug}`])
+      expect((await open(path)).headers.location).toBe('https://a.example/new');
   });
 
   it('are answered slowly to who tries them out, without slowing those that are there, and the administrator sees it', async () => {
@@ -236,9 +294,13 @@ describe('short links of the school’s own', () => {
     const { slug } = await shortened('https://a.example/fast');
     const from = { 'X-Forwarded-For': '203.0.113.50' };
     const guess = (number: number): string => slugOf([number % 23, (number >> 3) % 23, 5, 6, 7, 8, 9]) ?? 'CDFGHJKM';
-    for (let number = 0; number < missesFree.fromOne; number += 1) expect([404, 302]).toContain((await open(`/K/${guess(number)}`, from, behind)).status);
+    for (let number = 0; number < missesFree.fromOne; number += 1)
+      expect([404, 302]).toContain((await open(`/K/${guess(number)}`, from, behind)).status);
     // Known to this server by now, as every link is a moment after it was made.
-    await until(async () => (await open(`/K/${slug}`, { 'X-Forwarded-For': '203.0.113.51' }, behind)).status, (status) => status === 302);
+    await until(
+      async () => (await open(`/K/${slug}`, { 'X-Forwarded-For': '203.0.113.51' }, behind)).status,
+      (status) => status === 302,
+    );
     const began = performance.now();
     const [slowed, hit] = await Promise.all([
       open(`/K/${guess(1000)}`, from, behind).then(({ status }) => [status, performance.now() - began] as const),

@@ -14,7 +14,11 @@ export class StationController {
   ) {}
 
   @Post('lessons/:lessonId/stations')
-  async add(@Param('lessonId') lessonId: string, @Body() body: AddStationsDto, @Who() who: Account): Promise<AddedView> {
+  async add(
+    @Param('lessonId') lessonId: string,
+    @Body() body: AddStationsDto,
+    @Who() who: Account,
+  ): Promise<AddedView> {
     return { stationIds: await this.stations.add(lessonId, body, who.id) };
   }
 

@@ -5,5 +5,10 @@ import { StationController } from './station.controller.js';
 import { Station } from './station.entity.js';
 import { StationService } from './station.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Station]), MaterialModule], controllers: [StationController], providers: [StationService], exports: [StationService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Station]), MaterialModule],
+  controllers: [StationController],
+  providers: [StationService],
+  exports: [StationService],
+})
 export class StationModule {}

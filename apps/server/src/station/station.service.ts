@@ -22,7 +22,11 @@ export class StationService {
   /** The stations of those lessons, each lesson's in their order, with their materials. */
   async of(lessonIds: readonly string[]): Promise<Station[]> {
     if (lessonIds.length === 0) return [];
-    return this.stations.find({ where: { lessonId: In([...lessonIds]), removedAt: IsNull() }, relations: { material: true }, order: { position: 'ASC', id: 'ASC' } });
+    return this.stations.find({
+      where: { lessonId: In([...lessonIds]), removedAt: IsNull() },
+      relations: { material: true },
+      order: { position: 'ASC', id: 'ASC' },
+    });
   }
 
   /** Where the materials of lessons hang, each lesson's in their order. */
@@ -40,9 +44,16 @@ export class StationService {
 
   /** Where a station hangs. @throws ProblemError not-found for a removed one too */
   async place(id: string): Promise<{ place: Place; station: StationPlace }> {
-    const found = await this.stations.findOne({ where: { id, removedAt: IsNull(), lesson: { removedAt: IsNull() } }, relations: { material: true, lesson: { class: true } } });
+    const found = await this.stations.findOne({
+      where: { id, removedAt: IsNull(), lesson: { removedAt: IsNull() } },
+      relations: { material: true, lesson: { class: true } },
+    });
     if (!found) throw notFound('station');
-    const order = await this.stations.find({ where: { lessonId: found.lessonId, removedAt: IsNull() }, select: { id: true }, order: { position: 'ASC', id: 'ASC' } });
+    const order = await this.stations.find({
+      where: { lessonId: found.lessonId, removedAt: IsNull() },
+      select: { id: true },
+      order: { position: 'ASC', id: 'ASC' },
+    });
     const position = order.findIndex((other) => other.id === id) + 1;
     const { lesson, name, instruction, version } = found;
     return {
@@ -53,12 +64,26 @@ export class StationService {
 
   /** New stations at the end: what was pasted first, then what was on the shelf. Returns their ids. */
   async add(lessonId: string, { items, materialIds }: AddStations, ownerId: string): Promise<readonly string[]> {
-    if (items.length + materialIds.length === 0) throw new ProblemError('invalid', 'There is nothing to add.', { fields: [{ field: 'items', message: 'is empty' }] });
+    if (items.length + materialIds.length === 0)
+      throw new ProblemError('invalid', 'There is nothing to add.', {
+        fields: [{ field: 'items', message: 'is empty' }],
+      });
     const known = await this.materials.requireOwn(materialIds, ownerId);
     const created = items.length > 0 ? await this.materials.create(items, ownerId) : [];
     const last = await this.stations.maximum('position', { lessonId });
     const rows = [...created, ...known].map((material, index) =>
-      this.stations.create({ id: newId(), lessonId, materialId: material.id, position: (last ?? 0) + index + 1, name: null, instruction: null, viewingDistanceM: null, sizeMm: null, version: 1, removedAt: null }),
+      this.stations.create({
+        id: newId(),
+        lessonId,
+        materialId: material.id,
+        position: (last ?? 0) + index + 1,
+        name: null,
+        instruction: null,
+        viewingDistanceM: null,
+        sizeMm: null,
+        version: 1,
+        removedAt: null,
+      }),
     );
     await this.stations.insert(rows);
     return rows.map((row) => row.id);
@@ -67,7 +92,11 @@ export class StationService {
   /** @throws ProblemError stale when the list is not exactly the lesson's stations */
   async order(lessonId: string, stationIds: readonly string[]): Promise<void> {
     await this.stations.manager.transaction(async (manager) => {
-      const rows = await manager.find(Station, { where: { lessonId, removedAt: IsNull() }, select: { id: true }, lock: { mode: 'pessimistic_write' } });
+      const rows = await manager.find(Station, {
+        where: { lessonId, removedAt: IsNull() },
+        select: { id: true },
+        lock: { mode: 'pessimistic_write' },
+      });
       const known = new Set(rows.map((row) => row.id));
       if (known.size !== stationIds.length || stationIds.some((id) => !known.has(id))) throw stale('list of stations');
       for (const [index, id] of stationIds.entries()) await manager.update(Station, { id }, { position: index + 1 });
@@ -82,7 +111,10 @@ export class StationService {
       ...(viewingDistanceM !== undefined && { viewingDistanceM }),
       ...(sizeMm !== undefined && { sizeMm }),
     };
-    const { affected } = await this.stations.update({ id, version, removedAt: IsNull() }, { ...change, version: version + 1 });
+    const { affected } = await this.stations.update(
+      { id, version, removedAt: IsNull() },
+      { ...change, version: version + 1 },
+    );
     if (affected !== 1) throw stale('station');
   }
 

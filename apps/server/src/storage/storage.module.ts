@@ -5,7 +5,13 @@ import { FolderStorage } from './folder-storage.js';
 import { Storage } from './storage.js';
 
 @Module({
-  providers: [{ provide: Storage, inject: [CONFIGURATION], useFactory: ({ filesFolder }: Configuration) => new FolderStorage(join(filesFolder, 'kept')) }],
+  providers: [
+    {
+      provide: Storage,
+      inject: [CONFIGURATION],
+      useFactory: ({ filesFolder }: Configuration) => new FolderStorage(join(filesFolder, 'kept')),
+    },
+  ],
   exports: [Storage],
 })
 export class StorageModule {}

@@ -43,6 +43,7 @@ describe.each([
 
 it('a folder never leaves itself', () => {
   const storage = new FolderStorage(folder);
-  for (const odd of ['../secret', 'ab/../../x', '', `${key}/x`, `${key}.`, key.toUpperCase()]) expect(() => storage.open(odd)).toThrow(RangeError);
+  for (const odd of ['../secret', 'ab/../../x', '', `${key}/x`, `${key}.`, key.toUpperCase()])
+    expect(() => storage.open(odd)).toThrow(RangeError);
   expect(readdirSync(folder)).toEqual(['ab']);
 });

@@ -19,7 +19,11 @@ export function isPublicAddress(address: string): boolean {
 }
 
 /** Node's `dns.lookup` for all addresses of a name; another one in tests. */
-export type LookUpAll = (hostname: string, options: LookupOptions & { readonly all: true }, callback: (error: NodeJS.ErrnoException | null, addresses: LookupAddress[]) => void) => void;
+export type LookUpAll = (
+  hostname: string,
+  options: LookupOptions & { readonly all: true },
+  callback: (error: NodeJS.ErrnoException | null, addresses: LookupAddress[]) => void,
+) => void;
 
 export class AddressGuard {
   private readonly trusted: ReadonlySet<string>;
@@ -64,7 +68,8 @@ export function guardedLookup(lookUp: LookUpAll): LookupFunction {
   return (hostname, options, callback) => {
     lookUp(hostname, { ...(options as LookupOptions), all: true }, (error, addresses) => {
       if (error) callback(error, '', 0);
-      else if (addresses.length === 0 || addresses.some(({ address }) => !isPublicAddress(address))) callback(new GuardedAddressError(hostname), '', 0);
+      else if (addresses.length === 0 || addresses.some(({ address }) => !isPublicAddress(address)))
+        callback(new GuardedAddressError(hostname), '', 0);
       else answer(addresses, options, callback);
     });
   };
@@ -72,11 +77,19 @@ export function guardedLookup(lookUp: LookUpAll): LookupFunction {
 
 /** Names under `.localhost` are loopback (RFC 6761); Node does not resolve them by itself. */
 const trustedLookup: LookupFunction = (hostname, options, callback) => {
-  if (hostname === 'localhost' || hostname.endsWith('.localhost')) answer([{ address: '127.0.0.1', family: 4 }], options, callback);
-  else dnsLookup(hostname, { ...(options as LookupOptions), all: true }, (error, addresses) => (error ? callback(error, '', 0) : answer(addresses, options, callback)));
+  if (hostname === 'localhost' || hostname.endsWith('.localhost'))
+    answer([{ address: '127.0.0.1', family: 4 }], options, callback);
+  else
+    dnsLookup(hostname, { ...(options as LookupOptions), all: true }, (error, addresses) =>
+      error ? callback(error, '', 0) : answer(addresses, options, callback),
+    );
 };
 
-function answer(addresses: readonly LookupAddress[], options: LookupOptions, callback: Parameters<LookupFunction>[2]): void {
+function answer(
+  addresses: readonly LookupAddress[],
+  options: LookupOptions,
+  callback: Parameters<LookupFunction>[2],
+): void {
   const [first] = addresses;
   if (options.all) callback(null, [...addresses]);
   else callback(null, first?.address ?? '', first?.family ?? 4);

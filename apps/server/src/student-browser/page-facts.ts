@@ -12,8 +12,56 @@ export interface ReadPage {
   readonly links: readonly PageLink[];
 }
 
-const unseen = new Set(['script', 'style', 'noscript', 'template', 'svg', 'math', 'title', 'select', 'datalist', 'object']);
-const blocks = new Set(['address', 'article', 'aside', 'blockquote', 'br', 'button', 'dd', 'div', 'dl', 'dt', 'fieldset', 'figcaption', 'footer', 'form', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'header', 'hr', 'legend', 'li', 'main', 'nav', 'ol', 'p', 'pre', 'section', 'summary', 'table', 'td', 'th', 'tr', 'ul']);
+const unseen = new Set([
+  'script',
+  'style',
+  'noscript',
+  'template',
+  'svg',
+  'math',
+  'title',
+  'select',
+  'datalist',
+  'object',
+]);
+const blocks = new Set([
+  'address',
+  'article',
+  'aside',
+  'blockquote',
+  'br',
+  'button',
+  'dd',
+  'div',
+  'dl',
+  'dt',
+  'fieldset',
+  'figcaption',
+  'footer',
+  'form',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'header',
+  'hr',
+  'legend',
+  'li',
+  'main',
+  'nav',
+  'ol',
+  'p',
+  'pre',
+  'section',
+  'summary',
+  'table',
+  'td',
+  'th',
+  'tr',
+  'ul',
+]);
 const menus = new Set(['nav', 'header', 'footer']);
 /** In here a head or foot belongs to the text. */
 const texts = new Set(['main', 'article', 'section']);
@@ -99,7 +147,9 @@ class Reading {
   open(name: string, attributes: Attributes): void {
     const hides = unseen.has(name) || this.isHidden(name, attributes);
     const isText = texts.has(name);
-    const menu = (menus.has(name) && (name === 'nav' || this.textDepth === 0)) || /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? '');
+    const menu =
+      (menus.has(name) && (name === 'nav' || this.textDepth === 0)) ||
+      /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? '');
     if (menu) this.endLine();
     const editable = attributes.contenteditable !== undefined && attributes.contenteditable !== 'false';
     this.path.push({ name, hides, menu, isText, editable });
@@ -115,7 +165,13 @@ class Reading {
     if (blocks.has(name)) this.endLine();
     if (name === 'input' || name === 'select' || name === 'textarea') this.field(name, attributes);
     if (this.hiddenDepth > 0) return;
-    if (name === 'audio' || name === 'video' || name === 'iframe' || ((name === 'img' || name === 'embed') && attributes.src)) this.media += 1;
+    if (
+      name === 'audio' ||
+      name === 'video' ||
+      name === 'iframe' ||
+      ((name === 'img' || name === 'embed') && attributes.src)
+    )
+      this.media += 1;
     if (name === 'button' || attributes.role === 'button') this.buttonText = '';
     if (name === 'a' && attributes.href && this.links.length < linksKept) this.beginLink(attributes.href);
   }
@@ -133,7 +189,11 @@ class Reading {
     if (name === 'title' && this.title === '') this.title = this.titleText;
     if (this.buttonText !== null && (name === 'button' || top?.name === name)) this.endButton(name);
     if (name === 'a' && this.link) {
-      this.links.push({ address: this.link.address, text: squeeze(this.link.text).slice(0, lineLength), inMenu: this.menuDepth > 0 });
+      this.links.push({
+        address: this.link.address,
+        text: squeeze(this.link.text).slice(0, lineLength),
+        inMenu: this.menuDepth > 0,
+      });
       this.link = null;
     }
     if (name === 'form') this.form = null;
@@ -166,7 +226,13 @@ class Reading {
       picture: this.picture,
       firstLines: lines.first,
       visibleCharacters: lines.characters,
-      forms: visible.map(({ action, method, fields, buttons, filledCharacters }): FormFacts => ({ action, method, fields, buttons, filledCharacters })),
+      forms: visible.map(({ action, method, fields, buttons, filledCharacters }): FormFacts => ({
+        action,
+        method,
+        fields,
+        buttons,
+        filledCharacters,
+      })),
       scripts: this.scripts,
       media: this.media,
       refreshTo: this.refreshTo,
@@ -178,29 +244,47 @@ class Reading {
   }
 
   private isHidden(name: string, { hidden, style = '', class: classes = '', id, open, ...more }: Attributes): boolean {
-    if (hidden !== undefined || more['aria-hidden'] === 'true' || /(?:display:\s*none|visibility:\s*hidden)/i.test(style)) return true;
+    if (
+      hidden !== undefined ||
+      more['aria-hidden'] === 'true' ||
+      /(?:display:\s*none|visibility:\s*hidden)/i.test(style)
+    )
+      return true;
     if (name === 'dialog' && open === undefined) return true;
     if (this.hiddenNames.size === 0) return false;
-    return (id !== undefined && this.hiddenNames.has(`#${id}`)) || classes.split(/\s+/).some((each) => each !== '' && this.hiddenNames.has(`.${each}`));
+    return (
+      (id !== undefined && this.hiddenNames.has(`#${id}`)) ||
+      classes.split(/\s+/).some((each) => each !== '' && this.hiddenNames.has(`.${each}`))
+    );
   }
 
   /** Simple rules alone, `.name` or `#name`: those of media queries or of states would hide too much. */
   private readStyles(): void {
     for (const { selectors, rule } of topRules(this.styleText)) {
       if (!/(?:display:\s*none|visibility:\s*hidden)/i.test(rule)) continue;
-      for (const selector of selectors.split(',')) if (/^[.#][\w-]+$/.test(selector.trim())) this.hiddenNames.add(selector.trim());
+      for (const selector of selectors.split(','))
+        if (/^[.#][\w-]+$/.test(selector.trim())) this.hiddenNames.add(selector.trim());
     }
     this.styleText = '';
   }
 
   private meta({ content = '', property = '', name = '', 'http-equiv': equiv = '' }: Attributes): void {
     if (/^refresh$/i.test(equiv.trim())) this.refreshTo ??= refreshTarget(content, this.address);
-    if (/^(?:og:image|og:image:url|twitter:image)$/i.test(property || name) && this.picture === null) this.picture = this.resolve(content.trim());
+    if (/^(?:og:image|og:image:url|twitter:image)$/i.test(property || name) && this.picture === null)
+      this.picture = this.resolve(content.trim());
   }
 
   private beginForm({ action = '', method = 'get' }: Attributes, hides: boolean): void {
     if (this.forms.length >= formsKept) return;
-    this.form = { action: action.slice(0, 500), method: method.toLowerCase() === 'post' ? 'post' : 'get', fields: [], buttons: [], filledCharacters: 0, hiddenFields: 0, seen: this.hiddenDepth === 0 && !hides };
+    this.form = {
+      action: action.slice(0, 500),
+      method: method.toLowerCase() === 'post' ? 'post' : 'get',
+      fields: [],
+      buttons: [],
+      filledCharacters: 0,
+      hiddenFields: 0,
+      seen: this.hiddenDepth === 0 && !hides,
+    };
     this.forms.push(this.form);
   }
 
@@ -236,7 +320,9 @@ class Reading {
   }
 
   private postsItselfTo(): string | null {
-    const form = this.forms.find(({ method, fields, hiddenFields }) => method === 'post' && fields.length === 0 && hiddenFields > 0);
+    const form = this.forms.find(
+      ({ method, fields, hiddenFields }) => method === 'post' && fields.length === 0 && hiddenFields > 0,
+    );
     return form && /submit\s*\(/.test(this.scriptText) ? this.resolve(form.action) : null;
   }
 

@@ -2,7 +2,15 @@
  * Opens a link as a student would who is not signed in anywhere: follows redirects itself, keeps cookies for this one
  * opening, reads the page, and writes down what happened. It judges nothing.
  */
-import { isOwnPublicPage, leadsOn, type Ending, type Evidence, type FinalPage, type Hop, type PageLink } from '@hapset/core';
+import {
+  isOwnPublicPage,
+  leadsOn,
+  type Ending,
+  type Evidence,
+  type FinalPage,
+  type Hop,
+  type PageLink,
+} from '@hapset/core';
 import { setTimeout as wait } from 'node:timers/promises';
 import { CookieJar } from 'tough-cookie';
 import { Agent, fetch, type Response } from 'undici';
@@ -91,7 +99,14 @@ class Opening {
   /** One for the web behind the guard, one for the school's own pages; made when they are needed. */
   private agentFor(address: string): Agent {
     const own = this.isOwn(address);
-    const agent = this.agents.get(own) ?? new Agent({ connect: own ? ownConnector() : this.guard.connector(), connections: 1, headersTimeout: this.limits.totalMs, bodyTimeout: this.limits.totalMs });
+    const agent =
+      this.agents.get(own) ??
+      new Agent({
+        connect: own ? ownConnector() : this.guard.connector(),
+        connections: 1,
+        headersTimeout: this.limits.totalMs,
+        bodyTimeout: this.limits.totalMs,
+      });
     this.agents.set(own, agent);
     return agent;
   }
@@ -103,7 +118,12 @@ class Opening {
       const began = performance.now();
       try {
         const response = await this.request(address, this.agentFor(address), signal);
-        this.hops.push({ address, status: response.status, elapsedMs: since(began), ...(this.isPlain(address) && { plain: true }) });
+        this.hops.push({
+          address,
+          status: response.status,
+          elapsedMs: since(began),
+          ...(this.isPlain(address) && { plain: true }),
+        });
         const redirect = redirectTarget(response, address) ?? (await this.retryTarget(response, address, signal));
         if (redirect !== null) {
           await response.body?.cancel();
@@ -125,7 +145,12 @@ class Opening {
   /** The same address once more, after waiting as long as the server asked for (RFC 9110, 10.2.3). */
   private async retryTarget(response: Response, address: string, signal: AbortSignal): Promise<string | null> {
     const seconds = Number(response.headers.get('retry-after') ?? NaN);
-    if ((response.status !== 429 && response.status !== 503) || this.retried || !(seconds >= 0 && seconds * 1000 <= longestRetryMs)) return null;
+    if (
+      (response.status !== 429 && response.status !== 503) ||
+      this.retried ||
+      !(seconds >= 0 && seconds * 1000 <= longestRetryMs)
+    )
+      return null;
     this.retried = true;
     this.waitedMs += seconds * 1000;
     await wait(seconds * 1000, undefined, { signal });
@@ -143,7 +168,12 @@ class Opening {
 
   private async request(address: string, agent: Agent, signal: AbortSignal): Promise<Response> {
     const cookie = await this.jar.getCookieString(address);
-    const response = await fetch(withoutUser(address), { dispatcher: agent, redirect: 'manual', signal, headers: { ...headers, ...(cookie !== '' && { Cookie: cookie }) } });
+    const response = await fetch(withoutUser(address), {
+      dispatcher: agent,
+      redirect: 'manual',
+      signal,
+      headers: { ...headers, ...(cookie !== '' && { Cookie: cookie }) },
+    });
     for (const line of response.headers.getSetCookie()) await this.jar.setCookie(line, address, { ignoreError: true });
     return response;
   }
@@ -158,7 +188,15 @@ class Opening {
     const read = isHtml && !attachment ? readPage(body, address, charset) : null;
     this.links = read?.links ?? [];
     this.picture = contentType.startsWith('image/') && !cut && response.status === 200 ? body : null;
-    return { address, status: response.status, contentType, sizeBytes: body.length, cut, ...(attachment && { attachment }), page: read?.facts ?? null };
+    return {
+      address,
+      status: response.status,
+      contentType,
+      sizeBytes: body.length,
+      cut,
+      ...(attachment && { attachment }),
+      page: read?.facts ?? null,
+    };
   }
 
   private end(ending: Ending, address: string): Opened {
@@ -167,7 +205,11 @@ class Opening {
   }
 
   private evidence(ending: Ending, final: FinalPage | null): Opened {
-    return { evidence: { asked: this.asked, hops: this.hops, ending, final, elapsedMs: since(this.startedAt) - this.waitedMs }, links: this.links, picture: this.picture };
+    return {
+      evidence: { asked: this.asked, hops: this.hops, ending, final, elapsedMs: since(this.startedAt) - this.waitedMs },
+      links: this.links,
+      picture: this.picture,
+    };
   }
 }
 
@@ -191,7 +233,11 @@ function redirectTarget(response: Response, address: string): string | null {
 }
 
 /** Reads at most `limit` bytes, counted after decompression, and gives up the rest. */
-async function readBody(response: Response, limit: number, signal: AbortSignal): Promise<{ body: Buffer; cut: boolean }> {
+async function readBody(
+  response: Response,
+  limit: number,
+  signal: AbortSignal,
+): Promise<{ body: Buffer; cut: boolean }> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   if (!response.body) return { body: Buffer.alloc(0), cut: false };

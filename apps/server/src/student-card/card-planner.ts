@@ -1,7 +1,20 @@
 /** What stands on each card, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
 import type { CardsWish, SheetNotice } from '@hapset/contract';
-import { cardPayload, cardTokenNumbers, cardTokenOf, chooseSize, deskDistanceM, deskScene, modulesOf, neededSizeMm, plainChoices, type DeviceProfile, type FaceField, type SheetSetup } from '@hapset/core';
+import {
+  cardPayload,
+  cardTokenNumbers,
+  cardTokenOf,
+  chooseSize,
+  deskDistanceM,
+  deskScene,
+  modulesOf,
+  neededSizeMm,
+  plainChoices,
+  type DeviceProfile,
+  type FaceField,
+  type SheetSetup,
+} from '@hapset/core';
 import { mapInSlices } from '../clock/in-slices.js';
 import { Clock } from '../clock/clock.js';
 import { DeviceService } from '../device/device.service.js';
@@ -15,7 +28,11 @@ import { missingCharacters } from '../typeface/shaped-line.js';
 
 /** As long as all are: what is previewed has no card yet. */
 const tokenToCome = cardTokenOf(Array.from({ length: cardTokenNumbers }, (_, index) => index));
-const fieldOf: Readonly<Record<CardsWish['fields'][number], FaceField>> = { class: 'class', id: 'number', school: 'place' };
+const fieldOf: Readonly<Record<CardsWish['fields'][number], FaceField>> = {
+  class: 'class',
+  id: 'number',
+  school: 'place',
+};
 
 export interface PlannedCards {
   readonly job: SheetJob;
@@ -35,13 +52,27 @@ export class CardPlanner {
   ) {}
 
   /** @param tokens by the student's id; of none while it is only looked at */
-  async plan(wish: CardsWish, all: readonly StudentOnCard[], tokens: ReadonlyMap<string, string>): Promise<PlannedCards> {
+  async plan(
+    wish: CardsWish,
+    all: readonly StudentOnCard[],
+    tokens: ReadonlyMap<string, string>,
+  ): Promise<PlannedCards> {
     const withoutId = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId === null) : [];
     const students = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId !== null) : all;
     const { name: school, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
     const devices = await this.devices.list();
     const neededFor = neededSizes(devices);
-    const contents = await mapInSlices(students, (student) => contentOf(student, cardPayload(wish.code, { schoolId: student.schoolId ?? '', name: student.name, token: tokens.get(student.id) ?? tokenToCome }), { school, symbol: wish.symbol, neededFor }));
+    const contents = await mapInSlices(students, (student) =>
+      contentOf(
+        student,
+        cardPayload(wish.code, {
+          schoolId: student.schoolId ?? '',
+          name: student.name,
+          token: tokens.get(student.id) ?? tokenToCome,
+        }),
+        { school, symbol: wish.symbol, neededFor },
+      ),
+    );
     const setup: SheetSetup = {
       ...plainChoices('student-card', wish.paper),
       perPage: wish.perPage,
@@ -52,8 +83,22 @@ export class CardPlanner {
       head: { title: '', about: '' },
     };
     const symbol = symbolPicture(wish.symbol);
-    const pictures = { ...(await this.sheets.picturesOf(contents, setup)), ...(await symbolPictures(symbol === null ? [] : [symbol.id])) };
-    return { job: { setup, contents, han: 'sc', pictures, title: `Student cards, ${school}`, madeAt: this.clock.now().getTime() }, students, withoutId };
+    const pictures = {
+      ...(await this.sheets.picturesOf(contents, setup)),
+      ...(await symbolPictures(symbol === null ? [] : [symbol.id])),
+    };
+    return {
+      job: {
+        setup,
+        contents,
+        han: 'sc',
+        pictures,
+        title: `Student cards, ${school}`,
+        madeAt: this.clock.now().getTime(),
+      },
+      students,
+      withoutId,
+    };
   }
 }
 
@@ -69,7 +114,9 @@ function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => nu
   const byModules = new Map<number, number>();
   const byPayload = new Map<string, number>();
   const forModules = (modules: number): number => {
-    const known = byModules.get(modules) ?? Math.ceil(Math.max(0, ...devices.map((device) => neededSizeMm(device, modules, deskDistanceM, deskScene))));
+    const known =
+      byModules.get(modules) ??
+      Math.ceil(Math.max(0, ...devices.map((device) => neededSizeMm(device, modules, deskDistanceM, deskScene))));
     byModules.set(modules, known);
     return known;
   };
@@ -83,28 +130,67 @@ function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => nu
   };
 }
 
-function contentOf({ name, className, schoolId }: StudentOnCard, payload: string, { school, symbol, neededFor }: CardFacts): SheetContent {
+function contentOf(
+  { name, className, schoolId }: StudentOnCard,
+  payload: string,
+  { school, symbol, neededFor }: CardFacts,
+): SheetContent {
   const neededMm = neededFor(payload);
   return {
     payload,
     title: name,
     instruction: '',
     address: null,
-    more: { texts: { ...noTexts, number: schoolId ?? '', class: className, place: school, what: name, 'for-whom': className, where: school }, neededMm, rehearsedMm: neededMm, picture: symbolPicture(symbol) },
+    more: {
+      texts: {
+        ...noTexts,
+        number: schoolId ?? '',
+        class: className,
+        place: school,
+        what: name,
+        'for-whom': className,
+        where: school,
+      },
+      neededMm,
+      rehearsedMm: neededMm,
+      picture: symbolPicture(symbol),
+    },
   };
 }
 
 /** Names that can't be written or have no room, and codes that are too small for a desk. */
-export async function cardNotices({ job, students }: PlannedCards, { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>): Promise<readonly SheetNotice[]> {
-  const about = (item: number): Omit<SheetNotice, 'warning'> => ({ name: students[item]?.name ?? '', stationId: null, materialId: students[item]?.id ?? '', field: null, characters: [], sizeMm: null, reachM: null, distanceM: null, otherKinds: [], finer: false });
+export async function cardNotices(
+  { job, students }: PlannedCards,
+  { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
+): Promise<readonly SheetNotice[]> {
+  const about = (item: number): Omit<SheetNotice, 'warning'> => ({
+    name: students[item]?.name ?? '',
+    stationId: null,
+    materialId: students[item]?.id ?? '',
+    field: null,
+    characters: [],
+    sizeMm: null,
+    reachM: null,
+    distanceM: null,
+    otherKinds: [],
+    finer: false,
+  });
   const missing = await mapInSlices(students, ({ name, className }, item): readonly SheetNotice[] => {
     const characters = missingCharacters(`${name} ${className}`, 'text');
-    return characters.length === 0 ? [] : [{ ...about(item), warning: 'missing-characters', field: 'title', characters }];
+    return characters.length === 0
+      ? []
+      : [{ ...about(item), warning: 'missing-characters', field: 'title', characters }];
   });
   const laid = notes.map((note): SheetNotice => {
     if (note.reason !== 'too-small') return { ...about(note.item), warning: note.reason, field: note.field };
     const [sizeMm, neededMm] = [sizesMm[note.item] ?? 0, job.contents[note.item]?.more?.neededMm ?? 1];
-    return { ...about(note.item), warning: 'too-small', sizeMm, reachM: (deskDistanceM * sizeMm) / neededMm, distanceM: deskDistanceM };
+    return {
+      ...about(note.item),
+      warning: 'too-small',
+      sizeMm,
+      reachM: (deskDistanceM * sizeMm) / neededMm,
+      distanceM: deskDistanceM,
+    };
   });
   return [...missing.flat(), ...laid];
 }

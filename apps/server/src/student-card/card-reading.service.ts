@@ -34,20 +34,38 @@ export class CardReadingService {
 
   async read(text: string, who: Account): Promise<ReadCardView> {
     const { student, result } = await this.find(text);
-    if (student && !isVisible(student.className, await this.visibility.of(who))) return { result: 'other-class', student: null, readingId: null };
+    if (student && !isVisible(student.className, await this.visibility.of(who)))
+      return { result: 'other-class', student: null, readingId: null };
     const readingId = student && result === 'student' ? await this.keep(student.id, who.id) : null;
-    return { result, student: student && { id: student.id, name: student.name, className: student.className, schoolId: student.schoolId }, readingId };
+    return {
+      result,
+      student: student && {
+        id: student.id,
+        name: student.name,
+        className: student.className,
+        schoolId: student.schoolId,
+      },
+      readingId,
+    };
   }
 
   async list(readById: string): Promise<CardReadingsPage> {
-    const [rows, total] = await this.readings.findAndCount({ where: { readById }, relations: { student: true }, order: { id: 'DESC' }, take: limits.cardReadingsShown });
+    const [rows, total] = await this.readings.findAndCount({
+      where: { readById },
+      relations: { student: true },
+      order: { id: 'DESC' },
+      take: limits.cardReadingsShown,
+    });
     return { rows: rows.map(toView), total };
   }
 
   /** All of them, the oldest first. */
   async csv(readById: string): Promise<string> {
     const rows = await this.readings.find({ where: { readById }, relations: { student: true }, order: { id: 'ASC' } });
-    return safeCsv(['Read at', 'Name', 'Class', 'Id'], rows.map(toView).map(({ readAt, name, className, schoolId }) => [readAt, name, className, schoolId ?? '']));
+    return safeCsv(
+      ['Read at', 'Name', 'Class', 'Id'],
+      rows.map(toView).map(({ readAt, name, className, schoolId }) => [readAt, name, className, schoolId ?? '']),
+    );
   }
 
   async remove(id: string): Promise<void> {
@@ -73,7 +91,14 @@ export class CardReadingService {
   private async findInClear(text: string): Promise<Found> {
     const [schoolId = ''] = text.split(' ');
     const candidates = schoolId === '' || text.length > 200 ? [] : await this.students.findBy({ schoolId });
-    const fitting = candidates.filter((student) => idKey(student.schoolId ?? '') === idKey(schoolId) && [cardPayload('id', { schoolId, name: student.name, token: '' }), cardPayload('id-and-name', { schoolId, name: student.name, token: '' })].includes(text));
+    const fitting = candidates.filter(
+      (student) =>
+        idKey(student.schoolId ?? '') === idKey(schoolId) &&
+        [
+          cardPayload('id', { schoolId, name: student.name, token: '' }),
+          cardPayload('id-and-name', { schoolId, name: student.name, token: '' }),
+        ].includes(text),
+    );
     const [only] = fitting;
     return only && fitting.length === 1 ? here(only) : { student: null, result: 'unknown' };
   }
@@ -82,7 +107,12 @@ export class CardReadingService {
     return retryingDeadlocks(() =>
       this.readings.manager.transaction(async (manager) => {
         // One device after the other: what the one before has written is seen.
-        await manager.createQueryBuilder(Student, 'student').select('student.id').where({ id: studentId }).setLock('pessimistic_write').getOne();
+        await manager
+          .createQueryBuilder(Student, 'student')
+          .select('student.id')
+          .where({ id: studentId })
+          .setLock('pessimistic_write')
+          .getOne();
         const now = this.clock.now();
         const last = await manager.findOne(CardReading, { where: { studentId, readById }, order: { id: 'DESC' } });
         if (last && now.getTime() - last.readAt.getTime() < sameReadingMs) return last.id;
@@ -99,5 +129,11 @@ function here(student: Student): Found {
 }
 
 function toView({ id, readAt, student }: CardReading): CardReadingView {
-  return { id, readAt: readAt.toISOString(), name: student.name, className: student.className, schoolId: student.schoolId };
+  return {
+    id,
+    readAt: readAt.toISOString(),
+    name: student.name,
+    className: student.className,
+    schoolId: student.schoolId,
+  };
 }

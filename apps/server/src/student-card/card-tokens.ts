@@ -20,15 +20,28 @@ export class CardTokens {
 
   /** The valid one of each student, by the student's id; made where there is none. */
   async of(studentIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
-    const known = studentIds.length === 0 ? [] : await this.cards.findBy({ studentId: In([...studentIds]), replacedAt: IsNull() });
+    const known =
+      studentIds.length === 0 ? [] : await this.cards.findBy({ studentId: In([...studentIds]), replacedAt: IsNull() });
     const withCard = new Set(known.map(({ studentId }) => studentId));
-    const fresh = studentIds.filter((id) => !withCard.has(id)).map((studentId) => ({ id: newId(), studentId, validFor: studentId, token: newToken(), madeAt: this.clock.now(), replacedAt: null }));
+    const fresh = studentIds
+      .filter((id) => !withCard.has(id))
+      .map((studentId) => ({
+        id: newId(),
+        studentId,
+        validFor: studentId,
+        token: newToken(),
+        madeAt: this.clock.now(),
+        replacedAt: null,
+      }));
     // Two who print at once make one token: the second row is refused by the key, and the first is read.
     for (let from = 0; from < fresh.length; from += atOnce) {
       const rows = fresh.slice(from, from + atOnce);
       await retryingDeadlocks(() => this.cards.createQueryBuilder().insert().values(rows).orIgnore().execute());
     }
-    const made = fresh.length === 0 ? [] : await this.cards.findBy({ studentId: In(fresh.map(({ studentId }) => studentId)), replacedAt: IsNull() });
+    const made =
+      fresh.length === 0
+        ? []
+        : await this.cards.findBy({ studentId: In(fresh.map(({ studentId }) => studentId)), replacedAt: IsNull() });
     return new Map([...known, ...made].map(({ studentId, token }) => [studentId, token]));
   }
 

@@ -1,5 +1,12 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
-import type { CardReadingsPage, CardsPreview, PrintView, ReadCardView, StudentGroups, StudentView } from '@hapset/contract';
+import type {
+  CardReadingsPage,
+  CardsPreview,
+  PrintView,
+  ReadCardView,
+  StudentGroups,
+  StudentView,
+} from '@hapset/contract';
 import type { Response } from 'express';
 import type { Account } from '../account/account.entity.js';
 import { OfficeOnly } from '../ownership/access.decorators.js';
@@ -65,7 +72,11 @@ export class StudentCardController {
 
   @Get('card-readings.csv')
   async csv(@Who() who: Account, @Res() response: Response): Promise<void> {
-    nameFile(response, { type: 'text/csv; charset=utf-8', name: 'Cards that were read.csv', disposition: 'attachment' }).send(await this.readings.csv(who.id));
+    nameFile(response, {
+      type: 'text/csv; charset=utf-8',
+      name: 'Cards that were read.csv',
+      disposition: 'attachment',
+    }).send(await this.readings.csv(who.id));
   }
 
   @Delete('card-readings/:cardReadingId')

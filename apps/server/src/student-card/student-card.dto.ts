@@ -1,18 +1,49 @@
-import { cardFields, limits, type CardField, type CardsWish, type EraseStudents, type MakeCards, type PreviewCards, type ReadCard } from '@hapset/contract';
+import {
+  cardFields,
+  limits,
+  type CardField,
+  type CardsWish,
+  type EraseStudents,
+  type MakeCards,
+  type PreviewCards,
+  type ReadCard,
+} from '@hapset/contract';
 import { cardCodes, paperNames, perPageChoices, rosterLimits, type CardCode, type PaperFormat } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsDefined, IsIn, IsInt, IsString, IsUUID, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsString,
+  IsUUID,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { Exact, Plain } from '../problem/exact.js';
 
 class CardsWishDto implements CardsWish {
-  @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) @MaxLength(rosterLimits.classLength, { each: true }) classNames: string[];
+  @IsArray()
+  @ArrayMaxSize(200)
+  @IsString({ each: true })
+  @MaxLength(rosterLimits.classLength, { each: true })
+  classNames: string[];
   @IsArray() @ArrayMaxSize(rosterLimits.students) @ArrayUnique() @IsUUID('all', { each: true }) studentIds: string[];
   @IsBoolean() onlyNew: boolean;
   @IsIn(cardCodes) code: CardCode;
   @IsIn(perPageChoices['student-card']) perPage: number;
   @IsIn(paperNames) paper: PaperFormat;
   @IsArray() @ArrayMaxSize(cardFields.length) @ArrayUnique() @IsIn(cardFields, { each: true }) fields: CardField[];
-  @ValidateIf((body: CardsWishDto) => body.symbol !== null) @IsString() @Matches(/^[a-z0-9-]{1,40}$/) symbol: string | null;
+  @ValidateIf((body: CardsWishDto) => body.symbol !== null) @IsString() @Matches(/^[a-z0-9-]{1,40}$/) symbol:
+    string | null;
   @IsBoolean() backs: boolean;
   @ValidateIf((body: CardsWishDto) => body.templateId !== null) @IsUUID() templateId: string | null;
 }
@@ -34,6 +65,10 @@ export class ReadCardDto implements ReadCard {
 export const sameReadCard: Exact<Plain<ReadCardDto>, Plain<ReadCard>> = true;
 
 export class EraseStudentsDto implements EraseStudents {
-  @ValidateIf((body: EraseStudentsDto) => body.className !== null) @IsString() @MinLength(1) @MaxLength(rosterLimits.classLength) className: string | null;
+  @ValidateIf((body: EraseStudentsDto) => body.className !== null)
+  @IsString()
+  @MinLength(1)
+  @MaxLength(rosterLimits.classLength)
+  className: string | null;
 }
 export const sameEraseStudents: Exact<Plain<EraseStudentsDto>, Plain<EraseStudents>> = true;

@@ -14,5 +14,15 @@ import { StudentCard } from './student-card.entity.js';
 import { StudentCardService } from './student-card.service.js';
 import { StudentErasure } from './student-erasure.service.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]), StudentModule, SheetModule, DeviceModule, SchoolModule], controllers: [StudentCardController], providers: [StudentCardService, CardPlanner, CardTokens, CardReadingService, StudentErasure] })
+@Module({
+  imports: [
+    TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]),
+    StudentModule,
+    SheetModule,
+    DeviceModule,
+    SchoolModule,
+  ],
+  controllers: [StudentCardController],
+  providers: [StudentCardService, CardPlanner, CardTokens, CardReadingService, StudentErasure],
+})
 export class StudentCardModule {}

@@ -32,7 +32,8 @@ export class StudentCardService {
     private readonly clock: Clock,
   ) {
     prints.contents('student-card', {
-      of: async (printId) => (await this.printed.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
+      of: async (printId) =>
+        (await this.printed.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
       forget: async (printId) => void (await this.printed.delete({ printId })),
     });
   }
@@ -58,11 +59,29 @@ export class StudentCardService {
     const chosen = await this.chosen(wish, who);
     const tokens = wish.code === 'token' ? await this.tokens.of(chosen.map(({ id }) => id)) : new Map<string, string>();
     const { job, students } = await this.planner.plan(wish, chosen, tokens);
-    if (students.length === 0) throw new ProblemError('invalid', 'There is nobody to make a card for.', { fields: [{ field: 'wish', message: 'chooses no students' }] });
-    return this.prints.begin({ name: nameOf(wish, students), position: null, many: students.length > 1 }, job, who.id, async (manager, { id: printId }) => {
-      const rows = students.map((student, position) => Object.assign(new PrintedCard(), { id: newId(), printId, studentId: student.id, position, content: job.contents[position], replacedAt: null }));
-      for (let from = 0; from < rows.length; from += atOnce) await manager.insert(PrintedCard, rows.slice(from, from + atOnce));
-    });
+    if (students.length === 0)
+      throw new ProblemError('invalid', 'There is nobody to make a card for.', {
+        fields: [{ field: 'wish', message: 'chooses no students' }],
+      });
+    return this.prints.begin(
+      { name: nameOf(wish, students), position: null, many: students.length > 1 },
+      job,
+      who.id,
+      async (manager, { id: printId }) => {
+        const rows = students.map((student, position) =>
+          Object.assign(new PrintedCard(), {
+            id: newId(),
+            printId,
+            studentId: student.id,
+            position,
+            content: job.contents[position],
+            replacedAt: null,
+          }),
+        );
+        for (let from = 0; from < rows.length; from += atOnce)
+          await manager.insert(PrintedCard, rows.slice(from, from + atOnce));
+      },
+    );
   }
 
   /** The lost one opens nothing any more; the next print has another token. @throws ProblemError not-found */
@@ -74,10 +93,21 @@ export class StudentCardService {
   }
 
   /** By class and name. */
-  private async chosen({ classNames, studentIds, onlyNew }: CardsWish, who: Account): Promise<readonly StudentOnCard[]> {
-    const all = await this.students.lean({ find: '', className: null, year: null, left: false, visible: await this.visibility.of(who) });
+  private async chosen(
+    { classNames, studentIds, onlyNew }: CardsWish,
+    who: Account,
+  ): Promise<readonly StudentOnCard[]> {
+    const all = await this.students.lean({
+      find: '',
+      className: null,
+      year: null,
+      left: false,
+      visible: await this.visibility.of(who),
+    });
     const ids = new Set(studentIds);
-    const wanted = all.filter(({ id, className }) => (ids.size > 0 ? ids.has(id) : classNames.length === 0 || classNames.includes(className)));
+    const wanted = all.filter(({ id, className }) =>
+      ids.size > 0 ? ids.has(id) : classNames.length === 0 || classNames.includes(className),
+    );
     if (!onlyNew) return wanted;
     const known = await this.printed.find({ where: { replacedAt: IsNull() }, select: { id: true, studentId: true } });
     const withCard = new Set(known.map(({ studentId }) => studentId));

@@ -30,13 +30,18 @@ export class StudentErasure {
 
   /** All of a class, or all who left where no class is named. @returns how many */
   async eraseGroup(className: string | null): Promise<number> {
-    const rows = await this.students.find({ where: className === null ? { leftAt: Not(IsNull()) } : { className }, select: { id: true } });
+    const rows = await this.students.find({
+      where: className === null ? { leftAt: Not(IsNull()) } : { className },
+      select: { id: true },
+    });
     await this.erase(rows.map(({ id }) => id));
     return rows.length;
   }
 
   private async eraseSome(ids: readonly string[]): Promise<void> {
-    const touched = await retryingDeadlocks(() => this.students.manager.transaction((manager) => eraseRows(manager, ids)));
+    const touched = await retryingDeadlocks(() =>
+      this.students.manager.transaction((manager) => eraseRows(manager, ids)),
+    );
     // Files last: what they are made from is gone by now, so none can be made again with those names.
     for (const printId of touched) await this.prints.rewrite(printId);
   }
@@ -45,10 +50,17 @@ export class StudentErasure {
 /** @returns prints that showed them */
 async function eraseRows(manager: EntityManager, ids: readonly string[]): Promise<readonly string[]> {
   await lockRow(manager, 'rosters');
-  const students = await manager.createQueryBuilder(Student, 'student').where({ id: In([...ids]) }).setLock('pessimistic_write').getMany();
+  const students = await manager
+    .createQueryBuilder(Student, 'student')
+    .where({ id: In([...ids]) })
+    .setLock('pessimistic_write')
+    .getMany();
   if (students.length === 0) return [];
   const known = students.map(({ id }) => id);
-  const cards = await manager.find(PrintedCard, { where: { studentId: In(known) }, select: { id: true, printId: true } });
+  const cards = await manager.find(PrintedCard, {
+    where: { studentId: In(known) },
+    select: { id: true, printId: true },
+  });
   await forgetInImports(manager, students);
   // Cards, printed cards and readings go with their student.
   await manager.delete(Student, { id: In(known) });
@@ -60,10 +72,16 @@ async function forgetInImports(manager: EntityManager, students: readonly Studen
   for (const { id: importId } of await manager.find(RosterImport, { select: { id: true } })) {
     const row = await manager.findOneByOrFail(RosterImport, { id: importId });
     const { added, changed, left } = row.changes;
-    const changes = { added: added.filter((id) => !ids.has(id)), changed: changed.filter(({ id }) => !ids.has(id)), left: left.filter((entry) => !ids.has(typeof entry === 'string' ? entry : entry.id)) };
-    const shorter = changes.added.length + changes.changed.length + changes.left.length < added.length + changed.length + left.length;
+    const changes = {
+      added: added.filter((id) => !ids.has(id)),
+      changed: changed.filter(({ id }) => !ids.has(id)),
+      left: left.filter((entry) => !ids.has(typeof entry === 'string' ? entry : entry.id)),
+    };
+    const shorter =
+      changes.added.length + changes.changed.length + changes.left.length < added.length + changed.length + left.length;
     const fileName = students.some((student) => names(row.fileName, student)) ? 'Roster' : row.fileName;
-    if (shorter || fileName !== row.fileName) await manager.update(RosterImport, { id: importId }, { changes, fileName });
+    if (shorter || fileName !== row.fileName)
+      await manager.update(RosterImport, { id: importId }, { changes, fileName });
   }
 }
 
@@ -71,5 +89,7 @@ async function forgetInImports(manager: EntityManager, students: readonly Studen
 function names(fileName: string, { name, given, family, schoolId }: Student): boolean {
   const text = idKey(fileName);
   const holds = (part: string): boolean => part !== '' && text.includes(idKey(part));
-  return holds(name) || (holds(given) && holds(family)) || (schoolId !== null && schoolId.length >= 4 && holds(schoolId));
+  return (
+    holds(name) || (holds(given) && holds(family)) || (schoolId !== null && schoolId.length >= 4 && holds(schoolId))
+  );
 }

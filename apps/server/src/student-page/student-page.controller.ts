@@ -17,7 +17,8 @@ import { TryoutService } from '../tryout/tryout.service.js';
 import { goneHtml, studentPageHtml, type GoneReason } from './student-page.html.js';
 import { StudentAssets } from './student-assets.js';
 
-const policy = "default-src 'none'; script-src 'self'; worker-src 'self' blob:; connect-src 'self'; img-src 'self' data: blob:; media-src 'self'; font-src 'self'; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'";
+const policy =
+  "default-src 'none'; script-src 'self'; worker-src 'self' blob:; connect-src 'self'; img-src 'self' data: blob:; media-src 'self'; font-src 'self'; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'";
 
 @Controller('p')
 export class StudentPageController {
@@ -33,13 +34,24 @@ export class StudentPageController {
   @Get(':pageToken')
   @Anyone()
   async page(@Param('pageToken') token: string, @Req() request: Request, @Res() response: Response): Promise<void> {
-    const [material, school] = await Promise.all([/^[a-z0-9]{16}$/.test(token) ? this.materials.findOneBy({ pageToken: token }) : null, this.school.get()]);
+    const [material, school] = await Promise.all([
+      /^[a-z0-9]{16}$/.test(token) ? this.materials.findOneBy({ pageToken: token }) : null,
+      this.school.get(),
+    ]);
     const assets = this.assets.get();
-    response.set({ 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': policy, 'X-Robots-Tag': 'noindex', 'Referrer-Policy': 'no-referrer', 'Cache-Control': 'no-cache' });
-    const gone = (reason: GoneReason, status: number): void => void response.status(status).send(goneHtml(reason, school.name, assets));
+    response.set({
+      'Content-Type': 'text/html; charset=utf-8',
+      'Content-Security-Policy': policy,
+      'X-Robots-Tag': 'noindex',
+      'Referrer-Policy': 'no-referrer',
+      'Cache-Control': 'no-cache',
+    });
+    const gone = (reason: GoneReason, status: number): void =>
+      void response.status(status).send(goneHtml(reason, school.name, assets));
     if (!material?.kept) return gone('missing', 404);
     if (material.removedAt) return gone('withdrawn', 410);
-    if (material.shownUntil !== null && dayIn(school.timeZone, this.clock.now()) > material.shownUntil) return gone('expired', 410);
+    if (material.shownUntil !== null && dayIn(school.timeZone, this.clock.now()) > material.shownUntil)
+      return gone('expired', 410);
     const found = await this.files.byIds(filesOf(material.kept));
     const fileOf = (id: string): FileView | null => {
       const file = found.get(id);
@@ -49,8 +61,19 @@ export class StudentPageController {
     if (!kept) return gone('withdrawn', 410);
     const document = material.kept.kind === 'written-page' ? material.kept.document : null;
     const own = pageAddress(school.publicAddress, token);
-    const html = studentPageHtml({ title: material.title, schoolName: school.name, address: own, kept, document, fileOf, assets });
-    response.set('ETag', `"${material.id}-${material.version}-${[...found.values()].map((file) => file.version).join('.')}-${school.version}"`);
+    const html = studentPageHtml({
+      title: material.title,
+      schoolName: school.name,
+      address: own,
+      kept,
+      document,
+      fileOf,
+      assets,
+    });
+    response.set(
+      'ETag',
+      `"${material.id}-${material.version}-${[...found.values()].map((file) => file.version).join('.')}-${school.version}"`,
+    );
     if (request.method === 'GET') await this.tryouts.pageFetched(material.id);
     if (request.fresh) response.status(304).end();
     else response.send(html);

@@ -21,13 +21,20 @@ export function studentPageHtml(page: StudentPage): string {
   const { kept, assets } = page;
   const picture = previewPicture(page);
   const scripts = scriptsFor(kept, assets);
-  return frame(page, `<h1>${escape(page.title)}</h1>${contentHtml(page)}`, `${previewTags(page, picture)}${scripts.map((address) => `<script type="module" src="${escape(address)}"></script>`).join('')}`);
+  return frame(
+    page,
+    `<h1>${escape(page.title)}</h1>${contentHtml(page)}`,
+    `${previewTags(page, picture)}${scripts.map((address) => `<script type="module" src="${escape(address)}"></script>`).join('')}`,
+  );
 }
 
 export type GoneReason = 'missing' | 'withdrawn' | 'expired';
 
 const goneWords: Readonly<Record<GoneReason, readonly [string, string]>> = {
-  missing: ['There is nothing at this address', 'Perhaps a letter was typed differently. Look at the paper once more, or ask your teacher.'],
+  missing: [
+    'There is nothing at this address',
+    'Perhaps a letter was typed differently. Look at the paper once more, or ask your teacher.',
+  ],
   withdrawn: ['This was taken down', 'Your teacher has put it away. Ask for the new one.'],
   expired: ['This is over', 'It was shown for a certain time, and that time has passed. Ask your teacher.'],
 };
@@ -43,8 +50,15 @@ export function plainPageHtml(title: string, body: string, schoolName: string, a
   return frame({ title, schoolName, assets }, `<h1>${escape(title)}</h1>${body}`, '');
 }
 
-function frame({ title, schoolName, assets }: Pick<StudentPage, 'title' | 'schoolName' | 'assets'>, body: string, head: string): string {
-  const font = assets.font === null ? '' : `<link rel="preload" as="font" type="font/woff2" href="/${escape(assets.font)}" crossorigin>`;
+function frame(
+  { title, schoolName, assets }: Pick<StudentPage, 'title' | 'schoolName' | 'assets'>,
+  body: string,
+  head: string,
+): string {
+  const font =
+    assets.font === null
+      ? ''
+      : `<link rel="preload" as="font" type="font/woff2" href="/${escape(assets.font)}" crossorigin>`;
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${escape(title)} · ${escape(schoolName)}</title><meta name="robots" content="noindex">${font}<style>${assets.style}</style>${head}</head>
@@ -64,7 +78,13 @@ function contentHtml({ kept, document, fileOf }: StudentPage): string {
 
 function fileHtml({ file, transcript, captions }: KeptFileView): string {
   const address = escape(file.address);
-  const spoken = transcript === '' ? '' : `<details class="words" open><summary>The words</summary>${transcript.split(/\n+/).map((line) => `<p>${escape(line)}</p>`).join('')}</details>`;
+  const spoken =
+    transcript === ''
+      ? ''
+      : `<details class="words" open><summary>The words</summary>${transcript
+          .split(/\n+/)
+          .map((line) => `<p>${escape(line)}</p>`)
+          .join('')}</details>`;
   switch (file.media) {
     case 'sound':
       return `<audio controls preload="metadata" src="${address}"></audio>${spoken}`;
@@ -75,7 +95,9 @@ function fileHtml({ file, transcript, captions }: KeptFileView): string {
     case 'pdf':
       return pdfHtml(file.address, file);
     case 'office':
-      return file.variants.includes('pdf') ? `${pdfHtml(`${file.address}/pdf`, file)}<p>${saveLink(file.address, file, 'Save it as it was written')}</p>` : `<p class="lead">${saveLink(file.address, file, 'Open it')}</p>`;
+      return file.variants.includes('pdf')
+        ? `${pdfHtml(`${file.address}/pdf`, file)}<p>${saveLink(file.address, file, 'Save it as it was written')}</p>`
+        : `<p class="lead">${saveLink(file.address, file, 'Open it')}</p>`;
     case 'captions':
     case 'other':
       return `<p class="lead">${saveLink(file.address, file, 'Save it')}</p>`;
@@ -92,7 +114,10 @@ function saveLink(address: string, file: FileView, words: string): string {
 }
 
 function picturesHtml({ pictures }: PictureSetView): string {
-  const shown = pictures.map(({ file, caption, alternative }, index) => `<figure>${pictureTag(file, alternative, index > 1)}${caption === '' ? '' : `<figcaption>${escape(caption)}</figcaption>`}</figure>`);
+  const shown = pictures.map(
+    ({ file, caption, alternative }, index) =>
+      `<figure>${pictureTag(file, alternative, index > 1)}${caption === '' ? '' : `<figcaption>${escape(caption)}</figcaption>`}</figure>`,
+  );
   return `<div class="pictures">${shown.join('')}</div>`;
 }
 
@@ -105,22 +130,69 @@ function pictureTag({ address, widthPx, heightPx }: FileView, alternative: strin
 /** Only what the core writes may come through; a second look by other eyes, should the first ever fail. */
 export function cleanHtml(html: string): string {
   return sanitizeHtml(html, {
-    allowedTags: ['p', 'h2', 'h3', 'h4', 'ul', 'ol', 'li', 'blockquote', 'hr', 'div', 'table', 'tbody', 'tr', 'td', 'th', 'figure', 'figcaption', 'img', 'audio', 'video', 'br', 'strong', 'em', 'u', 's', 'code', 'a', 'span'],
-    allowedAttributes: { a: ['href', 'rel'], img: ['src', 'srcset', 'sizes', 'alt', 'loading', 'width', 'height'], audio: ['src', 'controls', 'preload'], video: ['src', 'controls', 'preload'], ol: ['start'], td: ['colspan', 'rowspan'], th: ['colspan', 'rowspan'], '*': ['class'] },
+    allowedTags: [
+      'p',
+      'h2',
+      'h3',
+      'h4',
+      'ul',
+      'ol',
+      'li',
+      'blockquote',
+      'hr',
+      'div',
+      'table',
+      'tbody',
+      'tr',
+      'td',
+      'th',
+      'figure',
+      'figcaption',
+      'img',
+      'audio',
+      'video',
+      'br',
+      'strong',
+      'em',
+      'u',
+      's',
+      'code',
+      'a',
+      'span',
+    ],
+    allowedAttributes: {
+      a: ['href', 'rel'],
+      img: ['src', 'srcset', 'sizes', 'alt', 'loading', 'width', 'height'],
+      audio: ['src', 'controls', 'preload'],
+      video: ['src', 'controls', 'preload'],
+      ol: ['start'],
+      td: ['colspan', 'rowspan'],
+      th: ['colspan', 'rowspan'],
+      '*': ['class'],
+    },
     allowedClasses: { '*': ['wide', /^(?:align|colour|font|size)-[a-z]+$/] },
     allowedSchemes: ['http', 'https', 'mailto', 'tel'],
     // Pictures and sounds come from this server alone.
-    exclusiveFilter: ({ tag, attribs }) => ['img', 'audio', 'video'].includes(tag) && !/^\/k\/[a-z0-9]+(?:\/[a-z0-9]+)?$/.test(attribs.src ?? ''),
+    exclusiveFilter: ({ tag, attribs }) =>
+      ['img', 'audio', 'video'].includes(tag) && !/^\/k\/[a-z0-9]+(?:\/[a-z0-9]+)?$/.test(attribs.src ?? ''),
   });
 }
 
 function previewTags({ title, schoolName, address }: StudentPage, picture: string | null): string {
-  const image = picture === null ? '' : `<meta property="og:image" content="${escape(new URL(picture, address).href)}">`;
+  const image =
+    picture === null ? '' : `<meta property="og:image" content="${escape(new URL(picture, address).href)}">`;
   return `<meta property="og:title" content="${escape(title)}"><meta property="og:site_name" content="${escape(schoolName)}"><meta property="og:type" content="website">${image}`;
 }
 
 function previewPicture({ kept, document, fileOf }: StudentPage): string | null {
-  const first = kept.kind === 'file' ? kept.file : kept.kind === 'picture-set' ? kept.pictures[0]?.file : document ? firstPicture(document, fileOf) : null;
+  const first =
+    kept.kind === 'file'
+      ? kept.file
+      : kept.kind === 'picture-set'
+        ? kept.pictures[0]?.file
+        : document
+          ? firstPicture(document, fileOf)
+          : null;
   return first?.media === 'picture' ? `${first.address}/w640` : null;
 }
 
@@ -132,7 +204,12 @@ function firstPicture({ content }: PageDocument, fileOf: StudentPage['fileOf']):
 function scriptsFor(kept: KeptView, { pdfScript, playerScript }: StudentAssetNames): readonly string[] {
   if (kept.kind !== 'file') return [];
   const { media, variants } = kept.file;
-  const script = media === 'pdf' || (media === 'office' && variants.includes('pdf')) ? pdfScript : media === 'sound' || media === 'film' ? playerScript : null;
+  const script =
+    media === 'pdf' || (media === 'office' && variants.includes('pdf'))
+      ? pdfScript
+      : media === 'sound' || media === 'film'
+        ? playerScript
+        : null;
   return script === null ? [] : [script];
 }
 

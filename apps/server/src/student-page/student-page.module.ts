@@ -7,5 +7,9 @@ import { ShortLinkModule } from '../short-link/short-link.module.js';
 import { StudentPageController } from './student-page.controller.js';
 import { StudentAssets } from './student-assets.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Material]), FileModule, SchoolModule, ShortLinkModule], controllers: [StudentPageController], providers: [StudentAssets] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Material]), FileModule, SchoolModule, ShortLinkModule],
+  controllers: [StudentPageController],
+  providers: [StudentAssets],
+})
 export class StudentPageModule {}

@@ -5,7 +5,10 @@ import { Scene } from '../test/scene.js';
 import { uploaded } from '../test/upload.js';
 import { cleanHtml } from './student-page.html.js';
 
-const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+const png = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 const sound = Buffer.from('RIFF\u0024\u0000\u0000\u0000WAVEfmt ', 'latin1');
 const film = Buffer.from('\u0000\u0000\u0000\u0018ftypmp42\u0000\u0000\u0000\u0000mp42isom', 'latin1');
 
@@ -16,14 +19,22 @@ describe('what students see', () => {
   });
   afterAll(() => scene.stop());
 
-  const bring = async (content: Buffer | string, name: string): Promise<FileView> => scene.server.ok('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, content), name });
+  const bring = async (content: Buffer | string, name: string): Promise<FileView> =>
+    scene.server.ok('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, content), name });
   const keep = async (kept: Kept, title = 'Shore sounds'): Promise<MaterialPage> => {
-    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ kept, pasted: title, repairs: [], title }] });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ kept, pasted: title, repairs: [], title }],
+    });
     return scene.server.ok('Maren', 'GET', `/api/materials/${materialIds[0] ?? ''}`);
   };
   const pathOf = ({ material }: MaterialPage): string => new URL(material.pageAddress ?? '').pathname;
   const see = (page: MaterialPage) => request(scene.server.app.getHttpServer()).get(pathOf(page));
-  const oneFile = (fileId: string, transcript = '', captionsId: string | null = null): Kept => ({ kind: 'file', fileId, transcript, captionsId });
+  const oneFile = (fileId: string, transcript = '', captionsId: string | null = null): Kept => ({
+    kind: 'file',
+    fileId,
+    transcript,
+    captionsId,
+  });
 
   it('needs no account and no cookie, tells no search engine, and runs nothing from elsewhere', async () => {
     const { headers, text, status } = await see(await keep(oneFile((await bring(sound, 'waves.wav')).id)));
@@ -45,7 +56,9 @@ describe('what students see', () => {
   it('is a film with its captions', async () => {
     const [file, captions] = [await bring(film, 'limpet.mp4'), await bring('WEBVTT\n', 'limpet.vtt')];
     const { text } = await see(await keep(oneFile(file.id, '', captions.id)));
-    expect(text).toContain(`<video controls playsinline preload="metadata" src="${file.address}"><track kind="captions" srclang="en" label="Captions" src="${captions.address}" default></video>`);
+    expect(text).toContain(
+      `<video controls playsinline preload="metadata" src="${file.address}"><track kind="captions" srclang="en" label="Captions" src="${captions.address}" default></video>`,
+    );
   });
 
   it('is a PDF that opens without any script, and is said with its size', async () => {
@@ -62,7 +75,13 @@ describe('what students see', () => {
 
   it('is a set of pictures with captions, and the first one in link previews', async () => {
     const file = await bring(png, 'cove.png');
-    const page = await keep({ kind: 'picture-set', pictures: [{ fileId: file.id, caption: 'The <cove>', alternative: 'Rocks' }, { fileId: file.id, caption: '', alternative: '' }] });
+    const page = await keep({
+      kind: 'picture-set',
+      pictures: [
+        { fileId: file.id, caption: 'The <cove>', alternative: 'Rocks' },
+        { fileId: file.id, caption: '', alternative: '' },
+      ],
+    });
     const { text } = await see(page);
     expect(text.match(/<figure>/g)).toHaveLength(2);
     expect(text).toContain('alt="Rocks" width="1" height="1"');
@@ -73,13 +92,39 @@ describe('what students see', () => {
 
   it('is a written page, and changes with it', async () => {
     const file = await bring(png, 'cove.png');
-    const document = { type: 'doc' as const, content: [{ type: 'paragraph' as const, content: [{ type: 'text' as const, text: 'Low tide at nine', marks: [{ type: 'link' as const, attrs: { href: 'https://tides.example/' } }] }] }] };
+    const document = {
+      type: 'doc' as const,
+      content: [
+        {
+          type: 'paragraph' as const,
+          content: [
+            {
+              type: 'text' as const,
+              text: 'Low tide at nine',
+              marks: [{ type: 'link' as const, attrs: { href: 'https://tides.example/' } }],
+            },
+          ],
+        },
+      ],
+    };
     const page = await keep({ kind: 'written-page', document });
-    expect(page.kept).toEqual({ kind: 'written-page', excerpt: 'Low tide at nine', words: 4, links: ['https://tides.example/'], files: 0 });
+    expect(page.kept).toEqual({
+      kind: 'written-page',
+      excerpt: 'Low tide at nine',
+      words: 4,
+      links: ['https://tides.example/'],
+      files: 0,
+    });
     const first = await see(page);
-    expect(first.text).toContain('<article><p><a href="https://tides.example/" rel="noopener noreferrer">Low tide at nine</a></p></article>');
+    expect(first.text).toContain(
+      '<article><p><a href="https://tides.example/" rel="noopener noreferrer">Low tide at nine</a></p></article>',
+    );
     expect((await see(page).set('If-None-Match', first.headers.etag ?? '')).status).toBe(304);
-    const saved = await scene.server.ok<WrittenPageView>('Maren', 'PUT', `/api/materials/${page.material.id}/page`, { version: 1, over: false, document: { type: 'doc', content: [{ type: 'keptPicture', attrs: { fileId: file.id, alt: 'Cove' } }] } });
+    const saved = await scene.server.ok<WrittenPageView>('Maren', 'PUT', `/api/materials/${page.material.id}/page`, {
+      version: 1,
+      over: false,
+      document: { type: 'doc', content: [{ type: 'keptPicture', attrs: { fileId: file.id, alt: 'Cove' } }] },
+    });
     expect(saved).toMatchObject({ version: 2, files: [{ id: file.id }] });
     const second = await see(page).set('If-None-Match', first.headers.etag ?? '');
     expect(second.text).toContain(`<img src="${file.address}/w1280"`);
@@ -88,7 +133,10 @@ describe('what students see', () => {
   it('says in words what is gone, withdrawn or over, with the school’s name', async () => {
     const page = await keep(oneFile((await bring(sound, 'waves.wav')).id));
     const path = `/api/materials/${page.material.id}`;
-    await scene.server.ok('Maren', 'PATCH', path, { version: 1, shownUntil: scene.server.clock.now().toISOString().slice(0, 10) });
+    await scene.server.ok('Maren', 'PATCH', path, {
+      version: 1,
+      shownUntil: scene.server.clock.now().toISOString().slice(0, 10),
+    });
     expect((await see(page)).status).toBe(200);
     scene.server.clock.advance(24 * 3600 * 1000);
     const over = await see(page);
@@ -108,12 +156,20 @@ describe('what students see', () => {
 
   it('is opened as a student at its public address, and only pages for students pass the guard there', async () => {
     const address = `http://127.0.0.1:${(scene.server.app.getHttpServer().address() as { port: number }).port}`;
-    const school = await scene.server.ok<{ version: number; name: string; timeZone: string; paper: string }>('Pell', 'GET', '/api/school');
+    const school = await scene.server.ok<{ version: number; name: string; timeZone: string; paper: string }>(
+      'Pell',
+      'GET',
+      '/api/school',
+    );
     await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, publicAddress: address, shortLinkHost: null });
     const lessonId = await scene.lesson();
     const file = await bring(sound, 'waves.wav');
     const own = { kept: oneFile(file.id), pasted: 'x', repairs: [], title: 'Shore sounds' };
-    await scene.stations(lessonId, [own, { link: `${address}/api/health`, pasted: 'x', repairs: [] }, { link: `${address}/p/../api/health`, pasted: 'x', repairs: [] }]);
+    await scene.stations(lessonId, [
+      own,
+      { link: `${address}/api/health`, pasted: 'x', repairs: [] },
+      { link: `${address}/p/../api/health`, pasted: 'x', repairs: [] },
+    ]);
     const bench = await scene.opened(lessonId);
     expect(bench.rows.map(({ readiness }) => readiness.opens.verdict)).toEqual(['open', 'refused', 'refused']);
     expect(bench.rows[0]?.code?.payload).toBe(bench.rows[0]?.material.pageAddress);
@@ -121,7 +177,11 @@ describe('what students see', () => {
 
   it('warns before paper that no phone could use: the address leads to this computer alone', async () => {
     const page = await keep(oneFile((await bring(sound, 'waves.wav')).id));
-    const response = await scene.server.as('Maren', 'POST', `/api/materials/${page.material.id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: ['locked', 'not-opened-yet', 'does-not-read'] });
+    const response = await scene.server.as('Maren', 'POST', `/api/materials/${page.material.id}/sheets`, {
+      kind: 'poster',
+      paper: 'A4',
+      goAhead: ['locked', 'not-opened-yet', 'does-not-read'],
+    });
     expect(response.body).toMatchObject({ reason: 'sheet-needs-go-ahead', warnings: ['address-not-reachable'] });
   });
 
@@ -129,7 +189,11 @@ describe('what students see', () => {
     const file = await bring(sound, 'waves.wav');
     const page = await keep(oneFile(file.id));
     const ask = (cookie = '') => request(scene.server.app.getHttpServer()).get(file.address).set('Cookie', cookie);
-    const statuses = async (): Promise<readonly number[]> => [(await ask()).status, (await ask(await scene.server.cookieOf('Tobiah'))).status, (await ask(await scene.server.cookieOf('Maren'))).status];
+    const statuses = async (): Promise<readonly number[]> => [
+      (await ask()).status,
+      (await ask(await scene.server.cookieOf('Tobiah'))).status,
+      (await ask(await scene.server.cookieOf('Maren'))).status,
+    ];
     expect(await statuses()).toEqual([200, 200, 200]);
     const path = `/api/materials/${page.material.id}`;
     await scene.server.ok('Maren', 'PATCH', path, { version: 1, shownUntil: '2020-01-01' });
@@ -150,13 +214,22 @@ describe('written pages by two people at once', () => {
     scene = await Scene.start();
   });
   afterAll(() => scene.stop());
-  const page = (words: string) => ({ type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: words }] }] });
+  const page = (words: string) => ({
+    type: 'doc',
+    content: [{ type: 'paragraph', content: [{ type: 'text', text: words }] }],
+  });
 
   it('are told, and nothing that was written is lost', async () => {
-    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ kept: { kind: 'written-page', document: page('begun') }, pasted: 'x', repairs: [], title: 'Tides' }] });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ kept: { kind: 'written-page', document: page('begun') }, pasted: 'x', repairs: [], title: 'Tides' }],
+    });
     const path = `/api/materials/${materialIds[0] ?? ''}/page`;
     await scene.server.ok('Maren', 'PUT', path, { version: 1, over: false, document: page('on the laptop') });
-    const stale = await scene.server.as('Maren', 'PUT', path, { version: 1, over: false, document: page('on the phone') });
+    const stale = await scene.server.as('Maren', 'PUT', path, {
+      version: 1,
+      over: false,
+      document: page('on the phone'),
+    });
     expect(stale.body).toMatchObject({ reason: 'stale' });
     await scene.server.ok('Maren', 'PUT', path, { version: 2, over: true, document: page('on the phone') });
     const earlier = await scene.server.ok<{ document: object }[]>('Maren', 'GET', `${path}/earlier`);
@@ -164,7 +237,9 @@ describe('written pages by two people at once', () => {
   });
 
   it('are kept as they were once in a while, not with every letter', async () => {
-    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ kept: { kind: 'written-page', document: page('0') }, pasted: 'x', repairs: [], title: 'Tides' }] });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ kept: { kind: 'written-page', document: page('0') }, pasted: 'x', repairs: [], title: 'Tides' }],
+    });
     const path = `/api/materials/${materialIds[0] ?? ''}/page`;
     for (let version = 1; version <= 4; version += 1) {
       await scene.server.ok('Maren', 'PUT', path, { version, over: false, document: page(String(version)) });
@@ -175,11 +250,18 @@ describe('written pages by two people at once', () => {
   });
 
   it('are read and saved as pages only', async () => {
-    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', { items: [{ link: 'https://a.example/who', pasted: 'x', repairs: [] }] });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ link: 'https://a.example/who', pasted: 'x', repairs: [] }],
+    });
     const path = `/api/materials/${materialIds[0] ?? ''}/page`;
     expect((await scene.server.as('Maren', 'GET', path)).status).toBe(404);
-    expect((await scene.server.as('Maren', 'PUT', path, { version: 1, over: false, document: page('x') })).status).toBe(404);
-    const changed = await scene.server.as('Maren', 'PATCH', `/api/materials/${materialIds[0] ?? ''}`, { version: 1, kept: { kind: 'written-page', document: page('x') } });
+    expect((await scene.server.as('Maren', 'PUT', path, { version: 1, over: false, document: page('x') })).status).toBe(
+      404,
+    );
+    const changed = await scene.server.as('Maren', 'PATCH', `/api/materials/${materialIds[0] ?? ''}`, {
+      version: 1,
+      kept: { kind: 'written-page', document: page('x') },
+    });
     expect(changed.body).toMatchObject({ reason: 'invalid', fields: [{ field: 'kept' }] });
   });
 });

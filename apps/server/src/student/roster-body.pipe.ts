@@ -12,15 +12,28 @@ const fileNameLength = 300;
 
 type Checks = Readonly<Record<string, (value: unknown) => boolean>>;
 
-const compareChecks: Checks = { students: (value) => Array.isArray(value) && value.length >= 1 && value.length <= mostStudents && value.every(isRosterStudent) };
-const importChecks: Checks = { ...compareChecks, leave: (value) => typeof value === 'boolean', fileName: (value) => isText(value, fileNameLength) };
+const compareChecks: Checks = {
+  students: (value) =>
+    Array.isArray(value) && value.length >= 1 && value.length <= mostStudents && value.every(isRosterStudent),
+};
+const importChecks: Checks = {
+  ...compareChecks,
+  leave: (value) => typeof value === 'boolean',
+  fileName: (value) => isText(value, fileNameLength),
+};
 
 /** @throws ProblemError invalid naming the members that are missing, unknown or wrong */
 function checked<Body>(body: unknown, checks: Checks): Body {
   const given = typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {};
   const wrong = Object.entries(checks).filter(([member, check]) => !check(given[member]));
   const unknown = Object.keys(given).filter((member) => !(member in checks));
-  const fields = [...wrong.map(([field]) => ({ field, message: `${field} needs another value` })), ...unknown.map((field) => ({ field: field.slice(0, 200), message: `property ${field.slice(0, 200)} should not exist` }))].slice(0, 20);
+  const fields = [
+    ...wrong.map(([field]) => ({ field, message: `${field} needs another value` })),
+    ...unknown.map((field) => ({
+      field: field.slice(0, 200),
+      message: `property ${field.slice(0, 200)} should not exist`,
+    })),
+  ].slice(0, 20);
   if (fields.length > 0) throw new ProblemError('invalid', 'Some fields need another value.', { fields });
   return given as Body;
 }
@@ -43,7 +56,12 @@ function isRosterStudent(value: unknown): value is RosterStudentWish {
   if (typeof value !== 'object' || value === null || Object.keys(value).length !== 7) return false;
   const { schoolId, className, year, prefix, given, middle, family } = value as Record<string, unknown>;
   const isId = schoolId === null || (isText(schoolId, idLength) && schoolId !== '');
-  return isId && isText(className, classLength) && isText(year, classLength) && [prefix, given, middle, family].every((part) => isText(part, nameLength));
+  return (
+    isId &&
+    isText(className, classLength) &&
+    isText(year, classLength) &&
+    [prefix, given, middle, family].every((part) => isText(part, nameLength))
+  );
 }
 
 function isText(value: unknown, most: number): value is string {

@@ -21,15 +21,24 @@ export interface UndoPlan {
 export async function requireUndoable(manager: EntityManager, id: string): Promise<RosterImport> {
   const found = await manager.findOneBy(RosterImport, { id });
   if (!found) throw notFound('import');
-  if (found.undoneAt !== null || (await manager.existsBy(RosterImport, { id: MoreThan(id) }))) throw new ProblemError('in-use', 'Only the last import can be undone, once.');
+  if (found.undoneAt !== null || (await manager.existsBy(RosterImport, { id: MoreThan(id) })))
+    throw new ProblemError('in-use', 'Only the last import can be undone, once.');
   return found;
 }
 
 export async function planUndo(manager: EntityManager, { changes }: RosterImport): Promise<UndoPlan> {
   const left = changes.left.map((entry) => (typeof entry === 'string' ? { id: entry, version: undefined } : entry));
-  const known = await byId(manager, [...changes.added, ...changes.changed.map(({ id }) => id), ...left.map(({ id }) => id)]);
+  const known = await byId(manager, [
+    ...changes.added,
+    ...changes.changed.map(({ id }) => id),
+    ...left.map(({ id }) => id),
+  ]);
   const used = await withCardOrReading(manager, changes.added);
-  const plan = { deleted: [] as Student[], restored: [] as UndoPlan['restored'][number][], untouched: [] as UndoPlan['untouched'][number][] };
+  const plan = {
+    deleted: [] as Student[],
+    restored: [] as UndoPlan['restored'][number][],
+    untouched: [] as UndoPlan['untouched'][number][],
+  };
   for (const id of changes.added) {
     const student = known.get(id);
     if (!student) continue;
@@ -68,7 +77,9 @@ async function byId(manager: EntityManager, ids: readonly string[]): Promise<Rea
 /** Asked of the tables themselves: cards and readings belong to another noun. */
 async function withCardOrReading(manager: EntityManager, ids: readonly string[]): Promise<ReadonlySet<string>> {
   if (ids.length === 0) return new Set();
-  const query = ['student_cards', 'printed_cards', 'card_readings'].map((table) => `SELECT student_id AS id FROM ${table} WHERE student_id IN (?)`).join(' UNION ');
+  const query = ['student_cards', 'printed_cards', 'card_readings']
+    .map((table) => `SELECT student_id AS id FROM ${table} WHERE student_id IN (?)`)
+    .join(' UNION ');
   const rows = (await manager.query(query, [[...ids], [...ids], [...ids]])) as { id: string }[];
   return new Set(rows.map(({ id }) => id));
 }

@@ -2,7 +2,8 @@ import type { SchoolService } from '../school/school.service.js';
 import { isVisible, StudentVisibility } from './student-visibility.js';
 
 describe('which classes somebody sees', () => {
-  const among = (teacherClasses: Readonly<Record<string, readonly string[]>> | null): StudentVisibility => new StudentVisibility({ get: () => Promise.resolve({ teacherClasses }) } as unknown as SchoolService);
+  const among = (teacherClasses: Readonly<Record<string, readonly string[]>> | null): StudentVisibility =>
+    new StudentVisibility({ get: () => Promise.resolve({ teacherClasses }) } as unknown as SchoolService);
   const maren = { id: 'maren', role: 'teacher' } as const;
 
   it('all, as long as the school limits nobody', async () => {

@@ -1,5 +1,14 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
-import type { CompareRoster, ImportRoster, RosterComparisonView, RosterImportView, RosterUndoView, StudentGroups, StudentsPage, StudentView } from '@hapset/contract';
+import type {
+  CompareRoster,
+  ImportRoster,
+  RosterComparisonView,
+  RosterImportView,
+  RosterUndoView,
+  StudentGroups,
+  StudentsPage,
+  StudentView,
+} from '@hapset/contract';
 import type { Response } from 'express';
 import type { Account } from '../account/account.entity.js';
 import { OfficeOnly } from '../ownership/access.decorators.js';
@@ -37,7 +46,9 @@ export class StudentController {
   async file(@Query() query: Asked, @Res() response: Response): Promise<void> {
     const format = studentFileFormats.find((known) => known === query.format) ?? 'csv';
     const bytes = studentsFile(await this.students.all({ ...wishOf(query), visible: null }), format);
-    nameFile(response, { type: studentFileTypes[format], name: `Students.${format}`, disposition: 'attachment' }).send(bytes);
+    nameFile(response, { type: studentFileTypes[format], name: `Students.${format}`, disposition: 'attachment' }).send(
+      bytes,
+    );
   }
 
   @Patch('students/:studentId')
@@ -85,7 +96,12 @@ export class StudentController {
 }
 
 function wishOf(query: Asked): Omit<StudentsWish, 'after' | 'visible'> {
-  return { find: text(query.find) ?? '', className: text(query.class), year: text(query.year), left: query.left === 'yes' };
+  return {
+    find: text(query.find) ?? '',
+    className: text(query.class),
+    year: text(query.year),
+    left: query.left === 'yes',
+  };
 }
 
 function text(value: unknown): string | null {

@@ -22,7 +22,10 @@ export class ChangeStudentDto implements ChangeStudent {
   @given('year') @IsString() @MaxLength(classLength) year?: string;
   @given('left') @IsBoolean() left?: boolean;
   @given('name') @ValidateNested() @Type(() => NameDto) name?: NameDto;
-  @ValidateIf((body: ChangeStudentDto) => body.schoolId !== undefined && body.schoolId !== null) @IsString() @MaxLength(idLength) schoolId?: string | null;
+  @ValidateIf((body: ChangeStudentDto) => body.schoolId !== undefined && body.schoolId !== null)
+  @IsString()
+  @MaxLength(idLength)
+  schoolId?: string | null;
 }
 export const sameChangeStudent: Exact<Plain<ChangeStudentDto>, Plain<ChangeStudent>> = true;
 

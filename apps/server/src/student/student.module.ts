@@ -9,5 +9,10 @@ import { StudentService } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
 import { SchoolModule } from '../school/school.module.js';
 
-@Module({ imports: [TypeOrmModule.forFeature([Student, RosterImport]), SchoolModule], controllers: [StudentController], providers: [StudentService, RosterService, CardsOfStudents, StudentVisibility], exports: [StudentService, StudentVisibility, TypeOrmModule] })
+@Module({
+  imports: [TypeOrmModule.forFeature([Student, RosterImport]), SchoolModule],
+  controllers: [StudentController],
+  providers: [StudentService, RosterService, CardsOfStudents, StudentVisibility],
+  exports: [StudentService, StudentVisibility, TypeOrmModule],
+})
 export class StudentModule {}

@@ -38,10 +38,19 @@ export class StudentService {
     const query = this.find(wish);
     const total = await query.getCount();
     const from = wish.after === null ? null : await this.students.findOneBy({ id: wish.after });
-    if (from) query.andWhere('(student.className, student.sortedBy, student.id) > (:className0, :sortedBy0, :id0)', { className0: from.className, sortedBy0: from.sortedBy, id0: from.id });
+    if (from)
+      query.andWhere('(student.className, student.sortedBy, student.id) > (:className0, :sortedBy0, :id0)', {
+        className0: from.className,
+        sortedBy0: from.sortedBy,
+        id0: from.id,
+      });
     const rows = await query.limit(limits.studentsPage + 1).getMany();
     const shown = rows.slice(0, limits.studentsPage);
-    return { rows: await this.views(shown), next: rows.length > shown.length ? (shown.at(-1)?.id ?? null) : null, total };
+    return {
+      rows: await this.views(shown),
+      next: rows.length > shown.length ? (shown.at(-1)?.id ?? null) : null,
+      total,
+    };
   }
 
   /** By class and name. */
@@ -51,7 +60,14 @@ export class StudentService {
 
   /** The same with what a card needs, and no more: rows of a whole school are made into objects in no time. */
   async lean(wish: Omit<StudentsWish, 'after'>): Promise<readonly StudentOnCard[]> {
-    return this.find(wish).select(['student.id AS id', 'student.name AS name', 'student.class_name AS className', 'student.school_id AS schoolId']).getRawMany<StudentOnCard>();
+    return this.find(wish)
+      .select([
+        'student.id AS id',
+        'student.name AS name',
+        'student.class_name AS className',
+        'student.school_id AS schoolId',
+      ])
+      .getRawMany<StudentOnCard>();
   }
 
   async groups(visible: VisibleClasses): Promise<StudentGroups> {
@@ -59,11 +75,19 @@ export class StudentService {
     // No class at all is none of the names.
     const names = visible === null ? [] : [[...visible, '']];
     const count = async (column: 'class_name' | 'year'): Promise<StudentGroups['classes']> => {
-      const rows = (await this.students.query(`SELECT ${column} AS name, COUNT(*) AS students FROM students WHERE left_at IS NULL AND ${column} <> '' ${among} GROUP BY ${column} ORDER BY ${column}`, names)) as { name: string; students: string }[];
+      const rows = (await this.students.query(
+        `SELECT ${column} AS name, COUNT(*) AS students FROM students WHERE left_at IS NULL AND ${column} <> '' ${among} GROUP BY ${column} ORDER BY ${column}`,
+        names,
+      )) as { name: string; students: string }[];
       return rows.map(({ name, students }) => ({ name, students: Number(students) }));
     };
     const where = visible === null ? {} : { className: In([...visible]) };
-    const [classes, years, students, all] = [await count('class_name'), await count('year'), await this.students.countBy({ ...where, leftAt: IsNull() }), await this.students.countBy(where)];
+    const [classes, years, students, all] = [
+      await count('class_name'),
+      await count('year'),
+      await this.students.countBy({ ...where, leftAt: IsNull() }),
+      await this.students.countBy(where),
+    ];
     return { classes, years, students, left: all - students };
   }
 
@@ -83,7 +107,10 @@ export class StudentService {
   async change(id: string, { version, name, className, year, left, schoolId }: ChangeStudent): Promise<StudentView> {
     const before = await this.require(id);
     const parts = name ?? before;
-    if (!/[\p{L}\p{N}]/u.test(wholeName(parts))) throw new ProblemError('invalid', 'A student needs a name.', { fields: [{ field: 'name', message: 'is empty' }] });
+    if (!/[\p{L}\p{N}]/u.test(wholeName(parts)))
+      throw new ProblemError('invalid', 'A student needs a name.', {
+        fields: [{ field: 'name', message: 'is empty' }],
+      });
     const { affected } = await this.students.update(
       { id, version },
       {
@@ -115,21 +142,41 @@ export class StudentService {
   }
 
   private find({ find, className, year, left, visible }: Omit<StudentsWish, 'after'>): SelectQueryBuilder<Student> {
-    const query = this.students.createQueryBuilder('student').where(left ? 'student.leftAt IS NOT NULL' : 'student.leftAt IS NULL');
-    if (visible !== null) query.andWhere('student.className IN (:...visible)', { visible: visible.length === 0 ? [notAClass] : [...visible] });
+    const query = this.students
+      .createQueryBuilder('student')
+      .where(left ? 'student.leftAt IS NOT NULL' : 'student.leftAt IS NULL');
+    if (visible !== null)
+      query.andWhere('student.className IN (:...visible)', {
+        visible: visible.length === 0 ? [notAClass] : [...visible],
+      });
     if (className !== null) query.andWhere('student.className = :className', { className });
     if (year !== null) query.andWhere('student.year = :year', { year });
-    const words = find.normalize('NFC').trim().split(/\s+/).filter((word) => word !== '').slice(0, 6);
+    const words = find
+      .normalize('NFC')
+      .trim()
+      .split(/\s+/)
+      .filter((word) => word !== '')
+      .slice(0, 6);
     words.forEach((word, index) => {
-      query.andWhere(`(student.name LIKE :word${index} OR student.schoolId LIKE :word${index} OR student.className LIKE :word${index})`, { [`word${index}`]: `%${word.replace(/[\\%_]/g, '\\$&')}%` });
+      query.andWhere(
+        `(student.name LIKE :word${index} OR student.schoolId LIKE :word${index} OR student.className LIKE :word${index})`,
+        { [`word${index}`]: `%${word.replace(/[\\%_]/g, '\\$&')}%` },
+      );
     });
     return query.orderBy('student.className').addOrderBy('student.sortedBy').addOrderBy('student.id');
   }
 }
 
 /** All columns that follow from a name. */
-export function namesOf(parts: Pick<Student, 'prefix' | 'given' | 'middle' | 'family'>): Pick<Student, 'prefix' | 'given' | 'middle' | 'family' | 'name' | 'sortedBy'> {
-  const [prefix, given, middle, family] = [parts.prefix, parts.given, parts.middle, parts.family].map(tidyName) as [string, string, string, string];
+export function namesOf(
+  parts: Pick<Student, 'prefix' | 'given' | 'middle' | 'family'>,
+): Pick<Student, 'prefix' | 'given' | 'middle' | 'family' | 'name' | 'sortedBy'> {
+  const [prefix, given, middle, family] = [parts.prefix, parts.given, parts.middle, parts.family].map(tidyName) as [
+    string,
+    string,
+    string,
+    string,
+  ];
   const tidy = { prefix, given, middle, family };
   return { ...tidy, name: wholeName(tidy), sortedBy: sortName(tidy) };
 }

@@ -1,6 +1,22 @@
 import type { StudentView } from '@hapset/contract';
 import type { Student } from './student.entity.js';
 
-export function toStudentView({ id, schoolId, prefix, given, middle, family, name, className, year, leftAt, version }: Student, cardMadeAt: Date | null): StudentView {
-  return { id, schoolId, prefix, given, middle, family, name, className, year, left: leftAt !== null, cardMadeAt: cardMadeAt?.toISOString() ?? null, version };
+export function toStudentView(
+  { id, schoolId, prefix, given, middle, family, name, className, year, leftAt, version }: Student,
+  cardMadeAt: Date | null,
+): StudentView {
+  return {
+    id,
+    schoolId,
+    prefix,
+    given,
+    middle,
+    family,
+    name,
+    className,
+    year,
+    left: leftAt !== null,
+    cardMadeAt: cardMadeAt?.toISOString() ?? null,
+    version,
+  };
 }

@@ -6,12 +6,26 @@ import type { Student } from './student.entity.js';
 export const studentFileFormats = ['csv', 'xlsx', 'json'] as const;
 export type StudentFileFormat = (typeof studentFileFormats)[number];
 
-export const studentFileTypes: Readonly<Record<StudentFileFormat, string>> = { csv: 'text/csv; charset=utf-8', xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', json: 'application/json; charset=utf-8' };
+export const studentFileTypes: Readonly<Record<StudentFileFormat, string>> = {
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  json: 'application/json; charset=utf-8',
+};
 
 const fields = ['Id', 'Prefix', 'Given name', 'Middle name', 'Family name', 'Name', 'Class', 'Year', 'Left'] as const;
 
 export function studentsFile(students: readonly Student[], format: StudentFileFormat): Buffer {
-  const rows = students.map(({ schoolId, prefix, given, middle, family, name, className, year, leftAt }) => [schoolId ?? '', prefix, given, middle, family, name, className, year, leftAt?.toISOString().slice(0, 10) ?? '']);
+  const rows = students.map(({ schoolId, prefix, given, middle, family, name, className, year, leftAt }) => [
+    schoolId ?? '',
+    prefix,
+    given,
+    middle,
+    family,
+    name,
+    className,
+    year,
+    leftAt?.toISOString().slice(0, 10) ?? '',
+  ]);
   switch (format) {
     case 'csv':
       return Buffer.from(safeCsv(fields, rows));
@@ -23,6 +37,22 @@ export function studentsFile(students: readonly Student[], format: StudentFileFo
       return Buffer.from(write(book, { type: 'array', bookType: 'xlsx' }) as ArrayBuffer);
     }
     case 'json':
-      return Buffer.from(JSON.stringify(students.map(({ schoolId, prefix, given, middle, family, name, className, year, leftAt }) => ({ id: schoolId, prefix, given, middle, family, name, class: className, year, left: leftAt?.toISOString() ?? null })), null, 2));
+      return Buffer.from(
+        JSON.stringify(
+          students.map(({ schoolId, prefix, given, middle, family, name, className, year, leftAt }) => ({
+            id: schoolId,
+            prefix,
+            given,
+            middle,
+            family,
+            name,
+            class: className,
+            year,
+            left: leftAt?.toISOString() ?? null,
+          })),
+          null,
+          2,
+        ),
+      );
   }
 }

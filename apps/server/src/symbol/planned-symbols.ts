@@ -1,7 +1,20 @@
 /** Plans symbols and keeps the last ones: lists ask for the same codes again and again. */
 import { Injectable } from '@nestjs/common';
 import type { CodeView } from '@hapset/contract';
-import { carriedBy, charactersToShrink, drawCode, grainOf, judgeLook, planSymbol, type Carriable, type Carried, type ErrorCorrectionLevel, type LookDesign, type LookJudgement, type SymbolPlan } from '@hapset/core';
+import {
+  carriedBy,
+  charactersToShrink,
+  drawCode,
+  grainOf,
+  judgeLook,
+  planSymbol,
+  type Carriable,
+  type Carried,
+  type ErrorCorrectionLevel,
+  type LookDesign,
+  type LookJudgement,
+  type SymbolPlan,
+} from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import { measureText } from '../typeface/shaped-line.js';
 
@@ -39,7 +52,14 @@ export class PlannedSymbols {
     const found = this.plans.get(key);
     if (found) return found;
     const planned = planSymbol(carried.payload, level ?? undefined);
-    const code = planned.ok ? { carried, plan: planned.value, view: toCodeView(carried, planned.value, level, look), judgement: judgeLook(planned.value, design) } : { carried, plan: null, view: null, judgement: null };
+    const code = planned.ok
+      ? {
+          carried,
+          plan: planned.value,
+          view: toCodeView(carried, planned.value, level, look),
+          judgement: judgeLook(planned.value, design),
+        }
+      : { carried, plan: null, view: null, judgement: null };
     const oldest = this.plans.keys().next();
     if (this.plans.size >= kept && !oldest.done) this.plans.delete(oldest.value);
     this.plans.set(key, code);
@@ -47,7 +67,23 @@ export class PlannedSymbols {
   }
 }
 
-function toCodeView({ carry, payload }: Carried, plan: SymbolPlan, chosen: ErrorCorrectionLevel | null, { design, name }: SymbolLook): CodeView {
+function toCodeView(
+  { carry, payload }: Carried,
+  plan: SymbolPlan,
+  chosen: ErrorCorrectionLevel | null,
+  { design, name }: SymbolLook,
+): CodeView {
   const { version, modules, level, mask, charactersUntilGrowth } = plan;
-  return { carry, payload, version, modules, level, mask, grain: grainOf(version), charactersUntilGrowth, charactersToShrink: charactersToShrink(plan, chosen ?? undefined), drawing: drawCode(plan, { look: design, name, iconOf, measure: measureText }) };
+  return {
+    carry,
+    payload,
+    version,
+    modules,
+    level,
+    mask,
+    grain: grainOf(version),
+    charactersUntilGrowth,
+    charactersToShrink: charactersToShrink(plan, chosen ?? undefined),
+    drawing: drawCode(plan, { look: design, name, iconOf, measure: measureText }),
+  };
 }

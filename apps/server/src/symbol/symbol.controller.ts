@@ -15,7 +15,22 @@ export class SymbolController {
     const planned = planSymbol(payload, level);
     if (!planned.ok) throw unfit(planned.problem);
     const { version, modules, level: chosen, mask, segmentation, charactersUntilGrowth } = planned.value;
-    return { version, modules, level: chosen, mask, eci: segmentation.eci, segments: segmentation.segments, charactersUntilGrowth, charactersToShrink: charactersToShrink(planned.value, level), svg: drawingSvg(plainDrawing(planned.value), { width: `${previewMm}mm`, height: `${previewMm}mm`, title: payload, pictureAddress: () => null }) };
+    return {
+      version,
+      modules,
+      level: chosen,
+      mask,
+      eci: segmentation.eci,
+      segments: segmentation.segments,
+      charactersUntilGrowth,
+      charactersToShrink: charactersToShrink(planned.value, level),
+      svg: drawingSvg(plainDrawing(planned.value), {
+        width: `${previewMm}mm`,
+        height: `${previewMm}mm`,
+        title: payload,
+        pictureAddress: () => null,
+      }),
+    };
   }
 }
 

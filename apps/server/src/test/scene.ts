@@ -20,11 +20,30 @@ export class Scene {
     await server.addAccount('Tobiah');
     await server.addAccount('Pell', 'administrator');
     await server.addAccount('Hesper', 'office');
-    const profile = { previewWidthPx: 1280, previewHeightPx: 720, horizontalFovDeg: 60, nearestFocusM: 0.15, blurPx: 0.8, noiseGrey: 6, engine: 'zxing' as const, actsOn: ['link', 'contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network'] as const };
-    const devices = ['Tablets', 'Laptops'].map((name, index) => ({ id: newId(), name, count: 10 * (index + 1), ...profile, position: index + 1 }));
+    const profile = {
+      previewWidthPx: 1280,
+      previewHeightPx: 720,
+      horizontalFovDeg: 60,
+      nearestFocusM: 0.15,
+      blurPx: 0.8,
+      noiseGrey: 6,
+      engine: 'zxing' as const,
+      actsOn: ['link', 'contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network'] as const,
+    };
+    const devices = ['Tablets', 'Laptops'].map((name, index) => ({
+      id: newId(),
+      name,
+      count: 10 * (index + 1),
+      ...profile,
+      position: index + 1,
+    }));
     await server.dataSource.getRepository(Device).insert(devices);
     const deviceIds = devices.map((device) => device.id);
-    const { id } = await server.ok<SchoolClassView>('Maren', 'POST', '/api/classes', { name: '6 Kestrel', studentAccounts: 'none', deviceIds: [deviceIds[0]] });
+    const { id } = await server.ok<SchoolClassView>('Maren', 'POST', '/api/classes', {
+      name: '6 Kestrel',
+      studentAccounts: 'none',
+      deviceIds: [deviceIds[0]],
+    });
     return new Scene(server, id, deviceIds);
   }
 
@@ -33,12 +52,22 @@ export class Scene {
   }
 
   async lesson(who = 'Maren', more: object = {}): Promise<string> {
-    const wish = { name: 'Life between the tides', classId: this.classId, date: '2027-06-10', startsAt: '09:40', place: 'Biology room', viewingDistanceM: 2, ...more };
+    const wish = {
+      name: 'Life between the tides',
+      classId: this.classId,
+      date: '2027-06-10',
+      startsAt: '09:40',
+      place: 'Biology room',
+      viewingDistanceM: 2,
+      ...more,
+    };
     return (await this.server.ok<CreatedView>(who, 'POST', '/api/lessons', wish)).id;
   }
 
   async stations(lessonId: string, items: readonly NewMaterial[], who = 'Maren'): Promise<readonly string[]> {
-    return (await this.server.ok<AddedView>(who, 'POST', `/api/lessons/${lessonId}/stations`, { items, materialIds: [] })).stationIds;
+    return (
+      await this.server.ok<AddedView>(who, 'POST', `/api/lessons/${lessonId}/stations`, { items, materialIds: [] })
+    ).stationIds;
   }
 
   bench(lessonId: string, who = 'Maren'): Promise<BenchView> {
@@ -63,7 +92,17 @@ export class Scene {
   /** Hands in a rehearsal in which every device reaches so far. */
   async rehearsed(stationId: string, reachM: number): Promise<void> {
     const { rehearsal } = await this.page(stationId);
-    const results = rehearsal.devices.map((device) => ({ deviceId: device.id, reachM, hitAndMissM: reachM, fromM: 0.2, frames: 10, confidence: 0.95, tried: [], others: [], misread: null }));
+    const results = rehearsal.devices.map((device) => ({
+      deviceId: device.id,
+      reachM,
+      hitAndMissM: reachM,
+      fromM: 0.2,
+      frames: 10,
+      confidence: 0.95,
+      tried: [],
+      others: [],
+      misread: null,
+    }));
     await this.server.ok('Maren', 'PUT', `/api/stations/${stationId}/rehearsals/${rehearsal.key}`, { results });
   }
 }

@@ -38,7 +38,11 @@ export class SmallWeb {
   }
 
   html(path: string, body: string, status = 200, headers: Record<string, string> = {}): void {
-    this.pages.set(path, (_request, response) => void response.writeHead(status, { 'Content-Type': 'text/html; charset=utf-8', ...headers }).end(body));
+    this.pages.set(
+      path,
+      (_request, response) =>
+        void response.writeHead(status, { 'Content-Type': 'text/html; charset=utf-8', ...headers }).end(body),
+    );
   }
 
   redirect(path: string, to: string, headers: Record<string, string> = {}): void {
@@ -52,4 +56,5 @@ export class SmallWeb {
 }
 
 /** An open page with enough on it to be one. */
-export const openPage = '<html><head><title>Field guide to limpets</title></head><body><h1>Field guide to limpets</h1><p>Look for a low cone stuck to bare rock, and count the ribs that run from its tip to the rim.</p></body></html>';
+export const openPage =
+  '<html><head><title>Field guide to limpets</title></head><body><h1>Field guide to limpets</h1><p>Look for a low cone stuck to bare rock, and count the ribs that run from its tip to the rim.</p></body></html>';

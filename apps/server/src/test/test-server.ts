@@ -27,17 +27,37 @@ export const testPassword = 'a shell for every crab';
 export const demoServices = fileURLToPath(new URL('../../../../demo/services', import.meta.url));
 
 /** The database that `npm test` started; without it the tests say what to do. */
-function testConfiguration(database: string, trustedHosts: readonly string[], webFolder: string, servicesFolder: string | null, filesFolder: string): Configuration {
+function testConfiguration(
+  database: string,
+  trustedHosts: readonly string[],
+  webFolder: string,
+  servicesFolder: string | null,
+  filesFolder: string,
+): Configuration {
   if (process.env.HAPSET_DB_PASSWORD_FILE === undefined && process.env.HAPSET_DB_PASSWORD === undefined) {
     throw new Error('These tests need the test database. Run them with: npm test -- server');
   }
   const configuration = readConfiguration({ ...process.env, HAPSET_DB_NAME: database });
-  return { ...configuration, filesFolder, trustedHosts, webFolder, servicesFolder, demo: true, publicAddress: 'http://127.0.0.1:4300', logLevel: 'silent' };
+  return {
+    ...configuration,
+    filesFolder,
+    trustedHosts,
+    webFolder,
+    servicesFolder,
+    demo: true,
+    publicAddress: 'http://127.0.0.1:4300',
+    logLevel: 'silent',
+  };
 }
 
 export async function withRoot<T>(work: (root: DataSource) => Promise<T>): Promise<T> {
   const { database } = readConfiguration();
-  const root = await new DataSource({ type: 'mariadb', ...(database.socket === null ? { host: database.host, port: database.port } : { socketPath: database.socket }), username: database.user, password: database.password }).initialize();
+  const root = await new DataSource({
+    type: 'mariadb',
+    ...(database.socket === null ? { host: database.host, port: database.port } : { socketPath: database.socket }),
+    username: database.user,
+    password: database.password,
+  }).initialize();
   try {
     return await work(root);
   } finally {
@@ -87,12 +107,35 @@ export class TestServer {
     private readonly ownsDatabase: boolean,
   ) {}
 
-  static async start({ trustedHosts = [], database, webFolder = tmpdir(), servicesFolder = demoServices, filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')), teacherLimitBytes, officeProgram = null, proxies = [], demo = true, databaseSocket, logTo }: TestServerOptions = {}): Promise<TestServer> {
+  static async start({
+    trustedHosts = [],
+    database,
+    webFolder = tmpdir(),
+    servicesFolder = demoServices,
+    filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')),
+    teacherLimitBytes,
+    officeProgram = null,
+    proxies = [],
+    demo = true,
+    databaseSocket,
+    logTo,
+  }: TestServerOptions = {}): Promise<TestServer> {
     const name = database ?? (await createDatabase());
     const logger = logTo === undefined ? pino({ level: 'silent' }) : createLogger('info', logTo);
     const base = testConfiguration(name, trustedHosts, webFolder, servicesFolder, filesFolder);
-    const configuration = { ...base, officeProgram, proxies, demo, ...(databaseSocket !== undefined && { database: { ...base.database, socket: databaseSocket } }), ...(teacherLimitBytes !== undefined && { teacherLimitBytes }) };
-    const app = await NestFactory.create(AppModule.with(configuration, logger), { forceCloseConnections: true, bodyParser: false, logger: new NestLog(logger) });
+    const configuration = {
+      ...base,
+      officeProgram,
+      proxies,
+      demo,
+      ...(databaseSocket !== undefined && { database: { ...base.database, socket: databaseSocket } }),
+      ...(teacherLimitBytes !== undefined && { teacherLimitBytes }),
+    };
+    const app = await NestFactory.create(AppModule.with(configuration, logger), {
+      forceCloseConnections: true,
+      bodyParser: false,
+      logger: new NestLog(logger),
+    });
     const clock = new StandingClock();
     // Every provider asks the one clock; here it stands still.
     app.get(Clock).now = () => clock.now();
@@ -113,7 +156,9 @@ export class TestServer {
   async addAccount(name: string, role: Role = 'teacher'): Promise<string> {
     const id = newId();
     const email = `${name.toLowerCase()}@test.example`;
-    await this.dataSource.getRepository(Account).insert({ id, name, email, role, passwordHash: await hashPassword(testPassword), createdAt: this.clock.now() });
+    await this.dataSource
+      .getRepository(Account)
+      .insert({ id, name, email, role, passwordHash: await hashPassword(testPassword), createdAt: this.clock.now() });
     return id;
   }
 
@@ -121,7 +166,10 @@ export class TestServer {
   async cookieOf(name: string): Promise<string> {
     const known = this.sessions.get(name);
     if (known !== undefined) return known;
-    const response = await request(this.app.getHttpServer()).post('/api/session').send({ email: `${name.toLowerCase()}@test.example`, password: testPassword, keep: true }).expect(201);
+    const response = await request(this.app.getHttpServer())
+      .post('/api/session')
+      .send({ email: `${name.toLowerCase()}@test.example`, password: testPassword, keep: true })
+      .expect(201);
     const cookie = (response.headers['set-cookie']?.[0] ?? '').split(';')[0] ?? '';
     this.sessions.set(name, cookie);
     return cookie;
@@ -141,7 +189,10 @@ export class TestServer {
 
   /** A file, as bytes. */
   async file(name: string, path: string): Promise<Test> {
-    return request(this.app.getHttpServer()).get(path).set('Cookie', await this.cookieOf(name)).responseType('blob');
+    return request(this.app.getHttpServer())
+      .get(path)
+      .set('Cookie', await this.cookieOf(name))
+      .responseType('blob');
   }
 
   /** The reply's body of a request that must succeed. */

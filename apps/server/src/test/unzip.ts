@@ -13,12 +13,14 @@ export function unzip(zip: Buffer): Promise<ReadonlyMap<string, Buffer>> {
         file.openReadStream(entry, (failed, stream) => {
           if (failed) return void reject(failed);
           const parts: Buffer[] = [];
-          stream.on('data', (part: Buffer) => parts.push(part)).on('end', () => {
-            const bytes = Buffer.concat(parts);
-            if (crc32(bytes) !== entry.crc32) return void reject(new Error(`${entry.fileName} is damaged`));
-            found.set(entry.fileName, bytes);
-            file.readEntry();
-          });
+          stream
+            .on('data', (part: Buffer) => parts.push(part))
+            .on('end', () => {
+              const bytes = Buffer.concat(parts);
+              if (crc32(bytes) !== entry.crc32) return void reject(new Error(`${entry.fileName} is damaged`));
+              found.set(entry.fileName, bytes);
+              file.readEntry();
+            });
         });
       });
       file.readEntry();

@@ -12,10 +12,21 @@ export async function beginUpload(scene: Scene, sizeBytes: number, who = 'Maren'
 }
 
 /** Sends bytes from an offset on. */
-export async function sendChunk(scene: Scene, uploadId: string, offset: number, bytes: Buffer, who = 'Maren'): Promise<Response> {
+export async function sendChunk(
+  scene: Scene,
+  uploadId: string,
+  offset: number,
+  bytes: Buffer,
+  who = 'Maren',
+): Promise<Response> {
   return request(scene.server.app.getHttpServer())
     .patch(`/api/uploads/${uploadId}`)
-    .set({ ...tus, 'Upload-Offset': String(offset), 'Content-Type': 'application/offset+octet-stream', Cookie: await scene.server.cookieOf(who) })
+    .set({
+      ...tus,
+      'Upload-Offset': String(offset),
+      'Content-Type': 'application/offset+octet-stream',
+      Cookie: await scene.server.cookieOf(who),
+    })
     .send(bytes);
 }
 

@@ -59,7 +59,9 @@ export class TryoutController {
   }
 
   private async payloadOf(materialId: string): Promise<string> {
-    return (await this.pages.standing({ material: await this.materials.require(materialId), station: null, lesson: null })).payload;
+    return (
+      await this.pages.standing({ material: await this.materials.require(materialId), station: null, lesson: null })
+    ).payload;
   }
 
   private async requireDevice(deviceId: string | null): Promise<void> {

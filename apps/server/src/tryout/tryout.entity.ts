@@ -25,5 +25,7 @@ export class Tryout {
   /** What the code said then. */
   @Column({ type: 'text' }) payload: string;
   @Column(timeColumn) at: Date;
-  @Index() @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' }) changedAt: Date;
+  @Index()
+  @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' })
+  changedAt: Date;
 }

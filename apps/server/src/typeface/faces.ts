@@ -10,7 +10,22 @@ import { create, type Font } from 'fontkit';
 const require = createRequire(import.meta.url);
 
 /** Families that step in, in the order in which they are asked where the script does not decide. */
-export const families = ['sans', 'arabic', 'hebrew', 'devanagari', 'bengali', 'tamil', 'thai', 'armenian', 'georgian', 'ethiopic', 'sc', 'jp', 'kr', 'emoji'] as const;
+export const families = [
+  'sans',
+  'arabic',
+  'hebrew',
+  'devanagari',
+  'bengali',
+  'tamil',
+  'thai',
+  'armenian',
+  'georgian',
+  'ethiopic',
+  'sc',
+  'jp',
+  'kr',
+  'emoji',
+] as const;
 export type Family = (typeof families)[number];
 /** A sheet's own font, or a family in one of two weights. */
 export type Face = SheetFont | `${Family}-${'regular' | 'bold'}`;

@@ -28,7 +28,9 @@ export function outlineRun({ face, text }: ShapedRun, size: number, x: number, b
     .map((glyph, index) => {
       const { xOffset = 0, yOffset = 0, xAdvance = 0 } = positions[index] ?? {};
       // Letters stand upright on their baseline, paths hang down from theirs.
-      const path = glyph.path.transform(scale, 0, 0, -scale, left + xOffset * scale, baseline - yOffset * scale).toSVG();
+      const path = glyph.path
+        .transform(scale, 0, 0, -scale, left + xOffset * scale, baseline - yOffset * scale)
+        .toSVG();
       left += xAdvance * scale;
       return path;
     })

@@ -5,7 +5,9 @@ import { outlineText } from './outline-text.js';
 
 /** What stands where, from left to right. */
 const seen = (text: string): readonly string[] => shapeLine(text, 'text').runs.map((run) => run.text);
-const faces = (text: string, han?: 'sc' | 'jp'): readonly string[] => [...new Set(shapeLine(text, 'text', han).runs.map((run) => run.face))];
+const faces = (text: string, han?: 'sc' | 'jp'): readonly string[] => [
+  ...new Set(shapeLine(text, 'text', han).runs.map((run) => run.face)),
+];
 
 describe('a line of text', () => {
   it.each([
@@ -60,7 +62,10 @@ describe('a line of text', () => {
   });
 
   it('lays its runs side by side, as wide together as the line', () => {
-    const text = fc.string({ unit: fc.constantFrom('a', 'B', ' ', '1', '(', ')', 'ש', 'ל', 'م', 'ر', '潮', 'の', 'ä', '🦀', 'क', '्', 'ष'), maxLength: 30 });
+    const text = fc.string({
+      unit: fc.constantFrom('a', 'B', ' ', '1', '(', ')', 'ש', 'ל', 'م', 'ر', '潮', 'の', 'ä', '🦀', 'क', '्', 'ष'),
+      maxLength: 30,
+    });
     fc.assert(
       fc.property(text, fc.constantFrom(...sheetFonts), (written, font) => {
         const { runs, widthEm } = shapeLine(written, font);

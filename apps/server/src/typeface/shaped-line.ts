@@ -70,9 +70,16 @@ interface Piece {
 
 function shape(text: string, font: SheetFont, han: HanForms): ShapedLine {
   // Most lines are plain letters that the sheet's own font has.
-  if (/^[\u0020-\u007e\u00a0-\u024f\u2010-\u2026]*$/.test(text) && [...text].every((character) => hasCharacter(font, character.codePointAt(0) ?? 0))) {
+  if (
+    /^[\u0020-\u007e\u00a0-\u024f\u2010-\u2026]*$/.test(text) &&
+    [...text].every((character) => hasCharacter(font, character.codePointAt(0) ?? 0))
+  ) {
     const widthEm = advanceOf(font, text);
-    return { runs: text === '' ? [] : [{ face: font, text, xEm: 0, widthEm, actual: null }], widthEm, fromRight: false };
+    return {
+      runs: text === '' ? [] : [{ face: font, text, xEm: 0, widthEm, actual: null }],
+      widthEm,
+      fromRight: false,
+    };
   }
   const { levels, paragraphs } = bidi.getEmbeddingLevels(text, 'auto');
   const runs: ShapedRun[] = [];
@@ -80,7 +87,13 @@ function shape(text: string, font: SheetFont, han: HanForms): ShapedLine {
   for (const piece of inVisualOrder(piecesOf(text, levels, font, formsOf(text, han)))) {
     const drawn = drawnText(piece);
     const widthEm = advanceOf(piece.face, drawn);
-    runs.push({ face: piece.face, text: drawn, xEm, widthEm, actual: piece.level % 2 === 0 && reordered.test(drawn) ? piece.text : null });
+    runs.push({
+      face: piece.face,
+      text: drawn,
+      xEm,
+      widthEm,
+      actual: piece.level % 2 === 0 && reordered.test(drawn) ? piece.text : null,
+    });
     xEm += widthEm;
   }
   return { runs, widthEm: xEm, fromRight: (paragraphs[0]?.level ?? 0) % 2 === 1 };
@@ -116,13 +129,24 @@ interface FacedCharacter {
  */
 function facesOf(text: string, font: SheetFont, forms: Family): readonly FacedCharacter[] {
   const sans = besides(font, 'sans');
-  const words = (text.match(/\s+|\S+/gu) ?? []).map((word) => charactersOf(word).map((character): FacedCharacter => ({ character, face: faceFor(character, font, forms) ?? font })));
+  const words = (text.match(/\s+|\S+/gu) ?? []).map((word) =>
+    charactersOf(word).map((character): FacedCharacter => ({
+      character,
+      face: faceFor(character, font, forms) ?? font,
+    })),
+  );
   const latin = words.flat().some(({ character, face }) => face === sans && /\p{Script=Latin}/u.test(character));
-  return words.flatMap((word) => (latin || word.some(({ face }) => face === sans) ? word.map((one) => (one.face === font && hasAll(sans, one.character) ? { ...one, face: sans } : one)) : word));
+  return words.flatMap((word) =>
+    latin || word.some(({ face }) => face === sans)
+      ? word.map((one) => (one.face === font && hasAll(sans, one.character) ? { ...one, face: sans } : one))
+      : word,
+  );
 }
 
 function hasAll(face: Face, character: string): boolean {
-  return [...character].filter((part) => !invisible.test(part)).every((part) => hasCharacter(face, part.codePointAt(0) ?? 0));
+  return [...character]
+    .filter((part) => !invisible.test(part))
+    .every((part) => hasCharacter(face, part.codePointAt(0) ?? 0));
 }
 
 /** The first face that has all of a character; null where none has. */
@@ -130,7 +154,8 @@ export function faceFor(character: string, font: SheetFont, forms: Family): Face
   const has = (face: Face): boolean => hasAll(face, character);
   const emoji = /\p{Emoji_Presentation}|\ufe0f/u.test(character);
   if (!emoji && has(font)) return font;
-  const told = scripts.find(([script]) => script.test(character))?.[1] ?? (/\p{Script=Han}/u.test(character) ? forms : null);
+  const told =
+    scripts.find(([script]) => script.test(character))?.[1] ?? (/\p{Script=Han}/u.test(character) ? forms : null);
   const order = told === null ? [...families] : [told, ...families.filter((family) => family !== told)];
   const found = order.map((family) => besides(font, family)).find(has);
   return found ?? (has(font) ? font : null);

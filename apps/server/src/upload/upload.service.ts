@@ -54,21 +54,35 @@ export class UploadService {
    */
   async begin(request: Request, response: Response, ownerId: string, used: number): Promise<void> {
     const sizeBytes = Number(request.headers['upload-length']);
-    if (!Number.isInteger(sizeBytes) || sizeBytes < 1) throw new ProblemError('invalid', 'An upload says how large it is.', { fields: [{ field: 'Upload-Length', message: 'must be a whole number from 1' }] });
-    if (sizeBytes > this.configuration.fileLimitBytes) throw new ProblemError('too-large', `A file may have up to ${this.configuration.fileLimitBytes} bytes.`);
+    if (!Number.isInteger(sizeBytes) || sizeBytes < 1)
+      throw new ProblemError('invalid', 'An upload says how large it is.', {
+        fields: [{ field: 'Upload-Length', message: 'must be a whole number from 1' }],
+      });
+    if (sizeBytes > this.configuration.fileLimitBytes)
+      throw new ProblemError('too-large', `A file may have up to ${this.configuration.fileLimitBytes} bytes.`);
     const id = newId();
-    await this.insertWithin(this.configuration.teacherLimitBytes - used, { id, ownerId, sizeBytes, createdAt: this.clock.now(), takenAt: null });
+    await this.insertWithin(this.configuration.teacherLimitBytes - used, {
+      id,
+      ownerId,
+      sizeBytes,
+      createdAt: this.clock.now(),
+      takenAt: null,
+    });
     this.ids.set(request, id);
     await this.tus.handle(request, response);
   }
 
   /** Two that begin at once are counted one after the other. @throws ProblemError storage-full */
-  private async insertWithin(free: number, row: Pick<Upload, 'id' | 'ownerId' | 'sizeBytes' | 'createdAt' | 'takenAt'>): Promise<void> {
+  private async insertWithin(
+    free: number,
+    row: Pick<Upload, 'id' | 'ownerId' | 'sizeBytes' | 'createdAt' | 'takenAt'>,
+  ): Promise<void> {
     await retryingDeadlocks(() =>
       this.uploads.manager.transaction(async (manager) => {
         await manager.query('SELECT id FROM accounts WHERE id = ? FOR UPDATE', [row.ownerId]);
         const underWay = (await manager.sum(Upload, 'sizeBytes', { ownerId: row.ownerId })) ?? 0;
-        if (Number(underWay) + row.sizeBytes > free) throw new ProblemError('storage-full', `A teacher may keep ${this.configuration.teacherLimitBytes} bytes.`);
+        if (Number(underWay) + row.sizeBytes > free)
+          throw new ProblemError('storage-full', `A teacher may keep ${this.configuration.teacherLimitBytes} bytes.`);
         await manager.insert(Upload, row);
       }),
     );
@@ -101,14 +115,20 @@ export class UploadService {
     const { affected } = await this.uploads
       .createQueryBuilder()
       .update({ takenAt: now })
-      .where('id = :id AND ownerId = :ownerId AND (takenAt IS NULL OR takenAt < :before)', { id, ownerId, before: new Date(now.getTime() - takenForMs) })
+      .where('id = :id AND ownerId = :ownerId AND (takenAt IS NULL OR takenAt < :before)', {
+        id,
+        ownerId,
+        before: new Date(now.getTime() - takenForMs),
+      })
       .execute();
     if (affected !== 1) throw (await this.uploads.existsBy({ id, ownerId })) ? stale('upload') : notFound('upload');
     // Only now: whoever took it before may have handed its bytes over and removed them.
     const { size, offset } = await this.tus.datastore.getUpload(id);
     if (offset === size) return join(this.folder, id);
     await this.uploads.update({ id, ownerId }, { takenAt: null });
-    throw new ProblemError('invalid', 'The upload is not finished yet.', { fields: [{ field: 'uploadId', message: 'is not finished' }] });
+    throw new ProblemError('invalid', 'The upload is not finished yet.', {
+      fields: [{ field: 'uploadId', message: 'is not finished' }],
+    });
   }
 
   /** Does what makes something of its bytes, and ends it; after a failure it may be taken again. */
@@ -147,6 +167,7 @@ export class UploadService {
   }
 
   private async removeFiles(id: string): Promise<void> {
-    for (const ending of ['', '.json', '.upright', '.upright.w640', '.upright.w1280']) await rm(join(this.folder, id + ending), { force: true });
+    for (const ending of ['', '.json', '.upright', '.upright.w640', '.upright.w1280'])
+      await rm(join(this.folder, id + ending), { force: true });
   }
 }

@@ -4,12 +4,16 @@ import type { Configuration } from '../configuration/configuration.js';
 import type { AppLogger } from '../logging/logger.token.js';
 import { VisitorAddress } from './visitor-address.js';
 
-const asked = (remoteAddress: string | undefined, headers: IncomingMessage['headers'] = {}): IncomingMessage => ({ socket: { remoteAddress }, headers }) as IncomingMessage;
+const asked = (remoteAddress: string | undefined, headers: IncomingMessage['headers'] = {}): IncomingMessage =>
+  ({ socket: { remoteAddress }, headers }) as IncomingMessage;
 
 describe('where a request comes from', () => {
   const warnings: string[] = [];
-  const logger = Object.assign(pino({ level: 'silent' }), { warn: (words: string) => warnings.push(words) }) as unknown as AppLogger;
-  const addresses = (proxies: readonly string[], publicAddress = 'http://127.0.0.1:4300'): VisitorAddress => new VisitorAddress({ proxies, publicAddress } as Configuration, logger);
+  const logger = Object.assign(pino({ level: 'silent' }), {
+    warn: (words: string) => warnings.push(words),
+  }) as unknown as AppLogger;
+  const addresses = (proxies: readonly string[], publicAddress = 'http://127.0.0.1:4300'): VisitorAddress =>
+    new VisitorAddress({ proxies, publicAddress } as Configuration, logger);
   beforeEach(() => void warnings.splice(0));
 
   it('is the connection’s own address, whatever a header says', () => {

@@ -40,7 +40,9 @@ export class VisitorAddress {
 
   private warn(): void {
     this.sawUndeclared = true;
-    this.logger.warn('A proxy in front of this server is not declared, so all visitors seem to come from one address. Name it in HAPSET_PROXIES.');
+    this.logger.warn(
+      'A proxy in front of this server is not declared, so all visitors seem to come from one address. Name it in HAPSET_PROXIES.',
+    );
   }
 
   /** Empty where the connection is gone already. */

@@ -29,18 +29,31 @@ export class WrittenPageService {
   async read(materialId: string): Promise<WrittenPageView> {
     const { material, document } = await this.require(materialId);
     const files = await this.files.byIds(documentFiles(document));
-    return { materialId, title: material.title, version: material.version, document, files: [...files.values()].map((file) => toFileView(file)) };
+    return {
+      materialId,
+      title: material.title,
+      version: material.version,
+      document,
+      files: [...files.values()].map((file) => toFileView(file)),
+    };
   }
 
   /** @throws ProblemError stale when it was saved from another place meanwhile, invalid, not-found */
   async save(materialId: string, { version, document: given, over }: SaveWrittenPage): Promise<WrittenPageView> {
     const { material, document: before } = await this.require(materialId);
     const document = readDocument(given);
-    if (!document) throw new ProblemError('invalid', 'This is no page, or a page that is too long.', { fields: [{ field: 'document', message: 'is no page, or too long' }] });
+    if (!document)
+      throw new ProblemError('invalid', 'This is no page, or a page that is too long.', {
+        fields: [{ field: 'document', message: 'is no page, or too long' }],
+      });
     const fileIds = documentFiles(document);
     await this.files.requireOwn(fileIds, material.ownerId);
     await this.materials.manager.transaction(async (manager) => {
-      const { affected } = await manager.update(Material, { id: materialId, version, removedAt: IsNull() }, { kept: { kind: 'written-page', document }, version: version + 1 });
+      const { affected } = await manager.update(
+        Material,
+        { id: materialId, version, removedAt: IsNull() },
+        { kept: { kind: 'written-page', document }, version: version + 1 },
+      );
       if (affected !== 1) throw stale('page');
       await setFileUses(manager, materialId, fileIds);
     });

@@ -11,7 +11,11 @@ import { verdictWords } from '../wording/verdicts.js';
 /** What was found at earlier openings; asked for when somebody wants to know. */
 export function EarlierChecks({ materialId }: { readonly materialId: string }): ReactElement {
   const [open, setOpen] = useState(false);
-  const earlier = useQuery({ queryKey: materialKeys.earlierChecks(materialId), queryFn: ({ signal }) => call(routes.earlierChecks, { params: { materialId }, signal }), enabled: open });
+  const earlier = useQuery({
+    queryKey: materialKeys.earlierChecks(materialId),
+    queryFn: ({ signal }) => call(routes.earlierChecks, { params: { materialId }, signal }),
+    enabled: open,
+  });
   return (
     <details className="mt-1 text-[13.5px] text-muted" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="w-fit cursor-pointer py-1">Earlier openings</summary>

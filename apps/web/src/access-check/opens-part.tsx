@@ -13,19 +13,35 @@ import { roleSentences } from '../wording/services.js';
 import { doubtSentence, reasonSentence, rightsSentence, verdictWords } from '../wording/verdicts.js';
 
 /** Does it open for a student? What is wrong stands first, with the steps that mend it. */
-export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; readonly onOpen: () => void }): ReactElement {
+export function OpensPart({
+  page,
+  onOpen,
+}: {
+  readonly page: MaterialPage;
+  readonly onOpen: () => void;
+}): ReactElement {
   const { readiness, check, material } = page;
   const { opens } = readiness;
   if (opens.inTheCode) {
     return (
       <div id="opens">
-        <Sheet mark={<StateMark mark="done" words="Opens: done" />} title="Opens for anyone" aside="the words are in the code; no network, no account" />
+        <Sheet
+          mark={<StateMark mark="done" words="Opens: done" />}
+          title="Opens for anyone"
+          aside="the words are in the code; no network, no account"
+        />
       </div>
     );
   }
   const done = check?.state === 'done' ? check : null;
-  const title = done?.verdict ? verdictWords[done.verdict].heading : opens.opening ? 'Opening it as a student…' : 'Not opened yet';
-  const opened = opens.checkedAt ? `opened as a student ${ago(opens.checkedAt)}${opens.stale ? ', too long ago to rely on' : ''}` : '';
+  const title = done?.verdict
+    ? verdictWords[done.verdict].heading
+    : opens.opening
+      ? 'Opening it as a student…'
+      : 'Not opened yet';
+  const opened = opens.checkedAt
+    ? `opened as a student ${ago(opens.checkedAt)}${opens.stale ? ', too long ago to rely on' : ''}`
+    : '';
   const aside = opens.opening ? (done ? 'opening again…' : '') : opened;
   return (
     <div id="opens" aria-live="polite">
@@ -39,7 +55,11 @@ export function OpensPart({ page, onOpen }: { readonly page: MaterialPage; reado
           </Button>
         }
       >
-        {opens.closed && <p className="m-0 text-[14.5px]">Its short link does not lead on then. Change its opening hours under Short link.</p>}
+        {opens.closed && (
+          <p className="m-0 text-[14.5px]">
+            Its short link does not lead on then. Change its opening hours under Short link.
+          </p>
+        )}
         {done && <CheckDetails check={done} />}
         {done && <EarlierChecks materialId={material.id} />}
         <ForOthers page={page} />
@@ -57,11 +77,12 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
   const told = reasons.filter(({ reason }) => reason !== 'holds-locked');
   return (
     <>
-      {verdict !== 'open' && told.slice(0, reasonsShown).map(({ reason, detail }) => (
-        <p key={`${reason} ${detail}`} className="m-0 text-[14.5px]">
-          {reasonSentence(reason, detail)}
-        </p>
-      ))}
+      {verdict !== 'open' &&
+        told.slice(0, reasonsShown).map(({ reason, detail }) => (
+          <p key={`${reason} ${detail}`} className="m-0 text-[14.5px]">
+            {reasonSentence(reason, detail)}
+          </p>
+        ))}
       {mending && mending.steps.length > 0 && (
         <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
           <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-[15px] leading-relaxed">
@@ -80,7 +101,8 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
       <Seen check={check} />
       {check.inside && check.inside.opened > 0 && (
         <p className="mt-1.5 mb-0 text-[14px] text-muted">
-          {plural(check.inside.opened, 'thing')} in it {check.inside.opened === 1 ? 'was' : 'were'} opened as well{check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
+          {plural(check.inside.opened, 'thing')} in it {check.inside.opened === 1 ? 'was' : 'were'} opened as well
+          {check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
         </p>
       )}
       {check.doubts.map(({ reason, detail }) => (
@@ -102,7 +124,12 @@ function Locked({ check: { inside } }: { readonly check: AccessCheckView }): Rea
       {inside.locked.map(({ address, name, verdict }) => (
         <li key={address} className="flex flex-wrap items-center gap-x-2 py-0.5">
           <StateMark mark="stop" words={verdictWords[verdict].short} />
-          <a href={address} target="_blank" rel="noreferrer" className="font-semibold text-ink underline underline-offset-2">
+          <a
+            href={address}
+            target="_blank"
+            rel="noreferrer"
+            className="font-semibold text-ink underline underline-offset-2"
+          >
             {name}
           </a>
           <span className="text-muted">{verdictWords[verdict].short.toLowerCase()}</span>
@@ -118,9 +145,17 @@ function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | nu
   if (rights === null) return null;
   return (
     <div className="mt-1.5 flex gap-3 border-l-[3px] border-line-strong pl-3 text-[14px]">
-      {hasPicture && <img src={fillPath(routes.checkPicture.path, { accessCheckId: id })} alt="" className="h-[70px] w-28 shrink-0 rounded-[4px] object-cover" />}
+      {hasPicture && (
+        <img
+          src={fillPath(routes.checkPicture.path, { accessCheckId: id })}
+          alt=""
+          className="h-[70px] w-28 shrink-0 rounded-[4px] object-cover"
+        />
+      )}
       <div className="min-w-0">
-        <p className="m-0 font-semibold">{title ?? (check.contentType?.startsWith('text/html') ? 'A page without a title' : (check.contentType ?? ''))}</p>
+        <p className="m-0 font-semibold">
+          {title ?? (check.contentType?.startsWith('text/html') ? 'A page without a title' : (check.contentType ?? ''))}
+        </p>
         <p className="m-0 line-clamp-2 text-muted">{firstLines.filter((line) => line !== title).join(' · ')}</p>
         <p className="m-0">{rightsSentence(rights)}</p>
       </div>
@@ -139,7 +174,14 @@ function ForOthers({ page: { material } }: { readonly page: MaterialPage }): Rea
     if (studentLink === null) return;
     change.mutate(
       { version, link: studentLink },
-      { onSuccess: (changed) => notice({ words: 'The code carries the student’s link now.', undo: () => change.mutate({ version: changed.version, link }) }), onError: (error) => notice({ words: wordsFor(error) }) },
+      {
+        onSuccess: (changed) =>
+          notice({
+            words: 'The code carries the student’s link now.',
+            undo: () => change.mutate({ version: changed.version, link }),
+          }),
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
     );
   };
   return (
@@ -147,7 +189,9 @@ function ForOthers({ page: { material } }: { readonly page: MaterialPage }): Rea
       <StateMark mark="look-at" words="To be looked at" />
       <p className="m-0 min-w-52 flex-1">
         {roleSentences[at.role]}
-        {studentLink !== null && <span className="block font-mono text-[13px] break-all text-muted">{studentLink}</span>}
+        {studentLink !== null && (
+          <span className="block font-mono text-[13px] break-all text-muted">{studentLink}</span>
+        )}
       </p>
       {studentLink !== null && (
         <Button onClick={take} disabled={change.isPending}>
@@ -173,11 +217,16 @@ function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
       <ol className="m-0 list-decimal pl-5 font-mono text-[12.5px] leading-relaxed">
         {check.hops.map((hop, index) => (
           <li key={index} className="break-all">
-            {hop.address} <span className="whitespace-nowrap">({hop.status === null ? 'no answer' : `answered ${hop.status}`}, {hop.elapsedMs} ms)</span>
+            {hop.address}{' '}
+            <span className="whitespace-nowrap">
+              ({hop.status === null ? 'no answer' : `answered ${hop.status}`}, {hop.elapsedMs} ms)
+            </span>
           </li>
         ))}
       </ol>
-      {check.ownShorteners.length > 0 && <p className="mt-1 mb-0">{check.ownShorteners.join(', ')}: the school’s own short links, nobody strange.</p>}
+      {check.ownShorteners.length > 0 && (
+        <p className="mt-1 mb-0">{check.ownShorteners.join(', ')}: the school’s own short links, nobody strange.</p>
+      )}
       <p className="mt-1 mb-0">Opened from the school’s server; tablets may be on another network.</p>
     </details>
   );
@@ -199,7 +248,12 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
           );
         })}
       </span>
-      <button type="button" className="min-h-8 font-semibold text-ink underline" disabled={change.isPending} onClick={() => change.mutate({ version: material.version, link: material.pasted })}>
+      <button
+        type="button"
+        className="min-h-8 font-semibold text-ink underline"
+        disabled={change.isPending}
+        onClick={() => change.mutate({ version: material.version, link: material.pasted })}
+      >
         Use it as pasted
       </button>
     </p>

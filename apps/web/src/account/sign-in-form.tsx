@@ -8,7 +8,13 @@ import { wordsFor } from '../wording/problems.js';
 import { useSignIn, welcomeQuery } from './session.queries.js';
 
 /** The form alone, for the sign-in page and for signing in again over another page. */
-export function SignInForm({ email = '', onSignedIn }: { readonly email?: string; readonly onSignedIn: () => void }): ReactElement {
+export function SignInForm({
+  email = '',
+  onSignedIn,
+}: {
+  readonly email?: string;
+  readonly onSignedIn: () => void;
+}): ReactElement {
   const welcome = useQuery(welcomeQuery).data;
   const demo = welcome?.demo ?? null;
   const signIn = useSignIn();
@@ -16,10 +22,32 @@ export function SignInForm({ email = '', onSignedIn }: { readonly email?: string
   const send = (wish: SignIn): void => signIn.mutate(wish, { onSuccess: onSignedIn });
   return (
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
-      <TextField label="E-mail address" type="email" autoComplete="username" autoFocus {...form.register('email', { required: 'Your e-mail address is needed.' })} problem={form.formState.errors.email?.message} />
-      <TextField label="Password" type="password" autoComplete="current-password" {...form.register('password', { required: 'Your password is needed.' })} problem={form.formState.errors.password?.message} />
-      <CheckField label="Keep me signed in on this device" hint="For 30 days. Leave it off where others use the same device." {...form.register('keep')} />
-      {welcome?.hasAccounts === false && <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-[14px]">There is no account yet. Create the first one at the server: <code className="font-mono">npm run create-administrator</code></p>}
+      <TextField
+        label="E-mail address"
+        type="email"
+        autoComplete="username"
+        autoFocus
+        {...form.register('email', { required: 'Your e-mail address is needed.' })}
+        problem={form.formState.errors.email?.message}
+      />
+      <TextField
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        {...form.register('password', { required: 'Your password is needed.' })}
+        problem={form.formState.errors.password?.message}
+      />
+      <CheckField
+        label="Keep me signed in on this device"
+        hint="For 30 days. Leave it off where others use the same device."
+        {...form.register('keep')}
+      />
+      {welcome?.hasAccounts === false && (
+        <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-[14px]">
+          There is no account yet. Create the first one at the server:{' '}
+          <code className="font-mono">npm run create-administrator</code>
+        </p>
+      )}
       {signIn.isError && (
         <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
           {wordsFor(signIn.error)}

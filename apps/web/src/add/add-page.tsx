@@ -1,6 +1,13 @@
 /** Everything that can become a material, from wherever it comes: pasted, filled in, brought by bookmark or shared by a phone. */
 import type { LessonRow, NewMaterial } from '@hapset/contract';
-import { contentKinds, contentText, documentFromText, emptyDocument, titleFromWords, type ContentKind } from '@hapset/core';
+import {
+  contentKinds,
+  contentText,
+  documentFromText,
+  emptyDocument,
+  titleFromWords,
+  type ContentKind,
+} from '@hapset/core';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
@@ -27,9 +34,22 @@ export function Component(): ReactElement {
   const classId = useLessonRows().find((lesson) => lesson.id === lessonId)?.classId ?? null;
   return (
     <>
-      <PageHead title="Add something" about="Paste it, fill it in, or bring it from the page you are looking at." actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />} />
+      <PageHead
+        title="Add something"
+        about="Paste it, fill it in, or bring it from the page you are looking at."
+        actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />}
+      />
       <div className="flex flex-col gap-4">
-        <Intake label="What should students open?" placeholder="Paste links, drop files, or write a message…" noun={lessonId === '' ? 'material' : 'station'} here={[]} classId={classId} initial={broughtText(search)} autoFocus onAdd={add} />
+        <Intake
+          label="What should students open?"
+          placeholder="Paste links, drop files, or write a message…"
+          noun={lessonId === '' ? 'material' : 'station'}
+          here={[]}
+          classId={classId}
+          initial={broughtText(search)}
+          autoFocus
+          onAdd={add}
+        />
         <WriteOne onAdd={add} />
         <KindChooser classId={classId} onAdd={(item) => add([item])} />
         <BringIt />
@@ -41,14 +61,23 @@ export function Component(): ReactElement {
 /** A page written here: it is made first, and then written. */
 function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown> }): ReactElement {
   const notice = useNotice();
-  const write = (): void => void onAdd([{ kept: { kind: 'written-page', document: emptyDocument }, title: 'New page', pasted: 'New page', repairs: [] }]).catch((error: unknown) => notice({ words: wordsFor(error) }));
+  const write = (): void =>
+    void onAdd([
+      { kept: { kind: 'written-page', document: emptyDocument }, title: 'New page', pasted: 'New page', repairs: [] },
+    ]).catch((error: unknown) => notice({ words: wordsFor(error) }));
   return (
     <Sheet title="Kept here" aside="on the school’s own server, with an address of its own">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <button type="button" onClick={write} className="flex min-h-10 items-center gap-2 rounded-small border border-line-strong bg-sheet px-3.5 text-[14.5px] font-semibold hover:border-ink">
+        <button
+          type="button"
+          onClick={write}
+          className="flex min-h-10 items-center gap-2 rounded-small border border-line-strong bg-sheet px-3.5 text-[14.5px] font-semibold hover:border-ink"
+        >
           <KindIcon kind="written-page" size={16} /> Write a page
         </button>
-        <span className="text-[14px] text-muted">Or drop pictures, sounds, films and documents into the field above, or paste them there.</span>
+        <span className="text-[14px] text-muted">
+          Or drop pictures, sounds, films and documents into the field above, or paste them there.
+        </span>
       </div>
     </Sheet>
   );
@@ -58,12 +87,22 @@ function useLessonRows(): readonly LessonRow[] {
   return useInfiniteQuery(lessonsQuery).data?.pages.flatMap((page) => page.rows) ?? [];
 }
 
-function GoesTo({ lessonId, onChange }: { readonly lessonId: string; readonly onChange: (lessonId: string) => void }): ReactElement {
+function GoesTo({
+  lessonId,
+  onChange,
+}: {
+  readonly lessonId: string;
+  readonly onChange: (lessonId: string) => void;
+}): ReactElement {
   const lessons = useLessonRows();
   return (
     <label className="flex items-center gap-2.5 text-[14.5px]">
       <span className="text-muted">Goes to</span>
-      <select value={lessonId} onChange={(event) => onChange(event.target.value)} className="min-h-9 max-w-64 rounded-small border border-line-strong bg-sheet px-2 font-semibold">
+      <select
+        value={lessonId}
+        onChange={(event) => onChange(event.target.value)}
+        className="min-h-9 max-w-64 rounded-small border border-line-strong bg-sheet px-2 font-semibold"
+      >
         <option value="">the shelf</option>
         {lessons.map((lesson) => (
           <option key={lesson.id} value={lesson.id}>
@@ -76,7 +115,13 @@ function GoesTo({ lessonId, onChange }: { readonly lessonId: string; readonly on
 }
 
 /** @param classId of the class whose devices are to read it; null for all of the school's */
-function KindChooser({ classId, onAdd }: { readonly classId: string | null; readonly onAdd: (item: NewMaterial) => Promise<unknown> }): ReactElement {
+function KindChooser({
+  classId,
+  onAdd,
+}: {
+  readonly classId: string | null;
+  readonly onAdd: (item: NewMaterial) => Promise<unknown>;
+}): ReactElement {
   const school = useQuery(schoolQuery).data;
   const devices = useDevicesOf(classId);
   const [kind, setKind] = useState<ContentKind | 'message' | null>(null);
@@ -106,7 +151,14 @@ function KindChooser({ classId, onAdd }: { readonly classId: string | null; read
       </div>
       {kind === 'message' && (
         <div className="mt-4 border-t border-line pt-4">
-          <MessageForm devices={devices} send="Add it" sending={sending} failure={failure} onSend={(words) => send({ words }, words)} onPage={(words) => send(asPage(words), 'A page')} />
+          <MessageForm
+            devices={devices}
+            send="Add it"
+            sending={sending}
+            failure={failure}
+            onSend={(words) => send({ words }, words)}
+            onPage={(words) => send(asPage(words), 'A page')}
+          />
         </div>
       )}
       {kind !== null && kind !== 'message' && school && (

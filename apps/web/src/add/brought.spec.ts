@@ -19,9 +19,20 @@ describe('the bookmark', () => {
   it('opens the add page with address and title, and does nothing else', () => {
     const opened: string[] = [];
     const script = bookmarklet('https://hapset.example').replace(/^javascript:/, '');
-    const run = new Function('window', 'location', 'document', script) as (window: object, location: object, document: object) => void;
-    run({ open: (address: string) => opened.push(address) }, { href: 'https://a.example/x?a=1&b=ü' }, { title: 'Tides & time' });
+    const run = new Function('window', 'location', 'document', script) as (
+      window: object,
+      location: object,
+      document: object,
+    ) => void;
+    run(
+      { open: (address: string) => opened.push(address) },
+      { href: 'https://a.example/x?a=1&b=ü' },
+      { title: 'Tides & time' },
+    );
     expect(opened).toHaveLength(1);
-    expect(Object.fromEntries(new URL(opened[0] ?? '').searchParams)).toEqual({ link: 'https://a.example/x?a=1&b=ü', title: 'Tides & time' });
+    expect(Object.fromEntries(new URL(opened[0] ?? '').searchParams)).toEqual({
+      link: 'https://a.example/x?a=1&b=ü',
+      title: 'Tides & time',
+    });
   });
 });

@@ -25,8 +25,14 @@ describe('the client', () => {
   });
 
   it('gives problems with their reason, fields and warnings', async () => {
-    fetchMock.mockResolvedValueOnce(answer(409, { reason: 'sheet-needs-go-ahead', message: 'x', warnings: ['locked'] }));
-    await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'sheet-needs-go-ahead', warnings: ['locked'], fields: [] });
+    fetchMock.mockResolvedValueOnce(
+      answer(409, { reason: 'sheet-needs-go-ahead', message: 'x', warnings: ['locked'] }),
+    );
+    await expect(call(routes.lessons)).rejects.toMatchObject({
+      reason: 'sheet-needs-go-ahead',
+      warnings: ['locked'],
+      fields: [],
+    });
     fetchMock.mockRejectedValueOnce(new TypeError('network'));
     await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'unreachable' });
     fetchMock.mockResolvedValueOnce(new Response('<html>', { status: 502 }));
@@ -36,7 +42,9 @@ describe('the client', () => {
   it('waits for a new sign-in when the session ended, and then goes on with the same call', async () => {
     const heard: boolean[] = [];
     const leave = onSessionWanted((wanted) => heard.push(wanted));
-    fetchMock.mockResolvedValueOnce(answer(401, { reason: 'not-signed-in', message: '' })).mockResolvedValueOnce(answer(200, { id: 'new' }));
+    fetchMock
+      .mockResolvedValueOnce(answer(401, { reason: 'not-signed-in', message: '' }))
+      .mockResolvedValueOnce(answer(200, { id: 'new' }));
     const body = { name: 'Tides', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
     const result = call(routes.createLesson, { body });
     await new Promise((resolve) => setTimeout(resolve, 5));

@@ -27,12 +27,20 @@ export async function call<Body, Reply>(route: Route<Body, Reply>, options: Call
 }
 
 /** The address of a route, for links and pictures. */
-export function addressOf(route: Route<never, unknown> | Route<null, unknown>, params: Readonly<Record<string, string>>): string {
+export function addressOf(
+  route: Route<never, unknown> | Route<null, unknown>,
+  params: Readonly<Record<string, string>>,
+): string {
   return fillPath(route.path, params);
 }
 
-async function send<Body, Reply>(route: Route<Body, Reply>, { params, query, body, signal }: CallOptions<Body>): Promise<Response> {
-  const search = new URLSearchParams(Object.entries(query ?? {}).flatMap(([name, value]) => (value === null || value === '' ? [] : [[name, value]]))).toString();
+async function send<Body, Reply>(
+  route: Route<Body, Reply>,
+  { params, query, body, signal }: CallOptions<Body>,
+): Promise<Response> {
+  const search = new URLSearchParams(
+    Object.entries(query ?? {}).flatMap(([name, value]) => (value === null || value === '' ? [] : [[name, value]])),
+  ).toString();
   try {
     return await fetch(fillPath(route.path, params) + (search === '' ? '' : `?${search}`), {
       method: route.method,

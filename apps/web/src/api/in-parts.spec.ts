@@ -12,7 +12,9 @@ describe('a long list in parts', () => {
   });
 
   it('stops at the part that fails', async () => {
-    const send = jest.fn((part: readonly number[]) => (part[0] === 3 ? Promise.reject(new Error('no')) : Promise.resolve(part)));
+    const send = jest.fn((part: readonly number[]) =>
+      part[0] === 3 ? Promise.reject(new Error('no')) : Promise.resolve(part),
+    );
     await expect(inParts([1, 2, 3, 4, 5], 2, send)).rejects.toThrow('no');
     expect(send).toHaveBeenCalledTimes(2);
   });

@@ -3,7 +3,13 @@ import { ApiError } from './problem-error.js';
 
 /** What can't change by asking again is not asked again. */
 function worthRetrying(count: number, error: Error): boolean {
-  return count < 2 && (!(error instanceof ApiError) || error.reason === 'unreachable' || error.reason === 'unavailable' || error.reason === 'failed');
+  return (
+    count < 2 &&
+    (!(error instanceof ApiError) ||
+      error.reason === 'unreachable' ||
+      error.reason === 'unavailable' ||
+      error.reason === 'failed')
+  );
 }
 
 export const queryClient = new QueryClient({

@@ -5,7 +5,11 @@ describe('the state of the server', () => {
   afterEach(() => void jest.useRealTimers());
 
   it('is asked again until it answers, and tells then', async () => {
-    const answers = [() => Promise.resolve(false), () => Promise.reject(new Error('network')), () => Promise.resolve(true)];
+    const answers = [
+      () => Promise.resolve(false),
+      () => Promise.reject(new Error('network')),
+      () => Promise.resolve(true),
+    ];
     const asked = jest.fn(() => (answers.shift() ?? (() => Promise.resolve(true)))());
     const state = new ServerState(asked);
     const [changed, returned] = [jest.fn(), jest.fn()];

@@ -4,7 +4,15 @@ import { useEffect, useRef, type ReactElement } from 'react';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 
-export function BarChart({ label, labels, values }: { readonly label: string; readonly labels: readonly string[]; readonly values: readonly number[] }): ReactElement {
+export function BarChart({
+  label,
+  labels,
+  values,
+}: {
+  readonly label: string;
+  readonly labels: readonly string[];
+  readonly values: readonly number[];
+}): ReactElement {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (!canvas.current) return;
@@ -12,12 +20,18 @@ export function BarChart({ label, labels, values }: { readonly label: string; re
     const token = (name: string): string => style.getPropertyValue(`--color-${name}`).trim();
     const chart = new Chart(canvas.current, {
       type: 'bar',
-      data: { labels: [...labels], datasets: [{ data: [...values], backgroundColor: token('ink'), maxBarThickness: 18, borderRadius: 2 }] },
+      data: {
+        labels: [...labels],
+        datasets: [{ data: [...values], backgroundColor: token('ink'), maxBarThickness: 18, borderRadius: 2 }],
+      },
       options: {
         animation: false,
         responsive: true,
         maintainAspectRatio: false,
-        scales: { x: { grid: { display: false }, ticks: { color: token('muted'), maxRotation: 0 } }, y: { beginAtZero: true, grid: { color: token('line') }, ticks: { precision: 0, color: token('muted') } } },
+        scales: {
+          x: { grid: { display: false }, ticks: { color: token('muted'), maxRotation: 0 } },
+          y: { beginAtZero: true, grid: { color: token('line') }, ticks: { precision: 0, color: token('muted') } },
+        },
       },
     });
     return () => chart.destroy();

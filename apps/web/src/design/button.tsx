@@ -14,6 +14,15 @@ export function buttonClass(tone: ButtonTone = 'plain', more = ''): string {
 }
 
 /** `tone` main: the one main action of a page, ink reversed. */
-export function Button({ tone = 'plain', className = '', type = 'button', ref, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { readonly tone?: ButtonTone; readonly ref?: Ref<HTMLButtonElement> }): ReactElement {
+export function Button({
+  tone = 'plain',
+  className = '',
+  type = 'button',
+  ref,
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & {
+  readonly tone?: ButtonTone;
+  readonly ref?: Ref<HTMLButtonElement>;
+}): ReactElement {
   return <button ref={ref} type={type} className={buttonClass(tone, className)} {...rest} />;
 }

@@ -1,7 +1,15 @@
 import type { ReactElement } from 'react';
 
 /** A word that opens the device's chooser. On a phone it offers the camera as well. */
-export function ChooseFile({ label, accept, onChoose }: { readonly label: string; readonly accept?: string; readonly onChoose: (file: File) => void }): ReactElement {
+export function ChooseFile({
+  label,
+  accept,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly accept?: string;
+  readonly onChoose: (file: File) => void;
+}): ReactElement {
   return (
     <ChooseFiles
       label={label}
@@ -13,7 +21,16 @@ export function ChooseFile({ label, accept, onChoose }: { readonly label: string
   );
 }
 
-export function ChooseFiles({ label, onChoose, ...rest }: { readonly label: string; readonly accept?: string; readonly multiple?: boolean; readonly onChoose: (files: readonly File[]) => void }): ReactElement {
+export function ChooseFiles({
+  label,
+  onChoose,
+  ...rest
+}: {
+  readonly label: string;
+  readonly accept?: string;
+  readonly multiple?: boolean;
+  readonly onChoose: (files: readonly File[]) => void;
+}): ReactElement {
   return (
     <label className="flex min-h-9 cursor-pointer items-center rounded-small px-1 text-[14px] font-semibold text-ink/80 underline focus-within:outline-2 hover:text-ink">
       {label}

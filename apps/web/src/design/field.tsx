@@ -1,6 +1,15 @@
-import { useId, type InputHTMLAttributes, type ReactElement, type ReactNode, type Ref, type SelectHTMLAttributes, type TextareaHTMLAttributes } from 'react';
+import {
+  useId,
+  type InputHTMLAttributes,
+  type ReactElement,
+  type ReactNode,
+  type Ref,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+} from 'react';
 
-const box = 'w-full rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] min-h-9 placeholder:text-muted focus:border-ink';
+const box =
+  'w-full rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] min-h-9 placeholder:text-muted focus:border-ink';
 
 interface FieldFrame {
   readonly label: string;
@@ -8,7 +17,13 @@ interface FieldFrame {
   readonly problem?: string | undefined;
 }
 
-function Frame({ label, hint, problem, id, children }: FieldFrame & { readonly id: string; readonly children: ReactNode }): ReactElement {
+function Frame({
+  label,
+  hint,
+  problem,
+  id,
+  children,
+}: FieldFrame & { readonly id: string; readonly children: ReactNode }): ReactElement {
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="mb-1 block text-[13.5px] font-semibold">
@@ -34,29 +49,64 @@ function described(id: string, hint: string | undefined, problem: string | undef
   return hint ? `${id}-hint` : undefined;
 }
 
-export function TextField({ label, hint, problem, ...rest }: FieldFrame & InputHTMLAttributes<HTMLInputElement> & { readonly ref?: Ref<HTMLInputElement> }): ReactElement {
+export function TextField({
+  label,
+  hint,
+  problem,
+  ...rest
+}: FieldFrame & InputHTMLAttributes<HTMLInputElement> & { readonly ref?: Ref<HTMLInputElement> }): ReactElement {
   const id = useId();
   return (
     <Frame {...{ label, hint, problem, id }}>
-      <input id={id} className={box} aria-invalid={problem !== undefined} aria-describedby={described(id, hint, problem)} {...rest} />
+      <input
+        id={id}
+        className={box}
+        aria-invalid={problem !== undefined}
+        aria-describedby={described(id, hint, problem)}
+        {...rest}
+      />
     </Frame>
   );
 }
 
-export function TextArea({ label, hint, problem, ...rest }: FieldFrame & TextareaHTMLAttributes<HTMLTextAreaElement> & { readonly ref?: Ref<HTMLTextAreaElement> }): ReactElement {
+export function TextArea({
+  label,
+  hint,
+  problem,
+  ...rest
+}: FieldFrame &
+  TextareaHTMLAttributes<HTMLTextAreaElement> & { readonly ref?: Ref<HTMLTextAreaElement> }): ReactElement {
   const id = useId();
   return (
     <Frame {...{ label, hint, problem, id }}>
-      <textarea id={id} className={box} aria-invalid={problem !== undefined} aria-describedby={described(id, hint, problem)} {...rest} />
+      <textarea
+        id={id}
+        className={box}
+        aria-invalid={problem !== undefined}
+        aria-describedby={described(id, hint, problem)}
+        {...rest}
+      />
     </Frame>
   );
 }
 
-export function SelectField({ label, hint, problem, children, ...rest }: FieldFrame & SelectHTMLAttributes<HTMLSelectElement> & { readonly ref?: Ref<HTMLSelectElement> }): ReactElement {
+export function SelectField({
+  label,
+  hint,
+  problem,
+  children,
+  ...rest
+}: FieldFrame & SelectHTMLAttributes<HTMLSelectElement> & { readonly ref?: Ref<HTMLSelectElement> }): ReactElement {
   const id = useId();
   return (
     <Frame {...{ label, hint, problem, id }}>
-      <select id={id} className={box} aria-invalid={problem !== undefined} aria-describedby={described(id, hint, problem)} {...rest}>
+      <select
+        id={id}
+        className={box}
+        aria-invalid={problem !== undefined}
+        aria-describedby={described(id, hint, problem)}
+        {...rest}
+      >
         {children}
       </select>
     </Frame>
@@ -64,12 +114,24 @@ export function SelectField({ label, hint, problem, children, ...rest }: FieldFr
 }
 
 /** A box to tick, with its words and, below, what it means. */
-export function CheckField({ label, hint, ...rest }: { readonly label: string; readonly hint?: string } & InputHTMLAttributes<HTMLInputElement> & { readonly ref?: Ref<HTMLInputElement> }): ReactElement {
+export function CheckField({
+  label,
+  hint,
+  ...rest
+}: { readonly label: string; readonly hint?: string } & InputHTMLAttributes<HTMLInputElement> & {
+    readonly ref?: Ref<HTMLInputElement>;
+  }): ReactElement {
   const id = useId();
   return (
     <div className="min-w-0">
       <label htmlFor={id} className="flex min-h-8 cursor-pointer items-center gap-2 text-[14.5px]">
-        <input id={id} type="checkbox" className="size-4 shrink-0 accent-ink" aria-describedby={hint && `${id}-hint`} {...rest} />
+        <input
+          id={id}
+          type="checkbox"
+          className="size-4 shrink-0 accent-ink"
+          aria-describedby={hint && `${id}-hint`}
+          {...rest}
+        />
         {label}
       </label>
       {hint && (
@@ -86,7 +148,10 @@ export function ChoiceField<Choice extends string>({
   choices,
   words,
   ...rest
-}: Omit<Parameters<typeof SelectField>[0], 'children'> & { readonly choices: readonly Choice[]; readonly words: Readonly<Record<Choice, string>> }): ReactElement {
+}: Omit<Parameters<typeof SelectField>[0], 'children'> & {
+  readonly choices: readonly Choice[];
+  readonly words: Readonly<Record<Choice, string>>;
+}): ReactElement {
   return (
     <SelectField {...rest}>
       {choices.map((choice) => (

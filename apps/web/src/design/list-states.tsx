@@ -16,7 +16,10 @@ export function Loading({ rows = 4, label }: { readonly rows?: number; readonly 
   return (
     <div role="status" aria-label={label} className="overflow-hidden rounded-sheet border border-line bg-sheet">
       {Array.from({ length: rows }, (_, index) => (
-        <div key={index} className="flex h-16 animate-pulse items-center gap-4 border-b border-line px-4 last:border-b-0">
+        <div
+          key={index}
+          className="flex h-16 animate-pulse items-center gap-4 border-b border-line px-4 last:border-b-0"
+        >
           <span className="size-10 rounded-[4px] bg-line" />
           <span className="h-3.5 w-52 rounded bg-line" />
           <span className="ml-auto h-3.5 w-24 rounded bg-line" />
@@ -28,7 +31,10 @@ export function Loading({ rows = 4, label }: { readonly rows?: number; readonly 
 
 export function Failed({ words, onRetry }: { readonly words: string; readonly onRetry: () => void }): ReactElement {
   return (
-    <div role="alert" className="flex flex-wrap items-center gap-3 rounded-sheet border border-stop bg-sheet px-5 py-4 text-[14.5px]">
+    <div
+      role="alert"
+      className="flex flex-wrap items-center gap-3 rounded-sheet border border-stop bg-sheet px-5 py-4 text-[14.5px]"
+    >
       <span className="flex-1">{words}</span>
       <Button onClick={onRetry}>Try again</Button>
     </div>

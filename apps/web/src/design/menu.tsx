@@ -9,14 +9,29 @@ export interface MenuEntry {
 }
 
 /** A small menu behind a button. */
-export function Menu({ label, entries, children }: { readonly label: string; readonly entries: readonly MenuEntry[]; readonly children: ReactNode }): ReactElement {
+export function Menu({
+  label,
+  entries,
+  children,
+}: {
+  readonly label: string;
+  readonly entries: readonly MenuEntry[];
+  readonly children: ReactNode;
+}): ReactElement {
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink" aria-label={label}>
+      <DropdownMenu.Trigger
+        className="inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
+        aria-label={label}
+      >
         {children}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-44 rounded-small border border-line bg-sheet p-1 shadow-float">
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          className="z-50 min-w-44 rounded-small border border-line bg-sheet p-1 shadow-float"
+        >
           {entries.map((entry) => (
             <DropdownMenu.Item
               key={entry.label}

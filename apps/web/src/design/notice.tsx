@@ -23,7 +23,12 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }): 
       <Toast.Provider duration={9000} swipeDirection="down" label="Notice">
         {children}
         {shown && (
-          <Toast.Root key={shown.id} open onOpenChange={(open) => !open && hide()} className="flex items-center gap-3 rounded-small bg-ink px-4 py-2.5 text-[14.5px] text-sheet shadow-float">
+          <Toast.Root
+            key={shown.id}
+            open
+            onOpenChange={(open) => !open && hide()}
+            className="flex items-center gap-3 rounded-small bg-ink px-4 py-2.5 text-[14.5px] text-sheet shadow-float"
+          >
             <Toast.Description>{shown.words}</Toast.Description>
             {shown.undo && (
               <Toast.Action

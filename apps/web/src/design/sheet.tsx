@@ -1,7 +1,19 @@
 import type { ReactElement, ReactNode } from 'react';
 
 /** A white sheet on the paper: one part of a page. */
-export function Sheet({ title, aside, action, mark, children }: { readonly title?: ReactNode; readonly aside?: ReactNode; readonly action?: ReactNode; readonly mark?: ReactNode; readonly children?: ReactNode }): ReactElement {
+export function Sheet({
+  title,
+  aside,
+  action,
+  mark,
+  children,
+}: {
+  readonly title?: ReactNode;
+  readonly aside?: ReactNode;
+  readonly action?: ReactNode;
+  readonly mark?: ReactNode;
+  readonly children?: ReactNode;
+}): ReactElement {
   return (
     <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
       {title && (

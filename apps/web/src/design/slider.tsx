@@ -23,11 +23,22 @@ export function Slider({ label, words, value, min, max, step, onChange }: Props)
         </span>
         <span className="text-muted">{words}</span>
       </div>
-      <Primitive.Root className="relative flex h-8 touch-none items-center" min={min} max={max} step={step} value={[value]} onValueChange={([next = value]) => onChange(next)}>
+      <Primitive.Root
+        className="relative flex h-8 touch-none items-center"
+        min={min}
+        max={max}
+        step={step}
+        value={[value]}
+        onValueChange={([next = value]) => onChange(next)}
+      >
         <Primitive.Track className="relative h-1.5 grow rounded-full bg-line-strong">
           <Primitive.Range className="absolute h-full rounded-full bg-ink" />
         </Primitive.Track>
-        <Primitive.Thumb aria-labelledby={id} aria-valuetext={words} className="block size-5 rounded-full border-2 border-ink bg-sheet focus-visible:outline-2 focus-visible:outline-offset-2" />
+        <Primitive.Thumb
+          aria-labelledby={id}
+          aria-valuetext={words}
+          className="block size-5 rounded-full border-2 border-ink bg-sheet focus-visible:outline-2 focus-visible:outline-offset-2"
+        />
       </Primitive.Root>
     </div>
   );

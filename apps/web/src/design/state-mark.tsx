@@ -23,7 +23,9 @@ export function StateMark({ mark, words }: { readonly mark: Mark; readonly words
           <X size={14} strokeWidth={2.6} aria-hidden />
         </span>
       )}
-      {mark === 'not-yet' && <span className="size-[20px] rounded-full border-[1.5px] border-dashed border-line-strong" />}
+      {mark === 'not-yet' && (
+        <span className="size-[20px] rounded-full border-[1.5px] border-dashed border-line-strong" />
+      )}
     </span>
   );
 }

@@ -33,9 +33,16 @@ export function Component(): ReactElement {
       {devices.isError && <Failed words={wordsFor(devices.error)} onRetry={() => void devices.refetch()} />}
       {devices.data?.length === 0 && <Empty title="No devices yet">The school’s administrator keeps this list.</Empty>}
       {devices.data && devices.data.length > 0 && (
-        <ul aria-label="Devices" className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+        <ul
+          aria-label="Devices"
+          className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
+        >
           {devices.data.map((device) => (
-            <DeviceRow key={device.id} device={device} actions={mayChange ? { change: () => setEditing(device), remove: () => setRemoving(device) } : null} />
+            <DeviceRow
+              key={device.id}
+              device={device}
+              actions={mayChange ? { change: () => setEditing(device), remove: () => setRemoving(device) } : null}
+            />
           ))}
         </ul>
       )}
@@ -46,7 +53,9 @@ export function Component(): ReactElement {
         </Link>
         : no account, nothing is kept, and after the first time no network is needed.
       </p>
-      {editing !== null && <DeviceDialog device={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
+      {editing !== null && (
+        <DeviceDialog device={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />
+      )}
       {removing && <RemoveDevice device={removing} onClose={() => setRemoving(null)} />}
     </>
   );
@@ -57,20 +66,44 @@ interface RowActions {
   readonly remove: () => void;
 }
 
-function DeviceRow({ device, actions }: { readonly device: DeviceView; readonly actions: RowActions | null }): ReactElement {
-  const { name, count, previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM, engine, blurPx, noiseGrey, jpegQuality, actsOn } = device;
+function DeviceRow({
+  device,
+  actions,
+}: {
+  readonly device: DeviceView;
+  readonly actions: RowActions | null;
+}): ReactElement {
+  const {
+    name,
+    count,
+    previewWidthPx,
+    previewHeightPx,
+    horizontalFovDeg,
+    nearestFocusM,
+    engine,
+    blurPx,
+    noiseGrey,
+    jpegQuality,
+    actsOn,
+  } = device;
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3.5 last:border-b-0 sm:grid-cols-[220px_1fr_auto] sm:px-5">
       <span>
         <span className="block text-[15.5px] font-semibold">{name}</span>
-        <span className="block text-[13.5px] text-muted">{count === null ? 'brought from home' : `${count} in the school`}</span>
+        <span className="block text-[13.5px] text-muted">
+          {count === null ? 'brought from home' : `${count} in the school`}
+        </span>
       </span>
       <div className="text-[14px]">
-        Preview {previewWidthPx} × {previewHeightPx}, sees {horizontalFovDeg}° across, in focus from {Math.round(nearestFocusM * 100)} cm
+        Preview {previewWidthPx} × {previewHeightPx}, sees {horizontalFovDeg}° across, in focus from{' '}
+        {Math.round(nearestFocusM * 100)} cm
         <span className="block text-[13.5px] text-muted">
-          {engineWords[engine]}; blur {blurPx} px, noise {noiseGrey} grey levels in evening light{jpegQuality === null ? '' : `, compressed to ${jpegQuality} %`}
+          {engineWords[engine]}; blur {blurPx} px, noise {noiseGrey} grey levels in evening light
+          {jpegQuality === null ? '' : `, compressed to ${jpegQuality} %`}
         </span>
-        <span className="block text-[13.5px] text-muted">Its scanner {actsOn.length === 0 ? 'shows text only' : actsOn.map((act) => actWords[act]).join(', ')}</span>
+        <span className="block text-[13.5px] text-muted">
+          Its scanner {actsOn.length === 0 ? 'shows text only' : actsOn.map((act) => actWords[act]).join(', ')}
+        </span>
         {actions && <ScannerForm device={device} />}
       </div>
       {actions && (
@@ -88,13 +121,22 @@ function DeviceRow({ device, actions }: { readonly device: DeviceView; readonly 
 }
 
 /** It can't be taken back by itself, so it says first what changes. */
-function RemoveDevice({ device, onClose }: { readonly device: DeviceView; readonly onClose: () => void }): ReactElement {
+function RemoveDevice({
+  device,
+  onClose,
+}: {
+  readonly device: DeviceView;
+  readonly onClose: () => void;
+}): ReactElement {
   const classes = useQuery(classesQuery).data?.filter(({ deviceIds }) => deviceIds.includes(device.id)) ?? [];
   const remove = useRemoveDevice();
   return (
     <Dialog title={`Remove ${device.name}?`} onClose={onClose}>
       <p className="m-0 text-[15px]">
-        {classes.length === 0 ? 'No class scans with it.' : `${namesListed(classes.map(({ name }) => name))} ${classes.length === 1 ? 'scans' : 'scan'} with it and would do without.`} Codes are rehearsed again without it. Adding it again takes its figures once more.
+        {classes.length === 0
+          ? 'No class scans with it.'
+          : `${namesListed(classes.map(({ name }) => name))} ${classes.length === 1 ? 'scans' : 'scan'} with it and would do without.`}{' '}
+        Codes are rehearsed again without it. Adding it again takes its figures once more.
       </p>
       {remove.isError && (
         <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
@@ -103,7 +145,11 @@ function RemoveDevice({ device, onClose }: { readonly device: DeviceView; readon
       )}
       <div className="mt-5 flex justify-end gap-2">
         <Button onClick={onClose}>Keep it</Button>
-        <Button tone="main" disabled={remove.isPending} onClick={() => remove.mutate(device.id, { onSuccess: onClose })}>
+        <Button
+          tone="main"
+          disabled={remove.isPending}
+          onClick={() => remove.mutate(device.id, { onSuccess: onClose })}
+        >
           Remove it
         </Button>
       </div>
@@ -116,15 +162,28 @@ function ScannerForm({ device: { id, name, actsOn } }: { readonly device: Device
   const change = useChangeDevice(id);
   const notice = useNotice();
   const now = change.isPending ? (change.variables.actsOn ?? actsOn) : actsOn;
-  const toggle = (act: ScannerAct): void => change.mutate({ actsOn: now.includes(act) ? now.filter((each) => each !== act) : [...now, act] }, { onError: (error) => notice({ words: wordsFor(error) }) });
+  const toggle = (act: ScannerAct): void =>
+    change.mutate(
+      { actsOn: now.includes(act) ? now.filter((each) => each !== act) : [...now, act] },
+      { onError: (error) => notice({ words: wordsFor(error) }) },
+    );
   return (
     <details className="mt-1">
       <summary className="w-fit cursor-pointer py-1 text-[13.5px]">Say what its scanner does</summary>
       <fieldset className="m-0 flex flex-wrap gap-x-5 border-0 p-0" disabled={change.isPending}>
-        <legend className="mb-1 p-0 text-[13.5px] text-muted">Scan one code of each kind with it. What is not ticked, it shows as text.</legend>
+        <legend className="mb-1 p-0 text-[13.5px] text-muted">
+          Scan one code of each kind with it. What is not ticked, it shows as text.
+        </legend>
         {scannerActs.map((act) => (
           <label key={act} className="flex min-h-9 items-center gap-2">
-            <input type="checkbox" aria-label={`${name} ${actWords[act]}`} className="size-4 accent-ink" checked={now.includes(act)} onChange={() => toggle(act)} /> {actWords[act]}
+            <input
+              type="checkbox"
+              aria-label={`${name} ${actWords[act]}`}
+              className="size-4 accent-ink"
+              checked={now.includes(act)}
+              onChange={() => toggle(act)}
+            />{' '}
+            {actWords[act]}
           </label>
         ))}
       </fieldset>

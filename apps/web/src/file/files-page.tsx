@@ -32,7 +32,12 @@ export function Component(): ReactElement {
       {first && <Room page={first} />}
       {files.isPending && <Loading label="Your files are loading" />}
       {files.isError && <Failed words={wordsFor(files.error)} onRetry={() => void files.refetch()} />}
-      {files.isSuccess && rows.length === 0 && <Empty title="No files yet">Drop files on the shelf or on a lesson’s bench. The server keeps them, and students see them on a page of the school’s own.</Empty>}
+      {files.isSuccess && rows.length === 0 && (
+        <Empty title="No files yet">
+          Drop files on the shelf or on a lesson’s bench. The server keeps them, and students see them on a page of the
+          school’s own.
+        </Empty>
+      )}
       {rows.length > 0 && (
         <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
           {rows.map((file) => (
@@ -53,8 +58,18 @@ function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { read
   const part = Math.min(1, usedBytes / teacherLimitBytes);
   return (
     <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
-      <div role="meter" aria-label="Room that your files take" aria-valuenow={Math.round(part * 100)} aria-valuemin={0} aria-valuemax={100} className="h-2.5 w-64 overflow-hidden rounded-full bg-line">
-        <div className={`h-full ${part > 0.9 ? 'bg-look' : 'bg-ink'}`} style={{ width: `${Math.max(part * 100, usedBytes > 0 ? 1 : 0)}%` }} />
+      <div
+        role="meter"
+        aria-label="Room that your files take"
+        aria-valuenow={Math.round(part * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        className="h-2.5 w-64 overflow-hidden rounded-full bg-line"
+      >
+        <div
+          className={`h-full ${part > 0.9 ? 'bg-look' : 'bg-ink'}`}
+          style={{ width: `${Math.max(part * 100, usedBytes > 0 ? 1 : 0)}%` }}
+        />
       </div>
       <span>
         {bytes(usedBytes)} of {bytes(teacherLimitBytes)}
@@ -68,14 +83,26 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
   const client = useQueryClient();
   const notice = useNotice();
   const rename = useMutation({
-    mutationFn: (name: string) => call(routes.renameFile, { params: { fileId: file.id }, body: { name, version: file.version } }),
+    mutationFn: (name: string) =>
+      call(routes.renameFile, { params: { fileId: file.id }, body: { name, version: file.version } }),
     onError: (error) => notice({ words: wordsFor(error) }),
     onSettled: () => client.invalidateQueries(),
   });
-  const removal = useRemoval({ remove: routes.removeFile, restore: routes.restoreFile, params: { fileId: file.id }, words: `“${file.name}” is removed.` });
+  const removal = useRemoval({
+    remove: routes.removeFile,
+    restore: routes.restoreFile,
+    params: { fileId: file.id },
+    words: `“${file.name}” is removed.`,
+  });
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-line px-4 py-2.5 last:border-b-0 sm:px-5">
-      {file.media === 'picture' ? <img src={`${file.address}/w640`} alt="" className="size-11 shrink-0 rounded-[4px] object-cover" /> : <span className="flex size-11 shrink-0 items-center justify-center rounded-[4px] bg-band text-[12.5px] font-semibold">{endingOf(file.name)}</span>}
+      {file.media === 'picture' ? (
+        <img src={`${file.address}/w640`} alt="" className="size-11 shrink-0 rounded-[4px] object-cover" />
+      ) : (
+        <span className="flex size-11 shrink-0 items-center justify-center rounded-[4px] bg-band text-[12.5px] font-semibold">
+          {endingOf(file.name)}
+        </span>
+      )}
       <div className="min-w-48 flex-1">
         <input
           aria-label={`Name of ${file.name}`}
@@ -113,7 +140,13 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
           </>
         )}
       </p>
-      <Button tone="quiet" disabled={file.usedIn.length > 0} title={file.usedIn.length > 0 ? 'It can go when no material shows it any more.' : undefined} onClick={removal.run} aria-label={`Remove ${file.name}`}>
+      <Button
+        tone="quiet"
+        disabled={file.usedIn.length > 0}
+        title={file.usedIn.length > 0 ? 'It can go when no material shows it any more.' : undefined}
+        onClick={removal.run}
+        aria-label={`Remove ${file.name}`}
+      >
         Remove
       </Button>
     </li>

@@ -8,7 +8,17 @@ import { useCreateMaterials } from '../material/material.queries.js';
 import { wordsFor } from '../wording/problems.js';
 
 /** Puts what the code says on the shelf. @param link where it leads in the end, where that is taken instead */
-export function AdoptCode({ text, said, link, words = 'Put it on the shelf' }: { readonly text: string; readonly said: Said; readonly link?: string; readonly words?: string }): ReactElement {
+export function AdoptCode({
+  text,
+  said,
+  link,
+  words = 'Put it on the shelf',
+}: {
+  readonly text: string;
+  readonly said: Said;
+  readonly link?: string;
+  readonly words?: string;
+}): ReactElement {
   const create = useCreateMaterials();
   const navigate = useNavigate();
   const notice = useNotice();

@@ -15,13 +15,19 @@ const askedAgainMs = 400;
 
 export function FollowLink({ link }: { readonly link: string }): ReactElement {
   const staff = useSession() !== undefined;
-  const ask = useMutation({ mutationFn: () => call(staff ? routes.askLinkCheck : routes.askVisitorInspection, { body: { link } }) });
+  const ask = useMutation({
+    mutationFn: () => call(staff ? routes.askLinkCheck : routes.askVisitorInspection, { body: { link } }),
+  });
   const id = ask.data?.id ?? null;
   const check = useQuery({
     queryKey: ['link-checks', id],
     enabled: id !== null,
-    queryFn: ({ signal }): Promise<LinkCheckView> => (staff ? call(routes.linkCheck, { params: { linkCheckId: id ?? '' }, signal }) : call(routes.visitorInspection, { params: { visitorInspectionId: id ?? '' }, signal })),
-    refetchInterval: (query) => (query.state.data?.state === 'done' || query.state.data?.state === 'stopped' ? false : askedAgainMs),
+    queryFn: ({ signal }): Promise<LinkCheckView> =>
+      staff
+        ? call(routes.linkCheck, { params: { linkCheckId: id ?? '' }, signal })
+        : call(routes.visitorInspection, { params: { visitorInspectionId: id ?? '' }, signal }),
+    refetchInterval: (query) =>
+      query.state.data?.state === 'done' || query.state.data?.state === 'stopped' ? false : askedAgainMs,
   });
   const done = check.data?.state === 'done' ? check.data : null;
   const error = ask.error ?? check.error;
@@ -38,16 +44,30 @@ export function FollowLink({ link }: { readonly link: string }): ReactElement {
   );
 }
 
-function Way({ check: { link, verdict, reasons, doubts, evidence }, mayAdopt }: { readonly check: LinkCheckView; readonly mayAdopt: boolean }): ReactElement {
+function Way({
+  check: { link, verdict, reasons, doubts, evidence },
+  mayAdopt,
+}: {
+  readonly check: LinkCheckView;
+  readonly mayAdopt: boolean;
+}): ReactElement {
   const strangers = doubts.filter(({ reason }) => reason === 'stranger-between').map(({ detail }) => detail);
   const target = evidence?.finalAddress ?? null;
   return (
     <div className="rounded-small border border-line px-3.5 py-3 text-[14.5px]">
       <p className="m-0 flex items-center gap-2.5 font-semibold">
-        <StateMark mark={opensState(verdict, 'none')} words={verdict === null ? 'Not known' : verdictWords[verdict].short} />
+        <StateMark
+          mark={opensState(verdict, 'none')}
+          words={verdict === null ? 'Not known' : verdictWords[verdict].short}
+        />
         {verdict === null ? 'It could not be told.' : verdictWords[verdict].heading}
       </p>
-      {verdict !== 'open' && reasons.slice(0, 2).map(({ reason, detail }) => <p key={reason} className="m-0 mt-1">{reasonSentence(reason, detail)}</p>)}
+      {verdict !== 'open' &&
+        reasons.slice(0, 2).map(({ reason, detail }) => (
+          <p key={reason} className="m-0 mt-1">
+            {reasonSentence(reason, detail)}
+          </p>
+        ))}
       {doubts.map(({ reason, detail }) => (
         <p key={`${reason} ${detail}`} className="m-0 mt-1 flex items-start gap-2">
           <StateMark mark="look-at" words="A doubt" />
@@ -77,5 +97,7 @@ function Way({ check: { link, verdict, reasons, doubts, evidence }, mayAdopt }: 
 
 function dependsOn(link: string, strangers: readonly string[], target: string | null): string {
   const end = `the page stays where it is at ${hostNameOf(target ?? link) ?? link}.`;
-  return strangers.length === 0 ? end : `${strangers.join(' and ')} ${strangers.length === 1 ? 'goes' : 'go'} on sending visitors there, and ${end}`;
+  return strangers.length === 0
+    ? end
+    : `${strangers.join(' and ')} ${strangers.length === 1 ? 'goes' : 'go'} on sending visitors there, and ${end}`;
 }

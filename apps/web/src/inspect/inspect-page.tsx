@@ -19,7 +19,16 @@ export function Component(): ReactElement {
   const [pictures, setPictures] = useState<readonly SeenPictureFacts[]>([]);
   const [status, setStatus] = useState<Status>('ready');
   const [camera, setCamera] = useState(false);
-  const take = useCallback((found: readonly FoundCode[]): void => setCodes((before) => [...before, ...distinct(found).filter(({ text }) => !before.some((known) => known.text === text)).map((code) => ({ text: code.text, found: code }))]), []);
+  const take = useCallback(
+    (found: readonly FoundCode[]): void =>
+      setCodes((before) => [
+        ...before,
+        ...distinct(found)
+          .filter(({ text }) => !before.some((known) => known.text === text))
+          .map((code) => ({ text: code.text, found: code })),
+      ]),
+    [],
+  );
   useEffect(() => () => pictures.forEach(({ address }) => URL.revokeObjectURL(address)), [pictures]);
   const begin = (): void => {
     setCodes([]);
@@ -40,19 +49,29 @@ export function Component(): ReactElement {
       setStatus('unreadable');
     }
   }, []);
-  usePasted((pictures) => void readPictures(pictures), (text) => {
-    begin();
-    setCodes([{ text, found: null }]);
-    setStatus('ready');
-  });
+  usePasted(
+    (pictures) => void readPictures(pictures),
+    (text) => {
+      begin();
+      setCodes([{ text, found: null }]);
+      setStatus('ready');
+    },
+  );
   const drop = (event: DragEvent): void => {
     event.preventDefault();
     void readPictures([...event.dataTransfer.files]);
   };
   return (
     <>
-      <PageHead title="Inspect a code" about="What any code really says, where it leads, and what it depends on. Nothing is opened until you ask for it." />
-      <section onDragOver={(event) => event.preventDefault()} onDrop={drop} className="rounded-sheet border border-dashed border-line-strong px-4 py-4 sm:px-5">
+      <PageHead
+        title="Inspect a code"
+        about="What any code really says, where it leads, and what it depends on. Nothing is opened until you ask for it."
+      />
+      <section
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={drop}
+        className="rounded-sheet border border-dashed border-line-strong px-4 py-4 sm:px-5"
+      >
         {camera && (
           <div className="mb-3">
             <CameraReader onCodes={take} />
@@ -62,7 +81,12 @@ export function Component(): ReactElement {
           <Button tone={codes.length === 0 && !camera ? 'main' : 'plain'} onClick={() => setCamera(!camera)}>
             {camera ? 'Stop the camera' : 'Use the camera'}
           </Button>
-          <ChooseFiles label="Choose a picture" accept="image/*" multiple onChoose={(files) => void readPictures(files)} />
+          <ChooseFiles
+            label="Choose a picture"
+            accept="image/*"
+            multiple
+            onChoose={(files) => void readPictures(files)}
+          />
           <span className="text-muted">or drop one here, or paste a picture or the text of a code.</span>
           {codes.length > 0 && (
             <Button tone="quiet" onClick={begin}>
@@ -76,7 +100,11 @@ export function Component(): ReactElement {
         {pictures.length > 0 && (
           <div className="mt-3 flex flex-wrap gap-3">
             {pictures.map((seen, index) => (
-              <SeenPicture key={index} seen={seen} numberOf={(text) => codes.findIndex((code) => code.text === text) + 1} />
+              <SeenPicture
+                key={index}
+                seen={seen}
+                numberOf={(text) => codes.findIndex((code) => code.text === text) + 1}
+              />
             ))}
           </div>
         )}
@@ -105,7 +133,12 @@ function statusWords(status: Status, count: number): string {
 
 async function lookAt(picture: Blob): Promise<SeenPictureFacts> {
   const frame = await frameOfPicture(picture);
-  return { address: URL.createObjectURL(picture), widthPx: frame.widthPx, heightPx: frame.heightPx, codes: await findCodes(frame) };
+  return {
+    address: URL.createObjectURL(picture),
+    widthPx: frame.widthPx,
+    heightPx: frame.heightPx,
+    codes: await findCodes(frame),
+  };
 }
 
 /** The same text twice is one code for who reads. */

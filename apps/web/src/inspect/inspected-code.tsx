@@ -15,10 +15,17 @@ import { FollowLink } from './follow-link.js';
 import type { ReadCode } from './read-code.js';
 
 /** One code: its exact text, what a phone would do, whether it is one's own, and where it leads. */
-export function InspectedCode({ code, number }: { readonly code: ReadCode; readonly number: number | null }): ReactElement {
+export function InspectedCode({
+  code,
+  number,
+}: {
+  readonly code: ReadCode;
+  readonly number: number | null;
+}): ReactElement {
   const staff = useSession() !== undefined;
   const said = useMemo(() => saidBy(code.text), [code.text]);
-  const careful = said.kind === 'other-address' || said.kind === 'bare-address' || (said.kind === 'link' && !said.secure);
+  const careful =
+    said.kind === 'other-address' || said.kind === 'bare-address' || (said.kind === 'link' && !said.secure);
   return (
     <li>
       <Sheet
@@ -42,13 +49,19 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
   const marks = [...new Set(pieces.flatMap(({ mark }) => mark ?? []))];
   return (
     <div>
-      <p aria-label="What it says, letter by letter" className="m-0 max-h-60 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[14px] leading-relaxed wrap-anywhere whitespace-pre-wrap">
+      <p
+        aria-label="What it says, letter by letter"
+        className="m-0 max-h-60 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[14px] leading-relaxed wrap-anywhere whitespace-pre-wrap"
+      >
         {pieces.map(({ text: piece, mark, code }, index) =>
           mark === null ? (
             <span key={index}>{piece}</span>
           ) : (
             <span key={index}>
-              <mark title={`${textMarkWords[mark]}, ${code}`} className="mx-px rounded-[4px] bg-look-soft px-1 text-[12.5px] font-semibold text-look">
+              <mark
+                title={`${textMarkWords[mark]}, ${code}`}
+                className="mx-px rounded-[4px] bg-look-soft px-1 text-[12.5px] font-semibold text-look"
+              >
                 {mark === 'look-alike' ? `${piece} ${code}` : code}
               </mark>
               {mark === 'line-end' && piece === '\n' && '\n'}
@@ -56,13 +69,18 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
           ),
         )}
       </p>
-      {marks.length > 0 && <p className="mt-1 mb-0 text-[13.5px] text-look">{`Marked: ${marks.map((mark) => textMarkWords[mark]).join(', ')}.`}</p>}
+      {marks.length > 0 && (
+        <p className="mt-1 mb-0 text-[13.5px] text-look">{`Marked: ${marks.map((mark) => textMarkWords[mark]).join(', ')}.`}</p>
+      )}
     </div>
   );
 }
 
 function Own({ payload }: { readonly payload: string }): ReactElement | null {
-  const inspection = useQuery({ queryKey: ['inspections', payload], queryFn: ({ signal }): Promise<CodeInspection> => call(routes.inspectCode, { body: { payload }, signal }) });
+  const inspection = useQuery({
+    queryKey: ['inspections', payload],
+    queryFn: ({ signal }): Promise<CodeInspection> => call(routes.inspectCode, { body: { payload }, signal }),
+  });
   if (!inspection.data) return null;
   const { known } = inspection.data;
   if (known.length === 0) return <p className="mt-1 mb-0 text-[14px] text-muted">It is none of your materials.</p>;
@@ -75,7 +93,11 @@ function Own({ payload }: { readonly payload: string }): ReactElement | null {
   );
 }
 
-function KnownRow({ material: { materialId, title, exact, stations } }: { readonly material: KnownMaterial }): ReactElement {
+function KnownRow({
+  material: { materialId, title, exact, stations },
+}: {
+  readonly material: KnownMaterial;
+}): ReactElement {
   return (
     <li>
       This is{' '}
@@ -101,15 +123,20 @@ function KnownRow({ material: { materialId, title, exact, stations } }: { readon
 }
 
 /** In terms of the trade, as far as the picture tells. */
-function PictureFacts({ found: { version, level, unusedRepair, measured } }: { readonly found: FoundCode }): ReactElement {
+function PictureFacts({
+  found: { version, level, unusedRepair, measured },
+}: {
+  readonly found: FoundCode;
+}): ReactElement {
   const facts = [
     version === null ? '' : `Version ${version}, ${modulesOf(version)} × ${modulesOf(version)} modules`,
     level === null ? '' : `error correction level ${level}`,
     measured ? `contrast ${percent(measured.contrast)} of the lightest` : '',
-    measured ? `quiet zone ${measured.quietZone >= quietZoneModules ? `${quietZoneModules} modules or more` : `${measured.quietZone} of ${quietZoneModules} modules`}` : '',
+    measured
+      ? `quiet zone ${measured.quietZone >= quietZoneModules ? `${quietZoneModules} modules or more` : `${measured.quietZone} of ${quietZoneModules} modules`}`
+      : '',
     measured?.lightOnDark ? 'light on dark, which many readers refuse' : '',
     unusedRepair === null ? '' : `${percent(unusedRepair)} of its repair unused in this picture`,
   ].filter((fact) => fact !== '');
   return <p className="mt-2 mb-0 border-t border-line pt-2 text-[13.5px] text-muted">{facts.join(' · ')}.</p>;
 }
-

@@ -14,7 +14,15 @@ interface Props {
 export function ColumnMapping({ rows, columns, onChange }: Props): ReactElement {
   return (
     <div className="border-t border-line px-4 py-3">
-      <ColumnTable rows={rows} roles={columns.roles} choices={columnRoles} words={columnWords} none="none" header={columns.header} onChange={(roles, header) => onChange({ ...columns, roles, header })} />
+      <ColumnTable
+        rows={rows}
+        roles={columns.roles}
+        choices={columnRoles}
+        words={columnWords}
+        none="none"
+        header={columns.header}
+        onChange={(roles, header) => onChange({ ...columns, roles, header })}
+      />
     </div>
   );
 }

@@ -16,8 +16,20 @@ interface Props<Role extends string> {
   readonly onChange: (roles: readonly Role[], header: boolean) => void;
 }
 
-export function ColumnTable<Role extends string>({ rows, roles, choices, words, none, header, onChange }: Props<Role>): ReactElement {
-  const choose = (column: number, role: Role): void => onChange(roles.map((held, index) => (index === column ? role : held === role ? none : held)), header);
+export function ColumnTable<Role extends string>({
+  rows,
+  roles,
+  choices,
+  words,
+  none,
+  header,
+  onChange,
+}: Props<Role>): ReactElement {
+  const choose = (column: number, role: Role): void =>
+    onChange(
+      roles.map((held, index) => (index === column ? role : held === role ? none : held)),
+      header,
+    );
   return (
     <div className="overflow-x-auto">
       <table className="border-separate border-spacing-x-2 border-spacing-y-0 text-left text-[13.5px]">
@@ -25,7 +37,12 @@ export function ColumnTable<Role extends string>({ rows, roles, choices, words, 
           <tr>
             {roles.map((role, column) => (
               <th key={column} className="min-w-36 pb-1.5 font-normal">
-                <select aria-label={`Column ${column + 1}`} value={role} onChange={(event) => choose(column, event.target.value as Role)} className={`min-h-9 w-full rounded-small border px-2 text-[14px] font-semibold ${role === none ? 'border-line-strong bg-sheet' : 'border-marker-line bg-marker-soft'}`}>
+                <select
+                  aria-label={`Column ${column + 1}`}
+                  value={role}
+                  onChange={(event) => choose(column, event.target.value as Role)}
+                  className={`min-h-9 w-full rounded-small border px-2 text-[14px] font-semibold ${role === none ? 'border-line-strong bg-sheet' : 'border-marker-line bg-marker-soft'}`}
+                >
                   {choices.map((choice) => (
                     <option key={choice} value={choice}>
                       {words[choice]}
@@ -49,7 +66,13 @@ export function ColumnTable<Role extends string>({ rows, roles, choices, words, 
         </tbody>
       </table>
       <label className="mt-2 flex min-h-8 items-center gap-2 text-[14px]">
-        <input type="checkbox" checked={header} onChange={(event) => onChange(roles, event.target.checked)} className="accent-ink" /> The first row names the columns
+        <input
+          type="checkbox"
+          checked={header}
+          onChange={(event) => onChange(roles, event.target.checked)}
+          className="accent-ink"
+        />{' '}
+        The first row names the columns
       </label>
     </div>
   );

@@ -14,9 +14,15 @@ import type { Rows } from './table.js';
 import { useIntakeSource } from './use-intake-source.js';
 
 // What is seen of more than one plain thing comes when there is some.
-const IntakeReview = lazy(() => import('./intake-review.js').then(({ IntakeReview: component }) => ({ default: component })));
-const FileTray = lazy(() => import('../upload/file-tray.js').then(({ FileTray: component }) => ({ default: component })));
-const ColumnMapping = lazy(() => import('./column-mapping.js').then(({ ColumnMapping: component }) => ({ default: component })));
+const IntakeReview = lazy(() =>
+  import('./intake-review.js').then(({ IntakeReview: component }) => ({ default: component })),
+);
+const FileTray = lazy(() =>
+  import('../upload/file-tray.js').then(({ FileTray: component }) => ({ default: component })),
+);
+const ColumnMapping = lazy(() =>
+  import('./column-mapping.js').then(({ ColumnMapping: component }) => ({ default: component })),
+);
 
 interface Props {
   readonly label: string;
@@ -33,7 +39,16 @@ interface Props {
   readonly initial?: string;
 }
 
-export function Intake({ label, placeholder, noun, here, classId = null, onAdd, autoFocus = false, initial = '' }: Props): ReactElement {
+export function Intake({
+  label,
+  placeholder,
+  noun,
+  here,
+  classId = null,
+  onAdd,
+  autoFocus = false,
+  initial = '',
+}: Props): ReactElement {
   const [text, setText] = useState(initial);
   const [file, setFile] = useState<ChosenFile | null>(null);
   const [kept, setKept] = useState<readonly File[] | null>(null);
@@ -87,10 +102,14 @@ export function Intake({ label, placeholder, noun, here, classId = null, onAdd, 
       .catch((error: unknown) => setFailure(wordsFor(error)))
       .finally(() => setSending(false));
   };
-  const takeBack = (pasted: string, kind: RepairKind): void => setDecisions((before) => ({ ...before, takenBack: toggled(before.takenBack, pasted, kind) }));
-  const chooseKind = (pasted: string, kind: LinkKind): void => setDecisions((before) => ({ ...before, kinds: new Map(before.kinds).set(pasted, kind) }));
-  const takeStudentLink = (pasted: string, link: string | null): void => setDecisions((before) => ({ ...before, studentLinks: changed(before.studentLinks, pasted, link) }));
-  const putOnPage = (pasted: string): void => setDecisions((before) => ({ ...before, onPage: switched(before.onPage, pasted) }));
+  const takeBack = (pasted: string, kind: RepairKind): void =>
+    setDecisions((before) => ({ ...before, takenBack: toggled(before.takenBack, pasted, kind) }));
+  const chooseKind = (pasted: string, kind: LinkKind): void =>
+    setDecisions((before) => ({ ...before, kinds: new Map(before.kinds).set(pasted, kind) }));
+  const takeStudentLink = (pasted: string, link: string | null): void =>
+    setDecisions((before) => ({ ...before, studentLinks: changed(before.studentLinks, pasted, link) }));
+  const putOnPage = (pasted: string): void =>
+    setDecisions((before) => ({ ...before, onPage: switched(before.onPage, pasted) }));
   const keep = (index: number): void => setDecisions((before) => ({ ...before, kept: switched(before.kept, index) }));
 
   return (
@@ -110,7 +129,9 @@ export function Intake({ label, placeholder, noun, here, classId = null, onAdd, 
             {file.cut && ', its first 5,000 rows'}
           </p>
         )}
-        {!file && long && <p className="m-0 flex-1 py-1.5 text-[15px]">{plural(source.items.length + source.left, 'line')} pasted</p>}
+        {!file && long && (
+          <p className="m-0 flex-1 py-1.5 text-[15px]">{plural(source.items.length + source.left, 'line')} pasted</p>
+        )}
         {!file && !long && (
           <textarea
             ref={field}
@@ -139,7 +160,11 @@ export function Intake({ label, placeholder, noun, here, classId = null, onAdd, 
           </>
         )}
       </div>
-      <Suspense>{source.table && <ColumnMapping rows={source.table.rows} columns={source.table.columns} onChange={setColumns} />}</Suspense>
+      <Suspense>
+        {source.table && (
+          <ColumnMapping rows={source.table.rows} columns={source.table.columns} onChange={setColumns} />
+        )}
+      </Suspense>
       {source.left > 0 && (
         <p role="status" className="m-0 border-t border-line px-4 py-2 text-[14px] text-muted">
           Reading {source.items.length} of {source.items.length + source.left}
@@ -147,10 +172,24 @@ export function Intake({ label, placeholder, noun, here, classId = null, onAdd, 
       )}
       {!empty && (source.table !== null || !isPlain(rows, catalogue)) && (
         <Suspense>
-          <IntakeReview rows={rows} catalogue={catalogue} onTakeBack={takeBack} onKeep={keep} onKind={chooseKind} onStudentLink={takeStudentLink} onPage={putOnPage} classId={classId} />
+          <IntakeReview
+            rows={rows}
+            catalogue={catalogue}
+            onTakeBack={takeBack}
+            onKeep={keep}
+            onKind={chooseKind}
+            onStudentLink={takeStudentLink}
+            onPage={putOnPage}
+            classId={classId}
+          />
           <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-[14px]">
             <span className="text-muted">Tags for all of them</span>
-            <input value={tags} onChange={(event) => setTags(event.target.value)} placeholder="Practice cards, recorder" className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted" />
+            <input
+              value={tags}
+              onChange={(event) => setTags(event.target.value)}
+              placeholder="Practice cards, recorder"
+              className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+            />
           </label>
         </Suspense>
       )}
@@ -183,12 +222,20 @@ function isListName(name: string): boolean {
 }
 
 /** What stands at the end of an empty row: files to keep, a list to import, and the key that pastes. */
-function EmptyActions({ onFiles, onList }: { readonly onFiles: (files: readonly File[]) => void; readonly onList: (file: File) => void }): ReactElement {
+function EmptyActions({
+  onFiles,
+  onList,
+}: {
+  readonly onFiles: (files: readonly File[]) => void;
+  readonly onList: (file: File) => void;
+}): ReactElement {
   return (
     <span className="flex shrink-0 flex-wrap items-center gap-x-3">
       <ChooseFiles label="Files or photos" multiple onChoose={onFiles} />
       <ChooseFile label="Import a list" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={onList} />
-      <kbd className="hidden rounded-[6px] border border-line-strong bg-sheet px-2 py-0.5 font-mono text-[12.5px] sm:block">Ctrl V</kbd>
+      <kbd className="hidden rounded-[6px] border border-line-strong bg-sheet px-2 py-0.5 font-mono text-[12.5px] sm:block">
+        Ctrl V
+      </kbd>
     </span>
   );
 }

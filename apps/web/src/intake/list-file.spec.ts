@@ -8,16 +8,23 @@ const rows = [
   ['Gezeiten', 'https://a.example/gezeiten', 'Suche die nächste Ebbe'],
   ['Möwen; Krebse', 'https://a.example/möwen', 'Zähle, was du siehst'],
 ];
-const csv = (delimiter: string): string => rows.map((row) => row.map((cell) => (cell.includes(delimiter) ? `"${cell}"` : cell)).join(delimiter)).join('\r\n');
+const csv = (delimiter: string): string =>
+  rows.map((row) => row.map((cell) => (cell.includes(delimiter) ? `"${cell}"` : cell)).join(delimiter)).join('\r\n');
 const file = (content: BlobPart, name = 'list.csv'): File => new File([content], name);
 const workbook = (bookType: 'xlsx' | 'ods'): Uint8Array<ArrayBuffer> => {
   const book = utils.book_new();
   utils.book_append_sheet(book, utils.aoa_to_sheet(rows), 'Stations');
   return new Uint8Array(write(book, { type: 'array', bookType }) as ArrayBuffer);
 };
-const windows1252 = (text: string): Uint8Array<ArrayBuffer> => Uint8Array.from([...text].map((character) => character.charCodeAt(0)));
+const windows1252 = (text: string): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from([...text].map((character) => character.charCodeAt(0)));
 
-const utf16 = (text: string, order: 'little' | 'big'): Uint8Array<ArrayBuffer> => Uint8Array.from([...text].flatMap((character) => (order === 'little' ? [character.charCodeAt(0), 0] : [0, character.charCodeAt(0)])));
+const utf16 = (text: string, order: 'little' | 'big'): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(
+    [...text].flatMap((character) =>
+      order === 'little' ? [character.charCodeAt(0), 0] : [0, character.charCodeAt(0)],
+    ),
+  );
 
 describe('a list out of a file', () => {
   it.each<[string, BlobPart]>([
@@ -26,7 +33,14 @@ describe('a list out of a file', () => {
     ['TSV', csv('\t')],
     ['CSV with a byte order mark', `\ufeff${csv(';')}`],
     ['CSV in Windows-1252', windows1252(csv(';'))],
-    ['CSV in UTF-16', Uint8Array.from([0xff, 0xfe, ...new Uint8Array(Uint16Array.from([...csv(';')].map((character) => character.charCodeAt(0))).buffer)])],
+    [
+      'CSV in UTF-16',
+      Uint8Array.from([
+        0xff,
+        0xfe,
+        ...new Uint8Array(Uint16Array.from([...csv(';')].map((character) => character.charCodeAt(0))).buffer),
+      ]),
+    ],
     ['XLSX', workbook('xlsx')],
     ['ODS', workbook('ods')],
     ['XLSX under a wrong name', workbook('xlsx')],
@@ -36,7 +50,10 @@ describe('a list out of a file', () => {
 
   it('says what is wrong with a file, and never fails', async () => {
     expect(await readListFile(file(''))).toEqual({ ok: false, problem: 'empty' });
-    expect(await readListFile(file(Uint8Array.from([0x50, 0x4b, 3, 4, 9, 9, 9])))).toEqual({ ok: false, problem: 'not-a-list' });
+    expect(await readListFile(file(Uint8Array.from([0x50, 0x4b, 3, 4, 9, 9, 9])))).toEqual({
+      ok: false,
+      problem: 'not-a-list',
+    });
     expect(await readListFile(file(Uint8Array.from([1, 0, 2, 0, 255])))).toEqual({ ok: false, problem: 'not-a-list' });
     expect(await readListFile(file(new Uint8Array(5 * 1024 * 1024 + 1)))).toEqual({ ok: false, problem: 'too-large' });
   });
@@ -54,35 +71,62 @@ describe('a list out of a file', () => {
     ['UTF-16, the other way round', utf16('Anna;Berg\r\nBo;Lindqvist', 'big'), 'utf-16be'],
     ['Windows-1252', windows1252('Möwe;Zoë\r\nÅse;Bjørk\r\nFrançois;Nuñez'), 'windows-1252'],
     // Žofie Dvořáková, Łukasz Wiśniewski, Ştěpán
-    ['Windows-1250', windows1252('\x8eofie;Dvo\xf8\xe1kov\xe1\r\n\xa3ukasz;Wi\x9cniewski\r\n\x8at\xecp\xe1n;Je\x9eek\r\nOnd\xf8ej;\x8akoda'), 'windows-1250'],
+    [
+      'Windows-1250',
+      windows1252(
+        '\x8eofie;Dvo\xf8\xe1kov\xe1\r\n\xa3ukasz;Wi\x9cniewski\r\n\x8at\xecp\xe1n;Je\x9eek\r\nOnd\xf8ej;\x8akoda',
+      ),
+      'windows-1250',
+    ],
   ])('%s is found out', (_, bytes, encoding) => expect(encodingOf(bytes)).toBe(encoding));
 
   it('reads in another encoding where that is asked for, and keeps empty rows in their places', async () => {
     const polish = windows1252('\xa3ukasz;6a\r\n\r\nAnna;6b');
-    expect(await readListFile(file(polish), { encoding: 'windows-1250', keepEmpty: true })).toMatchObject({ rows: [['Łukasz', '6a'], [''], ['Anna', '6b']] });
-    expect(await readListFile(file(polish), { encoding: 'windows-1252' })).toMatchObject({ rows: [['£ukasz', '6a'], ['Anna', '6b']] });
+    expect(await readListFile(file(polish), { encoding: 'windows-1250', keepEmpty: true })).toMatchObject({
+      rows: [['Łukasz', '6a'], [''], ['Anna', '6b']],
+    });
+    expect(await readListFile(file(polish), { encoding: 'windows-1252' })).toMatchObject({
+      rows: [
+        ['£ukasz', '6a'],
+        ['Anna', '6b'],
+      ],
+    });
   });
 
   it('refuses what is made to fill memory before it is unpacked, and what no list is as wide as', async () => {
     const bomb = workbook('xlsx');
     const view = new DataView(bomb.buffer);
-    for (let at = 0; at < bomb.length - 4; at += 1) if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 1_500_000_000, true);
+    for (let at = 0; at < bomb.length - 4; at += 1)
+      if (view.getUint32(at, true) === 0x02014b50) view.setUint32(at + 24, 1_500_000_000, true);
     expect(unpackedBytes(bomb)).toBeGreaterThan(1e9);
     expect(await readListFile(file(bomb))).toEqual({ ok: false, problem: 'too-large' });
     expect(await readListFile(file('a,'.repeat(300)))).toEqual({ ok: false, problem: 'too-wide' });
     const wide = utils.book_new();
     utils.book_append_sheet(wide, utils.aoa_to_sheet([Array.from({ length: 300 }, (_, column) => column)]), 'Wide');
-    expect(await readListFile(file(new Uint8Array(write(wide, { type: 'array', bookType: 'xlsx' }) as ArrayBuffer)))).toEqual({ ok: false, problem: 'too-wide' });
+    expect(
+      await readListFile(file(new Uint8Array(write(wide, { type: 'array', bookType: 'xlsx' }) as ArrayBuffer))),
+    ).toEqual({ ok: false, problem: 'too-wide' });
   });
 
   it('keeps leading zeros of ids, and takes what formulas show, never what they are', async () => {
     const book = utils.book_new();
-    const sheet = utils.aoa_to_sheet([['Id', 'Name'], ['00123', 'Ann Lee']]);
+    const sheet = utils.aoa_to_sheet([
+      ['Id', 'Name'],
+      ['00123', 'Ann Lee'],
+    ]);
     sheet.A3 = { t: 'n', v: 7, z: '00000' };
     sheet.B3 = { t: 's', v: 'Bo Dam', f: 'HYPERLINK("http://a.example","Bo Dam")' };
     sheet['!ref'] = 'A1:B3';
     utils.book_append_sheet(book, sheet, 'Students');
-    expect(await readListFile(file(new Uint8Array(write(book, { type: 'array', bookType: 'xlsx' }) as ArrayBuffer)))).toMatchObject({ rows: [['Id', 'Name'], ['00123', 'Ann Lee'], ['00007', 'Bo Dam']] });
+    expect(
+      await readListFile(file(new Uint8Array(write(book, { type: 'array', bookType: 'xlsx' }) as ArrayBuffer))),
+    ).toMatchObject({
+      rows: [
+        ['Id', 'Name'],
+        ['00123', 'Ann Lee'],
+        ['00007', 'Bo Dam'],
+      ],
+    });
   });
 });
 

@@ -12,10 +12,26 @@ const mostColumns = 200;
 export const mostListRows = 5000;
 
 export type ListFileProblem = 'too-large' | 'not-a-list' | 'empty' | 'too-wide';
-export type ListFile = { readonly ok: true; readonly name: string; readonly rows: Rows; readonly cut: boolean; /** Null for workbooks, which say it themselves. */ readonly encoding: Encoding | null } | { readonly ok: false; readonly problem: ListFileProblem };
+export type ListFile =
+  | {
+      readonly ok: true;
+      readonly name: string;
+      readonly rows: Rows;
+      readonly cut: boolean;
+      /** Null for workbooks, which say it themselves. */ readonly encoding: Encoding | null;
+    }
+  | { readonly ok: false; readonly problem: ListFileProblem };
 
 /** What tables of schools come in; the first is what they should come in. */
-export const encodings = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'windows-1251', 'iso-8859-15'] as const;
+export const encodings = [
+  'utf-8',
+  'utf-16le',
+  'utf-16be',
+  'windows-1252',
+  'windows-1250',
+  'windows-1251',
+  'iso-8859-15',
+] as const;
 export type Encoding = (typeof encodings)[number];
 
 export interface ListFileWish {
@@ -26,18 +42,28 @@ export interface ListFileWish {
 }
 
 /** Never throws for what a file holds. */
-export async function readListFile(file: File, { encoding = null, keepEmpty = false }: ListFileWish = {}): Promise<ListFile> {
+export async function readListFile(
+  file: File,
+  { encoding = null, keepEmpty = false }: ListFileWish = {},
+): Promise<ListFile> {
   if (file.size > largestBytes) return { ok: false, problem: 'too-large' };
   const bytes = new Uint8Array(await file.arrayBuffer());
   try {
     const workbook = isZip(bytes);
     if (workbook && unpackedBytes(bytes) > mostUnpackedBytes) return { ok: false, problem: 'too-large' };
     const chosen = workbook ? null : (encoding ?? encodingOf(bytes));
-    const all = chosen === null ? readWorkbook(bytes) : parseCells(decode(bytes, chosen), keepEmpty ? { keepEmpty } : {});
+    const all =
+      chosen === null ? readWorkbook(bytes) : parseCells(decode(bytes, chosen), keepEmpty ? { keepEmpty } : {});
     if (all === null || all.some((row) => row.length > mostColumns)) return { ok: false, problem: 'too-wide' };
     const rows = keepEmpty ? all : all.filter((row) => row.some((cell) => cell.trim() !== ''));
     if (rows.every((row) => row.every((cell) => cell.trim() === ''))) return { ok: false, problem: 'empty' };
-    return { ok: true, name: file.name, rows: rows.slice(0, mostListRows), cut: rows.length > mostListRows, encoding: chosen };
+    return {
+      ok: true,
+      name: file.name,
+      rows: rows.slice(0, mostListRows),
+      cut: rows.length > mostListRows,
+      encoding: chosen,
+    };
   } catch {
     return { ok: false, problem: 'not-a-list' };
   }
@@ -56,7 +82,9 @@ function readWorkbook(bytes: Uint8Array): Rows | null {
   if (!sheet) throw new Error('no sheet');
   const { s, e } = utils.decode_range(sheet['!ref'] ?? 'A1');
   if (e.c - s.c >= mostColumns) return null;
-  return utils.sheet_to_json<unknown[]>(sheet, { header: 1, raw: false, defval: '', blankrows: true }).map((row) => row.map((cell) => String(cell)));
+  return utils
+    .sheet_to_json<unknown[]>(sheet, { header: 1, raw: false, defval: '', blankrows: true })
+    .map((row) => row.map((cell) => String(cell)));
 }
 
 /** Byte order mark, then strict UTF-8, then the noughts of UTF-16, then what the letters look like. @throws Error for what is no text */
@@ -70,7 +98,12 @@ export function encodingOf(bytes: Uint8Array): Encoding {
   } catch {
     const found = analyse(bytes).map(({ name }) => name.toLowerCase());
     // Letters of western Europe are in both; what only central Europe writes decides.
-    return found.slice(0, 2).some((name) => name === 'windows-1250' || name === 'iso-8859-2') && hasCentralLetters(bytes) ? 'windows-1250' : found[0] === 'windows-1251' ? 'windows-1251' : 'windows-1252';
+    return found.slice(0, 2).some((name) => name === 'windows-1250' || name === 'iso-8859-2') &&
+      hasCentralLetters(bytes)
+      ? 'windows-1250'
+      : found[0] === 'windows-1251'
+        ? 'windows-1251'
+        : 'windows-1252';
   }
 }
 
@@ -82,7 +115,8 @@ function withoutMark(bytes: Uint8Array): Encoding {
   });
   const half = Math.min(bytes.length, 2000) / 2;
   const [even = 0, odd = 0] = noughts;
-  const found = odd > half * 0.4 && even < half * 0.1 ? 'utf-16le' : even > half * 0.4 && odd < half * 0.1 ? 'utf-16be' : null;
+  const found =
+    odd > half * 0.4 && even < half * 0.1 ? 'utf-16le' : even > half * 0.4 && odd < half * 0.1 ? 'utf-16be' : null;
   // Other signs than tabs and ends of lines stand in no table.
   if (found === null || /[^\P{Cc}\t\r\n]/u.test(decode(bytes, found))) throw new Error('not text');
   return found;
@@ -93,7 +127,10 @@ function hasCentralLetters(bytes: Uint8Array): boolean {
   const central = /[čďěęłňőřśťůźżąćńČĎĚĘŁŇŐŘŚŤŮŹŻĄĆŃ]/gu;
   const western = /[àâãåæèêëìîïðñòõøùûÿœÀÂÃÅÆÈÊËÌÎÏÐÑÒÕØÙÛŸŒ]/gu;
   const count = (text: string, letters: RegExp): number => text.match(letters)?.length ?? 0;
-  return count(decode(bytes, 'windows-1250'), central) > 0 && count(decode(bytes, 'windows-1252'), western) <= 2 * count(decode(bytes, 'windows-1250'), central);
+  return (
+    count(decode(bytes, 'windows-1250'), central) > 0 &&
+    count(decode(bytes, 'windows-1252'), western) <= 2 * count(decode(bytes, 'windows-1250'), central)
+  );
 }
 
 /** @throws TypeError for bytes that are not in UTF-8 where that is asked for */

@@ -6,7 +6,11 @@ describe('reviewing the intake', () => {
     const text = 'https://a.example/1\nhttps://a.example/1\nhttps://a.example/2';
     const here = ['https://a.example/2'];
     expect(reviewIntake(text, here, noDecisions).map((row) => row.taken)).toEqual([true, false, false]);
-    expect(reviewIntake(text, here, { ...noDecisions, kept: new Set([2]) }).map((row) => row.taken)).toEqual([true, false, true]);
+    expect(reviewIntake(text, here, { ...noDecisions, kept: new Set([2]) }).map((row) => row.taken)).toEqual([
+      true,
+      false,
+      true,
+    ]);
   });
 
   it('never takes what can’t be used', () => {
@@ -17,7 +21,12 @@ describe('reviewing the intake', () => {
   it('sends links with what was pasted and repaired, and words as they are', () => {
     const rows = reviewIntake('“https://a.example/1” Guide\nWho am I?', [], noDecisions);
     expect(toNewMaterials(rows)).toEqual([
-      { link: 'https://a.example/1', pasted: '“https://a.example/1” Guide', repairs: [{ kind: 'quote-removed', removed: '“”', added: '' }], title: 'Guide' },
+      {
+        link: 'https://a.example/1',
+        pasted: '“https://a.example/1” Guide',
+        repairs: [{ kind: 'quote-removed', removed: '“”', added: '' }],
+        title: 'Guide',
+      },
       { words: 'Who am I?', pasted: 'Who am I?', repairs: [] },
     ]);
   });
@@ -25,11 +34,25 @@ describe('reviewing the intake', () => {
   it('needs no look at one thing that is in order', () => {
     expect(isPlain(reviewIntake('https://a.example/1', [], noDecisions), emptyCatalogue)).toBe(true);
     expect(isPlain(reviewIntake('https://a.example/1.', [], noDecisions), emptyCatalogue)).toBe(false);
-    expect(isPlain(reviewIntake('https://a.example/1', ['https://a.example/1'], noDecisions), emptyCatalogue)).toBe(false);
+    expect(isPlain(reviewIntake('https://a.example/1', ['https://a.example/1'], noDecisions), emptyCatalogue)).toBe(
+      false,
+    );
     expect(isPlain(reviewIntake('one\ntwo', [], noDecisions), emptyCatalogue)).toBe(false);
   });
 
-  const catalogue = compileServices([{ id: 'a', name: 'A', hosts: ['a.example'], addresses: [{ role: 'editor', kind: 'form', path: '/{form}/build', studentLink: '/{form}' }], walls: [], mending: [] }], () => ({ names: [], find: () => null }));
+  const catalogue = compileServices(
+    [
+      {
+        id: 'a',
+        name: 'A',
+        hosts: ['a.example'],
+        addresses: [{ role: 'editor', kind: 'form', path: '/{form}/build', studentLink: '/{form}' }],
+        walls: [],
+        mending: [],
+      },
+    ],
+    () => ({ names: [], find: () => null }),
+  );
 
   it('looks at an editor’s link, and sends the student’s where that was chosen', () => {
     const text = 'https://a.example/tally/build';
@@ -41,7 +64,10 @@ describe('reviewing the intake', () => {
   });
 
   it('counts the student’s link when it looks for duplicates', () => {
-    const [row] = reviewIntake('https://a.example/tally/build', ['https://a.example/tally'], { ...noDecisions, studentLinks: new Map([['https://a.example/tally/build', 'https://a.example/tally']]) });
+    const [row] = reviewIntake('https://a.example/tally/build', ['https://a.example/tally'], {
+      ...noDecisions,
+      studentLinks: new Map([['https://a.example/tally/build', 'https://a.example/tally']]),
+    });
     expect(row?.duplicate).toBe('already-here');
   });
 
@@ -60,7 +86,9 @@ describe('words that are too long for a code', () => {
     const rows = reviewIntake(long, [], { ...noDecisions, onPage: new Set([long]) });
     const [page] = toNewMaterials(rows);
     expect(page?.title).toMatch(/^The sea takes the sand\. .*…$/);
-    expect(page).toMatchObject({ kept: { kind: 'written-page', document: { content: [{ content: [{ text: long }] }] } } });
+    expect(page).toMatchObject({
+      kept: { kind: 'written-page', document: { content: [{ content: [{ text: long }] }] } },
+    });
     expect(page?.words).toBeUndefined();
   });
   it('are looked at before they are added, where a camera might not read them', () => {

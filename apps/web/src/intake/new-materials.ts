@@ -1,5 +1,17 @@
 import { limits, type NewMaterial } from '@hapset/contract';
-import { chooseSize, describeAddress, documentFromText, markDuplicates, readIntake, titleFromWords, type DuplicateMark, type IntakeItem, type LinkKind, type RepairKind, type ServiceCatalogue } from '@hapset/core';
+import {
+  chooseSize,
+  describeAddress,
+  documentFromText,
+  markDuplicates,
+  readIntake,
+  titleFromWords,
+  type DuplicateMark,
+  type IntakeItem,
+  type LinkKind,
+  type RepairKind,
+  type ServiceCatalogue,
+} from '@hapset/core';
 
 /** One thing of the intake with what the teacher decided about it. */
 export interface IntakeRowState {
@@ -30,7 +42,13 @@ export interface Decisions {
   readonly onPage: ReadonlySet<string>;
 }
 
-export const noDecisions: Decisions = { takenBack: new Map(), kept: new Set(), kinds: new Map(), studentLinks: new Map(), onPage: new Set() };
+export const noDecisions: Decisions = {
+  takenBack: new Map(),
+  kept: new Set(),
+  kinds: new Map(),
+  studentLinks: new Map(),
+  onPage: new Set(),
+};
 
 /** Reads what was pasted and applies the decisions. */
 export function reviewIntake(text: string, here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
@@ -38,7 +56,11 @@ export function reviewIntake(text: string, here: readonly string[], decisions: D
 }
 
 /** Applies the decisions to what was read. Duplicates stay out unless they are wanted. */
-export function reviewItems(given: readonly IntakeItem[], here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
+export function reviewItems(
+  given: readonly IntakeItem[],
+  here: readonly string[],
+  decisions: Decisions,
+): readonly IntakeRowState[] {
   const items = given.map((item) => withStudentLink(item, decisions));
   const duplicates = markDuplicates(items, here);
   return items.map((item, index) => {
@@ -52,14 +74,19 @@ export function reviewItems(given: readonly IntakeItem[], here: readonly string[
       insteadOf: before !== item && before?.sort === 'link' ? before.link : null,
       takenBack: [...(decisions.takenBack.get(item.pasted) ?? [])],
       onPage,
-      taken: item.sort !== 'unusable' && (onPage || !fitsNoCode(item)) && (duplicate === null || decisions.kept.has(index)),
+      taken:
+        item.sort !== 'unusable' && (onPage || !fitsNoCode(item)) && (duplicate === null || decisions.kept.has(index)),
     };
   });
 }
 
 /** Longer than any code holds: it can become a page only. */
 export function fitsNoCode(item: IntakeItem): boolean {
-  return item.sort === 'words' && item.words.length > neverTooLong && (item.words.length > limits.wordsLength || !chooseSize(item.words).ok);
+  return (
+    item.sort === 'words' &&
+    item.words.length > neverTooLong &&
+    (item.words.length > limits.wordsLength || !chooseSize(item.words).ok)
+  );
 }
 
 /** Up to here a code holds whatever is written, four bytes a character: 2,331 at level M. */
@@ -80,9 +107,25 @@ export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly s
   return rows.flatMap(({ item, taken, kind, onPage }): readonly NewMaterial[] => {
     if (!taken || item.sort === 'unusable') return [];
     const all = [...new Set([...item.tags, ...tags])];
-    const beside = { pasted: item.pasted, ...(item.title !== null && { title: item.title }), ...(item.instruction !== null && { instruction: item.instruction }), ...(all.length > 0 && { tags: all }) };
-    if (item.sort === 'words' && onPage) return [{ kept: { kind: 'written-page', document: documentFromText(item.words) }, repairs: [], title: titleFromWords(item.words), ...beside, pasted: titleFromWords(item.words) }];
-    return item.sort === 'words' ? [{ words: item.words, repairs: [], ...beside }] : [{ link: item.link, repairs: item.repairs, ...(kind !== null && { kind }), ...beside }];
+    const beside = {
+      pasted: item.pasted,
+      ...(item.title !== null && { title: item.title }),
+      ...(item.instruction !== null && { instruction: item.instruction }),
+      ...(all.length > 0 && { tags: all }),
+    };
+    if (item.sort === 'words' && onPage)
+      return [
+        {
+          kept: { kind: 'written-page', document: documentFromText(item.words) },
+          repairs: [],
+          title: titleFromWords(item.words),
+          ...beside,
+          pasted: titleFromWords(item.words),
+        },
+      ];
+    return item.sort === 'words'
+      ? [{ words: item.words, repairs: [], ...beside }]
+      : [{ link: item.link, repairs: item.repairs, ...(kind !== null && { kind }), ...beside }];
   });
 }
 
@@ -91,7 +134,12 @@ export function isPlain(rows: readonly IntakeRowState[], catalogue: ServiceCatal
   const [only] = rows;
   if (rows.length !== 1 || !only) return false;
   if (only.insteadOf !== null || (only.item.sort === 'link' && isForOthers(only.item.link, catalogue))) return false;
-  return only.duplicate === null && only.takenBack.length === 0 && ((only.item.sort === 'words' && !mayBeTooFine(only.item.words)) || (only.item.sort === 'link' && only.item.repairs.length === 0));
+  return (
+    only.duplicate === null &&
+    only.takenBack.length === 0 &&
+    ((only.item.sort === 'words' && !mayBeTooFine(only.item.words)) ||
+      (only.item.sort === 'link' && only.item.repairs.length === 0))
+  );
 }
 
 function mayBeTooFine(words: string): boolean {

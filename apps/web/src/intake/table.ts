@@ -24,6 +24,10 @@ interface CellsWish {
 
 export function parseCells(text: string, { delimiter, keepEmpty = false }: CellsWish = {}): Rows {
   // Empty rows mislead the search for what parts cells.
-  const parts = delimiter ?? (keepEmpty ? Papa.parse(text, { skipEmptyLines: 'greedy', preview: 40 }).meta.delimiter : undefined);
-  return Papa.parse<string[]>(text, { skipEmptyLines: keepEmpty ? false : 'greedy', ...(parts !== undefined && { delimiter: parts }) }).data;
+  const parts =
+    delimiter ?? (keepEmpty ? Papa.parse(text, { skipEmptyLines: 'greedy', preview: 40 }).meta.delimiter : undefined);
+  return Papa.parse<string[]>(text, {
+    skipEmptyLines: keepEmpty ? false : 'greedy',
+    ...(parts !== undefined && { delimiter: parts }),
+  }).data;
 }

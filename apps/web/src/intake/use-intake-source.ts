@@ -1,5 +1,15 @@
 /** Where the intake's things come from: typed or pasted lines, a pasted table, or a file. */
-import { bodyOf, guessColumns, prepareForDuplicates, readPiece, readRow, splitPieces, type Columns, type IntakeItem, type TakenBack } from '@hapset/core';
+import {
+  bodyOf,
+  guessColumns,
+  prepareForDuplicates,
+  readPiece,
+  readRow,
+  splitPieces,
+  type Columns,
+  type IntakeItem,
+  type TakenBack,
+} from '@hapset/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Rows } from './table.js';
 import { useReadItems, type ReadItems } from './use-read-items.js';
@@ -16,11 +26,19 @@ type Input = string | readonly string[];
  * @param file rows of a chosen file; null to read the text
  * @param chosen columns as the teacher set them; null to guess
  */
-export function useIntakeSource(text: string, file: Rows | null, chosen: Columns | null, takenBack: TakenBack): IntakeSource {
+export function useIntakeSource(
+  text: string,
+  file: Rows | null,
+  chosen: Columns | null,
+  takenBack: TakenBack,
+): IntakeSource {
   const pasted = usePastedTable(text);
   const rows = file ?? pasted;
   const columns = useMemo(() => (rows ? (chosen ?? guessColumns(rows)) : null), [rows, chosen]);
-  const inputs = useMemo((): readonly Input[] => (rows && columns ? bodyOf(rows, columns) : splitPieces(text)), [rows, columns, text]);
+  const inputs = useMemo(
+    (): readonly Input[] => (rows && columns ? bodyOf(rows, columns) : splitPieces(text)),
+    [rows, columns, text],
+  );
   const keyOf = useCallback(
     (input: Input): string => {
       const what = typeof input === 'string' ? input : (input[columns?.roles.indexOf('what') ?? 0] ?? '').trim();
@@ -30,7 +48,10 @@ export function useIntakeSource(text: string, file: Rows | null, chosen: Columns
   );
   const read = useCallback(
     (input: Input): IntakeItem => {
-      const item = typeof input === 'string' ? readPiece(input, takenBack.get(input) ?? new Set()) : readRow(input, columns?.roles ?? [], takenBack);
+      const item =
+        typeof input === 'string'
+          ? readPiece(input, takenBack.get(input) ?? new Set())
+          : readRow(input, columns?.roles ?? [], takenBack);
       if (item.sort === 'link') prepareForDuplicates(item);
       return item;
     },

@@ -17,9 +17,16 @@ export interface ReadItems {
  * @param inputs pieces or rows
  * @param keyOf what an input's reading depends on; equal keys are read once
  */
-export function useReadItems<Input>(inputs: readonly Input[], keyOf: (input: Input) => string, read: (input: Input) => IntakeItem): ReadItems {
+export function useReadItems<Input>(
+  inputs: readonly Input[],
+  keyOf: (input: Input) => string,
+  read: (input: Input) => IntakeItem,
+): ReadItems {
   const known = useRef(new Map<string, IntakeItem>());
-  const [far, setFar] = useState<{ readonly keys: readonly string[]; readonly items: readonly IntakeItem[] }>({ keys: [], items: [] });
+  const [far, setFar] = useState<{ readonly keys: readonly string[]; readonly items: readonly IntakeItem[] }>({
+    keys: [],
+    items: [],
+  });
   const short = inputs.length <= atOnce;
   const keys = useMemo(() => (short ? [] : inputs.map(keyOf)), [inputs, keyOf, short]);
   const atHand = useMemo(() => (short ? inputs.map(read) : []), [inputs, read, short]);

@@ -8,7 +8,8 @@ const longestComment = 65_535;
 export function unpackedBytes(bytes: Uint8Array): number {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   let end = bytes.length - endLength;
-  while (end >= 0 && end >= bytes.length - endLength - longestComment && view.getUint32(end, true) !== endMark) end -= 1;
+  while (end >= 0 && end >= bytes.length - endLength - longestComment && view.getUint32(end, true) !== endMark)
+    end -= 1;
   if (end < 0 || view.getUint32(end, true) !== endMark) throw new Error('no archive');
   const entries = view.getUint16(end + 10, true);
   let at = view.getUint32(end + 16, true);

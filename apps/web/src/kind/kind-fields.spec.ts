@@ -4,7 +4,11 @@ import { kindForms, toContent, toFormValues } from './kind-fields.js';
 describe('forms of kinds', () => {
   it.each(contentKinds)('%s asks for each of its fields once', (kind) => {
     const { empty, fields } = kindForms[kind];
-    expect(fields.map((field) => field.name).sort()).toEqual(Object.keys(empty).filter((name) => name !== 'kind').sort());
+    expect(fields.map((field) => field.name).sort()).toEqual(
+      Object.keys(empty)
+        .filter((name) => name !== 'kind')
+        .sort(),
+    );
   });
 
   it.each(contentKinds)('%s begins with something missing', (kind) => {
@@ -18,7 +22,15 @@ describe('forms of kinds', () => {
   });
 
   it('keeps ticks and line ends', () => {
-    expect(toContent('network', { name: 'x', security: 'open', password: '', hidden: true })).toEqual({ kind: 'network', name: 'x', security: 'open', password: '', hidden: true });
-    expect(toContent('e-mail', { address: 'a@b.example', subject: '', text: 'one\n  two\n' })).toMatchObject({ text: 'one\n  two\n' });
+    expect(toContent('network', { name: 'x', security: 'open', password: '', hidden: true })).toEqual({
+      kind: 'network',
+      name: 'x',
+      security: 'open',
+      password: '',
+      hidden: true,
+    });
+    expect(toContent('e-mail', { address: 'a@b.example', subject: '', text: 'one\n  two\n' })).toMatchObject({
+      text: 'one\n  two\n',
+    });
   });
 });

@@ -18,7 +18,11 @@ export interface KindForm {
   readonly empty: Content;
 }
 
-const securityWords: Readonly<Record<(typeof networkSecurities)[number], string>> = { WPA: 'WPA (with a password)', WEP: 'WEP (old)', open: 'Open, without a password' };
+const securityWords: Readonly<Record<(typeof networkSecurities)[number], string>> = {
+  WPA: 'WPA (with a password)',
+  WEP: 'WEP (old)',
+  open: 'Open, without a password',
+};
 
 export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
   contact: {
@@ -49,7 +53,12 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
     about: 'A phone opens its map there.',
     empty: { kind: 'place', name: '', latitude: Number.NaN, longitude: Number.NaN },
     fields: [
-      { name: 'name', label: 'What is there?', hint: 'For you and the sheet; the code holds the position alone.', input: 'text' },
+      {
+        name: 'name',
+        label: 'What is there?',
+        hint: 'For you and the sheet; the code holds the position alone.',
+        input: 'text',
+      },
       { name: 'latitude', label: 'Degrees north', hint: 'South is negative: -33.86', input: 'number', half: true },
       { name: 'longitude', label: 'Degrees east', hint: 'West is negative: -6.26', input: 'number', half: true },
     ],
@@ -67,7 +76,12 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
     about: 'A phone offers to call.',
     empty: { kind: 'phone', number: '', name: '' },
     fields: [
-      { name: 'number', label: 'Number', hint: 'With the country’s code it works from anywhere: +353 1 555 0199', input: 'tel' },
+      {
+        name: 'number',
+        label: 'Number',
+        hint: 'With the country’s code it works from anywhere: +353 1 555 0199',
+        input: 'tel',
+      },
       { name: 'name', label: 'Whose is it?', hint: 'For you and the sheet.', input: 'text' },
     ],
   },
@@ -84,7 +98,12 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
     empty: { kind: 'network', name: '', security: 'WPA', password: '', hidden: false },
     fields: [
       { name: 'name', label: 'Name of the network', input: 'text' },
-      { name: 'security', label: 'Kind', input: 'choice', choices: networkSecurities.map((security) => [security, securityWords[security]] as const) },
+      {
+        name: 'security',
+        label: 'Kind',
+        input: 'choice',
+        choices: networkSecurities.map((security) => [security, securityWords[security]] as const),
+      },
       { name: 'password', label: 'Password', hint: 'Readable for whoever scans the code.', input: 'text' },
       { name: 'hidden', label: 'The network hides its name', input: 'tick' },
     ],
@@ -95,7 +114,18 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
 export type FormValues = Record<string, string | boolean>;
 
 export function toFormValues(content: Content): FormValues {
-  return Object.fromEntries(Object.entries(content).map(([name, value]: [string, unknown]) => [name, typeof value === 'boolean' ? value : typeof value === 'number' ? (Number.isNaN(value) ? '' : String(value)) : String(value)]));
+  return Object.fromEntries(
+    Object.entries(content).map(([name, value]: [string, unknown]) => [
+      name,
+      typeof value === 'boolean'
+        ? value
+        : typeof value === 'number'
+          ? Number.isNaN(value)
+            ? ''
+            : String(value)
+          : String(value),
+    ]),
+  );
 }
 
 /** Numbers may have a comma; text is trimmed and in NFC. */

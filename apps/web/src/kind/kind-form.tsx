@@ -25,18 +25,34 @@ interface Props {
   readonly onPage?: (content: Content) => void;
 }
 
-export function KindForm({ kind, content, school, devices, send, sending, failure, onSend, onPage }: Props): ReactElement {
+export function KindForm({
+  kind,
+  content,
+  school,
+  devices,
+  send,
+  sending,
+  failure,
+  onSend,
+  onPage,
+}: Props): ReactElement {
   const { fields, about, empty } = kindForms[kind];
   const form = useForm<FormValues>({
     defaultValues: toFormValues(content ?? empty),
     resolver: (values) => {
       const problems = contentProblems(toContent(kind, values));
-      const errors = Object.fromEntries(problems.map(({ field, reason }) => [field, { type: reason, message: contentProblemWords[reason] }]));
+      const errors = Object.fromEntries(
+        problems.map(({ field, reason }) => [field, { type: reason, message: contentProblemWords[reason] }]),
+      );
       return problems.length > 0 ? { values: {}, errors } : { values, errors: {} };
     },
   });
   return (
-    <form className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]" noValidate onSubmit={(event) => void form.handleSubmit((values) => onSend(toContent(kind, values)))(event)}>
+    <form
+      className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]"
+      noValidate
+      onSubmit={(event) => void form.handleSubmit((values) => onSend(toContent(kind, values)))(event)}
+    >
       <div className="grid grid-cols-2 gap-4">
         <p className="col-span-2 m-0 text-[14px] text-muted">{about}</p>
         {fields.map((field) => (
@@ -55,12 +71,26 @@ export function KindForm({ kind, content, school, devices, send, sending, failur
           </Button>
         </div>
       </div>
-      <Preview kind={kind} control={form.control} timeZone={school.timeZone} devices={devices} {...(onPage && { onPage })} />
+      <Preview
+        kind={kind}
+        control={form.control}
+        timeZone={school.timeZone}
+        devices={devices}
+        {...(onPage && { onPage })}
+      />
     </form>
   );
 }
 
-function Field({ field, register, errors }: { readonly field: KindField; readonly register: UseFormRegister<FormValues>; readonly errors: FieldErrors<FormValues> }): ReactElement {
+function Field({
+  field,
+  register,
+  errors,
+}: {
+  readonly field: KindField;
+  readonly register: UseFormRegister<FormValues>;
+  readonly errors: FieldErrors<FormValues>;
+}): ReactElement {
   const { name, label, hint, input, choices } = field;
   const problem = errors[name]?.message;
   const frame = { label, ...(hint !== undefined && { hint }), problem };
@@ -83,13 +113,38 @@ function Field({ field, register, errors }: { readonly field: KindField; readonl
       </label>
     );
   }
-  return <TextField {...frame} type={input === 'number' ? 'text' : input} inputMode={input === 'number' ? 'decimal' : undefined} autoComplete="off" {...register(name)} />;
+  return (
+    <TextField
+      {...frame}
+      type={input === 'number' ? 'text' : input}
+      inputMode={input === 'number' ? 'decimal' : undefined}
+      autoComplete="off"
+      {...register(name)}
+    />
+  );
 }
 
 /** The code as it would be now; dashed while something is missing. */
-function Preview({ kind, control, timeZone, devices, onPage }: { readonly kind: ContentKind; readonly control: ReturnType<typeof useForm<FormValues>>['control']; readonly timeZone: string } & Pick<Props, 'devices' | 'onPage'>): ReactElement {
+function Preview({
+  kind,
+  control,
+  timeZone,
+  devices,
+  onPage,
+}: {
+  readonly kind: ContentKind;
+  readonly control: ReturnType<typeof useForm<FormValues>>['control'];
+  readonly timeZone: string;
+} & Pick<Props, 'devices' | 'onPage'>): ReactElement {
   const values = useWatch({ control });
   const content = toContent(kind, values as FormValues);
   const payload = contentProblems(content).length > 0 ? null : contentPayload(content, timeZone);
-  return <LiveCode payload={payload} act={kind} devices={devices} wayOut={onPage && <Button onClick={() => onPage(content)}>Put it on a page</Button>} />;
+  return (
+    <LiveCode
+      payload={payload}
+      act={kind}
+      devices={devices}
+      wayOut={onPage && <Button onClick={() => onPage(content)}>Put it on a page</Button>}
+    />
+  );
 }

@@ -27,8 +27,17 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
       }}
     >
       <div>
-        <p className="mt-0 mb-4 text-[14px] text-muted">Every scanner shows it, without any network. Each character counts, in steps.</p>
-        <TextArea label="Message" rows={7} value={words} onChange={(event) => setWords(event.target.value)} autoFocus problem={words.length > limits.wordsLength ? 'Longer than a code can hold.' : undefined} />
+        <p className="mt-0 mb-4 text-[14px] text-muted">
+          Every scanner shows it, without any network. Each character counts, in steps.
+        </p>
+        <TextArea
+          label="Message"
+          rows={7}
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+          autoFocus
+          problem={words.length > limits.wordsLength ? 'Longer than a code can hold.' : undefined}
+        />
         {failure !== null && (
           <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
             {failure}
@@ -40,7 +49,12 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
           </Button>
         </div>
       </div>
-      <LiveCode payload={empty ? null : words} act={null} devices={devices} wayOut={<Button onClick={() => onPage(words)}>Put it on a page</Button>} />
+      <LiveCode
+        payload={empty ? null : words}
+        act={null}
+        devices={devices}
+        wayOut={<Button onClick={() => onPage(words)}>Put it on a page</Button>}
+      />
     </form>
   );
 }

@@ -18,7 +18,9 @@ import { BenchTable } from './bench-table.js';
 import { benchQuery, useAddStations } from './lesson.queries.js';
 
 const LessonLook = lazy(() => import('../look/lesson-look.js'));
-const ChangeLesson = lazy(() => import('./change-lesson.js').then(({ ChangeLesson: component }) => ({ default: component })));
+const ChangeLesson = lazy(() =>
+  import('./change-lesson.js').then(({ ChangeLesson: component }) => ({ default: component })),
+);
 
 export function Component(): ReactElement {
   const lessonId = useParams().lessonId ?? '';
@@ -34,20 +36,40 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
   const [looking, setLooking] = useState(false);
   const add = useAddStations(lesson.id);
   const open = useOpenMaterial();
-  const rehearsals = useRehearsals(rows.map(({ stationId, code, rehearsal }) => ({ place: { stationId }, code, rehearsal })));
-  const notOpen = rows.filter(({ readiness }) => !['done', 'not-yet'].includes(readiness.opens.state) && !readiness.opens.opening);
-  useOpenAgainOnReturn(notOpen.map((row) => row.material.id), (materialId) => open.mutate(materialId));
+  const rehearsals = useRehearsals(
+    rows.map(({ stationId, code, rehearsal }) => ({ place: { stationId }, code, rehearsal })),
+  );
+  const notOpen = rows.filter(
+    ({ readiness }) => !['done', 'not-yet'].includes(readiness.opens.state) && !readiness.opens.opening,
+  );
+  useOpenAgainOnReturn(
+    notOpen.map((row) => row.material.id),
+    (materialId) => open.mutate(materialId),
+  );
 
-  const about = [lesson.className ? `Class ${lesson.className}` : '', lessonTime(lesson.date, lesson.startsAt), lesson.place, `students stand ${metres(lesson.viewingDistanceM)} from the wall`];
+  const about = [
+    lesson.className ? `Class ${lesson.className}` : '',
+    lessonTime(lesson.date, lesson.startsAt),
+    lesson.place,
+    `students stand ${metres(lesson.viewingDistanceM)} from the wall`,
+  ];
   return (
     <>
-      <PageHead title={lesson.name} about={about.filter((part) => part !== '').join(' · ')} actions={
+      <PageHead
+        title={lesson.name}
+        about={about.filter((part) => part !== '').join(' · ')}
+        actions={
           <>
             <Button onClick={() => setChanging(true)}>Change lesson</Button>
             {rows.some(({ code }) => code !== null) && (
               <>
                 <Button onClick={() => setLooking(true)}>Look</Button>
-                <a href={lessonPicturesAddress(lesson.id, { use: 'document', format: 'png' })} download className={buttonClass()} title="All codes in one ZIP file, named after their stations">
+                <a
+                  href={lessonPicturesAddress(lesson.id, { use: 'document', format: 'png' })}
+                  download
+                  className={buttonClass()}
+                  title="All codes in one ZIP file, named after their stations"
+                >
                   Save all pictures
                 </a>
               </>
@@ -65,7 +87,10 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
       />
       <BenchProgress bench={bench} rehearsals={rehearsals} />
       {rows.length === 0 ? (
-        <Empty title="No stations yet">Paste the links of what students should open, one a line, or write a message. Each becomes a station with its own code.</Empty>
+        <Empty title="No stations yet">
+          Paste the links of what students should open, one a line, or write a message. Each becomes a station with its
+          own code.
+        </Empty>
       ) : (
         <BenchTable lessonId={lesson.id} rows={rows} rehearsing={rehearsals.running} />
       )}

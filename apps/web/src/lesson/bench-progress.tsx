@@ -59,7 +59,13 @@ function Opening({ bench: { lesson, opening, openedAt } }: { readonly bench: Ben
   const running = opening.left > 0;
   return (
     <span className="flex items-center gap-2.5 text-muted">
-      <span role="status">{running ? `Opening ${opening.of - opening.left + 1} of ${opening.of}` : openedAt ? `Opened as a student ${ago(openedAt)}` : ''}</span>
+      <span role="status">
+        {running
+          ? `Opening ${opening.of - opening.left + 1} of ${opening.of}`
+          : openedAt
+            ? `Opened as a student ${ago(openedAt)}`
+            : ''}
+      </span>
       <Button disabled={open.isPending} onClick={() => open.mutate(running ? 'stop' : 'open')}>
         {running ? 'Stop' : 'Open all again'}
       </Button>

@@ -25,9 +25,16 @@ interface Props {
 }
 
 export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props): ReactElement {
-  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id: row.stationId });
+  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: row.stationId,
+  });
   const [renaming, setRenaming] = useState(false);
-  const removal = useRemoval({ remove: routes.removeStation, restore: routes.restoreStation, params: { stationId: row.stationId }, words: `“${row.name}” was removed. It stays on the shelf.` });
+  const removal = useRemoval({
+    remove: routes.removeStation,
+    restore: routes.restoreStation,
+    params: { stationId: row.stationId },
+    words: `“${row.name}” was removed. It stays on the shelf.`,
+  });
   const page = `/lessons/${lessonId}/stations/${row.stationId}`;
   const { readiness } = row;
   return (
@@ -37,7 +44,10 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`relative grid grid-cols-2 items-center gap-x-3 gap-y-2.5 px-3.5 py-3 lg:gap-y-0 lg:px-0 lg:py-0 ${benchColumns} ${last ? '' : 'border-b border-line'} ${isDragging ? 'z-10 bg-marker-soft shadow-float' : 'bg-sheet focus-within:bg-marker-soft hover:bg-marker-soft'}`}
     >
-      <div role="cell" className="col-span-2 flex min-w-0 items-center gap-3.5 pr-9 lg:col-span-1 lg:min-h-16 lg:pr-0 lg:pl-3.5">
+      <div
+        role="cell"
+        className="col-span-2 flex min-w-0 items-center gap-3.5 pr-9 lg:col-span-1 lg:min-h-16 lg:pr-0 lg:pl-3.5"
+      >
         <button
           ref={setActivatorNodeRef}
           {...attributes}
@@ -48,17 +58,27 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
         >
           {row.position}
         </button>
-        {row.code ? <CodePicture drawing={row.code.drawing} label="" className="size-[46px] shrink-0" /> : <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />}
+        {row.code ? (
+          <CodePicture drawing={row.code.drawing} label="" className="size-[46px] shrink-0" />
+        ) : (
+          <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />
+        )}
         <span className="min-w-0 leading-snug">
           {renaming ? (
             <RenameStation row={row} onDone={() => setRenaming(false)} />
           ) : (
-            <Link to={page} className="block truncate text-[15.5px] font-semibold text-ink no-underline hover:underline">
+            <Link
+              to={page}
+              className="block truncate text-[15.5px] font-semibold text-ink no-underline hover:underline"
+            >
               {row.name}
             </Link>
           )}
           <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
-            <KindIcon kind={row.material.kind} /> {[kindWords[row.material.kind], row.material.at?.service ?? null].filter((part) => part !== null).join(' · ')}
+            <KindIcon kind={row.material.kind} />{' '}
+            {[kindWords[row.material.kind], row.material.at?.service ?? null]
+              .filter((part) => part !== null)
+              .join(' · ')}
           </span>
         </span>
       </div>

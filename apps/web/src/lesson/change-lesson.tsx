@@ -8,10 +8,22 @@ import { LessonForm } from './lesson-form.js';
 import { useChangeLesson } from './lesson.queries.js';
 
 /** Changes a lesson, or takes it off the list; both can be undone. */
-export function ChangeLesson({ lesson, onClose }: { readonly lesson: LessonView; readonly onClose: () => void }): ReactElement {
+export function ChangeLesson({
+  lesson,
+  onClose,
+}: {
+  readonly lesson: LessonView;
+  readonly onClose: () => void;
+}): ReactElement {
   const change = useChangeLesson(lesson.id);
   const navigate = useNavigate();
-  const removal = useRemoval({ remove: routes.removeLesson, restore: routes.restoreLesson, params: { lessonId: lesson.id }, words: `“${lesson.name}” was removed.`, onRemoved: () => void navigate('/lessons') });
+  const removal = useRemoval({
+    remove: routes.removeLesson,
+    restore: routes.restoreLesson,
+    params: { lessonId: lesson.id },
+    words: `“${lesson.name}” was removed.`,
+    onRemoved: () => void navigate('/lessons'),
+  });
   return (
     <Dialog title="Change lesson" onClose={onClose}>
       <LessonForm

@@ -28,15 +28,31 @@ interface Props {
 export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: Props): ReactElement {
   const classes = useQuery(classesQuery).data ?? [];
   const { register, handleSubmit, formState } = useForm<Fields>({
-    defaultValues: { name: lesson?.name ?? '', date: lesson?.date ?? '', startsAt: lesson?.startsAt ?? '', place: lesson?.place ?? '', viewingDistanceM: String(lesson?.viewingDistanceM ?? 2) },
+    defaultValues: {
+      name: lesson?.name ?? '',
+      date: lesson?.date ?? '',
+      startsAt: lesson?.startsAt ?? '',
+      place: lesson?.place ?? '',
+      viewingDistanceM: String(lesson?.viewingDistanceM ?? 2),
+    },
     // The list of classes arrives later than the form; its value is set once both are there.
     values: classes.length > 0 && lesson ? fieldsOf(lesson) : undefined,
     resetOptions: { keepDirtyValues: true },
   });
   const { least, most } = limits.viewingDistanceM;
   return (
-    <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit((fields) => onSend(toWish(fields)))(event)}>
-      <TextField label="What is it called?" maxLength={limits.nameLength} autoFocus {...register('name', { validate: (value) => value.trim() !== '' || 'A lesson needs a name.' })} problem={formState.errors.name?.message} />
+    <form
+      className="flex flex-col gap-4"
+      noValidate
+      onSubmit={(event) => void handleSubmit((fields) => onSend(toWish(fields)))(event)}
+    >
+      <TextField
+        label="What is it called?"
+        maxLength={limits.nameLength}
+        autoFocus
+        {...register('name', { validate: (value) => value.trim() !== '' || 'A lesson needs a name.' })}
+        problem={formState.errors.name?.message}
+      />
       <div className="grid gap-4 sm:grid-cols-2">
         <SelectField label="Class" hint="Its devices are rehearsed." {...register('classId')}>
           <option value="">No class yet</option>
@@ -53,17 +69,31 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
           label="Students stand how far from the wall?"
           hint="In metres. Codes are printed so large that they read from there."
           inputMode="decimal"
-          {...register('viewingDistanceM', { validate: (value) => within(value, least, most) || `Between ${least} and ${most} metres.` })}
+          {...register('viewingDistanceM', {
+            validate: (value) => within(value, least, most) || `Between ${least} and ${most} metres.`,
+          })}
           problem={formState.errors.viewingDistanceM?.message}
         />
       </div>
-      <DialogEnd failure={error === null || error === undefined ? null : wordsFor(error)} send={send} disabled={sending} onCancel={onCancel} />
+      <DialogEnd
+        failure={error === null || error === undefined ? null : wordsFor(error)}
+        send={send}
+        disabled={sending}
+        onCancel={onCancel}
+      />
     </form>
   );
 }
 
 function fieldsOf(lesson: LessonView): Fields {
-  return { name: lesson.name, classId: lesson.classId ?? '', date: lesson.date ?? '', startsAt: lesson.startsAt ?? '', place: lesson.place, viewingDistanceM: String(lesson.viewingDistanceM) };
+  return {
+    name: lesson.name,
+    classId: lesson.classId ?? '',
+    date: lesson.date ?? '',
+    startsAt: lesson.startsAt ?? '',
+    place: lesson.place,
+    viewingDistanceM: String(lesson.viewingDistanceM),
+  };
 }
 
 function within(text: string, least: number, most: number): boolean {

@@ -8,10 +8,17 @@ export function LessonRow({ row }: { readonly row: Row }): ReactElement {
   const { mark, words } = readyWords(row);
   return (
     <li className="border-b border-line last:border-b-0">
-      <Link to={`/lessons/${row.id}`} className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 py-3.5 text-ink no-underline hover:bg-marker-soft sm:px-5">
+      <Link
+        to={`/lessons/${row.id}`}
+        className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 py-3.5 text-ink no-underline hover:bg-marker-soft sm:px-5"
+      >
         <span className="min-w-52 flex-1">
           <span className="block text-[16px] font-semibold">{row.name}</span>
-          <span className="block text-[13.5px] text-muted">{[lessonTime(row.date, row.startsAt), row.className ? `class ${row.className}` : '', row.place].filter((part) => part !== '').join(' · ')}</span>
+          <span className="block text-[13.5px] text-muted">
+            {[lessonTime(row.date, row.startsAt), row.className ? `class ${row.className}` : '', row.place]
+              .filter((part) => part !== '')
+              .join(' · ')}
+          </span>
         </span>
         <span className="flex items-center gap-2.5 text-[14px] sm:w-64">
           <StateMark mark={mark} words={words} />

@@ -1,5 +1,21 @@
-import { limits, routes, type BenchView, type ChangeLesson, type CreateLesson, type CreatedView, type LessonsPage, type LessonView, type NewMaterial } from '@hapset/contract';
-import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import {
+  limits,
+  routes,
+  type BenchView,
+  type ChangeLesson,
+  type CreateLesson,
+  type CreatedView,
+  type LessonsPage,
+  type LessonView,
+  type NewMaterial,
+} from '@hapset/contract';
+import {
+  infiniteQueryOptions,
+  queryOptions,
+  useMutation,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { call } from '../api/client.js';
 import { inParts } from '../api/in-parts.js';
@@ -7,10 +23,10 @@ import { whileOpeningMs } from '../live/while-opening.js';
 import { materialKeys } from '../material/material.keys.js';
 import { lessonKeys } from './lesson.keys.js';
 
-
 export const lessonsQuery = infiniteQueryOptions({
   queryKey: lessonKeys.list,
-  queryFn: ({ signal, pageParam }): Promise<LessonsPage> => call(routes.lessons, { signal, query: { after: pageParam } }),
+  queryFn: ({ signal, pageParam }): Promise<LessonsPage> =>
+    call(routes.lessons, { signal, query: { after: pageParam } }),
   initialPageParam: null as string | null,
   getNextPageParam: (page) => page.next,
 });
@@ -26,7 +42,10 @@ export const benchQuery = (lessonId: string) =>
 export function useLessonsChanged(): () => Promise<void> {
   const client = useQueryClient();
   return useCallback(async () => {
-    await Promise.all([client.invalidateQueries({ queryKey: lessonKeys.all }), client.invalidateQueries({ queryKey: materialKeys.all })]);
+    await Promise.all([
+      client.invalidateQueries({ queryKey: lessonKeys.all }),
+      client.invalidateQueries({ queryKey: materialKeys.all }),
+    ]);
   }, [client]);
 }
 
@@ -37,14 +56,23 @@ export function useCreateLesson(): UseMutationResult<CreatedView, Error, CreateL
 
 export function useChangeLesson(lessonId: string): UseMutationResult<LessonView, Error, ChangeLesson> {
   const changed = useLessonsChanged();
-  return useMutation({ mutationFn: (body: ChangeLesson) => call(routes.changeLesson, { params: { lessonId }, body }), onSettled: changed });
+  return useMutation({
+    mutationFn: (body: ChangeLesson) => call(routes.changeLesson, { params: { lessonId }, body }),
+    onSettled: changed,
+  });
 }
 
 /** Adds stations at the end, in as many calls as the server's limit asks for. Gives their ids. */
 export function useAddStations(lessonId: string): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
   const changed = useLessonsChanged();
   return useMutation({
-    mutationFn: (items: readonly NewMaterial[]) => inParts(items, limits.itemsAtOnce, async (part) => (await call(routes.addStations, { params: { lessonId }, body: { items: part, materialIds: [] } })).stationIds),
+    mutationFn: (items: readonly NewMaterial[]) =>
+      inParts(
+        items,
+        limits.itemsAtOnce,
+        async (part) =>
+          (await call(routes.addStations, { params: { lessonId }, body: { items: part, materialIds: [] } })).stationIds,
+      ),
     onSettled: changed,
   });
 }
@@ -54,7 +82,8 @@ export function useOrderStations(lessonId: string): UseMutationResult<unknown, E
   const client = useQueryClient();
   const key = lessonKeys.bench(lessonId);
   return useMutation({
-    mutationFn: (stationIds: readonly string[]) => call(routes.orderStations, { params: { lessonId }, body: { stationIds } }),
+    mutationFn: (stationIds: readonly string[]) =>
+      call(routes.orderStations, { params: { lessonId }, body: { stationIds } }),
     onMutate: async (stationIds) => {
       await client.cancelQueries({ queryKey: key });
       client.setQueryData<BenchView>(key, (bench) => bench && inOrder(bench, stationIds));
@@ -64,11 +93,17 @@ export function useOrderStations(lessonId: string): UseMutationResult<unknown, E
 }
 
 function inOrder(bench: BenchView, stationIds: readonly string[]): BenchView {
-  const rows = stationIds.flatMap((id, index) => bench.rows.filter((row) => row.stationId === id).map((row) => ({ ...row, position: index + 1 })));
+  const rows = stationIds.flatMap((id, index) =>
+    bench.rows.filter((row) => row.stationId === id).map((row) => ({ ...row, position: index + 1 })),
+  );
   return { ...bench, rows };
 }
 
 export function useOpenLesson(lessonId: string): UseMutationResult<unknown, Error, 'open' | 'stop'> {
   const changed = useLessonsChanged();
-  return useMutation({ mutationFn: (what: 'open' | 'stop') => call(what === 'open' ? routes.openLesson : routes.stopOpeningLesson, { params: { lessonId } }), onSuccess: changed });
+  return useMutation({
+    mutationFn: (what: 'open' | 'stop') =>
+      call(what === 'open' ? routes.openLesson : routes.stopOpeningLesson, { params: { lessonId } }),
+    onSuccess: changed,
+  });
 }

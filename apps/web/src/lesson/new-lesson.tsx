@@ -10,7 +10,13 @@ export function NewLesson({ onClose }: { readonly onClose: () => void }): ReactE
   const create = useCreateLesson();
   return (
     <Dialog title="New lesson" onClose={onClose}>
-      <LessonForm send="Make the lesson" sending={create.isPending} error={create.error} onCancel={onClose} onSend={(wish) => create.mutate(wish, { onSuccess: ({ id }) => void navigate(`/lessons/${id}`) })} />
+      <LessonForm
+        send="Make the lesson"
+        sending={create.isPending}
+        error={create.error}
+        onCancel={onClose}
+        onSend={(wish) => create.mutate(wish, { onSuccess: ({ id }) => void navigate(`/lessons/${id}`) })}
+      />
     </Dialog>
   );
 }

@@ -13,7 +13,10 @@ export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonl
     ended.current = true;
     const wish = name.trim();
     if (wish === row.name) return onDone();
-    change.mutate({ version: row.version, name: wish === '' ? null : wish }, { onSuccess: onDone, onError: () => (ended.current = false) });
+    change.mutate(
+      { version: row.version, name: wish === '' ? null : wish },
+      { onSuccess: onDone, onError: () => (ended.current = false) },
+    );
   };
   return (
     <>

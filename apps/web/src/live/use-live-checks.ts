@@ -28,7 +28,11 @@ export function useLiveChecks(): void {
       finished ||= event.type === 'check' && event.state === 'done';
       timer ??= setTimeout(refresh, gatherMs);
     });
-    source.addEventListener('tryout', ({ data }: MessageEvent<string>) => void client.invalidateQueries({ queryKey: tryoutKeys.of((JSON.parse(data) as LiveEvent).materialId) }));
+    source.addEventListener(
+      'tryout',
+      ({ data }: MessageEvent<string>) =>
+        void client.invalidateQueries({ queryKey: tryoutKeys.of((JSON.parse(data) as LiveEvent).materialId) }),
+    );
     return () => {
       source.close();
       if (timer !== null) clearTimeout(timer);

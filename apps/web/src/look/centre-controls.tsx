@@ -22,10 +22,24 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
   return (
     <Sheet
       title="In the middle"
-      aside={centre === null ? 'it takes from the repair' : judgement.centre === null ? 'this code has no room for it' : `${judgement.centre.width} × ${judgement.centre.height} modules`}
+      aside={
+        centre === null
+          ? 'it takes from the repair'
+          : judgement.centre === null
+            ? 'this code has no room for it'
+            : `${judgement.centre.width} × ${judgement.centre.height} modules`
+      }
       action={
         <>
-          <ChooseFile label={bring.isPending ? 'Bringing it…' : 'Own picture'} accept="image/png,image/jpeg,image/webp" onChoose={(file) => bring.mutate(file, { onSuccess: ({ id, aspect }) => put({ sort: 'picture', pictureId: id, aspect, side }) })} />
+          <ChooseFile
+            label={bring.isPending ? 'Bringing it…' : 'Own picture'}
+            accept="image/png,image/jpeg,image/webp"
+            onChoose={(file) =>
+              bring.mutate(file, {
+                onSuccess: ({ id, aspect }) => put({ sort: 'picture', pictureId: id, aspect, side }),
+              })
+            }
+          />
           {centre !== null && <Button onClick={() => put(null)}>Nothing</Button>}
         </>
       }
@@ -35,25 +49,50 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
           {wordsFor(bring.error)}
         </p>
       )}
-      <ChooseIcon chosen={centre?.sort === 'icon' ? centre.icon : null} none="No icon of that name. Try another word, or bring a picture." onChoose={(icon) => put({ sort: 'icon', icon, side })} />
+      <ChooseIcon
+        chosen={centre?.sort === 'icon' ? centre.icon : null}
+        none="No icon of that name. Try another word, or bring a picture."
+        onChoose={(icon) => put({ sort: 'icon', icon, side })}
+      />
       {centre !== null && <SizeControl centre={centre} now={judgement.centre} onChange={put} />}
     </Sheet>
   );
 }
 
-function SizeControl({ centre, now, onChange }: { readonly centre: LookCentre; readonly now: LookJudgement['centre']; readonly onChange: (centre: LookCentre) => void }): ReactElement {
+function SizeControl({
+  centre,
+  now,
+  onChange,
+}: {
+  readonly centre: LookCentre;
+  readonly now: LookJudgement['centre'];
+  readonly onChange: (centre: LookCentre) => void;
+}): ReactElement {
   const { least, most } = lookLimits.side;
   const byHand = centre.side !== null;
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-line pt-3 text-[14.5px]">
       <label className="flex min-h-9 items-center gap-2">
-        <input type="checkbox" className="size-4 accent-ink" checked={!byHand} onChange={(event) => onChange({ ...centre, side: event.target.checked ? null : 0.22 })} />
+        <input
+          type="checkbox"
+          className="size-4 accent-ink"
+          checked={!byHand}
+          onChange={(event) => onChange({ ...centre, side: event.target.checked ? null : 0.22 })}
+        />
         As large as leaves half of the repair
       </label>
       {byHand && (
         <label className="flex min-h-9 items-center gap-2.5">
           Width
-          <input type="range" min={least} max={most} step={0.01} value={centre.side ?? least} onChange={(event) => onChange({ ...centre, side: Number(event.target.value) })} className="w-44 accent-ink" />
+          <input
+            type="range"
+            min={least}
+            max={most}
+            step={0.01}
+            value={centre.side ?? least}
+            onChange={(event) => onChange({ ...centre, side: Number(event.target.value) })}
+            className="w-44 accent-ink"
+          />
           <span className="w-12 text-muted">{percent(centre.side ?? least)}</span>
         </label>
       )}
@@ -61,4 +100,3 @@ function SizeControl({ centre, now, onChange }: { readonly centre: LookCentre; r
     </div>
   );
 }
-

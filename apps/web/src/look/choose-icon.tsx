@@ -14,11 +14,25 @@ export function ChooseIcon({ chosen, none, onChoose }: Props): ReactElement {
   const found = iconNames.filter((name) => name.includes(find.trim().toLowerCase()));
   return (
     <>
-      <input type="search" aria-label="Find an icon" placeholder="Find an icon" value={find} onChange={(event) => setFind(event.target.value)} className="min-h-9 w-full max-w-64 rounded-small border border-line-strong bg-sheet px-3 text-[14.5px] placeholder:text-muted" />
+      <input
+        type="search"
+        aria-label="Find an icon"
+        placeholder="Find an icon"
+        value={find}
+        onChange={(event) => setFind(event.target.value)}
+        className="min-h-9 w-full max-w-64 rounded-small border border-line-strong bg-sheet px-3 text-[14.5px] placeholder:text-muted"
+      />
       <ul aria-label="Icons" className="m-0 mt-2 flex max-h-[132px] list-none flex-wrap gap-1 overflow-y-auto p-0.5">
         {found.map((name) => (
           <li key={name}>
-            <button type="button" aria-label={name} title={name} aria-pressed={name === chosen} onClick={() => onChoose(name)} className={`flex size-10 items-center justify-center rounded-small border ${name === chosen ? 'border-marker-line bg-marker-soft' : 'border-line hover:border-ink'}`}>
+            <button
+              type="button"
+              aria-label={name}
+              title={name}
+              aria-pressed={name === chosen}
+              onClick={() => onChoose(name)}
+              className={`flex size-10 items-center justify-center rounded-small border ${name === chosen ? 'border-marker-line bg-marker-soft' : 'border-line hover:border-ink'}`}
+            >
               <Icon name={name} />
             </button>
           </li>
@@ -31,7 +45,16 @@ export function ChooseIcon({ chosen, none, onChoose }: Props): ReactElement {
 
 function Icon({ name }: { readonly name: string }): ReactElement {
   return (
-    <svg viewBox="0 0 24 24" className="size-5.5" fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" strokeLinejoin="round" aria-hidden>
+    <svg
+      viewBox="0 0 24 24"
+      className="size-5.5"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth={1.8}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+      aria-hidden
+    >
       {(iconOf(name) ?? []).map(([Element, attributes], index) => {
         const Tag = Element as 'path';
         return <Tag key={index} {...attributes} />;

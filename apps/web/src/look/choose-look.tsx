@@ -26,11 +26,26 @@ export function ChooseLook({ sample, now, disabled, onChoose }: Props): ReactEle
   if (looks.isError) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
   return (
     <ul className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3 p-0" aria-label="Looks">
-      <Choice sample={sample} name={plainLookWords} design={plainLook} isNow={now === plainLookChoice} disabled={disabled} onChoose={(fails) => onChoose(plainLookChoice, fails)} />
+      <Choice
+        sample={sample}
+        name={plainLookWords}
+        design={plainLook}
+        isNow={now === plainLookChoice}
+        disabled={disabled}
+        onChoose={(fails) => onChoose(plainLookChoice, fails)}
+      />
       {looks.data.looks
         .filter((look: LookView) => look.allowed || look.id === now)
         .map(({ id, name, design }) => (
-          <Choice key={id} sample={sample} name={name} design={design} isNow={now === id} disabled={disabled} onChoose={(fails) => onChoose(id, fails)} />
+          <Choice
+            key={id}
+            sample={sample}
+            name={name}
+            design={design}
+            isNow={now === id}
+            disabled={disabled}
+            onChoose={(fails) => onChoose(id, fails)}
+          />
         ))}
     </ul>
   );
@@ -51,15 +66,30 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
   const [worst] = judgement.reasons;
   return (
     <li>
-      <button type="button" disabled={disabled} aria-pressed={isNow} onClick={() => onChoose(judgement.state === 'stop' && worst ? lookReasonWords[worst].short : '')} className={`flex h-full w-full flex-col items-stretch rounded-sheet border p-2.5 text-left ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line bg-sheet hover:border-ink'}`}>
+      <button
+        type="button"
+        disabled={disabled}
+        aria-pressed={isNow}
+        onClick={() => onChoose(judgement.state === 'stop' && worst ? lookReasonWords[worst].short : '')}
+        className={`flex h-full w-full flex-col items-stretch rounded-sheet border p-2.5 text-left ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line bg-sheet hover:border-ink'}`}
+      >
         <span className="flex h-36 items-center justify-center rounded-small border border-line bg-white p-1.5">
           <CodePicture drawing={drawing} label="" className="max-h-full max-w-full" />
         </span>
         <span className="mt-2 flex items-start gap-2">
-          <StateMark mark={judgement.state} words={judgement.state === 'done' ? 'Leaves enough' : judgement.state === 'stop' ? 'Fails' : 'To be looked at'} />
+          <StateMark
+            mark={judgement.state}
+            words={
+              judgement.state === 'done' ? 'Leaves enough' : judgement.state === 'stop' ? 'Fails' : 'To be looked at'
+            }
+          />
           <span className="min-w-0 leading-snug">
             <span className="block text-[14.5px] font-semibold break-words">{name}</span>
-            <span className="block text-[13px] text-muted">{[isNow ? 'chosen now' : '', worst ? lookReasonWords[worst].short : ''].filter((part) => part !== '').join(' · ')}</span>
+            <span className="block text-[13px] text-muted">
+              {[isNow ? 'chosen now' : '', worst ? lookReasonWords[worst].short : '']
+                .filter((part) => part !== '')
+                .join(' · ')}
+            </span>
           </span>
         </span>
       </button>

@@ -38,9 +38,17 @@ export function Component(): ReactElement {
   if (looks.isError) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
   if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   const before = looks.data.looks.find(({ id }) => id === lookId) ?? null;
-  if (!sample) return <Failed words="There is no code to design a look on. Shorten what it carries first." onRetry={() => void page.refetch()} />;
+  if (!sample)
+    return (
+      <Failed
+        words="There is no code to design a look on. Shorten what it carries first."
+        onRetry={() => void page.refetch()}
+      />
+    );
   const from = page.data ? { page: page.data, address: pagePath(page.data) } : null;
-  return <Editor key={lookId} before={before} sample={sample} names={looks.data.looks.map(({ name }) => name)} from={from} />;
+  return (
+    <Editor key={lookId} before={before} sample={sample} names={looks.data.looks.map(({ name }) => name)} from={from} />
+  );
 }
 
 interface Props {
@@ -61,7 +69,12 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
   const drawing = useMemo(() => drawSample(sample, design), [sample, design]);
   const judgement = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
   const sizeMm = useMemo(() => printedMm(sample, design), [sample, design]);
-  const quick = useQuickRehearsal({ plan: sample.plan, look: withoutSurround(design), sizeMm, devices: sample.devices });
+  const quick = useQuickRehearsal({
+    plan: sample.plan,
+    look: withoutSurround(design),
+    sizeMm,
+    devices: sample.devices,
+  });
   const mine = before?.mayChange ?? false;
   const keep = useKeep(mine ? before : null, from);
   const fallsShort = quick.result !== null && quick.result.reachM < sample.distanceM;
@@ -105,23 +118,49 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
           </div>
           {judgement.reasons.length > 0 && (
             <div className="mt-1 border-t border-line px-1 pt-3">
-              <ReasonList judgement={judgement} mend={(reason) => <Mend reason={reason} design={design} onMend={change} />} />
+              <ReasonList
+                judgement={judgement}
+                mend={(reason) => <Mend reason={reason} design={design} onMend={change} />}
+              />
             </div>
           )}
-          {fallsShort && judgement.state === 'done' && <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-[13.5px]">{largerMm > sizeMm ? `Without frame and words a poster shows it ${largerMm} mm wide instead of ${sizeMm}.` : 'Squares read farthest; darker colours help, and so does a smaller middle.'}</p>}
+          {fallsShort && judgement.state === 'done' && (
+            <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-[13.5px]">
+              {largerMm > sizeMm
+                ? `Without frame and words a poster shows it ${largerMm} mm wide instead of ${sizeMm}.`
+                : 'Squares read farthest; darker colours help, and so does a smaller middle.'}
+            </p>
+          )}
         </aside>
         <div className="flex min-w-0 flex-col gap-3">
           <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
-            <TextField label="Name of the look" value={name} maxLength={limits.lookNameLength} onChange={(event) => setTypedName(event.target.value)} problem={keep.error ?? undefined} hint="Under this name all staff find it." />
+            <TextField
+              label="Name of the look"
+              value={name}
+              maxLength={limits.lookNameLength}
+              onChange={(event) => setTypedName(event.target.value)}
+              problem={keep.error ?? undefined}
+              hint="Under this name all staff find it."
+            />
           </section>
           <DesignControls design={design} judgement={judgement} onChange={change} />
         </div>
       </div>
       {asking && (
-        <Dialog title="This look fails" about="Students would stand in front of a code that does not read." onClose={() => setAsking(false)}>
+        <Dialog
+          title="This look fails"
+          about="Students would stand in front of a code that does not read."
+          onClose={() => setAsking(false)}
+        >
           <ReasonList judgement={judgement} />
-          {judgement.reasons.length === 0 && <p className="m-0 text-[14.5px]">In the rehearsal {quick.device?.name ?? 'a device'} did not read it at any distance.</p>}
-          <p className="mt-3 mb-0 text-[14.5px] text-muted">If you keep it all the same, every station that has it stops until the look is mended.</p>
+          {judgement.reasons.length === 0 && (
+            <p className="m-0 text-[14.5px]">
+              In the rehearsal {quick.device?.name ?? 'a device'} did not read it at any distance.
+            </p>
+          )}
+          <p className="mt-3 mb-0 text-[14.5px] text-muted">
+            If you keep it all the same, every station that has it stops until the look is mended.
+          </p>
           <div className="mt-5 flex justify-end gap-2">
             <Button onClick={send}>Keep it all the same</Button>
             <Button tone="main" onClick={() => setAsking(false)}>
@@ -135,9 +174,16 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
 }
 
 function aboutOf(before: LookView | null, mine: boolean, onCode: boolean): string {
-  if (!before) return onCode ? 'It never changes what the code says. All staff find it under its name.' : 'All staff find it under its name. It never changes what a code says.';
+  if (!before)
+    return onCode
+      ? 'It never changes what the code says. All staff find it under its name.'
+      : 'All staff find it under its name. It never changes what a code says.';
   if (!mine) return `“${before.name}” belongs to somebody else: what you design becomes a look of its own.`;
-  return before.uses === 0 ? 'No code has it by choice yet.' : before.uses === 1 ? 'One code or lesson has it, and changes with it.' : `${before.uses} codes and lessons have it, and change with it.`;
+  return before.uses === 0
+    ? 'No code has it by choice yet.'
+    : before.uses === 1
+      ? 'One code or lesson has it, and changes with it.'
+      : `${before.uses} codes and lessons have it, and change with it.`;
 }
 
 interface Keep {
@@ -160,30 +206,75 @@ function useKeep(before: LookView | null, from: Props['from']): Keep {
     keep.mutate(wish, {
       onSuccess: ({ id, name }) => {
         if (!from || from.page.look.id === id) return done(`“${name}” is kept.`);
-        changeMaterial.mutate({ version: from.page.material.version, look: id }, { onSuccess: () => done(`The code looks like “${name}” now.`), onError: () => done(`“${name}” is kept; choose it on the code’s page.`) });
+        changeMaterial.mutate(
+          { version: from.page.material.version, look: id },
+          {
+            onSuccess: () => done(`The code looks like “${name}” now.`),
+            onError: () => done(`“${name}” is kept; choose it on the code’s page.`),
+          },
+        );
       },
     });
-  const error = keep.error instanceof ApiError && keep.error.reason === 'not-allowed' ? 'At this school the administrator makes looks.' : keep.error ? wordsFor(keep.error) : null;
+  const error =
+    keep.error instanceof ApiError && keep.error.reason === 'not-allowed'
+      ? 'At this school the administrator makes looks.'
+      : keep.error
+        ? wordsFor(keep.error)
+        : null;
   return { pending: keep.isPending || changeMaterial.isPending, error, run };
 }
 
 /** The way out in one click, where there is one. */
-function Mend({ reason, design, onMend }: { readonly reason: LookReason; readonly design: LookDesign; readonly onMend: (part: Partial<LookDesign>) => void }): ReactElement | null {
+function Mend({
+  reason,
+  design,
+  onMend,
+}: {
+  readonly reason: LookReason;
+  readonly design: LookDesign;
+  readonly onMend: (part: Partial<LookDesign>) => void;
+}): ReactElement | null {
   const mended = useMemo(() => mendedColours(design), [design]);
   if ((reason === 'too-little-contrast' || reason === 'little-contrast') && mended) {
     return (
       <MendButton onClick={() => onMend(mended)}>
         Take the nearest colours that pass
-        {[mended.ink, mended.inkTo, mended.ground].map((colour, index) => colour !== null && <span key={index} aria-hidden className="size-4 shrink-0 rounded-full border border-line-strong" style={{ background: colour }} />)}
+        {[mended.ink, mended.inkTo, mended.ground].map(
+          (colour, index) =>
+            colour !== null && (
+              <span
+                key={index}
+                aria-hidden
+                className="size-4 shrink-0 rounded-full border border-line-strong"
+                style={{ background: colour }}
+              />
+            ),
+        )}
       </MendButton>
     );
   }
-  if (reason === 'light-on-dark') return <MendButton onClick={() => onMend({ ink: design.ground, inkTo: null, ground: design.ink })}>Change the two colours for each other</MendButton>;
-  if (design.centre && ['covers-patterns', 'beyond-repair', 'little-spare-repair'].includes(reason)) return <MendButton onClick={() => design.centre && onMend({ centre: { ...design.centre, side: null } })}>Take the largest that leaves half</MendButton>;
+  if (reason === 'light-on-dark')
+    return (
+      <MendButton onClick={() => onMend({ ink: design.ground, inkTo: null, ground: design.ink })}>
+        Change the two colours for each other
+      </MendButton>
+    );
+  if (design.centre && ['covers-patterns', 'beyond-repair', 'little-spare-repair'].includes(reason))
+    return (
+      <MendButton onClick={() => design.centre && onMend({ centre: { ...design.centre, side: null } })}>
+        Take the largest that leaves half
+      </MendButton>
+    );
   return null;
 }
 
-function MendButton({ onClick, children }: { readonly onClick: () => void; readonly children: ReactNode }): ReactElement {
+function MendButton({
+  onClick,
+  children,
+}: {
+  readonly onClick: () => void;
+  readonly children: ReactNode;
+}): ReactElement {
   return (
     <span className="mt-1.5 block">
       <Button onClick={onClick} className="max-w-full text-left !whitespace-normal">

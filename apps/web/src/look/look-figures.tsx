@@ -11,7 +11,11 @@ const repairReasons: readonly LookReason[] = ['covers-patterns', 'beyond-repair'
 export function ContrastFigure({ judgement }: { readonly judgement: LookJudgement }): ReactElement {
   const { colour, grey } = judgement.contrast;
   return (
-    <Figure mark={markOf(judgement, contrastReasons)} title="Contrast" figure={`${percent(colour.symbolContrast)} in colour, ${percent(grey.symbolContrast)} in grey`}>
+    <Figure
+      mark={markOf(judgement, contrastReasons)}
+      title="Contrast"
+      figure={`${percent(colour.symbolContrast)} in colour, ${percent(grey.symbolContrast)} in grey`}
+    >
       Black on white has 77 %.
     </Figure>
   );
@@ -23,14 +27,29 @@ export function RepairFigure({ judgement }: { readonly judgement: LookJudgement 
   return (
     <Figure mark={markOf(judgement, repairReasons)} title="Spare repair" figure={percent(left)}>
       <span className="mt-1 mb-1 block h-[7px] overflow-hidden rounded-full bg-line" aria-hidden>
-        <span className={`block h-full rounded-full ${left >= centreLeaves ? 'bg-done' : left > 0 ? 'bg-look' : 'bg-stop'}`} style={{ width: `${left * 100}%` }} />
+        <span
+          className={`block h-full rounded-full ${left >= centreLeaves ? 'bg-done' : left > 0 ? 'bg-look' : 'bg-stop'}`}
+          style={{ width: `${left * 100}%` }}
+        />
       </span>
-      {centre === null ? 'Nothing covers the code; all of it is left for creases and stains.' : `The middle takes ${centre.width} × ${centre.height} modules, ${spare.errors} of the ${plural(spare.repairable, 'codeword')} that can be repaired where it is least.`}
+      {centre === null
+        ? 'Nothing covers the code; all of it is left for creases and stains.'
+        : `The middle takes ${centre.width} × ${centre.height} modules, ${spare.errors} of the ${plural(spare.repairable, 'codeword')} that can be repaired where it is least.`}
     </Figure>
   );
 }
 
-export function Figure({ mark, title, figure, children }: { readonly mark: Mark; readonly title: string; readonly figure: string; readonly children: ReactNode }): ReactElement {
+export function Figure({
+  mark,
+  title,
+  figure,
+  children,
+}: {
+  readonly mark: Mark;
+  readonly title: string;
+  readonly figure: string;
+  readonly children: ReactNode;
+}): ReactElement {
   return (
     <div className="flex gap-2.5 py-2">
       <span className="mt-px shrink-0">
@@ -47,14 +66,23 @@ export function Figure({ mark, title, figure, children }: { readonly mark: Mark;
 }
 
 /** What is wrong, worst first, each with a way out beside it. */
-export function ReasonList({ judgement, mend }: { readonly judgement: LookJudgement; readonly mend?: (reason: LookReason) => ReactNode }): ReactElement | null {
+export function ReasonList({
+  judgement,
+  mend,
+}: {
+  readonly judgement: LookJudgement;
+  readonly mend?: (reason: LookReason) => ReactNode;
+}): ReactElement | null {
   if (judgement.reasons.length === 0) return null;
   return (
     <ul className="m-0 flex list-none flex-col gap-2 p-0" aria-label="What is wrong with this look">
       {judgement.reasons.map((reason) => (
         <li key={reason} className="flex items-start gap-2.5 text-[14px]">
           <span className="mt-0.5 shrink-0">
-            <StateMark mark={standing([reason]).state} words={standing([reason]).state === 'stop' ? 'Fails' : 'To be looked at'} />
+            <StateMark
+              mark={standing([reason]).state}
+              words={standing([reason]).state === 'stop' ? 'Fails' : 'To be looked at'}
+            />
           </span>
           <span className="min-w-0 flex-1">
             {lookReasonWords[reason].long}

@@ -39,7 +39,12 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
   return (
     <div id="look">
       <Sheet
-        mark={<StateMark mark={look.judgement.state} words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'to be looked at'}`} />}
+        mark={
+          <StateMark
+            mark={look.judgement.state}
+            words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'to be looked at'}`}
+          />
+        }
         title={`Look: ${name}`}
         aside={look.from === 'nobody' ? '' : lookOriginWords[look.from]}
         action={
@@ -58,14 +63,29 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
         <ReasonList judgement={look.judgement} />
         {look.judgement.freeLevel !== null && <FreeLevel page={page} level={look.judgement.freeLevel} />}
         {choosing && (
-          <Dialog title="Choose a look" about="On this code, as it would be. Nothing it says changes." wide onClose={() => setChoosing(false)}>
+          <Dialog
+            title="Choose a look"
+            about="On this code, as it would be. Nothing it says changes."
+            wide
+            onClose={() => setChoosing(false)}
+          >
             <Suspense>
-              <ChooseForCode page={page} disabled={change.isPending} onChoose={(choice, fails) => choose(choice, `The code has that look now.${failing(fails)}`)} />
+              <ChooseForCode
+                page={page}
+                disabled={change.isPending}
+                onChoose={(choice, fails) => choose(choice, `The code has that look now.${failing(fails)}`)}
+              />
             </Suspense>
             {before !== null && (
               <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
-                <span className="flex-1">{before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a choice, lesson and school decide.</span>
-                <Button disabled={change.isPending} onClick={() => choose(null, 'Lesson and school decide how it looks.')}>
+                <span className="flex-1">
+                  {before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a
+                  choice, lesson and school decide.
+                </span>
+                <Button
+                  disabled={change.isPending}
+                  onClick={() => choose(null, 'Lesson and school decide how it looks.')}
+                >
                   Leave it to them
                 </Button>
               </p>
@@ -78,13 +98,27 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
 }
 
 /** More repair for nothing: proposed where a level was chosen by hand that is not the highest that the same size holds. */
-function FreeLevel({ page: { material }, level }: { readonly page: MaterialPage; readonly level: ErrorCorrectionLevel }): ReactElement {
+function FreeLevel({
+  page: { material },
+  level,
+}: {
+  readonly page: MaterialPage;
+  readonly level: ErrorCorrectionLevel;
+}): ReactElement {
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-[14px]">
       <span className="flex-1">Level {level} repairs more and the code stays as coarse as it is.</span>
-      <Button disabled={change.isPending} onClick={() => change.mutate({ version: material.version, level }, { onError: (error) => notice({ words: wordsFor(error) }) })}>
+      <Button
+        disabled={change.isPending}
+        onClick={() =>
+          change.mutate(
+            { version: material.version, level },
+            { onError: (error) => notice({ words: wordsFor(error) }) },
+          )
+        }
+      >
         Take level {level}
       </Button>
     </p>

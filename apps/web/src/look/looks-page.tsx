@@ -49,15 +49,30 @@ export function Component(): ReactElement {
       {looks.isPending && <Loading rows={3} label="Looks are loading" />}
       {looks.isError && <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />}
       {looks.data && mayRule && <Rules looks={looks.data} />}
-      {looks.data?.looks.length === 0 && <Empty title="No looks yet">All codes are black on white, which reads best. A look of your own is designed with its readability in sight.</Empty>}
+      {looks.data?.looks.length === 0 && (
+        <Empty title="No looks yet">
+          All codes are black on white, which reads best. A look of your own is designed with its readability in sight.
+        </Empty>
+      )}
       {looks.data && looks.data.looks.length > 0 && sample && (
-        <ul className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-3 p-0" aria-label="Looks of the school">
+        <ul
+          className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-3 p-0"
+          aria-label="Looks of the school"
+        >
           {looks.data.looks.map((look) => (
-            <LookCard key={look.id} look={look} sample={sample} isDefault={looks.data.defaultLookId === look.id} mayRule={mayRule} />
+            <LookCard
+              key={look.id}
+              look={look}
+              sample={sample}
+              isDefault={looks.data.defaultLookId === look.id}
+              mayRule={mayRule}
+            />
           ))}
         </ul>
       )}
-      {!mayRule && looks.data && looks.data.madeBy === 'administrator' && <p className="mt-3 mb-0 text-[13.5px] text-muted">At this school the administrator makes looks.</p>}
+      {!mayRule && looks.data && looks.data.madeBy === 'administrator' && (
+        <p className="mt-3 mb-0 text-[13.5px] text-muted">At this school the administrator makes looks.</p>
+      )}
     </>
   );
 }
@@ -65,10 +80,19 @@ export function Component(): ReactElement {
 function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: LooksView }): ReactElement {
   const change = useChangeLookRules();
   const notice = useNotice();
-  const keep = (rules: { defaultLookId: string | null; madeBy: LookMakers }): void => change.mutate(rules, { onSuccess: () => notice({ words: 'The school’s rules for looks are kept.' }), onError: (error) => notice({ words: wordsFor(error) }) });
+  const keep = (rules: { defaultLookId: string | null; madeBy: LookMakers }): void =>
+    change.mutate(rules, {
+      onSuccess: () => notice({ words: 'The school’s rules for looks are kept.' }),
+      onError: (error) => notice({ words: wordsFor(error) }),
+    });
   return (
     <div className="mb-4 grid gap-4 sm:max-w-2xl sm:grid-cols-2">
-      <SelectField label="Look where none is chosen" value={defaultLookId ?? ''} disabled={change.isPending} onChange={(event) => keep({ defaultLookId: event.target.value || null, madeBy })}>
+      <SelectField
+        label="Look where none is chosen"
+        value={defaultLookId ?? ''}
+        disabled={change.isPending}
+        onChange={(event) => keep({ defaultLookId: event.target.value || null, madeBy })}
+      >
         <option value="">{plainLookWords}</option>
         {looks
           .filter(({ allowed }) => allowed)
@@ -78,7 +102,14 @@ function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: Lo
             </option>
           ))}
       </SelectField>
-      <ChoiceField choices={lookMakers} words={lookMakerWords} label="Who makes looks" value={madeBy} disabled={change.isPending} onChange={(event) => keep({ defaultLookId, madeBy: event.target.value as LookMakers })} />
+      <ChoiceField
+        choices={lookMakers}
+        words={lookMakerWords}
+        label="Who makes looks"
+        value={madeBy}
+        disabled={change.isPending}
+        onChange={(event) => keep({ defaultLookId, madeBy: event.target.value as LookMakers })}
+      />
     </div>
   );
 }
@@ -97,28 +128,53 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
   const allow = useAllowLook();
   const notice = useNotice();
   const navigate = useNavigate();
-  const removal = useRemoval({ remove: routes.removeLook, restore: routes.restoreLook, params: { lookId: id }, words: `“${name}” was removed.` });
+  const removal = useRemoval({
+    remove: routes.removeLook,
+    restore: routes.restoreLook,
+    params: { lookId: id },
+    words: `“${name}” was removed.`,
+  });
   const [worst] = judgement.reasons;
-  const facts = [isDefault ? 'where none is chosen' : '', uses > 0 ? `chosen ${uses === 1 ? 'once' : `${uses} times`}` : 'not chosen yet', allowed ? '' : 'not allowed any more'];
+  const facts = [
+    isDefault ? 'where none is chosen' : '',
+    uses > 0 ? `chosen ${uses === 1 ? 'once' : `${uses} times`}` : 'not chosen yet',
+    allowed ? '' : 'not allowed any more',
+  ];
   return (
     <li className="flex flex-col rounded-sheet border border-line bg-sheet p-3">
       <div className="flex h-44 items-center justify-center rounded-small border border-line bg-white p-2">
         <CodePicture drawing={drawing} label="" className={`max-h-full max-w-full ${allowed ? '' : 'opacity-45'}`} />
       </div>
       <div className="mt-2.5 flex items-start gap-2">
-        <StateMark mark={allowed ? judgement.state : 'look-at'} words={judgement.state === 'done' ? 'Leaves enough' : 'To be looked at'} />
+        <StateMark
+          mark={allowed ? judgement.state : 'look-at'}
+          words={judgement.state === 'done' ? 'Leaves enough' : 'To be looked at'}
+        />
         <div className="min-w-0 flex-1 leading-snug">
           <Link to={lookAddress(look)} className="text-[15.5px] font-semibold break-words text-ink">
             {name}
           </Link>
-          <p className="m-0 text-[13px] text-muted">{[worst ? lookReasonWords[worst].short : '', ...facts].filter((part) => part !== '').join(' · ')}</p>
+          <p className="m-0 text-[13px] text-muted">
+            {[worst ? lookReasonWords[worst].short : '', ...facts].filter((part) => part !== '').join(' · ')}
+          </p>
         </div>
         {(mayChange || mayRule) && (
           <Menu
             label={`More for ${name}`}
             entries={[
               { label: mayChange ? 'Change' : 'Design from it', onSelect: () => void navigate(lookAddress(look)) },
-              ...(mayRule ? [{ label: allowed ? 'Allow no longer' : 'Allow again', onSelect: () => allow.mutate({ lookId: id, allowed: !allowed }, { onError: (error) => notice({ words: wordsFor(error) }) }) }] : []),
+              ...(mayRule
+                ? [
+                    {
+                      label: allowed ? 'Allow no longer' : 'Allow again',
+                      onSelect: () =>
+                        allow.mutate(
+                          { lookId: id, allowed: !allowed },
+                          { onError: (error) => notice({ words: wordsFor(error) }) },
+                        ),
+                    },
+                  ]
+                : []),
               { label: 'Remove', onSelect: removal.run, danger: true, disabled: uses > 0 || isDefault },
             ]}
           >

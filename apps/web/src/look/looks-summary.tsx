@@ -9,7 +9,9 @@ export function LooksSummary(): ReactElement {
   return (
     <SchoolSummary title="Looks" to="/school/looks" query={useQuery(looksQuery)}>
       {({ looks, defaultLookId }) =>
-        looks.length === 0 ? 'None yet: all codes are black on white.' : `${looks.map(({ name }) => name).join(', ')}. Where none is chosen: ${looks.find(({ id }) => id === defaultLookId)?.name ?? plainLookWords}.`
+        looks.length === 0
+          ? 'None yet: all codes are black on white.'
+          : `${looks.map(({ name }) => name).join(', ')}. Where none is chosen: ${looks.find(({ id }) => id === defaultLookId)?.name ?? plainLookWords}.`
       }
     </SchoolSummary>
   );

@@ -1,6 +1,15 @@
 /** The code on which a look is tried: that of a material or of a lesson's first station, or one as codes usually are. */
 import type { BenchView, DeviceView, MaterialPage } from '@hapset/contract';
-import { drawCode, planSymbol, posterCodeMm, type CodeDrawing, type ErrorCorrectionLevel, type LookDesign, type PaperFormat, type SymbolPlan } from '@hapset/core';
+import {
+  drawCode,
+  planSymbol,
+  posterCodeMm,
+  type CodeDrawing,
+  type ErrorCorrectionLevel,
+  type LookDesign,
+  type PaperFormat,
+  type SymbolPlan,
+} from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import { measureOnPage } from './measure.js';
 
@@ -21,15 +30,26 @@ export function sampleOf({ material, station, code, rehearsal, paper }: Material
 /** Of the first station with a code. */
 export function sampleOfLesson({ rows }: BenchView): LookSample | null {
   const row = rows.find(({ code }) => code !== null);
-  return row?.code ? planned(row.code.payload, row.code.level, { ...row.rehearsal, name: row.name, paper: 'A4' }) : null;
+  return row?.code
+    ? planned(row.code.payload, row.code.level, { ...row.rehearsal, name: row.name, paper: 'A4' })
+    : null;
 }
 
 /** Where no code is at hand. */
 export function usualSample(devices: readonly DeviceView[]): LookSample | null {
-  return planned('https://material.example/leaf/rock-pools', undefined, { name: 'Rock pools', paper: 'A4', distanceM: 1.5, devices });
+  return planned('https://material.example/leaf/rock-pools', undefined, {
+    name: 'Rock pools',
+    paper: 'A4',
+    distanceM: 1.5,
+    devices,
+  });
 }
 
-function planned(payload: string, level: ErrorCorrectionLevel | undefined, { name, paper, distanceM, devices }: Omit<LookSample, 'plan'>): LookSample | null {
+function planned(
+  payload: string,
+  level: ErrorCorrectionLevel | undefined,
+  { name, paper, distanceM, devices }: Omit<LookSample, 'plan'>,
+): LookSample | null {
   const plan = planSymbol(payload, level);
   return plan.ok ? { plan: plan.value, name, paper, distanceM, devices } : null;
 }

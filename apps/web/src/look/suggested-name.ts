@@ -10,7 +10,17 @@ export function suggestedName(design: LookDesign, taken: readonly string[]): str
   return `${name} ${count}`;
 }
 
-const hues: readonly (readonly [name: string, upTo: number])[] = [['red', 18], ['orange', 45], ['yellow', 68], ['green', 170], ['teal', 195], ['blue', 255], ['violet', 290], ['pink', 340], ['red', 361]];
+const hues: readonly (readonly [name: string, upTo: number])[] = [
+  ['red', 18],
+  ['orange', 45],
+  ['yellow', 68],
+  ['green', 170],
+  ['teal', 195],
+  ['blue', 255],
+  ['violet', 290],
+  ['pink', 340],
+  ['red', 361],
+];
 
 /** The hue as people say it; dull colours are black, grey or white. */
 export function colourName(hex: string): string {
@@ -18,7 +28,8 @@ export function colourName(hex: string): string {
   const [most, least] = [Math.max(red, green, blue), Math.min(red, green, blue)];
   const range = most - least;
   if (range < 0.12) return most < 0.25 ? 'black' : most > 0.85 ? 'white' : 'grey';
-  const turn = most === red ? (green - blue) / range : most === green ? 2 + (blue - red) / range : 4 + (red - green) / range;
+  const turn =
+    most === red ? (green - blue) / range : most === green ? 2 + (blue - red) / range : 4 + (red - green) / range;
   const hue = (turn * 60 + 360) % 360;
   const name = hues.find(([, upTo]) => hue < upTo)?.[0] ?? 'red';
   return name === 'orange' && most < 0.65 ? 'brown' : name;

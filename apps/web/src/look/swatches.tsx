@@ -1,15 +1,36 @@
 /** Small pictures of forms, drawn by what draws the codes. */
-import { drawCode, planSymbol, plainLook, type CodeDrawing, type FinderShape, type FrameForm, type LookDesign, type ModuleShape } from '@hapset/core';
+import {
+  drawCode,
+  planSymbol,
+  plainLook,
+  type CodeDrawing,
+  type FinderShape,
+  type FrameForm,
+  type LookDesign,
+  type ModuleShape,
+} from '@hapset/core';
 import { useMemo, type ReactElement } from 'react';
 import { CodePicture } from '../symbol/code-picture.js';
 
 function drawSmall(look: Partial<LookDesign>): CodeDrawing | null {
   const plan = planSymbol('4');
-  return plan.ok ? drawCode(plan.value, { look: { ...plainLook, ...look }, name: '', iconOf: () => null, measure: () => 0 }) : null;
+  return plan.ok
+    ? drawCode(plan.value, { look: { ...plainLook, ...look }, name: '', iconOf: () => null, measure: () => 0 })
+    : null;
 }
 
 /** A part of a code, close up. */
-function Cut({ drawing, x, y, side }: { readonly drawing: CodeDrawing | null; readonly x: number; readonly y: number; readonly side: number }): ReactElement | null {
+function Cut({
+  drawing,
+  x,
+  y,
+  side,
+}: {
+  readonly drawing: CodeDrawing | null;
+  readonly x: number;
+  readonly y: number;
+  readonly side: number;
+}): ReactElement | null {
   const shape = drawing?.shapes[1];
   if (shape?.sort !== 'fill') return null;
   return (

@@ -12,17 +12,38 @@ import { MaterialForm } from './material-form.js';
 import { useChangeMaterial } from './material.queries.js';
 
 /** Changes a material: what it says, what it is called, what students should do. */
-export function ChangeMaterialDialog({ page: { material, station, lessons, rehearsal }, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
+export function ChangeMaterialDialog({
+  page: { material, station, lessons, rehearsal },
+  onClose,
+}: {
+  readonly page: MaterialPage;
+  readonly onClose: () => void;
+}): ReactElement {
   const change = useChangeMaterial(material.id);
   const school = useQuery(schoolQuery).data;
   const [fieldsShown, setFieldsShown] = useState(false);
-  const send = (wish: Omit<ChangeMaterial, 'version'>): void => change.mutate({ ...wish, version: material.version }, { onSuccess: onClose });
+  const send = (wish: Omit<ChangeMaterial, 'version'>): void =>
+    change.mutate({ ...wish, version: material.version }, { onSuccess: onClose });
   const { content } = material;
   const failure = change.isError ? wordsFor(change.error) : null;
   return (
-    <Dialog title="Change" about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined} wide={fieldsShown || material.words !== null} onClose={onClose}>
+    <Dialog
+      title="Change"
+      about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined}
+      wide={fieldsShown || material.words !== null}
+      onClose={onClose}
+    >
       {content && school && fieldsShown ? (
-        <KindForm kind={content.kind} content={content} school={school} devices={rehearsal.devices} send="Keep the change" sending={change.isPending} failure={failure} onSend={(fields) => send({ content: fields })} />
+        <KindForm
+          kind={content.kind}
+          content={content}
+          school={school}
+          devices={rehearsal.devices}
+          send="Keep the change"
+          sending={change.isPending}
+          failure={failure}
+          onSend={(fields) => send({ content: fields })}
+        />
       ) : (
         <>
           {content && (
@@ -30,7 +51,14 @@ export function ChangeMaterialDialog({ page: { material, station, lessons, rehea
               <Button onClick={() => setFieldsShown(true)}>Change what the code says</Button>
             </p>
           )}
-          <MaterialForm material={material} devices={rehearsal.devices} sending={change.isPending} failure={failure} onSend={send} onCancel={onClose} />
+          <MaterialForm
+            material={material}
+            devices={rehearsal.devices}
+            sending={change.isPending}
+            failure={failure}
+            onSend={send}
+            onCancel={onClose}
+          />
         </>
       )}
       {!station && <RemoveMaterial id={material.id} title={material.title} kept={material.pageAddress !== null} />}
@@ -38,13 +66,34 @@ export function ChangeMaterialDialog({ page: { material, station, lessons, rehea
   );
 }
 
-function RemoveMaterial({ id, title, kept }: { readonly id: string; readonly title: string; readonly kept: boolean }): ReactElement {
+function RemoveMaterial({
+  id,
+  title,
+  kept,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly kept: boolean;
+}): ReactElement {
   const navigate = useNavigate();
-  const removal = useRemoval({ remove: routes.removeMaterial, restore: routes.restoreMaterial, params: { materialId: id }, words: `“${title}” was taken off the shelf.`, onRemoved: () => void navigate('/shelf') });
+  const removal = useRemoval({
+    remove: routes.removeMaterial,
+    restore: routes.restoreMaterial,
+    params: { materialId: id },
+    words: `“${title}” was taken off the shelf.`,
+    onRemoved: () => void navigate('/shelf'),
+  });
   return (
     <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px]">
-      <span className={`flex-1 ${removal.error ? 'font-semibold text-stop' : 'text-muted'}`} role={removal.error ? 'alert' : undefined}>
-        {removal.error ? wordsFor(removal.error) : kept ? 'Students who scan its code read that it was taken down.' : 'A code that is on a wall goes on working.'}
+      <span
+        className={`flex-1 ${removal.error ? 'font-semibold text-stop' : 'text-muted'}`}
+        role={removal.error ? 'alert' : undefined}
+      >
+        {removal.error
+          ? wordsFor(removal.error)
+          : kept
+            ? 'Students who scan its code read that it was taken down.'
+            : 'A code that is on a wall goes on working.'}
       </span>
       <Button onClick={removal.run}>Take off the shelf</Button>
     </div>

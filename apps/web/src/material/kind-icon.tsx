@@ -1,5 +1,24 @@
 import type { MaterialKind } from '@hapset/core';
-import { AudioLines, CalendarPlus, ClipboardList, Contact, File, FileText, Folder, Globe, Images, Mail, MapPin, MessageCircle, MessageSquareText, NotebookPen, Phone, Video, Wifi, type LucideIcon } from 'lucide-react';
+import {
+  AudioLines,
+  CalendarPlus,
+  ClipboardList,
+  Contact,
+  File,
+  FileText,
+  Folder,
+  Globe,
+  Images,
+  Mail,
+  MapPin,
+  MessageCircle,
+  MessageSquareText,
+  NotebookPen,
+  Phone,
+  Video,
+  Wifi,
+  type LucideIcon,
+} from 'lucide-react';
 import type { ReactElement } from 'react';
 
 const icons: Readonly<Record<MaterialKind, LucideIcon>> = {

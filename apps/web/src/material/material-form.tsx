@@ -30,7 +30,15 @@ interface Props {
 /** Title, link or words, kind and instruction; only what was touched is sent. */
 export function MaterialForm({ material, devices, sending, failure, onSend, onCancel }: Props): ReactElement {
   const { register, handleSubmit, formState, control } = useForm<Fields>({
-    defaultValues: { title: material.title, link: material.link ?? '', words: material.words ?? '', kind: material.kind, instruction: material.instruction, tags: material.tags.join(', '), shownUntil: material.shownUntil ?? '' },
+    defaultValues: {
+      title: material.title,
+      link: material.link ?? '',
+      words: material.words ?? '',
+      kind: material.kind,
+      instruction: material.instruction,
+      tags: material.tags.join(', '),
+      shownUntil: material.shownUntil ?? '',
+    },
   });
   const { dirtyFields: touched, errors } = formState;
   const send = (fields: Fields): void =>
@@ -46,23 +54,59 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
   const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
   return (
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
-      <TextField label="Title" maxLength={limits.titleLength} {...register('title', needed)} problem={errors.title?.message} />
+      <TextField
+        label="Title"
+        maxLength={limits.titleLength}
+        {...register('title', needed)}
+        problem={errors.title?.message}
+      />
       {material.link !== null && (
         <>
-          <TextArea label="Link" rows={2} maxLength={limits.linkLength} hint="A new link is another code: what is on the wall would have to be printed again." {...register('link', needed)} problem={errors.link?.message} />
+          <TextArea
+            label="Link"
+            rows={2}
+            maxLength={limits.linkLength}
+            hint="A new link is another code: what is on the wall would have to be printed again."
+            {...register('link', needed)}
+            problem={errors.link?.message}
+          />
           <ChoiceField choices={linkKinds} words={kindWords} label="Kind" {...register('kind')} />
         </>
       )}
       {material.words !== null && (
         <div className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]">
-          <TextArea label="Words in the code" rows={7} maxLength={limits.wordsLength} {...register('words', needed)} problem={errors.words?.message} />
+          <TextArea
+            label="Words in the code"
+            rows={7}
+            maxLength={limits.wordsLength}
+            {...register('words', needed)}
+            problem={errors.words?.message}
+          />
           <LiveWords control={control} devices={devices} />
         </div>
       )}
-      <TextField label="What students should do" hint="Printed under the code." maxLength={limits.instructionLength} {...register('instruction', needed)} problem={errors.instruction?.message} />
-      {material.pageAddress !== null && <TextField label="Shown to students until" type="date" hint="Leave it empty to show it as long as the server runs." {...register('shownUntil')} />}
+      <TextField
+        label="What students should do"
+        hint="Printed under the code."
+        maxLength={limits.instructionLength}
+        {...register('instruction', needed)}
+        problem={errors.instruction?.message}
+      />
+      {material.pageAddress !== null && (
+        <TextField
+          label="Shown to students until"
+          type="date"
+          hint="Leave it empty to show it as long as the server runs."
+          {...register('shownUntil')}
+        />
+      )}
       <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
-      <DialogEnd failure={failure} send="Keep the change" disabled={sending || !formState.isDirty} onCancel={onCancel} />
+      <DialogEnd
+        failure={failure}
+        send="Keep the change"
+        disabled={sending || !formState.isDirty}
+        onCancel={onCancel}
+      />
     </form>
   );
 }

@@ -37,7 +37,8 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
   const [changing, setChanging] = useState(false);
   const open = useOpenMaterial();
   const rehearsals = useRehearsals([{ place, code, rehearsal }], true);
-  const mayMend = !readiness.opens.inTheCode && !readiness.opens.opening && !['done', 'not-yet'].includes(readiness.opens.state);
+  const mayMend =
+    !readiness.opens.inTheCode && !readiness.opens.opening && !['done', 'not-yet'].includes(readiness.opens.state);
   useOpenAgainOnReturn(mayMend ? [material.id] : [], (id) => open.mutate(id));
   useScrollToPart();
   const name = station?.name ?? material.title;

@@ -30,15 +30,15 @@ export function Component(): ReactElement {
         about="All your materials, in a lesson or in none."
         actions={
           <>
-          <input
-            type="search"
-            aria-label="Find on the shelf"
-            placeholder="Find by title, link or words"
-            value={find}
-            autoFocus={search.get('focus') === 'find'}
-            onChange={(event) => setFind(event.target.value)}
-            className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
-          />
+            <input
+              type="search"
+              aria-label="Find on the shelf"
+              placeholder="Find by title, link or words"
+              value={find}
+              autoFocus={search.get('focus') === 'find'}
+              onChange={(event) => setFind(event.target.value)}
+              className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+            />
             <Link to="/inspect" className={buttonClass()}>
               Inspect a code
             </Link>
@@ -68,12 +68,21 @@ export function Component(): ReactElement {
       <div className="mt-4">
         {shelf.isPending && <Loading label="The shelf is loading" />}
         {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
-        {shelf.isSuccess && rows.length === 0 && (wanted === '' ? <Empty title="The shelf is empty">Whatever you paste above stands here and can be used in any lesson.</Empty> : <Empty title={`Nothing found for “${wanted}”`}>Try fewer letters, or another word of the title.</Empty>)}
+        {shelf.isSuccess &&
+          rows.length === 0 &&
+          (wanted === '' ? (
+            <Empty title="The shelf is empty">
+              Whatever you paste above stands here and can be used in any lesson.
+            </Empty>
+          ) : (
+            <Empty title={`Nothing found for “${wanted}”`}>Try fewer letters, or another word of the title.</Empty>
+          ))}
         {rows.length > 0 && (
           <>
             <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
               {plural(total, 'material')}
-              {wanted === '' ? '' : ' found'}{tag === null ? '' : ` in “${tag}”`}
+              {wanted === '' ? '' : ' found'}
+              {tag === null ? '' : ` in “${tag}”`}
             </p>
             {chosen.length > 0 && (
               <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
@@ -86,7 +95,14 @@ export function Component(): ReactElement {
             )}
             <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
               {rows.map((row) => (
-                <ShelfRow key={row.material.id} row={row} ticked={chosen.includes(row.material.id)} onTick={(ticked) => setChosen(ticked ? [...chosen, row.material.id] : chosen.filter((id) => id !== row.material.id))} />
+                <ShelfRow
+                  key={row.material.id}
+                  row={row}
+                  ticked={chosen.includes(row.material.id)}
+                  onTick={(ticked) =>
+                    setChosen(ticked ? [...chosen, row.material.id] : chosen.filter((id) => id !== row.material.id))
+                  }
+                />
               ))}
             </ul>
           </>

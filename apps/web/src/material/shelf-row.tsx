@@ -18,15 +18,31 @@ export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, 
   return (
     <li className={`flex items-stretch border-b border-line last:border-b-0 ${ticked ? 'bg-marker-soft' : ''}`}>
       <label className="flex w-10 shrink-0 cursor-pointer items-center justify-end">
-        <input type="checkbox" aria-label={`Choose ${material.title}`} checked={ticked} onChange={(event) => onTick(event.target.checked)} className="size-4 accent-ink" />
+        <input
+          type="checkbox"
+          aria-label={`Choose ${material.title}`}
+          checked={ticked}
+          onChange={(event) => onTick(event.target.checked)}
+          className="size-4 accent-ink"
+        />
       </label>
-      <Link to={`/shelf/${material.id}`} className="grid flex-1 min-w-0 grid-cols-2 items-center gap-x-4 gap-y-2 px-4 py-2.5 text-ink no-underline hover:bg-marker-soft sm:grid-cols-[minmax(0,1fr)_190px_170px]">
+      <Link
+        to={`/shelf/${material.id}`}
+        className="grid flex-1 min-w-0 grid-cols-2 items-center gap-x-4 gap-y-2 px-4 py-2.5 text-ink no-underline hover:bg-marker-soft sm:grid-cols-[minmax(0,1fr)_190px_170px]"
+      >
         <span className="col-span-2 flex min-w-0 items-center gap-3.5 sm:col-span-1">
-          {code ? <CodePicture drawing={code.drawing} label="" className="size-[46px] shrink-0" /> : <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />}
+          {code ? (
+            <CodePicture drawing={code.drawing} label="" className="size-[46px] shrink-0" />
+          ) : (
+            <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />
+          )}
           <span className="min-w-0 leading-snug">
             <span className="block truncate text-[15.5px] font-semibold">{material.title}</span>
             <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
-              <KindIcon kind={material.kind} /> {[kindWords[material.kind], material.at?.service ?? null, where].filter((part) => part !== null).join(' · ')}
+              <KindIcon kind={material.kind} />{' '}
+              {[kindWords[material.kind], material.at?.service ?? null, where]
+                .filter((part) => part !== null)
+                .join(' · ')}
             </span>
           </span>
         </span>

@@ -6,7 +6,13 @@ import { composerOfTag } from '../sheet/places-of-address.js';
 import { tagsQuery, useOpenTag } from './material.queries.js';
 
 /** The collections of the shelf. A chosen one can be opened as a whole. */
-export function TagBar({ chosen, onChoose }: { readonly chosen: string | null; readonly onChoose: (tag: string | null) => void }): ReactElement | null {
+export function TagBar({
+  chosen,
+  onChoose,
+}: {
+  readonly chosen: string | null;
+  readonly onChoose: (tag: string | null) => void;
+}): ReactElement | null {
   const tags = useQuery(tagsQuery).data ?? [];
   const open = useOpenTag();
   if (tags.length === 0 && chosen === null) return null;
@@ -28,9 +34,9 @@ export function TagBar({ chosen, onChoose }: { readonly chosen: string | null; r
           <Link to={composerOfTag(chosen)} className={buttonClass()}>
             Make sheets
           </Link>
-        <Button disabled={open.isPending} onClick={() => open.mutate(chosen)}>
-          Open all again
-        </Button>
+          <Button disabled={open.isPending} onClick={() => open.mutate(chosen)}>
+            Open all again
+          </Button>
         </span>
       )}
     </div>

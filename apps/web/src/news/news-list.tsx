@@ -33,7 +33,8 @@ export function NewsList(): ReactElement | null {
 function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
   const { name, lessonName, before, now, noticedAt, lessonId, stationId, materialId } = item;
   const state = opensState(now, 'none');
-  const to = lessonId !== null && stationId !== null ? `/lessons/${lessonId}/stations/${stationId}` : `/shelf/${materialId}`;
+  const to =
+    lessonId !== null && stationId !== null ? `/lessons/${lessonId}/stations/${stationId}` : `/shelf/${materialId}`;
   return (
     <li className="border-b border-line last:border-b-0">
       <Link to={to} className="flex items-center gap-3 px-4 py-2.5 text-ink no-underline hover:bg-marker-soft sm:px-5">

@@ -3,7 +3,10 @@ import { ApiError } from '../api/problem-error.js';
 
 /** Phones offer it; most laptops don't. */
 export function canShareFiles(): boolean {
-  return typeof navigator.canShare === 'function' && navigator.canShare({ files: [new File([], 'code.png', { type: 'image/png' })] });
+  return (
+    typeof navigator.canShare === 'function' &&
+    navigator.canShare({ files: [new File([], 'code.png', { type: 'image/png' })] })
+  );
 }
 
 /** Browsers allow it on secure addresses only. */

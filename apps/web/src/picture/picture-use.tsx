@@ -1,7 +1,15 @@
 import type { ReactElement, ReactNode } from 'react';
 
 /** What a picture is for, and the ways to get it. */
-export function Use({ title, about, children }: { readonly title: string; readonly about: ReactNode; readonly children: ReactNode }): ReactElement {
+export function Use({
+  title,
+  about,
+  children,
+}: {
+  readonly title: string;
+  readonly about: ReactNode;
+  readonly children: ReactNode;
+}): ReactElement {
   return (
     <li className="grid gap-x-5 gap-y-2 border-t border-line py-3.5 first:border-t-0 first:pt-0 last:pb-0 sm:grid-cols-[minmax(0,1fr)_auto]">
       <div className="min-w-0">

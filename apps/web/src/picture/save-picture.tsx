@@ -24,12 +24,22 @@ export function SavePicture({ page, place, name }: Props): ReactElement | null {
   return (
     <>
       {canShareFiles() && <HandOn words="Share picture" act={() => sharePicture(pictureAddress(place, {}), name)} />}
-      <a className={buttonClass()} href={pictureAddress(place, {})} download title={`PNG, ${pictures.documentMm} mm wide when it is pasted into a document`}>
+      <a
+        className={buttonClass()}
+        href={pictureAddress(place, {})}
+        download
+        title={`PNG, ${pictures.documentMm} mm wide when it is pasted into a document`}
+      >
         Save picture
       </a>
       <Button onClick={() => setOpen(true)}>Other pictures</Button>
       {open && (
-        <Dialog title="Pictures of this code" about="What is it for? Each file is named after the code." wide onClose={() => setOpen(false)}>
+        <Dialog
+          title="Pictures of this code"
+          about="What is it for? Each file is named after the code."
+          wide
+          onClose={() => setOpen(false)}
+        >
           <Uses page={page} place={place} pictures={pictures} />
         </Dialog>
       )}
@@ -37,15 +47,35 @@ export function SavePicture({ page, place, name }: Props): ReactElement | null {
   );
 }
 
-function Uses({ page, place, pictures }: { readonly page: MaterialPage; readonly place: PlaceId; readonly pictures: PicturesView }): ReactElement {
+function Uses({
+  page,
+  place,
+  pictures,
+}: {
+  readonly page: MaterialPage;
+  readonly place: PlaceId;
+  readonly pictures: PicturesView;
+}): ReactElement {
   const { documentMm, smallestMm, printingMm } = pictures;
   return (
     <ul className="m-0 flex list-none flex-col p-0">
-      <Use title="For a document" about={`${documentMm} mm wide when it is pasted, for a page on a table. Not smaller than ${smallestMm} mm, or some device no longer reads it.`}>
+      <Use
+        title="For a document"
+        about={`${documentMm} mm wide when it is pasted, for a page on a table. Not smaller than ${smallestMm} mm, or some device no longer reads it.`}
+      >
         <Save address={pictureAddress(place, { use: 'document', format: 'png' })} words="PNG" />
-        {canCopyPictures() && <HandOn words="Copy" done="The picture is on the clipboard." act={() => copyPicture(pictureAddress(place, { use: 'document', format: 'png' }))} />}
+        {canCopyPictures() && (
+          <HandOn
+            words="Copy"
+            done="The picture is on the clipboard."
+            act={() => copyPicture(pictureAddress(place, { use: 'document', format: 'png' }))}
+          />
+        )}
       </Use>
-      <Use title="For printing" about={`${printingMm} mm wide, as it reads from where students stand. SVG and PDF stay sharp at any size.`}>
+      <Use
+        title="For printing"
+        about={`${printingMm} mm wide, as it reads from where students stand. SVG and PDF stay sharp at any size.`}
+      >
         <Save address={pictureAddress(place, { use: 'printing', format: 'pdf' })} words="PDF" />
         <Save address={pictureAddress(place, { use: 'printing', format: 'svg' })} words="SVG" />
         <Save address={pictureAddress(place, { use: 'printing', format: 'png', dpi: 300 })} words="PNG 300 dpi" />
@@ -69,7 +99,15 @@ function Save({ address, words }: { readonly address: string; readonly words: st
 }
 
 /** Does something with the picture; says when it is done, and when it is not. */
-function HandOn({ words, done, act }: { readonly words: string; readonly done?: string; readonly act: () => Promise<void> }): ReactElement {
+function HandOn({
+  words,
+  done,
+  act,
+}: {
+  readonly words: string;
+  readonly done?: string;
+  readonly act: () => Promise<void>;
+}): ReactElement {
   const notice = useNotice();
   const [busy, setBusy] = useState(false);
   const run = async (): Promise<void> => {

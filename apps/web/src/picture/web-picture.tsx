@@ -10,14 +10,29 @@ import { htmlLine } from './html-line.js';
 import { Use } from './picture-use.js';
 
 /** The code on web pages of others: an address of its own that always shows the code as it is, and can be switched off. */
-export function WebPicture({ materialId, name, pictures }: { readonly materialId: string; readonly name: string; readonly pictures: PicturesView }): ReactElement {
+export function WebPicture({
+  materialId,
+  name,
+  pictures,
+}: {
+  readonly materialId: string;
+  readonly name: string;
+  readonly pictures: PicturesView;
+}): ReactElement {
   const changed = useLessonsChanged();
   const notice = useNotice();
-  const show = useMutation({ mutationFn: (shown: boolean) => call(routes.showWebPicture, { params: { materialId }, body: { shown } }), onSettled: changed, onError: (error) => notice({ words: wordsFor(error) }) });
+  const show = useMutation({
+    mutationFn: (shown: boolean) => call(routes.showWebPicture, { params: { materialId }, body: { shown } }),
+    onSettled: changed,
+    onError: (error) => notice({ words: wordsFor(error) }),
+  });
   const { webAddress } = pictures;
   if (webAddress === null) {
     return (
-      <Use title="For a web page" about="An address that nobody guesses shows the code on any page, always as it is now. You can switch it off.">
+      <Use
+        title="For a web page"
+        about="An address that nobody guesses shows the code on any page, always as it is now. You can switch it off."
+      >
         <Button disabled={show.isPending} onClick={() => show.mutate(true)}>
           Make an address
         </Button>
@@ -35,7 +50,10 @@ export function WebPicture({ materialId, name, pictures }: { readonly materialId
       about={
         <>
           Put this line into the page’s HTML. It shows the code as it is now, also after a change.
-          <code aria-label="HTML line" className="mt-1.5 block rounded-small bg-band/60 px-3 py-2 font-mono text-[13px] break-all text-ink select-all">
+          <code
+            aria-label="HTML line"
+            className="mt-1.5 block rounded-small bg-band/60 px-3 py-2 font-mono text-[13px] break-all text-ink select-all"
+          >
             {line}
           </code>
         </>

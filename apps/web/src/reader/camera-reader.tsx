@@ -45,11 +45,26 @@ export function CameraReader({ onCodes }: Props): ReactElement {
   }
   return (
     <div className="relative overflow-hidden rounded-sheet bg-ink">
-      <video ref={video} muted playsInline aria-label="What the camera sees" className="block max-h-[46vh] w-full object-contain" />
+      <video
+        ref={video}
+        muted
+        playsInline
+        aria-label="What the camera sees"
+        className="block max-h-[46vh] w-full object-contain"
+      />
       {seen && (
-        <svg viewBox={`0 0 ${seen.widthPx} ${seen.heightPx}`} className="pointer-events-none absolute inset-0 size-full" aria-hidden>
+        <svg
+          viewBox={`0 0 ${seen.widthPx} ${seen.heightPx}`}
+          className="pointer-events-none absolute inset-0 size-full"
+          aria-hidden
+        >
           {seen.codes.map(({ corners }, index) => (
-            <polygon key={index} points={corners.map(({ x, y }) => `${x},${y}`).join(' ')} className="fill-marker/30 stroke-marker" strokeWidth={seen.widthPx / 200} />
+            <polygon
+              key={index}
+              points={corners.map(({ x, y }) => `${x},${y}`).join(' ')}
+              className="fill-marker/30 stroke-marker"
+              strokeWidth={seen.widthPx / 200}
+            />
           ))}
         </svg>
       )}

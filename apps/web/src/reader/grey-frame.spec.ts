@@ -16,7 +16,9 @@ function wall(seed: number, patchPx = 0, light = 150): GreyFrame {
 
 describe('grey frames', () => {
   it('weigh colours as cameras do', () => {
-    expect([...greyOf(Uint8ClampedArray.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255, 0, 255, 0, 255]))]).toEqual([255, 0, 76, 149]);
+    expect([
+      ...greyOf(Uint8ClampedArray.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255, 0, 255, 0, 255])),
+    ]).toEqual([255, 0, 76, 149]);
   });
 
   it('are unchanged by noise and by a lamp that flickers', () => {

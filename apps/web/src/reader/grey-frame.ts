@@ -17,7 +17,12 @@ export async function frameOfPicture(picture: Blob): Promise<GreyFrame> {
 }
 
 /** @param canvas used again from frame to frame */
-export function frameOf(source: CanvasImageSource, width: number, height: number, canvas: HTMLCanvasElement): GreyFrame {
+export function frameOf(
+  source: CanvasImageSource,
+  width: number,
+  height: number,
+  canvas: HTMLCanvasElement,
+): GreyFrame {
   const scale = Math.min(1, longestPx / Math.max(width, height));
   const [widthPx, heightPx] = [Math.max(1, Math.round(width * scale)), Math.max(1, Math.round(height * scale))];
   if (canvas.width !== widthPx || canvas.height !== heightPx) [canvas.width, canvas.height] = [widthPx, heightPx];
@@ -32,7 +37,10 @@ export function frameOf(source: CanvasImageSource, width: number, height: number
 
 export function greyOf(rgba: Uint8ClampedArray): Uint8Array {
   const grey = new Uint8Array(rgba.length / 4);
-  for (let at = 0; at < grey.length; at += 1) grey[at] = ((rgba[at * 4] as number) * red + (rgba[at * 4 + 1] as number) * green + (rgba[at * 4 + 2] as number) * blue) >> 10;
+  for (let at = 0; at < grey.length; at += 1)
+    grey[at] =
+      ((rgba[at * 4] as number) * red + (rgba[at * 4 + 1] as number) * green + (rgba[at * 4 + 2] as number) * blue) >>
+      10;
   return grey;
 }
 
@@ -46,13 +54,16 @@ const fewCells = 3;
 
 export function glanceAt({ grey, widthPx, heightPx }: GreyFrame): Float32Array {
   const glance = new Float32Array(cellsAcross * cellsDown);
-  const at = (index: number, cells: number, length: number): number => Math.min(length - 1, Math.floor(((index + 0.5) * length) / (cells * pointsAcross)));
+  const at = (index: number, cells: number, length: number): number =>
+    Math.min(length - 1, Math.floor(((index + 0.5) * length) / (cells * pointsAcross)));
   for (let row = 0; row < cellsDown * pointsAcross; row += 1) {
     const line = at(row, cellsDown, heightPx) * widthPx;
     const cells = Math.floor(row / pointsAcross) * cellsAcross;
     for (let column = 0; column < cellsAcross * pointsAcross; column += 1) {
       const cell = cells + Math.floor(column / pointsAcross);
-      glance[cell] = (glance[cell] as number) + (grey[line + at(column, cellsAcross, widthPx)] as number) / (pointsAcross * pointsAcross);
+      glance[cell] =
+        (glance[cell] as number) +
+        (grey[line + at(column, cellsAcross, widthPx)] as number) / (pointsAcross * pointsAcross);
     }
   }
   return glance;
@@ -62,6 +73,7 @@ export function glanceAt({ grey, widthPx, heightPx }: GreyFrame): Float32Array {
 export function isUnchanged(before: Float32Array | null, now: Float32Array): boolean {
   if (!before) return false;
   let changed = 0;
-  for (let cell = 0; cell < now.length && changed < fewCells; cell += 1) if (Math.abs((now[cell] as number) - (before[cell] as number)) >= changeFrom) changed += 1;
+  for (let cell = 0; cell < now.length && changed < fewCells; cell += 1)
+    if (Math.abs((now[cell] as number) - (before[cell] as number)) >= changeFrom) changed += 1;
   return changed < fewCells;
 }

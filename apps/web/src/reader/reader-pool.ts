@@ -20,7 +20,11 @@ function giveBack(worker: Worker): void {
  * Sends a wish to a worker. Aborting ends the worker at once.
  * @param onMessage gives true when the work is done
  */
-export function askReader(wish: ReaderWish, signal: AbortSignal | null, onMessage: (message: ReaderMessage) => boolean): Promise<void> {
+export function askReader(
+  wish: ReaderWish,
+  signal: AbortSignal | null,
+  onMessage: (message: ReaderMessage) => boolean,
+): Promise<void> {
   return new Promise((resolve, reject) => {
     const worker = take();
     const abort = (): void => stop(new DOMException('stopped', 'AbortError'));

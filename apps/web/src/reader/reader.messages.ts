@@ -1,5 +1,14 @@
 import type { RehearsalResult } from '@hapset/contract';
-import type { DeviceProfile, Difference, ErrorCorrectionLevel, GreyFrame, LimitingCause, LookDesign, ReaderEngineName, Scene } from '@hapset/core';
+import type {
+  DeviceProfile,
+  Difference,
+  ErrorCorrectionLevel,
+  GreyFrame,
+  LimitingCause,
+  LookDesign,
+  ReaderEngineName,
+  Scene,
+} from '@hapset/core';
 import type { FoundCode, Reading } from '@hapset/readers';
 
 /** A code as it is printed. */

@@ -1,9 +1,34 @@
 /** Reads and rehearses in a worker: camera model and reader engines never touch the page's own thread. */
-import { attempt, firstDifference, limitsAt, planSymbol, readerEngineNames, rehearseDevice, type ReadFrame, type ReaderEngineName, type SymbolPlan } from '@hapset/core';
-import { createFinder, createQrReader, createZbarReader, createZxingReader, type FindCodes, type ReaderEngine } from '@hapset/readers';
+import {
+  attempt,
+  firstDifference,
+  limitsAt,
+  planSymbol,
+  readerEngineNames,
+  rehearseDevice,
+  type ReadFrame,
+  type ReaderEngineName,
+  type SymbolPlan,
+} from '@hapset/core';
+import {
+  createFinder,
+  createQrReader,
+  createZbarReader,
+  createZxingReader,
+  type FindCodes,
+  type ReaderEngine,
+} from '@hapset/readers';
 import zbarWasm from '@undecaf/zbar-wasm/dist/zbar.wasm?url';
 import zxingWasm from 'zxing-wasm/reader/zxing_reader.wasm?url';
-import type { AttemptWish, LimitsWish, ReaderMessage, ReaderWish, RehearsalWish, RehearsedCode, SeenReading } from './reader.messages.js';
+import type {
+  AttemptWish,
+  LimitsWish,
+  ReaderMessage,
+  ReaderWish,
+  RehearsalWish,
+  RehearsedCode,
+  SeenReading,
+} from './reader.messages.js';
 
 const creators: Readonly<Record<ReaderEngineName, () => Promise<ReaderEngine>>> = {
   zxing: () => createZxingReader({ address: zxingWasm }),
@@ -36,7 +61,10 @@ function planned({ payload, level }: RehearsedCode): SymbolPlan {
 async function rehearse({ devices, scene, ...code }: RehearsalWish): Promise<void> {
   const plan = planned(code);
   for (const device of devices) {
-    const result = await rehearseDevice(plan, code.sizeMm, device, await readerOf(device.engine), { look: code.look, ...(scene && { scene }) });
+    const result = await rehearseDevice(plan, code.sizeMm, device, await readerOf(device.engine), {
+      look: code.look,
+      ...(scene && { scene }),
+    });
     if (result) tell({ sort: 'device', result: { ...result, others: [] } });
   }
   tell({ sort: 'end' });
@@ -54,7 +82,10 @@ async function seenBy({ device, distanceM, tiltDeg, scene, ...code }: AttemptWis
 }
 
 async function limits({ device, distanceM, ...code }: LimitsWish): Promise<void> {
-  tell({ sort: 'limits', causes: await limitsAt(planned(code), code.sizeMm, device, distanceM, await readerOf(device.engine), code.look) });
+  tell({
+    sort: 'limits',
+    causes: await limitsAt(planned(code), code.sizeMm, device, distanceM, await readerOf(device.engine), code.look),
+  });
 }
 
 async function work(wish: ReaderWish): Promise<void> {

@@ -13,7 +13,10 @@ export interface Camera {
   readonly torch: { readonly on: boolean; readonly switchTo: (on: boolean) => void } | null;
 }
 
-const wanted: MediaStreamConstraints = { audio: false, video: { facingMode: { ideal: 'environment' }, width: { ideal: 1280 }, height: { ideal: 720 } } };
+const wanted: MediaStreamConstraints = {
+  audio: false,
+  video: { facingMode: { ideal: 'environment' }, width: { ideal: 1280 }, height: { ideal: 720 } },
+};
 
 export function useCamera(): Camera {
   const [stream, setStream] = useState<MediaStream | null>(null);
@@ -41,7 +44,10 @@ export function useCamera(): Camera {
   const switchTo = useCallback(
     (on: boolean): void => {
       const track = stream?.getVideoTracks()[0];
-      void track?.applyConstraints({ advanced: [{ torch: on } as MediaTrackConstraintSet] }).then(() => setTorchOn(on), () => undefined);
+      void track?.applyConstraints({ advanced: [{ torch: on } as MediaTrackConstraintSet] }).then(
+        () => setTorchOn(on),
+        () => undefined,
+      );
     },
     [stream],
   );

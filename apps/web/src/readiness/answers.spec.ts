@@ -1,51 +1,140 @@
 import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
 
-const opens = { state: 'stop', opening: false, verdict: 'sign-in', checkedAt: null, stale: false, steps: 2, inTheCode: false, closed: false } as const;
+const opens = {
+  state: 'stop',
+  opening: false,
+  verdict: 'sign-in',
+  checkedAt: null,
+  stale: false,
+  steps: 2,
+  inTheCode: false,
+  closed: false,
+} as const;
 const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [], look: [] } as const;
 
 describe('cells of the bench', () => {
   it('say what stops and how many steps mend it', () => {
-    expect(opensWords(opens)).toEqual({ mark: 'stop', title: 'Asks to sign in', figure: 'Two steps mend it', mends: true });
+    expect(opensWords(opens)).toEqual({
+      mark: 'stop',
+      title: 'Asks to sign in',
+      figure: 'Two steps mend it',
+      mends: true,
+    });
     expect(opensWords({ ...opens, steps: 1 }).figure).toBe('One step mends it');
     expect(opensWords({ ...opens, opening: true })).toMatchObject({ figure: 'opening again…', mends: false });
   });
   it('say that a verdict is too old, and that a class with accounts gets in', () => {
-    expect(opensWords({ ...opens, state: 'look-at', verdict: 'open', stale: true })).toEqual({ mark: 'look-at', title: 'Anyone', figure: 'opened too long ago', mends: false });
-    expect(opensWords({ ...opens, state: 'done', verdict: 'organisation' })).toEqual({ mark: 'done', title: 'School accounts only', figure: 'this class has them', mends: false });
+    expect(opensWords({ ...opens, state: 'look-at', verdict: 'open', stale: true })).toEqual({
+      mark: 'look-at',
+      title: 'Anyone',
+      figure: 'opened too long ago',
+      mends: false,
+    });
+    expect(opensWords({ ...opens, state: 'done', verdict: 'organisation' })).toEqual({
+      mark: 'done',
+      title: 'School accounts only',
+      figure: 'this class has them',
+      mends: false,
+    });
   });
   it('say that words need no network', () => {
-    expect(opensWords({ ...opens, state: 'done', verdict: null, inTheCode: true })).toMatchObject({ mark: 'done', title: 'In the code' });
+    expect(opensWords({ ...opens, state: 'done', verdict: null, inTheCode: true })).toMatchObject({
+      mark: 'done',
+      title: 'In the code',
+    });
   });
   it('say when a short link is closed at the time', () => {
-    expect(opensWords({ ...opens, verdict: 'open', closed: true })).toMatchObject({ mark: 'stop', title: 'Closed by hours' });
+    expect(opensWords({ ...opens, verdict: 'open', closed: true })).toMatchObject({
+      mark: 'stop',
+      title: 'Closed by hours',
+    });
   });
   it('say how far, and who falls short', () => {
     expect(readsWords(reads)).toMatchObject({ title: '2.6 m', figure: 'all 4 devices' });
-    expect(readsWords({ ...reads, state: 'look-at', leastReachM: 2, fallShort: ['Clamshell laptops'] }).figure).toBe('Clamshell laptops fall short of 2.5 m');
-    expect(readsWords({ ...reads, state: 'stop', leastReachM: 0, fallShort: ['a', 'b'] })).toMatchObject({ title: 'Not read', figure: '2 devices fall short of 2.5 m' });
+    expect(readsWords({ ...reads, state: 'look-at', leastReachM: 2, fallShort: ['Clamshell laptops'] }).figure).toBe(
+      'Clamshell laptops fall short of 2.5 m',
+    );
+    expect(readsWords({ ...reads, state: 'stop', leastReachM: 0, fallShort: ['a', 'b'] })).toMatchObject({
+      title: 'Not read',
+      figure: '2 devices fall short of 2.5 m',
+    });
     expect(readsWords({ ...reads, state: 'not-yet', leastReachM: null }, true).title).toBe('Rehearsing…');
   });
   it('say that a look fails, whatever the rehearsal says, and what it leaves to be desired', () => {
-    expect(readsWords({ ...reads, state: 'stop', look: ['too-little-contrast', 'not-allowed'] })).toEqual({ mark: 'stop', title: 'Look fails', figure: 'too little contrast', mends: false });
-    expect(readsWords({ ...reads, state: 'look-at', look: ['little-spare-repair'] })).toMatchObject({ mark: 'look-at', title: '2.6 m', figure: 'little spare repair' });
-    expect(readsWords({ ...reads, state: 'look-at', leastReachM: 2, fallShort: ['Clamshell laptops'], look: ['little-contrast'] }).figure).toBe('Clamshell laptops fall short of 2.5 m');
+    expect(readsWords({ ...reads, state: 'stop', look: ['too-little-contrast', 'not-allowed'] })).toEqual({
+      mark: 'stop',
+      title: 'Look fails',
+      figure: 'too little contrast',
+      mends: false,
+    });
+    expect(readsWords({ ...reads, state: 'look-at', look: ['little-spare-repair'] })).toMatchObject({
+      mark: 'look-at',
+      title: '2.6 m',
+      figure: 'little spare repair',
+    });
+    expect(
+      readsWords({
+        ...reads,
+        state: 'look-at',
+        leastReachM: 2,
+        fallShort: ['Clamshell laptops'],
+        look: ['little-contrast'],
+      }).figure,
+    ).toBe('Clamshell laptops fall short of 2.5 m');
   });
   it('say how fine the code is, or that none holds it', () => {
-    expect(carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33, act: null, ignoredBy: [] }, 'form')).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });
-    expect(carriesWords({ state: 'stop', carry: 'words', grain: null, modules: null, act: null, ignoredBy: [] }, 'message')).toMatchObject({ mark: 'stop', title: 'Too long' });
+    expect(
+      carriesWords({ state: 'done', carry: 'link', grain: 'medium', modules: 33, act: null, ignoredBy: [] }, 'form'),
+    ).toMatchObject({ title: 'Link itself', figure: 'Medium · 33 × 33' });
+    expect(
+      carriesWords({ state: 'stop', carry: 'words', grain: null, modules: null, act: null, ignoredBy: [] }, 'message'),
+    ).toMatchObject({ mark: 'stop', title: 'Too long' });
   });
   it('name the kind that the code holds', () => {
-    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41, act: null, ignoredBy: [] }, 'event').title).toBe('Event');
-    expect(carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41, act: null, ignoredBy: [] }, 'message').title).toBe('Words');
+    expect(
+      carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41, act: null, ignoredBy: [] }, 'event')
+        .title,
+    ).toBe('Event');
+    expect(
+      carriesWords({ state: 'done', carry: 'words', grain: 'fine', modules: 41, act: null, ignoredBy: [] }, 'message')
+        .title,
+    ).toBe('Words');
   });
   it('name what a code carries by choice, and the scanners that do nothing with it', () => {
-    expect(carriesWords({ state: 'look-at', carry: 'words', grain: 'fine', modules: 41, act: 'event', ignoredBy: ['Laptops'] }, 'event')).toMatchObject({ title: 'Event', figure: 'text only on one device' });
-    expect(carriesWords({ state: 'look-at', carry: 'bare', grain: 'medium', modules: 29, act: 'bare-address', ignoredBy: ['Laptops', 'Tablets'] }, 'form')).toMatchObject({ title: 'Bare address', figure: 'text only on 2 devices' });
-    expect(carriesWords({ state: 'done', carry: 'trimmed', grain: 'medium', modules: 29, act: 'link', ignoredBy: [] }, 'form').title).toBe('Shorter link');
+    expect(
+      carriesWords(
+        { state: 'look-at', carry: 'words', grain: 'fine', modules: 41, act: 'event', ignoredBy: ['Laptops'] },
+        'event',
+      ),
+    ).toMatchObject({ title: 'Event', figure: 'text only on one device' });
+    expect(
+      carriesWords(
+        {
+          state: 'look-at',
+          carry: 'bare',
+          grain: 'medium',
+          modules: 29,
+          act: 'bare-address',
+          ignoredBy: ['Laptops', 'Tablets'],
+        },
+        'form',
+      ),
+    ).toMatchObject({ title: 'Bare address', figure: 'text only on 2 devices' });
+    expect(
+      carriesWords(
+        { state: 'done', carry: 'trimmed', grain: 'medium', modules: 29, act: 'link', ignoredBy: [] },
+        'form',
+      ).title,
+    ).toBe('Shorter link');
   });
   it('say what is on paper', () => {
     expect(paperWords({ state: 'not-yet', changed: [], sizeMm: null, madeAt: null }).title).toBe('Not made');
-    expect(paperWords({ state: 'done', changed: [], sizeMm: 154.6, madeAt: '' })).toMatchObject({ title: 'Poster', figure: 'code 155 mm' });
-    expect(paperWords({ state: 'look-at', changed: ['payload'], sizeMm: 155, madeAt: '' }).title).toBe('Printed before');
+    expect(paperWords({ state: 'done', changed: [], sizeMm: 154.6, madeAt: '' })).toMatchObject({
+      title: 'Poster',
+      figure: 'code 155 mm',
+    });
+    expect(paperWords({ state: 'look-at', changed: ['payload'], sizeMm: 155, madeAt: '' }).title).toBe(
+      'Printed before',
+    );
   });
 });

@@ -5,7 +5,13 @@ import { metres, percent } from '../wording/figures.js';
 import { differenceSentence, readerWords } from '../wording/rehearsal.js';
 
 /** Each engine on each device; the one that the device resembles decides, the others are shown. */
-export function OtherReaders({ rehearsal: { devices }, results }: { readonly rehearsal: RehearsalView; readonly results: readonly RehearsalResult[] }): ReactElement {
+export function OtherReaders({
+  rehearsal: { devices },
+  results,
+}: {
+  readonly rehearsal: RehearsalView;
+  readonly results: readonly RehearsalResult[];
+}): ReactElement {
   const confidence = Math.min(...results.map((result) => result.confidence));
   return (
     <details className="mt-2 text-[14px]">
@@ -33,7 +39,10 @@ export function OtherReaders({ rehearsal: { devices }, results }: { readonly reh
                     {device.name}
                   </th>
                   {readerEngineNames.map((engine) => (
-                    <td key={engine} className={`py-1 pr-4 ${engine === device.engine ? 'font-semibold' : 'text-muted'}`}>
+                    <td
+                      key={engine}
+                      className={`py-1 pr-4 ${engine === device.engine ? 'font-semibold' : 'text-muted'}`}
+                    >
                       {result ? cell(result, engine, device.engine) : ''}
                     </td>
                   ))}

@@ -17,7 +17,13 @@ import { useRemedies, type Remedies } from './use-remedies.js';
 const CameraView = lazy(() => import('./camera-view.js'));
 
 /** Would the devices read it from where students stand? */
-export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; readonly rehearsals: RehearsalProgress }): ReactElement | null {
+export function ReadsPart({
+  page,
+  rehearsals,
+}: {
+  readonly page: MaterialPage;
+  readonly rehearsals: RehearsalProgress;
+}): ReactElement | null {
   const { rehearsal, readiness, code } = page;
   const [looking, setLooking] = useState(false);
   const remedies = useRemedies(page);
@@ -36,15 +42,18 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
               Try a device
             </Link>
             {rehearsals.running ? (
-            <Button onClick={rehearsals.stop}>Stop</Button>
-          ) : (
-            (rehearsals.stopped || rehearsals.failed) && rehearsal.results === null && <Button onClick={rehearsals.again}>Rehearse</Button>
-          )}
+              <Button onClick={rehearsals.stop}>Stop</Button>
+            ) : (
+              (rehearsals.stopped || rehearsals.failed) &&
+              rehearsal.results === null && <Button onClick={rehearsals.again}>Rehearse</Button>
+            )}
           </>
         }
       >
         {rehearsal.devices.length === 0 ? (
-          <p className="m-0 text-[14.5px]">The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.</p>
+          <p className="m-0 text-[14.5px]">
+            The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.
+          </p>
         ) : (
           <>
             <ReachLanes rehearsal={rehearsal} modules={code.modules} results={results} />
@@ -58,7 +67,8 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
               </span>
               {rehearsals.running && (
                 <span>
-                  Rehearsing {Math.min(results.length + 1, rehearsal.devices.length)} of {rehearsal.devices.length} devices
+                  Rehearsing {Math.min(results.length + 1, rehearsal.devices.length)} of {rehearsal.devices.length}{' '}
+                  devices
                 </span>
               )}
               {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
@@ -83,7 +93,13 @@ export function ReadsPart({ page, rehearsals }: { readonly page: MaterialPage; r
 }
 
 /** Size or distance chosen by hand, and the way back. */
-function ByHand({ rehearsal: { chosenSizeMm, ownDistanceM, sizeMm }, remedies: { print, pending } }: { readonly rehearsal: MaterialPage['rehearsal']; readonly remedies: Remedies }): ReactElement | null {
+function ByHand({
+  rehearsal: { chosenSizeMm, ownDistanceM, sizeMm },
+  remedies: { print, pending },
+}: {
+  readonly rehearsal: MaterialPage['rehearsal'];
+  readonly remedies: Remedies;
+}): ReactElement | null {
   if (chosenSizeMm === null && ownDistanceM === null) return null;
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 gap-y-1 text-[14px] text-muted">
@@ -98,7 +114,10 @@ function ByHand({ rehearsal: { chosenSizeMm, ownDistanceM, sizeMm }, remedies: {
       {ownDistanceM !== null && (
         <>
           <span>This station has its own distance.</span>
-          <Button disabled={pending} onClick={() => print({ viewingDistanceM: null }, 'Students stand as in the rest of the lesson.')}>
+          <Button
+            disabled={pending}
+            onClick={() => print({ viewingDistanceM: null }, 'Students stand as in the rest of the lesson.')}
+          >
             Take the lesson’s
           </Button>
         </>

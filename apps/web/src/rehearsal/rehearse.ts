@@ -2,15 +2,31 @@
 import type { OtherReader, RehearsalResult } from '@hapset/contract';
 import { readerEngineNames, type LimitingCause } from '@hapset/core';
 import { askReader } from '../reader/reader-pool.js';
-import type { AttemptWish, LimitsWish, ReaderMessage, ReaderWish, RehearsalWish, SeenAttempt } from '../reader/reader.messages.js';
+import type {
+  AttemptWish,
+  LimitsWish,
+  ReaderMessage,
+  ReaderWish,
+  RehearsalWish,
+  SeenAttempt,
+} from '../reader/reader.messages.js';
 
 /** Devices at once: one core is left for the page, but two are always at work. */
 const atOnce = Math.min(4, Math.max(2, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 
 /** @param onDevice hears of each device as it is done @returns in the order of the wish */
-export async function rehearse({ devices, ...code }: RehearsalWish, signal: AbortSignal, onDevice: (result: RehearsalResult) => void): Promise<readonly RehearsalResult[]> {
+export async function rehearse(
+  { devices, ...code }: RehearsalWish,
+  signal: AbortSignal,
+  onDevice: (result: RehearsalResult) => void,
+): Promise<readonly RehearsalResult[]> {
   const results = await several(devices, async (device) => {
-    const result = await askFor({ sort: 'rehearse', wish: { ...code, devices: [device] } }, signal, (message) => (message.sort === 'device' ? message.result : null), 'end');
+    const result = await askFor(
+      { sort: 'rehearse', wish: { ...code, devices: [device] } },
+      signal,
+      (message) => (message.sort === 'device' ? message.result : null),
+      'end',
+    );
     if (result) onDevice(result);
     return result;
   });
@@ -18,27 +34,62 @@ export async function rehearse({ devices, ...code }: RehearsalWish, signal: Abor
 }
 
 /** What the other engines make of it: shown, not decisive. */
-export async function rehearseOthers({ devices, ...code }: RehearsalWish, results: readonly RehearsalResult[], signal: AbortSignal): Promise<readonly RehearsalResult[]> {
+export async function rehearseOthers(
+  { devices, ...code }: RehearsalWish,
+  results: readonly RehearsalResult[],
+  signal: AbortSignal,
+): Promise<readonly RehearsalResult[]> {
   const cells = results.flatMap((result) => {
     const device = devices.find(({ id }) => id === result.deviceId);
-    return device ? readerEngineNames.filter((engine) => engine !== device.engine).map((engine) => ({ ...device, engine })) : [];
+    return device
+      ? readerEngineNames.filter((engine) => engine !== device.engine).map((engine) => ({ ...device, engine }))
+      : [];
   });
   const found = await several(cells, async (device): Promise<(OtherReader & { readonly deviceId: string }) | null> => {
-    const result = await askFor({ sort: 'rehearse', wish: { ...code, devices: [device] } }, signal, (message) => (message.sort === 'device' ? message.result : null), 'end');
+    const result = await askFor(
+      { sort: 'rehearse', wish: { ...code, devices: [device] } },
+      signal,
+      (message) => (message.sort === 'device' ? message.result : null),
+      'end',
+    );
     return result && { deviceId: device.id, engine: device.engine, reachM: result.reachM, misread: result.misread };
   });
-  return results.map((result) => ({ ...result, others: found.flatMap((other) => (other?.deviceId === result.deviceId ? [{ engine: other.engine, reachM: other.reachM, misread: other.misread }] : [])) }));
+  return results.map((result) => ({
+    ...result,
+    others: found.flatMap((other) =>
+      other?.deviceId === result.deviceId
+        ? [{ engine: other.engine, reachM: other.reachM, misread: other.misread }]
+        : [],
+    ),
+  }));
 }
 
 export async function lookAtAttempt(wish: AttemptWish, signal: AbortSignal): Promise<SeenAttempt | null> {
-  return askFor({ sort: 'attempt', wish }, signal, (message) => (message.sort === 'attempt' ? message.seen : null), 'attempt');
+  return askFor(
+    { sort: 'attempt', wish },
+    signal,
+    (message) => (message.sort === 'attempt' ? message.seen : null),
+    'attempt',
+  );
 }
 
 export async function findLimits(wish: LimitsWish, signal: AbortSignal): Promise<readonly LimitingCause[]> {
-  return (await askFor({ sort: 'limits', wish }, signal, (message) => (message.sort === 'limits' ? message.causes : null), 'limits')) ?? [];
+  return (
+    (await askFor(
+      { sort: 'limits', wish },
+      signal,
+      (message) => (message.sort === 'limits' ? message.causes : null),
+      'limits',
+    )) ?? []
+  );
 }
 
-async function askFor<T>(wish: ReaderWish, signal: AbortSignal, pick: (message: ReaderMessage) => T | null, last: ReaderMessage['sort']): Promise<T | null> {
+async function askFor<T>(
+  wish: ReaderWish,
+  signal: AbortSignal,
+  pick: (message: ReaderMessage) => T | null,
+  last: ReaderMessage['sort'],
+): Promise<T | null> {
   let found: T | null = null;
   await askReader(wish, signal, (message) => {
     found = pick(message) ?? found;
@@ -48,7 +99,10 @@ async function askFor<T>(wish: ReaderWish, signal: AbortSignal, pick: (message: 
 }
 
 /** Works on so many at once, in order. */
-async function several<Item, Result>(items: readonly Item[], work: (item: Item) => Promise<Result>): Promise<readonly Result[]> {
+async function several<Item, Result>(
+  items: readonly Item[],
+  work: (item: Item) => Promise<Result>,
+): Promise<readonly Result[]> {
   const results: Result[] = [];
   let next = 0;
   const lane = async (): Promise<void> => {

@@ -3,7 +3,10 @@ import type { AttemptWish, SeenAttempt } from '../reader/reader.messages.js';
 import { lookAtAttempt } from './rehearse.js';
 
 /** One attempt, worked out again with each change; what was seen before stays in sight until the next is there. */
-export function useAttempt(wish: AttemptWish | null): { readonly attempt: SeenAttempt | null; readonly failed: boolean } {
+export function useAttempt(wish: AttemptWish | null): {
+  readonly attempt: SeenAttempt | null;
+  readonly failed: boolean;
+} {
   const [attempt, setAttempt] = useState<SeenAttempt | null>(null);
   const [failed, setFailed] = useState(false);
   const text = wish && JSON.stringify(wish);

@@ -26,7 +26,15 @@ const pauseMs = 350;
 export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickWish): QuickRehearsal {
   const device = weakestDevice(devices, sizeMm, plan.modules);
   // What is to be rehearsed as text: the same wish again is no change, however often it is made.
-  const wish = device && JSON.stringify({ payload: plan.payload, level: plan.level, look, sizeMm, devices: [device] } satisfies RehearsalWish);
+  const wish =
+    device &&
+    JSON.stringify({
+      payload: plan.payload,
+      level: plan.level,
+      look,
+      sizeMm,
+      devices: [device],
+    } satisfies RehearsalWish);
   const [done, setDone] = useState<{ readonly wish: string; readonly result: RehearsalResult | null } | null>(null);
   useEffect(() => {
     if (wish === null) return;

@@ -38,7 +38,11 @@ interface Task {
   readonly known: readonly RehearsalResult[] | null;
 }
 
-function taskOf(place: PlaceId, { payload, level }: CodeView, { key, look, sizeMm, devices, results }: RehearsalView): Task {
+function taskOf(
+  place: PlaceId,
+  { payload, level }: CodeView,
+  { key, look, sizeMm, devices, results }: RehearsalView,
+): Task {
   return { place, key, wish: { payload, level, look, sizeMm, devices }, known: results };
 }
 

@@ -27,11 +27,27 @@ export function useRemedies(page: MaterialPage): Remedies {
   const changed = useLessonsChanged();
   const notice = useNotice();
   const printing = useMutation({
-    mutationFn: ({ wish: { sizeMm, viewingDistanceM }, later }: { readonly wish: PrintChange; readonly later: boolean }): Promise<unknown> => {
+    mutationFn: ({
+      wish: { sizeMm, viewingDistanceM },
+      later,
+    }: {
+      readonly wish: PrintChange;
+      readonly later: boolean;
+    }): Promise<unknown> => {
       const step = later ? 1 : 0;
       return station
-        ? call(routes.changeStation, { params: { stationId: station.stationId }, body: { version: station.version + step, ...(sizeMm !== undefined && { sizeMm }), ...(viewingDistanceM !== undefined && { viewingDistanceM }) } })
-        : call(routes.changeMaterial, { params: { materialId: material.id }, body: { version: material.version + step, ...(sizeMm !== undefined && { sizeMm }) } });
+        ? call(routes.changeStation, {
+            params: { stationId: station.stationId },
+            body: {
+              version: station.version + step,
+              ...(sizeMm !== undefined && { sizeMm }),
+              ...(viewingDistanceM !== undefined && { viewingDistanceM }),
+            },
+          })
+        : call(routes.changeMaterial, {
+            params: { materialId: material.id },
+            body: { version: material.version + step, ...(sizeMm !== undefined && { sizeMm }) },
+          });
     },
     onSettled: changed,
     onError: (error) => notice({ words: wordsFor(error) }),
@@ -39,12 +55,17 @@ export function useRemedies(page: MaterialPage): Remedies {
   const carrying = useChangeMaterial(material.id);
   const before: PrintChange = { sizeMm: rehearsal.chosenSizeMm, viewingDistanceM: rehearsal.ownDistanceM };
   return {
-    print: (wish, words) => printing.mutate({ wish, later: false }, { onSuccess: () => notice({ words, undo: () => printing.mutate({ wish: before, later: true }) }) }),
+    print: (wish, words) =>
+      printing.mutate(
+        { wish, later: false },
+        { onSuccess: () => notice({ words, undo: () => printing.mutate({ wish: before, later: true }) }) },
+      ),
     carry: (carry, words) =>
       carrying.mutate(
         { version: material.version, carry },
         {
-          onSuccess: ({ version }) => notice({ words, undo: () => carrying.mutate({ version, carry: material.carry }) }),
+          onSuccess: ({ version }) =>
+            notice({ words, undo: () => carrying.mutate({ version, carry: material.carry }) }),
           onError: (error) => notice({ words: wordsFor(error) }),
         },
       ),

@@ -18,9 +18,23 @@ const fields = [
 
 type Fields = Readonly<Record<(typeof fields)[number][0], string>>;
 
-export function ChangeStudentDialog({ student, onClose }: { readonly student: StudentView; readonly onClose: () => void }): ReactElement {
+export function ChangeStudentDialog({
+  student,
+  onClose,
+}: {
+  readonly student: StudentView;
+  readonly onClose: () => void;
+}): ReactElement {
   const { given, middle, prefix, family, className, year, schoolId, version, id } = student;
-  const [typed, setTyped] = useState<Fields>({ given, middle, prefix, family, className, year, schoolId: schoolId ?? '' });
+  const [typed, setTyped] = useState<Fields>({
+    given,
+    middle,
+    prefix,
+    family,
+    className,
+    year,
+    schoolId: schoolId ?? '',
+  });
   const change = useChangeStudent(id);
   return (
     <Dialog title="Change a student" onClose={onClose}>
@@ -29,15 +43,29 @@ export function ChangeStudentDialog({ student, onClose }: { readonly student: St
         onSubmit={(event) => {
           event.preventDefault();
           const { className: nextClass, year: nextYear, schoolId: nextId, ...name } = typed;
-          change.mutate({ version, name, className: nextClass, year: nextYear, schoolId: nextId.trim() === '' ? null : nextId }, { onSuccess: onClose });
+          change.mutate(
+            { version, name, className: nextClass, year: nextYear, schoolId: nextId.trim() === '' ? null : nextId },
+            { onSuccess: onClose },
+          );
         }}
       >
         <div className="grid gap-3 sm:grid-cols-2">
           {fields.map(([field, words, most]) => (
-            <TextField key={field} label={words} maxLength={most} value={typed[field]} onChange={(event) => setTyped({ ...typed, [field]: event.target.value })} />
+            <TextField
+              key={field}
+              label={words}
+              maxLength={most}
+              value={typed[field]}
+              onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
+            />
           ))}
         </div>
-        <DialogEnd failure={change.isError ? wordsFor(change.error) : null} send="Keep the change" disabled={change.isPending} onCancel={onClose} />
+        <DialogEnd
+          failure={change.isError ? wordsFor(change.error) : null}
+          send="Keep the change"
+          disabled={change.isPending}
+          onCancel={onClose}
+        />
       </form>
     </Dialog>
   );

@@ -3,17 +3,39 @@ import type { ReactElement, ReactNode } from 'react';
 import { rosterPartWords } from '../wording/students.js';
 
 /** Who would be added, changed, and is not in the roster any more. */
-export function Comparison({ comparison: { added, changed, same, leftOut, someAdded, someChanged, someLeftOut } }: { readonly comparison: RosterComparisonView }): ReactElement {
+export function Comparison({
+  comparison: { added, changed, same, leftOut, someAdded, someChanged, someLeftOut },
+}: {
+  readonly comparison: RosterComparisonView;
+}): ReactElement {
   return (
     <div className="grid gap-x-6 gap-y-3 text-[14px] sm:grid-cols-3">
       <Part title={`${added} new`} names={someAdded} of={added} />
-      <Part title={`${changed} changed`} names={someChanged.map(({ name, parts, before, back }) => `${name}${parts.length === 0 ? '' : `: ${parts.map((part) => rosterPartWords[part]).join(', ')} (was ${before})`}${back ? ', is back' : ''}`)} of={changed} more={same === 0 ? null : same === 1 ? '1 is as it was.' : `${same} are as they were.`} />
+      <Part
+        title={`${changed} changed`}
+        names={someChanged.map(
+          ({ name, parts, before, back }) =>
+            `${name}${parts.length === 0 ? '' : `: ${parts.map((part) => rosterPartWords[part]).join(', ')} (was ${before})`}${back ? ', is back' : ''}`,
+        )}
+        of={changed}
+        more={same === 0 ? null : same === 1 ? '1 is as it was.' : `${same} are as they were.`}
+      />
       <Part title={`${leftOut} not in it any more`} names={someLeftOut} of={leftOut} />
     </div>
   );
 }
 
-function Part({ title, names, of, more = null }: { readonly title: string; readonly names: readonly string[]; readonly of: number; readonly more?: ReactNode }): ReactElement {
+function Part({
+  title,
+  names,
+  of,
+  more = null,
+}: {
+  readonly title: string;
+  readonly names: readonly string[];
+  readonly of: number;
+  readonly more?: ReactNode;
+}): ReactElement {
   return (
     <div className="min-w-0">
       <strong>{title}</strong>

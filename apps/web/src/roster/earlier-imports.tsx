@@ -27,9 +27,7 @@ export function EarlierImports(): ReactElement | null {
                 {undone ? ', undone' : ''}
               </span>
             </span>
-            {undoable && (
-              <Button onClick={() => setUndoing(id)}>Undo</Button>
-            )}
+            {undoable && <Button onClick={() => setUndoing(id)}>Undo</Button>}
           </li>
         ))}
       </ul>

@@ -53,12 +53,26 @@ export function Component(): ReactElement {
     if (text.trim() === '') return;
     event.preventDefault();
     setProblem(null);
-    setBrought({ name: 'Pasted cells', rows: parseCells(text, { keepEmpty: true }), cut: false, encoding: null, file: null });
+    setBrought({
+      name: 'Pasted cells',
+      rows: parseCells(text, { keepEmpty: true }),
+      cut: false,
+      encoding: null,
+      file: null,
+    });
   };
   return (
     <>
-      <PageHead title="Import roster" trail={<Link to="/school/students">Students</Link>} about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would." />
-      {!mayImport && <Empty title="Rosters come from the office">The school’s office and its administrators import rosters. Ask them where somebody is missing.</Empty>}
+      <PageHead
+        title="Import roster"
+        trail={<Link to="/school/students">Students</Link>}
+        about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would."
+      />
+      {!mayImport && (
+        <Empty title="Rosters come from the office">
+          The school’s office and its administrators import rosters. Ask them where somebody is missing.
+        </Empty>
+      )}
       <div className={mayImport ? 'flex flex-col gap-4' : 'hidden'}>
         <section
           onDragOver={(event) => event.preventDefault()}
@@ -72,7 +86,15 @@ export function Component(): ReactElement {
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
             <ChooseFile label="Choose a file" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={(file) => void open(file)} />
             <span className="text-[14.5px] text-muted">or drop one here, or paste cells:</span>
-            <textarea aria-label="Paste cells here" rows={1} value="" onChange={() => undefined} onPaste={paste} placeholder="Paste here" className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] placeholder:text-muted" />
+            <textarea
+              aria-label="Paste cells here"
+              rows={1}
+              value=""
+              onChange={() => undefined}
+              onPaste={paste}
+              placeholder="Paste here"
+              className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] placeholder:text-muted"
+            />
           </div>
           {problem !== null && (
             <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
@@ -80,7 +102,16 @@ export function Component(): ReactElement {
             </p>
           )}
         </section>
-        {brought ? <Roster key={`${brought.name} ${brought.encoding ?? ''} ${brought.rows.length}`} brought={brought} onEncoding={(encoding) => brought.file && void open(brought.file, encoding)} onDone={() => setBrought(null)} /> : mayImport && <EarlierImports />}
+        {brought ? (
+          <Roster
+            key={`${brought.name} ${brought.encoding ?? ''} ${brought.rows.length}`}
+            brought={brought}
+            onEncoding={(encoding) => brought.file && void open(brought.file, encoding)}
+            onDone={() => setBrought(null)}
+          />
+        ) : (
+          mayImport && <EarlierImports />
+        )}
       </div>
     </>
   );
@@ -93,11 +124,25 @@ interface RosterProps {
 }
 
 function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: RosterProps): ReactElement {
-  const [columns, setColumns] = useState<RosterColumns>(() => guessRosterColumns(rows.filter((row) => row.some((cell) => cell.trim() !== ''))));
+  const [columns, setColumns] = useState<RosterColumns>(() =>
+    guessRosterColumns(rows.filter((row) => row.some((cell) => cell.trim() !== ''))),
+  );
   const [sameId, setSameId] = useState<SameId>('first');
   const [leave, setLeave] = useState(false);
   const { students, problems } = useMemo(() => readRoster(rows, columns, sameId), [rows, columns, sameId]);
-  const wishes = useMemo(() => students.map(({ schoolId, prefix, given, middle, family, className, year }): RosterStudentWish => ({ schoolId, prefix, given, middle, family, className, year })), [students]);
+  const wishes = useMemo(
+    () =>
+      students.map(({ schoolId, prefix, given, middle, family, className, year }): RosterStudentWish => ({
+        schoolId,
+        prefix,
+        given,
+        middle,
+        family,
+        className,
+        year,
+      })),
+    [students],
+  );
   const comparison = useQuery(comparisonQuery(wishes));
   const bring = useImportRoster();
   const notice = useNotice();
@@ -114,11 +159,27 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
   const named = columns.roles.some((role) => role === 'name' || role === 'given' || role === 'family');
   return (
     <>
-      <Sheet title={name} aside={`${plural(students.length, 'student')} in ${plural(rows.length, 'row')}${cut ? '; only the first 5,000 rows are read' : ''}`}>
+      <Sheet
+        title={name}
+        aside={`${plural(students.length, 'student')} in ${plural(rows.length, 'row')}${cut ? '; only the first 5,000 rows are read' : ''}`}
+      >
         <div className="mb-2 flex flex-wrap gap-4">
-          {encoding !== null && <ChoiceField label="Text encoding" choices={encodingChoices} words={encodingWords} value={encoding} hint="Change it where names look wrong." onChange={(event) => onEncoding(event.target.value as Encoding)} />}
+          {encoding !== null && (
+            <ChoiceField
+              label="Text encoding"
+              choices={encodingChoices}
+              words={encodingWords}
+              value={encoding}
+              hint="Change it where names look wrong."
+              onChange={(event) => onEncoding(event.target.value as Encoding)}
+            />
+          )}
           {problems.some(({ reason }) => reason === 'same-id') && (
-            <SelectField label="Where an id stands twice," value={sameId} onChange={(event) => setSameId(event.target.value as SameId)}>
+            <SelectField
+              label="Where an id stands twice,"
+              value={sameId}
+              onChange={(event) => setSameId(event.target.value as SameId)}
+            >
               {(['first', 'last'] as const).map((choice) => (
                 <option key={choice} value={choice}>
                   {sameIdWords[choice]}
@@ -138,18 +199,33 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
       {named && students.length > 0 && (
         <Sheet title="What would change">
           {comparison.isPending && <Loading rows={2} label="The roster is compared with who is known" />}
-          {comparison.isError && <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />}
+          {comparison.isError && (
+            <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />
+          )}
           {comparison.data && (
             <>
               <Comparison comparison={comparison.data} />
-              {comparison.data.leftOut > 0 && <Tick words={`Those who are not in it any more (${comparison.data.leftOut}) have left the school`} ticked={leave} onTick={setLeave} />}
+              {comparison.data.leftOut > 0 && (
+                <Tick
+                  words={`Those who are not in it any more (${comparison.data.leftOut}) have left the school`}
+                  ticked={leave}
+                  onTick={setLeave}
+                />
+              )}
               {bring.isError && (
                 <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
                   {wordsFor(bring.error)}
                 </p>
               )}
               <div className="mt-3 flex gap-2">
-                <Button tone="main" disabled={bring.isPending || (comparison.data.added + comparison.data.changed === 0 && !(leave && comparison.data.leftOut > 0))} onClick={send}>
+                <Button
+                  tone="main"
+                  disabled={
+                    bring.isPending ||
+                    (comparison.data.added + comparison.data.changed === 0 && !(leave && comparison.data.leftOut > 0))
+                  }
+                  onClick={send}
+                >
                   {bring.isPending ? 'Importing…' : `Import ${plural(students.length, 'student')}`}
                 </Button>
                 <Button onClick={onDone}>Cancel</Button>

@@ -5,6 +5,24 @@ import type { Rows } from '../intake/table.js';
 import { rosterRoleWords } from '../wording/students.js';
 
 /** What each column of a roster holds. */
-export function RosterMapping({ rows, columns: { roles, header }, onChange }: { readonly rows: Rows; readonly columns: RosterColumns; readonly onChange: (columns: RosterColumns) => void }): ReactElement {
-  return <ColumnTable rows={rows.filter((row) => row.some((cell) => cell.trim() !== ''))} roles={roles} choices={rosterRoles} words={rosterRoleWords} none={'none' satisfies RosterRole} header={header} onChange={(next, named) => onChange({ roles: next, header: named })} />;
+export function RosterMapping({
+  rows,
+  columns: { roles, header },
+  onChange,
+}: {
+  readonly rows: Rows;
+  readonly columns: RosterColumns;
+  readonly onChange: (columns: RosterColumns) => void;
+}): ReactElement {
+  return (
+    <ColumnTable
+      rows={rows.filter((row) => row.some((cell) => cell.trim() !== ''))}
+      roles={roles}
+      choices={rosterRoles}
+      words={rosterRoleWords}
+      none={'none' satisfies RosterRole}
+      header={header}
+      onChange={(next, named) => onChange({ roles: next, header: named })}
+    />
+  );
 }

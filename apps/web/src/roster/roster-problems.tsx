@@ -14,7 +14,11 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
   if (problems.length === 0) return null;
   const leftOut = problems.filter((problem) => problem.leftOut).length;
   return (
-    <Sheet mark={<StateMark mark="look-at" words="To be looked at" />} title={`${plural(problems.length, 'row')} to look at`} aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are brought`}>
+    <Sheet
+      mark={<StateMark mark="look-at" words="To be looked at" />}
+      title={`${plural(problems.length, 'row')} to look at`}
+      aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are brought`}
+    >
       <ul className="m-0 list-none p-0 text-[14px]" aria-label="Rows to look at">
         {(all ? problems : problems.slice(0, shownAtOnce)).map((problem) => (
           <li key={`${problem.row} ${problem.reason}`} className="py-0.5 wrap-anywhere">

@@ -1,5 +1,23 @@
-import { routes, type ChangeStudent, type ImportRoster, type RosterComparisonView, type RosterImportView, type RosterStudentWish, type RosterUndoView, type StudentGroups, type StudentsPage, type StudentView } from '@hapset/contract';
-import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import {
+  routes,
+  type ChangeStudent,
+  type ImportRoster,
+  type RosterComparisonView,
+  type RosterImportView,
+  type RosterStudentWish,
+  type RosterUndoView,
+  type StudentGroups,
+  type StudentsPage,
+  type StudentView,
+} from '@hapset/contract';
+import {
+  infiniteQueryOptions,
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query';
 import { call } from '../api/client.js';
 
 export interface StudentsWish {
@@ -9,7 +27,13 @@ export interface StudentsWish {
   readonly left: boolean;
 }
 
-export const studentKeys = { all: ['students'], page: (wish: StudentsWish) => ['students', 'page', wish], groups: ['students', 'groups'], imports: ['students', 'imports'], compared: (students: readonly RosterStudentWish[]) => ['students', 'compared', students] } as const;
+export const studentKeys = {
+  all: ['students'],
+  page: (wish: StudentsWish) => ['students', 'page', wish],
+  groups: ['students', 'groups'],
+  imports: ['students', 'imports'],
+  compared: (students: readonly RosterStudentWish[]) => ['students', 'compared', students],
+} as const;
 
 /** As it stands in an address. */
 export function studentsSearch({ find, className, year, left }: StudentsWish): Readonly<Record<string, string | null>> {
@@ -19,21 +43,35 @@ export function studentsSearch({ find, className, year, left }: StudentsWish): R
 export const studentsQuery = (wish: StudentsWish) =>
   infiniteQueryOptions({
     queryKey: studentKeys.page(wish),
-    queryFn: ({ signal, pageParam }): Promise<StudentsPage> => call(routes.students, { signal, query: { ...studentsSearch(wish), after: pageParam } }),
+    queryFn: ({ signal, pageParam }): Promise<StudentsPage> =>
+      call(routes.students, { signal, query: { ...studentsSearch(wish), after: pageParam } }),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
   });
 
-export const groupsQuery = queryOptions({ queryKey: studentKeys.groups, queryFn: ({ signal }): Promise<StudentGroups> => call(routes.studentGroups, { signal }) });
+export const groupsQuery = queryOptions({
+  queryKey: studentKeys.groups,
+  queryFn: ({ signal }): Promise<StudentGroups> => call(routes.studentGroups, { signal }),
+});
 
-export const importsQuery = queryOptions({ queryKey: studentKeys.imports, queryFn: ({ signal }): Promise<readonly RosterImportView[]> => call(routes.rosterImports, { signal }) });
+export const importsQuery = queryOptions({
+  queryKey: studentKeys.imports,
+  queryFn: ({ signal }): Promise<readonly RosterImportView[]> => call(routes.rosterImports, { signal }),
+});
 
 export const comparisonQuery = (students: readonly RosterStudentWish[]) =>
-  queryOptions({ queryKey: studentKeys.compared(students), queryFn: ({ signal }): Promise<RosterComparisonView> => call(routes.compareRoster, { body: { students }, signal }), enabled: students.length > 0, retry: false });
+  queryOptions({
+    queryKey: studentKeys.compared(students),
+    queryFn: ({ signal }): Promise<RosterComparisonView> => call(routes.compareRoster, { body: { students }, signal }),
+    enabled: students.length > 0,
+    retry: false,
+  });
 
 /** Students stand on many pages; all of them look again. */
-function useStudentMutation<Wish, Reply>(mutationFn: (wish: Wish) => Promise<Reply>): UseMutationResult<Reply, Error, Wish> {
+function useStudentMutation<Wish, Reply>(
+  mutationFn: (wish: Wish) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Wish> {
   const client = useQueryClient();
   return useMutation({ mutationFn, onSettled: () => client.invalidateQueries({ queryKey: studentKeys.all }) });
 }
@@ -42,7 +80,12 @@ export function useImportRoster(): UseMutationResult<RosterImportView, Error, Im
   return useStudentMutation((body: ImportRoster) => call(routes.importRoster, { body }));
 }
 
-export const rosterUndoQuery = (rosterImportId: string) => queryOptions({ queryKey: [...studentKeys.imports, rosterImportId], queryFn: ({ signal }): Promise<RosterUndoView> => call(routes.rosterUndo, { params: { rosterImportId }, signal }), staleTime: 0 });
+export const rosterUndoQuery = (rosterImportId: string) =>
+  queryOptions({
+    queryKey: [...studentKeys.imports, rosterImportId],
+    queryFn: ({ signal }): Promise<RosterUndoView> => call(routes.rosterUndo, { params: { rosterImportId }, signal }),
+    staleTime: 0,
+  });
 
 export function useUndoImport(): UseMutationResult<RosterUndoView, Error, string> {
   return useStudentMutation((rosterImportId: string) => call(routes.undoRosterImport, { params: { rosterImportId } }));

@@ -8,7 +8,11 @@ import { groupsQuery } from './roster.queries.js';
 export function StudentsSummary(): ReactElement {
   return (
     <SchoolSummary title="Students" to="/school/students" query={useQuery(groupsQuery)}>
-      {({ students, classes }) => (students === 0 ? 'None yet. The office imports a roster to make cards.' : `${plural(students, 'student')} in ${plural(classes.length, 'class', 'classes')}.`)}
+      {({ students, classes }) =>
+        students === 0
+          ? 'None yet. The office imports a roster to make cards.'
+          : `${plural(students, 'student')} in ${plural(classes.length, 'class', 'classes')}.`
+      }
     </SchoolSummary>
   );
 }

@@ -11,7 +11,13 @@ import { wordsFor } from '../wording/problems.js';
 import { rosterUntouchedWords } from '../wording/students.js';
 import { rosterUndoQuery, useUndoImport } from './roster.queries.js';
 
-export function UndoImportDialog({ importId, onClose }: { readonly importId: string; readonly onClose: () => void }): ReactElement {
+export function UndoImportDialog({
+  importId,
+  onClose,
+}: {
+  readonly importId: string;
+  readonly onClose: () => void;
+}): ReactElement {
   const planned = useQuery(rosterUndoQuery(importId));
   const undo = useUndoImport();
   const notice = useNotice();
@@ -33,7 +39,9 @@ export function UndoImportDialog({ importId, onClose }: { readonly importId: str
           onClick={() =>
             undo.mutate(importId, {
               onSuccess: ({ deleted, restored, untouched }) => {
-                notice({ words: `Import undone: ${deleted} deleted, ${restored} restored, ${untouched} left as they are.` });
+                notice({
+                  words: `Import undone: ${deleted} deleted, ${restored} restored, ${untouched} left as they are.`,
+                });
                 onClose();
               },
             })
@@ -46,17 +54,33 @@ export function UndoImportDialog({ importId, onClose }: { readonly importId: str
   );
 }
 
-function Plan({ plan: { deleted, someDeleted, restored, someRestored, untouched, someUntouched } }: { readonly plan: RosterUndoView }): ReactElement {
+function Plan({
+  plan: { deleted, someDeleted, restored, someRestored, untouched, someUntouched },
+}: {
+  readonly plan: RosterUndoView;
+}): ReactElement {
   return (
     <div className="flex flex-col gap-3 text-[14.5px]">
       <Group words={`Deletes ${plural(deleted, 'student')}`} count={deleted} names={someDeleted} />
       <Group words={`Restores ${plural(restored, 'student')}`} count={restored} names={someRestored} />
-      <Group words={`Leaves ${plural(untouched, 'student')} as they are`} count={untouched} names={someUntouched.map(({ name, why }) => `${name} (${rosterUntouchedWords[why]})`)} />
+      <Group
+        words={`Leaves ${plural(untouched, 'student')} as they are`}
+        count={untouched}
+        names={someUntouched.map(({ name, why }) => `${name} (${rosterUntouchedWords[why]})`)}
+      />
     </div>
   );
 }
 
-function Group({ words, count, names }: { readonly words: string; readonly count: number; readonly names: readonly string[] }): ReactElement | null {
+function Group({
+  words,
+  count,
+  names,
+}: {
+  readonly words: string;
+  readonly count: number;
+  readonly names: readonly string[];
+}): ReactElement | null {
   if (count === 0) return null;
   return (
     <section>

@@ -15,16 +15,47 @@ interface Fields {
 
 const accountWords: Readonly<Record<StudentAccounts, string>> = { none: 'None', school: 'Accounts of the school' };
 
-export function ClassDialog({ schoolClass, devices, onClose }: { readonly schoolClass: SchoolClassView | null; readonly devices: readonly DeviceView[]; readonly onClose: () => void }): ReactElement {
+export function ClassDialog({
+  schoolClass,
+  devices,
+  onClose,
+}: {
+  readonly schoolClass: SchoolClassView | null;
+  readonly devices: readonly DeviceView[];
+  readonly onClose: () => void;
+}): ReactElement {
   const keep = useKeepClass(schoolClass);
   const { register, handleSubmit, formState } = useForm<Fields>({
-    defaultValues: { name: schoolClass?.name ?? '', studentAccounts: schoolClass?.studentAccounts ?? 'none', deviceIds: [...(schoolClass?.deviceIds ?? devices.map((device) => device.id))] },
+    defaultValues: {
+      name: schoolClass?.name ?? '',
+      studentAccounts: schoolClass?.studentAccounts ?? 'none',
+      deviceIds: [...(schoolClass?.deviceIds ?? devices.map((device) => device.id))],
+    },
   });
   return (
     <Dialog title={schoolClass ? `Class ${schoolClass.name}` : 'New class'} onClose={onClose}>
-      <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit((fields) => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose }))(event)}>
-        <TextField label="Name" maxLength={limits.nameLength} autoFocus {...register('name', { validate: (value) => value.trim() !== '' || 'A class needs a name.' })} problem={formState.errors.name?.message} />
-        <ChoiceField choices={studentAccounts} words={accountWords} label="Which accounts do its students have?" {...register('studentAccounts')} />
+      <form
+        className="flex flex-col gap-4"
+        noValidate
+        onSubmit={(event) =>
+          void handleSubmit((fields) => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose }))(
+            event,
+          )
+        }
+      >
+        <TextField
+          label="Name"
+          maxLength={limits.nameLength}
+          autoFocus
+          {...register('name', { validate: (value) => value.trim() !== '' || 'A class needs a name.' })}
+          problem={formState.errors.name?.message}
+        />
+        <ChoiceField
+          choices={studentAccounts}
+          words={accountWords}
+          label="Which accounts do its students have?"
+          {...register('studentAccounts')}
+        />
         <fieldset className="m-0 border-0 p-0">
           <legend className="mb-1 p-0 text-[13.5px] font-semibold">Which devices do they scan with?</legend>
           {devices.map((device) => (
@@ -35,7 +66,12 @@ export function ClassDialog({ schoolClass, devices, onClose }: { readonly school
             </label>
           ))}
         </fieldset>
-        <DialogEnd failure={keep.isError ? wordsFor(keep.error) : null} send="Keep" disabled={keep.isPending} onCancel={onClose} />
+        <DialogEnd
+          failure={keep.isError ? wordsFor(keep.error) : null}
+          send="Keep"
+          disabled={keep.isPending}
+          onCancel={onClose}
+        />
       </form>
     </Dialog>
   );

@@ -20,14 +20,25 @@ export function SchoolClasses(): ReactElement {
     <Sheet title="Classes" action={<Button onClick={() => setEditing('new')}>New class</Button>}>
       {classes.isPending && <Loading rows={2} label="Classes are loading" />}
       {classes.isError && <Failed words={wordsFor(classes.error)} onRetry={() => void classes.refetch()} />}
-      {classes.data?.length === 0 && <Empty title="No classes yet">A class says which devices its students scan with, and whether they have accounts of the school.</Empty>}
+      {classes.data?.length === 0 && (
+        <Empty title="No classes yet">
+          A class says which devices its students scan with, and whether they have accounts of the school.
+        </Empty>
+      )}
       <ul className="m-0 list-none p-0">
         {classes.data?.map((schoolClass) => (
           <li key={schoolClass.id} className="flex items-center gap-3 border-t border-line py-2.5 first:border-t-0">
             <span className="min-w-0 flex-1">
               <span className="block text-[15.5px] font-semibold">{schoolClass.name}</span>
               <span className="block text-[13.5px] text-muted">
-                {schoolClass.studentAccounts === 'none' ? 'Students have no accounts' : 'Students have accounts of the school'} · {schoolClass.deviceIds.map(nameOf).filter((name) => name !== '').join(', ') || 'all devices'}
+                {schoolClass.studentAccounts === 'none'
+                  ? 'Students have no accounts'
+                  : 'Students have accounts of the school'}{' '}
+                ·{' '}
+                {schoolClass.deviceIds
+                  .map(nameOf)
+                  .filter((name) => name !== '')
+                  .join(', ') || 'all devices'}
               </span>
             </span>
             <Button onClick={() => setEditing(schoolClass)} aria-label={`Change class ${schoolClass.name}`}>
@@ -36,7 +47,13 @@ export function SchoolClasses(): ReactElement {
           </li>
         ))}
       </ul>
-      {editing !== null && <ClassDialog schoolClass={editing === 'new' ? null : editing} devices={devices.data ?? []} onClose={() => setEditing(null)} />}
+      {editing !== null && (
+        <ClassDialog
+          schoolClass={editing === 'new' ? null : editing}
+          devices={devices.data ?? []}
+          onClose={() => setEditing(null)}
+        />
+      )}
     </Sheet>
   );
 }

@@ -32,7 +32,13 @@ export function Component(): ReactElement {
         </div>
         {school.isPending && <Loading label="Settings are loading" />}
         {school.isError && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}
-        {school.data && <SchoolSettings key={school.data.version} school={school.data} mayChange={session?.role === 'administrator'} />}
+        {school.data && (
+          <SchoolSettings
+            key={school.data.version}
+            school={school.data}
+            mayChange={session?.role === 'administrator'}
+          />
+        )}
       </div>
     </>
   );

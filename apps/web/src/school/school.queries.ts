@@ -3,4 +3,7 @@ import { queryOptions } from '@tanstack/react-query';
 import { call } from '../api/client.js';
 import { schoolKeys } from './school.keys.js';
 
-export const schoolQuery = queryOptions({ queryKey: schoolKeys.school, queryFn: ({ signal }): Promise<SchoolView> => call(routes.school, { signal }) });
+export const schoolQuery = queryOptions({
+  queryKey: schoolKeys.school,
+  queryFn: ({ signal }): Promise<SchoolView> => call(routes.school, { signal }),
+});

@@ -11,7 +11,10 @@ import { StateMark, type Mark } from '../design/state-mark.js';
 import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 
-const serverNotesQuery = queryOptions({ queryKey: ['school', 'server-notes'], queryFn: ({ signal }): Promise<ServerNotes> => call(routes.serverNotes, { signal }) });
+const serverNotesQuery = queryOptions({
+  queryKey: ['school', 'server-notes'],
+  queryFn: ({ signal }): Promise<ServerNotes> => call(routes.serverNotes, { signal }),
+});
 /** Mistyped addresses of a school day are far below. */
 const manyUnknown = 300;
 
@@ -25,15 +28,21 @@ export function ServerNotesPart(): ReactElement | null {
       <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-[14.5px]">
         {undeclaredProxy && (
           <Note mark="stop">
-            A proxy in front of this server is not declared, so all visitors seem to come from one address. Set <code className="font-mono">HAPSET_PROXIES</code> to the proxy’s address and start again.
+            A proxy in front of this server is not declared, so all visitors seem to come from one address. Set{' '}
+            <code className="font-mono">HAPSET_PROXIES</code> to the proxy’s address and start again.
           </Note>
         )}
         <Note mark={guessing ? 'look-at' : 'done'}>
-          {unknownShortLinks === 0 ? 'No wrong short addresses' : plural(unknownShortLinks, 'wrong short address', 'wrong short addresses')} in the last 24 hours.{slowedShortLinks > 0 && ` Somebody tries them out; ${slowedShortLinks} were slowed down.`}
+          {unknownShortLinks === 0
+            ? 'No wrong short addresses'
+            : plural(unknownShortLinks, 'wrong short address', 'wrong short addresses')}{' '}
+          in the last 24 hours.
+          {slowedShortLinks > 0 && ` Somebody tries them out; ${slowedShortLinks} were slowed down.`}
         </Note>
         {shortSlugs > 0 && (
           <Note mark="look-at">
-            {plural(shortSlugs, 'short link')} of an earlier version can be guessed. Teachers replace theirs before the next print, under <Link to="/shelf/short-links">Short links</Link>.
+            {plural(shortSlugs, 'short link')} of an earlier version can be guessed. Teachers replace theirs before the
+            next print, under <Link to="/shelf/short-links">Short links</Link>.
           </Note>
         )}
         {formerShortHosts.map((host) => (
@@ -58,7 +67,11 @@ function Note({ mark, children }: { readonly mark: Mark; readonly children: Reac
 function FormerHost({ host }: { readonly host: string }): ReactElement {
   const client = useQueryClient();
   const notice = useNotice();
-  const remove = useMutation({ mutationFn: () => call(routes.removeFormerHost, { params: { formerHost: host } }), onSettled: () => client.invalidateQueries(), onError: (error) => notice({ words: wordsFor(error) }) });
+  const remove = useMutation({
+    mutationFn: () => call(routes.removeFormerHost, { params: { formerHost: host } }),
+    onSettled: () => client.invalidateQueries(),
+    onError: (error) => notice({ words: wordsFor(error) }),
+  });
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1">
       <span className="min-w-0 flex-1">

@@ -12,13 +12,23 @@ import { Tick } from '../design/tick.js';
 import { plural } from '../wording/figures.js';
 import { wordsFor } from '../wording/problems.js';
 
-const teacherClassesQuery = queryOptions({ queryKey: ['school', 'teacher-classes'], queryFn: ({ signal }): Promise<TeacherClassesView> => call(routes.teacherClasses, { signal }) });
+const teacherClassesQuery = queryOptions({
+  queryKey: ['school', 'teacher-classes'],
+  queryFn: ({ signal }): Promise<TeacherClassesView> => call(routes.teacherClasses, { signal }),
+});
 
 export function TeacherClassesPart(): ReactElement {
   const view = useQuery(teacherClassesQuery);
   const [open, setOpen] = useState(false);
   return (
-    <Sheet title="Who sees which students" action={<Button disabled={!view.data} onClick={() => setOpen(true)}>Change</Button>}>
+    <Sheet
+      title="Who sees which students"
+      action={
+        <Button disabled={!view.data} onClick={() => setOpen(true)}>
+          Change
+        </Button>
+      }
+    >
       {view.isPending && <Loading rows={1} label="Loading who sees which students" />}
       {view.isError && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
       {view.data && <p className="m-0 text-[14.5px]">{summary(view.data)}</p>}
@@ -33,7 +43,13 @@ function summary({ limited, teachers }: TeacherClassesView): string {
   return `${seeing} of ${plural(teachers.length, 'teacher')} see students, each only of their own classes. The office and administrators see everyone.`;
 }
 
-function TeacherClassesDialog({ view, onClose }: { readonly view: TeacherClassesView; readonly onClose: () => void }): ReactElement {
+function TeacherClassesDialog({
+  view,
+  onClose,
+}: {
+  readonly view: TeacherClassesView;
+  readonly onClose: () => void;
+}): ReactElement {
   const [limited, setLimited] = useState<readonly TeacherClasses[] | null>(view.limited);
   const client = useQueryClient();
   const notice = useNotice();
@@ -46,7 +62,11 @@ function TeacherClassesDialog({ view, onClose }: { readonly view: TeacherClasses
     },
   });
   return (
-    <Dialog title="Who sees which students" about="The office and administrators always see everyone." onClose={onClose}>
+    <Dialog
+      title="Who sees which students"
+      about="The office and administrators always see everyone."
+      onClose={onClose}
+    >
       <form
         className="flex flex-col gap-3"
         onSubmit={(event) => {
@@ -54,10 +74,30 @@ function TeacherClassesDialog({ view, onClose }: { readonly view: TeacherClasses
           save.mutate({ limited });
         }}
       >
-        <Tick words="Teachers see all classes" ticked={limited === null} onTick={(all) => setLimited(all ? null : (view.limited ?? []))} />
-        {limited !== null && view.teachers.map((teacher) => <TeacherRow key={teacher.accountId} teacher={teacher} classes={view.classes} limited={limited} onChange={setLimited} />)}
-        {limited !== null && view.classes.length === 0 && <p className="m-0 text-[14px] text-muted">There are no classes yet. Import a roster first.</p>}
-        <DialogEnd failure={save.isError ? wordsFor(save.error) : null} send="Save" disabled={save.isPending} onCancel={onClose} />
+        <Tick
+          words="Teachers see all classes"
+          ticked={limited === null}
+          onTick={(all) => setLimited(all ? null : (view.limited ?? []))}
+        />
+        {limited !== null &&
+          view.teachers.map((teacher) => (
+            <TeacherRow
+              key={teacher.accountId}
+              teacher={teacher}
+              classes={view.classes}
+              limited={limited}
+              onChange={setLimited}
+            />
+          ))}
+        {limited !== null && view.classes.length === 0 && (
+          <p className="m-0 text-[14px] text-muted">There are no classes yet. Import a roster first.</p>
+        )}
+        <DialogEnd
+          failure={save.isError ? wordsFor(save.error) : null}
+          send="Save"
+          disabled={save.isPending}
+          onCancel={onClose}
+        />
       </form>
     </Dialog>
   );
@@ -81,7 +121,12 @@ function TeacherRow({ teacher: { accountId, name }, classes, limited, onChange }
       <legend className="float-left w-40 shrink-0 pt-1 text-[14.5px] font-semibold">{name}</legend>
       <div className="flex flex-wrap gap-x-4">
         {classes.map((className) => (
-          <Tick key={className} words={className} ticked={own.includes(className)} onTick={(ticked) => tick(className, ticked)} />
+          <Tick
+            key={className}
+            words={className}
+            ticked={own.includes(className)}
+            onTick={(ticked) => tick(className, ticked)}
+          />
         ))}
       </div>
     </fieldset>

@@ -19,7 +19,13 @@ interface Row {
 }
 
 /** Brings descriptions in from a file, each seen before it is kept; what can't be used says where its problem is. */
-export function ImportServices({ known, onClose }: { readonly known: readonly ServiceView[]; readonly onClose: () => void }): ReactElement {
+export function ImportServices({
+  known,
+  onClose,
+}: {
+  readonly known: readonly ServiceView[];
+  readonly onClose: () => void;
+}): ReactElement {
   const keep = useKeepService();
   const [rows, setRows] = useState<readonly Row[]>([]);
   const [failure, setFailure] = useState<string | null>(null);
@@ -28,7 +34,8 @@ export function ImportServices({ known, onClose }: { readonly known: readonly Se
     setFailure(read.ok ? null : serviceFileWords[read.problem]);
     setRows(read.ok ? read.descriptions.map((description) => ({ description, wanted: true, outcome: null })) : []);
   };
-  const change = (index: number, more: Partial<Row>): void => setRows((before) => before.map((row, at) => (at === index ? { ...row, ...more } : row)));
+  const change = (index: number, more: Partial<Row>): void =>
+    setRows((before) => before.map((row, at) => (at === index ? { ...row, ...more } : row)));
   const bring = async (): Promise<void> => {
     for (const [index, { description, wanted, outcome }] of rows.entries()) {
       if (!wanted || outcome === 'kept') continue;
@@ -41,7 +48,11 @@ export function ImportServices({ known, onClose }: { readonly known: readonly Se
   };
   const left = rows.filter(({ wanted, outcome }) => wanted && outcome !== 'kept').length;
   return (
-    <Dialog title="Import services" about="A JSON file with one description or a list of them, as exported here. docs/services.md explains what stands in one." onClose={onClose}>
+    <Dialog
+      title="Import services"
+      about="A JSON file with one description or a list of them, as exported here. docs/services.md explains what stands in one."
+      onClose={onClose}
+    >
       <label className="flex min-h-11 cursor-pointer items-center justify-center rounded-small border border-dashed border-line-strong px-3 text-[14.5px] font-semibold focus-within:outline-2">
         Choose a file
         <input
@@ -64,10 +75,24 @@ export function ImportServices({ known, onClose }: { readonly known: readonly Se
         {rows.map(({ description, wanted, outcome }, index) => (
           <li key={index} className="flex items-start gap-3 border-t border-line py-2 first:border-t-0">
             <label className="flex min-h-8 flex-1 items-start gap-2.5 text-[15px]">
-              <input type="checkbox" className="mt-1 size-4 accent-ink" checked={wanted} disabled={outcome === 'kept'} onChange={() => change(index, { wanted: !wanted })} />
+              <input
+                type="checkbox"
+                className="mt-1 size-4 accent-ink"
+                checked={wanted}
+                disabled={outcome === 'kept'}
+                onChange={() => change(index, { wanted: !wanted })}
+              />
               <span>
                 <strong>{description.name}</strong>
-                <span className="block text-[13.5px] text-muted">{outcome !== null && outcome !== 'kept' ? <span className="text-stop">{outcome.problem}</span> : known.some(({ id }) => id === description.id) ? 'takes the place of the one that is here' : 'is new here'}</span>
+                <span className="block text-[13.5px] text-muted">
+                  {outcome !== null && outcome !== 'kept' ? (
+                    <span className="text-stop">{outcome.problem}</span>
+                  ) : known.some(({ id }) => id === description.id) ? (
+                    'takes the place of the one that is here'
+                  ) : (
+                    'is new here'
+                  )}
+                </span>
               </span>
             </label>
             {outcome === 'kept' && <StateMark mark="done" words="Kept" />}

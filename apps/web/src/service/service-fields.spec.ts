@@ -4,13 +4,25 @@ import type { ServiceDescription } from '@hapset/core';
 import { fieldOf, idFromName, noAddress, noMending, noWall, toDescription, toServiceFields } from './service-fields.js';
 
 const folder = join(__dirname, '../../../../demo/services');
-const descriptions = readdirSync(folder).map((name) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as ServiceDescription);
+const descriptions = readdirSync(folder).map(
+  (name) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as ServiceDescription,
+);
 
 describe('the fields of a description', () => {
-  it.each(descriptions)('bring $name back as it was', (description) => expect(toDescription(toServiceFields(description))).toEqual(description));
+  it.each(descriptions)('bring $name back as it was', (description) =>
+    expect(toDescription(toServiceFields(description))).toEqual(description),
+  );
 
   it('leave out what is empty, and blanks around what is not', () => {
-    const fields = { ...toServiceFields(null), id: ' a ', name: ' A ', hosts: ' a.example \n\n', addresses: [{ ...noAddress, steps: 'x', studentLink: '/y' }], walls: [{ ...noWall, words: ' shut \n' }], mending: [{ ...noMending, steps: 'Open it.' }] };
+    const fields = {
+      ...toServiceFields(null),
+      id: ' a ',
+      name: ' A ',
+      hosts: ' a.example \n\n',
+      addresses: [{ ...noAddress, steps: 'x', studentLink: '/y' }],
+      walls: [{ ...noWall, words: ' shut \n' }],
+      mending: [{ ...noMending, steps: 'Open it.' }],
+    };
     expect(toDescription(fields)).toEqual({
       id: 'a',
       name: 'A',
@@ -21,7 +33,8 @@ describe('the fields of a description', () => {
     });
   });
 
-  it('give an id', () => expect(['Shell Box 2', 'Übungs-Blätter!', '  '].map(idFromName)).toEqual(['shell-box-2', 'ubungs-blatter', '']));
+  it('give an id', () =>
+    expect(['Shell Box 2', 'Übungs-Blätter!', '  '].map(idFromName)).toEqual(['shell-box-2', 'ubungs-blatter', '']));
 
   it.each([
     ['hosts.3', 'hosts'],

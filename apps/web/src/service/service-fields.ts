@@ -1,5 +1,14 @@
 /** A description as the fields of a form, and back: lists are written one a line. */
-import type { AccessVerdict, AddressDescription, AddressRole, LinkKind, MendingDescription, RightDescription, ServiceDescription, WallDescription } from '@hapset/core';
+import type {
+  AccessVerdict,
+  AddressDescription,
+  AddressRole,
+  LinkKind,
+  MendingDescription,
+  RightDescription,
+  ServiceDescription,
+  WallDescription,
+} from '@hapset/core';
 
 export interface ServiceFields {
   id: string;
@@ -37,22 +46,66 @@ export interface RightFields {
   words: string;
 }
 
-export const noAddress: AddressFields = { role: 'student', kind: 'document', path: '/', pattern: '', studentLink: '', steps: '' };
+export const noAddress: AddressFields = {
+  role: 'student',
+  kind: 'document',
+  path: '/',
+  pattern: '',
+  studentLink: '',
+  steps: '',
+};
 export const noWall: WallFields = { verdict: 'sign-in', host: '', words: '', pattern: '' };
 export const noMending: MendingFields = { verdicts: ['sign-in', 'named-only'], steps: '', ownerPage: '' };
 export const noRight: RightFields = { can: 'change', words: '' };
 /** Verdicts that can be mended by steps. */
-export const mendable: readonly AccessVerdict[] = ['sign-in', 'organisation', 'named-only', 'closed', 'missing', 'partial', 'obstructed', 'open-editable', 'failing', 'unknown'];
+export const mendable: readonly AccessVerdict[] = [
+  'sign-in',
+  'organisation',
+  'named-only',
+  'closed',
+  'missing',
+  'partial',
+  'obstructed',
+  'open-editable',
+  'failing',
+  'unknown',
+];
 
 export function toServiceFields(description: ServiceDescription | null): ServiceFields {
-  const { id = '', name = '', hosts = [], addresses = [], walls = [], mending = [], rights = [], tracking = [], shorteners = [] } = description ?? {};
+  const {
+    id = '',
+    name = '',
+    hosts = [],
+    addresses = [],
+    walls = [],
+    mending = [],
+    rights = [],
+    tracking = [],
+    shorteners = [],
+  } = description ?? {};
   return {
     id,
     name,
     hosts: hosts.join('\n'),
-    addresses: addresses.map(({ role, kind, path = '', pattern = '', studentLink = '', steps = [] }) => ({ role, kind, path, pattern, studentLink, steps: steps.join('\n') })),
-    walls: walls.map(({ verdict, host = '', words = [], pattern = '' }) => ({ verdict, host, words: words.join('\n'), pattern })),
-    mending: mending.map(({ verdicts, steps, ownerPage = '' }) => ({ verdicts: [...verdicts], steps: steps.join('\n'), ownerPage })),
+    addresses: addresses.map(({ role, kind, path = '', pattern = '', studentLink = '', steps = [] }) => ({
+      role,
+      kind,
+      path,
+      pattern,
+      studentLink,
+      steps: steps.join('\n'),
+    })),
+    walls: walls.map(({ verdict, host = '', words = [], pattern = '' }) => ({
+      verdict,
+      host,
+      words: words.join('\n'),
+      pattern,
+    })),
+    mending: mending.map(({ verdicts, steps, ownerPage = '' }) => ({
+      verdicts: [...verdicts],
+      steps: steps.join('\n'),
+      ownerPage,
+    })),
     rights: rights.map(({ can, words }) => ({ can, words: words.join('\n') })),
     tracking: tracking.join('\n'),
     shorteners: shorteners.join('\n'),
@@ -76,7 +129,13 @@ export function toDescription(fields: ServiceFields): ServiceDescription {
 }
 
 function toAddress({ role, kind, path, pattern, studentLink, steps }: AddressFields): AddressDescription {
-  return { role, kind, ...given('path', path), ...given('pattern', pattern), ...(role !== 'student' && { ...given('studentLink', studentLink), ...givenLines('steps', steps) }) };
+  return {
+    role,
+    kind,
+    ...given('path', path),
+    ...given('pattern', pattern),
+    ...(role !== 'student' && { ...given('studentLink', studentLink), ...givenLines('steps', steps) }),
+  };
 }
 
 function toWall({ verdict, host, words, pattern }: WallFields): WallDescription {
@@ -97,12 +156,21 @@ function givenLines<Name extends string>(name: Name, text: string): Partial<Reco
 }
 
 function lines(text: string): readonly string[] {
-  return text.split('\n').map((line) => line.trim()).filter((line) => line !== '');
+  return text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
 }
 
 /** "Shell box 2" gives "shell-box-2". */
 export function idFromName(name: string): string {
-  return name.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 60);
+  return name
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60);
 }
 
 /** The form's field for a place in the description: "hosts.3" is in "hosts", "addresses.0" is seen at its path. */
@@ -110,5 +178,7 @@ export function fieldOf(path: string): string {
   const [list = '', index, field] = path.split('.');
   if (!['addresses', 'walls', 'mending', 'rights'].includes(list)) return list;
   if (field !== undefined) return `${list}.${index}.${field}`;
-  return index === undefined ? list : `${list}.${index}.${{ addresses: 'path', walls: 'words', mending: 'steps', rights: 'words' }[list as 'walls']}`;
+  return index === undefined
+    ? list
+    : `${list}.${index}.${{ addresses: 'path', walls: 'words', mending: 'steps', rights: 'words' }[list as 'walls']}`;
 }

@@ -24,7 +24,8 @@ export function Component(): ReactElement {
   if (services.isPending) return <Loading rows={3} label="The service is loading" />;
   if (services.isError) return <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />;
   const service = services.data.find(({ id }) => id === serviceId) ?? null;
-  if (serviceId !== undefined && !service) return <Failed words={wordsFor(new ApiError('not-found'))} onRetry={() => void services.refetch()} />;
+  if (serviceId !== undefined && !service)
+    return <Failed words={wordsFor(new ApiError('not-found'))} onRetry={() => void services.refetch()} />;
   return <ServicePage key={`${serviceId ?? ''} ${service?.version ?? ''}`} service={service} />;
 }
 
@@ -37,7 +38,11 @@ function ServicePage({ service }: { readonly service: ServiceView | null }): Rea
   const showProblems = (error: unknown): void => {
     for (const problem of error instanceof ApiError ? error.fields : []) {
       // The form's own names are typed by its shape; the server's are paths into the same shape.
-      form.setError(fieldOf(problem.field) as 'name', { message: fieldProblemSentence(problem) }, { shouldFocus: true });
+      form.setError(
+        fieldOf(problem.field) as 'name',
+        { message: fieldProblemSentence(problem) },
+        { shouldFocus: true },
+      );
     }
   };
   const send = (fields: ServiceFields): void =>
@@ -68,7 +73,9 @@ function ServicePage({ service }: { readonly service: ServiceView | null }): Rea
         }
         actions={
           <>
-            {service && service.problems.length === 0 && <Button onClick={() => saveServiceFile([service.description], service.id)}>Export</Button>}
+            {service && service.problems.length === 0 && (
+              <Button onClick={() => saveServiceFile([service.description], service.id)}>Export</Button>
+            )}
             {mayChange && (
               <Button tone="main" type="submit" form="service-form" disabled={keep.isPending}>
                 Keep
@@ -98,7 +105,9 @@ function ServicePage({ service }: { readonly service: ServiceView | null }): Rea
 function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
   return (
     <div role="status" className="mb-3 rounded-sheet border border-stop bg-sheet px-5 py-3 text-[14.5px]">
-      <p className="m-0 font-semibold">This description is left out: links are judged without it until its problems are mended.</p>
+      <p className="m-0 font-semibold">
+        This description is left out: links are judged without it until its problems are mended.
+      </p>
       <ul className="m-0 mt-1 pl-5">
         {service.problems.map((problem, index) => (
           <li key={index}>
@@ -114,6 +123,10 @@ function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
 /** One whose shape can't be trusted is begun anew, under its id. */
 function readable(service: ServiceView | null): ServiceView['description'] | null {
   if (!service) return null;
-  const shapely = service.problems.every(({ reason }) => !['not-readable', 'wrong-kind', 'missing', 'unknown-field'].includes(reason));
-  return shapely ? service.description : { id: service.id, name: service.name, hosts: [], addresses: [], walls: [], mending: [] };
+  const shapely = service.problems.every(
+    ({ reason }) => !['not-readable', 'wrong-kind', 'missing', 'unknown-field'].includes(reason),
+  );
+  return shapely
+    ? service.description
+    : { id: service.id, name: service.name, hosts: [], addresses: [], walls: [], mending: [] };
 }

@@ -1,11 +1,24 @@
 import { routes, type KeepService, type ServiceView } from '@hapset/contract';
-import { compileServices, emptyCatalogue, needPatterns, type CompilePattern, type ServiceCatalogue } from '@hapset/core';
+import {
+  compileServices,
+  emptyCatalogue,
+  needPatterns,
+  type CompilePattern,
+  type ServiceCatalogue,
+} from '@hapset/core';
 import { queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../api/client.js';
 
-export const serviceKeys = { all: ['services'] as const, list: ['services', 'list'] as const, catalogue: ['services', 'catalogue'] as const };
+export const serviceKeys = {
+  all: ['services'] as const,
+  list: ['services', 'list'] as const,
+  catalogue: ['services', 'catalogue'] as const,
+};
 
-export const servicesQuery = queryOptions({ queryKey: serviceKeys.list, queryFn: ({ signal }): Promise<readonly ServiceView[]> => call(routes.services, { signal }) });
+export const servicesQuery = queryOptions({
+  queryKey: serviceKeys.list,
+  queryFn: ({ signal }): Promise<readonly ServiceView[]> => call(routes.services, { signal }),
+});
 
 /** The same, ready for use: what recognises links on the page. */
 export const catalogueQuery = queryOptions({

@@ -36,7 +36,15 @@ export function Component(): ReactElement {
           mayChange && (
             <>
               <Button onClick={() => setImporting(true)}>Import</Button>
-              <Button disabled={usable.length === 0} onClick={() => saveServiceFile(usable.map(({ description }) => description), 'services')}>
+              <Button
+                disabled={usable.length === 0}
+                onClick={() =>
+                  saveServiceFile(
+                    usable.map(({ description }) => description),
+                    'services',
+                  )
+                }
+              >
                 Export all
               </Button>
               <Link to="/school/services/new" className={buttonClass('main')}>
@@ -50,7 +58,8 @@ export function Component(): ReactElement {
       {services.isError && <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />}
       {services.data?.length === 0 && (
         <Empty title="No services described yet">
-          Links are opened and judged without descriptions too. A description adds what only people who know a service can tell: which address is the editor’s, and where the sharing is changed.
+          Links are opened and judged without descriptions too. A description adds what only people who know a service
+          can tell: which address is the editor’s, and where the sharing is changed.
         </Empty>
       )}
       {services.data && services.data.length > 0 && (
@@ -60,17 +69,30 @@ export function Component(): ReactElement {
           ))}
         </ul>
       )}
-      {!mayChange && services.data && <p className="mt-3 mb-0 text-[13.5px] text-muted">The school’s administrator changes these.</p>}
+      {!mayChange && services.data && (
+        <p className="mt-3 mb-0 text-[13.5px] text-muted">The school’s administrator changes these.</p>
+      )}
       {importing && <ImportServices known={services.data ?? []} onClose={() => setImporting(false)} />}
     </>
   );
 }
 
-function ServiceRow({ service, mayChange }: { readonly service: ServiceView; readonly mayChange: boolean }): ReactElement {
+function ServiceRow({
+  service,
+  mayChange,
+}: {
+  readonly service: ServiceView;
+  readonly mayChange: boolean;
+}): ReactElement {
   const { id, name, origin, replacesInstalled, description, problems } = service;
   const removal = useServiceRemoval(service);
   const leftOut = problems.length > 0;
-  const came = origin === 'installed' ? 'came with the installation' : replacesInstalled ? 'changed by the school' : 'described by the school';
+  const came =
+    origin === 'installed'
+      ? 'came with the installation'
+      : replacesInstalled
+        ? 'changed by the school'
+        : 'described by the school';
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0 sm:px-5">
       <StateMark mark={leftOut ? 'stop' : 'done'} words={leftOut ? 'Left out' : 'In use'} />
@@ -79,16 +101,24 @@ function ServiceRow({ service, mayChange }: { readonly service: ServiceView; rea
           {name}
         </Link>
         <p className="m-0 text-[13.5px] text-muted">
-          {leftOut ? `Left out, ${came}. ${descriptionProblemSentence(problems[0] ?? { reason: 'missing', detail: '' })}` : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`}
+          {leftOut
+            ? `Left out, ${came}. ${descriptionProblemSentence(problems[0] ?? { reason: 'missing', detail: '' })}`
+            : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`}
         </p>
       </div>
       {!leftOut && (
         <p className="m-0 text-[13.5px] text-muted">
-          {plural(description.addresses.length, 'address', 'addresses')}, {plural(description.walls.length, 'wall')}, steps for {plural(new Set(description.mending.flatMap(({ verdicts }) => verdicts)).size, 'verdict')}
+          {plural(description.addresses.length, 'address', 'addresses')}, {plural(description.walls.length, 'wall')},
+          steps for {plural(new Set(description.mending.flatMap(({ verdicts }) => verdicts)).size, 'verdict')}
         </p>
       )}
       {mayChange && origin === 'school' && (
-        <Button tone="quiet" onClick={() => removal.mutate()} disabled={removal.isPending} aria-label={`${replacesInstalled ? 'Take back' : 'Remove'} ${name}`}>
+        <Button
+          tone="quiet"
+          onClick={() => removal.mutate()}
+          disabled={removal.isPending}
+          aria-label={`${replacesInstalled ? 'Take back' : 'Remove'} ${name}`}
+        >
           {replacesInstalled ? 'Back to the installed one' : 'Remove'}
         </Button>
       )}
@@ -97,14 +127,22 @@ function ServiceRow({ service, mayChange }: { readonly service: ServiceView; rea
 }
 
 /** Removes the school's description at once; the notice brings it back. */
-function useServiceRemoval({ id, name, description }: ServiceView): ReturnType<typeof useMutation<unknown, Error, void>> {
+function useServiceRemoval({
+  id,
+  name,
+  description,
+}: ServiceView): ReturnType<typeof useMutation<unknown, Error, void>> {
   const client = useQueryClient();
   const notice = useNotice();
   const keep = useKeepService();
   return useMutation<unknown, Error, void>({
     mutationFn: () => call(routes.removeService, { params: { serviceId: id } }),
     onSuccess: () => {
-      notice({ words: `${name} is removed.`, undo: () => keep.mutate({ description, version: null }, { onError: (error) => notice({ words: wordsFor(error) }) }) });
+      notice({
+        words: `${name} is removed.`,
+        undo: () =>
+          keep.mutate({ description, version: null }, { onError: (error) => notice({ words: wordsFor(error) }) }),
+      });
       return client.invalidateQueries();
     },
     onError: (error) => notice({ words: wordsFor(error) }),

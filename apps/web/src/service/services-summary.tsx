@@ -11,8 +11,14 @@ export function ServicesSummary(): ReactElement {
         const leftOut = services.filter(({ problems }) => problems.length > 0);
         return (
           <>
-            {services.length === 0 ? 'None described yet. Links are opened and judged all the same.' : services.map(({ name }) => name).join(', ')}
-            {leftOut.length > 0 && <strong className="block text-stop">Left out, since it can’t be used: {leftOut.map(({ name }) => name).join(', ')}</strong>}
+            {services.length === 0
+              ? 'None described yet. Links are opened and judged all the same.'
+              : services.map(({ name }) => name).join(', ')}
+            {leftOut.length > 0 && (
+              <strong className="block text-stop">
+                Left out, since it can’t be used: {leftOut.map(({ name }) => name).join(', ')}
+              </strong>
+            )}
           </>
         );
       }}

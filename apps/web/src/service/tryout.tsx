@@ -21,7 +21,10 @@ interface Props {
 /** Tries the description on a link before it is kept: what it says of the address, and what a student would meet. */
 export function Tryout({ description, onProblems }: Props): ReactElement {
   const [link, setLink] = useState('');
-  const attempt = useMutation({ mutationFn: () => call(routes.tryService, { body: { description: description(), link: link.trim() } }), onError: onProblems });
+  const attempt = useMutation({
+    mutationFn: () => call(routes.tryService, { body: { description: description(), link: link.trim() } }),
+    onError: onProblems,
+  });
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     attempt.mutate();
@@ -29,15 +32,24 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
   return (
     <div className="lg:sticky lg:top-4">
       <Sheet title="Try it out">
-        <p className="mt-0 mb-3 text-[14px] text-muted">On a link of that service, as the description stands now. Nothing is kept.</p>
+        <p className="mt-0 mb-3 text-[14px] text-muted">
+          On a link of that service, as the description stands now. Nothing is kept.
+        </p>
         <form onSubmit={submit} className="flex flex-col gap-3">
-          <TextField label="Link" value={link} maxLength={limits.linkLength} onChange={(event) => setLink(event.target.value)} />
+          <TextField
+            label="Link"
+            value={link}
+            maxLength={limits.linkLength}
+            onChange={(event) => setLink(event.target.value)}
+          />
           <Button type="submit" disabled={link.trim() === '' || attempt.isPending}>
             {attempt.isPending ? 'Opening it as a student…' : 'Try it'}
           </Button>
         </form>
         <div aria-live="polite">
-          {attempt.isError && <p className="mt-3 mb-0 text-[14px] font-semibold text-stop">{wordsFor(attempt.error)}</p>}
+          {attempt.isError && (
+            <p className="mt-3 mb-0 text-[14px] font-semibold text-stop">{wordsFor(attempt.error)}</p>
+          )}
           {attempt.data && <Outcome tryout={attempt.data} />}
         </div>
       </Sheet>
@@ -47,7 +59,11 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
 
 function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactElement {
   const { belongs, role, kind, studentLink, tracking, verdict, reasons, title, steps } = tryout;
-  const part = !belongs ? 'The host is not among those named here.' : role === null ? 'The host is known; none of the addresses fits.' : `${kindWords[kind]}: ${roleWords[role]}.`;
+  const part = !belongs
+    ? 'The host is not among those named here.'
+    : role === null
+      ? 'The host is known; none of the addresses fits.'
+      : `${kindWords[kind]}: ${roleWords[role]}.`;
   return (
     <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-[14.5px]">
       <Answer name="The address" mark={role === 'student' ? 'done' : 'look-at'}>
@@ -66,7 +82,12 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
       <Answer name="For a student" mark={opensMark(verdict)}>
         {verdictWords[verdict].heading}
         {title !== null && <span className="block text-[13.5px] text-muted">{title}</span>}
-        {verdict !== 'open' && reasons.map(({ reason, detail }) => <span key={`${reason} ${detail}`} className="block text-[13.5px] text-muted">{reasonSentence(reason, detail)}</span>)}
+        {verdict !== 'open' &&
+          reasons.map(({ reason, detail }) => (
+            <span key={`${reason} ${detail}`} className="block text-[13.5px] text-muted">
+              {reasonSentence(reason, detail)}
+            </span>
+          ))}
       </Answer>
       {steps.length > 0 && (
         <Answer name="Steps" mark="done">
@@ -85,7 +106,15 @@ function opensMark(verdict: AccessVerdict): 'done' | 'look-at' | 'stop' {
 
 const markWords = { done: 'Fine', 'look-at': 'To be looked at', stop: 'Stops' } as const;
 
-function Answer({ name, mark, children }: { readonly name: string; readonly mark: 'done' | 'look-at' | 'stop'; readonly children: ReactNode }): ReactElement {
+function Answer({
+  name,
+  mark,
+  children,
+}: {
+  readonly name: string;
+  readonly mark: 'done' | 'look-at' | 'stop';
+  readonly children: ReactNode;
+}): ReactElement {
   return (
     <div className="flex gap-2.5">
       <StateMark mark={mark} words={markWords[mark]} />

@@ -19,7 +19,15 @@ export function CodesToPrint({ stations, leftOut, onChange }: Props): ReactEleme
       <div className="mt-1">
         {stations.map(({ stationId, name }, index) => {
           const ticked = !leftOut.includes(stationId);
-          return <Tick key={stationId} words={`${index + 1}  ${name}`} ticked={ticked} disabled={ticked && left === 1} onTick={(wanted) => onChange(wanted ? leftOut.filter((id) => id !== stationId) : [...leftOut, stationId])} />;
+          return (
+            <Tick
+              key={stationId}
+              words={`${index + 1}  ${name}`}
+              ticked={ticked}
+              disabled={ticked && left === 1}
+              onTick={(wanted) => onChange(wanted ? leftOut.filter((id) => id !== stationId) : [...leftOut, stationId])}
+            />
+          );
         })}
       </div>
     </details>

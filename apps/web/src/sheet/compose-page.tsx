@@ -33,7 +33,9 @@ export function Component(): ReactElement {
     return (
       <>
         <PageHead title="Sheets" about="Posters, table cards, cards, handouts and labels." />
-        <Empty title="Nothing is chosen yet">Open a lesson and press “Make sheets”, or tick materials on the shelf.</Empty>
+        <Empty title="Nothing is chosen yet">
+          Open a lesson and press “Make sheets”, or tick materials on the shelf.
+        </Empty>
         <div className="mt-4">
           <Prints latest={null} />
         </div>
@@ -52,9 +54,18 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
   const lessonId = all.lessonId;
   const bench = useQuery({ ...benchQuery(lessonId ?? ''), enabled: lessonId !== null });
   const stations = bench.data?.rows.filter(({ code }) => code !== null) ?? [];
-  const places = lessonId !== null && leftOut.length > 0 ? { ...all, lessonId: null, stationIds: stations.map(({ stationId }) => stationId).filter((id) => !leftOut.includes(id)) } : all;
+  const places =
+    lessonId !== null && leftOut.length > 0
+      ? {
+          ...all,
+          lessonId: null,
+          stationIds: stations.map(({ stationId }) => stationId).filter((id) => !leftOut.includes(id)),
+        }
+      : all;
   const wish = useDeferredValue(JSON.stringify({ places, choices, page }));
-  const preview = useQuery(previewQuery(JSON.parse(wish) as { places: SheetPlaces; choices: SheetChoices; page: number }));
+  const preview = useQuery(
+    previewQuery(JSON.parse(wish) as { places: SheetPlaces; choices: SheetChoices; page: number }),
+  );
   const templates = useQuery(templatesQuery).data ?? [];
   const change = (next: SheetChoices): void => {
     setChoices(next);
@@ -66,14 +77,39 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
     <>
       <PageHead
         title={name === undefined ? 'Sheets' : `Sheets of “${name}”`}
-        trail={lessonId === null ? <Link to="/shelf">Shelf</Link> : <Link to={`/lessons/${lessonId}`}>{name ?? 'Lesson'}</Link>}
-        about={preview.data ? `${plural(preview.data.codes, 'code')} on ${plural(preview.data.pages, 'page')}. What you see is what is printed.` : 'What you see is what is printed.'}
-        actions={<MakeSheets places={places} choices={choices} notices={preview.data?.notices ?? []} disabled={preview.isPending || preview.isError || preview.data?.problem !== null} lessonId={lessonId} />}
+        trail={
+          lessonId === null ? (
+            <Link to="/shelf">Shelf</Link>
+          ) : (
+            <Link to={`/lessons/${lessonId}`}>{name ?? 'Lesson'}</Link>
+          )
+        }
+        about={
+          preview.data
+            ? `${plural(preview.data.codes, 'code')} on ${plural(preview.data.pages, 'page')}. What you see is what is printed.`
+            : 'What you see is what is printed.'
+        }
+        actions={
+          <MakeSheets
+            places={places}
+            choices={choices}
+            notices={preview.data?.notices ?? []}
+            disabled={preview.isPending || preview.isError || preview.data?.problem !== null}
+            lessonId={lessonId}
+          />
+        }
       />
       <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
         <Sheet>
-          <SheetOptions choices={choices} templates={templates} onChange={change} onNewTemplate={() => setTemplating(true)} />
-          {lessonId !== null && stations.length > 1 && <CodesToPrint stations={stations} leftOut={leftOut} onChange={setLeftOut} />}
+          <SheetOptions
+            choices={choices}
+            templates={templates}
+            onChange={change}
+            onNewTemplate={() => setTemplating(true)}
+          />
+          {lessonId !== null && stations.length > 1 && (
+            <CodesToPrint stations={stations} leftOut={leftOut} onChange={setLeftOut} />
+          )}
         </Sheet>
         <div className="flex min-w-0 flex-col gap-4">
           {preview.data && preview.data.notices.length > 0 && (
@@ -126,15 +162,25 @@ function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps)
     );
   };
   const { error } = make;
-  const warnings = error instanceof ApiError && error.reason === 'sheet-needs-go-ahead' ? sheetWarnings.filter((warning) => error.warnings.includes(warning)) : [];
+  const warnings =
+    error instanceof ApiError && error.reason === 'sheet-needs-go-ahead'
+      ? sheetWarnings.filter((warning) => error.warnings.includes(warning))
+      : [];
   return (
     <>
       <Button tone="main" disabled={disabled || make.isPending} onClick={() => send([])}>
         {make.isPending ? 'Making…' : 'Make the sheets'}
       </Button>
       {error && (
-        <Dialog title={warnings.length > 0 ? 'Look at this before you print' : 'The sheets were not made'} onClose={() => make.reset()}>
-          {warnings.length === 0 ? <p className="m-0">{wordsFor(error)}</p> : <SheetNotices notices={notices.filter(({ warning }) => warnings.includes(warning))} lessonId={lessonId} />}
+        <Dialog
+          title={warnings.length > 0 ? 'Look at this before you print' : 'The sheets were not made'}
+          onClose={() => make.reset()}
+        >
+          {warnings.length === 0 ? (
+            <p className="m-0">{wordsFor(error)}</p>
+          ) : (
+            <SheetNotices notices={notices.filter(({ warning }) => warnings.includes(warning))} lessonId={lessonId} />
+          )}
           <div className="mt-5 flex justify-end gap-2">
             {warnings.length > 0 && <Button onClick={() => send(warnings)}>Make them all the same</Button>}
             <Button tone="main" onClick={() => make.reset()}>

@@ -28,17 +28,40 @@ export function LabelFields({ labels, startAt, onChange }: Props): ReactElement 
       <legend className="mb-1 text-[13.5px] font-semibold">The label sheet</legend>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2">
         {figures.map(([name, words, whole]) => (
-          <Figure key={name} words={words} value={labels[name]} whole={whole} onChange={(value) => onChange({ labels: { ...labels, [name]: value } })} />
+          <Figure
+            key={name}
+            words={words}
+            value={labels[name]}
+            whole={whole}
+            onChange={(value) => onChange({ labels: { ...labels, [name]: value } })}
+          />
         ))}
-        <Figure words={`First free label (1 to ${cells})`} value={startAt + 1} whole onChange={(value) => onChange({ startAt: Math.min(Math.max(1, value), cells) - 1 })} />
+        <Figure
+          words={`First free label (1 to ${cells})`}
+          value={startAt + 1}
+          whole
+          onChange={(value) => onChange({ startAt: Math.min(Math.max(1, value), cells) - 1 })}
+        />
       </div>
-      <p className="mt-1 mb-0 text-[13px] text-muted">A step goes from the begin of a label to that of the next. The figures stand on the pack.</p>
+      <p className="mt-1 mb-0 text-[13px] text-muted">
+        A step goes from the begin of a label to that of the next. The figures stand on the pack.
+      </p>
     </fieldset>
   );
 }
 
 /** Keeps what is typed while it is no figure yet. */
-function Figure({ words, value, whole, onChange }: { readonly words: string; readonly value: number; readonly whole: boolean; readonly onChange: (value: number) => void }): ReactElement {
+function Figure({
+  words,
+  value,
+  whole,
+  onChange,
+}: {
+  readonly words: string;
+  readonly value: number;
+  readonly whole: boolean;
+  readonly onChange: (value: number) => void;
+}): ReactElement {
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <TextField
@@ -51,7 +74,8 @@ function Figure({ words, value, whole, onChange }: { readonly words: string; rea
       onChange={(event) => {
         setTyped(event.target.value);
         const next = Number(event.target.value);
-        if (event.target.value.trim() !== '' && Number.isFinite(next) && next >= (whole ? 1 : 0)) onChange(whole ? Math.round(next) : next);
+        if (event.target.value.trim() !== '' && Number.isFinite(next) && next >= (whole ? 1 : 0))
+          onChange(whole ? Math.round(next) : next);
       }}
     />
   );

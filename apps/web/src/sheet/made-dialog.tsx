@@ -5,7 +5,15 @@ import { Dialog } from '../design/dialog.js';
 import { Prints } from './prints.js';
 
 /** What was just made: saved, printed, or taken as pictures. */
-export function MadeDialog({ title, printId, onClose }: { readonly title: string; readonly printId: string; readonly onClose: () => void }): ReactElement {
+export function MadeDialog({
+  title,
+  printId,
+  onClose,
+}: {
+  readonly title: string;
+  readonly printId: string;
+  readonly onClose: () => void;
+}): ReactElement {
   return (
     <Dialog title={title} about="Save them, print them, or take the pages as pictures." wide onClose={onClose}>
       <Prints latest={printId} />

@@ -23,17 +23,27 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
   const make = useMakeSheet(place);
   const notice = useNotice();
   const send = (goAhead: readonly SheetWarning[]): void => {
-    make.mutate({ kind: 'poster', paper, goAhead }, { onSuccess: (sheet) => notice({ words: `Poster saved: ${sheet.fileName}` }) });
+    make.mutate(
+      { kind: 'poster', paper, goAhead },
+      { onSuccess: (sheet) => notice({ words: `Poster saved: ${sheet.fileName}` }) },
+    );
   };
   const { error } = make;
-  const warnings = error instanceof ApiError && error.reason === 'sheet-needs-go-ahead' ? sheetWarnings.filter((warning) => error.warnings.includes(warning)) : [];
+  const warnings =
+    error instanceof ApiError && error.reason === 'sheet-needs-go-ahead'
+      ? sheetWarnings.filter((warning) => error.warnings.includes(warning))
+      : [];
   return (
     <>
       <Button tone={tone} disabled={make.isPending} onClick={() => send([])}>
         {make.isPending ? 'Making…' : tone === 'main' ? 'Make its poster' : 'Make it again'}
       </Button>
       {error && (
-        <Dialog title={warnings.length > 0 ? 'Look at this before you print' : 'The poster was not made'} about={warnings.length > 0 ? `“${name}”` : undefined} onClose={() => make.reset()}>
+        <Dialog
+          title={warnings.length > 0 ? 'Look at this before you print' : 'The poster was not made'}
+          about={warnings.length > 0 ? `“${name}”` : undefined}
+          onClose={() => make.reset()}
+        >
           {warnings.length === 0 && <p className="m-0">{wordsFor(error)}</p>}
           <ul className="m-0 flex list-none flex-col gap-2 p-0">
             {warnings.map((warning) => (

@@ -38,7 +38,11 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
           src={address}
           alt={`Page ${page + 1} of ${pages}, ${side}`}
           className={`block bg-white shadow-float ${real ? 'max-w-none' : 'max-h-[68vh] max-w-full'} ${grey ? 'grayscale' : ''} ${fresh ? '' : 'opacity-60'}`}
-          style={real ? { width: `${widthMm}mm`, height: `${heightMm}mm` } : { aspectRatio: `${widthMm} / ${heightMm}`, height: '68vh' }}
+          style={
+            real
+              ? { width: `${widthMm}mm`, height: `${heightMm}mm` }
+              : { aspectRatio: `${widthMm} / ${heightMm}`, height: '68vh' }
+          }
         />
       </div>
       {pages > 1 && (

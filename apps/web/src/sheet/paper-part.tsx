@@ -12,29 +12,59 @@ import { MakePoster } from './make-poster.js';
 import { composerOfMaterials } from './places-of-address.js';
 import { sheetAddress } from './sheet.queries.js';
 
-const changeWords = { payload: 'the code says something else now', level: 'its error correction level is another one now', look: 'it looks different now', size: 'it would be printed in another size now' } as const;
+const changeWords = {
+  payload: 'the code says something else now',
+  level: 'its error correction level is another one now',
+  look: 'it looks different now',
+  size: 'it would be printed in another size now',
+} as const;
 
 /** What is on paper, and whether it still says what the code says. */
-export function PaperPart({ page, place, name }: { readonly page: MaterialPage; readonly place: PlaceId; readonly name: string }): ReactElement | null {
+export function PaperPart({
+  page,
+  place,
+  name,
+}: {
+  readonly page: MaterialPage;
+  readonly place: PlaceId;
+  readonly name: string;
+}): ReactElement | null {
   const { sheets, readiness, rehearsal, code } = page;
   const [paper, setPaper] = useState<PaperFormat>(page.paper);
   if (!code) return null;
   const { state, changed } = readiness.paper;
-  const title = { 'not-yet': 'Not on paper yet', done: 'On paper', 'look-at': 'Printed before the change', stop: 'On paper' }[state];
+  const title = {
+    'not-yet': 'Not on paper yet',
+    done: 'On paper',
+    'look-at': 'Printed before the change',
+    stop: 'On paper',
+  }[state];
   return (
     <div id="paper">
       <Sheet
         mark={<StateMark mark={state} words={`On paper: ${title}`} />}
         title={title}
-        aside={changed.length > 0 ? changed.map((change) => changeWords[change]).join('; ') : `a poster would show the code ${rehearsal.sizeMm} mm wide`}
+        aside={
+          changed.length > 0
+            ? changed.map((change) => changeWords[change]).join('; ')
+            : `a poster would show the code ${rehearsal.sizeMm} mm wide`
+        }
         action={
           <>
-            <select aria-label="Paper" value={paper} onChange={(event) => setPaper(event.target.value as PaperFormat)} className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]">
+            <select
+              aria-label="Paper"
+              value={paper}
+              onChange={(event) => setPaper(event.target.value as PaperFormat)}
+              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+            >
               {paperNames.map((choice) => (
                 <option key={choice}>{choice}</option>
               ))}
             </select>
-            <Link to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])} className={buttonClass()}>
+            <Link
+              to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])}
+              className={buttonClass()}
+            >
               Other sheets
             </Link>
             {sheets.length > 0 && <MakePoster place={place} name={name} paper={paper} tone="plain" />}

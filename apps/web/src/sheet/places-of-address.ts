@@ -5,7 +5,9 @@ const nothing: SheetPlaces = { lessonId: null, stationIds: [], materialIds: [], 
 
 /** Null where the address names nothing. */
 export function placesOfAddress(search: URLSearchParams): SheetPlaces | null {
-  const [lesson, station, materials, tag] = ['lesson', 'station', 'materials', 'tag'].map((name) => search.get(name) || null);
+  const [lesson, station, materials, tag] = ['lesson', 'station', 'materials', 'tag'].map(
+    (name) => search.get(name) || null,
+  );
   if (lesson) return { ...nothing, lessonId: lesson };
   if (station) return { ...nothing, stationIds: [station] };
   if (materials) return { ...nothing, materialIds: materials.split(',').filter((id) => id !== '') };

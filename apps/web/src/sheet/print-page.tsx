@@ -11,7 +11,10 @@ import { printPageAddress } from './sheet.queries.js';
 
 export function Component(): ReactElement {
   const printId = useParams().printId ?? '';
-  const print = useQuery({ queryKey: ['sheets', 'print', printId], queryFn: ({ signal }): Promise<PrintView> => call(routes.print, { params: { printId }, signal }) });
+  const print = useQuery({
+    queryKey: ['sheets', 'print', printId],
+    queryFn: ({ signal }): Promise<PrintView> => call(routes.print, { params: { printId }, signal }),
+  });
   if (print.isPending) return <Loading rows={3} label="The pages are loading" />;
   if (print.isError) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
   return <Pages print={print.data} />;
@@ -31,7 +34,14 @@ function Pages({ print: { id, fileName, paper, lying, pages } }: { readonly prin
     <main>
       <style>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0 } body { background: #fff }`}</style>
       {Array.from({ length: pages }, (_, index) => (
-        <img key={index} src={printPageAddress(id, index + 1)} alt={`Page ${index + 1} of ${pages}`} onLoad={loaded} className="block break-after-page last:break-after-auto" style={{ width: `${widthMm}mm`, height: `${heightMm}mm` }} />
+        <img
+          key={index}
+          src={printPageAddress(id, index + 1)}
+          alt={`Page ${index + 1} of ${pages}`}
+          onLoad={loaded}
+          className="block break-after-page last:break-after-auto"
+          style={{ width: `${widthMm}mm`, height: `${heightMm}mm` }}
+        />
       ))}
     </main>
   );

@@ -27,10 +27,18 @@ export function Prints({ latest }: { readonly latest: string | null }): ReactEle
   );
 }
 
-export function PrintRow({ print, stands = false }: { readonly print: PrintView; readonly stands?: boolean }): ReactElement {
+export function PrintRow({
+  print,
+  stands = false,
+}: {
+  readonly print: PrintView;
+  readonly stands?: boolean;
+}): ReactElement {
   const { state, fileName, codes, pages, madeAt } = print;
   return (
-    <li className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-line py-2 last:border-b-0 ${stands ? '-mx-2 rounded-small bg-marker-soft px-2' : ''}`}>
+    <li
+      className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-line py-2 last:border-b-0 ${stands ? '-mx-2 rounded-small bg-marker-soft px-2' : ''}`}
+    >
       <span className="min-w-0 flex-1 basis-60 text-[14px]">
         <span className="block font-semibold wrap-anywhere">{fileName}</span>
         <span className="text-muted">
@@ -46,12 +54,19 @@ export function PrintRow({ print, stands = false }: { readonly print: PrintView;
           <a href={`/prints/${print.id}`} target="_blank" rel="noreferrer" className={buttonClass()}>
             Print
           </a>
-          <a href={printPicturesAddress(print)} download className={buttonClass()} title="A ZIP file with a PNG picture of each page">
+          <a
+            href={printPicturesAddress(print)}
+            download
+            className={buttonClass()}
+            title="A ZIP file with a PNG picture of each page"
+          >
             Pages as pictures
           </a>
         </span>
       )}
-      {state !== 'drawing' && state !== 'done' && <span className="text-[14px] text-muted">{printStateWords[state]}</span>}
+      {state !== 'drawing' && state !== 'done' && (
+        <span className="text-[14px] text-muted">{printStateWords[state]}</span>
+      )}
     </li>
   );
 }

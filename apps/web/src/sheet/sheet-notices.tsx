@@ -14,19 +14,33 @@ interface Props {
   readonly addressOf?: (notice: SheetNotice) => string;
 }
 
-export function SheetNotices({ notices, lessonId, addressOf = (notice) => addressOfPlace(notice, lessonId) }: Props): ReactElement | null {
+export function SheetNotices({
+  notices,
+  lessonId,
+  addressOf = (notice) => addressOfPlace(notice, lessonId),
+}: Props): ReactElement | null {
   if (notices.length === 0) return null;
   return (
     <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-[14px]" aria-label="To be looked at before printing">
       {sheetWarnings.map((warning) => {
         const those = notices.filter((notice) => notice.warning === warning);
-        return those.length === 0 ? null : <Group key={warning} warning={warning} notices={those} addressOf={addressOf} />;
+        return those.length === 0 ? null : (
+          <Group key={warning} warning={warning} notices={those} addressOf={addressOf} />
+        );
       })}
     </ul>
   );
 }
 
-function Group({ warning, notices, addressOf }: { readonly warning: SheetWarning; readonly notices: readonly SheetNotice[]; readonly addressOf: (notice: SheetNotice) => string }): ReactElement {
+function Group({
+  warning,
+  notices,
+  addressOf,
+}: {
+  readonly warning: SheetWarning;
+  readonly notices: readonly SheetNotice[];
+  readonly addressOf: (notice: SheetNotice) => string;
+}): ReactElement {
   const rest = notices.length - shownAtOnce;
   const help = warning === 'too-small' && notices[0] ? tooSmallHelp(notices[0]) : '';
   return (
@@ -50,5 +64,7 @@ function Group({ warning, notices, addressOf }: { readonly warning: SheetWarning
 }
 
 function addressOfPlace({ stationId, materialId }: SheetNotice, lessonId: string | null): string {
-  return stationId !== null && lessonId !== null ? `/lessons/${lessonId}/stations/${stationId}` : `/shelf/${materialId}`;
+  return stationId !== null && lessonId !== null
+    ? `/lessons/${lessonId}/stations/${stationId}`
+    : `/shelf/${materialId}`;
 }

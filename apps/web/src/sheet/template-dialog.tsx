@@ -22,7 +22,14 @@ interface Props {
 
 /** Of kinds that have room for one. */
 const withHeader: readonly SheetKind[] = ['poster', 'table-card', 'student-card'];
-const usualHeightMm: Readonly<Record<SheetKind, number>> = { poster: 18, 'table-card': 8, 'small-card': 5, handout: 10, label: 5, 'student-card': 8 };
+const usualHeightMm: Readonly<Record<SheetKind, number>> = {
+  poster: 18,
+  'table-card': 8,
+  'small-card': 5,
+  handout: 10,
+  label: 5,
+  'student-card': 8,
+};
 
 export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactElement {
   const [name, setName] = useState(before?.name ?? '');
@@ -32,7 +39,11 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
   const keep = useKeepTemplate(before);
   const readable = accentReads(accent);
   return (
-    <Dialog title={before === null ? `New template for ${sheetKindWords[kind].toLowerCase()}` : `Change “${before.name}”`} about="Seen and used by all staff. What was printed before stays as it is." onClose={onClose}>
+    <Dialog
+      title={before === null ? `New template for ${sheetKindWords[kind].toLowerCase()}` : `Change “${before.name}”`}
+      about="Seen and used by all staff. What was printed before stays as it is."
+      onClose={onClose}
+    >
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -40,18 +51,50 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
           keep.mutate({ name: name.trim(), kind, accent, header }, { onSuccess: onKept });
         }}
       >
-        <TextField label="Name" value={name} maxLength={limits.lookNameLength} onChange={(event) => setName(event.target.value)} />
-        <TextField label="Colour of titles" type="color" value={accent} className="h-9 w-20 rounded-small border border-line-strong bg-sheet p-1" problem={readable ? undefined : 'Too pale to be read on white paper. Take a darker one.'} onChange={(event) => setAccent(event.target.value)} />
+        <TextField
+          label="Name"
+          value={name}
+          maxLength={limits.lookNameLength}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <TextField
+          label="Colour of titles"
+          type="color"
+          value={accent}
+          className="h-9 w-20 rounded-small border border-line-strong bg-sheet p-1"
+          problem={readable ? undefined : 'Too pale to be read on white paper. Take a darker one.'}
+          onChange={(event) => setAccent(event.target.value)}
+        />
         {withHeader.includes(kind) && (
           <div>
             <p className="m-0 text-[13.5px] font-semibold">Picture at the top</p>
             {header === null ? (
-              <ChooseFile label="Choose a picture" accept="image/*" onChoose={(file) => bring.mutate(file, { onSuccess: ({ id, aspect }) => setHeader({ pictureId: id, aspect, heightMm: usualHeightMm[kind] }) })} />
+              <ChooseFile
+                label="Choose a picture"
+                accept="image/*"
+                onChoose={(file) =>
+                  bring.mutate(file, {
+                    onSuccess: ({ id, aspect }) => setHeader({ pictureId: id, aspect, heightMm: usualHeightMm[kind] }),
+                  })
+                }
+              />
             ) : (
               <div className="flex items-center gap-4">
-                <img src={`/api/look-pictures/${header.pictureId}`} alt="Picture at the top" className="h-12 max-w-48 object-contain" />
+                <img
+                  src={`/api/look-pictures/${header.pictureId}`}
+                  alt="Picture at the top"
+                  className="h-12 max-w-48 object-contain"
+                />
                 <div className="min-w-0 flex-1">
-                  <Slider label="Height" words={`${header.heightMm} mm`} value={header.heightMm} min={limits.headerPicture.heightMm.least} max={limits.headerPicture.heightMm.most} step={1} onChange={(heightMm) => setHeader({ ...header, heightMm })} />
+                  <Slider
+                    label="Height"
+                    words={`${header.heightMm} mm`}
+                    value={header.heightMm}
+                    min={limits.headerPicture.heightMm.least}
+                    max={limits.headerPicture.heightMm.most}
+                    step={1}
+                    onChange={(heightMm) => setHeader({ ...header, heightMm })}
+                  />
                 </div>
                 <Button onClick={() => setHeader(null)}>Without</Button>
               </div>
@@ -64,7 +107,12 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
             )}
           </div>
         )}
-        <DialogEnd failure={keep.isError ? wordsFor(keep.error) : null} send="Keep the template" disabled={keep.isPending || bring.isPending || name.trim() === '' || !readable} onCancel={onClose} />
+        <DialogEnd
+          failure={keep.isError ? wordsFor(keep.error) : null}
+          send="Keep the template"
+          disabled={keep.isPending || bring.isPending || name.trim() === '' || !readable}
+          onCancel={onClose}
+        />
       </form>
     </Dialog>
   );

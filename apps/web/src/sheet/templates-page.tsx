@@ -28,7 +28,12 @@ export function Component(): ReactElement {
         about="A colour for titles and a picture at the top, for all staff. The administrator says which one is usual."
         actions={
           <>
-            <select aria-label="Kind of sheet" value={kind} onChange={(event) => setKind(event.target.value as SheetKind)} className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]">
+            <select
+              aria-label="Kind of sheet"
+              value={kind}
+              onChange={(event) => setKind(event.target.value as SheetKind)}
+              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+            >
               {composedKinds.map((choice) => (
                 <option key={choice} value={choice}>
                   {sheetKindWords[choice]}
@@ -43,11 +48,20 @@ export function Component(): ReactElement {
       />
       {templates.isPending && <Loading label="Templates are loading" />}
       {templates.isError && <Failed words={wordsFor(templates.error)} onRetry={() => void templates.refetch()} />}
-      {templates.data?.length === 0 && <Empty title="No templates yet">Sheets are plain: black on white, without a picture. Make a template to give them the school’s colour and crest.</Empty>}
+      {templates.data?.length === 0 && (
+        <Empty title="No templates yet">
+          Sheets are plain: black on white, without a picture. Make a template to give them the school’s colour and
+          crest.
+        </Empty>
+      )}
       {templates.data && templates.data.length > 0 && (
         <ul className="m-0 list-none rounded-sheet border border-line bg-sheet p-0">
           {templates.data.map((template) => (
-            <TemplateRow key={template.id} template={template} onChange={() => setEditing({ kind: template.kind, before: template })} />
+            <TemplateRow
+              key={template.id}
+              template={template}
+              onChange={() => setEditing({ kind: template.kind, before: template })}
+            />
           ))}
         </ul>
       )}
@@ -56,7 +70,13 @@ export function Component(): ReactElement {
   );
 }
 
-function TemplateRow({ template: { id, name, kind, accent, header, usual, mine }, onChange }: { readonly template: SheetTemplateView; readonly onChange: () => void }): ReactElement {
+function TemplateRow({
+  template: { id, name, kind, accent, header, usual, mine },
+  onChange,
+}: {
+  readonly template: SheetTemplateView;
+  readonly onChange: () => void;
+}): ReactElement {
   const administrator = useSession()?.role === 'administrator';
   const remove = useRemoveTemplate();
   const makeUsual = useUsualTemplate();
@@ -64,7 +84,11 @@ function TemplateRow({ template: { id, name, kind, accent, header, usual, mine }
   const told = { onError: (error: Error) => notice({ words: wordsFor(error) }) };
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0">
-      <span aria-hidden className="size-7 shrink-0 rounded-full border border-line-strong" style={{ background: accent }} />
+      <span
+        aria-hidden
+        className="size-7 shrink-0 rounded-full border border-line-strong"
+        style={{ background: accent }}
+      />
       <span className="min-w-0 flex-1 basis-48">
         <span className="block text-[15.5px] font-semibold">{name}</span>
         <span className="text-[13.5px] text-muted">
@@ -81,7 +105,15 @@ function TemplateRow({ template: { id, name, kind, accent, header, usual, mine }
       {mine && (
         <>
           <Button onClick={onChange}>Change</Button>
-          <Button disabled={remove.isPending} onClick={() => remove.mutate(id, { ...told, onSuccess: () => notice({ words: `“${name}” is removed. What was printed with it stays as it is.` }) })}>
+          <Button
+            disabled={remove.isPending}
+            onClick={() =>
+              remove.mutate(id, {
+                ...told,
+                onSuccess: () => notice({ words: `“${name}” is removed. What was printed with it stays as it is.` }),
+              })
+            }
+          >
             Remove
           </Button>
         </>

@@ -8,7 +8,15 @@ import { templatesQuery } from './sheet.queries.js';
 export function TemplatesSummary(): ReactElement {
   return (
     <SchoolSummary title="Templates of sheets" to="/school/templates" query={useQuery(templatesQuery)}>
-      {(templates) => (templates.length === 0 ? 'None yet: all sheets are plain.' : templates.map(({ name, kind, usual }) => `${name} (${sheetKindWords[kind].toLowerCase()}${usual ? ', usual' : ''})`).join(', '))}
+      {(templates) =>
+        templates.length === 0
+          ? 'None yet: all sheets are plain.'
+          : templates
+              .map(
+                ({ name, kind, usual }) => `${name} (${sheetKindWords[kind].toLowerCase()}${usual ? ', usual' : ''})`,
+              )
+              .join(', ')
+      }
     </SchoolSummary>
   );
 }

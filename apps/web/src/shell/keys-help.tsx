@@ -19,7 +19,9 @@ export function KeysHelp({ onClose }: { readonly onClose: () => void }): ReactEl
         {keys.map(([key, words]) => (
           <div key={key} className="contents">
             <dt>
-              <kbd className="rounded-[5px] border border-line-strong bg-paper px-2 py-0.5 font-mono text-[13px] whitespace-nowrap">{key}</kbd>
+              <kbd className="rounded-[5px] border border-line-strong bg-paper px-2 py-0.5 font-mono text-[13px] whitespace-nowrap">
+                {key}
+              </kbd>
             </dt>
             <dd className="m-0">{words}</dd>
           </div>

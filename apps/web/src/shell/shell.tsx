@@ -7,7 +7,9 @@ import { useSession, useSignOut } from '../account/session.queries.js';
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
 const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
-const SignInAgain = lazy(() => import('../account/sign-in-again.js').then(({ SignInAgain: component }) => ({ default: component })));
+const SignInAgain = lazy(() =>
+  import('../account/sign-in-again.js').then(({ SignInAgain: component }) => ({ default: component })),
+);
 
 const tabs = [
   ['/lessons', 'Lessons'],
@@ -37,15 +39,22 @@ export function Shell(): ReactElement {
             <NavLink
               key={to}
               to={to}
-              className={({ isActive }) => `flex min-h-10 items-center rounded-t-[10px] px-[18px] text-[14.5px] font-semibold no-underline ${isActive ? 'bg-paper text-ink' : 'text-ink/75 hover:text-ink'}`}
+              className={({ isActive }) =>
+                `flex min-h-10 items-center rounded-t-[10px] px-[18px] text-[14.5px] font-semibold no-underline ${isActive ? 'bg-paper text-ink' : 'text-ink/75 hover:text-ink'}`
+              }
             >
               {label}
             </NavLink>
           ))}
         </nav>
         <div className="ml-auto flex items-center gap-1 self-center text-[14px]">
-          <button type="button" onClick={find} className="hidden min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5 sm:flex">
-            Find <kbd className="rounded-[5px] border border-line-strong bg-sheet px-1.5 font-mono text-[12.5px]">/</kbd>
+          <button
+            type="button"
+            onClick={find}
+            className="hidden min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5 sm:flex"
+          >
+            Find{' '}
+            <kbd className="rounded-[5px] border border-line-strong bg-sheet px-1.5 font-mono text-[12.5px]">/</kbd>
           </button>
           <span className="hidden px-2 text-ink/80 md:inline">{session?.name}</span>
           <button
@@ -100,7 +109,8 @@ function Overlays(): ReactElement {
   useEffect(() => {
     const press = (event: KeyboardEvent): void => {
       const target = event.target;
-      if (event.key === '?' && !(target instanceof HTMLElement && target.closest('input, textarea, select'))) setKeysShown(true);
+      if (event.key === '?' && !(target instanceof HTMLElement && target.closest('input, textarea, select')))
+        setKeysShown(true);
     };
     document.addEventListener('keydown', press);
     return () => document.removeEventListener('keydown', press);

@@ -4,7 +4,10 @@ const beforeMinutes = 10;
 const lengthMinutes = 100;
 
 /** From a little before the lesson to a little after it, as wall times; null for a lesson without a day and time. */
-export function lessonOpening({ date, startsAt }: Pick<LessonView, 'date' | 'startsAt'>): { readonly from: string; readonly until: string } | null {
+export function lessonOpening({
+  date,
+  startsAt,
+}: Pick<LessonView, 'date' | 'startsAt'>): { readonly from: string; readonly until: string } | null {
   if (date === null || startsAt === null) return null;
   return { from: shifted(date, startsAt, -beforeMinutes), until: shifted(date, startsAt, lengthMinutes) };
 }

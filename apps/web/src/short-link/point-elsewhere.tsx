@@ -12,7 +12,13 @@ import { reasonSentence, verdictWords } from '../wording/verdicts.js';
 import { useTryLink } from './short-link.queries.js';
 
 /** A new target for what is on paper already: opened as a student first, then taken, with a way back. */
-export function PointElsewhere({ page: { material }, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
+export function PointElsewhere({
+  page: { material },
+  onClose,
+}: {
+  readonly page: MaterialPage;
+  readonly onClose: () => void;
+}): ReactElement {
   const [text, setText] = useState('');
   const change = useChangeMaterial(material.id);
   const check = useTryLink();
@@ -25,13 +31,20 @@ export function PointElsewhere({ page: { material }, onClose }: { readonly page:
       { version: material.version, link },
       {
         onSuccess: ({ version }) => {
-          notice({ words: 'The short link leads there now. Nothing is to be printed again.', ...(before !== null && { undo: () => change.mutate({ version, link: before }) }) });
+          notice({
+            words: 'The short link leads there now. Nothing is to be printed again.',
+            ...(before !== null && { undo: () => change.mutate({ version, link: before }) }),
+          });
           onClose();
         },
       },
     );
   return (
-    <Dialog title="Point elsewhere" about="Codes that are on paper lead to the new page from then on." onClose={onClose}>
+    <Dialog
+      title="Point elsewhere"
+      about="Codes that are on paper lead to the new page from then on."
+      onClose={onClose}
+    >
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -43,7 +56,14 @@ export function PointElsewhere({ page: { material }, onClose }: { readonly page:
           <span className="block text-muted">It leads to</span>
           <span className="font-mono text-[13.5px] break-all">{before}</span>
         </p>
-        <TextArea label="New target" rows={2} maxLength={limits.linkLength} value={text} onChange={(event) => setText(event.target.value)} autoFocus />
+        <TextArea
+          label="New target"
+          rows={2}
+          maxLength={limits.linkLength}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          autoFocus
+        />
         {check.isPending && (
           <p role="status" className="m-0 text-[14.5px] text-muted">
             Opening it as a student…
@@ -52,15 +72,25 @@ export function PointElsewhere({ page: { material }, onClose }: { readonly page:
         {verdict !== null && check.data && (
           <div role="status" className="text-[14.5px]">
             <p className="m-0 flex items-center gap-2 font-semibold">
-              <StateMark mark={verdict === 'open' ? 'done' : letsIn(verdict) ? 'look-at' : 'stop'} words={verdictWords[verdict].short} /> {verdictWords[verdict].heading}
+              <StateMark
+                mark={verdict === 'open' ? 'done' : letsIn(verdict) ? 'look-at' : 'stop'}
+                words={verdictWords[verdict].short}
+              />{' '}
+              {verdictWords[verdict].heading}
             </p>
             {check.data.evidence?.title && <p className="m-0 mt-1">{check.data.evidence.title}</p>}
-            {verdict !== 'open' && check.data.reasons[0] && <p className="m-0 mt-1 text-muted">{reasonSentence(check.data.reasons[0].reason, check.data.reasons[0].detail)}</p>}
+            {verdict !== 'open' && check.data.reasons[0] && (
+              <p className="m-0 mt-1 text-muted">
+                {reasonSentence(check.data.reasons[0].reason, check.data.reasons[0].detail)}
+              </p>
+            )}
           </div>
         )}
         {(check.isError || check.data === null || change.isError) && (
           <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
-            {check.data === null ? 'It was not opened within a minute. Try it once more.' : wordsFor(check.error ?? change.error)}
+            {check.data === null
+              ? 'It was not opened within a minute. Try it once more.'
+              : wordsFor(check.error ?? change.error)}
           </p>
         )}
         <div className="flex flex-wrap justify-end gap-2">

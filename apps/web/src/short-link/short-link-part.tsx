@@ -16,10 +16,18 @@ import { PointElsewhere } from './point-elsewhere.js';
 import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinkQuery } from './short-link.queries.js';
 
-const BarChart = lazy(() => import('../design/bar-chart.js').then(({ BarChart: component }) => ({ default: component })));
+const BarChart = lazy(() =>
+  import('../design/bar-chart.js').then(({ BarChart: component }) => ({ default: component })),
+);
 
 /** The material's short link: where it leads, when, and how often it is opened. */
-export function ShortLinkPart({ page, link }: { readonly page: MaterialPage; readonly link: ShortLinkView }): ReactElement {
+export function ShortLinkPart({
+  page,
+  link,
+}: {
+  readonly page: MaterialPage;
+  readonly link: ShortLinkView;
+}): ReactElement {
   const [pointing, setPointing] = useState(false);
   const [shown, setShown] = useState(false);
   const { material, code } = page;
@@ -32,10 +40,14 @@ export function ShortLinkPart({ page, link }: { readonly page: MaterialPage; rea
         action={material.link !== null && <Button onClick={() => setPointing(true)}>Point elsewhere</Button>}
       >
         <p className="m-0 font-mono text-[16px] break-all">{link.inLetters}</p>
-        <p className="mt-0.5 mb-0 text-[13.5px] text-muted">As it stands on paper, for who can’t scan. Blanks and small letters do no harm.</p>
+        <p className="mt-0.5 mb-0 text-[13.5px] text-muted">
+          As it stands on paper, for who can’t scan. Blanks and small letters do no harm.
+        </p>
         {link.shortForm && <ReplaceShortLink materialId={material.id} />}
         <details className="mt-1.5 text-[14px]" onToggle={(event) => setShown(event.currentTarget.open)}>
-          <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">Opening hours, openings and history</summary>
+          <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">
+            Opening hours, openings and history
+          </summary>
           {shown && <Details page={page} />}
         </details>
       </Sheet>
@@ -46,14 +58,22 @@ export function ShortLinkPart({ page, link }: { readonly page: MaterialPage; rea
 
 function Details({ page }: { readonly page: MaterialPage }): ReactElement {
   const details = useQuery(shortLinkQuery(page.material.id));
-  const lesson = useQuery({ ...benchQuery(page.station?.lessonId ?? ''), enabled: page.station !== null }).data?.lesson ?? null;
+  const lesson =
+    useQuery({ ...benchQuery(page.station?.lessonId ?? ''), enabled: page.station !== null }).data?.lesson ?? null;
   if (details.isError) return <Failed words={wordsFor(details.error)} onRetry={() => void details.refetch()} />;
-  if (!details.data) return <p className="m-0 py-2 text-muted" role="status">Loading…</p>;
+  if (!details.data)
+    return (
+      <p className="m-0 py-2 text-muted" role="status">
+        Loading…
+      </p>
+    );
   const { data } = details;
   return (
     <div className="flex flex-col gap-4 pt-1">
       <section>
-        <h3 className="m-0 text-[14.5px]">{isAlwaysOpen(data.opening) ? 'Open at any time' : 'Opening hours, by the school’s clock'}</h3>
+        <h3 className="m-0 text-[14.5px]">
+          {isAlwaysOpen(data.opening) ? 'Open at any time' : 'Opening hours, by the school’s clock'}
+        </h3>
         <OpeningForm link={data} page={page} lesson={lesson && lessonOpening(lesson)} />
       </section>
       <Openings link={data} />
@@ -79,7 +99,11 @@ function Openings({ link: { days, hours, visitors, opens } }: { readonly link: S
           </p>
           <Suspense fallback={<div className="h-40" />}>
             <div className="grid gap-4 sm:grid-cols-2">
-              <BarChart label="By day" labels={days.map(({ day }) => day.slice(5))} values={days.map((day) => day.opens)} />
+              <BarChart
+                label="By day"
+                labels={days.map(({ day }) => day.slice(5))}
+                values={days.map((day) => day.opens)}
+              />
               <BarChart label="By hour of the day" labels={hours.map((_, hour) => String(hour))} values={hours} />
             </div>
           </Suspense>
@@ -89,7 +113,13 @@ function Openings({ link: { days, hours, visitors, opens } }: { readonly link: S
   );
 }
 
-function History({ page: { material }, link: { turns } }: { readonly page: MaterialPage; readonly link: ShortLinkDetails }): ReactElement {
+function History({
+  page: { material },
+  link: { turns },
+}: {
+  readonly page: MaterialPage;
+  readonly link: ShortLinkDetails;
+}): ReactElement {
   const change = useChangeMaterial(material.id);
   return (
     <section>
@@ -99,11 +129,18 @@ function History({ page: { material }, link: { turns } }: { readonly page: Mater
       ) : (
         <ul className="m-0 list-none p-0">
           {turns.map((turn) => (
-            <li key={turn.at + turn.from} className="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-b-0">
+            <li
+              key={turn.at + turn.from}
+              className="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-b-0"
+            >
               <span className="min-w-0 flex-1 font-mono text-[13px] break-all">{turn.from}</span>
               <span className="text-[13px] text-muted">until {ago(turn.at)}</span>
               {material.link !== null && turn.from !== material.link && (
-                <Button tone="quiet" disabled={change.isPending} onClick={() => change.mutate({ version: material.version, link: turn.from })}>
+                <Button
+                  tone="quiet"
+                  disabled={change.isPending}
+                  onClick={() => change.mutate({ version: material.version, link: turn.from })}
+                >
                   Lead there again
                 </Button>
               )}

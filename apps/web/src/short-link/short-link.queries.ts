@@ -1,6 +1,20 @@
-import { limits, routes, type LinkCheckView, type ShortLinkDetails, type ShortLinkFilter, type ShortLinksPage } from '@hapset/contract';
+import {
+  limits,
+  routes,
+  type LinkCheckView,
+  type ShortLinkDetails,
+  type ShortLinkFilter,
+  type ShortLinksPage,
+} from '@hapset/contract';
 import type { Opening } from '@hapset/core';
-import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import {
+  infiniteQueryOptions,
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query';
 import { call } from '../api/client.js';
 import { materialKeys } from '../material/material.keys.js';
 
@@ -13,23 +27,34 @@ export const shortLinkKeys = {
 export const shortLinksQuery = (find: string, filter: ShortLinkFilter) =>
   infiniteQueryOptions({
     queryKey: shortLinkKeys.list(find, filter),
-    queryFn: ({ signal, pageParam }): Promise<ShortLinksPage> => call(routes.shortLinks, { signal, query: { find, filter, after: pageParam } }),
+    queryFn: ({ signal, pageParam }): Promise<ShortLinksPage> =>
+      call(routes.shortLinks, { signal, query: { find, filter, after: pageParam } }),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
   });
 
-export const shortLinkQuery = (materialId: string) => queryOptions({ queryKey: shortLinkKeys.details(materialId), queryFn: ({ signal }): Promise<ShortLinkDetails> => call(routes.shortLink, { params: { materialId }, signal }) });
+export const shortLinkQuery = (materialId: string) =>
+  queryOptions({
+    queryKey: shortLinkKeys.details(materialId),
+    queryFn: ({ signal }): Promise<ShortLinkDetails> => call(routes.shortLink, { params: { materialId }, signal }),
+  });
 
 export function useChangeOpening(materialId: string): UseMutationResult<ShortLinkDetails, Error, Opening> {
   const client = useQueryClient();
-  return useMutation({ mutationFn: (opening: Opening) => call(routes.changeShortLink, { params: { materialId }, body: { opening } }), onSettled: () => client.invalidateQueries({ queryKey: materialKeys.all }) });
+  return useMutation({
+    mutationFn: (opening: Opening) => call(routes.changeShortLink, { params: { materialId }, body: { opening } }),
+    onSettled: () => client.invalidateQueries({ queryKey: materialKeys.all }),
+  });
 }
 
 /** New codes carry a longer one; the one before still leads to the same. */
 export function useReplaceShortLink(): UseMutationResult<ShortLinkDetails, Error, string> {
   const client = useQueryClient();
-  return useMutation({ mutationFn: (materialId: string) => call(routes.replaceShortLink, { params: { materialId } }), onSettled: () => client.invalidateQueries({ queryKey: materialKeys.all }) });
+  return useMutation({
+    mutationFn: (materialId: string) => call(routes.replaceShortLink, { params: { materialId } }),
+    onSettled: () => client.invalidateQueries({ queryKey: materialKeys.all }),
+  });
 }
 
 const lookMs = 400;
@@ -40,7 +65,7 @@ export function useTryLink(): UseMutationResult<LinkCheckView | null, Error, str
   return useMutation({
     mutationFn: async (link: string) => {
       const { id } = await call(routes.askLinkCheck, { body: { link: link.slice(0, limits.linkLength) } });
-      for (const until = Date.now() + patienceMs; Date.now() < until; ) {
+      for (const until = Date.now() + patienceMs; Date.now() < until;) {
         const check = await call(routes.linkCheck, { params: { linkCheckId: id } });
         if (check.state === 'done') return check;
         await new Promise((resolve) => setTimeout(resolve, lookMs));

@@ -70,7 +70,10 @@ export function Component(): ReactElement {
           <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
             {plural(list.data?.pages[0]?.total ?? 0, 'short link')}
           </p>
-          <ul aria-label="Short links" className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+          <ul
+            aria-label="Short links"
+            className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
+          >
             {rows.map((row) => (
               <Row key={row.slug} row={row} />
             ))}
@@ -88,16 +91,24 @@ export function Component(): ReactElement {
 
 function Nothing({ filtered }: { readonly filtered: boolean }): ReactElement {
   if (filtered) return <Empty title="No short link like that">Try another word, or look at all of them.</Empty>;
-  return <Empty title="No short links yet">On the page of a material, under “Code carries”, choose the school’s short link. Its code is coarse, and you can point it elsewhere later.</Empty>;
+  return (
+    <Empty title="No short links yet">
+      On the page of a material, under “Code carries”, choose the school’s short link. Its code is coarse, and you can
+      point it elsewhere later.
+    </Empty>
+  );
 }
 
 function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
-  const { slug, address, shortForm, materialId, title, target, carried, lessons, sheets, opens, verdict, checkedAt } = row;
+  const { slug, address, shortForm, materialId, title, target, carried, lessons, sheets, opens, verdict, checkedAt } =
+    row;
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3 last:border-b-0 sm:px-5 md:grid-cols-[150px_minmax(0,1fr)_190px_150px] md:items-center">
       <span className="font-mono text-[15px] font-semibold" title={address}>
         {slug}
-        {!carried && target !== null && <span className="block font-sans text-[13px] font-normal text-muted">not in its code now</span>}
+        {!carried && target !== null && (
+          <span className="block font-sans text-[13px] font-normal text-muted">not in its code now</span>
+        )}
       </span>
       <span className="min-w-0">
         {target === null ? (
@@ -111,18 +122,27 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
           {target ?? 'taken off the shelf'}
         </span>
         {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
-        {lessons.length > 0 && <span className="block truncate text-[13px] text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>}
+        {lessons.length > 0 && (
+          <span className="block truncate text-[13px] text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>
+        )}
       </span>
       <span className="flex items-center gap-2 text-[14px]">
-        <StateMark mark={markOf(row)} words={target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short} />
+        <StateMark
+          mark={markOf(row)}
+          words={target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
+        />
         <span>
           {target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
-          {checkedAt !== null && target !== null && <span className="block text-[13px] text-muted">{ago(checkedAt)}</span>}
+          {checkedAt !== null && target !== null && (
+            <span className="block text-[13px] text-muted">{ago(checkedAt)}</span>
+          )}
         </span>
       </span>
       <span className="text-[14px]">
         {opens === 0 ? 'not scanned yet' : `opened ${plural(opens, 'time')}`}
-        <span className="block text-[13px] text-muted">{sheets === 0 ? 'on no sheet' : `on ${plural(sheets, 'sheet')}`}</span>
+        <span className="block text-[13px] text-muted">
+          {sheets === 0 ? 'on no sheet' : `on ${plural(sheets, 'sheet')}`}
+        </span>
       </span>
     </li>
   );

@@ -16,7 +16,9 @@ import { soonestFirst } from './soonest-first.js';
 
 const lessonsShown = 5;
 
-const NewLesson = lazy(() => import('../lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })));
+const NewLesson = lazy(() =>
+  import('../lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })),
+);
 
 export function Component(): ReactElement {
   const session = useSession();
@@ -26,7 +28,10 @@ export function Component(): ReactElement {
   const firstName = session?.name.split(' ')[0] ?? '';
   return (
     <>
-      <PageHead title={`Good to see you, ${firstName}`} about="Need one code now? Paste its link here. A whole lesson? Open its bench below." />
+      <PageHead
+        title={`Good to see you, ${firstName}`}
+        about="Need one code now? Paste its link here. A whole lesson? Open its bench below."
+      />
       <Intake
         label="What should students open?"
         placeholder="Paste a link, or write a message, and press Enter…"
@@ -55,8 +60,17 @@ function NextLessons(): ReactElement {
   const lessons = useInfiniteQuery(lessonsQuery);
   if (lessons.isPending) return <Loading rows={3} label="Lessons are loading" />;
   if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
-  const rows = soonestFirst(lessons.data.pages.flatMap((page) => page.rows), format(new Date(), 'yyyy-MM-dd')).slice(0, lessonsShown);
-  if (rows.length === 0) return <Empty title="No lessons yet">One code alone needs no lesson. For several stations in a room, make a lesson: it shows at a glance which of them are ready.</Empty>;
+  const rows = soonestFirst(
+    lessons.data.pages.flatMap((page) => page.rows),
+    format(new Date(), 'yyyy-MM-dd'),
+  ).slice(0, lessonsShown);
+  if (rows.length === 0)
+    return (
+      <Empty title="No lessons yet">
+        One code alone needs no lesson. For several stations in a room, make a lesson: it shows at a glance which of
+        them are ready.
+      </Empty>
+    );
   return (
     <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
       {rows.map((row) => (

@@ -5,5 +5,8 @@ import { useLessonsChanged } from '../lesson/lesson.queries.js';
 
 export function useChangeStation(stationId: string): UseMutationResult<unknown, Error, ChangeStation> {
   const changed = useLessonsChanged();
-  return useMutation({ mutationFn: (body: ChangeStation) => call(routes.changeStation, { params: { stationId }, body }), onSettled: changed });
+  return useMutation({
+    mutationFn: (body: ChangeStation) => call(routes.changeStation, { params: { stationId }, body }),
+    onSettled: changed,
+  });
 }

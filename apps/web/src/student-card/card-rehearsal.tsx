@@ -8,9 +8,18 @@ import { deskDistanceM, deskScene, planSymbol } from '@hapset/core';
 import { rehearse } from '../rehearsal/rehearse.js';
 import { metres } from '../wording/figures.js';
 
-export function CardRehearsal({ sample: { payload, sizeMm } }: { readonly sample: NonNullable<CardsPreview['sample']> }): ReactElement | null {
-  const devices = useQuery({ queryKey: ['devices'], queryFn: ({ signal }): Promise<readonly DeviceView[]> => call(routes.devices, { signal }) }).data;
-  const [done, setDone] = useState<{ readonly sizeMm: number; readonly results: readonly RehearsalResult[] } | null>(null);
+export function CardRehearsal({
+  sample: { payload, sizeMm },
+}: {
+  readonly sample: NonNullable<CardsPreview['sample']>;
+}): ReactElement | null {
+  const devices = useQuery({
+    queryKey: ['devices'],
+    queryFn: ({ signal }): Promise<readonly DeviceView[]> => call(routes.devices, { signal }),
+  }).data;
+  const [done, setDone] = useState<{ readonly sizeMm: number; readonly results: readonly RehearsalResult[] } | null>(
+    null,
+  );
   // What was rehearsed at another size says nothing about this one.
   const found = done?.sizeMm === sizeMm ? done.results : null;
   useEffect(() => {
@@ -18,7 +27,11 @@ export function CardRehearsal({ sample: { payload, sizeMm } }: { readonly sample
     if (!devices || devices.length === 0 || !plan.ok) return;
     const leave = new AbortController();
     // Cards differ by their letters alone: one of them stands for all.
-    rehearse({ payload, level: plan.value.level, look: null, sizeMm, devices, scene: deskScene }, leave.signal, () => undefined)
+    rehearse(
+      { payload, level: plan.value.level, look: null, sizeMm, devices, scene: deskScene },
+      leave.signal,
+      () => undefined,
+    )
       .then((results) => {
         if (!leave.signal.aborted) setDone({ sizeMm, results });
       })
@@ -33,11 +46,20 @@ export function CardRehearsal({ sample: { payload, sizeMm } }: { readonly sample
       </p>
     );
   const least = Math.min(...found.map(({ reachM }) => reachM));
-  const short = devices.filter(({ id }) => (found.find((result) => result.deviceId === id)?.reachM ?? 0) < deskDistanceM);
+  const short = devices.filter(
+    ({ id }) => (found.find((result) => result.deviceId === id)?.reachM ?? 0) < deskDistanceM,
+  );
   return (
     <p role="status" className="m-0 flex items-center gap-2 text-[14px]">
-      <StateMark mark={short.length === 0 ? 'done' : 'look-at'} words={short.length === 0 ? 'Reads' : 'To be looked at'} />
-      <span>{short.length === 0 ? `Every device reads a card from up to ${metres(least)}; the code is ${Math.floor(sizeMm)} mm wide.` : `${short.map(({ name }) => name).join(', ')} can’t read a card from ${metres(deskDistanceM)}. Take fewer a page.`}</span>
+      <StateMark
+        mark={short.length === 0 ? 'done' : 'look-at'}
+        words={short.length === 0 ? 'Reads' : 'To be looked at'}
+      />
+      <span>
+        {short.length === 0
+          ? `Every device reads a card from up to ${metres(least)}; the code is ${Math.floor(sizeMm)} mm wide.`
+          : `${short.map(({ name }) => name).join(', ')} can’t read a card from ${metres(deskDistanceM)}. Take fewer a page.`}
+      </span>
     </p>
   );
 }

@@ -33,7 +33,22 @@ export function Component(): ReactElement {
   if (school.isPending) return <Loading rows={6} label="The cards are loading" />;
   if (school.isError) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
   const className = search.get('class');
-  return <Cards first={{ classNames: className === null ? [] : [className], studentIds: [], onlyNew: false, code: 'token', perPage: 10, paper: school.data.paper, fields: ['class', 'school'], symbol: null, backs: false, templateId: null }} />;
+  return (
+    <Cards
+      first={{
+        classNames: className === null ? [] : [className],
+        studentIds: [],
+        onlyNew: false,
+        code: 'token',
+        perPage: 10,
+        paper: school.data.paper,
+        fields: ['class', 'school'],
+        symbol: null,
+        backs: false,
+        templateId: null,
+      }}
+    />
+  );
 }
 
 function Cards({ first }: { readonly first: CardsWish }): ReactElement {
@@ -49,7 +64,16 @@ function Cards({ first }: { readonly first: CardsWish }): ReactElement {
   const cards = preview.data?.codes ?? 0;
   return (
     <>
-      <PageHead title="Student cards" trail={<Link to="/school/students">Students</Link>} about={preview.data ? `${plural(cards, 'card')} on ${plural(cards === 0 ? 0 : preview.data.pages, 'page')}, by class and name.` : 'By class and name.'} actions={<MakeCards wish={wish} disabled={cards === 0} />} />
+      <PageHead
+        title="Student cards"
+        trail={<Link to="/school/students">Students</Link>}
+        about={
+          preview.data
+            ? `${plural(cards, 'card')} on ${plural(cards === 0 ? 0 : preview.data.pages, 'page')}, by class and name.`
+            : 'By class and name.'
+        }
+        actions={<MakeCards wish={wish} disabled={cards === 0} />}
+      />
       <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
         <Sheet>
           <CardOptions wish={wish} onChange={set} />
@@ -69,15 +93,29 @@ function Cards({ first }: { readonly first: CardsWish }): ReactElement {
           )}
           {preview.isPending && <Loading rows={6} label="The cards are being laid out" />}
           {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
-          {preview.data && cards === 0 && <Empty title="Nobody to make a card for">{wish.onlyNew ? 'Everybody has one already. Take “only who has none yet” away to print them again.' : 'Choose other classes, or bring a roster first.'}</Empty>}
-          {preview.data && cards > 0 && <PageView preview={preview.data} fresh={!preview.isPlaceholderData} onPage={setPage} />}
+          {preview.data && cards === 0 && (
+            <Empty title="Nobody to make a card for">
+              {wish.onlyNew
+                ? 'Everybody has one already. Take “only who has none yet” away to print them again.'
+                : 'Choose other classes, or bring a roster first.'}
+            </Empty>
+          )}
+          {preview.data && cards > 0 && (
+            <PageView preview={preview.data} fresh={!preview.isPlaceholderData} onPage={setPage} />
+          )}
         </div>
       </div>
     </>
   );
 }
 
-function CardOptions({ wish, onChange }: { readonly wish: CardsWish; readonly onChange: (change: Partial<CardsWish>) => void }): ReactElement {
+function CardOptions({
+  wish,
+  onChange,
+}: {
+  readonly wish: CardsWish;
+  readonly onChange: (change: Partial<CardsWish>) => void;
+}): ReactElement {
   const groups = useQuery(groupsQuery).data;
   const templates = (useQuery(templatesQuery).data ?? []).filter(({ kind }) => kind === 'student-card');
   const { classNames, code, fields } = wish;
@@ -86,17 +124,45 @@ function CardOptions({ wish, onChange }: { readonly wish: CardsWish; readonly on
       <fieldset className="m-0 border-0 p-0">
         <legend className="mb-1 text-[13.5px] font-semibold">For whom</legend>
         <div className="grid max-h-44 grid-cols-2 gap-x-3 overflow-auto">
-          <Tick words={`All classes${groups ? ` (${groups.students})` : ''}`} ticked={classNames.length === 0} onTick={() => onChange({ classNames: [] })} />
+          <Tick
+            words={`All classes${groups ? ` (${groups.students})` : ''}`}
+            ticked={classNames.length === 0}
+            onTick={() => onChange({ classNames: [] })}
+          />
           {groups?.classes.map(({ name, students }) => (
-            <Tick key={name} words={`${name} (${students})`} ticked={classNames.includes(name)} onTick={(ticked) => onChange({ classNames: ticked ? [...classNames, name] : classNames.filter((other) => other !== name) })} />
+            <Tick
+              key={name}
+              words={`${name} (${students})`}
+              ticked={classNames.includes(name)}
+              onTick={(ticked) =>
+                onChange({ classNames: ticked ? [...classNames, name] : classNames.filter((other) => other !== name) })
+              }
+            />
           ))}
         </div>
         <Tick words="Only who has none yet" ticked={wish.onlyNew} onTick={(onlyNew) => onChange({ onlyNew })} />
       </fieldset>
-      <ChoiceField label="What the code says" choices={cardCodes} words={cardCodeWords} value={code} hint={cardCodeAbout[code]} onChange={(event) => onChange({ code: event.target.value as CardCode })} />
+      <ChoiceField
+        label="What the code says"
+        choices={cardCodes}
+        words={cardCodeWords}
+        value={code}
+        hint={cardCodeAbout[code]}
+        onChange={(event) => onChange({ code: event.target.value as CardCode })}
+      />
       <div className="grid grid-cols-2 gap-3">
-        <ChoiceField label="Paper" choices={paperNames} words={paperWords} value={wish.paper} onChange={(event) => onChange({ paper: event.target.value as CardsWish['paper'] })} />
-        <SelectField label="A page" value={wish.perPage} onChange={(event) => onChange({ perPage: Number(event.target.value) })}>
+        <ChoiceField
+          label="Paper"
+          choices={paperNames}
+          words={paperWords}
+          value={wish.paper}
+          onChange={(event) => onChange({ paper: event.target.value as CardsWish['paper'] })}
+        />
+        <SelectField
+          label="A page"
+          value={wish.perPage}
+          onChange={(event) => onChange({ perPage: Number(event.target.value) })}
+        >
           {perPageChoices['student-card'].map((count) => (
             <option key={count} value={count}>
               {sizeWords[count]}
@@ -108,14 +174,25 @@ function CardOptions({ wish, onChange }: { readonly wish: CardsWish; readonly on
         <legend className="mb-1 text-[13.5px] font-semibold">Beside the name</legend>
         <div className="grid grid-cols-2 gap-x-3">
           {cardFields.map((field) => (
-            <Tick key={field} words={cardFieldWords[field]} ticked={fields.includes(field)} onTick={(ticked) => onChange({ fields: cardFields.filter((other) => (other === field ? ticked : fields.includes(other))) })} />
+            <Tick
+              key={field}
+              words={cardFieldWords[field]}
+              ticked={fields.includes(field)}
+              onTick={(ticked) =>
+                onChange({ fields: cardFields.filter((other) => (other === field ? ticked : fields.includes(other))) })
+              }
+            />
           ))}
           <Tick words="Backs, for both sides" ticked={wish.backs} onTick={(backs) => onChange({ backs })} />
         </div>
         <SymbolField value={wish.symbol} onChange={(symbol) => onChange({ symbol })} />
       </fieldset>
       {templates.length > 0 && (
-        <SelectField label="Template" value={wish.templateId ?? ''} onChange={(event) => onChange({ templateId: event.target.value || null })}>
+        <SelectField
+          label="Template"
+          value={wish.templateId ?? ''}
+          onChange={(event) => onChange({ templateId: event.target.value || null })}
+        >
           <option value="">As usual</option>
           {templates.map(({ id, name }) => (
             <option key={id} value={id}>
@@ -134,7 +211,16 @@ function MakeCards({ wish, disabled }: { readonly wish: CardsWish; readonly disa
   const [made, setMade] = useState<string | null>(null);
   return (
     <>
-      <Button tone="main" disabled={disabled || make.isPending} onClick={() => make.mutate(wish, { onSuccess: ({ id }) => setMade(id), onError: (error) => notice({ words: wordsFor(error) }) })}>
+      <Button
+        tone="main"
+        disabled={disabled || make.isPending}
+        onClick={() =>
+          make.mutate(wish, {
+            onSuccess: ({ id }) => setMade(id),
+            onError: (error) => notice({ words: wordsFor(error) }),
+          })
+        }
+      >
         {make.isPending ? 'Making…' : 'Make the cards'}
       </Button>
       {made !== null && <MadeDialog title="Your cards" printId={made} onClose={() => setMade(null)} />}

@@ -44,7 +44,11 @@ export function Component(): ReactElement {
   };
   return (
     <>
-      <PageHead title="Read cards" trail={<Link to="/school/students">Students</Link>} about="Hold a student’s card in front of the camera. Only you see who it is; each reading is kept in your list." />
+      <PageHead
+        title="Read cards"
+        trail={<Link to="/school/students">Students</Link>}
+        about="Hold a student’s card in front of the camera. Only you see who it is; each reading is kept in your list."
+      />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <section className="rounded-sheet border border-line bg-sheet px-4 py-4 sm:px-5">
           {camera && (
@@ -57,7 +61,13 @@ export function Component(): ReactElement {
               {camera ? 'Stop the camera' : 'Use the camera'}
             </Button>
             <form onSubmit={send} className="flex flex-1 gap-2">
-              <input aria-label="What the card says" placeholder="or type what the card says" value={typed} onChange={(event) => setTyped(event.target.value)} className="min-h-9 w-full min-w-36 rounded-small border border-line-strong bg-sheet px-3 font-mono text-[14.5px] placeholder:text-muted" />
+              <input
+                aria-label="What the card says"
+                placeholder="or type what the card says"
+                value={typed}
+                onChange={(event) => setTyped(event.target.value)}
+                className="min-h-9 w-full min-w-36 rounded-small border border-line-strong bg-sheet px-3 font-mono text-[14.5px] placeholder:text-muted"
+              />
               <Button type="submit">Read</Button>
             </form>
           </div>
@@ -79,14 +89,21 @@ export function Component(): ReactElement {
 function LastCard({ card: { result, student } }: { readonly card: ReadCardView }): ReactElement {
   return (
     <div className="mt-4 flex items-start gap-3">
-      <StateMark mark={result === 'student' ? 'done' : result === 'unknown' ? 'stop' : 'look-at'} words={cardResultWords[result]} />
+      <StateMark
+        mark={result === 'student' ? 'done' : result === 'unknown' ? 'stop' : 'look-at'}
+        words={cardResultWords[result]}
+      />
       <div className="min-w-0">
         {student && (
           <p className="m-0 text-[24px] leading-tight font-semibold wrap-anywhere" aria-label="Who it is">
             {student.name}
           </p>
         )}
-        {student && <p className="m-0 text-[15px] text-muted">{[student.className, student.schoolId ?? ''].filter((part) => part !== '').join(' · ')}</p>}
+        {student && (
+          <p className="m-0 text-[15px] text-muted">
+            {[student.className, student.schoolId ?? ''].filter((part) => part !== '').join(' · ')}
+          </p>
+        )}
         {result !== 'student' && <p className="m-0 text-[15px]">{cardResultWords[result]}</p>}
       </div>
     </div>
@@ -99,7 +116,8 @@ function Readings(): ReactElement {
   if (readings.isPending) return <Loading rows={3} label="Your readings are loading" />;
   if (readings.isError) return <Failed words={wordsFor(readings.error)} onRetry={() => void readings.refetch()} />;
   const { rows, total } = readings.data;
-  if (rows.length === 0) return <Empty title="Nothing read yet">Each card that you read stands here with its time.</Empty>;
+  if (rows.length === 0)
+    return <Empty title="Nothing read yet">Each card that you read stands here with its time.</Empty>;
   return (
     <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
       <div className="mb-1 flex flex-wrap items-center gap-3">
@@ -116,7 +134,12 @@ function Readings(): ReactElement {
             <time dateTime={readAt} className="text-muted">
               {new Date(readAt).toLocaleTimeString('en-GB')}
             </time>
-            <Button tone="quiet" aria-label={`Remove the reading of ${name}`} disabled={remove.isPending} onClick={() => remove.mutate(id)}>
+            <Button
+              tone="quiet"
+              aria-label={`Remove the reading of ${name}`}
+              disabled={remove.isPending}
+              onClick={() => remove.mutate(id)}
+            >
               Remove
             </Button>
           </li>

@@ -3,7 +3,13 @@ import { Button } from '../design/button.js';
 import { ChooseIcon } from '../look/choose-icon.js';
 
 /** A symbol on the card, that tells at a glance whose class it is. */
-export function SymbolField({ value, onChange }: { readonly value: string | null; readonly onChange: (symbol: string | null) => void }): ReactElement {
+export function SymbolField({
+  value,
+  onChange,
+}: {
+  readonly value: string | null;
+  readonly onChange: (symbol: string | null) => void;
+}): ReactElement {
   const [open, setOpen] = useState(false);
   return (
     <div className="mt-1">

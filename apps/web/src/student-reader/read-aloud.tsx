@@ -1,7 +1,13 @@
 /** Words are spoken on the device itself: voices that would send them elsewhere are not used. */
 import { useEffect, useState, type ReactElement } from 'react';
 
-export function ReadAloud({ text, className }: { readonly text: string; readonly className: string }): ReactElement | null {
+export function ReadAloud({
+  text,
+  className,
+}: {
+  readonly text: string;
+  readonly className: string;
+}): ReactElement | null {
   const voice = useOwnVoice();
   const [speaking, setSpeaking] = useState(false);
   useEffect(() => () => window.speechSynthesis?.cancel(), [text]);

@@ -8,7 +8,8 @@ import { frameOfPicture } from '../reader/grey-frame.js';
 import { ReadAloud } from './read-aloud.js';
 import { saidTitles } from '../wording/reading.js';
 
-const large = 'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-[19px] font-semibold no-underline break-all';
+const large =
+  'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-[19px] font-semibold no-underline break-all';
 
 export function Component(): ReactElement {
   const [text, setText] = useState<string | null>(null);
@@ -38,7 +39,11 @@ export function Component(): ReactElement {
             </button>
           )}
           <div className="flex min-h-11 flex-wrap items-center gap-3 text-[17px]">
-            <ChooseFile label="Take or choose a picture" accept="image/*" onChoose={(picture) => void readPicture(picture)} />
+            <ChooseFile
+              label="Take or choose a picture"
+              accept="image/*"
+              onChoose={(picture) => void readPicture(picture)}
+            />
           </div>
           <p role="status" className="m-0 text-[17px] font-semibold empty:hidden">
             {trouble}
@@ -69,9 +74,14 @@ function Result({ text, onMore }: { readonly text: string; readonly onMore: () =
 
 /** The host of a link in plain sight; the password of a network; everything else as it is, without what can't be seen. */
 function plainText(text: string, said: Said): string {
-  if (said.kind === 'network') return said.password === '' ? `${said.name}\nno password` : `${said.name}\n${said.password}`;
-  if (said.kind === 'contact') return [`${said.givenName} ${said.familyName}`.trim() || said.organisation, said.phone, said.email, said.webPage].filter((part) => part !== '').join('\n');
-  if (said.kind === 'event') return [said.event.title, said.event.place, said.event.about].filter((part) => part !== '').join('\n');
+  if (said.kind === 'network')
+    return said.password === '' ? `${said.name}\nno password` : `${said.name}\n${said.password}`;
+  if (said.kind === 'contact')
+    return [`${said.givenName} ${said.familyName}`.trim() || said.organisation, said.phone, said.email, said.webPage]
+      .filter((part) => part !== '')
+      .join('\n');
+  if (said.kind === 'event')
+    return [said.event.title, said.event.place, said.event.about].filter((part) => part !== '').join('\n');
   return markedText(text)
     .filter(({ mark }) => mark !== 'invisible')
     .map(({ text: piece }) => piece)
@@ -111,7 +121,12 @@ function Way({ text, said }: { readonly text: string; readonly said: Said }): Re
 /** Sounds and films by what their names end in. */
 const playable = /\.(?:mp3|m4a|aac|oga|ogg|opus|wav|flac|mp4|m4v|webm|mov)$/i;
 
-const wayWords = { place: 'Show it on a map', 'e-mail': 'Write the e-mail', phone: 'Call', 'text-message': 'Write the message' } as const;
+const wayWords = {
+  place: 'Show it on a map',
+  'e-mail': 'Write the e-mail',
+  phone: 'Call',
+  'text-message': 'Write the message',
+} as const;
 
 /** Installed, it opens here and not where staff work. */
 function useOwnManifest(): void {

@@ -1,5 +1,15 @@
 import type { MaterialPage } from '@hapset/contract';
-import { addressCarries, ignoring, plainDrawing, planSymbol, type AddressCarry, type CodeDrawing, type ErrorCorrectionLevel, type Rung, type SymbolFigures } from '@hapset/core';
+import {
+  addressCarries,
+  ignoring,
+  plainDrawing,
+  planSymbol,
+  type AddressCarry,
+  type CodeDrawing,
+  type ErrorCorrectionLevel,
+  type Rung,
+  type SymbolFigures,
+} from '@hapset/core';
 import { useMemo, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { useNotice } from '../design/notice.js';
@@ -23,7 +33,10 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
     return (
       <div id="carries">
         <Sheet mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
-          <p className="m-0 text-[14.5px]">No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it, or put it on a page of its own.</p>
+          <p className="m-0 text-[14.5px]">
+            No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it,
+            or put it on a page of its own.
+          </p>
           <OfferPage page={page} />
           <ChooseLevel page={page} />
         </Sheet>
@@ -34,21 +47,40 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
   const { act, ignoredBy } = readiness.carries;
   return (
     <div id="carries">
-      <Sheet title="Code carries" aside={growth === 0 ? 'one character more makes the code finer' : `${plural(growth, 'more character')} fit before the code gets finer`}>
+      <Sheet
+        title="Code carries"
+        aside={
+          growth === 0
+            ? 'one character more makes the code finer'
+            : `${plural(growth, 'more character')} fit before the code gets finer`
+        }
+      >
         <ul aria-label="What the code could carry" className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
           {ladder.rungs.map((rung, index) => (
-            <RungRow key={rung.kind} rung={rung} page={page} taking={taking} isNow={rung.kind === code.carry} recommended={index === ladder.recommended && ladder.rungs.length > 1} />
+            <RungRow
+              key={rung.kind}
+              rung={rung}
+              page={page}
+              taking={taking}
+              isNow={rung.kind === code.carry}
+              recommended={index === ladder.recommended && ladder.rungs.length > 1}
+            />
           ))}
         </ul>
-        {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>}
+        {ladder.rungs.length > 1 && (
+          <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>
+        )}
         {act !== null && ignoredBy.length > 0 && (
           <p className="mt-2 mb-0 flex items-center gap-2 text-[14px]">
-            <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what to do then.
+            <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what
+            to do then.
           </p>
         )}
         {readiness.carries.grain === 'very-fine' && code.charactersToShrink !== null && (
           <p className="mt-2 mb-0 text-[14px]">
-            {plural(code.charactersToShrink, 'character')} fewer make the code one step coarser; {code.charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from farther away.
+            {plural(code.charactersToShrink, 'character')} fewer make the code one step coarser;{' '}
+            {code.charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from
+            farther away.
           </p>
         )}
         <OfferPage page={page} />
@@ -57,7 +89,8 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
           <summary className="w-fit cursor-pointer py-1">In figures, and in terms of the standard</summary>
           <RungFigures page={page} />
           <p className="m-0">
-            Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules (ISO/IEC 18004).
+            Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules
+            (ISO/IEC 18004).
           </p>
         </details>
       </Sheet>
@@ -90,7 +123,11 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
                 <td className="pr-4">{figures.level}</td>
                 <td className="pr-4 whitespace-nowrap">{figures.moduleMm.toFixed(1)} mm</td>
                 <td className="pr-4 whitespace-nowrap">{plural(figures.charactersUntilGrowth, 'character')}</td>
-                <td className="whitespace-nowrap">{figures.charactersToShrink === null ? 'there is none' : `${plural(figures.charactersToShrink, 'character')} fewer`}</td>
+                <td className="whitespace-nowrap">
+                  {figures.charactersToShrink === null
+                    ? 'there is none'
+                    : `${plural(figures.charactersToShrink, 'character')} fewer`}
+                </td>
               </tr>
             ),
           )}
@@ -114,16 +151,27 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
   const { material, readiness } = page;
   // A short link that is not made yet has no code of its own.
   const toCome = kind === 'short-link' && page.shortLink === null;
-  const picture = useMemo(() => (toCome ? null : pictureOf(payload, material.level)), [payload, material.level, toCome]);
+  const picture = useMemo(
+    () => (toCome ? null : pictureOf(payload, material.level)),
+    [payload, material.level, toCome],
+  );
   const title = kind === 'words' && material.kind !== 'message' ? kindWords[material.kind] : rungWords[kind];
   return (
-    <li className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}>
+    <li
+      className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}
+    >
       <div className="flex min-w-52 flex-1 items-center gap-x-4">
-        {picture ? <CodePicture drawing={picture} label="" className="size-11 shrink-0" /> : <span aria-hidden className="size-11 shrink-0 rounded-[6px] border border-dashed border-line-strong" />}
+        {picture ? (
+          <CodePicture drawing={picture} label="" className="size-11 shrink-0" />
+        ) : (
+          <span aria-hidden className="size-11 shrink-0 rounded-[6px] border border-dashed border-line-strong" />
+        )}
         <div className="min-w-0">
           <p className="m-0 text-[15px] font-semibold">
             {title}
-            {recommended && <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-[12.5px] font-semibold">recommended</span>}
+            {recommended && (
+              <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-[12.5px] font-semibold">recommended</span>
+            )}
           </p>
           <p className="m-0 truncate font-mono text-[13px] text-muted" title={payload}>
             {toCome ? payload.replace(/[^/]+$/, '…') : payload}
@@ -136,7 +184,10 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
       </div>
       {figures ? (
         <>
-          <Figure title={grainWords[figures.grain]} figure={`${figures.modules} × ${figures.modules} · ${plural(figures.characters, 'character')}`} />
+          <Figure
+            title={grainWords[figures.grain]}
+            figure={`${figures.modules} × ${figures.modules} · ${plural(figures.characters, 'character')}`}
+          />
           <Reach figures={figures} rehearsedM={isNow ? readiness.reads.leastReachM : null} />
         </>
       ) : (
@@ -145,7 +196,10 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
           <span aria-hidden />
         </>
       )}
-      <div className="ml-auto">{isNow ? <StateMark mark={readiness.carries.state} words="Code" /> : isAddressCarry(kind) && figures ? (
+      <div className="ml-auto">
+        {isNow ? (
+          <StateMark mark={readiness.carries.state} words="Code" />
+        ) : isAddressCarry(kind) && figures ? (
           <Button onClick={() => taking.take(kind)} disabled={taking.pending}>
             Carry this
           </Button>
@@ -163,16 +217,26 @@ function pictureOf(payload: string, level: ErrorCorrectionLevel | null): CodeDra
 
 /** What it depends on; of a bare address, whose scanners do nothing with it. */
 function dependence({ kind, dependsOn }: Rung, { check, rehearsal }: MaterialPage): string {
-  if (kind === 'trimmed' && check?.trimmed) return `without ${check.trimmed.removed.join(', ')}; both were opened and lead to the same page`;
+  if (kind === 'trimmed' && check?.trimmed)
+    return `without ${check.trimmed.removed.join(', ')}; both were opened and lead to the same page`;
   if (kind !== 'bare') return dependencyWords[dependsOn];
   const textOnly = ignoring(rehearsal.devices, 'bare-address').map(({ name }) => name);
   if (textOnly.length === 0) return 'these devices’ scanners take it for an address and try http:// first';
-  return textOnly.length === rehearsal.devices.length ? 'all scanners of this class show it as text and open nothing' : `${namesListed(textOnly)} show it as text; the others try http:// first`;
+  return textOnly.length === rehearsal.devices.length
+    ? 'all scanners of this class show it as text and open nothing'
+    : `${namesListed(textOnly)} show it as text; the others try http:// first`;
 }
 
 /** As it was rehearsed, where it was; by pixels a module otherwise. */
-function Reach({ figures: { reachM }, rehearsedM }: { readonly figures: SymbolFigures; readonly rehearsedM: number | null }): ReactElement {
-  if (rehearsedM !== null) return <Figure title={rehearsedM === 0 ? 'Not read' : metres(rehearsedM)} figure="weakest device" />;
+function Reach({
+  figures: { reachM },
+  rehearsedM,
+}: {
+  readonly figures: SymbolFigures;
+  readonly rehearsedM: number | null;
+}): ReactElement {
+  if (rehearsedM !== null)
+    return <Figure title={rehearsedM === 0 ? 'Not read' : metres(rehearsedM)} figure="weakest device" />;
   return reachM === null ? <span aria-hidden /> : <Figure title={`about ${metres(reachM)}`} figure="weakest device" />;
 }
 
@@ -193,7 +257,14 @@ function useTaking({ material }: MaterialPage): Taking {
   const take = (carry: AddressCarry): void =>
     change.mutate(
       { version: material.version, carry },
-      { onSuccess: ({ version }) => notice({ words: `The code carries ${rungWords[carry].toLowerCase()} now.`, undo: () => change.mutate({ version, carry: before }) }), onError: (error) => notice({ words: wordsFor(error) }) },
+      {
+        onSuccess: ({ version }) =>
+          notice({
+            words: `The code carries ${rungWords[carry].toLowerCase()} now.`,
+            undo: () => change.mutate({ version, carry: before }),
+          }),
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
     );
   return { pending: change.isPending, take };
 }

@@ -12,15 +12,28 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
   const notice = useNotice();
   // What was pointed at is marked at once, not when the server has answered.
   const chosen = change.isPending ? (change.variables.level ?? null) : material.level;
-  const choose = (level: ErrorCorrectionLevel | null): void => change.mutate({ version: material.version, level }, { onError: (error) => notice({ words: wordsFor(error) }) });
+  const choose = (level: ErrorCorrectionLevel | null): void =>
+    change.mutate({ version: material.version, level }, { onError: (error) => notice({ words: wordsFor(error) }) });
   // Where it was left alone, the figures at hand are those of M raised for nothing.
   const free = levels.find(({ level }) => level === 'M')?.figures ?? null;
   return (
     <details className="mt-1.5 text-[14px]" open={chosen !== null}>
-      <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">How much damage it survives{chosen === null ? '' : `: level ${chosen}, chosen by hand`}</summary>
+      <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">
+        How much damage it survives{chosen === null ? '' : `: level ${chosen}, chosen by hand`}
+      </summary>
       <fieldset className="m-0 mt-1 border-0 p-0" disabled={change.isPending}>
         <legend className="sr-only">Error correction level</legend>
-        <Choice name={material.id} checked={chosen === null} onChoose={() => choose(null)} title="As much as costs nothing" figure={chosen === null && code ? `level ${code.level} now, ${repairedPercent[code.level]} % can be repaired` : 'the highest level that the smallest code holds'} />
+        <Choice
+          name={material.id}
+          checked={chosen === null}
+          onChoose={() => choose(null)}
+          title="As much as costs nothing"
+          figure={
+            chosen === null && code
+              ? `level ${code.level} now, ${repairedPercent[code.level]} % can be repaired`
+              : 'the highest level that the smallest code holds'
+          }
+        />
         {levels.map(({ level, figures }) => (
           <Choice
             key={level}
@@ -43,10 +56,33 @@ function costWords({ modules, reachM }: SymbolFigures, free: SymbolFigures | nul
   return modules > free.modules ? `${size}: finer` : `${size}: coarser, but a scratch may cost it`;
 }
 
-function Choice({ name, checked, disabled = false, onChoose, title, figure }: { readonly name: string; readonly checked: boolean; readonly disabled?: boolean; readonly onChoose: () => void; readonly title: string; readonly figure: string }): ReactElement {
+function Choice({
+  name,
+  checked,
+  disabled = false,
+  onChoose,
+  title,
+  figure,
+}: {
+  readonly name: string;
+  readonly checked: boolean;
+  readonly disabled?: boolean;
+  readonly onChoose: () => void;
+  readonly title: string;
+  readonly figure: string;
+}): ReactElement {
   return (
-    <label className={`flex min-h-9 flex-wrap items-center gap-x-2.5 rounded-small px-2 ${checked ? 'bg-marker-soft' : ''} ${disabled ? 'text-muted' : ''}`}>
-      <input type="radio" name={`level-of-${name}`} checked={checked} disabled={disabled} onChange={onChoose} className="size-4 accent-ink" />
+    <label
+      className={`flex min-h-9 flex-wrap items-center gap-x-2.5 rounded-small px-2 ${checked ? 'bg-marker-soft' : ''} ${disabled ? 'text-muted' : ''}`}
+    >
+      <input
+        type="radio"
+        name={`level-of-${name}`}
+        checked={checked}
+        disabled={disabled}
+        onChange={onChoose}
+        className="size-4 accent-ink"
+      />
       <span className="min-w-48 font-semibold">{title}</span>
       <span className="text-muted">{figure}</span>
     </label>

@@ -4,13 +4,26 @@ import { drawingSize, type CodeDrawing, type DrawnShape, type Paint } from '@hap
 import { useId, useMemo, type ReactElement } from 'react';
 
 /** The code in its look, vector, with all that is around it. An empty label is for codes beside their own name: nothing is read aloud. */
-export function CodePicture({ drawing, label, className = '' }: { readonly drawing: CodeDrawing; readonly label: string; readonly className?: string }): ReactElement {
+export function CodePicture({
+  drawing,
+  label,
+  className = '',
+}: {
+  readonly drawing: CodeDrawing;
+  readonly label: string;
+  readonly className?: string;
+}): ReactElement {
   const id = useId();
   const { surround, shapes } = drawing;
   const { width, height } = drawingSize(drawing);
   const square = useMemo(() => shapes.every((shape) => shape.sort === 'fill' && !/[alq]/.test(shape.path)), [shapes]);
   return (
-    <svg viewBox={`${-surround.left} ${-surround.top} ${width} ${height}`} className={className} {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })} {...(square && { shapeRendering: 'crispEdges' })}>
+    <svg
+      viewBox={`${-surround.left} ${-surround.top} ${width} ${height}`}
+      className={className}
+      {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+      {...(square && { shapeRendering: 'crispEdges' })}
+    >
       {shapes.map((shape, index) => (
         // Shapes have no other name than their place.
         <Shape key={index} shape={shape} gradientId={`${id}-${index}`} />
@@ -29,12 +42,36 @@ function Shape({ shape, gradientId }: { readonly shape: DrawnShape; readonly gra
         </>
       );
     case 'stroke':
-      return <path d={shape.path} transform={`translate(${shape.at.join(' ')}) scale(${shape.scale})`} fill="none" stroke={colourOf(shape.paint, gradientId)} strokeWidth={shape.width} strokeLinecap="round" strokeLinejoin="round" />;
+      return (
+        <path
+          d={shape.path}
+          transform={`translate(${shape.at.join(' ')}) scale(${shape.scale})`}
+          fill="none"
+          stroke={colourOf(shape.paint, gradientId)}
+          strokeWidth={shape.width}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      );
     case 'picture':
-      return <image href={addressOf(routes.lookPicture, { lookPictureId: shape.pictureId })} x={shape.x} y={shape.y} width={shape.width} height={shape.height} />;
+      return (
+        <image
+          href={addressOf(routes.lookPicture, { lookPictureId: shape.pictureId })}
+          x={shape.x}
+          y={shape.y}
+          width={shape.width}
+          height={shape.height}
+        />
+      );
     case 'text':
       return (
-        <text textAnchor="middle" fontSize={shape.size} fontWeight={700} fill={colourOf(shape.paint, gradientId)} className="font-text">
+        <text
+          textAnchor="middle"
+          fontSize={shape.size}
+          fontWeight={700}
+          fill={colourOf(shape.paint, gradientId)}
+          className="font-text"
+        >
           {shape.lines.map((line, index) => (
             <tspan key={index} x={shape.x} y={shape.baselines[index]}>
               {line}
@@ -56,7 +93,14 @@ function Gradient({ paint, id }: { readonly paint: Paint; readonly id: string })
     );
   }
   return (
-    <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={paint.from[0]} y1={paint.from[1]} x2={paint.to[0]} y2={paint.to[1]}>
+    <linearGradient
+      id={id}
+      gradientUnits="userSpaceOnUse"
+      x1={paint.from[0]}
+      y1={paint.from[1]}
+      x2={paint.to[0]}
+      y2={paint.to[1]}
+    >
       {stops}
     </linearGradient>
   );

@@ -22,7 +22,13 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
               className={`relative flex min-w-0 flex-1 flex-col justify-between overflow-hidden rounded-[6px] border px-1.5 py-1 text-[12.5px] leading-tight ${here ? 'border-marker-line bg-marker-soft' : 'border-line bg-paper text-muted'}`}
               style={{ height: `${Math.round((100 * first) / modules)}%` }}
             >
-              {here && <span aria-hidden className="absolute inset-y-0 left-0 bg-marker/70" style={{ width: `${Math.round((100 * (characters - from + 1)) / (upTo - from + 1))}%` }} />}
+              {here && (
+                <span
+                  aria-hidden
+                  className="absolute inset-y-0 left-0 bg-marker/70"
+                  style={{ width: `${Math.round((100 * (characters - from + 1)) / (upTo - from + 1))}%` }}
+                />
+              )}
               <span className="relative font-semibold whitespace-nowrap">
                 {modules} × {modules}
               </span>

@@ -1,6 +1,15 @@
 /** The code as it would be now, while somebody types: in steps, with what the class's devices would do with it. */
 import type { DeviceView } from '@hapset/contract';
-import { grainOf, growthSteps, ignoring, inTheHandMm, plainDrawing, planSymbol, tooFineInTheHand, type ScannerAct } from '@hapset/core';
+import {
+  grainOf,
+  growthSteps,
+  ignoring,
+  inTheHandMm,
+  plainDrawing,
+  planSymbol,
+  tooFineInTheHand,
+  type ScannerAct,
+} from '@hapset/core';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { StateMark } from '../design/state-mark.js';
 import { grainWords } from '../wording/figures.js';
@@ -22,7 +31,11 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
   const code = useMemo(() => codeOf(payload), [payload]);
   const ignored = ignoring(devices, act).map(({ name }) => name);
   if (payload === null || payload === '') {
-    return <div className="flex aspect-square w-full max-w-48 items-center justify-center rounded-sheet border border-dashed border-line-strong p-4 text-center text-[13.5px] text-muted">The code appears here when nothing is missing.</div>;
+    return (
+      <div className="flex aspect-square w-full max-w-48 items-center justify-center rounded-sheet border border-dashed border-line-strong p-4 text-center text-[13.5px] text-muted">
+        The code appears here when nothing is missing.
+      </div>
+    );
   }
   if (code === null) {
     return (
@@ -39,19 +52,26 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
   return (
     <div>
       <div className="flex gap-3">
-        <CodePicture drawing={code.drawing} label="The code as it would be now" className="w-36 shrink-0 rounded-sheet border border-line bg-white" />
+        <CodePicture
+          drawing={code.drawing}
+          label="The code as it would be now"
+          className="w-36 shrink-0 rounded-sheet border border-line bg-white"
+        />
         <p className="m-0 text-[13.5px]">
           <strong>{grainWords[grainOf(code.plan.version)]}</strong>
           <br />
           {code.plan.modules} × {code.plan.modules}
-          {devices.length > 0 && tooFine.length === 0 && <span className="mt-2 block text-muted">Every device reads it on a card of {inTheHandMm} mm.</span>}
+          {devices.length > 0 && tooFine.length === 0 && (
+            <span className="mt-2 block text-muted">Every device reads it on a card of {inTheHandMm} mm.</span>
+          )}
         </p>
       </div>
       <div className="mt-3">{code.steps && <GrowthSteps steps={code.steps} />}</div>
       {act !== null && ignored.length > 0 && <Remark>{ignoredSentence(act, ignored)}</Remark>}
       {tooFine.length > 0 && (
         <Remark>
-          Too fine in the hand: {tooFine.join(', ')} can’t read it on a card of {inTheHandMm} mm. {wayOut && <span className="mt-1.5 block">{wayOut}</span>}
+          Too fine in the hand: {tooFine.join(', ')} can’t read it on a card of {inTheHandMm} mm.{' '}
+          {wayOut && <span className="mt-1.5 block">{wayOut}</span>}
         </Remark>
       )}
     </div>
@@ -71,5 +91,7 @@ function Remark({ children }: { readonly children: ReactNode }): ReactElement {
 
 function codeOf(payload: string | null) {
   const planned = payload === null ? null : planSymbol(payload);
-  return planned?.ok ? { plan: planned.value, drawing: plainDrawing(planned.value), steps: growthSteps(planned.value.payload) } : null;
+  return planned?.ok
+    ? { plan: planned.value, drawing: plainDrawing(planned.value), steps: growthSteps(planned.value.payload) }
+    : null;
 }

@@ -19,7 +19,14 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
   const move = (): void =>
     change.mutate(
       { version: material.version, kept: { kind: 'written-page', document: documentFromText(held.text) } },
-      { onSuccess: ({ version }) => notice({ words: 'It is on a page of its own now; the code carries its address.', undo: () => change.mutate({ version, ...held.back }) }), onError: (error) => notice({ words: wordsFor(error) }) },
+      {
+        onSuccess: ({ version }) =>
+          notice({
+            words: 'It is on a page of its own now; the code carries its address.',
+            undo: () => change.mutate({ version, ...held.back }),
+          }),
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
     );
   return (
     <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-small border border-line-strong px-3 py-2 text-[14px]">
@@ -27,7 +34,8 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
         <span className="flex min-w-0 flex-1 items-center gap-2">
           <StateMark mark="look-at" words="To be looked at" />
           <span>
-            Even in the hand, {inTheHandMm} mm wide, {namesListed(tooFine)} can’t read it. On a page of its own the code stays coarse.
+            Even in the hand, {inTheHandMm} mm wide, {namesListed(tooFine)} can’t read it. On a page of its own the code
+            stays coarse.
           </span>
         </span>
       )}
@@ -39,7 +47,9 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
 }
 
 /** What moves, and what brings it back; null for what is not in the code itself. */
-function heldInTheCode({ material: { words, content } }: MaterialPage): { readonly text: string; readonly back: Omit<ChangeMaterial, 'version'> } | null {
+function heldInTheCode({
+  material: { words, content },
+}: MaterialPage): { readonly text: string; readonly back: Omit<ChangeMaterial, 'version'> } | null {
   if (words !== null) return { text: words, back: { words } };
   return content === null ? null : { text: contentText(content), back: { content } };
 }

@@ -1,7 +1,11 @@
 import { keepPxPerMm, nominalPxPerMm, readPxPerMm, shownSize } from './calibration.js';
 
 describe('a calibrated screen', () => {
-  const store = (kept: Record<string, string> = {}) => ({ kept, getItem: (key: string) => kept[key] ?? null, setItem: (key: string, value: string) => void (kept[key] = value) });
+  const store = (kept: Record<string, string> = {}) => ({
+    kept,
+    getItem: (key: string) => kept[key] ?? null,
+    setItem: (key: string, value: string) => void (kept[key] = value),
+  });
   it('is remembered, and nonsense is not', () => {
     const memory = store();
     expect(readPxPerMm(memory)).toBeNull();

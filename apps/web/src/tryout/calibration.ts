@@ -19,7 +19,12 @@ export function keepPxPerMm(store: Pick<Storage, 'setItem'>, pxPerMm: number): v
 }
 
 /** Side in mm at which a code with its quiet zone fits into a room on the screen, and how much nearer one stands for it. */
-export function shownSize(printedMm: number, modules: number, roomPx: number, pxPerMm: number): { readonly sizeMm: number; readonly nearer: number } {
+export function shownSize(
+  printedMm: number,
+  modules: number,
+  roomPx: number,
+  pxPerMm: number,
+): { readonly sizeMm: number; readonly nearer: number } {
   const largestMm = roomPx / pxPerMm / (1 + 8 / modules);
   const sizeMm = Math.min(printedMm, largestMm);
   return { sizeMm, nearer: sizeMm / printedMm };

@@ -13,7 +13,10 @@ export function TriedDevices({ page: { material } }: { readonly page: MaterialPa
   const tried = useQuery(tryoutsQuery(material.id, false)).data?.filter(({ current }) => current) ?? [];
   if (tried.length === 0) return null;
   return (
-    <ul aria-label="Tried with real devices" className="mt-2 mb-0 flex list-none flex-wrap gap-x-5 gap-y-1 border-t border-line p-0 pt-2 text-[14px]">
+    <ul
+      aria-label="Tried with real devices"
+      className="mt-2 mb-0 flex list-none flex-wrap gap-x-5 gap-y-1 border-t border-line p-0 pt-2 text-[14px]"
+    >
       {tried.slice(0, shown).map((tryout) => (
         <li key={tryout.id} className="flex items-center gap-2">
           <StateMark mark={tryout.outcome === 'as-meant' ? 'done' : 'stop'} words={outcomeWords[tryout.outcome]} />

@@ -60,7 +60,10 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
                 </p>
               ) : (
                 <p className="m-0 text-[14.5px]">
-                  It should show exactly this: <span className="mt-1 block max-h-32 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] break-words whitespace-pre-wrap">{code.payload}</span>
+                  It should show exactly this:{' '}
+                  <span className="mt-1 block max-h-32 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] break-words whitespace-pre-wrap">
+                    {code.payload}
+                  </span>
                 </p>
               )}
             </Sheet>
@@ -98,10 +101,14 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
       </div>
       <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px]">
         <span className="min-w-0 flex-1">
-          {nearer === 1 ? `As printed, ${Math.round(sizeMm)} mm wide.` : `${Math.round(sizeMm)} mm wide; printed it has ${rehearsal.sizeMm} mm. Stand at ${Math.round(nearer * rehearsal.distanceM * 10) / 10} m for what students see from ${rehearsal.distanceM} m.`}
+          {nearer === 1
+            ? `As printed, ${Math.round(sizeMm)} mm wide.`
+            : `${Math.round(sizeMm)} mm wide; printed it has ${rehearsal.sizeMm} mm. Stand at ${Math.round(nearer * rehearsal.distanceM * 10) / 10} m for what students see from ${rehearsal.distanceM} m.`}
           {pxPerMm === null && ' This screen was not measured yet.'}
         </span>
-        <Button onClick={() => setCalibrating(true)}>{pxPerMm === null ? 'Measure this screen' : 'Measure again'}</Button>
+        <Button onClick={() => setCalibrating(true)}>
+          {pxPerMm === null ? 'Measure this screen' : 'Measure again'}
+        </Button>
       </div>
       {calibrating && (
         <Calibrate

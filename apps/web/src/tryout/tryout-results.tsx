@@ -13,7 +13,13 @@ import { tryoutsQuery, useRemoveTryout, useSayDevice, useTellTryout } from './tr
 const marks: Readonly<Record<TryoutOutcome, Mark>> = { 'as-meant': 'done', otherwise: 'stop', nothing: 'stop' };
 
 /** What devices made of it, the last ones first, and the teacher's own word where no short link tells. */
-export function TryoutResults({ page, listening }: { readonly page: MaterialPage; readonly listening: boolean }): ReactElement {
+export function TryoutResults({
+  page,
+  listening,
+}: {
+  readonly page: MaterialPage;
+  readonly listening: boolean;
+}): ReactElement {
   const tryouts = useQuery(tryoutsQuery(page.material.id, listening));
   return (
     <>
@@ -47,17 +53,22 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
         </span>
       </span>
       <span className="col-start-2 flex items-center gap-1">
-      <select aria-label="Which device was it" value={deviceId ?? ''} onChange={(event) => say.mutate({ tryoutId: id, deviceId: event.target.value || null })} className="min-h-9 max-w-44 rounded-small border border-line-strong bg-sheet px-2 text-[14px]">
-        <option value="">some device</option>
-        {page.rehearsal.devices.map((device) => (
-          <option key={device.id} value={device.id}>
-            {device.name}
-          </option>
-        ))}
-      </select>
-      <Button tone="quiet" onClick={() => remove.mutate(id)} disabled={remove.isPending}>
-        Remove
-      </Button>
+        <select
+          aria-label="Which device was it"
+          value={deviceId ?? ''}
+          onChange={(event) => say.mutate({ tryoutId: id, deviceId: event.target.value || null })}
+          className="min-h-9 max-w-44 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+        >
+          <option value="">some device</option>
+          {page.rehearsal.devices.map((device) => (
+            <option key={device.id} value={device.id}>
+              {device.name}
+            </option>
+          ))}
+        </select>
+        <Button tone="quiet" onClick={() => remove.mutate(id)} disabled={remove.isPending}>
+          Remove
+        </Button>
       </span>
     </li>
   );
@@ -78,7 +89,11 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
     <Sheet title="What did it show?">
       <label className="flex flex-wrap items-center gap-2 text-[14px]">
         <span className="text-muted">Tried with</span>
-        <select value={deviceId} onChange={(event) => setDeviceId(event.target.value)} className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 font-semibold">
+        <select
+          value={deviceId}
+          onChange={(event) => setDeviceId(event.target.value)}
+          className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 font-semibold"
+        >
           {page.rehearsal.devices.map((device) => (
             <option key={device.id} value={device.id}>
               {device.name}
@@ -89,7 +104,11 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
       </label>
       <div className="mt-3 flex flex-wrap gap-2">
         {tryoutOutcomes.map((outcome) => (
-          <Button key={outcome} disabled={tell.isPending} onClick={() => tell.mutate({ deviceId: deviceId === '' ? null : deviceId, outcome })}>
+          <Button
+            key={outcome}
+            disabled={tell.isPending}
+            onClick={() => tell.mutate({ deviceId: deviceId === '' ? null : deviceId, outcome })}
+          >
             {outcomeWords[outcome]}
           </Button>
         ))}

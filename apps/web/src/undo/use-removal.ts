@@ -28,7 +28,11 @@ export function useRemoval({ remove, restore, params, words, onRemoved }: Remova
   const client = useQueryClient();
   // What is removed may be shown anywhere.
   const changed = (): Promise<void> => client.invalidateQueries();
-  const bringBack = useMutation({ mutationFn: () => call(restore, { params }), onSuccess: changed, onError: (error) => notice({ words: wordsFor(error) }) });
+  const bringBack = useMutation({
+    mutationFn: () => call(restore, { params }),
+    onSuccess: changed,
+    onError: (error) => notice({ words: wordsFor(error) }),
+  });
   const removal = useMutation({
     mutationFn: () => call(remove, { params }),
     onSuccess: () => {

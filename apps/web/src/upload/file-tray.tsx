@@ -45,7 +45,10 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
       <UploadList uploads={uploads} />
       <div className="flex flex-wrap items-center gap-2.5 border-t border-line px-4 py-2.5">
         <p role="status" className="m-0 min-w-40 flex-1 text-[14px] text-muted">
-          {failure ?? (busy > 0 ? `Sending ${plural(busy, 'file')}. It goes on after a lost connection.` : `${plural(kept.length, 'file')} kept here.`)}
+          {failure ??
+            (busy > 0
+              ? `Sending ${plural(busy, 'file')}. It goes on after a lost connection.`
+              : `${plural(kept.length, 'file')} kept here.`)}
         </p>
         <Button
           onClick={() => {
@@ -60,11 +63,14 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
             Add as one set of pictures
           </Button>
         )}
-        <Button tone="main" disabled={busy > 0 || sending || kept.length === 0} onClick={() => add(keptMaterials(kept, false))}>
+        <Button
+          tone="main"
+          disabled={busy > 0 || sending || kept.length === 0}
+          onClick={() => add(keptMaterials(kept, false))}
+        >
           {kept.length <= 1 ? 'Add' : `Add ${plural(kept.length, noun)}`}
         </Button>
       </div>
     </div>
   );
 }
-

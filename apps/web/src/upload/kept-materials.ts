@@ -4,9 +4,21 @@ import type { FileView, NewMaterial } from '@hapset/contract';
 export function keptMaterials(files: readonly FileView[], asSet: boolean): readonly NewMaterial[] {
   const [first] = files;
   if (asSet && first) {
-    return [{ kept: { kind: 'picture-set', pictures: files.map(({ id }) => ({ fileId: id, caption: '', alternative: '' })) }, title: titleFromName(first.name), pasted: first.name, repairs: [] }];
+    return [
+      {
+        kept: { kind: 'picture-set', pictures: files.map(({ id }) => ({ fileId: id, caption: '', alternative: '' })) },
+        title: titleFromName(first.name),
+        pasted: first.name,
+        repairs: [],
+      },
+    ];
   }
-  return files.map(({ id, name }) => ({ kept: { kind: 'file', fileId: id, transcript: '', captionsId: null }, title: titleFromName(name), pasted: name, repairs: [] }));
+  return files.map(({ id, name }) => ({
+    kept: { kind: 'file', fileId: id, transcript: '', captionsId: null },
+    title: titleFromName(name),
+    pasted: name,
+    repairs: [],
+  }));
 }
 
 /** "tide_tables-2.pdf" gives "Tide tables 2"; a name that is an ending alone stays. */

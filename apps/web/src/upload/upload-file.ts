@@ -17,7 +17,12 @@ export interface Sending {
 }
 
 /** @param onProgress bytes that the server has acknowledged. `done` rejects with ApiError; stopped ones never settle. */
-export function sendFile(file: File, name: string, onProgress: (sentBytes: number) => void, onPreparing: () => void): Sending {
+export function sendFile(
+  file: File,
+  name: string,
+  onProgress: (sentBytes: number) => void,
+  onPreparing: () => void,
+): Sending {
   let upload: Upload | null = null;
   const done = send(file, onProgress, (made) => (upload = made)).then((uploadId) => {
     onPreparing();
@@ -32,7 +37,11 @@ export function sendOnly(file: File, onProgress: (sentBytes: number) => void): P
 }
 
 /** Gives the id of the finished upload. The same file chosen again goes on where it stopped, also after the page was left. */
-async function send(file: File, onProgress: (sentBytes: number) => void, onMade: (upload: Upload) => void): Promise<string> {
+async function send(
+  file: File,
+  onProgress: (sentBytes: number) => void,
+  onMade: (upload: Upload) => void,
+): Promise<string> {
   for (;;) {
     try {
       return await new Promise<string>((resolve, reject) => {

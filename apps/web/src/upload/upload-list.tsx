@@ -18,7 +18,12 @@ export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactEle
           </div>
           {item.state === 'failed' && <Button onClick={() => uploads.retry(item.key)}>Try again</Button>}
           {item.state !== 'preparing' && (
-            <button type="button" aria-label={`${item.state === 'done' ? 'Leave out' : 'Stop'} ${item.source.name}`} onClick={() => uploads.remove(item.key)} className="inline-flex size-9 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink">
+            <button
+              type="button"
+              aria-label={`${item.state === 'done' ? 'Leave out' : 'Stop'} ${item.source.name}`}
+              onClick={() => uploads.remove(item.key)}
+              className="inline-flex size-9 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
+            >
               <X size={16} aria-hidden />
             </button>
           )}
@@ -29,8 +34,15 @@ export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactEle
 }
 
 function Thumb({ item: { file, state } }: { readonly item: UploadItem }): ReactElement {
-  if (file?.media === 'picture') return <img src={`${file.address}/w640`} alt="" className="size-10 shrink-0 rounded-[4px] object-cover" />;
-  const [mark, words] = { waiting: ['not-yet', 'Waits'], sending: ['not-yet', 'On its way'], preparing: ['not-yet', 'Being prepared'], done: ['done', 'Kept'], failed: ['stop', 'Not kept'] }[state] as ['not-yet' | 'done' | 'stop', string];
+  if (file?.media === 'picture')
+    return <img src={`${file.address}/w640`} alt="" className="size-10 shrink-0 rounded-[4px] object-cover" />;
+  const [mark, words] = {
+    waiting: ['not-yet', 'Waits'],
+    sending: ['not-yet', 'On its way'],
+    preparing: ['not-yet', 'Being prepared'],
+    done: ['done', 'Kept'],
+    failed: ['stop', 'Not kept'],
+  }[state] as ['not-yet' | 'done' | 'stop', string];
   return (
     <span className="flex size-10 shrink-0 items-center justify-center">
       <StateMark mark={mark} words={words} />
@@ -46,12 +58,20 @@ function Progress({ item: { state, sentBytes, source, problem, file } }: { reado
       </p>
     );
   }
-  if (state === 'done') return <p className="m-0 text-[13.5px] text-muted">Kept here, {bytes(file?.sizeBytes ?? source.size)}</p>;
+  if (state === 'done')
+    return <p className="m-0 text-[13.5px] text-muted">Kept here, {bytes(file?.sizeBytes ?? source.size)}</p>;
   if (state === 'preparing') return <p className="m-0 text-[13.5px] text-muted">Being prepared for students…</p>;
   const part = source.size === 0 ? 0 : sentBytes / source.size;
   return (
     <div className="flex items-center gap-3">
-      <div role="progressbar" aria-label={`${source.name} is on its way`} aria-valuenow={Math.round(part * 100)} aria-valuemin={0} aria-valuemax={100} className="h-2 flex-1 overflow-hidden rounded-full bg-line">
+      <div
+        role="progressbar"
+        aria-label={`${source.name} is on its way`}
+        aria-valuenow={Math.round(part * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        className="h-2 flex-1 overflow-hidden rounded-full bg-line"
+      >
         <div className="h-full rounded-full bg-ink" style={{ width: `${part * 100}%` }} />
       </div>
       <span className="shrink-0 text-[13px] text-muted">

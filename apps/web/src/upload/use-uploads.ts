@@ -29,13 +29,24 @@ export function useUploads(): Uploads {
   const [items, setItems] = useState<readonly UploadItem[]>([]);
   const next = useRef(1);
   const sendings = useRef(new Map<number, Sending>());
-  const change = useCallback((key: number, more: Partial<UploadItem>): void => setItems((before) => before.map((item) => (item.key === key ? { ...item, ...more } : item))), []);
+  const change = useCallback(
+    (key: number, more: Partial<UploadItem>): void =>
+      setItems((before) => before.map((item) => (item.key === key ? { ...item, ...more } : item))),
+    [],
+  );
 
   useEffect(() => {
     const busy = items.filter(({ state }) => state === 'sending' || state === 'preparing').length;
-    for (const { key, source } of items.filter(({ state }) => state === 'waiting').slice(0, Math.max(0, atOnce - busy))) {
+    for (const { key, source } of items
+      .filter(({ state }) => state === 'waiting')
+      .slice(0, Math.max(0, atOnce - busy))) {
       if (sendings.current.has(key)) continue;
-      const sending = sendFile(source, source.name, (sentBytes) => change(key, { sentBytes }), () => change(key, { state: 'preparing' }));
+      const sending = sendFile(
+        source,
+        source.name,
+        (sentBytes) => change(key, { sentBytes }),
+        () => change(key, { state: 'preparing' }),
+      );
       sendings.current.set(key, sending);
       change(key, { state: 'sending', problem: null });
       sending.done
@@ -56,7 +67,18 @@ export function useUploads(): Uploads {
   return useMemo(
     () => ({
       items,
-      add: (files) => setItems((before) => [...before, ...files.map((source): UploadItem => ({ key: next.current++, source, state: 'waiting', sentBytes: 0, file: null, problem: null }))]),
+      add: (files) =>
+        setItems((before) => [
+          ...before,
+          ...files.map((source): UploadItem => ({
+            key: next.current++,
+            source,
+            state: 'waiting',
+            sentBytes: 0,
+            file: null,
+            problem: null,
+          })),
+        ]),
       remove: (key) => {
         sendings.current.get(key)?.stop();
         setItems((before) => before.filter((item) => item.key !== key));

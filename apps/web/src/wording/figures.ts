@@ -2,7 +2,12 @@
 import type { Grain } from '@hapset/core';
 import { formatDistanceToNowStrict } from 'date-fns';
 
-export const grainWords: Readonly<Record<Grain, string>> = { coarse: 'Coarse', medium: 'Medium', fine: 'Fine', 'very-fine': 'Very fine' };
+export const grainWords: Readonly<Record<Grain, string>> = {
+  coarse: 'Coarse',
+  medium: 'Medium',
+  fine: 'Fine',
+  'very-fine': 'Very fine',
+};
 
 const metresFormat = new Intl.NumberFormat('en', { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
@@ -48,12 +53,19 @@ export function ago(time: string): string {
 
 /** "24 November, 18:00", by this device's clock. */
 export function dayAndTime(time: string): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' }).format(new Date(time)).replace(' at ', ', ');
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' })
+    .format(new Date(time))
+    .replace(' at ', ', ');
 }
 
 /** "Thursday 10 June, 09:40" for a day and wall time in the school's zone. */
 export function lessonTime(date: string | null, startsAt: string | null): string {
   if (date === null) return 'no date yet';
-  const day = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(new Date(`${date}T00:00:00Z`));
+  const day = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  }).format(new Date(`${date}T00:00:00Z`));
   return startsAt === null ? day : `${day}, ${startsAt}`;
 }

@@ -10,7 +10,8 @@ export const rungWords: Readonly<Record<Carry, string>> = {
 
 export const dependencyWords: Readonly<Record<Dependency, string>> = {
   page: 'as long as the page stays there',
-  'page-and-school': 'as long as the page and this server are there; it can be pointed elsewhere without printing again',
+  'page-and-school':
+    'as long as the page and this server are there; it can be pointed elsewhere without printing again',
   'page-and-reader': 'some scanners show it as text and open nothing',
   nothing: 'for good, without any network',
 };

@@ -6,7 +6,8 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   'wrong-credentials': 'This e-mail address and password do not belong together. Check both and try once more.',
   'too-many-attempts': 'That was tried too often from here. Wait a little, then try again.',
   'not-allowed': 'Your account may not do this. Ask the school’s office or its administrator.',
-  'wrong-origin': 'This page was opened under another address than the server expects. Open Hapset under its own address.',
+  'wrong-origin':
+    'This page was opened under another address than the server expects. Open Hapset under its own address.',
   'not-found': 'This is not here any more. It may have been removed, or it belongs to somebody else.',
   invalid: 'Some fields need another value. They are marked.',
   stale: 'This was changed somewhere else meanwhile. The newest version is shown now; what you typed is kept.',
@@ -16,10 +17,12 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   'sheet-needs-go-ahead': 'There is something to look at before this is printed.',
   'rehearsal-outdated': 'Code, size or devices changed during the rehearsal. It starts again.',
   'too-large': 'That is more than can be sent at once. Send it in smaller parts.',
-  'storage-full': 'Your files take all the room there is. Remove some in Shelf › Files, or ask the administrator for more.',
+  'storage-full':
+    'Your files take all the room there is. Remove some in Shelf › Files, or ask the administrator for more.',
   'unusable-picture': 'This picture can’t be read. Save it as JPEG or PNG and bring it again.',
   busy: 'Many people do this at the same moment. Wait a few seconds, then try again.',
-  unavailable: 'The server can’t answer just now. Nothing you saved is lost, and what you typed stays here. It tries again by itself.',
+  unavailable:
+    'The server can’t answer just now. Nothing you saved is lost, and what you typed stays here. It tries again by itself.',
   failed: 'Something failed on the server. Nothing of yours is lost; try again in a moment.',
   unreachable: 'The server can’t be reached. Check the network; what you typed stays here.',
 };

@@ -53,8 +53,10 @@ export const textMarkWords: Readonly<Record<TextMark, string>> = {
 };
 
 export const cameraTroubleWords: Readonly<Record<CameraTrouble, string>> = {
-  insecure: 'Browsers lend the camera to secure addresses only, those that begin with https. Take a photo and choose it below instead.',
-  refused: 'The camera is not allowed for this page. Allow it in the browser’s settings of this page, or take a photo and choose it below.',
+  insecure:
+    'Browsers lend the camera to secure addresses only, those that begin with https. Take a photo and choose it below instead.',
+  refused:
+    'The camera is not allowed for this page. Allow it in the browser’s settings of this page, or take a photo and choose it below.',
   none: 'No camera was found. Choose a picture of the code below.',
   busy: 'The camera gave no picture; another program may have it. Close that one and try again, or choose a picture below.',
 };

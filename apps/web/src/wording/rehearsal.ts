@@ -1,15 +1,40 @@
 /** Engines, scenes and causes in words. */
-import { differenceKind, type Difference, type DifferenceKind, type LightLevel, type LimitingCause, type PrintTechnique, type ReaderEngineName, type Surface } from '@hapset/core';
+import {
+  differenceKind,
+  type Difference,
+  type DifferenceKind,
+  type LightLevel,
+  type LimitingCause,
+  type PrintTechnique,
+  type ReaderEngineName,
+  type Surface,
+} from '@hapset/core';
 
 /** What a scanner of that kind resembles. */
-export const engineWords: Readonly<Record<ReaderEngineName, string>> = { zxing: 'reads like a current phone', zbar: 'reads like an older scanner', qr: 'reads like a scanner on a web page' };
+export const engineWords: Readonly<Record<ReaderEngineName, string>> = {
+  zxing: 'reads like a current phone',
+  zbar: 'reads like an older scanner',
+  qr: 'reads like a scanner on a web page',
+};
 
 /** The reader by itself, in lists. */
-export const readerWords: Readonly<Record<ReaderEngineName, string>> = { zxing: 'Current phone', zbar: 'Older scanner', qr: 'Scanner on a web page' };
+export const readerWords: Readonly<Record<ReaderEngineName, string>> = {
+  zxing: 'Current phone',
+  zbar: 'Older scanner',
+  qr: 'Scanner on a web page',
+};
 
 export const lightWords: Readonly<Record<LightLevel, string>> = { daylight: 'Daylight', evening: 'Lamps', dim: 'Dim' };
-export const techniqueWords: Readonly<Record<PrintTechnique, string>> = { laser: 'Laser', ink: 'Ink', grey: 'Pale grey' };
-export const surfaceWords: Readonly<Record<Surface, string>> = { matte: 'Bare', taped: 'Taped', laminated: 'Laminated' };
+export const techniqueWords: Readonly<Record<PrintTechnique, string>> = {
+  laser: 'Laser',
+  ink: 'Ink',
+  grey: 'Pale grey',
+};
+export const surfaceWords: Readonly<Record<Surface, string>> = {
+  matte: 'Bare',
+  taped: 'Taped',
+  laminated: 'Laminated',
+};
 
 /** What would make it read, after "It would read from there ". */
 export const causeWords: Readonly<Record<LimitingCause, string>> = {

@@ -1,5 +1,11 @@
 import type { FieldProblem } from '@hapset/contract';
-import type { AddressRole, DescriptionProblem, DescriptionProblemReason, RightDescription, WallDescription } from '@hapset/core';
+import type {
+  AddressRole,
+  DescriptionProblem,
+  DescriptionProblemReason,
+  RightDescription,
+  WallDescription,
+} from '@hapset/core';
 
 /** Whose page an address is, as a choice. */
 export const roleWords: Readonly<Record<AddressRole, string>> = {
@@ -27,7 +33,12 @@ export const wallWords: Readonly<Record<WallDescription['verdict'], string>> = {
   obstructed: 'asks something first',
 };
 
-export const rightWords: Readonly<Record<RightDescription['can'], string>> = { comment: 'comment', change: 'change it', download: 'save it', answer: 'answer' };
+export const rightWords: Readonly<Record<RightDescription['can'], string>> = {
+  comment: 'comment',
+  change: 'change it',
+  download: 'save it',
+  answer: 'answer',
+};
 
 /** What is wrong with a description. `{}` stands for the detail. */
 export const descriptionProblemWords: Readonly<Record<DescriptionProblemReason, string>> = {
@@ -59,7 +70,9 @@ export function withoutStars(step: string): string {
 
 /** The same for a field that the server named. */
 export function fieldProblemSentence({ message, detail = '' }: Pick<FieldProblem, 'message' | 'detail'>): string {
-  return message in descriptionProblemWords ? descriptionProblemSentence({ reason: message as DescriptionProblemReason, detail }) : 'This needs another value.';
+  return message in descriptionProblemWords
+    ? descriptionProblemSentence({ reason: message as DescriptionProblemReason, detail })
+    : 'This needs another value.';
 }
 
 export const serviceFileWords = {

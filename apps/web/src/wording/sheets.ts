@@ -4,7 +4,14 @@ import type { FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '
 import { metres, plural } from './figures.js';
 import { warningWords } from './warnings.js';
 
-export const sheetKindWords: Readonly<Record<SheetKind, string>> = { poster: 'Posters', 'table-card': 'Table cards', 'small-card': 'Small cards', handout: 'Handout', label: 'Labels', 'student-card': 'Student cards' };
+export const sheetKindWords: Readonly<Record<SheetKind, string>> = {
+  poster: 'Posters',
+  'table-card': 'Table cards',
+  'small-card': 'Small cards',
+  handout: 'Handout',
+  label: 'Labels',
+  'student-card': 'Student cards',
+};
 
 export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
   poster: 'One code a page, as large as students’ distance demands.',
@@ -15,7 +22,13 @@ export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
   'student-card': 'For the students of a roster.',
 };
 
-export const paperWords: Readonly<Record<PaperFormat, string>> = { A4: 'A4', A5: 'A5 (small)', A3: 'A3 (large)', Letter: 'Letter (8.5 × 11 in)', Legal: 'Legal (8.5 × 14 in)' };
+export const paperWords: Readonly<Record<PaperFormat, string>> = {
+  A4: 'A4',
+  A5: 'A5 (small)',
+  A3: 'A3 (large)',
+  Letter: 'Letter (8.5 × 11 in)',
+  Legal: 'Legal (8.5 × 14 in)',
+};
 
 export const faceFieldWords: Readonly<Record<FaceField, string>> = {
   title: 'Title',
@@ -28,7 +41,12 @@ export const faceFieldWords: Readonly<Record<FaceField, string>> = {
   place: 'Place',
 };
 
-const backFieldWords = { what: 'What it is, on the back', meaning: 'What it means, on the back', 'for-whom': 'For whom, on the back', where: 'Where to file it, on the back' } as const;
+const backFieldWords = {
+  what: 'What it is, on the back',
+  meaning: 'What it means, on the back',
+  'for-whom': 'For whom, on the back',
+  where: 'Where to file it, on the back',
+} as const;
 
 export const textFieldWords: Readonly<Record<TextField, string>> = { ...faceFieldWords, ...backFieldWords };
 
@@ -75,8 +93,13 @@ export function noticeSentence({ warning, field, characters, sizeMm, reachM, dis
 
 /** What helps against a code that is too small; '' where nothing of here does. */
 export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKinds' | 'finer'>): string {
-  const kinds = new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()));
-  const ways = [kinds === '' ? '' : `as ${kinds} it is large enough`, finer ? 'a code that carries less is coarser' : ''].filter((way) => way !== '');
+  const kinds = new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(
+    otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()),
+  );
+  const ways = [
+    kinds === '' ? '' : `as ${kinds} it is large enough`,
+    finer ? 'a code that carries less is coarser' : '',
+  ].filter((way) => way !== '');
   const sentence = ways.join(', and ');
   return sentence === '' ? '' : `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`;
 }

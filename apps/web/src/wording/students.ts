@@ -50,21 +50,39 @@ export function rosterProblemSentence({ row, reason, detail, other }: RosterProb
   }
 }
 
-export const rosterPartWords: Readonly<Record<RosterPart, string>> = { schoolId: 'the id', name: 'name', className: 'class', year: 'year' };
+export const rosterPartWords: Readonly<Record<RosterPart, string>> = {
+  schoolId: 'the id',
+  name: 'name',
+  className: 'class',
+  year: 'year',
+};
 
-export const cardCodeWords: Readonly<Record<CardCode, string>> = { token: 'A random token', id: 'The id alone', 'id-and-name': 'Id and name' };
+export const cardCodeWords: Readonly<Record<CardCode, string>> = {
+  token: 'A random token',
+  id: 'The id alone',
+  'id-and-name': 'Id and name',
+};
 
 /** What a stranger who finds the card could read. */
 export const cardCodeAbout: Readonly<Record<CardCode, string>> = {
-  token: 'A stranger reads letters that mean nothing outside this school. A lost card is replaced and opens nothing any more.',
+  token:
+    'A stranger reads letters that mean nothing outside this school. A lost card is replaced and opens nothing any more.',
   id: 'A stranger reads the student’s id. Other systems of the school can use it; a lost card goes on being valid.',
   'id-and-name': 'A stranger reads id and name. Nothing about the student is kept from whoever finds the card.',
 };
 
-export const cardFieldWords: Readonly<Record<CardField, string>> = { class: 'Class', id: 'Id in letters', school: 'Name of the school' };
+export const cardFieldWords: Readonly<Record<CardField, string>> = {
+  class: 'Class',
+  id: 'Id in letters',
+  school: 'Name of the school',
+};
 
 /** Why undoing an import leaves somebody as they are. */
-export const rosterUntouchedWords: Readonly<Record<RosterUntouched, string>> = { changed: 'changed since', card: 'has a card or was read', unknown: 'imported by an earlier version' };
+export const rosterUntouchedWords: Readonly<Record<RosterUntouched, string>> = {
+  changed: 'changed since',
+  card: 'has a card or was read',
+  unknown: 'imported by an earlier version',
+};
 
 export const cardResultWords: Readonly<Record<CardReadingResult, string>> = {
   student: 'Read',

@@ -76,8 +76,10 @@ export const doubtWords: Readonly<Record<DoubtReason, string>> = {
   'start-page': 'This is the start page of {}: perhaps only part of the address was copied.',
   'title-differs': 'It calls itself “{}”: is that what you meant?',
   'stranger-between': '{} stands between the code and the page. It could stop working, or lead elsewhere one day.',
-  'address-loopback': 'The school’s public address leads to this computer alone: no phone can reach it. Your administrator can change it under School.',
-  'address-plain': 'The school’s public address is not encrypted: phones may warn of it. Your administrator can change that.',
+  'address-loopback':
+    'The school’s public address leads to this computer alone: no phone can reach it. Your administrator can change it under School.',
+  'address-plain':
+    'The school’s public address is not encrypted: phones may warn of it. Your administrator can change that.',
 };
 
 export function doubtSentence(reason: DoubtReason, detail: string): string {
@@ -86,7 +88,14 @@ export function doubtSentence(reason: DoubtReason, detail: string): string {
 
 /** "Students can look, and answer once." */
 export function rightsSentence({ look, comment, change, download, answer }: Rights): string {
-  const can = [look && 'look', download && 'save it', comment && 'comment', change && 'change it', answer === 'once' && 'answer once', answer === 'again' && 'answer, as often as they like'].filter((words) => words !== false);
+  const can = [
+    look && 'look',
+    download && 'save it',
+    comment && 'comment',
+    change && 'change it',
+    answer === 'once' && 'answer once',
+    answer === 'again' && 'answer, as often as they like',
+  ].filter((words) => words !== false);
   const last = can.pop() ?? 'do nothing with it';
   return `Students can ${can.length === 0 ? last : `${can.join(', ')} and ${last}`}.`;
 }

@@ -1,5 +1,58 @@
-import { cardFields, cardReadingResults, lookMakers, lookOrigins, mediaKinds, printStates, problemReasons, sheetWarnings, shortLinkFilters, tryoutOutcomes } from '@hapset/contract';
-import { accessVerdicts, addressRoles, backFields, cardCodes, carries, columnRoles, contentProblemReasons, dependencies, differenceKinds, describedRights, descriptionProblemReasons, doubtReasons, finderShapes, frameForms, genericDevices, gradientWays, grains, lightLevels, limitingCauses, faceFields, lookReasons, materialKinds, moduleShapes, openingProblems, paperNames, printTechniques, readerEngineNames, repairKinds, rosterParts, rosterProblemReasons, rosterRoles, rungReasons, saidBy, saidKinds, scannerActs, sheetKinds, surfaces, textMarks, verdictReasons, visitorKinds, wallVerdicts } from '@hapset/core';
+import {
+  cardFields,
+  cardReadingResults,
+  lookMakers,
+  lookOrigins,
+  mediaKinds,
+  printStates,
+  problemReasons,
+  sheetWarnings,
+  shortLinkFilters,
+  tryoutOutcomes,
+} from '@hapset/contract';
+import {
+  accessVerdicts,
+  addressRoles,
+  backFields,
+  cardCodes,
+  carries,
+  columnRoles,
+  contentProblemReasons,
+  dependencies,
+  differenceKinds,
+  describedRights,
+  descriptionProblemReasons,
+  doubtReasons,
+  finderShapes,
+  frameForms,
+  genericDevices,
+  gradientWays,
+  grains,
+  lightLevels,
+  limitingCauses,
+  faceFields,
+  lookReasons,
+  materialKinds,
+  moduleShapes,
+  openingProblems,
+  paperNames,
+  printTechniques,
+  readerEngineNames,
+  repairKinds,
+  rosterParts,
+  rosterProblemReasons,
+  rosterRoles,
+  rungReasons,
+  saidBy,
+  saidKinds,
+  scannerActs,
+  sheetKinds,
+  surfaces,
+  textMarks,
+  verdictReasons,
+  visitorKinds,
+  wallVerdicts,
+} from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
 import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
@@ -8,17 +61,66 @@ import { columnWords, listFileWords } from './list-files.js';
 import { problemWords, wordsFor } from './problems.js';
 import { repairSentence, repairWords } from './repairs.js';
 import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
-import { descriptionProblemSentence, descriptionProblemWords, fieldProblemSentence, roleSentences, rightWords, roleWords, serviceFileWords, wallWords, withoutStars } from './services.js';
+import {
+  descriptionProblemSentence,
+  descriptionProblemWords,
+  fieldProblemSentence,
+  roleSentences,
+  rightWords,
+  roleWords,
+  serviceFileWords,
+  wallWords,
+  withoutStars,
+} from './services.js';
 import { cameraTroubles } from '../reader/use-camera.js';
 import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './reading.js';
 import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
-import { finderShapeWords, frameWords, gradientWayWords, lookMakerWords, lookOriginWords, lookReasonWords, moduleShapeWords } from './looks.js';
+import {
+  finderShapeWords,
+  frameWords,
+  gradientWayWords,
+  lookMakerWords,
+  lookOriginWords,
+  lookReasonWords,
+  moduleShapeWords,
+} from './looks.js';
 import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
-import { causeWords, causesListed, differenceSentence, differenceWords, engineWords, lightWords, readerWords, surfaceWords, techniqueWords } from './rehearsal.js';
+import {
+  causeWords,
+  causesListed,
+  differenceSentence,
+  differenceWords,
+  engineWords,
+  lightWords,
+  readerWords,
+  surfaceWords,
+  techniqueWords,
+} from './rehearsal.js';
 import { genericWords } from './devices.js';
 import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
-import { faceFieldWords, gridProblemWords, noticeSentence, pagesWords, paperWords, printStateWords, sheetKindAbout, sheetKindWords, textFieldWords, tooSmallHelp, warningTitles } from './sheets.js';
-import { cardCodeAbout, cardCodeWords, cardFieldWords, cardResultWords, rosterPartWords, rosterProblemSentence, rosterProblemWords, rosterRoleWords } from './students.js';
+import {
+  faceFieldWords,
+  gridProblemWords,
+  noticeSentence,
+  pagesWords,
+  paperWords,
+  printStateWords,
+  sheetKindAbout,
+  sheetKindWords,
+  textFieldWords,
+  tooSmallHelp,
+  warningTitles,
+} from './sheets.js';
+import {
+  cardCodeAbout,
+  cardCodeWords,
+  cardFieldWords,
+  cardResultWords,
+  rosterPartWords,
+  rosterProblemSentence,
+  rosterProblemWords,
+  rosterRoleWords,
+} from './students.js';
 import { warningWords } from './warnings.js';
 
 /** Every sentence says something, and none shouts. */
@@ -47,7 +149,8 @@ describe('every reason has words', () => {
     expectWords(cardCodeAbout, cardCodes);
     expectWords(cardFieldWords, cardFields);
     expectWords(cardResultWords, cardReadingResults);
-    for (const reason of rosterProblemReasons) expect(rosterProblemSentence({ row: 14, reason, detail: 'x', other: 9, leftOut: true })).toMatch(/^Row 14/);
+    for (const reason of rosterProblemReasons)
+      expect(rosterProblemSentence({ row: 14, reason, detail: 'x', other: 9, leftOut: true })).toMatch(/^Row 14/);
   });
   it('sheets: kinds, fields, states and warnings', () => {
     expectWords(sheetKindWords, sheetKinds);
@@ -58,17 +161,33 @@ describe('every reason has words', () => {
     expectWords(printStateWords, printStates);
     expectWords(warningTitles, sheetWarnings);
     expectWords(gridProblemWords, ['no-room', 'cells-overlap', 'beyond-page']);
-    const notice = { name: 'x', stationId: null, materialId: 'x', field: 'title', characters: ['q'], sizeMm: 40, reachM: 0.42, distanceM: 1.5, otherKinds: ['poster', 'table-card'], finer: true } as const;
+    const notice = {
+      name: 'x',
+      stationId: null,
+      materialId: 'x',
+      field: 'title',
+      characters: ['q'],
+      sizeMm: 40,
+      reachM: 0.42,
+      distanceM: 1.5,
+      otherKinds: ['poster', 'table-card'],
+      finer: true,
+    } as const;
     for (const warning of sheetWarnings) expect(noticeSentence({ ...notice, warning }).length).toBeGreaterThan(10);
     expect(noticeSentence({ ...notice, warning: 'too-small' })).toBe('40 mm reads from 0.4 m; it should from 1.5 m.');
-    expect(tooSmallHelp(notice)).toBe('As posters or table cards it is large enough, and a code that carries less is coarser.');
+    expect(tooSmallHelp(notice)).toBe(
+      'As posters or table cards it is large enough, and a code that carries less is coarser.',
+    );
     expect(tooSmallHelp({ otherKinds: [], finer: false })).toBe('');
     expect(pagesWords(7, [90.4, 120])).toBe('7 pages, codes 90 to 120 mm wide');
   });
   it('problems of fields', () => expectWords(contentProblemWords, contentProblemReasons));
   it('services: parts, walls, problems and files', () => {
     expectWords(roleWords, addressRoles);
-    expectWords(roleSentences, addressRoles.filter((role) => role !== 'student'));
+    expectWords(
+      roleSentences,
+      addressRoles.filter((role) => role !== 'student'),
+    );
     expectWords(wallWords, wallVerdicts);
     expectWords(rightWords, describedRights);
     expectWords(descriptionProblemWords, descriptionProblemReasons);
@@ -103,7 +222,8 @@ describe('every reason has words', () => {
     expect(saidSentence(saidBy('http://a.example/x'))).toContain('over plain http');
     expect(saidSentence(saidBy('https://a.example/x'))).toBe('A phone opens a page at a.example.');
     expect(saidSentence(saidBy('intent:x'))).toContain('“intent:”');
-    for (const text of ['a.example', 'geo:1,2', 'tel:123', 'sms:123', 'mailto:a@b.example', 'WIFI:S:x;;', 'words']) expect(saidSentence(saidBy(text)).length).toBeGreaterThan(10);
+    for (const text of ['a.example', 'geo:1,2', 'tel:123', 'sms:123', 'mailto:a@b.example', 'WIFI:S:x;;', 'words'])
+      expect(saidSentence(saidBy(text)).length).toBeGreaterThan(10);
   });
   it('looks', () => {
     expectWords(moduleShapeWords, moduleShapes);
@@ -112,12 +232,18 @@ describe('every reason has words', () => {
     expectWords(gradientWayWords, gradientWays);
     expectWords(lookOriginWords, lookOrigins);
     expectWords(lookMakerWords, lookMakers);
-    for (const part of ['short', 'long'] as const) expectWords(Object.fromEntries(Object.entries(lookReasonWords).map(([reason, words]) => [reason, words[part]])), lookReasons);
+    for (const part of ['short', 'long'] as const)
+      expectWords(
+        Object.fromEntries(Object.entries(lookReasonWords).map(([reason, words]) => [reason, words[part]])),
+        lookReasons,
+      );
   });
   it('scanners', () => {
     expectWords(actWords, scannerActs);
     expectWords(shownAsText, scannerActs);
-    expect(ignoredSentence('event', ['Tablets', 'Laptops'])).toBe('Tablets and Laptops show an event as text and add nothing.');
+    expect(ignoredSentence('event', ['Tablets', 'Laptops'])).toBe(
+      'Tablets and Laptops show an event as text and add nothing.',
+    );
     expect(namesListed(['a', 'b', 'c'])).toBe('a, b and c');
   });
   it('short links and tryouts', () => {
@@ -130,19 +256,31 @@ describe('every reason has words', () => {
   it('what students can do, in a sentence', () => {
     const nothing = { look: false, comment: false, change: false, download: false, answer: 'no' } as const;
     expect(rightsSentence({ ...nothing, look: true })).toBe('Students can look.');
-    expect(rightsSentence({ ...nothing, look: true, download: true, answer: 'once' })).toBe('Students can look, save it and answer once.');
-    expect(rightsSentence({ ...nothing, look: true, comment: true, change: true, answer: 'again' })).toBe('Students can look, comment, change it and answer, as often as they like.');
+    expect(rightsSentence({ ...nothing, look: true, download: true, answer: 'once' })).toBe(
+      'Students can look, save it and answer once.',
+    );
+    expect(rightsSentence({ ...nothing, look: true, comment: true, change: true, answer: 'again' })).toBe(
+      'Students can look, comment, change it and answer, as often as they like.',
+    );
     expect(rightsSentence(nothing)).toBe('Students can do nothing with it.');
   });
   it('verdicts', () => {
-    expectWords(Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.short])), accessVerdicts);
-    expectWords(Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.heading])), accessVerdicts);
+    expectWords(
+      Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.short])),
+      accessVerdicts,
+    );
+    expectWords(
+      Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.heading])),
+      accessVerdicts,
+    );
   });
 });
 
 describe('sentences', () => {
   it('name the host, not the whole address', () => {
-    expect(reasonSentence('led-to-sign-in', 'gatepost.localhost')).toBe('It leads to the sign-in at gatepost.localhost.');
+    expect(reasonSentence('led-to-sign-in', 'gatepost.localhost')).toBe(
+      'It leads to the sign-in at gatepost.localhost.',
+    );
     expect(reasonSentence('guarded-address', 'http://10.0.0.1/x')).toContain('10.0.0.1 is inside a private network');
   });
   it('fall back to something that can be done', () => {
@@ -151,14 +289,19 @@ describe('sentences', () => {
     expect(wordsFor(null)).toBe(problemWords.failed);
   });
   it('name what a description’s problem is about', () => {
-    expect(descriptionProblemSentence({ reason: 'part-unknown', detail: 'leaf' })).toBe('Neither path nor expression names a part “leaf”.');
+    expect(descriptionProblemSentence({ reason: 'part-unknown', detail: 'leaf' })).toBe(
+      'Neither path nor expression names a part “leaf”.',
+    );
     expect(descriptionProblemSentence({ reason: 'wrong-value', detail: '' })).toBe('This value can’t be used.');
     expect(fieldProblemSentence({ message: 'no-host' })).toBe('Name at least one host.');
     expect(fieldProblemSentence({ message: 'must be a string' })).toBe('This needs another value.');
     expect(withoutStars('Open **Who may look** now.')).toBe('Open Who may look now.');
   });
   it('show what a repair touched where that can be seen', () => {
-    expect(repairSentence({ kind: 'scheme-doubled', removed: 'https://', added: '' })).toEqual({ words: 'took out a second', what: 'https://' });
+    expect(repairSentence({ kind: 'scheme-doubled', removed: 'https://', added: '' })).toEqual({
+      words: 'took out a second',
+      what: 'https://',
+    });
     expect(repairSentence({ kind: 'invisible-removed', removed: '\u200b', added: '' }).what).toBe('');
   });
 });
@@ -178,7 +321,15 @@ describe('figures', () => {
     expect(plural(1, 'station')).toBe('1 station');
     expect(plural(3, 'station')).toBe('3 stations');
   });
-  it('tell sizes', () => expect([0, 1, 1499, 1_000_000, 999_949_999, 5_000_000_000].map(bytes)).toEqual(['0 KB', '1 KB', '1 KB', '1 MB', '999.9 MB', '5 GB']));
+  it('tell sizes', () =>
+    expect([0, 1, 1499, 1_000_000, 999_949_999, 5_000_000_000].map(bytes)).toEqual([
+      '0 KB',
+      '1 KB',
+      '1 KB',
+      '1 MB',
+      '999.9 MB',
+      '5 GB',
+    ]));
   it('tell a lesson’s day without moving it between zones', () => {
     expect(lessonTime('2027-06-10', '09:40')).toBe('Thursday 10 June, 09:40');
     expect(lessonTime('2027-01-01', null)).toBe('Friday 1 January');

@@ -2,24 +2,58 @@
 import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
 import { isSafeLink, palette, repairLink, type PageColour, type PageFont, type PageSize } from '@hapset/core';
-import { AlignCenter, AlignLeft, AlignRight, Bold, Italic, Link2, List, ListOrdered, Minus, Quote, Redo2, Strikethrough, Table, Underline, Undo2, type LucideIcon } from 'lucide-react';
+import {
+  AlignCenter,
+  AlignLeft,
+  AlignRight,
+  Bold,
+  Italic,
+  Link2,
+  List,
+  ListOrdered,
+  Minus,
+  Quote,
+  Redo2,
+  Strikethrough,
+  Table,
+  Underline,
+  Undo2,
+  type LucideIcon,
+} from 'lucide-react';
 import { useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
 import { Button } from '../design/button.js';
 import { Dialog } from '../design/dialog.js';
 import { TextField } from '../design/field.js';
 
-const colourWords: Readonly<Record<PageColour, string>> = { ink: 'Ink', red: 'Red', orange: 'Orange', green: 'Green', blue: 'Blue', violet: 'Violet' };
+const colourWords: Readonly<Record<PageColour, string>> = {
+  ink: 'Ink',
+  red: 'Red',
+  orange: 'Orange',
+  green: 'Green',
+  blue: 'Blue',
+  violet: 'Violet',
+};
 const fontWords: Readonly<Record<PageFont, string>> = { text: 'Text', heading: 'Heading', typewriter: 'Typewriter' };
 const sizeWords: Readonly<Record<PageSize, string>> = { small: 'Small', large: 'Large', huge: 'Very large' };
 
-export function PageToolbar({ editor, children }: { readonly editor: Editor; readonly children?: ReactNode }): ReactElement {
+export function PageToolbar({
+  editor,
+  children,
+}: {
+  readonly editor: Editor;
+  readonly children?: ReactNode;
+}): ReactElement {
   const [linking, setLinking] = useState(false);
   const now = useEditorState({
     editor,
     selector: ({ editor: current }) => ({
       block: ([1, 2, 3] as const).find((level) => current.isActive('heading', { level })) ?? 0,
       look: current.getAttributes('look') as { colour?: PageColour; font?: PageFont; size?: PageSize },
-      active: Object.fromEntries(['bold', 'italic', 'underline', 'strike', 'bulletList', 'orderedList', 'blockquote', 'link', 'table'].map((name) => [name, current.isActive(name)])),
+      active: Object.fromEntries(
+        ['bold', 'italic', 'underline', 'strike', 'bulletList', 'orderedList', 'blockquote', 'link', 'table'].map(
+          (name) => [name, current.isActive(name)],
+        ),
+      ),
       align: (['center', 'right'] as const).find((textAlign) => current.isActive({ textAlign })) ?? 'left',
       picture: current.isActive('keptPicture') ? String(current.getAttributes('keptPicture').alt ?? '') : null,
       undo: current.can().undo(),
@@ -27,18 +61,66 @@ export function PageToolbar({ editor, children }: { readonly editor: Editor; rea
     }),
   });
   const chain = () => editor.chain().focus();
-  const tool = (label: string, icon: LucideIcon, run: () => unknown, pressed?: boolean, disabled = false): ReactElement => <Tool label={label} icon={icon} onRun={run} pressed={pressed} disabled={disabled} />;
+  const tool = (
+    label: string,
+    icon: LucideIcon,
+    run: () => unknown,
+    pressed?: boolean,
+    disabled = false,
+  ): ReactElement => <Tool label={label} icon={icon} onRun={run} pressed={pressed} disabled={disabled} />;
   return (
-    <div role="toolbar" aria-label="Page tools" className="sticky top-0 z-20 flex flex-wrap items-center gap-x-1 gap-y-1 rounded-t-sheet border-b border-line bg-sheet px-2 py-1.5">
+    <div
+      role="toolbar"
+      aria-label="Page tools"
+      className="sticky top-0 z-20 flex flex-wrap items-center gap-x-1 gap-y-1 rounded-t-sheet border-b border-line bg-sheet px-2 py-1.5"
+    >
       <Choice
         label="Paragraph"
         value={String(now.block)}
-        choices={[['0', 'Text'], ['1', 'Large heading'], ['2', 'Heading'], ['3', 'Small heading']]}
-        onChoose={(value) => (value === '0' ? chain().setParagraph().run() : chain().setHeading({ level: Number(value) as 1 | 2 | 3 }).run())}
+        choices={[
+          ['0', 'Text'],
+          ['1', 'Large heading'],
+          ['2', 'Heading'],
+          ['3', 'Small heading'],
+        ]}
+        onChoose={(value) =>
+          value === '0'
+            ? chain().setParagraph().run()
+            : chain()
+                .setHeading({ level: Number(value) as 1 | 2 | 3 })
+                .run()
+        }
       />
-      <Choice label="Font" value={now.look.font ?? 'text'} choices={Object.entries(fontWords)} onChoose={(font) => chain().setLook({ font: font === 'text' ? null : (font as PageFont) }).run()} />
-      <Choice label="Size" value={now.look.size ?? ''} choices={[['', 'Usual'], ...Object.entries(sizeWords)]} onChoose={(size) => chain().setLook({ size: size === '' ? null : (size as PageSize) }).run()} />
-      <Choice label="Colour" value={now.look.colour ?? 'ink'} choices={Object.keys(palette.colours).map((colour) => [colour, colourWords[colour as PageColour]])} onChoose={(colour) => chain().setLook({ colour: colour === 'ink' ? null : (colour as PageColour) }).run()} />
+      <Choice
+        label="Font"
+        value={now.look.font ?? 'text'}
+        choices={Object.entries(fontWords)}
+        onChoose={(font) =>
+          chain()
+            .setLook({ font: font === 'text' ? null : (font as PageFont) })
+            .run()
+        }
+      />
+      <Choice
+        label="Size"
+        value={now.look.size ?? ''}
+        choices={[['', 'Usual'], ...Object.entries(sizeWords)]}
+        onChoose={(size) =>
+          chain()
+            .setLook({ size: size === '' ? null : (size as PageSize) })
+            .run()
+        }
+      />
+      <Choice
+        label="Colour"
+        value={now.look.colour ?? 'ink'}
+        choices={Object.keys(palette.colours).map((colour) => [colour, colourWords[colour as PageColour]])}
+        onChoose={(colour) =>
+          chain()
+            .setLook({ colour: colour === 'ink' ? null : (colour as PageColour) })
+            .run()
+        }
+      />
       <Gap />
       {tool('Bold', Bold, () => chain().toggleBold().run(), now.active.bold)}
       {tool('Italic', Italic, () => chain().toggleItalic().run(), now.active.italic)}
@@ -50,7 +132,15 @@ export function PageToolbar({ editor, children }: { readonly editor: Editor; rea
       {tool('Numbered list', ListOrdered, () => chain().toggleOrderedList().run(), now.active.orderedList)}
       {tool('Quotation', Quote, () => chain().toggleBlockquote().run(), now.active.blockquote)}
       {tool('Line across', Minus, () => chain().setHorizontalRule().run())}
-      {tool(now.active.table ? 'Remove the table' : 'Table', Table, () => (now.active.table ? chain().deleteTable().run() : chain().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run()), now.active.table)}
+      {tool(
+        now.active.table ? 'Remove the table' : 'Table',
+        Table,
+        () =>
+          now.active.table
+            ? chain().deleteTable().run()
+            : chain().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run(),
+        now.active.table,
+      )}
       {now.active.table && (
         <>
           <Word onRun={() => chain().addRowAfter().run()}>Row</Word>
@@ -68,7 +158,12 @@ export function PageToolbar({ editor, children }: { readonly editor: Editor; rea
       {now.picture !== null && (
         <label className="flex w-full items-center gap-2 border-t border-line px-1 pt-1.5 text-[14px]">
           <span className="text-muted">What is to be seen, read aloud</span>
-          <input value={now.picture} maxLength={300} onChange={(event) => editor.commands.updateAttributes('keptPicture', { alt: event.target.value })} className="min-h-8 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-2" />
+          <input
+            value={now.picture}
+            maxLength={300}
+            onChange={(event) => editor.commands.updateAttributes('keptPicture', { alt: event.target.value })}
+            className="min-h-8 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-2"
+          />
         </label>
       )}
       {linking && <LinkDialog editor={editor} onClose={() => setLinking(false)} />}
@@ -76,7 +171,19 @@ export function PageToolbar({ editor, children }: { readonly editor: Editor; rea
   );
 }
 
-function Tool({ label, icon: Icon, onRun, pressed, disabled }: { readonly label: string; readonly icon: LucideIcon; readonly onRun: () => unknown; readonly pressed?: boolean | undefined; readonly disabled: boolean }): ReactElement {
+function Tool({
+  label,
+  icon: Icon,
+  onRun,
+  pressed,
+  disabled,
+}: {
+  readonly label: string;
+  readonly icon: LucideIcon;
+  readonly onRun: () => unknown;
+  readonly pressed?: boolean | undefined;
+  readonly disabled: boolean;
+}): ReactElement {
   return (
     <button
       type="button"
@@ -95,15 +202,36 @@ function Tool({ label, icon: Icon, onRun, pressed, disabled }: { readonly label:
 
 function Word({ onRun, children }: { readonly onRun: () => unknown; readonly children: string }): ReactElement {
   return (
-    <button type="button" aria-label={`Add a ${children.toLowerCase()}`} onMouseDown={(event) => event.preventDefault()} onClick={onRun} className="min-h-9 rounded-small px-2 text-[13.5px] font-semibold hover:bg-ink/5">
+    <button
+      type="button"
+      aria-label={`Add a ${children.toLowerCase()}`}
+      onMouseDown={(event) => event.preventDefault()}
+      onClick={onRun}
+      className="min-h-9 rounded-small px-2 text-[13.5px] font-semibold hover:bg-ink/5"
+    >
       + {children}
     </button>
   );
 }
 
-function Choice({ label, value, choices, onChoose }: { readonly label: string; readonly value: string; readonly choices: readonly (readonly [string, string])[]; readonly onChoose: (value: string) => unknown }): ReactElement {
+function Choice({
+  label,
+  value,
+  choices,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly (readonly [string, string])[];
+  readonly onChoose: (value: string) => unknown;
+}): ReactElement {
   return (
-    <select aria-label={label} value={value} onChange={(event) => onChoose(event.target.value)} className="min-h-9 rounded-small border border-line bg-sheet px-1.5 text-[14px]">
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+      className="min-h-9 rounded-small border border-line bg-sheet px-1.5 text-[14px]"
+    >
       {choices.map(([choice, words]) => (
         <option key={choice} value={choice}>
           {words}
@@ -128,14 +256,29 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
     const href = /^(?:mailto|tel):/i.test(address.trim()) ? address.trim() : repairLink(address).link;
     if (!isSafeLink(href)) return setProblem('This is no whole address. Copy it once more from the address bar.');
     const { empty } = editor.state.selection;
-    if (empty && before === undefined) editor.chain().focus().insertContent({ type: 'text', text: href, marks: [{ type: 'link', attrs: { href } }] }).run();
+    if (empty && before === undefined)
+      editor
+        .chain()
+        .focus()
+        .insertContent({ type: 'text', text: href, marks: [{ type: 'link', attrs: { href } }] })
+        .run();
     else editor.chain().focus().extendMarkRange('link').setLink({ href }).run();
     onClose();
   };
   return (
-    <Dialog title="Link" about="Where the words lead. Without a selection the address itself is written." onClose={onClose}>
+    <Dialog
+      title="Link"
+      about="Where the words lead. Without a selection the address itself is written."
+      onClose={onClose}
+    >
       <form onSubmit={keep} noValidate className="flex flex-col gap-4">
-        <TextField label="Address" value={address} autoFocus onChange={(event) => setAddress(event.target.value)} problem={problem} />
+        <TextField
+          label="Address"
+          value={address}
+          autoFocus
+          onChange={(event) => setAddress(event.target.value)}
+          problem={problem}
+        />
         <div className="flex justify-end gap-2">
           {before !== undefined && (
             <Button

@@ -13,7 +13,11 @@ import { wordsFor } from '../wording/problems.js';
 
 const quietMs = 800;
 
-export type SaveState = { readonly is: 'kept' } | { readonly is: 'dirty' | 'keeping' } | { readonly is: 'failed'; readonly words: string } | { readonly is: 'conflict'; readonly other: WrittenPageView };
+export type SaveState =
+  | { readonly is: 'kept' }
+  | { readonly is: 'dirty' | 'keeping' }
+  | { readonly is: 'failed'; readonly words: string }
+  | { readonly is: 'conflict'; readonly other: WrittenPageView };
 
 export interface Autosave {
   readonly state: SaveState;
@@ -38,7 +42,10 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
 
   const put = useCallback(
     async (wanted: PageDocument, atVersion: number, overOthers: boolean): Promise<void> => {
-      const saved = await call(routes.saveWrittenPage, { params: { materialId }, body: { version: atVersion, document: wanted, over: overOthers } });
+      const saved = await call(routes.saveWrittenPage, {
+        params: { materialId },
+        body: { version: atVersion, document: wanted, over: overOthers },
+      });
       known.current = { version: saved.version, document: saved.document };
       over.current = false;
       // Wherever the page is shown, it is asked for again: also when it was left before this came back.
@@ -55,12 +62,15 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
         if (!(error instanceof ApiError) || error.reason !== 'stale') throw error;
         const other = await call(routes.writtenPage, { params: { materialId } });
         // Only its title was changed: nothing stands against this saving.
-        if (JSON.stringify(other.document) === JSON.stringify(known.current.document)) return put(wanted, other.version, over.current);
+        if (JSON.stringify(other.document) === JSON.stringify(known.current.document))
+          return put(wanted, other.version, over.current);
         throw new Conflict(other);
       });
       setState(latest.current === wanted ? { is: 'kept' } : { is: 'dirty' });
     } catch (error) {
-      setState(error instanceof Conflict ? { is: 'conflict', other: error.other } : { is: 'failed', words: wordsFor(error) });
+      setState(
+        error instanceof Conflict ? { is: 'conflict', other: error.other } : { is: 'failed', words: wordsFor(error) },
+      );
     }
   }, [materialId, put]);
 
@@ -102,7 +112,8 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
   useEffect(
     () => () => {
       clearTimeout(timer.current);
-      if (latest.current !== known.current.document) void saving.current.then(() => put(latest.current, known.current.version, over.current)).catch(() => undefined);
+      if (latest.current !== known.current.document)
+        void saving.current.then(() => put(latest.current, known.current.version, over.current)).catch(() => undefined);
     },
     [put],
   );

@@ -22,7 +22,13 @@ import { useAutosave, type SaveState } from './use-autosave.js';
 export function Component(): ReactElement {
   const { materialId = '' } = useParams();
   // Read once: from then on the editor holds the page, and its saving finds out when somebody else changed it.
-  const page = useQuery({ queryKey: ['written-page', materialId], queryFn: ({ signal }) => call(routes.writtenPage, { params: { materialId }, signal }), gcTime: 0, staleTime: Infinity, refetchOnWindowFocus: false });
+  const page = useQuery({
+    queryKey: ['written-page', materialId],
+    queryFn: ({ signal }) => call(routes.writtenPage, { params: { materialId }, signal }),
+    gcTime: 0,
+    staleTime: Infinity,
+    refetchOnWindowFocus: false,
+  });
   if (page.isPending) return <Loading label="The page is loading" />;
   if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   return <Writing key={materialId} page={page.data} />;
@@ -40,16 +46,37 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
     extensions,
     content: toContent(page.document),
     onUpdate: ({ editor: current }) => autosave.changed(current.getJSON() as PageDocument),
-    editorProps: { attributes: { class: 'written-page', role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'The page' } },
+    editorProps: {
+      attributes: { class: 'written-page', role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'The page' },
+    },
   });
   const uploads = useUploads();
   useInsertWhenKept(uploads, (file) => {
     files.set(file.id, file);
     // Behind what is selected: a picture that is selected stays.
     const behind = editor.state.selection.to;
-    if (file.media === 'picture') editor.chain().focus().insertContentAt(behind, { type: 'keptPicture', attrs: { fileId: file.id, alt: '' } }).run();
-    else if (file.media === 'sound' || file.media === 'film') editor.chain().focus().insertContentAt(behind, { type: 'keptMedia', attrs: { fileId: file.id, media: file.media } }).run();
-    else editor.chain().focus().insertContentAt(behind, { type: 'text', text: file.name, marks: [{ type: 'link', attrs: { href: new URL(file.address, window.location.href).href } }] }).run();
+    if (file.media === 'picture')
+      editor
+        .chain()
+        .focus()
+        .insertContentAt(behind, { type: 'keptPicture', attrs: { fileId: file.id, alt: '' } })
+        .run();
+    else if (file.media === 'sound' || file.media === 'film')
+      editor
+        .chain()
+        .focus()
+        .insertContentAt(behind, { type: 'keptMedia', attrs: { fileId: file.id, media: file.media } })
+        .run();
+    else
+      editor
+        .chain()
+        .focus()
+        .insertContentAt(behind, {
+          type: 'text',
+          text: file.name,
+          marks: [{ type: 'link', attrs: { href: new URL(file.address, window.location.href).href } }],
+        })
+        .run();
   });
   // What other pages know of it is old when one comes back to them.
   useEffect(() => () => void client.invalidateQueries(), [client]);
@@ -77,8 +104,13 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
         </Link>
       </header>
       {autosave.state.is === 'conflict' && (
-        <div role="alert" className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-[14.5px]">
-          <span className="min-w-60 flex-1">This page was changed somewhere else meanwhile. Choose one; the other is kept under Earlier pages.</span>
+        <div
+          role="alert"
+          className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-[14.5px]"
+        >
+          <span className="min-w-60 flex-1">
+            This page was changed somewhere else meanwhile. Choose one; the other is kept under Earlier pages.
+          </span>
           <Button onClick={() => choose('other')}>Take the other one</Button>
           <Button onClick={() => choose('mine')}>Keep this one</Button>
         </div>
@@ -137,7 +169,13 @@ function useInsertWhenKept(uploads: ReturnType<typeof useUploads>, insert: (file
   }, [uploads]);
 }
 
-function Title({ page, onMoved }: { readonly page: WrittenPageView; readonly onMoved: (version: number) => void }): ReactElement {
+function Title({
+  page,
+  onMoved,
+}: {
+  readonly page: WrittenPageView;
+  readonly onMoved: (version: number) => void;
+}): ReactElement {
   const notice = useNotice();
   const [title, setTitle] = useState(page.title);
   const kept = useRef(page.title);
@@ -146,7 +184,10 @@ function Title({ page, onMoved }: { readonly page: WrittenPageView; readonly onM
     if (wanted === '' || wanted === kept.current) return;
     try {
       const { version } = await call(routes.writtenPage, { params: { materialId: page.materialId } });
-      const changed = await call(routes.changeMaterial, { params: { materialId: page.materialId }, body: { version, title: wanted } });
+      const changed = await call(routes.changeMaterial, {
+        params: { materialId: page.materialId },
+        body: { version, title: wanted },
+      });
       kept.current = wanted;
       onMoved(changed.version);
     } catch (error) {
@@ -172,7 +213,10 @@ function Title({ page, onMoved }: { readonly page: WrittenPageView; readonly onM
 }
 
 function SaveWords({ state }: { readonly state: SaveState }): ReactElement {
-  const words = state.is === 'failed' ? `not kept: ${state.words}` : { kept: 'kept', dirty: 'writing…', keeping: 'keeping…', conflict: 'changed somewhere else' }[state.is];
+  const words =
+    state.is === 'failed'
+      ? `not kept: ${state.words}`
+      : { kept: 'kept', dirty: 'writing…', keeping: 'keeping…', conflict: 'changed somewhere else' }[state.is];
   return (
     <span role="status" className={state.is === 'failed' ? 'font-semibold text-stop' : ''}>
       {words}

@@ -1,5 +1,18 @@
 /** The words in which access is judged. */
-export const accessVerdicts = ['open', 'open-editable', 'sign-in', 'organisation', 'named-only', 'closed', 'missing', 'partial', 'obstructed', 'failing', 'unknown', 'refused'] as const;
+export const accessVerdicts = [
+  'open',
+  'open-editable',
+  'sign-in',
+  'organisation',
+  'named-only',
+  'closed',
+  'missing',
+  'partial',
+  'obstructed',
+  'failing',
+  'unknown',
+  'refused',
+] as const;
 /**
  * `open-editable`: students could change it. `organisation`: opens with an account of one organisation. `closed`: takes
  * no answers, expired, not open yet, over its limit. `partial`: opens, and holds something that does not. `obstructed`:
@@ -8,7 +21,12 @@ export const accessVerdicts = ['open', 'open-editable', 'sign-in', 'organisation
 export type AccessVerdict = (typeof accessVerdicts)[number];
 
 /** Verdicts that let a student see something. */
-export const openVerdicts = ['open', 'open-editable', 'partial', 'obstructed'] as const satisfies readonly AccessVerdict[];
+export const openVerdicts = [
+  'open',
+  'open-editable',
+  'partial',
+  'obstructed',
+] as const satisfies readonly AccessVerdict[];
 
 export function letsIn(verdict: AccessVerdict): boolean {
   return (openVerdicts as readonly AccessVerdict[]).includes(verdict);

@@ -8,7 +8,13 @@ import { hostNameOf, isLoopbackHost } from '../web-host.js';
 import type { Evidence } from './evidence.js';
 import { hostsOnTheWay } from './on-the-way.js';
 
-export const doubtReasons = ['start-page', 'title-differs', 'stranger-between', 'address-loopback', 'address-plain'] as const;
+export const doubtReasons = [
+  'start-page',
+  'title-differs',
+  'stranger-between',
+  'address-loopback',
+  'address-plain',
+] as const;
 export type DoubtReason = (typeof doubtReasons)[number];
 
 export interface Doubt {
@@ -28,7 +34,11 @@ export interface Expected {
 export function doubtsOf(evidence: Evidence, expected: Expected, catalogue: ServiceCatalogue): readonly Doubt[] {
   if (evidence.final === null) return [];
   if (expected.kept) return ownAddressDoubts(evidence.asked);
-  return [...startPage(evidence, catalogue), ...titleDiffers(evidence, expected.title), ...strangersBetween(evidence, catalogue).map((host) => ({ reason: 'stranger-between' as const, detail: host }))];
+  return [
+    ...startPage(evidence, catalogue),
+    ...titleDiffers(evidence, expected.title),
+    ...strangersBetween(evidence, catalogue).map((host) => ({ reason: 'stranger-between' as const, detail: host })),
+  ];
 }
 
 const startPath = /^\/(?:(?:index|home|start|default)(?:\.\w+)?\/?|[a-z]{2}(?:-[a-z]{2})?\/?)?$/i;
@@ -48,18 +58,35 @@ function titleDiffers({ final }: Evidence, title: string | null): readonly Doubt
   if (!page || title === null || page.title === '') return [];
   const wanted = wordsIn(title);
   const shown = wordsIn([page.title, ...page.firstLines].join(' '));
-  return wanted.size === 0 || [...wanted].some((word) => [...shown].some((other) => other.startsWith(word) || word.startsWith(other))) ? [] : [{ reason: 'title-differs', detail: page.title }];
+  return wanted.size === 0 ||
+    [...wanted].some((word) => [...shown].some((other) => other.startsWith(word) || word.startsWith(other)))
+    ? []
+    : [{ reason: 'title-differs', detail: page.title }];
 }
 
 /** Words of three letters and more; writing without blanks is cut into pairs of characters. */
 function wordsIn(text: string): Set<string> {
-  const words = text.normalize('NFKC').toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
-  return new Set(words.flatMap((word) => (/[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]/u.test(word) ? pairs(word) : word.length > 2 ? [word] : [])));
+  const words =
+    text
+      .normalize('NFKC')
+      .toLowerCase()
+      .match(/[\p{L}\p{N}]+/gu) ?? [];
+  return new Set(
+    words.flatMap((word) =>
+      /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]/u.test(word)
+        ? pairs(word)
+        : word.length > 2
+          ? [word]
+          : [],
+    ),
+  );
 }
 
 function pairs(word: string): string[] {
   const characters = [...word];
-  return characters.length === 1 ? characters : characters.slice(1).map((character, index) => (characters[index] ?? '') + character);
+  return characters.length === 1
+    ? characters
+    : characters.slice(1).map((character, index) => (characters[index] ?? '') + character);
 }
 
 /**

@@ -17,7 +17,9 @@ import { spanish } from './marks/spanish.js';
 const languages: readonly LanguageMarks[] = [english, german, french, spanish, japanese];
 export type Mark = keyof LanguageMarks;
 
-const wordsOf = Object.fromEntries(Object.keys(english).map((mark) => [mark, languages.flatMap((language) => language[mark as Mark])])) as Record<string, readonly string[]> as Readonly<Record<Mark, readonly string[]>>;
+const wordsOf = Object.fromEntries(
+  Object.keys(english).map((mark) => [mark, languages.flatMap((language) => language[mark as Mark])]),
+) as Record<string, readonly string[]> as Readonly<Record<Mark, readonly string[]>>;
 
 /** Characters up to which a page can be a notice; a longer one is an article that may talk about anything. */
 const noticeLength = 900;
@@ -60,7 +62,11 @@ export function findSoleWords({ final }: Evidence, mark: Mark): string | null {
 }
 
 /** The wall which a service on the way is known for, when the final page is it and means that verdict. */
-export function findWall(evidence: Evidence, catalogue: ServiceCatalogue, verdict: WallDescription['verdict']): WallDescription | null {
+export function findWall(
+  evidence: Evidence,
+  catalogue: ServiceCatalogue,
+  verdict: WallDescription['verdict'],
+): WallDescription | null {
   const wall = findAnyWall(evidence, catalogue);
   return wall?.verdict === verdict ? wall : null;
 }
@@ -74,7 +80,12 @@ export function findAnyWall(evidence: Evidence, catalogue: ServiceCatalogue): Wa
 }
 
 /** The page's own line by which a wall was told: by its service's words, or by the general ones of a notice. Null for no wall. */
-export function findWallWords(evidence: Evidence, catalogue: ServiceCatalogue, verdict: WallDescription['verdict'], mark: Mark): string | null {
+export function findWallWords(
+  evidence: Evidence,
+  catalogue: ServiceCatalogue,
+  verdict: WallDescription['verdict'],
+  mark: Mark,
+): string | null {
   const known = findWall(evidence, catalogue, verdict);
   return known ? (findWords(evidence, known.words ?? []) ?? '') : findNotice(evidence, mark);
 }
@@ -92,14 +103,21 @@ function isWall({ wall, matches }: KnownWall, address: string, page: PageFacts |
 
 /** All that a page says first, on a line each. */
 export function textOf(page: PageFacts): string {
-  return [page.title, ...page.firstLines, ...page.forms.flatMap((form) => form.buttons), ...(page.buttons ?? [])].join('\n');
+  return [page.title, ...page.firstLines, ...page.forms.flatMap((form) => form.buttons), ...(page.buttons ?? [])].join(
+    '\n',
+  );
 }
 
 function lineWith(words: readonly string[], text: string): string | null {
   const wanted = words.map(plain);
   const lines = text.split('\n');
   const at = lines.findIndex((line) => wanted.some((word) => plain(line).includes(word)));
-  return at < 0 ? null : (lines[at] ?? '').trim().slice(0, lineShown).replace(/[.。]$/, '');
+  return at < 0
+    ? null
+    : (lines[at] ?? '')
+        .trim()
+        .slice(0, lineShown)
+        .replace(/[.。]$/, '');
 }
 
 /** In one form for comparing: letters of one width, no capitals, straight apostrophes, single blanks. */

@@ -20,14 +20,21 @@ export type Holder = 'folder' | 'written-page';
  * The links to open inside of a holder, each once. A described service's folder holds what its description calls a
  * student's page; a stranger's holds what its page links to at the same host, menus left out. A written page holds every link.
  */
-export function linksInside(holder: Holder, address: string, links: readonly PageLink[], catalogue: ServiceCatalogue, publicAddress: string | null): readonly PageLink[] {
+export function linksInside(
+  holder: Holder,
+  address: string,
+  links: readonly PageLink[],
+  catalogue: ServiceCatalogue,
+  publicAddress: string | null,
+): readonly PageLink[] {
   const own = URL.canParse(address) ? new URL(address) : null;
   const service = describeAddress(address, catalogue)?.service.id ?? null;
   const wanted = links.filter((link) => {
     if (link.inMenu || !URL.canParse(link.address)) return false;
     const url = new URL(link.address);
     if (url.protocol !== 'http:' && url.protocol !== 'https:') return false;
-    if (holder === 'written-page') return publicAddress === null || !isOwnPublicPage(link.address, publicAddress) || url.pathname !== own?.pathname;
+    if (holder === 'written-page')
+      return publicAddress === null || !isOwnPublicPage(link.address, publicAddress) || url.pathname !== own?.pathname;
     if (withoutFragment(url) === (own && withoutFragment(own))) return false;
     if (service === null) return url.host === own?.host && url.pathname !== '/';
     const described = describeAddress(link.address, catalogue);

@@ -10,12 +10,22 @@ export function hostsOnTheWay({ hops }: Pick<Evidence, 'hops'>): readonly string
 }
 
 /** In the order of the way, each once. */
-export function servicesOnTheWay({ asked, hops }: Pick<Evidence, 'asked' | 'hops'>, catalogue: ServiceCatalogue): readonly KnownService[] {
+export function servicesOnTheWay(
+  { asked, hops }: Pick<Evidence, 'asked' | 'hops'>,
+  catalogue: ServiceCatalogue,
+): readonly KnownService[] {
   const hosts = [hostNameOf(asked) ?? [], hostsOnTheWay({ hops })].flat();
   return [...new Set(hosts.flatMap((host) => serviceAt(host, catalogue) ?? []))];
 }
 
 /** The address at which the material is looked after: the first on the way that belongs to a described service, or the link itself. */
-export function addressAtService({ asked, hops }: Pick<Evidence, 'asked' | 'hops'>, catalogue: ServiceCatalogue): string {
-  return [asked, ...hops.map(({ address }) => address)].find((address) => URL.canParse(address) && serviceAt(new URL(address).hostname, catalogue)) ?? asked;
+export function addressAtService(
+  { asked, hops }: Pick<Evidence, 'asked' | 'hops'>,
+  catalogue: ServiceCatalogue,
+): string {
+  return (
+    [asked, ...hops.map(({ address }) => address)].find(
+      (address) => URL.canParse(address) && serviceAt(new URL(address).hostname, catalogue),
+    ) ?? asked
+  );
 }

@@ -22,7 +22,12 @@ export interface DueOpening {
  * @param startsAt `HH:MM`
  * @param now milliseconds since 1970
  */
-export function dueOpenings(date: string, startsAt: string | null, timeZone: string, now: number): readonly DueOpening[] {
+export function dueOpenings(
+  date: string,
+  startsAt: string | null,
+  timeZone: string,
+  now: number,
+): readonly DueOpening[] {
   const begins = instantOf(date, startsAt ?? '08:00', timeZone);
   const all: readonly DueOpening[] = [
     { time: 'evening-before', at: instantOf(dayBefore(date), evening, timeZone) },

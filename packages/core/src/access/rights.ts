@@ -28,8 +28,11 @@ export function rightsOf(evidence: Evidence, catalogue: ServiceCatalogue): Right
   const { page } = final;
   if (!page) return { look: final.attachment !== true, comment: false, change: false, download: true, answer: 'no' };
   const described = describedRights(evidence, page, catalogue);
-  const comments = page.forms.some((form) => form.fields.includes('textarea') && findIn(form.buttons.join('\n'), 'commentButton') !== null);
-  const change = described.includes('change') || (page.editableCharacters ?? 0) >= writingPlace || page.forms.some(isTextInForm);
+  const comments = page.forms.some(
+    (form) => form.fields.includes('textarea') && findIn(form.buttons.join('\n'), 'commentButton') !== null,
+  );
+  const change =
+    described.includes('change') || (page.editableCharacters ?? 0) >= writingPlace || page.forms.some(isTextInForm);
   const answers = described.includes('answer') || page.forms.some(isQuestionForm);
   return {
     look: true,
@@ -47,11 +50,20 @@ function describedRights(evidence: Evidence, page: PageFacts, catalogue: Service
 }
 
 function isTextInForm(form: FormFacts): boolean {
-  return form.method === 'post' && (form.filledCharacters ?? 0) >= textInField && findIn(form.buttons.join('\n'), 'keepButton') !== null;
+  return (
+    form.method === 'post' &&
+    (form.filledCharacters ?? 0) >= textInField &&
+    findIn(form.buttons.join('\n'), 'keepButton') !== null
+  );
 }
 
 /** Fields that ask something: more than a search, a sign-in or a comment. */
 function isQuestionForm({ method, fields, buttons }: FormFacts): boolean {
   const asking = fields.filter((field) => field !== 'search' && field !== 'password');
-  return method === 'post' && asking.length > 0 && !fields.includes('password') && findIn(buttons.join('\n'), 'commentButton') === null;
+  return (
+    method === 'post' &&
+    asking.length > 0 &&
+    !fields.includes('password') &&
+    findIn(buttons.join('\n'), 'commentButton') === null
+  );
 }

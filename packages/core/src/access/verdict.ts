@@ -22,7 +22,22 @@ import { signIn } from './rules/sign-in.js';
 import { unknown } from './rules/unknown.js';
 
 /** A check against robots comes with any status, so it is looked for before them. */
-const rules: readonly Rule[] = [refused, robotCheck, failing, missingStatus, organisation, namedOnly, closed, signIn, saysMissing, unknown, partial, obstructed, openEditable, open];
+const rules: readonly Rule[] = [
+  refused,
+  robotCheck,
+  failing,
+  missingStatus,
+  organisation,
+  namedOnly,
+  closed,
+  signIn,
+  saysMissing,
+  unknown,
+  partial,
+  obstructed,
+  openEditable,
+  open,
+];
 
 /** Judges what opening a link as a student showed. */
 export function judgeAccess(evidence: Evidence, catalogue: ServiceCatalogue): Judgement {

@@ -18,9 +18,33 @@ type Rows = readonly (readonly string[])[];
 
 // Headings as teachers write them, in the languages of the first schools. Compared without case and accents.
 const headings: Readonly<Record<Exclude<ColumnRole, 'none'>, readonly string[]>> = {
-  what: ['link', 'url', 'address', 'web address', 'adresse', 'lien', 'enlace', 'message', 'text', 'words', 'nachricht', 'texte', 'texto'],
+  what: [
+    'link',
+    'url',
+    'address',
+    'web address',
+    'adresse',
+    'lien',
+    'enlace',
+    'message',
+    'text',
+    'words',
+    'nachricht',
+    'texte',
+    'texto',
+  ],
   title: ['title', 'name', 'station', 'titel', 'titre', 'titulo', 'nom', 'nombre'],
-  instruction: ['instruction', 'instructions', 'task', 'what to do', 'aufgabe', 'anweisung', 'consigne', 'tarea', 'instruccion'],
+  instruction: [
+    'instruction',
+    'instructions',
+    'task',
+    'what to do',
+    'aufgabe',
+    'anweisung',
+    'consigne',
+    'tarea',
+    'instruccion',
+  ],
   tags: ['tags', 'tag', 'collection', 'stichworte', 'etiquettes', 'etiquetas'],
 };
 
@@ -37,7 +61,9 @@ export function guessColumns(rows: Rows): Columns {
   }
   // Without headings the free columns follow in the order in which lists are written: title, then what to do.
   for (const role of header ? [] : (['title', 'instruction'] as const)) {
-    const next = roles.findIndex((taken, column) => taken === 'none' && count(body, column, (cell) => cell.trim() !== '') > body.length / 3);
+    const next = roles.findIndex(
+      (taken, column) => taken === 'none' && count(body, column, (cell) => cell.trim() !== '') > body.length / 3,
+    );
     if (next >= 0) roles[next] = role;
   }
   return { header, roles };
@@ -70,12 +96,25 @@ export function readRow(row: readonly string[], roles: readonly ColumnRole[], ta
   const cell = (role: ColumnRole): string => (row[roles.indexOf(role)] ?? '').trim().normalize('NFC');
   const what = cell('what');
   const item = readPiece(what, takenBack.get(what) ?? new Set());
-  return { ...item, title: cell('title') || item.title, instruction: cell('instruction') || null, tags: readTags(cell('tags')) };
+  return {
+    ...item,
+    title: cell('title') || item.title,
+    instruction: cell('instruction') || null,
+    tags: readTags(cell('tags')),
+  };
 }
 
 /** "shells, low tide" as tags: trimmed, each once, empty ones left out. */
 export function readTags(text: string): readonly string[] {
-  return [...new Set(text.normalize('NFC').split(/[,;]/).map((tag) => tag.replace(/\s+/gu, ' ').trim()).filter((tag) => tag !== ''))];
+  return [
+    ...new Set(
+      text
+        .normalize('NFC')
+        .split(/[,;]/)
+        .map((tag) => tag.replace(/\s+/gu, ' ').trim())
+        .filter((tag) => tag !== ''),
+    ),
+  ];
 }
 
 function roleOfHeading(text: string): ColumnRole {
@@ -94,5 +133,8 @@ function count(rows: Rows, column: number, test: (cell: string) => boolean): num
 }
 
 function fullest(width: number, score: (column: number) => number): number {
-  return Array.from({ length: width }, (_, column) => column).reduce((best, column) => (score(column) > score(best) ? column : best), 0);
+  return Array.from({ length: width }, (_, column) => column).reduce(
+    (best, column) => (score(column) > score(best) ? column : best),
+    0,
+  );
 }

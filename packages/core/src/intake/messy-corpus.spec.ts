@@ -28,11 +28,19 @@ const messes: readonly (readonly [string, (address: string) => string, readonly 
   ['the scheme twice', (address) => `https://${address}`, ['scheme-doubled']],
   ['a slash lost', (address) => address.replace('://', ':/'), ['scheme-mended']],
   ['a colon lost', (address) => address.replace('://', '//'), ['scheme-mended']],
-  ['a zero-width space inside', (address) => `${address.slice(0, 14)}\u200b${address.slice(14)}`, ['invisible-removed']],
+  [
+    'a zero-width space inside',
+    (address) => `${address.slice(0, 14)}\u200b${address.slice(14)}`,
+    ['invisible-removed'],
+  ],
   ['a byte order mark inside', (address) => address.replace('://', '://\ufeff'), ['invisible-removed']],
   ['marks of direction', (address) => `\u202a${address}\u202c`, ['invisible-removed']],
   ['a blank after the scheme', (address) => address.replace('://', ':// '), ['blank-removed']],
-  ['brackets, quotes and the scheme twice', (address) => `(“https://${address}”)`, ['bracket-removed', 'quote-removed', 'scheme-doubled']],
+  [
+    'brackets, quotes and the scheme twice',
+    (address) => `(“https://${address}”)`,
+    ['bracket-removed', 'quote-removed', 'scheme-doubled'],
+  ],
 ];
 
 describe(`a corpus of ${addresses.length * messes.length} messy inputs`, () => {
@@ -47,6 +55,8 @@ describe(`a corpus of ${addresses.length * messes.length} messy inputs`, () => {
 
   it('comes all at once as well, one a line', () => {
     const all = messes.flatMap(([, mess]) => addresses.map((address) => mess(address)));
-    expect(readIntake(all.join('\n')).map((item) => (item.sort === 'link' ? item.link : item))).toEqual(messes.flatMap(() => addresses));
+    expect(readIntake(all.join('\n')).map((item) => (item.sort === 'link' ? item.link : item))).toEqual(
+      messes.flatMap(() => addresses),
+    );
   });
 });

@@ -3,7 +3,8 @@ import { markDuplicates } from './duplicates.js';
 import { isWebAddress, looksLikeLink, readIntake, type IntakeItem } from './read-intake.js';
 import type { RepairKind } from './repair.js';
 
-const links = (text: string): readonly string[] => readIntake(text).flatMap((item) => (item.sort === 'link' ? [item.link] : []));
+const links = (text: string): readonly string[] =>
+  readIntake(text).flatMap((item) => (item.sort === 'link' ? [item.link] : []));
 const only = (text: string): IntakeItem => {
   const items = readIntake(text);
   expect(items).toHaveLength(1);
@@ -12,7 +13,11 @@ const only = (text: string): IntakeItem => {
 
 describe('reading what was pasted', () => {
   it('takes one thing a line and leaves empty lines out', () => {
-    expect(links('https://a.example/1\n\n  \r\nhttps://a.example/2\r\nhttps://a.example/3')).toEqual(['https://a.example/1', 'https://a.example/2', 'https://a.example/3']);
+    expect(links('https://a.example/1\n\n  \r\nhttps://a.example/2\r\nhttps://a.example/3')).toEqual([
+      'https://a.example/1',
+      'https://a.example/2',
+      'https://a.example/3',
+    ]);
   });
 
   it('tells links from words', () => {
@@ -34,32 +39,50 @@ describe('reading what was pasted', () => {
 
   it('does not join two things', () => {
     expect(readIntake('https://a.example/leaf\nWhat do you see?').map((item) => item.sort)).toEqual(['link', 'words']);
-    expect(links('https://a.example/1/\nhttps://a.example/2/')).toEqual(['https://a.example/1/', 'https://a.example/2/']);
+    expect(links('https://a.example/1/\nhttps://a.example/2/')).toEqual([
+      'https://a.example/1/',
+      'https://a.example/2/',
+    ]);
   });
 
   it('takes words behind an address as its title', () => {
-    expect(only('https://a.example/leaf - Field guide to limpets')).toMatchObject({ link: 'https://a.example/leaf', title: 'Field guide to limpets' });
-    expect(only('https://a.example/leaf\tPhoto bank')).toMatchObject({ link: 'https://a.example/leaf', title: 'Photo bank' });
-    expect(only('“https://https://a.example/leaf”. Tide tables')).toMatchObject({ link: 'https://a.example/leaf', title: 'Tide tables' });
+    expect(only('https://a.example/leaf - Field guide to limpets')).toMatchObject({
+      link: 'https://a.example/leaf',
+      title: 'Field guide to limpets',
+    });
+    expect(only('https://a.example/leaf\tPhoto bank')).toMatchObject({
+      link: 'https://a.example/leaf',
+      title: 'Photo bank',
+    });
+    expect(only('“https://https://a.example/leaf”. Tide tables')).toMatchObject({
+      link: 'https://a.example/leaf',
+      title: 'Tide tables',
+    });
     expect(only('https://a. example/leaf')).toMatchObject({ link: 'https://a.example/leaf', title: null });
     expect(only('https://a.example/ leaf')).toMatchObject({ link: 'https://a.example/leaf', title: null });
   });
 
   it('says what phones would not open', () => {
-    for (const text of ['ftp://a.example/x', 'javascript:alert(1)', 'file:///etc/hosts', 'data:text/html,hello']) expect(only(text)).toMatchObject({ sort: 'unusable', problem: 'scheme-not-web' });
+    for (const text of ['ftp://a.example/x', 'javascript:alert(1)', 'file:///etc/hosts', 'data:text/html,hello'])
+      expect(only(text)).toMatchObject({ sort: 'unusable', problem: 'scheme-not-web' });
     expect(only('https://')).toMatchObject({ sort: 'unusable', problem: 'not-an-address' });
   });
 
   it('applies what the teacher took back to that thing alone', () => {
     const takenBack = new Map([['https://a.example/x.', new Set<RepairKind>(['trailing-punctuation'])]]);
     const items = readIntake('https://a.example/x.\nhttps://a.example/y.', takenBack);
-    expect(items.map((item) => (item.sort === 'link' ? item.link : ''))).toEqual(['https://a.example/x.', 'https://a.example/y']);
+    expect(items.map((item) => (item.sort === 'link' ? item.link : ''))).toEqual([
+      'https://a.example/x.',
+      'https://a.example/y',
+    ]);
   });
 
   it('keeps every pasted letter somewhere', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', maxLength: 200 }), (text) => {
-        const kept = readIntake(text).map((item) => item.pasted).join('');
+        const kept = readIntake(text)
+          .map((item) => item.pasted)
+          .join('');
         expect(kept.replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
       }),
     );
@@ -80,8 +103,16 @@ describe('reading what was pasted', () => {
 });
 
 describe('looking like a link', () => {
-  it.each(['https://a.example', '“http://a.example', 'a.example/x', 'cofferlane.localhost:4310/leaf/x', 'käse.example/brot'])('%j does', (text) => expect(looksLikeLink(text)).toBe(true));
-  it.each(['hello', 'e.g.', 'a@b.example', '3.5', 'tide.pdf', ''])('%j does not', (text) => expect(looksLikeLink(text)).toBe(false));
+  it.each([
+    'https://a.example',
+    '“http://a.example',
+    'a.example/x',
+    'cofferlane.localhost:4310/leaf/x',
+    'käse.example/brot',
+  ])('%j does', (text) => expect(looksLikeLink(text)).toBe(true));
+  it.each(['hello', 'e.g.', 'a@b.example', '3.5', 'tide.pdf', ''])('%j does not', (text) =>
+    expect(looksLikeLink(text)).toBe(false),
+  );
 });
 
 describe('duplicates', () => {

@@ -35,8 +35,10 @@ export type TakenBack = ReadonlyMap<string, ReadonlySet<RepairKind>>;
 const webScheme = /^[^\p{L}\p{N}]*https?(?::|\/\/)/iu;
 // Schemes that name something to open, but that no phone opens from a code as a web page.
 const otherScheme = /^\W*(?:ftps?|file|javascript|data|blob|about|chrome|view-source|vbscript):/i;
-const bareHost = /^\W{0,2}(?:\/\/)?(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+(?:localhost|[\p{L}]{2,24})(?::\d{1,5})?(?:[/?#]\S*)?\W{0,2}$/iu;
-const fileEnding = /\.(?:txt|docx?|xlsx?|pptx?|odt|ods|odp|pdf|jpe?g|png|gif|svg|webp|mp3|mp4|m4a|wav|ogg|mov|zip|csv)\W?$/i;
+const bareHost =
+  /^\W{0,2}(?:\/\/)?(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+(?:localhost|[\p{L}]{2,24})(?::\d{1,5})?(?:[/?#]\S*)?\W{0,2}$/iu;
+const fileEnding =
+  /\.(?:txt|docx?|xlsx?|pptx?|odt|ods|odp|pdf|jpe?g|png|gif|svg|webp|mp3|mp4|m4a|wav|ogg|mov|zip|csv)\W?$/i;
 const linkCharacter = /[/?&=#%_.:-]/;
 
 /** Reads pasted text. Empty lines count for nothing. */
@@ -74,7 +76,8 @@ function continues(before: string, line: string): boolean {
   const next = line.trim();
   // Cheap signs first: most lines of a long list show none of them.
   if (!start.startsWith('<') && !endsUnfinished.test(start) && !beginsAsRest.test(next)) return false;
-  if (!looksLikeLink(start.split('\n')[0] ?? '') || /\s/.test(start.split('\n').at(-1) ?? '') || looksLikeLink(next)) return false;
+  if (!looksLikeLink(start.split('\n')[0] ?? '') || /\s/.test(start.split('\n').at(-1) ?? '') || looksLikeLink(next))
+    return false;
   // "<https://..." goes on up to its ">", even where words follow on the same line.
   if (start.startsWith('<') && !start.includes('>')) return !/\s/.test(next.split('>')[0] ?? '');
   return !/\s/.test(next);
@@ -104,12 +107,18 @@ function splitTitle(text: string): { address: string; title: string | null } {
     const next = parts[index] ?? '';
     // A full stop parts a host's names; behind a path it ends a sentence.
     const last = before.at(-1) ?? '';
-    const stray = (/[.:]/.test(last) ? !/:\/\/[^/]+\//.test(before) : linkCharacter.test(last)) || (linkCharacter.test(next.charAt(0)) && !/^[-–—:|]$/.test(next));
+    const stray =
+      (/[.:]/.test(last) ? !/:\/\/[^/]+\//.test(before) : linkCharacter.test(last)) ||
+      (linkCharacter.test(next.charAt(0)) && !/^[-–—:|]$/.test(next));
     if (stray || !isWebAddress(repairLink(parts.slice(0, index).join('')).link)) continue;
     end = index;
     break;
   }
-  const title = parts.slice(end).join(' ').replace(/^[-–—:|\s]+/, '').trim();
+  const title = parts
+    .slice(end)
+    .join(' ')
+    .replace(/^[-–—:|\s]+/, '')
+    .trim();
   return { address: parts.slice(0, end).join(' '), title: title === '' ? null : title.normalize('NFC') };
 }
 

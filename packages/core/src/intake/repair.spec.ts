@@ -62,8 +62,34 @@ describe('repairing a link', () => {
     expect(() => repairLink(7 as unknown as string)).toThrow(TypeError);
   });
 
-  const noise = fc.constantFrom('', ' ', '"', '“', '”', '<', '>', '(', ')', '.', ',', '\u200b', 'https://', 'http:', '\n', '[', ']', '…', '//');
-  const messy = fc.tuple(fc.array(noise, { maxLength: 4 }), fc.webUrl({ withQueryParameters: true }), fc.array(noise, { maxLength: 4 })).map(([before, url, after]) => before.join('') + url + after.join(''));
+  const noise = fc.constantFrom(
+    '',
+    ' ',
+    '"',
+    '“',
+    '”',
+    '<',
+    '>',
+    '(',
+    ')',
+    '.',
+    ',',
+    '\u200b',
+    'https://',
+    'http:',
+    '\n',
+    '[',
+    ']',
+    '…',
+    '//',
+  );
+  const messy = fc
+    .tuple(
+      fc.array(noise, { maxLength: 4 }),
+      fc.webUrl({ withQueryParameters: true }),
+      fc.array(noise, { maxLength: 4 }),
+    )
+    .map(([before, url, after]) => before.join('') + url + after.join(''));
 
   it('is a fixed point: a repaired link needs no repair', () => {
     fc.assert(
@@ -76,8 +102,13 @@ describe('repairing a link', () => {
   });
 
   it('never changes a link that is in order', () => {
-    const inOrder = fc.webUrl({ withQueryParameters: true, validSchemes: ['http', 'https'] }).filter((url) => isWebAddress(url) && !/[.,;:!'")\]}>]$/.test(url) && !/:\/\/[^/]*https?:/.test(url));
-    fc.assert(fc.property(inOrder, (url) => expect(repairLink(url)).toEqual({ link: url, repairs: [] })), { numRuns: 400 });
+    const inOrder = fc
+      .webUrl({ withQueryParameters: true, validSchemes: ['http', 'https'] })
+      .filter((url) => isWebAddress(url) && !/[.,;:!'")\]}>]$/.test(url) && !/:\/\/[^/]*https?:/.test(url));
+    fc.assert(
+      fc.property(inOrder, (url) => expect(repairLink(url)).toEqual({ link: url, repairs: [] })),
+      { numRuns: 400 },
+    );
   });
 
   it('tells every repair that changed something', () => {

@@ -38,7 +38,8 @@ interface Step {
 }
 
 // Zero-width characters, byte order mark, soft hyphen, bidi controls, variation selectors, C0/C1 controls but line ends.
-const invisible = /[\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff\u00ad]|[\ufe00-\ufe0f]|(?![\t\n\r])\p{Cc}/gu;
+const invisible =
+  /[\u200b-\u200f\u202a-\u202e\u2060-\u2064\u2066-\u2069\ufeff\u00ad]|[\ufe00-\ufe0f]|(?![\t\n\r])\p{Cc}/gu;
 const quotePairs = ['""', "''", '“”', '„“', '„”', '‘’', '‚‘', '«»', '»«', '‹›', '``', '「」'];
 const bracketPairs = ['<>', '()', '[]', '{}'];
 
@@ -51,7 +52,7 @@ function takeAway(text: string, pattern: RegExp): ReturnType<Step['mend']> {
 function unwrap(text: string, pairs: readonly string[]): ReturnType<Step['mend']> {
   let rest = text.trim();
   let removed = '';
-  for (let again = true; again; ) {
+  for (let again = true; again;) {
     again = false;
     for (const pair of pairs) {
       const [open = '', close = ''] = pair;

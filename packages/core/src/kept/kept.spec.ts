@@ -2,13 +2,33 @@ import { filesOf, isOwnPublicPage, pageAddress, readKept, type Kept } from './ke
 
 const one = '01890a5d-ac96-774b-bcce-b302099a8057';
 const two = '01890a5d-ac96-774b-bcce-b302099a8058';
-const set = { kind: 'picture-set', pictures: [{ fileId: one, caption: ' Cafe\u0301 ', alternative: '' }, { fileId: two, caption: '', alternative: 'A crab' }] };
+const set = {
+  kind: 'picture-set',
+  pictures: [
+    { fileId: one, caption: ' Cafe\u0301 ', alternative: '' },
+    { fileId: two, caption: '', alternative: 'A crab' },
+  ],
+};
 
 describe('what is kept', () => {
   it('is read with its texts in one form', () => {
-    expect(readKept(set)).toEqual({ kind: 'picture-set', pictures: [{ fileId: one, caption: 'Café', alternative: '' }, { fileId: two, caption: '', alternative: 'A crab' }] });
-    expect(readKept({ kind: 'file', fileId: one, transcript: ' Waves. ', captionsId: null, more: 1 })).toEqual({ kind: 'file', fileId: one, transcript: 'Waves.', captionsId: null });
-    expect(readKept({ kind: 'written-page', document: { type: 'doc' } })).toEqual({ kind: 'written-page', document: { type: 'doc', content: [] } });
+    expect(readKept(set)).toEqual({
+      kind: 'picture-set',
+      pictures: [
+        { fileId: one, caption: 'Café', alternative: '' },
+        { fileId: two, caption: '', alternative: 'A crab' },
+      ],
+    });
+    expect(readKept({ kind: 'file', fileId: one, transcript: ' Waves. ', captionsId: null, more: 1 })).toEqual({
+      kind: 'file',
+      fileId: one,
+      transcript: 'Waves.',
+      captionsId: null,
+    });
+    expect(readKept({ kind: 'written-page', document: { type: 'doc' } })).toEqual({
+      kind: 'written-page',
+      document: { type: 'doc', content: [] },
+    });
   });
 
   it.each<[string, unknown]>([

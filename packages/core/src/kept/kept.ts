@@ -42,7 +42,12 @@ export function readKept(given: unknown): Kept | null {
   switch (given.kind) {
     case 'file': {
       const { fileId, transcript, captionsId } = given;
-      if (!isId(fileId) || !isText(transcript, keptLimits.transcriptLength) || !(captionsId === null || isId(captionsId))) return null;
+      if (
+        !isId(fileId) ||
+        !isText(transcript, keptLimits.transcriptLength) ||
+        !(captionsId === null || isId(captionsId))
+      )
+        return null;
       return { kind: 'file', fileId, transcript: transcript.normalize('NFC').trim(), captionsId };
     }
     case 'picture-set': {
@@ -82,13 +87,16 @@ export function isOwnPublicPage(address: string, publicAddress: string): boolean
   if (!URL.canParse(address) || !URL.canParse(publicAddress)) return false;
   const [asked, own] = [new URL(address), new URL(publicAddress)];
   const below = own.pathname.replace(/\/+$/, '');
-  return asked.origin === own.origin && [`${below}/p/`, `${below}/k/`].some((start) => asked.pathname.startsWith(start));
+  return (
+    asked.origin === own.origin && [`${below}/p/`, `${below}/k/`].some((start) => asked.pathname.startsWith(start))
+  );
 }
 
 function readPicture(given: unknown): KeptPicture | null {
   if (!isRecord(given)) return null;
   const { fileId, caption, alternative } = given;
-  if (!isId(fileId) || !isText(caption, keptLimits.captionLength) || !isText(alternative, keptLimits.captionLength)) return null;
+  if (!isId(fileId) || !isText(caption, keptLimits.captionLength) || !isText(alternative, keptLimits.captionLength))
+    return null;
   return { fileId, caption: caption.normalize('NFC').trim(), alternative: alternative.normalize('NFC').trim() };
 }
 

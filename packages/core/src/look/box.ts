@@ -20,14 +20,28 @@ export interface CodeShape {
   readonly hole: Box | null;
 }
 
-export function box(x: number, y: number, width: number, height: number, radius: number | Box['radii'] = 0, cut = false): Box {
+export function box(
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+  radius: number | Box['radii'] = 0,
+  cut = false,
+): Box {
   return { x, y, width, height, radii: typeof radius === 'number' ? [radius, radius, radius, radius] : radius, cut };
 }
 
 /** The same box with each side moved outwards; inwards below 0. Corners keep their form. */
 export function grown({ x, y, width, height, radii, cut }: Box, by: number): Box {
   const grow = (radius: number): number => (radius === 0 ? 0 : Math.max(0, radius + by));
-  return { x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by, radii: [grow(radii[0]), grow(radii[1]), grow(radii[2]), grow(radii[3])], cut };
+  return {
+    x: x - by,
+    y: y - by,
+    width: width + 2 * by,
+    height: height + 2 * by,
+    radii: [grow(radii[0]), grow(radii[1]), grow(radii[2]), grow(radii[3])],
+    cut,
+  };
 }
 
 /** SVG path data. */
@@ -37,7 +51,8 @@ export function boxPath({ x, y, width, height, radii: [tl, tr, br, bl], cut }: B
     const end = `${inThousandths(dx * radius)} ${inThousandths(dy * radius)}`;
     return cut ? `l${end}` : `a${inThousandths(radius)} ${inThousandths(radius)} 0 0 1 ${end}`;
   };
-  const line = (command: 'h' | 'v', length: number): string => (Math.abs(length) < 5e-4 ? '' : `${command}${inThousandths(length)}`);
+  const line = (command: 'h' | 'v', length: number): string =>
+    Math.abs(length) < 5e-4 ? '' : `${command}${inThousandths(length)}`;
   return [
     `M${inThousandths(x + tl)} ${inThousandths(y)}`,
     line('h', width - tl - tr),
@@ -62,7 +77,12 @@ export function boxHolds({ x, y, width, height, radii: [tl, tr, br, bl], cut }: 
   const [right, down] = [px - x, py - y];
   if (right < 0 || down < 0 || right > width || down > height) return false;
   const [left, up] = [width - right, height - down];
-  return inCorner(tl, right, down, cut) && inCorner(tr, left, down, cut) && inCorner(br, left, up, cut) && inCorner(bl, right, up, cut);
+  return (
+    inCorner(tl, right, down, cut) &&
+    inCorner(tr, left, down, cut) &&
+    inCorner(br, left, up, cut) &&
+    inCorner(bl, right, up, cut)
+  );
 }
 
 /** @param across distance to the corner's one side. @param along distance to its other side */

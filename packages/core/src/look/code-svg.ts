@@ -24,7 +24,11 @@ export function drawingSvg(drawing: CodeDrawing, { width, height, title, picture
 }
 
 /** What is inside such a file, in module units, to stand in a larger one. @param prefix of ids, its own in each file */
-export function drawingElements(drawing: CodeDrawing, prefix: string, pictureAddress: SvgWish['pictureAddress']): string {
+export function drawingElements(
+  drawing: CodeDrawing,
+  prefix: string,
+  pictureAddress: SvgWish['pictureAddress'],
+): string {
   const parts = drawing.shapes.map((shape, index) => element(shape, `${prefix}${index}`, pictureAddress));
   const gradients = parts.flatMap(({ gradient }) => gradient ?? []).join('');
   return [gradients === '' ? '' : `<defs>${gradients}</defs>`, ...parts.map(({ drawn }) => drawn)].join('');
@@ -39,14 +43,23 @@ function element(shape: DrawnShape, id: string, pictureAddress: SvgWish['picture
   if (shape.sort === 'picture') {
     const address = pictureAddress(shape.pictureId);
     const { x, y, width, height } = shape;
-    return { drawn: address === null ? '' : `<image x="${x}" y="${y}" width="${width}" height="${height}" href="${escapeXml(address)}"/>`, gradient: null };
+    return {
+      drawn:
+        address === null
+          ? ''
+          : `<image x="${x}" y="${y}" width="${width}" height="${height}" href="${escapeXml(address)}"/>`,
+      gradient: null,
+    };
   }
   const { colour, gradient } = svgPaint(shape.paint, id);
   switch (shape.sort) {
     case 'fill':
       return { drawn: `<path d="${shape.path}" fill="${colour}" fill-rule="evenodd"/>`, gradient };
     case 'stroke':
-      return { drawn: `<path d="${shape.path}" transform="translate(${shape.at.join(' ')}) scale(${shape.scale})" fill="none" stroke="${colour}" stroke-width="${shape.width}" stroke-linecap="round" stroke-linejoin="round"/>`, gradient };
+      return {
+        drawn: `<path d="${shape.path}" transform="translate(${shape.at.join(' ')}) scale(${shape.scale})" fill="none" stroke="${colour}" stroke-width="${shape.width}" stroke-linecap="round" stroke-linejoin="round"/>`,
+        gradient,
+      };
     case 'text':
       throw new TypeError('text must be outlines before it is written as SVG');
   }
@@ -55,8 +68,15 @@ function element(shape: DrawnShape, id: string, pictureAddress: SvgWish['picture
 function svgPaint(paint: Paint, id: string): { readonly colour: string; readonly gradient: string | null } {
   if (paint.sort === 'colour') return { colour: paint.colour, gradient: null };
   const stops = `<stop offset="0" stop-color="${paint.colours[0]}"/><stop offset="1" stop-color="${paint.colours[1]}"/>`;
-  if (paint.sort === 'radial') return { colour: `url(#${id})`, gradient: `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${paint.centre[0]}" cy="${paint.centre[1]}" r="${paint.radius}">${stops}</radialGradient>` };
-  return { colour: `url(#${id})`, gradient: `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${paint.from[0]}" y1="${paint.from[1]}" x2="${paint.to[0]}" y2="${paint.to[1]}">${stops}</linearGradient>` };
+  if (paint.sort === 'radial')
+    return {
+      colour: `url(#${id})`,
+      gradient: `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${paint.centre[0]}" cy="${paint.centre[1]}" r="${paint.radius}">${stops}</radialGradient>`,
+    };
+  return {
+    colour: `url(#${id})`,
+    gradient: `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${paint.from[0]}" y1="${paint.from[1]}" x2="${paint.to[0]}" y2="${paint.to[1]}">${stops}</linearGradient>`,
+  };
 }
 
 function escapeXml(text: string): string {

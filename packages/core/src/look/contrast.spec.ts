@@ -3,14 +3,19 @@ import { fromOklch, hexOf, inGrey, luminance, rgbOf, toOklch } from './colour.js
 import { contrastOf, contrastVerdict, nearestEnough, type LookColours } from './contrast.js';
 
 const colour = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
-const on = (dark: string, light = '#ffffff', second?: string): LookColours => ({ dark: second === undefined ? [dark] : [dark, second], light });
+const on = (dark: string, light = '#ffffff', second?: string): LookColours => ({
+  dark: second === undefined ? [dark] : [dark, second],
+  light,
+});
 
 describe('colours', () => {
   it('go to OKLCH and back within a step of eight bits', () => {
     fc.assert(
       fc.property(colour, (hex) => {
         const back = rgbOf(hexOf(fromOklch(toOklch(rgbOf(hex)))));
-        rgbOf(hex).forEach((channel, index) => expect(Math.abs(channel - (back[index] ?? 0))).toBeLessThanOrEqual(1.01 / 255));
+        rgbOf(hex).forEach((channel, index) =>
+          expect(Math.abs(channel - (back[index] ?? 0))).toBeLessThanOrEqual(1.01 / 255),
+        );
       }),
     );
   });
@@ -26,7 +31,11 @@ describe('colours', () => {
   });
 
   it('stay in sRGB whatever lightness is asked for', () => {
-    fc.assert(fc.property(colour, fc.double({ min: 0, max: 1, noNaN: true }), (hex, lightness) => fromOklch({ ...toOklch(rgbOf(hex)), lightness }).every((channel) => channel >= 0 && channel <= 1)));
+    fc.assert(
+      fc.property(colour, fc.double({ min: 0, max: 1, noNaN: true }), (hex, lightness) =>
+        fromOklch({ ...toOklch(rgbOf(hex)), lightness }).every((channel) => channel >= 0 && channel <= 1),
+      ),
+    );
   });
 });
 
@@ -37,12 +46,15 @@ describe('contrast', () => {
     expect([modulation, grade, lightOnDark]).toEqual([1, 4, false]);
   });
 
-  it('names light on dark', () => expect(contrastOf(on('#ffffff', '#000000'), 'colour')).toMatchObject({ lightOnDark: true, grade: 4 }));
+  it('names light on dark', () =>
+    expect(contrastOf(on('#ffffff', '#000000'), 'colour')).toMatchObject({ lightOnDark: true, grade: 4 }));
 
   it('falls where colours turn to the same grey', () => {
     const colours = on('#d00000', '#2f8f2f');
     expect(contrastOf(colours, 'colour').symbolContrast).toBeLessThan(0.2);
-    expect(contrastOf(colours, 'grey').symbolContrast).toBeLessThan(contrastOf(on('#000000'), 'grey').symbolContrast / 4);
+    expect(contrastOf(colours, 'grey').symbolContrast).toBeLessThan(
+      contrastOf(on('#000000'), 'grey').symbolContrast / 4,
+    );
     expect(contrastVerdict(colours)).toBe('too-little');
   });
 
@@ -58,12 +70,19 @@ describe('contrast', () => {
   it('of a gradient is that of its worst point, and none where it crosses what is behind it', () => {
     const plain = contrastOf(on('#b0b0b0'), 'colour').symbolContrast;
     expect(contrastOf(on('#000000', '#ffffff', '#b0b0b0'), 'colour').symbolContrast).toBeCloseTo(plain, 6);
-    expect(contrastOf(on('#000000', '#808080', '#ffffff'), 'colour')).toMatchObject({ symbolContrast: 0, modulation: 0, grade: 0 });
+    expect(contrastOf(on('#000000', '#808080', '#ffffff'), 'colour')).toMatchObject({
+      symbolContrast: 0,
+      modulation: 0,
+      grade: 0,
+    });
     expect(contrastOf(on('#000000', '#ffffff', '#b0b0b0'), 'colour').modulation).toBeLessThan(1);
   });
 
   it('falls as the dark gets lighter', () => {
-    const contrasts = Array.from({ length: 16 }, (_, step) => contrastOf(on(`#${(step * 17).toString(16).padStart(2, '0').repeat(3)}`), 'grey').symbolContrast);
+    const contrasts = Array.from(
+      { length: 16 },
+      (_, step) => contrastOf(on(`#${(step * 17).toString(16).padStart(2, '0').repeat(3)}`), 'grey').symbolContrast,
+    );
     expect([...contrasts].sort((a, b) => b - a)).toEqual(contrasts);
   });
 });

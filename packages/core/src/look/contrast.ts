@@ -42,25 +42,41 @@ export function contrastOf({ dark, light }: LookColours, print: Print): Contrast
   const [least, most] = [Math.min(...points), Math.max(...points)];
   const lightOnDark = background < (least + most) / 2;
   // The point that differs least from what is behind it decides.
-  const worst = points.reduce((near, point) => (Math.abs(point - background) < Math.abs(near - background) ? point : near), points[0] ?? background);
+  const worst = points.reduce(
+    (near, point) => (Math.abs(point - background) < Math.abs(near - background) ? point : near),
+    points[0] ?? background,
+  );
   const symbolContrast = Math.abs(background - worst);
   const all = [background, least, most];
   const threshold = (Math.max(...all) + Math.min(...all)) / 2;
   const whole = Math.max(...all) - Math.min(...all);
-  const modulation = whole === 0 ? 0 : Math.min(1, (2 * Math.min(Math.abs(worst - threshold), Math.abs(background - threshold))) / whole);
+  const modulation =
+    whole === 0
+      ? 0
+      : Math.min(1, (2 * Math.min(Math.abs(worst - threshold), Math.abs(background - threshold))) / whole);
   // A gradient that crosses what is behind it hides a part of the modules altogether.
   const crosses = least < background && most > background;
-  return { symbolContrast: crosses ? 0 : symbolContrast, modulation: crosses ? 0 : modulation, grade: gradeOf(crosses ? 0 : symbolContrast), lightOnDark };
+  return {
+    symbolContrast: crosses ? 0 : symbolContrast,
+    modulation: crosses ? 0 : modulation,
+    grade: gradeOf(crosses ? 0 : symbolContrast),
+    lightOnDark,
+  };
 }
 
 /** Reflectances as printed; the inks are those along the gradient, from its begin to its end. */
-export function reflectancesOf({ dark, light }: LookColours, print: Print): { readonly ground: number; readonly inks: readonly number[] } {
+export function reflectancesOf(
+  { dark, light }: LookColours,
+  print: Print,
+): { readonly ground: number; readonly inks: readonly number[] } {
   return { ground: reflectance(rgbOf(light), print), inks: gradientPoints(dark).map((rgb) => reflectance(rgb, print)) };
 }
 
 /** The print in which less is left of the contrast. */
 export function worsePrint(colours: LookColours): Print {
-  return prints.reduce((worse, print) => (contrastOf(colours, print).symbolContrast < contrastOf(colours, worse).symbolContrast ? print : worse));
+  return prints.reduce((worse, print) =>
+    contrastOf(colours, print).symbolContrast < contrastOf(colours, worse).symbolContrast ? print : worse,
+  );
 }
 
 /** Of both prints, the worse one. */
@@ -78,9 +94,18 @@ export function contrastVerdict(colours: LookColours): ContrastVerdict {
  */
 export function nearestEnough(colours: LookColours): LookColours | null {
   if (contrastVerdict(colours) === 'enough') return null;
-  const darker = (share: number): LookColours => ({ ...colours, dark: colours.dark.map((colour) => withLightness(colour, (lightness) => lightness * (1 - share))) as unknown as LookColours['dark'] });
-  if (contrastVerdict(darker(1)) === 'enough') return darker(leastShare((share) => contrastVerdict(darker(share)) === 'enough'));
-  const both = (share: number): LookColours => ({ ...darker(1), light: withLightness(colours.light, (lightness) => lightness + (1 - lightness) * share) });
+  const darker = (share: number): LookColours => ({
+    ...colours,
+    dark: colours.dark.map((colour) =>
+      withLightness(colour, (lightness) => lightness * (1 - share)),
+    ) as unknown as LookColours['dark'],
+  });
+  if (contrastVerdict(darker(1)) === 'enough')
+    return darker(leastShare((share) => contrastVerdict(darker(share)) === 'enough'));
+  const both = (share: number): LookColours => ({
+    ...darker(1),
+    light: withLightness(colours.light, (lightness) => lightness + (1 - lightness) * share),
+  });
   return both(leastShare((share) => contrastVerdict(both(share)) === 'enough'));
 }
 
@@ -104,7 +129,13 @@ const gradientSteps = 16;
 
 function gradientPoints(dark: LookColours['dark']): readonly Rgb[] {
   const [first, last] = [rgbOf(dark[0]), rgbOf(dark[1] ?? dark[0])];
-  return Array.from({ length: gradientSteps + 1 }, (_, step) => first.map((channel, index) => channel + ((last[index] ?? 0) - channel) * (step / gradientSteps)) as unknown as Rgb);
+  return Array.from(
+    { length: gradientSteps + 1 },
+    (_, step) =>
+      first.map(
+        (channel, index) => channel + ((last[index] ?? 0) - channel) * (step / gradientSteps),
+      ) as unknown as Rgb,
+  );
 }
 
 function reflectance(rgb: Rgb, print: Print): number {

@@ -38,7 +38,18 @@ export function drawCode(plan: SymbolPlan, { look, name, iconOf, measure }: Draw
     ...groundAndModules(plan, look, surround, centre?.covered),
     ...(centre && look.centre ? centreShapes(look, centre, modules, iconOf) : []),
     ...(path === '' ? [] : [{ sort: 'fill' as const, path, paint: solid }]),
-    ...(caption ? [{ sort: 'text' as const, lines: caption.lines, size: caption.size, x: caption.x, baselines: caption.baselines, paint: caption.onBand ? ({ sort: 'colour', colour: look.ground } as const) : solid }] : []),
+    ...(caption
+      ? [
+          {
+            sort: 'text' as const,
+            lines: caption.lines,
+            size: caption.size,
+            x: caption.x,
+            baselines: caption.baselines,
+            paint: caption.onBand ? ({ sort: 'colour', colour: look.ground } as const) : solid,
+          },
+        ]
+      : []),
   ];
   return { modules, surround, shapes };
 }
@@ -48,7 +59,12 @@ export function plainDrawing(plan: Modules): CodeDrawing {
   return { modules: plan.modules, surround: plainSurround, shapes: groundAndModules(plan, plainLook, plainSurround) };
 }
 
-function groundAndModules(plan: Modules, look: LookDesign, surround: Surround, covered?: Uint8Array): readonly DrawnShape[] {
+function groundAndModules(
+  plan: Modules,
+  look: LookDesign,
+  surround: Surround,
+  covered?: Uint8Array,
+): readonly DrawnShape[] {
   return [
     { sort: 'fill', path: groundPath(plan.modules, surround), paint: { sort: 'colour', colour: look.ground } },
     { sort: 'fill', path: shapesPath(moduleShapesOf(plan, look, covered)), paint: inkPaint(look, plan.modules) },
@@ -56,7 +72,10 @@ function groundAndModules(plan: Modules, look: LookDesign, surround: Surround, c
 }
 
 /** Width and height in modules. */
-export function drawingSize({ modules, surround: { left, top, right, bottom } }: Pick<CodeDrawing, 'modules' | 'surround'>): { readonly width: number; readonly height: number } {
+export function drawingSize({
+  modules,
+  surround: { left, top, right, bottom },
+}: Pick<CodeDrawing, 'modules' | 'surround'>): { readonly width: number; readonly height: number } {
   return { width: left + modules + right, height: top + modules + bottom };
 }
 
@@ -69,27 +88,51 @@ function groundPath(modules: number, surround: Surround): string {
 function inkPaint({ ink, inkTo, way }: LookDesign, modules: number): Paint {
   if (inkTo === null) return { sort: 'colour', colour: ink };
   const colours = [ink, inkTo] as const;
-  if (way === 'outwards') return { sort: 'radial', centre: [modules / 2, modules / 2], radius: modules * Math.SQRT1_2, colours };
+  if (way === 'outwards')
+    return { sort: 'radial', centre: [modules / 2, modules / 2], radius: modules * Math.SQRT1_2, colours };
   return { sort: 'linear', from: [0, 0], to: [way === 'down' ? 0 : modules, way === 'across' ? 0 : modules], colours };
 }
 
 /** Where between its two colours a gradient is at a point, 0 to 1. */
 export function gradientAt(way: LookDesign['way'], x: number, y: number, modules: number): number {
-  const share = way === 'across' ? x / modules : way === 'down' ? y / modules : way === 'slanting' ? (x + y) / (2 * modules) : Math.hypot(x - modules / 2, y - modules / 2) / (modules * Math.SQRT1_2);
+  const share =
+    way === 'across'
+      ? x / modules
+      : way === 'down'
+        ? y / modules
+        : way === 'slanting'
+          ? (x + y) / (2 * modules)
+          : Math.hypot(x - modules / 2, y - modules / 2) / (modules * Math.SQRT1_2);
   return Math.min(1, Math.max(0, share));
 }
 
-function centreShapes(look: LookDesign, { width, height }: PlacedCentre, modules: number, iconOf: DrawingWish['iconOf']): readonly DrawnShape[] {
+function centreShapes(
+  look: LookDesign,
+  { width, height }: PlacedCentre,
+  modules: number,
+  iconOf: DrawingWish['iconOf'],
+): readonly DrawnShape[] {
   if (look.centre === null) return [];
   const [x, y] = [(modules - width) / 2 + centreRim, (modules - height) / 2 + centreRim];
   const [inWidth, inHeight] = [width - 2 * centreRim, height - 2 * centreRim];
-  if (look.centre.sort === 'picture') return [{ sort: 'picture', pictureId: look.centre.pictureId, ...inside(look.centre.aspect, inWidth, inHeight, x, y) }];
+  if (look.centre.sort === 'picture')
+    return [
+      { sort: 'picture', pictureId: look.centre.pictureId, ...inside(look.centre.aspect, inWidth, inHeight, x, y) },
+    ];
   const nodes = iconOf(look.centre.icon);
-  return nodes === null ? [] : iconStrokes(nodes, { x, y, side: Math.min(inWidth, inHeight) }, { sort: 'colour', colour: look.ink });
+  return nodes === null
+    ? []
+    : iconStrokes(nodes, { x, y, side: Math.min(inWidth, inHeight) }, { sort: 'colour', colour: look.ink });
 }
 
 /** The largest of that aspect inside a box, in its middle. */
-function inside(aspect: number, width: number, height: number, x: number, y: number): { readonly x: number; readonly y: number; readonly width: number; readonly height: number } {
+function inside(
+  aspect: number,
+  width: number,
+  height: number,
+  x: number,
+  y: number,
+): { readonly x: number; readonly y: number; readonly width: number; readonly height: number } {
   const own = width / height > aspect ? { width: height * aspect, height } : { width, height: width / aspect };
   return { ...own, x: x + (width - own.width) / 2, y: y + (height - own.height) / 2 };
 }

@@ -4,14 +4,45 @@ import type { HexColour } from './colour.js';
 export type Paint =
   | { readonly sort: 'colour'; readonly colour: HexColour }
   /** From one point to the other, in modules; clamped beyond. */
-  | { readonly sort: 'linear'; readonly from: readonly [number, number]; readonly to: readonly [number, number]; readonly colours: readonly [HexColour, HexColour] }
-  | { readonly sort: 'radial'; readonly centre: readonly [number, number]; readonly radius: number; readonly colours: readonly [HexColour, HexColour] };
+  | {
+      readonly sort: 'linear';
+      readonly from: readonly [number, number];
+      readonly to: readonly [number, number];
+      readonly colours: readonly [HexColour, HexColour];
+    }
+  | {
+      readonly sort: 'radial';
+      readonly centre: readonly [number, number];
+      readonly radius: number;
+      readonly colours: readonly [HexColour, HexColour];
+    };
 
 export type DrawnShape =
   /** SVG path data, filled by the even-odd rule. */
   | { readonly sort: 'fill'; readonly path: string; readonly paint: Paint }
   /** Round caps and joins; path and width are in the shape's own units, moved and scaled. */
-  | { readonly sort: 'stroke'; readonly path: string; readonly paint: Paint; readonly width: number; readonly at: readonly [number, number]; readonly scale: number }
-  | { readonly sort: 'picture'; readonly pictureId: string; readonly x: number; readonly y: number; readonly width: number; readonly height: number }
+  | {
+      readonly sort: 'stroke';
+      readonly path: string;
+      readonly paint: Paint;
+      readonly width: number;
+      readonly at: readonly [number, number];
+      readonly scale: number;
+    }
+  | {
+      readonly sort: 'picture';
+      readonly pictureId: string;
+      readonly x: number;
+      readonly y: number;
+      readonly width: number;
+      readonly height: number;
+    }
   /** Centred at x; one baseline a line. */
-  | { readonly sort: 'text'; readonly lines: readonly string[]; readonly size: number; readonly x: number; readonly baselines: readonly number[]; readonly paint: Paint };
+  | {
+      readonly sort: 'text';
+      readonly lines: readonly string[];
+      readonly size: number;
+      readonly x: number;
+      readonly baselines: readonly number[];
+      readonly paint: Paint;
+    };

@@ -16,7 +16,14 @@ export interface Square {
 
 /** One stroke an element: joined, a path that begins relative would begin where the one before ended. */
 export function iconStrokes(nodes: readonly IconNode[], { x, y, side }: Square, paint: Paint): readonly DrawnShape[] {
-  return nodes.map((node) => ({ sort: 'stroke', path: nodePath(node), paint, width: iconLine, at: [x, y], scale: side / iconSide }));
+  return nodes.map((node) => ({
+    sort: 'stroke',
+    path: nodePath(node),
+    paint,
+    width: iconLine,
+    at: [x, y],
+    scale: side / iconSide,
+  }));
 }
 
 function nodePath([element, attributes]: IconNode): string {
@@ -43,7 +50,10 @@ function nodePath([element, attributes]: IconNode): string {
 }
 
 function points(attributes: IconNode[1]): string {
-  return String(attributes['points'] ?? '').trim().split(/[\s,]+/).join(' ');
+  return String(attributes['points'] ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .join(' ');
 }
 
 function ellipse(cx: number, cy: number, rx: number, ry: number): string {

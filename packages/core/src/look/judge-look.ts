@@ -9,10 +9,27 @@ import type { SymbolPlan } from '../symbol/plan.js';
 import { centreLeaves, spareRepair, type SpareRepair } from '../symbol/spare-repair.js';
 import type { ErrorCorrectionLevel } from '../symbol/versions.js';
 import { placeCentre } from './centre.js';
-import { contrastOf, contrastVerdict, nearestEnough, prints, type Contrast, type ContrastVerdict, type Print } from './contrast.js';
+import {
+  contrastOf,
+  contrastVerdict,
+  nearestEnough,
+  prints,
+  type Contrast,
+  type ContrastVerdict,
+  type Print,
+} from './contrast.js';
 import { lookColours, withColours, type LookDesign } from './look.js';
 
-export const lookReasons = ['too-little-contrast', 'little-contrast', 'light-on-dark', 'covers-patterns', 'beyond-repair', 'little-spare-repair', 'no-room-for-centre', 'not-allowed'] as const;
+export const lookReasons = [
+  'too-little-contrast',
+  'little-contrast',
+  'light-on-dark',
+  'covers-patterns',
+  'beyond-repair',
+  'little-spare-repair',
+  'no-room-for-centre',
+  'not-allowed',
+] as const;
 export type LookReason = (typeof lookReasons)[number];
 
 export interface LookJudgement {
@@ -37,7 +54,9 @@ const stops: readonly LookReason[] = ['too-little-contrast', 'light-on-dark', 'c
 
 export function judgeLook(plan: SymbolPlan, look: LookDesign): LookJudgement {
   const colours = lookColours(look);
-  const contrast = Object.fromEntries(prints.map((print) => [print, contrastOf(colours, print)])) as unknown as LookJudgement['contrast'];
+  const contrast = Object.fromEntries(
+    prints.map((print) => [print, contrastOf(colours, print)]),
+  ) as unknown as LookJudgement['contrast'];
   const verdict = contrastVerdict(colours);
   const refusedBy = prints.some((print) => contrast[print].lightOnDark) ? refusesLightOnDark : [];
   const centre = look.centre === null ? null : placeCentre(plan, look.centre);
@@ -52,22 +71,43 @@ export function judgeLook(plan: SymbolPlan, look: LookDesign): LookJudgement {
     'no-room-for-centre': look.centre !== null && centre === null,
     'not-allowed': false,
   };
-  return { ...standing(lookReasons.filter((reason) => found[reason])), contrast, contrastVerdict: verdict, refusedBy, spare, centre: centre && { width: centre.width, height: centre.height }, freeLevel: freeLevel(plan) };
+  return {
+    ...standing(lookReasons.filter((reason) => found[reason])),
+    contrast,
+    contrastVerdict: verdict,
+    refusedBy,
+    spare,
+    centre: centre && { width: centre.width, height: centre.height },
+    freeLevel: freeLevel(plan),
+  };
 }
 
 /** The state that reasons amount to, worst first. */
 export function standing(reasons: readonly LookReason[]): Pick<LookJudgement, 'state' | 'reasons'> {
-  const [stopping, others] = [reasons.filter((reason) => stops.includes(reason)), reasons.filter((reason) => !stops.includes(reason))];
-  return { state: stopping.length > 0 ? 'stop' : others.length > 0 ? 'look-at' : 'done', reasons: [...stopping, ...others] };
+  const [stopping, others] = [
+    reasons.filter((reason) => stops.includes(reason)),
+    reasons.filter((reason) => !stops.includes(reason)),
+  ];
+  return {
+    state: stopping.length > 0 ? 'stop' : others.length > 0 ? 'look-at' : 'done',
+    reasons: [...stopping, ...others],
+  };
 }
 
 /** Finders, format information and timing patterns end at module 8 (ISO/IEC 18004, 6.3); no error correction mends those. */
-function reachesPatterns(modules: number, { width, height }: { readonly width: number; readonly height: number }): boolean {
+function reachesPatterns(
+  modules: number,
+  { width, height }: { readonly width: number; readonly height: number },
+): boolean {
   return (modules - Math.max(width, height)) / 2 < 9;
 }
 
 /** The highest level that costs no version, where it is higher than the plan's. */
-export function freeLevel({ version, level, segmentation }: Pick<SymbolPlan, 'version' | 'level' | 'segmentation'>): ErrorCorrectionLevel | null {
+export function freeLevel({
+  version,
+  level,
+  segmentation,
+}: Pick<SymbolPlan, 'version' | 'level' | 'segmentation'>): ErrorCorrectionLevel | null {
   const highest = (['H', 'Q', 'M'] as const).find((candidate) => holds(version, candidate, segmentation));
   return highest === undefined || order[highest] <= order[level] ? null : highest;
 }

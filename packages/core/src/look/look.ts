@@ -27,7 +27,12 @@ export type CaptionPlace = (typeof captionPlaces)[number];
 /** In the middle. `side`: the longer one as a share of the symbol's; null for the largest that leaves half of the spare repair. */
 export type LookCentre =
   | { readonly sort: 'icon'; readonly icon: string; readonly side: number | null }
-  | { readonly sort: 'picture'; readonly pictureId: string; /** Width : height. */ readonly aspect: number; readonly side: number | null };
+  | {
+      readonly sort: 'picture';
+      readonly pictureId: string;
+      /** Width : height. */ readonly aspect: number;
+      readonly side: number | null;
+    };
 
 export interface LookCaption {
   /** Null for the name of what the code leads to. */
@@ -50,7 +55,17 @@ export interface LookDesign {
   readonly frame: FrameForm | null;
 }
 
-export const plainLook: LookDesign = { ink: '#000000', inkTo: null, way: 'across', ground: '#ffffff', modules: 'plain', finders: 'plain', centre: null, caption: null, frame: null };
+export const plainLook: LookDesign = {
+  ink: '#000000',
+  inkTo: null,
+  way: 'across',
+  ground: '#ffffff',
+  modules: 'plain',
+  finders: 'plain',
+  centre: null,
+  caption: null,
+  frame: null,
+};
 
 /** Where a gradient ends until somebody chooses another colour: dark enough on any light ground. */
 export const firstInkTo: HexColour = '#123a6b';
@@ -61,7 +76,11 @@ export function withoutSurround(look: LookDesign): LookDesign {
 }
 
 /** Bounds of what can be wished for. */
-export const lookLimits = { captionLength: 60, side: { least: 0.08, most: 0.5 }, aspect: { least: 0.2, most: 5 } } as const;
+export const lookLimits = {
+  captionLength: 60,
+  side: { least: 0.08, most: 0.5 },
+  aspect: { least: 0.2, most: 5 },
+} as const;
 
 export function lookColours({ ink, inkTo, ground }: Pick<LookDesign, 'ink' | 'inkTo' | 'ground'>): LookColours {
   return { dark: inkTo === null ? [ink] : [ink, inkTo], light: ground };
@@ -91,17 +110,32 @@ export function readLook(given: unknown): Result<LookDesign, LookProblem> {
   if (!readCentreThere.ok) return readCentreThere;
   const readCaptionThere = caption === null ? succeed(null) : readCaption(caption);
   if (!readCaptionThere.ok) return readCaptionThere;
-  return succeed({ ink: lower(ink), inkTo: inkTo === null ? null : lower(inkTo), way, ground: lower(ground), modules, finders, centre: readCentreThere.value, caption: readCaptionThere.value, frame });
+  return succeed({
+    ink: lower(ink),
+    inkTo: inkTo === null ? null : lower(inkTo),
+    way,
+    ground: lower(ground),
+    modules,
+    finders,
+    centre: readCentreThere.value,
+    caption: readCaptionThere.value,
+    frame,
+  });
 }
 
 function readCentre(given: unknown): Result<LookCentre, LookProblem> {
   if (!isRecord(given)) return fail({ field: 'centre' });
   const { sort, icon, pictureId, aspect, side } = given;
   if (side !== null && !isWithin(side, lookLimits.side)) return fail({ field: 'centre.side' });
-  if (sort === 'icon') return typeof icon === 'string' && /^[a-z0-9-]{1,40}$/.test(icon) ? succeed({ sort, icon, side }) : fail({ field: 'centre.icon' });
+  if (sort === 'icon')
+    return typeof icon === 'string' && /^[a-z0-9-]{1,40}$/.test(icon)
+      ? succeed({ sort, icon, side })
+      : fail({ field: 'centre.icon' });
   if (sort !== 'picture') return fail({ field: 'centre.sort' });
   if (typeof pictureId !== 'string' || !/^[0-9a-f-]{36}$/.test(pictureId)) return fail({ field: 'centre.pictureId' });
-  return isWithin(aspect, lookLimits.aspect) ? succeed({ sort, pictureId, aspect, side }) : fail({ field: 'centre.aspect' });
+  return isWithin(aspect, lookLimits.aspect)
+    ? succeed({ sort, pictureId, aspect, side })
+    : fail({ field: 'centre.aspect' });
 }
 
 function readCaption(given: unknown): Result<LookCaption, LookProblem> {
@@ -110,7 +144,9 @@ function readCaption(given: unknown): Result<LookCaption, LookProblem> {
   if (!isOneOf(captionPlaces, place)) return fail({ field: 'caption.place' });
   if (words === null) return succeed({ words, place });
   const tidy = typeof words === 'string' ? words.normalize('NFC').replace(/\s+/gu, ' ').trim() : '';
-  return tidy !== '' && [...tidy].length <= lookLimits.captionLength ? succeed({ words: tidy, place }) : fail({ field: 'caption.words' });
+  return tidy !== '' && [...tidy].length <= lookLimits.captionLength
+    ? succeed({ words: tidy, place })
+    : fail({ field: 'caption.words' });
 }
 
 function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {

@@ -20,16 +20,40 @@ const finderSide = 7;
 const alignmentSide = 5;
 
 /** @param covered not 0 where nothing is drawn; left out, everything is */
-export function moduleShapesOf({ modules, matrix }: Modules, look: Pick<LookDesign, 'modules' | 'finders'>, covered?: Uint8Array): readonly CodeShape[] {
+export function moduleShapesOf(
+  { modules, matrix }: Modules,
+  look: Pick<LookDesign, 'modules' | 'finders'>,
+  covered?: Uint8Array,
+): readonly CodeShape[] {
   const isCovered = (row: number, column: number): boolean => (covered?.[row * modules + column] ?? 0) !== 0;
   const alignments = alignmentCorners(modules).filter(([x, y]) => !someModule(x, y, alignmentSide, isCovered));
-  const isPattern = (row: number, column: number): boolean => isFinder(row, column, modules) || alignments.some(([x, y]) => column >= x && column < x + alignmentSide && row >= y && row < y + alignmentSide);
+  const isPattern = (row: number, column: number): boolean =>
+    isFinder(row, column, modules) ||
+    alignments.some(([x, y]) => column >= x && column < x + alignmentSide && row >= y && row < y + alignmentSide);
   const dark = (row: number, column: number): boolean =>
-    row >= 0 && column >= 0 && row < modules && column < modules && matrix[row * modules + column] === 1 && !isPattern(row, column) && !isCovered(row, column);
+    row >= 0 &&
+    column >= 0 &&
+    row < modules &&
+    column < modules &&
+    matrix[row * modules + column] === 1 &&
+    !isPattern(row, column) &&
+    !isCovered(row, column);
   const data = runs(modules, dark, look.modules).map((run) => ({ box: run, hole: null }));
   const far = modules - finderSide;
-  const finders = ([[0, 0], [far, 0], [0, far]] as const).flatMap(([x, y]) => rings(x, y, finderSide, finderCorners[look.finders], look.finders === 'facet'));
-  return [...data, ...finders, ...alignments.flatMap(([x, y]) => rings(x, y, alignmentSide, alignmentRings[look.finders], look.finders === 'facet'))];
+  const finders = (
+    [
+      [0, 0],
+      [far, 0],
+      [0, far],
+    ] as const
+  ).flatMap(([x, y]) => rings(x, y, finderSide, finderCorners[look.finders], look.finders === 'facet'));
+  return [
+    ...data,
+    ...finders,
+    ...alignments.flatMap(([x, y]) =>
+      rings(x, y, alignmentSide, alignmentRings[look.finders], look.finders === 'facet'),
+    ),
+  ];
 }
 
 export function isFinder(row: number, column: number, modules: number): boolean {
@@ -47,14 +71,27 @@ function runs(modules: number, dark: IsDark, form: ModuleShape) {
       return joined(modules, dark, (row, from, to) => {
         // A corner is worn where both sides that meet in it lie open.
         const radius = (column: number, beside: number): number => (dark(beside, column) ? 0 : wornRadius);
-        return box(from, row, to - from, 1, [radius(from, row - 1), radius(to - 1, row - 1), radius(to - 1, row + 1), radius(from, row + 1)]);
+        return box(from, row, to - from, 1, [
+          radius(from, row - 1),
+          radius(to - 1, row - 1),
+          radius(to - 1, row + 1),
+          radius(from, row + 1),
+        ]);
       });
     case 'planks':
-      return joined(modules, dark, (row, from, to) => box(from, row + (1 - strandWidth) / 2, to - from, strandWidth, strandWidth / 2));
+      return joined(modules, dark, (row, from, to) =>
+        box(from, row + (1 - strandWidth) / 2, to - from, strandWidth, strandWidth / 2),
+      );
     case 'reeds':
-      return joined(modules, (row, column) => dark(column, row), (column, from, to) => box(column + (1 - strandWidth) / 2, from, strandWidth, to - from, strandWidth / 2));
+      return joined(
+        modules,
+        (row, column) => dark(column, row),
+        (column, from, to) => box(column + (1 - strandWidth) / 2, from, strandWidth, to - from, strandWidth / 2),
+      );
     case 'pebbles':
-      return each(modules, dark, (row, column) => box(column + (1 - stoneSide) / 2, row + (1 - stoneSide) / 2, stoneSide, stoneSide, stoneSide / 2));
+      return each(modules, dark, (row, column) =>
+        box(column + (1 - stoneSide) / 2, row + (1 - stoneSide) / 2, stoneSide, stoneSide, stoneSide / 2),
+      );
     case 'facets':
       return each(modules, dark, (row, column) => box(column, row, 1, 1, cutCorner, true));
     default:
@@ -63,7 +100,11 @@ function runs(modules: number, dark: IsDark, form: ModuleShape) {
 }
 
 /** One shape for each run of dark modules along a line. */
-function joined<Shape>(modules: number, dark: IsDark, make: (line: number, from: number, to: number) => Shape): Shape[] {
+function joined<Shape>(
+  modules: number,
+  dark: IsDark,
+  make: (line: number, from: number, to: number) => Shape,
+): Shape[] {
   const found: Shape[] = [];
   for (let line = 0; line < modules; line += 1) {
     for (let from = 0; from < modules; from += 1) {
@@ -89,7 +130,9 @@ function each<Shape>(modules: number, dark: IsDark, make: (row: number, column: 
 function alignmentCorners(modules: number): readonly (readonly [number, number])[] {
   if (modules < modulesOf(2)) return [];
   const centres = alignmentCentres((modules - 17) / 4);
-  return centres.flatMap((y) => centres.map((x) => [x - 2, y - 2] as const)).filter(([x, y]) => !isFinder(y + 2, x + 2, modules));
+  return centres
+    .flatMap((y) => centres.map((x) => [x - 2, y - 2] as const))
+    .filter(([x, y]) => !isFinder(y + 2, x + 2, modules));
 }
 
 function someModule(x: number, y: number, side: number, is: IsDark): boolean {

@@ -13,9 +13,16 @@ export interface Attempt {
 }
 
 /** @param seed of movements and noise */
-export async function attempt({ code, sizeMm, device, scene, tiltDeg }: Staging, distanceM: number, readFrame: ReadFrame, seed = 1): Promise<Attempt> {
+export async function attempt(
+  { code, sizeMm, device, scene, tiltDeg }: Staging,
+  distanceM: number,
+  readFrame: ReadFrame,
+  seed = 1,
+): Promise<Attempt> {
   const uniform = uniformSource(seed);
-  const frames = Array.from({ length: framesPerTrial }, () => renderFrame(code, sizeMm, device, trialView(distanceM, tiltDeg ?? 0, 0, uniform), scene));
+  const frames = Array.from({ length: framesPerTrial }, () =>
+    renderFrame(code, sizeMm, device, trialView(distanceM, tiltDeg ?? 0, 0, uniform), scene),
+  );
   let read = 0;
   for (const frame of frames) if ((await readFrame(frame)) === code.payload) read += 1;
   return { first: frames[0] as GreyFrame, read, of: framesPerTrial };

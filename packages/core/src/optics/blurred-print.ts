@@ -75,14 +75,26 @@ function onWall(print: Print, perModule: number, slope: number): SharpPrint {
   const positions = Float64Array.from({ length: side }, (_, index) => (index + 0.5) / perModule - borderModules);
   const fall = Float32Array.from(positions, (u) => 1 + slope * Math.max(-1, Math.min(1, (2 * u) / modules - 1)));
   for (let row = 0; row < side; row += 1) {
-    for (let column = 0; column < side; column += 1) light[row * side + column] = surroundings(positions[column] as number, positions[row] as number, modules, print.ground);
+    for (let column = 0; column < side; column += 1)
+      light[row * side + column] = surroundings(
+        positions[column] as number,
+        positions[row] as number,
+        modules,
+        print.ground,
+      );
   }
   takeInk(light, side, print, perModule);
-  for (let at = 0; at < light.length; at += 1) light[at] = Math.min(1, (light[at] as number) * (fall[at % side] as number));
+  for (let at = 0; at < light.length; at += 1)
+    light[at] = Math.min(1, (light[at] as number) * (fall[at % side] as number));
   return { perModule, side, light };
 }
 
-function takeInk(light: Float32Array, side: number, { modules, integral, side: fineSide, perModule: fine }: Print, perModule: number): void {
+function takeInk(
+  light: Float32Array,
+  side: number,
+  { modules, integral, side: fineSide, perModule: fine }: Print,
+  perModule: number,
+): void {
   const texels = modules * perModule;
   const ratio = fine / perModule;
   const corner = borderModules * perModule;
@@ -92,7 +104,11 @@ function takeInk(light: Float32Array, side: number, { modules, integral, side: f
     const below = sumsAlong(integral, fineSide + 1, (row + 1) * ratio, ratio, texels);
     const start = (row + corner) * side + corner;
     for (let column = 0; column < texels; column += 1) {
-      const taken = (below[column + 1] as number) - (below[column] as number) - (above[column + 1] as number) + (above[column] as number);
+      const taken =
+        (below[column + 1] as number) -
+        (below[column] as number) -
+        (above[column + 1] as number) +
+        (above[column] as number);
       light[start + column] = (light[start + column] as number) - taken / (ratio * ratio);
     }
     above = below;

@@ -19,7 +19,14 @@ import { develop, levelsOf, type GreyFrame } from './sensor.js';
  * @param pointsAcross for measuring the model: so many sampling points a pixel along each axis instead of its area
  * @throws RangeError for sizes and distances that are not above 0
  */
-export function renderFrame(code: PrintedCode, sizeMm: number, device: DeviceProfile, view: View, scene: Scene = usualScene, pointsAcross?: number): GreyFrame {
+export function renderFrame(
+  code: PrintedCode,
+  sizeMm: number,
+  device: DeviceProfile,
+  view: View,
+  scene: Scene = usualScene,
+  pointsAcross?: number,
+): GreyFrame {
   requirePositive('sizeMm', sizeMm);
   requirePositive('distanceM', view.distanceM);
   const { modules } = code;
@@ -29,7 +36,11 @@ export function renderFrame(code: PrintedCode, sizeMm: number, device: DevicePro
   const { widthPx, heightPx } = projection;
   const spread = spreadOf(device, view, exposureS);
   const slope = scene.uneven / 2;
-  const glare: Glare = { gloss: glossOf[scene.surface], x: modules * (0.5 + (view.glareX ?? 0)), y: modules * (0.5 + (view.glareY ?? 0)) };
+  const glare: Glare = {
+    gloss: glossOf[scene.surface],
+    x: modules * (0.5 + (view.glareX ?? 0)),
+    y: modules * (0.5 + (view.glareY ?? 0)),
+  };
   const levels =
     pointsAcross === undefined
       ? seenLevels(blurredPrint(print, onSheet(projection, withPixel(spread)), slope), modules, projection, glare)

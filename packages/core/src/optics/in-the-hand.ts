@@ -10,8 +10,13 @@ export const inTheHandMm = 50;
 const nearestHoldM = 0.2;
 
 /** Devices that don't read a symbol of so many modules a side from as near as they get. */
-export function tooFineInTheHand<Device extends DeviceProfile>(modules: number, devices: readonly Device[]): readonly Device[] {
-  return devices.filter((device) => predictReachM(device, inTheHandMm, modules) < Math.max(nearestHoldM, device.nearestFocusM));
+export function tooFineInTheHand<Device extends DeviceProfile>(
+  modules: number,
+  devices: readonly Device[],
+): readonly Device[] {
+  return devices.filter(
+    (device) => predictReachM(device, inTheHandMm, modules) < Math.max(nearestHoldM, device.nearestFocusM),
+  );
 }
 
 export function readsInTheHand(modules: number, devices: readonly DeviceProfile[]): boolean {
@@ -26,8 +31,18 @@ const leastModuleMm = 0.4;
 const leastInTextMm = 25;
 
 /** Side of the symbol in mm, without quiet zone, for pasting into a document: as it suits a page on a table, and the least that still reads in the hand. */
-export function documentSizesMm(modules: number, devices: readonly DeviceProfile[], look: LookDesign): { readonly suits: number; readonly smallest: number } {
-  const from = (nearestM: number): number => Math.max(modules * leastModuleMm, ...devices.map((device) => neededSizeMm(device, modules, Math.max(nearestM, device.nearestFocusM) / reachShareOf(look))));
+export function documentSizesMm(
+  modules: number,
+  devices: readonly DeviceProfile[],
+  look: LookDesign,
+): { readonly suits: number; readonly smallest: number } {
+  const from = (nearestM: number): number =>
+    Math.max(
+      modules * leastModuleMm,
+      ...devices.map((device) =>
+        neededSizeMm(device, modules, Math.max(nearestM, device.nearestFocusM) / reachShareOf(look)),
+      ),
+    );
   const smallest = Math.ceil(from(nearestHoldM));
   return { suits: Math.max(leastInTextMm, Math.ceil(from(readingDistanceM) / 5) * 5, smallest), smallest };
 }

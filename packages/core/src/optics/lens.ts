@@ -21,7 +21,10 @@ export function spreadOf(device: DeviceProfile, view: View, exposureS: number): 
   const focal = focalLengthPx(device);
   const constant = device.blurPx ** 2 + defocusSigmaPx(device, view.distanceM) ** 2;
   const moved = (degPerS: number): number => (focal * radians(degPerS) * exposureS) ** 2 / 12;
-  return { x: Math.sqrt(constant + moved(view.handXDegPerS ?? 0)), y: Math.sqrt(constant + moved(view.handYDegPerS ?? 0)) };
+  return {
+    x: Math.sqrt(constant + moved(view.handXDegPerS ?? 0)),
+    y: Math.sqrt(constant + moved(view.handYDegPerS ?? 0)),
+  };
 }
 
 /** A disc of confusion f A (1/D - 1/D0) wide, 0 from the nearest focus D0 on; its sigma is a quarter of its width. */
@@ -53,7 +56,8 @@ function blurAcross(light: Float32Array, width: number, height: number, half: Fl
     padded.fill(light[start + width - 1] as number, width + radius);
     for (let x = 0, here = radius; x < width; x += 1, here += 1) {
       let sum = middle * (padded[here] as number);
-      for (let tap = 1; tap <= radius; tap += 1) sum += (half[tap] as number) * ((padded[here - tap] as number) + (padded[here + tap] as number));
+      for (let tap = 1; tap <= radius; tap += 1)
+        sum += (half[tap] as number) * ((padded[here - tap] as number) + (padded[here + tap] as number));
       light[start + x] = sum;
     }
   }
@@ -70,7 +74,9 @@ function blurDown(light: Float32Array, width: number, height: number, half: Floa
       const weight = half[tap] as number;
       const above = Math.max(0, y - tap) * width;
       const below = Math.min(height - 1, y + tap) * width;
-      for (let x = 0; x < width; x += 1) light[start + x] = (light[start + x] as number) + weight * ((before[above + x] as number) + (before[below + x] as number));
+      for (let x = 0; x < width; x += 1)
+        light[start + x] =
+          (light[start + x] as number) + weight * ((before[above + x] as number) + (before[below + x] as number));
     }
   }
 }

@@ -13,7 +13,14 @@ export const limitingCauses = ['look', 'light', 'tilt', 'blur', 'noise'] as cons
 export type LimitingCause = (typeof limitingCauses)[number];
 
 /** Each of them alone makes it read at `distanceM`; none where only a larger or coarser code, or going nearer, does. */
-export async function limitsAt(plan: SymbolPlan, sizeMm: number, device: DeviceProfile, distanceM: number, read: ReadFrame, look: LookDesign | null): Promise<readonly LimitingCause[]> {
+export async function limitsAt(
+  plan: SymbolPlan,
+  sizeMm: number,
+  device: DeviceProfile,
+  distanceM: number,
+  read: ReadFrame,
+  look: LookDesign | null,
+): Promise<readonly LimitingCause[]> {
   const staging: Staging = { code: { ...plan, look }, sizeMm, device, scene: usualScene, tiltDeg: null };
   const found: LimitingCause[] = [];
   for (const [cause, without] of withoutEach(plan, staging)) {

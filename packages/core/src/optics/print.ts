@@ -13,7 +13,8 @@ import type { SymbolPlan } from '../symbol/plan.js';
 import { techniqueFigures, type PrintTechnique } from './scene.js';
 
 /** What is to be printed; without a look it is black on white. */
-export interface PrintedCode extends Pick<SymbolPlan, 'modules' | 'matrix'>, Partial<Pick<SymbolPlan, 'version' | 'level'>> {
+export interface PrintedCode
+  extends Pick<SymbolPlan, 'modules' | 'matrix'>, Partial<Pick<SymbolPlan, 'version' | 'level'>> {
   readonly look?: LookDesign | null;
 }
 
@@ -58,7 +59,13 @@ function rasterise(code: PrintedCode, look: LookDesign, technique: PrintTechniqu
   const grow = ground > inkAt(0) ? spread : 0;
   const centre = centreOf(code, look);
   const raster = { taken, side, perModule };
-  const fill = (shape: Box, hole: Box | null): void => fillBox(raster, grown(shape, grow), hole && grown(hole, -grow), (x, y) => (ground - inkAt(gradientAt(look.way, x, y, modules))) * (1 - paler));
+  const fill = (shape: Box, hole: Box | null): void =>
+    fillBox(
+      raster,
+      grown(shape, grow),
+      hole && grown(hole, -grow),
+      (x, y) => (ground - inkAt(gradientAt(look.way, x, y, modules))) * (1 - paler),
+    );
   for (const { box: shape, hole } of moduleShapesOf(code, look, centre?.covered)) fill(shape, hole);
   if (centre) fill(centre.patch, null);
   return { modules, perModule, side, taken, integral: integrate(taken, side), ground };
@@ -77,12 +84,23 @@ function integrate(taken: Float32Array, side: number): Float64Array {
   return integral;
 }
 
-function centreOf({ modules, version, level }: PrintedCode, look: LookDesign): { readonly covered: Uint8Array; readonly patch: Box } | null {
+function centreOf(
+  { modules, version, level }: PrintedCode,
+  look: LookDesign,
+): { readonly covered: Uint8Array; readonly patch: Box } | null {
   if (look.centre === null || version === undefined || level === undefined) return null;
   const placed = placeCentre({ modules, version, level }, look.centre);
   if (placed === null) return null;
   const { width, height, covered } = placed;
-  return { covered, patch: box((modules - width) / 2 + centreRim, (modules - height) / 2 + centreRim, width - 2 * centreRim, height - 2 * centreRim) };
+  return {
+    covered,
+    patch: box(
+      (modules - width) / 2 + centreRim,
+      (modules - height) / 2 + centreRim,
+      width - 2 * centreRim,
+      height - 2 * centreRim,
+    ),
+  };
 }
 
 /** Reflectances of ground and ink, the ink's by its place in the gradient. */
@@ -93,7 +111,12 @@ function tones(look: LookDesign): { readonly ground: number; readonly inkAt: (sh
   return { ground, inkAt: (share) => inks[Math.round(share * (inks.length - 1))] ?? inkReflectance };
 }
 
-function fillBox({ taken, side, perModule }: Pick<Print, 'taken' | 'side' | 'perModule'>, shape: Box, hole: Box | null, tone: (x: number, y: number) => number): void {
+function fillBox(
+  { taken, side, perModule }: Pick<Print, 'taken' | 'side' | 'perModule'>,
+  shape: Box,
+  hole: Box | null,
+  tone: (x: number, y: number) => number,
+): void {
   const within = (value: number): number => Math.min(side, Math.max(0, Math.round(value * perModule)));
   const square = shape.radii.every((radius) => radius === 0);
   for (let y = within(shape.y); y < within(shape.y + shape.height); y += 1) {

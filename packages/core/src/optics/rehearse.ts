@@ -49,12 +49,31 @@ const trialsOnTheWay = 3;
 const trialsBeyond = 4;
 
 /** Rehearses one device. Null when it was stopped. */
-export async function rehearseDevice(plan: SymbolPlan, sizeMm: number, device: DeviceProfile, read: ReadFrame, options: RehearsalOptions = {}): Promise<RehearsedDevice | null> {
+export async function rehearseDevice(
+  plan: SymbolPlan,
+  sizeMm: number,
+  device: DeviceProfile,
+  read: ReadFrame,
+  options: RehearsalOptions = {},
+): Promise<RehearsedDevice | null> {
   const { stopped = () => false, seed = 1, look = null, scene = usualScene, tiltDeg = null } = options;
   const trials = new Trials({ code: { ...plan, look }, sizeMm, device, scene, tiltDeg }, read, stopped, seed);
-  const search = new ReachSearch(trials, nearestDistanceM(plan.modules, sizeMm, device), predictReachM(device, sizeMm, plan.modules));
+  const search = new ReachSearch(
+    trials,
+    nearestDistanceM(plan.modules, sizeMm, device),
+    predictReachM(device, sizeMm, plan.modules),
+  );
   const found = await search.run();
-  return found && { deviceId: device.id, ...found, misread: trials.misread, frames: trials.frames, confidence: 1 - errorRate, tried: trials.tried.map(({ distanceM, ...counts }) => ({ distanceM: round2(distanceM), ...counts })) };
+  return (
+    found && {
+      deviceId: device.id,
+      ...found,
+      misread: trials.misread,
+      frames: trials.frames,
+      confidence: 1 - errorRate,
+      tried: trials.tried.map(({ distanceM, ...counts }) => ({ distanceM: round2(distanceM), ...counts })),
+    }
+  );
 }
 
 /** Where the code and its quiet zone fill nine tenths of the picture's height, or the nearest focus. Metres. */
@@ -93,12 +112,17 @@ class ReachSearch {
       if (await this.readsAt(middleM)) reachM = middleM;
       else missedM = middleM;
     }
-    return { reachM: round2(reachM), hitAndMissM: round2(await this.hitsBeyond(missedM ?? reachM * stepOut, reachM)), fromM: round2(fromM) };
+    return {
+      reachM: round2(reachM),
+      hitAndMissM: round2(await this.hitsBeyond(missedM ?? reachM * stepOut, reachM)),
+      fromM: round2(fromM),
+    };
   }
 
   /** The nearest distance at which it reads; too near, a reader can be lost in the noise of large modules. Null where there is none. */
   private async begin(expectedM: number): Promise<number | null> {
-    for (let distanceM = this.nearestM; distanceM <= expectedM; distanceM = Math.max(distanceM * 1.35, expectedM * 0.3)) if (await this.allAt(distanceM)) return distanceM;
+    for (let distanceM = this.nearestM; distanceM <= expectedM; distanceM = Math.max(distanceM * 1.35, expectedM * 0.3))
+      if (await this.allAt(distanceM)) return distanceM;
     // Far less than was expected: from where it is reached at last, inwards.
     for (let share = beginsAt; share > leastShare; share /= 1.25) {
       const distanceM = expectedM * share;
@@ -113,7 +137,8 @@ class ReachSearch {
     for (const share of [0.5, beginsAt]) {
       const distanceM = expectedM * share;
       if (distanceM <= reachM) continue;
-      if (!(await (share === beginsAt ? this.readsAt(distanceM) : this.surelyAt(distanceM)))) return this.inwards(reachM, distanceM);
+      if (!(await (share === beginsAt ? this.readsAt(distanceM) : this.surelyAt(distanceM))))
+        return this.inwards(reachM, distanceM);
       reachM = distanceM;
     }
     for (let distanceM = reachM * stepOut; distanceM < expectedM * 4; distanceM *= stepOut) {

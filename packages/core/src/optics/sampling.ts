@@ -12,7 +12,11 @@ import { borderModules, surroundings } from './surroundings.js';
 const stretchPx = 16;
 
 /** What is seen of an unsharp print, straight between its texels, row by row: its light, or the grey levels of that. */
-export function sampleBlurred(texels: Float32Array, { perModule, side }: BlurredPrint, { inverse, widthPx, heightPx }: Projection): Float32Array {
+export function sampleBlurred(
+  texels: Float32Array,
+  { perModule, side }: BlurredPrint,
+  { inverse, widthPx, heightPx }: Projection,
+): Float32Array {
   const [a, b, c, d, e, f, g, h, i] = inverse;
   const seen = new Float32Array(widthPx * heightPx);
   // Texels have their light at their middle; beyond the border there is wall, as at its last texel.
@@ -53,7 +57,13 @@ export function sampleBlurred(texels: Float32Array, { perModule, side }: Blurred
 }
 
 /** From the sharp print by so many points a pixel along each axis: the lens spreads the points, the pixels take their means. */
-export function samplePoints({ modules, perModule, side, taken, ground }: Print, { inverse, widthPx, heightPx }: Projection, spread: Spread, slope: number, pointsAcross: number): Float32Array {
+export function samplePoints(
+  { modules, perModule, side, taken, ground }: Print,
+  { inverse, widthPx, heightPx }: Projection,
+  spread: Spread,
+  slope: number,
+  pointsAcross: number,
+): Float32Array {
   const [a, b, c, d, e, f, g, h, i] = inverse;
   const [width, height] = [widthPx * pointsAcross, heightPx * pointsAcross];
   const points = new Float32Array(width * height);
@@ -63,7 +73,8 @@ export function samplePoints({ modules, perModule, side, taken, ground }: Print,
     const u = (a * x + b * y + c) * w;
     const v = (d * x + e * y + f) * w;
     let value = surroundings(u, v, modules, ground);
-    if (u >= 0 && v >= 0 && u < modules && v < modules) value -= taken[((v * perModule) | 0) * side + ((u * perModule) | 0)] as number;
+    if (u >= 0 && v >= 0 && u < modules && v < modules)
+      value -= taken[((v * perModule) | 0) * side + ((u * perModule) | 0)] as number;
     points[at] = value * (1 + slope * Math.max(-1, Math.min(1, (2 * u) / modules - 1)));
   }
   blur(points, width, height, { x: spread.x * pointsAcross, y: spread.y * pointsAcross });
@@ -86,14 +97,20 @@ export interface Glare {
 }
 
 /** Adds it to linear light, in place. */
-export function addGlare(light: Float32Array, modules: number, { inverse, widthPx, heightPx }: Projection, { gloss, x: glareX, y: glareY }: Glare): void {
+export function addGlare(
+  light: Float32Array,
+  modules: number,
+  { inverse, widthPx, heightPx }: Projection,
+  { gloss, x: glareX, y: glareY }: Glare,
+): void {
   const [a, b, c, d, e, f, g, h, i] = inverse;
   const spread = 1 / (2 * (glareSigma * modules) ** 2);
   let at = 0;
   for (let y = 0.5; y < heightPx; y += 1) {
     for (let x = 0.5; x < widthPx; x += 1, at += 1) {
       const w = 1 / (g * x + h * y + i);
-      const mirrored = gloss * Math.exp(-(((a * x + b * y + c) * w - glareX) ** 2 + ((d * x + e * y + f) * w - glareY) ** 2) * spread);
+      const mirrored =
+        gloss * Math.exp(-(((a * x + b * y + c) * w - glareX) ** 2 + ((d * x + e * y + f) * w - glareY) ** 2) * spread);
       light[at] = Math.min(1, (light[at] as number) + mirrored);
     }
   }

@@ -26,7 +26,14 @@ export function levelsOf(light: Float32Array, into: Float32Array): Float32Array 
  * @param noiseGrey sigma in grey levels
  * @param jpegQuality 1 to 100; null where the stream is not compressed
  */
-export function develop(levels: Float32Array, widthPx: number, heightPx: number, noiseGrey: number, jpegQuality: number | null, seed: number): GreyFrame {
+export function develop(
+  levels: Float32Array,
+  widthPx: number,
+  heightPx: number,
+  noiseGrey: number,
+  jpegQuality: number | null,
+  seed: number,
+): GreyFrame {
   const grey = new Uint8Array(levels.length);
   const noiseOfRow = noiseSource(seed);
   for (let y = 0, at = 0; y < heightPx; y += 1) {

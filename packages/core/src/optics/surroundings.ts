@@ -12,5 +12,9 @@ const wallReflectance = 0.45;
 /** Linear reflectance at a point, in modules from the symbol's corner. @param ground of the symbol and its quiet zone */
 export function surroundings(u: number, v: number, modules: number, ground: number): number {
   const outside = Math.max(-u, -v, u - modules, v - modules);
-  return outside <= quietZoneModules ? ground : outside <= quietZoneModules + paperBorderModules ? paperReflectance : wallReflectance;
+  return outside <= quietZoneModules
+    ? ground
+    : outside <= quietZoneModules + paperBorderModules
+      ? paperReflectance
+      : wallReflectance;
 }

@@ -111,7 +111,9 @@ export class Trials {
     const pitched = tiltDeg === 0 ? 0 : (this.uniform() * 2 - 1) * largestPitchDeg;
     for (let frame = 0; frame < framesPerTrial; frame += 1) {
       this.frames += 1;
-      const text = await this.read(renderFrame(code, sizeMm, device, trialView(distanceM, turned, pitched, this.uniform), scene));
+      const text = await this.read(
+        renderFrame(code, sizeMm, device, trialView(distanceM, turned, pitched, this.uniform), scene),
+      );
       if (text === null) continue;
       const difference = firstDifference(code.payload, text);
       if (difference === null) return true;

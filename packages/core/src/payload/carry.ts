@@ -40,7 +40,10 @@ export interface Carriable {
  * the code and what was typed.
  * @param timeZone the school's, in which events have their wall times
  */
-export function carriedBy({ link, words, content, pageAddress, carry, trimmedLink, shortAddress }: Carriable, timeZone: string): Carried {
+export function carriedBy(
+  { link, words, content, pageAddress, carry, trimmedLink, shortAddress }: Carriable,
+  timeZone: string,
+): Carried {
   const address = link ?? pageAddress;
   if (address !== null && carry === 'short-link' && shortAddress !== null) return { carry, payload: shortAddress };
   if (address !== null) return carriedAddress(address, carry, trimmedLink);
@@ -50,7 +53,9 @@ export function carriedBy({ link, words, content, pageAddress, carry, trimmedLin
 function carriedAddress(address: string, carry: AddressCarry, trimmedLink: string | null): Carried {
   const bare = carry === 'bare' ? bareAddress(trimmedLink ?? address) : null;
   if (bare !== null) return { carry: 'bare', payload: bare };
-  return trimmedLink !== null && (carry === 'trimmed' || carry === 'bare') ? { carry: 'trimmed', payload: trimmedLink } : { carry: 'link', payload: address };
+  return trimmedLink !== null && (carry === 'trimmed' || carry === 'bare')
+    ? { carry: 'trimmed', payload: trimmedLink }
+    : { carry: 'link', payload: address };
 }
 
 /** Scheme and all that a browser adds by itself; null for what would not lead to the same page without it. */

@@ -26,9 +26,14 @@ describe('what was read against what was meant', () => {
   it('knows what a reader shows that guesses the encoding, and that ASCII survives it', () => {
     expect(guessedEncoding('Rätsel')).toBe('RÃ¤tsel');
     fc.assert(fc.property(fc.string({ unit: 'binary-ascii' }), (text) => guessedEncoding(text) === null));
-    fc.assert(fc.property(fc.string({ unit: 'grapheme', minLength: 1 }), (text) => {
-      const guessed = guessedEncoding(text);
-      return guessed === null || new TextDecoder().decode(Uint8Array.from(guessed, (character) => character.charCodeAt(0))) === text;
-    }));
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', minLength: 1 }), (text) => {
+        const guessed = guessedEncoding(text);
+        return (
+          guessed === null ||
+          new TextDecoder().decode(Uint8Array.from(guessed, (character) => character.charCodeAt(0))) === text
+        );
+      }),
+    );
   });
 });

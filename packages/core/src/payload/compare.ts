@@ -18,7 +18,15 @@ export function firstDifference(meant: string, read: string): Difference | null 
   return { at, meant: wanted.slice(at, at + context).join(''), read: given.slice(at, at + context).join('') };
 }
 
-export const differenceKinds = ['cut', 'line-end', 'encoding', 'normal-form', 'invisible', 'look-alike', 'other'] as const;
+export const differenceKinds = [
+  'cut',
+  'line-end',
+  'encoding',
+  'normal-form',
+  'invisible',
+  'look-alike',
+  'other',
+] as const;
 /**
  * `cut`: one ends before the other; `encoding`: UTF-8 taken for ISO 8859-1; `normal-form`: the same letters, composed otherwise
  * (Unicode Standard Annex 15); `look-alike`: a letter of another script.

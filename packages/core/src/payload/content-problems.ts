@@ -5,7 +5,17 @@ import { instantOf } from '../time/zoned.js';
 import type { Content } from './content.js';
 import { plainNumber } from './telephone.js';
 
-export const contentProblemReasons = ['needed', 'no-email', 'no-number', 'no-web-address', 'no-day', 'ends-before-it-starts', 'end-without-start', 'out-of-range', 'password-length'] as const;
+export const contentProblemReasons = [
+  'needed',
+  'no-email',
+  'no-number',
+  'no-web-address',
+  'no-day',
+  'ends-before-it-starts',
+  'end-without-start',
+  'out-of-range',
+  'password-length',
+] as const;
 export type ContentProblemReason = (typeof contentProblemReasons)[number];
 
 export interface ContentProblem {
@@ -28,7 +38,11 @@ export function contentProblems(content: Content): readonly ContentProblem[] {
         ...unless(content.title !== '', 'title', 'needed'),
         ...unless(isDay(content.date), 'date', 'no-day'),
         ...unless(content.endsAt === '' || content.startsAt !== '', 'startsAt', 'end-without-start'),
-        ...unless(content.endsAt === '' || content.startsAt === '' || content.endsAt > content.startsAt, 'endsAt', 'ends-before-it-starts'),
+        ...unless(
+          content.endsAt === '' || content.startsAt === '' || content.endsAt > content.startsAt,
+          'endsAt',
+          'ends-before-it-starts',
+        ),
       ];
     case 'place':
       return [
@@ -42,7 +56,14 @@ export function contentProblems(content: Content): readonly ContentProblem[] {
     case 'text-message':
       return unless(plainNumber(content.number) !== null, 'number', 'no-number');
     case 'network':
-      return [...unless(content.name !== '', 'name', 'needed'), ...unless(passwordFits(content.security, content.password), 'password', content.password === '' ? 'needed' : 'password-length')];
+      return [
+        ...unless(content.name !== '', 'name', 'needed'),
+        ...unless(
+          passwordFits(content.security, content.password),
+          'password',
+          content.password === '' ? 'needed' : 'password-length',
+        ),
+      ];
     default:
       return unreachable(content);
   }

@@ -4,15 +4,33 @@ import type { Content } from './content.js';
 
 /** Empty fields are left out. */
 export function contentText(content: Content): string {
-  return linesOf(content).filter((line) => line.trim() !== '').join('\n');
+  return linesOf(content)
+    .filter((line) => line.trim() !== '')
+    .join('\n');
 }
 
 function linesOf(content: Content): readonly string[] {
   switch (content.kind) {
     case 'contact':
-      return [`${content.givenName} ${content.familyName}`.trim(), content.organisation, content.phone, content.email, content.webPage];
+      return [
+        `${content.givenName} ${content.familyName}`.trim(),
+        content.organisation,
+        content.phone,
+        content.email,
+        content.webPage,
+      ];
     case 'event':
-      return [content.title, [content.date, content.startsAt && (content.endsAt ? `${content.startsAt} to ${content.endsAt}` : content.startsAt)].filter((part) => part !== '').join(', '), content.place, content.about];
+      return [
+        content.title,
+        [
+          content.date,
+          content.startsAt && (content.endsAt ? `${content.startsAt} to ${content.endsAt}` : content.startsAt),
+        ]
+          .filter((part) => part !== '')
+          .join(', '),
+        content.place,
+        content.about,
+      ];
     case 'place':
       return [content.name, `${content.latitude}, ${content.longitude}`];
     case 'e-mail':

@@ -62,7 +62,16 @@ export interface NetworkContent {
   readonly hidden: boolean;
 }
 
-export type Content = ContactContent | EventContent | PlaceContent | EmailContent | PhoneContent | TextMessageContent | NetworkContent;
+export type Content =
+  ContactContent | EventContent | PlaceContent | EmailContent | PhoneContent | TextMessageContent | NetworkContent;
 
-export const contentKinds = ['contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network'] as const satisfies readonly Content['kind'][];
+export const contentKinds = [
+  'contact',
+  'event',
+  'place',
+  'e-mail',
+  'phone',
+  'text-message',
+  'network',
+] as const satisfies readonly Content['kind'][];
 export type ContentKind = (typeof contentKinds)[number];

@@ -17,6 +17,15 @@ export function mailtoPayload({ address, subject, text }: EmailContent): string 
 export function readMailto(payload: string): EmailContent | null {
   const found = /^mailto:([^?]*)(?:\?(.*))?$/is.exec(payload);
   if (!found) return null;
-  const fields = new Map((found[2] ?? '').split('&').map((field) => [field.split('=')[0]?.toLowerCase() ?? '', percentDecode(field.slice(field.indexOf('=') + 1))]));
-  return { kind: 'e-mail', address: percentDecode(found[1] ?? ''), subject: fields.get('subject') ?? '', text: fields.get('body') ?? '' };
+  const fields = new Map(
+    (found[2] ?? '')
+      .split('&')
+      .map((field) => [field.split('=')[0]?.toLowerCase() ?? '', percentDecode(field.slice(field.indexOf('=') + 1))]),
+  );
+  return {
+    kind: 'e-mail',
+    address: percentDecode(found[1] ?? ''),
+    subject: fields.get('subject') ?? '',
+    text: fields.get('body') ?? '',
+  };
 }

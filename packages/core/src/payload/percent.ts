@@ -2,7 +2,11 @@
 
 /** Encodes all but unreserved characters and `keep`. */
 export function percentEncode(text: string, keep = ''): string {
-  return [...text.replace(/\r\n|\r|\n/g, '\r\n')].map((character) => (/[A-Za-z0-9\-._~]/.test(character) || keep.includes(character) ? character : encode(character))).join('');
+  return [...text.replace(/\r\n|\r|\n/g, '\r\n')]
+    .map((character) =>
+      /[A-Za-z0-9\-._~]/.test(character) || keep.includes(character) ? character : encode(character),
+    )
+    .join('');
 }
 
 /** The reverse; what is no valid escape stays as it is. Line ends come back as `\n`. */

@@ -15,17 +15,50 @@ import { readWifi, wifiPayload } from './wifi.js';
 const text = fc.string({ unit: 'grapheme', maxLength: 60 }).map((value) => value.replace(/\r\n?/g, '\n'));
 const line = text.map((value) => value.replace(/[\p{Cc}\u2028\u2029]/gu, ' ').trim());
 
-const harbourWalk: EventContent = { kind: 'event', title: 'Harbour walk; bring boots', date: '2027-06-12', startsAt: '09:30', endsAt: '11:00', place: 'Old pier, north side', about: 'Meet at the gate.\nRain or shine.' };
-const tobiah: ContactContent = { kind: 'contact', givenName: 'Tobiah', familyName: 'Quill', organisation: 'Fernhollow School, library', phone: '+353 1 555 0199', email: 'tobiah.quill@fernhollow.example', webPage: 'https://fernhollow.example/library' };
-const guests: NetworkContent = { kind: 'network', name: 'Fern;hollow: "guests"', security: 'WPA', password: 'low\\tide,9', hidden: false };
+const harbourWalk: EventContent = {
+  kind: 'event',
+  title: 'Harbour walk; bring boots',
+  date: '2027-06-12',
+  startsAt: '09:30',
+  endsAt: '11:00',
+  place: 'Old pier, north side',
+  about: 'Meet at the gate.\nRain or shine.',
+};
+const tobiah: ContactContent = {
+  kind: 'contact',
+  givenName: 'Tobiah',
+  familyName: 'Quill',
+  organisation: 'Fernhollow School, library',
+  phone: '+353 1 555 0199',
+  email: 'tobiah.quill@fernhollow.example',
+  webPage: 'https://fernhollow.example/library',
+};
+const guests: NetworkContent = {
+  kind: 'network',
+  name: 'Fern;hollow: "guests"',
+  security: 'WPA',
+  password: 'low\\tide,9',
+  hidden: false,
+};
 
 describe('e-mail, RFC 6068', () => {
   it('encodes subject and text, line ends as CRLF', () => {
-    expect(mailtoPayload({ kind: 'e-mail', address: 'a+b@fernhollow.example', subject: 'Tally & more', text: 'One\ntwo 100%' })).toBe('mailto:a+b@fernhollow.example?subject=Tally%20%26%20more&body=One%0D%0Atwo%20100%25');
+    expect(
+      mailtoPayload({
+        kind: 'e-mail',
+        address: 'a+b@fernhollow.example',
+        subject: 'Tally & more',
+        text: 'One\ntwo 100%',
+      }),
+    ).toBe('mailto:a+b@fernhollow.example?subject=Tally%20%26%20more&body=One%0D%0Atwo%20100%25');
   });
   it('is what browsers read', () => {
     const url = new URL(mailtoPayload({ kind: 'e-mail', address: 'a@b.example', subject: 'Grüße = ?', text: '' }));
-    expect([url.protocol, url.pathname, url.searchParams.get('subject')]).toEqual(['mailto:', 'a@b.example', 'Grüße = ?']);
+    expect([url.protocol, url.pathname, url.searchParams.get('subject')]).toEqual([
+      'mailto:',
+      'a@b.example',
+      'Grüße = ?',
+    ]);
   });
   it('comes back', () => {
     fc.assert(
@@ -55,11 +88,17 @@ describe('phone and text message, RFC 3966 and 5724', () => {
     expect(smsPayload({ kind: 'text-message', number: '112', text: '' })).toBe('sms:112');
   });
   it('come back', () => {
-    fc.assert(fc.property(fc.stringMatching(/^\+?\d{2,15}$/), text, (number, body) => {
-      if (plainNumber(number) !== number) return;
-      expect(readTel(telPayload({ number }))?.number).toBe(number);
-      expect(readSms(smsPayload({ kind: 'text-message', number, text: body }))).toEqual({ kind: 'text-message', number, text: body });
-    }));
+    fc.assert(
+      fc.property(fc.stringMatching(/^\+?\d{2,15}$/), text, (number, body) => {
+        if (plainNumber(number) !== number) return;
+        expect(readTel(telPayload({ number }))?.number).toBe(number);
+        expect(readSms(smsPayload({ kind: 'text-message', number, text: body }))).toEqual({
+          kind: 'text-message',
+          number,
+          text: body,
+        });
+      }),
+    );
   });
 });
 
@@ -70,11 +109,15 @@ describe('place, RFC 5870', () => {
   });
   it('comes back to five decimals', () => {
     fc.assert(
-      fc.property(fc.double({ min: -90, max: 90, noNaN: true }), fc.double({ min: -180, max: 180, noNaN: true }), (latitude, longitude) => {
-        const back = readGeo(geoPayload({ latitude, longitude }));
-        expect(Math.abs((back?.latitude ?? 999) - latitude)).toBeLessThan(0.0000051);
-        expect(Math.abs((back?.longitude ?? 999) - longitude)).toBeLessThan(0.0000051);
-      }),
+      fc.property(
+        fc.double({ min: -90, max: 90, noNaN: true }),
+        fc.double({ min: -180, max: 180, noNaN: true }),
+        (latitude, longitude) => {
+          const back = readGeo(geoPayload({ latitude, longitude }));
+          expect(Math.abs((back?.latitude ?? 999) - latitude)).toBeLessThan(0.0000051);
+          expect(Math.abs((back?.longitude ?? 999) - longitude)).toBeLessThan(0.0000051);
+        },
+      ),
     );
   });
 });
@@ -90,7 +133,9 @@ describe('contact, vCard 3.0', () => {
     expect(card.getFirstPropertyValue('email')).toBe(tobiah.email);
   });
   it('leaves out what is empty', () => {
-    expect(vcardPayload({ ...tobiah, organisation: '', phone: '', email: '', webPage: '' })).toBe('BEGIN:VCARD\r\nVERSION:3.0\r\nN:Quill;Tobiah;;;\r\nFN:Tobiah Quill\r\nEND:VCARD');
+    expect(vcardPayload({ ...tobiah, organisation: '', phone: '', email: '', webPage: '' })).toBe(
+      'BEGIN:VCARD\r\nVERSION:3.0\r\nN:Quill;Tobiah;;;\r\nFN:Tobiah Quill\r\nEND:VCARD',
+    );
   });
   it('comes back, whatever the names hold', () => {
     fc.assert(
@@ -104,9 +149,16 @@ describe('contact, vCard 3.0', () => {
 
 describe('event, RFC 5545', () => {
   it('means the right instant in summer and in winter', () => {
-    expect(readVevent(veventPayload(harbourWalk, 'Europe/Dublin'))).toMatchObject({ start: '20270612T083000Z', end: '20270612T100000Z' });
-    expect(readVevent(veventPayload({ ...harbourWalk, date: '2027-01-12' }, 'Europe/Dublin'))).toMatchObject({ start: '20270112T093000Z' });
-    expect(readVevent(veventPayload({ ...harbourWalk, date: '2027-01-12' }, 'America/New_York'))).toMatchObject({ start: '20270112T143000Z' });
+    expect(readVevent(veventPayload(harbourWalk, 'Europe/Dublin'))).toMatchObject({
+      start: '20270612T083000Z',
+      end: '20270612T100000Z',
+    });
+    expect(readVevent(veventPayload({ ...harbourWalk, date: '2027-01-12' }, 'Europe/Dublin'))).toMatchObject({
+      start: '20270112T093000Z',
+    });
+    expect(readVevent(veventPayload({ ...harbourWalk, date: '2027-01-12' }, 'America/New_York'))).toMatchObject({
+      start: '20270112T143000Z',
+    });
     expect(readVevent(veventPayload(harbourWalk, 'Asia/Kathmandu'))).toMatchObject({ start: '20270612T034500Z' });
   });
   it('is understood by an independent library', () => {
@@ -123,7 +175,9 @@ describe('event, RFC 5545', () => {
   it('without times is a whole day', () => {
     const payload = veventPayload({ ...harbourWalk, startsAt: '', endsAt: '' }, 'Europe/Dublin');
     expect(payload).toContain('DTSTART;VALUE=DATE:20270612');
-    const event = new ICAL.Event(new ICAL.Component(ICAL.parse(payload) as never).getFirstSubcomponent('vevent') as never);
+    const event = new ICAL.Event(
+      new ICAL.Component(ICAL.parse(payload) as never).getFirstSubcomponent('vevent') as never,
+    );
     expect(event.startDate.isDate).toBe(true);
   });
   it('comes back, and is the same code for the same event', () => {
@@ -140,7 +194,9 @@ describe('event, RFC 5545', () => {
 describe('network', () => {
   it('escapes what separates', () => {
     expect(wifiPayload(guests)).toBe('WIFI:T:WPA;S:Fern\\;hollow\\: \\"guests\\";P:low\\\\tide\\,9;;');
-    expect(wifiPayload({ ...guests, name: 'Open', security: 'open', hidden: true })).toBe('WIFI:T:nopass;S:Open;H:true;;');
+    expect(wifiPayload({ ...guests, name: 'Open', security: 'open', hidden: true })).toBe(
+      'WIFI:T:nopass;S:Open;H:true;;',
+    );
   });
   it('comes back', () => {
     fc.assert(
@@ -165,7 +221,12 @@ describe('fields of a kind', () => {
   it.each(fine)('$kind is fine as it is, has a title and a payload', (content) => {
     expect(contentProblems(content)).toEqual([]);
     expect(titleFromContent(content)).not.toBe('');
-    expect(carriedBy({ link: null, words: null, content, pageAddress: null, carry: 'link', trimmedLink: null, shortAddress: null }, 'Europe/Dublin')).toEqual({ carry: 'words', payload: contentPayload(content, 'Europe/Dublin') });
+    expect(
+      carriedBy(
+        { link: null, words: null, content, pageAddress: null, carry: 'link', trimmedLink: null, shortAddress: null },
+        'Europe/Dublin',
+      ),
+    ).toEqual({ carry: 'words', payload: contentPayload(content, 'Europe/Dublin') });
   });
 
   it.each<[Content, string, string]>([
@@ -182,5 +243,7 @@ describe('fields of a kind', () => {
     [{ kind: 'phone', number: 'home', name: '' }, 'number', 'no-number'],
     [{ ...guests, password: 'short' }, 'password', 'password-length'],
     [{ ...guests, password: '' }, 'password', 'needed'],
-  ])('%j needs another %s: %s', (content, field, reason) => expect(contentProblems(content)).toEqual([{ field, reason }]));
+  ])('%j needs another %s: %s', (content, field, reason) =>
+    expect(contentProblems(content)).toEqual([{ field, reason }]),
+  );
 });

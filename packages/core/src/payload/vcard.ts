@@ -24,7 +24,11 @@ export function vcardPayload(contact: ContactContent): string {
 }
 
 /** As people say it; the organisation where there is no name. */
-export function fullName({ givenName, familyName, organisation }: Pick<ContactContent, 'givenName' | 'familyName' | 'organisation'>): string {
+export function fullName({
+  givenName,
+  familyName,
+  organisation,
+}: Pick<ContactContent, 'givenName' | 'familyName' | 'organisation'>): string {
   return [givenName, familyName].filter((part) => part !== '').join(' ') || organisation;
 }
 
@@ -33,5 +37,13 @@ export function readVcard(payload: string): ContactContent | null {
   const values = new Map(readLines(payload));
   const [familyName = '', givenName = ''] = splitEscaped(values.get('N') ?? '', ';').map(unescapeText);
   const text = (name: string): string => unescapeText(values.get(name) ?? '');
-  return { kind: 'contact', givenName, familyName, organisation: text('ORG'), phone: values.get('TEL') ?? '', email: text('EMAIL'), webPage: values.get('URL') ?? '' };
+  return {
+    kind: 'contact',
+    givenName,
+    familyName,
+    organisation: text('ORG'),
+    phone: values.get('TEL') ?? '',
+    email: text('EMAIL'),
+    webPage: values.get('URL') ?? '',
+  };
 }

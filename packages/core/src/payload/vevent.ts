@@ -12,7 +12,8 @@ export function veventPayload(event: EventContent, timeZone: string): string {
   const start = startsAt === '' ? null : basicUtc(instantOf(date, startsAt, timeZone));
   const end = start === null || endsAt === '' ? null : basicUtc(instantOf(date, endsAt, timeZone));
   const stamp = start ?? `${date.replaceAll('-', '')}T000000Z`;
-  const line = (name: string, value: string): readonly string[] => (value === '' ? [] : [`${name}:${escapeText(value)}`]);
+  const line = (name: string, value: string): readonly string[] =>
+    value === '' ? [] : [`${name}:${escapeText(value)}`];
   return [
     'BEGIN:VCALENDAR',
     'VERSION:2.0',
@@ -43,12 +44,19 @@ export function readVevent(payload: string): ReadEvent | null {
   if (!/BEGIN:VEVENT\r?\n/i.test(payload)) return null;
   const values = new Map(readLines(payload));
   const text = (name: string): string => unescapeText(values.get(name) ?? '');
-  return { title: text('SUMMARY'), start: values.get('DTSTART') ?? '', end: values.get('DTEND') ?? '', place: text('LOCATION'), about: text('DESCRIPTION') };
+  return {
+    title: text('SUMMARY'),
+    start: values.get('DTSTART') ?? '',
+    end: values.get('DTEND') ?? '',
+    place: text('LOCATION'),
+    about: text('DESCRIPTION'),
+  };
 }
 
 /** FNV-1a, 32 bits in base 36: short, and the same for the same event. */
 function checksum(text: string): string {
   let hash = 0x811c9dc5;
-  for (let index = 0; index < text.length; index += 1) hash = Math.imul(hash ^ text.charCodeAt(index), 0x01000193) >>> 0;
+  for (let index = 0; index < text.length; index += 1)
+    hash = Math.imul(hash ^ text.charCodeAt(index), 0x01000193) >>> 0;
   return hash.toString(36);
 }

@@ -14,10 +14,21 @@ export function wifiPayload({ name, security, password, hidden }: NetworkContent
 
 export function readWifi(payload: string): NetworkContent | null {
   if (!/^WIFI:/i.test(payload)) return null;
-  const values = new Map(splitEscaped(payload.slice(5), ';').map((part) => [part.slice(0, part.indexOf(':')).toUpperCase(), unescape(part.slice(part.indexOf(':') + 1))]));
+  const values = new Map(
+    splitEscaped(payload.slice(5), ';').map((part) => [
+      part.slice(0, part.indexOf(':')).toUpperCase(),
+      unescape(part.slice(part.indexOf(':') + 1)),
+    ]),
+  );
   const type = values.get('T') ?? 'nopass';
   const security = type === 'WPA' || type === 'WEP' ? type : 'open';
-  return { kind: 'network', name: values.get('S') ?? '', security, password: values.get('P') ?? '', hidden: values.get('H') === 'true' };
+  return {
+    kind: 'network',
+    name: values.get('S') ?? '',
+    security,
+    password: values.get('P') ?? '',
+    hidden: values.get('H') === 'true',
+  };
 }
 
 function escape(text: string): string {

@@ -74,8 +74,11 @@ export interface ReadsAnswer {
 export function readsAnswer(reaches: readonly DeviceReach[] | null, distanceM: number): ReadsAnswer {
   if (reaches === null || reaches.length === 0) return { state: 'not-yet', leastReachM: null, fallShort: [] };
   const leastReachM = Math.min(...reaches.map((reach) => reach.reachM));
-  const fallShort = reaches.filter((reach) => reach.reachM < distanceM || reach.fromM > distanceM).map((reach) => reach.deviceId);
-  if (reaches.some((reach) => reach.misread !== null && reach.misread !== undefined) || leastReachM === 0) return { state: 'stop', leastReachM, fallShort };
+  const fallShort = reaches
+    .filter((reach) => reach.reachM < distanceM || reach.fromM > distanceM)
+    .map((reach) => reach.deviceId);
+  if (reaches.some((reach) => reach.misread !== null && reach.misread !== undefined) || leastReachM === 0)
+    return { state: 'stop', leastReachM, fallShort };
   return { state: fallShort.length > 0 ? 'look-at' : 'done', leastReachM, fallShort };
 }
 

@@ -25,7 +25,8 @@ export function summarise(stations: readonly FourStates[]): ReadinessSummary {
   for (const states of stations) {
     const [opens, ...others] = [states.opens, states.carries, states.reads, states.paper];
     if (opens === 'stop') counts.locked += 1;
-    else if (opens === 'look-at' || others.some((state) => state === 'look-at' || state === 'stop')) counts.toLookAt += 1;
+    else if (opens === 'look-at' || others.some((state) => state === 'look-at' || state === 'stop'))
+      counts.toLookAt += 1;
     else if (states.paper === 'not-yet') counts.withoutSheet += 1;
     else if (opens === 'done' && others.every((state) => state === 'done')) counts.ready += 1;
   }

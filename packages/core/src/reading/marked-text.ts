@@ -33,7 +33,10 @@ interface Marked {
 
 function markAll(characters: readonly string[]): readonly Marked[] {
   const alike = lookAlikes(characters);
-  return characters.map((character, index) => ({ character, mark: markOf(character, index, characters) ?? (alike.has(index) ? 'look-alike' : null) }));
+  return characters.map((character, index) => ({
+    character,
+    mark: markOf(character, index, characters) ?? (alike.has(index) ? 'look-alike' : null),
+  }));
 }
 
 function markOf(character: string, index: number, all: readonly string[]): TextMark | null {
@@ -53,7 +56,12 @@ function isPictograph(character: string | undefined): boolean {
   return character !== undefined && /\p{Extended_Pictographic}|\ufe0f|\p{Emoji_Modifier}/u.test(character);
 }
 
-const scripts = [['latin', /\p{Script=Latin}/u], ['cyrillic', /\p{Script=Cyrillic}/u], ['greek', /\p{Script=Greek}/u], ['armenian', /\p{Script=Armenian}/u]] as const;
+const scripts = [
+  ['latin', /\p{Script=Latin}/u],
+  ['cyrillic', /\p{Script=Cyrillic}/u],
+  ['greek', /\p{Script=Greek}/u],
+  ['armenian', /\p{Script=Armenian}/u],
+] as const;
 
 /**
  * Letters that don't belong: of a script that is the lesser one within its word, and full-width or styled forms of plain
@@ -76,7 +84,9 @@ function lookAlikes(characters: readonly string[]): ReadonlySet<number> {
 }
 
 function strangersIn(word: readonly number[], characters: readonly string[]): readonly number[] {
-  const byScript = scripts.map(([, pattern]) => word.filter((index) => pattern.test(characters[index] ?? ''))).filter((indices) => indices.length > 0);
+  const byScript = scripts
+    .map(([, pattern]) => word.filter((index) => pattern.test(characters[index] ?? '')))
+    .filter((indices) => indices.length > 0);
   if (byScript.length < 2) return [];
   const most = byScript.reduce((larger, indices) => (indices.length > larger.length ? indices : larger));
   return byScript.filter((indices) => indices !== most).flat();

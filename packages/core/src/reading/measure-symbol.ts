@@ -37,18 +37,37 @@ export function measureSymbol(frame: GreyFrame, corners: Corners, modules: numbe
   const [low, high] = [Math.min(...levels), Math.max(...levels)];
   if (high - low < 1e-3) return null;
   const middle = (low + high) / 2;
-  const [dark, light] = [mean(levels.filter((level) => level < middle)), mean(levels.filter((level) => level >= middle))];
+  const [dark, light] = [
+    mean(levels.filter((level) => level < middle)),
+    mean(levels.filter((level) => level >= middle)),
+  ];
   // The ring of a finder is dark; where it is the light one, both have changed places.
   const ring = [0.5, 1.5, 2.5, 3.5, 4.5, 5.5, 6.5].map((along) => linear((grey(along, 0.5) ?? 0) / 255));
   const lightOnDark = mean(ring) > (dark + light) / 2;
-  return { contrast: light === 0 ? 0 : (light - dark) / light, quietZone: quietZone(grey, modules, lightOnDark ? dark : light, (light - dark) / 2), lightOnDark };
+  return {
+    contrast: light === 0 ? 0 : (light - dark) / light,
+    quietZone: quietZone(grey, modules, lightOnDark ? dark : light, (light - dark) / 2),
+    lightOnDark,
+  };
 }
 
 /** Half modules outwards from each side until something else begins than ground. */
-function quietZone(grey: (u: number, v: number) => number | null, modules: number, ground: number, tolerance: number): number {
-  const sides: readonly ((along: number, out: number) => number | null)[] = [(along, out) => grey(along, -out), (along, out) => grey(along, modules + out), (along, out) => grey(-out, along), (along, out) => grey(modules + out, along)];
+function quietZone(
+  grey: (u: number, v: number) => number | null,
+  modules: number,
+  ground: number,
+  tolerance: number,
+): number {
+  const sides: readonly ((along: number, out: number) => number | null)[] = [
+    (along, out) => grey(along, -out),
+    (along, out) => grey(along, modules + out),
+    (along, out) => grey(-out, along),
+    (along, out) => grey(modules + out, along),
+  ];
   const even = (side: (along: number, out: number) => number | null, out: number): boolean =>
-    Array.from({ length: modules }, (_, index) => side(index + 0.5, out)).every((level) => level !== null && Math.abs(linear(level / 255) - ground) < tolerance);
+    Array.from({ length: modules }, (_, index) => side(index + 0.5, out)).every(
+      (level) => level !== null && Math.abs(linear(level / 255) - ground) < tolerance,
+    );
   const widths = sides.map((side) => {
     let width = 0;
     while (width < quietZoneModules && even(side, width + 0.5)) width += 1;
@@ -79,7 +98,10 @@ function levelAt({ widthPx, heightPx, grey }: GreyFrame, { x, y }: Point): numbe
   if (left < 0 || top < 0 || left + 1 >= widthPx || top + 1 >= heightPx) return null;
   const [fx, fy] = [x - 0.5 - left, y - 0.5 - top];
   const level = (column: number, row: number): number => grey[row * widthPx + column] ?? 0;
-  return (level(left, top) * (1 - fx) + level(left + 1, top) * fx) * (1 - fy) + (level(left, top + 1) * (1 - fx) + level(left + 1, top + 1) * fx) * fy;
+  return (
+    (level(left, top) * (1 - fx) + level(left + 1, top) * fx) * (1 - fy) +
+    (level(left, top + 1) * (1 - fx) + level(left + 1, top + 1) * fx) * fy
+  );
 }
 
 function mean(values: readonly number[]): number {

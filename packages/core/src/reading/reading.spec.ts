@@ -28,8 +28,24 @@ describe('what a code says', () => {
 
   it('is the kind that was written, for every kind', () => {
     const contents: readonly Content[] = [
-      { kind: 'contact', givenName: 'Ida', familyName: 'Wren', organisation: '', phone: '+353 1 2345678', email: 'ida@a.example', webPage: '' },
-      { kind: 'event', title: 'Harbour walk', date: '2027-06-12', startsAt: '09:30', endsAt: '', place: 'Pier', about: '' },
+      {
+        kind: 'contact',
+        givenName: 'Ida',
+        familyName: 'Wren',
+        organisation: '',
+        phone: '+353 1 2345678',
+        email: 'ida@a.example',
+        webPage: '',
+      },
+      {
+        kind: 'event',
+        title: 'Harbour walk',
+        date: '2027-06-12',
+        startsAt: '09:30',
+        endsAt: '',
+        place: 'Pier',
+        about: '',
+      },
       { kind: 'place', name: 'Pier', latitude: 53.3, longitude: -6.2 },
       { kind: 'e-mail', address: 'ida@a.example', subject: 'Walk', text: 'See you' },
       { kind: 'phone', number: '+353 1 2345678', name: '' },
@@ -42,11 +58,28 @@ describe('what a code says', () => {
 
 describe('its exact text', () => {
   it('joined again is the text, whatever it is', () => {
-    fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => expect(markedText(text).map((piece) => piece.text).join('')).toBe(text)));
-    fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => expect(markedText(text).map((piece) => piece.text).join('')).toBe(text)));
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), (text) =>
+        expect(
+          markedText(text)
+            .map((piece) => piece.text)
+            .join(''),
+        ).toBe(text),
+      ),
+    );
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), (text) =>
+        expect(
+          markedText(text)
+            .map((piece) => piece.text)
+            .join(''),
+        ).toBe(text),
+      ),
+    );
   });
 
-  const marked = (text: string): readonly string[] => markedText(text).flatMap(({ mark, code }) => (mark === null ? [] : [`${mark} ${code}`]));
+  const marked = (text: string): readonly string[] =>
+    markedText(text).flatMap(({ mark, code }) => (mark === null ? [] : [`${mark} ${code}`]));
   it.each([
     ['plain words, an é and 潮', []],
     ['a\u200bb', ['invisible U+200B']],
@@ -78,7 +111,12 @@ describe('measuring a symbol in a picture', () => {
     return { widthPx, heightPx: widthPx, grey: toned };
   };
   const [from, to] = [4 * scale, (4 + symbol.modules) * scale];
-  const corners: Corners = [{ x: from, y: from }, { x: to, y: from }, { x: to, y: to }, { x: from, y: to }];
+  const corners: Corners = [
+    { x: from, y: from },
+    { x: to, y: from },
+    { x: to, y: to },
+    { x: from, y: to },
+  ];
 
   it('finds contrast and quiet zone as they are', () => {
     const black = measureSymbol(frameOf(0, 255), corners, symbol.modules);
@@ -97,7 +135,18 @@ describe('measuring a symbol in a picture', () => {
   });
 
   it('says nothing of what lies outside, or is all the same', () => {
-    expect(measureSymbol(frameOf(0, 255), [{ x: -9, y: 0 }, { x: 90, y: 0 }, { x: 90, y: 90 }, { x: 0, y: 90 }], symbol.modules)).toBeNull();
+    expect(
+      measureSymbol(
+        frameOf(0, 255),
+        [
+          { x: -9, y: 0 },
+          { x: 90, y: 0 },
+          { x: 90, y: 90 },
+          { x: 0, y: 90 },
+        ],
+        symbol.modules,
+      ),
+    ).toBeNull();
     expect(measureSymbol(frameOf(90, 90), corners, symbol.modules)).toBeNull();
   });
 });

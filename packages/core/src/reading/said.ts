@@ -3,7 +3,14 @@
  * be read by it is that kind; everything else is words. Addresses that would run something or hand data on are told apart
  * from those that open a page.
  */
-import type { ContactContent, EmailContent, NetworkContent, PhoneContent, PlaceContent, TextMessageContent } from '../payload/content.js';
+import type {
+  ContactContent,
+  EmailContent,
+  NetworkContent,
+  PhoneContent,
+  PlaceContent,
+  TextMessageContent,
+} from '../payload/content.js';
 import { readGeo } from '../payload/geo.js';
 import { readMailto } from '../payload/mailto.js';
 import { readSms, readTel } from '../payload/telephone.js';
@@ -12,7 +19,12 @@ import { readVevent, type ReadEvent } from '../payload/vevent.js';
 import { readWifi } from '../payload/wifi.js';
 
 export type Said =
-  | { readonly kind: 'link'; readonly link: string; readonly host: string; /** False for http: whoever is on the way can read and change it. */ readonly secure: boolean }
+  | {
+      readonly kind: 'link';
+      readonly link: string;
+      readonly host: string;
+      /** False for http: whoever is on the way can read and change it. */ readonly secure: boolean;
+    }
   /** An address without its scheme: some scanners open it, others show it. */
   | { readonly kind: 'bare-address'; readonly link: string; readonly host: string }
   /** Opens an application, or does what its scheme says; no page. */
@@ -26,7 +38,19 @@ export type Said =
   | { readonly kind: 'event'; readonly event: ReadEvent }
   | { readonly kind: 'words' };
 
-export const saidKinds = ['link', 'bare-address', 'other-address', 'contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network', 'words'] as const satisfies readonly Said['kind'][];
+export const saidKinds = [
+  'link',
+  'bare-address',
+  'other-address',
+  'contact',
+  'event',
+  'place',
+  'e-mail',
+  'phone',
+  'text-message',
+  'network',
+  'words',
+] as const satisfies readonly Said['kind'][];
 export type SaidKind = (typeof saidKinds)[number];
 
 export function saidBy(text: string): Said {

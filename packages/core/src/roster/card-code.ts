@@ -14,7 +14,8 @@ const length = prefix.length + cardTokenNumbers + 1;
 
 /** @param numbers one for each character, whole and at least 0, evenly spread @throws RangeError for another count */
 export function cardTokenOf(numbers: readonly number[]): string {
-  if (numbers.length !== cardTokenNumbers) throw new RangeError(`a card's token needs ${cardTokenNumbers} numbers, got ${numbers.length}`);
+  if (numbers.length !== cardTokenNumbers)
+    throw new RangeError(`a card's token needs ${cardTokenNumbers} numbers, got ${numbers.length}`);
   const body = numbers.map((number) => number % slugAlphabet.length);
   return prefix + [...body, checkOf(body)].map((value) => slugAlphabet[value]).join('');
 }
@@ -28,13 +29,19 @@ export type CardText =
 /** What was read, or typed from a card: blanks and hyphens don't count. */
 export function readCardText(text: string): CardText {
   const typed = text.toUpperCase().replace(/[\s-]/g, '');
-  if (!typed.startsWith(prefix) || typed.length < length - 2 || typed.length > length + 2) return { sort: 'text', text: text.trim() };
+  if (!typed.startsWith(prefix) || typed.length < length - 2 || typed.length > length + 2)
+    return { sort: 'text', text: text.trim() };
   const values = valuesOf(typed.slice(prefix.length));
-  return typed.length === length && values !== null && weightedSum(values) === 0 ? { sort: 'token', token: typed } : { sort: 'misread' };
+  return typed.length === length && values !== null && weightedSum(values) === 0
+    ? { sort: 'token', token: typed }
+    : { sort: 'misread' };
 }
 
 /** What the code of a card carries. @param schoolId '' where there is none */
-export function cardPayload(code: CardCode, { schoolId, name, token }: { readonly schoolId: string; readonly name: string; readonly token: string }): string {
+export function cardPayload(
+  code: CardCode,
+  { schoolId, name, token }: { readonly schoolId: string; readonly name: string; readonly token: string },
+): string {
   switch (code) {
     case 'token':
       return token;

@@ -16,17 +16,217 @@ export interface RosterColumns {
 
 /** Whole heads, in lower case without marks. The longer phrase is asked first. */
 const heads: Readonly<Record<Exclude<RosterRole, 'none'>, readonly string[]>> = {
-  id: ['id', 'student id', 'student no', 'student number', 'pupil id', 'admission no', 'admission number', 'card no', 'number', 'no', 'nr', 'nummer', 'schulernummer', 'schuler-id', 'matricule', 'numero', 'numero eleve', 'no eleve', 'identifiant', 'matricula', 'codigo', 'codice', 'leerlingnummer', 'numer', 'numer ucznia', 'elevnummer', 'elevnr', 'номер', 'αριθμος', 'رقم', 'מספר', '学号', '番号', '学籍番号', '학번', 'ma so', 'ogrenci no'],
-  name: ['name', 'full name', 'student', 'student name', 'pupil', 'pupil name', 'schuler', 'nom complet', 'eleve', 'nombre completo', 'alumno', 'alumna', 'nome completo', 'aluno', 'leerling', 'naam', 'uczen', 'elev', 'namn', 'имя и фамилия', 'фио', 'ученик', 'ονοματεπωνυμο', 'الاسم', 'שם מלא', 'שם', '姓名', '氏名', '이름', 'ho va ten', 'ho ten', 'ad soyad', 'नाम'],
+  id: [
+    'id',
+    'student id',
+    'student no',
+    'student number',
+    'pupil id',
+    'admission no',
+    'admission number',
+    'card no',
+    'number',
+    'no',
+    'nr',
+    'nummer',
+    'schulernummer',
+    'schuler-id',
+    'matricule',
+    'numero',
+    'numero eleve',
+    'no eleve',
+    'identifiant',
+    'matricula',
+    'codigo',
+    'codice',
+    'leerlingnummer',
+    'numer',
+    'numer ucznia',
+    'elevnummer',
+    'elevnr',
+    'номер',
+    'αριθμος',
+    'رقم',
+    'מספר',
+    '学号',
+    '番号',
+    '学籍番号',
+    '학번',
+    'ma so',
+    'ogrenci no',
+  ],
+  name: [
+    'name',
+    'full name',
+    'student',
+    'student name',
+    'pupil',
+    'pupil name',
+    'schuler',
+    'nom complet',
+    'eleve',
+    'nombre completo',
+    'alumno',
+    'alumna',
+    'nome completo',
+    'aluno',
+    'leerling',
+    'naam',
+    'uczen',
+    'elev',
+    'namn',
+    'имя и фамилия',
+    'фио',
+    'ученик',
+    'ονοματεπωνυμο',
+    'الاسم',
+    'שם מלא',
+    'שם',
+    '姓名',
+    '氏名',
+    '이름',
+    'ho va ten',
+    'ho ten',
+    'ad soyad',
+    'नाम',
+  ],
   prefix: ['prefix', 'title', 'tussenvoegsel', 'tussenvoegsels', 'titel', 'anrede', 'namenszusatz', 'voorvoegsel'],
-  given: ['given name', 'given names', 'first name', 'first names', 'firstname', 'forename', 'forenames', 'vorname', 'vornamen', 'rufname', 'prenom', 'prenoms', 'nombre', 'nombres', 'nome', 'roepnaam', 'voornaam', 'imie', 'fornamn', 'fornavn', 'имя', 'ονομα', 'الاسم الأول', 'שם פרטי', '名', 'ten', 'ad'],
-  middle: ['middle name', 'middle names', 'middle initial', 'second name', 'zweiter vorname', 'deuxieme prenom', 'segundo nombre', 'отчество', 'patronymic', 'ten dem', 'mellanamn', 'mellomnavn'],
-  family: ['family name', 'surname', 'last name', 'lastname', 'nachname', 'familienname', 'nom', 'nom de famille', 'apellido', 'apellidos', 'cognome', 'apelido', 'sobrenome', 'achternaam', 'nazwisko', 'efternamn', 'etternavn', 'фамилия', 'επωνυμο', 'اسم العائلة', 'שם משפחה', '姓', 'ho', 'soyad', 'soyadi'],
-  class: ['class', 'form', 'group', 'tutor group', 'registration group', 'homeroom', 'klasse', 'classe', 'clase', 'grupo', 'turma', 'klas', 'groep', 'klasa', 'klass', 'класс', 'ταξη', 'τμημα', 'الصف', 'الفصل', 'כיתה', '班级', '班', 'クラス', '반', 'lop', 'sinif', 'कक्षा'],
-  year: ['year', 'year group', 'grade', 'level', 'jahrgang', 'jahrgangsstufe', 'stufe', 'niveau', 'annee', 'ano', 'curso', 'anno', 'leerjaar', 'jaar', 'rocznik', 'arskurs', 'trinn', 'год', 'параллель', 'ετος', 'السنة', 'שכבה', '年级', '学年', '학년', 'khoi', 'yil'],
+  given: [
+    'given name',
+    'given names',
+    'first name',
+    'first names',
+    'firstname',
+    'forename',
+    'forenames',
+    'vorname',
+    'vornamen',
+    'rufname',
+    'prenom',
+    'prenoms',
+    'nombre',
+    'nombres',
+    'nome',
+    'roepnaam',
+    'voornaam',
+    'imie',
+    'fornamn',
+    'fornavn',
+    'имя',
+    'ονομα',
+    'الاسم الأول',
+    'שם פרטי',
+    '名',
+    'ten',
+    'ad',
+  ],
+  middle: [
+    'middle name',
+    'middle names',
+    'middle initial',
+    'second name',
+    'zweiter vorname',
+    'deuxieme prenom',
+    'segundo nombre',
+    'отчество',
+    'patronymic',
+    'ten dem',
+    'mellanamn',
+    'mellomnavn',
+  ],
+  family: [
+    'family name',
+    'surname',
+    'last name',
+    'lastname',
+    'nachname',
+    'familienname',
+    'nom',
+    'nom de famille',
+    'apellido',
+    'apellidos',
+    'cognome',
+    'apelido',
+    'sobrenome',
+    'achternaam',
+    'nazwisko',
+    'efternamn',
+    'etternavn',
+    'фамилия',
+    'επωνυμο',
+    'اسم العائلة',
+    'שם משפחה',
+    '姓',
+    'ho',
+    'soyad',
+    'soyadi',
+  ],
+  class: [
+    'class',
+    'form',
+    'group',
+    'tutor group',
+    'registration group',
+    'homeroom',
+    'klasse',
+    'classe',
+    'clase',
+    'grupo',
+    'turma',
+    'klas',
+    'groep',
+    'klasa',
+    'klass',
+    'класс',
+    'ταξη',
+    'τμημα',
+    'الصف',
+    'الفصل',
+    'כיתה',
+    '班级',
+    '班',
+    'クラス',
+    '반',
+    'lop',
+    'sinif',
+    'कक्षा',
+  ],
+  year: [
+    'year',
+    'year group',
+    'grade',
+    'level',
+    'jahrgang',
+    'jahrgangsstufe',
+    'stufe',
+    'niveau',
+    'annee',
+    'ano',
+    'curso',
+    'anno',
+    'leerjaar',
+    'jaar',
+    'rocznik',
+    'arskurs',
+    'trinn',
+    'год',
+    'параллель',
+    'ετος',
+    'السنة',
+    'שכבה',
+    '年级',
+    '学年',
+    '학년',
+    'khoi',
+    'yil',
+  ],
 };
 
-const roleOfHead = new Map(Object.entries(heads).flatMap(([role, words]) => words.map((word) => [word.normalize('NFD').replace(/\p{M}/gu, ''), role as RosterRole] as const)));
+const roleOfHead = new Map(
+  Object.entries(heads).flatMap(([role, words]) =>
+    words.map((word) => [word.normalize('NFD').replace(/\p{M}/gu, ''), role as RosterRole] as const),
+  ),
+);
 const looked = 60;
 
 /** @param rows cells without empty rows */
@@ -39,7 +239,12 @@ export function guessRosterColumns(rows: RosterRows): RosterColumns {
 }
 
 function headOf(cell: string): string {
-  return cell.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/[._:*()#\s]+/gu, ' ').trim();
+  return cell
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[._:*()#\s]+/gu, ' ')
+    .trim();
 }
 
 /** A role is held once: by the first column that has it. A whole name beside its parts is not needed. */
@@ -47,11 +252,18 @@ function settle(roles: readonly RosterRole[]): readonly RosterRole[] {
   const once = roles.map((role, column) => (role !== 'none' && roles.indexOf(role) === column ? role : 'none'));
   // "Name" beside "First name" is the family's.
   const alone = once.includes('given') && !once.includes('family');
-  return once.map((role) => (role === 'name' && (once.includes('given') || once.includes('family')) ? (alone ? 'family' : 'none') : role));
+  return once.map((role) =>
+    role === 'name' && (once.includes('given') || once.includes('family')) ? (alone ? 'family' : 'none') : role,
+  );
 }
 
 function guessByContent(rows: RosterRows, width: number): readonly RosterRole[] {
-  const values = Array.from({ length: width }, (_, column) => rows.slice(0, looked).map((row) => (row[column] ?? '').trim()).filter((cell) => cell !== ''));
+  const values = Array.from({ length: width }, (_, column) =>
+    rows
+      .slice(0, looked)
+      .map((row) => (row[column] ?? '').trim())
+      .filter((cell) => cell !== ''),
+  );
   const share = (column: number, test: (cell: string) => boolean): number => {
     const cells = values[column] ?? [];
     return cells.length === 0 ? 0 : cells.filter(test).length / cells.length;
@@ -63,10 +275,29 @@ function guessByContent(rows: RosterRows, width: number): readonly RosterRole[] 
     if (column !== undefined) roles[column] = role;
   };
   const free = (column: number): boolean => roles[column] === 'none';
-  give('name', columns.find((column) => share(column, (cell) => /^[^,\d]+,\s*[^,\d]+$/u.test(cell)) > 0.6));
-  give('id', columns.find((column) => free(column) && share(column, (cell) => /^[A-Z]{0,3}[-/]?\d{3,}$/iu.test(cell)) > 0.8 && distinct(column) > 0.9));
-  give('class', columns.find((column) => free(column) && share(column, (cell) => cell.length <= 14 && /\d/.test(cell)) > 0.8 && (distinct(column) < 0.6 || rows.length < 4)));
-  const wordy = columns.filter((column) => free(column) && share(column, (cell) => /\p{L}{2,}/u.test(cell) && !/\d/.test(cell)) > 0.8);
+  give(
+    'name',
+    columns.find((column) => share(column, (cell) => /^[^,\d]+,\s*[^,\d]+$/u.test(cell)) > 0.6),
+  );
+  give(
+    'id',
+    columns.find(
+      (column) =>
+        free(column) && share(column, (cell) => /^[A-Z]{0,3}[-/]?\d{3,}$/iu.test(cell)) > 0.8 && distinct(column) > 0.9,
+    ),
+  );
+  give(
+    'class',
+    columns.find(
+      (column) =>
+        free(column) &&
+        share(column, (cell) => cell.length <= 14 && /\d/.test(cell)) > 0.8 &&
+        (distinct(column) < 0.6 || rows.length < 4),
+    ),
+  );
+  const wordy = columns.filter(
+    (column) => free(column) && share(column, (cell) => /\p{L}{2,}/u.test(cell) && !/\d/.test(cell)) > 0.8,
+  );
   if (roles.includes('name') || wordy.length === 0) return roles;
   const [first, second] = wordy;
   if (wordy.length === 1 || share(first ?? 0, (cell) => /\s/u.test(cell)) > 0.5) give('name', first);

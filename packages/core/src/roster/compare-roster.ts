@@ -27,15 +27,28 @@ export interface RosterComparison<Id, Student extends RosterStudent> {
  * Students are found again by their id; without one by name and class, then by name alone where that is clear. Nobody is found twice.
  * @param known all students that the school has
  */
-export function compareRoster<Id, Student extends RosterStudent>(known: readonly Known<Id>[], roster: readonly Student[]): RosterComparison<Id, Student> {
+export function compareRoster<Id, Student extends RosterStudent>(
+  known: readonly Known<Id>[],
+  roster: readonly Student[],
+): RosterComparison<Id, Student> {
   const open = new Set(known);
   const found = new Map<Student, Known<Id>>();
   const match = (keyOf: (student: RosterStudent) => string | null): void => {
     const candidatesOf = grouped([...open], keyOf);
-    for (const [key, students] of grouped(roster.filter((student) => !found.has(student)), keyOf)) {
+    for (const [key, students] of grouped(
+      roster.filter((student) => !found.has(student)),
+      keyOf,
+    )) {
       const candidates = candidatesOf.get(key) ?? [];
       // As many as there are of that name, in their order; where numbers differ nobody is guessed, and whoever has another id is somebody else.
-      if (candidates.length !== students.length || candidates.some((one, index) => one.schoolId !== null && students[index]?.schoolId !== null && !sameId(one, students[index] as Student))) continue;
+      if (
+        candidates.length !== students.length ||
+        candidates.some(
+          (one, index) =>
+            one.schoolId !== null && students[index]?.schoolId !== null && !sameId(one, students[index] as Student),
+        )
+      )
+        continue;
       students.forEach((student, index) => {
         const one = candidates[index] as Known<Id>;
         found.set(student, one);
@@ -47,10 +60,17 @@ export function compareRoster<Id, Student extends RosterStudent>(known: readonly
   match(({ name, className }) => `${nameKey(name)} ${nameKey(className)}`);
   match(({ name }) => nameKey(name));
   const changed = [...found].flatMap(([student, before]) => {
-    const parts = rosterParts.filter((part) => before[part] !== student[part] && !(part === 'schoolId' && student.schoolId === null));
+    const parts = rosterParts.filter(
+      (part) => before[part] !== student[part] && !(part === 'schoolId' && student.schoolId === null),
+    );
     return parts.length === 0 && !before.left ? [] : [{ id: before.id, before, student, parts }];
   });
-  return { added: roster.filter((student) => !found.has(student)), changed, same: found.size - changed.length, leftOut: [...open].filter(({ left }) => !left) };
+  return {
+    added: roster.filter((student) => !found.has(student)),
+    changed,
+    same: found.size - changed.length,
+    leftOut: [...open].filter(({ left }) => !left),
+  };
 }
 
 function sameId(one: RosterStudent, other: RosterStudent): boolean {

@@ -11,7 +11,48 @@ export interface NameParts {
   readonly family: string;
 }
 
-const particles = new Set(['van', 'von', 'der', 'den', 'de', 'del', 'della', 'di', 'da', 'do', 'dos', 'das', 'du', 'la', 'le', 'el', 'al', 'bin', 'bint', 'ibn', 'ben', 'abu', 'ter', 'ten', 'te', 'zu', 'zur', 'zum', 'ó', 'ní', 'nic', 'mac', 'af', 'av', 'san', 'st', 'st.', "'t", 'y', 'e']);
+const particles = new Set([
+  'van',
+  'von',
+  'der',
+  'den',
+  'de',
+  'del',
+  'della',
+  'di',
+  'da',
+  'do',
+  'dos',
+  'das',
+  'du',
+  'la',
+  'le',
+  'el',
+  'al',
+  'bin',
+  'bint',
+  'ibn',
+  'ben',
+  'abu',
+  'ter',
+  'ten',
+  'te',
+  'zu',
+  'zur',
+  'zum',
+  'ó',
+  'ní',
+  'nic',
+  'mac',
+  'af',
+  'av',
+  'san',
+  'st',
+  'st.',
+  "'t",
+  'y',
+  'e',
+]);
 /** Family names come first, and no blank stands between. */
 const withoutBlank = /^[\p{Script=Han}\p{Script=Hangul}\p{Script=Hiragana}\p{Script=Katakana}\u3005・]+$/u;
 
@@ -36,22 +77,35 @@ export function splitName(whole: string): NameParts {
   if (words.length < 2) return { prefix: '', given: name, middle: '', family: '' };
   let from = words.length - 1;
   while (from > 1 && particles.has((words[from - 1] ?? '').toLowerCase())) from -= 1;
-  return { prefix: '', given: words[0] ?? '', middle: words.slice(1, from).join(' '), family: words.slice(from).join(' ') };
+  return {
+    prefix: '',
+    given: words[0] ?? '',
+    middle: words.slice(1, from).join(' '),
+    family: words.slice(from).join(' '),
+  };
 }
 
 /** As it is printed and said: "Ana María de la Cruz", "山田太郎". */
 export function wholeName({ prefix, given, middle, family }: NameParts): string {
   const parts = [given, middle, prefix, family].map(tidyName).filter((part) => part !== '');
-  if (family !== '' && [given, middle, family].filter((part) => part !== '').every((part) => withoutBlank.test(part))) return tidyName(`${family}${given}${middle}`);
+  if (family !== '' && [given, middle, family].filter((part) => part !== '').every((part) => withoutBlank.test(part)))
+    return tidyName(`${family}${given}${middle}`);
   return parts.join(' ');
 }
 
 /** By which it is sorted: family name first. */
 export function sortName({ given, middle, family }: NameParts): string {
-  return [family, given, middle].map(tidyName).filter((part) => part !== '').join(', ');
+  return [family, given, middle]
+    .map(tidyName)
+    .filter((part) => part !== '')
+    .join(', ');
 }
 
 /** The same for "Núñez" and "nunez ": what people take for the same name. */
 export function nameKey(name: string): string {
-  return tidyName(name).normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/[\s\-'’.]+/gu, '');
+  return tidyName(name)
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[\s\-'’.]+/gu, '');
 }

@@ -18,7 +18,14 @@ export interface RosterEntry extends RosterStudent {
   readonly row: number;
 }
 
-export const rosterProblemReasons = ['no-name', 'name-too-long', 'id-too-long', 'same-id', 'same-name', 'looks-like-formula'] as const;
+export const rosterProblemReasons = [
+  'no-name',
+  'name-too-long',
+  'id-too-long',
+  'same-id',
+  'same-name',
+  'looks-like-formula',
+] as const;
 export type RosterProblemReason = (typeof rosterProblemReasons)[number];
 
 export interface RosterProblem {
@@ -46,19 +53,36 @@ export const rosterLimits = { nameLength: 120, idLength: 40, classLength: 60, st
 export function readRoster(rows: RosterRows, { roles, header }: RosterColumns, sameId: SameId = 'first'): ReadRoster {
   const problems: RosterProblem[] = [];
   const entries: RosterEntry[] = [];
-  const tell = (row: number, reason: RosterProblemReason, detail: string, other: number | null, leftOut: boolean): void => void problems.push({ row, reason, detail, other, leftOut });
+  const tell = (
+    row: number,
+    reason: RosterProblemReason,
+    detail: string,
+    other: number | null,
+    leftOut: boolean,
+  ): void => void problems.push({ row, reason, detail, other, leftOut });
   rows.forEach((cells, index) => {
     const row = index + 1;
     if ((header && index === 0) || cells.every((cell) => cell.trim() === '')) return;
     const cell = (role: RosterRole): string => tidyName(roles.includes(role) ? (cells[roles.indexOf(role)] ?? '') : '');
-    const parts: NameParts = roles.includes('name') ? splitName(cell('name')) : { prefix: cell('prefix'), given: cell('given'), middle: cell('middle'), family: cell('family') };
+    const parts: NameParts = roles.includes('name')
+      ? splitName(cell('name'))
+      : { prefix: cell('prefix'), given: cell('given'), middle: cell('middle'), family: cell('family') };
     const name = wholeName(parts);
     const schoolId = cell('id');
     if (!/[\p{L}\p{N}]/u.test(name)) return tell(row, 'no-name', schoolId, null, true);
     if (name.length > rosterLimits.nameLength) return tell(row, 'name-too-long', `${name.slice(0, 40)}…`, null, true);
-    if (schoolId.length > rosterLimits.idLength) return tell(row, 'id-too-long', `${schoolId.slice(0, 40)}…`, null, true);
+    if (schoolId.length > rosterLimits.idLength)
+      return tell(row, 'id-too-long', `${schoolId.slice(0, 40)}…`, null, true);
     if (/^[=@]|^[+-]\S*\(/u.test(name)) tell(row, 'looks-like-formula', name.slice(0, 40), null, false);
-    entries.push({ ...parts, row, schoolId: schoolId === '' ? null : schoolId, name, sortedBy: sortName(parts), className: cell('class').slice(0, rosterLimits.classLength), year: cell('year').slice(0, rosterLimits.classLength) });
+    entries.push({
+      ...parts,
+      row,
+      schoolId: schoolId === '' ? null : schoolId,
+      name,
+      sortedBy: sortName(parts),
+      className: cell('class').slice(0, rosterLimits.classLength),
+      year: cell('year').slice(0, rosterLimits.classLength),
+    });
   });
   const students = chooseSameIds(entries, sameId, tell);
   tellSameNames(students, tell);

@@ -10,7 +10,17 @@ import { unreachable } from '../result.js';
 import type { Carry } from '../payload/carry.js';
 import type { ContentKind } from '../payload/content.js';
 
-export const scannerActs = ['link', 'bare-address', 'contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network'] as const;
+export const scannerActs = [
+  'link',
+  'bare-address',
+  'contact',
+  'event',
+  'place',
+  'e-mail',
+  'phone',
+  'text-message',
+  'network',
+] as const;
 /** A kind of payload that a scanner does something with, beyond showing it. */
 export type ScannerAct = (typeof scannerActs)[number];
 
@@ -38,6 +48,9 @@ export function actNeeded(carry: Carry, content: ContentKind | null): ScannerAct
 }
 
 /** The devices that show it as text and do nothing. */
-export function ignoring<Device extends Pick<ScannerProfile, 'actsOn'>>(devices: readonly Device[], act: ScannerAct | null): readonly Device[] {
+export function ignoring<Device extends Pick<ScannerProfile, 'actsOn'>>(
+  devices: readonly Device[],
+  act: ScannerAct | null,
+): readonly Device[] {
   return act === null ? [] : devices.filter((device) => !device.actsOn.includes(act));
 }

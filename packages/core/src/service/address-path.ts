@@ -32,7 +32,9 @@ export function matchPath(template: string, path: string): Readonly<Record<strin
 
 /** Puts named parts into a template, as they stood in the address. Names without a part become empty. */
 export function fillTemplate(template: string, named: Readonly<Record<string, string>>): string {
-  return template.replace(/\{([^{}]*)\}/g, (_, name: string) => (Object.hasOwn(named, name) ? (named[name] ?? '') : ''));
+  return template.replace(/\{([^{}]*)\}/g, (_, name: string) =>
+    Object.hasOwn(named, name) ? (named[name] ?? '') : '',
+  );
 }
 
 function partsOf(path: string): readonly string[] {

@@ -39,7 +39,10 @@ export interface LeftOutService {
 export const emptyCatalogue: ServiceCatalogue = { services: [], leftOut: [] };
 
 /** Never throws: what can't be used is in `leftOut` with its problems. Descriptions must have the right shape. */
-export function compileServices(descriptions: readonly ServiceDescription[], compile: CompilePattern): ServiceCatalogue {
+export function compileServices(
+  descriptions: readonly ServiceDescription[],
+  compile: CompilePattern,
+): ServiceCatalogue {
   const services: KnownService[] = [];
   const leftOut: LeftOutService[] = [];
   for (const description of descriptions) {
@@ -52,7 +55,9 @@ export function compileServices(descriptions: readonly ServiceDescription[], com
 
 /** True when any expression is in them: only then an engine for expressions is needed. */
 export function needPatterns(descriptions: readonly ServiceDescription[]): boolean {
-  return descriptions.some(({ addresses, walls }) => [...addresses, ...walls].some(({ pattern }) => pattern !== undefined));
+  return descriptions.some(({ addresses, walls }) =>
+    [...addresses, ...walls].some(({ pattern }) => pattern !== undefined),
+  );
 }
 
 function known(description: ServiceDescription, compile: CompilePattern): KnownService {

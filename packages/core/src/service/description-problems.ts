@@ -31,7 +31,10 @@ export interface DescriptionProblem {
 }
 
 /** Problems of a description whose shape is right; none when it can be used. */
-export function descriptionProblems(description: ServiceDescription, compile: CompilePattern): readonly DescriptionProblem[] {
+export function descriptionProblems(
+  description: ServiceDescription,
+  compile: CompilePattern,
+): readonly DescriptionProblem[] {
   const { hosts, shorteners = [], addresses, walls } = description;
   return [
     ...(hosts.length + shorteners.length === 0 ? [{ path: 'hosts', reason: 'no-host' as const, detail: '' }] : []),
@@ -48,25 +51,49 @@ function hostProblems(host: string, path: string): readonly DescriptionProblem[]
   return hostPattern.test(host) ? [] : [{ path, reason: 'host-unusable', detail: host }];
 }
 
-function addressProblems({ path, pattern, studentLink }: AddressDescription, where: string, compile: CompilePattern): readonly DescriptionProblem[] {
+function addressProblems(
+  { path, pattern, studentLink }: AddressDescription,
+  where: string,
+  compile: CompilePattern,
+): readonly DescriptionProblem[] {
   if ((path === undefined) === (pattern === undefined)) return [{ path: where, reason: 'path-or-pattern', detail: '' }];
-  if (path !== undefined && !isAddressPath(path)) return [{ path: `${where}.path`, reason: 'path-unusable', detail: path }];
-  const compiled = pattern === undefined ? { names: namesIn(path ?? ''), problems: [] } : patternProblems(pattern, `${where}.pattern`, compile);
+  if (path !== undefined && !isAddressPath(path))
+    return [{ path: `${where}.path`, reason: 'path-unusable', detail: path }];
+  const compiled =
+    pattern === undefined
+      ? { names: namesIn(path ?? ''), problems: [] }
+      : patternProblems(pattern, `${where}.pattern`, compile);
   if (compiled.problems.length > 0 || studentLink === undefined) return compiled.problems;
-  if (!studentLink.startsWith('/') || studentLink.startsWith('//') || /\s/.test(studentLink)) return [{ path: `${where}.studentLink`, reason: 'student-link-unusable', detail: studentLink }];
+  if (!studentLink.startsWith('/') || studentLink.startsWith('//') || /\s/.test(studentLink))
+    return [{ path: `${where}.studentLink`, reason: 'student-link-unusable', detail: studentLink }];
   const unknown = namesIn(studentLink).filter((name) => !compiled.names.includes(name));
   return unknown.map((name) => ({ path: `${where}.studentLink`, reason: 'part-unknown', detail: name }));
 }
 
-function wallProblems({ host, words, pattern }: WallDescription, where: string, compile: CompilePattern): readonly DescriptionProblem[] {
-  if (host === undefined && (words === undefined || words.length === 0) && pattern === undefined) return [{ path: where, reason: 'mark-missing', detail: '' }];
-  return [...(host === undefined ? [] : hostProblems(host, `${where}.host`)), ...(pattern === undefined ? [] : patternProblems(pattern, `${where}.pattern`, compile).problems)];
+function wallProblems(
+  { host, words, pattern }: WallDescription,
+  where: string,
+  compile: CompilePattern,
+): readonly DescriptionProblem[] {
+  if (host === undefined && (words === undefined || words.length === 0) && pattern === undefined)
+    return [{ path: where, reason: 'mark-missing', detail: '' }];
+  return [
+    ...(host === undefined ? [] : hostProblems(host, `${where}.host`)),
+    ...(pattern === undefined ? [] : patternProblems(pattern, `${where}.pattern`, compile).problems),
+  ];
 }
 
-function patternProblems(source: string, path: string, compile: CompilePattern): { names: readonly string[]; problems: readonly DescriptionProblem[] } {
+function patternProblems(
+  source: string,
+  path: string,
+  compile: CompilePattern,
+): { names: readonly string[]; problems: readonly DescriptionProblem[] } {
   try {
     return { names: compile(source).names, problems: [] };
   } catch (error) {
-    return { names: [], problems: [{ path, reason: 'pattern-unusable', detail: error instanceof Error ? error.message : '' }] };
+    return {
+      names: [],
+      problems: [{ path, reason: 'pattern-unusable', detail: error instanceof Error ? error.message : '' }],
+    };
   }
 }

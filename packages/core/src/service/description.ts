@@ -45,7 +45,14 @@ export interface AddressDescription {
 }
 
 /** Verdicts that a wall can mean. */
-export const wallVerdicts = ['sign-in', 'organisation', 'named-only', 'closed', 'missing', 'obstructed'] as const satisfies readonly AccessVerdict[];
+export const wallVerdicts = [
+  'sign-in',
+  'organisation',
+  'named-only',
+  'closed',
+  'missing',
+  'obstructed',
+] as const satisfies readonly AccessVerdict[];
 export type WallVerdict = (typeof wallVerdicts)[number];
 
 export const describedRights = ['comment', 'change', 'download', 'answer'] as const;

@@ -19,12 +19,18 @@ export function describeAddress(link: string, catalogue: ServiceCatalogue): Desc
   if (!url || !service) return null;
   for (const { address, match } of service.addresses) {
     const named = match(url.pathname, url.search);
-    if (named) return { service: service.description, address, studentLink: studentLinkOf(link, url.origin, address, named) };
+    if (named)
+      return { service: service.description, address, studentLink: studentLinkOf(link, url.origin, address, named) };
   }
   return { service: service.description, address: null, studentLink: null };
 }
 
-function studentLinkOf(link: string, origin: string, address: AddressDescription, named: Readonly<Record<string, string>>): string | null {
+function studentLinkOf(
+  link: string,
+  origin: string,
+  address: AddressDescription,
+  named: Readonly<Record<string, string>>,
+): string | null {
   if (address.role === 'student' || address.studentLink === undefined) return null;
   const made = origin + fillTemplate(address.studentLink, named);
   return parseUrl(made)?.origin === origin && made !== link ? made : null;
@@ -37,12 +43,16 @@ export function serviceAt(host: string, { services }: ServiceCatalogue): KnownSe
 
 /** True for a host at which the school runs short links itself. */
 export function isOwnShortener(host: string, { services }: ServiceCatalogue): boolean {
-  return services.some(({ description }) => description.shorteners?.some((pattern) => hostMatches(pattern, host)) ?? false);
+  return services.some(
+    ({ description }) => description.shorteners?.some((pattern) => hostMatches(pattern, host)) ?? false,
+  );
 }
 
 /** `*.example.org` covers `a.example.org` and `a.b.example.org`, not `example.org` itself. */
 export function hostMatches(pattern: string, host: string): boolean {
   const wanted = pattern.toLowerCase();
   const given = host.toLowerCase();
-  return wanted.startsWith('*.') ? given.endsWith(wanted.slice(1)) && given.length > wanted.length - 1 : given === wanted;
+  return wanted.startsWith('*.')
+    ? given.endsWith(wanted.slice(1)) && given.length > wanted.length - 1
+    : given === wanted;
 }

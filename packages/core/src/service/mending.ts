@@ -20,7 +20,11 @@ export function mendingFor(verdict: AccessVerdict, link: string, catalogue: Serv
   const service = described?.service ?? null;
   const own = service?.mending.find((entry) => entry.verdicts.includes(verdict));
   if (service && own) {
-    return { service: service.name, steps: own.steps, ownerPage: own.ownerPage?.replace('{link}', withoutQuery(described?.studentLink ?? link)) ?? null };
+    return {
+      service: service.name,
+      steps: own.steps,
+      ownerPage: own.ownerPage?.replace('{link}', withoutQuery(described?.studentLink ?? link)) ?? null,
+    };
   }
   return { service: service?.name ?? null, steps: generalSteps(verdict), ownerPage: null };
 }
@@ -33,21 +37,38 @@ function withoutQuery(link: string): string {
 function generalSteps(verdict: Exclude<AccessVerdict, 'open'>): readonly string[] {
   switch (verdict) {
     case 'sign-in':
-      return ['Open the page as its owner and look for its sharing settings.', 'Let everyone who has the link look, without signing in.'];
+      return [
+        'Open the page as its owner and look for its sharing settings.',
+        'Let everyone who has the link look, without signing in.',
+      ];
     case 'named-only':
-      return ['Open the page as its owner: it is shared with chosen people only.', 'Let everyone who has the link look, without signing in.'];
+      return [
+        'Open the page as its owner: it is shared with chosen people only.',
+        'Let everyone who has the link look, without signing in.',
+      ];
     case 'organisation':
-      return ['Open the page as its owner and look for its sharing settings.', 'Let everyone who has the link look, or use it with a class whose students have accounts of the school.'];
+      return [
+        'Open the page as its owner and look for its sharing settings.',
+        'Let everyone who has the link look, or use it with a class whose students have accounts of the school.',
+      ];
     case 'closed':
       return ['Open it as its owner, and look at its days and limits: let it take answers again, or share it anew.'];
     case 'open-editable':
-      return ['Students could change it. If that is not meant, open its sharing settings as its owner and let everyone look only.'];
+      return [
+        'Students could change it. If that is not meant, open its sharing settings as its owner and let everyone look only.',
+      ];
     case 'partial':
       return ['Open the named items as their owner and let everyone who has the link look.'];
     case 'obstructed':
-      return ['Open the link on a device like your students’ and see whether they would get past it.', 'Where they would not, keep a copy of it here, or use another page.'];
+      return [
+        'Open the link on a device like your students’ and see whether they would get past it.',
+        'Where they would not, keep a copy of it here, or use another page.',
+      ];
     case 'missing':
-      return ['Open the page yourself and copy its whole address once more.', 'If it was moved or removed, paste the new address here.'];
+      return [
+        'Open the page yourself and copy its whole address once more.',
+        'If it was moved or removed, paste the new address here.',
+      ];
     case 'failing':
       return ['Open the page yourself. If it works for you, open it again here in a minute.'];
     case 'unknown':

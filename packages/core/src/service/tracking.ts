@@ -8,7 +8,21 @@ import type { ServiceCatalogue } from './catalogue.js';
 import { serviceAt } from './match.js';
 
 /** `*` stands for any beginning or ending. */
-export const generalTracking: readonly string[] = ['utm_*', 'mtm_*', 'pk_*', '*clid', '*clkid', 'campaign', 'campaign_id', 'mailing_id', 'newsletter_id', 'ref_src', 'referrer', 'share_source', 'shared_by'];
+export const generalTracking: readonly string[] = [
+  'utm_*',
+  'mtm_*',
+  'pk_*',
+  '*clid',
+  '*clkid',
+  'campaign',
+  'campaign_id',
+  'mailing_id',
+  'newsletter_id',
+  'ref_src',
+  'referrer',
+  'share_source',
+  'shared_by',
+];
 
 export interface TrimmedLink {
   readonly link: string;
@@ -38,7 +52,12 @@ export function trimLink(link: string, catalogue: ServiceCatalogue): TrimmedLink
 export function samePage(first: Evidence, second: Evidence, catalogue: ServiceCatalogue): boolean {
   const [a, b] = [first.final, second.final];
   if (!a || !b || first.ending !== 'answered' || second.ending !== 'answered') return false;
-  return a.status === b.status && a.contentType === b.contentType && bare(a.address, catalogue) === bare(b.address, catalogue) && sameContent(a, b);
+  return (
+    a.status === b.status &&
+    a.contentType === b.contentType &&
+    bare(a.address, catalogue) === bare(b.address, catalogue) &&
+    sameContent(a, b)
+  );
 }
 
 function bare(address: string, catalogue: ServiceCatalogue): string {
@@ -50,7 +69,11 @@ function bare(address: string, catalogue: ServiceCatalogue): string {
 function sameContent(a: FinalPage, b: FinalPage): boolean {
   if (!a.page || !b.page) return a.page === b.page && a.sizeBytes === b.sizeBytes;
   const longer = Math.max(a.page.visibleCharacters, b.page.visibleCharacters);
-  return a.page.title === b.page.title && a.page.forms.length === b.page.forms.length && Math.abs(a.page.visibleCharacters - b.page.visibleCharacters) <= longer / 10;
+  return (
+    a.page.title === b.page.title &&
+    a.page.forms.length === b.page.forms.length &&
+    Math.abs(a.page.visibleCharacters - b.page.visibleCharacters) <= longer / 10
+  );
 }
 
 function nameOf(pair: string): string {

@@ -3,9 +3,37 @@
  * them, cuts and folds. The same pages are drawn as preview, PDF and picture.
  */
 import { fail, succeed, type Result } from '../result.js';
-import { backFields, type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
-import { layoutFace, type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type PictureBox, type TextBox } from './face.js';
-import { backOf, cellBox, checkGrid, cutsOf, fitGrid, placeOnPages, type DuplexAdjustment, type DuplexEdge, type Grid, type GridProblem, type MmBox, type PaperSize } from './grid.js';
+import {
+  backFields,
+  type BackField,
+  type FaceField,
+  type SheetDesign,
+  type SheetKind,
+  type TextField,
+} from './design.js';
+import {
+  layoutFace,
+  type ArrowBox,
+  type CodeBox,
+  type FaceContent,
+  type FaceLayout,
+  type PictureBox,
+  type TextBox,
+} from './face.js';
+import {
+  backOf,
+  cellBox,
+  checkGrid,
+  cutsOf,
+  fitGrid,
+  placeOnPages,
+  type DuplexAdjustment,
+  type DuplexEdge,
+  type Grid,
+  type GridProblem,
+  type MmBox,
+  type PaperSize,
+} from './grid.js';
 import { pageSize, type PaperFormat } from './paper.js';
 import type { LabelGrid } from './kinds.js';
 import { fitText, lineHeightMm, type MeasureText } from './text.js';
@@ -57,7 +85,11 @@ interface OfItem {
   readonly turned: boolean;
 }
 
-export type PageText = Omit<TextBox, 'field'> & { readonly field: TextField | 'head' | 'head-about' | 'page-number'; readonly item: number | null; readonly turned: boolean };
+export type PageText = Omit<TextBox, 'field'> & {
+  readonly field: TextField | 'head' | 'head-about' | 'page-number';
+  readonly item: number | null;
+  readonly turned: boolean;
+};
 export type PageCode = CodeBox & OfItem;
 export type PagePicture = PictureBox & OfItem;
 export type PageArrow = ArrowBox & OfItem;
@@ -96,11 +128,15 @@ export function gridOf(setup: SheetSetup): Result<Grid, GridProblem> {
     case 'small-card':
       return divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
     case 'student-card':
-      return setup.perPage === 10 ? fitGrid(page, id1, edge, 0) : divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
+      return setup.perPage === 10
+        ? fitGrid(page, id1, edge, 0)
+        : divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
     case 'handout': {
       const area = inset(whole, Math.max(edge, 10));
       const body = { ...area, yMm: area.yMm + headMm, heightMm: area.heightMm - headMm - footMm };
-      return setup.inColumns ? divide(page, body, setup.perPage, squareness) : tallEnough(divided(page, body, 1, setup.perPage));
+      return setup.inColumns
+        ? divide(page, body, setup.perPage, squareness)
+        : tallEnough(divided(page, body, 1, setup.perPage));
     }
     case 'label': {
       const grid = checkGrid({ page, ...setup.labels });
@@ -119,15 +155,35 @@ function lyingPanel({ widthMm, heightMm }: PaperSize): number {
 }
 
 function inset(box: MmBox, byMm: number): MmBox {
-  return { xMm: box.xMm + byMm, yMm: box.yMm + byMm, widthMm: box.widthMm - 2 * byMm, heightMm: box.heightMm - 2 * byMm };
+  return {
+    xMm: box.xMm + byMm,
+    yMm: box.yMm + byMm,
+    widthMm: box.widthMm - 2 * byMm,
+    heightMm: box.heightMm - 2 * byMm,
+  };
 }
 
 function divided(page: PaperSize, { xMm, yMm, widthMm, heightMm }: MmBox, columns: number, rows: number): Grid {
-  return { page, columns, rows, widthMm: widthMm / columns, heightMm: heightMm / rows, leftMm: xMm, topMm: yMm, pitchXMm: widthMm / columns, pitchYMm: heightMm / rows };
+  return {
+    page,
+    columns,
+    rows,
+    widthMm: widthMm / columns,
+    heightMm: heightMm / rows,
+    leftMm: xMm,
+    topMm: yMm,
+    pitchXMm: widthMm / columns,
+    pitchYMm: heightMm / rows,
+  };
 }
 
 /** Columns and rows that make the best cells of all that give that number. */
-function divide(page: PaperSize, area: MmBox, count: number, worth: (cell: PaperSize) => number): Result<Grid, GridProblem> {
+function divide(
+  page: PaperSize,
+  area: MmBox,
+  count: number,
+  worth: (cell: PaperSize) => number,
+): Result<Grid, GridProblem> {
   const grids = Array.from({ length: count }, (_, index) => index + 1)
     .filter((columns) => count % columns === 0)
     .map((columns) => divided(page, area, columns, count / columns));
@@ -168,18 +224,29 @@ export function pagesOf(composition: Composition): number {
 
 /** @param index from 0 @throws RangeError beyond the last page */
 export function layoutPage(composition: Composition, index: number, measure: MeasureText): SheetPage {
-  if (!Number.isInteger(index) || index < 0 || index >= pagesOf(composition)) throw new RangeError(`there is no page ${index} of ${pagesOf(composition)}`);
+  if (!Number.isInteger(index) || index < 0 || index >= pagesOf(composition))
+    throw new RangeError(`there is no page ${index} of ${pagesOf(composition)}`);
   const { backs } = composition.setup;
-  return backs === null ? frontPage(composition, index, measure) : index % 2 === 0 ? frontPage(composition, index / 2, measure) : backPage(composition, (index - 1) / 2, measure);
+  return backs === null
+    ? frontPage(composition, index, measure)
+    : index % 2 === 0
+      ? frontPage(composition, index / 2, measure)
+      : backPage(composition, (index - 1) / 2, measure);
 }
 
 /** The items of a front with their cells. */
-function cellsOn({ setup, grid, items }: Composition, front: number): readonly { readonly item: number; readonly box: MmBox }[] {
+function cellsOn(
+  { setup, grid, items }: Composition,
+  front: number,
+): readonly { readonly item: number; readonly box: MmBox }[] {
   const each = grid.columns * grid.rows;
   const from = Math.max(0, front * each - startOf(setup));
   const to = Math.min(items.length * setup.copies, (front + 1) * each - startOf(setup));
   const cells = placeOnPages(grid, to, startOf(setup)).slice(from);
-  return cells.map(({ cell }, index) => ({ item: Math.floor((from + index) / setup.copies), box: cellBox(grid, cell) }));
+  return cells.map(({ cell }, index) => ({
+    item: Math.floor((from + index) / setup.copies),
+    box: cellBox(grid, cell),
+  }));
 }
 
 function frontPage(composition: Composition, front: number, measure: MeasureText): SheetPage {
@@ -211,21 +278,42 @@ function backPage(composition: Composition, front: number, measure: MeasureText)
   return page;
 }
 
-export function layoutFront({ setup, items }: Composition, index: number, room: MmBox, measure: MeasureText): FaceLayout {
+export function layoutFront(
+  { setup, items }: Composition,
+  index: number,
+  room: MmBox,
+  measure: MeasureText,
+): FaceLayout {
   return layoutFace(setup.design.front, room, frontContent(setup, items[index] as SheetItem), measure);
 }
 
-export function layoutBack({ setup, items }: Composition, index: number, room: MmBox, measure: MeasureText): FaceLayout {
+export function layoutBack(
+  { setup, items }: Composition,
+  index: number,
+  room: MmBox,
+  measure: MeasureText,
+): FaceLayout {
   const { texts } = items[index] as SheetItem;
-  return layoutFace(setup.design.back, room, { texts: pick(texts, backFields), code: null, neededMm: 0, pictures: {} }, measure);
+  return layoutFace(
+    setup.design.back,
+    room,
+    { texts: pick(texts, backFields), code: null, neededMm: 0, pictures: {} },
+    measure,
+  );
 }
 
-function frontContent({ fields, design, kind }: SheetSetup, { texts, modules, surround, neededMm, pictureAspect }: SheetItem): FaceContent {
+function frontContent(
+  { fields, design, kind }: SheetSetup,
+  { texts, modules, surround, neededMm, pictureAspect }: SheetItem,
+): FaceContent {
   return {
     texts: pick(texts, fields),
     code: { modules, surround },
     neededMm,
-    pictures: { ...(design.header && { header: design.header.aspect }), ...(pictureAspect !== null && (kind === 'poster' || kind === 'student-card') && { material: pictureAspect }) },
+    pictures: {
+      ...(design.header && { header: design.header.aspect }),
+      ...(pictureAspect !== null && (kind === 'poster' || kind === 'student-card') && { material: pictureAspect }),
+    },
   };
 }
 
@@ -235,7 +323,10 @@ function pick<Field extends TextField>(texts: SheetItem['texts'], fields: readon
 
 /** The halves of a tent, above and below its fold. */
 export function panelsOf({ xMm, yMm, widthMm, heightMm }: MmBox): readonly [upper: MmBox, lower: MmBox] {
-  return [{ xMm, yMm, widthMm, heightMm: heightMm / 2 }, { xMm, yMm: yMm + heightMm / 2, widthMm, heightMm: heightMm / 2 }];
+  return [
+    { xMm, yMm, widthMm, heightMm: heightMm / 2 },
+    { xMm, yMm: yMm + heightMm / 2, widthMm, heightMm: heightMm / 2 },
+  ];
 }
 
 export function faceRoom({ kind }: SheetSetup, box: MmBox): MmBox {
@@ -246,22 +337,47 @@ export function faceRoom({ kind }: SheetSetup, box: MmBox): MmBox {
 export function backRoom({ kind, printerMarginMm }: SheetSetup, box: MmBox): MmBox {
   if (kind === 'table-card') return panelsOf(box)[1];
   if (kind !== 'poster') return box;
-  const [widthMm, heightMm] = [Math.min(110, box.widthMm - 4 * printerMarginMm), Math.min(60, box.heightMm - 4 * printerMarginMm)];
-  return { xMm: box.xMm + box.widthMm - widthMm - 2 * printerMarginMm, yMm: box.yMm + box.heightMm - heightMm - 2 * printerMarginMm, widthMm, heightMm };
+  const [widthMm, heightMm] = [
+    Math.min(110, box.widthMm - 4 * printerMarginMm),
+    Math.min(60, box.heightMm - 4 * printerMarginMm),
+  ];
+  return {
+    xMm: box.xMm + box.widthMm - widthMm - 2 * printerMarginMm,
+    yMm: box.yMm + box.heightMm - heightMm - 2 * printerMarginMm,
+    widthMm,
+    heightMm,
+  };
 }
 
-type Filling = { -readonly [Key in keyof SheetPage]: SheetPage[Key] extends readonly (infer Each)[] ? Each[] : SheetPage[Key] };
+type Filling = {
+  -readonly [Key in keyof SheetPage]: SheetPage[Key] extends readonly (infer Each)[] ? Each[] : SheetPage[Key];
+};
 
 function emptyPage({ widthMm, heightMm }: PaperSize, side: SheetPage['side']): Filling {
   return { widthMm, heightMm, side, texts: [], codes: [], pictures: [], arrows: [], lines: [] };
 }
 
 /** @param turn half a turn, from one place to another of the same size */
-function put(page: Filling, layout: FaceLayout, item: number, turn: { readonly from: MmBox; readonly to: MmBox } | null = null): void {
-  const move = <Box extends { readonly xMm: number; readonly yMm: number }>(box: Box, widthMm: number, heightMm: number): Box & OfItem => {
+function put(
+  page: Filling,
+  layout: FaceLayout,
+  item: number,
+  turn: { readonly from: MmBox; readonly to: MmBox } | null = null,
+): void {
+  const move = <Box extends { readonly xMm: number; readonly yMm: number }>(
+    box: Box,
+    widthMm: number,
+    heightMm: number,
+  ): Box & OfItem => {
     if (turn === null) return { ...box, item, turned: false };
     const { from, to } = turn;
-    return { ...box, xMm: to.xMm + (from.xMm + from.widthMm - box.xMm - widthMm), yMm: to.yMm + (from.yMm + from.heightMm - box.yMm - heightMm), item, turned: true };
+    return {
+      ...box,
+      xMm: to.xMm + (from.xMm + from.widthMm - box.xMm - widthMm),
+      yMm: to.yMm + (from.yMm + from.heightMm - box.yMm - heightMm),
+      item,
+      turned: true,
+    };
   };
   const moveBox = <Box extends MmBox>(box: Box): Box & OfItem => move(box, box.widthMm, box.heightMm);
   if (layout.code) page.codes.push(move(layout.code, layout.code.sizeMm, layout.code.sizeMm));
@@ -277,20 +393,43 @@ function linesOf(composition: Composition, front: number): readonly PageLine[] {
   if (setup.kind === 'handout') return rulesOf(composition, front);
   if (setup.kind !== 'table-card' && setup.kind !== 'small-card' && setup.kind !== 'student-card') return [];
   const { acrossMm, downMm } = cutsOf(grid);
-  const [right, bottom] = [grid.leftMm + (grid.columns - 1) * grid.pitchXMm + grid.widthMm, grid.topMm + (grid.rows - 1) * grid.pitchYMm + grid.heightMm];
-  const cuts: PageLine[] = [...acrossMm.map((xMm): PageLine => ({ from: [xMm, grid.topMm], to: [xMm, bottom], sort: 'cut' })), ...downMm.map((yMm): PageLine => ({ from: [grid.leftMm, yMm], to: [right, yMm], sort: 'cut' }))];
+  const [right, bottom] = [
+    grid.leftMm + (grid.columns - 1) * grid.pitchXMm + grid.widthMm,
+    grid.topMm + (grid.rows - 1) * grid.pitchYMm + grid.heightMm,
+  ];
+  const cuts: PageLine[] = [
+    ...acrossMm.map((xMm): PageLine => ({ from: [xMm, grid.topMm], to: [xMm, bottom], sort: 'cut' })),
+    ...downMm.map((yMm): PageLine => ({ from: [grid.leftMm, yMm], to: [right, yMm], sort: 'cut' })),
+  ];
   const edge = setup.printerMarginMm;
   const marks: PageLine[] = [
-    ...acrossMm.flatMap((xMm): PageLine[] => [{ from: [xMm, edge], to: [xMm, grid.topMm], sort: 'mark' }, { from: [xMm, bottom], to: [xMm, page.heightMm - edge], sort: 'mark' }]),
-    ...downMm.flatMap((yMm): PageLine[] => [{ from: [edge, yMm], to: [grid.leftMm, yMm], sort: 'mark' }, { from: [right, yMm], to: [page.widthMm - edge, yMm], sort: 'mark' }]),
+    ...acrossMm.flatMap((xMm): PageLine[] => [
+      { from: [xMm, edge], to: [xMm, grid.topMm], sort: 'mark' },
+      { from: [xMm, bottom], to: [xMm, page.heightMm - edge], sort: 'mark' },
+    ]),
+    ...downMm.flatMap((yMm): PageLine[] => [
+      { from: [edge, yMm], to: [grid.leftMm, yMm], sort: 'mark' },
+      { from: [right, yMm], to: [page.widthMm - edge, yMm], sort: 'mark' },
+    ]),
   ];
-  const folds = setup.kind === 'table-card' ? cellsOn(composition, front).map(({ box }): PageLine => ({ from: [box.xMm, box.yMm + box.heightMm / 2], to: [box.xMm + box.widthMm, box.yMm + box.heightMm / 2], sort: 'fold' })) : [];
+  const folds =
+    setup.kind === 'table-card'
+      ? cellsOn(composition, front).map(({ box }): PageLine => ({
+          from: [box.xMm, box.yMm + box.heightMm / 2],
+          to: [box.xMm + box.widthMm, box.yMm + box.heightMm / 2],
+          sort: 'fold',
+        }))
+      : [];
   return [...cuts, ...marks, ...folds];
 }
 
 function rulesOf(composition: Composition, front: number): readonly PageLine[] {
   if (composition.setup.inColumns) return [];
-  return cellsOn(composition, front).map(({ box }) => ({ from: [box.xMm, box.yMm] as const, to: [box.xMm + box.widthMm, box.yMm] as const, sort: 'rule' as const }));
+  return cellsOn(composition, front).map(({ box }) => ({
+    from: [box.xMm, box.yMm] as const,
+    to: [box.xMm + box.widthMm, box.yMm] as const,
+    sort: 'rule' as const,
+  }));
 }
 
 /** Head and page number of a handout. */
@@ -299,14 +438,51 @@ function furniture(composition: Composition, front: number, measure: MeasureText
   if (setup.kind !== 'handout') return [];
   const edge = Math.max(setup.printerMarginMm, 10);
   const widthMm = grid.page.widthMm - 2 * edge;
-  const line = (field: PageText['field'], text: string, font: PageText['font'], sizePt: number, floorPt: number, yMm: number, tone: PageText['tone'], align: PageText['align']): readonly PageText[] => {
+  const line = (
+    field: PageText['field'],
+    text: string,
+    font: PageText['font'],
+    sizePt: number,
+    floorPt: number,
+    yMm: number,
+    tone: PageText['tone'],
+    align: PageText['align'],
+  ): readonly PageText[] => {
     const fitted = fitText(text, { font, sizePt, floorPt, maxLines: 1, widthMm }, measure);
-    return fitted.lines.length === 0 ? [] : [{ field, item: null, turned: false, font, sizePt: fitted.sizePt, tone, align, lines: fitted.lines, xMm: edge, yMm, widthMm, heightMm: lineHeightMm(fitted.sizePt) }];
+    return fitted.lines.length === 0
+      ? []
+      : [
+          {
+            field,
+            item: null,
+            turned: false,
+            font,
+            sizePt: fitted.sizePt,
+            tone,
+            align,
+            lines: fitted.lines,
+            xMm: edge,
+            yMm,
+            widthMm,
+            heightMm: lineHeightMm(fitted.sizePt),
+          },
+        ];
   };
   const pages = frontsOf(composition);
   return [
     ...line('head', setup.head.title, 'heading', 19, 11, edge, 'accent', 'start'),
     ...line('head-about', setup.head.about, 'text', 10.5, 7, edge + 9, 'quiet', 'start'),
-    ...(pages > 1 ? line('page-number', `${front + 1} / ${pages}`, 'text', 9, 8, grid.page.heightMm - edge - lineHeightMm(9), 'quiet', 'middle') : []),
+    ...(pages > 1
+      ? line(
+          'page-number',
+          `${front + 1} / ${pages}`,
+          'text',
+          9,
+          8,
+          grid.page.heightMm - edge - lineHeightMm(9),
+          'quiet',
+          'middle',
+        )
+      : []),
   ];
 }

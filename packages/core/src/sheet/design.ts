@@ -32,7 +32,13 @@ export type FacePart =
   /** Shown where there is room: points from what to do to the code. */
   | { readonly sort: 'arrow'; readonly heightMm: number; readonly gapMm: number; readonly at: PartPlace }
   /** The school's own across the top, or what opens; that one only where there is room. */
-  | { readonly sort: 'picture'; readonly which: 'header' | 'material'; readonly heightMm: number; readonly gapMm: number; readonly at: PartPlace };
+  | {
+      readonly sort: 'picture';
+      readonly which: 'header' | 'material';
+      readonly heightMm: number;
+      readonly gapMm: number;
+      readonly at: PartPlace;
+    };
 
 /** Above the code, below it, or at the foot of the face; beside it all stand in one column. */
 export type PartPlace = 'above' | 'below' | 'foot';
@@ -65,7 +71,16 @@ export interface SheetDesign {
   readonly header: HeaderPicture | null;
 }
 
-const text = (field: TextField, font: SheetFont, sizePt: number, floorPt: number, maxLines: number, gapMm: number, at: PartPlace, tone: TextStyle['tone'] = 'ink'): FacePart => ({ sort: 'text', field, font, sizePt, floorPt, maxLines, gapMm, at, tone });
+const text = (
+  field: TextField,
+  font: SheetFont,
+  sizePt: number,
+  floorPt: number,
+  maxLines: number,
+  gapMm: number,
+  at: PartPlace,
+  tone: TextStyle['tone'] = 'ink',
+): FacePart => ({ sort: 'text', field, font, sizePt, floorPt, maxLines, gapMm, at, tone });
 
 const ownBack = (scale: number): FaceDesign => ({
   padMm: 3,
@@ -104,7 +119,10 @@ function frontParts(sizes: Readonly<Record<FaceField, Sizes>>): readonly FacePar
 }
 
 /** What stands before a part of that name. */
-function withBefore(parts: readonly FacePart[], more: Readonly<Partial<Record<FaceField, FacePart>>>): readonly FacePart[] {
+function withBefore(
+  parts: readonly FacePart[],
+  more: Readonly<Partial<Record<FaceField, FacePart>>>,
+): readonly FacePart[] {
   return parts.flatMap((part) => [...(part.sort === 'text' ? [more[part.field as FaceField] ?? []].flat() : []), part]);
 }
 
@@ -115,7 +133,16 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
     way: 'fitting',
     fills: false,
     parts: withBefore(
-      frontParts({ number: [22, 14, 1, 0], title: [40, 20, 2, 0], instruction: [20, 12, 2, 1.75], tap: [14, 10, 2, 1.75], password: [26, 12, 2, 3], address: [15, 9, 3, 3.5], class: [11, 9, 1, 4.5], place: [11, 9, 1, 0.5] }),
+      frontParts({
+        number: [22, 14, 1, 0],
+        title: [40, 20, 2, 0],
+        instruction: [20, 12, 2, 1.75],
+        tap: [14, 10, 2, 1.75],
+        password: [26, 12, 2, 3],
+        address: [15, 9, 3, 3.5],
+        class: [11, 9, 1, 4.5],
+        place: [11, 9, 1, 0.5],
+      }),
       {
         number: { sort: 'picture', which: 'header', heightMm: 18, gapMm: 0, at: 'above' },
         instruction: { sort: 'arrow', heightMm: 9, gapMm: 0, at: 'below' },
@@ -129,8 +156,20 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
     way: 'fitting',
     fills: true,
     parts: withBefore(
-      frontParts({ number: [13, 9, 1, 0], title: [22, 11, 3, 0], instruction: [13, 8, 3, 1.8], tap: [10, 7, 2, 1.2], password: [15, 8, 2, 2], address: [10, 6.5, 3, 2], class: [9, 6.5, 1, 2.5], place: [9, 6.5, 1, 0.8] }),
-      { number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' }, instruction: { sort: 'arrow', heightMm: 6, gapMm: 3, at: 'below' } },
+      frontParts({
+        number: [13, 9, 1, 0],
+        title: [22, 11, 3, 0],
+        instruction: [13, 8, 3, 1.8],
+        tap: [10, 7, 2, 1.2],
+        password: [15, 8, 2, 2],
+        address: [10, 6.5, 3, 2],
+        class: [9, 6.5, 1, 2.5],
+        place: [9, 6.5, 1, 0.8],
+      }),
+      {
+        number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' },
+        instruction: { sort: 'arrow', heightMm: 6, gapMm: 3, at: 'below' },
+      },
     ),
   },
   'small-card': {
@@ -138,21 +177,48 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
     codePadMm: 2,
     way: 'fitting',
     fills: true,
-    parts: frontParts({ number: [9, 6.5, 1, 0], title: [14, 7, 3, 0], instruction: [9, 6, 2, 1.2], tap: [8, 6, 2, 1], password: [11, 7, 2, 1.2], address: [7.5, 5.5, 3, 1.2], class: [7.5, 5.5, 1, 1.4], place: [7.5, 5.5, 1, 0.5] }),
+    parts: frontParts({
+      number: [9, 6.5, 1, 0],
+      title: [14, 7, 3, 0],
+      instruction: [9, 6, 2, 1.2],
+      tap: [8, 6, 2, 1],
+      password: [11, 7, 2, 1.2],
+      address: [7.5, 5.5, 3, 1.2],
+      class: [7.5, 5.5, 1, 1.4],
+      place: [7.5, 5.5, 1, 0.5],
+    }),
   },
   handout: {
     padMm: 3,
     codePadMm: 1.5,
     way: 'fitting',
     fills: true,
-    parts: frontParts({ number: [10, 7, 1, 0], title: [15, 8, 2, 0], instruction: [11, 7, 2, 1.2], tap: [9, 6.5, 2, 1], password: [12, 7, 2, 1.2], address: [9, 6, 2, 1.2], class: [8.5, 6, 1, 1.4], place: [8.5, 6, 1, 0.5] }),
+    parts: frontParts({
+      number: [10, 7, 1, 0],
+      title: [15, 8, 2, 0],
+      instruction: [11, 7, 2, 1.2],
+      tap: [9, 6.5, 2, 1],
+      password: [12, 7, 2, 1.2],
+      address: [9, 6, 2, 1.2],
+      class: [8.5, 6, 1, 1.4],
+      place: [8.5, 6, 1, 0.5],
+    }),
   },
   label: {
     padMm: 2,
     codePadMm: 1,
     way: 'fitting',
     fills: true,
-    parts: frontParts({ number: [8, 6, 1, 0], title: [11, 6, 3, 0], instruction: [8, 5.5, 2, 0.8], tap: [7, 5.5, 1, 0.8], password: [9, 6, 2, 0.8], address: [7, 5, 2, 0.8], class: [6.5, 5, 1, 1], place: [6.5, 5, 1, 0.4] }),
+    parts: frontParts({
+      number: [8, 6, 1, 0],
+      title: [11, 6, 3, 0],
+      instruction: [8, 5.5, 2, 0.8],
+      tap: [7, 5.5, 1, 0.8],
+      password: [9, 6, 2, 0.8],
+      address: [7, 5, 2, 0.8],
+      class: [6.5, 5, 1, 1],
+      place: [6.5, 5, 1, 0.4],
+    }),
   },
   // Title is the student, number what the school calls them, place the school.
   'student-card': {
@@ -162,15 +228,32 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
     fills: true,
     mostBeside: 0.5,
     parts: withBefore(
-      frontParts({ number: [10, 7, 1, 0], title: [15, 8, 3, 0], instruction: [8, 6, 2, 1], tap: [8, 6, 1, 1], password: [8, 6, 1, 1], address: [8, 6, 1, 1], class: [11, 7, 2, 1.2], place: [7.5, 6, 2, 2.5] }),
-      { number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' }, class: { sort: 'picture', which: 'material', heightMm: 14, gapMm: 1.5, at: 'below' } },
+      frontParts({
+        number: [10, 7, 1, 0],
+        title: [15, 8, 3, 0],
+        instruction: [8, 6, 2, 1],
+        tap: [8, 6, 1, 1],
+        password: [8, 6, 1, 1],
+        address: [8, 6, 1, 1],
+        class: [11, 7, 2, 1.2],
+        place: [7.5, 6, 2, 2.5],
+      }),
+      {
+        number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' },
+        class: { sort: 'picture', which: 'material', heightMm: 14, gapMm: 1.5, at: 'below' },
+      },
     ),
   },
 };
 
 /** The design that comes with Hapset. */
 export function plainSheetDesign(kind: SheetKind): SheetDesign {
-  return { front: fronts[kind], back: ownBack(kind === 'poster' || kind === 'table-card' ? 1.4 : 1), accent: plainAccent, header: null };
+  return {
+    front: fronts[kind],
+    back: ownBack(kind === 'poster' || kind === 'table-card' ? 1.4 : 1),
+    accent: plainAccent,
+    header: null,
+  };
 }
 export const plainAccent = '#000000';
 

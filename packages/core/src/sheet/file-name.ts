@@ -9,7 +9,13 @@ const unsafe = /[\p{Cc}<>:"/\\|?*\u200b-\u200f\u202a-\u202e\u2066-\u2069]+/gu;
  * @param ending without the dot
  */
 export function fileName(name: string, position: number | null, ending: string): string {
-  const safe = name.normalize('NFC').replace(unsafe, ' ').replace(/\s+/gu, ' ').replace(/ ,/gu, ',').trim().replace(/[. ]+$/u, '');
+  const safe = name
+    .normalize('NFC')
+    .replace(unsafe, ' ')
+    .replace(/\s+/gu, ' ')
+    .replace(/ ,/gu, ',')
+    .trim()
+    .replace(/[. ]+$/u, '');
   const short = [...safe].slice(0, 80).join('').trim();
   const numbered = position === null ? '' : `${String(position).padStart(2, '0')} `;
   return `${numbered}${short === '' ? 'Code' : short}.${ending}`;

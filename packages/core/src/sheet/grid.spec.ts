@@ -5,12 +5,26 @@ const a4 = { widthMm: 210, heightMm: 297 };
 /** ISO/IEC 7810, ID-1. */
 const id1 = { widthMm: 85.6, heightMm: 53.98 };
 
-const apart = (one: MmBox, other: MmBox): boolean => one.xMm + one.widthMm <= other.xMm + 1e-6 || other.xMm + other.widthMm <= one.xMm + 1e-6 || one.yMm + one.heightMm <= other.yMm + 1e-6 || other.yMm + other.heightMm <= one.yMm + 1e-6;
-const boxes = (grid: Grid): readonly MmBox[] => Array.from({ length: grid.columns * grid.rows }, (_, index) => cellBox(grid, index));
+const apart = (one: MmBox, other: MmBox): boolean =>
+  one.xMm + one.widthMm <= other.xMm + 1e-6 ||
+  other.xMm + other.widthMm <= one.xMm + 1e-6 ||
+  one.yMm + one.heightMm <= other.yMm + 1e-6 ||
+  other.yMm + other.heightMm <= one.yMm + 1e-6;
+const boxes = (grid: Grid): readonly MmBox[] =>
+  Array.from({ length: grid.columns * grid.rows }, (_, index) => cellBox(grid, index));
 
 const anyGrid = fc
-  .record({ widthMm: fc.double({ min: 15, max: 120, noNaN: true }), heightMm: fc.double({ min: 10, max: 120, noNaN: true }), marginMm: fc.double({ min: 0, max: 20, noNaN: true }), gapMm: fc.double({ min: 0, max: 8, noNaN: true }), lying: fc.boolean() })
-  .map(({ lying, marginMm, gapMm, ...cell }) => ({ marginMm, grid: fitGrid(lying ? { widthMm: 297, heightMm: 210 } : a4, cell, marginMm, gapMm) }))
+  .record({
+    widthMm: fc.double({ min: 15, max: 120, noNaN: true }),
+    heightMm: fc.double({ min: 10, max: 120, noNaN: true }),
+    marginMm: fc.double({ min: 0, max: 20, noNaN: true }),
+    gapMm: fc.double({ min: 0, max: 8, noNaN: true }),
+    lying: fc.boolean(),
+  })
+  .map(({ lying, marginMm, gapMm, ...cell }) => ({
+    marginMm,
+    grid: fitGrid(lying ? { widthMm: 297, heightMm: 210 } : a4, cell, marginMm, gapMm),
+  }))
   .filter(({ grid }) => grid.ok);
 
 describe('a grid', () => {
@@ -22,20 +36,43 @@ describe('a grid', () => {
   });
 
   it('has cells that lie apart and inside the margins, in the middle, and no room for another', () => {
-    fc.assert(fc.property(anyGrid, ({ marginMm, grid }) => {
-      if (!grid.ok) return false;
-      const { page, widthMm, pitchXMm } = grid.value;
-      const all = boxes(grid.value);
-      const [first, last] = [all[0] as MmBox, all.at(-1) as MmBox];
-      const within = first.xMm >= marginMm - 0.02 && first.yMm >= marginMm - 0.02 && last.xMm + last.widthMm <= page.widthMm - marginMm + 0.02 && last.yMm + last.heightMm <= page.heightMm - marginMm + 0.02;
-      const middle = Math.abs(first.xMm - (page.widthMm - last.xMm - widthMm)) < 1e-6;
-      const full = last.xMm + pitchXMm + widthMm + first.xMm > page.widthMm - 1e-6 || 2 * marginMm + (grid.value.columns + 1) * pitchXMm > page.widthMm;
-      return within && middle && full && all.every((box, index) => all.slice(index + 1).every((other) => apart(box, other)));
-    }));
+    fc.assert(
+      fc.property(anyGrid, ({ marginMm, grid }) => {
+        if (!grid.ok) return false;
+        const { page, widthMm, pitchXMm } = grid.value;
+        const all = boxes(grid.value);
+        const [first, last] = [all[0] as MmBox, all.at(-1) as MmBox];
+        const within =
+          first.xMm >= marginMm - 0.02 &&
+          first.yMm >= marginMm - 0.02 &&
+          last.xMm + last.widthMm <= page.widthMm - marginMm + 0.02 &&
+          last.yMm + last.heightMm <= page.heightMm - marginMm + 0.02;
+        const middle = Math.abs(first.xMm - (page.widthMm - last.xMm - widthMm)) < 1e-6;
+        const full =
+          last.xMm + pitchXMm + widthMm + first.xMm > page.widthMm - 1e-6 ||
+          2 * marginMm + (grid.value.columns + 1) * pitchXMm > page.widthMm;
+        return (
+          within &&
+          middle &&
+          full &&
+          all.every((box, index) => all.slice(index + 1).every((other) => apart(box, other)))
+        );
+      }),
+    );
   });
 
   it('is refused by its figures where labels would overlap or leave the page', () => {
-    const labels: Grid = { page: a4, columns: 3, rows: 8, widthMm: 63.5, heightMm: 33.9, leftMm: 7.2, topMm: 12.9, pitchXMm: 66, pitchYMm: 33.9 };
+    const labels: Grid = {
+      page: a4,
+      columns: 3,
+      rows: 8,
+      widthMm: 63.5,
+      heightMm: 33.9,
+      leftMm: 7.2,
+      topMm: 12.9,
+      pitchXMm: 66,
+      pitchYMm: 33.9,
+    };
     expect(checkGrid(labels).ok).toBe(true);
     expect(checkGrid({ ...labels, pitchXMm: 60 })).toEqual({ ok: false, problem: { reason: 'cells-overlap' } });
     expect(checkGrid({ ...labels, leftMm: 16 })).toEqual({ ok: false, problem: { reason: 'beyond-page' } });
@@ -46,8 +83,19 @@ describe('a grid', () => {
   it('goes on at whichever label of a sheet that was begun, and never fills a cell twice', () => {
     const grid = fitGrid(a4, id1, 10, 0);
     if (!grid.ok) throw new Error('it fits');
-    expect(placeOnPages(grid.value, 3, 8)).toEqual([{ page: 0, cell: 8 }, { page: 0, cell: 9 }, { page: 1, cell: 0 }]);
-    fc.assert(fc.property(fc.nat(80), fc.nat(9), (count, startAt) => new Set(placeOnPages(grid.value, count, startAt).map(({ page, cell }) => `${page} ${cell}`)).size === count));
+    expect(placeOnPages(grid.value, 3, 8)).toEqual([
+      { page: 0, cell: 8 },
+      { page: 0, cell: 9 },
+      { page: 1, cell: 0 },
+    ]);
+    fc.assert(
+      fc.property(
+        fc.nat(80),
+        fc.nat(9),
+        (count, startAt) =>
+          new Set(placeOnPages(grid.value, count, startAt).map(({ page, cell }) => `${page} ${cell}`)).size === count,
+      ),
+    );
   });
 
   it('is cut straight through: every cell’s edges are cuts, and touching cells share one', () => {
@@ -55,12 +103,17 @@ describe('a grid', () => {
     if (!touching.ok) throw new Error('it fits');
     expect(cutsOf(touching.value).acrossMm).toHaveLength(3);
     expect(cutsOf(touching.value).downMm).toHaveLength(6);
-    fc.assert(fc.property(anyGrid, ({ grid }) => {
-      if (!grid.ok) return false;
-      const { acrossMm, downMm } = cutsOf(grid.value);
-      const near = (cuts: readonly number[], at: number): boolean => cuts.some((cut) => Math.abs(cut - at) < 0.02);
-      return boxes(grid.value).every(({ xMm, yMm, widthMm, heightMm }) => near(acrossMm, xMm) && near(acrossMm, xMm + widthMm) && near(downMm, yMm) && near(downMm, yMm + heightMm));
-    }));
+    fc.assert(
+      fc.property(anyGrid, ({ grid }) => {
+        if (!grid.ok) return false;
+        const { acrossMm, downMm } = cutsOf(grid.value);
+        const near = (cuts: readonly number[], at: number): boolean => cuts.some((cut) => Math.abs(cut - at) < 0.02);
+        return boxes(grid.value).every(
+          ({ xMm, yMm, widthMm, heightMm }) =>
+            near(acrossMm, xMm) && near(acrossMm, xMm + widthMm) && near(downMm, yMm) && near(downMm, yMm + heightMm),
+        );
+      }),
+    );
   });
 });
 
@@ -76,10 +129,17 @@ describe('the back of a box', () => {
   });
 
   it('is the front again when it is turned twice, and follows the printer’s adjustment', () => {
-    fc.assert(fc.property(fc.constantFrom('long' as const, 'short' as const), fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 100 }), (edge, xMm, yMm) => {
-      const back = backOf(a4, { ...box, xMm, yMm }, edge).box;
-      expect(backOf(a4, back, edge).box).toEqual({ ...box, xMm, yMm });
-    }));
+    fc.assert(
+      fc.property(
+        fc.constantFrom('long' as const, 'short' as const),
+        fc.integer({ min: 0, max: 100 }),
+        fc.integer({ min: 0, max: 100 }),
+        (edge, xMm, yMm) => {
+          const back = backOf(a4, { ...box, xMm, yMm }, edge).box;
+          expect(backOf(a4, back, edge).box).toEqual({ ...box, xMm, yMm });
+        },
+      ),
+    );
     expect(backOf(a4, box, 'long', { rightMm: 1.5, downMm: -0.5 }).box).toEqual({ ...box, xMm: 141.5, yMm: 29.5 });
   });
 });

@@ -33,7 +33,8 @@ export interface MmBox {
   readonly heightMm: number;
 }
 
-export type GridProblem = { readonly reason: 'no-room' } | { readonly reason: 'cells-overlap' } | { readonly reason: 'beyond-page' };
+export type GridProblem =
+  { readonly reason: 'no-room' } | { readonly reason: 'cells-overlap' } | { readonly reason: 'beyond-page' };
 
 /** Rounding of what was measured with a ruler. */
 const toleranceMm = 0.01;
@@ -41,10 +42,12 @@ const toleranceMm = 0.01;
 /** As many cells as fit, in the middle of the page. */
 export function fitGrid(page: PaperSize, cell: PaperSize, marginMm: number, gapMm: number): Result<Grid, GridProblem> {
   for (const [name, value] of Object.entries({ ...cell })) requirePositive(name, value);
-  const fits = (lengthMm: number, cellMm: number): number => Math.floor((lengthMm - 2 * marginMm + gapMm + toleranceMm) / (cellMm + gapMm));
+  const fits = (lengthMm: number, cellMm: number): number =>
+    Math.floor((lengthMm - 2 * marginMm + gapMm + toleranceMm) / (cellMm + gapMm));
   const [columns, rows] = [fits(page.widthMm, cell.widthMm), fits(page.heightMm, cell.heightMm)];
   if (columns < 1 || rows < 1) return fail({ reason: 'no-room' });
-  const begin = (lengthMm: number, cellMm: number, count: number): number => (lengthMm - count * cellMm - (count - 1) * gapMm) / 2;
+  const begin = (lengthMm: number, cellMm: number, count: number): number =>
+    (lengthMm - count * cellMm - (count - 1) * gapMm) / 2;
   return succeed({
     page,
     columns,
@@ -61,23 +64,41 @@ export function fitGrid(page: PaperSize, cell: PaperSize, marginMm: number, gapM
 export function checkGrid(grid: Grid): Result<Grid, GridProblem> {
   const { page, columns, rows, widthMm, heightMm, leftMm, topMm, pitchXMm, pitchYMm } = grid;
   if (columns < 1 || rows < 1 || widthMm <= 0 || heightMm <= 0) return fail({ reason: 'no-room' });
-  if ((columns > 1 && pitchXMm < widthMm - toleranceMm) || (rows > 1 && pitchYMm < heightMm - toleranceMm)) return fail({ reason: 'cells-overlap' });
+  if ((columns > 1 && pitchXMm < widthMm - toleranceMm) || (rows > 1 && pitchYMm < heightMm - toleranceMm))
+    return fail({ reason: 'cells-overlap' });
   const [rightMm, bottomMm] = [leftMm + (columns - 1) * pitchXMm + widthMm, topMm + (rows - 1) * pitchYMm + heightMm];
-  const within = leftMm >= -toleranceMm && topMm >= -toleranceMm && rightMm <= page.widthMm + toleranceMm && bottomMm <= page.heightMm + toleranceMm;
+  const within =
+    leftMm >= -toleranceMm &&
+    topMm >= -toleranceMm &&
+    rightMm <= page.widthMm + toleranceMm &&
+    bottomMm <= page.heightMm + toleranceMm;
   return within ? succeed(grid) : fail({ reason: 'beyond-page' });
 }
 
 /** @param index row by row, from 0 @throws RangeError for a cell that the grid has not */
 export function cellBox(grid: Grid, index: number): MmBox {
-  if (!Number.isInteger(index) || index < 0 || index >= grid.columns * grid.rows) throw new RangeError(`there is no cell ${index} of ${grid.columns * grid.rows}`);
+  if (!Number.isInteger(index) || index < 0 || index >= grid.columns * grid.rows)
+    throw new RangeError(`there is no cell ${index} of ${grid.columns * grid.rows}`);
   const [column, row] = [index % grid.columns, Math.floor(index / grid.columns)];
-  return { xMm: grid.leftMm + column * grid.pitchXMm, yMm: grid.topMm + row * grid.pitchYMm, widthMm: grid.widthMm, heightMm: grid.heightMm };
+  return {
+    xMm: grid.leftMm + column * grid.pitchXMm,
+    yMm: grid.topMm + row * grid.pitchYMm,
+    widthMm: grid.widthMm,
+    heightMm: grid.heightMm,
+  };
 }
 
 /** Page and cell of each thing, in their order. @param startAt the first cell of the first page that is still free, from 0 */
-export function placeOnPages(grid: Grid, count: number, startAt = 0): readonly { readonly page: number; readonly cell: number }[] {
+export function placeOnPages(
+  grid: Grid,
+  count: number,
+  startAt = 0,
+): readonly { readonly page: number; readonly cell: number }[] {
   const each = grid.columns * grid.rows;
-  return Array.from({ length: count }, (_, index) => ({ page: Math.floor((index + startAt) / each), cell: (index + startAt) % each }));
+  return Array.from({ length: count }, (_, index) => ({
+    page: Math.floor((index + startAt) / each),
+    cell: (index + startAt) % each,
+  }));
 }
 
 /** The edge that a printer turns the paper about. */
@@ -93,17 +114,33 @@ export interface DuplexAdjustment {
  * Where on the back page the back of a box lies. Turned about an upright edge, left and right change places; about a lying one,
  * top and bottom do, and what is printed must stand on its head to be upright on the card.
  */
-export function backOf(page: PaperSize, { xMm, yMm, widthMm, heightMm }: MmBox, edge: DuplexEdge, { rightMm, downMm }: DuplexAdjustment = { rightMm: 0, downMm: 0 }): { readonly box: MmBox; readonly onItsHead: boolean } {
+export function backOf(
+  page: PaperSize,
+  { xMm, yMm, widthMm, heightMm }: MmBox,
+  edge: DuplexEdge,
+  { rightMm, downMm }: DuplexAdjustment = { rightMm: 0, downMm: 0 },
+): { readonly box: MmBox; readonly onItsHead: boolean } {
   const upright = page.heightMm >= page.widthMm;
   const aboutUpright = (edge === 'long') === upright;
-  const mirrored = aboutUpright ? { xMm: page.widthMm - xMm - widthMm, yMm } : { xMm, yMm: page.heightMm - yMm - heightMm };
-  return { box: { xMm: mirrored.xMm + rightMm, yMm: mirrored.yMm + downMm, widthMm, heightMm }, onItsHead: !aboutUpright };
+  const mirrored = aboutUpright
+    ? { xMm: page.widthMm - xMm - widthMm, yMm }
+    : { xMm, yMm: page.heightMm - yMm - heightMm };
+  return {
+    box: { xMm: mirrored.xMm + rightMm, yMm: mirrored.yMm + downMm, widthMm, heightMm },
+    onItsHead: !aboutUpright,
+  };
 }
 
 /** Where a cutter goes through, from edge to edge of the page: positions across and down, each once. */
-export function cutsOf({ columns, rows, widthMm, heightMm, leftMm, topMm, pitchXMm, pitchYMm }: Grid): { readonly acrossMm: readonly number[]; readonly downMm: readonly number[] } {
+export function cutsOf({ columns, rows, widthMm, heightMm, leftMm, topMm, pitchXMm, pitchYMm }: Grid): {
+  readonly acrossMm: readonly number[];
+  readonly downMm: readonly number[];
+} {
   const edges = (beginMm: number, count: number, pitchMm: number, lengthMm: number): readonly number[] => {
-    const all = Array.from({ length: count }, (_, index) => [beginMm + index * pitchMm, beginMm + index * pitchMm + lengthMm]).flat();
+    const all = Array.from({ length: count }, (_, index) => [
+      beginMm + index * pitchMm,
+      beginMm + index * pitchMm + lengthMm,
+    ]).flat();
     // Cells that touch share a cut.
     return all.filter((position, index) => index === 0 || position - (all[index - 1] ?? 0) > toleranceMm);
   };

@@ -13,20 +13,61 @@ export const perPageChoices: Readonly<Record<SheetKind, readonly number[]>> = {
   // Ten are as large as bank cards.
   'student-card': [8, 10, 24],
 };
-export const usualPerPage: Readonly<Record<SheetKind, number>> = { poster: 1, 'table-card': 2, 'small-card': 12, handout: 6, label: 1, 'student-card': 10 };
+export const usualPerPage: Readonly<Record<SheetKind, number>> = {
+  poster: 1,
+  'table-card': 2,
+  'small-card': 12,
+  handout: 6,
+  label: 1,
+  'student-card': 10,
+};
 
 /** From where sheets in the hand and on the table are read, metres; null for the lesson's own distance. */
-export const kindDistanceM: Readonly<Record<SheetKind, number | null>> = { poster: null, 'table-card': 0.5, 'small-card': 0.3, handout: 0.3, label: 0.3, 'student-card': 0.2 };
+export const kindDistanceM: Readonly<Record<SheetKind, number | null>> = {
+  poster: null,
+  'table-card': 0.5,
+  'small-card': 0.3,
+  handout: 0.3,
+  label: 0.3,
+  'student-card': 0.2,
+};
 
 /** Kinds that have a back to print on. */
 export const withBacks: readonly SheetKind[] = ['poster', 'table-card', 'small-card', 'student-card'];
 
 /** A sheet of labels by its figures, millimetres. */
-export type LabelGrid = Pick<Grid, 'columns' | 'rows' | 'widthMm' | 'heightMm' | 'leftMm' | 'topMm' | 'pitchXMm' | 'pitchYMm'>;
+export type LabelGrid = Pick<
+  Grid,
+  'columns' | 'rows' | 'widthMm' | 'heightMm' | 'leftMm' | 'topMm' | 'pitchXMm' | 'pitchYMm'
+>;
 /** A common sheet of 24. */
-export const usualLabels: LabelGrid = { columns: 3, rows: 8, widthMm: 64, heightMm: 34, leftMm: 9, topMm: 12.5, pitchXMm: 64, pitchYMm: 34 };
+export const usualLabels: LabelGrid = {
+  columns: 3,
+  rows: 8,
+  widthMm: 64,
+  heightMm: 34,
+  leftMm: 9,
+  topMm: 12.5,
+  pitchXMm: 64,
+  pitchYMm: 34,
+};
 
 /** How sheets of a kind are where nobody chose. */
 export function plainChoices(kind: SheetKind, paper: PaperFormat) {
-  return { kind, paper, lying: false, perPage: usualPerPage[kind], inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields[kind], picture: true, backs: false, distanceM: null, han: 'sc', templateId: null } as const;
+  return {
+    kind,
+    paper,
+    lying: false,
+    perPage: usualPerPage[kind],
+    inColumns: false,
+    labels: usualLabels,
+    startAt: 0,
+    copies: 1,
+    fields: usualFields[kind],
+    picture: true,
+    backs: false,
+    distanceM: null,
+    han: 'sc',
+    templateId: null,
+  } as const;
 }

@@ -11,18 +11,34 @@ import { paperFormats, type PaperFormat } from './paper.js';
 const forTextMm = 92;
 
 /** The largest symbol that an upright poster on this paper holds, in mm without what is around it. */
-export function largestPosterCodeMm(paper: PaperFormat, modules: number, { left, right, top, bottom }: Surround): number {
+export function largestPosterCodeMm(
+  paper: PaperFormat,
+  modules: number,
+  { left, right, top, bottom }: Surround,
+): number {
   const page = paperFormats[paper];
-  return Math.floor(modules * Math.min((page.widthMm - 8) / (left + modules + right), (page.heightMm - forTextMm) / (top + modules + bottom)));
+  return Math.floor(
+    modules *
+      Math.min((page.widthMm - 8) / (left + modules + right), (page.heightMm - forTextMm) / (top + modules + bottom)),
+  );
 }
 
 /**
  * Side of the symbol in mm on a poster, so that every device reads from `distanceM`, in that look; as large as the paper holds
  * where that is less. @param chosenMm a size that was chosen by hand; null to compute it
  */
-export function posterCodeMm({ modules, surround }: Pick<CodeDrawing, 'modules' | 'surround'>, look: LookDesign, paper: PaperFormat, distanceM: number, devices: readonly DeviceProfile[], chosenMm: number | null = null): number {
+export function posterCodeMm(
+  { modules, surround }: Pick<CodeDrawing, 'modules' | 'surround'>,
+  look: LookDesign,
+  paper: PaperFormat,
+  distanceM: number,
+  devices: readonly DeviceProfile[],
+  chosenMm: number | null = null,
+): number {
   const largestMm = largestPosterCodeMm(paper, modules, surround);
-  return chosenMm === null ? sizeForDistanceMm(modules, distanceM / reachShareOf(look), devices, largestMm) : Math.min(chosenMm, largestMm);
+  return chosenMm === null
+    ? sizeForDistanceMm(modules, distanceM / reachShareOf(look), devices, largestMm)
+    : Math.min(chosenMm, largestMm);
 }
 
 /** What a rehearsal found: the least reach of all devices, at that size. Reach grows as the print does. */
@@ -32,13 +48,28 @@ export interface MeasuredReach {
 }
 
 /** Found out by rehearsal, or foretold: how far the weakest device reads a print of `sizeMm`. Infinity without devices. */
-export function reachOfPrintM(modules: number, sizeMm: number, look: LookDesign, devices: readonly DeviceProfile[], measured: MeasuredReach | null): number {
+export function reachOfPrintM(
+  modules: number,
+  sizeMm: number,
+  look: LookDesign,
+  devices: readonly DeviceProfile[],
+  measured: MeasuredReach | null,
+): number {
   if (measured !== null && measured.leastReachM > 0) return (measured.leastReachM * sizeMm) / measured.sizeMm;
   return Math.min(...devices.map((device) => predictReachM(device, sizeMm, modules) * reachShareOf(look)));
 }
 
 /** Side of the symbol in mm from which every device surely reads it at `distanceM`, in whole millimetres. */
-export function codeMmForDistance(modules: number, distanceM: number, look: LookDesign, devices: readonly DeviceProfile[], measured: MeasuredReach | null): number {
-  if (measured !== null && measured.leastReachM > 0) return Math.ceil((measured.sizeMm * distanceM) / measured.leastReachM - 1e-9);
-  return Math.ceil(Math.max(0, ...devices.map((device) => neededSizeMm(device, modules, distanceM / reachShareOf(look)))));
+export function codeMmForDistance(
+  modules: number,
+  distanceM: number,
+  look: LookDesign,
+  devices: readonly DeviceProfile[],
+  measured: MeasuredReach | null,
+): number {
+  if (measured !== null && measured.leastReachM > 0)
+    return Math.ceil((measured.sizeMm * distanceM) / measured.leastReachM - 1e-9);
+  return Math.ceil(
+    Math.max(0, ...devices.map((device) => neededSizeMm(device, modules, distanceM / reachShareOf(look)))),
+  );
 }

@@ -17,13 +17,45 @@ const framed = { left: 8, top: 8, right: 8, bottom: 22 };
 describe('the largest code of a poster', () => {
   it('is what a poster really holds, whatever its texts are', () => {
     const long = 'Tide pool '.repeat(60);
-    const texts = { title: long, number: '', instruction: long, password: '', address: `https://a.example/${'x'.repeat(200)}`, tap: long, class: long, place: '', what: '', meaning: '', 'for-whom': '', where: '' };
-    for (const paper of paperNames) for (const modules of [21, 33, 177]) for (const surround of [bare, framed]) {
-      const neededMm = largestPosterCodeMm(paper, modules, surround);
-      const composed = compose({ kind: 'poster', paper, lying: false, perPage: 1, inColumns: false, labels: usualLabels, startAt: 0, copies: 1, fields: usualFields.poster, backs: null, design: plainSheetDesign('poster'), printerMarginMm: 5, head: { title: '', about: '' } }, [{ texts, modules, surround, neededMm, pictureAspect: null }]);
-      if (!composed.ok) throw new Error('a poster has room');
-      expect(layoutPage(composed.value, 0, measure).codes[0]?.sizeMm).toBe(neededMm);
-    }
+    const texts = {
+      title: long,
+      number: '',
+      instruction: long,
+      password: '',
+      address: `https://a.example/${'x'.repeat(200)}`,
+      tap: long,
+      class: long,
+      place: '',
+      what: '',
+      meaning: '',
+      'for-whom': '',
+      where: '',
+    };
+    for (const paper of paperNames)
+      for (const modules of [21, 33, 177])
+        for (const surround of [bare, framed]) {
+          const neededMm = largestPosterCodeMm(paper, modules, surround);
+          const composed = compose(
+            {
+              kind: 'poster',
+              paper,
+              lying: false,
+              perPage: 1,
+              inColumns: false,
+              labels: usualLabels,
+              startAt: 0,
+              copies: 1,
+              fields: usualFields.poster,
+              backs: null,
+              design: plainSheetDesign('poster'),
+              printerMarginMm: 5,
+              head: { title: '', about: '' },
+            },
+            [{ texts, modules, surround, neededMm, pictureAspect: null }],
+          );
+          if (!composed.ok) throw new Error('a poster has room');
+          expect(layoutPage(composed.value, 0, measure).codes[0]?.sizeMm).toBe(neededMm);
+        }
   });
 });
 
@@ -69,7 +101,10 @@ describe('file names', () => {
     ['..', 12, 'pdf', '12 Code.pdf'],
     ['  ', null, 'pdf', 'Code.pdf'],
     ['Ra\u0308tsel', null, 'png', 'R\u00e4tsel.png'],
-  ] as const)('%j at %j', (name, position, ending, expected) => expect(fileName(name, position, ending)).toBe(expected));
+  ] as const)('%j at %j', (name, position, ending, expected) =>
+    expect(fileName(name, position, ending)).toBe(expected),
+  );
 
-  it('are never longer than file systems take', () => expect(fileName('x'.repeat(500), 1, 'png').length).toBeLessThan(100));
+  it('are never longer than file systems take', () =>
+    expect(fileName('x'.repeat(500), 1, 'png').length).toBeLessThan(100));
 });

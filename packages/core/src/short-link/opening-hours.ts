@@ -41,7 +41,8 @@ export function openingProblem({ from, until, hours }: Opening): OpeningProblem 
   return null;
 }
 
-export type OpenState = { readonly open: true } | { readonly open: false; readonly reason: 'not-yet' | 'over' | 'other-hours' };
+export type OpenState =
+  { readonly open: true } | { readonly open: false; readonly reason: 'not-yet' | 'over' | 'other-hours' };
 
 /** @param instant milliseconds since 1970 */
 export function openStateAt({ from, until, hours }: Opening, instant: number, timeZone: string): OpenState {
@@ -56,9 +57,17 @@ export function openStateAt({ from, until, hours }: Opening, instant: number, ti
 const weekdays: Readonly<Record<string, number>> = { Mon: 1, Tue: 2, Wed: 3, Thu: 4, Fri: 5, Sat: 6, Sun: 7 };
 
 function wallAt(instant: number, timeZone: string): { readonly day: number; readonly time: string } {
-  const parts = new Intl.DateTimeFormat('en-u-hc-h23', { timeZone, weekday: 'short', hour: '2-digit', minute: '2-digit' }).formatToParts(instant);
+  const parts = new Intl.DateTimeFormat('en-u-hc-h23', {
+    timeZone,
+    weekday: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).formatToParts(instant);
   const value = (type: string): string => parts.find((part) => part.type === type)?.value ?? '';
-  return { day: weekdays[value('weekday')] ?? 0, time: `${value('hour').padStart(2, '0')}:${value('minute').padStart(2, '0')}` };
+  return {
+    day: weekdays[value('weekday')] ?? 0,
+    time: `${value('hour').padStart(2, '0')}:${value('minute').padStart(2, '0')}`,
+  };
 }
 
 function momentOf(moment: string, timeZone: string): number {

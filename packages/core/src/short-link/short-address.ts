@@ -19,7 +19,10 @@ export function shortAddress(publicAddress: string, shortLinkHost: string | null
 /** In letters on paper: no scheme, the slug in groups. "k.school.example/ CD3 F7" */
 export function shortAddressInLetters(address: string): string {
   const cut = address.lastIndexOf('/') + 1;
-  return `${address.slice(0, cut).replace(/^https?:\/\//i, '').toLowerCase()} ${groupedSlug(address.slice(cut))}`;
+  return `${address
+    .slice(0, cut)
+    .replace(/^https?:\/\//i, '')
+    .toLowerCase()} ${groupedSlug(address.slice(cut))}`;
 }
 
 /**

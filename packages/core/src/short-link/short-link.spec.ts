@@ -2,10 +2,23 @@ import fc from 'fast-check';
 import { planSymbol } from '../symbol/plan.js';
 import { alwaysOpen, openingProblem, openStateAt, type Opening } from './opening-hours.js';
 import { shortAddress, shortAddressInLetters, slugAskedFor } from './short-address.js';
-import { groupedSlug, isShortForm, isSlug, newSlugLength, normalSlug, slipsOf, slugAlphabet, slugOf, slugsOfLength } from './slug.js';
+import {
+  groupedSlug,
+  isShortForm,
+  isSlug,
+  newSlugLength,
+  normalSlug,
+  slipsOf,
+  slugAlphabet,
+  slugOf,
+  slugsOfLength,
+} from './slug.js';
 import { visitorKind } from './visitor.js';
 
-const slugs = fc.array(fc.nat({ max: 22 }), { minLength: 4, maxLength: 6 }).map(slugOf).filter((slug) => slug !== null);
+const slugs = fc
+  .array(fc.nat({ max: 22 }), { minLength: 4, maxLength: 6 })
+  .map(slugOf)
+  .filter((slug) => slug !== null);
 
 describe('a slug', () => {
   it('has 5 to 7 characters of alphanumeric mode without look-alikes, and a check character', () => {
@@ -59,7 +72,8 @@ describe('a slug', () => {
     const numbers = (text: string): number[] => [...text].map((character) => slugAlphabet.indexOf(character));
     for (const body of ['FVCK', 'WTFX', 'D34D', 'H4T3', 'C696', 'KKKX']) expect(slugOf(numbers(body))).toBeNull();
     let refused = 0;
-    for (let number = 0; number < 20_000; number += 1) if (slugOf([number, number >> 2, number >> 5, number >> 7]) === null) refused += 1;
+    for (let number = 0; number < 20_000; number += 1)
+      if (slugOf([number, number >> 2, number >> 5, number >> 7]) === null) refused += 1;
     expect(refused).toBeLessThan(1500);
   });
 
@@ -67,7 +81,9 @@ describe('a slug', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 60 }), (length) => {
         const base = `HTTPS://${'K'.repeat(length)}.EXAMPLE/`;
-        const versions = [8, 9].map((characters) => planSymbol(base + 'K'.repeat(characters))).map((plan) => (plan.ok ? plan.value.version : 0));
+        const versions = [8, 9]
+          .map((characters) => planSymbol(base + 'K'.repeat(characters)))
+          .map((plan) => (plan.ok ? plan.value.version : 0));
         expect(newSlugLength(base)).toBe(versions[0] === versions[1] ? 9 : 8);
       }),
     );

@@ -32,8 +32,12 @@ export function isShortForm(slug: string): boolean {
 
 /** The length of a new slug: one character more than needed where that makes the code no finer. @param base what comes before it in the code */
 export function newSlugLength(base: string): number {
-  const [shorter, longer] = [newSlugLengths.least, newSlugLengths.most].map((length) => chooseSize(base + 'K'.repeat(length)));
-  return shorter?.ok && longer?.ok && shorter.value.version === longer.value.version ? newSlugLengths.most : newSlugLengths.least;
+  const [shorter, longer] = [newSlugLengths.least, newSlugLengths.most].map((length) =>
+    chooseSize(base + 'K'.repeat(length)),
+  );
+  return shorter?.ok && longer?.ok && shorter.value.version === longer.value.version
+    ? newSlugLengths.most
+    : newSlugLengths.least;
 }
 
 /**
@@ -42,7 +46,10 @@ export function newSlugLength(base: string): number {
  * @returns null where it would say something that no school wants on its wall: take other numbers
  */
 export function slugOf(numbers: readonly number[]): string | null {
-  if (numbers.length < slugLengths.least - 1 || numbers.length > slugLengths.most - 1) throw new RangeError(`a slug needs ${slugLengths.least - 1} to ${slugLengths.most - 1} numbers, got ${numbers.length}`);
+  if (numbers.length < slugLengths.least - 1 || numbers.length > slugLengths.most - 1)
+    throw new RangeError(
+      `a slug needs ${slugLengths.least - 1} to ${slugLengths.most - 1} numbers, got ${numbers.length}`,
+    );
   const body = numbers.map((number) => number % size);
   const slug = [...body, checkOf(body)].map((value) => slugAlphabet[value]).join('');
   return isUnwanted(slug) ? null : slug;
@@ -50,13 +57,17 @@ export function slugOf(numbers: readonly number[]): string | null {
 
 /** Upper case, without blanks and hyphens that group it, look-alikes mended. */
 export function normalSlug(typed: string): string {
-  return [...typed.toUpperCase().replace(/[\s\-\u2010-\u2015.]/g, '')].map((character) => lookAlikes[character] ?? character).join('');
+  return [...typed.toUpperCase().replace(/[\s\-\u2010-\u2015.]/g, '')]
+    .map((character) => lookAlikes[character] ?? character)
+    .join('');
 }
 
 /** A slug in its normal form, with the right check character. */
 export function isSlug(text: string): boolean {
   const values = valuesOf(text);
-  return values !== null && text.length >= slugLengths.least && text.length <= slugLengths.most && weightedSum(values) === 0;
+  return (
+    values !== null && text.length >= slugLengths.least && text.length <= slugLengths.most && weightedSum(values) === 0
+  );
 }
 
 /** In letters on paper, in groups that the eye holds: "CD3 F7K MN", "CD3 F7K MN4". */
@@ -98,8 +109,13 @@ function written(values: readonly number[]): string {
 
 /** Digits and letters as they are read when somebody looks for a word. */
 const readAs: Readonly<Record<string, string>> = { '3': 'E', '4': 'A', '6': 'G', '7': 'T', '9': 'G', '2': 'Z', V: 'U' };
-const unwanted = /FUCK|FCK|FUK|CUNT|CNT|NGR|NEGR|FAG|FGT|GAY|WTF|KKK|DCK|PNC?S|TWAT|TWT|PRN|RAPE|HATE|DEAD|NAZ|HH|JUD|TT[ZT]|CRAP|DRUG|X{3}|WANK|WNK|TURD|PUTA|HURE|MERD|KRK|CACA|KACK/;
+const unwanted =
+  /FUCK|FCK|FUK|CUNT|CNT|NGR|NEGR|FAG|FGT|GAY|WTF|KKK|DCK|PNC?S|TWAT|TWT|PRN|RAPE|HATE|DEAD|NAZ|HH|JUD|TT[ZT]|CRAP|DRUG|X{3}|WANK|WNK|TURD|PUTA|HURE|MERD|KRK|CACA|KACK/;
 
 function isUnwanted(slug: string): boolean {
-  return unwanted.test(slug) || unwanted.test([...slug].map((character) => readAs[character] ?? character).join('')) || /69|666|G?88/.test(slug);
+  return (
+    unwanted.test(slug) ||
+    unwanted.test([...slug].map((character) => readAs[character] ?? character).join('')) ||
+    /69|666|G?88/.test(slug)
+  );
 }

@@ -1,6 +1,13 @@
 /** Segments -> the codewords of a symbol in the order in which they are placed (ISO/IEC 18004, 7.4 to 7.6). */
 import { writeErrorCorrection } from './reed-solomon.js';
-import { alphanumericValue, characterCountBits, modeIndicator, utf8Length, type Segment, type Segmentation } from './segments.js';
+import {
+  alphanumericValue,
+  characterCountBits,
+  modeIndicator,
+  utf8Length,
+  type Segment,
+  type Segmentation,
+} from './segments.js';
 import { blockStructure, codewordsOf, type BlockStructure, type ErrorCorrectionLevel } from './versions.js';
 
 /** UTF-8 in the register of ECI assignments. */
@@ -11,7 +18,8 @@ const utf8 = new TextEncoder();
 /** @throws RangeError when the segments don't fit */
 export function writeCodewords(segmentation: Segmentation, version: number, level: ErrorCorrectionLevel): Uint8Array {
   const structure = blockStructure(version, level);
-  if (segmentation.bits > structure.dataCodewords * 8) throw new RangeError(`${segmentation.bits} bits don't fit into version ${version} at level ${level}`);
+  if (segmentation.bits > structure.dataCodewords * 8)
+    throw new RangeError(`${segmentation.bits} bits don't fit into version ${version} at level ${level}`);
   return interleave(writeData(segmentation, version, structure.dataCodewords), structure, codewordsOf(version));
 }
 
@@ -24,7 +32,7 @@ class Bits {
   }
 
   write(value: number, count: number): void {
-    for (let left = count; left > 0; ) {
+    for (let left = count; left > 0;) {
       const free = 8 - (this.length & 7);
       const taken = Math.min(free, left);
       const part = (value >>> (left - taken)) & ((1 << taken) - 1);
@@ -39,7 +47,8 @@ class Bits {
   pad(): void {
     this.length = Math.min(this.length + 4, this.bytes.length * 8);
     this.length = (this.length + 7) & ~7;
-    for (let at = this.length >> 3, even = true; at < this.bytes.length; at += 1, even = !even) this.bytes[at] = even ? 0xec : 0x11;
+    for (let at = this.length >> 3, even = true; at < this.bytes.length; at += 1, even = !even)
+      this.bytes[at] = even ? 0xec : 0x11;
   }
 }
 
@@ -77,14 +86,19 @@ function writeSegment(bits: Bits, { mode, text }: Segment, version: number): voi
 }
 
 /** First codewords of all blocks, then the second ones, ...; data before error correction (7.6). */
-function interleave(data: Uint8Array, { blocks, eccPerBlock, shortData, shortBlocks, dataCodewords }: BlockStructure, total: number): Uint8Array {
+function interleave(
+  data: Uint8Array,
+  { blocks, eccPerBlock, shortData, shortBlocks, dataCodewords }: BlockStructure,
+  total: number,
+): Uint8Array {
   const result = new Uint8Array(total);
   const ecc = new Uint8Array(eccPerBlock);
   for (let block = 0, from = 0; block < blocks; block += 1) {
     const length = shortData + (block < shortBlocks ? 0 : 1);
     const own = data.subarray(from, from + length);
     for (let at = 0, to = block; at < shortData; at += 1, to += blocks) result[to] = own[at] ?? 0;
-    if (length > shortData) result[dataPosition(shortData, block, blocks, shortData, shortBlocks)] = own[shortData] ?? 0;
+    if (length > shortData)
+      result[dataPosition(shortData, block, blocks, shortData, shortBlocks)] = own[shortData] ?? 0;
     writeErrorCorrection(own, ecc);
     for (let at = 0; at < eccPerBlock; at += 1) result[dataCodewords + at * blocks + block] = ecc[at] ?? 0;
     from += length;

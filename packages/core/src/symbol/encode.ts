@@ -16,10 +16,16 @@ export interface EncodedSymbol {
 }
 
 /** @param mask chosen by penalty where none is given. @throws RangeError when the segments don't fit, or for a mask that does not exist */
-export function encodeSymbol(segmentation: Segmentation, version: number, level: ErrorCorrectionLevel, mask?: number): EncodedSymbol {
+export function encodeSymbol(
+  segmentation: Segmentation,
+  version: number,
+  level: ErrorCorrectionLevel,
+  mask?: number,
+): EncodedSymbol {
   const placement = placementOf(version);
   const data = gridOf(placement, writeCodewords(segmentation, version, level));
-  const chosen = mask === undefined ? bestMask(data, placement, level) : { mask, grid: masked(data, placement, level, mask) };
+  const chosen =
+    mask === undefined ? bestMask(data, placement, level) : { mask, grid: masked(data, placement, level, mask) };
   return { version, level, mask: chosen.mask, modules: placement.modules, matrix: matrixOf(chosen.grid) };
 }
 

@@ -26,7 +26,11 @@ export interface Printed {
 }
 
 /** Null where no symbol holds the payload. @param level chosen by hand; null for the highest that costs nothing */
-export function figuresOf(payload: string, level: ErrorCorrectionLevel | null, { sizeMm, devices }: Printed): SymbolFigures | null {
+export function figuresOf(
+  payload: string,
+  level: ErrorCorrectionLevel | null,
+  { sizeMm, devices }: Printed,
+): SymbolFigures | null {
   const chosen = level ?? undefined;
   const size = chooseSize(payload, chosen);
   if (!size.ok) return null;
@@ -46,9 +50,16 @@ export function figuresOf(payload: string, level: ErrorCorrectionLevel | null, {
 }
 
 /** The device that is predicted to reach least; null without devices. */
-export function weakestDevice<Device extends DeviceProfile>(devices: readonly Device[], sizeMm: number, modules: number): Device | null {
+export function weakestDevice<Device extends DeviceProfile>(
+  devices: readonly Device[],
+  sizeMm: number,
+  modules: number,
+): Device | null {
   const reach = (device: Device): number => predictReachM(device, sizeMm, modules);
-  return devices.reduce<Device | null>((weakest, device) => (weakest === null || reach(device) < reach(weakest) ? device : weakest), null);
+  return devices.reduce<Device | null>(
+    (weakest, device) => (weakest === null || reach(device) < reach(weakest) ? device : weakest),
+    null,
+  );
 }
 
 /** Metres; null without devices. */

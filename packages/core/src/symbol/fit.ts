@@ -1,5 +1,14 @@
 /** What fits where: text against the data bits of versions and levels (ISO/IEC 18004, table 7). */
-import { bitsOfLonger, bitsOfPrefixes, densestMode, rangeEnds, rangeOf, segmentText, type EndCosts, type Segmentation } from './segments.js';
+import {
+  bitsOfLonger,
+  bitsOfPrefixes,
+  densestMode,
+  rangeEnds,
+  rangeOf,
+  segmentText,
+  type EndCosts,
+  type Segmentation,
+} from './segments.js';
 import { blockStructure, largestVersion, type ErrorCorrectionLevel } from './versions.js';
 
 export interface Fit {
@@ -13,7 +22,8 @@ export function fitText(text: string, level: ErrorCorrectionLevel): Fit | null {
   let first = 1;
   for (const last of rangeEnds) {
     const segmentation = segmentText(text, rangeOf(last));
-    for (let version = first; version <= last; version += 1) if (holds(version, level, segmentation)) return { version, segmentation };
+    for (let version = first; version <= last; version += 1)
+      if (holds(version, level, segmentation)) return { version, segmentation };
     first = last + 1;
   }
   return null;
@@ -50,7 +60,13 @@ export function longestPrefix(payload: string, version: number, level: ErrorCorr
 const tooMany = 7090;
 
 /** Characters of the payload's densest mode that a version takes after it. The payload itself must fit. @param ends its costs in the version's range, where they are known */
-export function charactersThatFit(payload: string, version: number, level: ErrorCorrectionLevel, most = tooMany, ends?: EndCosts): number {
+export function charactersThatFit(
+  payload: string,
+  version: number,
+  level: ErrorCorrectionLevel,
+  most = tooMany,
+  ends?: EndCosts,
+): number {
   const bits = bitsOfLonger(payload, rangeOf(version), densestMode(payload), ends);
   const capacity = capacityBits(version, level);
   let [fits, grows] = [0, most + 1];

@@ -75,7 +75,9 @@ function rung(kind: Carry, payload: string, dependsOn: Dependency, wish: LadderW
  * what reads farthest. The bare address is never recommended: whether a reader takes it for a link is not ours to promise.
  */
 function recommend(rungs: readonly Rung[], distanceM: number): Pick<Ladder, 'recommended' | 'reason'> {
-  const candidates = rungs.flatMap(({ kind, figures }, index) => (figures === null || kind === 'bare' ? [] : [{ index, kind, figures }]));
+  const candidates = rungs.flatMap(({ kind, figures }, index) =>
+    figures === null || kind === 'bare' ? [] : [{ index, kind, figures }],
+  );
   const direct = candidates.filter(({ kind }) => kind !== 'short-link');
   const [first] = direct;
   const coarsest = coarsestOf(candidates);
@@ -84,15 +86,26 @@ function recommend(rungs: readonly Rung[], distanceM: number): Pick<Ladder, 'rec
   const reads = direct.find(({ figures }) => figures.reachM !== null && figures.reachM >= distanceM);
   if (!first || !reads) {
     const reach = coarsest.figures.reachM;
-    if (first && coarsest.figures.version === first.figures.version) return { recommended: first.index, reason: 'exact' };
-    return { recommended: coarsest.index, reason: coarsest.kind === 'short-link' && reach !== null && reach >= distanceM ? 'short-reads' : 'reads-farther' };
+    if (first && coarsest.figures.version === first.figures.version)
+      return { recommended: first.index, reason: 'exact' };
+    return {
+      recommended: coarsest.index,
+      reason: coarsest.kind === 'short-link' && reach !== null && reach >= distanceM ? 'short-reads' : 'reads-farther',
+    };
   }
   if (reads.index !== first.index) return { recommended: reads.index, reason: 'fits-the-room' };
   // It reads as given. A step that costs nothing is taken all the same: the shorter one leads to the same page.
   const shorter = coarsestOf(direct) ?? first;
-  return shorter.figures.version < first.figures.version ? { recommended: shorter.index, reason: 'coarser' } : { recommended: first.index, reason: 'exact' };
+  return shorter.figures.version < first.figures.version
+    ? { recommended: shorter.index, reason: 'coarser' }
+    : { recommended: first.index, reason: 'exact' };
 }
 
-function coarsestOf<Candidate extends { readonly figures: SymbolFigures }>(candidates: readonly Candidate[]): Candidate | null {
-  return candidates.reduce<Candidate | null>((best, each) => (best === null || each.figures.version < best.figures.version ? each : best), null);
+function coarsestOf<Candidate extends { readonly figures: SymbolFigures }>(
+  candidates: readonly Candidate[],
+): Candidate | null {
+  return candidates.reduce<Candidate | null>(
+    (best, each) => (best === null || each.figures.version < best.figures.version ? each : best),
+    null,
+  );
 }

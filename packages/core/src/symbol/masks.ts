@@ -67,9 +67,14 @@ function masksOf(placement: Placement, level: ErrorCorrectionLevel): readonly Gr
   return made;
 }
 
-function invertData(grid: Grid, { modules, reserved }: Placement, inverts: (row: number, column: number) => boolean): void {
+function invertData(
+  grid: Grid,
+  { modules, reserved }: Placement,
+  inverts: (row: number, column: number) => boolean,
+): void {
   for (let row = 0; row < modules; row += 1) {
-    for (let column = 0; column < modules; column += 1) if (reserved[row * modules + column] === 0 && inverts(row, column)) setDark(grid, row, column);
+    for (let column = 0; column < modules; column += 1)
+      if (reserved[row * modules + column] === 0 && inverts(row, column)) setDark(grid, row, column);
   }
 }
 
@@ -105,7 +110,11 @@ function scratchOf(placement: Placement): readonly [Grid, Grid] {
 }
 
 /** The mask with the lowest penalty, and the grid under it: valid until the next call for that version. */
-export function bestMask(data: Grid, placement: Placement, level: ErrorCorrectionLevel): { readonly mask: number; readonly grid: Grid } {
+export function bestMask(
+  data: Grid,
+  placement: Placement,
+  level: ErrorCorrectionLevel,
+): { readonly mask: number; readonly grid: Grid } {
   let best = 0;
   let [grid, spare] = scratchOf(placement);
   let least = 0x7fffffff;

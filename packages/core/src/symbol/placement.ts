@@ -43,7 +43,12 @@ function place(version: number): Placement {
     set(6, at, at % 2 === 0);
     set(at, 6, at % 2 === 0);
   }
-  for (const [row, column] of [[3, 3], [3, modules - 4], [modules - 4, 3]] as const) square(row, column, 4, (ring) => ring !== 2 && ring !== 4, set);
+  for (const [row, column] of [
+    [3, 3],
+    [3, modules - 4],
+    [modules - 4, 3],
+  ] as const)
+    square(row, column, 4, (ring) => ring !== 2 && ring !== 4, set);
   const centres = alignmentCentres(version);
   const last = modules - 7;
   for (const row of centres) {
@@ -57,13 +62,28 @@ function place(version: number): Placement {
   set(modules - 8, 8, true); // always dark (7.9.1)
   if (version >= 7) placeVersion(version, modules, set);
   const order = zigzag(modules, reserved, codewordsOf(version) * 8);
-  return { modules, reserved, fixedDark, order, orderRows: Uint8Array.from(order, (at) => Math.floor(at / modules)), orderColumns: Uint8Array.from(order, (at) => at % modules), format };
+  return {
+    modules,
+    reserved,
+    fixedDark,
+    order,
+    orderRows: Uint8Array.from(order, (at) => Math.floor(at / modules)),
+    orderColumns: Uint8Array.from(order, (at) => at % modules),
+    format,
+  };
 }
 
 /** Rings around a centre; `isDark` says which of them are dark, from the centre outwards. */
-function square(row: number, column: number, radius: number, isDark: (ring: number) => boolean, set: (row: number, column: number, dark: boolean) => void): void {
+function square(
+  row: number,
+  column: number,
+  radius: number,
+  isDark: (ring: number) => boolean,
+  set: (row: number, column: number, dark: boolean) => void,
+): void {
   for (let down = -radius; down <= radius; down += 1) {
-    for (let right = -radius; right <= radius; right += 1) set(row + down, column + right, isDark(Math.max(Math.abs(down), Math.abs(right))));
+    for (let right = -radius; right <= radius; right += 1)
+      set(row + down, column + right, isDark(Math.max(Math.abs(down), Math.abs(right))));
   }
 }
 
@@ -75,12 +95,18 @@ function formatPlaces(modules: number): readonly [Uint16Array, Uint16Array] {
     if (bit < 8) return at(bit + 1, 8);
     return bit === 8 ? at(8, 7) : at(8, 14 - bit);
   });
-  const second = Array.from({ length: 15 }, (_, bit) => (bit < 8 ? at(8, modules - 1 - bit) : at(modules - 15 + bit, 8)));
+  const second = Array.from({ length: 15 }, (_, bit) =>
+    bit < 8 ? at(8, modules - 1 - bit) : at(modules - 15 + bit, 8),
+  );
   return [Uint16Array.from(first), Uint16Array.from(second)];
 }
 
 /** 18 bits, twice: version and its BCH(18,6) remainder (7.10). */
-function placeVersion(version: number, modules: number, set: (row: number, column: number, dark: boolean) => void): void {
+function placeVersion(
+  version: number,
+  modules: number,
+  set: (row: number, column: number, dark: boolean) => void,
+): void {
   const bits = (version << 12) | remainder(version, 0x1f25, 12);
   for (let bit = 0; bit < 18; bit += 1) {
     const dark = ((bits >> bit) & 1) === 1;

@@ -32,7 +32,8 @@ describe('planning a symbol', () => {
       fc.property(fc.stringMatching(/^https:\/\/a\.example\/[a-z]{0,60}$/), (payload) => {
         const { version, charactersUntilGrowth } = plan(payload);
         expect(plan(payload + 'a'.repeat(charactersUntilGrowth)).version).toBe(version);
-        if (charactersUntilGrowth < growthLimit) expect(plan(payload + 'a'.repeat(charactersUntilGrowth + 1)).version).toBe(version + 1);
+        if (charactersUntilGrowth < growthLimit)
+          expect(plan(payload + 'a'.repeat(charactersUntilGrowth + 1)).version).toBe(version + 1);
       }),
       { numRuns: 25 },
     );
@@ -45,7 +46,8 @@ describe('planning a symbol', () => {
         const symbol = plan(payload);
         const fewer = charactersToShrink(symbol);
         const characters = [...payload];
-        const without = (count: number): number => smallestVersion(characters.slice(0, characters.length - count).join(''), 'M') ?? 0;
+        const without = (count: number): number =>
+          smallestVersion(characters.slice(0, characters.length - count).join(''), 'M') ?? 0;
         if (fewer === null) return expect(symbol.version).toBe(1);
         expect(without(fewer)).toBeLessThan(symbol.version);
         expect(without(fewer - 1)).toBe(symbol.version);
@@ -55,28 +57,58 @@ describe('planning a symbol', () => {
   });
 
   it('never gets smaller when characters are added', () => {
-    fc.assert(fc.property(fc.string({ maxLength: 80, minLength: 1 }), (text) => expect(smallestVersion(`${text}a`, 'M')).toBeGreaterThanOrEqual(smallestVersion(text, 'M') ?? 0)), { numRuns: 60 });
+    fc.assert(
+      fc.property(fc.string({ maxLength: 80, minLength: 1 }), (text) =>
+        expect(smallestVersion(`${text}a`, 'M')).toBeGreaterThanOrEqual(smallestVersion(text, 'M') ?? 0),
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('says what no symbol can hold', () => {
     expect(planSymbol('')).toEqual({ ok: false, problem: { reason: 'empty-payload' } });
-    expect(planSymbol('x'.repeat(2332))).toEqual({ ok: false, problem: { reason: 'payload-too-long', characters: 2332 } });
+    expect(planSymbol('x'.repeat(2332))).toEqual({
+      ok: false,
+      problem: { reason: 'payload-too-long', characters: 2332 },
+    });
     expect(plan('x'.repeat(2331)).version).toBe(40);
     expect(() => planSymbol(null as unknown as string)).toThrow(TypeError);
   });
 
   it('is read back letter by letter', () => {
-    for (const payload of ['http://cofferlane.localhost:4310/leaf/field-guide-to-limpets', '0123456789', 'HELLO WORLD', 'Wer bin ich?\nRätsel 7', 'x'.repeat(180)]) expect(readBack(plan(payload))).toBe(payload);
+    for (const payload of [
+      'http://cofferlane.localhost:4310/leaf/field-guide-to-limpets',
+      '0123456789',
+      'HELLO WORLD',
+      'Wer bin ich?\nRätsel 7',
+      'x'.repeat(180),
+    ])
+      expect(readBack(plan(payload))).toBe(payload);
   });
 
   it('always carries its finder patterns', () => {
     const { matrix, modules } = plan('https://a.example/');
-    const row = (y: number, x: number): string => Array.from(matrix.subarray(y * modules + x, y * modules + x + 7)).join('');
-    for (const [y, x] of [[0, 0], [0, modules - 7], [modules - 7, 0]] as const) expect([row(y, x), row(y + 1, x), row(y + 3, x)]).toEqual(['1111111', '1000001', '1011101']);
+    const row = (y: number, x: number): string =>
+      Array.from(matrix.subarray(y * modules + x, y * modules + x + 7)).join('');
+    for (const [y, x] of [
+      [0, 0],
+      [0, modules - 7],
+      [modules - 7, 0],
+    ] as const)
+      expect([row(y, x), row(y + 1, x), row(y + 3, x)]).toEqual(['1111111', '1000001', '1011101']);
   });
 });
 
 describe('grain', () => {
-  it.each([[1, 'coarse'], [2, 'coarse'], [3, 'medium'], [4, 'medium'], [5, 'fine'], [6, 'fine'], [7, 'very-fine'], [40, 'very-fine']] as const)('version %i is %s', (version, grain) => expect(grainOf(version)).toBe(grain));
+  it.each([
+    [1, 'coarse'],
+    [2, 'coarse'],
+    [3, 'medium'],
+    [4, 'medium'],
+    [5, 'fine'],
+    [6, 'fine'],
+    [7, 'very-fine'],
+    [40, 'very-fine'],
+  ] as const)('version %i is %s', (version, grain) => expect(grainOf(version)).toBe(grain));
   it.each([0, 41, 2.5])('version %d does not exist', (version) => expect(() => grainOf(version)).toThrow(RangeError));
 });

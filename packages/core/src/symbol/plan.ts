@@ -27,7 +27,8 @@ export interface SymbolPlan {
 }
 
 /** What can't be planned: nothing to encode, or more than version 40 holds. */
-export type PlanProblem = { readonly reason: 'empty-payload' } | { readonly reason: 'payload-too-long'; readonly characters: number };
+export type PlanProblem =
+  { readonly reason: 'empty-payload' } | { readonly reason: 'payload-too-long'; readonly characters: number };
 
 /** Quiet zone on each side in modules (ISO/IEC 18004, 5.3.8). */
 export const quietZoneModules = 4;
@@ -40,7 +41,16 @@ export function planSymbol(payload: string, chosen?: ErrorCorrectionLevel): Resu
   if (!size.ok) return size;
   const { version, level, segmentation } = size.value;
   const { mask, modules, matrix } = encodeSymbol(segmentation, version, level);
-  return succeed({ payload, version, modules, level, mask, segmentation, matrix, charactersUntilGrowth: untilGrowth(payload, size.value, chosen) });
+  return succeed({
+    payload,
+    version,
+    modules,
+    level,
+    mask,
+    segmentation,
+    matrix,
+    charactersUntilGrowth: untilGrowth(payload, size.value, chosen),
+  });
 }
 
 export interface SymbolSize extends Fit {
@@ -57,7 +67,11 @@ export function chooseSize(payload: string, chosen?: ErrorCorrectionLevel): Resu
 }
 
 /** Characters of the payload's densest mode that still fit at the level that it was planned at; at most `growthLimit`. */
-export function untilGrowth(payload: string, { version, segmentation }: Fit, chosen: ErrorCorrectionLevel = 'M'): number {
+export function untilGrowth(
+  payload: string,
+  { version, segmentation }: Fit,
+  chosen: ErrorCorrectionLevel = 'M',
+): number {
   return charactersThatFit(payload, version, chosen, growthLimit, segmentation.ends);
 }
 
@@ -65,7 +79,10 @@ export function untilGrowth(payload: string, { version, segmentation }: Fit, cho
  * Characters to remove from the end for the next smaller version at the level that it was planned at; null at version 1,
  * where nothing gets smaller. Removing fewer changes nothing.
  */
-export function charactersToShrink({ payload, version }: Pick<SymbolPlan, 'payload' | 'version'>, level: ErrorCorrectionLevel = 'M'): number | null {
+export function charactersToShrink(
+  { payload, version }: Pick<SymbolPlan, 'payload' | 'version'>,
+  level: ErrorCorrectionLevel = 'M',
+): number | null {
   return version === 1 ? null : [...payload].length - longestPrefix(payload, version - 1, level);
 }
 

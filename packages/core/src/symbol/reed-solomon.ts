@@ -49,7 +49,8 @@ export function writeErrorCorrection(data: Uint8Array, ecc: Uint8Array): void {
     const factor = rest[index] ?? 0;
     if (factor === 0) continue;
     const log = logarithms[factor] ?? 0;
-    for (let at = 0, to = index + 1; at < degree; at += 1, to += 1) rest[to] = (rest[to] ?? 0) ^ (exponentials[(generator[at] ?? 0) + log] ?? 0);
+    for (let at = 0, to = index + 1; at < degree; at += 1, to += 1)
+      rest[to] = (rest[to] ?? 0) ^ (exponentials[(generator[at] ?? 0) + log] ?? 0);
   }
   ecc.set(rest.subarray(data.length));
 }

@@ -25,7 +25,11 @@ const alphanumeric = '0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ $%*+-./:';
 /** Mode indicators (table 2). */
 export const modeIndicator: Readonly<Record<SegmentMode, number>> = { numeric: 1, alphanumeric: 2, byte: 4 };
 /** Bits of the character count in versions 1 to 9, 10 to 26, 27 to 40 (table 3). */
-const countBits: Readonly<Record<SegmentMode, readonly [number, number, number]>> = { numeric: [10, 12, 14], alphanumeric: [9, 11, 13], byte: [8, 16, 16] };
+const countBits: Readonly<Record<SegmentMode, readonly [number, number, number]>> = {
+  numeric: [10, 12, 14],
+  alphanumeric: [9, 11, 13],
+  byte: [8, 16, 16],
+};
 /** Last versions of these ranges. */
 export const rangeEnds = [9, 26, 40] as const;
 /** Mode indicator and designator of one byte (7.4.2). */
@@ -42,7 +46,8 @@ export function characterCountBits(mode: SegmentMode, version: number): number {
 /** The densest mode that holds every character of the text. */
 export function densestMode(text: string): SegmentMode {
   let least = 2;
-  for (let index = 0; index < text.length && least > 0; index += 1) least = Math.min(least, classes[text.charCodeAt(index)] ?? 0);
+  for (let index = 0; index < text.length && least > 0; index += 1)
+    least = Math.min(least, classes[text.charCodeAt(index)] ?? 0);
   return least === 2 ? 'numeric' : least === 1 ? 'alphanumeric' : 'byte';
 }
 
@@ -82,7 +87,9 @@ const alphanumericCost = 33;
 const byteCost = 48;
 const impossible = 1e12;
 /** By ASCII code: 2 for digits, 1 for the other characters of alphanumeric mode, 0 for the rest. */
-const classes = Uint8Array.from({ length: 128 }, (_, code) => (code >= 48 && code <= 57 ? 2 : alphanumeric.includes(String.fromCharCode(code)) ? 1 : 0));
+const classes = Uint8Array.from({ length: 128 }, (_, code) =>
+  code >= 48 && code <= 57 ? 2 : alphanumeric.includes(String.fromCharCode(code)) ? 1 : 0,
+);
 
 /** The segmentation with the fewest bits for the versions of a range (0: 1 to 9, 1: 10 to 26, 2: 27 to 40). */
 export function segmentText(text: string, range: 0 | 1 | 2): Segmentation {
@@ -95,7 +102,15 @@ export function segmentText(text: string, range: 0 | 1 | 2): Segmentation {
     segments.push({ mode: segmentModes[modes[from] as 0 | 1 | 2], text: text.slice(from, at) });
     from = at;
   }
-  return { eci, segments, bits: segments.reduce((sum, segment) => sum + 4 + countBits[segment.mode][range] + dataBits(segment), eci ? eciBits : 0), ends };
+  return {
+    eci,
+    segments,
+    bits: segments.reduce(
+      (sum, segment) => sum + 4 + countBits[segment.mode][range] + dataBits(segment),
+      eci ? eciBits : 0,
+    ),
+    ends,
+  };
 }
 
 const notAscii = /\P{ASCII}/u;
@@ -112,7 +127,12 @@ export interface EndCosts {
  * another one, whose end is rounded up to whole bits. `cameFrom` takes two bits a mode for each character, `ends` the bits
  * of the text up to there.
  */
-function endCosts(text: string, range: 0 | 1 | 2, cameFrom: Uint8Array | null, ends: Float64Array | null = null): EndCosts {
+function endCosts(
+  text: string,
+  range: 0 | 1 | 2,
+  cameFrom: Uint8Array | null,
+  ends: Float64Array | null = null,
+): EndCosts {
   const [headN, headA, headB] = headsOf(range);
   let [n, a, b] = [headN, headA, headB];
   for (let index = 0; index < text.length; index += 1) {
@@ -141,7 +161,11 @@ function endCosts(text: string, range: 0 | 1 | 2, cameFrom: Uint8Array | null, e
 }
 
 function headsOf(range: 0 | 1 | 2): readonly [number, number, number] {
-  return [(4 + countBits.numeric[range]) * unit, (4 + countBits.alphanumeric[range]) * unit, (4 + countBits.byte[range]) * unit];
+  return [
+    (4 + countBits.numeric[range]) * unit,
+    (4 + countBits.alphanumeric[range]) * unit,
+    (4 + countBits.byte[range]) * unit,
+  ];
 }
 
 function wholeBits(cost: number): number {
@@ -179,7 +203,8 @@ export function bitsOfPrefixes(text: string, range: 0 | 1 | 2): Float64Array {
   const ends = new Float64Array(text.length);
   endCosts(text, range, null, ends);
   const announced = text.search(notAscii);
-  if (announced >= 0) for (let index = announced; index < ends.length; index += 1) ends[index] = (ends[index] ?? 0) + eciBits;
+  if (announced >= 0)
+    for (let index = announced; index < ends.length; index += 1) ends[index] = (ends[index] ?? 0) + eciBits;
   return ends;
 }
 
@@ -189,7 +214,12 @@ export function bitsOfPrefixes(text: string, range: 0 | 1 | 2): Float64Array {
  * @param costs of the text itself, where they are known
  * @param kind which modes hold the character: digits fit into all three, capitals into two, letters into bytes alone
  */
-export function bitsOfLonger(text: string, range: 0 | 1 | 2, kind: SegmentMode, costs = endCosts(text, range, null)): (more: number) => number {
+export function bitsOfLonger(
+  text: string,
+  range: 0 | 1 | 2,
+  kind: SegmentMode,
+  costs = endCosts(text, range, null),
+): (more: number) => number {
   const [headN, headA, headB] = headsOf(range);
   const eci = notAscii.test(text) ? eciBits : 0;
   const ways = [
@@ -200,7 +230,9 @@ export function bitsOfLonger(text: string, range: 0 | 1 | 2, kind: SegmentMode, 
   const cheapestEnd = Math.min(...ways.map(({ stay }) => wholeBits(stay)));
   return (more) => {
     if (more === 0) return cheapestEnd / unit + eci;
-    const totals = ways.filter(({ fits }) => fits).map(({ stay, head, cost }) => Math.min(stay, cheapestEnd + head) + more * cost);
+    const totals = ways
+      .filter(({ fits }) => fits)
+      .map(({ stay, head, cost }) => Math.min(stay, cheapestEnd + head) + more * cost);
     return wholeBits(Math.min(...totals.map(wholeBits))) / unit + eci;
   };
 }

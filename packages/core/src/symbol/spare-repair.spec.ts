@@ -9,9 +9,20 @@ const nothing = (version: number): Uint8Array => new Uint8Array(modulesOf(versio
 
 describe('spare repair', () => {
   it('is whole where nothing is covered, and each block repairs what the standard says', () => {
-    for (const level of errorCorrectionLevels) expect(spareRepair(5, level, nothing(5))).toMatchObject({ spare: 1, errors: 0, functionModules: 0 });
-    expect([repairableInBlock(1, 'L'), repairableInBlock(1, 'M'), repairableInBlock(1, 'Q'), repairableInBlock(1, 'H')]).toEqual([2, 4, 6, 8]);
-    expect([repairableInBlock(2, 'L'), repairableInBlock(3, 'L'), repairableInBlock(4, 'M'), repairableInBlock(40, 'H')]).toEqual([4, 7, 9, 15]);
+    for (const level of errorCorrectionLevels)
+      expect(spareRepair(5, level, nothing(5))).toMatchObject({ spare: 1, errors: 0, functionModules: 0 });
+    expect([
+      repairableInBlock(1, 'L'),
+      repairableInBlock(1, 'M'),
+      repairableInBlock(1, 'Q'),
+      repairableInBlock(1, 'H'),
+    ]).toEqual([2, 4, 6, 8]);
+    expect([
+      repairableInBlock(2, 'L'),
+      repairableInBlock(3, 'L'),
+      repairableInBlock(4, 'M'),
+      repairableInBlock(40, 'H'),
+    ]).toEqual([4, 7, 9, 15]);
   });
 
   it('counts a codeword once, however many of its modules are covered', () => {
@@ -20,7 +31,8 @@ describe('spare repair', () => {
     const last = modulesOf(2) - 1;
     covered[last * modulesOf(2) + last] = 1;
     expect(spareRepair(2, 'M', covered).errors).toBe(1);
-    for (let row = last - 3; row <= last; row += 1) covered.fill(1, row * modulesOf(2) + last - 1, row * modulesOf(2) + last + 1);
+    for (let row = last - 3; row <= last; row += 1)
+      covered.fill(1, row * modulesOf(2) + last - 1, row * modulesOf(2) + last + 1);
     expect(spareRepair(2, 'M', covered)).toMatchObject({ errors: 1, repairable: 8, spare: 7 / 8, functionModules: 0 });
   });
 
@@ -32,16 +44,21 @@ describe('spare repair', () => {
 
   it('never rises as more is covered', () => {
     fc.assert(
-      fc.property(fc.constantFrom(1, 4, 8), fc.constantFrom(...errorCorrectionLevels), fc.uniqueArray(fc.nat(), { maxLength: 40 }), (version, level, places) => {
-        const covered = nothing(version);
-        let before = 1;
-        for (const place of places) {
-          covered[place % covered.length] = 1;
-          const { spare } = spareRepair(version, level, covered);
-          expect(spare).toBeLessThanOrEqual(before);
-          before = spare;
-        }
-      }),
+      fc.property(
+        fc.constantFrom(1, 4, 8),
+        fc.constantFrom(...errorCorrectionLevels),
+        fc.uniqueArray(fc.nat(), { maxLength: 40 }),
+        (version, level, places) => {
+          const covered = nothing(version);
+          let before = 1;
+          for (const place of places) {
+            covered[place % covered.length] = 1;
+            const { spare } = spareRepair(version, level, covered);
+            expect(spare).toBeLessThanOrEqual(before);
+            before = spare;
+          }
+        },
+      ),
       { numRuns: 40 },
     );
   });
@@ -53,11 +70,17 @@ describe('spare repair', () => {
     const reads = (width: number): { reads: boolean; spare: number } => {
       const covered = coveredByCentre(version, width, width);
       // Noise instead of a picture: light where it was dark, and the other way round.
-      const spoilt = { ...planned.value, matrix: matrix.map((module, at) => (covered[at] === 1 ? 1 - module : module)) };
+      const spoilt = {
+        ...planned.value,
+        matrix: matrix.map((module, at) => (covered[at] === 1 ? 1 - module : module)),
+      };
       const { widthPx, grey } = codePixels(spoilt, 4);
       const rgba = new Uint8ClampedArray(grey.length * 4);
       grey.forEach((value, index) => rgba.set([value, value, value, 255], index * 4));
-      return { reads: jsQR(rgba, widthPx, widthPx)?.data === planned.value.payload, spare: spareRepair(version, level, covered).spare };
+      return {
+        reads: jsQR(rgba, widthPx, widthPx)?.data === planned.value.payload,
+        spare: spareRepair(version, level, covered).spare,
+      };
     };
     const all = Array.from({ length: Math.floor((modules - 18) / 2) }, (_, index) => reads(2 * index + 1));
     expect(all.some(({ spare }) => spare < 0)).toBe(true);
@@ -71,8 +94,12 @@ describe('the largest picture in the middle', () => {
       for (const level of errorCorrectionLevels) {
         const centre = largestCentre(version, level);
         if (centre === null) continue;
-        expect(spareRepair(version, level, coveredByCentre(version, centre.width, centre.height)).spare).toBeGreaterThanOrEqual(0.5);
-        expect(spareRepair(version, level, coveredByCentre(version, centre.width + 1, centre.height + 1)).spare).toBeLessThan(0.5);
+        expect(
+          spareRepair(version, level, coveredByCentre(version, centre.width, centre.height)).spare,
+        ).toBeGreaterThanOrEqual(0.5);
+        expect(
+          spareRepair(version, level, coveredByCentre(version, centre.width + 1, centre.height + 1)).spare,
+        ).toBeLessThan(0.5);
       }
     }
   });

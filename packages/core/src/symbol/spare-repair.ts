@@ -26,7 +26,9 @@ const misdecodeProtection: Readonly<Record<string, number>> = { '1L': 3, '1M': 2
 
 /** Codewords of a block that are repaired wherever they are. */
 export function repairableInBlock(version: number, level: ErrorCorrectionLevel): number {
-  return Math.floor((blockStructure(version, level).eccPerBlock - (misdecodeProtection[`${version}${level}`] ?? 0)) / 2);
+  return Math.floor(
+    (blockStructure(version, level).eccPerBlock - (misdecodeProtection[`${version}${level}`] ?? 0)) / 2,
+  );
 }
 
 /**
@@ -35,7 +37,8 @@ export function repairableInBlock(version: number, level: ErrorCorrectionLevel):
  */
 export function spareRepair(version: number, level: ErrorCorrectionLevel, covered: Uint8Array): SpareRepair {
   const modules = modulesOf(version);
-  if (covered.length !== modules * modules) throw new RangeError(`covered must have ${modules * modules} modules, got ${covered.length}`);
+  if (covered.length !== modules * modules)
+    throw new RangeError(`covered must have ${modules * modules} modules, got ${covered.length}`);
   const { order, reserved } = placementOf(version);
   const blockOf = blockOfCodeword(version, level);
   const errors = new Uint16Array(blockStructure(version, level).blocks);
@@ -76,7 +79,12 @@ export const centreLeaves = 0.5;
  * @param aspect width : height
  * @returns sides in whole modules; null where not even one module may be covered
  */
-export function largestCentre(version: number, level: ErrorCorrectionLevel, aspect = 1, leaves = centreLeaves): { readonly width: number; readonly height: number } | null {
+export function largestCentre(
+  version: number,
+  level: ErrorCorrectionLevel,
+  aspect = 1,
+  leaves = centreLeaves,
+): { readonly width: number; readonly height: number } | null {
   if (!(aspect > 0)) throw new RangeError(`aspect must be above 0, got ${aspect}`);
   const modules = modulesOf(version);
   for (let longer = modules; longer >= 1; longer -= 1) {

@@ -24,14 +24,22 @@ export interface GrowthSteps {
 }
 
 /** @returns null where no symbol holds the payload. @param before, after how many steps to look back and ahead */
-export function growthSteps(payload: string, level: ErrorCorrectionLevel = 'M', before = 2, after = 2): GrowthSteps | null {
+export function growthSteps(
+  payload: string,
+  level: ErrorCorrectionLevel = 'M',
+  before = 2,
+  after = 2,
+): GrowthSteps | null {
   const fit = payload === '' ? null : fitText(payload, level);
   if (fit === null) return null;
   const characters = [...payload].length;
   const [first, last] = [Math.max(1, fit.version - before), Math.min(largestVersion, fit.version + after)];
   const steps: GrowthStep[] = [];
   for (let version = first; version <= last; version += 1) {
-    const upTo = version < fit.version ? longestPrefix(payload, version, level) : characters + charactersThatFit(payload, version, level);
+    const upTo =
+      version < fit.version
+        ? longestPrefix(payload, version, level)
+        : characters + charactersThatFit(payload, version, level);
     steps.push({ version, modules: modulesOf(version), grain: grainOf(version), upTo });
   }
   return { characters, steps, now: fit.version - first };

@@ -17,7 +17,13 @@ export const cofferlane: ServiceDescription = {
     { verdict: 'named-only', words: ['Ask for a key'] },
     { verdict: 'missing', pattern: '^this leaf (?:blew|was blown) away' },
   ],
-  mending: [{ verdicts: ['sign-in', 'named-only'], steps: ['In Cofferlane open **Who may look** and choose **No sign-in needed**.', 'Leave **May change it** off.'], ownerPage: '{link}/who' }],
+  mending: [
+    {
+      verdicts: ['sign-in', 'named-only'],
+      steps: ['In Cofferlane open **Who may look** and choose **No sign-in needed**.', 'Leave **May change it** off.'],
+      ownerPage: '{link}/who',
+    },
+  ],
   tracking: ['lane'],
 };
 
@@ -26,7 +32,12 @@ export const askleaf: ServiceDescription = {
   name: 'Askleaf',
   hosts: ['*.askleaf.example', 'askleaf.localhost'],
   addresses: [
-    { role: 'answers', kind: 'form', pattern: '^/ask/(?P<form>[^/?]+)/heard(?:[/?]|$)', studentLink: '/ask/{form}?from=heard' },
+    {
+      role: 'answers',
+      kind: 'form',
+      pattern: '^/ask/(?P<form>[^/?]+)/heard(?:[/?]|$)',
+      studentLink: '/ask/{form}?from=heard',
+    },
     { role: 'answers', kind: 'form', path: '/sheet/*', steps: ['Press **Hand it out**.'] },
     { role: 'student', kind: 'form', path: '/ask/{form}' },
   ],

@@ -30,5 +30,7 @@ describe('wall time in a zone', () => {
     );
   });
 
-  it.each(['2027-02-29', '2027-13-01', 'tomorrow'])('refuses %s', (date) => expect(() => instantOf(date, '09:00', 'UTC')).toThrow(RangeError));
+  it.each(['2027-02-29', '2027-13-01', 'tomorrow'])('refuses %s', (date) =>
+    expect(() => instantOf(date, '09:00', 'UTC')).toThrow(RangeError),
+  );
 });

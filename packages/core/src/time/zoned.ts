@@ -11,7 +11,13 @@ export function instantOf(date: string, time: string, timeZone: string): number 
   const [year = 0, month = 0, day = 0] = date.split('-').map(Number);
   const [hour = 0, minute = 0] = time.split(':').map(Number);
   const wall = utc(year, month, day, hour, minute);
-  if (Number.isNaN(wall) || month < 1 || month > 12 || new Intl.DateTimeFormat('en', { timeZone: 'UTC', day: 'numeric' }).format(wall) !== String(day)) throw new RangeError(`no such day: ${date} ${time}`);
+  if (
+    Number.isNaN(wall) ||
+    month < 1 ||
+    month > 12 ||
+    new Intl.DateTimeFormat('en', { timeZone: 'UTC', day: 'numeric' }).format(wall) !== String(day)
+  )
+    throw new RangeError(`no such day: ${date} ${time}`);
   // The offset before the change and the one after: the earlier instant that shows this wall time is the one meant.
   const candidates = [wall - offsetAt(wall - dayMs, timeZone), wall - offsetAt(wall + dayMs, timeZone)];
   const fitting = candidates.filter((instant) => instant + offsetAt(instant, timeZone) === wall);
@@ -22,9 +28,21 @@ const dayMs = 24 * 3600 * 1000;
 
 /** What a clock in the zone is ahead of UTC at that instant, in milliseconds. */
 function offsetAt(instant: number, timeZone: string): number {
-  const parts = new Intl.DateTimeFormat('en-u-hc-h23', { timeZone, year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric', minute: 'numeric', second: 'numeric' }).formatToParts(instant);
+  const parts = new Intl.DateTimeFormat('en-u-hc-h23', {
+    timeZone,
+    year: 'numeric',
+    month: 'numeric',
+    day: 'numeric',
+    hour: 'numeric',
+    minute: 'numeric',
+    second: 'numeric',
+  }).formatToParts(instant);
   const value = (type: string): number => Number(parts.find((part) => part.type === type)?.value ?? 0);
-  return utc(value('year'), value('month'), value('day'), value('hour'), value('minute')) + value('second') * 1000 - Math.floor(instant / 1000) * 1000;
+  return (
+    utc(value('year'), value('month'), value('day'), value('hour'), value('minute')) +
+    value('second') * 1000 -
+    Math.floor(instant / 1000) * 1000
+  );
 }
 
 /** Days since 1970 of the proleptic Gregorian calendar, by the algorithm of counting years from March. */
@@ -39,7 +57,15 @@ function utc(year: number, month: number, day: number, hour: number, minute: num
 
 /** `YYYYMMDDTHHMMSSZ` of an instant (RFC 5545, 3.3.5, form 2). */
 export function basicUtc(instant: number): string {
-  const parts = new Intl.DateTimeFormat('en-u-hc-h23', { timeZone: 'UTC', year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit', second: '2-digit' }).formatToParts(instant);
+  const parts = new Intl.DateTimeFormat('en-u-hc-h23', {
+    timeZone: 'UTC',
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+  }).formatToParts(instant);
   const value = (type: string): string => (parts.find((part) => part.type === type)?.value ?? '').padStart(2, '0');
   return `${value('year').padStart(4, '0')}${value('month')}${value('day')}T${value('hour')}${value('minute')}${value('second')}Z`;
 }

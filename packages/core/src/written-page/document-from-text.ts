@@ -3,5 +3,10 @@ import type { PageDocument } from './document.js';
 
 export function documentFromText(text: string): PageDocument {
   const lines = text.split(/\r\n|\n|\r/);
-  return { type: 'doc', content: lines.map((line) => (line === '' ? { type: 'paragraph' } : { type: 'paragraph', content: [{ type: 'text', text: line }] })) };
+  return {
+    type: 'doc',
+    content: lines.map((line) =>
+      line === '' ? { type: 'paragraph' } : { type: 'paragraph', content: [{ type: 'text', text: line }] },
+    ),
+  };
 }

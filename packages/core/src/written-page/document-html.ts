@@ -56,7 +56,8 @@ function nodeHtml(node: PageNode, fileOf: (fileId: string) => ShownFile | null):
 
 function pictureHtml(file: ShownFile | null, alt: string): string {
   if (!file) return '';
-  const size = file.widthPx === null || file.heightPx === null ? '' : ` width="${file.widthPx}" height="${file.heightPx}"`;
+  const size =
+    file.widthPx === null || file.heightPx === null ? '' : ` width="${file.widthPx}" height="${file.heightPx}"`;
   const address = escapeHtml(file.address);
   return `<figure><img src="${address}/w1280" srcset="${address}/w640 640w, ${address}/w1280 1280w" sizes="(max-width: 700px) 94vw, 660px" alt="${escapeHtml(alt)}" loading="lazy"${size}></figure>`;
 }
@@ -82,7 +83,13 @@ function markHtml({ type, attrs = {} }: PageMark, html: string): string {
     case 'link':
       return `<a href="${escapeHtml(attrs.href ?? '')}" rel="noopener noreferrer">${html}</a>`;
     case 'look': {
-      const classes = [attrs.colour && `colour-${attrs.colour}`, attrs.font && `font-${attrs.font}`, attrs.size && `size-${attrs.size}`].filter(Boolean).join(' ');
+      const classes = [
+        attrs.colour && `colour-${attrs.colour}`,
+        attrs.font && `font-${attrs.font}`,
+        attrs.size && `size-${attrs.size}`,
+      ]
+        .filter(Boolean)
+        .join(' ');
       return `<span class="${classes}">${html}</span>`;
     }
   }

@@ -19,7 +19,21 @@ export interface PageDocument {
   readonly content: readonly PageNode[];
 }
 
-export const blockTypes = ['paragraph', 'heading', 'bulletList', 'orderedList', 'listItem', 'blockquote', 'horizontalRule', 'table', 'tableRow', 'tableHeader', 'tableCell', 'keptPicture', 'keptMedia'] as const;
+export const blockTypes = [
+  'paragraph',
+  'heading',
+  'bulletList',
+  'orderedList',
+  'listItem',
+  'blockquote',
+  'horizontalRule',
+  'table',
+  'tableRow',
+  'tableHeader',
+  'tableCell',
+  'keptPicture',
+  'keptMedia',
+] as const;
 export const inlineTypes = ['text', 'hardBreak'] as const;
 export type PageNodeType = (typeof blockTypes)[number] | (typeof inlineTypes)[number];
 

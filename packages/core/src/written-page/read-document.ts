@@ -1,7 +1,18 @@
 /** Reads what an editor, a script or an attacker sent: only what a page may hold comes through, everything else is left out. */
 import { parseUrl } from '../intake/read-intake.js';
 import { unreachable } from '../result.js';
-import { blockTypes, documentLimits, inlineTypes, markTypes, palette, type PageAttributes, type PageDocument, type PageMark, type PageNode, type PageNodeType } from './document.js';
+import {
+  blockTypes,
+  documentLimits,
+  inlineTypes,
+  markTypes,
+  palette,
+  type PageAttributes,
+  type PageDocument,
+  type PageMark,
+  type PageNode,
+  type PageNodeType,
+} from './document.js';
 
 type Given = Readonly<Record<string, unknown>>;
 
@@ -10,7 +21,9 @@ export function readDocument(given: unknown): PageDocument | null {
   if (!isGiven(given) || given.type !== 'doc') return null;
   const reading = { nodes: 0, characters: 0 };
   const content = readNodes(given.content, 1, reading);
-  return reading.nodes > documentLimits.nodes || reading.characters > documentLimits.characters ? null : { type: 'doc', content };
+  return reading.nodes > documentLimits.nodes || reading.characters > documentLimits.characters
+    ? null
+    : { type: 'doc', content };
 }
 
 /** Ids of the kept files in it, each once, in their order. */
@@ -20,12 +33,21 @@ export function documentFiles({ content }: PageDocument): readonly string[] {
 
 /** Addresses of the links in it, each once, in their order. */
 export function documentLinks({ content }: PageDocument): readonly string[] {
-  return [...new Set(walk(content).flatMap(({ marks = [] }) => marks.flatMap(({ type, attrs }) => (type === 'link' && attrs?.href !== undefined ? [attrs.href] : []))))];
+  return [
+    ...new Set(
+      walk(content).flatMap(({ marks = [] }) =>
+        marks.flatMap(({ type, attrs }) => (type === 'link' && attrs?.href !== undefined ? [attrs.href] : [])),
+      ),
+    ),
+  ];
 }
 
 /** Its words, a block a line. */
 export function documentText({ content }: PageDocument): string {
-  return content.map(textOf).filter((line) => line !== '').join('\n');
+  return content
+    .map(textOf)
+    .filter((line) => line !== '')
+    .join('\n');
 }
 
 function textOf(node: PageNode): string {
@@ -51,7 +73,12 @@ function readNodes(given: unknown, depth: number, reading: { nodes: number; char
   });
 }
 
-function readNode(type: PageNodeType, given: Given, depth: number, reading: { nodes: number; characters: number }): readonly PageNode[] {
+function readNode(
+  type: PageNodeType,
+  given: Given,
+  depth: number,
+  reading: { nodes: number; characters: number },
+): readonly PageNode[] {
   if (type === 'text') {
     if (typeof given.text !== 'string' || given.text === '') return [];
     const text = given.text.normalize('NFC');
@@ -84,7 +111,11 @@ function readAttributes(type: PageNodeType, given: Given): PageAttributes {
     case 'keptMedia': {
       if (typeof given.fileId !== 'string' || !/^[0-9a-f-]{36}$/.test(given.fileId)) return {};
       const alt = typeof given.alt === 'string' ? given.alt.normalize('NFC').slice(0, 300) : '';
-      return { fileId: given.fileId, alt, ...(type === 'keptMedia' && { media: given.media === 'film' ? 'film' : 'sound' }) };
+      return {
+        fileId: given.fileId,
+        alt,
+        ...(type === 'keptMedia' && { media: given.media === 'film' ? 'film' : 'sound' }),
+      };
     }
     case 'text':
     case 'hardBreak':
@@ -114,7 +145,11 @@ function readMarks(given: unknown): readonly PageMark[] {
     if (type === undefined) return [];
     if (type === 'link') return isSafeLink(attrs.href) ? [{ type, attrs: { href: attrs.href } }] : [];
     if (type !== 'look') return [{ type }];
-    const look = { ...chosen('colour', attrs.colour, palette.colours), ...chosen('font', attrs.font, palette.fonts), ...chosen('size', attrs.size, palette.sizes) };
+    const look = {
+      ...chosen('colour', attrs.colour, palette.colours),
+      ...chosen('font', attrs.font, palette.fonts),
+      ...chosen('size', attrs.size, palette.sizes),
+    };
     return Object.keys(look).length === 0 ? [] : [{ type, attrs: look }];
   });
 }
@@ -126,7 +161,11 @@ export function isSafeLink(given: unknown): given is string {
   return protocol !== undefined && ['http:', 'https:', 'mailto:', 'tel:'].includes(protocol);
 }
 
-function chosen(name: string, given: unknown, choices: Readonly<Record<string, string>>): Readonly<Record<string, string>> {
+function chosen(
+  name: string,
+  given: unknown,
+  choices: Readonly<Record<string, string>>,
+): Readonly<Record<string, string>> {
   return typeof given === 'string' && Object.hasOwn(choices, given) ? { [name]: given } : {};
 }
 

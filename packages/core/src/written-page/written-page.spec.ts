@@ -5,18 +5,36 @@ import { documentFiles, documentLinks, documentText, readDocument } from './read
 
 const fileId = '01890a5d-ac96-774b-bcce-b302099a8057';
 const file: ShownFile = { address: '/k/abc', name: 'Waves.mp3', widthPx: 800, heightPx: 600 };
-const text = (words: string, ...marks: object[]): object => ({ type: 'text', text: words, ...(marks.length > 0 && { marks }) });
+const text = (words: string, ...marks: object[]): object => ({
+  type: 'text',
+  text: words,
+  ...(marks.length > 0 && { marks }),
+});
 const doc = (...content: object[]): object => ({ type: 'doc', content });
 const paragraph = (...content: object[]): object => ({ type: 'paragraph', content });
-const html = (given: object): string => documentHtml(readDocument(given) as PageDocument, (id) => (id === fileId ? file : null));
+const html = (given: object): string =>
+  documentHtml(readDocument(given) as PageDocument, (id) => (id === fileId ? file : null));
 
 describe('a written page', () => {
   it('comes out as it was written', () => {
     const given = doc(
       { type: 'heading', attrs: { level: 1, textAlign: 'center' }, content: [text('Tides & time')] },
-      paragraph(text('Low at '), text('nine', { type: 'bold' }, { type: 'look', attrs: { colour: 'blue', size: 'large' } }), { type: 'hardBreak' }, text('see', { type: 'link', attrs: { href: 'https://a.example/t?a=1&b=2' } })),
+      paragraph(
+        text('Low at '),
+        text('nine', { type: 'bold' }, { type: 'look', attrs: { colour: 'blue', size: 'large' } }),
+        { type: 'hardBreak' },
+        text('see', { type: 'link', attrs: { href: 'https://a.example/t?a=1&b=2' } }),
+      ),
       { type: 'orderedList', attrs: { start: 3 }, content: [{ type: 'listItem', content: [paragraph(text('Look'))] }] },
-      { type: 'table', content: [{ type: 'tableRow', content: [{ type: 'tableHeader', attrs: { colspan: 2 }, content: [paragraph(text('Day'))] }] }] },
+      {
+        type: 'table',
+        content: [
+          {
+            type: 'tableRow',
+            content: [{ type: 'tableHeader', attrs: { colspan: 2 }, content: [paragraph(text('Day'))] }],
+          },
+        ],
+      },
       { type: 'keptPicture', attrs: { fileId, alt: 'A "limpet"' } },
       { type: 'keptMedia', attrs: { fileId, media: 'sound' } },
       { type: 'horizontalRule' },
@@ -33,7 +51,13 @@ describe('a written page', () => {
   });
 
   it('names its files, links and words', () => {
-    const given = readDocument(doc({ type: 'keptPicture', attrs: { fileId, alt: '' } }, paragraph(text('One', { type: 'link', attrs: { href: 'https://a.example/' } }), text(' two')), { type: 'keptMedia', attrs: { fileId } })) as PageDocument;
+    const given = readDocument(
+      doc(
+        { type: 'keptPicture', attrs: { fileId, alt: '' } },
+        paragraph(text('One', { type: 'link', attrs: { href: 'https://a.example/' } }), text(' two')),
+        { type: 'keptMedia', attrs: { fileId } },
+      ),
+    ) as PageDocument;
     expect(documentFiles(given)).toEqual([fileId]);
     expect(documentLinks(given)).toEqual(['https://a.example/']);
     expect(documentText(given)).toBe('One two');
@@ -50,15 +74,41 @@ describe('what a page may not hold', () => {
     ['a script as a node', doc({ type: 'script', content: [text('alert(1)')] })],
     ['a script as a type with markup', doc({ type: 'paragraph><script>', content: [text('x')] })],
     ['a link that runs', doc(paragraph(text('x', { type: 'link', attrs: { href: 'javascript:alert(1)' } })))],
-    ['a link that runs, written oddly', doc(paragraph(text('x', { type: 'link', attrs: { href: ' JaVa\tScRiPt:alert(1)' } })))],
-    ['a link that holds a page', doc(paragraph(text('x', { type: 'link', attrs: { href: 'data:text/html,<script>alert(1)</script>' } })))],
-    ['a link out of its quotes', doc(paragraph(text('x', { type: 'link', attrs: { href: 'https://a.example/" onmouseover="alert(1)' } })))],
+    [
+      'a link that runs, written oddly',
+      doc(paragraph(text('x', { type: 'link', attrs: { href: ' JaVa\tScRiPt:alert(1)' } }))),
+    ],
+    [
+      'a link that holds a page',
+      doc(paragraph(text('x', { type: 'link', attrs: { href: 'data:text/html,<script>alert(1)</script>' } }))),
+    ],
+    [
+      'a link out of its quotes',
+      doc(paragraph(text('x', { type: 'link', attrs: { href: 'https://a.example/" onmouseover="alert(1)' } }))),
+    ],
     ['markup in a text', doc(paragraph(text('<img src=x onerror=alert(1)>')))],
-    ['markup in an alternative text', doc({ type: 'keptPicture', attrs: { fileId, alt: '"><script>alert(1)</script>' } })],
+    [
+      'markup in an alternative text',
+      doc({ type: 'keptPicture', attrs: { fileId, alt: '"><script>alert(1)</script>' } }),
+    ],
     ['a picture from elsewhere', doc({ type: 'image', attrs: { src: 'https://evil.example/x.png' } })],
     ['a picture under a made-up id', doc({ type: 'keptPicture', attrs: { fileId: '../../x" onerror="alert(1)' } })],
-    ['a style', doc(paragraph(text('x', { type: 'textStyle', attrs: { style: 'position:fixed' } }, { type: 'look', attrs: { colour: 'red;position:fixed', font: 'x" onclick="y' } })))],
-    ['an alignment that is none', doc({ type: 'paragraph', attrs: { textAlign: 'left" onclick="alert(1)' }, content: [text('x')] })],
+    [
+      'a style',
+      doc(
+        paragraph(
+          text(
+            'x',
+            { type: 'textStyle', attrs: { style: 'position:fixed' } },
+            { type: 'look', attrs: { colour: 'red;position:fixed', font: 'x" onclick="y' } },
+          ),
+        ),
+      ),
+    ],
+    [
+      'an alignment that is none',
+      doc({ type: 'paragraph', attrs: { textAlign: 'left" onclick="alert(1)' }, content: [text('x')] }),
+    ],
     ['an embedded page', doc({ type: 'iframe', attrs: { src: 'https://evil.example' } })],
   ])('%s is harmless', (_, given) => {
     const shown = html(given);
@@ -68,10 +118,15 @@ describe('what a page may not hold', () => {
   });
 
   it('is left out, and what stood in it stays', () => {
-    expect(readDocument(doc({ type: 'aside', content: [paragraph(text('Still here'))] }))).toEqual({ type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Still here' }] }] });
+    expect(readDocument(doc({ type: 'aside', content: [paragraph(text('Still here'))] }))).toEqual({
+      type: 'doc',
+      content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Still here' }] }],
+    });
   });
 
-  it.each([null, 'doc', [], {}, { type: 'paragraph' }])('%j is no document', (given) => expect(readDocument(given)).toBeNull());
+  it.each([null, 'doc', [], {}, { type: 'paragraph' }])('%j is no document', (given) =>
+    expect(readDocument(given)).toBeNull(),
+  );
 
   it('is more than a page: refused as a whole', () => {
     expect(readDocument(doc(...Array.from({ length: 5000 }, () => paragraph())))).toBeNull();
@@ -85,31 +140,83 @@ describe('what a page may not hold', () => {
   });
 
   it('whatever is sent, reading it twice changes nothing, and its HTML has known tags only', () => {
-    const attrs = fc.dictionary(fc.constantFrom('level', 'textAlign', 'href', 'colour', 'fileId', 'alt', 'start', 'colspan', 'style', 'onclick'), fc.oneof(fc.string(), fc.integer(), fc.constantFrom('center', 'red', fileId, 'https://a.example/', 'javascript:1')));
+    const attrs = fc.dictionary(
+      fc.constantFrom('level', 'textAlign', 'href', 'colour', 'fileId', 'alt', 'start', 'colspan', 'style', 'onclick'),
+      fc.oneof(
+        fc.string(),
+        fc.integer(),
+        fc.constantFrom('center', 'red', fileId, 'https://a.example/', 'javascript:1'),
+      ),
+    );
     const mark = fc.record({ type: fc.oneof(fc.constantFrom(...markTypes), fc.string()), attrs });
     const { node } = fc.letrec<{ node: object }>((tie) => ({
-      node: fc.record({ type: fc.oneof(fc.constantFrom(...blockTypes, ...inlineTypes), fc.string()), attrs, text: fc.string(), marks: fc.array(mark, { maxLength: 3 }), content: fc.array(tie('node'), { maxLength: 3, depthIdentifier: 'page' }) }, { requiredKeys: ['type'] }),
+      node: fc.record(
+        {
+          type: fc.oneof(fc.constantFrom(...blockTypes, ...inlineTypes), fc.string()),
+          attrs,
+          text: fc.string(),
+          marks: fc.array(mark, { maxLength: 3 }),
+          content: fc.array(tie('node'), { maxLength: 3, depthIdentifier: 'page' }),
+        },
+        { requiredKeys: ['type'] },
+      ),
     }));
     fc.assert(
       fc.property(fc.array(node, { maxLength: 4 }), (content) => {
         const once = readDocument({ type: 'doc', content }) as PageDocument;
         expect(readDocument(JSON.parse(JSON.stringify(once)))).toEqual(once);
-        for (const [, tag = ''] of documentHtml(once, () => file).matchAll(/<\/?([^\s>]*)/g)) expect(knownTags).toContain(tag);
+        for (const [, tag = ''] of documentHtml(once, () => file).matchAll(/<\/?([^\s>]*)/g))
+          expect(knownTags).toContain(tag);
       }),
     );
   });
 });
 
-const knownTags = ['p', 'h2', 'h3', 'h4', 'ul', 'ol', 'li', 'blockquote', 'hr', 'div', 'table', 'tbody', 'tr', 'td', 'th', 'figure', 'figcaption', 'img', 'audio', 'video', 'br', 'strong', 'em', 'u', 's', 'code', 'a', 'span'];
+const knownTags = [
+  'p',
+  'h2',
+  'h3',
+  'h4',
+  'ul',
+  'ol',
+  'li',
+  'blockquote',
+  'hr',
+  'div',
+  'table',
+  'tbody',
+  'tr',
+  'td',
+  'th',
+  'figure',
+  'figcaption',
+  'img',
+  'audio',
+  'video',
+  'br',
+  'strong',
+  'em',
+  'u',
+  's',
+  'code',
+  'a',
+  'span',
+];
 
 describe('the palette', () => {
   const luminance = (hex: string): number => {
-    const [r = 0, g = 0, b = 0] = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16) / 255).map((value) => (value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4));
+    const [r = 0, g = 0, b = 0] = [1, 3, 5]
+      .map((at) => parseInt(hex.slice(at, at + 2), 16) / 255)
+      .map((value) => (value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4));
     return 0.2126 * r + 0.7152 * g + 0.0722 * b;
   };
-  it.each(Object.entries(palette.colours))('%s is readable on white (WCAG 2.2, 1.4.3)', (_, colour) => expect(1.05 / (luminance(colour) + 0.05)).toBeGreaterThan(4.5));
+  it.each(Object.entries(palette.colours))('%s is readable on white (WCAG 2.2, 1.4.3)', (_, colour) =>
+    expect(1.05 / (luminance(colour) + 0.05)).toBeGreaterThan(4.5),
+  );
   it('has a class for each choice', () => {
     const node = (attrs: object): PageNode => ({ type: 'text', text: 'x', marks: [{ type: 'look', attrs }] });
-    expect(documentHtml({ type: 'doc', content: [node({ font: 'typewriter' })] }, () => null)).toBe('<span class="font-typewriter">x</span>');
+    expect(documentHtml({ type: 'doc', content: [node({ font: 'typewriter' })] }, () => null)).toBe(
+      '<span class="font-typewriter">x</span>',
+    );
   });
 });

@@ -11,7 +11,9 @@ export class CarryByChoice1793100000000 implements MigrationInterface {
       ADD level varchar(1) ${ascii} NULL`);
     await runner.query('ALTER TABLE devices ADD acts_on json NULL');
     // Until somebody says otherwise a scanner is taken to act on everything but bare addresses.
-    await runner.query(`UPDATE devices SET acts_on = '["link","contact","event","place","e-mail","phone","text-message","network"]'`);
+    await runner.query(
+      `UPDATE devices SET acts_on = '["link","contact","event","place","e-mail","phone","text-message","network"]'`,
+    );
     await runner.query('ALTER TABLE devices MODIFY acts_on json NOT NULL');
   }
 

@@ -14,7 +14,12 @@ const limpet = (x: number, y: number, size: number): string => {
 
 const crab = `<ellipse cx="800" cy="640" rx="210" ry="130" fill="#b05a3c"/>${[-1, 1].map((side) => `${[0, 1, 2].map((leg) => `<path d="M${800 + side * 170} ${620 + leg * 45} q${side * 130} ${-50 + leg * 30} ${side * 190} ${60 + leg * 30}" stroke="#8a4129" stroke-width="26" fill="none"/>`).join('')}<path d="M${800 + side * 150} 560 q${side * 120} -150 ${side * 40} -220" stroke="#8a4129" stroke-width="34" fill="none"/><circle cx="${800 + side * 190}" cy="330" r="62" fill="#b05a3c"/><circle cx="${800 + side * 60}" cy="505" r="20" fill="#1d232e"/>`).join('')}`;
 
-const weed = [430, 560, 980, 1120].map((x, index) => `<path d="M${x} 880 q${index % 2 === 0 ? -90 : 90} -140 0 -260 q${index % 2 === 0 ? 80 : -80} -110 10 -210" stroke="#2f6b3d" stroke-width="44" stroke-linecap="round" fill="none"/>`).join('');
+const weed = [430, 560, 980, 1120]
+  .map(
+    (x, index) =>
+      `<path d="M${x} 880 q${index % 2 === 0 ? -90 : 90} -140 0 -260 q${index % 2 === 0 ? 80 : -80} -110 10 -210" stroke="#2f6b3d" stroke-width="44" stroke-linecap="round" fill="none"/>`,
+  )
+  .join('');
 
 export const rockPools: Readonly<Record<'limpets' | 'shore-crab' | 'weed', string>> = {
   limpets: frame('#6fa39a', limpet(560, 700, 190) + limpet(1010, 760, 130) + limpet(860, 560, 100)),

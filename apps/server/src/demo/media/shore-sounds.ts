@@ -5,7 +5,12 @@ const seconds = 8;
 export function shoreSounds(): Buffer {
   const samples = new Float64Array(sampleRate * seconds);
   waves(samples);
-  for (const [at, hertz] of [[2.2, 1500], [2.6, 1350], [5.4, 1600]] as const) gull(samples, at, hertz);
+  for (const [at, hertz] of [
+    [2.2, 1500],
+    [2.6, 1350],
+    [5.4, 1600],
+  ] as const)
+    gull(samples, at, hertz);
   return wav(samples);
 }
 
@@ -28,7 +33,8 @@ function gull(samples: Float64Array, at: number, hertz: number): void {
     const part = index / (sampleRate * 0.35);
     phase += ((hertz * (1 - 0.35 * part)) / sampleRate) * 2 * Math.PI;
     const place = Math.round(at * sampleRate) + index;
-    samples[place] = (samples[place] ?? 0) + 0.1 * Math.sin(Math.PI * part) * (Math.sin(phase) + 0.4 * Math.sin(2 * phase));
+    samples[place] =
+      (samples[place] ?? 0) + 0.1 * Math.sin(Math.PI * part) * (Math.sin(phase) + 0.4 * Math.sin(2 * phase));
   }
 }
 
@@ -47,6 +53,8 @@ function wav(samples: Float64Array): Buffer {
   bytes.writeUInt16LE(16, 34);
   bytes.write('data', 36);
   bytes.writeUInt32LE(samples.length * 2, 40);
-  samples.forEach((value, index) => bytes.writeInt16LE(Math.round(Math.max(-1, Math.min(1, value)) * 30_000), 44 + index * 2));
+  samples.forEach((value, index) =>
+    bytes.writeInt16LE(Math.round(Math.max(-1, Math.min(1, value)) * 30_000), 44 + index * 2),
+  );
   return bytes;
 }

@@ -7,7 +7,8 @@ export const closed: Rule = {
   find: (evidence, catalogue) => {
     // A form that can be filled in is open, whatever it says on days and limits.
     if (evidence.final?.page?.forms.some((form) => form.method === 'post' && form.fields.length > 1)) return [];
-    const said = (reason: VerdictReason, words: string | null): Finding | null => (words === null ? null : { reason, detail: words });
+    const said = (reason: VerdictReason, words: string | null): Finding | null =>
+      words === null ? null : { reason, detail: words };
     return found(
       said('says-closed', findWallWords(evidence, catalogue, 'closed', 'closed')),
       said('says-over-limit', findNotice(evidence, 'overLimit')),

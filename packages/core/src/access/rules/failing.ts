@@ -5,7 +5,8 @@ export const failing: Rule = {
   verdict: 'failing',
   find: ({ ending, final, hops, asked }) => {
     const host = hostOf(hops.at(-1)?.address ?? asked);
-    if (ending !== 'answered' && ending !== 'guarded-address' && ending !== 'not-a-web-address') return [{ reason: ending, detail: host }];
+    if (ending !== 'answered' && ending !== 'guarded-address' && ending !== 'not-a-web-address')
+      return [{ reason: ending, detail: host }];
     if (final?.status === 429) return [{ reason: 'too-busy', detail: host }];
     return final && final.status >= 500 ? [{ reason: 'server-error', detail: String(final.status) }] : [];
   },

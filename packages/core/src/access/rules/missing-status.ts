@@ -7,6 +7,8 @@ export const missingStatus: Rule = {
   find: (evidence, catalogue) => {
     const status = evidence.final?.status;
     // A service that is described may say with that status what is gone: a day, a place.
-    return (status === 404 || status === 410) && findAnyWall(evidence, catalogue) === null ? [{ reason: 'status-missing', detail: String(status) }] : [];
+    return (status === 404 || status === 410) && findAnyWall(evidence, catalogue) === null
+      ? [{ reason: 'status-missing', detail: String(status) }]
+      : [];
   },
 };

@@ -7,7 +7,8 @@ import { found, type Finding, type Rule } from '../judgement.js';
 export const slowMs = 5000;
 
 /** What a phone does not show by itself. */
-const savedOnly = /^application\/(?:zip|x-zip-compressed|gzip|x-7z-compressed|x-rar-compressed|vnd\.rar|octet-stream|x-msdownload|msword|vnd\.ms-|vnd\.openxmlformats|vnd\.oasis\.opendocument)/;
+const savedOnly =
+  /^application\/(?:zip|x-zip-compressed|gzip|x-7z-compressed|x-rar-compressed|vnd\.rar|octet-stream|x-msdownload|msword|vnd\.ms-|vnd\.openxmlformats|vnd\.oasis\.opendocument)/;
 
 export const obstructed: Rule = {
   verdict: 'obstructed',
@@ -16,7 +17,9 @@ export const obstructed: Rule = {
     if (!final || final.status < 200 || final.status >= 300) return [];
     const known = findWall(evidence, catalogue, 'obstructed');
     return found(
-      ...(known ? [{ reason: 'asks-first' as const, detail: findWords(evidence, known.words ?? []) ?? '' }] : [consent(evidence), age(evidence)]),
+      ...(known
+        ? [{ reason: 'asks-first' as const, detail: findWords(evidence, known.words ?? []) ?? '' }]
+        : [consent(evidence), age(evidence)]),
       isSavedOnly(final) ? { reason: 'download-only', detail: final.contentType } : null,
       hops.at(-1)?.plain === true ? { reason: 'not-encrypted', detail: new URL(final.address).hostname } : null,
       elapsedMs > slowMs ? { reason: 'slow', detail: String(Math.round(elapsedMs / 1000)) } : null,

@@ -5,6 +5,8 @@ export const open: Rule = {
   verdict: 'open',
   find: ({ final }) => {
     if (!final || final.sizeBytes === 0) return [];
-    return final.page === null ? [{ reason: 'opened-file', detail: final.contentType }] : [{ reason: 'opened', detail: final.page.title }];
+    return final.page === null
+      ? [{ reason: 'opened-file', detail: final.contentType }]
+      : [{ reason: 'opened', detail: final.page.title }];
   },
 };

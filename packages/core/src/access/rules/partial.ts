@@ -4,5 +4,6 @@ import type { Rule } from '../judgement.js';
 
 export const partial: Rule = {
   verdict: 'partial',
-  find: ({ inside = [] }) => inside.filter(({ verdict }) => locksOut(verdict)).map(({ name }) => ({ reason: 'holds-locked', detail: name })),
+  find: ({ inside = [] }) =>
+    inside.filter(({ verdict }) => locksOut(verdict)).map(({ name }) => ({ reason: 'holds-locked', detail: name })),
 };

@@ -3,5 +3,8 @@ import type { Rule } from '../judgement.js';
 
 export const refused: Rule = {
   verdict: 'refused',
-  find: ({ ending, hops, asked }) => (ending === 'guarded-address' || ending === 'not-a-web-address' ? [{ reason: ending, detail: hops.at(-1)?.address ?? asked }] : []),
+  find: ({ ending, hops, asked }) =>
+    ending === 'guarded-address' || ending === 'not-a-web-address'
+      ? [{ reason: ending, detail: hops.at(-1)?.address ?? asked }]
+      : [],
 };

@@ -14,7 +14,8 @@ export const unknown: Rule = {
   verdict: 'unknown',
   find: ({ final }) => {
     if (!final) return [{ reason: 'nothing-to-see', detail: '' }];
-    if (final.status < 200 || final.status >= 300) return [{ reason: 'unexpected-status', detail: String(final.status) }];
+    if (final.status < 200 || final.status >= 300)
+      return [{ reason: 'unexpected-status', detail: String(final.status) }];
     const { page } = final;
     if (!page) return final.sizeBytes === 0 ? [{ reason: 'nothing-to-see', detail: '' }] : [];
     const onward = leadsOn(page);
