@@ -1,5 +1,6 @@
-import { Check, Minus, X } from 'lucide-react';
+import { Check, Minus, X } from 'lucide';
 import type { ReactElement } from 'react';
+import { Icon } from './icon.js';
 
 export type Mark = 'done' | 'look-at' | 'stop' | 'not-yet';
 
@@ -9,18 +10,18 @@ export function StateMark({ mark, words }: { readonly mark: Mark; readonly words
     <span className="inline-flex size-[22px] shrink-0 items-center justify-center" role="img" aria-label={words}>
       {mark === 'done' && (
         <span className="flex size-[21px] items-center justify-center rounded-full bg-done-soft text-done">
-          <Check size={14} strokeWidth={2.6} aria-hidden />
+          <Icon icon={Check} size={14} strokeWidth={2.6} />
         </span>
       )}
       {mark === 'look-at' && (
         <span className="relative flex size-[21px] items-center justify-center text-look">
           <span className="absolute size-[15px] rotate-45 rounded-[2px] bg-look-soft" />
-          <Minus size={13} strokeWidth={2.8} className="relative" aria-hidden />
+          <Icon icon={Minus} size={13} strokeWidth={2.8} className="relative" />
         </span>
       )}
       {mark === 'stop' && (
         <span className="flex size-[21px] items-center justify-center rounded-[4px] bg-stop text-sheet">
-          <X size={14} strokeWidth={2.6} aria-hidden />
+          <Icon icon={X} size={14} strokeWidth={2.6} />
         </span>
       )}
       {mark === 'not-yet' && (

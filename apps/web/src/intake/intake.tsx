@@ -1,7 +1,7 @@
 /** The intake: paste links or write a message; what was understood is seen before it becomes a material. */
 import type { NewMaterial } from '@hapset/contract';
 import { readTags, type Columns, type LinkKind, type RepairKind } from '@hapset/core';
-import { Plus } from 'lucide-react';
+import { Plus } from 'lucide';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { ChooseFile, ChooseFiles } from '../design/choose-file.js';
@@ -12,6 +12,7 @@ import { wordsFor } from '../wording/problems.js';
 import { isPlain, noDecisions, reviewItems, toNewMaterials, type Decisions } from './new-materials.js';
 import type { Rows } from './table.js';
 import { useIntakeSource } from './use-intake-source.js';
+import { Icon } from '../design/icon.js';
 
 // What is seen of more than one plain thing comes when there is some.
 const IntakeReview = lazy(() =>
@@ -122,7 +123,7 @@ export function Intake({
       className={`rounded-sheet border bg-sheet/60 ${empty ? 'border-dashed border-line-strong' : 'border-ink bg-sheet'}`}
     >
       <div className="flex flex-wrap items-start gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap">
-        <Plus size={18} className="mt-2 shrink-0 text-muted" aria-hidden />
+        <Icon icon={Plus} size={18} className="mt-2 shrink-0 text-muted" />
         {file && (
           <p className="m-0 flex-1 py-1.5 text-[15px]">
             List out of <strong>{file.name}</strong>

@@ -19,7 +19,7 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import type { KeptPicture } from '@hapset/core';
 import type { FileView, MaterialView, PictureSetView } from '@hapset/contract';
-import { X } from 'lucide-react';
+import { X } from 'lucide';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { ChooseFiles } from '../design/choose-file.js';
@@ -29,6 +29,7 @@ import { useChangeMaterial } from '../material/material.queries.js';
 import { UploadList } from '../upload/upload-list.js';
 import { useUploads } from '../upload/use-uploads.js';
 import { wordsFor } from '../wording/problems.js';
+import { Icon } from '../design/icon.js';
 
 interface Row {
   /** A picture may be in the set twice. */
@@ -167,7 +168,7 @@ function PictureRow({
           onClick={onRemove}
           className="mt-5 inline-flex size-8 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
         >
-          <X size={16} aria-hidden />
+          <Icon icon={X} size={16} />
         </button>
       )}
     </li>

@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { routes, type BenchRow } from '@hapset/contract';
-import { MoreHorizontal } from 'lucide-react';
+import { MoreHorizontal } from 'lucide';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Menu } from '../design/menu.js';
@@ -12,6 +12,7 @@ import { CodePicture } from '../symbol/code-picture.js';
 import { useRemoval } from '../undo/use-removal.js';
 import { kindWords } from '../wording/kinds.js';
 import { RenameStation } from './rename-station.js';
+import { Icon } from '../design/icon.js';
 
 /** Header and rows share these columns. */
 export const benchColumns = 'lg:grid-cols-[minmax(320px,1.75fr)_1.15fr_1fr_1.1fr_0.85fr_40px] lg:gap-x-3';
@@ -104,7 +105,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
             { label: 'Remove', onSelect: removal.run, danger: true },
           ]}
         >
-          <MoreHorizontal size={17} aria-hidden />
+          <Icon icon={MoreHorizontal} size={17} />
         </Menu>
       </div>
     </div>

@@ -2,7 +2,7 @@
 import { lookMakers, routes, type LookMakers, type LooksView, type LookView } from '@hapset/contract';
 import { judgeLook } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
-import { MoreHorizontal } from 'lucide-react';
+import { MoreHorizontal } from 'lucide';
 import { useMemo, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSession } from '../account/session.queries.js';
@@ -21,6 +21,7 @@ import { wordsFor } from '../wording/problems.js';
 import { lookAddress } from './design-address.js';
 import { looksQuery, useAllowLook, useChangeLookRules } from './look.queries.js';
 import { drawSample, usualSample, type LookSample } from './sample.js';
+import { Icon } from '../design/icon.js';
 
 export function Component(): ReactElement {
   const looks = useQuery(looksQuery);
@@ -178,7 +179,7 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
               { label: 'Remove', onSelect: removal.run, danger: true, disabled: uses > 0 || isDefault },
             ]}
           >
-            <MoreHorizontal size={17} aria-hidden />
+            <Icon icon={MoreHorizontal} size={17} />
           </Menu>
         )}
       </div>

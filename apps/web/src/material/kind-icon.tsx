@@ -17,11 +17,11 @@ import {
   Phone,
   Video,
   Wifi,
-  type LucideIcon,
-} from 'lucide-react';
+} from 'lucide';
 import type { ReactElement } from 'react';
+import { Icon, type IconNode } from '../design/icon.js';
 
-const icons: Readonly<Record<MaterialKind, LucideIcon>> = {
+const icons: Readonly<Record<MaterialKind, IconNode>> = {
   form: ClipboardList,
   document: FileText,
   folder: Folder,
@@ -42,6 +42,5 @@ const icons: Readonly<Record<MaterialKind, LucideIcon>> = {
 };
 
 export function KindIcon({ kind, size = 15 }: { readonly kind: MaterialKind; readonly size?: number }): ReactElement {
-  const Icon = icons[kind];
-  return <Icon size={size} strokeWidth={1.8} aria-hidden className="inline-block shrink-0" />;
+  return <Icon icon={icons[kind]} size={size} strokeWidth={1.8} className="inline-block shrink-0" />;
 }

@@ -1,7 +1,7 @@
 /** The school's students: found as one types, by class, and what can be done with one. */
 import { routes, type StudentView } from '@hapset/contract';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { MoreHorizontal } from 'lucide-react';
+import { MoreHorizontal } from 'lucide';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../account/session.queries.js';
@@ -25,6 +25,7 @@ import {
   useReplaceCard,
   type StudentsWish,
 } from './roster.queries.js';
+import { Icon } from '../design/icon.js';
 
 export function Component(): ReactElement {
   const [wish, setWish] = useState<StudentsWish>({ find: '', className: null, year: null, left: false });
@@ -298,7 +299,7 @@ function StudentRow({
           ...(mayErase ? [{ label: 'Erase with all traces', danger: true, onSelect: () => setOpen('erase') }] : []),
         ]}
       >
-        <MoreHorizontal size={18} aria-hidden />
+        <Icon icon={MoreHorizontal} size={18} />
       </Menu>
       {open === 'change' && <ChangeStudentDialog student={student} onClose={() => setOpen(null)} />}
       {open === 'erase' && (

@@ -1,6 +1,6 @@
 /** The fields of a description: whose addresses, which part each plays, what walls look like, what mends them. */
 import { addressRoles, describedRights, linkKinds } from '@hapset/core';
-import { X } from 'lucide-react';
+import { X } from 'lucide';
 import type { ReactElement, ReactNode } from 'react';
 import { useFieldArray, useWatch, type UseFormReturn } from 'react-hook-form';
 import { Button } from '../design/button.js';
@@ -10,6 +10,7 @@ import { kindWords } from '../wording/kinds.js';
 import { rightWords, roleWords, wallWords } from '../wording/services.js';
 import { verdictWords } from '../wording/verdicts.js';
 import { idFromName, mendable, noAddress, noMending, noRight, noWall, type ServiceFields } from './service-fields.js';
+import { Icon } from '../design/icon.js';
 
 type Form = UseFormReturn<ServiceFields>;
 
@@ -321,7 +322,7 @@ function Row({
         onClick={onRemove}
         className="mt-5 inline-flex size-8 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
       >
-        <X size={16} aria-hidden />
+        <Icon icon={X} size={16} />
       </button>
     </li>
   );

@@ -1,5 +1,4 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { useSession } from '../account/session.queries.js';
@@ -13,6 +12,7 @@ import { NewsList } from '../news/news-list.js';
 import { PageHead } from '../shell/page-head.js';
 import { wordsFor } from '../wording/problems.js';
 import { soonestFirst } from './soonest-first.js';
+import { dayHere } from '../wording/figures.js';
 
 const lessonsShown = 5;
 
@@ -62,7 +62,7 @@ function NextLessons(): ReactElement {
   if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
   const rows = soonestFirst(
     lessons.data.pages.flatMap((page) => page.rows),
-    format(new Date(), 'yyyy-MM-dd'),
+    dayHere(new Date()),
   ).slice(0, lessonsShown);
   if (rows.length === 0)
     return (

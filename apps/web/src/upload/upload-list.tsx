@@ -1,9 +1,10 @@
-import { X } from 'lucide-react';
+import { X } from 'lucide';
 import type { ReactElement } from 'react';
 import { Button } from '../design/button.js';
 import { StateMark } from '../design/state-mark.js';
 import { bytes } from '../wording/figures.js';
 import type { UploadItem, Uploads } from './use-uploads.js';
+import { Icon } from '../design/icon.js';
 
 /** Each file with how far it is; a stopped one leaves nothing behind. */
 export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactElement {
@@ -24,7 +25,7 @@ export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactEle
               onClick={() => uploads.remove(item.key)}
               className="inline-flex size-9 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
             >
-              <X size={16} aria-hidden />
+              <Icon icon={X} size={16} />
             </button>
           )}
         </li>

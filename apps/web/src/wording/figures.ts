@@ -1,6 +1,5 @@
 /** Figures with their units, the same everywhere. */
 import type { Grain } from '@hapset/core';
-import { formatDistanceToNowStrict } from 'date-fns';
 
 export const grainWords: Readonly<Record<Grain, string>> = {
   coarse: 'Coarse',
@@ -45,10 +44,29 @@ function tenths(value: number): string {
   return String(Number(value.toFixed(1)));
 }
 
-/** "4 minutes ago". */
-export function ago(time: string): string {
-  const seconds = (Date.now() - Date.parse(time)) / 1000;
-  return seconds < 20 ? 'just now' : formatDistanceToNowStrict(new Date(time), { addSuffix: true });
+const relativeTime = new Intl.RelativeTimeFormat('en', { numeric: 'always' });
+const secondsOfUnit = [
+  ['year', 31_536_000],
+  ['month', 2_592_000],
+  ['day', 86_400],
+  ['hour', 3600],
+  ['minute', 60],
+] as const;
+
+/** "4 minutes ago". @param nowMs since the epoch */
+export function ago(time: string, nowMs = Date.now()): string {
+  const seconds = (Date.parse(time) - nowMs) / 1000;
+  if (Math.abs(seconds) < 20) return 'just now';
+  // The largest unit of which there is at least one after rounding: 59.6 minutes are an hour.
+  const [unit, length] = secondsOfUnit.find(([, size]) => Math.round(Math.abs(seconds) / size) >= 1) ?? ['second', 1];
+  return relativeTime.format(Math.round(seconds / length), unit);
+}
+
+const isoDay = new Intl.DateTimeFormat('en-CA', { year: 'numeric', month: '2-digit', day: '2-digit' });
+
+/** "2026-11-24", by this device's clock. */
+export function dayHere(time: Date): string {
+  return isoDay.format(time);
 }
 
 /** "24 November, 18:00", by this device's clock. */

@@ -54,7 +54,7 @@ import {
   wallVerdicts,
 } from '@hapset/core';
 import { ApiError } from '../api/problem-error.js';
-import { ago, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
+import { ago, dayHere, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
 import { kindWords, mediaWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
@@ -336,7 +336,18 @@ describe('figures', () => {
     expect(lessonTime(null, '09:40')).toBe('no date yet');
   });
   it('tell how long ago', () => {
-    expect(ago(new Date(Date.now() - 5_000).toISOString())).toBe('just now');
-    expect(ago(new Date(Date.now() - 4 * 60_000).toISOString())).toBe('4 minutes ago');
+    const now = Date.parse('2026-11-24T12:00:00Z');
+    const wordsAfter = (seconds: number) => ago(new Date(now - seconds * 1000).toISOString(), now);
+    expect([5, 25, 59, 240, 3576, 86_400, 45 * 86_400, 800 * 86_400].map(wordsAfter)).toEqual([
+      'just now',
+      '25 seconds ago',
+      '1 minute ago',
+      '4 minutes ago',
+      '1 hour ago',
+      '1 day ago',
+      '1 month ago',
+      '2 years ago',
+    ]);
+    expect(dayHere(new Date(2026, 10, 4, 23, 59))).toBe('2026-11-04');
   });
 });

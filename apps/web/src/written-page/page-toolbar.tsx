@@ -18,12 +18,12 @@ import {
   Table,
   Underline,
   Undo2,
-  type LucideIcon,
-} from 'lucide-react';
+} from 'lucide';
 import { useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
 import { Button } from '../design/button.js';
 import { Dialog } from '../design/dialog.js';
 import { TextField } from '../design/field.js';
+import { Icon, type IconNode } from '../design/icon.js';
 
 const colourWords: Readonly<Record<PageColour, string>> = {
   ink: 'Ink',
@@ -63,7 +63,7 @@ export function PageToolbar({
   const chain = () => editor.chain().focus();
   const tool = (
     label: string,
-    icon: LucideIcon,
+    icon: IconNode,
     run: () => unknown,
     pressed?: boolean,
     disabled = false,
@@ -173,13 +173,13 @@ export function PageToolbar({
 
 function Tool({
   label,
-  icon: Icon,
+  icon,
   onRun,
   pressed,
   disabled,
 }: {
   readonly label: string;
-  readonly icon: LucideIcon;
+  readonly icon: IconNode;
   readonly onRun: () => unknown;
   readonly pressed?: boolean | undefined;
   readonly disabled: boolean;
@@ -195,7 +195,7 @@ function Tool({
       onClick={onRun}
       className={`inline-flex size-9 items-center justify-center rounded-small disabled:opacity-35 ${pressed ? 'bg-marker-soft outline-1 outline-marker-line' : 'hover:bg-ink/5'}`}
     >
-      <Icon size={17} aria-hidden />
+      <Icon icon={icon} size={17} />
     </button>
   );
 }
