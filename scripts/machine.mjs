@@ -5,6 +5,7 @@ import { existsSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { projectFolder, Trouble } from './settings.mjs';
+import { removeUnusedParts } from './unused-parts.mjs';
 
 /** Ports through which the machine is asked; tests put others in their place. */
 export const machine = {
@@ -92,6 +93,7 @@ export function requireModules(ask = machine) {
   ) {
     throw new Trouble('The npm packages could not be installed. Check the network, then start again.');
   }
+  removeUnusedParts(join(projectFolder, 'node_modules'));
   writeFileSync(mark, lock);
 }
 
