@@ -2,7 +2,8 @@
 import { rmSync } from 'node:fs';
 import { startStack } from './stack.mjs';
 
-const options = {
+/** How every browser of ours is started. */
+export const chromiumOptions = {
   executablePath: '/usr/bin/chromium',
   args: [
     '--no-sandbox',
@@ -21,7 +22,7 @@ export async function withBrowser(settings, work, more = []) {
   rmSync(settings.dataFolder, { recursive: true, force: true });
   const stack = await startStack(settings);
   const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({ ...options, args: [...options.args, ...more] });
+  const browser = await chromium.launch({ ...chromiumOptions, args: [...chromiumOptions.args, ...more] });
   try {
     return await work(browser);
   } finally {

@@ -1,7 +1,7 @@
 // Builds what changed: TypeScript incrementally, the pages when one of their files is newer than the last build.
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { machine } from './machine.mjs';
 import { projectFolder, Trouble } from './settings.mjs';
 
@@ -63,7 +63,7 @@ function fingerprint(paths) {
   for (const path of paths) {
     for (const file of filesIn(join(projectFolder, path))) {
       const { size, mtimeMs } = statSync(file);
-      hash.update(`${file} ${size} ${mtimeMs}\n`);
+      hash.update(`${relative(projectFolder, file)} ${size} ${mtimeMs}\n`);
     }
   }
   return hash.digest('hex');

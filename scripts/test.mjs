@@ -1,18 +1,19 @@
 // `npm test`: everything that can fail, from a fresh clone. `npm test -- server e2e` runs some parts only:
-// format, types, lint, boundaries, unit, server, attack, e2e. What comes after a part's name is handed to its runner.
+// format, types, lint, boundaries, unit, server, attack, dev, e2e. What comes after a part's name is handed to its runner.
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { runAttacks } from './attack/attacks.mjs';
 import { build } from './build.mjs';
+import { testDev } from './dev-test.mjs';
 import { mariadbPackages } from './database.mjs';
 import { requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
 import { projectFolder, readSettings, runMain, serverEnvironment, Trouble } from './settings.mjs';
 import { startDatabaseAlone, startStack } from './stack.mjs';
 
 const testPackages = { ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
-const partNames = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'attack', 'e2e'];
+const partNames = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'attack', 'dev', 'e2e'];
 const output = join(projectFolder, 'test-output');
 // Other ports than a running Hapset's, so that both can be at work.
 const settings = {
@@ -43,6 +44,7 @@ const parts = {
   unit: (rest) => runJest('unit', unitProjects, rest),
   server: (rest) => withDatabase(() => runJest('server', ['server'], rest)),
   attack: () => runAttacks(),
+  dev: () => testDev(),
   e2e: (rest) => withStack(() => runPlaywright(rest)),
 };
 

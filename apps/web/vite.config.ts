@@ -5,7 +5,8 @@ import { defineConfig } from 'vite';
 
 const source = (name: string): string => fileURLToPath(new URL(`../../packages/${name}/src/index.ts`, import.meta.url));
 const file = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
-const server = `http://127.0.0.1:${process.env.HAPSET_PORT ?? '4300'}`;
+// The host stays the page's own: the server refuses writes whose Origin is another's.
+const server = { target: `http://127.0.0.1:${process.env.HAPSET_PORT ?? '4300'}`, changeOrigin: false };
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],

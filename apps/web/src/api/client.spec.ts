@@ -1,6 +1,6 @@
 import { routes } from '@hapset/contract';
 import { call } from './client.js';
-import { ApiError } from './problem-error.js';
+import { serverState } from './server-state.js';
 import { announceSession, onSessionWanted } from './session-renewal.js';
 
 function answer(status: number, body: unknown): Response {
@@ -35,8 +35,16 @@ describe('the client', () => {
     });
     fetchMock.mockRejectedValueOnce(new TypeError('network'));
     await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'unreachable' });
-    fetchMock.mockResolvedValueOnce(new Response('<html>', { status: 502 }));
-    await expect(call(routes.lessons)).rejects.toBeInstanceOf(ApiError);
+    fetchMock.mockResolvedValueOnce(new Response('<html>', { status: 500 }));
+    await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'failed' });
+  });
+
+  it.each([502, 503, 504])('takes a proxy’s own %d page for a server that is away, and asks again', async (status) => {
+    const away = jest.spyOn(serverState, 'noteAway').mockImplementation(() => undefined);
+    fetchMock.mockResolvedValueOnce(new Response('<html>', { status }));
+    await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'unavailable' });
+    expect(away).toHaveBeenCalledTimes(1);
+    away.mockRestore();
   });
 
   it('waits for a new sign-in when the session ended, and then goes on with the same call', async () => {

@@ -13,13 +13,16 @@ export interface CallOptions<Body> {
   readonly renew?: boolean;
 }
 
+/** What a proxy in front says while it can't reach the server, in a page of its own (RFC 9110, 15.6.3 to 15.6.5). */
+const fromGateway: ReadonlySet<number> = new Set([502, 503, 504]);
+
 /** Calls a route. @throws ApiError */
 export async function call<Body, Reply>(route: Route<Body, Reply>, options: CallOptions<Body> = {}): Promise<Reply> {
   for (;;) {
     const response = await send(route, options);
     if (response.ok) return (await readJson(response)) as Reply;
-    const problem = (await readJson(response)) as Problem | null;
-    const reason = problem?.reason ?? 'failed';
+    const problem = (await readJson(response).catch(() => null)) as Problem | null;
+    const reason = problem?.reason ?? (fromGateway.has(response.status) ? 'unavailable' : 'failed');
     if (reason === 'unavailable') serverState.noteAway();
     if (reason !== 'not-signed-in' || options.renew === false) throw new ApiError(reason, problem ?? {});
     await sessionRenewed();
