@@ -42,8 +42,8 @@ const project = (displayName, rootDir, more = {}) => ({
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
   resolver: `${__dirname}/scripts/jest-resolver.cjs`,
   moduleNameMapper: {
-    '^@hapset/core/re2$': `${__dirname}/packages/core/src/service/re2-pattern.ts`,
-    '^@hapset/core/icons$': `${__dirname}/packages/core/src/look/icons.ts`,
+    '^@hapset/core/re2$': `${__dirname}/packages/core/src/gather/service-description/re2-pattern.ts`,
+    '^@hapset/core/icons$': `${__dirname}/packages/core/src/code/look/icons.ts`,
     '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts`,
   },
   ...more,

@@ -31,7 +31,11 @@ export async function testDev(write = console.log) {
       await page.getByRole('heading', { name: 'Your lessons', exact: true }).waitFor();
       write('signed in through the pages of npm run dev');
 
-      const pageEdited = edit('apps/web/src/start/start-page.tsx', 'Your lessons</h2>', 'Your lessons, edited</h2>');
+      const pageEdited = edit(
+        'apps/web/src/overview/start/start-page.tsx',
+        'Your lessons</h2>',
+        'Your lessons, edited</h2>',
+      );
       await page.getByRole('heading', { name: 'Your lessons, edited' }).waitFor();
       write(`page edited, seen after ${Date.now() - pageEdited} ms`);
 

@@ -79,7 +79,7 @@ async function withDatabase(work) {
 
 /** Asks the person at the terminal. */
 async function createAdministrator() {
-  const child = spawn(process.execPath, [join(projectFolder, 'apps/server/dist/account/create-administrator.js')], {
+  const child = spawn(process.execPath, [join(projectFolder, 'apps/server/dist/app/create-administrator.js')], {
     env: serverEnvironment(settings),
     stdio: 'inherit',
   });

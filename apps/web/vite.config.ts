@@ -12,8 +12,8 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: {
     alias: {
-      '@hapset/core/re2': file('../../packages/core/src/service/re2-pattern.ts'),
-      '@hapset/core/icons': file('../../packages/core/src/look/icons.ts'),
+      '@hapset/core/re2': file('../../packages/core/src/gather/service-description/re2-pattern.ts'),
+      '@hapset/core/icons': file('../../packages/core/src/code/look/icons.ts'),
       '@hapset/core': source('core'),
       '@hapset/contract': source('contract'),
       '@hapset/readers': source('readers'),
@@ -30,9 +30,9 @@ export default defineConfig({
     rolldownOptions: {
       input: {
         index: file('index.html'),
-        student: file('src/student/student.css'),
-        'pdf-viewer': file('src/student/pdf-viewer.ts'),
-        player: file('src/student/player.ts'),
+        student: file('src/student-pages/student-page/student.css'),
+        'pdf-viewer': file('src/student-pages/student-page/pdf-viewer.ts'),
+        player: file('src/student-pages/student-page/player.ts'),
       },
     },
   },

@@ -2,8 +2,8 @@
 // written before the rules (held-out.json). `in-view.json` is what the rules were made with.
 import { readFileSync, readdirSync } from 'node:fs';
 import { createServer } from 'node:http';
-import { AddressGuard } from '../../apps/server/dist/student-browser/address-guard.js';
-import { StudentBrowser } from '../../apps/server/dist/student-browser/student-browser.js';
+import { AddressGuard } from '../../apps/server/dist/opens/student-browser/address-guard.js';
+import { StudentBrowser } from '../../apps/server/dist/opens/student-browser/student-browser.js';
 import { compileServices, judgeAccess } from '@hapset/core';
 import { compileRe2 } from '@hapset/core/re2';
 

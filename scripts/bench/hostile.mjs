@@ -4,7 +4,7 @@ import { fillPath, routes } from '@hapset/contract';
 import { projectFolder, readSettings } from '../settings.mjs';
 import { withServer } from '../signed-in.mjs';
 
-const { budgetOf } = await import(join(projectFolder, 'apps/server/dist/request-body/body-budgets.js'));
+const { budgetOf } = await import(join(projectFolder, 'apps/server/dist/platform/request-body/body-budgets.js'));
 const rounds = 3;
 const unknownId = '01900000-0000-7000-8000-000000000000';
 

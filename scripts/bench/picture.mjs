@@ -1,7 +1,7 @@
 // A code as PNG: a bit a pixel written from its modules, against the same picture drawn by sharp from SVG, in one run; and how exact both are.
 import { drawCode, drawingSize, drawingSvg, plainLook, planSymbol } from '@hapset/core';
 import sharp from 'sharp';
-import { codePicture } from '../../apps/server/dist/picture/code-picture.js';
+import { codePicture } from '../../apps/server/dist/paper/picture/code-picture.js';
 
 const payload = 'https://k.fernhollow.example/leaf/field-guide-to-limpets';
 const size = { sizeMm: 150, pixelsPerModule: 54 };

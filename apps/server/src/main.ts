@@ -1,11 +1,11 @@
 import 'reflect-metadata';
 import { NestFactory } from '@nestjs/core';
-import { AppModule } from './app.module.js';
-import { setUp } from './application.js';
-import { readConfiguration } from './configuration/configuration.js';
-import { listenWhileStarting } from './health/while-starting.js';
-import { createLogger, NestLog } from './logging/logging.js';
-import { watchProcess } from './logging/watch-process.js';
+import { AppModule } from './app/app.module.js';
+import { setUp } from './app/application.js';
+import { readConfiguration } from './platform/configuration/configuration.js';
+import { listenWhileStarting } from './app/health/while-starting.js';
+import { createLogger, NestLog } from './platform/logging/logging.js';
+import { watchProcess } from './platform/logging/watch-process.js';
 
 const configuration = readConfiguration();
 const logger = createLogger(configuration.logLevel);

@@ -1,11 +1,11 @@
-import './design/theme.css';
+import './platform/design/theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
-import { queryClient } from './api/query-client.js';
-import { NoticeProvider } from './design/notice.js';
-import { router } from './routes.js';
+import { queryClient } from './platform/api/query-client.js';
+import { NoticeProvider } from './platform/design/notice.js';
+import { router } from './app/routes.js';
 
 // Without a secure context (plain http on a phone) there is none, and nothing is lost but the share menu.
 if (import.meta.env.PROD && 'serviceWorker' in navigator)

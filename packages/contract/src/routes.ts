@@ -9,12 +9,12 @@ import type {
   LinkCheckAsked,
   LinkCheckView,
   NewsItem,
-} from './access-check.js';
-import type { SessionView, SignIn, WelcomeView } from './account.js';
-import type { ChangeDevice, CreateDevice, DeviceView } from './device.js';
-import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './file.js';
-import type { HealthView } from './health.js';
-import type { CodeInspection, InspectCode, VisitorRights } from './inspection.js';
+} from './opens/access-check.js';
+import type { SessionView, SignIn, WelcomeView } from './school/account.js';
+import type { ChangeDevice, CreateDevice, DeviceView } from './school/device.js';
+import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './gather/file.js';
+import type { HealthView } from './platform/health.js';
+import type { CodeInspection, InspectCode, VisitorRights } from './reads/inspection.js';
 import type {
   AllowLook,
   BringLookPicture,
@@ -25,9 +25,9 @@ import type {
   LookRules,
   LooksView,
   LookView,
-} from './look.js';
-import type { ShowWebPicture } from './picture.js';
-import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './kept.js';
+} from './code/look.js';
+import type { ShowWebPicture } from './paper/picture.js';
+import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './gather/kept.js';
 import type {
   AddStations,
   AddedView,
@@ -40,7 +40,7 @@ import type {
   LessonView,
   LessonsPage,
   OrderStations,
-} from './lesson.js';
+} from './lessons/lesson.js';
 import type {
   ChangeMaterial,
   CreateMaterials,
@@ -49,7 +49,7 @@ import type {
   SaveRehearsal,
   ShelfPage,
   TagView,
-} from './material.js';
+} from './gather/material.js';
 import type {
   ChangeSheetTemplate,
   CreateSheetTemplate,
@@ -61,10 +61,10 @@ import type {
   SheetTemplateView,
   SheetView,
   UsualSheetTemplate,
-} from './sheet.js';
-import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './rehearsal.js';
-import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './service.js';
-import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './short-link.js';
+} from './paper/sheet.js';
+import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './reads/rehearsal.js';
+import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './gather/service-description.js';
+import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './code/short-link.js';
 import type {
   CardReadingsPage,
   CardsMade,
@@ -84,9 +84,9 @@ import type {
   StudentGroups,
   StudentsPage,
   StudentView,
-} from './student.js';
-import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './tryout.js';
-import type { PreviewSymbol, SymbolPreview } from './symbol.js';
+} from './students/student.js';
+import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './reads/tryout.js';
+import type { PreviewSymbol, SymbolPreview } from './code/symbol.js';
 import type {
   AddressesOnPaper,
   ChangeSchool,
@@ -94,8 +94,8 @@ import type {
   SchoolView,
   ServerNotes,
   TeacherClassesView,
-} from './school.js';
-import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
+} from './school/settings.js';
+import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school/school-class.js';
 
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 /** `office`: office and administrators. */

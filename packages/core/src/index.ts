@@ -1,8 +1,8 @@
 /** The one entry of the core: what the server, the web application and the readers may use. */
-export { succeed, fail, unreachable, type Result } from './result.js';
-export { pointsPerMm, radians } from './units.js';
+export { succeed, fail, unreachable, type Result } from './platform/result.js';
+export { pointsPerMm, radians } from './platform/units.js';
 
-export { repairLink, repairKinds, type Repair, type RepairKind, type RepairedLink } from './intake/repair.js';
+export { repairLink, repairKinds, type Repair, type RepairKind, type RepairedLink } from './gather/intake/repair.js';
 export {
   readIntake,
   readPiece,
@@ -14,7 +14,7 @@ export {
   type IntakeWords,
   type IntakeUnusable,
   type TakenBack,
-} from './intake/read-intake.js';
+} from './gather/intake/read-intake.js';
 export {
   bodyOf,
   columnRoles,
@@ -25,10 +25,15 @@ export {
   readTags,
   type ColumnRole,
   type Columns,
-} from './intake/columns.js';
-export { markDuplicates, prepareForDuplicates, comparableAddress, type DuplicateMark } from './intake/duplicates.js';
-export { recogniseKind, titleFromAddress, titleFromWords } from './intake/kind.js';
-export { linkKinds, materialKinds, type LinkKind, type MaterialKind } from './intake/material-kinds.js';
+} from './gather/intake/columns.js';
+export {
+  markDuplicates,
+  prepareForDuplicates,
+  comparableAddress,
+  type DuplicateMark,
+} from './gather/intake/duplicates.js';
+export { recogniseKind, titleFromAddress, titleFromWords } from './gather/intake/kind.js';
+export { linkKinds, materialKinds, type LinkKind, type MaterialKind } from './gather/material/material-kinds.js';
 
 export {
   compileServices,
@@ -36,7 +41,7 @@ export {
   needPatterns,
   type LeftOutService,
   type ServiceCatalogue,
-} from './service/catalogue.js';
+} from './gather/service-description/catalogue.js';
 export {
   addressRoles,
   describedRights,
@@ -48,30 +53,36 @@ export {
   type ServiceDescription,
   type WallDescription,
   type WallVerdict,
-} from './service/description.js';
+} from './gather/service-description/description.js';
 export {
   descriptionProblems,
   descriptionProblemReasons,
   type DescriptionProblem,
   type DescriptionProblemReason,
-} from './service/description-problems.js';
-export { describeAddress, isOwnShortener, type DescribedAddress } from './service/match.js';
-export { mendingFor, type Mending } from './service/mending.js';
-export type { CompilePattern, Pattern } from './service/pattern.js';
-export { samePage, trimLink, type TrimmedLink } from './service/tracking.js';
+} from './gather/service-description/description-problems.js';
+export { describeAddress, isOwnShortener, type DescribedAddress } from './gather/service-description/match.js';
+export { mendingFor, type Mending } from './opens/access/mending.js';
+export type { CompilePattern, Pattern } from './gather/service-description/pattern.js';
+export { samePage, trimLink, type TrimmedLink } from './opens/access/tracking.js';
 
-export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
-export { accessVerdicts, letsIn, locksOut, type AccessVerdict } from './access/access-verdict.js';
-export { standsBefore, verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';
-export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './access/doubts.js';
-export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './access/inside.js';
-export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './access/opening-times.js';
-export { addressAtService, hostsOnTheWay } from './access/on-the-way.js';
-export { leadsOn } from './access/rules/unknown.js';
-export { rightsOf, type Rights } from './access/rights.js';
-export { judgeAccess } from './access/verdict.js';
+export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './opens/access/evidence.js';
+export { accessVerdicts, letsIn, locksOut, type AccessVerdict } from './gather/service-description/access-verdict.js';
+export {
+  standsBefore,
+  verdictReasons,
+  type Finding,
+  type Judgement,
+  type VerdictReason,
+} from './opens/access/judgement.js';
+export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './opens/access/doubts.js';
+export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './opens/access/inside.js';
+export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './opens/access/opening-times.js';
+export { addressAtService, hostsOnTheWay } from './opens/access/on-the-way.js';
+export { leadsOn } from './opens/access/rules/unknown.js';
+export { rightsOf, type Rights } from './opens/access/rights.js';
+export { judgeAccess } from './opens/access/verdict.js';
 
-export { hostNameOf, isLoopbackHost } from './web-host.js';
+export { hostNameOf, isLoopbackHost } from './platform/web-host.js';
 export {
   filesOf,
   isOwnPublicPage,
@@ -85,7 +96,7 @@ export {
   type KeptPicture,
   type PictureSetContent,
   type WrittenPageContent,
-} from './kept/kept.js';
+} from './gather/kept/kept.js';
 export {
   documentLimits,
   emptyDocument,
@@ -96,10 +107,16 @@ export {
   type PageFont,
   type PageNode,
   type PageSize,
-} from './written-page/document.js';
-export { documentFromText } from './written-page/document-from-text.js';
-export { documentHtml, type ShownFile } from './written-page/document-html.js';
-export { documentFiles, documentLinks, documentText, isSafeLink, readDocument } from './written-page/read-document.js';
+} from './gather/written-page/document.js';
+export { documentFromText } from './gather/written-page/document-from-text.js';
+export { documentHtml, type ShownFile } from './gather/written-page/document-html.js';
+export {
+  documentFiles,
+  documentLinks,
+  documentText,
+  isSafeLink,
+  readDocument,
+} from './gather/written-page/read-document.js';
 export {
   addressCarries,
   bareAddress,
@@ -110,7 +127,7 @@ export {
   type Carriable,
   type Carry,
   type Carried,
-} from './payload/carry.js';
+} from './code/payload/carry.js';
 export {
   contentKinds,
   networkSecurities,
@@ -124,16 +141,16 @@ export {
   type PhoneContent,
   type PlaceContent,
   type TextMessageContent,
-} from './payload/content.js';
+} from './gather/content/content.js';
 export {
   contentProblems,
   contentProblemReasons,
   type ContentProblem,
   type ContentProblemReason,
-} from './payload/content-problems.js';
-export { contentText } from './payload/content-text.js';
-export { titleFromContent } from './payload/content-title.js';
-export { instantOf } from './time/zoned.js';
+} from './gather/content/content-problems.js';
+export { contentText } from './code/payload/content-text.js';
+export { titleFromContent } from './code/payload/content-title.js';
+export { instantOf } from './platform/time/zoned.js';
 export {
   differenceKind,
   differenceKinds,
@@ -141,9 +158,9 @@ export {
   guessedEncoding,
   type Difference,
   type DifferenceKind,
-} from './payload/compare.js';
+} from './code/payload/compare.js';
 
-export { modulesOf } from './symbol/versions.js';
+export { modulesOf } from './code/symbol/versions.js';
 export {
   charactersToShrink,
   chooseSize,
@@ -154,8 +171,8 @@ export {
   type ErrorCorrectionLevel,
   type PlanProblem,
   type SymbolPlan,
-} from './symbol/plan.js';
-export { segmentModes, type Segment, type SegmentMode, type Segmentation } from './symbol/segments.js';
+} from './code/symbol/plan.js';
+export { segmentModes, type Segment, type SegmentMode, type Segmentation } from './code/symbol/segments.js';
 export {
   dependencies,
   ladderOf,
@@ -164,13 +181,13 @@ export {
   type Ladder,
   type Rung,
   type RungReason,
-} from './symbol/ladder.js';
-export { levelChoices, repairedPercent, type LevelChoice } from './symbol/levels.js';
-export type { SymbolFigures } from './symbol/figures.js';
-export { growthSteps, type GrowthStep, type GrowthSteps } from './symbol/steps.js';
-export { documentSizesMm, inTheHandMm, readsInTheHand, tooFineInTheHand } from './optics/in-the-hand.js';
-export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './scanner/acts.js';
-export { grainOf, grains, type Grain } from './symbol/grain.js';
+} from './reads/ladder/ladder.js';
+export { levelChoices, repairedPercent, type LevelChoice } from './code/symbol/levels.js';
+export type { SymbolFigures } from './reads/ladder/figures.js';
+export { growthSteps, type GrowthStep, type GrowthSteps } from './code/symbol/steps.js';
+export { documentSizesMm, inTheHandMm, readsInTheHand, tooFineInTheHand } from './reads/optics/in-the-hand.js';
+export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './reads/scanner/acts.js';
+export { grainOf, grains, type Grain } from './code/symbol/grain.js';
 export {
   captionPlaces,
   finderShapes,
@@ -192,14 +209,14 @@ export {
   type LookCentre,
   type LookDesign,
   type ModuleShape,
-} from './look/look.js';
-export { drawCode, type DrawingWish, drawingSize, plainDrawing, type CodeDrawing } from './look/drawing.js';
-export type { DrawnShape, Paint } from './look/drawn-shape.js';
-export type { Surround } from './look/frame.js';
-export { iconStrokes, type IconNode } from './look/icon-strokes.js';
-export { drawingElements, drawingSvg } from './look/code-svg.js';
-export { reachShareOf } from './look/reach-share.js';
-export { codeBits, codePixels, isTwoColours } from './look/pixels.js';
+} from './code/look/look.js';
+export { drawCode, type DrawingWish, drawingSize, plainDrawing, type CodeDrawing } from './code/look/drawing.js';
+export type { DrawnShape, Paint } from './code/look/drawn-shape.js';
+export type { Surround } from './code/look/frame.js';
+export { iconStrokes, type IconNode } from './code/look/icon-strokes.js';
+export { drawingElements, drawingSvg } from './code/look/code-svg.js';
+export { reachShareOf } from './code/look/reach-share.js';
+export { codeBits, codePixels, isTwoColours } from './code/look/pixels.js';
 export {
   freeLevel,
   judgeLook,
@@ -208,7 +225,7 @@ export {
   standing,
   type LookJudgement,
   type LookReason,
-} from './look/judge-look.js';
+} from './code/look/judge-look.js';
 export {
   contrastOf,
   contrastVerdict,
@@ -216,18 +233,23 @@ export {
   type Contrast,
   type ContrastVerdict,
   type Print,
-} from './look/contrast.js';
-export { centreLeaves, largestCentre, spareRepair, type SpareRepair } from './symbol/spare-repair.js';
+} from './code/look/contrast.js';
+export { centreLeaves, largestCentre, spareRepair, type SpareRepair } from './code/symbol/spare-repair.js';
 
-export { weakestDevice } from './symbol/figures.js';
-export { genericDevices, genericFigures, type DeviceFigures, type GenericDevice } from './optics/device-profiles.js';
+export { weakestDevice } from './reads/ladder/figures.js';
+export {
+  genericDevices,
+  genericFigures,
+  type DeviceFigures,
+  type GenericDevice,
+} from './school/device/device-profiles.js';
 export {
   focalLengthPx,
   pixelsPerModule,
   readerEngineNames,
   type DeviceProfile,
   type ReaderEngineName,
-} from './optics/device.js';
+} from './school/device/device.js';
 export {
   foretell,
   neededPixelsPerModule,
@@ -236,9 +258,9 @@ export {
   sizeForDistanceMm,
   smallestPosterCodeMm,
   type Foretold,
-} from './optics/predictor.js';
-export { renderFrame } from './optics/camera.js';
-export { farEdgePixelsPerModule, type View } from './optics/projection.js';
+} from './reads/optics/predictor.js';
+export { renderFrame } from './reads/optics/camera.js';
+export { farEdgePixelsPerModule, type View } from './reads/optics/projection.js';
 export {
   lightLevels,
   printTechniques,
@@ -248,15 +270,20 @@ export {
   type PrintTechnique,
   type Scene,
   type Surface,
-} from './optics/scene.js';
-export type { GreyFrame } from './optics/sensor.js';
-export { rehearseDevice, nearestDistanceM, type RehearsalOptions, type RehearsedDevice } from './optics/rehearse.js';
-export { attempt, type Attempt } from './optics/attempt.js';
-export { limitingCauses, limitsAt, sizeThatReadsMm, type LimitingCause } from './optics/limits.js';
-export { trialView, Trials, type ReadFrame, type Staging, type TriedDistance } from './optics/trial.js';
-export { uniformSource } from './optics/random.js';
+} from './reads/optics/scene.js';
+export type { GreyFrame } from './reads/optics/sensor.js';
+export {
+  rehearseDevice,
+  nearestDistanceM,
+  type RehearsalOptions,
+  type RehearsedDevice,
+} from './reads/optics/rehearse.js';
+export { attempt, type Attempt } from './reads/optics/attempt.js';
+export { limitingCauses, limitsAt, sizeThatReadsMm, type LimitingCause } from './reads/optics/limits.js';
+export { trialView, Trials, type ReadFrame, type Staging, type TriedDistance } from './reads/optics/trial.js';
+export { uniformSource } from './reads/optics/random.js';
 
-export { pageSize, paperFormats, paperNames, type PaperFormat } from './sheet/paper.js';
+export { pageSize, paperFormats, paperNames, type PaperFormat } from './paper/sheet/paper.js';
 export {
   backOf,
   checkGrid,
@@ -266,7 +293,7 @@ export {
   type GridProblem,
   type MmBox,
   type PaperSize,
-} from './sheet/grid.js';
+} from './paper/sheet/grid.js';
 export {
   accentReads,
   backFields,
@@ -284,7 +311,7 @@ export {
   type SheetDesign,
   type SheetKind,
   type TextField,
-} from './sheet/design.js';
+} from './paper/sheet/design.js';
 export {
   layoutFace,
   type ArrowBox,
@@ -292,7 +319,7 @@ export {
   type FaceContent,
   type FaceLayout,
   type TextBox,
-} from './sheet/face.js';
+} from './paper/sheet/face.js';
 export {
   compose,
   frontsOf,
@@ -308,7 +335,7 @@ export {
   type SheetItem,
   type SheetPage,
   type SheetSetup,
-} from './sheet/compose.js';
+} from './paper/sheet/compose.js';
 export {
   kindDistanceM,
   perPageChoices,
@@ -317,15 +344,15 @@ export {
   usualPerPage,
   withBacks,
   type LabelGrid,
-} from './sheet/kinds.js';
-export { kindsThatHold, notesOf, type SheetNote } from './sheet/notes.js';
+} from './paper/sheet/kinds.js';
+export { kindsThatHold, notesOf, type SheetNote } from './paper/sheet/notes.js';
 export {
   codeMmForDistance,
   largestPosterCodeMm,
   posterCodeMm,
   reachOfPrintM,
   type MeasuredReach,
-} from './sheet/poster.js';
+} from './paper/sheet/poster.js';
 export {
   baselineMm,
   charactersOf,
@@ -334,8 +361,8 @@ export {
   sheetFonts,
   type MeasureText,
   type SheetFont,
-} from './sheet/text.js';
-export { fileName } from './sheet/file-name.js';
+} from './code/typeface/text.js';
+export { fileName } from './paper/sheet/file-name.js';
 
 export {
   answerStates,
@@ -352,8 +379,8 @@ export {
   type PaperChange,
   type ReadsAnswer,
   type StudentAccounts,
-} from './readiness/answer.js';
-export { summarise, type FourStates, type ReadinessSummary } from './readiness/summary.js';
+} from './overview/readiness/answer.js';
+export { summarise, type FourStates, type ReadinessSummary } from './overview/readiness/summary.js';
 
 export {
   groupedSlug,
@@ -366,8 +393,8 @@ export {
   slugAlphabet,
   slugLengths,
   slugOf,
-} from './short-link/slug.js';
-export { shortAddress, shortAddressInLetters, shortBase, slugAskedFor } from './short-link/short-address.js';
+} from './code/short-link/slug.js';
+export { shortAddress, shortAddressInLetters, shortBase, slugAskedFor } from './code/short-link/short-address.js';
 export {
   alwaysOpen,
   isAlwaysOpen,
@@ -378,20 +405,20 @@ export {
   type Opening,
   type OpeningProblem,
   type OpenState,
-} from './short-link/opening-hours.js';
-export { visitorKind, visitorKinds, type VisitorKind } from './short-link/visitor.js';
+} from './code/short-link/opening-hours.js';
+export { visitorKind, visitorKinds, type VisitorKind } from './code/short-link/visitor.js';
 
-export { saidBy, saidKinds, type Said, type SaidKind } from './reading/said.js';
-export { markedText, textMarks, type MarkedPiece, type TextMark } from './reading/marked-text.js';
-export { measureSymbol, type Corners, type MeasuredSymbol, type Point } from './reading/measure-symbol.js';
+export { saidBy, saidKinds, type Said, type SaidKind } from './reads/reading/said.js';
+export { markedText, textMarks, type MarkedPiece, type TextMark } from './reads/reading/marked-text.js';
+export { measureSymbol, type Corners, type MeasuredSymbol, type Point } from './reads/reading/measure-symbol.js';
 export {
   guessRosterColumns,
   rosterRoles,
   type RosterColumns,
   type RosterRole,
   type RosterRows,
-} from './roster/columns.js';
-export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './roster/name.js';
+} from './students/roster/columns.js';
+export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './students/roster/name.js';
 export {
   idKey,
   readRoster,
@@ -403,7 +430,7 @@ export {
   type RosterProblemReason,
   type RosterStudent,
   type SameId,
-} from './roster/read-roster.js';
+} from './students/roster/read-roster.js';
 export {
   compareRoster,
   rosterParts,
@@ -411,7 +438,7 @@ export {
   type Known,
   type RosterComparison,
   type RosterPart,
-} from './roster/compare-roster.js';
+} from './students/roster/compare-roster.js';
 export {
   cardCodes,
   cardPayload,
@@ -420,5 +447,5 @@ export {
   readCardText,
   type CardCode,
   type CardText,
-} from './roster/card-code.js';
-export { deskDistanceM, deskScene } from './roster/card-desk.js';
+} from './students/roster/card-code.js';
+export { deskDistanceM, deskScene } from './students/roster/card-desk.js';

@@ -4,12 +4,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import type { EntityManager } from 'typeorm';
-import { newId } from '../database/columns.js';
-import { Decoder } from '../decoder/decoder.js';
-import { newToken } from '../file/file.service.js';
-import { KeptFile } from '../file/kept-file.entity.js';
-import { StoredContent } from '../file/stored-content.entity.js';
-import type { Storage } from '../storage/storage.js';
+import { newId } from '../platform/database/columns.js';
+import { Decoder } from '../platform/decoder/decoder.js';
+import { newToken } from '../gather/file/file.service.js';
+import { KeptFile } from '../gather/file/kept-file.entity.js';
+import { StoredContent } from '../gather/file/stored-content.entity.js';
+import type { Storage } from '../platform/storage/storage.js';
 import { rockPools } from './media/rock-pools.js';
 import { shoreSounds } from './media/shore-sounds.js';
 

@@ -4,12 +4,12 @@ import { join } from 'node:path';
 import { compileServices } from '@hapset/core';
 import { compileRe2 } from '@hapset/core/re2';
 import { DataSource } from 'typeorm';
-import { SystemClock } from '../clock/clock.js';
-import { readConfiguration } from '../configuration/configuration.js';
-import { dataSourceOptions } from '../database/data-source.js';
-import { migrate } from '../database/migrate.js';
-import { readInstalledServices } from '../service-description/installed-services.js';
-import { FolderStorage } from '../storage/folder-storage.js';
+import { SystemClock } from '../platform/clock/clock.js';
+import { readConfiguration } from '../platform/configuration/configuration.js';
+import { dataSourceOptions } from '../app/data-source.js';
+import { migrate } from '../platform/database/migrate.js';
+import { readInstalledServices } from '../gather/service-description/installed-services.js';
+import { FolderStorage } from '../platform/storage/folder-storage.js';
 import { loadDemo } from './load-demo.js';
 import { readScenario } from './scenario.js';
 

@@ -9,9 +9,9 @@ import type {
   StudentGroups,
   StudentsPage,
 } from '@hapset/contract';
-import { JobService } from '../job/job.service.js';
-import { Job } from '../job/job.entity.js';
-import { StudentCard } from '../student-card/student-card.entity.js';
+import { JobService } from '../platform/queue/job.service.js';
+import { Job } from '../platform/queue/job.entity.js';
+import { StudentCard } from '../students/student-card/student-card.entity.js';
 import { link, Scene } from './scene.js';
 import { uploaded } from './upload.js';
 

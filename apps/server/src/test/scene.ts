@@ -1,7 +1,7 @@
 /** What most server tests begin with: two teachers, the office, an administrator, devices, a class, a lesson. */
 import type { AddedView, BenchView, CreatedView, MaterialPage, NewMaterial, SchoolClassView } from '@hapset/contract';
-import { newId } from '../database/columns.js';
-import { Device } from '../device/device.entity.js';
+import { newId } from '../platform/database/columns.js';
+import { Device } from '../school/device/device.entity.js';
 import { TestServer, type TestServerOptions } from './test-server.js';
 
 export const words = (text: string): NewMaterial => ({ words: text, pasted: text, repairs: [] });

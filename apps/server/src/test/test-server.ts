@@ -12,14 +12,14 @@ import type { Role } from '@hapset/contract';
 import { pino } from 'pino';
 import request, { type Test } from 'supertest';
 import { DataSource } from 'typeorm';
-import { Account } from '../account/account.entity.js';
-import { hashPassword } from '../account/password.js';
-import { AppModule } from '../app.module.js';
-import { setUp } from '../application.js';
-import { Clock, StandingClock } from '../clock/clock.js';
-import { readConfiguration, type Configuration } from '../configuration/configuration.js';
-import { newId } from '../database/columns.js';
-import { createLogger, NestLog } from '../logging/logging.js';
+import { Account } from '../school/account/account.entity.js';
+import { hashPassword } from '../school/account/password.js';
+import { AppModule } from '../app/app.module.js';
+import { setUp } from '../app/application.js';
+import { Clock, StandingClock } from '../platform/clock/clock.js';
+import { readConfiguration, type Configuration } from '../platform/configuration/configuration.js';
+import { newId } from '../platform/database/columns.js';
+import { createLogger, NestLog } from '../platform/logging/logging.js';
 
 export const testPassword = 'a shell for every crab';
 

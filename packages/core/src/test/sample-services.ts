@@ -1,7 +1,7 @@
 /** Made-up services for the core's tests, with a piece of everything that a description can say. */
-import { compileServices, type ServiceCatalogue } from '../service/catalogue.js';
-import type { ServiceDescription } from '../service/description.js';
-import { compileRe2 } from '../service/re2-pattern.js';
+import { compileServices, type ServiceCatalogue } from '../gather/service-description/catalogue.js';
+import type { ServiceDescription } from '../gather/service-description/description.js';
+import { compileRe2 } from '../gather/service-description/re2-pattern.js';
 
 export const cofferlane: ServiceDescription = {
   id: 'cofferlane',

@@ -1,0 +1,70 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { AccessCheckController } from '../opens/access-check/access-check.controller.js';
+import { AccessCheckModule } from '../opens/access-check/access-check.module.js';
+import { AccountModule } from '../school/account/account.module.js';
+import { ClockModule } from '../platform/clock/clock.module.js';
+import { ConfigurationModule } from '../platform/configuration/configuration.module.js';
+import type { Configuration } from '../platform/configuration/configuration.js';
+import { DatabaseModule } from '../platform/database/database.module.js';
+import { DeviceModule } from '../school/device/device.module.js';
+import { FileModule } from '../gather/file/file.module.js';
+import { InspectionModule } from '../reads/inspection/inspection.module.js';
+import { HealthModule } from './health/health.module.js';
+import { LessonModule } from '../lessons/lesson/lesson.module.js';
+import type { AppLogger } from '../platform/logging/logger.token.js';
+import { LinkCheckModule } from '../opens/link-check/link-check.module.js';
+import { LookModule } from '../code/look/look.module.js';
+import { PictureModule } from '../paper/picture/picture.module.js';
+import { LiveEventsModule } from '../school/live-events/live-events.module.js';
+import { MaterialModule } from '../gather/material/material.module.js';
+import { NewsModule } from '../overview/news/news.module.js';
+import { OpeningScheduleModule } from '../opens/opening-schedule/opening-schedule.module.js';
+import { OwnershipModule } from '../school/ownership/ownership.module.js';
+import { RehearsalModule } from '../reads/rehearsal/rehearsal.module.js';
+import { SchoolClassModule } from '../school/school-class/school-class.module.js';
+import { SchoolModule } from '../school/settings/school.module.js';
+import { ServiceDescriptionModule } from '../gather/service-description/service-description.module.js';
+import { SheetModule } from '../paper/sheet/sheet.module.js';
+import { StudentModule } from '../students/student/student.module.js';
+import { StudentCardModule } from '../students/student-card/student-card.module.js';
+import { StudentPageModule } from '../student-pages/student-page/student-page.module.js';
+import { StationModule } from '../lessons/station/station.module.js';
+
+@Module({})
+export class AppModule {
+  static with(configuration: Configuration, logger: AppLogger): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        ConfigurationModule.with(configuration, logger),
+        ClockModule,
+        DatabaseModule,
+        OwnershipModule,
+        AccountModule,
+        SchoolModule,
+        DeviceModule,
+        ServiceDescriptionModule,
+        SchoolClassModule,
+        LookModule,
+        FileModule,
+        MaterialModule,
+        StudentPageModule,
+        StationModule,
+        LessonModule,
+        AccessCheckModule,
+        LinkCheckModule,
+        OpeningScheduleModule,
+        NewsModule,
+        LiveEventsModule,
+        RehearsalModule,
+        SheetModule,
+        StudentModule,
+        StudentCardModule,
+        PictureModule,
+        InspectionModule,
+        HealthModule,
+      ],
+      controllers: [AccessCheckController],
+    };
+  }
+}

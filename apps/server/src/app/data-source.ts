@@ -1,0 +1,125 @@
+/** How the server reaches MariaDB. The tables come from migrations alone; nothing is synchronised. */
+import type { DataSourceOptions } from 'typeorm';
+import { Account } from '../school/account/account.entity.js';
+import { Session } from '../school/account/session.entity.js';
+import { SignInFailures } from '../school/account/sign-in-failures.entity.js';
+import { AccessCheck } from '../opens/access-check/access-check.entity.js';
+import type { Configuration } from '../platform/configuration/configuration.js';
+import { Device } from '../school/device/device.entity.js';
+import { FileUse } from '../gather/file/file-use.entity.js';
+import { KeptFile } from '../gather/file/kept-file.entity.js';
+import { StoredContent } from '../gather/file/stored-content.entity.js';
+import { Job } from '../platform/queue/job.entity.js';
+import { Lesson } from '../lessons/lesson/lesson.entity.js';
+import { LookPicture } from '../code/look/look-picture.entity.js';
+import { Look } from '../code/look/look.entity.js';
+import { Material } from '../gather/material/material.entity.js';
+import { Rehearsal } from '../reads/rehearsal/rehearsal.entity.js';
+import { AskedRehearsal } from '../reads/rehearsal/asked-rehearsal.entity.js';
+import { ScheduledOpening } from '../opens/opening-schedule/scheduled-opening.entity.js';
+import { SchoolClass } from '../school/school-class/school-class.entity.js';
+import { School } from '../school/settings/school.entity.js';
+import { Print } from '../paper/sheet/print.entity.js';
+import { SheetTemplate } from '../paper/sheet/sheet-template.entity.js';
+import { Sheet } from '../paper/sheet/sheet.entity.js';
+import { RosterImport } from '../students/roster/roster-import.entity.js';
+import { Student } from '../students/student/student.entity.js';
+import { CardReading } from '../students/student-card/card-reading.entity.js';
+import { PrintedCard } from '../students/student-card/printed-card.entity.js';
+import { StudentCard } from '../students/student-card/student-card.entity.js';
+import { ShortLinkCount } from '../code/short-link/short-link-count.entity.js';
+import { ShortLinkMiss } from '../code/short-link/short-link-miss.entity.js';
+import { ShortLinkTurn } from '../code/short-link/short-link-turn.entity.js';
+import { ShortLink } from '../code/short-link/short-link.entity.js';
+import { Tryout } from '../reads/tryout/tryout.entity.js';
+import { Station } from '../lessons/station/station.entity.js';
+import { Upload } from '../gather/upload/upload.entity.js';
+import { EarlierPage } from '../gather/written-page/earlier-page.entity.js';
+import { DescribedService } from '../gather/service-description/service-description.entity.js';
+import { Ground1790208000000 } from '../platform/database/migrations/1790208000000-ground.js';
+import { Content1790211600000 } from '../platform/database/migrations/1790211600000-content.js';
+import { ServiceDescriptions1792000000000 } from '../platform/database/migrations/1792000000000-service-descriptions.js';
+import { KeptHere1792100000000 } from '../platform/database/migrations/1792100000000-kept-here.js';
+import { AccessInDepth1793000000000 } from '../platform/database/migrations/1793000000000-access-in-depth.js';
+import { CarryByChoice1793100000000 } from '../platform/database/migrations/1793100000000-carry-by-choice.js';
+import { ShortLinks1794000000000 } from '../platform/database/migrations/1794000000000-short-links.js';
+import { Looks1795000000000 } from '../platform/database/migrations/1795000000000-looks.js';
+import { Visitors1796000000000 } from '../platform/database/migrations/1796000000000-visitors.js';
+import { Rehearsals1797000000000 } from '../platform/database/migrations/1797000000000-rehearsals.js';
+import { Sheets1798000000000 } from '../platform/database/migrations/1798000000000-sheets.js';
+import { Students1799000000000 } from '../platform/database/migrations/1799000000000-students.js';
+import { Hardening1800000000000 } from '../platform/database/migrations/1800000000000-hardening.js';
+import { SnakeNaming } from '../platform/database/naming.js';
+
+export const entities = [
+  Account,
+  Session,
+  SignInFailures,
+  School,
+  Device,
+  SchoolClass,
+  Lesson,
+  Station,
+  Material,
+  AccessCheck,
+  Rehearsal,
+  AskedRehearsal,
+  Print,
+  Sheet,
+  SheetTemplate,
+  Student,
+  RosterImport,
+  StudentCard,
+  PrintedCard,
+  CardReading,
+  DescribedService,
+  StoredContent,
+  KeptFile,
+  FileUse,
+  Upload,
+  EarlierPage,
+  Job,
+  ScheduledOpening,
+  ShortLink,
+  ShortLinkTurn,
+  ShortLinkCount,
+  ShortLinkMiss,
+  Tryout,
+  Look,
+  LookPicture,
+];
+export const migrations = [
+  Ground1790208000000,
+  Content1790211600000,
+  ServiceDescriptions1792000000000,
+  KeptHere1792100000000,
+  AccessInDepth1793000000000,
+  CarryByChoice1793100000000,
+  ShortLinks1794000000000,
+  Looks1795000000000,
+  Visitors1796000000000,
+  Rehearsals1797000000000,
+  Sheets1798000000000,
+  Students1799000000000,
+  Hardening1800000000000,
+];
+
+export function dataSourceOptions(configuration: Configuration): DataSourceOptions {
+  const { database } = configuration;
+  return {
+    type: 'mariadb',
+    ...(database.socket === null ? { host: database.host, port: database.port } : { socketPath: database.socket }),
+    username: database.user,
+    password: database.password,
+    database: database.name,
+    entities,
+    migrations,
+    migrationsTransactionMode: 'none', // MariaDB commits before every DDL statement anyway
+    namingStrategy: new SnakeNaming(),
+    synchronize: false,
+    timezone: 'Z',
+    charset: 'utf8mb4',
+    connectTimeout: 5000,
+    poolSize: 12,
+  };
+}

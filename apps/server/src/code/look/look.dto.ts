@@ -1,0 +1,51 @@
+import {
+  limits,
+  lookMakers,
+  plainLookChoice,
+  type AllowLook,
+  type BringLookPicture,
+  type ChangeLook,
+  type ChooseLook,
+  type CreateLook,
+  type LookMakers,
+  type LookRules,
+} from '@hapset/contract';
+import type { LookDesign } from '@hapset/core';
+import { IsBoolean, IsIn, IsInt, IsObject, IsString, IsUUID, Matches, MaxLength, ValidateIf } from 'class-validator';
+import type { Exact, Plain } from '../../platform/problem/exact.js';
+
+export class CreateLookDto implements CreateLook {
+  @IsString() @Matches(/\S/) @MaxLength(limits.lookNameLength) name: string;
+  // Read value by value by the core.
+  @IsObject() design: LookDesign;
+}
+export const sameCreateLook: Exact<Plain<CreateLookDto>, Plain<CreateLook>> = true;
+
+export class ChangeLookDto extends CreateLookDto implements ChangeLook {
+  @IsInt() version: number;
+}
+export const sameChangeLook: Exact<Plain<ChangeLookDto>, Plain<ChangeLook>> = true;
+
+export class AllowLookDto implements AllowLook {
+  @IsBoolean() allowed: boolean;
+}
+export const sameAllowLook: Exact<Plain<AllowLookDto>, Plain<AllowLook>> = true;
+
+export class LookRulesDto implements LookRules {
+  @ValidateIf((body: LookRulesDto) => body.defaultLookId !== null) @IsUUID('all') defaultLookId: string | null;
+  @IsIn(lookMakers) madeBy: LookMakers;
+}
+export const sameLookRules: Exact<Plain<LookRulesDto>, Plain<LookRules>> = true;
+
+export class BringLookPictureDto implements BringLookPicture {
+  @IsUUID('all') uploadId: string;
+}
+export const sameBringLookPicture: Exact<Plain<BringLookPictureDto>, Plain<BringLookPicture>> = true;
+
+/** A look's id, `plain`, or null for what others say. */
+export const lookChoicePattern = new RegExp(`^(?:${plainLookChoice}|[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$`);
+
+export class ChooseLookDto implements ChooseLook {
+  @ValidateIf((body: ChooseLookDto) => body.look !== null) @Matches(lookChoicePattern) look: string | null;
+}
+export const sameChooseLook: Exact<Plain<ChooseLookDto>, Plain<ChooseLook>> = true;

@@ -1,0 +1,63 @@
+import { Body, Controller, Get, Header, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
+import type { ShortLinkDetails, ShortLinksPage } from '@hapset/contract';
+import type { Account } from '../../school/account/account.entity.js';
+import { MaterialService } from '../../gather/material/material.service.js';
+import { Who } from '../../school/rights/who.decorator.js';
+import { isShortLinkFilter, ShortLinkListService, type ShortLinkWish } from './short-link-list.service.js';
+import { ChangeShortLinkDto } from './short-link.dto.js';
+import { ShortLinkService } from './short-link.service.js';
+
+/** Declared in the material's module, since a short link is looked after where its material is. */
+@Controller('api')
+export class ShortLinkController {
+  constructor(
+    private readonly materials: MaterialService,
+    private readonly links: ShortLinkService,
+    private readonly lists: ShortLinkListService,
+  ) {}
+
+  @Get('short-links')
+  list(
+    @Who() who: Account,
+    @Query('find') find?: string,
+    @Query('filter') filter?: string,
+    @Query('after') after?: string,
+  ): Promise<ShortLinksPage> {
+    return this.lists.page(who.id, wishOf(find, filter, after));
+  }
+
+  @Get('short-links.csv')
+  @Header('Content-Type', 'text/csv; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="short-links.csv"')
+  csv(@Who() who: Account, @Query('find') find?: string, @Query('filter') filter?: string): Promise<string> {
+    return this.lists.csv(who.id, wishOf(find, filter, undefined));
+  }
+
+  @Get('materials/:materialId/short-link')
+  async details(@Param('materialId') materialId: string): Promise<ShortLinkDetails> {
+    return this.links.details(await this.materials.require(materialId));
+  }
+
+  @Post('materials/:materialId/short-link/replacement')
+  @HttpCode(200)
+  async replace(@Param('materialId') materialId: string): Promise<ShortLinkDetails> {
+    await this.links.replace(await this.materials.require(materialId));
+    return this.links.details(await this.materials.require(materialId));
+  }
+
+  @Patch('materials/:materialId/short-link')
+  async change(
+    @Param('materialId') materialId: string,
+    @Body() { opening }: ChangeShortLinkDto,
+  ): Promise<ShortLinkDetails> {
+    return this.links.changeOpening(await this.materials.require(materialId), opening);
+  }
+}
+
+function wishOf(find: unknown, filter: unknown, after: unknown): ShortLinkWish {
+  return {
+    find: typeof find === 'string' ? find : '',
+    filter: isShortLinkFilter(filter) ? filter : 'all',
+    after: typeof after === 'string' ? after : null,
+  };
+}

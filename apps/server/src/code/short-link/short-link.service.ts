@@ -1,0 +1,151 @@
+/** Short links of the school's own: given out, looked after, listed. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { ShortLinkDetails, ShortLinkView } from '@hapset/contract';
+import { alwaysOpen, newSlugLength, openingProblem, shortBase, type Opening } from '@hapset/core';
+import { EntityManager, Repository } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { newId } from '../../platform/database/columns.js';
+import type { Material } from '../../gather/material/material.entity.js';
+import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+import { randomSlug } from './random-slug.js';
+import { OpensCounter } from './opens-counter.js';
+import { RedirectTable } from './redirect-table.js';
+import { ShortLinkCount } from './short-link-count.entity.js';
+import { ShortLinkTurn } from './short-link-turn.entity.js';
+import { ShortLink } from './short-link.entity.js';
+import { toDetails, toShortLinkView } from './short-link.view.js';
+
+const attempts = 20;
+const daysShown = 30;
+const turnsShown = 20;
+
+@Injectable()
+export class ShortLinkService {
+  constructor(
+    @InjectRepository(ShortLink) private readonly links: Repository<ShortLink>,
+    @InjectRepository(ShortLinkTurn) private readonly turns: Repository<ShortLinkTurn>,
+    @InjectRepository(ShortLinkCount) private readonly counts: Repository<ShortLinkCount>,
+    private readonly table: RedirectTable,
+    private readonly counter: OpensCounter,
+    private readonly school: SchoolService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The material's slug; a new one where it has none. The same for two that ask at once. */
+  async allocate(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
+    if (material.slug !== null) return material.slug;
+    for (let attempt = 0; attempt < attempts; attempt += 1) {
+      await this.links
+        .createQueryBuilder()
+        .insert()
+        .values(await this.fresh(material.id, alwaysOpen))
+        .orIgnore()
+        .execute();
+      const own = await this.links.findOneBy({ currentFor: material.id });
+      if (own) return own.slug;
+    }
+    throw new ProblemError('failed', 'No free short link was found. Try it again.');
+  }
+
+  /** A new slug in the place of an old one, which leads to the same still. @returns the new one @throws ProblemError not-found, stale */
+  async replace(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
+    const slug = await this.links.manager.transaction(async (manager) => {
+      const before = await manager.findOne(ShortLink, {
+        where: { currentFor: material.id },
+        lock: { mode: 'pessimistic_write' },
+      });
+      if (!before) throw notFound('short link');
+      if (before.slug !== material.slug) throw stale('material');
+      const fresh = await this.fresh(material.id, before.opening);
+      await manager.update(ShortLink, { slug: before.slug }, { currentFor: null });
+      await manager.insert(ShortLink, fresh);
+      await manager.query('UPDATE materials SET slug = ?, version = version + 1 WHERE id = ?', [
+        fresh.slug,
+        material.id,
+      ]);
+      return fresh.slug;
+    });
+    await this.table.look();
+    return slug;
+  }
+
+  private async fresh(
+    materialId: string,
+    opening: Opening,
+  ): Promise<Pick<ShortLink, 'slug' | 'materialId' | 'currentFor' | 'opening' | 'createdAt'>> {
+    const { publicAddress, shortLinkHost } = await this.school.get();
+    return {
+      slug: randomSlug(newSlugLength(shortBase(publicAddress, shortLinkHost))),
+      materialId,
+      currentFor: materialId,
+      opening,
+      createdAt: this.clock.now(),
+    };
+  }
+
+  /** Tells every server that what the short link leads to is another one now. */
+  async materialChanged(manager: EntityManager, materialId: string): Promise<void> {
+    await manager.query('UPDATE short_links SET changed_at = NOW(3) WHERE material_id = ?', [materialId]);
+  }
+
+  async turned(manager: EntityManager, slug: string, from: string, to: string): Promise<void> {
+    await manager.insert(ShortLinkTurn, { id: newId(), slug, fromAddress: from, toAddress: to, at: this.clock.now() });
+  }
+
+  /** Takes what changed into memory here; the other servers see it by themselves. */
+  settle(): Promise<void> {
+    return this.table.look();
+  }
+
+  /** Null where the material has none. */
+  async view(material: Pick<Material, 'id' | 'slug'>): Promise<ShortLinkView | null> {
+    const link = material.slug === null ? null : await this.links.findOneBy({ slug: material.slug });
+    if (!link) return null;
+    const [school, opens] = await Promise.all([this.school.get(), this.counts.sum('opens', { slug: link.slug })]);
+    return toShortLinkView(link, school, opens ?? 0, this.clock.now());
+  }
+
+  /** @throws ProblemError not-found where the material has none */
+  async details(material: Pick<Material, 'id' | 'slug'>): Promise<ShortLinkDetails> {
+    await this.counter.write();
+    const view = await this.view(material);
+    if (!view) throw notFound('short link');
+    const { slug } = view;
+    const since = new Date(this.clock.now().getTime() - daysShown * 24 * 3_600_000);
+    const [turns, counts, { timeZone }] = await Promise.all([
+      this.turns.find({ where: { slug }, order: { id: 'DESC' }, take: turnsShown }),
+      this.counts
+        .createQueryBuilder('count')
+        .where('count.slug = :slug AND count.hour >= :since', { slug, since })
+        .orderBy('count.hour')
+        .getMany(),
+      this.school.get(),
+    ]);
+    return toDetails(view, turns, counts, timeZone);
+  }
+
+  /** @throws ProblemError not-found, invalid */
+  async changeOpening(material: Pick<Material, 'id' | 'slug'>, opening: Opening): Promise<ShortLinkDetails> {
+    const problem = openingProblem(opening);
+    if (problem)
+      throw new ProblemError('invalid', 'These opening hours can’t be kept.', {
+        fields: [{ field: 'opening', message: problem }],
+      });
+    const { affected } = await this.links.update({ materialId: material.id }, { opening });
+    if (affected === 0) throw notFound('short link');
+    await this.table.look();
+    return this.details(material);
+  }
+
+  /** From now on until then openings count as those of a device that is being tried. @throws ProblemError not-found */
+  async listen(material: Pick<Material, 'id'>, since: Date, until: Date): Promise<void> {
+    const { affected } = await this.links.update(
+      { materialId: material.id },
+      { tryingSince: since, tryingUntil: until },
+    );
+    if (affected === 0) throw notFound('short link');
+    await this.table.look();
+  }
+}

@@ -1,0 +1,21 @@
+import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Account } from '../../school/account/account.entity.js';
+import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import { hashColumn, StoredContent } from './stored-content.entity.js';
+
+/** A file that a teacher brought. Its address stays when its content is replaced. */
+@Entity('kept_files')
+@Index(['ownerId', 'removedAt', 'id'])
+export class KeptFile {
+  @PrimaryColumn(idColumn) id: string;
+  @Column(idColumn) ownerId: string;
+  @ManyToOne(() => Account, { onDelete: 'RESTRICT' }) owner: Relation<Account>;
+  /** In its public address. */
+  @Index({ unique: true }) @Column(keywordColumn(20)) token: string;
+  @Column({ type: 'varchar', length: 200 }) name: string;
+  @Index() @Column(hashColumn) contentHash: string;
+  @ManyToOne(() => StoredContent, { onDelete: 'RESTRICT' }) content: Relation<StoredContent>;
+  @Column({ type: 'int', default: 1 }) version: number;
+  @Column(timeColumn) createdAt: Date;
+  @Column(optionalTimeColumn) removedAt: Date | null;
+}

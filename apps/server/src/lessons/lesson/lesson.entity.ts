@@ -1,0 +1,24 @@
+import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Account } from '../../school/account/account.entity.js';
+import { idColumn, keywordColumn, optionalIdColumn, optionalTimeColumn } from '../../platform/database/columns.js';
+import { SchoolClass } from '../../school/school-class/school-class.entity.js';
+
+@Entity('lessons')
+@Index(['ownerId', 'removedAt', 'date', 'id'])
+export class Lesson {
+  @PrimaryColumn(idColumn) id: string;
+  @Column(idColumn) ownerId: string;
+  @ManyToOne(() => Account, { onDelete: 'RESTRICT' }) owner: Relation<Account>;
+  @Column({ type: 'varchar', length: 120 }) name: string;
+  @Index() @Column(optionalIdColumn) classId: string | null;
+  @ManyToOne(() => SchoolClass, { onDelete: 'SET NULL', nullable: true }) class: Relation<SchoolClass> | null;
+  /** Day and wall time in the school's zone, as text: they are no instants until somebody needs one. */
+  @Column({ ...keywordColumn(10), nullable: true }) date: string | null;
+  @Column({ ...keywordColumn(5), nullable: true }) startsAt: string | null;
+  @Column({ type: 'varchar', length: 80 }) place: string;
+  @Column({ type: 'double' }) viewingDistanceM: number;
+  /** Of stations without one of their own: a look's id, `plain`, or null for what the school says. */
+  @Column({ ...keywordColumn(36), nullable: true }) look: string | null;
+  @Column({ type: 'int', default: 1 }) version: number;
+  @Column(optionalTimeColumn) removedAt: Date | null;
+}

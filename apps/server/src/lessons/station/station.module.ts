@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { MaterialModule } from '../../gather/material/material.module.js';
+import { StationController } from './station.controller.js';
+import { Station } from './station.entity.js';
+import { StationService } from './station.service.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([Station]), MaterialModule],
+  controllers: [StationController],
+  providers: [StationService],
+  exports: [StationService],
+})
+export class StationModule {}

@@ -1,0 +1,129 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type { AddStations, ChangeStation, StationPlace } from '@hapset/contract';
+import { In, IsNull, Repository } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { newId } from '../../platform/database/columns.js';
+import type { Lesson } from '../lesson/lesson.entity.js';
+import type { Material } from '../../gather/material/material.entity.js';
+import { MaterialService } from '../../gather/material/material.service.js';
+import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
+import type { Place } from '../../overview/readiness/standing.js';
+import { Station } from './station.entity.js';
+
+@Injectable()
+export class StationService {
+  constructor(
+    @InjectRepository(Station) private readonly stations: Repository<Station>,
+    private readonly materials: MaterialService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The stations of those lessons, each lesson's in their order, with their materials. */
+  async of(lessonIds: readonly string[]): Promise<Station[]> {
+    if (lessonIds.length === 0) return [];
+    return this.stations.find({
+      where: { lessonId: In([...lessonIds]), removedAt: IsNull() },
+      relations: { material: true },
+      order: { position: 'ASC', id: 'ASC' },
+    });
+  }
+
+  /** Where the materials of lessons hang, each lesson's in their order. */
+  async placesOf(lessons: readonly Lesson[]): Promise<Place[]> {
+    const stations = await this.of(lessons.map((lesson) => lesson.id));
+    return stations.flatMap((station) => {
+      const lesson = lessons.find((candidate) => candidate.id === station.lessonId);
+      return lesson ? [{ material: station.material, station, lesson }] : [];
+    });
+  }
+
+  async materialsOf(lessonId: string): Promise<Material[]> {
+    return (await this.of([lessonId])).map((station) => station.material);
+  }
+
+  /** Where a station hangs. @throws ProblemError not-found for a removed one too */
+  async place(id: string): Promise<{ place: Place; station: StationPlace }> {
+    const found = await this.stations.findOne({
+      where: { id, removedAt: IsNull(), lesson: { removedAt: IsNull() } },
+      relations: { material: true, lesson: { class: true } },
+    });
+    if (!found) throw notFound('station');
+    const order = await this.stations.find({
+      where: { lessonId: found.lessonId, removedAt: IsNull() },
+      select: { id: true },
+      order: { position: 'ASC', id: 'ASC' },
+    });
+    const position = order.findIndex((other) => other.id === id) + 1;
+    const { lesson, name, instruction, version } = found;
+    return {
+      place: { material: found.material, station: found, lesson },
+      station: { stationId: id, lessonId: lesson.id, lessonName: lesson.name, position, name, instruction, version },
+    };
+  }
+
+  /** New stations at the end: what was pasted first, then what was on the shelf. Returns their ids. */
+  async add(lessonId: string, { items, materialIds }: AddStations, ownerId: string): Promise<readonly string[]> {
+    if (items.length + materialIds.length === 0)
+      throw new ProblemError('invalid', 'There is nothing to add.', {
+        fields: [{ field: 'items', message: 'is empty' }],
+      });
+    const known = await this.materials.requireOwn(materialIds, ownerId);
+    const created = items.length > 0 ? await this.materials.create(items, ownerId) : [];
+    const last = await this.stations.maximum('position', { lessonId });
+    const rows = [...created, ...known].map((material, index) =>
+      this.stations.create({
+        id: newId(),
+        lessonId,
+        materialId: material.id,
+        position: (last ?? 0) + index + 1,
+        name: null,
+        instruction: null,
+        viewingDistanceM: null,
+        sizeMm: null,
+        version: 1,
+        removedAt: null,
+      }),
+    );
+    await this.stations.insert(rows);
+    return rows.map((row) => row.id);
+  }
+
+  /** @throws ProblemError stale when the list is not exactly the lesson's stations */
+  async order(lessonId: string, stationIds: readonly string[]): Promise<void> {
+    await this.stations.manager.transaction(async (manager) => {
+      const rows = await manager.find(Station, {
+        where: { lessonId, removedAt: IsNull() },
+        select: { id: true },
+        lock: { mode: 'pessimistic_write' },
+      });
+      const known = new Set(rows.map((row) => row.id));
+      if (known.size !== stationIds.length || stationIds.some((id) => !known.has(id))) throw stale('list of stations');
+      for (const [index, id] of stationIds.entries()) await manager.update(Station, { id }, { position: index + 1 });
+    });
+  }
+
+  /** @throws ProblemError stale */
+  async change(id: string, { version, name, instruction, viewingDistanceM, sizeMm }: ChangeStation): Promise<void> {
+    const change: Partial<Station> = {
+      ...(name !== undefined && { name: name?.normalize('NFC').trim() ?? null }),
+      ...(instruction !== undefined && { instruction: instruction?.normalize('NFC').trim() ?? null }),
+      ...(viewingDistanceM !== undefined && { viewingDistanceM }),
+      ...(sizeMm !== undefined && { sizeMm }),
+    };
+    const { affected } = await this.stations.update(
+      { id, version, removedAt: IsNull() },
+      { ...change, version: version + 1 },
+    );
+    if (affected !== 1) throw stale('station');
+  }
+
+  /** Its material stays on the shelf; the station can be brought back to its place. */
+  async remove(id: string): Promise<void> {
+    await this.stations.update({ id }, { removedAt: this.clock.now() });
+  }
+
+  async restore(id: string): Promise<void> {
+    await this.stations.update({ id }, { removedAt: null });
+  }
+}

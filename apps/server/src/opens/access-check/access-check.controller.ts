@@ -1,0 +1,51 @@
+import { Controller, Delete, Get, Header, Param, Post, StreamableFile } from '@nestjs/common';
+import type { AccessCheckView, EarlierCheck } from '@hapset/contract';
+import { MaterialService } from '../../gather/material/material.service.js';
+import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
+import { StationService } from '../../lessons/station/station.service.js';
+import { AccessCheckService } from './access-check.service.js';
+import { toAccessCheckView, toEarlierCheck } from './access-check.view.js';
+
+@Controller('api')
+export class AccessCheckController {
+  constructor(
+    private readonly checks: AccessCheckService,
+    private readonly materials: MaterialService,
+    private readonly stations: StationService,
+    private readonly services: ServiceDescriptionService,
+  ) {}
+
+  /** The check that waits now; null for words, which need none. */
+  @Post('materials/:materialId/access-checks')
+  async openMaterial(@Param('materialId') materialId: string): Promise<AccessCheckView | null> {
+    const material = await this.materials.require(materialId);
+    await this.checks.ask([material]);
+    const pending = (await this.checks.lastOf([material])).get(materialId)?.pending;
+    return pending ? toAccessCheckView(pending, material, await this.services.catalogue()) : null;
+  }
+
+  /** What was found before, the newest first. */
+  @Get('materials/:materialId/access-checks')
+  async earlier(@Param('materialId') materialId: string): Promise<readonly EarlierCheck[]> {
+    return (await this.checks.earlierOf(materialId)).map(toEarlierCheck);
+  }
+
+  @Get('access-checks/:accessCheckId/picture')
+  @Header('Content-Type', 'image/webp')
+  @Header('Cache-Control', 'private, max-age=86400, immutable')
+  async picture(@Param('accessCheckId') accessCheckId: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.checks.requirePicture(accessCheckId));
+  }
+
+  @Post('lessons/:lessonId/access-checks')
+  async openLesson(@Param('lessonId') lessonId: string): Promise<null> {
+    await this.checks.ask(await this.stations.materialsOf(lessonId));
+    return null;
+  }
+
+  @Delete('lessons/:lessonId/access-checks')
+  async stopOpeningLesson(@Param('lessonId') lessonId: string): Promise<null> {
+    await this.checks.stop(await this.stations.materialsOf(lessonId));
+    return null;
+  }
+}

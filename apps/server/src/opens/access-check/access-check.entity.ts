@@ -1,0 +1,55 @@
+import type { AccessCheckState } from '@hapset/contract';
+import type { AccessVerdict, Evidence, Finding, TrimmedLink } from '@hapset/core';
+import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Account } from '../../school/account/account.entity.js';
+import {
+  idColumn,
+  keywordColumn,
+  optionalIdColumn,
+  optionalTimeColumn,
+  timeColumn,
+} from '../../platform/database/columns.js';
+import { Material } from '../../gather/material/material.entity.js';
+
+/** One opening of a link as a student. Rows of a material stay: they are its history. */
+@Entity('access_checks')
+@Index(['materialId', 'id'])
+@Index(['state', 'host', 'leaseUntil'])
+export class AccessCheck {
+  @PrimaryColumn(idColumn) id: string;
+  /** Null for a link that belongs to no material: then somebody asked for it by itself. */
+  @Column(optionalIdColumn) materialId: string | null;
+  @ManyToOne(() => Material, { onDelete: 'CASCADE', nullable: true }) material: Relation<Material> | null;
+  @Index() @Column(optionalIdColumn) askedById: string | null;
+  @ManyToOne(() => Account, { onDelete: 'CASCADE', nullable: true }) askedBy: Relation<Account> | null;
+  @Column(keywordColumn(10)) state: AccessCheckState;
+  @Column({ type: 'text' }) link: string;
+  /** Host and port of the link, cut: so many may be opened at once. */
+  @Column(keywordColumn(100)) host: string;
+  @Column(timeColumn) askedAt: Date;
+  @Column(optionalTimeColumn) finishedAt: Date | null;
+  /** Who works on it and until when that is believed. */
+  @Index() @Column(optionalIdColumn) claim: string | null;
+  @Column(optionalTimeColumn) leaseUntil: Date | null;
+  /** How often it was begun; three times at the most. */
+  @Column({ type: 'int', default: 0 }) attempts: number;
+  @Column({ ...keywordColumn(20), nullable: true }) verdict: AccessVerdict | null;
+  /** Why, the first first; none until it is done. */
+  @Column({ type: 'json', nullable: true }) reasons: readonly Finding[] | null;
+  @Column({ type: 'json', nullable: true }) evidence: Evidence | null;
+  /** The link without what only counts visitors, and whether it leads to the same page; null where there is nothing to leave out. */
+  @Column({ type: 'json', nullable: true }) trimmed: (TrimmedLink & { readonly same: boolean }) | null;
+  /** The page's own picture for previews, made small; loaded on demand alone. */
+  @Column({ type: 'mediumblob', nullable: true, select: false }) picture: Buffer | null;
+  @Column({ type: 'int', nullable: true }) pictureBytes: number | null;
+  /** By the database's own clock, so that all servers tell their pages in one order. */
+  @Index()
+  @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' })
+  changedAt: Date;
+}
+
+/** What the limits count by. */
+export function hostOfLink(link: string): string {
+  const host = URL.canParse(link) ? new URL(link).host : '';
+  return /^[\x20-\x7e]*$/.test(host) ? host.slice(0, 100) : '';
+}

@@ -1,0 +1,115 @@
+/** Asks for checks, stops them, and finds the last one of each material. The runner does the work. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { In, Repository } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { newId } from '../../platform/database/columns.js';
+import { addressOf } from '../../gather/material/material-address.js';
+import type { Material } from '../../gather/material/material.entity.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
+import { AccessCheck, hostOfLink } from './access-check.entity.js';
+import { notFound } from '../../platform/problem/problem.js';
+import { mendingOf } from './access-check.view.js';
+import { AccessCheckRunner } from './access-check.runner.js';
+
+const earlierShown = 20;
+const unfinished = ['waiting', 'opening'] as const;
+
+/** What is known of one material's openings. */
+export interface LastChecks {
+  /** The last finished one for the link as it is now. */
+  readonly done: AccessCheck | null;
+  /** One that waits or runs. */
+  readonly pending: AccessCheck | null;
+  /** Steps that mend what the finished one found; 0 where nothing is known to be wrong. */
+  readonly steps: number;
+}
+
+@Injectable()
+export class AccessCheckService {
+  constructor(
+    @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
+    private readonly runner: AccessCheckRunner,
+    private readonly services: ServiceDescriptionService,
+    private readonly school: SchoolService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Asks for a check of each link that is not being opened already. Words need none. */
+  async ask(materials: readonly Material[]): Promise<void> {
+    const [last, { publicAddress }] = await Promise.all([this.lastOf(materials), this.school.get()]);
+    const wanted = materials.flatMap((material) => {
+      const link = addressOf(material, publicAddress);
+      return link !== null && last.get(material.id)?.pending === null ? [{ id: material.id, link }] : [];
+    });
+    if (wanted.length === 0) return;
+    const askedAt = this.clock.now();
+    const once = [...new Map(wanted.map((material) => [material.id, material])).values()];
+    await this.checks.insert(
+      once.map(({ id, link }) => ({
+        id: newId(),
+        materialId: id,
+        state: 'waiting' as const,
+        link,
+        host: hostOfLink(link),
+        askedAt,
+      })),
+    );
+    this.runner.wake();
+  }
+
+  /** Stops what waits or runs; what was found out before stays. */
+  async stop(materials: readonly Material[]): Promise<void> {
+    if (materials.length === 0) return;
+    await this.checks.update(
+      { materialId: In(materials.map((material) => material.id)), state: In([...unfinished]) },
+      { state: 'stopped', finishedAt: this.clock.now() },
+    );
+    await this.runner.stopWhatWasStopped();
+  }
+
+  /** By material id. Checks of a link that was changed since don't count. */
+  async lastOf(materials: readonly Material[]): Promise<ReadonlyMap<string, LastChecks>> {
+    const ids = [...new Set(materials.map((material) => material.id))];
+    const [rows, catalogue, { publicAddress }] = await Promise.all([
+      ids.length === 0 ? [] : this.newestRows(ids),
+      this.services.catalogue(),
+      this.school.get(),
+    ]);
+    return new Map(
+      materials.map((material) => {
+        const own = rows.filter(
+          (row) => row.materialId === material.id && row.link === addressOf(material, publicAddress),
+        );
+        const done = own.find((row) => row.state === 'done') ?? null;
+        const steps = done ? (mendingOf(done, catalogue)?.steps.length ?? 0) : 0;
+        return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];
+      }),
+    );
+  }
+
+  /** Finished openings of a material, the newest first. */
+  earlierOf(materialId: string): Promise<AccessCheck[]> {
+    return this.checks.find({ where: { materialId, state: 'done' }, order: { id: 'DESC' }, take: earlierShown });
+  }
+
+  /** @throws ProblemError not-found without a picture */
+  async requirePicture(id: string): Promise<Buffer> {
+    const row = await this.checks.findOne({ where: { id }, select: { id: true, picture: true } });
+    if (!row?.picture) throw notFound('picture');
+    return row.picture;
+  }
+
+  private async newestRows(materialIds: readonly string[]): Promise<AccessCheck[]> {
+    const newest = (await this.checks
+      .createQueryBuilder('newest')
+      .select('MAX(newest.id)', 'id')
+      .where('newest.materialId IN (:...materialIds)', { materialIds })
+      .andWhere("newest.state IN ('waiting', 'opening', 'done')")
+      .groupBy('newest.materialId')
+      .addGroupBy("newest.state = 'done'")
+      .getRawMany()) as { id: string }[];
+    return newest.length === 0 ? [] : this.checks.findBy({ id: In(newest.map((row) => row.id)) });
+  }
+}

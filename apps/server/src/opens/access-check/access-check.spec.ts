@@ -1,0 +1,231 @@
+import type { AccessCheckView } from '@hapset/contract';
+import { link, Scene, words } from '../../test/scene.js';
+import { openPage, SmallWeb } from '../../test/small-web.js';
+import { TestServer } from '../../test/test-server.js';
+import { AccessCheck } from './access-check.entity.js';
+import { until } from '../../test/until.js';
+import { AccessCheckWork } from './access-check.work.js';
+import { AccessCheckRunner } from './access-check.runner.js';
+
+describe('checking access', () => {
+  let web: SmallWeb;
+  let scene: Scene;
+  beforeAll(async () => {
+    web = await SmallWeb.start();
+    web.html('/open', openPage);
+    web.html(
+      '/locked',
+      '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>',
+    );
+    web.html('/gone', '<title>Gone</title>', 410);
+    scene = await Scene.start({ trustedHosts: [web.host] });
+  });
+  afterAll(async () => {
+    await scene.stop();
+    await web.stop();
+  });
+
+  it('opens every new link, writes the verdict down and takes the page’s title', async () => {
+    const lessonId = await scene.lesson();
+    await scene.stations(
+      lessonId,
+      ['/open', '/locked', '/gone'].map((path) => link(web.address(path))),
+    );
+    const bench = await scene.opened(lessonId);
+    expect(bench.rows.map((row) => row.readiness.opens)).toMatchObject([
+      { state: 'done', verdict: 'open', steps: 0 },
+      { state: 'stop', verdict: 'sign-in', steps: 2 },
+      { state: 'stop', verdict: 'missing', steps: 2 },
+    ]);
+    expect(bench.rows.map((row) => row.name)).toEqual(['Field guide to limpets', 'Locked', 'Gone']);
+    expect(bench.summary).toMatchObject({ locked: 2, withoutSheet: 1 });
+    expect(bench.openedAt).toBe(scene.server.clock.now().toISOString());
+  });
+
+  it('never overwrites a title that a person wrote', async () => {
+    const lessonId = await scene.lesson();
+    await scene.stations(lessonId, [{ ...link(web.address('/open')), title: 'My limpets' }]);
+    expect((await scene.opened(lessonId)).rows[0]?.name).toBe('My limpets');
+  });
+
+  it('opens again on demand, keeps the last verdict meanwhile and shows the new one after', async () => {
+    web.html('/changing', '<title>Sign in</title>', 401);
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/changing'))]);
+    await scene.opened(lessonId);
+    let finish = (): void => undefined;
+    web.pages.set('/changing', (_request, response) => {
+      finish = () => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage);
+    });
+    const { material } = await scene.page(stationId);
+    const asked = await scene.server.ok<AccessCheckView>(
+      'Maren',
+      'POST',
+      `/api/materials/${material.id}/access-checks`,
+    );
+    expect(['waiting', 'opening']).toContain(asked.state);
+    const meanwhile = await scene.page(stationId);
+    expect(meanwhile.readiness.opens).toMatchObject({ opening: true, verdict: 'sign-in' });
+    while (web.requests.filter((request) => request.url === '/changing').length < 2)
+      await new Promise((resolve) => setTimeout(resolve, 10));
+    finish();
+    await scene.opened(lessonId);
+    const after = await scene.page(stationId);
+    expect(after.check).toMatchObject({
+      state: 'done',
+      verdict: 'open',
+      title: 'Field guide to limpets',
+      mending: null,
+    });
+    expect(after.check?.hops).toHaveLength(1);
+  });
+
+  it('asks for no second check while one waits', async () => {
+    web.pages.set('/slow', () => undefined);
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/slow'))]);
+    const { material } = await scene.page(stationId);
+    await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/access-checks`);
+    expect(await scene.server.dataSource.getRepository(AccessCheck).countBy({ materialId: material.id })).toBe(1);
+    await scene.server.ok('Maren', 'DELETE', `/api/lessons/${lessonId}/access-checks`);
+  });
+
+  it('stops what runs, at once', async () => {
+    web.pages.set('/endless', () => undefined);
+    const lessonId = await scene.lesson();
+    await scene.stations(lessonId, [link(web.address('/endless')), link(web.address('/endless?2'))]);
+    expect((await scene.bench(lessonId)).opening.left).toBe(2);
+    await scene.server.ok('Maren', 'DELETE', `/api/lessons/${lessonId}/access-checks`);
+    const bench = await scene.bench(lessonId);
+    expect(bench.opening.left).toBe(0);
+    expect(bench.rows[0]?.readiness.opens).toMatchObject({ state: 'not-yet', verdict: null });
+  });
+
+  it('does not let a verdict of an old link stand for a new one', async () => {
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
+    await scene.opened(lessonId);
+    const { material } = await scene.page(stationId);
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
+      version: material.version,
+      link: web.address('/locked'),
+    });
+    expect((await scene.page(stationId)).readiness.opens.verdict).not.toBe('open');
+    expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('sign-in');
+  });
+
+  it('takes up what a killed server left behind once its lease has run out', async () => {
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
+    await scene.opened(lessonId);
+    const { material } = await scene.page(stationId);
+    const checks = scene.server.dataSource.getRepository(AccessCheck);
+    const leaseUntil = new Date(scene.server.clock.now().getTime() + 20_000);
+    await checks.update({ materialId: material.id }, { state: 'opening', verdict: null, claim: null, leaseUntil });
+    const runner = scene.server.app.get(AccessCheckRunner);
+    runner.wake();
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    expect((await scene.bench(lessonId)).opening.left).toBe(1);
+    scene.server.clock.advance(20_001);
+    runner.wake();
+    expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('open');
+  });
+
+  it('opens a link with counting parameters without them as well, and offers the shorter one only where both lead to the same page', async () => {
+    web.pages.set(
+      '/counted',
+      (request, response) =>
+        void response
+          .writeHead(200, { 'Content-Type': 'text/html' })
+          .end(openPage.replace('</p>', ` Seen ${web.requests.length} times.</p>`)),
+    );
+    web.pages.set('/needed', (request, response) => {
+      const whole = request.url?.includes('utm_page=3');
+      response
+        .writeHead(200, { 'Content-Type': 'text/html' })
+        .end(whole ? openPage : openPage.replaceAll('Field guide to limpets', 'All our guides'));
+    });
+    const lessonId = await scene.lesson();
+    const links = [`/counted?id=7&utm_source=mail`, '/needed?utm_page=3', '/open?id=7'];
+    const stations = await scene.stations(
+      lessonId,
+      links.map((path) => link(web.address(path))),
+    );
+    await scene.opened(lessonId);
+    const pages = await Promise.all(stations.map((stationId) => scene.page(stationId)));
+    expect(pages.map(({ check }) => check?.verdict)).toEqual(['open', 'open', 'open']);
+    expect(pages.map(({ check }) => check?.trimmed)).toEqual([
+      { link: web.address('/counted?id=7'), removed: ['utm_source'] },
+      null,
+      null,
+    ]);
+    expect(web.requests.filter(({ url }) => url?.startsWith('/needed'))).toHaveLength(2);
+    expect(web.requests.filter(({ url }) => url === '/open?id=7')).toHaveLength(1);
+  });
+
+  it('needs none for words', async () => {
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [words('Who am I?')]);
+    const { material } = await scene.page(stationId);
+    const response = await scene.server.as('Maren', 'POST', `/api/materials/${material.id}/access-checks`);
+    expect(response.status).toBe(201);
+    expect(response.body).toEqual({});
+    expect((await scene.bench(lessonId)).opening).toEqual({ left: 0, of: 0 });
+  });
+
+  it('shares the work of two servers on one database: each link is opened once', async () => {
+    const second = await TestServer.start({ trustedHosts: [web.host], database: scene.server.database });
+    const lessonId = await scene.lesson();
+    const items = Array.from({ length: 20 }, (_, index) => {
+      web.html(`/many/${index}`, openPage);
+      return link(web.address(`/many/${index}`));
+    });
+    await scene.stations(lessonId, items);
+    await scene.opened(lessonId);
+    for (let index = 0; index < items.length; index += 1)
+      expect(web.requests.filter((request) => request.url === `/many/${index}`)).toHaveLength(1);
+    await second.stop();
+  });
+
+  it('is tried three times when its own work fails, and then says so', async () => {
+    const work = scene.server.app.get(AccessCheckWork, { strict: false });
+    const broken = jest.spyOn(work, 'work').mockRejectedValue(new Error('a fault of our own'));
+    const [stationId = ''] = await scene.stations(await scene.lesson(), [link(web.address('/open'))]);
+    const state = async () => (await scene.page(stationId)).check;
+    const seen = await until(
+      async () => {
+        scene.server.clock.advance(6000);
+        scene.server.app.get(AccessCheckRunner, { strict: false }).wake();
+        return state();
+      },
+      (check) => check?.state === 'done',
+      10_000,
+    );
+    expect(broken).toHaveBeenCalledTimes(3);
+    expect(seen).toMatchObject({ verdict: 'unknown', reasons: [{ reason: 'check-failed' }] });
+    broken.mockRestore();
+  });
+
+  it('is given up where servers ended three times while they opened it', async () => {
+    const [stationId = ''] = await scene.stations(await scene.lesson(), [link(web.address('/open'))]);
+    const { material } = await scene.page(stationId);
+    const checks = scene.server.dataSource.getRepository(AccessCheck);
+    await until(
+      () => checks.findOneBy({ materialId: material.id }),
+      (check) => check?.state === 'done',
+      10_000,
+    );
+    const past = new Date(scene.server.clock.now().getTime() - 1000);
+    await checks.update(
+      { materialId: material.id },
+      { state: 'opening', attempts: 3, leaseUntil: past, verdict: null, finishedAt: null },
+    );
+    scene.server.app.get(AccessCheckRunner, { strict: false }).wake();
+    const given = await until(
+      () => checks.findOneBy({ materialId: material.id }),
+      (check) => check?.state === 'done',
+      10_000,
+    );
+    expect(given).toMatchObject({ state: 'done', verdict: 'unknown', reasons: [{ reason: 'check-failed' }] });
+  });
+});

@@ -1,0 +1,120 @@
+import type { AccessCheckView, EarlierCheck, LinkCheckView } from '@hapset/contract';
+import {
+  addressAtService,
+  doubtsOf,
+  hostsOnTheWay,
+  isOwnShortener,
+  letsIn,
+  locksOut,
+  mendingFor,
+  rightsOf,
+  standsBefore,
+  type Evidence,
+  type Mending,
+  type ServiceCatalogue,
+} from '@hapset/core';
+import type { Material } from '../../gather/material/material.entity.js';
+import type { AccessCheck } from './access-check.entity.js';
+
+const firstLinesShown = 5;
+const lockedNamed = 50;
+
+/** @param material whose link it is: what a person wrote of it is compared with what opened */
+export function toAccessCheckView(
+  check: AccessCheck,
+  material: Material,
+  catalogue: ServiceCatalogue,
+): AccessCheckView {
+  const { evidence, verdict } = check;
+  const expected = {
+    title: material.titleSource === 'person' ? material.title : null,
+    kept: material.pageToken !== null,
+  };
+  return {
+    id: check.id,
+    state: check.state,
+    askedAt: check.askedAt.toISOString(),
+    finishedAt: check.finishedAt?.toISOString() ?? null,
+    verdict,
+    reasons: check.reasons ?? [],
+    ...seen(check, evidence, catalogue, expected),
+    hasPicture: check.pictureBytes !== null && check.pictureBytes > 0,
+    ending: evidence?.ending ?? null,
+    finalAddress: evidence?.final?.address ?? null,
+    contentType: evidence?.final?.contentType ?? null,
+    sizeBytes: evidence?.final?.sizeBytes ?? null,
+    hops: evidence?.hops ?? [],
+    inside: insideOf(evidence),
+    mending: mendingOf(check, catalogue),
+    trimmed: check.trimmed?.same ? { link: check.trimmed.link, removed: check.trimmed.removed } : null,
+    ownShorteners: evidence ? hostsOnTheWay(evidence).filter((host) => isOwnShortener(host, catalogue)) : [],
+  };
+}
+
+/** The steps that mend what was found, at the service where it is looked after; null before it is done, and where nothing is to be mended. */
+export function mendingOf({ verdict, evidence, link }: AccessCheck, catalogue: ServiceCatalogue): Mending | null {
+  return verdict ? mendingFor(verdict, evidence ? addressAtService(evidence, catalogue) : link, catalogue) : null;
+}
+
+/** What a student would see and could do; little of it where the door is shut. */
+function seen(
+  { verdict, reasons }: AccessCheck,
+  evidence: Evidence | null,
+  catalogue: ServiceCatalogue,
+  expected: Parameters<typeof doubtsOf>[1],
+): Pick<AccessCheckView, 'rights' | 'doubts' | 'title' | 'firstLines'> {
+  const page = evidence?.final?.page ?? null;
+  const opens = evidence !== null && verdict !== null && letsIn(verdict) && !(reasons ?? []).some(standsBefore);
+  return {
+    rights: opens ? rightsOf(evidence, catalogue) : null,
+    doubts: opens ? doubtsOf(evidence, expected, catalogue) : [],
+    title: page && page.title !== '' ? page.title : null,
+    firstLines: page?.firstLines.slice(0, firstLinesShown) ?? [],
+  };
+}
+
+function insideOf(evidence: Evidence | null): AccessCheckView['inside'] {
+  if (!evidence?.inside) return null;
+  return {
+    opened: evidence.inside.length,
+    left: evidence.insideLeft ?? 0,
+    locked: evidence.inside.filter(({ verdict }) => locksOut(verdict)).slice(0, lockedNamed),
+  };
+}
+
+export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons }: AccessCheck): EarlierCheck {
+  return {
+    id,
+    link,
+    finishedAt: (finishedAt ?? askedAt).toISOString(),
+    verdict: verdict ?? 'unknown',
+    reasons: reasons ?? [],
+  };
+}
+
+/** A link by itself, for scripts. */
+export function toLinkCheckView(check: AccessCheck, catalogue: ServiceCatalogue): LinkCheckView {
+  const { evidence, verdict } = check;
+  const { title, firstLines, rights, doubts } = seen(check, evidence, catalogue, { title: null, kept: false });
+  return {
+    id: check.id,
+    link: check.link,
+    state: check.state,
+    verdict,
+    reasons: check.reasons ?? [],
+    rights,
+    doubts,
+    evidence: evidence && {
+      ending: evidence.ending,
+      hops: evidence.hops,
+      finalAddress: evidence.final?.address ?? null,
+      status: evidence.final?.status ?? null,
+      contentType: evidence.final?.contentType ?? null,
+      sizeBytes: evidence.final?.sizeBytes ?? null,
+      title,
+      firstLines,
+      elapsedMs: evidence.elapsedMs,
+      inside: evidence.inside ?? [],
+    },
+  };
+}

@@ -1,0 +1,140 @@
+/** What one check does: opens the link, looks inside where it holds other things, judges, and writes down what was learnt. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import {
+  isFolder,
+  judgeAccess,
+  letsIn,
+  samePage,
+  trimLink,
+  type Evidence,
+  type Holder,
+  type Judgement,
+  type MaterialKind,
+  type ServiceCatalogue,
+} from '@hapset/core';
+import { In, Repository, type FindOptionsWhere } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { retryingDeadlocks } from '../../platform/database/deadlock.js';
+import { Decoder } from '../../platform/decoder/decoder.js';
+import { Material } from '../../gather/material/material.entity.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
+import { StudentBrowser } from '../student-browser/student-browser.js';
+import { AccessCheck } from './access-check.entity.js';
+import { lookInside } from './look-inside.js';
+import { smallPicture } from './small-picture.js';
+
+const detailLength = 500;
+
+export interface CheckSurroundings {
+  readonly catalogue: ServiceCatalogue;
+  readonly publicAddress: string;
+}
+
+@Injectable()
+export class AccessCheckWork {
+  constructor(
+    @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
+    private readonly browser: StudentBrowser,
+    private readonly decoder: Decoder,
+    private readonly services: ServiceDescriptionService,
+    private readonly school: SchoolService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** What checks that begin together share. */
+  async prepare(): Promise<CheckSurroundings> {
+    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
+    return { catalogue, publicAddress };
+  }
+
+  /** Writes nothing when it was stopped. @param check with its material */
+  async work(check: AccessCheck, { catalogue, publicAddress }: CheckSurroundings, stop: AbortSignal): Promise<void> {
+    const opened = await this.browser.openPage(check.link, stop, publicAddress);
+    const outside = judgeAccess(opened.evidence, catalogue);
+    const holder = letsIn(outside.verdict) ? holderOf(check, catalogue) : null;
+    const evidence = holder
+      ? await lookInside(holder, opened, { browser: this.browser, catalogue, publicAddress, stop })
+      : opened.evidence;
+    const judgement = holder ? judgeAccess(evidence, catalogue) : outside;
+    const trimmed = letsIn(judgement.verdict) ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
+    const picture = letsIn(judgement.verdict)
+      ? await smallPicture({ browser: this.browser, decoder: this.decoder }, evidence, publicAddress, stop)
+      : null;
+    if (!stop.aborted)
+      await this.finish(check, evidence, judgement, { trimmed, picture, pictureBytes: picture?.length ?? null });
+  }
+
+  /** Opens the link without what only counts visitors, where it has such parameters. */
+  private async openTrimmed(
+    link: string,
+    evidence: Evidence,
+    catalogue: ServiceCatalogue,
+    stop: AbortSignal,
+  ): Promise<AccessCheck['trimmed']> {
+    const trimmed = trimLink(link, catalogue);
+    return trimmed && { ...trimmed, same: samePage(evidence, await this.browser.open(trimmed.link, stop), catalogue) };
+  }
+
+  /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
+  private async finish(
+    check: AccessCheck,
+    evidence: Evidence,
+    { verdict, reasons }: Judgement,
+    more: Pick<AccessCheck, 'trimmed' | 'picture' | 'pictureBytes'>,
+  ): Promise<void> {
+    const told = reasons.map(({ reason, detail }) => ({ reason, detail: detail.slice(0, detailLength) }));
+    const own = { id: check.id, state: 'opening' as const, claim: check.claim ?? '' };
+    const result = {
+      state: 'done' as const,
+      finishedAt: this.clock.now(),
+      leaseUntil: null,
+      verdict,
+      reasons: told,
+      evidence,
+      ...more,
+    };
+    const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
+    const learnt = seen && check.material ? learn(check.material, evidence) : [];
+    if (learnt.length === 0) {
+      await retryingDeadlocks(() => this.checks.update(own, result));
+      return;
+    }
+    await retryingDeadlocks(() =>
+      this.checks.manager.transaction(async (manager) => {
+        const { affected } = await manager.update(AccessCheck, own, result);
+        if (affected !== 1) return;
+        for (const { where, change } of learnt)
+          await manager.update(Material, { ...where, id: check.materialId ?? '', link: check.link }, change);
+      }),
+    );
+  }
+}
+
+function holderOf({ material, link }: AccessCheck, catalogue: ServiceCatalogue): Holder | null {
+  if (isFolder(link, catalogue)) return 'folder';
+  return material?.kind === 'folder' || material?.kind === 'written-page' ? material.kind : null;
+}
+
+interface Learnt {
+  readonly where: FindOptionsWhere<Material>;
+  readonly change: Partial<Material>;
+}
+
+/** Title and kind that only the page itself could tell, where they are news; never over what a person wrote meanwhile. */
+function learn(material: Material, evidence: Evidence): readonly Learnt[] {
+  const title = evidence.final?.page?.title.normalize('NFC').slice(0, 200) ?? '';
+  const kind = kindOfFile(evidence.final?.contentType ?? '');
+  const learnt: Learnt[] = [];
+  if (title !== '' && title !== material.title && material.titleSource !== 'person')
+    learnt.push({ where: { titleSource: In(['address', 'page']) }, change: { title, titleSource: 'page' } });
+  if (kind && material.kind === 'web-page') learnt.push({ where: { kind: 'web-page' }, change: { kind } });
+  return learnt;
+}
+
+function kindOfFile(contentType: string): MaterialKind | null {
+  if (contentType === 'application/pdf') return 'document';
+  if (contentType.startsWith('audio/')) return 'audio';
+  return contentType.startsWith('video/') ? 'video' : null;
+}

@@ -1,0 +1,74 @@
+/** Opens the stations of coming lessons the evening before and an hour before, by the school's clock. */
+import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { dueOpenings, type OpeningTime } from '@hapset/core';
+import { Between, IsNull, Repository } from 'typeorm';
+import { AccessCheckService } from '../access-check/access-check.service.js';
+import { Clock } from '../../platform/clock/clock.js';
+import { Lesson } from '../../lessons/lesson/lesson.entity.js';
+import { Loop } from '../../platform/loop/loop.js';
+import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+import { StationService } from '../../lessons/station/station.service.js';
+import { ScheduledOpening } from './scheduled-opening.entity.js';
+
+const lookMs = 60_000;
+const dayMs = 24 * 3600 * 1000;
+
+@Injectable()
+export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApplicationShutdown {
+  private readonly loop: Loop;
+
+  constructor(
+    @InjectRepository(Lesson) private readonly lessons: Repository<Lesson>,
+    @InjectRepository(ScheduledOpening) private readonly openings: Repository<ScheduledOpening>,
+    private readonly checks: AccessCheckService,
+    private readonly stations: StationService,
+    private readonly school: SchoolService,
+    private readonly clock: Clock,
+    @Inject(LOGGER) logger: AppLogger,
+  ) {
+    this.loop = new Loop(() => this.openWhatIsDue(), { name: 'open coming lessons', everyMs: lookMs, logger });
+  }
+
+  onApplicationBootstrap(): void {
+    this.loop.start();
+  }
+
+  async beforeApplicationShutdown(): Promise<void> {
+    await this.loop.stop();
+  }
+
+  /** Ids of the lessons that this server opened now. */
+  async openWhatIsDue(): Promise<readonly string[]> {
+    const now = this.clock.now();
+    const { timeZone } = await this.school.get();
+    const days = [-1, 2].map((ahead) => new Date(now.getTime() + ahead * dayMs).toISOString().slice(0, 10)) as [
+      string,
+      string,
+    ];
+    const coming = await this.lessons.find({
+      where: { date: Between(...days), removedAt: IsNull() },
+      select: { id: true, date: true, startsAt: true },
+    });
+    const opened: string[] = [];
+    for (const { id, date, startsAt } of coming) {
+      if (date === null) continue;
+      const due = dueOpenings(date, startsAt, timeZone, now.getTime());
+      const mine = await Promise.all(due.map(({ time, at }) => this.takeUp(id, time, new Date(at))));
+      if (!mine.includes(true)) continue;
+      await this.checks.ask(await this.stations.materialsOf(id));
+      opened.push(id);
+    }
+    return opened;
+  }
+
+  /** True for the one server that wrote the row. */
+  private async takeUp(lessonId: string, time: OpeningTime, dueAt: Date): Promise<boolean> {
+    const { affectedRows } = (await this.openings.query(
+      'INSERT IGNORE INTO scheduled_openings (lesson_id, time, due_at) VALUES (?, ?, ?)',
+      [lessonId, time, dueAt],
+    )) as { affectedRows: number };
+    return affectedRows === 1;
+  }
+}

@@ -1,0 +1,91 @@
+import { Body, Controller, Delete, Get, Param, Post, Query, Res } from '@nestjs/common';
+import type { PrintView } from '@hapset/contract';
+import type { Response } from 'express';
+import type { Account } from '../../school/account/account.entity.js';
+import { Who } from '../../school/rights/who.decorator.js';
+import { writeZip } from '../picture/write-zip.js';
+import { nameFile } from '../picture/send-file.js';
+import { PrintService } from './print.service.js';
+import { toPrintView } from './print.view.js';
+import { MakePrintDto } from './sheet.dto.js';
+import { SheetPlacesService } from './sheet-places.js';
+
+/** Dots an inch of pages as pictures. */
+const densities = [150, 300] as const;
+
+@Controller('api/prints')
+export class PrintController {
+  constructor(
+    private readonly prints: PrintService,
+    private readonly places: SheetPlacesService,
+  ) {}
+
+  @Get()
+  async list(@Who() who: Account): Promise<readonly PrintView[]> {
+    return (await this.prints.list(who.id)).map(toPrintView);
+  }
+
+  @Post()
+  async make(@Body() { places, choices, goAhead }: MakePrintDto, @Who() who: Account): Promise<PrintView> {
+    return toPrintView((await this.prints.make(await this.places.of(places, who), choices, goAhead, who.id)).print);
+  }
+
+  @Get(':printId')
+  async print(@Param('printId') printId: string): Promise<PrintView> {
+    return toPrintView(await this.prints.require(printId));
+  }
+
+  @Delete(':printId/drawing')
+  async stop(@Param('printId') printId: string): Promise<null> {
+    await this.prints.stop(printId);
+    return null;
+  }
+
+  @Get(':printId/file')
+  async file(@Param('printId') printId: string, @Res() response: Response): Promise<void> {
+    const print = await this.prints.require(printId);
+    const pdf = await this.prints.pdf(print);
+    nameFile(response, { type: 'application/pdf', name: print.fileName, disposition: 'inline' }).send(pdf);
+  }
+
+  @Get(':printId/pictures')
+  async pictures(
+    @Param('printId') printId: string,
+    @Query('dpi') asked: unknown,
+    @Res() response: Response,
+  ): Promise<void> {
+    const print = await this.prints.require(printId);
+    const pictures = this.prints.pictures(print, densities.find((dpi) => String(dpi) === asked) ?? densities[0]);
+    // The first one is drawn before anything is sent: what can't be drawn is answered as a problem.
+    const first = await pictures.next();
+    nameFile(response, {
+      type: 'application/zip',
+      name: print.fileName.replace(/\.pdf$/, '.zip'),
+      disposition: 'attachment',
+    });
+    await writeZip(
+      (async function* () {
+        if (!first.done) yield first.value;
+        yield* pictures;
+      })(),
+      print.madeAt,
+      response,
+    );
+  }
+
+  @Get(':printId/pages/:pageNumber')
+  async page(
+    @Param('printId') printId: string,
+    @Param('pageNumber') pageNumber: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    const svg = await this.prints.page(await this.prints.require(printId), Number(pageNumber) - 1);
+    response
+      .set({
+        'Content-Type': 'image/svg+xml; charset=utf-8',
+        'Cache-Control': 'no-store',
+        'Content-Security-Policy': "default-src 'none'; img-src data:; style-src 'unsafe-inline'",
+      })
+      .send(svg);
+  }
+}

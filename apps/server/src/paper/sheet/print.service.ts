@@ -1,0 +1,267 @@
+/**
+ * Makes sheets of many codes in one go: warns first, remembers each code that went on paper, draws short prints whenever they are asked
+ * for, and leaves long ones to a job (print-drawing.ts).
+ */
+import { buffer } from 'node:stream/consumers';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import {
+  sheetWarnings,
+  type PreviewSheets,
+  type SheetChoices,
+  type SheetsPreview,
+  type SheetWarning,
+} from '@hapset/contract';
+import { fileName, type SheetKind } from '@hapset/core';
+import { Repository, type EntityManager } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { newId } from '../../platform/database/columns.js';
+import { PrintDrawing } from './print-drawing.js';
+import { notFound, ProblemError } from '../../platform/problem/problem.js';
+import { Storage } from '../../platform/storage/storage.js';
+import { Print } from './print.entity.js';
+import type { SheetJob } from './sheet-job.js';
+import type { PlacesToPrint } from './sheet-places.js';
+import { noticesOf, SheetPlanner } from './sheet-planner.js';
+import { PrintJobs, type ContentSource } from './print-jobs.js';
+import { Sheet } from './sheet.entity.js';
+import { SheetWorkers } from './sheet-workers.js';
+import type { SheetNotes, SheetPreviewAnswer } from './sheet.work.js';
+
+/** More pages are drawn once, as a job. */
+export const pagesAtOnce = 20;
+const shownPrints = 12;
+
+export interface PreviewedJob {
+  readonly shown: Omit<SheetsPreview, 'notices'>;
+  readonly notes: Pick<SheetNotes, 'notes' | 'sizesMm'>;
+}
+
+/** How a print is called. */
+export interface PrintWish {
+  readonly name: string;
+  /** A station's number, where it is of one alone. */
+  readonly position: number | null;
+  readonly many: boolean;
+}
+
+@Injectable()
+export class PrintService {
+  constructor(
+    @InjectRepository(Print) private readonly prints: Repository<Print>,
+    private readonly planner: SheetPlanner,
+    private readonly printJobs: PrintJobs,
+    private readonly workers: SheetWorkers,
+    private readonly drawing: PrintDrawing,
+    private readonly storage: Storage,
+    private readonly clock: Clock,
+  ) {}
+
+  async preview(
+    places: PlacesToPrint,
+    { choices, page }: Pick<PreviewSheets, 'choices' | 'page'>,
+    ownerId: string,
+  ): Promise<SheetsPreview> {
+    const planned = await this.planner.plan(places, choices);
+    const { shown, notes } = await this.previewJob(planned.job, page, ownerId);
+    return { ...shown, notices: noticesOf(planned, notes, choices) };
+  }
+
+  /** A page of whatever is to be drawn, and what the layout found. */
+  async previewJob(job: SheetJob, page: number, ownerId: string): Promise<PreviewedJob> {
+    const { notes, sizesMm, ...shown } = (await this.workers.ask(ownerId, {
+      sort: 'preview',
+      job,
+      page,
+    })) as SheetPreviewAnswer;
+    return {
+      shown: {
+        ...shown,
+        codes: job.contents.length,
+        sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)],
+      },
+      notes: { notes, sizesMm },
+    };
+  }
+
+  /** Says where the contents of a kind of print are remembered, that are no sheets of materials. Called once for each kind. */
+  contents(kind: SheetKind, source: ContentSource): void {
+    this.printJobs.provide(kind, source);
+  }
+
+  /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long, invalid for pages that can't be */
+  async make(
+    places: PlacesToPrint,
+    choices: SheetChoices,
+    goAhead: readonly SheetWarning[],
+    ownerId: string,
+  ): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
+    const planned = await this.planner.plan(places, choices);
+    if (planned.standings.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
+    const notes = await this.notesOf(planned.job, ownerId);
+    const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
+    const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
+    if (open.length > 0)
+      throw new ProblemError('sheet-needs-go-ahead', 'There is something to look at before this is printed.', {
+        warnings: open,
+      });
+    const sheets: Sheet[] = [];
+    const [alone] = places.places;
+    const many = places.places.length > 1;
+    const print = await this.begin(
+      { name: places.name, position: many ? null : (alone?.position ?? null), many },
+      planned.job,
+      ownerId,
+      async (manager, { id: printId, fileName: called, madeAt }) => {
+        planned.standings.forEach(({ place }, position) => {
+          const { kind, paper } = planned.job.setup;
+          sheets.push(
+            Object.assign(new Sheet(), {
+              id: newId(),
+              materialId: place.material.id,
+              stationId: place.station?.id ?? null,
+              kind,
+              paper,
+              sizeMm: notes.sizesMm[position] ?? 0,
+              content: planned.job.contents[position],
+              fileName: called,
+              madeAt,
+              printId,
+              position,
+            }),
+          );
+        });
+        for (let from = 0; from < sheets.length; from += 200)
+          await manager.insert(Sheet, sheets.slice(from, from + 200));
+      },
+    );
+    return { print, sheets };
+  }
+
+  /**
+   * Keeps a print, and begins to draw it where it is long.
+   * @param remember keeps what is on it, in the same transaction
+   * @throws ProblemError invalid for pages that can't be
+   */
+  async begin(
+    { name, position, many }: PrintWish,
+    job: SheetJob,
+    ownerId: string,
+    remember: (manager: EntityManager, print: Print) => Promise<void>,
+  ): Promise<Print> {
+    const { setup, han, contents } = job;
+    const { pages } = await this.notesOf(job, ownerId);
+    const now = this.clock.now();
+    const long = pages > pagesAtOnce;
+    const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][many ? 1 : 0]}`, position, 'pdf');
+    const print: Print = this.prints.create({
+      id: newId(),
+      ownerId,
+      name,
+      kind: setup.kind,
+      setup,
+      han,
+      codes: contents.length,
+      pages,
+      drawn: long ? 0 : pages,
+      revision: 1,
+      state: long ? 'drawing' : 'done',
+      storageKey: null,
+      fileName: named,
+      madeAt: now,
+      finishedAt: long ? null : now,
+    });
+    await this.prints.manager.transaction(async (manager) => {
+      await manager.insert(Print, print);
+      await remember(manager, print);
+    });
+    if (long) await this.drawing.ask(print.id);
+    return print;
+  }
+
+  private async notesOf(job: SheetJob, ownerId: string): Promise<SheetNotes> {
+    const notes = (await this.workers.ask(ownerId, { sort: 'notes', job })) as SheetNotes;
+    if (notes.problem !== null)
+      throw new ProblemError('invalid', 'There can’t be such pages.', {
+        fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }],
+      });
+    return notes;
+  }
+
+  async list(ownerId: string): Promise<readonly Print[]> {
+    return this.prints.find({ where: { ownerId }, order: { id: 'DESC' }, take: shownPrints });
+  }
+
+  /** @throws ProblemError not-found */
+  async require(id: string): Promise<Print> {
+    const found = await this.prints.findOneBy({ id });
+    if (!found) throw notFound('print');
+    return found;
+  }
+
+  /** @throws ProblemError not-found */
+  async stop(id: string): Promise<void> {
+    await this.drawing.end(await this.require(id), 'stopped');
+  }
+
+  /**
+   * What is on a print is less than it was: its file goes, one that is being drawn begins again, and a print of
+   * nothing is gone with its name.
+   */
+  async rewrite(printId: string): Promise<void> {
+    // First of all: from now on no drawing of what was can be finished, and what was finished before is put away below.
+    await this.prints.update({ id: printId }, { revision: () => 'revision + 1' });
+    const print = await this.prints.findOneBy({ id: printId });
+    if (!print) return;
+    const job = await this.printJobs.of(print);
+    await this.drawing.putAwayFiles([printId]);
+    if (job.contents.length === 0) return void (await this.prints.delete({ id: printId }));
+    const { pages } = (await this.workers.ask(print.ownerId, { sort: 'notes', job })) as SheetNotes;
+    await this.prints.update({ id: printId }, { codes: job.contents.length, pages });
+  }
+
+  /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */
+  async pdf(print: Print): Promise<Buffer> {
+    if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
+    if (print.state !== 'done') throw notFound('file');
+    return Buffer.from(
+      (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) })) as Uint8Array,
+    );
+  }
+
+  /** Pages as pictures, one after the other, as they are taken. */
+  async *pictures(print: Print, dpi: number): AsyncGenerator<{ readonly name: string; readonly bytes: Buffer }> {
+    const job = await this.jobOfDone(print);
+    for (let page = 0; page < print.pages; page += 1) {
+      const bytes = (await this.workers.ask(print.ownerId, { sort: 'png', job, page, dpi })) as Uint8Array;
+      yield { name: pictureName(print, job, page), bytes: Buffer.from(bytes) };
+    }
+  }
+
+  /** SVG. @param page from 0 @throws ProblemError not-found beyond the last one */
+  async page(print: Print, page: number): Promise<string> {
+    if (!Number.isInteger(page) || page < 0 || page >= print.pages) throw notFound('page');
+    return (await this.workers.ask(print.ownerId, { sort: 'svg', job: await this.jobOfDone(print), page })) as string;
+  }
+
+  private async jobOfDone(print: Print): Promise<SheetJob> {
+    if (print.state !== 'done') throw notFound('file');
+    return this.printJobs.of(print);
+  }
+}
+
+/** A poster is named after its station; pages that hold several codes are counted. */
+function pictureName({ fileName: whole, kind, pages }: Print, { contents }: SheetJob, page: number): string {
+  const alone = kind === 'poster' && pages === contents.length ? contents[page] : undefined;
+  if (alone) return fileName(`${alone.title}, ${fileWords.poster[0]}`, Number(alone.more?.texts.number) || null, 'png');
+  return `${whole.replace(/\.pdf$/, '')}, page ${String(page + 1).padStart(String(pages).length, '0')}.png`;
+}
+
+const fileWords = {
+  poster: ['poster', 'posters'],
+  'table-card': ['table card', 'table cards'],
+  'small-card': ['card', 'cards'],
+  handout: ['handout', 'handout'],
+  label: ['label', 'labels'],
+  'student-card': ['student card', 'student cards'],
+} as const;

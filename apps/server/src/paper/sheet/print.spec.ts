@@ -1,0 +1,506 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import {
+  type MaterialPage,
+  type PrintView,
+  type SheetChoices,
+  type SheetPlaces,
+  type SheetsPreview,
+  type SheetTemplateView,
+} from '@hapset/contract';
+import { plainChoices, gridOf, plainSheetDesign, composedKinds, type SheetSetup } from '@hapset/core';
+import jsQR from 'jsqr';
+import { PNG } from 'pngjs';
+import sharp from 'sharp';
+import { JobService } from '../../platform/queue/job.service.js';
+import { Scene, words } from '../../test/scene.js';
+import { smallPng } from '../../test/small-png.js';
+import { until } from '../../test/until.js';
+import { unzip } from '../../test/unzip.js';
+import { uploaded } from '../../test/upload.js';
+import { takeTurn } from './sheet-workers.js';
+
+const none: SheetPlaces = { lessonId: null, stationIds: [], materialIds: [], tag: null };
+const titles = [
+  'What hides under seaweed?',
+  'Ελληνικά νερά',
+  'ماذا يعيش تحت الماء؟',
+  'מה חי מתחת למים?',
+  'पानी के नीचे',
+  '潮の満ち引き',
+  '바위 웅덩이',
+];
+
+const dpi = 150;
+
+interface Crop {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Cells of a page in pixels, as the grid lays them. */
+function cellsOf(choices: SheetChoices, density: number): readonly Crop[] {
+  const setup: SheetSetup = {
+    ...choices,
+    backs: null,
+    design: plainSheetDesign(choices.kind),
+    printerMarginMm: 5,
+    head: { title: '', about: '' },
+  };
+  const grid = gridOf(setup);
+  if (!grid.ok) throw new Error(grid.problem.reason);
+  const { columns, rows, leftMm, topMm, pitchXMm, pitchYMm, widthMm, heightMm } = grid.value;
+  const panels = choices.kind === 'table-card' ? 2 : 1;
+  const px = (mm: number): number => Math.round((mm / 25.4) * density);
+  return Array.from({ length: columns * rows * panels }, (_, index) => {
+    const [cell, panel] = [Math.floor(index / panels), index % panels];
+    return {
+      left: px(leftMm + (cell % columns) * pitchXMm),
+      top: px(topMm + Math.floor(cell / columns) * pitchYMm + (panel * heightMm) / panels),
+      width: px(widthMm) - 1,
+      height: px(heightMm / panels) - 1,
+    };
+  });
+}
+
+/** What each card of a page says, cropped card by card: whole pages confuse readers. */
+async function readCards(png: Buffer, choices: SheetChoices): Promise<readonly string[]> {
+  const read = cellsOf(choices, dpi).map(async (card) => {
+    const { data, info } = await sharp(png).extract(card).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+    return jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data ?? [];
+  });
+  return (await Promise.all(read)).flat();
+}
+
+/** Whether something is printed in each cell, away from its edges. */
+async function inked(page: Buffer, cells: readonly Crop[]): Promise<readonly boolean[]> {
+  return Promise.all(
+    cells.map(async ({ left, top, width, height }) => {
+      const pixels = await sharp(page)
+        .extract({ left: left + 3, top: top + 3, width: width - 6, height: height - 6 })
+        .toColourspace('b-w')
+        .raw()
+        .toBuffer();
+      return pixels.filter((grey) => grey < 100).length > 5;
+    }),
+  );
+}
+
+describe('sheets of many codes', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'prints-'));
+  let scene: Scene;
+  let lessonId: string;
+  beforeAll(async () => {
+    scene = await Scene.start();
+    lessonId = await scene.lesson();
+    await scene.stations(
+      lessonId,
+      titles.map((title, index) => ({ ...words(`Station ${index + 1}: look and write`), title })),
+    );
+    for (const row of (await scene.bench(lessonId)).rows) await scene.rehearsed(row.stationId, 3);
+  });
+  afterAll(() => scene.stop());
+
+  const preview = (
+    choices: Partial<SheetChoices> & Pick<SheetChoices, 'kind'>,
+    page = 0,
+    places: SheetPlaces = { ...none, lessonId },
+  ) =>
+    scene.server.ok<SheetsPreview>('Maren', 'POST', '/api/sheet-previews', {
+      places,
+      choices: { ...plainChoices(choices.kind, 'A4'), ...choices },
+      page,
+    });
+  const make = (
+    choices: Partial<SheetChoices> & Pick<SheetChoices, 'kind'>,
+    goAhead: readonly string[] = [],
+    places: SheetPlaces = { ...none, lessonId },
+  ) =>
+    scene.server.as('Maren', 'POST', '/api/prints', {
+      places,
+      choices: { ...plainChoices(choices.kind, 'A4'), ...choices },
+      goAhead,
+    });
+  const bytes = async (path: string): Promise<Buffer> => {
+    const response = await scene.server.file('Maren', path);
+    expect(response.status).toBe(200);
+    return response.body as Buffer;
+  };
+  /** Pages of a PDF as pictures. */
+  const rendered = (pdf: Buffer, name: string, density: number): readonly Buffer[] => {
+    const path = join(folder, `${name}.pdf`);
+    writeFileSync(path, pdf);
+    execFileSync('qpdf', ['--check', path]);
+    execFileSync('pdftoppm', ['-r', String(density), '-png', path, join(folder, name)]);
+    return readdirSync(folder)
+      .filter((file) => file.startsWith(`${name}-`) && file.endsWith('.png'))
+      .sort()
+      .map((file) => readFileSync(join(folder, file)));
+  };
+
+  it.each(composedKinds)('%s: sound files by other programs, and every code reads as what was typed', async (kind) => {
+    const print = (await make({ kind }, ['too-small'])).body as PrintView;
+    expect(print).toMatchObject({ kind, codes: 7, state: 'done', name: 'Life between the tides' });
+    const pages = rendered(await bytes(`/api/prints/${print.id}/file`), kind, dpi);
+    expect(pages).toHaveLength(print.pages);
+    const read = (await Promise.all(pages.map((page) => readCards(page, plainChoices(kind, 'A4'))))).flat();
+    // Both panels of a tent say the same.
+    const twice = kind === 'table-card' ? 2 : 1;
+    expect(read).toEqual(
+      titles.flatMap((_, index) => Array.from({ length: twice }, () => `Station ${index + 1}: look and write`)),
+    );
+  });
+
+  it('says in its name what it is, and what it is of', async () => {
+    const names = await Promise.all(
+      composedKinds.map(async (kind) => ((await make({ kind }, ['too-small'])).body as PrintView).fileName),
+    );
+    expect(names).toEqual([
+      'Life between the tides, posters.pdf',
+      'Life between the tides, table cards.pdf',
+      'Life between the tides, cards.pdf',
+      'Life between the tides, handout.pdf',
+      'Life between the tides, labels.pdf',
+    ]);
+  });
+
+  it('can be searched and copied, has title, language and words for its codes', async () => {
+    const print = (await make({ kind: 'handout' }, ['too-small'])).body as PrintView;
+    const path = join(folder, 'text.pdf');
+    writeFileSync(path, await bytes(`/api/prints/${print.id}/file`));
+    const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' })
+      .normalize('NFC')
+      .replace(/\s+/g, ' ');
+    for (const part of [
+      'Life between the tides',
+      'What hides under seaweed?',
+      'Ελληνικά νερά',
+      '潮の満ち引き',
+      '바위 웅덩이',
+      'पानी के नीचे',
+      'מה חי מתחת למים',
+    ])
+      expect(text).toContain(part);
+    const inside = execFileSync('qpdf', ['--qdf', '--object-streams=disable', path, '-'], { encoding: 'latin1' });
+    expect(inside).toContain('/Lang (en)');
+    expect(inside).toContain('/MarkInfo');
+    expect(inside).toContain('/Figure');
+    expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(
+      /Title:\s+Life between the tides[\s\S]*Tagged:\s+yes/,
+    );
+  });
+
+  it('draws preview, PDF and picture from the same pages', async () => {
+    const shown = await preview({ kind: 'small-card' });
+    const print = (
+      await make(
+        { kind: 'small-card' },
+        shown.notices.map(({ warning }) => warning),
+      )
+    ).body as PrintView;
+    const [page] = rendered(await bytes(`/api/prints/${print.id}/file`), 'same', dpi);
+    const { width, height } = PNG.sync.read(page as Buffer);
+    const asPicture = async (svg: Buffer): Promise<Buffer> =>
+      sharp(svg, { density: dpi })
+        .resize({ width, height, fit: 'fill' })
+        .flatten({ background: '#ffffff' })
+        .toColourspace('b-w')
+        .raw()
+        .toBuffer();
+    const fromPdf = await sharp(page).toColourspace('b-w').raw().toBuffer();
+    for (const svg of [Buffer.from(shown.svg), await bytes(`/api/prints/${print.id}/pages/1`)]) {
+      const fromSvg = await asPicture(svg);
+      let differing = 0;
+      for (let index = 0; index < Math.min(fromPdf.length, fromSvg.length); index += 1)
+        if (Math.abs((fromPdf[index] ?? 0) - (fromSvg[index] ?? 0)) > 128) differing += 1;
+      expect(differing / fromPdf.length).toBeLessThan(0.01);
+    }
+  });
+
+  it.each(['long', 'short'] as const)(
+    'backs fall on their fronts when paper is turned about its %s edge',
+    async (edge) => {
+      const school = await scene.server.ok<object>('Pell', 'GET', '/api/school');
+      await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, duplexEdge: edge });
+      const print = (await make({ kind: 'small-card', perPage: 8, backs: true, fields: [] }, ['too-small']))
+        .body as PrintView;
+      expect(print.pages).toBe(2);
+      const [front, back] = rendered(await bytes(`/api/prints/${print.id}/file`), `backs-${edge}`, 60) as [
+        Buffer,
+        Buffer,
+      ];
+      const cells = cellsOf({ ...plainChoices('small-card', 'A4'), perPage: 8 }, 60);
+      // Seven of eight cells are printed; looked at through the paper, the back has its text where the front has its codes.
+      const through = await (edge === 'long' ? sharp(back).flop() : sharp(back).flip()).png().toBuffer();
+      const expected = [true, true, true, true, true, true, true, false];
+      expect(await inked(front, cells)).toEqual(expected);
+      expect(await inked(through, cells)).toEqual(expected);
+      expect(await inked(back, cells)).not.toEqual(expected);
+    },
+  );
+
+  it('gives the pages as pictures in a ZIP', async () => {
+    const print = (await make({ kind: 'poster' })).body as PrintView;
+    const zip = await bytes(`/api/prints/${print.id}/pictures?dpi=150`);
+    const names = [...(await unzip(zip)).keys()];
+    expect(names).toEqual(titles.map((title, index) => `0${index + 1} ${title.replace('?', '').trim()}, poster.png`));
+    const cards = (await make({ kind: 'table-card' }, ['too-small'])).body as PrintView;
+    expect([...(await unzip(await bytes(`/api/prints/${cards.id}/pictures`))).keys()]).toEqual(
+      [1, 2, 3, 4].map((page) => `Life between the tides, table cards, page ${page}.png`),
+    );
+    expect((await scene.server.as('Maren', 'GET', `/api/prints/${print.id}/pages/8`)).status).toBe(404);
+  });
+
+  it('takes chosen stations, materials and collections, and nothing that is named twice or not at all', async () => {
+    const { rows } = await scene.bench(lessonId);
+    const stationIds = rows.slice(2, 4).map((row) => row.stationId);
+    expect((await preview({ kind: 'poster' }, 0, { ...none, stationIds })).codes).toBe(2);
+    const { material } = await scene.page(rows[0]?.stationId ?? '');
+    expect((await preview({ kind: 'poster' }, 0, { ...none, materialIds: [material.id] })).codes).toBe(1);
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
+      version: material.version,
+      tags: ['tides'],
+    });
+    expect((await preview({ kind: 'poster' }, 0, { ...none, tag: 'tides' })).codes).toBe(1);
+    for (const places of [none, { ...none, lessonId, tag: 'tides' }, { ...none, tag: 'nothing of that' }])
+      expect((await make({ kind: 'poster' }, [], places)).body).toMatchObject({ reason: 'invalid' });
+  });
+
+  it('says by name what is too small, cut, or can’t be written, before anything is printed', async () => {
+    const other = await scene.lesson('Maren', { viewingDistanceM: 6 });
+    await scene.stations(other, [{ ...words('tide '.repeat(60)), title: `\u{10380} ${'wave '.repeat(38)}`.trim() }]);
+    const places = { ...none, lessonId: other };
+    const { notices } = await preview({ kind: 'poster', paper: 'A5', distanceM: 6 }, 0, places);
+    expect(notices.map(({ warning }) => warning)).toEqual(
+      expect.arrayContaining(['too-small', 'missing-characters', 'text-cut']),
+    );
+    const small = notices.find(({ warning }) => warning === 'too-small');
+    expect(small).toMatchObject({ distanceM: 6, finer: false });
+    expect(small?.reachM).toBeLessThan(6);
+    expect(notices.find(({ warning }) => warning === 'missing-characters')).toMatchObject({
+      field: 'title',
+      characters: ['\u{10380}'],
+    });
+    const refused = await make({ kind: 'poster', paper: 'A5', distanceM: 6 }, ['too-small'], places);
+    expect(refused.body).toMatchObject({
+      reason: 'sheet-needs-go-ahead',
+      warnings: expect.arrayContaining(['text-cut', 'missing-characters']) as readonly string[],
+    });
+    expect(
+      (
+        await make(
+          { kind: 'poster', paper: 'A5', distanceM: 6 },
+          notices.map(({ warning }) => warning),
+          places,
+        )
+      ).status,
+    ).toBe(201);
+  });
+
+  it('refuses labels that can’t be', async () => {
+    const labels = { ...plainChoices('label', 'A4').labels, pitchXMm: 20 };
+    expect((await preview({ kind: 'label', labels })).problem).toBe('cells-overlap');
+    expect((await make({ kind: 'label', labels })).body).toMatchObject({
+      reason: 'invalid',
+      fields: [{ field: 'choices', detail: 'cells-overlap' }],
+    });
+  });
+
+  it('prints a network’s password by choice only', async () => {
+    const other = await scene.lesson();
+    await scene.stations(other, [
+      {
+        content: { kind: 'network', name: 'reef-guests', security: 'WPA', password: 'barnacle-2041', hidden: false },
+        pasted: 'reef-guests',
+        repairs: [],
+      },
+    ]);
+    const text = async (fields: SheetChoices['fields']): Promise<string> => {
+      const print = (
+        await make({ kind: 'table-card', fields }, ['too-small', 'locked', 'not-opened-yet', 'does-not-read'], {
+          ...none,
+          lessonId: other,
+        })
+      ).body as PrintView;
+      const path = join(folder, 'network.pdf');
+      writeFileSync(path, await bytes(`/api/prints/${print.id}/file`));
+      return execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' });
+    };
+    expect(await text(['title', 'instruction', 'address', 'tap'])).not.toContain('barnacle');
+    expect(await text(['title', 'password'])).toContain('reef-guests: barnacle-2041');
+  });
+
+  it('remembers each code as printed, and says when it changed after that', async () => {
+    const other = await scene.lesson();
+    const [stationId = ''] = await scene.stations(other, [words('one thing')]);
+    await make({ kind: 'small-card' }, ['too-small', 'does-not-read'], { ...none, lessonId: other });
+    const page = (): Promise<MaterialPage> => scene.page(stationId);
+    expect((await page()).readiness.paper).toMatchObject({ state: 'done' });
+    expect((await page()).sheets).toMatchObject([{ kind: 'small-card', available: true }]);
+    const { material } = await page();
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
+      version: material.version,
+      words: 'another thing',
+    });
+    expect((await page()).readiness.paper).toMatchObject({ state: 'look-at', changed: ['payload'] });
+  });
+
+  describe('of more pages than are drawn at once', () => {
+    const long = { kind: 'poster', copies: 3 } as const;
+    const print = async (id: string): Promise<PrintView> =>
+      scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${id}`);
+    const inState = (id: string, state: PrintView['state']) =>
+      until(
+        () => print(id),
+        (found) => found.state === state,
+        20_000,
+      );
+
+    it('are drawn by a job, kept for a week, and then put away', async () => {
+      const made = (await make(long)).body as PrintView;
+      expect(made).toMatchObject({ state: 'drawing', pages: 21 });
+      await inState(made.id, 'done');
+      expect(await print(made.id)).toMatchObject({ drawn: 21 });
+      expect((await bytes(`/api/prints/${made.id}/file`)).subarray(0, 5).toString()).toBe('%PDF-');
+      scene.server.clock.advance(8 * 24 * 3_600_000);
+      const next = (await make(long)).body as PrintView;
+      await inState(next.id, 'done');
+      expect(await print(made.id)).toMatchObject({ state: 'expired' });
+      expect((await scene.server.as('Maren', 'GET', `/api/prints/${made.id}/file`)).status).toBe(404);
+    });
+
+    it('can be stopped; what was not drawn was never printed', async () => {
+      const other = await scene.lesson();
+      const [stationId = ''] = await scene.stations(other, [words('a thing for many')]);
+      // Nobody works, so that it surely waits.
+      const jobs = scene.server.app.get(JobService);
+      const wake = jest.spyOn(jobs, 'wake').mockImplementation(() => undefined);
+      const made = (await make({ kind: 'poster', copies: 30 }, ['does-not-read'], { ...none, lessonId: other }))
+        .body as PrintView;
+      expect((await scene.page(stationId)).readiness.paper.state).toBe('done');
+      await scene.server.ok('Maren', 'DELETE', `/api/prints/${made.id}/drawing`);
+      expect(await print(made.id)).toMatchObject({ state: 'stopped' });
+      expect((await scene.page(stationId)).readiness.paper.state).toBe('not-yet');
+      wake.mockRestore();
+      jobs.wake();
+    });
+  });
+
+  describe('templates', () => {
+    const create = (body: object, who = 'Maren') =>
+      scene.server.as(who, 'POST', '/api/sheet-templates', {
+        name: 'Sea green',
+        kind: 'poster',
+        accent: '#0a6b5e',
+        header: null,
+        ...body,
+      });
+
+    it('colour titles and put a picture on top; the usual one is taken where nobody chooses', async () => {
+      const picture = await scene.server.ok<{ id: string; aspect: number }>('Maren', 'POST', '/api/look-pictures', {
+        uploadId: await uploaded(scene, await smallPng()),
+      });
+      const template = (await create({ header: { pictureId: picture.id, aspect: picture.aspect, heightMm: 15 } }))
+        .body as SheetTemplateView;
+      expect(template).toMatchObject({ usual: false, mine: true });
+      const withIt = await preview({ kind: 'poster', templateId: template.id });
+      expect(withIt.svg).toContain('#0a6b5e');
+      expect(withIt.svg).toContain('<image');
+      expect((await preview({ kind: 'poster' })).svg).not.toContain('#0a6b5e');
+      await scene.server.ok('Pell', 'PATCH', `/api/sheet-templates/${template.id}`, { usual: true });
+      expect((await preview({ kind: 'poster' })).svg).toContain('#0a6b5e');
+      expect((await preview({ kind: 'handout' })).svg).not.toContain('#0a6b5e');
+      const other = (await create({ name: 'Deep red', accent: '#8a1c2c' })).body as SheetTemplateView;
+      await scene.server.ok('Pell', 'PATCH', `/api/sheet-templates/${other.id}`, { usual: true });
+      expect(
+        (await scene.server.ok<SheetTemplateView[]>('Maren', 'GET', '/api/sheet-templates'))
+          .filter(({ usual }) => usual)
+          .map(({ name }) => name),
+      ).toEqual(['Deep red']);
+      await scene.server.ok('Maren', 'DELETE', `/api/sheet-templates/${other.id}`);
+      expect((await preview({ kind: 'poster' })).svg).not.toContain('#8a1c2c');
+    });
+
+    it('are refused where titles could not be read, or the picture is not there', async () => {
+      expect((await create({ accent: '#ffee88' })).body).toMatchObject({
+        reason: 'invalid',
+        fields: [{ field: 'accent' }],
+      });
+      expect((await create({ header: { pictureId: lessonId, aspect: 2, heightMm: 15 } })).body).toMatchObject({
+        reason: 'invalid',
+        fields: [{ field: 'header' }],
+      });
+    });
+
+    it('are changed by who made them or the administrator, under the version they were read with', async () => {
+      const template = (await create({ name: 'Mine' })).body as SheetTemplateView;
+      const change = (who: string, version = 1) =>
+        scene.server.as(who, 'PUT', `/api/sheet-templates/${template.id}`, {
+          name: 'Ours',
+          accent: '#222222',
+          header: null,
+          version,
+        });
+      expect((await change('Tobiah')).body).toMatchObject({ reason: 'not-allowed' });
+      expect((await change('Maren')).body).toMatchObject({ name: 'Ours', version: 2 });
+      expect((await change('Pell')).body).toMatchObject({ reason: 'stale' });
+      expect((await scene.server.as('Tobiah', 'DELETE', `/api/sheet-templates/${template.id}`)).body).toMatchObject({
+        reason: 'not-allowed',
+      });
+    });
+  });
+
+  it('tests the printer: scales lie behind the crosses, moved as the school says, and say what is set where a cross meets them', async () => {
+    const school = await scene.server.ok<object>('Pell', 'GET', '/api/school');
+    /** Where the upright line of the cross, or of the scale, at the right lies: mm from the left. */
+    const uprightAt = async (png: Buffer): Promise<number> => {
+      const { data, info } = await sharp(png).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
+      const dark = Array.from({ length: info.width }, (_, x) =>
+        x < info.width / 2
+          ? 0
+          : Array.from(
+              { length: 40 },
+              (__, y) => data[(Math.round(info.height * 0.6) - 20 + y) * info.width + x] ?? 255,
+            ).filter((grey) => grey < 160).length,
+      );
+      return (dark.indexOf(Math.max(...dark)) * 25.4) / 150;
+    };
+    for (const duplexRightMm of [0, 3]) {
+      const version = (await scene.server.ok<{ version: number }>('Pell', 'GET', '/api/school')).version;
+      await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, duplexEdge: 'long', duplexRightMm, version });
+      const [front, back] = rendered(await bytes('/api/printer-test'), `printer-${duplexRightMm}`, 150) as [
+        Buffer,
+        Buffer,
+      ];
+      // Both crosses lie as far from the middle as each other, so that the right one is mirrored onto the place of the left.
+      expect(Math.abs((await uprightAt(front)) - 147)).toBeLessThan(0.4);
+      expect(Math.abs((await uprightAt(back)) - 147 - duplexRightMm)).toBeLessThan(0.4);
+      const text = execFileSync('pdftotext', [join(folder, `printer-${duplexRightMm}.pdf`), '-'], { encoding: 'utf8' });
+      expect(text).toContain('Hold it against a window');
+      expect(text).toContain(duplexRightMm === 0 ? '+10' : '+13');
+    }
+  });
+});
+
+describe('whose drawing is next', () => {
+  const wish = (ownerId: string, long = false) => ({ ownerId, options: { long } });
+
+  it('is somebody else’s where somebody else waits', () => {
+    const waiting = [wish('a'), wish('a'), wish('b')];
+    expect(takeTurn(waiting, 'a', false)).toBe(waiting[2]);
+    expect(takeTurn(waiting, 'b', false)).toBe(waiting[0]);
+    expect(takeTurn([wish('a')], 'a', false)).toMatchObject({ ownerId: 'a' });
+    expect(takeTurn([], null, false)).toBeNull();
+  });
+
+  it('is nothing long beside something long, so that a thread is left to the others', () => {
+    const waiting = [wish('b', true), wish('a')];
+    expect(takeTurn(waiting, 'a', true)).toBe(waiting[1]);
+    expect(takeTurn([wish('b', true)], null, true)).toBeNull();
+    expect(takeTurn([wish('b', true)], null, false)).toMatchObject({ ownerId: 'b' });
+  });
+});

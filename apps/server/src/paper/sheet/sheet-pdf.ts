@@ -1,0 +1,195 @@
+/**
+ * Pages of sheets as PDF: codes as vectors, text in embedded and subset fonts that can be searched and copied, a structure for those who
+ * have it read aloud: texts as paragraphs, codes as figures with what they carry.
+ */
+import {
+  baselineMm,
+  layoutPage,
+  lineHeightMm,
+  pagesOf,
+  pointsPerMm,
+  type PageArrow,
+  type PageLine,
+  type PageText,
+  type SheetPage,
+} from '@hapset/core';
+import { drawOnPdf, startPdf, type PictureBytes } from '../picture/draw-pdf.js';
+import { fontBytes, type Face } from '../../code/typeface/faces.js';
+import { measureIn, shapeLine, type HanForms } from '../../code/typeface/shaped-line.js';
+import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
+import type { Drawable, SheetJob } from './sheet-job.js';
+
+/** @param onPage hears how many pages are drawn; the drawing pauses there, so that it can be stopped */
+export async function drawSheetsPdf(
+  { composition, drawingOf }: Drawable,
+  job: SheetJob,
+  pictures: PictureBytes,
+  onPage: (drawn: number) => Promise<void> | void = () => undefined,
+): Promise<Buffer> {
+  const pages = pagesOf(composition);
+  const measure = measureIn(job.han);
+  const { document, finish } = startPdf({ title: job.title, madeAt: new Date(job.madeAt) });
+  const registered = new Set<Face>();
+  const useFace = (face: Face): void => {
+    if (!registered.has(face)) document.registerFont(face, fontBytes(face));
+    registered.add(face);
+    document.font(face);
+  };
+  const root = document.struct('Document');
+  document.addStructure(root);
+  for (let index = 0; index < pages; index += 1) {
+    const page = layoutPage(composition, index, measure);
+    document.addPage({ size: [page.widthMm * pointsPerMm, page.heightMm * pointsPerMm], margin: 0 });
+    drawPage(page);
+    await onPage(index + 1);
+  }
+  root.end();
+  return finish();
+
+  function drawPage(page: SheetPage): void {
+    document.markContent('Artifact', { type: 'Layout' });
+    for (const line of page.lines) drawLine(document, line);
+    for (const arrow of page.arrows) drawArrow(document, arrow);
+    document.endMarkedContent();
+    for (const text of page.texts) root.add(document.struct('P', {}, () => drawText(text)));
+    for (const code of page.codes) {
+      const drawing = drawingOf(code.item);
+      const content = job.contents[code.item];
+      if (!drawing || !content) continue;
+      root.add(
+        document.struct('Figure', { alt: `QR code of ${content.title}: ${content.payload}` }, () => {
+          if (code.turned) {
+            document.save().rotate(180, {
+              origin: [(code.xMm + code.sizeMm / 2) * pointsPerMm, (code.yMm + code.sizeMm / 2) * pointsPerMm],
+            });
+            drawOnPdf(document, drawing, code, pictures);
+            document.restore();
+          } else drawOnPdf(document, drawing, code, pictures);
+        }),
+      );
+    }
+    for (const picture of page.pictures) {
+      const id =
+        picture.which === 'header'
+          ? composition.setup.design.header?.pictureId
+          : job.contents[picture.item]?.more?.picture?.id;
+      const bytes = pictures.get(id ?? '');
+      if (bytes)
+        root.add(
+          document.struct(
+            'Figure',
+            { alt: picture.which === 'header' ? 'The school' : 'What opens' },
+            () =>
+              void turned(picture.turned, picture, () =>
+                document.image(bytes, picture.xMm * pointsPerMm, picture.yMm * pointsPerMm, {
+                  width: picture.widthMm * pointsPerMm,
+                  height: picture.heightMm * pointsPerMm,
+                }),
+              ),
+          ),
+        );
+    }
+  }
+
+  function turned(
+    isTurned: boolean,
+    {
+      xMm,
+      yMm,
+      widthMm,
+      heightMm,
+    }: { readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number },
+    draw: () => void,
+  ): void {
+    if (!isTurned) return draw();
+    document.save().rotate(180, { origin: [(xMm + widthMm / 2) * pointsPerMm, (yMm + heightMm / 2) * pointsPerMm] });
+    draw();
+    document.restore();
+  }
+
+  function drawText(text: PageText): void {
+    turned(text.turned, text, () => {
+      document.fillColor(toneColour(text.tone, composition.setup.design.accent));
+      for (const { runs, xMm, baselineMm: baseline } of placedLines(text, job.han)) {
+        for (const run of runs) {
+          useFace(run.face);
+          document.fontSize(text.sizePt);
+          const at: [number, number] = [
+            (xMm + (run.xEm * text.sizePt) / pointsPerMm) * pointsPerMm,
+            baseline * pointsPerMm,
+          ];
+          if (run.actual !== null) document.markContent('Span', { actual: run.actual });
+          document.text(run.text, ...at, { lineBreak: false, baseline: 'alphabetic', features: [] });
+          if (run.actual !== null) document.endMarkedContent();
+        }
+      }
+    });
+  }
+}
+
+export interface PlacedLine {
+  readonly runs: ReturnType<typeof shapeLine>['runs'];
+  /** Of its left edge. */
+  readonly xMm: number;
+  readonly baselineMm: number;
+  readonly text: string;
+}
+
+/** Where each line of a text box lies: in the middle, or at the side where its script begins. */
+export function placedLines(
+  { lines, font, sizePt, align, xMm, yMm, widthMm }: PageText,
+  han: HanForms,
+): readonly PlacedLine[] {
+  return lines.map((line, index) => {
+    const { runs, widthEm, fromRight } = shapeLine(line, font, han);
+    const restMm = widthMm - (widthEm * sizePt) / pointsPerMm;
+    const aside = align === 'middle' ? restMm / 2 : fromRight ? restMm : 0;
+    return { runs, xMm: xMm + aside, baselineMm: yMm + index * lineHeightMm(sizePt) + baselineMm(sizePt), text: line };
+  });
+}
+
+function drawLine(document: PDFKit.PDFDocument, { from, to, sort }: PageLine): void {
+  document
+    .save()
+    .lineWidth(lineWidthsMm[sort] * pointsPerMm)
+    .strokeColor(lineColours[sort]);
+  if (sort === 'fold') document.dash(2 * pointsPerMm, { space: 1.5 * pointsPerMm });
+  document
+    .moveTo(from[0] * pointsPerMm, from[1] * pointsPerMm)
+    .lineTo(to[0] * pointsPerMm, to[1] * pointsPerMm)
+    .stroke()
+    .restore();
+}
+
+function drawArrow(document: PDFKit.PDFDocument, arrow: PageArrow): void {
+  document
+    .save()
+    .translate(arrow.xMm * pointsPerMm, arrow.yMm * pointsPerMm)
+    .scale(pointsPerMm)
+    .path(arrowPath(arrow))
+    .fill('#000')
+    .restore();
+}
+
+/** A shaft with a head, filling its box; from its upper left corner, in mm. */
+export function arrowPath({ widthMm, heightMm, to, turned }: PageArrow): string {
+  // In a unit square, pointing up.
+  const corners: readonly (readonly [number, number])[] = [
+    [0.5, 0],
+    [0.92, 0.46],
+    [0.62, 0.46],
+    [0.62, 1],
+    [0.38, 1],
+    [0.38, 0.46],
+    [0.08, 0.46],
+  ];
+  const placed = corners.map(([x, y]) => {
+    const [across, down] = to === 'left' ? [y, 1 - x] : [x, y];
+    return turned ? [1 - across, 1 - down] : [across, down];
+  });
+  return `M${placed.map(([x = 0, y = 0]) => `${round(x * widthMm)} ${round(y * heightMm)}`).join('L')}Z`;
+}
+
+function round(value: number): number {
+  return Math.round(value * 1000) / 1000;
+}

@@ -1,0 +1,83 @@
+/** Which codes are put on paper: of a lesson, of chosen stations or materials, of a collection; each its owner's own. */
+import { Injectable } from '@nestjs/common';
+import { limits, type SheetPlaces } from '@hapset/contract';
+import type { Account } from '../../school/account/account.entity.js';
+import { LessonService } from '../../lessons/lesson/lesson.service.js';
+import { MaterialService } from '../../gather/material/material.service.js';
+import { ShelfService } from '../../overview/shelf/shelf.service.js';
+import { notFound, ProblemError } from '../../platform/problem/problem.js';
+import type { Place } from '../../overview/readiness/standing.js';
+import { StationService } from '../../lessons/station/station.service.js';
+
+export interface PlaceToPrint {
+  readonly place: Place;
+  /** The station's number; null outside a lesson. */
+  readonly position: number | null;
+}
+
+export interface PlacesToPrint {
+  /** Of the lesson, the collection, the material. */
+  readonly name: string;
+  readonly places: readonly PlaceToPrint[];
+}
+
+@Injectable()
+export class SheetPlacesService {
+  constructor(
+    private readonly lessons: LessonService,
+    private readonly stations: StationService,
+    private readonly materials: MaterialService,
+    private readonly shelf: ShelfService,
+  ) {}
+
+  /** @throws ProblemError not-found for what is another's, invalid where nothing or more than one thing is asked for */
+  async of(wish: SheetPlaces, who: Account): Promise<PlacesToPrint> {
+    const { lessonId, stationIds, materialIds, tag } = wish;
+    if ([lessonId !== null, stationIds.length > 0, materialIds.length > 0, tag !== null].filter(Boolean).length !== 1)
+      throw invalid('names no lesson, stations, materials or collection, or several of them');
+    const found =
+      lessonId !== null
+        ? await this.ofLesson(lessonId, who)
+        : stationIds.length > 0
+          ? await this.ofStations(stationIds, who)
+          : await this.ofMaterials(tag, materialIds, who);
+    if (found.places.length === 0) throw invalid('has no codes');
+    if (found.places.length > limits.sheetCodes) throw invalid(`has more than ${limits.sheetCodes} codes`);
+    return found;
+  }
+
+  private async ofLesson(lessonId: string, who: Account): Promise<PlacesToPrint> {
+    const lesson = await this.lessons.require(lessonId);
+    if (lesson.ownerId !== who.id) throw notFound('lesson');
+    const places = await this.stations.placesOf([lesson]);
+    return { name: lesson.name, places: places.map((place, index) => ({ place, position: index + 1 })) };
+  }
+
+  private async ofStations(ids: readonly string[], who: Account): Promise<PlacesToPrint> {
+    const found = await Promise.all(ids.map((id) => this.stations.place(id)));
+    if (found.some(({ place }) => place.lesson?.ownerId !== who.id)) throw notFound('station');
+    const places = found.map(({ place, station: { position } }) => ({ place, position }));
+    return { name: nameOf(places, found[0]?.station.lessonName ?? ''), places };
+  }
+
+  private async ofMaterials(tag: string | null, ids: readonly string[], who: Account): Promise<PlacesToPrint> {
+    const materials =
+      tag === null ? await this.materials.requireOwn(ids, who.id) : await this.shelf.tagged(who.id, tag);
+    const places = materials.map((material) => ({ place: { material, station: null, lesson: null }, position: null }));
+    return { name: nameOf(places, tag ?? 'From the shelf'), places };
+  }
+}
+
+/** One thing alone gives its own name. */
+function nameOf(places: readonly PlaceToPrint[], together: string): string {
+  const [only] = places;
+  return only && places.length === 1 ? titleOf(only.place) : together;
+}
+
+export function titleOf({ station, material }: Place): string {
+  return station?.name ?? material.title;
+}
+
+function invalid(message: string): ProblemError {
+  return new ProblemError('invalid', 'There is nothing to put on paper.', { fields: [{ field: 'places', message }] });
+}

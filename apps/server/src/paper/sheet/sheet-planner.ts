@@ -1,0 +1,192 @@
+/** From a wish to pages: what each code brings, how the pages are set up, and what is not right with them. */
+import { Injectable } from '@nestjs/common';
+import type { SheetChoices, SheetNotice, SheetWarning } from '@hapset/contract';
+import {
+  hostNameOf,
+  isLoopbackHost,
+  kindsThatHold,
+  perPageChoices,
+  plainSheetDesign,
+  usualPerPage,
+  withBacks,
+  type SheetDesign,
+  type SheetKind,
+  type SheetSetup,
+} from '@hapset/core';
+import { Clock } from '../../platform/clock/clock.js';
+import { LookPictureService } from '../../code/look/look-picture.service.js';
+import { ReadinessService, type Standing } from '../../overview/readiness/readiness.service.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+import { missingCharacters } from '../../code/typeface/shaped-line.js';
+import { contentOf, distanceOf, reachAtM } from './sheet-content.js';
+import { textsOf, type SheetContent, type SheetJob } from './sheet-job.js';
+import { SheetPictures } from './sheet-pictures.js';
+import type { PlacesToPrint, PlaceToPrint } from './sheet-places.js';
+import { titleOf } from './sheet-places.js';
+import { SheetTemplateService } from './sheet-template.service.js';
+import type { SheetNotes } from './sheet.work.js';
+
+export interface PlannedSheets {
+  readonly job: SheetJob;
+  /** Of the codes of the job, in its order. */
+  readonly standings: readonly Standing[];
+  /** Places for which there is no code. */
+  readonly without: readonly PlaceToPrint[];
+}
+
+@Injectable()
+export class SheetPlanner {
+  constructor(
+    private readonly readiness: ReadinessService,
+    private readonly school: SchoolService,
+    private readonly templates: SheetTemplateService,
+    private readonly sheetPictures: SheetPictures,
+    private readonly lookPictures: LookPictureService,
+    private readonly clock: Clock,
+  ) {}
+
+  async plan({ name, places }: PlacesToPrint, choices: SheetChoices): Promise<PlannedSheets> {
+    const all = await this.readiness.of(places.map(({ place }) => place));
+    const standings = all.filter(({ code }) => code !== null);
+    const pictures = await this.sheetPictures.of(choices.kind === 'poster' && choices.picture ? standings : []);
+    const setup = await this.setup(name, standings, choices);
+    const contents = standings.map((standing) =>
+      contentOf(
+        standing,
+        { position: places.find(({ place }) => place === standing.place)?.position ?? null },
+        choices,
+        pictures.shown.get(standing.place.material.id) ?? null,
+      ),
+    );
+    const job: SheetJob = {
+      setup,
+      contents,
+      han: choices.han,
+      pictures: { ...pictures.bytes, ...(await this.picturesOf(contents, setup)) },
+      title: name,
+      madeAt: this.clock.now().getTime(),
+    };
+    return {
+      job,
+      standings,
+      without: places.filter(({ place }) => !standings.some((standing) => standing.place === place)),
+    };
+  }
+
+  /** What is drawn with: pictures of looks and of the header. */
+  async picturesOf(contents: readonly SheetContent[], { design }: SheetSetup): Promise<Record<string, Uint8Array>> {
+    const ofLooks = contents.flatMap(({ look }) => (look?.centre?.sort === 'picture' ? [look.centre.pictureId] : []));
+    const ids = [...new Set([...ofLooks, ...(design.header ? [design.header.pictureId] : [])])];
+    const found = await Promise.all(ids.map(async (id) => [id, await this.lookPictures.find(id)] as const));
+    return Object.fromEntries(found.flatMap(([id, bytes]) => (bytes ? [[id, bytes]] : [])));
+  }
+
+  /** The plain design in the chosen template's colours. @throws ProblemError invalid for a template of another kind */
+  async designOf(kind: SheetKind, templateId: string | null): Promise<SheetDesign> {
+    const template = await this.templates.choose(kind, templateId);
+    return { ...plainSheetDesign(kind), ...(template && { accent: template.accent, header: template.header }) };
+  }
+
+  private async setup(
+    name: string,
+    standings: readonly Standing[],
+    { kind, paper, lying, perPage, inColumns, labels, startAt, copies, fields, backs, templateId }: SheetChoices,
+  ): Promise<SheetSetup> {
+    const { printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
+    const lesson = standings[0]?.place.lesson ?? null;
+    return {
+      kind,
+      paper,
+      lying,
+      perPage: perPageChoices[kind].includes(perPage) ? perPage : usualPerPage[kind],
+      inColumns,
+      labels,
+      startAt,
+      copies,
+      fields,
+      backs:
+        backs && withBacks.includes(kind)
+          ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } }
+          : null,
+      design: await this.designOf(kind, templateId),
+      printerMarginMm,
+      head: {
+        title: lesson?.name ?? name,
+        about: lesson ? [lesson.class?.name, lesson.place, lesson.date].filter((part) => part).join(' · ') : '',
+      },
+    };
+  }
+}
+
+/** What is not right, station by station: product rules, and what the layout found. */
+export function noticesOf(
+  { job, standings, without }: PlannedSheets,
+  { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
+  choices: SheetChoices,
+): readonly SheetNotice[] {
+  const notices: SheetNotice[] = without.map(({ place }) => ({ ...blank('no-code', place) }));
+  for (const [index, standing] of standings.entries()) {
+    const content = job.contents[index] as SheetContent;
+    for (const warning of rulesOf(standing, content, choices)) notices.push(blank(warning, standing.place));
+    const shown = [
+      ...job.setup.fields,
+      ...(job.setup.backs ? (['what', 'meaning', 'for-whom', 'where'] as const) : []),
+    ];
+    for (const field of shown) {
+      const characters = missingCharacters(textsOf(content)[field], 'text');
+      if (characters.length > 0) notices.push({ ...blank('missing-characters', standing.place), field, characters });
+    }
+    const caption = missingCharacters(standing.look.design.caption?.words ?? '', 'text-bold');
+    if (caption.length > 0) notices.push({ ...blank('missing-characters', standing.place), characters: caption });
+    for (const note of notes.filter(({ item }) => item === index)) {
+      if (note.reason !== 'too-small') notices.push({ ...blank(note.reason, standing.place), field: note.field });
+      else {
+        const sizeMm = sizesMm[index] ?? note.sizeMm;
+        notices.push({
+          ...blank('too-small', standing.place),
+          sizeMm,
+          reachM: reachAtM(standing, sizeMm),
+          distanceM: distanceOf(standing, choices),
+          otherKinds: standing.code
+            ? kindsThatHold(job.setup, { ...standing.code.drawing, neededMm: note.neededMm })
+            : [],
+          finer: standing.code?.grain !== 'coarse' && standing.code?.carry !== 'words',
+        });
+      }
+    }
+  }
+  return notices;
+}
+
+function blank(warning: SheetWarning, place: Standing['place']): SheetNotice {
+  return {
+    warning,
+    name: titleOf(place),
+    stationId: place.station?.id ?? null,
+    materialId: place.material.id,
+    field: null,
+    characters: [],
+    sizeMm: null,
+    reachM: null,
+    distanceM: null,
+    otherKinds: [],
+    finer: false,
+  };
+}
+
+/** A locked station, or one that does not read from where students stand, is printed on purpose only. */
+function rulesOf(
+  { place, code, readiness }: Standing,
+  { payload }: SheetContent,
+  { kind, distanceM }: SheetChoices,
+): readonly SheetWarning[] {
+  const warnings: SheetWarning[] = [];
+  if (readiness.opens.state === 'stop') warnings.push('locked');
+  if (readiness.opens.state === 'not-yet') warnings.push('not-opened-yet');
+  const asRehearsed = kind === 'poster' && distanceM === null;
+  const { state, look } = readiness.reads;
+  if (asRehearsed ? state === 'look-at' || state === 'stop' : look.length > 0) warnings.push('does-not-read');
+  if ((place.material.pageToken !== null || code?.carry === 'short-link') && isLoopbackHost(hostNameOf(payload) ?? ''))
+    warnings.push('address-not-reachable');
+  return warnings;
+}

@@ -1,0 +1,73 @@
+/** A page of sheets as SVG, with its text as outlines: the preview, the browser's own print, and what pictures of pages are made of. */
+import { drawingElements, type PageText, type SheetPage } from '@hapset/core';
+import { outlined } from '../picture/outlined.js';
+import type { PictureBytes } from '../picture/draw-pdf.js';
+import { outlineRun } from '../../code/typeface/outline-text.js';
+import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
+import type { Drawable, SheetJob } from './sheet-job.js';
+import { arrowPath, placedLines } from './sheet-pdf.js';
+
+const pointMm = 25.4 / 72;
+
+export function drawSheetSvg(
+  page: SheetPage,
+  { composition, drawingOf }: Drawable,
+  job: Pick<SheetJob, 'han' | 'contents'>,
+  pictures: PictureBytes,
+): string {
+  const { accent, header } = composition.setup.design;
+  const address = (id: string): string | null => {
+    const bytes = pictures.get(id);
+    return bytes ? `data:image/png;base64,${Buffer.from(bytes).toString('base64')}` : null;
+  };
+  const parts = [
+    ...page.lines.map(
+      ({ from, to, sort }) =>
+        `<path d="M${round(from[0])} ${round(from[1])}L${round(to[0])} ${round(to[1])}" stroke="${lineColours[sort]}" stroke-width="${lineWidthsMm[sort]}"${sort === 'fold' ? ' stroke-dasharray="2 1.5"' : ''}/>`,
+    ),
+    ...page.arrows.map(
+      (arrow) => `<path d="${arrowPath(arrow)}" transform="translate(${round(arrow.xMm)} ${round(arrow.yMm)})"/>`,
+    ),
+    ...page.pictures.map((picture) => {
+      const href = address(
+        (picture.which === 'header' ? header?.pictureId : job.contents[picture.item]?.more?.picture?.id) ?? '',
+      );
+      return href === null
+        ? ''
+        : `<image${turn(picture, picture.turned)} x="${round(picture.xMm)}" y="${round(picture.yMm)}" width="${round(picture.widthMm)}" height="${round(picture.heightMm)}" href="${href}"/>`;
+    }),
+    ...page.texts.map((text) => textElement(text, accent, job)),
+    ...page.codes.map((code, index) => {
+      const drawing = drawingOf(code.item);
+      const box = { xMm: code.xMm, yMm: code.yMm, widthMm: code.sizeMm, heightMm: code.sizeMm };
+      return drawing
+        ? `<g${turn(box, code.turned)}><g transform="translate(${round(code.xMm)} ${round(code.yMm)}) scale(${code.sizeMm / drawing.modules})">${drawingElements(outlined(drawing), `c${index}-`, address)}</g></g>`
+        : '';
+    }),
+  ];
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${round(page.widthMm)}mm" height="${round(page.heightMm)}mm" viewBox="0 0 ${round(page.widthMm)} ${round(page.heightMm)}"><rect width="100%" height="100%" fill="#ffffff"/>${parts.join('')}</svg>`;
+}
+
+function textElement(text: PageText, accent: string, { han }: Pick<SheetJob, 'han'>): string {
+  const size = text.sizePt * pointMm;
+  const path = placedLines(text, han)
+    .flatMap(({ runs, xMm, baselineMm }) => runs.map((run) => outlineRun(run, size, xMm + run.xEm * size, baselineMm)))
+    .join('');
+  return path === '' ? '' : `<path${turn(text, text.turned)} d="${path}" fill="${toneColour(text.tone, accent)}"/>`;
+}
+
+function turn(
+  {
+    xMm,
+    yMm,
+    widthMm,
+    heightMm,
+  }: { readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number },
+  turned: boolean,
+): string {
+  return turned ? ` transform="rotate(180 ${round(xMm + widthMm / 2)} ${round(yMm + heightMm / 2)})"` : '';
+}
+
+function round(value: number): number {
+  return Math.round(value * 1000) / 1000;
+}

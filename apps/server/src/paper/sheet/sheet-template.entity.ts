@@ -1,0 +1,21 @@
+import type { HeaderPicture, SheetKind } from '@hapset/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+
+/** A variant of the school's own of how a kind of sheet looks. */
+@Entity('sheet_templates')
+export class SheetTemplate {
+  @PrimaryColumn(idColumn) id: string;
+  @Column({ type: 'varchar', length: 60 }) name: string;
+  @Column(keywordColumn(20)) kind: SheetKind;
+  /** `#rrggbb` */
+  @Column(keywordColumn(7)) accent: string;
+  @Column({ type: 'json', nullable: true }) header: HeaderPicture | null;
+  /** What sheets of its kind have where nobody chose; at most one a kind. */
+  @Column({ type: 'boolean', default: false }) usual: boolean;
+  /** Who made it; that one and the administrator may change it. */
+  @Column(idColumn) madeById: string;
+  @Column({ type: 'int', default: 1 }) version: number;
+  @Column(timeColumn) createdAt: Date;
+  @Column(optionalTimeColumn) removedAt: Date | null;
+}

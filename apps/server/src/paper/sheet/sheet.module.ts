@@ -1,0 +1,54 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { AccessCheck } from '../../opens/access-check/access-check.entity.js';
+import { JobModule } from '../../platform/queue/job.module.js';
+import { LessonModule } from '../../lessons/lesson/lesson.module.js';
+import { LookModule } from '../../code/look/look.module.js';
+import { MaterialModule } from '../../gather/material/material.module.js';
+import { ReadinessModule } from '../../overview/readiness/readiness.module.js';
+import { SchoolModule } from '../../school/settings/school.module.js';
+import { StorageModule } from '../../platform/storage/storage.module.js';
+import { StationModule } from '../../lessons/station/station.module.js';
+import { PrintController } from './print.controller.js';
+import { Print } from './print.entity.js';
+import { PrintJobs } from './print-jobs.js';
+import { PrintDrawing } from './print-drawing.js';
+import { PrintService } from './print.service.js';
+import { SheetPictures } from './sheet-pictures.js';
+import { SheetPlacesService } from './sheet-places.js';
+import { SheetPlanner } from './sheet-planner.js';
+import { SheetTemplateController } from './sheet-template.controller.js';
+import { SheetTemplate } from './sheet-template.entity.js';
+import { SheetTemplateService } from './sheet-template.service.js';
+import { SheetWorkers } from './sheet-workers.js';
+import { SheetController } from './sheet.controller.js';
+import { Sheet } from './sheet.entity.js';
+import { SheetService } from './sheet.service.js';
+
+@Module({
+  imports: [
+    TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]),
+    MaterialModule,
+    StationModule,
+    LessonModule,
+    ReadinessModule,
+    LookModule,
+    SchoolModule,
+    JobModule,
+    StorageModule,
+  ],
+  controllers: [SheetController, PrintController, SheetTemplateController],
+  providers: [
+    SheetService,
+    PrintService,
+    PrintDrawing,
+    PrintJobs,
+    SheetPlanner,
+    SheetPlacesService,
+    SheetPictures,
+    SheetTemplateService,
+    SheetWorkers,
+  ],
+  exports: [PrintService, SheetPlanner],
+})
+export class SheetModule {}

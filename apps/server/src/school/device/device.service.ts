@@ -1,0 +1,56 @@
+import { limits, type ChangeDevice, type CreateDevice } from '@hapset/contract';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
+import { scannerActs, type ScannerAct } from '@hapset/core';
+import { newId } from '../../platform/database/columns.js';
+import { notFound, ProblemError } from '../../platform/problem/problem.js';
+import { Device } from './device.entity.js';
+
+@Injectable()
+export class DeviceService {
+  constructor(@InjectRepository(Device) private readonly devices: Repository<Device>) {}
+
+  /** All of the school's devices, in the list's order. */
+  list(): Promise<Device[]> {
+    return this.devices.find({ order: { position: 'ASC', id: 'ASC' } });
+  }
+
+  /** At the end of the list. @throws ProblemError invalid when the list is full */
+  async create({ actsOn, name, ...figures }: CreateDevice): Promise<Device> {
+    if ((await this.devices.count()) >= limits.device.devices)
+      throw new ProblemError('invalid', 'The list of devices is full. Remove one that is not used any more.', {
+        fields: [{ field: 'name', message: 'the list is full' }],
+      });
+    const position = ((await this.devices.maximum('position')) ?? 0) + 1;
+    return this.devices.save({
+      ...figures,
+      id: newId(),
+      name: name.normalize('NFC').trim(),
+      actsOn: inOrder(actsOn),
+      position,
+    });
+  }
+
+  /** @throws ProblemError not-found */
+  async change(id: string, { actsOn, name, ...figures }: ChangeDevice): Promise<Device> {
+    const device = await this.devices.findOneBy({ id });
+    if (!device) throw notFound('device');
+    return this.devices.save({
+      ...device,
+      ...figures,
+      ...(name !== undefined && { name: name.normalize('NFC').trim() }),
+      ...(actsOn !== undefined && { actsOn: inOrder(actsOn) }),
+    });
+  }
+
+  /** Classes lose it as well. */
+  async remove(id: string): Promise<void> {
+    await this.devices.delete({ id });
+  }
+}
+
+/** Of the list of acts, so that it always reads the same. */
+function inOrder(actsOn: readonly ScannerAct[]): readonly ScannerAct[] {
+  return scannerActs.filter((act) => actsOn.includes(act));
+}

@@ -1,0 +1,15 @@
+import type { StudentAccounts } from '@hapset/core';
+import { Column, Entity, JoinTable, ManyToMany, PrimaryColumn, type Relation } from 'typeorm';
+import { idColumn, keywordColumn } from '../../platform/database/columns.js';
+import { Device } from '../device/device.entity.js';
+
+@Entity('school_classes')
+export class SchoolClass {
+  @PrimaryColumn(idColumn) id: string;
+  @Column({ type: 'varchar', length: 120 }) name: string;
+  @Column(keywordColumn(10)) studentAccounts: StudentAccounts;
+  @Column({ type: 'int', default: 1 }) version: number;
+  @ManyToMany(() => Device)
+  @JoinTable({ name: 'class_devices', joinColumn: { name: 'class_id' }, inverseJoinColumn: { name: 'device_id' } })
+  devices: Relation<Device>[];
+}

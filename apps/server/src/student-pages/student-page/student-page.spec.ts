@@ -1,0 +1,280 @@
+import type { FileView, MaterialPage, WrittenPageView } from '@hapset/contract';
+import type { Kept } from '@hapset/core';
+import request from 'supertest';
+import { Scene } from '../../test/scene.js';
+import { uploaded } from '../../test/upload.js';
+import { cleanHtml } from './student-page.html.js';
+
+const png = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
+const sound = Buffer.from('RIFF\u0024\u0000\u0000\u0000WAVEfmt ', 'latin1');
+const film = Buffer.from('\u0000\u0000\u0000\u0018ftypmp42\u0000\u0000\u0000\u0000mp42isom', 'latin1');
+
+describe('what students see', () => {
+  let scene: Scene;
+  beforeAll(async () => {
+    scene = await Scene.start();
+  });
+  afterAll(() => scene.stop());
+
+  const bring = async (content: Buffer | string, name: string): Promise<FileView> =>
+    scene.server.ok('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, content), name });
+  const keep = async (kept: Kept, title = 'Shore sounds'): Promise<MaterialPage> => {
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ kept, pasted: title, repairs: [], title }],
+    });
+    return scene.server.ok('Maren', 'GET', `/api/materials/${materialIds[0] ?? ''}`);
+  };
+  const pathOf = ({ material }: MaterialPage): string => new URL(material.pageAddress ?? '').pathname;
+  const see = (page: MaterialPage) => request(scene.server.app.getHttpServer()).get(pathOf(page));
+  const oneFile = (fileId: string, transcript = '', captionsId: string | null = null): Kept => ({
+    kind: 'file',
+    fileId,
+    transcript,
+    captionsId,
+  });
+
+  it('needs no account and no cookie, tells no search engine, and runs nothing from elsewhere', async () => {
+    const { headers, text, status } = await see(await keep(oneFile((await bring(sound, 'waves.wav')).id)));
+    expect(status).toBe(200);
+    expect(headers['set-cookie']).toBeUndefined();
+    expect(headers['x-robots-tag']).toBe('noindex');
+    expect(headers['content-security-policy']).toContain("default-src 'none'; script-src 'self'");
+    expect(text).toContain('<title>Shore sounds · Our school</title>');
+    expect(text).not.toMatch(/https?:\/\/(?!127\.0\.0\.1)/);
+  });
+
+  it('is a sound with the words spoken', async () => {
+    const file = await bring(sound, 'waves.wav');
+    const { text } = await see(await keep(oneFile(file.id, 'Listen.\n<b>Waves</b>')));
+    expect(text).toContain(`<audio controls preload="metadata" src="${file.address}"></audio>`);
+    expect(text).toContain('<p>Listen.</p><p>&lt;b&gt;Waves&lt;/b&gt;</p>');
+  });
+
+  it('is a film with its captions', async () => {
+    const [file, captions] = [await bring(film, 'limpet.mp4'), await bring('WEBVTT\n', 'limpet.vtt')];
+    const { text } = await see(await keep(oneFile(file.id, '', captions.id)));
+    expect(text).toContain(
+      `<video controls playsinline preload="metadata" src="${file.address}"><track kind="captions" srclang="en" label="Captions" src="${captions.address}" default></video>`,
+    );
+  });
+
+  it('is a PDF that opens without any script, and is said with its size', async () => {
+    const file = await bring('%PDF-1.7\n%âãÏÓ\n', 'guide.pdf');
+    const { text } = await see(await keep(oneFile(file.id)));
+    expect(text).toContain(`<a class="open" href="${file.address}">Open guide.pdf</a> <span class="size">1 KB</span>`);
+  });
+
+  it('is a file to save', async () => {
+    const file = await bring('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'odd"name.svg');
+    const { text } = await see(await keep(oneFile(file.id)));
+    expect(text).toContain(`<a class="open" href="${file.address}" download="odd&quot;name.svg">Save it</a>`);
+  });
+
+  it('is a set of pictures with captions, and the first one in link previews', async () => {
+    const file = await bring(png, 'cove.png');
+    const page = await keep({
+      kind: 'picture-set',
+      pictures: [
+        { fileId: file.id, caption: 'The <cove>', alternative: 'Rocks' },
+        { fileId: file.id, caption: '', alternative: '' },
+      ],
+    });
+    const { text } = await see(page);
+    expect(text.match(/<figure>/g)).toHaveLength(2);
+    expect(text).toContain('alt="Rocks" width="1" height="1"');
+    expect(text).toContain('<figcaption>The &lt;cove&gt;</figcaption>');
+    expect(text).toContain(`<meta property="og:image" content="http://127.0.0.1:4300${file.address}/w640">`);
+    expect(text).toContain('<meta property="og:title" content="Shore sounds">');
+  });
+
+  it('is a written page, and changes with it', async () => {
+    const file = await bring(png, 'cove.png');
+    const document = {
+      type: 'doc' as const,
+      content: [
+        {
+          type: 'paragraph' as const,
+          content: [
+            {
+              type: 'text' as const,
+              text: 'Low tide at nine',
+              marks: [{ type: 'link' as const, attrs: { href: 'https://tides.example/' } }],
+            },
+          ],
+        },
+      ],
+    };
+    const page = await keep({ kind: 'written-page', document });
+    expect(page.kept).toEqual({
+      kind: 'written-page',
+      excerpt: 'Low tide at nine',
+      words: 4,
+      links: ['https://tides.example/'],
+      files: 0,
+    });
+    const first = await see(page);
+    expect(first.text).toContain(
+      '<article><p><a href="https://tides.example/" rel="noopener noreferrer">Low tide at nine</a></p></article>',
+    );
+    expect((await see(page).set('If-None-Match', first.headers.etag ?? '')).status).toBe(304);
+    const saved = await scene.server.ok<WrittenPageView>('Maren', 'PUT', `/api/materials/${page.material.id}/page`, {
+      version: 1,
+      over: false,
+      document: { type: 'doc', content: [{ type: 'keptPicture', attrs: { fileId: file.id, alt: 'Cove' } }] },
+    });
+    expect(saved).toMatchObject({ version: 2, files: [{ id: file.id }] });
+    const second = await see(page).set('If-None-Match', first.headers.etag ?? '');
+    expect(second.text).toContain(`<img src="${file.address}/w1280"`);
+  });
+
+  it('says in words what is gone, withdrawn or over, with the school’s name', async () => {
+    const page = await keep(oneFile((await bring(sound, 'waves.wav')).id));
+    const path = `/api/materials/${page.material.id}`;
+    await scene.server.ok('Maren', 'PATCH', path, {
+      version: 1,
+      shownUntil: scene.server.clock.now().toISOString().slice(0, 10),
+    });
+    expect((await see(page)).status).toBe(200);
+    scene.server.clock.advance(24 * 3600 * 1000);
+    const over = await see(page);
+    expect([over.status, over.text]).toEqual([410, expect.stringContaining('<h1>This is over</h1>')]);
+    await scene.server.ok('Maren', 'PATCH', path, { version: 2, shownUntil: null });
+    expect((await see(page)).status).toBe(200);
+    await scene.server.ok('Maren', 'DELETE', path);
+    const withdrawn = await see(page);
+    expect([withdrawn.status, withdrawn.text]).toEqual([410, expect.stringContaining('<h1>This was taken down</h1>')]);
+    for (const token of ['abcdefghijkmnpqr', '%3Cscript%3E', 'x']) {
+      const missing = await request(scene.server.app.getHttpServer()).get(`/p/${token}`);
+      expect([missing.status, missing.text]).toEqual([404, expect.stringContaining('<header>Our school</header>')]);
+      expect(missing.text).not.toContain('<script');
+    }
+    scene.server.clock.advance(-24 * 3600 * 1000);
+  });
+
+  it('is opened as a student at its public address, and only pages for students pass the guard there', async () => {
+    const address = `http://127.0.0.1:${(scene.server.app.getHttpServer().address() as { port: number }).port}`;
+    const school = await scene.server.ok<{ version: number; name: string; timeZone: string; paper: string }>(
+      'Pell',
+      'GET',
+      '/api/school',
+    );
+    await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, publicAddress: address, shortLinkHost: null });
+    const lessonId = await scene.lesson();
+    const file = await bring(sound, 'waves.wav');
+    const own = { kept: oneFile(file.id), pasted: 'x', repairs: [], title: 'Shore sounds' };
+    await scene.stations(lessonId, [
+      own,
+      { link: `${address}/api/health`, pasted: 'x', repairs: [] },
+      { link: `${address}/p/../api/health`, pasted: 'x', repairs: [] },
+    ]);
+    const bench = await scene.opened(lessonId);
+    expect(bench.rows.map(({ readiness }) => readiness.opens.verdict)).toEqual(['open', 'refused', 'refused']);
+    expect(bench.rows[0]?.code?.payload).toBe(bench.rows[0]?.material.pageAddress);
+  });
+
+  it('warns before paper that no phone could use: the address leads to this computer alone', async () => {
+    const page = await keep(oneFile((await bring(sound, 'waves.wav')).id));
+    const response = await scene.server.as('Maren', 'POST', `/api/materials/${page.material.id}/sheets`, {
+      kind: 'poster',
+      paper: 'A4',
+      goAhead: ['locked', 'not-opened-yet', 'does-not-read'],
+    });
+    expect(response.body).toMatchObject({ reason: 'sheet-needs-go-ahead', warnings: ['address-not-reachable'] });
+  });
+
+  it('is gone with its files when it is over or withdrawn; its owner still sees them', async () => {
+    const file = await bring(sound, 'waves.wav');
+    const page = await keep(oneFile(file.id));
+    const ask = (cookie = '') => request(scene.server.app.getHttpServer()).get(file.address).set('Cookie', cookie);
+    const statuses = async (): Promise<readonly number[]> => [
+      (await ask()).status,
+      (await ask(await scene.server.cookieOf('Tobiah'))).status,
+      (await ask(await scene.server.cookieOf('Maren'))).status,
+    ];
+    expect(await statuses()).toEqual([200, 200, 200]);
+    const path = `/api/materials/${page.material.id}`;
+    await scene.server.ok('Maren', 'PATCH', path, { version: 1, shownUntil: '2020-01-01' });
+    expect(await statuses()).toEqual([404, 404, 200]);
+    await scene.server.ok('Maren', 'PATCH', path, { version: 2, shownUntil: null });
+    expect(await statuses()).toEqual([200, 200, 200]);
+    await scene.server.ok('Maren', 'DELETE', path);
+    expect(await statuses()).toEqual([404, 404, 200]);
+    // Shown by another page still.
+    await keep(oneFile(file.id), 'Once more');
+    expect(await statuses()).toEqual([200, 200, 200]);
+  });
+});
+
+describe('written pages by two people at once', () => {
+  let scene: Scene;
+  beforeAll(async () => {
+    scene = await Scene.start();
+  });
+  afterAll(() => scene.stop());
+  const page = (words: string) => ({
+    type: 'doc',
+    content: [{ type: 'paragraph', content: [{ type: 'text', text: words }] }],
+  });
+
+  it('are told, and nothing that was written is lost', async () => {
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ kept: { kind: 'written-page', document: page('begun') }, pasted: 'x', repairs: [], title: 'Tides' }],
+    });
+    const path = `/api/materials/${materialIds[0] ?? ''}/page`;
+    await scene.server.ok('Maren', 'PUT', path, { version: 1, over: false, document: page('on the laptop') });
+    const stale = await scene.server.as('Maren', 'PUT', path, {
+      version: 1,
+      over: false,
+      document: page('on the phone'),
+    });
+    expect(stale.body).toMatchObject({ reason: 'stale' });
+    await scene.server.ok('Maren', 'PUT', path, { version: 2, over: true, document: page('on the phone') });
+    const earlier = await scene.server.ok<{ document: object }[]>('Maren', 'GET', `${path}/earlier`);
+    expect(earlier.map(({ document }) => document)).toEqual([page('on the laptop'), page('begun')]);
+  });
+
+  it('are kept as they were once in a while, not with every letter', async () => {
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ kept: { kind: 'written-page', document: page('0') }, pasted: 'x', repairs: [], title: 'Tides' }],
+    });
+    const path = `/api/materials/${materialIds[0] ?? ''}/page`;
+    for (let version = 1; version <= 4; version += 1) {
+      await scene.server.ok('Maren', 'PUT', path, { version, over: false, document: page(String(version)) });
+      if (version === 3) scene.server.clock.advance(11 * 60 * 1000);
+    }
+    const earlier = await scene.server.ok<{ document: object }[]>('Maren', 'GET', `${path}/earlier`);
+    expect(earlier.map(({ document }) => document)).toEqual([page('3'), page('0')]);
+  });
+
+  it('are read and saved as pages only', async () => {
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ link: 'https://a.example/who', pasted: 'x', repairs: [] }],
+    });
+    const path = `/api/materials/${materialIds[0] ?? ''}/page`;
+    expect((await scene.server.as('Maren', 'GET', path)).status).toBe(404);
+    expect((await scene.server.as('Maren', 'PUT', path, { version: 1, over: false, document: page('x') })).status).toBe(
+      404,
+    );
+    const changed = await scene.server.as('Maren', 'PATCH', `/api/materials/${materialIds[0] ?? ''}`, {
+      version: 1,
+      kept: { kind: 'written-page', document: page('x') },
+    });
+    expect(changed.body).toMatchObject({ reason: 'invalid', fields: [{ field: 'kept' }] });
+  });
+});
+
+describe('the second look at a page’s HTML', () => {
+  it.each([
+    ['<p onclick="alert(1)">x</p>', '<p>x</p>'],
+    ['<script>alert(1)</script><p>x</p>', '<p>x</p>'],
+    ['<a href="javascript:alert(1)">x</a>', '<a>x</a>'],
+    ['<img src="https://evil.example/x.png">', ''],
+    ['<img src="/api/session">', ''],
+    ['<audio src="/k/abcdefghijkmnpqr" autoplay></audio>', '<audio src="/k/abcdefghijkmnpqr"></audio>'],
+    ['<span class="colour-red evil" style="position:fixed">x</span>', '<span class="colour-red">x</span>'],
+    ['<iframe src="https://evil.example"></iframe><svg onload=alert(1)></svg>', ''],
+  ])('%s becomes %s', (given, clean) => expect(cleanHtml(given)).toBe(clean));
+});

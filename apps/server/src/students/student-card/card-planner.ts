@@ -1,0 +1,196 @@
+/** What stands on each card, how the pages are set up, and what is not right with them. */
+import { Injectable } from '@nestjs/common';
+import type { CardsWish, SheetNotice } from '@hapset/contract';
+import {
+  cardPayload,
+  cardTokenNumbers,
+  cardTokenOf,
+  chooseSize,
+  deskDistanceM,
+  deskScene,
+  modulesOf,
+  neededSizeMm,
+  plainChoices,
+  type DeviceProfile,
+  type FaceField,
+  type SheetSetup,
+} from '@hapset/core';
+import { mapInSlices } from '../../platform/clock/in-slices.js';
+import { Clock } from '../../platform/clock/clock.js';
+import { DeviceService } from '../../school/device/device.service.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+import { noTexts, type SheetContent, type SheetJob } from '../../paper/sheet/sheet-job.js';
+import { symbolPicture, symbolPictures } from '../../paper/sheet/sheet-pictures.js';
+import { SheetPlanner } from '../../paper/sheet/sheet-planner.js';
+import type { SheetNotes } from '../../paper/sheet/sheet.work.js';
+import type { StudentOnCard } from '../student/student.service.js';
+import { missingCharacters } from '../../code/typeface/shaped-line.js';
+
+/** As long as all are: what is previewed has no card yet. */
+const tokenToCome = cardTokenOf(Array.from({ length: cardTokenNumbers }, (_, index) => index));
+const fieldOf: Readonly<Record<CardsWish['fields'][number], FaceField>> = {
+  class: 'class',
+  id: 'number',
+  school: 'place',
+};
+
+export interface PlannedCards {
+  readonly job: SheetJob;
+  /** Of the cards of the job, in its order. */
+  readonly students: readonly StudentOnCard[];
+  /** Who can't have one, since there is no id that it could say. */
+  readonly withoutId: readonly StudentOnCard[];
+}
+
+@Injectable()
+export class CardPlanner {
+  constructor(
+    private readonly sheets: SheetPlanner,
+    private readonly devices: DeviceService,
+    private readonly school: SchoolService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** @param tokens by the student's id; of none while it is only looked at */
+  async plan(
+    wish: CardsWish,
+    all: readonly StudentOnCard[],
+    tokens: ReadonlyMap<string, string>,
+  ): Promise<PlannedCards> {
+    const withoutId = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId === null) : [];
+    const students = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId !== null) : all;
+    const { name: school, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
+    const devices = await this.devices.list();
+    const neededFor = neededSizes(devices);
+    const contents = await mapInSlices(students, (student) =>
+      contentOf(
+        student,
+        cardPayload(wish.code, {
+          schoolId: student.schoolId ?? '',
+          name: student.name,
+          token: tokens.get(student.id) ?? tokenToCome,
+        }),
+        { school, symbol: wish.symbol, neededFor },
+      ),
+    );
+    const setup: SheetSetup = {
+      ...plainChoices('student-card', wish.paper),
+      perPage: wish.perPage,
+      fields: ['title', ...wish.fields.map((field) => fieldOf[field])],
+      backs: wish.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
+      design: await this.sheets.designOf('student-card', wish.templateId),
+      printerMarginMm,
+      head: { title: '', about: '' },
+    };
+    const symbol = symbolPicture(wish.symbol);
+    const pictures = {
+      ...(await this.sheets.picturesOf(contents, setup)),
+      ...(await symbolPictures(symbol === null ? [] : [symbol.id])),
+    };
+    return {
+      job: {
+        setup,
+        contents,
+        han: 'sc',
+        pictures,
+        title: `Student cards, ${school}`,
+        madeAt: this.clock.now().getTime(),
+      },
+      students,
+      withoutId,
+    };
+  }
+}
+
+interface CardFacts {
+  readonly school: string;
+  readonly symbol: string | null;
+  /** Side of the symbol that a payload needs at a desk, mm. */
+  readonly neededFor: (payload: string) => number;
+}
+
+/** Equal payloads, and equal sizes, are worked out once. */
+function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => number {
+  const byModules = new Map<number, number>();
+  const byPayload = new Map<string, number>();
+  const forModules = (modules: number): number => {
+    const known =
+      byModules.get(modules) ??
+      Math.ceil(Math.max(0, ...devices.map((device) => neededSizeMm(device, modules, deskDistanceM, deskScene))));
+    byModules.set(modules, known);
+    return known;
+  };
+  return (payload) => {
+    const known = byPayload.get(payload);
+    if (known !== undefined) return known;
+    const size = chooseSize(payload);
+    const needed = forModules(size.ok ? modulesOf(size.value.version) : 21);
+    byPayload.set(payload, needed);
+    return needed;
+  };
+}
+
+function contentOf(
+  { name, className, schoolId }: StudentOnCard,
+  payload: string,
+  { school, symbol, neededFor }: CardFacts,
+): SheetContent {
+  const neededMm = neededFor(payload);
+  return {
+    payload,
+    title: name,
+    instruction: '',
+    address: null,
+    more: {
+      texts: {
+        ...noTexts,
+        number: schoolId ?? '',
+        class: className,
+        place: school,
+        what: name,
+        'for-whom': className,
+        where: school,
+      },
+      neededMm,
+      rehearsedMm: neededMm,
+      picture: symbolPicture(symbol),
+    },
+  };
+}
+
+/** Names that can't be written or have no room, and codes that are too small for a desk. */
+export async function cardNotices(
+  { job, students }: PlannedCards,
+  { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
+): Promise<readonly SheetNotice[]> {
+  const about = (item: number): Omit<SheetNotice, 'warning'> => ({
+    name: students[item]?.name ?? '',
+    stationId: null,
+    materialId: students[item]?.id ?? '',
+    field: null,
+    characters: [],
+    sizeMm: null,
+    reachM: null,
+    distanceM: null,
+    otherKinds: [],
+    finer: false,
+  });
+  const missing = await mapInSlices(students, ({ name, className }, item): readonly SheetNotice[] => {
+    const characters = missingCharacters(`${name} ${className}`, 'text');
+    return characters.length === 0
+      ? []
+      : [{ ...about(item), warning: 'missing-characters', field: 'title', characters }];
+  });
+  const laid = notes.map((note): SheetNotice => {
+    if (note.reason !== 'too-small') return { ...about(note.item), warning: note.reason, field: note.field };
+    const [sizeMm, neededMm] = [sizesMm[note.item] ?? 0, job.contents[note.item]?.more?.neededMm ?? 1];
+    return {
+      ...about(note.item),
+      warning: 'too-small',
+      sizeMm,
+      reachM: (deskDistanceM * sizeMm) / neededMm,
+      distanceM: deskDistanceM,
+    };
+  });
+  return [...missing.flat(), ...laid];
+}

@@ -1,0 +1,139 @@
+/** Cards that are read: whose they are, for signed-in staff and nobody else, kept in a list with their time. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { limits, type CardReadingsPage, type CardReadingView, type ReadCardView } from '@hapset/contract';
+import { cardPayload, idKey, readCardText } from '@hapset/core';
+import { Repository } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { newId } from '../../platform/database/columns.js';
+import type { Account } from '../../school/account/account.entity.js';
+import { retryingDeadlocks } from '../../platform/database/deadlock.js';
+import { Student } from '../student/student.entity.js';
+import { isVisible, StudentVisibility } from '../student/student-visibility.js';
+import { safeCsv } from '../../platform/spreadsheet/safe-csv.js';
+import { CardReading } from './card-reading.entity.js';
+import { StudentCard } from './student-card.entity.js';
+
+/** The camera sees a card many times in a second: within this it is one reading. */
+const sameReadingMs = 5_000;
+
+interface Found {
+  readonly student: Student | null;
+  readonly result: ReadCardView['result'];
+}
+
+@Injectable()
+export class CardReadingService {
+  constructor(
+    @InjectRepository(CardReading) private readonly readings: Repository<CardReading>,
+    @InjectRepository(StudentCard) private readonly cards: Repository<StudentCard>,
+    @InjectRepository(Student) private readonly students: Repository<Student>,
+    private readonly visibility: StudentVisibility,
+    private readonly clock: Clock,
+  ) {}
+
+  async read(text: string, who: Account): Promise<ReadCardView> {
+    const { student, result } = await this.find(text);
+    if (student && !isVisible(student.className, await this.visibility.of(who)))
+      return { result: 'other-class', student: null, readingId: null };
+    const readingId = student && result === 'student' ? await this.keep(student.id, who.id) : null;
+    return {
+      result,
+      student: student && {
+        id: student.id,
+        name: student.name,
+        className: student.className,
+        schoolId: student.schoolId,
+      },
+      readingId,
+    };
+  }
+
+  async list(readById: string): Promise<CardReadingsPage> {
+    const [rows, total] = await this.readings.findAndCount({
+      where: { readById },
+      relations: { student: true },
+      order: { id: 'DESC' },
+      take: limits.cardReadingsShown,
+    });
+    return { rows: rows.map(toView), total };
+  }
+
+  /** All of them, the oldest first. */
+  async csv(readById: string): Promise<string> {
+    const rows = await this.readings.find({ where: { readById }, relations: { student: true }, order: { id: 'ASC' } });
+    return safeCsv(
+      ['Read at', 'Name', 'Class', 'Id'],
+      rows.map(toView).map(({ readAt, name, className, schoolId }) => [readAt, name, className, schoolId ?? '']),
+    );
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.readings.delete({ id });
+  }
+
+  private async find(text: string): Promise<Found> {
+    const read = readCardText(text);
+    switch (read.sort) {
+      case 'misread':
+        return { student: null, result: 'misread' };
+      case 'token': {
+        const card = await this.cards.findOne({ where: { token: read.token }, relations: { student: true } });
+        if (!card) return { student: null, result: 'unknown' };
+        return card.replacedAt === null ? here(card.student) : { student: card.student, result: 'replaced' };
+      }
+      case 'text':
+        return this.findInClear(read.text);
+    }
+  }
+
+  /** An id alone, or an id and the name that belongs to it. */
+  private async findInClear(text: string): Promise<Found> {
+    const [schoolId = ''] = text.split(' ');
+    const candidates = schoolId === '' || text.length > 200 ? [] : await this.students.findBy({ schoolId });
+    const fitting = candidates.filter(
+      (student) =>
+        idKey(student.schoolId ?? '') === idKey(schoolId) &&
+        [
+          cardPayload('id', { schoolId, name: student.name, token: '' }),
+          cardPayload('id-and-name', { schoolId, name: student.name, token: '' }),
+        ].includes(text),
+    );
+    const [only] = fitting;
+    return only && fitting.length === 1 ? here(only) : { student: null, result: 'unknown' };
+  }
+
+  private async keep(studentId: string, readById: string): Promise<string> {
+    return retryingDeadlocks(() =>
+      this.readings.manager.transaction(async (manager) => {
+        // One device after the other: what the one before has written is seen.
+        await manager
+          .createQueryBuilder(Student, 'student')
+          .select('student.id')
+          .where({ id: studentId })
+          .setLock('pessimistic_write')
+          .getOne();
+        const now = this.clock.now();
+        const last = await manager.findOne(CardReading, { where: { studentId, readById }, order: { id: 'DESC' } });
+        if (last && now.getTime() - last.readAt.getTime() < sameReadingMs) return last.id;
+        const id = newId();
+        await manager.insert(CardReading, { id, studentId, readById, readAt: now });
+        return id;
+      }),
+    );
+  }
+}
+
+function here(student: Student): Found {
+  return { student, result: student.leftAt === null ? 'student' : 'left' };
+}
+
+function toView({ id, readAt, student }: CardReading): CardReadingView {
+  return {
+    id,
+    readAt: readAt.toISOString(),
+    name: student.name,
+    className: student.className,
+    schoolId: student.schoolId,
+  };
+}

@@ -1,0 +1,21 @@
+import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { idColumn, optionalTimeColumn } from '../../platform/database/columns.js';
+import { Print } from '../../paper/sheet/print.entity.js';
+import type { SheetContent } from '../../paper/sheet/sheet-job.js';
+import { Student } from '../student/student.entity.js';
+
+/** A student's card on a print, with what stood on it. Gone with the student. */
+@Entity('printed_cards')
+@Index(['printId', 'position'])
+export class PrintedCard {
+  @PrimaryColumn(idColumn) id: string;
+  @Column(idColumn) printId: string;
+  @ManyToOne(() => Print, { onDelete: 'CASCADE' }) print: Relation<Print>;
+  @Index() @Column(idColumn) studentId: string;
+  @ManyToOne(() => Student, { onDelete: 'CASCADE' }) student: Relation<Student>;
+  /** Among the cards of its print, from 0. */
+  @Column({ type: 'int' }) position: number;
+  @Column({ type: 'json' }) content: SheetContent;
+  /** Since when its card is lost; null while it counts. */
+  @Column(optionalTimeColumn) replacedAt: Date | null;
+}

@@ -1,0 +1,87 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
+import type {
+  CardReadingsPage,
+  CardsPreview,
+  PrintView,
+  ReadCardView,
+  StudentGroups,
+  StudentView,
+} from '@hapset/contract';
+import type { Response } from 'express';
+import type { Account } from '../../school/account/account.entity.js';
+import { OfficeOnly } from '../../school/rights/access.decorators.js';
+import { Who } from '../../school/rights/who.decorator.js';
+import { nameFile } from '../../paper/picture/send-file.js';
+import { toPrintView } from '../../paper/sheet/print.view.js';
+import { CardReadingService } from './card-reading.service.js';
+import { EraseStudentsDto, MakeCardsDto, PreviewCardsDto, ReadCardDto } from './student-card.dto.js';
+import { StudentService } from '../student/student.service.js';
+import { StudentCardService } from './student-card.service.js';
+import { StudentErasure } from './student-erasure.service.js';
+
+@Controller('api')
+export class StudentCardController {
+  constructor(
+    private readonly cards: StudentCardService,
+    private readonly readings: CardReadingService,
+    private readonly erasure: StudentErasure,
+    private readonly students: StudentService,
+  ) {}
+
+  @Post('student-card-previews')
+  @HttpCode(200)
+  preview(@Body() { wish, page }: PreviewCardsDto, @Who() who: Account): Promise<CardsPreview> {
+    return this.cards.preview(wish, page, who);
+  }
+
+  @Post('student-cards')
+  async make(@Body() { wish }: MakeCardsDto, @Who() who: Account): Promise<PrintView> {
+    return toPrintView(await this.cards.make(wish, who));
+  }
+
+  @OfficeOnly()
+  @Delete('students/:studentId')
+  async erase(@Param('studentId') studentId: string): Promise<null> {
+    await this.erasure.erase([studentId]);
+    return null;
+  }
+
+  @OfficeOnly()
+  @Post('student-erasures')
+  @HttpCode(200)
+  async eraseGroup(@Body() { className }: EraseStudentsDto): Promise<StudentGroups> {
+    await this.erasure.eraseGroup(className);
+    return this.students.groups(null);
+  }
+
+  @Delete('students/:studentId/card')
+  replace(@Param('studentId') studentId: string): Promise<StudentView> {
+    return this.cards.replace(studentId);
+  }
+
+  @Post('card-readings')
+  @HttpCode(200)
+  read(@Body() { text }: ReadCardDto, @Who() who: Account): Promise<ReadCardView> {
+    return this.readings.read(text, who);
+  }
+
+  @Get('card-readings')
+  list(@Who() who: Account): Promise<CardReadingsPage> {
+    return this.readings.list(who.id);
+  }
+
+  @Get('card-readings.csv')
+  async csv(@Who() who: Account, @Res() response: Response): Promise<void> {
+    nameFile(response, {
+      type: 'text/csv; charset=utf-8',
+      name: 'Cards that were read.csv',
+      disposition: 'attachment',
+    }).send(await this.readings.csv(who.id));
+  }
+
+  @Delete('card-readings/:cardReadingId')
+  async remove(@Param('cardReadingId') id: string): Promise<null> {
+    await this.readings.remove(id);
+    return null;
+  }
+}

@@ -1,0 +1,74 @@
+import {
+  cardFields,
+  limits,
+  type CardField,
+  type CardsWish,
+  type EraseStudents,
+  type MakeCards,
+  type PreviewCards,
+  type ReadCard,
+} from '@hapset/contract';
+import { cardCodes, paperNames, perPageChoices, rosterLimits, type CardCode, type PaperFormat } from '@hapset/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsString,
+  IsUUID,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import type { Exact, Plain } from '../../platform/problem/exact.js';
+
+class CardsWishDto implements CardsWish {
+  @IsArray()
+  @ArrayMaxSize(200)
+  @IsString({ each: true })
+  @MaxLength(rosterLimits.classLength, { each: true })
+  classNames: string[];
+  @IsArray() @ArrayMaxSize(rosterLimits.students) @ArrayUnique() @IsUUID('all', { each: true }) studentIds: string[];
+  @IsBoolean() onlyNew: boolean;
+  @IsIn(cardCodes) code: CardCode;
+  @IsIn(perPageChoices['student-card']) perPage: number;
+  @IsIn(paperNames) paper: PaperFormat;
+  @IsArray() @ArrayMaxSize(cardFields.length) @ArrayUnique() @IsIn(cardFields, { each: true }) fields: CardField[];
+  @ValidateIf((body: CardsWishDto) => body.symbol !== null) @IsString() @Matches(/^[a-z0-9-]{1,40}$/) symbol:
+    string | null;
+  @IsBoolean() backs: boolean;
+  @ValidateIf((body: CardsWishDto) => body.templateId !== null) @IsUUID() templateId: string | null;
+}
+
+export class PreviewCardsDto implements PreviewCards {
+  @IsDefined() @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
+  @IsInt() @Min(0) @Max(20_000) page: number;
+}
+export const samePreviewCards: Exact<Plain<PreviewCardsDto>, Plain<PreviewCards>> = true;
+
+export class MakeCardsDto implements MakeCards {
+  @IsDefined() @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
+}
+export const sameMakeCards: Exact<Plain<MakeCardsDto>, Plain<MakeCards>> = true;
+
+export class ReadCardDto implements ReadCard {
+  @IsString() @MaxLength(limits.payloadLength) text: string;
+}
+export const sameReadCard: Exact<Plain<ReadCardDto>, Plain<ReadCard>> = true;
+
+export class EraseStudentsDto implements EraseStudents {
+  @ValidateIf((body: EraseStudentsDto) => body.className !== null)
+  @IsString()
+  @MinLength(1)
+  @MaxLength(rosterLimits.classLength)
+  className: string | null;
+}
+export const sameEraseStudents: Exact<Plain<EraseStudentsDto>, Plain<EraseStudents>> = true;

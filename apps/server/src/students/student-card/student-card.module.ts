@@ -1,0 +1,28 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { DeviceModule } from '../../school/device/device.module.js';
+import { SchoolModule } from '../../school/settings/school.module.js';
+import { SheetModule } from '../../paper/sheet/sheet.module.js';
+import { StudentModule } from '../student/student.module.js';
+import { CardReading } from './card-reading.entity.js';
+import { CardPlanner } from './card-planner.js';
+import { CardReadingService } from './card-reading.service.js';
+import { CardTokens } from './card-tokens.js';
+import { PrintedCard } from './printed-card.entity.js';
+import { StudentCardController } from './student-card.controller.js';
+import { StudentCard } from './student-card.entity.js';
+import { StudentCardService } from './student-card.service.js';
+import { StudentErasure } from './student-erasure.service.js';
+
+@Module({
+  imports: [
+    TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]),
+    StudentModule,
+    SheetModule,
+    DeviceModule,
+    SchoolModule,
+  ],
+  controllers: [StudentCardController],
+  providers: [StudentCardService, CardPlanner, CardTokens, CardReadingService, StudentErasure],
+})
+export class StudentCardModule {}

@@ -1,0 +1,22 @@
+/** Which classes a member of staff sees: all, unless the school limits its teachers. */
+import { Injectable } from '@nestjs/common';
+import type { Account } from '../../school/account/account.entity.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+
+/** Null: all classes. */
+export type VisibleClasses = readonly string[] | null;
+
+@Injectable()
+export class StudentVisibility {
+  constructor(private readonly school: SchoolService) {}
+
+  async of({ id, role }: Pick<Account, 'id' | 'role'>): Promise<VisibleClasses> {
+    if (role !== 'teacher') return null;
+    const { teacherClasses } = await this.school.get();
+    return teacherClasses === null ? null : (teacherClasses[id] ?? []);
+  }
+}
+
+export function isVisible(className: string, visible: VisibleClasses): boolean {
+  return visible === null || visible.includes(className);
+}

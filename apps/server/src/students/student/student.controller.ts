@@ -1,0 +1,109 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
+import type {
+  CompareRoster,
+  ImportRoster,
+  RosterComparisonView,
+  RosterImportView,
+  RosterUndoView,
+  StudentGroups,
+  StudentsPage,
+  StudentView,
+} from '@hapset/contract';
+import type { Response } from 'express';
+import type { Account } from '../../school/account/account.entity.js';
+import { OfficeOnly } from '../../school/rights/access.decorators.js';
+import { Who } from '../../school/rights/who.decorator.js';
+import { nameFile } from '../../paper/picture/send-file.js';
+import { RosterService } from '../roster/roster.service.js';
+import { CompareRosterPipe, ImportRosterPipe } from '../roster/roster-body.pipe.js';
+import { ChangeStudentDto, LeaveClassDto } from './student.dto.js';
+import { StudentService, type StudentsWish } from './student.service.js';
+import { StudentVisibility } from './student-visibility.js';
+import { studentFileFormats, studentFileTypes, studentsFile } from './students-file.js';
+
+type Asked = Readonly<Record<string, unknown>>;
+
+@Controller('api')
+export class StudentController {
+  constructor(
+    private readonly students: StudentService,
+    private readonly rosters: RosterService,
+    private readonly visibility: StudentVisibility,
+  ) {}
+
+  @Get('students')
+  async page(@Query() query: Asked, @Who() who: Account): Promise<StudentsPage> {
+    return this.students.page({ ...wishOf(query), visible: await this.visibility.of(who), after: text(query.after) });
+  }
+
+  @Get('student-groups')
+  async groups(@Who() who: Account): Promise<StudentGroups> {
+    return this.students.groups(await this.visibility.of(who));
+  }
+
+  @OfficeOnly()
+  @Get('students-file')
+  async file(@Query() query: Asked, @Res() response: Response): Promise<void> {
+    const format = studentFileFormats.find((known) => known === query.format) ?? 'csv';
+    const bytes = studentsFile(await this.students.all({ ...wishOf(query), visible: null }), format);
+    nameFile(response, { type: studentFileTypes[format], name: `Students.${format}`, disposition: 'attachment' }).send(
+      bytes,
+    );
+  }
+
+  @Patch('students/:studentId')
+  change(@Param('studentId') studentId: string, @Body() body: ChangeStudentDto): Promise<StudentView> {
+    return this.students.change(studentId, body);
+  }
+
+  @OfficeOnly()
+  @Post('class-departures')
+  @HttpCode(200)
+  leave(@Body() { className }: LeaveClassDto): Promise<StudentGroups> {
+    return this.students.leave(className);
+  }
+
+  @OfficeOnly()
+  @Post('roster-comparisons')
+  @HttpCode(200)
+  compare(@Body(CompareRosterPipe) { students }: CompareRoster): Promise<RosterComparisonView> {
+    return this.rosters.compare(students);
+  }
+
+  @OfficeOnly()
+  @Get('roster-imports')
+  imports(@Who() who: Account): Promise<readonly RosterImportView[]> {
+    return this.rosters.list(who);
+  }
+
+  @OfficeOnly()
+  @Post('roster-imports')
+  bring(@Body(ImportRosterPipe) body: ImportRoster, @Who() who: Account): Promise<RosterImportView> {
+    return this.rosters.bring(body, who.id);
+  }
+
+  @OfficeOnly()
+  @Get('roster-imports/:rosterImportId/undo')
+  undoView(@Param('rosterImportId') id: string): Promise<RosterUndoView> {
+    return this.rosters.undoView(id);
+  }
+
+  @OfficeOnly()
+  @Delete('roster-imports/:rosterImportId')
+  undo(@Param('rosterImportId') id: string): Promise<RosterUndoView> {
+    return this.rosters.undo(id);
+  }
+}
+
+function wishOf(query: Asked): Omit<StudentsWish, 'after' | 'visible'> {
+  return {
+    find: text(query.find) ?? '',
+    className: text(query.class),
+    year: text(query.year),
+    left: query.left === 'yes',
+  };
+}
+
+function text(value: unknown): string | null {
+  return typeof value === 'string' && value !== '' ? value : null;
+}

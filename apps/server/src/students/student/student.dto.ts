@@ -1,0 +1,35 @@
+import type { ChangeStudent, LeaveClass } from '@hapset/contract';
+import { rosterLimits, type NameParts } from '@hapset/core';
+import { Type } from 'class-transformer';
+import { IsBoolean, IsInt, IsString, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import type { Exact, Plain } from '../../platform/problem/exact.js';
+
+const { nameLength, idLength, classLength } = rosterLimits;
+
+class NameDto implements NameParts {
+  @IsString() @MaxLength(nameLength) prefix: string;
+  @IsString() @MaxLength(nameLength) given: string;
+  @IsString() @MaxLength(nameLength) middle: string;
+  @IsString() @MaxLength(nameLength) family: string;
+}
+
+/** Null is no value here but for the id. */
+const given = (name: keyof ChangeStudentDto) => ValidateIf((body: ChangeStudentDto) => body[name] !== undefined);
+
+export class ChangeStudentDto implements ChangeStudent {
+  @IsInt() version: number;
+  @given('className') @IsString() @MaxLength(classLength) className?: string;
+  @given('year') @IsString() @MaxLength(classLength) year?: string;
+  @given('left') @IsBoolean() left?: boolean;
+  @given('name') @ValidateNested() @Type(() => NameDto) name?: NameDto;
+  @ValidateIf((body: ChangeStudentDto) => body.schoolId !== undefined && body.schoolId !== null)
+  @IsString()
+  @MaxLength(idLength)
+  schoolId?: string | null;
+}
+export const sameChangeStudent: Exact<Plain<ChangeStudentDto>, Plain<ChangeStudent>> = true;
+
+export class LeaveClassDto implements LeaveClass {
+  @IsString() @MinLength(1) @MaxLength(classLength) className: string;
+}
+export const sameLeaveClass: Exact<Plain<LeaveClassDto>, Plain<LeaveClass>> = true;

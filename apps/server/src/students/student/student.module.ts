@@ -1,0 +1,18 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { CardsOfStudents } from './cards-of-students.js';
+import { RosterImport } from '../roster/roster-import.entity.js';
+import { RosterService } from '../roster/roster.service.js';
+import { StudentController } from './student.controller.js';
+import { Student } from './student.entity.js';
+import { StudentService } from './student.service.js';
+import { StudentVisibility } from './student-visibility.js';
+import { SchoolModule } from '../../school/settings/school.module.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([Student, RosterImport]), SchoolModule],
+  controllers: [StudentController],
+  providers: [StudentService, RosterService, CardsOfStudents, StudentVisibility],
+  exports: [StudentService, StudentVisibility, TypeOrmModule],
+})
+export class StudentModule {}

@@ -1,0 +1,41 @@
+/** Listens to the server while a page of the staff is open: what shows a material is asked for again when its check moves on. */
+import { routes, type LiveEvent } from '@hapset/contract';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { lessonKeys } from '../../lessons/lesson/lesson.keys.js';
+import { materialKeys } from '../../gather/material/material.keys.js';
+import { tryoutKeys } from '../../reads/tryout/tryout.queries.js';
+import { newsKeys } from '../../overview/news/news.keys.js';
+
+/** Many checks end within moments; they are shown together. */
+const gatherMs = 250;
+
+export function useLiveChecks(): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | null = null;
+    let finished = false;
+    const refresh = (): void => {
+      timer = null;
+      void client.invalidateQueries({ queryKey: lessonKeys.all });
+      void client.invalidateQueries({ queryKey: materialKeys.all });
+      if (finished) void client.invalidateQueries({ queryKey: newsKeys.all });
+      finished = false;
+    };
+    const source = new EventSource(routes.events.path);
+    source.addEventListener('check', ({ data }: MessageEvent<string>) => {
+      const event = JSON.parse(data) as LiveEvent;
+      finished ||= event.type === 'check' && event.state === 'done';
+      timer ??= setTimeout(refresh, gatherMs);
+    });
+    source.addEventListener(
+      'tryout',
+      ({ data }: MessageEvent<string>) =>
+        void client.invalidateQueries({ queryKey: tryoutKeys.of((JSON.parse(data) as LiveEvent).materialId) }),
+    );
+    return () => {
+      source.close();
+      if (timer !== null) clearTimeout(timer);
+    };
+  }, [client]);
+}

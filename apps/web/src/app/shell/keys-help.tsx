@@ -1,0 +1,32 @@
+import type { ReactElement } from 'react';
+import { Dialog } from '../../platform/design/dialog.js';
+
+const keys = [
+  ['/', 'Find something on the shelf'],
+  ['Ctrl V', 'Paste links anywhere on a bench, the shelf or the start page'],
+  ['Tab', 'Go from field to field'],
+  ['Space, then ↑ ↓', 'On a station’s number: move it, Space again to put it down'],
+  ['Enter', 'Open what has the focus, or keep what was typed'],
+  ['Esc', 'Close, or leave as it was'],
+  ['?', 'This list'],
+] as const;
+
+/** The list of keys. */
+export function KeysHelp({ onClose }: { readonly onClose: () => void }): ReactElement {
+  return (
+    <Dialog title="Keys" onClose={onClose}>
+      <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2.5 text-[14.5px]">
+        {keys.map(([key, words]) => (
+          <div key={key} className="contents">
+            <dt>
+              <kbd className="rounded-[5px] border border-line-strong bg-paper px-2 py-0.5 font-mono text-[13px] whitespace-nowrap">
+                {key}
+              </kbd>
+            </dt>
+            <dd className="m-0">{words}</dd>
+          </div>
+        ))}
+      </dl>
+    </Dialog>
+  );
+}

@@ -1,0 +1,60 @@
+/** A message for the code itself, with its steps in sight while it is written. */
+import { limits, type DeviceView } from '@hapset/contract';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { TextArea } from '../../platform/design/field.js';
+import { LiveCode } from '../symbol/live-code.js';
+
+interface Props {
+  readonly devices: readonly DeviceView[];
+  readonly send: string;
+  readonly sending: boolean;
+  readonly failure: string | null;
+  readonly onSend: (words: string) => void;
+  /** Keeps it as a written page instead. */
+  readonly onPage: (words: string) => void;
+}
+
+export function MessageForm({ devices, send, sending, failure, onSend, onPage }: Props): ReactElement {
+  const [words, setWords] = useState('');
+  const empty = words.trim() === '';
+  return (
+    <form
+      className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!empty) onSend(words);
+      }}
+    >
+      <div>
+        <p className="mt-0 mb-4 text-[14px] text-muted">
+          Every scanner shows it, without any network. Each character counts, in steps.
+        </p>
+        <TextArea
+          label="Message"
+          rows={7}
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+          autoFocus
+          problem={words.length > limits.wordsLength ? 'Longer than a code can hold.' : undefined}
+        />
+        {failure !== null && (
+          <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+            {failure}
+          </p>
+        )}
+        <div className="mt-4">
+          <Button type="submit" tone="main" disabled={sending || empty || words.length > limits.wordsLength}>
+            {send}
+          </Button>
+        </div>
+      </div>
+      <LiveCode
+        payload={empty ? null : words}
+        act={null}
+        devices={devices}
+        wayOut={<Button onClick={() => onPage(words)}>Put it on a page</Button>}
+      />
+    </form>
+  );
+}

@@ -1,0 +1,102 @@
+import { lookLimits, type LookCentre, type LookDesign, type LookJudgement } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { ChooseFile } from '../../platform/design/choose-file.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { percent } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { ChooseIcon } from './choose-icon.js';
+import { useBringLookPicture } from './look.queries.js';
+
+interface Props {
+  readonly design: LookDesign;
+  readonly judgement: LookJudgement;
+  readonly onChange: (part: Partial<LookDesign>) => void;
+}
+
+/** A picture in the middle: an icon, or one of the school's own. By itself it is as large as leaves half of the repair. */
+export function CentreControls({ design: { centre }, judgement, onChange }: Props): ReactElement {
+  const bring = useBringLookPicture();
+  const put = (next: LookCentre | null): void => onChange({ centre: next });
+  const side = centre?.side ?? null;
+  return (
+    <Sheet
+      title="In the middle"
+      aside={
+        centre === null
+          ? 'it takes from the repair'
+          : judgement.centre === null
+            ? 'this code has no room for it'
+            : `${judgement.centre.width} × ${judgement.centre.height} modules`
+      }
+      action={
+        <>
+          <ChooseFile
+            label={bring.isPending ? 'Bringing it…' : 'Own picture'}
+            accept="image/png,image/jpeg,image/webp"
+            onChoose={(file) =>
+              bring.mutate(file, {
+                onSuccess: ({ id, aspect }) => put({ sort: 'picture', pictureId: id, aspect, side }),
+              })
+            }
+          />
+          {centre !== null && <Button onClick={() => put(null)}>Nothing</Button>}
+        </>
+      }
+    >
+      {bring.isError && (
+        <p role="alert" className="mt-0 mb-2 text-[13.5px] font-semibold text-stop">
+          {wordsFor(bring.error)}
+        </p>
+      )}
+      <ChooseIcon
+        chosen={centre?.sort === 'icon' ? centre.icon : null}
+        none="No icon of that name. Try another word, or bring a picture."
+        onChoose={(icon) => put({ sort: 'icon', icon, side })}
+      />
+      {centre !== null && <SizeControl centre={centre} now={judgement.centre} onChange={put} />}
+    </Sheet>
+  );
+}
+
+function SizeControl({
+  centre,
+  now,
+  onChange,
+}: {
+  readonly centre: LookCentre;
+  readonly now: LookJudgement['centre'];
+  readonly onChange: (centre: LookCentre) => void;
+}): ReactElement {
+  const { least, most } = lookLimits.side;
+  const byHand = centre.side !== null;
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-line pt-3 text-[14.5px]">
+      <label className="flex min-h-9 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-ink"
+          checked={!byHand}
+          onChange={(event) => onChange({ ...centre, side: event.target.checked ? null : 0.22 })}
+        />
+        As large as leaves half of the repair
+      </label>
+      {byHand && (
+        <label className="flex min-h-9 items-center gap-2.5">
+          Width
+          <input
+            type="range"
+            min={least}
+            max={most}
+            step={0.01}
+            value={centre.side ?? least}
+            onChange={(event) => onChange({ ...centre, side: Number(event.target.value) })}
+            className="w-44 accent-ink"
+          />
+          <span className="w-12 text-muted">{percent(centre.side ?? least)}</span>
+        </label>
+      )}
+      {now === null && <span className="text-[13.5px] text-muted">On codes with more repair it shows.</span>}
+    </div>
+  );
+}

@@ -1,0 +1,193 @@
+/** Everything that a look is made of, part by part. */
+import {
+  captionPlaces,
+  finderShapes,
+  firstInkTo,
+  frameForms,
+  gradientWays,
+  lookLimits,
+  moduleShapes,
+  type LookDesign,
+  type LookJudgement,
+} from '@hapset/core';
+import { useId, type ReactElement } from 'react';
+import { ChoiceField, SelectField, TextField } from '../../platform/design/field.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { finderShapeWords, frameWords, gradientWayWords, moduleShapeWords } from '../../platform/wording/looks.js';
+import { CentreControls } from './centre-controls.js';
+import { Choices } from '../../platform/design/choices.js';
+import { FinderSwatch, FrameSwatch, ModuleSwatch } from './swatches.js';
+
+interface Props {
+  readonly design: LookDesign;
+  readonly judgement: LookJudgement;
+  readonly onChange: (part: Partial<LookDesign>) => void;
+}
+
+export function DesignControls({ design, judgement, onChange }: Props): ReactElement {
+  return (
+    <>
+      <Sheet title="Colours">
+        <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+          <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
+          <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
+          <label className="flex min-h-9 items-center gap-2 text-[14.5px]">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={design.inkTo !== null}
+              onChange={(event) => onChange({ inkTo: event.target.checked ? firstInkTo : null })}
+            />
+            Runs into a second colour
+          </label>
+        </div>
+        {design.inkTo !== null && (
+          <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
+            <Colour label="Second colour" value={design.inkTo} onChange={(inkTo) => onChange({ inkTo })} />
+            <div className="w-48">
+              <ChoiceField
+                choices={gradientWays}
+                words={gradientWayWords}
+                label="Runs"
+                value={design.way}
+                onChange={(event) => onChange({ way: event.target.value as LookDesign['way'] })}
+              />
+            </div>
+          </div>
+        )}
+      </Sheet>
+      <Sheet title="Shapes">
+        <Choices
+          legend="Modules"
+          value={design.modules}
+          options={moduleShapes.map((shape) => ({
+            value: shape,
+            words: moduleShapeWords[shape],
+            swatch: <ModuleSwatch shape={shape} />,
+          }))}
+          onChoose={(modules) => onChange({ modules })}
+        />
+        <Choices
+          legend="Corners"
+          value={design.finders}
+          options={finderShapes.map((shape) => ({
+            value: shape,
+            words: finderShapeWords[shape],
+            swatch: <FinderSwatch shape={shape} />,
+          }))}
+          onChoose={(finders) => onChange({ finders })}
+        />
+      </Sheet>
+      <CentreControls design={design} judgement={judgement} onChange={onChange} />
+      <Sheet title="Words and frame" aside="outside the quiet zone; on a poster they take some of the room">
+        <Choices
+          legend="Frame"
+          value={design.frame ?? 'none'}
+          options={[
+            { value: 'none' as const, words: 'None', swatch: <FrameSwatch form={null} /> },
+            ...frameForms.map((form) => ({
+              value: form,
+              words: frameWords[form],
+              swatch: <FrameSwatch form={form} />,
+            })),
+          ]}
+          onChoose={(form) => onChange({ frame: form === 'none' ? null : form })}
+        />
+        <CaptionControls design={design} onChange={onChange} />
+      </Sheet>
+    </>
+  );
+}
+
+const firstWords = 'Point your camera here';
+
+function CaptionControls({ design: { caption }, onChange }: Omit<Props, 'judgement'>): ReactElement {
+  const kind = caption === null ? 'none' : caption.words === null ? 'name' : 'words';
+  const place = caption?.place ?? 'below';
+  const choose = (next: 'none' | 'name' | 'words'): void =>
+    onChange({
+      caption: next === 'none' ? null : { words: next === 'name' ? null : (caption?.words ?? firstWords), place },
+    });
+  return (
+    <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-3">
+      <div className="w-52">
+        <SelectField
+          label="Words"
+          value={kind}
+          onChange={(event) => choose(event.target.value as 'none' | 'name' | 'words')}
+        >
+          <option value="none">None</option>
+          <option value="name">The code’s own name</option>
+          <option value="words">The same on every code</option>
+        </SelectField>
+      </div>
+      {caption !== null && (
+        <div className="w-32">
+          <SelectField
+            label="Where"
+            value={place}
+            onChange={(event) => onChange({ caption: { ...caption, place: event.target.value as 'above' | 'below' } })}
+          >
+            {captionPlaces.map((each) => (
+              <option key={each} value={each}>
+                {each === 'above' ? 'Above' : 'Below'}
+              </option>
+            ))}
+          </SelectField>
+        </div>
+      )}
+      {caption !== null && caption.words !== null && (
+        <div className="min-w-56 flex-1">
+          <TextField
+            label="What they say"
+            value={caption.words}
+            maxLength={lookLimits.captionLength}
+            onChange={(event) => onChange({ caption: { words: event.target.value, place } })}
+            onBlur={(event) => event.target.value.trim() === '' && onChange({ caption: { words: firstWords, place } })}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Colour({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (colour: string) => void;
+}): ReactElement {
+  const id = useId();
+  const typed = (text: string): void => {
+    if (/^#[0-9a-f]{6}$/i.test(text)) onChange(text.toLowerCase());
+  };
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-[13.5px] font-semibold">
+        {label}
+      </label>
+      <span className="flex items-center gap-2">
+        <input
+          id={id}
+          type="color"
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+          className="h-9 w-11 cursor-pointer rounded-small border border-line-strong bg-sheet p-1"
+        />
+        {/* Typed as it is; it counts once it is a whole colour. */}
+        <input
+          key={value}
+          aria-label={`${label}, as a number`}
+          defaultValue={value}
+          spellCheck={false}
+          maxLength={7}
+          onChange={(event) => typed(event.target.value)}
+          className="min-h-9 w-[92px] rounded-small border border-line-strong bg-sheet px-2 font-mono text-[14px]"
+        />
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,105 @@
+/** One look for all stations of a lesson, in one click; those with a look of their own keep it until they are asked to join. */
+import { plainLookChoice, routes, type BenchView, type LookChoice } from '@hapset/contract';
+import { useMutation } from '@tanstack/react-query';
+import { useMemo, type ReactElement } from 'react';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
+import { plural } from '../../platform/wording/figures.js';
+import { failing } from '../../platform/wording/looks.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { ChooseLook } from './choose-look.js';
+import { useChooseLessonLook } from './look.queries.js';
+import { sampleOfLesson } from './sample.js';
+
+function whoHas(stations: number, withOwn: number): string {
+  if (withOwn > 0)
+    return `That look is on every station now but ${withOwn === 1 ? 'one that keeps its own' : `${withOwn} that keep their own`}.`;
+  return stations === 1 ? 'The station has that look now.' : `All ${stations} stations have that look now.`;
+}
+
+export default function LessonLook({
+  bench,
+  onClose,
+}: {
+  readonly bench: BenchView;
+  readonly onClose: () => void;
+}): ReactElement {
+  const { lesson, rows } = bench;
+  const choose = useChooseLessonLook(lesson.id);
+  const notice = useNotice();
+  const sample = useMemo(() => sampleOfLesson(bench), [bench]);
+  const own = rows.filter(({ material }) => material.look !== null);
+  const take = (look: LookChoice, fails = ''): void =>
+    choose.mutate(look, {
+      onSuccess: () => {
+        onClose();
+        notice({ words: whoHas(rows.length, own.length) + failing(fails), undo: () => choose.mutate(lesson.look) });
+      },
+      onError: (error) => notice({ words: wordsFor(error) }),
+    });
+  return (
+    <Dialog
+      title="Look of the lesson"
+      about="One click, and all its codes look like that. Nothing they say changes."
+      wide
+      onClose={onClose}
+    >
+      {sample ? (
+        <ChooseLook sample={sample} now={lesson.look} disabled={choose.isPending} onChoose={take} />
+      ) : (
+        <p className="m-0 text-[14.5px]">There is no code in this lesson yet. Add a station first.</p>
+      )}
+      {own.length > 0 && <OwnLooks bench={bench} />}
+      {lesson.look !== null && (
+        <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
+          <span className="flex-1">
+            {lesson.look === plainLookChoice ? 'This lesson is plain by choice.' : 'This lesson has a look of its own.'}{' '}
+            Without a choice the school decides.
+          </span>
+          <Button disabled={choose.isPending} onClick={() => take(null)}>
+            Leave it to the school
+          </Button>
+        </p>
+      )}
+    </Dialog>
+  );
+}
+
+/** Stations whose material goes its own way. */
+function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElement {
+  const changed = useLessonsChanged();
+  const notice = useNotice();
+  const own = rows.filter(({ material }) => material.look !== null);
+  const set = async (
+    looks: readonly { readonly id: string; readonly version: number; readonly look: LookChoice }[],
+  ): Promise<void> => {
+    for (const { id, version, look } of looks)
+      await call(routes.changeMaterial, { params: { materialId: id }, body: { version, look } });
+  };
+  const join = useMutation({
+    mutationFn: () => set(own.map(({ material: { id, version } }) => ({ id, version, look: null }))),
+    onSuccess: () =>
+      notice({ words: `${plural(own.length, 'station')} go with the lesson now.`, undo: () => leave.mutate() }),
+    onError: (error) => notice({ words: wordsFor(error) }),
+    onSettled: changed,
+  });
+  const leave = useMutation({
+    mutationFn: () => set(own.map(({ material: { id, version, look } }) => ({ id, version: version + 1, look }))),
+    onError: (error) => notice({ words: wordsFor(error) }),
+    onSettled: changed,
+  });
+  return (
+    <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px]">
+      <span className="flex-1">
+        {own.map(({ name }) => `“${name}”`).join(', ')}{' '}
+        {own.length === 1 ? 'has a look of its own and keeps' : 'have looks of their own and keep'} it.
+      </span>
+      <Button disabled={join.isPending} onClick={() => join.mutate()}>
+        Let {own.length === 1 ? 'it' : 'them'} go with the lesson
+      </Button>
+    </p>
+  );
+}

@@ -1,0 +1,126 @@
+/** How the code looks, who chose it, and what that leaves. */
+import { plainLookChoice, type LookChoice, type MaterialPage } from '@hapset/contract';
+import type { ErrorCorrectionLevel } from '@hapset/core';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { failing, lookOriginWords, plainLookWords } from '../../platform/wording/looks.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { ContrastFigure, ReasonList, RepairFigure } from './look-figures.js';
+import { designAddress } from './design-address.js';
+
+// Drawing looks needs the icons; who never opens this does not load them.
+const ChooseForCode = lazy(() => import('./choose-for-code.js'));
+
+export function LookPart({ page }: { readonly page: MaterialPage }): ReactElement | null {
+  const { look, code } = page;
+  const [choosing, setChoosing] = useState(false);
+  const change = useChangeMaterial(page.material.id);
+  const notice = useNotice();
+  if (!code || !look.judgement) return null;
+  const name = look.name ?? plainLookWords;
+  const before = page.material.look;
+  const choose = (choice: LookChoice, words: string): void =>
+    change.mutate(
+      { version: page.material.version, look: choice },
+      {
+        onSuccess: ({ version }) => {
+          setChoosing(false);
+          notice({ words, undo: () => change.mutate({ version, look: before }) });
+        },
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
+    );
+  return (
+    <div id="look">
+      <Sheet
+        mark={
+          <StateMark
+            mark={look.judgement.state}
+            words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'to be looked at'}`}
+          />
+        }
+        title={`Look: ${name}`}
+        aside={look.from === 'nobody' ? '' : lookOriginWords[look.from]}
+        action={
+          <>
+            <Button onClick={() => setChoosing(true)}>Choose a look</Button>
+            <Link to={designAddress(page)} className={buttonClass()}>
+              Design one
+            </Link>
+          </>
+        }
+      >
+        <div className="grid gap-x-6 sm:grid-cols-2">
+          <ContrastFigure judgement={look.judgement} />
+          <RepairFigure judgement={look.judgement} />
+        </div>
+        <ReasonList judgement={look.judgement} />
+        {look.judgement.freeLevel !== null && <FreeLevel page={page} level={look.judgement.freeLevel} />}
+        {choosing && (
+          <Dialog
+            title="Choose a look"
+            about="On this code, as it would be. Nothing it says changes."
+            wide
+            onClose={() => setChoosing(false)}
+          >
+            <Suspense>
+              <ChooseForCode
+                page={page}
+                disabled={change.isPending}
+                onChoose={(choice, fails) => choose(choice, `The code has that look now.${failing(fails)}`)}
+              />
+            </Suspense>
+            {before !== null && (
+              <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
+                <span className="flex-1">
+                  {before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a
+                  choice, lesson and school decide.
+                </span>
+                <Button
+                  disabled={change.isPending}
+                  onClick={() => choose(null, 'Lesson and school decide how it looks.')}
+                >
+                  Leave it to them
+                </Button>
+              </p>
+            )}
+          </Dialog>
+        )}
+      </Sheet>
+    </div>
+  );
+}
+
+/** More repair for nothing: proposed where a level was chosen by hand that is not the highest that the same size holds. */
+function FreeLevel({
+  page: { material },
+  level,
+}: {
+  readonly page: MaterialPage;
+  readonly level: ErrorCorrectionLevel;
+}): ReactElement {
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  return (
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-[14px]">
+      <span className="flex-1">Level {level} repairs more and the code stays as coarse as it is.</span>
+      <Button
+        disabled={change.isPending}
+        onClick={() =>
+          change.mutate(
+            { version: material.version, level },
+            { onError: (error) => notice({ words: wordsFor(error) }) },
+          )
+        }
+      >
+        Take level {level}
+      </Button>
+    </p>
+  );
+}

@@ -1,0 +1,188 @@
+/** The looks of the school: all staff use them, the administrator decides which, and which one is the usual one. */
+import { lookMakers, routes, type LookMakers, type LooksView, type LookView } from '@hapset/contract';
+import { judgeLook } from '@hapset/core';
+import { useQuery } from '@tanstack/react-query';
+import { MoreHorizontal } from 'lucide';
+import { useMemo, type ReactElement } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useSession } from '../../school/account/session.queries.js';
+import { buttonClass } from '../../platform/design/button.js';
+import { ChoiceField, SelectField } from '../../platform/design/field.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { Menu } from '../../platform/design/menu.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { useDevicesOf } from '../../school/device/device.queries.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { CodePicture } from '../symbol/code-picture.js';
+import { useRemoval } from '../../platform/undo/use-removal.js';
+import { lookMakerWords, lookReasonWords, plainLookWords } from '../../platform/wording/looks.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { lookAddress } from './design-address.js';
+import { looksQuery, useAllowLook, useChangeLookRules } from './look.queries.js';
+import { drawSample, usualSample, type LookSample } from './sample.js';
+import { Icon } from '../../platform/design/icon.js';
+
+export function Component(): ReactElement {
+  const looks = useQuery(looksQuery);
+  const mayRule = useSession()?.role === 'administrator';
+  const devices = useDevicesOf(null);
+  const sample = useMemo(() => usualSample(devices), [devices]);
+  const mayMake = mayRule || looks.data?.madeBy === 'staff';
+  return (
+    <>
+      <PageHead
+        title="Looks"
+        trail={
+          <Link to="/school" className="text-ink/80">
+            School
+          </Link>
+        }
+        about="Colours, shapes, what stands in the middle and around. A look never changes what a code says."
+        actions={
+          mayMake && (
+            <Link to="/school/looks/new" className={buttonClass('main')}>
+              Design a look
+            </Link>
+          )
+        }
+      />
+      {looks.isPending && <Loading rows={3} label="Looks are loading" />}
+      {looks.isError && <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />}
+      {looks.data && mayRule && <Rules looks={looks.data} />}
+      {looks.data?.looks.length === 0 && (
+        <Empty title="No looks yet">
+          All codes are black on white, which reads best. A look of your own is designed with its readability in sight.
+        </Empty>
+      )}
+      {looks.data && looks.data.looks.length > 0 && sample && (
+        <ul
+          className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-3 p-0"
+          aria-label="Looks of the school"
+        >
+          {looks.data.looks.map((look) => (
+            <LookCard
+              key={look.id}
+              look={look}
+              sample={sample}
+              isDefault={looks.data.defaultLookId === look.id}
+              mayRule={mayRule}
+            />
+          ))}
+        </ul>
+      )}
+      {!mayRule && looks.data && looks.data.madeBy === 'administrator' && (
+        <p className="mt-3 mb-0 text-[13.5px] text-muted">At this school the administrator makes looks.</p>
+      )}
+    </>
+  );
+}
+
+function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: LooksView }): ReactElement {
+  const change = useChangeLookRules();
+  const notice = useNotice();
+  const keep = (rules: { defaultLookId: string | null; madeBy: LookMakers }): void =>
+    change.mutate(rules, {
+      onSuccess: () => notice({ words: 'The school’s rules for looks are kept.' }),
+      onError: (error) => notice({ words: wordsFor(error) }),
+    });
+  return (
+    <div className="mb-4 grid gap-4 sm:max-w-2xl sm:grid-cols-2">
+      <SelectField
+        label="Look where none is chosen"
+        value={defaultLookId ?? ''}
+        disabled={change.isPending}
+        onChange={(event) => keep({ defaultLookId: event.target.value || null, madeBy })}
+      >
+        <option value="">{plainLookWords}</option>
+        {looks
+          .filter(({ allowed }) => allowed)
+          .map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+      </SelectField>
+      <ChoiceField
+        choices={lookMakers}
+        words={lookMakerWords}
+        label="Who makes looks"
+        value={madeBy}
+        disabled={change.isPending}
+        onChange={(event) => keep({ defaultLookId, madeBy: event.target.value as LookMakers })}
+      />
+    </div>
+  );
+}
+
+interface CardProps {
+  readonly look: LookView;
+  readonly sample: LookSample;
+  readonly isDefault: boolean;
+  readonly mayRule: boolean;
+}
+
+function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement {
+  const { id, name, design, allowed, mayChange, uses } = look;
+  const drawing = useMemo(() => drawSample(sample, design), [sample, design]);
+  const judgement = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
+  const allow = useAllowLook();
+  const notice = useNotice();
+  const navigate = useNavigate();
+  const removal = useRemoval({
+    remove: routes.removeLook,
+    restore: routes.restoreLook,
+    params: { lookId: id },
+    words: `“${name}” was removed.`,
+  });
+  const [worst] = judgement.reasons;
+  const facts = [
+    isDefault ? 'where none is chosen' : '',
+    uses > 0 ? `chosen ${uses === 1 ? 'once' : `${uses} times`}` : 'not chosen yet',
+    allowed ? '' : 'not allowed any more',
+  ];
+  return (
+    <li className="flex flex-col rounded-sheet border border-line bg-sheet p-3">
+      <div className="flex h-44 items-center justify-center rounded-small border border-line bg-white p-2">
+        <CodePicture drawing={drawing} label="" className={`max-h-full max-w-full ${allowed ? '' : 'opacity-45'}`} />
+      </div>
+      <div className="mt-2.5 flex items-start gap-2">
+        <StateMark
+          mark={allowed ? judgement.state : 'look-at'}
+          words={judgement.state === 'done' ? 'Leaves enough' : 'To be looked at'}
+        />
+        <div className="min-w-0 flex-1 leading-snug">
+          <Link to={lookAddress(look)} className="text-[15.5px] font-semibold break-words text-ink">
+            {name}
+          </Link>
+          <p className="m-0 text-[13px] text-muted">
+            {[worst ? lookReasonWords[worst].short : '', ...facts].filter((part) => part !== '').join(' · ')}
+          </p>
+        </div>
+        {(mayChange || mayRule) && (
+          <Menu
+            label={`More for ${name}`}
+            entries={[
+              { label: mayChange ? 'Change' : 'Design from it', onSelect: () => void navigate(lookAddress(look)) },
+              ...(mayRule
+                ? [
+                    {
+                      label: allowed ? 'Allow no longer' : 'Allow again',
+                      onSelect: () =>
+                        allow.mutate(
+                          { lookId: id, allowed: !allowed },
+                          { onError: (error) => notice({ words: wordsFor(error) }) },
+                        ),
+                    },
+                  ]
+                : []),
+              { label: 'Remove', onSelect: removal.run, danger: true, disabled: uses > 0 || isDefault },
+            ]}
+          >
+            <Icon icon={MoreHorizontal} size={17} />
+          </Menu>
+        )}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,128 @@
+import type { MaterialPage, ShortLinkDetails } from '@hapset/contract';
+import { alwaysOpen, isAlwaysOpen, openingProblem, type OpenHours, type Opening } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { Button } from '../../platform/design/button.js';
+import { TextField } from '../../platform/design/field.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { openingProblemWords } from '../../platform/wording/short-links.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { useChangeOpening } from './short-link.queries.js';
+
+interface Fields {
+  from: string;
+  until: string;
+  days: string[];
+  begins: string;
+  ends: string;
+}
+
+const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+/** When it leads on: from and until, and hours of the week, by the school's clock. Outside them students read when to come back. */
+export function OpeningForm({
+  link,
+  page,
+  lesson,
+}: {
+  readonly link: ShortLinkDetails;
+  readonly page: MaterialPage;
+  readonly lesson: { readonly from: string; readonly until: string } | null;
+}): ReactElement {
+  const change = useChangeOpening(page.material.id);
+  const notice = useNotice();
+  const { register, handleSubmit, reset, setValue, formState } = useForm<Fields>({ values: toFields(link.opening) });
+  const keep = (opening: Opening): void => {
+    const before = link.opening;
+    change.mutate(opening, {
+      onSuccess: () => notice({ words: 'The opening hours are kept.', undo: () => change.mutate(before) }),
+      onError: (error) => notice({ words: wordsFor(error) }),
+    });
+  };
+  const problem = formState.errors.root?.message;
+  return (
+    <form
+      noValidate
+      className="mt-1 flex flex-col gap-3"
+      onSubmit={(event) => void handleSubmit((fields) => keep(toOpening(fields)))(event)}
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField label="Open from" type="datetime-local" {...register('from')} />
+        <TextField
+          label="Open until"
+          type="datetime-local"
+          {...register('until', { validate: (_, fields) => problemOf(fields) })}
+          problem={formState.errors.until?.message ?? problem}
+        />
+      </div>
+      <fieldset className="m-0 flex flex-wrap items-end gap-x-4 gap-y-2 border-0 p-0">
+        <legend className="mb-1 text-[13.5px] font-semibold">Only on these days</legend>
+        {dayNames.map((name, index) => (
+          <label key={name} className="flex min-h-9 items-center gap-1.5 text-[14px]">
+            <input type="checkbox" value={String(index + 1)} className="size-4 accent-ink" {...register('days')} />{' '}
+            {name}
+          </label>
+        ))}
+        <span className="flex gap-3">
+          <TextField label="from" type="time" {...register('begins')} />
+          <TextField label="until" type="time" {...register('ends')} />
+        </span>
+      </fieldset>
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" disabled={change.isPending || !formState.isDirty}>
+          Keep the hours
+        </Button>
+        {lesson && (
+          <Button
+            onClick={() => {
+              setValue('from', lesson.from, { shouldDirty: true });
+              setValue('until', lesson.until, { shouldDirty: true });
+            }}
+          >
+            During the lesson
+          </Button>
+        )}
+        {!isAlwaysOpen(link.opening) && (
+          <Button
+            tone="quiet"
+            onClick={() => {
+              reset(toFields(alwaysOpen));
+              keep(alwaysOpen);
+            }}
+          >
+            Always open
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}
+
+function toFields({ from, until, hours: [first] }: Opening): Fields {
+  return {
+    from: from ?? '',
+    until: until ?? '',
+    days: (first?.days ?? []).map(String),
+    begins: first?.from ?? '',
+    ends: first?.until ?? '',
+  };
+}
+
+function toOpening({ from, until, days, begins, ends }: Fields): Opening {
+  const hours: OpenHours[] =
+    days.length > 0 || begins !== '' || ends !== ''
+      ? [
+          {
+            days: days.length > 0 ? days.map(Number) : [1, 2, 3, 4, 5, 6, 7],
+            from: begins || '00:00',
+            until: ends || '23:59',
+          },
+        ]
+      : [];
+  return { from: from === '' ? null : from.slice(0, 16), until: until === '' ? null : until.slice(0, 16), hours };
+}
+
+function problemOf(fields: Fields): true | string {
+  const found = openingProblem(toOpening(fields));
+  return found === null || openingProblemWords[found];
+}

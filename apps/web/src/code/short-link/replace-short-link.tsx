@@ -1,0 +1,29 @@
+import type { ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { useReplaceShortLink } from './short-link.queries.js';
+
+/** Of an earlier version: short enough to be guessed. */
+export function ReplaceShortLink({ materialId }: { readonly materialId: string }): ReactElement {
+  const replace = useReplaceShortLink();
+  const notice = useNotice();
+  return (
+    <span className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13.5px]">
+      <span className="text-look">
+        Replace before the next print: it is short enough to be guessed. Printed codes go on working.
+      </span>
+      <Button
+        disabled={replace.isPending}
+        onClick={() =>
+          replace.mutate(materialId, {
+            onSuccess: () => notice({ words: 'Replaced. New prints carry the longer link; printed codes still work.' }),
+            onError: (error) => notice({ words: wordsFor(error) }),
+          })
+        }
+      >
+        Replace
+      </Button>
+    </span>
+  );
+}

@@ -1,0 +1,153 @@
+import type { MaterialPage, ShortLinkDetails, ShortLinkView } from '@hapset/contract';
+import { isAlwaysOpen } from '@hapset/core';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Failed } from '../../platform/design/list-states.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
+import { ago, plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { visitorWords } from '../../platform/wording/short-links.js';
+import { lessonOpening } from './lesson-opening.js';
+import { OpeningForm } from './opening-form.js';
+import { PointElsewhere } from './point-elsewhere.js';
+import { ReplaceShortLink } from './replace-short-link.js';
+import { shortLinkQuery } from './short-link.queries.js';
+
+const BarChart = lazy(() =>
+  import('../../platform/design/bar-chart.js').then(({ BarChart: component }) => ({ default: component })),
+);
+
+/** The material's short link: where it leads, when, and how often it is opened. */
+export function ShortLinkPart({
+  page,
+  link,
+}: {
+  readonly page: MaterialPage;
+  readonly link: ShortLinkView;
+}): ReactElement {
+  const [pointing, setPointing] = useState(false);
+  const [shown, setShown] = useState(false);
+  const { material, code } = page;
+  const carried = code?.carry === 'short-link';
+  return (
+    <div id="short-link">
+      <Sheet
+        title="Short link"
+        aside={`${carried ? '' : 'not in the code now; '}${link.open ? '' : 'closed just now; '}${link.opens === 0 ? 'not opened yet' : `opened ${plural(link.opens, 'time')}`}`}
+        action={material.link !== null && <Button onClick={() => setPointing(true)}>Point elsewhere</Button>}
+      >
+        <p className="m-0 font-mono text-[16px] break-all">{link.inLetters}</p>
+        <p className="mt-0.5 mb-0 text-[13.5px] text-muted">
+          As it stands on paper, for who can’t scan. Blanks and small letters do no harm.
+        </p>
+        {link.shortForm && <ReplaceShortLink materialId={material.id} />}
+        <details className="mt-1.5 text-[14px]" onToggle={(event) => setShown(event.currentTarget.open)}>
+          <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">
+            Opening hours, openings and history
+          </summary>
+          {shown && <Details page={page} />}
+        </details>
+      </Sheet>
+      {pointing && <PointElsewhere page={page} onClose={() => setPointing(false)} />}
+    </div>
+  );
+}
+
+function Details({ page }: { readonly page: MaterialPage }): ReactElement {
+  const details = useQuery(shortLinkQuery(page.material.id));
+  const lesson =
+    useQuery({ ...benchQuery(page.station?.lessonId ?? ''), enabled: page.station !== null }).data?.lesson ?? null;
+  if (details.isError) return <Failed words={wordsFor(details.error)} onRetry={() => void details.refetch()} />;
+  if (!details.data)
+    return (
+      <p className="m-0 py-2 text-muted" role="status">
+        Loading…
+      </p>
+    );
+  const { data } = details;
+  return (
+    <div className="flex flex-col gap-4 pt-1">
+      <section>
+        <h3 className="m-0 text-[14.5px]">
+          {isAlwaysOpen(data.opening) ? 'Open at any time' : 'Opening hours, by the school’s clock'}
+        </h3>
+        <OpeningForm link={data} page={page} lesson={lesson && lessonOpening(lesson)} />
+      </section>
+      <Openings link={data} />
+      <History page={page} link={data} />
+    </div>
+  );
+}
+
+function Openings({ link: { days, hours, visitors, opens } }: { readonly link: ShortLinkDetails }): ReactElement {
+  return (
+    <section>
+      <h3 className="m-0 text-[14.5px]">Openings in the last 30 days</h3>
+      {opens === 0 ? (
+        <p className="m-0 text-muted">None yet. Each opening counts once; robots and link previews don’t.</p>
+      ) : (
+        <>
+          <p className="m-0 text-muted">
+            {Object.entries(visitors)
+              .filter(([, count]) => count > 0)
+              .map(([kind, count]) => plural(count, visitorWords[kind as keyof typeof visitorWords]))
+              .join(', ')}
+            . Counts only; nothing about who.
+          </p>
+          <Suspense fallback={<div className="h-40" />}>
+            <div className="grid gap-4 sm:grid-cols-2">
+              <BarChart
+                label="By day"
+                labels={days.map(({ day }) => day.slice(5))}
+                values={days.map((day) => day.opens)}
+              />
+              <BarChart label="By hour of the day" labels={hours.map((_, hour) => String(hour))} values={hours} />
+            </div>
+          </Suspense>
+        </>
+      )}
+    </section>
+  );
+}
+
+function History({
+  page: { material },
+  link: { turns },
+}: {
+  readonly page: MaterialPage;
+  readonly link: ShortLinkDetails;
+}): ReactElement {
+  const change = useChangeMaterial(material.id);
+  return (
+    <section>
+      <h3 className="m-0 text-[14.5px]">Where it led before</h3>
+      {turns.length === 0 ? (
+        <p className="m-0 text-muted">It has led to one page only.</p>
+      ) : (
+        <ul className="m-0 list-none p-0">
+          {turns.map((turn) => (
+            <li
+              key={turn.at + turn.from}
+              className="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-b-0"
+            >
+              <span className="min-w-0 flex-1 font-mono text-[13px] break-all">{turn.from}</span>
+              <span className="text-[13px] text-muted">until {ago(turn.at)}</span>
+              {material.link !== null && turn.from !== material.link && (
+                <Button
+                  tone="quiet"
+                  disabled={change.isPending}
+                  onClick={() => change.mutate({ version: material.version, link: turn.from })}
+                >
+                  Lead there again
+                </Button>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

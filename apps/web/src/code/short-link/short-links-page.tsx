@@ -1,0 +1,155 @@
+import { routes, shortLinkFilters, type ShortLinkFilter, type ShortLinkRow } from '@hapset/contract';
+import { letsIn } from '@hapset/core';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { addressOf } from '../../platform/api/client.js';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { StateMark, type Mark } from '../../platform/design/state-mark.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { ago, plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { filterWords } from '../../platform/wording/short-links.js';
+import { verdictWords } from '../../platform/wording/verdicts.js';
+import { ReplaceShortLink } from './replace-short-link.js';
+import { shortLinksQuery } from './short-link.queries.js';
+
+/** All short links of a teacher: where each leads, where it is used, and whether it still opens. */
+export function Component(): ReactElement {
+  const [find, setFind] = useState('');
+  const [filter, setFilter] = useState<ShortLinkFilter>('all');
+  const wanted = useDeferredValue(find.trim());
+  const list = useInfiniteQuery(shortLinksQuery(wanted, filter));
+  const rows = list.data?.pages.flatMap((page) => page.rows) ?? [];
+  const query = new URLSearchParams({ find: wanted, filter }).toString();
+  return (
+    <>
+      <PageHead
+        title="Short links"
+        about="Addresses of the school’s own. What they lead to can change; what is on paper stays."
+        trail={
+          <Link to="/shelf" className="text-ink/80">
+            Shelf
+          </Link>
+        }
+        actions={
+          <>
+            <input
+              type="search"
+              aria-label="Find a short link"
+              placeholder="Find by title, target or letters"
+              value={find}
+              onChange={(event) => setFind(event.target.value)}
+              className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+            />
+            <a className={buttonClass()} href={`${addressOf(routes.shortLinksCsv, {})}?${query}`} download>
+              Save as a list
+            </a>
+          </>
+        }
+      />
+      <div role="group" aria-label="Which of them" className="mb-3 flex flex-wrap gap-1.5">
+        {shortLinkFilters.map((choice) => (
+          <button
+            key={choice}
+            type="button"
+            aria-pressed={choice === filter}
+            onClick={() => setFilter(choice)}
+            className={`min-h-9 rounded-small border px-3 text-[14px] font-semibold ${choice === filter ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
+          >
+            {filterWords[choice]}
+          </button>
+        ))}
+      </div>
+      {list.isPending && <Loading label="Short links are loading" />}
+      {list.isError && <Failed words={wordsFor(list.error)} onRetry={() => void list.refetch()} />}
+      {list.isSuccess && rows.length === 0 && <Nothing filtered={wanted !== '' || filter !== 'all'} />}
+      {rows.length > 0 && (
+        <>
+          <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
+            {plural(list.data?.pages[0]?.total ?? 0, 'short link')}
+          </p>
+          <ul
+            aria-label="Short links"
+            className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
+          >
+            {rows.map((row) => (
+              <Row key={row.slug} row={row} />
+            ))}
+          </ul>
+        </>
+      )}
+      {list.hasNextPage && (
+        <Button className="mt-3" disabled={list.isFetchingNextPage} onClick={() => void list.fetchNextPage()}>
+          Show more
+        </Button>
+      )}
+    </>
+  );
+}
+
+function Nothing({ filtered }: { readonly filtered: boolean }): ReactElement {
+  if (filtered) return <Empty title="No short link like that">Try another word, or look at all of them.</Empty>;
+  return (
+    <Empty title="No short links yet">
+      On the page of a material, under “Code carries”, choose the school’s short link. Its code is coarse, and you can
+      point it elsewhere later.
+    </Empty>
+  );
+}
+
+function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
+  const { slug, address, shortForm, materialId, title, target, carried, lessons, sheets, opens, verdict, checkedAt } =
+    row;
+  return (
+    <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3 last:border-b-0 sm:px-5 md:grid-cols-[150px_minmax(0,1fr)_190px_150px] md:items-center">
+      <span className="font-mono text-[15px] font-semibold" title={address}>
+        {slug}
+        {!carried && target !== null && (
+          <span className="block font-sans text-[13px] font-normal text-muted">not in its code now</span>
+        )}
+      </span>
+      <span className="min-w-0">
+        {target === null ? (
+          <span className="block text-[15px] font-semibold">{title}</span>
+        ) : (
+          <Link to={`/shelf/${materialId}#short-link`} className="block text-[15px] font-semibold text-ink">
+            {title}
+          </Link>
+        )}
+        <span className="block truncate font-mono text-[13px] text-muted" title={target ?? ''}>
+          {target ?? 'taken off the shelf'}
+        </span>
+        {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
+        {lessons.length > 0 && (
+          <span className="block truncate text-[13px] text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>
+        )}
+      </span>
+      <span className="flex items-center gap-2 text-[14px]">
+        <StateMark
+          mark={markOf(row)}
+          words={target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
+        />
+        <span>
+          {target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
+          {checkedAt !== null && target !== null && (
+            <span className="block text-[13px] text-muted">{ago(checkedAt)}</span>
+          )}
+        </span>
+      </span>
+      <span className="text-[14px]">
+        {opens === 0 ? 'not scanned yet' : `opened ${plural(opens, 'time')}`}
+        <span className="block text-[13px] text-muted">
+          {sheets === 0 ? 'on no sheet' : `on ${plural(sheets, 'sheet')}`}
+        </span>
+      </span>
+    </li>
+  );
+}
+
+function markOf({ target, verdict }: ShortLinkRow): Mark {
+  if (target === null || verdict === null) return 'not-yet';
+  if (verdict === 'open') return 'done';
+  return letsIn(verdict) || verdict === 'unknown' || verdict === 'organisation' ? 'look-at' : 'stop';
+}

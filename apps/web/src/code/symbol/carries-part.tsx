@@ -1,0 +1,279 @@
+import type { MaterialPage } from '@hapset/contract';
+import {
+  addressCarries,
+  ignoring,
+  plainDrawing,
+  planSymbol,
+  type AddressCarry,
+  type CodeDrawing,
+  type ErrorCorrectionLevel,
+  type Rung,
+  type SymbolFigures,
+} from '@hapset/core';
+import { useMemo, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { grainWords, metres, plural } from '../../platform/wording/figures.js';
+import { kindWords } from '../../platform/wording/kinds.js';
+import { dependencyWords, rungReasonWords, rungWords } from '../../platform/wording/ladder.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { ignoredSentence, namesListed } from '../../platform/wording/scanners.js';
+import { CodePicture } from './code-picture.js';
+import { ChooseLevel } from './choose-level.js';
+import { OfferPage } from './offer-page.js';
+
+/** What the code could carry, each with what it costs in steps; the one that it carries now is marked. */
+export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
+  const { code, ladder, readiness } = page;
+  const taking = useTaking(page);
+  if (!code) {
+    return (
+      <div id="carries">
+        <Sheet mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
+          <p className="m-0 text-[14.5px]">
+            No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it,
+            or put it on a page of its own.
+          </p>
+          <OfferPage page={page} />
+          <ChooseLevel page={page} />
+        </Sheet>
+      </div>
+    );
+  }
+  const growth = code.charactersUntilGrowth;
+  const { act, ignoredBy } = readiness.carries;
+  return (
+    <div id="carries">
+      <Sheet
+        title="Code carries"
+        aside={
+          growth === 0
+            ? 'one character more makes the code finer'
+            : `${plural(growth, 'more character')} fit before the code gets finer`
+        }
+      >
+        <ul aria-label="What the code could carry" className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
+          {ladder.rungs.map((rung, index) => (
+            <RungRow
+              key={rung.kind}
+              rung={rung}
+              page={page}
+              taking={taking}
+              isNow={rung.kind === code.carry}
+              recommended={index === ladder.recommended && ladder.rungs.length > 1}
+            />
+          ))}
+        </ul>
+        {ladder.rungs.length > 1 && (
+          <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>
+        )}
+        {act !== null && ignoredBy.length > 0 && (
+          <p className="mt-2 mb-0 flex items-center gap-2 text-[14px]">
+            <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what
+            to do then.
+          </p>
+        )}
+        {readiness.carries.grain === 'very-fine' && code.charactersToShrink !== null && (
+          <p className="mt-2 mb-0 text-[14px]">
+            {plural(code.charactersToShrink, 'character')} fewer make the code one step coarser;{' '}
+            {code.charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from
+            farther away.
+          </p>
+        )}
+        <OfferPage page={page} />
+        <ChooseLevel page={page} />
+        <details className="text-[13.5px] text-muted">
+          <summary className="w-fit cursor-pointer py-1">In figures, and in terms of the standard</summary>
+          <RungFigures page={page} />
+          <p className="m-0">
+            Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules
+            (ISO/IEC 18004).
+          </p>
+        </details>
+      </Sheet>
+    </div>
+  );
+}
+
+/** What each rung costs, to the character. */
+function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): ReactElement {
+  return (
+    <div className="mb-2 overflow-x-auto">
+      <table className="w-full border-collapse text-left text-[13.5px]">
+        <thead>
+          <tr className="border-b border-line">
+            {['Carries', 'Version', 'Level', 'Side of a module', 'Fits still', 'Next coarser step'].map((name) => (
+              <th key={name} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ladder.rungs.map(({ kind, figures }) =>
+            figures === null ? null : (
+              <tr key={kind}>
+                <th scope="row" className="py-1 pr-4 font-normal">
+                  {rungWords[kind]}
+                </th>
+                <td className="pr-4">{figures.version}</td>
+                <td className="pr-4">{figures.level}</td>
+                <td className="pr-4 whitespace-nowrap">{figures.moduleMm.toFixed(1)} mm</td>
+                <td className="pr-4 whitespace-nowrap">{plural(figures.charactersUntilGrowth, 'character')}</td>
+                <td className="whitespace-nowrap">
+                  {figures.charactersToShrink === null
+                    ? 'there is none'
+                    : `${plural(figures.charactersToShrink, 'character')} fewer`}
+                </td>
+              </tr>
+            ),
+          )}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface RungProps {
+  readonly rung: Rung;
+  readonly page: MaterialPage;
+  readonly taking: Taking;
+  /** The code carries it now. */
+  readonly isNow: boolean;
+  readonly recommended: boolean;
+}
+
+function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactElement {
+  const { kind, payload, figures } = rung;
+  const { material, readiness } = page;
+  // A short link that is not made yet has no code of its own.
+  const toCome = kind === 'short-link' && page.shortLink === null;
+  const picture = useMemo(
+    () => (toCome ? null : pictureOf(payload, material.level)),
+    [payload, material.level, toCome],
+  );
+  const title = kind === 'words' && material.kind !== 'message' ? kindWords[material.kind] : rungWords[kind];
+  return (
+    <li
+      className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}
+    >
+      <div className="flex min-w-52 flex-1 items-center gap-x-4">
+        {picture ? (
+          <CodePicture drawing={picture} label="" className="size-11 shrink-0" />
+        ) : (
+          <span aria-hidden className="size-11 shrink-0 rounded-[6px] border border-dashed border-line-strong" />
+        )}
+        <div className="min-w-0">
+          <p className="m-0 text-[15px] font-semibold">
+            {title}
+            {recommended && (
+              <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-[12.5px] font-semibold">recommended</span>
+            )}
+          </p>
+          <p className="m-0 truncate font-mono text-[13px] text-muted" title={payload}>
+            {toCome ? payload.replace(/[^/]+$/, '…') : payload}
+          </p>
+          <p className="m-0 text-[13px] text-muted">
+            {isNow && 'carried now, '}
+            {dependence(rung, page)}
+          </p>
+        </div>
+      </div>
+      {figures ? (
+        <>
+          <Figure
+            title={grainWords[figures.grain]}
+            figure={`${figures.modules} × ${figures.modules} · ${plural(figures.characters, 'character')}`}
+          />
+          <Reach figures={figures} rehearsedM={isNow ? readiness.reads.leastReachM : null} />
+        </>
+      ) : (
+        <>
+          <Figure title="Too long" figure="no code holds it" />
+          <span aria-hidden />
+        </>
+      )}
+      <div className="ml-auto">
+        {isNow ? (
+          <StateMark mark={readiness.carries.state} words="Code" />
+        ) : isAddressCarry(kind) && figures ? (
+          <Button onClick={() => taking.take(kind)} disabled={taking.pending}>
+            Carry this
+          </Button>
+        ) : null}
+      </div>
+    </li>
+  );
+}
+
+/** In the plain look: rungs are compared by their modules. */
+function pictureOf(payload: string, level: ErrorCorrectionLevel | null): CodeDrawing | null {
+  const planned = planSymbol(payload, level ?? undefined);
+  return planned.ok ? plainDrawing(planned.value) : null;
+}
+
+/** What it depends on; of a bare address, whose scanners do nothing with it. */
+function dependence({ kind, dependsOn }: Rung, { check, rehearsal }: MaterialPage): string {
+  if (kind === 'trimmed' && check?.trimmed)
+    return `without ${check.trimmed.removed.join(', ')}; both were opened and lead to the same page`;
+  if (kind !== 'bare') return dependencyWords[dependsOn];
+  const textOnly = ignoring(rehearsal.devices, 'bare-address').map(({ name }) => name);
+  if (textOnly.length === 0) return 'these devices’ scanners take it for an address and try http:// first';
+  return textOnly.length === rehearsal.devices.length
+    ? 'all scanners of this class show it as text and open nothing'
+    : `${namesListed(textOnly)} show it as text; the others try http:// first`;
+}
+
+/** As it was rehearsed, where it was; by pixels a module otherwise. */
+function Reach({
+  figures: { reachM },
+  rehearsedM,
+}: {
+  readonly figures: SymbolFigures;
+  readonly rehearsedM: number | null;
+}): ReactElement {
+  if (rehearsedM !== null)
+    return <Figure title={rehearsedM === 0 ? 'Not read' : metres(rehearsedM)} figure="weakest device" />;
+  return reachM === null ? <span aria-hidden /> : <Figure title={`about ${metres(reachM)}`} figure="weakest device" />;
+}
+
+function isAddressCarry(kind: Rung['kind']): kind is AddressCarry {
+  return (addressCarries as readonly string[]).includes(kind);
+}
+
+interface Taking {
+  readonly pending: boolean;
+  readonly take: (carry: AddressCarry) => void;
+}
+
+/** Belongs to the whole part: the button that was pressed is gone once its rung is the one that is carried. */
+function useTaking({ material }: MaterialPage): Taking {
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  const before = material.carry;
+  const take = (carry: AddressCarry): void =>
+    change.mutate(
+      { version: material.version, carry },
+      {
+        onSuccess: ({ version }) =>
+          notice({
+            words: `The code carries ${rungWords[carry].toLowerCase()} now.`,
+            undo: () => change.mutate({ version, carry: before }),
+          }),
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
+    );
+  return { pending: change.isPending, take };
+}
+
+function Figure({ title, figure }: { readonly title: string; readonly figure: string }): ReactElement {
+  return (
+    <div className="min-w-24 leading-snug">
+      <p className="m-0 text-[15px] font-semibold">{title}</p>
+      <p className="m-0 text-[13px] text-muted">{figure}</p>
+    </div>
+  );
+}

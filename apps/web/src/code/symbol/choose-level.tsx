@@ -1,0 +1,90 @@
+import type { MaterialPage } from '@hapset/contract';
+import { repairedPercent, type ErrorCorrectionLevel, type SymbolFigures } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useNotice } from '../../platform/design/notice.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { metres } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+/** The error correction level by hand, each with what it costs. Left alone, it is the highest that costs nothing. */
+export function ChooseLevel({ page: { material, levels, code } }: { readonly page: MaterialPage }): ReactElement {
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  // What was pointed at is marked at once, not when the server has answered.
+  const chosen = change.isPending ? (change.variables.level ?? null) : material.level;
+  const choose = (level: ErrorCorrectionLevel | null): void =>
+    change.mutate({ version: material.version, level }, { onError: (error) => notice({ words: wordsFor(error) }) });
+  // Where it was left alone, the figures at hand are those of M raised for nothing.
+  const free = levels.find(({ level }) => level === 'M')?.figures ?? null;
+  return (
+    <details className="mt-1.5 text-[14px]" open={chosen !== null}>
+      <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">
+        How much damage it survives{chosen === null ? '' : `: level ${chosen}, chosen by hand`}
+      </summary>
+      <fieldset className="m-0 mt-1 border-0 p-0" disabled={change.isPending}>
+        <legend className="sr-only">Error correction level</legend>
+        <Choice
+          name={material.id}
+          checked={chosen === null}
+          onChoose={() => choose(null)}
+          title="As much as costs nothing"
+          figure={
+            chosen === null && code
+              ? `level ${code.level} now, ${repairedPercent[code.level]} % can be repaired`
+              : 'the highest level that the smallest code holds'
+          }
+        />
+        {levels.map(({ level, figures }) => (
+          <Choice
+            key={level}
+            name={material.id}
+            checked={chosen === level}
+            disabled={figures === null}
+            onChoose={() => choose(level)}
+            title={`Level ${level}, ${repairedPercent[level]} %`}
+            figure={figures === null ? 'no code holds it at that level' : costWords(figures, free)}
+          />
+        ))}
+      </fieldset>
+    </details>
+  );
+}
+
+function costWords({ modules, reachM }: SymbolFigures, free: SymbolFigures | null): string {
+  const size = `${modules} × ${modules}${reachM === null ? '' : `, reads from about ${metres(reachM)}`}`;
+  if (free === null || modules === free.modules) return size;
+  return modules > free.modules ? `${size}: finer` : `${size}: coarser, but a scratch may cost it`;
+}
+
+function Choice({
+  name,
+  checked,
+  disabled = false,
+  onChoose,
+  title,
+  figure,
+}: {
+  readonly name: string;
+  readonly checked: boolean;
+  readonly disabled?: boolean;
+  readonly onChoose: () => void;
+  readonly title: string;
+  readonly figure: string;
+}): ReactElement {
+  return (
+    <label
+      className={`flex min-h-9 flex-wrap items-center gap-x-2.5 rounded-small px-2 ${checked ? 'bg-marker-soft' : ''} ${disabled ? 'text-muted' : ''}`}
+    >
+      <input
+        type="radio"
+        name={`level-of-${name}`}
+        checked={checked}
+        disabled={disabled}
+        onChange={onChoose}
+        className="size-4 accent-ink"
+      />
+      <span className="min-w-48 font-semibold">{title}</span>
+      <span className="text-muted">{figure}</span>
+    </label>
+  );
+}

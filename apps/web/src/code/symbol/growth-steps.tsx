@@ -1,0 +1,54 @@
+import type { GrowthSteps as Steps } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { plural } from '../../platform/wording/figures.js';
+
+/**
+ * The steps around a text, as stairs that go down as the code gets finer: within a step nothing changes, however much is
+ * typed. The step on which the text stands is marked, with how full it is.
+ */
+export function GrowthSteps({ steps: { characters, steps, now } }: { readonly steps: Steps }): ReactElement {
+  const first = steps[0]?.modules ?? 21;
+  return (
+    <div>
+      <ol aria-label="Steps of the code" className="m-0 flex h-[92px] list-none items-end gap-1 p-0">
+        {steps.map(({ version, modules, upTo }, index) => {
+          const from = (steps[index - 1]?.upTo ?? 0) + 1;
+          const here = index === now;
+          return (
+            <li
+              key={version}
+              aria-current={here ? 'step' : undefined}
+              aria-label={`${modules} by ${modules}, up to ${plural(upTo, 'character')}${here ? ', now' : ''}`}
+              className={`relative flex min-w-0 flex-1 flex-col justify-between overflow-hidden rounded-[6px] border px-1.5 py-1 text-[12.5px] leading-tight ${here ? 'border-marker-line bg-marker-soft' : 'border-line bg-paper text-muted'}`}
+              style={{ height: `${Math.round((100 * first) / modules)}%` }}
+            >
+              {here && (
+                <span
+                  aria-hidden
+                  className="absolute inset-y-0 left-0 bg-marker/70"
+                  style={{ width: `${Math.round((100 * (characters - from + 1)) / (upTo - from + 1))}%` }}
+                />
+              )}
+              <span className="relative font-semibold whitespace-nowrap">
+                {modules} × {modules}
+              </span>
+              <span className="relative whitespace-nowrap">to {upTo}</span>
+            </li>
+          );
+        })}
+      </ol>
+      <p className="mt-1.5 mb-0 text-[13.5px]" role="status">
+        {growthSentence({ characters, steps, now })}
+      </p>
+    </div>
+  );
+}
+
+/** What the next character does, and what fewer would do. */
+export function growthSentence({ characters, steps, now }: Steps): string {
+  const left = (steps[now]?.upTo ?? characters) - characters;
+  const more = left === 0 ? 'One character more makes the code finer' : `${plural(left, 'more character')} fit`;
+  const before = steps[now - 1];
+  if (!before) return `${more}${left === 0 ? '.' : ' before the code gets finer.'}`;
+  return `${more}; ${characters - before.upTo} fewer make it coarser.`;
+}

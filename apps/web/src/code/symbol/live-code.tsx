@@ -1,0 +1,97 @@
+/** The code as it would be now, while somebody types: in steps, with what the class's devices would do with it. */
+import type { DeviceView } from '@hapset/contract';
+import {
+  grainOf,
+  growthSteps,
+  ignoring,
+  inTheHandMm,
+  plainDrawing,
+  planSymbol,
+  tooFineInTheHand,
+  type ScannerAct,
+} from '@hapset/core';
+import { useMemo, type ReactElement, type ReactNode } from 'react';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { grainWords } from '../../platform/wording/figures.js';
+import { ignoredSentence } from '../../platform/wording/scanners.js';
+import { CodePicture } from './code-picture.js';
+import { GrowthSteps } from './growth-steps.js';
+
+interface Props {
+  /** Null while something is missing. */
+  readonly payload: string | null;
+  /** What a scanner must act on; null for words. */
+  readonly act: ScannerAct | null;
+  readonly devices: readonly DeviceView[];
+  /** The way out where it is too long, one click. */
+  readonly wayOut?: ReactNode;
+}
+
+export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement {
+  const code = useMemo(() => codeOf(payload), [payload]);
+  const ignored = ignoring(devices, act).map(({ name }) => name);
+  if (payload === null || payload === '') {
+    return (
+      <div className="flex aspect-square w-full max-w-48 items-center justify-center rounded-sheet border border-dashed border-line-strong p-4 text-center text-[13.5px] text-muted">
+        The code appears here when nothing is missing.
+      </div>
+    );
+  }
+  if (code === null) {
+    return (
+      <div role="status" className="text-[14px]">
+        <p className="m-0 flex items-center gap-2 font-semibold">
+          <StateMark mark="stop" words="Too long" /> Longer than a code can hold
+        </p>
+        <p className="mt-1 mb-2">On a page of its own students read it whole, and the code stays coarse.</p>
+        {wayOut}
+      </div>
+    );
+  }
+  const tooFine = tooFineInTheHand(code.plan.modules, devices).map(({ name }) => name);
+  return (
+    <div>
+      <div className="flex gap-3">
+        <CodePicture
+          drawing={code.drawing}
+          label="The code as it would be now"
+          className="w-36 shrink-0 rounded-sheet border border-line bg-white"
+        />
+        <p className="m-0 text-[13.5px]">
+          <strong>{grainWords[grainOf(code.plan.version)]}</strong>
+          <br />
+          {code.plan.modules} × {code.plan.modules}
+          {devices.length > 0 && tooFine.length === 0 && (
+            <span className="mt-2 block text-muted">Every device reads it on a card of {inTheHandMm} mm.</span>
+          )}
+        </p>
+      </div>
+      <div className="mt-3">{code.steps && <GrowthSteps steps={code.steps} />}</div>
+      {act !== null && ignored.length > 0 && <Remark>{ignoredSentence(act, ignored)}</Remark>}
+      {tooFine.length > 0 && (
+        <Remark>
+          Too fine in the hand: {tooFine.join(', ')} can’t read it on a card of {inTheHandMm} mm.{' '}
+          {wayOut && <span className="mt-1.5 block">{wayOut}</span>}
+        </Remark>
+      )}
+    </div>
+  );
+}
+
+function Remark({ children }: { readonly children: ReactNode }): ReactElement {
+  return (
+    <div className="mt-2 flex gap-2 text-[13.5px]">
+      <span className="mt-0.5 shrink-0">
+        <StateMark mark="look-at" words="To be looked at" />
+      </span>
+      <span>{children}</span>
+    </div>
+  );
+}
+
+function codeOf(payload: string | null) {
+  const planned = payload === null ? null : planSymbol(payload);
+  return planned?.ok
+    ? { plan: planned.value, drawing: plainDrawing(planned.value), steps: growthSteps(planned.value.payload) }
+    : null;
+}

@@ -1,0 +1,55 @@
+import type { ChangeMaterial, MaterialPage } from '@hapset/contract';
+import { contentText, documentFromText, inTheHandMm, tooFineInTheHand } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { namesListed } from '../../platform/wording/scanners.js';
+
+/** What is too long to be read even in the hand moves to a page of its own, in one click, and back. */
+export function OfferPage({ page }: { readonly page: MaterialPage }): ReactElement | null {
+  const { material, code, rehearsal } = page;
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  const held = heldInTheCode(page);
+  const tooFine = code ? tooFineInTheHand(code.modules, rehearsal.devices).map(({ name }) => name) : [];
+  if (held === null || (code !== null && tooFine.length === 0)) return null;
+  const move = (): void =>
+    change.mutate(
+      { version: material.version, kept: { kind: 'written-page', document: documentFromText(held.text) } },
+      {
+        onSuccess: ({ version }) =>
+          notice({
+            words: 'It is on a page of its own now; the code carries its address.',
+            undo: () => change.mutate({ version, ...held.back }),
+          }),
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
+    );
+  return (
+    <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-small border border-line-strong px-3 py-2 text-[14px]">
+      {code && (
+        <span className="flex min-w-0 flex-1 items-center gap-2">
+          <StateMark mark="look-at" words="To be looked at" />
+          <span>
+            Even in the hand, {inTheHandMm} mm wide, {namesListed(tooFine)} can’t read it. On a page of its own the code
+            stays coarse.
+          </span>
+        </span>
+      )}
+      <Button onClick={move} disabled={change.isPending}>
+        Put it on a page
+      </Button>
+    </div>
+  );
+}
+
+/** What moves, and what brings it back; null for what is not in the code itself. */
+function heldInTheCode({
+  material: { words, content },
+}: MaterialPage): { readonly text: string; readonly back: Omit<ChangeMaterial, 'version'> } | null {
+  if (words !== null) return { text: words, back: { words } };
+  return content === null ? null : { text: contentText(content), back: { content } };
+}

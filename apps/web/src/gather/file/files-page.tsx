@@ -1,0 +1,158 @@
+/** A teacher's kept files: how much room they take, where each is shown, and what may go. */
+import { routes, type FilesPage, type FileView } from '@hapset/contract';
+import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { useRemoval } from '../../platform/undo/use-removal.js';
+import { mediaWords } from '../../platform/wording/kinds.js';
+import { bytes } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { filesQuery } from './file.queries.js';
+
+export function Component(): ReactElement {
+  const files = useInfiniteQuery(filesQuery);
+  const rows = files.data?.pages.flatMap((page) => page.rows) ?? [];
+  const [first] = files.data?.pages ?? [];
+  return (
+    <>
+      <PageHead
+        title="Files"
+        about="What the school’s own server keeps for you."
+        trail={
+          <Link to="/shelf" className="text-ink/80">
+            Shelf
+          </Link>
+        }
+      />
+      {first && <Room page={first} />}
+      {files.isPending && <Loading label="Your files are loading" />}
+      {files.isError && <Failed words={wordsFor(files.error)} onRetry={() => void files.refetch()} />}
+      {files.isSuccess && rows.length === 0 && (
+        <Empty title="No files yet">
+          Drop files on the shelf or on a lesson’s bench. The server keeps them, and students see them on a page of the
+          school’s own.
+        </Empty>
+      )}
+      {rows.length > 0 && (
+        <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+          {rows.map((file) => (
+            <FileRow key={file.id} file={file} />
+          ))}
+        </ul>
+      )}
+      {files.hasNextPage && (
+        <Button className="mt-3" disabled={files.isFetchingNextPage} onClick={() => void files.fetchNextPage()}>
+          Show more
+        </Button>
+      )}
+    </>
+  );
+}
+
+function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { readonly page: FilesPage }): ReactElement {
+  const part = Math.min(1, usedBytes / teacherLimitBytes);
+  return (
+    <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
+      <div
+        role="meter"
+        aria-label="Room that your files take"
+        aria-valuenow={Math.round(part * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        className="h-2.5 w-64 overflow-hidden rounded-full bg-line"
+      >
+        <div
+          className={`h-full ${part > 0.9 ? 'bg-look' : 'bg-ink'}`}
+          style={{ width: `${Math.max(part * 100, usedBytes > 0 ? 1 : 0)}%` }}
+        />
+      </div>
+      <span>
+        {bytes(usedBytes)} of {bytes(teacherLimitBytes)}
+      </span>
+      <span className="text-muted">A file may have up to {bytes(fileLimitBytes)}.</span>
+    </div>
+  );
+}
+
+function FileRow({ file }: { readonly file: FileView }): ReactElement {
+  const client = useQueryClient();
+  const notice = useNotice();
+  const rename = useMutation({
+    mutationFn: (name: string) =>
+      call(routes.renameFile, { params: { fileId: file.id }, body: { name, version: file.version } }),
+    onError: (error) => notice({ words: wordsFor(error) }),
+    onSettled: () => client.invalidateQueries(),
+  });
+  const removal = useRemoval({
+    remove: routes.removeFile,
+    restore: routes.restoreFile,
+    params: { fileId: file.id },
+    words: `“${file.name}” is removed.`,
+  });
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-line px-4 py-2.5 last:border-b-0 sm:px-5">
+      {file.media === 'picture' ? (
+        <img src={`${file.address}/w640`} alt="" className="size-11 shrink-0 rounded-[4px] object-cover" />
+      ) : (
+        <span className="flex size-11 shrink-0 items-center justify-center rounded-[4px] bg-band text-[12.5px] font-semibold">
+          {endingOf(file.name)}
+        </span>
+      )}
+      <div className="min-w-48 flex-1">
+        <input
+          aria-label={`Name of ${file.name}`}
+          defaultValue={file.name}
+          key={file.name}
+          maxLength={200}
+          onBlur={(event) => {
+            const name = event.target.value.trim();
+            if (name !== '' && name !== file.name) rename.mutate(name);
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur();
+          }}
+          className="-ml-[7px] min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-[15px] font-semibold hover:border-line-strong focus:border-ink"
+        />
+        <p className="m-0 text-[13.5px] text-muted">
+          {mediaWords[file.media]}, {bytes(file.sizeBytes)}
+          {file.widthPx !== null && `, ${file.widthPx} × ${file.heightPx}`}
+        </p>
+      </div>
+      <p className="m-0 max-w-72 text-[13.5px] text-muted">
+        {file.usedIn.length === 0 ? (
+          'shown nowhere'
+        ) : (
+          <>
+            shown in{' '}
+            {file.usedIn.map((use, index) => (
+              <span key={use.id}>
+                {index > 0 && ', '}
+                <Link to={`/shelf/${use.id}`} className="text-ink underline underline-offset-2">
+                  {use.title}
+                </Link>
+              </span>
+            ))}
+          </>
+        )}
+      </p>
+      <Button
+        tone="quiet"
+        disabled={file.usedIn.length > 0}
+        title={file.usedIn.length > 0 ? 'It can go when no material shows it any more.' : undefined}
+        onClick={removal.run}
+        aria-label={`Remove ${file.name}`}
+      >
+        Remove
+      </Button>
+    </li>
+  );
+}
+
+function endingOf(name: string): string {
+  return /\.([a-z0-9]{1,4})$/i.exec(name)?.[1]?.toUpperCase() ?? '–';
+}

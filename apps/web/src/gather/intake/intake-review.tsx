@@ -1,0 +1,350 @@
+import type { DeviceView } from '@hapset/contract';
+import {
+  chooseSize,
+  describeAddress,
+  linkKinds,
+  modulesOf,
+  recogniseKind,
+  tooFineInTheHand,
+  type IntakeItem,
+  type IntakeLink,
+  type IntakeWords,
+  type LinkKind,
+  type RepairKind,
+  type ServiceCatalogue,
+} from '@hapset/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, useRef, useState, type ReactElement } from 'react';
+import { useDevicesOf } from '../../school/device/device.queries.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { KindIcon } from '../material/kind-icon.js';
+import { kindWords } from '../../platform/wording/kinds.js';
+import { repairSentence, repairWords } from '../../platform/wording/repairs.js';
+import { roleSentences, withoutStars } from '../../platform/wording/services.js';
+import { namesListed } from '../../platform/wording/scanners.js';
+import { fitsNoCode, type IntakeRowState } from './new-materials.js';
+
+interface Props {
+  readonly rows: readonly IntakeRowState[];
+  readonly catalogue: ServiceCatalogue;
+  readonly onTakeBack: (pasted: string, kind: RepairKind) => void;
+  readonly onKeep: (index: number) => void;
+  readonly onKind: (pasted: string, kind: LinkKind) => void;
+  /** Takes the student's link in the place of the one given; null takes that back. */
+  readonly onStudentLink: (pasted: string, link: string | null) => void;
+  /** Puts words on a page of their own, or back into the code. */
+  readonly onPage: (pasted: string) => void;
+  /** Of the class whose devices are to read it; null for all of the school's. */
+  readonly classId: string | null;
+}
+
+type RowProps = Omit<Props, 'rows' | 'classId'> & {
+  readonly devices: readonly DeviceView[];
+  readonly row: IntakeRowState;
+  readonly index: number;
+};
+
+/** Up to here every row is drawn; beyond, only those in sight are. */
+const drawnAtOnce = 60;
+/** Height of a row without repairs, pixels; real ones are measured. */
+const usualHeightPx = 66;
+
+/** What was understood, line by line: kind, repairs with a way back, duplicates with a way to keep them. */
+export function IntakeReview({ classId, ...rest }: Props): ReactElement {
+  const props = { ...rest, devices: useDevicesOf(classId) };
+  return props.rows.length > drawnAtOnce ? <LongReview {...props} /> : <ShortReview {...props} />;
+}
+
+type ReviewProps = Omit<RowProps, 'row' | 'index'> & Pick<Props, 'rows'>;
+
+function ShortReview({ rows, ...rest }: ReviewProps): ReactElement {
+  return (
+    <ul aria-label="What will be added" className="m-0 list-none border-t border-line p-0">
+      {rows.map((row, index) => (
+        <li key={index} className="border-b border-line last:border-b-0">
+          <ReviewRow row={row} index={index} {...rest} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function LongReview({ rows, ...rest }: ReviewProps): ReactElement {
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => usualHeightPx,
+    overscan: 3,
+    useFlushSync: false,
+  });
+  return (
+    <div
+      ref={scroller}
+      tabIndex={0}
+      aria-label="What will be added, scrolls"
+      role="region"
+      className="h-[56vh] overflow-y-auto border-t border-line [contain:strict]"
+    >
+      <ul
+        aria-label="What will be added"
+        className="relative m-0 list-none p-0"
+        style={{ height: virtual.getTotalSize() }}
+      >
+        {virtual.getVirtualItems().map(({ index, start }) => {
+          const row = rows[index];
+          return (
+            <li
+              key={index}
+              ref={virtual.measureElement}
+              data-index={index}
+              aria-setsize={rows.length}
+              aria-posinset={index + 1}
+              className="absolute inset-x-0 border-b border-line"
+              style={{ transform: `translateY(${start}px)` }}
+            >
+              {row && <ReviewRow row={row} index={index} {...rest} />}
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
+/** Drawn again only when it changed itself: scrolling through thousands draws new rows alone. */
+const ReviewRow = memo(function ReviewRow(props: RowProps): ReactElement {
+  const { row, index, catalogue, onTakeBack, onKeep } = props;
+  const { item } = row;
+  const beside = [item.instruction, item.tags.length > 0 ? item.tags.join(', ') : null].filter((part) => part !== null);
+  return (
+    <div className={`flex flex-wrap gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap ${row.taken ? '' : 'text-muted'}`}>
+      <span className="mt-0.5 shrink-0">
+        {item.sort === 'unusable' ? (
+          <StateMark mark="stop" words="Cannot be used" />
+        ) : (
+          <KindIcon kind={item.sort === 'words' ? 'message' : kindOf(row, item, catalogue)} />
+        )}
+      </span>
+      <div className="min-w-0 flex-1">
+        {item.sort === 'link' ? (
+          <LinkText {...props} item={item} />
+        ) : (
+          <ItemText item={item} row={row} onPage={() => props.onPage(item.pasted)} devices={props.devices} />
+        )}
+        {beside.length > 0 && <p className="m-0 text-[13px] text-muted">{beside.join(' · ')}</p>}
+        <Repairs row={row} onTakeBack={(kind) => onTakeBack(item.pasted, kind)} />
+      </div>
+      {row.duplicate !== null && (
+        <label className="flex min-h-8 shrink-0 items-center gap-2 text-[13.5px]">
+          {row.duplicate === 'already-here' ? 'Here already' : 'Twice in this list'}
+          <span className="font-semibold text-ink">
+            <input
+              type="checkbox"
+              checked={row.taken}
+              onChange={() => onKeep(index)}
+              className="mr-1.5 align-[-2px] accent-ink"
+            />
+            add it all the same
+          </span>
+        </label>
+      )}
+    </div>
+  );
+});
+
+function kindOf({ kind }: IntakeRowState, item: IntakeLink, catalogue: ServiceCatalogue): LinkKind {
+  return kind ?? recogniseKind(item.link, catalogue);
+}
+
+/** The link with its kind, which can be chosen otherwise, and with what its address gives away. */
+function LinkText({
+  row,
+  item,
+  catalogue,
+  onKind,
+  onStudentLink,
+}: RowProps & { readonly item: IntakeLink }): ReactElement {
+  const described = describeAddress(item.link, catalogue);
+  const role = described?.address?.role ?? 'student';
+  const kind = kindOf(row, item, catalogue);
+  return (
+    <>
+      {item.title !== null && <p className="m-0 text-[14.5px] font-semibold">{item.title}</p>}
+      <p className="m-0 font-mono text-[13.5px] break-all">{item.link}</p>
+      <p className="m-0 flex flex-wrap items-center gap-x-1.5 text-[13px] text-muted">
+        <KindChoice link={item.link} kind={kind} onKind={(choice) => onKind(item.pasted, choice)} />
+        {described && <span>{described.service.name}</span>}
+      </p>
+      {role !== 'student' && (
+        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+          <StateMark mark="look-at" words="To be looked at" />
+          <span className="min-w-0">
+            {roleSentences[role]}{' '}
+            {described?.studentLink === null && described.address?.steps?.map(withoutStars).join(' ')}
+          </span>
+          {described?.studentLink != null && (
+            <button
+              type="button"
+              className="min-h-8 px-1 font-semibold underline"
+              onClick={() => onStudentLink(item.pasted, described.studentLink)}
+            >
+              Use the student’s link
+            </button>
+          )}
+        </p>
+      )}
+      {row.insteadOf !== null && (
+        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+          <span className="text-done">
+            The student’s link, in the place of <span className="font-mono break-all">{row.insteadOf}</span>
+          </span>
+          <button
+            type="button"
+            className="min-h-8 px-1 font-semibold underline"
+            onClick={() => onStudentLink(item.pasted, null)}
+          >
+            Take back
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The kind, with the others to choose from once it is pointed at: a long list would draw thousands of them for nothing. */
+function KindChoice({
+  link,
+  kind,
+  onKind,
+}: {
+  readonly link: string;
+  readonly kind: LinkKind;
+  readonly onKind: (kind: LinkKind) => void;
+}): ReactElement {
+  const [wanted, setWanted] = useState(false);
+  return (
+    <select
+      aria-label={`Kind of ${link}`}
+      value={kind}
+      onPointerEnter={() => setWanted(true)}
+      onFocus={() => setWanted(true)}
+      onChange={(event) => onKind(event.target.value as LinkKind)}
+      className="-ml-1 min-h-8 rounded-small bg-transparent px-1 text-[13px] font-semibold text-ink/80 hover:bg-ink/5"
+    >
+      {(wanted ? linkKinds : [kind]).map((choice) => (
+        <option key={choice} value={choice}>
+          {kindWords[choice]}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function ItemText({
+  item,
+  row,
+  onPage,
+  devices,
+}: {
+  readonly item: Exclude<IntakeItem, IntakeLink>;
+  readonly row: IntakeRowState;
+  readonly onPage: () => void;
+  readonly devices: readonly DeviceView[];
+}): ReactElement {
+  if (item.sort === 'words') {
+    return (
+      <>
+        <p className="m-0 text-[14.5px] break-words">{item.words}</p>
+        <p className="m-0 text-[13px] text-muted">
+          {item.title !== null && `${item.title} · `}
+          {row.onPage
+            ? 'Written page: the code carries its address.'
+            : 'Message: these words go into the code themselves.'}
+        </p>
+        <TooLong item={item} onPage={row.onPage} onSwitch={onPage} devices={devices} />
+      </>
+    );
+  }
+  return (
+    <>
+      <p className="m-0 font-mono text-[13.5px] break-all">{item.pasted}</p>
+      <p className="m-0 text-[13.5px] text-stop">
+        {item.problem === 'scheme-not-web'
+          ? 'Phones open only addresses that begin with http or https.'
+          : 'This is no whole address. Copy it once more from the address bar.'}
+      </p>
+    </>
+  );
+}
+
+/** What is too long for a code, or for reading in the hand, and the page that it could have. */
+function TooLong({
+  item,
+  onPage,
+  onSwitch,
+  devices,
+}: {
+  readonly item: IntakeWords;
+  readonly onPage: boolean;
+  readonly onSwitch: () => void;
+  readonly devices: readonly DeviceView[];
+}): ReactElement | null {
+  const none = fitsNoCode(item);
+  const size = none ? null : chooseSize(item.words);
+  const tooFine = size?.ok ? tooFineInTheHand(modulesOf(size.value.version), devices).map(({ name }) => name) : [];
+  if (!none && tooFine.length === 0 && !onPage) return null;
+  return (
+    <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+      {!onPage && <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'To be looked at'} />}
+      {!onPage && (
+        <span className="min-w-0">
+          {none ? 'No code holds that much.' : `Even in the hand ${namesListed(tooFine)} can’t read that much.`}
+        </span>
+      )}
+      <button type="button" className="min-h-8 px-1 font-semibold underline" onClick={onSwitch}>
+        {onPage ? 'Put it into the code' : 'Put it on a page'}
+      </button>
+    </p>
+  );
+}
+
+function Repairs({
+  row,
+  onTakeBack,
+}: {
+  readonly row: IntakeRowState;
+  readonly onTakeBack: (kind: RepairKind) => void;
+}): ReactElement | null {
+  const repairs = row.item.sort === 'link' ? row.item.repairs : [];
+  if (repairs.length + row.takenBack.length === 0) return null;
+  return (
+    <ul aria-label="Repairs" className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0 text-[13.5px]">
+      {repairs.map((repair) => {
+        const { words, what } = repairSentence(repair);
+        return (
+          <li key={repair.kind} className="flex items-center gap-1.5">
+            <span className="text-done">
+              Repaired: {words} {what !== '' && <span className="font-mono break-all">{what}</span>}
+            </span>
+            <button
+              type="button"
+              className="min-h-8 px-1 font-semibold underline"
+              onClick={() => onTakeBack(repair.kind)}
+            >
+              Take back
+            </button>
+          </li>
+        );
+      })}
+      {row.takenBack.map((kind) => (
+        <li key={kind} className="flex items-center gap-1.5">
+          <span className="text-muted">Left as it was: {repairWords[kind]}</span>
+          <button type="button" className="min-h-8 px-1 font-semibold underline" onClick={() => onTakeBack(kind)}>
+            Repair again
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,176 @@
+/** The pictures of a set: order by drag or keys, what stands under each, what is read aloud in its place. */
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import type { KeptPicture } from '@hapset/core';
+import type { FileView, MaterialView, PictureSetView } from '@hapset/contract';
+import { X } from 'lucide';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { ChooseFiles } from '../../platform/design/choose-file.js';
+import { TextField } from '../../platform/design/field.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { useChangeMaterial } from '../material/material.queries.js';
+import { UploadList } from '../upload/upload-list.js';
+import { useUploads } from '../upload/use-uploads.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { Icon } from '../../platform/design/icon.js';
+
+interface Row {
+  /** A picture may be in the set twice. */
+  readonly key: string;
+  readonly file: FileView;
+  readonly caption: string;
+  readonly alternative: string;
+}
+
+export function PictureOrder({
+  material,
+  pictures,
+}: {
+  readonly material: MaterialView;
+  readonly pictures: PictureSetView['pictures'];
+}): ReactElement {
+  const [rows, setRows] = useState<readonly Row[] | null>(null);
+  const uploads = useUploads();
+  const change = useChangeMaterial(material.id);
+  const notice = useNotice();
+  const shown = rows ?? pictures.map((picture, index): Row => ({ ...picture, key: String(index) }));
+  const edit = (key: string, more: Partial<Row>): void =>
+    setRows(shown.map((row) => (row.key === key ? { ...row, ...more } : row)));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const keys = shown.map(({ key }) => key);
+  const onDragEnd = ({ active, over }: DragEndEvent): void => {
+    if (over) setRows(arrayMove([...shown], keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));
+  };
+  const brought = uploads.items.flatMap(({ key, file }): Row[] =>
+    file?.media === 'picture' ? [{ key: `new ${key}`, file, caption: '', alternative: '' }] : [],
+  );
+  const busy = uploads.items.some(({ state }) => state !== 'done' && state !== 'failed');
+  const keep = (): void => {
+    const all = [...shown, ...brought].map(({ file, caption, alternative }): KeptPicture => ({
+      fileId: file.id,
+      caption,
+      alternative,
+    }));
+    change.mutate(
+      { version: material.version, kept: { kind: 'picture-set', pictures: all } },
+      {
+        onSuccess: () => {
+          uploads.clear();
+          setRows(null);
+        },
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
+    );
+  };
+  return (
+    <>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        modifiers={[restrictToVerticalAxis]}
+        onDragEnd={onDragEnd}
+      >
+        <SortableContext items={keys} strategy={verticalListSortingStrategy}>
+          <ul aria-label="Pictures" className="m-0 mt-1 list-none p-0">
+            {shown.map((row, index) => (
+              <PictureRow
+                key={row.key}
+                row={row}
+                position={index + 1}
+                onEdit={(more) => edit(row.key, more)}
+                onRemove={shown.length > 1 ? () => setRows(shown.filter(({ key }) => key !== row.key)) : null}
+              />
+            ))}
+          </ul>
+        </SortableContext>
+      </DndContext>
+      {uploads.items.length > 0 && <UploadList uploads={uploads} />}
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <ChooseFiles label="More pictures" multiple accept="image/*" onChoose={uploads.add} />
+        {(rows !== null || brought.length > 0) && (
+          <Button tone="main" className="ml-auto" disabled={busy || change.isPending} onClick={keep}>
+            Keep the set
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+function PictureRow({
+  row,
+  position,
+  onEdit,
+  onRemove,
+}: {
+  readonly row: Row;
+  readonly position: number;
+  readonly onEdit: (more: Partial<Row>) => void;
+  readonly onRemove: (() => void) | null;
+}): ReactElement {
+  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: row.key,
+  });
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`flex items-start gap-3 border-t border-line py-3 first:border-t-0 ${isDragging ? 'relative z-10 bg-marker-soft shadow-float' : ''}`}
+    >
+      <button
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Picture ${position}: move`}
+        title="Drag to move, or press Space and the arrow keys"
+        className="shrink-0 cursor-grab touch-none rounded-[4px] border border-line bg-paper p-0"
+      >
+        <img src={`${row.file.address}/w640`} alt="" className="size-20 rounded-[4px] object-cover" />
+      </button>
+      <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2">
+        <TextField
+          label="Caption"
+          value={row.caption}
+          maxLength={300}
+          onChange={(event) => onEdit({ caption: event.target.value })}
+        />
+        <TextField
+          label="What is to be seen, read aloud"
+          value={row.alternative}
+          maxLength={300}
+          onChange={(event) => onEdit({ alternative: event.target.value })}
+        />
+      </div>
+      {onRemove && (
+        <button
+          type="button"
+          aria-label={`Leave out picture ${position}`}
+          onClick={onRemove}
+          className="mt-5 inline-flex size-8 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
+        >
+          <Icon icon={X} size={16} />
+        </button>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,118 @@
+import type { ServiceView } from '@hapset/contract';
+import type { ServiceDescription } from '@hapset/core';
+import { useState, type ReactElement } from 'react';
+import { ApiError } from '../../platform/api/problem-error.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { serviceFileWords, fieldProblemSentence } from '../../platform/wording/services.js';
+import { readServiceFile } from './service-file.js';
+import { useKeepService } from './service.queries.js';
+
+interface Row {
+  readonly description: ServiceDescription;
+  readonly wanted: boolean;
+  /** Null until it was sent. */
+  readonly outcome: 'kept' | { readonly problem: string } | null;
+}
+
+/** Brings descriptions in from a file, each seen before it is kept; what can't be used says where its problem is. */
+export function ImportServices({
+  known,
+  onClose,
+}: {
+  readonly known: readonly ServiceView[];
+  readonly onClose: () => void;
+}): ReactElement {
+  const keep = useKeepService();
+  const [rows, setRows] = useState<readonly Row[]>([]);
+  const [failure, setFailure] = useState<string | null>(null);
+  const choose = async (file: File): Promise<void> => {
+    const read = await readServiceFile(file);
+    setFailure(read.ok ? null : serviceFileWords[read.problem]);
+    setRows(read.ok ? read.descriptions.map((description) => ({ description, wanted: true, outcome: null })) : []);
+  };
+  const change = (index: number, more: Partial<Row>): void =>
+    setRows((before) => before.map((row, at) => (at === index ? { ...row, ...more } : row)));
+  const bring = async (): Promise<void> => {
+    for (const [index, { description, wanted, outcome }] of rows.entries()) {
+      if (!wanted || outcome === 'kept') continue;
+      const version = known.find(({ id }) => id === description.id)?.version ?? null;
+      await keep.mutateAsync({ description, version }).then(
+        () => change(index, { outcome: 'kept' }),
+        (error: unknown) => change(index, { outcome: { problem: problemOf(error) } }),
+      );
+    }
+  };
+  const left = rows.filter(({ wanted, outcome }) => wanted && outcome !== 'kept').length;
+  return (
+    <Dialog
+      title="Import services"
+      about="A JSON file with one description or a list of them, as exported here. docs/services.md explains what stands in one."
+      onClose={onClose}
+    >
+      <label className="flex min-h-11 cursor-pointer items-center justify-center rounded-small border border-dashed border-line-strong px-3 text-[14.5px] font-semibold focus-within:outline-2">
+        Choose a file
+        <input
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            event.target.value = '';
+            if (file) void choose(file);
+          }}
+        />
+      </label>
+      {failure !== null && (
+        <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+          {failure}
+        </p>
+      )}
+      <ul aria-label="In the file" className="m-0 mt-3 list-none p-0">
+        {rows.map(({ description, wanted, outcome }, index) => (
+          <li key={index} className="flex items-start gap-3 border-t border-line py-2 first:border-t-0">
+            <label className="flex min-h-8 flex-1 items-start gap-2.5 text-[15px]">
+              <input
+                type="checkbox"
+                className="mt-1 size-4 accent-ink"
+                checked={wanted}
+                disabled={outcome === 'kept'}
+                onChange={() => change(index, { wanted: !wanted })}
+              />
+              <span>
+                <strong>{description.name}</strong>
+                <span className="block text-[13.5px] text-muted">
+                  {outcome !== null && outcome !== 'kept' ? (
+                    <span className="text-stop">{outcome.problem}</span>
+                  ) : known.some(({ id }) => id === description.id) ? (
+                    'takes the place of the one that is here'
+                  ) : (
+                    'is new here'
+                  )}
+                </span>
+              </span>
+            </label>
+            {outcome === 'kept' && <StateMark mark="done" words="Kept" />}
+            {outcome !== null && outcome !== 'kept' && <StateMark mark="stop" words="Not kept" />}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-4 flex justify-end gap-2">
+        <Button onClick={onClose}>{left === 0 && rows.length > 0 ? 'Done' : 'Cancel'}</Button>
+        {left > 0 && (
+          <Button tone="main" disabled={keep.isPending} onClick={() => void bring()}>
+            Bring in {plural(left, 'service')}
+          </Button>
+        )}
+      </div>
+    </Dialog>
+  );
+}
+
+function problemOf(error: unknown): string {
+  const [first] = error instanceof ApiError ? error.fields : [];
+  return first ? `${first.field === '' ? '' : `${first.field}: `}${fieldProblemSentence(first)}` : wordsFor(error);
+}

@@ -1,0 +1,132 @@
+/** One service: its description as a form for the administrator, and a link to try it on. */
+import { useQuery } from '@tanstack/react-query';
+import type { ServiceView } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useSession } from '../../school/account/session.queries.js';
+import { ApiError } from '../../platform/api/problem-error.js';
+import { Button } from '../../platform/design/button.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { descriptionProblemSentence, fieldProblemSentence } from '../../platform/wording/services.js';
+import { saveServiceFile } from './service-file.js';
+import { fieldOf, toDescription, toServiceFields, type ServiceFields } from './service-fields.js';
+import { ServiceForm } from './service-form.js';
+import { servicesQuery, useKeepService } from './service.queries.js';
+import { Tryout } from './tryout.js';
+
+export function Component(): ReactElement {
+  const { serviceId } = useParams();
+  const services = useQuery({ ...servicesQuery, refetchOnWindowFocus: false });
+  if (services.isPending) return <Loading rows={3} label="The service is loading" />;
+  if (services.isError) return <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />;
+  const service = services.data.find(({ id }) => id === serviceId) ?? null;
+  if (serviceId !== undefined && !service)
+    return <Failed words={wordsFor(new ApiError('not-found'))} onRetry={() => void services.refetch()} />;
+  return <ServicePage key={`${serviceId ?? ''} ${service?.version ?? ''}`} service={service} />;
+}
+
+function ServicePage({ service }: { readonly service: ServiceView | null }): ReactElement {
+  const mayChange = useSession()?.role === 'administrator';
+  const notice = useNotice();
+  const navigate = useNavigate();
+  const keep = useKeepService();
+  const form = useForm<ServiceFields>({ defaultValues: toServiceFields(readable(service)) });
+  const showProblems = (error: unknown): void => {
+    for (const problem of error instanceof ApiError ? error.fields : []) {
+      // The form's own names are typed by its shape; the server's are paths into the same shape.
+      form.setError(
+        fieldOf(problem.field) as 'name',
+        { message: fieldProblemSentence(problem) },
+        { shouldFocus: true },
+      );
+    }
+  };
+  const send = (fields: ServiceFields): void =>
+    keep.mutate(
+      { description: toDescription(fields), version: service?.version ?? null },
+      {
+        onSuccess: ({ name }) => {
+          notice({ words: `${name} is kept. Links are recognised by it from now on.` });
+          void navigate('/school/services');
+        },
+        onError: showProblems,
+      },
+    );
+  return (
+    <>
+      <PageHead
+        title={service?.name ?? 'Describe a service'}
+        trail={
+          <>
+            <Link to="/school" className="text-ink/80">
+              School
+            </Link>{' '}
+            ›{' '}
+            <Link to="/school/services" className="text-ink/80">
+              Services
+            </Link>
+          </>
+        }
+        actions={
+          <>
+            {service && service.problems.length === 0 && (
+              <Button onClick={() => saveServiceFile([service.description], service.id)}>Export</Button>
+            )}
+            {mayChange && (
+              <Button tone="main" type="submit" form="service-form" disabled={keep.isPending}>
+                Keep
+              </Button>
+            )}
+          </>
+        }
+      />
+      {service && service.problems.length > 0 && <LeftOut service={service} />}
+      {keep.isError && (
+        <p role="alert" className="mt-0 mb-3 text-[14.5px] font-semibold text-stop">
+          {wordsFor(keep.error)}
+        </p>
+      )}
+      <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_320px]">
+        <form id="service-form" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
+          <fieldset disabled={!mayChange} className="m-0 min-w-0 border-0 p-0">
+            <ServiceForm form={form} isNew={service === null} />
+          </fieldset>
+        </form>
+        {mayChange && <Tryout description={() => toDescription(form.getValues())} onProblems={showProblems} />}
+      </div>
+    </>
+  );
+}
+
+function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
+  return (
+    <div role="status" className="mb-3 rounded-sheet border border-stop bg-sheet px-5 py-3 text-[14.5px]">
+      <p className="m-0 font-semibold">
+        This description is left out: links are judged without it until its problems are mended.
+      </p>
+      <ul className="m-0 mt-1 pl-5">
+        {service.problems.map((problem, index) => (
+          <li key={index}>
+            {problem.path !== '' && <span className="font-mono">{problem.path}: </span>}
+            {descriptionProblemSentence(problem)}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** One whose shape can't be trusted is begun anew, under its id. */
+function readable(service: ServiceView | null): ServiceView['description'] | null {
+  if (!service) return null;
+  const shapely = service.problems.every(
+    ({ reason }) => !['not-readable', 'wrong-kind', 'missing', 'unknown-field'].includes(reason),
+  );
+  return shapely
+    ? service.description
+    : { id: service.id, name: service.name, hosts: [], addresses: [], walls: [], mending: [] };
+}

@@ -1,0 +1,127 @@
+import { limits, routes, type ServiceTryoutView } from '@hapset/contract';
+import { opensState, type AccessVerdict, type ServiceDescription } from '@hapset/core';
+import { useMutation } from '@tanstack/react-query';
+import { useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { TextField } from '../../platform/design/field.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { kindWords } from '../../platform/wording/kinds.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { roleWords, withoutStars } from '../../platform/wording/services.js';
+import { reasonSentence, verdictWords } from '../../platform/wording/verdicts.js';
+
+interface Props {
+  /** As it stands in the form now. */
+  readonly description: () => ServiceDescription;
+  readonly onProblems: (error: unknown) => void;
+}
+
+/** Tries the description on a link before it is kept: what it says of the address, and what a student would meet. */
+export function Tryout({ description, onProblems }: Props): ReactElement {
+  const [link, setLink] = useState('');
+  const attempt = useMutation({
+    mutationFn: () => call(routes.tryService, { body: { description: description(), link: link.trim() } }),
+    onError: onProblems,
+  });
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    attempt.mutate();
+  };
+  return (
+    <div className="lg:sticky lg:top-4">
+      <Sheet title="Try it out">
+        <p className="mt-0 mb-3 text-[14px] text-muted">
+          On a link of that service, as the description stands now. Nothing is kept.
+        </p>
+        <form onSubmit={submit} className="flex flex-col gap-3">
+          <TextField
+            label="Link"
+            value={link}
+            maxLength={limits.linkLength}
+            onChange={(event) => setLink(event.target.value)}
+          />
+          <Button type="submit" disabled={link.trim() === '' || attempt.isPending}>
+            {attempt.isPending ? 'Opening it as a student…' : 'Try it'}
+          </Button>
+        </form>
+        <div aria-live="polite">
+          {attempt.isError && (
+            <p className="mt-3 mb-0 text-[14px] font-semibold text-stop">{wordsFor(attempt.error)}</p>
+          )}
+          {attempt.data && <Outcome tryout={attempt.data} />}
+        </div>
+      </Sheet>
+    </div>
+  );
+}
+
+function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactElement {
+  const { belongs, role, kind, studentLink, tracking, verdict, reasons, title, steps } = tryout;
+  const part = !belongs
+    ? 'The host is not among those named here.'
+    : role === null
+      ? 'The host is known; none of the addresses fits.'
+      : `${kindWords[kind]}: ${roleWords[role]}.`;
+  return (
+    <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-[14.5px]">
+      <Answer name="The address" mark={role === 'student' ? 'done' : 'look-at'}>
+        {part}
+      </Answer>
+      {studentLink !== null && (
+        <Answer name="The student’s link" mark="done">
+          <span className="font-mono text-[13px] break-all">{studentLink}</span>
+        </Answer>
+      )}
+      {tracking.length > 0 && (
+        <Answer name="Only counts visitors" mark="done">
+          <span className="font-mono text-[13px] break-all">{tracking.join(', ')}</span>
+        </Answer>
+      )}
+      <Answer name="For a student" mark={opensMark(verdict)}>
+        {verdictWords[verdict].heading}
+        {title !== null && <span className="block text-[13.5px] text-muted">{title}</span>}
+        {verdict !== 'open' &&
+          reasons.map(({ reason, detail }) => (
+            <span key={`${reason} ${detail}`} className="block text-[13.5px] text-muted">
+              {reasonSentence(reason, detail)}
+            </span>
+          ))}
+      </Answer>
+      {steps.length > 0 && (
+        <Answer name="Steps" mark="done">
+          {steps.map(withoutStars).join(' ')}
+        </Answer>
+      )}
+    </dl>
+  );
+}
+
+/** For a class without accounts. */
+function opensMark(verdict: AccessVerdict): 'done' | 'look-at' | 'stop' {
+  const state = opensState(verdict, 'none');
+  return state === 'not-yet' ? 'look-at' : state;
+}
+
+const markWords = { done: 'Fine', 'look-at': 'To be looked at', stop: 'Stops' } as const;
+
+function Answer({
+  name,
+  mark,
+  children,
+}: {
+  readonly name: string;
+  readonly mark: 'done' | 'look-at' | 'stop';
+  readonly children: ReactNode;
+}): ReactElement {
+  return (
+    <div className="flex gap-2.5">
+      <StateMark mark={mark} words={markWords[mark]} />
+      <div className="min-w-0">
+        <dt className="text-[13.5px] text-muted">{name}</dt>
+        <dd className="m-0">{children}</dd>
+      </div>
+    </div>
+  );
+}

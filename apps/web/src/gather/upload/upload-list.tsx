@@ -1,0 +1,83 @@
+import { X } from 'lucide';
+import type { ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { bytes } from '../../platform/wording/figures.js';
+import type { UploadItem, Uploads } from './use-uploads.js';
+import { Icon } from '../../platform/design/icon.js';
+
+/** Each file with how far it is; a stopped one leaves nothing behind. */
+export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactElement {
+  return (
+    <ul aria-label="Files on their way" className="m-0 list-none p-0">
+      {uploads.items.map((item) => (
+        <li key={item.key} className="flex items-center gap-3 border-b border-line px-4 py-2.5 last:border-b-0">
+          <Thumb item={item} />
+          <div className="min-w-0 flex-1">
+            <p className="m-0 truncate text-[14.5px] font-semibold">{item.source.name}</p>
+            <Progress item={item} />
+          </div>
+          {item.state === 'failed' && <Button onClick={() => uploads.retry(item.key)}>Try again</Button>}
+          {item.state !== 'preparing' && (
+            <button
+              type="button"
+              aria-label={`${item.state === 'done' ? 'Leave out' : 'Stop'} ${item.source.name}`}
+              onClick={() => uploads.remove(item.key)}
+              className="inline-flex size-9 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
+            >
+              <Icon icon={X} size={16} />
+            </button>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Thumb({ item: { file, state } }: { readonly item: UploadItem }): ReactElement {
+  if (file?.media === 'picture')
+    return <img src={`${file.address}/w640`} alt="" className="size-10 shrink-0 rounded-[4px] object-cover" />;
+  const [mark, words] = {
+    waiting: ['not-yet', 'Waits'],
+    sending: ['not-yet', 'On its way'],
+    preparing: ['not-yet', 'Being prepared'],
+    done: ['done', 'Kept'],
+    failed: ['stop', 'Not kept'],
+  }[state] as ['not-yet' | 'done' | 'stop', string];
+  return (
+    <span className="flex size-10 shrink-0 items-center justify-center">
+      <StateMark mark={mark} words={words} />
+    </span>
+  );
+}
+
+function Progress({ item: { state, sentBytes, source, problem, file } }: { readonly item: UploadItem }): ReactElement {
+  if (state === 'failed') {
+    return (
+      <p role="alert" className="m-0 text-[13.5px] text-stop">
+        {problem}
+      </p>
+    );
+  }
+  if (state === 'done')
+    return <p className="m-0 text-[13.5px] text-muted">Kept here, {bytes(file?.sizeBytes ?? source.size)}</p>;
+  if (state === 'preparing') return <p className="m-0 text-[13.5px] text-muted">Being prepared for students…</p>;
+  const part = source.size === 0 ? 0 : sentBytes / source.size;
+  return (
+    <div className="flex items-center gap-3">
+      <div
+        role="progressbar"
+        aria-label={`${source.name} is on its way`}
+        aria-valuenow={Math.round(part * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        className="h-2 flex-1 overflow-hidden rounded-full bg-line"
+      >
+        <div className="h-full rounded-full bg-ink" style={{ width: `${part * 100}%` }} />
+      </div>
+      <span className="shrink-0 text-[13px] text-muted">
+        {state === 'waiting' ? 'waits' : `${bytes(sentBytes)} of ${bytes(source.size)}`}
+      </span>
+    </div>
+  );
+}

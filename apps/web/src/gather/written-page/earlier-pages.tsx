@@ -1,0 +1,51 @@
+import { routes } from '@hapset/contract';
+import { documentText, type PageDocument } from '@hapset/core';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { ago } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+/** How the page stood before; taking one keeps what stands there now. */
+export function EarlierPages({
+  materialId,
+  onTake,
+  onClose,
+}: {
+  readonly materialId: string;
+  readonly onTake: (document: PageDocument) => void;
+  readonly onClose: () => void;
+}): ReactElement {
+  const earlier = useQuery({
+    queryKey: ['written-page', materialId, 'earlier'],
+    queryFn: ({ signal }) => call(routes.earlierPages, { params: { materialId }, signal }),
+    gcTime: 0,
+  });
+  return (
+    <Dialog
+      title="Earlier pages"
+      about="The page as it stood before. What stands there now is kept as well."
+      onClose={onClose}
+    >
+      {earlier.isPending && <Loading rows={2} label="Earlier pages are loading" />}
+      {earlier.isError && <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />}
+      {earlier.data?.length === 0 && (
+        <Empty title="None yet">While you write, the page is kept as it was every ten minutes.</Empty>
+      )}
+      <ul className="m-0 list-none p-0">
+        {earlier.data?.map(({ id, replacedAt, document }) => (
+          <li key={id} className="flex items-center gap-3 border-t border-line py-2.5 first:border-t-0">
+            <span className="min-w-0 flex-1">
+              <span className="block text-[14.5px] font-semibold">until {ago(replacedAt)}</span>
+              <span className="line-clamp-2 text-[13.5px] text-muted">{documentText(document) || 'an empty page'}</span>
+            </span>
+            <Button onClick={() => onTake(document)}>Take this one</Button>
+          </li>
+        ))}
+      </ul>
+    </Dialog>
+  );
+}

@@ -1,0 +1,225 @@
+/** Where a page is written. It keeps itself; what students see changes with it. */
+import { routes, type FileView, type WrittenPageView } from '@hapset/contract';
+import type { PageDocument } from '@hapset/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { EditorContent, useEditor, type JSONContent } from '@tiptap/react';
+import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
+import { Link, useParams } from 'react-router';
+import { call } from '../../platform/api/client.js';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { ChooseFiles } from '../../platform/design/choose-file.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { UploadList } from '../upload/upload-list.js';
+import { useUploads } from '../upload/use-uploads.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { EarlierPages } from './earlier-pages.js';
+import './editor.css';
+import { pageExtensions, type KnownFile } from './page-extensions.js';
+import { PageToolbar } from './page-toolbar.js';
+import { useAutosave, type SaveState } from './use-autosave.js';
+
+export function Component(): ReactElement {
+  const { materialId = '' } = useParams();
+  // Read once: from then on the editor holds the page, and its saving finds out when somebody else changed it.
+  const page = useQuery({
+    queryKey: ['written-page', materialId],
+    queryFn: ({ signal }) => call(routes.writtenPage, { params: { materialId }, signal }),
+    gcTime: 0,
+    staleTime: Infinity,
+    refetchOnWindowFocus: false,
+  });
+  if (page.isPending) return <Loading label="The page is loading" />;
+  if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
+  return <Writing key={materialId} page={page.data} />;
+}
+
+function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
+  const client = useQueryClient();
+  const notice = useNotice();
+  const autosave = useAutosave(page);
+  const [earlierShown, setEarlierShown] = useState(false);
+  // Grows as files are added; the editor's extensions hold on to this one.
+  const [files] = useState(() => new Map<string, KnownFile>(page.files.map((file) => [file.id, file])));
+  const extensions = useMemo(() => pageExtensions((fileId) => files.get(fileId) ?? null), [files]);
+  const editor = useEditor({
+    extensions,
+    content: toContent(page.document),
+    onUpdate: ({ editor: current }) => autosave.changed(current.getJSON() as PageDocument),
+    editorProps: {
+      attributes: { class: 'written-page', role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'The page' },
+    },
+  });
+  const uploads = useUploads();
+  useInsertWhenKept(uploads, (file) => {
+    files.set(file.id, file);
+    // Behind what is selected: a picture that is selected stays.
+    const behind = editor.state.selection.to;
+    if (file.media === 'picture')
+      editor
+        .chain()
+        .focus()
+        .insertContentAt(behind, { type: 'keptPicture', attrs: { fileId: file.id, alt: '' } })
+        .run();
+    else if (file.media === 'sound' || file.media === 'film')
+      editor
+        .chain()
+        .focus()
+        .insertContentAt(behind, { type: 'keptMedia', attrs: { fileId: file.id, media: file.media } })
+        .run();
+    else
+      editor
+        .chain()
+        .focus()
+        .insertContentAt(behind, {
+          type: 'text',
+          text: file.name,
+          marks: [{ type: 'link', attrs: { href: new URL(file.address, window.location.href).href } }],
+        })
+        .run();
+  });
+  // What other pages know of it is old when one comes back to them.
+  useEffect(() => () => void client.invalidateQueries(), [client]);
+  const choose = (choice: 'mine' | 'other'): void => {
+    autosave
+      .choose(choice)
+      .then((document) => choice === 'other' && editor.commands.setContent(toContent(document), { emitUpdate: false }))
+      .catch((error: unknown) => notice({ words: wordsFor(error) }));
+  };
+  return (
+    <>
+      <header className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
+        <div className="min-w-0 flex-1 basis-72">
+          <div className="text-[13.5px] text-muted">
+            <Link to={`/shelf/${page.materialId}`} className="text-ink/80">
+              Its code
+            </Link>{' '}
+            · <SaveWords state={autosave.state} />
+          </div>
+          <Title page={page} onMoved={autosave.moved} />
+        </div>
+        <Button onClick={() => setEarlierShown(true)}>Earlier pages</Button>
+        <Link to={`/shelf/${page.materialId}`} className={buttonClass('main')}>
+          Done
+        </Link>
+      </header>
+      {autosave.state.is === 'conflict' && (
+        <div
+          role="alert"
+          className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-[14.5px]"
+        >
+          <span className="min-w-60 flex-1">
+            This page was changed somewhere else meanwhile. Choose one; the other is kept under Earlier pages.
+          </span>
+          <Button onClick={() => choose('other')}>Take the other one</Button>
+          <Button onClick={() => choose('mine')}>Keep this one</Button>
+        </div>
+      )}
+      <div
+        className="rounded-sheet border border-line bg-sheet"
+        onDrop={(event) => {
+          if (event.dataTransfer.files.length === 0) return;
+          event.preventDefault();
+          uploads.add([...event.dataTransfer.files]);
+        }}
+        onPaste={(event) => {
+          if (event.clipboardData.files.length === 0) return;
+          event.preventDefault();
+          uploads.add([...event.clipboardData.files]);
+        }}
+      >
+        <PageToolbar editor={editor}>
+          <span className="ml-1">
+            <ChooseFiles label="Add a file" multiple onChoose={uploads.add} />
+          </span>
+        </PageToolbar>
+        {uploads.items.length > 0 && <UploadList uploads={uploads} />}
+        <EditorContent editor={editor} />
+      </div>
+      {earlierShown && (
+        <EarlierPages
+          materialId={page.materialId}
+          onTake={(document) => {
+            autosave.keepBefore();
+            editor.commands.setContent(toContent(document), { emitUpdate: true });
+            setEarlierShown(false);
+          }}
+          onClose={() => setEarlierShown(false)}
+        />
+      )}
+    </>
+  );
+}
+
+/** The editor reads the same JSON; only its own type is wider. An empty page has a paragraph to write in. */
+function toContent(document: PageDocument): JSONContent {
+  return (document.content.length === 0 ? { type: 'doc', content: [{ type: 'paragraph' }] } : document) as JSONContent;
+}
+
+function useInsertWhenKept(uploads: ReturnType<typeof useUploads>, insert: (file: FileView) => void): void {
+  const latest = useRef(insert);
+  useEffect(() => {
+    latest.current = insert;
+  });
+  useEffect(() => {
+    const done = uploads.items.find(({ file }) => file !== null);
+    if (!done?.file) return;
+    latest.current(done.file);
+    uploads.remove(done.key);
+  }, [uploads]);
+}
+
+function Title({
+  page,
+  onMoved,
+}: {
+  readonly page: WrittenPageView;
+  readonly onMoved: (version: number) => void;
+}): ReactElement {
+  const notice = useNotice();
+  const [title, setTitle] = useState(page.title);
+  const kept = useRef(page.title);
+  const keep = async (): Promise<void> => {
+    const wanted = title.trim();
+    if (wanted === '' || wanted === kept.current) return;
+    try {
+      const { version } = await call(routes.writtenPage, { params: { materialId: page.materialId } });
+      const changed = await call(routes.changeMaterial, {
+        params: { materialId: page.materialId },
+        body: { version, title: wanted },
+      });
+      kept.current = wanted;
+      onMoved(changed.version);
+    } catch (error) {
+      notice({ words: wordsFor(error) });
+    }
+  };
+  useEffect(() => {
+    document.title = `${title} · Hapset`;
+  }, [title]);
+  return (
+    <input
+      aria-label="Title"
+      value={title}
+      maxLength={200}
+      onChange={(event) => setTitle(event.target.value)}
+      onBlur={() => void keep()}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+      }}
+      className="-ml-2 w-full rounded-small border border-transparent bg-transparent px-2 font-heading text-[27px] leading-tight font-semibold hover:border-line-strong focus:border-ink focus:bg-sheet"
+    />
+  );
+}
+
+function SaveWords({ state }: { readonly state: SaveState }): ReactElement {
+  const words =
+    state.is === 'failed'
+      ? `not kept: ${state.words}`
+      : { kept: 'kept', dirty: 'writing…', keeping: 'keeping…', conflict: 'changed somewhere else' }[state.is];
+  return (
+    <span role="status" className={state.is === 'failed' ? 'font-semibold text-stop' : ''}>
+      {words}
+    </span>
+  );
+}

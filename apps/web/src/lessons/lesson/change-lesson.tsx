@@ -1,0 +1,43 @@
+import { routes, type LessonView } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { useRemoval } from '../../platform/undo/use-removal.js';
+import { LessonForm } from './lesson-form.js';
+import { useChangeLesson } from './lesson.queries.js';
+
+/** Changes a lesson, or takes it off the list; both can be undone. */
+export function ChangeLesson({
+  lesson,
+  onClose,
+}: {
+  readonly lesson: LessonView;
+  readonly onClose: () => void;
+}): ReactElement {
+  const change = useChangeLesson(lesson.id);
+  const navigate = useNavigate();
+  const removal = useRemoval({
+    remove: routes.removeLesson,
+    restore: routes.restoreLesson,
+    params: { lessonId: lesson.id },
+    words: `“${lesson.name}” was removed.`,
+    onRemoved: () => void navigate('/lessons'),
+  });
+  return (
+    <Dialog title="Change lesson" onClose={onClose}>
+      <LessonForm
+        lesson={lesson}
+        send="Keep the change"
+        sending={change.isPending}
+        error={change.error ?? removal.error}
+        onCancel={onClose}
+        onSend={(wish) => change.mutate({ ...wish, version: lesson.version }, { onSuccess: onClose })}
+      />
+      <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
+        <span className="flex-1">Its materials stay on the shelf.</span>
+        <Button onClick={removal.run}>Remove lesson</Button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,113 @@
+import { limits, type CreateLesson, type LessonView } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { classesQuery } from '../../school/school-class/school-class.queries.js';
+import { SelectField, TextField } from '../../platform/design/field.js';
+import { DialogEnd } from '../../platform/design/dialog.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+interface Fields {
+  name: string;
+  classId: string;
+  date: string;
+  startsAt: string;
+  place: string;
+  viewingDistanceM: string;
+}
+
+interface Props {
+  readonly lesson?: LessonView;
+  readonly send: string;
+  readonly sending: boolean;
+  readonly error: unknown;
+  readonly onSend: (wish: CreateLesson) => void;
+  readonly onCancel: () => void;
+}
+
+export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: Props): ReactElement {
+  const classes = useQuery(classesQuery).data ?? [];
+  const { register, handleSubmit, formState } = useForm<Fields>({
+    defaultValues: {
+      name: lesson?.name ?? '',
+      date: lesson?.date ?? '',
+      startsAt: lesson?.startsAt ?? '',
+      place: lesson?.place ?? '',
+      viewingDistanceM: String(lesson?.viewingDistanceM ?? 2),
+    },
+    // The list of classes arrives later than the form; its value is set once both are there.
+    values: classes.length > 0 && lesson ? fieldsOf(lesson) : undefined,
+    resetOptions: { keepDirtyValues: true },
+  });
+  const { least, most } = limits.viewingDistanceM;
+  return (
+    <form
+      className="flex flex-col gap-4"
+      noValidate
+      onSubmit={(event) => void handleSubmit((fields) => onSend(toWish(fields)))(event)}
+    >
+      <TextField
+        label="What is it called?"
+        maxLength={limits.nameLength}
+        autoFocus
+        {...register('name', { validate: (value) => value.trim() !== '' || 'A lesson needs a name.' })}
+        problem={formState.errors.name?.message}
+      />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <SelectField label="Class" hint="Its devices are rehearsed." {...register('classId')}>
+          <option value="">No class yet</option>
+          {classes.map((schoolClass) => (
+            <option key={schoolClass.id} value={schoolClass.id}>
+              {schoolClass.name}
+            </option>
+          ))}
+        </SelectField>
+        <TextField label="Place" maxLength={limits.placeLength} placeholder="Biology room" {...register('place')} />
+        <TextField label="Day" type="date" {...register('date')} />
+        <TextField label="Begins at" type="time" {...register('startsAt')} />
+        <TextField
+          label="Students stand how far from the wall?"
+          hint="In metres. Codes are printed so large that they read from there."
+          inputMode="decimal"
+          {...register('viewingDistanceM', {
+            validate: (value) => within(value, least, most) || `Between ${least} and ${most} metres.`,
+          })}
+          problem={formState.errors.viewingDistanceM?.message}
+        />
+      </div>
+      <DialogEnd
+        failure={error === null || error === undefined ? null : wordsFor(error)}
+        send={send}
+        disabled={sending}
+        onCancel={onCancel}
+      />
+    </form>
+  );
+}
+
+function fieldsOf(lesson: LessonView): Fields {
+  return {
+    name: lesson.name,
+    classId: lesson.classId ?? '',
+    date: lesson.date ?? '',
+    startsAt: lesson.startsAt ?? '',
+    place: lesson.place,
+    viewingDistanceM: String(lesson.viewingDistanceM),
+  };
+}
+
+function within(text: string, least: number, most: number): boolean {
+  const value = Number(text.replace(',', '.'));
+  return text.trim() !== '' && value >= least && value <= most;
+}
+
+function toWish(fields: Fields): CreateLesson {
+  return {
+    name: fields.name.trim(),
+    classId: fields.classId || null,
+    date: fields.date || null,
+    startsAt: fields.startsAt || null,
+    place: fields.place.trim(),
+    viewingDistanceM: Number(fields.viewingDistanceM.replace(',', '.')),
+  };
+}

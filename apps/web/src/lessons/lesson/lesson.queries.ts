@@ -1,0 +1,109 @@
+import {
+  limits,
+  routes,
+  type BenchView,
+  type ChangeLesson,
+  type CreateLesson,
+  type CreatedView,
+  type LessonsPage,
+  type LessonView,
+  type NewMaterial,
+} from '@hapset/contract';
+import {
+  infiniteQueryOptions,
+  queryOptions,
+  useMutation,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query';
+import { useCallback } from 'react';
+import { call } from '../../platform/api/client.js';
+import { inParts } from '../../platform/api/in-parts.js';
+import { whileOpeningMs } from '../../platform/api/while-opening.js';
+import { materialKeys } from '../../gather/material/material.keys.js';
+import { lessonKeys } from './lesson.keys.js';
+
+export const lessonsQuery = infiniteQueryOptions({
+  queryKey: lessonKeys.list,
+  queryFn: ({ signal, pageParam }): Promise<LessonsPage> =>
+    call(routes.lessons, { signal, query: { after: pageParam } }),
+  initialPageParam: null as string | null,
+  getNextPageParam: (page) => page.next,
+});
+
+export const benchQuery = (lessonId: string) =>
+  queryOptions({
+    queryKey: lessonKeys.bench(lessonId),
+    queryFn: ({ signal }): Promise<BenchView> => call(routes.bench, { params: { lessonId }, signal }),
+    refetchInterval: (query) => ((query.state.data?.opening.left ?? 0) > 0 ? whileOpeningMs : false),
+  });
+
+/** After a change to a lesson or its stations: everything that shows them looks again. */
+export function useLessonsChanged(): () => Promise<void> {
+  const client = useQueryClient();
+  return useCallback(async () => {
+    await Promise.all([
+      client.invalidateQueries({ queryKey: lessonKeys.all }),
+      client.invalidateQueries({ queryKey: materialKeys.all }),
+    ]);
+  }, [client]);
+}
+
+export function useCreateLesson(): UseMutationResult<CreatedView, Error, CreateLesson> {
+  const changed = useLessonsChanged();
+  return useMutation({ mutationFn: (body: CreateLesson) => call(routes.createLesson, { body }), onSuccess: changed });
+}
+
+export function useChangeLesson(lessonId: string): UseMutationResult<LessonView, Error, ChangeLesson> {
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn: (body: ChangeLesson) => call(routes.changeLesson, { params: { lessonId }, body }),
+    onSettled: changed,
+  });
+}
+
+/** Adds stations at the end, in as many calls as the server's limit asks for. Gives their ids. */
+export function useAddStations(lessonId: string): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn: (items: readonly NewMaterial[]) =>
+      inParts(
+        items,
+        limits.itemsAtOnce,
+        async (part) =>
+          (await call(routes.addStations, { params: { lessonId }, body: { items: part, materialIds: [] } })).stationIds,
+      ),
+    onSettled: changed,
+  });
+}
+
+/** Shows the new order at once and goes back to the server's when it refuses. */
+export function useOrderStations(lessonId: string): UseMutationResult<unknown, Error, readonly string[]> {
+  const client = useQueryClient();
+  const key = lessonKeys.bench(lessonId);
+  return useMutation({
+    mutationFn: (stationIds: readonly string[]) =>
+      call(routes.orderStations, { params: { lessonId }, body: { stationIds } }),
+    onMutate: async (stationIds) => {
+      await client.cancelQueries({ queryKey: key });
+      client.setQueryData<BenchView>(key, (bench) => bench && inOrder(bench, stationIds));
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: lessonKeys.all }),
+  });
+}
+
+function inOrder(bench: BenchView, stationIds: readonly string[]): BenchView {
+  const rows = stationIds.flatMap((id, index) =>
+    bench.rows.filter((row) => row.stationId === id).map((row) => ({ ...row, position: index + 1 })),
+  );
+  return { ...bench, rows };
+}
+
+export function useOpenLesson(lessonId: string): UseMutationResult<unknown, Error, 'open' | 'stop'> {
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn: (what: 'open' | 'stop') =>
+      call(what === 'open' ? routes.openLesson : routes.stopOpeningLesson, { params: { lessonId } }),
+    onSuccess: changed,
+  });
+}

@@ -1,0 +1,22 @@
+import type { ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { Dialog } from '../../platform/design/dialog.js';
+import { LessonForm } from './lesson-form.js';
+import { useCreateLesson } from './lesson.queries.js';
+
+/** Asks for a new lesson and goes to its bench. */
+export function NewLesson({ onClose }: { readonly onClose: () => void }): ReactElement {
+  const navigate = useNavigate();
+  const create = useCreateLesson();
+  return (
+    <Dialog title="New lesson" onClose={onClose}>
+      <LessonForm
+        send="Make the lesson"
+        sending={create.isPending}
+        error={create.error}
+        onCancel={onClose}
+        onSend={(wish) => create.mutate(wish, { onSuccess: ({ id }) => void navigate(`/lessons/${id}`) })}
+      />
+    </Dialog>
+  );
+}

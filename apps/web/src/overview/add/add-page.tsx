@@ -1,0 +1,186 @@
+/** Everything that can become a material, from wherever it comes: pasted, filled in, brought by bookmark or shared by a phone. */
+import type { LessonRow, NewMaterial } from '@hapset/contract';
+import {
+  contentKinds,
+  contentText,
+  documentFromText,
+  emptyDocument,
+  titleFromWords,
+  type ContentKind,
+} from '@hapset/core';
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { Intake } from '../../gather/intake/intake.js';
+import { useDevicesOf } from '../../school/device/device.queries.js';
+import { KindForm } from '../../code/content/kind-form.js';
+import { MessageForm } from '../../code/content/message-form.js';
+import { lessonsQuery } from '../../lessons/lesson/lesson.queries.js';
+import { KindIcon } from '../../gather/material/kind-icon.js';
+import { schoolQuery } from '../../school/settings/school.queries.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { kindWords } from '../../platform/wording/kinds.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { BringIt } from './bring-it.js';
+import { broughtText } from './brought.js';
+import { useAddTo } from './use-add-to.js';
+
+export function Component(): ReactElement {
+  const [search] = useSearchParams();
+  const [lessonId, setLessonId] = useState(search.get('lesson') ?? '');
+  const add = useAddTo(lessonId === '' ? null : lessonId);
+  const classId = useLessonRows().find((lesson) => lesson.id === lessonId)?.classId ?? null;
+  return (
+    <>
+      <PageHead
+        title="Add something"
+        about="Paste it, fill it in, or bring it from the page you are looking at."
+        actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />}
+      />
+      <div className="flex flex-col gap-4">
+        <Intake
+          label="What should students open?"
+          placeholder="Paste links, drop files, or write a message…"
+          noun={lessonId === '' ? 'material' : 'station'}
+          here={[]}
+          classId={classId}
+          initial={broughtText(search)}
+          autoFocus
+          onAdd={add}
+        />
+        <WriteOne onAdd={add} />
+        <KindChooser classId={classId} onAdd={(item) => add([item])} />
+        <BringIt />
+      </div>
+    </>
+  );
+}
+
+/** A page written here: it is made first, and then written. */
+function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown> }): ReactElement {
+  const notice = useNotice();
+  const write = (): void =>
+    void onAdd([
+      { kept: { kind: 'written-page', document: emptyDocument }, title: 'New page', pasted: 'New page', repairs: [] },
+    ]).catch((error: unknown) => notice({ words: wordsFor(error) }));
+  return (
+    <Sheet title="Kept here" aside="on the school’s own server, with an address of its own">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <button
+          type="button"
+          onClick={write}
+          className="flex min-h-10 items-center gap-2 rounded-small border border-line-strong bg-sheet px-3.5 text-[14.5px] font-semibold hover:border-ink"
+        >
+          <KindIcon kind="written-page" size={16} /> Write a page
+        </button>
+        <span className="text-[14px] text-muted">
+          Or drop pictures, sounds, films and documents into the field above, or paste them there.
+        </span>
+      </div>
+    </Sheet>
+  );
+}
+
+function useLessonRows(): readonly LessonRow[] {
+  return useInfiniteQuery(lessonsQuery).data?.pages.flatMap((page) => page.rows) ?? [];
+}
+
+function GoesTo({
+  lessonId,
+  onChange,
+}: {
+  readonly lessonId: string;
+  readonly onChange: (lessonId: string) => void;
+}): ReactElement {
+  const lessons = useLessonRows();
+  return (
+    <label className="flex items-center gap-2.5 text-[14.5px]">
+      <span className="text-muted">Goes to</span>
+      <select
+        value={lessonId}
+        onChange={(event) => onChange(event.target.value)}
+        className="min-h-9 max-w-64 rounded-small border border-line-strong bg-sheet px-2 font-semibold"
+      >
+        <option value="">the shelf</option>
+        {lessons.map((lesson) => (
+          <option key={lesson.id} value={lesson.id}>
+            {lesson.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** @param classId of the class whose devices are to read it; null for all of the school's */
+function KindChooser({
+  classId,
+  onAdd,
+}: {
+  readonly classId: string | null;
+  readonly onAdd: (item: NewMaterial) => Promise<unknown>;
+}): ReactElement {
+  const school = useQuery(schoolQuery).data;
+  const devices = useDevicesOf(classId);
+  const [kind, setKind] = useState<ContentKind | 'message' | null>(null);
+  const [sending, setSending] = useState(false);
+  const [failure, setFailure] = useState<string | null>(null);
+  const send = (item: Omit<NewMaterial, 'pasted' | 'repairs'>, pasted: string): void => {
+    setSending(true);
+    setFailure(null);
+    onAdd({ ...item, pasted, repairs: [] })
+      .catch((error: unknown) => setFailure(wordsFor(error)))
+      .finally(() => setSending(false));
+  };
+  return (
+    <Sheet title="In the code itself" aside="needs no network and no page">
+      <div className="flex flex-wrap gap-2" role="group" aria-label="Kind">
+        {(['message', ...contentKinds] as const).map((choice) => (
+          <button
+            key={choice}
+            type="button"
+            aria-pressed={choice === kind}
+            onClick={() => setKind(choice === kind ? null : choice)}
+            className={`flex min-h-10 items-center gap-2 rounded-small border px-3.5 text-[14.5px] font-semibold ${choice === kind ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
+          >
+            <KindIcon kind={choice} size={16} /> {kindWords[choice]}
+          </button>
+        ))}
+      </div>
+      {kind === 'message' && (
+        <div className="mt-4 border-t border-line pt-4">
+          <MessageForm
+            devices={devices}
+            send="Add it"
+            sending={sending}
+            failure={failure}
+            onSend={(words) => send({ words }, words)}
+            onPage={(words) => send(asPage(words), 'A page')}
+          />
+        </div>
+      )}
+      {kind !== null && kind !== 'message' && school && (
+        <div className="mt-4 border-t border-line pt-4">
+          <KindForm
+            key={kind}
+            kind={kind}
+            school={school}
+            devices={devices}
+            send="Add it"
+            sending={sending}
+            failure={failure}
+            onSend={(content) => send({ content }, kindWords[kind])}
+            onPage={(content) => send(asPage(contentText(content)), 'A page')}
+          />
+        </div>
+      )}
+    </Sheet>
+  );
+}
+
+/** What is too long for a code, as a page of its own; its first words are its name. */
+function asPage(text: string): Pick<NewMaterial, 'kept' | 'title'> {
+  return { kept: { kind: 'written-page', document: documentFromText(text) }, title: titleFromWords(text) };
+}

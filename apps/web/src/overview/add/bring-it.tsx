@@ -1,0 +1,32 @@
+import { useEffect, useRef, type ReactElement } from 'react';
+import { Sheet } from '../../platform/design/sheet.js';
+import { bookmarklet } from './brought.js';
+
+/** Ways from other pages and from phones to here. */
+export function BringIt(): ReactElement {
+  const link = useRef<HTMLAnchorElement>(null);
+  // React refuses addresses that are scripts, rightly; this one is meant to be dragged to the bookmarks.
+  useEffect(() => link.current?.setAttribute('href', bookmarklet(window.location.origin)), []);
+  return (
+    <Sheet title="From elsewhere">
+      <div className="grid gap-5 text-[14.5px] sm:grid-cols-2">
+        <div>
+          <p className="mt-0 mb-2.5">
+            On a laptop: drag this button to the bar of bookmarks. Pressed on any page, it brings that page here.
+          </p>
+          <a
+            ref={link}
+            onClick={(event) => event.preventDefault()}
+            className="inline-flex min-h-9 cursor-grab items-center rounded-small border border-dashed border-ink bg-marker-soft px-3.5 font-semibold text-ink no-underline"
+          >
+            Bring this page
+          </a>
+        </div>
+        <p className="m-0">
+          On a phone: add Hapset to the home screen from the browser’s menu. From then on it stands in the share menu of
+          every app.
+        </p>
+      </div>
+    </Sheet>
+  );
+}

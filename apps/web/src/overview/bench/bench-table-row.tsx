@@ -1,0 +1,123 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { routes, type BenchRow } from '@hapset/contract';
+import { MoreHorizontal } from 'lucide';
+import { useState, type ReactElement, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { Menu } from '../../platform/design/menu.js';
+import { KindIcon } from '../../gather/material/kind-icon.js';
+import { AnswerCell } from '../readiness/answer-cell.js';
+import { carriesWords, opensWords, paperWords, readsWords } from '../readiness/answers.js';
+import { CodePicture } from '../../code/symbol/code-picture.js';
+import { useRemoval } from '../../platform/undo/use-removal.js';
+import { kindWords } from '../../platform/wording/kinds.js';
+import { RenameStation } from './rename-station.js';
+import { Icon } from '../../platform/design/icon.js';
+
+/** Header and rows share these columns. */
+export const benchColumns = 'lg:grid-cols-[minmax(320px,1.75fr)_1.15fr_1fr_1.1fr_0.85fr_40px] lg:gap-x-3';
+
+interface Props {
+  readonly lessonId: string;
+  readonly row: BenchRow;
+  readonly last: boolean;
+  readonly rehearsing: boolean;
+  readonly onMove: (by: number) => void;
+}
+
+export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props): ReactElement {
+  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: row.stationId,
+  });
+  const [renaming, setRenaming] = useState(false);
+  const removal = useRemoval({
+    remove: routes.removeStation,
+    restore: routes.restoreStation,
+    params: { stationId: row.stationId },
+    words: `“${row.name}” was removed. It stays on the shelf.`,
+  });
+  const page = `/lessons/${lessonId}/stations/${row.stationId}`;
+  const { readiness } = row;
+  return (
+    <div
+      ref={setNodeRef}
+      role="row"
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`relative grid grid-cols-2 items-center gap-x-3 gap-y-2.5 px-3.5 py-3 lg:gap-y-0 lg:px-0 lg:py-0 ${benchColumns} ${last ? '' : 'border-b border-line'} ${isDragging ? 'z-10 bg-marker-soft shadow-float' : 'bg-sheet focus-within:bg-marker-soft hover:bg-marker-soft'}`}
+    >
+      <div
+        role="cell"
+        className="col-span-2 flex min-w-0 items-center gap-3.5 pr-9 lg:col-span-1 lg:min-h-16 lg:pr-0 lg:pl-3.5"
+      >
+        <button
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          className="flex h-8 w-7 shrink-0 cursor-grab touch-none items-center justify-center bg-[linear-gradient(to_bottom,transparent_22%,var(--color-marker)_22%,var(--color-marker)_82%,transparent_82%)] text-[15px] font-bold"
+          aria-label={`Station ${row.position}, ${row.name}: move`}
+          title="Drag to move, or press Space and the arrow keys"
+        >
+          {row.position}
+        </button>
+        {row.code ? (
+          <CodePicture drawing={row.code.drawing} label="" className="size-[46px] shrink-0" />
+        ) : (
+          <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />
+        )}
+        <span className="min-w-0 leading-snug">
+          {renaming ? (
+            <RenameStation row={row} onDone={() => setRenaming(false)} />
+          ) : (
+            <Link
+              to={page}
+              className="block truncate text-[15.5px] font-semibold text-ink no-underline hover:underline"
+            >
+              {row.name}
+            </Link>
+          )}
+          <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
+            <KindIcon kind={row.material.kind} />{' '}
+            {[kindWords[row.material.kind], row.material.at?.service ?? null]
+              .filter((part) => part !== null)
+              .join(' · ')}
+          </span>
+        </span>
+      </div>
+      <Cell to={`${page}#opens`}>
+        <AnswerCell question="Opens" answer={opensWords(readiness.opens)} />
+      </Cell>
+      <Cell to={`${page}#carries`}>
+        <AnswerCell question="Code" answer={carriesWords(readiness.carries, row.material.kind)} />
+      </Cell>
+      <Cell to={`${page}#reads`}>
+        <AnswerCell question="Reads" answer={readsWords(readiness.reads, rehearsing && row.code !== null)} />
+      </Cell>
+      <Cell to={`${page}#paper`}>
+        <AnswerCell question="On paper" answer={paperWords(readiness.paper)} />
+      </Cell>
+      <div role="cell" className="absolute top-3 right-2 lg:static">
+        <Menu
+          label={`More for ${row.name}`}
+          entries={[
+            { label: 'Rename', onSelect: () => setRenaming(true) },
+            { label: 'Move up', onSelect: () => onMove(-1), disabled: row.position === 1 },
+            { label: 'Move down', onSelect: () => onMove(1), disabled: last },
+            { label: 'Remove', onSelect: removal.run, danger: true },
+          ]}
+        >
+          <Icon icon={MoreHorizontal} size={17} />
+        </Menu>
+      </div>
+    </div>
+  );
+}
+
+function Cell({ to, children }: { readonly to: string; readonly children: ReactNode }): ReactElement {
+  return (
+    <div role="cell" className="min-w-0">
+      <Link to={to} className="flex min-h-9 items-center text-ink no-underline lg:min-h-16">
+        {children}
+      </Link>
+    </div>
+  );
+}

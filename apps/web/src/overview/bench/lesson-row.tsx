@@ -1,0 +1,38 @@
+import type { LessonRow as Row } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { StateMark, type Mark } from '../../platform/design/state-mark.js';
+import { lessonTime, plural } from '../../platform/wording/figures.js';
+
+export function LessonRow({ row }: { readonly row: Row }): ReactElement {
+  const { mark, words } = readyWords(row);
+  return (
+    <li className="border-b border-line last:border-b-0">
+      <Link
+        to={`/lessons/${row.id}`}
+        className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 py-3.5 text-ink no-underline hover:bg-marker-soft sm:px-5"
+      >
+        <span className="min-w-52 flex-1">
+          <span className="block text-[16px] font-semibold">{row.name}</span>
+          <span className="block text-[13.5px] text-muted">
+            {[lessonTime(row.date, row.startsAt), row.className ? `class ${row.className}` : '', row.place]
+              .filter((part) => part !== '')
+              .join(' · ')}
+          </span>
+        </span>
+        <span className="flex items-center gap-2.5 text-[14px] sm:w-64">
+          <StateMark mark={mark} words={words} />
+          {words}
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+function readyWords({ summary }: Row): { readonly mark: Mark; readonly words: string } {
+  if (summary.stations === 0) return { mark: 'not-yet', words: 'No stations yet' };
+  const words = `${summary.ready} of ${plural(summary.stations, 'station')} ready`;
+  if (summary.locked > 0) return { mark: 'stop', words: `${words}, ${summary.locked} locked` };
+  if (summary.ready === summary.stations) return { mark: 'done', words };
+  return { mark: summary.toLookAt > 0 ? 'look-at' : 'not-yet', words };
+}

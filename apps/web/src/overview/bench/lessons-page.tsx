@@ -1,0 +1,68 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { LessonRow } from './lesson-row.js';
+import { lessonsQuery } from '../../lessons/lesson/lesson.queries.js';
+
+const NewLesson = lazy(() =>
+  import('../../lessons/lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })),
+);
+
+export function Component(): ReactElement {
+  const [creating, setCreating] = useState(false);
+  return (
+    <>
+      <PageHead
+        title="Lessons"
+        about="Each lesson is a bench: one row a station, one column a question."
+        actions={
+          <>
+            <Link to="/sheets" className={buttonClass()}>
+              Sheets
+            </Link>
+            <Button tone="main" onClick={() => setCreating(true)}>
+              New lesson
+            </Button>
+          </>
+        }
+      />
+      <LessonList onCreate={() => setCreating(true)} />
+      <Suspense>{creating && <NewLesson onClose={() => setCreating(false)} />}</Suspense>
+    </>
+  );
+}
+
+function LessonList({ onCreate }: { readonly onCreate: () => void }): ReactElement {
+  const lessons = useInfiniteQuery(lessonsQuery);
+  if (lessons.isPending) return <Loading label="Lessons are loading" />;
+  if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
+  const rows = lessons.data.pages.flatMap((page) => page.rows);
+  if (rows.length === 0) {
+    return (
+      <Empty title="No lessons yet">
+        A lesson happens in a room on a day with a class. Its stations are the places that offer something to open.{' '}
+        <button type="button" className="font-semibold text-ink underline" onClick={onCreate}>
+          Make the first one
+        </button>
+      </Empty>
+    );
+  }
+  return (
+    <>
+      <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+        {rows.map((row) => (
+          <LessonRow key={row.id} row={row} />
+        ))}
+      </ul>
+      {lessons.hasNextPage && (
+        <Button className="mt-3" disabled={lessons.isFetchingNextPage} onClick={() => void lessons.fetchNextPage()}>
+          Show more lessons
+        </Button>
+      )}
+    </>
+  );
+}

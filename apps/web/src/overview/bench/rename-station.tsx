@@ -1,0 +1,47 @@
+import { limits, type BenchRow } from '@hapset/contract';
+import { useRef, useState, type ReactElement } from 'react';
+import { useChangeStation } from '../../lessons/station/station.queries.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+/** The name as a field: Enter keeps it, Escape leaves it, an empty one goes back to the material's title. */
+export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonly onDone: () => void }): ReactElement {
+  const [name, setName] = useState(row.name);
+  const change = useChangeStation(row.stationId);
+  const ended = useRef(false);
+  const keep = (): void => {
+    if (ended.current) return;
+    ended.current = true;
+    const wish = name.trim();
+    if (wish === row.name) return onDone();
+    change.mutate(
+      { version: row.version, name: wish === '' ? null : wish },
+      { onSuccess: onDone, onError: () => (ended.current = false) },
+    );
+  };
+  return (
+    <>
+      <input
+        autoFocus
+        aria-label="Name of the station"
+        value={name}
+        maxLength={limits.titleLength}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => setName(event.target.value)}
+        onBlur={keep}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') keep();
+          if (event.key === 'Escape') {
+            ended.current = true;
+            onDone();
+          }
+        }}
+        className="w-full rounded-[6px] border border-ink bg-sheet px-1.5 py-0.5 text-[15.5px] font-semibold"
+      />
+      {change.isError && (
+        <span role="alert" className="block text-[13px] font-semibold text-stop">
+          {wordsFor(change.error)}
+        </span>
+      )}
+    </>
+  );
+}

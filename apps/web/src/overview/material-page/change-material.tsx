@@ -1,0 +1,101 @@
+import { routes, type ChangeMaterial, type MaterialPage } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { KindForm } from '../../code/content/kind-form.js';
+import { schoolQuery } from '../../school/settings/school.queries.js';
+import { useRemoval } from '../../platform/undo/use-removal.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { MaterialForm } from './material-form.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+
+/** Changes a material: what it says, what it is called, what students should do. */
+export function ChangeMaterialDialog({
+  page: { material, station, lessons, rehearsal },
+  onClose,
+}: {
+  readonly page: MaterialPage;
+  readonly onClose: () => void;
+}): ReactElement {
+  const change = useChangeMaterial(material.id);
+  const school = useQuery(schoolQuery).data;
+  const [fieldsShown, setFieldsShown] = useState(false);
+  const send = (wish: Omit<ChangeMaterial, 'version'>): void =>
+    change.mutate({ ...wish, version: material.version }, { onSuccess: onClose });
+  const { content } = material;
+  const failure = change.isError ? wordsFor(change.error) : null;
+  return (
+    <Dialog
+      title="Change"
+      about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined}
+      wide={fieldsShown || material.words !== null}
+      onClose={onClose}
+    >
+      {content && school && fieldsShown ? (
+        <KindForm
+          kind={content.kind}
+          content={content}
+          school={school}
+          devices={rehearsal.devices}
+          send="Keep the change"
+          sending={change.isPending}
+          failure={failure}
+          onSend={(fields) => send({ content: fields })}
+        />
+      ) : (
+        <>
+          {content && (
+            <p className="mt-0 mb-4">
+              <Button onClick={() => setFieldsShown(true)}>Change what the code says</Button>
+            </p>
+          )}
+          <MaterialForm
+            material={material}
+            devices={rehearsal.devices}
+            sending={change.isPending}
+            failure={failure}
+            onSend={send}
+            onCancel={onClose}
+          />
+        </>
+      )}
+      {!station && <RemoveMaterial id={material.id} title={material.title} kept={material.pageAddress !== null} />}
+    </Dialog>
+  );
+}
+
+function RemoveMaterial({
+  id,
+  title,
+  kept,
+}: {
+  readonly id: string;
+  readonly title: string;
+  readonly kept: boolean;
+}): ReactElement {
+  const navigate = useNavigate();
+  const removal = useRemoval({
+    remove: routes.removeMaterial,
+    restore: routes.restoreMaterial,
+    params: { materialId: id },
+    words: `“${title}” was taken off the shelf.`,
+    onRemoved: () => void navigate('/shelf'),
+  });
+  return (
+    <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px]">
+      <span
+        className={`flex-1 ${removal.error ? 'font-semibold text-stop' : 'text-muted'}`}
+        role={removal.error ? 'alert' : undefined}
+      >
+        {removal.error
+          ? wordsFor(removal.error)
+          : kept
+            ? 'Students who scan its code read that it was taken down.'
+            : 'A code that is on a wall goes on working.'}
+      </span>
+      <Button onClick={removal.run}>Take off the shelf</Button>
+    </div>
+  );
+}

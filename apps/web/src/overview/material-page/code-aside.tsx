@@ -1,0 +1,99 @@
+import type { MaterialPage } from '@hapset/contract';
+import { guessedEncoding, hostNameOf } from '@hapset/core';
+import { useMemo, type ReactElement } from 'react';
+import { countWord, percent } from '../../platform/wording/figures.js';
+import { differenceSentence } from '../../platform/wording/rehearsal.js';
+import { CodePicture } from '../../code/symbol/code-picture.js';
+
+/** The code in sight, what it says letter by letter, and what it depends on. */
+export function CodeAside({ page, name }: { readonly page: MaterialPage; readonly name: string }): ReactElement {
+  const { code, material, rehearsal } = page;
+  return (
+    <aside className="self-start md:sticky md:top-4">
+      <div className="rounded-sheet border border-line bg-white p-2.5">
+        {code ? (
+          <CodePicture
+            drawing={code.drawing}
+            label={`Code of ${name}`}
+            className="mx-auto block w-full max-w-[280px]"
+          />
+        ) : (
+          <p className="m-0 flex aspect-square items-center justify-center p-4 text-center text-[14px] text-muted">
+            This is more than a code can hold.
+          </p>
+        )}
+      </div>
+      <div className="px-1">
+        <h2 className="mt-3.5 mb-1 text-[16px]">This code says</h2>
+        <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">
+          {code?.payload ?? material.words ?? material.link ?? material.title}
+        </p>
+        <p className="mt-1.5 mb-0 text-[13.5px] text-muted">{agreement(rehearsal)}</p>
+        {code && <Guessed text={code.payload} />}
+        {page.look.judgement && <SpareRepair share={page.look.judgement.spare.spare} />}
+        <h2 className="mt-4 mb-1 text-[16px]">Keeps working as long as</h2>
+        <p className="m-0 text-[14px] text-muted">{lifespan(page)}</p>
+      </div>
+    </aside>
+  );
+}
+
+/** Some readers ignore that the code names its encoding. */
+function Guessed({ text }: { readonly text: string }): ReactElement | null {
+  const guessed = useMemo(() => guessedEncoding(text), [text]);
+  if (guessed === null) return null;
+  return (
+    <details className="mt-1 text-[13.5px] text-muted">
+      <summary className="w-fit cursor-pointer py-1">What a careless reader could show</summary>
+      <p className="m-0 mt-1 max-h-28 overflow-auto font-mono text-[13px] wrap-anywhere">{guessed}</p>
+      <p className="mt-1 mb-0">
+        The code names its encoding; a few readers guess it instead. None of the three here do.
+      </p>
+    </details>
+  );
+}
+
+/** What creases and stains may still take. */
+function SpareRepair({ share }: { readonly share: number }): ReactElement {
+  return (
+    <p className="mt-1 mb-0 text-[13.5px] text-muted">
+      {share >= 1
+        ? 'All of its repair is left for creases and stains.'
+        : `${percent(Math.max(0, share))} of its repair is left for creases and stains.`}
+    </p>
+  );
+}
+
+function agreement({ results, devices }: MaterialPage['rehearsal']): string {
+  if (results === null) return 'Exactly what was given, nothing between.';
+  const misread =
+    results.find((result) => result.misread !== null) ??
+    results
+      .flatMap(({ deviceId, others }) => others.map((other) => ({ deviceId, misread: other.misread })))
+      .find(({ misread: other }) => other !== null);
+  if (misread?.misread) {
+    const device = devices.find((candidate) => candidate.id === misread.deviceId);
+    return `${device?.name ?? 'A device'} read ${differenceSentence(misread.misread)}.`;
+  }
+  const engines = new Set([
+    ...devices.map((device) => device.engine),
+    ...results.flatMap(({ others }) => others.filter(({ reachM }) => reachM > 0).map(({ engine }) => engine)),
+  ]).size;
+  return engines > 1
+    ? `${countWord(engines)} readers agree, letter by letter.`
+    : 'What was read agrees, letter by letter.';
+}
+
+/** The honest sentence about what the code depends on. */
+function lifespan({ material: { link, pageAddress, shownUntil }, code }: MaterialPage): string {
+  if (code?.carry === 'short-link' && link !== null)
+    return `this server runs at ${hostIn(code.payload)}, and the page it leads to is there. If that moves, point the short link elsewhere; nothing is to be printed again.`;
+  if (pageAddress !== null)
+    return `this server runs at ${hostIn(pageAddress)}${shownUntil === null ? '' : `, and until ${shownUntil}`}. The school keeps it itself; no subscription and nobody between.`;
+  if (link === null) return 'the paper lasts. The words are in the code itself; no network and no server is needed.';
+  return `the page stays where it is at ${hostIn(link)}. The code carries its address itself; nobody stands between.`;
+}
+
+function hostIn(address: string): string {
+  return hostNameOf(address) ?? address;
+}

@@ -1,0 +1,118 @@
+import { limits, type ChangeMaterial, type DeviceView, type MaterialView } from '@hapset/contract';
+import { linkKinds, readTags, repairLink, type MaterialKind } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useForm, useWatch, type Control } from 'react-hook-form';
+import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
+import { DialogEnd } from '../../platform/design/dialog.js';
+import { LiveCode } from '../../code/symbol/live-code.js';
+import { kindWords } from '../../platform/wording/kinds.js';
+
+interface Fields {
+  title: string;
+  link: string;
+  words: string;
+  kind: MaterialKind;
+  instruction: string;
+  tags: string;
+  shownUntil: string;
+}
+
+interface Props {
+  readonly material: MaterialView;
+  /** Those that are to read it. */
+  readonly devices: readonly DeviceView[];
+  readonly sending: boolean;
+  readonly failure: string | null;
+  readonly onSend: (wish: Omit<ChangeMaterial, 'version'>) => void;
+  readonly onCancel: () => void;
+}
+
+/** Title, link or words, kind and instruction; only what was touched is sent. */
+export function MaterialForm({ material, devices, sending, failure, onSend, onCancel }: Props): ReactElement {
+  const { register, handleSubmit, formState, control } = useForm<Fields>({
+    defaultValues: {
+      title: material.title,
+      link: material.link ?? '',
+      words: material.words ?? '',
+      kind: material.kind,
+      instruction: material.instruction,
+      tags: material.tags.join(', '),
+      shownUntil: material.shownUntil ?? '',
+    },
+  });
+  const { dirtyFields: touched, errors } = formState;
+  const send = (fields: Fields): void =>
+    onSend({
+      ...(touched.title && { title: fields.title.trim() }),
+      ...(touched.instruction && { instruction: fields.instruction.trim() }),
+      ...(touched.kind && { kind: fields.kind }),
+      ...(touched.shownUntil && { shownUntil: fields.shownUntil === '' ? null : fields.shownUntil }),
+      ...(touched.tags && { tags: readTags(fields.tags) }),
+      ...(touched.link && { link: repairLink(fields.link).link }),
+      ...(touched.words && { words: fields.words }),
+    });
+  const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
+  return (
+    <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
+      <TextField
+        label="Title"
+        maxLength={limits.titleLength}
+        {...register('title', needed)}
+        problem={errors.title?.message}
+      />
+      {material.link !== null && (
+        <>
+          <TextArea
+            label="Link"
+            rows={2}
+            maxLength={limits.linkLength}
+            hint="A new link is another code: what is on the wall would have to be printed again."
+            {...register('link', needed)}
+            problem={errors.link?.message}
+          />
+          <ChoiceField choices={linkKinds} words={kindWords} label="Kind" {...register('kind')} />
+        </>
+      )}
+      {material.words !== null && (
+        <div className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]">
+          <TextArea
+            label="Words in the code"
+            rows={7}
+            maxLength={limits.wordsLength}
+            {...register('words', needed)}
+            problem={errors.words?.message}
+          />
+          <LiveWords control={control} devices={devices} />
+        </div>
+      )}
+      <TextField
+        label="What students should do"
+        hint="Printed under the code."
+        maxLength={limits.instructionLength}
+        {...register('instruction', needed)}
+        problem={errors.instruction?.message}
+      />
+      {material.pageAddress !== null && (
+        <TextField
+          label="Shown to students until"
+          type="date"
+          hint="Leave it empty to show it as long as the server runs."
+          {...register('shownUntil')}
+        />
+      )}
+      <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
+      <DialogEnd
+        failure={failure}
+        send="Keep the change"
+        disabled={sending || !formState.isDirty}
+        onCancel={onCancel}
+      />
+    </form>
+  );
+}
+
+/** Alone, so that the other fields are not drawn anew with each character. */
+function LiveWords({ control, devices }: { readonly control: Control<Fields> } & Pick<Props, 'devices'>): ReactElement {
+  const words = useWatch({ control, name: 'words' });
+  return <LiveCode payload={words.trim() === '' ? null : words} act={null} devices={devices} />;
+}

@@ -1,0 +1,53 @@
+import { routes, type NewsItem } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { call } from '../../platform/api/client.js';
+import { Failed } from '../../platform/design/list-states.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { opensState } from '@hapset/core';
+import { ago } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { verdictWords } from '../../platform/wording/verdicts.js';
+import { newsKeys } from './news.keys.js';
+
+/** What stopped opening for students. Nothing to say takes no room. */
+export function NewsList(): ReactElement | null {
+  const news = useQuery({ queryKey: newsKeys.all, queryFn: ({ signal }) => call(routes.news, { signal }) });
+  if (news.isError) return <Failed words={wordsFor(news.error)} onRetry={() => void news.refetch()} />;
+  if (!news.data || news.data.length === 0) return null;
+  return (
+    <section aria-labelledby="news" className="mt-6">
+      <h2 id="news" className="mt-0 mb-2.5 text-[19px]">
+        What changed
+      </h2>
+      <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line-strong bg-sheet p-0">
+        {news.data.map((item) => (
+          <NewsRow key={item.materialId} item={item} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
+  const { name, lessonName, before, now, noticedAt, lessonId, stationId, materialId } = item;
+  const state = opensState(now, 'none');
+  const to =
+    lessonId !== null && stationId !== null ? `/lessons/${lessonId}/stations/${stationId}` : `/shelf/${materialId}`;
+  return (
+    <li className="border-b border-line last:border-b-0">
+      <Link to={to} className="flex items-center gap-3 px-4 py-2.5 text-ink no-underline hover:bg-marker-soft sm:px-5">
+        <StateMark mark={state} words={verdictWords[now].short} />
+        <span className="min-w-0 flex-1">
+          <strong>{name}</strong>: {verdictWords[now].heading.toLowerCase()}
+          <span className="block text-[13.5px] text-muted">
+            noticed {ago(noticedAt)}
+            {lessonName !== null && `, station of ${lessonName}`}; before: {verdictWords[before].short.toLowerCase()}
+          </span>
+        </span>
+        <span className="text-[14px] font-semibold underline underline-offset-2">See what to do</span>
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,30 @@
+import type { ReactElement } from 'react';
+import { StateMark } from '../../platform/design/state-mark.js';
+import type { AnswerWords } from './answers.js';
+
+/** A state and the figure behind it. */
+export function AnswerCell({
+  answer,
+  question,
+}: {
+  readonly answer: AnswerWords;
+  readonly question: string;
+}): ReactElement {
+  return (
+    <span className="flex min-w-0 items-center gap-2.5">
+      <StateMark mark={answer.mark} words={`${question}: ${markWords[answer.mark]}`} />
+      <span className="min-w-0 leading-snug">
+        <span className="block truncate text-[14.5px] font-semibold">{answer.title}</span>
+        {answer.figure !== '' && (
+          <span
+            className={`block truncate text-[13px] ${answer.mends ? 'font-semibold text-stop underline' : 'text-muted'}`}
+          >
+            {answer.figure}
+          </span>
+        )}
+      </span>
+    </span>
+  );
+}
+
+const markWords = { done: 'done', 'look-at': 'to look at', stop: 'stops', 'not-yet': 'not yet' } as const;

@@ -1,0 +1,45 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useSession } from '../../school/account/session.queries.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { SchoolClasses } from '../../school/school-class/school-classes.js';
+import { LooksSummary } from '../../code/look/looks-summary.js';
+import { ServicesSummary } from '../../gather/service-description/services-summary.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { StudentsSummary } from '../../students/roster/students-summary.js';
+import { TemplatesSummary } from '../../paper/sheet/templates-summary.js';
+import { SchoolSettings } from '../../school/settings/school-settings.js';
+import { ServerNotesPart } from '../../school/settings/server-notes.js';
+import { TeacherClassesPart } from '../../school/settings/teacher-classes.js';
+import { schoolQuery } from '../../school/settings/school.queries.js';
+
+export function Component(): ReactElement {
+  const session = useSession();
+  const school = useQuery(schoolQuery);
+  return (
+    <>
+      <PageHead title={school.data?.name ?? 'School'} about="What belongs to the school and is seen by all staff." />
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <div className="flex flex-col gap-4">
+          <SchoolClasses />
+          <StudentsSummary />
+          <LooksSummary />
+          <TemplatesSummary />
+          <ServicesSummary />
+          {session?.role === 'administrator' && <TeacherClassesPart />}
+          {session?.role === 'administrator' && <ServerNotesPart />}
+        </div>
+        {school.isPending && <Loading label="Settings are loading" />}
+        {school.isError && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}
+        {school.data && (
+          <SchoolSettings
+            key={school.data.version}
+            school={school.data}
+            mayChange={session?.role === 'administrator'}
+          />
+        )}
+      </div>
+    </>
+  );
+}

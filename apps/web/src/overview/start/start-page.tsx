@@ -1,0 +1,81 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { useSession } from '../../school/account/session.queries.js';
+import { Button } from '../../platform/design/button.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { Intake } from '../../gather/intake/intake.js';
+import { LessonRow } from '../bench/lesson-row.js';
+import { lessonsQuery } from '../../lessons/lesson/lesson.queries.js';
+import { useCreateMaterials } from '../../gather/material/material.queries.js';
+import { NewsList } from '../news/news-list.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { soonestFirst } from './soonest-first.js';
+import { dayHere } from '../../platform/wording/figures.js';
+
+const lessonsShown = 5;
+
+const NewLesson = lazy(() =>
+  import('../../lessons/lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })),
+);
+
+export function Component(): ReactElement {
+  const session = useSession();
+  const navigate = useNavigate();
+  const create = useCreateMaterials();
+  const [creating, setCreating] = useState(false);
+  const firstName = session?.name.split(' ')[0] ?? '';
+  return (
+    <>
+      <PageHead
+        title={`Good to see you, ${firstName}`}
+        about="Need one code now? Paste its link here. A whole lesson? Open its bench below."
+      />
+      <Intake
+        label="What should students open?"
+        placeholder="Paste a link, or write a message, and press Enter…"
+        noun="material"
+        here={[]}
+        autoFocus
+        onAdd={async (items) => {
+          const ids = await create.mutateAsync(items);
+          await navigate(ids.length === 1 ? `/shelf/${ids[0] ?? ''}` : '/shelf');
+        }}
+      />
+      <NewsList />
+      <div className="mt-8 mb-2.5 flex items-center gap-3">
+        <h2 className="m-0 flex-1 text-[19px]">Your lessons</h2>
+        <Button tone="main" onClick={() => setCreating(true)}>
+          New lesson
+        </Button>
+      </div>
+      <NextLessons />
+      <Suspense>{creating && <NewLesson onClose={() => setCreating(false)} />}</Suspense>
+    </>
+  );
+}
+
+function NextLessons(): ReactElement {
+  const lessons = useInfiniteQuery(lessonsQuery);
+  if (lessons.isPending) return <Loading rows={3} label="Lessons are loading" />;
+  if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
+  const rows = soonestFirst(
+    lessons.data.pages.flatMap((page) => page.rows),
+    dayHere(new Date()),
+  ).slice(0, lessonsShown);
+  if (rows.length === 0)
+    return (
+      <Empty title="No lessons yet">
+        One code alone needs no lesson. For several stations in a room, make a lesson: it shows at a glance which of
+        them are ready.
+      </Empty>
+    );
+  return (
+    <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+      {rows.map((row) => (
+        <LessonRow key={row.id} row={row} />
+      ))}
+    </ul>
+  );
+}

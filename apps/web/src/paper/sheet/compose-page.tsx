@@ -1,0 +1,195 @@
+/** Sheets of many codes in one action: choose a kind, see the real pages, look at what is not right, make them. */
+import { sheetWarnings, type SheetChoices, type SheetPlaces, type SheetWarning } from '@hapset/contract';
+import { plainChoices } from '@hapset/core';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState, type ReactElement } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { ApiError } from '../../platform/api/problem-error.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
+import { schoolQuery } from '../../school/settings/school.queries.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { CodesToPrint } from './codes-to-print.js';
+import { MadeDialog } from './made-dialog.js';
+import { PageView } from './page-view.js';
+import { placesOfAddress } from './places-of-address.js';
+import { Prints } from './prints.js';
+import { SheetNotices } from './sheet-notices.js';
+import { SheetOptions } from './sheet-options.js';
+import { previewQuery, templatesQuery, useMakePrint } from './sheet.queries.js';
+import { TemplateDialog } from './template-dialog.js';
+
+export function Component(): ReactElement {
+  const [search] = useSearchParams();
+  const places = placesOfAddress(search);
+  const school = useQuery(schoolQuery);
+  if (places === null)
+    return (
+      <>
+        <PageHead title="Sheets" about="Posters, table cards, cards, handouts and labels." />
+        <Empty title="Nothing is chosen yet">
+          Open a lesson and press “Make sheets”, or tick materials on the shelf.
+        </Empty>
+        <div className="mt-4">
+          <Prints latest={null} />
+        </div>
+      </>
+    );
+  if (school.isPending) return <Loading rows={6} label="The composer is loading" />;
+  if (school.isError) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
+  return <Composer key={search.toString()} all={places} first={plainChoices('poster', school.data.paper)} />;
+}
+
+function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: SheetChoices }): ReactElement {
+  const [choices, setChoices] = useState(first);
+  const [page, setPage] = useState(0);
+  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
+  const [templating, setTemplating] = useState(false);
+  const lessonId = all.lessonId;
+  const bench = useQuery({ ...benchQuery(lessonId ?? ''), enabled: lessonId !== null });
+  const stations = bench.data?.rows.filter(({ code }) => code !== null) ?? [];
+  const places =
+    lessonId !== null && leftOut.length > 0
+      ? {
+          ...all,
+          lessonId: null,
+          stationIds: stations.map(({ stationId }) => stationId).filter((id) => !leftOut.includes(id)),
+        }
+      : all;
+  const wish = useDeferredValue(JSON.stringify({ places, choices, page }));
+  const preview = useQuery(
+    previewQuery(JSON.parse(wish) as { places: SheetPlaces; choices: SheetChoices; page: number }),
+  );
+  const templates = useQuery(templatesQuery).data ?? [];
+  const change = (next: SheetChoices): void => {
+    setChoices(next);
+    // Another kind has other pages; other words on the same pages are looked at where they stand.
+    if (next.kind !== choices.kind) setPage(0);
+  };
+  const name = bench.data?.lesson.name;
+  return (
+    <>
+      <PageHead
+        title={name === undefined ? 'Sheets' : `Sheets of “${name}”`}
+        trail={
+          lessonId === null ? (
+            <Link to="/shelf">Shelf</Link>
+          ) : (
+            <Link to={`/lessons/${lessonId}`}>{name ?? 'Lesson'}</Link>
+          )
+        }
+        about={
+          preview.data
+            ? `${plural(preview.data.codes, 'code')} on ${plural(preview.data.pages, 'page')}. What you see is what is printed.`
+            : 'What you see is what is printed.'
+        }
+        actions={
+          <MakeSheets
+            places={places}
+            choices={choices}
+            notices={preview.data?.notices ?? []}
+            disabled={preview.isPending || preview.isError || preview.data?.problem !== null}
+            lessonId={lessonId}
+          />
+        }
+      />
+      <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
+        <Sheet>
+          <SheetOptions
+            choices={choices}
+            templates={templates}
+            onChange={change}
+            onNewTemplate={() => setTemplating(true)}
+          />
+          {lessonId !== null && stations.length > 1 && (
+            <CodesToPrint stations={stations} leftOut={leftOut} onChange={setLeftOut} />
+          )}
+        </Sheet>
+        <div className="flex min-w-0 flex-col gap-4">
+          {preview.data && preview.data.notices.length > 0 && (
+            <Sheet title="Look at this before you print">
+              <SheetNotices notices={preview.data.notices} lessonId={lessonId} />
+            </Sheet>
+          )}
+          {preview.isPending && <Loading rows={6} label="The pages are being laid out" />}
+          {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
+          {preview.data && <PageView preview={preview.data} fresh={!preview.isPlaceholderData} onPage={setPage} />}
+        </div>
+      </div>
+      {templating && (
+        <TemplateDialog
+          kind={choices.kind}
+          before={null}
+          onClose={() => setTemplating(false)}
+          onKept={({ id }) => {
+            setTemplating(false);
+            setChoices({ ...choices, templateId: id });
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+interface MakeProps {
+  readonly places: SheetPlaces;
+  readonly choices: SheetChoices;
+  readonly notices: Parameters<typeof SheetNotices>[0]['notices'];
+  readonly disabled: boolean;
+  readonly lessonId: string | null;
+}
+
+/** What is not right is named first, and printed only on purpose. */
+function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps): ReactElement {
+  const make = useMakePrint();
+  const notice = useNotice();
+  const [made, setMade] = useState<string | null>(null);
+  const send = (goAhead: readonly SheetWarning[]): void => {
+    make.mutate(
+      { places, choices, goAhead },
+      {
+        onSuccess: (print) => {
+          setMade(print.id);
+          notice({ words: `${print.state === 'drawing' ? 'Being drawn' : 'Made'}: ${print.fileName}` });
+        },
+      },
+    );
+  };
+  const { error } = make;
+  const warnings =
+    error instanceof ApiError && error.reason === 'sheet-needs-go-ahead'
+      ? sheetWarnings.filter((warning) => error.warnings.includes(warning))
+      : [];
+  return (
+    <>
+      <Button tone="main" disabled={disabled || make.isPending} onClick={() => send([])}>
+        {make.isPending ? 'Making…' : 'Make the sheets'}
+      </Button>
+      {error && (
+        <Dialog
+          title={warnings.length > 0 ? 'Look at this before you print' : 'The sheets were not made'}
+          onClose={() => make.reset()}
+        >
+          {warnings.length === 0 ? (
+            <p className="m-0">{wordsFor(error)}</p>
+          ) : (
+            <SheetNotices notices={notices.filter(({ warning }) => warnings.includes(warning))} lessonId={lessonId} />
+          )}
+          <div className="mt-5 flex justify-end gap-2">
+            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Make them all the same</Button>}
+            <Button tone="main" onClick={() => make.reset()}>
+              Mend it first
+            </Button>
+          </div>
+        </Dialog>
+      )}
+      {made !== null && <MadeDialog title="Your sheets" printId={made} onClose={() => setMade(null)} />}
+    </>
+  );
+}

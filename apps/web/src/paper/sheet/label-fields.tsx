@@ -1,0 +1,82 @@
+/** A sheet of labels by its figures, and the first label that is still on it. */
+import type { SheetChoices } from '@hapset/contract';
+import type { LabelGrid } from '@hapset/core';
+import { useState, type ReactElement } from 'react';
+import { TextField } from '../../platform/design/field.js';
+
+interface Props {
+  readonly labels: LabelGrid;
+  readonly startAt: number;
+  readonly onChange: (change: Pick<SheetChoices, 'labels'> | Pick<SheetChoices, 'startAt'>) => void;
+}
+
+const figures: readonly (readonly [keyof LabelGrid, string, boolean])[] = [
+  ['columns', 'Columns', true],
+  ['rows', 'Rows', true],
+  ['widthMm', 'Label width (mm)', false],
+  ['heightMm', 'Label height (mm)', false],
+  ['leftMm', 'Left margin (mm)', false],
+  ['topMm', 'Top margin (mm)', false],
+  ['pitchXMm', 'Step across (mm)', false],
+  ['pitchYMm', 'Step down (mm)', false],
+];
+
+export function LabelFields({ labels, startAt, onChange }: Props): ReactElement {
+  const cells = labels.columns * labels.rows;
+  return (
+    <fieldset className="m-0 border-0 p-0">
+      <legend className="mb-1 text-[13.5px] font-semibold">The label sheet</legend>
+      <div className="grid grid-cols-2 gap-x-3 gap-y-2">
+        {figures.map(([name, words, whole]) => (
+          <Figure
+            key={name}
+            words={words}
+            value={labels[name]}
+            whole={whole}
+            onChange={(value) => onChange({ labels: { ...labels, [name]: value } })}
+          />
+        ))}
+        <Figure
+          words={`First free label (1 to ${cells})`}
+          value={startAt + 1}
+          whole
+          onChange={(value) => onChange({ startAt: Math.min(Math.max(1, value), cells) - 1 })}
+        />
+      </div>
+      <p className="mt-1 mb-0 text-[13px] text-muted">
+        A step goes from the begin of a label to that of the next. The figures stand on the pack.
+      </p>
+    </fieldset>
+  );
+}
+
+/** Keeps what is typed while it is no figure yet. */
+function Figure({
+  words,
+  value,
+  whole,
+  onChange,
+}: {
+  readonly words: string;
+  readonly value: number;
+  readonly whole: boolean;
+  readonly onChange: (value: number) => void;
+}): ReactElement {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <TextField
+      label={words}
+      type="number"
+      step={whole ? 1 : 0.1}
+      min={whole ? 1 : 0}
+      value={typed ?? value}
+      onBlur={() => setTyped(null)}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const next = Number(event.target.value);
+        if (event.target.value.trim() !== '' && Number.isFinite(next) && next >= (whole ? 1 : 0))
+          onChange(whole ? Math.round(next) : next);
+      }}
+    />
+  );
+}

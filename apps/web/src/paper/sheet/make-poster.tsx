@@ -1,0 +1,65 @@
+import { sheetWarnings, type SheetWarning } from '@hapset/contract';
+import type { PaperFormat } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { ApiError } from '../../platform/api/problem-error.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import type { PlaceId } from '../../gather/material/place-id.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { warningWords } from '../../platform/wording/warnings.js';
+import { useMakeSheet } from './sheet.queries.js';
+
+interface Props {
+  readonly place: PlaceId;
+  readonly name: string;
+  readonly paper: PaperFormat;
+  readonly tone?: 'main' | 'plain';
+}
+
+/** Makes the poster in one click; what is not right is named first and printed only on purpose. */
+export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactElement {
+  const make = useMakeSheet(place);
+  const notice = useNotice();
+  const send = (goAhead: readonly SheetWarning[]): void => {
+    make.mutate(
+      { kind: 'poster', paper, goAhead },
+      { onSuccess: (sheet) => notice({ words: `Poster saved: ${sheet.fileName}` }) },
+    );
+  };
+  const { error } = make;
+  const warnings =
+    error instanceof ApiError && error.reason === 'sheet-needs-go-ahead'
+      ? sheetWarnings.filter((warning) => error.warnings.includes(warning))
+      : [];
+  return (
+    <>
+      <Button tone={tone} disabled={make.isPending} onClick={() => send([])}>
+        {make.isPending ? 'Making…' : tone === 'main' ? 'Make its poster' : 'Make it again'}
+      </Button>
+      {error && (
+        <Dialog
+          title={warnings.length > 0 ? 'Look at this before you print' : 'The poster was not made'}
+          about={warnings.length > 0 ? `“${name}”` : undefined}
+          onClose={() => make.reset()}
+        >
+          {warnings.length === 0 && <p className="m-0">{wordsFor(error)}</p>}
+          <ul className="m-0 flex list-none flex-col gap-2 p-0">
+            {warnings.map((warning) => (
+              <li key={warning} className="flex items-start gap-2.5">
+                <StateMark mark={warning === 'locked' ? 'stop' : 'look-at'} words="Warning" /> {warningWords[warning]}
+              </li>
+            ))}
+          </ul>
+          <div className="mt-5 flex justify-end gap-2">
+            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Print all the same</Button>}
+            <Button tone="main" onClick={() => make.reset()}>
+              Mend it first
+            </Button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}

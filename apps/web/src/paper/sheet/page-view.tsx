@@ -1,0 +1,64 @@
+/** One page as it will be printed: whole, or at its real size; in grey as well. */
+import type { SheetsPreview } from '@hapset/contract';
+import { useMemo, useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { gridProblemWords, pagesWords } from '../../platform/wording/sheets.js';
+import { Tick } from '../../platform/design/tick.js';
+
+interface Props {
+  readonly preview: SheetsPreview;
+  readonly fresh: boolean;
+  readonly onPage: (page: number) => void;
+}
+
+export function PageView({ preview, fresh, onPage }: Props): ReactElement {
+  const { page, pages, side, svg, widthMm, heightMm, problem, sizesMm } = preview;
+  const [grey, setGrey] = useState(false);
+  const [real, setReal] = useState(false);
+  const address = useMemo(() => `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`, [svg]);
+  if (problem !== null)
+    return (
+      <p role="alert" className="m-0 rounded-sheet border border-line bg-sheet p-5 text-[15px] font-semibold text-stop">
+        {gridProblemWords[problem]}
+      </p>
+    );
+  return (
+    <div className="min-w-0">
+      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
+        <span role="status" className="text-muted">
+          {pagesWords(pages, sizesMm)}
+        </span>
+        <span className="ml-auto flex items-center gap-4">
+          <Tick words="In grey" ticked={grey} onTick={setGrey} />
+          <Tick words="Real size" ticked={real} onTick={setReal} />
+        </span>
+      </div>
+      <div className={`flex justify-center rounded-sheet bg-band p-4 ${real ? 'overflow-auto' : ''}`}>
+        <img
+          src={address}
+          alt={`Page ${page + 1} of ${pages}, ${side}`}
+          className={`block bg-white shadow-float ${real ? 'max-w-none' : 'max-h-[68vh] max-w-full'} ${grey ? 'grayscale' : ''} ${fresh ? '' : 'opacity-60'}`}
+          style={
+            real
+              ? { width: `${widthMm}mm`, height: `${heightMm}mm` }
+              : { aspectRatio: `${widthMm} / ${heightMm}`, height: '68vh' }
+          }
+        />
+      </div>
+      {pages > 1 && (
+        <nav aria-label="Pages" className="mt-3 flex items-center justify-center gap-3 text-[14px]">
+          <Button disabled={page === 0} onClick={() => onPage(page - 1)}>
+            Page before
+          </Button>
+          <span>
+            {page + 1} of {pages}
+            {side === 'back' ? ', back' : ''}
+          </span>
+          <Button disabled={page + 1 >= pages} onClick={() => onPage(page + 1)}>
+            Next page
+          </Button>
+        </nav>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+import type { MaterialPage } from '@hapset/contract';
+import { paperNames, type PaperFormat } from '@hapset/core';
+import { useState, type ReactElement } from 'react';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import type { PlaceId } from '../../gather/material/place-id.js';
+import { ago } from '../../platform/wording/figures.js';
+import { Link } from 'react-router';
+import { buttonClass } from '../../platform/design/button.js';
+import { printStateWords, sheetKindWords } from '../../platform/wording/sheets.js';
+import { MakePoster } from './make-poster.js';
+import { composerOfMaterials } from './places-of-address.js';
+import { sheetAddress } from './sheet.queries.js';
+
+const changeWords = {
+  payload: 'the code says something else now',
+  level: 'its error correction level is another one now',
+  look: 'it looks different now',
+  size: 'it would be printed in another size now',
+} as const;
+
+/** What is on paper, and whether it still says what the code says. */
+export function PaperPart({
+  page,
+  place,
+  name,
+}: {
+  readonly page: MaterialPage;
+  readonly place: PlaceId;
+  readonly name: string;
+}): ReactElement | null {
+  const { sheets, readiness, rehearsal, code } = page;
+  const [paper, setPaper] = useState<PaperFormat>(page.paper);
+  if (!code) return null;
+  const { state, changed } = readiness.paper;
+  const title = {
+    'not-yet': 'Not on paper yet',
+    done: 'On paper',
+    'look-at': 'Printed before the change',
+    stop: 'On paper',
+  }[state];
+  return (
+    <div id="paper">
+      <Sheet
+        mark={<StateMark mark={state} words={`On paper: ${title}`} />}
+        title={title}
+        aside={
+          changed.length > 0
+            ? changed.map((change) => changeWords[change]).join('; ')
+            : `a poster would show the code ${rehearsal.sizeMm} mm wide`
+        }
+        action={
+          <>
+            <select
+              aria-label="Paper"
+              value={paper}
+              onChange={(event) => setPaper(event.target.value as PaperFormat)}
+              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+            >
+              {paperNames.map((choice) => (
+                <option key={choice}>{choice}</option>
+              ))}
+            </select>
+            <Link
+              to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])}
+              className={buttonClass()}
+            >
+              Other sheets
+            </Link>
+            {sheets.length > 0 && <MakePoster place={place} name={name} paper={paper} tone="plain" />}
+          </>
+        }
+      >
+        {sheets.length > 0 && (
+          <ul className="m-0 mt-1 list-none p-0 text-[14px]">
+            {sheets.map((sheet) => (
+              <li key={sheet.id} className="flex flex-wrap gap-x-3 py-1">
+                {sheet.available ? (
+                  <a href={sheetAddress(sheet)} target="_blank" rel="noreferrer" className="font-semibold text-ink">
+                    {sheet.fileName}
+                  </a>
+                ) : (
+                  <span className="font-semibold" title={printStateWords.expired}>
+                    {sheet.fileName}
+                  </span>
+                )}
+                <span className="text-muted">
+                  {sheetKindWords[sheet.kind]}, {sheet.paper}, code {Math.round(sheet.sizeMm)} mm, {ago(sheet.madeAt)}
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,70 @@
+/** What is not right with the sheets, kind after kind, each with the names of its stations. */
+import { sheetWarnings, type SheetNotice, type SheetWarning } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { noticeSentence, tooSmallHelp, warningTitles } from '../../platform/wording/sheets.js';
+
+const shownAtOnce = 4;
+
+interface Props {
+  readonly notices: readonly SheetNotice[];
+  readonly lessonId: string | null;
+  /** Where what is named is looked at; left out for stations and materials. */
+  readonly addressOf?: (notice: SheetNotice) => string;
+}
+
+export function SheetNotices({
+  notices,
+  lessonId,
+  addressOf = (notice) => addressOfPlace(notice, lessonId),
+}: Props): ReactElement | null {
+  if (notices.length === 0) return null;
+  return (
+    <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-[14px]" aria-label="To be looked at before printing">
+      {sheetWarnings.map((warning) => {
+        const those = notices.filter((notice) => notice.warning === warning);
+        return those.length === 0 ? null : (
+          <Group key={warning} warning={warning} notices={those} addressOf={addressOf} />
+        );
+      })}
+    </ul>
+  );
+}
+
+function Group({
+  warning,
+  notices,
+  addressOf,
+}: {
+  readonly warning: SheetWarning;
+  readonly notices: readonly SheetNotice[];
+  readonly addressOf: (notice: SheetNotice) => string;
+}): ReactElement {
+  const rest = notices.length - shownAtOnce;
+  const help = warning === 'too-small' && notices[0] ? tooSmallHelp(notices[0]) : '';
+  return (
+    <li className="flex items-start gap-2.5">
+      <StateMark mark={warning === 'locked' || warning === 'no-code' ? 'stop' : 'look-at'} words="Warning" />
+      <div className="min-w-0">
+        <strong>{warningTitles[warning]}</strong>
+        {notices.slice(0, shownAtOnce).map((notice) => (
+          <p key={`${notice.materialId} ${notice.stationId} ${notice.field}`} className="m-0 wrap-anywhere">
+            <Link to={addressOf(notice)} className="font-semibold text-ink">
+              {notice.name}
+            </Link>
+            : {noticeSentence(notice)}
+          </p>
+        ))}
+        {rest > 0 && <p className="m-0 text-muted">and {rest} more</p>}
+        {help !== '' && <p className="m-0 text-muted">{help}</p>}
+      </div>
+    </li>
+  );
+}
+
+function addressOfPlace({ stationId, materialId }: SheetNotice, lessonId: string | null): string {
+  return stationId !== null && lessonId !== null
+    ? `/lessons/${lessonId}/stations/${stationId}`
+    : `/shelf/${materialId}`;
+}

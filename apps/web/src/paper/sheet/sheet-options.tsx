@@ -1,0 +1,208 @@
+/** How the sheets are to be: kind, paper, what stands on them. */
+import { limits, type SheetChoices, type SheetTemplateView } from '@hapset/contract';
+import {
+  plainChoices,
+  composedKinds,
+  faceFields,
+  paperNames,
+  perPageChoices,
+  withBacks,
+  type FaceField,
+  type SheetKind,
+} from '@hapset/core';
+import type { ReactElement } from 'react';
+import { Choices } from '../../platform/design/choices.js';
+import { ChoiceField, SelectField, TextField } from '../../platform/design/field.js';
+import { faceFieldWords, paperWords, sheetKindAbout, sheetKindWords } from '../../platform/wording/sheets.js';
+import { KindSwatch } from './kind-swatch.js';
+import { LabelFields } from './label-fields.js';
+import { Tick } from '../../platform/design/tick.js';
+
+interface Props {
+  readonly choices: SheetChoices;
+  readonly templates: readonly SheetTemplateView[];
+  readonly onChange: (choices: SheetChoices) => void;
+  readonly onNewTemplate: () => void;
+}
+
+const waysRound = ['upright', 'lying'] as const;
+const waysRoundWords = { upright: 'Upright', lying: 'Lying' } as const;
+const arrangements = ['list', 'columns'] as const;
+const arrangementWords = { list: 'One below the other', columns: 'In columns' } as const;
+const hanWords = { sc: 'Chinese', jp: 'Japanese' } as const;
+
+export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Props): ReactElement {
+  const { kind } = choices;
+  const set = (change: Partial<SheetChoices>): void => onChange({ ...choices, ...change });
+  const ofKind = templates.filter((template) => template.kind === kind);
+  return (
+    <div className="flex flex-col gap-4">
+      <div>
+        <Choices
+          legend="Kind"
+          value={kind}
+          options={composedKinds.map((value) => ({
+            value,
+            words: sheetKindWords[value],
+            swatch: <KindSwatch kind={value} />,
+          }))}
+          onChoose={(next) => onChange(ofAnotherKind(choices, next))}
+        />
+        <p className="mt-1.5 mb-0 text-[13px] text-muted">{sheetKindAbout[kind]}</p>
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <ChoiceField
+          label="Paper"
+          choices={paperNames}
+          words={paperWords}
+          value={choices.paper}
+          onChange={(event) => set({ paper: event.target.value as SheetChoices['paper'] })}
+        />
+        <ChoiceField
+          label="Way round"
+          choices={waysRound}
+          words={waysRoundWords}
+          value={choices.lying ? 'lying' : 'upright'}
+          onChange={(event) => set({ lying: event.target.value === 'lying' })}
+        />
+        {perPageChoices[kind].length > 1 && (
+          <SelectField
+            label="A page"
+            value={choices.perPage}
+            onChange={(event) => set({ perPage: Number(event.target.value) })}
+          >
+            {perPageChoices[kind].map((count) => (
+              <option key={count} value={count}>
+                {count} codes
+              </option>
+            ))}
+          </SelectField>
+        )}
+        {kind === 'handout' && (
+          <ChoiceField
+            label="Order"
+            choices={arrangements}
+            words={arrangementWords}
+            value={choices.inColumns ? 'columns' : 'list'}
+            onChange={(event) => set({ inColumns: event.target.value === 'columns' })}
+          />
+        )}
+        {kind !== 'poster' && kind !== 'handout' && (
+          <Count
+            label="Copies of each"
+            value={choices.copies}
+            most={limits.sheetCopies}
+            onChange={(copies) => set({ copies })}
+          />
+        )}
+        <TextField
+          label="Read from (m)"
+          type="number"
+          min={limits.viewingDistanceM.least}
+          max={limits.viewingDistanceM.most}
+          step={0.1}
+          placeholder={
+            kind === 'poster' ? 'the lesson’s' : kind === 'table-card' ? '0.5, on a table' : '0.3, in the hand'
+          }
+          value={choices.distanceM ?? ''}
+          onChange={(event) => set({ distanceM: distanceIn(event.target.value) })}
+        />
+      </div>
+      {kind === 'label' && <LabelFields labels={choices.labels} startAt={choices.startAt} onChange={set} />}
+      <fieldset className="m-0 border-0 p-0">
+        <legend className="mb-1 text-[13.5px] font-semibold">What stands on them</legend>
+        <div className="grid grid-cols-2 gap-x-3">
+          {faceFields.map((field) => (
+            <Tick
+              key={field}
+              words={faceFieldWords[field]}
+              ticked={choices.fields.includes(field)}
+              onTick={(ticked) => set({ fields: withField(choices.fields, field, ticked) })}
+            />
+          ))}
+          {kind === 'poster' && (
+            <Tick words="Picture of what opens" ticked={choices.picture} onTick={(picture) => set({ picture })} />
+          )}
+          {withBacks.includes(kind) && (
+            <Tick words="Backs, for both sides" ticked={choices.backs} onTick={(backs) => set({ backs })} />
+          )}
+        </div>
+      </fieldset>
+      <div className="grid grid-cols-2 items-end gap-3">
+        <SelectField
+          label="Template"
+          value={choices.templateId ?? ''}
+          onChange={(event) => set({ templateId: event.target.value || null })}
+        >
+          <option value="">{ofKind.find(({ usual }) => usual)?.name ?? 'Plain'}, as usual</option>
+          {ofKind.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        <button type="button" onClick={onNewTemplate} className="min-h-9 text-left text-[14px] font-semibold underline">
+          New template
+        </button>
+      </div>
+      <details>
+        <summary className="cursor-pointer text-[13.5px] font-semibold">More</summary>
+        <div className="mt-2">
+          <ChoiceField
+            label="Chinese characters in forms that are"
+            choices={['sc', 'jp']}
+            words={hanWords}
+            value={choices.han}
+            hint="Where kana or Hangul stand beside them, those decide."
+            onChange={(event) => set({ han: event.target.value as SheetChoices['han'] })}
+          />
+        </div>
+      </details>
+    </div>
+  );
+}
+
+/** Paper and way round stay; the rest is as that kind usually is. */
+function ofAnotherKind({ paper, lying, han, labels }: SheetChoices, kind: SheetKind): SheetChoices {
+  return { ...plainChoices(kind, paper), lying: kind === 'label' ? false : lying, han, labels };
+}
+
+function withField(fields: readonly FaceField[], field: FaceField, wanted: boolean): readonly FaceField[] {
+  return faceFields.filter((candidate) => (candidate === field ? wanted : fields.includes(candidate)));
+}
+
+function distanceIn(text: string): number | null {
+  const value = Number(text);
+  return text.trim() === '' ||
+    !Number.isFinite(value) ||
+    value < limits.viewingDistanceM.least ||
+    value > limits.viewingDistanceM.most
+    ? null
+    : value;
+}
+
+function Count({
+  label,
+  value,
+  most,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly most: number;
+  readonly onChange: (value: number) => void;
+}): ReactElement {
+  return (
+    <TextField
+      label={label}
+      type="number"
+      min={1}
+      max={most}
+      value={value}
+      onChange={(event) => {
+        const next = Math.round(Number(event.target.value));
+        if (next >= 1 && next <= most) onChange(next);
+      }}
+    />
+  );
+}

@@ -1,0 +1,158 @@
+import {
+  routes,
+  type CreateSheetTemplate,
+  type ChangeSheetTemplate,
+  type MakePrint,
+  type MakeSheet,
+  type PreviewSheets,
+  type PrintView,
+  type SheetsPreview,
+  type SheetTemplateView,
+  type SheetView,
+} from '@hapset/contract';
+import {
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query';
+import { addressOf, call } from '../../platform/api/client.js';
+import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
+import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
+
+/** How often to look while pages are drawn, ms. */
+const whileDrawingMs = 500;
+
+const sheetKeys = {
+  all: ['sheets'],
+  preview: (wish: PreviewSheets) => ['sheets', 'preview', wish],
+  prints: ['sheets', 'prints'],
+  templates: ['sheet-templates'],
+} as const;
+
+/** The page before stays in sight until the next one is there. */
+export const previewQuery = (wish: PreviewSheets) =>
+  queryOptions({
+    queryKey: sheetKeys.preview(wish),
+    queryFn: ({ signal }): Promise<SheetsPreview> => call(routes.previewSheets, { body: wish, signal }),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+export const printsQuery = queryOptions({
+  queryKey: sheetKeys.prints,
+  queryFn: ({ signal }): Promise<readonly PrintView[]> => call(routes.prints, { signal }),
+  refetchInterval: (query) => (query.state.data?.some(({ state }) => state === 'drawing') ? whileDrawingMs : false),
+});
+
+export const templatesQuery = queryOptions({
+  queryKey: sheetKeys.templates,
+  queryFn: ({ signal }): Promise<readonly SheetTemplateView[]> => call(routes.sheetTemplates, { signal }),
+});
+
+/** Makes a sheet and saves its file. */
+export function useMakeSheet(place: PlaceId): UseMutationResult<SheetView, Error, MakeSheet> {
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn: (body: MakeSheet): Promise<SheetView> => {
+      const { route, params } = routeFor(place, routes.makeStationSheet, routes.makeMaterialSheet);
+      return call(route, { params, body });
+    },
+    onSuccess: (sheet) => {
+      saveFile(sheetAddress(sheet), sheet.fileName);
+      return changed();
+    },
+  });
+}
+
+/** What goes on paper changes what the bench says of it. */
+function usePaperMutation<Wish, Reply>(
+  mutationFn: (wish: Wish) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Wish> {
+  const client = useQueryClient();
+  const changed = useLessonsChanged();
+  return useMutation({
+    mutationFn,
+    onSettled: async () => {
+      await Promise.all([client.invalidateQueries({ queryKey: sheetKeys.prints }), changed()]);
+    },
+  });
+}
+
+export function useMakePrint(): UseMutationResult<PrintView, Error, MakePrint> {
+  return usePaperMutation((body: MakePrint) => call(routes.makePrint, { body }));
+}
+
+export function useStopPrint(): UseMutationResult<null, Error, string> {
+  return usePaperMutation((printId: string) => call(routes.stopPrint, { params: { printId } }));
+}
+
+function useTemplateMutation<Wish, Reply>(
+  mutationFn: (wish: Wish) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Wish> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn,
+    onSettled: async () => {
+      await Promise.all([
+        client.invalidateQueries({ queryKey: sheetKeys.templates }),
+        client.invalidateQueries({ queryKey: sheetKeys.all }),
+      ]);
+    },
+  });
+}
+
+/** @param before the template that is changed; null for a new one */
+export function useKeepTemplate(
+  before: SheetTemplateView | null,
+): UseMutationResult<SheetTemplateView, Error, CreateSheetTemplate> {
+  return useTemplateMutation(({ kind, ...wish }: CreateSheetTemplate) =>
+    before === null
+      ? call(routes.createSheetTemplate, { body: { kind, ...wish } })
+      : call(routes.changeSheetTemplate, {
+          params: { sheetTemplateId: before.id },
+          body: { ...wish, version: before.version } satisfies ChangeSheetTemplate,
+        }),
+  );
+}
+
+export function useRemoveTemplate(): UseMutationResult<null, Error, string> {
+  return useTemplateMutation((sheetTemplateId: string) =>
+    call(routes.removeSheetTemplate, { params: { sheetTemplateId } }),
+  );
+}
+
+export function useUsualTemplate(): UseMutationResult<
+  SheetTemplateView,
+  Error,
+  { readonly id: string; readonly usual: boolean }
+> {
+  return useTemplateMutation(({ id, usual }) =>
+    call(routes.chooseUsualSheetTemplate, { params: { sheetTemplateId: id }, body: { usual } }),
+  );
+}
+
+export function sheetAddress(sheet: SheetView): string {
+  return addressOf(routes.sheetFile, { sheetId: sheet.id });
+}
+
+export function printFileAddress({ id }: PrintView): string {
+  return addressOf(routes.printFile, { printId: id });
+}
+
+export function printPicturesAddress({ id }: PrintView): string {
+  return `${addressOf(routes.printPictures, { printId: id })}?dpi=300`;
+}
+
+/** @param page from 1 */
+export function printPageAddress(printId: string, page: number): string {
+  return addressOf(routes.printPage, { printId, pageNumber: String(page) });
+}
+
+export function saveFile(address: string, name: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+}

@@ -1,0 +1,119 @@
+/** A template of the school's own: its colour, and a picture across the top. */
+import { limits, type SheetTemplateView } from '@hapset/contract';
+import { accentReads, plainAccent, type HeaderPicture, type SheetKind } from '@hapset/core';
+import { useState, type ReactElement } from 'react';
+import { ChooseFile } from '../../platform/design/choose-file.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
+import { TextField } from '../../platform/design/field.js';
+import { Slider } from '../../platform/design/slider.js';
+import { useBringLookPicture } from '../../code/look/look.queries.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { sheetKindWords } from '../../platform/wording/sheets.js';
+import { useKeepTemplate } from './sheet.queries.js';
+
+interface Props {
+  readonly kind: SheetKind;
+  /** The one that is changed; null for a new one. */
+  readonly before: SheetTemplateView | null;
+  readonly onKept: (template: SheetTemplateView) => void;
+  readonly onClose: () => void;
+}
+
+/** Of kinds that have room for one. */
+const withHeader: readonly SheetKind[] = ['poster', 'table-card', 'student-card'];
+const usualHeightMm: Readonly<Record<SheetKind, number>> = {
+  poster: 18,
+  'table-card': 8,
+  'small-card': 5,
+  handout: 10,
+  label: 5,
+  'student-card': 8,
+};
+
+export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactElement {
+  const [name, setName] = useState(before?.name ?? '');
+  const [accent, setAccent] = useState(before?.accent ?? plainAccent);
+  const [header, setHeader] = useState<HeaderPicture | null>(before?.header ?? null);
+  const bring = useBringLookPicture();
+  const keep = useKeepTemplate(before);
+  const readable = accentReads(accent);
+  return (
+    <Dialog
+      title={before === null ? `New template for ${sheetKindWords[kind].toLowerCase()}` : `Change “${before.name}”`}
+      about="Seen and used by all staff. What was printed before stays as it is."
+      onClose={onClose}
+    >
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep.mutate({ name: name.trim(), kind, accent, header }, { onSuccess: onKept });
+        }}
+      >
+        <TextField
+          label="Name"
+          value={name}
+          maxLength={limits.lookNameLength}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <TextField
+          label="Colour of titles"
+          type="color"
+          value={accent}
+          className="h-9 w-20 rounded-small border border-line-strong bg-sheet p-1"
+          problem={readable ? undefined : 'Too pale to be read on white paper. Take a darker one.'}
+          onChange={(event) => setAccent(event.target.value)}
+        />
+        {withHeader.includes(kind) && (
+          <div>
+            <p className="m-0 text-[13.5px] font-semibold">Picture at the top</p>
+            {header === null ? (
+              <ChooseFile
+                label="Choose a picture"
+                accept="image/*"
+                onChoose={(file) =>
+                  bring.mutate(file, {
+                    onSuccess: ({ id, aspect }) => setHeader({ pictureId: id, aspect, heightMm: usualHeightMm[kind] }),
+                  })
+                }
+              />
+            ) : (
+              <div className="flex items-center gap-4">
+                <img
+                  src={`/api/look-pictures/${header.pictureId}`}
+                  alt="Picture at the top"
+                  className="h-12 max-w-48 object-contain"
+                />
+                <div className="min-w-0 flex-1">
+                  <Slider
+                    label="Height"
+                    words={`${header.heightMm} mm`}
+                    value={header.heightMm}
+                    min={limits.headerPicture.heightMm.least}
+                    max={limits.headerPicture.heightMm.most}
+                    step={1}
+                    onChange={(heightMm) => setHeader({ ...header, heightMm })}
+                  />
+                </div>
+                <Button onClick={() => setHeader(null)}>Without</Button>
+              </div>
+            )}
+            {bring.isPending && <p className="m-0 text-[13.5px] text-muted">The picture is being brought…</p>}
+            {bring.isError && (
+              <p role="alert" className="m-0 text-[13.5px] font-semibold text-stop">
+                {wordsFor(bring.error)}
+              </p>
+            )}
+          </div>
+        )}
+        <DialogEnd
+          failure={keep.isError ? wordsFor(keep.error) : null}
+          send="Keep the template"
+          disabled={keep.isPending || bring.isPending || name.trim() === '' || !readable}
+          onCancel={onClose}
+        />
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,123 @@
+/** The school's templates of sheets: made, changed, made usual, removed. */
+import type { SheetTemplateView } from '@hapset/contract';
+import { composedKinds, type SheetKind } from '@hapset/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../../school/account/session.queries.js';
+import { Button } from '../../platform/design/button.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { sheetKindWords } from '../../platform/wording/sheets.js';
+import { templatesQuery, useRemoveTemplate, useUsualTemplate } from './sheet.queries.js';
+import { TemplateDialog } from './template-dialog.js';
+
+type Editing = { readonly kind: SheetKind; readonly before: SheetTemplateView | null };
+
+export function Component(): ReactElement {
+  const templates = useQuery(templatesQuery);
+  const [editing, setEditing] = useState<Editing | null>(null);
+  const [kind, setKind] = useState<SheetKind>('poster');
+  return (
+    <>
+      <PageHead
+        title="Templates of sheets"
+        trail={<Link to="/school">School</Link>}
+        about="A colour for titles and a picture at the top, for all staff. The administrator says which one is usual."
+        actions={
+          <>
+            <select
+              aria-label="Kind of sheet"
+              value={kind}
+              onChange={(event) => setKind(event.target.value as SheetKind)}
+              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+            >
+              {composedKinds.map((choice) => (
+                <option key={choice} value={choice}>
+                  {sheetKindWords[choice]}
+                </option>
+              ))}
+            </select>
+            <Button tone="main" onClick={() => setEditing({ kind, before: null })}>
+              New template
+            </Button>
+          </>
+        }
+      />
+      {templates.isPending && <Loading label="Templates are loading" />}
+      {templates.isError && <Failed words={wordsFor(templates.error)} onRetry={() => void templates.refetch()} />}
+      {templates.data?.length === 0 && (
+        <Empty title="No templates yet">
+          Sheets are plain: black on white, without a picture. Make a template to give them the school’s colour and
+          crest.
+        </Empty>
+      )}
+      {templates.data && templates.data.length > 0 && (
+        <ul className="m-0 list-none rounded-sheet border border-line bg-sheet p-0">
+          {templates.data.map((template) => (
+            <TemplateRow
+              key={template.id}
+              template={template}
+              onChange={() => setEditing({ kind: template.kind, before: template })}
+            />
+          ))}
+        </ul>
+      )}
+      {editing && <TemplateDialog {...editing} onKept={() => setEditing(null)} onClose={() => setEditing(null)} />}
+    </>
+  );
+}
+
+function TemplateRow({
+  template: { id, name, kind, accent, header, usual, mine },
+  onChange,
+}: {
+  readonly template: SheetTemplateView;
+  readonly onChange: () => void;
+}): ReactElement {
+  const administrator = useSession()?.role === 'administrator';
+  const remove = useRemoveTemplate();
+  const makeUsual = useUsualTemplate();
+  const notice = useNotice();
+  const told = { onError: (error: Error) => notice({ words: wordsFor(error) }) };
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0">
+      <span
+        aria-hidden
+        className="size-7 shrink-0 rounded-full border border-line-strong"
+        style={{ background: accent }}
+      />
+      <span className="min-w-0 flex-1 basis-48">
+        <span className="block text-[15.5px] font-semibold">{name}</span>
+        <span className="text-[13.5px] text-muted">
+          {sheetKindWords[kind]}
+          {usual ? ', usual' : ''}
+        </span>
+      </span>
+      {header && <img src={`/api/look-pictures/${header.pictureId}`} alt="" className="h-9 max-w-40 object-contain" />}
+      {administrator && (
+        <Button disabled={makeUsual.isPending} onClick={() => makeUsual.mutate({ id, usual: !usual }, told)}>
+          {usual ? 'No longer usual' : 'Make it usual'}
+        </Button>
+      )}
+      {mine && (
+        <>
+          <Button onClick={onChange}>Change</Button>
+          <Button
+            disabled={remove.isPending}
+            onClick={() =>
+              remove.mutate(id, {
+                ...told,
+                onSuccess: () => notice({ words: `“${name}” is removed. What was printed with it stays as it is.` }),
+              })
+            }
+          >
+            Remove
+          </Button>
+        </>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,353 @@
+import {
+  cardFields,
+  cardReadingResults,
+  lookMakers,
+  lookOrigins,
+  mediaKinds,
+  printStates,
+  problemReasons,
+  sheetWarnings,
+  shortLinkFilters,
+  tryoutOutcomes,
+} from '@hapset/contract';
+import {
+  accessVerdicts,
+  addressRoles,
+  backFields,
+  cardCodes,
+  carries,
+  columnRoles,
+  contentProblemReasons,
+  dependencies,
+  differenceKinds,
+  describedRights,
+  descriptionProblemReasons,
+  doubtReasons,
+  finderShapes,
+  frameForms,
+  genericDevices,
+  gradientWays,
+  grains,
+  lightLevels,
+  limitingCauses,
+  faceFields,
+  lookReasons,
+  materialKinds,
+  moduleShapes,
+  openingProblems,
+  paperNames,
+  printTechniques,
+  readerEngineNames,
+  repairKinds,
+  rosterParts,
+  rosterProblemReasons,
+  rosterRoles,
+  rungReasons,
+  saidBy,
+  saidKinds,
+  scannerActs,
+  sheetKinds,
+  surfaces,
+  textMarks,
+  verdictReasons,
+  visitorKinds,
+  wallVerdicts,
+} from '@hapset/core';
+import { ApiError } from '../api/problem-error.js';
+import { ago, dayHere, bytes, countWord, grainWords, lessonTime, metres, percent, plural } from './figures.js';
+import { contentProblemWords } from './content-problems.js';
+import { kindWords, mediaWords } from './kinds.js';
+import { columnWords, listFileWords } from './list-files.js';
+import { problemWords, wordsFor } from './problems.js';
+import { repairSentence, repairWords } from './repairs.js';
+import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
+import {
+  descriptionProblemSentence,
+  descriptionProblemWords,
+  fieldProblemSentence,
+  roleSentences,
+  rightWords,
+  roleWords,
+  serviceFileWords,
+  wallWords,
+  withoutStars,
+} from './services.js';
+import { cameraTroubles } from '../../reads/reader/use-camera.js';
+import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './reading.js';
+import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
+import {
+  finderShapeWords,
+  frameWords,
+  gradientWayWords,
+  lookMakerWords,
+  lookOriginWords,
+  lookReasonWords,
+  moduleShapeWords,
+} from './looks.js';
+import { filterWords, openingProblemWords, outcomeWords, visitorWords } from './short-links.js';
+import {
+  causeWords,
+  causesListed,
+  differenceSentence,
+  differenceWords,
+  engineWords,
+  lightWords,
+  readerWords,
+  surfaceWords,
+  techniqueWords,
+} from './rehearsal.js';
+import { genericWords } from './devices.js';
+import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
+import {
+  faceFieldWords,
+  gridProblemWords,
+  noticeSentence,
+  pagesWords,
+  paperWords,
+  printStateWords,
+  sheetKindAbout,
+  sheetKindWords,
+  textFieldWords,
+  tooSmallHelp,
+  warningTitles,
+} from './sheets.js';
+import {
+  cardCodeAbout,
+  cardCodeWords,
+  cardFieldWords,
+  cardResultWords,
+  rosterPartWords,
+  rosterProblemSentence,
+  rosterProblemWords,
+  rosterRoleWords,
+} from './students.js';
+import { warningWords } from './warnings.js';
+
+/** Every sentence says something, and none shouts. */
+function expectWords(table: Readonly<Record<string, string>>, keys: readonly string[]): void {
+  expect(Object.keys(table).sort()).toEqual([...keys].sort());
+  for (const words of Object.values(table)) {
+    expect(words.trim().length).toBeGreaterThan(2);
+    expect(words).not.toMatch(/!|\berror\b/i);
+  }
+}
+
+describe('every reason has words', () => {
+  it('problems', () => expectWords(problemWords, [...problemReasons, 'unreachable']));
+  it('verdict reasons', () => expectWords(reasonWords, verdictReasons));
+  it('repairs', () => expectWords(repairWords, repairKinds));
+  it('warnings', () => expectWords(warningWords, sheetWarnings));
+  it('columns and list files', () => {
+    expectWords(columnWords, columnRoles);
+    expectWords(listFileWords, ['too-large', 'not-a-list', 'empty', 'too-wide']);
+  });
+  it('students: columns, problems, cards and readings', () => {
+    expectWords(rosterRoleWords, rosterRoles);
+    expectWords(rosterProblemWords, rosterProblemReasons);
+    expectWords(rosterPartWords, rosterParts);
+    expectWords(cardCodeWords, cardCodes);
+    expectWords(cardCodeAbout, cardCodes);
+    expectWords(cardFieldWords, cardFields);
+    expectWords(cardResultWords, cardReadingResults);
+    for (const reason of rosterProblemReasons)
+      expect(rosterProblemSentence({ row: 14, reason, detail: 'x', other: 9, leftOut: true })).toMatch(/^Row 14/);
+  });
+  it('sheets: kinds, fields, states and warnings', () => {
+    expectWords(sheetKindWords, sheetKinds);
+    expectWords(sheetKindAbout, sheetKinds);
+    expectWords(faceFieldWords, faceFields);
+    expectWords(textFieldWords, [...faceFields, ...backFields]);
+    expect(Object.keys(paperWords)).toEqual([...paperNames]);
+    expectWords(printStateWords, printStates);
+    expectWords(warningTitles, sheetWarnings);
+    expectWords(gridProblemWords, ['no-room', 'cells-overlap', 'beyond-page']);
+    const notice = {
+      name: 'x',
+      stationId: null,
+      materialId: 'x',
+      field: 'title',
+      characters: ['q'],
+      sizeMm: 40,
+      reachM: 0.42,
+      distanceM: 1.5,
+      otherKinds: ['poster', 'table-card'],
+      finer: true,
+    } as const;
+    for (const warning of sheetWarnings) expect(noticeSentence({ ...notice, warning }).length).toBeGreaterThan(10);
+    expect(noticeSentence({ ...notice, warning: 'too-small' })).toBe('40 mm reads from 0.4 m; it should from 1.5 m.');
+    expect(tooSmallHelp(notice)).toBe(
+      'As posters or table cards it is large enough, and a code that carries less is coarser.',
+    );
+    expect(tooSmallHelp({ otherKinds: [], finer: false })).toBe('');
+    expect(pagesWords(7, [90.4, 120])).toBe('7 pages, codes 90 to 120 mm wide');
+  });
+  it('problems of fields', () => expectWords(contentProblemWords, contentProblemReasons));
+  it('services: parts, walls, problems and files', () => {
+    expectWords(roleWords, addressRoles);
+    expectWords(
+      roleSentences,
+      addressRoles.filter((role) => role !== 'student'),
+    );
+    expectWords(wallWords, wallVerdicts);
+    expectWords(rightWords, describedRights);
+    expectWords(descriptionProblemWords, descriptionProblemReasons);
+    expectWords(serviceFileWords, ['too-large', 'not-json', 'no-description']);
+  });
+  it('kinds', () => {
+    expectWords(kindWords, materialKinds);
+    expectWords(mediaWords, mediaKinds);
+  });
+  it('readers, scenes and what limits', () => {
+    expectWords(engineWords, readerEngineNames);
+    expectWords(genericWords, genericDevices);
+    expectWords(readerWords, readerEngineNames);
+    expectWords(lightWords, lightLevels);
+    expectWords(techniqueWords, printTechniques);
+    expectWords(surfaceWords, surfaces);
+    expectWords(causeWords, limitingCauses);
+    expectWords(differenceWords, differenceKinds);
+    expect(differenceSentence({ meant: 'eaf', read: 'oaf' })).toBe('“oaf” where “eaf” was meant: another character');
+    expect(causesListed(['light', 'tilt'])).toBe('in even daylight, or from straight in front');
+  });
+  it('grains', () => expectWords(grainWords, grains));
+  it('the carry ladder', () => {
+    expectWords(rungWords, carries);
+    expectWords(dependencyWords, dependencies);
+    expectWords(rungReasonWords, rungReasons);
+  });
+  it('what codes say, marks in their text, and cameras', () => {
+    expectWords(saidTitles, saidKinds);
+    expectWords(textMarkWords, textMarks);
+    expectWords(cameraTroubleWords, cameraTroubles);
+    expect(saidSentence(saidBy('http://a.example/x'))).toContain('over plain http');
+    expect(saidSentence(saidBy('https://a.example/x'))).toBe('A phone opens a page at a.example.');
+    expect(saidSentence(saidBy('intent:x'))).toContain('“intent:”');
+    for (const text of ['a.example', 'geo:1,2', 'tel:123', 'sms:123', 'mailto:a@b.example', 'WIFI:S:x;;', 'words'])
+      expect(saidSentence(saidBy(text)).length).toBeGreaterThan(10);
+  });
+  it('looks', () => {
+    expectWords(moduleShapeWords, moduleShapes);
+    expectWords(finderShapeWords, finderShapes);
+    expectWords(frameWords, frameForms);
+    expectWords(gradientWayWords, gradientWays);
+    expectWords(lookOriginWords, lookOrigins);
+    expectWords(lookMakerWords, lookMakers);
+    for (const part of ['short', 'long'] as const)
+      expectWords(
+        Object.fromEntries(Object.entries(lookReasonWords).map(([reason, words]) => [reason, words[part]])),
+        lookReasons,
+      );
+  });
+  it('scanners', () => {
+    expectWords(actWords, scannerActs);
+    expectWords(shownAsText, scannerActs);
+    expect(ignoredSentence('event', ['Tablets', 'Laptops'])).toBe(
+      'Tablets and Laptops show an event as text and add nothing.',
+    );
+    expect(namesListed(['a', 'b', 'c'])).toBe('a, b and c');
+  });
+  it('short links and tryouts', () => {
+    expectWords(openingProblemWords, openingProblems);
+    expectWords(filterWords, shortLinkFilters);
+    expectWords(outcomeWords, tryoutOutcomes);
+    expectWords(visitorWords, visitorKinds);
+  });
+  it('doubts', () => expectWords(doubtWords, doubtReasons));
+  it('what students can do, in a sentence', () => {
+    const nothing = { look: false, comment: false, change: false, download: false, answer: 'no' } as const;
+    expect(rightsSentence({ ...nothing, look: true })).toBe('Students can look.');
+    expect(rightsSentence({ ...nothing, look: true, download: true, answer: 'once' })).toBe(
+      'Students can look, save it and answer once.',
+    );
+    expect(rightsSentence({ ...nothing, look: true, comment: true, change: true, answer: 'again' })).toBe(
+      'Students can look, comment, change it and answer, as often as they like.',
+    );
+    expect(rightsSentence(nothing)).toBe('Students can do nothing with it.');
+  });
+  it('verdicts', () => {
+    expectWords(
+      Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.short])),
+      accessVerdicts,
+    );
+    expectWords(
+      Object.fromEntries(Object.entries(verdictWords).map(([verdict, words]) => [verdict, words.heading])),
+      accessVerdicts,
+    );
+  });
+});
+
+describe('sentences', () => {
+  it('name the host, not the whole address', () => {
+    expect(reasonSentence('led-to-sign-in', 'gatepost.localhost')).toBe(
+      'It leads to the sign-in at gatepost.localhost.',
+    );
+    expect(reasonSentence('guarded-address', 'http://10.0.0.1/x')).toContain('10.0.0.1 is inside a private network');
+  });
+  it('fall back to something that can be done', () => {
+    expect(wordsFor(new ApiError('stale'))).toBe(problemWords.stale);
+    expect(wordsFor(new Error('boom'))).toBe(problemWords.failed);
+    expect(wordsFor(null)).toBe(problemWords.failed);
+  });
+  it('name what a description’s problem is about', () => {
+    expect(descriptionProblemSentence({ reason: 'part-unknown', detail: 'leaf' })).toBe(
+      'Neither path nor expression names a part “leaf”.',
+    );
+    expect(descriptionProblemSentence({ reason: 'wrong-value', detail: '' })).toBe('This value can’t be used.');
+    expect(fieldProblemSentence({ message: 'no-host' })).toBe('Name at least one host.');
+    expect(fieldProblemSentence({ message: 'must be a string' })).toBe('This needs another value.');
+    expect(withoutStars('Open **Who may look** now.')).toBe('Open Who may look now.');
+  });
+  it('show what a repair touched where that can be seen', () => {
+    expect(repairSentence({ kind: 'scheme-doubled', removed: 'https://', added: '' })).toEqual({
+      words: 'took out a second',
+      what: 'https://',
+    });
+    expect(repairSentence({ kind: 'invisible-removed', removed: '\u200b', added: '' }).what).toBe('');
+  });
+});
+
+describe('figures', () => {
+  it('never promise more metres than were reached', () => {
+    expect(metres(2.69)).toBe('2.6 m');
+    expect(metres(2.6)).toBe('2.6 m');
+    expect(metres(0.3)).toBe('0.3 m');
+  });
+  it('never promise a larger share than there is', () => {
+    expect([percent(0.549), percent(0.5), percent(1), percent(0)]).toEqual(['54 %', '50 %', '100 %', '0 %']);
+  });
+  it('count in words', () => {
+    expect(countWord(2)).toBe('Two');
+    expect(countWord(12)).toBe('12');
+    expect(plural(1, 'station')).toBe('1 station');
+    expect(plural(3, 'station')).toBe('3 stations');
+  });
+  it('tell sizes', () =>
+    expect([0, 1, 1499, 1_000_000, 999_949_999, 5_000_000_000].map(bytes)).toEqual([
+      '0 KB',
+      '1 KB',
+      '1 KB',
+      '1 MB',
+      '999.9 MB',
+      '5 GB',
+    ]));
+  it('tell a lesson’s day without moving it between zones', () => {
+    expect(lessonTime('2027-06-10', '09:40')).toBe('Thursday 10 June, 09:40');
+    expect(lessonTime('2027-01-01', null)).toBe('Friday 1 January');
+    expect(lessonTime(null, '09:40')).toBe('no date yet');
+  });
+  it('tell how long ago', () => {
+    const now = Date.parse('2026-11-24T12:00:00Z');
+    const wordsAfter = (seconds: number) => ago(new Date(now - seconds * 1000).toISOString(), now);
+    expect([5, 25, 59, 240, 3576, 86_400, 45 * 86_400, 800 * 86_400].map(wordsAfter)).toEqual([
+      'just now',
+      '25 seconds ago',
+      '1 minute ago',
+      '4 minutes ago',
+      '1 hour ago',
+      '1 day ago',
+      '1 month ago',
+      '2 years ago',
+    ]);
+    expect(dayHere(new Date(2026, 10, 4, 23, 59))).toBe('2026-11-04');
+  });
+});

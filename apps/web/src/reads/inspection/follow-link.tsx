@@ -1,0 +1,103 @@
+/** Follows a link as a student would, hop by hop, when somebody asks for it. */
+import { routes, type LinkCheckView } from '@hapset/contract';
+import { hostNameOf, opensState, saidBy } from '@hapset/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useSession } from '../../school/account/session.queries.js';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { doubtSentence, reasonSentence, verdictWords } from '../../platform/wording/verdicts.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { AdoptCode } from './adopt-code.js';
+
+const askedAgainMs = 400;
+
+export function FollowLink({ link }: { readonly link: string }): ReactElement {
+  const staff = useSession() !== undefined;
+  const ask = useMutation({
+    mutationFn: () => call(staff ? routes.askLinkCheck : routes.askVisitorInspection, { body: { link } }),
+  });
+  const id = ask.data?.id ?? null;
+  const check = useQuery({
+    queryKey: ['link-checks', id],
+    enabled: id !== null,
+    queryFn: ({ signal }): Promise<LinkCheckView> =>
+      staff
+        ? call(routes.linkCheck, { params: { linkCheckId: id ?? '' }, signal })
+        : call(routes.visitorInspection, { params: { visitorInspectionId: id ?? '' }, signal }),
+    refetchInterval: (query) =>
+      query.state.data?.state === 'done' || query.state.data?.state === 'stopped' ? false : askedAgainMs,
+  });
+  const done = check.data?.state === 'done' ? check.data : null;
+  const error = ask.error ?? check.error;
+  return (
+    <div className="mt-2.5" aria-live="polite">
+      {!done && (
+        <Button disabled={ask.isPending || id !== null} onClick={() => ask.mutate()}>
+          {id === null ? 'Follow it as a student would' : 'Following it…'}
+        </Button>
+      )}
+      {error && <p className="mt-2 mb-0 text-[14px] font-semibold text-stop">{wordsFor(error)}</p>}
+      {done && <Way check={done} mayAdopt={staff} />}
+    </div>
+  );
+}
+
+function Way({
+  check: { link, verdict, reasons, doubts, evidence },
+  mayAdopt,
+}: {
+  readonly check: LinkCheckView;
+  readonly mayAdopt: boolean;
+}): ReactElement {
+  const strangers = doubts.filter(({ reason }) => reason === 'stranger-between').map(({ detail }) => detail);
+  const target = evidence?.finalAddress ?? null;
+  return (
+    <div className="rounded-small border border-line px-3.5 py-3 text-[14.5px]">
+      <p className="m-0 flex items-center gap-2.5 font-semibold">
+        <StateMark
+          mark={opensState(verdict, 'none')}
+          words={verdict === null ? 'Not known' : verdictWords[verdict].short}
+        />
+        {verdict === null ? 'It could not be told.' : verdictWords[verdict].heading}
+      </p>
+      {verdict !== 'open' &&
+        reasons.slice(0, 2).map(({ reason, detail }) => (
+          <p key={reason} className="m-0 mt-1">
+            {reasonSentence(reason, detail)}
+          </p>
+        ))}
+      {doubts.map(({ reason, detail }) => (
+        <p key={`${reason} ${detail}`} className="m-0 mt-1 flex items-start gap-2">
+          <StateMark mark="look-at" words="A doubt" />
+          {doubtSentence(reason, detail)}
+        </p>
+      ))}
+      <ol aria-label="The way" className="m-0 mt-2 list-decimal pl-5 font-mono text-[13px] leading-relaxed break-all">
+        {(evidence?.hops ?? []).map(({ address, status }, index) => (
+          <li key={index}>
+            {address} <span className="text-muted">{status ?? ''}</span>
+          </li>
+        ))}
+      </ol>
+      {evidence?.title && <p className="mt-2 mb-0 text-muted">There it says: {evidence.title}</p>}
+      <p className="mt-2 mb-0">
+        <strong>Keeps working as long as</strong> {dependsOn(link, strangers, target)}
+      </p>
+      {mayAdopt && strangers.length > 0 && target !== null && (
+        <p className="mt-2 mb-0 flex flex-wrap items-center gap-3">
+          <span className="flex-1 basis-64">A code of your own with the target needs nobody in between.</span>
+          <AdoptCode text={link} said={saidBy(link)} link={target} words="Put its target on the shelf" />
+        </p>
+      )}
+    </div>
+  );
+}
+
+function dependsOn(link: string, strangers: readonly string[], target: string | null): string {
+  const end = `the page stays where it is at ${hostNameOf(target ?? link) ?? link}.`;
+  return strangers.length === 0
+    ? end
+    : `${strangers.join(' and ')} ${strangers.length === 1 ? 'goes' : 'go'} on sending visitors there, and ${end}`;
+}

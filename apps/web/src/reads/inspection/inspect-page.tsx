@@ -1,0 +1,166 @@
+/** Any code, from the camera, a picture or the clipboard: what it says exactly, where it leads, and what it depends on. */
+import type { FoundCode } from '@hapset/readers';
+import { useCallback, useEffect, useRef, useState, type DragEvent, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { ChooseFiles } from '../../platform/design/choose-file.js';
+import { CameraReader } from '../reader/camera-reader.js';
+import { findCodes } from '../reader/find-codes.js';
+import { frameOfPicture } from '../reader/grey-frame.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { plural } from '../../platform/wording/figures.js';
+import type { ReadCode } from './read-code.js';
+import { InspectedCode } from './inspected-code.js';
+import { SeenPicture, type SeenPictureFacts } from './seen-picture.js';
+
+type Status = 'ready' | 'reading' | 'nothing' | 'unreadable';
+
+export function Component(): ReactElement {
+  const [codes, setCodes] = useState<readonly ReadCode[]>([]);
+  const [pictures, setPictures] = useState<readonly SeenPictureFacts[]>([]);
+  const [status, setStatus] = useState<Status>('ready');
+  const [camera, setCamera] = useState(false);
+  const take = useCallback(
+    (found: readonly FoundCode[]): void =>
+      setCodes((before) => [
+        ...before,
+        ...distinct(found)
+          .filter(({ text }) => !before.some((known) => known.text === text))
+          .map((code) => ({ text: code.text, found: code })),
+      ]),
+    [],
+  );
+  useEffect(() => () => pictures.forEach(({ address }) => URL.revokeObjectURL(address)), [pictures]);
+  const begin = (): void => {
+    setCodes([]);
+    setPictures([]);
+  };
+  const readPictures = useCallback(async (brought: readonly Blob[]): Promise<void> => {
+    if (brought.length === 0) return;
+    setStatus('reading');
+    setCodes([]);
+    setPictures([]);
+    try {
+      const seen = await Promise.all(brought.map(lookAt));
+      const found = seen.flatMap(({ codes: inIt }) => inIt);
+      setPictures(seen.filter(({ codes: inIt }) => inIt.length > 0));
+      setCodes(distinct(found).map((code) => ({ text: code.text, found: code })));
+      setStatus(found.length === 0 ? 'nothing' : 'ready');
+    } catch {
+      setStatus('unreadable');
+    }
+  }, []);
+  usePasted(
+    (pictures) => void readPictures(pictures),
+    (text) => {
+      begin();
+      setCodes([{ text, found: null }]);
+      setStatus('ready');
+    },
+  );
+  const drop = (event: DragEvent): void => {
+    event.preventDefault();
+    void readPictures([...event.dataTransfer.files]);
+  };
+  return (
+    <>
+      <PageHead
+        title="Inspect a code"
+        about="What any code really says, where it leads, and what it depends on. Nothing is opened until you ask for it."
+      />
+      <section
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={drop}
+        className="rounded-sheet border border-dashed border-line-strong px-4 py-4 sm:px-5"
+      >
+        {camera && (
+          <div className="mb-3">
+            <CameraReader onCodes={take} />
+          </div>
+        )}
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2 text-[14.5px]">
+          <Button tone={codes.length === 0 && !camera ? 'main' : 'plain'} onClick={() => setCamera(!camera)}>
+            {camera ? 'Stop the camera' : 'Use the camera'}
+          </Button>
+          <ChooseFiles
+            label="Choose a picture"
+            accept="image/*"
+            multiple
+            onChoose={(files) => void readPictures(files)}
+          />
+          <span className="text-muted">or drop one here, or paste a picture or the text of a code.</span>
+          {codes.length > 0 && (
+            <Button tone="quiet" onClick={begin}>
+              Begin anew
+            </Button>
+          )}
+        </div>
+        <p className="mt-2 mb-0 text-[14px] font-semibold empty:hidden" role="status">
+          {statusWords(status, codes.length)}
+        </p>
+        {pictures.length > 0 && (
+          <div className="mt-3 flex flex-wrap gap-3">
+            {pictures.map((seen, index) => (
+              <SeenPicture
+                key={index}
+                seen={seen}
+                numberOf={(text) => codes.findIndex((code) => code.text === text) + 1}
+              />
+            ))}
+          </div>
+        )}
+      </section>
+      <ul className="m-0 mt-3 flex list-none flex-col gap-3 p-0" aria-label="Codes that were read">
+        {codes.map((code, index) => (
+          <InspectedCode key={code.text} code={code} number={codes.length > 1 ? index + 1 : null} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function statusWords(status: Status, count: number): string {
+  switch (status) {
+    case 'reading':
+      return 'Reading the picture…';
+    case 'nothing':
+      return 'No code was found in it. Take the picture nearer, straighter, and without glare.';
+    case 'unreadable':
+      return 'This is no picture that can be read. Choose a photo, a screenshot, PNG or JPEG.';
+    case 'ready':
+      return count === 0 ? '' : `${plural(count, 'code')} read`;
+  }
+}
+
+async function lookAt(picture: Blob): Promise<SeenPictureFacts> {
+  const frame = await frameOfPicture(picture);
+  return {
+    address: URL.createObjectURL(picture),
+    widthPx: frame.widthPx,
+    heightPx: frame.heightPx,
+    codes: await findCodes(frame),
+  };
+}
+
+/** The same text twice is one code for who reads. */
+function distinct(found: readonly FoundCode[]): readonly FoundCode[] {
+  return found.filter(({ text }, index) => found.findIndex((other) => other.text === text) === index);
+}
+
+/** Ctrl+V anywhere on the page, but for fields. */
+function usePasted(onPictures: (pictures: readonly Blob[]) => void, onText: (text: string) => void): void {
+  const latest = useRef({ onPictures, onText });
+  useEffect(() => {
+    latest.current = { onPictures, onText };
+  });
+  useEffect(() => {
+    const paste = (event: ClipboardEvent): void => {
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
+      const pictures = [...(event.clipboardData?.files ?? [])].filter(({ type }) => type.startsWith('image/'));
+      const text = event.clipboardData?.getData('text/plain') ?? '';
+      if (pictures.length > 0) latest.current.onPictures(pictures);
+      else if (text !== '') latest.current.onText(text);
+    };
+    document.addEventListener('paste', paste);
+    return () => document.removeEventListener('paste', paste);
+  }, []);
+}

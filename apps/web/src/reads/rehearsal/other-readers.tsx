@@ -1,0 +1,65 @@
+import type { RehearsalResult, RehearsalView } from '@hapset/contract';
+import { readerEngineNames, type ReaderEngineName } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { metres, percent } from '../../platform/wording/figures.js';
+import { differenceSentence, readerWords } from '../../platform/wording/rehearsal.js';
+
+/** Each engine on each device; the one that the device resembles decides, the others are shown. */
+export function OtherReaders({
+  rehearsal: { devices },
+  results,
+}: {
+  readonly rehearsal: RehearsalView;
+  readonly results: readonly RehearsalResult[];
+}): ReactElement {
+  const confidence = Math.min(...results.map((result) => result.confidence));
+  return (
+    <details className="mt-2 text-[14px]">
+      <summary className="w-fit cursor-pointer py-1 font-semibold">Every reader on every device</summary>
+      <div className="overflow-x-auto">
+        <table className="w-full border-collapse text-left text-[13.5px]">
+          <thead>
+            <tr className="border-b border-line">
+              <th scope="col" className="py-1 pr-4 font-semibold">
+                Device
+              </th>
+              {readerEngineNames.map((engine) => (
+                <th key={engine} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
+                  {readerWords[engine]}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {devices.map((device) => {
+              const result = results.find(({ deviceId }) => deviceId === device.id);
+              return (
+                <tr key={device.id}>
+                  <th scope="row" className="py-1 pr-4 font-normal">
+                    {device.name}
+                  </th>
+                  {readerEngineNames.map((engine) => (
+                    <td
+                      key={engine}
+                      className={`py-1 pr-4 ${engine === device.engine ? 'font-semibold' : 'text-muted'}`}
+                    >
+                      {result ? cell(result, engine, device.engine) : ''}
+                    </td>
+                  ))}
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      <p className="mt-1.5 mb-0 text-[13px] text-muted">{`Bold decides. Each “reads from here” is right in ${percent(confidence)} of cases, by a model of cameras, paper and evening light; your own room may differ, so try one real device.`}</p>
+    </details>
+  );
+}
+
+function cell({ reachM, misread, others }: RehearsalResult, engine: ReaderEngineName, own: ReaderEngineName): string {
+  const found = engine === own ? { reachM, misread } : others.find((other) => other.engine === engine);
+  if (!found) return 'being asked…';
+  if (found.misread) return `reads ${differenceSentence(found.misread)}`;
+  return found.reachM === 0 ? 'not read' : metres(found.reachM);
+}

@@ -1,0 +1,142 @@
+import type { MaterialPage } from '@hapset/contract';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { pagePath } from '../../gather/material/page-path.js';
+import { metres } from '../../platform/wording/figures.js';
+import { TriedDevices } from '../tryout/tried-devices.js';
+import { Advice } from './advice.js';
+import { OtherReaders } from './other-readers.js';
+import { ReachLanes } from './reach-lanes.js';
+import type { RehearsalProgress } from './use-rehearsals.js';
+import { useRemedies, type Remedies } from './use-remedies.js';
+
+// Only who looks needs it.
+const CameraView = lazy(() => import('./camera-view.js'));
+
+/** Would the devices read it from where students stand? */
+export function ReadsPart({
+  page,
+  rehearsals,
+}: {
+  readonly page: MaterialPage;
+  readonly rehearsals: RehearsalProgress;
+}): ReactElement | null {
+  const { rehearsal, readiness, code } = page;
+  const [looking, setLooking] = useState(false);
+  const remedies = useRemedies(page);
+  if (!code) return null;
+  const results = rehearsal.results ?? (rehearsals.runningKey === rehearsal.key ? rehearsals.devices : []);
+  const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
+  return (
+    <div id="reads">
+      <Sheet
+        mark={<StateMark mark={readiness.reads.state} words="Reads" />}
+        title={headline(page)}
+        aside={aside}
+        action={
+          <>
+            <Link to={`${pagePath(page)}/try`} className={buttonClass()}>
+              Try a device
+            </Link>
+            {rehearsals.running ? (
+              <Button onClick={rehearsals.stop}>Stop</Button>
+            ) : (
+              (rehearsals.stopped || rehearsals.failed) &&
+              rehearsal.results === null && <Button onClick={rehearsals.again}>Rehearse</Button>
+            )}
+          </>
+        }
+      >
+        {rehearsal.devices.length === 0 ? (
+          <p className="m-0 text-[14.5px]">
+            The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.
+          </p>
+        ) : (
+          <>
+            <ReachLanes rehearsal={rehearsal} modules={code.modules} results={results} />
+            <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px] text-muted" role="status">
+              <Key className="bg-done">read</Key>
+              <Key className="hatched">hit and miss</Key>
+              <Key className="bg-line">not read</Key>
+              <span>
+                the line: students at {metres(rehearsal.distanceM)}
+                {rehearsal.ownDistanceM === null ? '' : ', at this station'}
+              </span>
+              {rehearsals.running && (
+                <span>
+                  Rehearsing {Math.min(results.length + 1, rehearsal.devices.length)} of {rehearsal.devices.length}{' '}
+                  devices
+                </span>
+              )}
+              {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
+            </p>
+            {rehearsal.results && <Advice page={page} results={rehearsal.results} remedies={remedies} />}
+            <ByHand rehearsal={rehearsal} remedies={remedies} />
+            {rehearsal.results && <OtherReaders rehearsal={rehearsal} results={rehearsal.results} />}
+            <details className="mt-2 text-[14px]" onToggle={(event) => setLooking(event.currentTarget.open)}>
+              <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
+              {looking && (
+                <Suspense>
+                  <CameraView page={page} />
+                </Suspense>
+              )}
+            </details>
+          </>
+        )}
+        <TriedDevices page={page} />
+      </Sheet>
+    </div>
+  );
+}
+
+/** Size or distance chosen by hand, and the way back. */
+function ByHand({
+  rehearsal: { chosenSizeMm, ownDistanceM, sizeMm },
+  remedies: { print, pending },
+}: {
+  readonly rehearsal: MaterialPage['rehearsal'];
+  readonly remedies: Remedies;
+}): ReactElement | null {
+  if (chosenSizeMm === null && ownDistanceM === null) return null;
+  return (
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 gap-y-1 text-[14px] text-muted">
+      {chosenSizeMm !== null && (
+        <>
+          <span>The size of {sizeMm} mm was chosen by hand.</span>
+          <Button disabled={pending} onClick={() => print({ sizeMm: null }, 'The size is computed again.')}>
+            Compute the size
+          </Button>
+        </>
+      )}
+      {ownDistanceM !== null && (
+        <>
+          <span>This station has its own distance.</span>
+          <Button
+            disabled={pending}
+            onClick={() => print({ viewingDistanceM: null }, 'Students stand as in the rest of the lesson.')}
+          >
+            Take the lesson’s
+          </Button>
+        </>
+      )}
+    </p>
+  );
+}
+
+function headline({ readiness: { reads } }: MaterialPage): string {
+  if (reads.leastReachM === null) return 'Reads from';
+  if (reads.leastReachM === 0) return 'Some device does not read it at all';
+  const who = reads.fallShort.length === 0 ? 'every device' : 'the weakest device';
+  return `Reads from ${metres(reads.leastReachM)} with ${who}`;
+}
+
+function Key({ className, children }: { readonly className: string; readonly children: string }): ReactElement {
+  return (
+    <span className="flex items-center gap-1.5">
+      <span className={`h-3 w-5 rounded-[3px] ${className}`} aria-hidden /> {children}
+    </span>
+  );
+}

@@ -1,0 +1,119 @@
+/**
+ * Rehearses what has no result yet, one after the other, and hands the results in. Where it is asked for, the engines that don't
+ * decide follow in the background.
+ */
+import { routes, type CodeView, type RehearsalResult, type RehearsalView } from '@hapset/contract';
+import { useEffect, useState } from 'react';
+import { call } from '../../platform/api/client.js';
+import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
+import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
+import type { RehearsalWish } from '../reader/reader.messages.js';
+import { rehearse, rehearseOthers } from './rehearse.js';
+
+export interface RehearsalPlace {
+  readonly place: PlaceId;
+  readonly code: CodeView | null;
+  readonly rehearsal: RehearsalView;
+}
+
+export interface RehearsalProgress {
+  readonly running: boolean;
+  readonly stopped: boolean;
+  readonly failed: boolean;
+  readonly done: number;
+  readonly of: number;
+  /** Devices finished of the one that runs. */
+  readonly devices: readonly RehearsalResult[];
+  readonly runningKey: string | null;
+  readonly stop: () => void;
+  readonly again: () => void;
+}
+
+interface Task {
+  readonly place: PlaceId;
+  /** Names what is rehearsed; results are handed in under it. */
+  readonly key: string;
+  readonly wish: RehearsalWish;
+  /** What decides is known: the other engines are asked. */
+  readonly known: readonly RehearsalResult[] | null;
+}
+
+function taskOf(
+  place: PlaceId,
+  { payload, level }: CodeView,
+  { key, look, sizeMm, devices, results }: RehearsalView,
+): Task {
+  return { place, key, wish: { payload, level, look, sizeMm, devices }, known: results };
+}
+
+function lacksOthers({ rehearsal: { results } }: RehearsalPlace): boolean {
+  return results !== null && results.some(({ others }) => others.length === 0);
+}
+
+async function handIn(place: PlaceId, rehearsalKey: string, results: readonly RehearsalResult[]): Promise<void> {
+  const { route, params } = routeFor(place, routes.saveStationRehearsal, routes.saveMaterialRehearsal);
+  await call(route, { params: { ...params, rehearsalKey }, body: { results } }).catch((error: unknown) => {
+    // Something changed meanwhile: the page is loaded again and says what is to be rehearsed now.
+    if ((error as { reason?: string }).reason !== 'rehearsal-outdated') throw error;
+  });
+}
+
+interface Run {
+  readonly key: string | null;
+  readonly devices: readonly RehearsalResult[];
+}
+
+/** @param withOthers true where what the other engines make of it is shown */
+export function useRehearsals(places: readonly RehearsalPlace[], withOthers = false): RehearsalProgress {
+  const changed = useLessonsChanged();
+  const [halt, setHalt] = useState<'stopped' | 'failed' | null>(null);
+  const [run, setRun] = useState<Run>({ key: null, devices: [] });
+  // Rehearsed and on its way to the server: the next one does not wait for that.
+  const [handedIn, setHandedIn] = useState<ReadonlySet<string>>(new Set());
+  const wanted = places.filter((place) => place.code !== null && place.rehearsal.devices.length > 0);
+  const isOpen = ({ rehearsal: { key, results } }: RehearsalPlace): boolean => results === null && !handedIn.has(key);
+  const next = wanted.find(isOpen) ?? (withOthers ? wanted.find((place) => lacksOthers(place)) : undefined) ?? null;
+  const deciding = next !== null && next.rehearsal.results === null;
+  // What is to be done as text: `next` itself is new with every look at the server.
+  const task = next?.code && halt === null ? JSON.stringify(taskOf(next.place, next.code, next.rehearsal)) : null;
+
+  // What is on its way to the server stays in sight until it comes back from there.
+  const shown = task !== null || handedIn.has(run.key ?? '');
+
+  useEffect(() => {
+    if (task === null) return;
+    const { place, key, wish, known } = JSON.parse(task) as Task;
+    const leave = new AbortController();
+    const work = async (): Promise<void> => {
+      setRun({ key, devices: [] });
+      const results = known
+        ? await rehearseOthers(wish, known, leave.signal)
+        : await rehearse(wish, leave.signal, (result) => {
+            if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
+          });
+      if (leave.signal.aborted) return;
+      if (!known) setHandedIn((before) => new Set(before).add(key));
+      // Whatever is rehearsed next: from here on nothing is aborted, and a failure stops the rest.
+      await handIn(place, key, results).then(changed, () => setHalt('failed'));
+    };
+    work().catch(() => {
+      if (!leave.signal.aborted) setHalt('failed');
+    });
+    return () => leave.abort();
+  }, [task, changed]);
+
+  return {
+    running: task !== null && deciding,
+    stopped: halt === 'stopped',
+    failed: halt === 'failed',
+    done: wanted.filter((place) => !isOpen(place)).length,
+    of: wanted.length,
+    devices: shown ? run.devices : [],
+    runningKey: shown ? run.key : null,
+    stop: () => setHalt('stopped'),
+    again: () => {
+      setHandedIn(new Set());
+      setHalt(null);
+    },
+  };
+}

@@ -1,0 +1,74 @@
+import { routes, type MaterialPage } from '@hapset/contract';
+import type { AddressCarry } from '@hapset/core';
+import { useMutation } from '@tanstack/react-query';
+import { call } from '../../platform/api/client.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+export interface PrintChange {
+  readonly sizeMm?: number | null;
+  readonly viewingDistanceM?: number | null;
+}
+
+export interface Remedies {
+  readonly print: (change: PrintChange, words: string) => void;
+  readonly carry: (carry: AddressCarry, words: string) => void;
+  readonly pending: boolean;
+}
+
+/**
+ * What mends a code that falls short, each with its way back. It belongs to the part and not to the button: what is offered goes
+ * as soon as it is taken. Size and distance are the station's own where there is one.
+ */
+export function useRemedies(page: MaterialPage): Remedies {
+  const { material, station, rehearsal } = page;
+  const changed = useLessonsChanged();
+  const notice = useNotice();
+  const printing = useMutation({
+    mutationFn: ({
+      wish: { sizeMm, viewingDistanceM },
+      later,
+    }: {
+      readonly wish: PrintChange;
+      readonly later: boolean;
+    }): Promise<unknown> => {
+      const step = later ? 1 : 0;
+      return station
+        ? call(routes.changeStation, {
+            params: { stationId: station.stationId },
+            body: {
+              version: station.version + step,
+              ...(sizeMm !== undefined && { sizeMm }),
+              ...(viewingDistanceM !== undefined && { viewingDistanceM }),
+            },
+          })
+        : call(routes.changeMaterial, {
+            params: { materialId: material.id },
+            body: { version: material.version + step, ...(sizeMm !== undefined && { sizeMm }) },
+          });
+    },
+    onSettled: changed,
+    onError: (error) => notice({ words: wordsFor(error) }),
+  });
+  const carrying = useChangeMaterial(material.id);
+  const before: PrintChange = { sizeMm: rehearsal.chosenSizeMm, viewingDistanceM: rehearsal.ownDistanceM };
+  return {
+    print: (wish, words) =>
+      printing.mutate(
+        { wish, later: false },
+        { onSuccess: () => notice({ words, undo: () => printing.mutate({ wish: before, later: true }) }) },
+      ),
+    carry: (carry, words) =>
+      carrying.mutate(
+        { version: material.version, carry },
+        {
+          onSuccess: ({ version }) =>
+            notice({ words, undo: () => carrying.mutate({ version, carry: material.carry }) }),
+          onError: (error) => notice({ words: wordsFor(error) }),
+        },
+      ),
+    pending: printing.isPending || carrying.isPending,
+  };
+}

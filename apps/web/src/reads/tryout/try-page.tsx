@@ -1,0 +1,125 @@
+/** A real device, now: the code on the screen at its printed size, and what the device made of it. */
+import type { MaterialPage } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useLayoutEffect, useRef, useState, type ReactElement } from 'react';
+import { Link, useParams } from 'react-router';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { materialPageQuery } from '../../gather/material/material.queries.js';
+import type { PlaceId } from '../../gather/material/place-id.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { CodePicture } from '../../code/symbol/code-picture.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { Calibrate } from './calibrate.js';
+import { nominalPxPerMm, readPxPerMm, shownSize } from './calibration.js';
+import { TryoutResults } from './tryout-results.js';
+import { useListen } from './tryout.queries.js';
+
+export function Component(): ReactElement {
+  const { materialId, stationId } = useParams();
+  const place: PlaceId = stationId === undefined ? { materialId: materialId ?? '' } : { stationId };
+  const page = useQuery(materialPageQuery(place));
+  if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
+  if (!page.data) return <Loading label="The code is loading" />;
+  return <TryDevice page={page.data} />;
+}
+
+function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
+  const { material, station, code } = page;
+  const back = station ? `/lessons/${station.lessonId}/stations/${station.stationId}` : `/shelf/${material.id}`;
+  const byShortLink = code?.carry === 'short-link';
+  const listen = useListen(material.id);
+  const { mutate } = listen;
+  useEffect(() => {
+    if (byShortLink) mutate();
+  }, [byShortLink, mutate]);
+  return (
+    <>
+      <PageHead
+        title="Try a device"
+        trail={
+          <Link to={back} className="text-ink/80">
+            {station?.name ?? material.title}
+          </Link>
+        }
+        actions={
+          <Link to={back} className={buttonClass('main')}>
+            Done
+          </Link>
+        }
+      />
+      {code ? (
+        <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
+          <OnScreen page={page} />
+          <div className="flex min-w-0 flex-col gap-3">
+            <Sheet title={byShortLink ? 'Point a device at it' : 'Point a device at it, then say what it showed'}>
+              {byShortLink ? (
+                <p className="m-0 text-[14.5px]" role="status">
+                  {listen.isError ? wordsFor(listen.error) : 'Waiting. The moment a device opens it, it stands below.'}
+                </p>
+              ) : (
+                <p className="m-0 text-[14.5px]">
+                  It should show exactly this:{' '}
+                  <span className="mt-1 block max-h-32 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] break-words whitespace-pre-wrap">
+                    {code.payload}
+                  </span>
+                </p>
+              )}
+            </Sheet>
+            <TryoutResults page={page} listening={byShortLink} />
+          </div>
+        </div>
+      ) : (
+        <p>No code holds that much.</p>
+      )}
+    </>
+  );
+}
+
+function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }): ReactElement {
+  const [pxPerMm, setPxPerMm] = useState(() => readPxPerMm(localStorage));
+  const [calibrating, setCalibrating] = useState(false);
+  const room = useRef<HTMLDivElement>(null);
+  const [roomPx, setRoomPx] = useState(400);
+  useLayoutEffect(() => {
+    const measure = (): void => setRoomPx(Math.min(room.current?.clientWidth ?? 400, window.innerHeight - 220));
+    measure();
+    window.addEventListener('resize', measure);
+    return () => window.removeEventListener('resize', measure);
+  }, []);
+  if (!code) return <></>;
+  const scale = pxPerMm ?? nominalPxPerMm;
+  const { sizeMm, nearer } = shownSize(rehearsal.sizeMm, code.modules, Math.max(160, roomPx), scale);
+  const sidePx = sizeMm * (1 + 8 / code.modules) * scale;
+  return (
+    <section className="min-w-0 rounded-sheet border border-line bg-white p-4">
+      <div ref={room} className="flex min-w-0 justify-center overflow-hidden">
+        <div style={{ width: sidePx, color: '#000' }}>
+          <CodePicture drawing={code.drawing} label="The code to be tried" className="block w-full" />
+        </div>
+      </div>
+      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px]">
+        <span className="min-w-0 flex-1">
+          {nearer === 1
+            ? `As printed, ${Math.round(sizeMm)} mm wide.`
+            : `${Math.round(sizeMm)} mm wide; printed it has ${rehearsal.sizeMm} mm. Stand at ${Math.round(nearer * rehearsal.distanceM * 10) / 10} m for what students see from ${rehearsal.distanceM} m.`}
+          {pxPerMm === null && ' This screen was not measured yet.'}
+        </span>
+        <Button onClick={() => setCalibrating(true)}>
+          {pxPerMm === null ? 'Measure this screen' : 'Measure again'}
+        </Button>
+      </div>
+      {calibrating && (
+        <Calibrate
+          begin={scale}
+          onKeep={(found) => {
+            setPxPerMm(found);
+            setCalibrating(false);
+          }}
+          onClose={() => setCalibrating(false)}
+        />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,123 @@
+import { tryoutOutcomes, type MaterialPage, type TryoutOutcome, type TryoutView } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Failed } from '../../platform/design/list-states.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark, type Mark } from '../../platform/design/state-mark.js';
+import { ago } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { outcomeWords, visitorWords } from '../../platform/wording/short-links.js';
+import { tryoutsQuery, useRemoveTryout, useSayDevice, useTellTryout } from './tryout.queries.js';
+
+const marks: Readonly<Record<TryoutOutcome, Mark>> = { 'as-meant': 'done', otherwise: 'stop', nothing: 'stop' };
+
+/** What devices made of it, the last ones first, and the teacher's own word where no short link tells. */
+export function TryoutResults({
+  page,
+  listening,
+}: {
+  readonly page: MaterialPage;
+  readonly listening: boolean;
+}): ReactElement {
+  const tryouts = useQuery(tryoutsQuery(page.material.id, listening));
+  return (
+    <>
+      {!listening && <Tell page={page} />}
+      {tryouts.isError && <Failed words={wordsFor(tryouts.error)} onRetry={() => void tryouts.refetch()} />}
+      {tryouts.data && (
+        <Sheet title="What devices did" aside={tryouts.data.length === 0 ? 'none was tried yet' : undefined}>
+          <ul aria-label="What devices did" aria-live="polite" className="m-0 list-none p-0">
+            {tryouts.data.map((tryout) => (
+              <Result key={tryout.id} page={page} tryout={tryout} />
+            ))}
+          </ul>
+        </Sheet>
+      )}
+    </>
+  );
+}
+
+function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout: TryoutView }): ReactElement {
+  const { id, deviceId, outcome, current, at } = tryout;
+  const say = useSayDevice(page.material.id);
+  const remove = useRemoveTryout(page.material.id);
+  return (
+    <li className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1 border-b border-line py-2 text-[14.5px] last:border-b-0">
+      <StateMark mark={current ? marks[outcome] : 'not-yet'} words={outcomeWords[outcome]} />
+      <span>
+        <span className="font-semibold">{sentence(tryout)}</span>
+        <span className="block text-[13px] text-muted">
+          {ago(at)}
+          {!current && '; the code says something else by now'}
+        </span>
+      </span>
+      <span className="col-start-2 flex items-center gap-1">
+        <select
+          aria-label="Which device was it"
+          value={deviceId ?? ''}
+          onChange={(event) => say.mutate({ tryoutId: id, deviceId: event.target.value || null })}
+          className="min-h-9 max-w-44 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+        >
+          <option value="">some device</option>
+          {page.rehearsal.devices.map((device) => (
+            <option key={device.id} value={device.id}>
+              {device.name}
+            </option>
+          ))}
+        </select>
+        <Button tone="quiet" onClick={() => remove.mutate(id)} disabled={remove.isPending}>
+          Remove
+        </Button>
+      </span>
+    </li>
+  );
+}
+
+/** "A phone opened it after 3.2 s, and the page came." */
+function sentence({ visitor, afterMs, pageOpened, outcome }: TryoutView): string {
+  if (visitor === null) return outcomeWords[outcome];
+  const after = afterMs === null ? '' : ` after ${(afterMs / 1000).toFixed(1)}\u00a0s`;
+  const page = pageOpened === null ? '' : pageOpened ? ', and the page came' : '; the page was not asked for yet';
+  return `A ${visitorWords[visitor]} opened it${after}${page}.`;
+}
+
+function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
+  const tell = useTellTryout(page.material.id);
+  const [deviceId, setDeviceId] = useState(page.rehearsal.devices[0]?.id ?? '');
+  return (
+    <Sheet title="What did it show?">
+      <label className="flex flex-wrap items-center gap-2 text-[14px]">
+        <span className="text-muted">Tried with</span>
+        <select
+          value={deviceId}
+          onChange={(event) => setDeviceId(event.target.value)}
+          className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 font-semibold"
+        >
+          {page.rehearsal.devices.map((device) => (
+            <option key={device.id} value={device.id}>
+              {device.name}
+            </option>
+          ))}
+          <option value="">some other device</option>
+        </select>
+      </label>
+      <div className="mt-3 flex flex-wrap gap-2">
+        {tryoutOutcomes.map((outcome) => (
+          <Button
+            key={outcome}
+            disabled={tell.isPending}
+            onClick={() => tell.mutate({ deviceId: deviceId === '' ? null : deviceId, outcome })}
+          >
+            {outcomeWords[outcome]}
+          </Button>
+        ))}
+      </div>
+      {tell.isError && (
+        <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
+          {wordsFor(tell.error)}
+        </p>
+      )}
+    </Sheet>
+  );
+}

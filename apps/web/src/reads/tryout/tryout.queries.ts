@@ -1,0 +1,48 @@
+import { routes, type TellTryout, type TryoutListening, type TryoutView } from '@hapset/contract';
+import { queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { call } from '../../platform/api/client.js';
+import { materialKeys } from '../../gather/material/material.keys.js';
+
+export const tryoutKeys = { of: (materialId: string) => [...materialKeys.all, 'tryouts', materialId] as const };
+
+/** Live events tell sooner; the looking is for networks that let none through. */
+const lookMs = 3000;
+
+export const tryoutsQuery = (materialId: string, listening: boolean) =>
+  queryOptions({
+    queryKey: tryoutKeys.of(materialId),
+    queryFn: ({ signal }): Promise<readonly TryoutView[]> => call(routes.tryouts, { params: { materialId }, signal }),
+    refetchInterval: listening ? lookMs : false,
+  });
+
+export function useListen(materialId: string): UseMutationResult<TryoutListening> {
+  return useMutation({ mutationFn: () => call(routes.listenForTryout, { params: { materialId } }) });
+}
+
+/** Whatever it does, the list of tryouts is asked for again. */
+function useTryoutChange<Wish>(
+  materialId: string,
+  change: (wish: Wish) => Promise<unknown>,
+): UseMutationResult<unknown, Error, Wish> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }),
+  });
+}
+
+export function useTellTryout(materialId: string): UseMutationResult<unknown, Error, TellTryout> {
+  return useTryoutChange(materialId, (body) => call(routes.tellTryout, { params: { materialId }, body }));
+}
+
+export function useSayDevice(
+  materialId: string,
+): UseMutationResult<unknown, Error, { readonly tryoutId: string; readonly deviceId: string | null }> {
+  return useTryoutChange(materialId, ({ tryoutId, deviceId }) =>
+    call(routes.changeTryout, { params: { tryoutId }, body: { deviceId } }),
+  );
+}
+
+export function useRemoveTryout(materialId: string): UseMutationResult<unknown, Error, string> {
+  return useTryoutChange(materialId, (tryoutId) => call(routes.removeTryout, { params: { tryoutId } }));
+}

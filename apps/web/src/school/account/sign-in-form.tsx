@@ -1,0 +1,75 @@
+import type { SignIn } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { Button } from '../../platform/design/button.js';
+import { CheckField, TextField } from '../../platform/design/field.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { useSignIn, welcomeQuery } from './session.queries.js';
+
+/** The form alone, for the sign-in page and for signing in again over another page. */
+export function SignInForm({
+  email = '',
+  onSignedIn,
+}: {
+  readonly email?: string;
+  readonly onSignedIn: () => void;
+}): ReactElement {
+  const welcome = useQuery(welcomeQuery).data;
+  const demo = welcome?.demo ?? null;
+  const signIn = useSignIn();
+  const form = useForm<SignIn>({ defaultValues: { email, password: '', keep: false } });
+  const send = (wish: SignIn): void => signIn.mutate(wish, { onSuccess: onSignedIn });
+  return (
+    <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
+      <TextField
+        label="E-mail address"
+        type="email"
+        autoComplete="username"
+        autoFocus
+        {...form.register('email', { required: 'Your e-mail address is needed.' })}
+        problem={form.formState.errors.email?.message}
+      />
+      <TextField
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        {...form.register('password', { required: 'Your password is needed.' })}
+        problem={form.formState.errors.password?.message}
+      />
+      <CheckField
+        label="Keep me signed in on this device"
+        hint="For 30 days. Leave it off where others use the same device."
+        {...form.register('keep')}
+      />
+      {welcome?.hasAccounts === false && (
+        <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-[14px]">
+          There is no account yet. Create the first one at the server:{' '}
+          <code className="font-mono">npm run create-administrator</code>
+        </p>
+      )}
+      {signIn.isError && (
+        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+          {wordsFor(signIn.error)}
+        </p>
+      )}
+      <Button type="submit" tone="main" disabled={signIn.isPending} className="min-h-11">
+        {signIn.isPending ? 'Signing in…' : 'Sign in'}
+      </Button>
+      {demo && (
+        <div className="rounded-small bg-marker-soft px-4 py-3 text-[14px]">
+          <p className="m-0">This is a demonstration. Its account:</p>
+          <dl className="m-0 mt-1 grid grid-cols-[auto_1fr] gap-x-3">
+            <dt className="text-muted">E-mail</dt>
+            <dd className="m-0 font-semibold break-all">{demo.email}</dd>
+            <dt className="text-muted">Password</dt>
+            <dd className="m-0 font-semibold whitespace-nowrap">{demo.password}</dd>
+          </dl>
+          <Button className="mt-2.5 w-full" disabled={signIn.isPending} onClick={() => send(demo)}>
+            Look around as Maren Dallow
+          </Button>
+        </div>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,202 @@
+import { limits, type CreateDevice, type DeviceView } from '@hapset/contract';
+import {
+  genericDevices,
+  genericFigures,
+  readerEngineNames,
+  type GenericDevice,
+  type ReaderEngineName,
+} from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useForm, type RegisterOptions } from 'react-hook-form';
+import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
+import { ChoiceField, TextField } from '../../platform/design/field.js';
+import { figureHints, genericWords } from '../../platform/wording/devices.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { engineWords } from '../../platform/wording/rehearsal.js';
+import { useKeepDevice } from './device.queries.js';
+
+type Figure = keyof typeof figureHints;
+type Fields = Readonly<Record<Figure, string>> & {
+  readonly like: GenericDevice;
+  readonly name: string;
+  readonly count: string;
+  readonly engine: ReaderEngineName;
+};
+
+const { previewPx, fovDeg, nearestFocusM, blurPx, noiseGrey, deviceCount } = limits.device;
+const figureFields: readonly (readonly [Figure, string, number, number])[] = [
+  ['previewWidthPx', 'Preview width, pixels', previewPx.least, previewPx.most],
+  ['previewHeightPx', 'Preview height, pixels', previewPx.least, previewPx.most],
+  ['horizontalFovDeg', 'Sees across, degrees', fovDeg.least, fovDeg.most],
+  ['nearestFocusM', 'In focus from, metres', nearestFocusM.least, nearestFocusM.most],
+  ['blurPx', 'Blur, pixels', 0, blurPx],
+  ['noiseGrey', 'Noise, grey levels', 0, noiseGrey],
+];
+
+/** A device of the school: copied from a generic one, with its own name and number; figures under "more". */
+export function DeviceDialog({
+  device,
+  onClose,
+}: {
+  readonly device: DeviceView | null;
+  readonly onClose: () => void;
+}): ReactElement {
+  const keep = useKeepDevice(device?.id ?? null);
+  const form = useForm<Fields>({
+    defaultValues: device
+      ? fieldsOf(device, device.name, device.count)
+      : fieldsOf(genericFigures['shared-tablet'], '', null, 'shared-tablet'),
+  });
+  const { register, handleSubmit, formState, setValue } = form;
+  const copy = (like: GenericDevice): void => {
+    const figures = fieldsOf(genericFigures[like], '', null, like);
+    for (const name of [...figureFields.map(([field]) => field), 'jpegQuality', 'engine'] as const)
+      setValue(name, figures[name]);
+  };
+  const submit = (fields: Fields): void => keep.mutate(wishOf(fields, device), { onSuccess: onClose });
+  const figuresAreWrong = [...figureFields.map(([field]) => field), 'jpegQuality' as const].some(
+    (field) => formState.errors[field] !== undefined,
+  );
+  return (
+    <Dialog
+      title={device ? device.name : 'Add a device'}
+      about="A kind of device, as its camera sees while scanning."
+      onClose={onClose}
+    >
+      <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(submit)(event)}>
+        {!device && (
+          <ChoiceField
+            choices={genericDevices}
+            words={genericWords}
+            label="It is like"
+            {...register('like', {
+              onChange: (event: { target: { value: GenericDevice } }) => copy(event.target.value),
+            })}
+          />
+        )}
+        <div className="grid gap-4 sm:grid-cols-[1fr_150px]">
+          <TextField
+            label="Name"
+            maxLength={limits.nameLength}
+            {...register('name', { validate: (value) => value.trim() !== '' || 'It needs a name.' })}
+            problem={formState.errors.name?.message}
+          />
+          <TextField
+            label="How many"
+            inputMode="numeric"
+            hint="Empty: from home."
+            {...register('count', {
+              validate: (value) =>
+                value.trim() === '' || isWithin(value, 1, deviceCount, true) || 'A whole number, or nothing.',
+            })}
+            problem={formState.errors.count?.message}
+          />
+        </div>
+        <details className="text-[14px]" open={figuresAreWrong || undefined}>
+          <summary className="w-fit cursor-pointer py-1 font-semibold">
+            More: its figures, and where to find them
+          </summary>
+          <div className="mt-2 grid gap-4 sm:grid-cols-2">
+            {figureFields.map(([field, label, least, most]) => (
+              <TextField
+                key={field}
+                label={label}
+                inputMode="decimal"
+                hint={figureHints[field]}
+                {...register(field, within(least, most, field.startsWith('preview')))}
+                problem={formState.errors[field]?.message}
+              />
+            ))}
+            <TextField
+              label="Compression quality"
+              inputMode="numeric"
+              hint={figureHints.jpegQuality}
+              {...register('jpegQuality', {
+                validate: (value) =>
+                  value.trim() === '' || isWithin(value, 1, 100, true) || 'From 1 to 100, or nothing.',
+              })}
+              problem={formState.errors.jpegQuality?.message}
+            />
+            <ChoiceField choices={readerEngineNames} words={engineWords} label="Its scanner" {...register('engine')} />
+          </div>
+        </details>
+        <DialogEnd
+          failure={keep.isError ? wordsFor(keep.error) : null}
+          send={device ? 'Keep' : 'Add it'}
+          disabled={keep.isPending}
+          onCancel={onClose}
+        />
+      </form>
+    </Dialog>
+  );
+}
+
+function fieldsOf(
+  figures: Omit<CreateDevice, 'name' | 'count' | 'actsOn'>,
+  name: string,
+  count: number | null,
+  like: GenericDevice = 'shared-tablet',
+): Fields {
+  const {
+    previewWidthPx,
+    previewHeightPx,
+    horizontalFovDeg,
+    nearestFocusM: nearest,
+    blurPx: blur,
+    noiseGrey: noise,
+    jpegQuality,
+    engine,
+  } = figures;
+  const text = (value: number | null): string => (value === null ? '' : String(value));
+  return {
+    like,
+    name,
+    count: text(count),
+    previewWidthPx: text(previewWidthPx),
+    previewHeightPx: text(previewHeightPx),
+    horizontalFovDeg: text(horizontalFovDeg),
+    nearestFocusM: text(nearest),
+    blurPx: text(blur),
+    noiseGrey: text(noise),
+    jpegQuality: text(jpegQuality),
+    engine,
+  };
+}
+
+/** What its scanner acts on is said in the list. */
+function wishOf(
+  { like, name, count, jpegQuality, engine, ...figures }: Fields,
+  device: DeviceView | null,
+): CreateDevice {
+  const orNothing = (value: string): number | null => (value.trim() === '' ? null : numberIn(value));
+  return {
+    name: name.trim(),
+    count: orNothing(count),
+    previewWidthPx: numberIn(figures.previewWidthPx),
+    previewHeightPx: numberIn(figures.previewHeightPx),
+    horizontalFovDeg: numberIn(figures.horizontalFovDeg),
+    nearestFocusM: numberIn(figures.nearestFocusM),
+    blurPx: numberIn(figures.blurPx),
+    noiseGrey: numberIn(figures.noiseGrey),
+    jpegQuality: orNothing(jpegQuality),
+    engine,
+    actsOn: device ? device.actsOn : genericFigures[like].actsOn,
+  };
+}
+
+/** A comma is a point to half of the world. */
+function numberIn(value: string): number {
+  return Number(value.trim().replace(',', '.'));
+}
+
+function isWithin(value: string, least: number, most: number, whole: boolean): boolean {
+  const number = value.trim() === '' ? Number.NaN : numberIn(value);
+  return number >= least && number <= most && (!whole || Number.isInteger(number));
+}
+
+function within(least: number, most: number, whole: boolean): RegisterOptions<Fields, Figure> {
+  return {
+    validate: (value) =>
+      isWithin(value, least, most, whole) || `${whole ? 'A whole number from' : 'From'} ${least} to ${most}.`,
+  };
+}

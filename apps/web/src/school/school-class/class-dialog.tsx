@@ -1,0 +1,78 @@
+import { limits, type DeviceView, type SchoolClassView } from '@hapset/contract';
+import { studentAccounts, type StudentAccounts } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
+import { ChoiceField, TextField } from '../../platform/design/field.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { useKeepClass } from './school-class.queries.js';
+
+interface Fields {
+  name: string;
+  studentAccounts: StudentAccounts;
+  deviceIds: string[];
+}
+
+const accountWords: Readonly<Record<StudentAccounts, string>> = { none: 'None', school: 'Accounts of the school' };
+
+export function ClassDialog({
+  schoolClass,
+  devices,
+  onClose,
+}: {
+  readonly schoolClass: SchoolClassView | null;
+  readonly devices: readonly DeviceView[];
+  readonly onClose: () => void;
+}): ReactElement {
+  const keep = useKeepClass(schoolClass);
+  const { register, handleSubmit, formState } = useForm<Fields>({
+    defaultValues: {
+      name: schoolClass?.name ?? '',
+      studentAccounts: schoolClass?.studentAccounts ?? 'none',
+      deviceIds: [...(schoolClass?.deviceIds ?? devices.map((device) => device.id))],
+    },
+  });
+  return (
+    <Dialog title={schoolClass ? `Class ${schoolClass.name}` : 'New class'} onClose={onClose}>
+      <form
+        className="flex flex-col gap-4"
+        noValidate
+        onSubmit={(event) =>
+          void handleSubmit((fields) => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose }))(
+            event,
+          )
+        }
+      >
+        <TextField
+          label="Name"
+          maxLength={limits.nameLength}
+          autoFocus
+          {...register('name', { validate: (value) => value.trim() !== '' || 'A class needs a name.' })}
+          problem={formState.errors.name?.message}
+        />
+        <ChoiceField
+          choices={studentAccounts}
+          words={accountWords}
+          label="Which accounts do its students have?"
+          {...register('studentAccounts')}
+        />
+        <fieldset className="m-0 border-0 p-0">
+          <legend className="mb-1 p-0 text-[13.5px] font-semibold">Which devices do they scan with?</legend>
+          {devices.map((device) => (
+            <label key={device.id} className="flex min-h-9 items-center gap-2.5 text-[15px]">
+              <input type="checkbox" value={device.id} className="size-4 accent-ink" {...register('deviceIds')} />
+              {device.name}
+              <span className="text-[13.5px] text-muted">{device.count === null ? 'from home' : device.count}</span>
+            </label>
+          ))}
+        </fieldset>
+        <DialogEnd
+          failure={keep.isError ? wordsFor(keep.error) : null}
+          send="Keep"
+          disabled={keep.isPending}
+          onCancel={onClose}
+        />
+      </form>
+    </Dialog>
+  );
+}

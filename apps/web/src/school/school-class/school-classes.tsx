@@ -1,0 +1,59 @@
+import { routes, type SchoolClassView } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { deviceKeys } from '../device/device.keys.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { ClassDialog } from './class-dialog.js';
+import { classesQuery } from './school-class.queries.js';
+
+/** The school's classes: which accounts their students have, and which devices they scan with. */
+export function SchoolClasses(): ReactElement {
+  const classes = useQuery(classesQuery);
+  const devices = useQuery({ queryKey: deviceKeys.list, queryFn: ({ signal }) => call(routes.devices, { signal }) });
+  const [editing, setEditing] = useState<SchoolClassView | 'new' | null>(null);
+  const nameOf = (id: string): string => devices.data?.find((device) => device.id === id)?.name ?? '';
+  return (
+    <Sheet title="Classes" action={<Button onClick={() => setEditing('new')}>New class</Button>}>
+      {classes.isPending && <Loading rows={2} label="Classes are loading" />}
+      {classes.isError && <Failed words={wordsFor(classes.error)} onRetry={() => void classes.refetch()} />}
+      {classes.data?.length === 0 && (
+        <Empty title="No classes yet">
+          A class says which devices its students scan with, and whether they have accounts of the school.
+        </Empty>
+      )}
+      <ul className="m-0 list-none p-0">
+        {classes.data?.map((schoolClass) => (
+          <li key={schoolClass.id} className="flex items-center gap-3 border-t border-line py-2.5 first:border-t-0">
+            <span className="min-w-0 flex-1">
+              <span className="block text-[15.5px] font-semibold">{schoolClass.name}</span>
+              <span className="block text-[13.5px] text-muted">
+                {schoolClass.studentAccounts === 'none'
+                  ? 'Students have no accounts'
+                  : 'Students have accounts of the school'}{' '}
+                ·{' '}
+                {schoolClass.deviceIds
+                  .map(nameOf)
+                  .filter((name) => name !== '')
+                  .join(', ') || 'all devices'}
+              </span>
+            </span>
+            <Button onClick={() => setEditing(schoolClass)} aria-label={`Change class ${schoolClass.name}`}>
+              Change
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {editing !== null && (
+        <ClassDialog
+          schoolClass={editing === 'new' ? null : editing}
+          devices={devices.data ?? []}
+          onClose={() => setEditing(null)}
+        />
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,264 @@
+import { limits, routes, type AddressesOnPaper, type ChangeSchool, type SchoolView } from '@hapset/contract';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { paperNames } from '@hapset/core';
+import type { ReactElement } from 'react';
+import { useForm } from 'react-hook-form';
+import { call } from '../../platform/api/client.js';
+import { ApiError } from '../../platform/api/problem-error.js';
+import { Button } from '../../platform/design/button.js';
+import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { paperWords } from '../../platform/wording/sheets.js';
+import { schoolKeys } from './school.keys.js';
+
+type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'> & {
+  shortLinkHost: string;
+  /** One a line. */ visitorNetworks: string;
+};
+
+const edgeWords = { long: 'the long edge', short: 'the short edge' } as const;
+
+/** Settings of the school: a form for the administrator, a list to read for everybody else. */
+export function SchoolSettings({
+  school,
+  mayChange,
+}: {
+  readonly school: SchoolView;
+  readonly mayChange: boolean;
+}): ReactElement {
+  return (
+    <Sheet title="Settings">{mayChange ? <SettingsForm school={school} /> : <SettingsList school={school} />}</Sheet>
+  );
+}
+
+function SettingsList({ school }: { readonly school: SchoolView }): ReactElement {
+  const rows = [
+    ['Time zone', school.timeZone],
+    ['Paper', paperWords[school.paper]],
+    [
+      'Printer',
+      `can’t reach ${school.printerMarginMm} mm at the edge; turns paper about ${edgeWords[school.duplexEdge]}`,
+    ],
+    ['Public address', school.publicAddress],
+    ['Short-link host', school.shortLinkHost ?? 'none yet'],
+    [
+      'Codes inspected without signing in',
+      school.visitorNetworks.length === 0 ? 'nowhere' : `from ${school.visitorNetworks.join(', ')}`,
+    ],
+  ];
+  return (
+    <>
+      <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-[14.5px]">
+        {rows.map(([name, value]) => (
+          <div key={name} className="contents">
+            <dt className="text-muted">{name}</dt>
+            <dd className="m-0 break-all">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-3 mb-0 text-[13.5px] text-muted">The school’s administrator changes these.</p>
+    </>
+  );
+}
+
+function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement {
+  const client = useQueryClient();
+  const notice = useNotice();
+  const form = useForm<Fields>({
+    defaultValues: {
+      ...school,
+      shortLinkHost: school.shortLinkHost ?? '',
+      visitorNetworks: school.visitorNetworks.join('\n'),
+    },
+  });
+  const change = useMutation({
+    mutationFn: ({
+      name,
+      timeZone,
+      paper,
+      printerMarginMm,
+      duplexEdge,
+      duplexRightMm,
+      duplexDownMm,
+      publicAddress,
+      shortLinkHost,
+      visitorNetworks,
+    }: Fields) =>
+      call(routes.changeSchool, {
+        body: {
+          name: name.trim(),
+          timeZone: timeZone.trim(),
+          paper,
+          printerMarginMm,
+          duplexEdge,
+          duplexRightMm,
+          duplexDownMm,
+          publicAddress: publicAddress.trim(),
+          shortLinkHost: shortLinkHost.trim() || null,
+          visitorNetworks: visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''),
+          version: school.version,
+        },
+      }),
+    onSuccess: async () => {
+      notice({ words: 'Settings saved.' });
+      await client.invalidateQueries();
+    },
+    onError: (error) =>
+      error instanceof ApiError && error.reason === 'stale'
+        ? client.invalidateQueries({ queryKey: schoolKeys.school })
+        : undefined,
+  });
+  const problems = new Map(
+    change.error instanceof ApiError
+      ? change.error.fields.map(({ field }) => [
+          field,
+          fieldWords[field as keyof Fields] ?? 'This needs another value.',
+        ])
+      : [],
+  );
+  return (
+    <form
+      className="flex flex-col gap-4"
+      noValidate
+      onSubmit={(event) => void form.handleSubmit((fields) => change.mutate(fields))(event)}
+    >
+      <TextField label="Name" {...form.register('name')} problem={problems.get('name')} />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField
+          label="Time zone"
+          hint="For example Europe/Dublin."
+          {...form.register('timeZone')}
+          problem={problems.get('timeZone')}
+        />
+        <ChoiceField choices={paperNames} words={paperWords} label="Paper" {...form.register('paper')} />
+      </div>
+      <fieldset className="m-0 rounded-small border border-line px-3 pt-1 pb-3">
+        <legend className="px-1 text-[13.5px] font-semibold">Printer</legend>
+        <div className="grid gap-3 sm:grid-cols-2">
+          <TextField
+            label="Can’t reach at the edge (mm)"
+            type="number"
+            step={0.5}
+            min={limits.printerMarginMm.least}
+            max={limits.printerMarginMm.most}
+            {...form.register('printerMarginMm', { valueAsNumber: true })}
+            problem={problems.get('printerMarginMm')}
+          />
+          <ChoiceField
+            choices={['long', 'short']}
+            words={edgeWords}
+            label="Turns paper about"
+            {...form.register('duplexEdge')}
+          />
+          <TextField
+            label="Move backs to the right (mm)"
+            type="number"
+            step={0.1}
+            min={-limits.duplexShiftMm}
+            max={limits.duplexShiftMm}
+            {...form.register('duplexRightMm', { valueAsNumber: true })}
+            problem={problems.get('duplexRightMm')}
+          />
+          <TextField
+            label="Move backs down (mm)"
+            type="number"
+            step={0.1}
+            min={-limits.duplexShiftMm}
+            max={limits.duplexShiftMm}
+            {...form.register('duplexDownMm', { valueAsNumber: true })}
+            problem={problems.get('duplexDownMm')}
+          />
+        </div>
+        <p className="mt-2 mb-0 text-[13px] text-muted">
+          <a href={routes.printerTest.path} target="_blank" rel="noreferrer" className="font-semibold text-ink">
+            Print the test page
+          </a>{' '}
+          on both sides: it shows these figures.
+        </p>
+      </fieldset>
+      <TextField
+        label="Public address"
+        hint="Under which phones reach this server."
+        {...form.register('publicAddress')}
+        problem={problems.get('publicAddress')}
+      />
+      <TextField
+        label="Short-link host"
+        hint="A short name of the school’s own, if it has one: k.school.example"
+        {...form.register('shortLinkHost')}
+        problem={problems.get('shortLinkHost')}
+      />
+      <OnPaper
+        moved={form.formState.dirtyFields.publicAddress === true}
+        renamed={form.formState.dirtyFields.shortLinkHost === true}
+        before={school}
+      />
+      <TextArea
+        label="Networks where codes are inspected without signing in"
+        hint="One a line, for example 10.20.0.0/16. Left empty, only staff let the server follow a link."
+        rows={2}
+        {...form.register('visitorNetworks')}
+        problem={problems.get('visitorNetworks')}
+      />
+      {change.isError && (
+        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+          {wordsFor(change.error)}
+        </p>
+      )}
+      <div>
+        <Button type="submit" tone="main" disabled={change.isPending}>
+          Save settings
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** What a change of addresses means for what hangs on walls already. */
+function OnPaper({
+  moved,
+  renamed,
+  before,
+}: {
+  readonly moved: boolean;
+  readonly renamed: boolean;
+  readonly before: SchoolView;
+}): ReactElement | null {
+  const printed = useQuery({
+    queryKey: schoolKeys.onPaper,
+    queryFn: ({ signal }): Promise<AddressesOnPaper> => call(routes.onPaper, { signal }),
+    enabled: moved || renamed,
+  }).data;
+  if (!printed || (!moved && !renamed)) return null;
+  const pages = moved ? printed.pages : 0;
+  const shortLinks = renamed || (moved && before.shortLinkHost === null) ? printed.shortLinks : 0;
+  if (pages + shortLinks === 0)
+    return <p className="m-0 text-[14px] text-muted">No sheet carries the present address.</p>;
+  return (
+    <p role="status" className="m-0 flex gap-2 text-[14px]">
+      <StateMark mark="look-at" words="To be looked at" />
+      <span>
+        {plural(pages + shortLinks, 'sheet')} on paper {pages + shortLinks === 1 ? 'carries' : 'carry'} the present
+        address. {pages + shortLinks === 1 ? 'It works' : 'They work'} on as long as the old name still leads to this
+        server; short links under an old name stay valid here.
+      </span>
+    </p>
+  );
+}
+
+const fieldWords: Readonly<Record<keyof Fields, string>> = {
+  name: 'The school needs a name.',
+  timeZone: 'There is no such time zone. Write it as Europe/Dublin.',
+  paper: 'Choose one of the papers.',
+  printerMarginMm: 'Write millimetres from 0 to 20.',
+  duplexEdge: 'Choose one of the edges.',
+  duplexRightMm: 'Write millimetres from −10 to 10.',
+  duplexDownMm: 'Write millimetres from −10 to 10.',
+  publicAddress: 'Write a whole address that begins with http:// or https://.',
+  visitorNetworks: 'Write each network as its first address and a length, like 10.20.0.0/16, or one address alone.',
+  shortLinkHost: 'Write a host name only, without http:// and without a path.',
+};

@@ -1,0 +1,33 @@
+import type { UseQueryResult } from '@tanstack/react-query';
+import type { ReactElement, ReactNode } from 'react';
+import { Link } from 'react-router';
+import { buttonClass } from '../../platform/design/button.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+interface Props<Data> {
+  /** "Services", "Looks": also what is behind "All". */
+  readonly title: string;
+  readonly to: string;
+  readonly query: UseQueryResult<Data>;
+  readonly children: (data: Data) => ReactNode;
+}
+
+/** On the school's page: a line about a list of its own, and the way to it. */
+export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>): ReactElement {
+  return (
+    <Sheet
+      title={title}
+      action={
+        <Link to={to} className={buttonClass()}>
+          All {title.toLowerCase()}
+        </Link>
+      }
+    >
+      {query.isPending && <Loading rows={1} label={`${title} are loading`} />}
+      {query.isError && <Failed words={wordsFor(query.error)} onRetry={() => void query.refetch()} />}
+      {query.data !== undefined && <p className="m-0 text-[14.5px]">{children(query.data)}</p>}
+    </Sheet>
+  );
+}

@@ -1,0 +1,85 @@
+/** What the administrator has to know of how this server runs; nothing where all is well. */
+import { routes, type ServerNotes } from '@hapset/contract';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark, type Mark } from '../../platform/design/state-mark.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+const serverNotesQuery = queryOptions({
+  queryKey: ['school', 'server-notes'],
+  queryFn: ({ signal }): Promise<ServerNotes> => call(routes.serverNotes, { signal }),
+});
+/** Mistyped addresses of a school day are far below. */
+const manyUnknown = 300;
+
+export function ServerNotesPart(): ReactElement | null {
+  const notes = useQuery(serverNotesQuery).data;
+  if (!notes) return null;
+  const { undeclaredProxy, unknownShortLinks, slowedShortLinks, shortSlugs, formerShortHosts } = notes;
+  const guessing = slowedShortLinks > 0 || unknownShortLinks > manyUnknown;
+  return (
+    <Sheet title="This server">
+      <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-[14.5px]">
+        {undeclaredProxy && (
+          <Note mark="stop">
+            A proxy in front of this server is not declared, so all visitors seem to come from one address. Set{' '}
+            <code className="font-mono">HAPSET_PROXIES</code> to the proxy’s address and start again.
+          </Note>
+        )}
+        <Note mark={guessing ? 'look-at' : 'done'}>
+          {unknownShortLinks === 0
+            ? 'No wrong short addresses'
+            : plural(unknownShortLinks, 'wrong short address', 'wrong short addresses')}{' '}
+          in the last 24 hours.
+          {slowedShortLinks > 0 && ` Somebody tries them out; ${slowedShortLinks} were slowed down.`}
+        </Note>
+        {shortSlugs > 0 && (
+          <Note mark="look-at">
+            {plural(shortSlugs, 'short link')} of an earlier version can be guessed. Teachers replace theirs before the
+            next print, under <Link to="/shelf/short-links">Short links</Link>.
+          </Note>
+        )}
+        {formerShortHosts.map((host) => (
+          <FormerHost key={host} host={host} />
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function Note({ mark, children }: { readonly mark: Mark; readonly children: React.ReactNode }): ReactElement {
+  return (
+    <li className="flex items-start gap-2.5">
+      <span className="mt-0.5">
+        <StateMark mark={mark} words={mark === 'done' ? 'All well' : 'Needs attention'} />
+      </span>
+      <span className="min-w-0">{children}</span>
+    </li>
+  );
+}
+
+function FormerHost({ host }: { readonly host: string }): ReactElement {
+  const client = useQueryClient();
+  const notice = useNotice();
+  const remove = useMutation({
+    mutationFn: () => call(routes.removeFormerHost, { params: { formerHost: host } }),
+    onSettled: () => client.invalidateQueries(),
+    onError: (error) => notice({ words: wordsFor(error) }),
+  });
+  return (
+    <li className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span className="min-w-0 flex-1">
+        Short links printed with <span className="font-mono">{host}</span> still work.
+      </span>
+      <Button disabled={remove.isPending} onClick={() => remove.mutate()}>
+        Stop answering it
+      </Button>
+    </li>
+  );
+}

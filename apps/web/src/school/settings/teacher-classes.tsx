@@ -1,0 +1,134 @@
+/** Which classes teachers see: all of them, or for each teacher those that are ticked. */
+import { routes, type ChangeTeacherClasses, type TeacherClasses, type TeacherClassesView } from '@hapset/contract';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { call } from '../../platform/api/client.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { Tick } from '../../platform/design/tick.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+const teacherClassesQuery = queryOptions({
+  queryKey: ['school', 'teacher-classes'],
+  queryFn: ({ signal }): Promise<TeacherClassesView> => call(routes.teacherClasses, { signal }),
+});
+
+export function TeacherClassesPart(): ReactElement {
+  const view = useQuery(teacherClassesQuery);
+  const [open, setOpen] = useState(false);
+  return (
+    <Sheet
+      title="Who sees which students"
+      action={
+        <Button disabled={!view.data} onClick={() => setOpen(true)}>
+          Change
+        </Button>
+      }
+    >
+      {view.isPending && <Loading rows={1} label="Loading who sees which students" />}
+      {view.isError && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
+      {view.data && <p className="m-0 text-[14.5px]">{summary(view.data)}</p>}
+      {open && view.data && <TeacherClassesDialog view={view.data} onClose={() => setOpen(false)} />}
+    </Sheet>
+  );
+}
+
+function summary({ limited, teachers }: TeacherClassesView): string {
+  if (limited === null) return 'Teachers see the students of all classes. The office and administrators see everyone.';
+  const seeing = limited.filter(({ classNames }) => classNames.length > 0).length;
+  return `${seeing} of ${plural(teachers.length, 'teacher')} see students, each only of their own classes. The office and administrators see everyone.`;
+}
+
+function TeacherClassesDialog({
+  view,
+  onClose,
+}: {
+  readonly view: TeacherClassesView;
+  readonly onClose: () => void;
+}): ReactElement {
+  const [limited, setLimited] = useState<readonly TeacherClasses[] | null>(view.limited);
+  const client = useQueryClient();
+  const notice = useNotice();
+  const save = useMutation({
+    mutationFn: (body: ChangeTeacherClasses) => call(routes.changeTeacherClasses, { body }),
+    onSuccess: async () => {
+      notice({ words: 'Saved.' });
+      onClose();
+      await client.invalidateQueries();
+    },
+  });
+  return (
+    <Dialog
+      title="Who sees which students"
+      about="The office and administrators always see everyone."
+      onClose={onClose}
+    >
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate({ limited });
+        }}
+      >
+        <Tick
+          words="Teachers see all classes"
+          ticked={limited === null}
+          onTick={(all) => setLimited(all ? null : (view.limited ?? []))}
+        />
+        {limited !== null &&
+          view.teachers.map((teacher) => (
+            <TeacherRow
+              key={teacher.accountId}
+              teacher={teacher}
+              classes={view.classes}
+              limited={limited}
+              onChange={setLimited}
+            />
+          ))}
+        {limited !== null && view.classes.length === 0 && (
+          <p className="m-0 text-[14px] text-muted">There are no classes yet. Import a roster first.</p>
+        )}
+        <DialogEnd
+          failure={save.isError ? wordsFor(save.error) : null}
+          send="Save"
+          disabled={save.isPending}
+          onCancel={onClose}
+        />
+      </form>
+    </Dialog>
+  );
+}
+
+interface RowProps {
+  readonly teacher: TeacherClassesView['teachers'][number];
+  readonly classes: readonly string[];
+  readonly limited: readonly TeacherClasses[];
+  readonly onChange: (limited: readonly TeacherClasses[]) => void;
+}
+
+function TeacherRow({ teacher: { accountId, name }, classes, limited, onChange }: RowProps): ReactElement {
+  const own = limited.find((entry) => entry.accountId === accountId)?.classNames ?? [];
+  const tick = (className: string, ticked: boolean): void => {
+    const classNames = ticked ? [...own, className] : own.filter((one) => one !== className);
+    onChange([...limited.filter((entry) => entry.accountId !== accountId), { accountId, classNames }]);
+  };
+  return (
+    <fieldset className="m-0 border-0 border-t border-line p-0 pt-2">
+      <legend className="float-left w-40 shrink-0 pt-1 text-[14.5px] font-semibold">{name}</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {classes.map((className) => (
+          <Tick
+            key={className}
+            words={className}
+            ticked={own.includes(className)}
+            onTick={(ticked) => tick(className, ticked)}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}

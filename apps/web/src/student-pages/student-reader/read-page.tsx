@@ -1,0 +1,142 @@
+/** For students on devices without a scanner: it only reads, shows what a code says in large letters, and keeps nothing. */
+import { markedText, saidBy, type Said } from '@hapset/core';
+import { useEffect, useState, type ReactElement } from 'react';
+import { ChooseFile } from '../../platform/design/choose-file.js';
+import { CameraReader } from '../../reads/reader/camera-reader.js';
+import { findCodes } from '../../reads/reader/find-codes.js';
+import { frameOfPicture } from '../../reads/reader/grey-frame.js';
+import { ReadAloud } from './read-aloud.js';
+import { saidTitles } from '../../platform/wording/reading.js';
+
+const large =
+  'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-[19px] font-semibold no-underline break-all';
+
+export function Component(): ReactElement {
+  const [text, setText] = useState<string | null>(null);
+  const [looking, setLooking] = useState(false);
+  const [trouble, setTrouble] = useState('');
+  useOwnManifest();
+  const readPicture = async (picture: File): Promise<void> => {
+    setTrouble('');
+    try {
+      const [code] = await findCodes(await frameOfPicture(picture));
+      if (code) setText(code.text);
+      else setTrouble('No code was found in it. Go nearer and try again.');
+    } catch {
+      setTrouble('This is no picture that can be read.');
+    }
+  };
+  return (
+    <main className="mx-auto flex min-h-screen w-full max-w-[560px] flex-col gap-4 px-4 pt-5 pb-10">
+      <h1 className="m-0 text-[26px]">Read a code</h1>
+      {text === null ? (
+        <>
+          {looking ? (
+            <CameraReader onCodes={([first]) => first && setText(first.text)} />
+          ) : (
+            <button type="button" onClick={() => setLooking(true)} className={`${large} border-0 bg-ink text-sheet`}>
+              Use the camera
+            </button>
+          )}
+          <div className="flex min-h-11 flex-wrap items-center gap-3 text-[17px]">
+            <ChooseFile
+              label="Take or choose a picture"
+              accept="image/*"
+              onChoose={(picture) => void readPicture(picture)}
+            />
+          </div>
+          <p role="status" className="m-0 text-[17px] font-semibold empty:hidden">
+            {trouble}
+          </p>
+        </>
+      ) : (
+        <Result text={text} onMore={() => setText(null)} />
+      )}
+    </main>
+  );
+}
+
+function Result({ text, onMore }: { readonly text: string; readonly onMore: () => void }): ReactElement {
+  const said = saidBy(text);
+  return (
+    <section aria-live="polite" aria-label="What the code says" className="flex flex-col gap-4">
+      <div className="rounded-sheet border border-line bg-sheet px-5 py-4">
+        <p className="m-0 text-[16px] text-muted">{saidTitles[said.kind]}</p>
+        <p className="mt-1 mb-0 text-[24px] leading-snug break-words whitespace-pre-wrap">{plainText(text, said)}</p>
+      </div>
+      <Way text={text} said={said} />
+      <button type="button" onClick={onMore} className={`${large} border border-line-strong bg-sheet text-ink`}>
+        Read another
+      </button>
+    </section>
+  );
+}
+
+/** The host of a link in plain sight; the password of a network; everything else as it is, without what can't be seen. */
+function plainText(text: string, said: Said): string {
+  if (said.kind === 'network')
+    return said.password === '' ? `${said.name}\nno password` : `${said.name}\n${said.password}`;
+  if (said.kind === 'contact')
+    return [`${said.givenName} ${said.familyName}`.trim() || said.organisation, said.phone, said.email, said.webPage]
+      .filter((part) => part !== '')
+      .join('\n');
+  if (said.kind === 'event')
+    return [said.event.title, said.event.place, said.event.about].filter((part) => part !== '').join('\n');
+  return markedText(text)
+    .filter(({ mark }) => mark !== 'invisible')
+    .map(({ text: piece }) => piece)
+    .join('');
+}
+
+/** The way on, where there is one: never taken by itself. */
+function Way({ text, said }: { readonly text: string; readonly said: Said }): ReactElement | null {
+  switch (said.kind) {
+    case 'link':
+    case 'bare-address':
+      return (
+        <a href={said.link} target="_blank" rel="noreferrer" className={`${large} bg-ink text-sheet`}>
+          {playable.test(new URL(said.link).pathname) ? 'Play it at' : 'Open'} {said.host}
+        </a>
+      );
+    case 'place':
+    case 'e-mail':
+    case 'phone':
+    case 'text-message':
+      return (
+        <a href={text.trim()} rel="noreferrer" className={`${large} bg-ink text-sheet`}>
+          {wayWords[said.kind]}
+        </a>
+      );
+    case 'other-address':
+      return <p className="m-0 text-[17px]">This opens no page. Ask your teacher before you do anything with it.</p>;
+    case 'contact':
+    case 'event':
+    case 'network':
+      return null;
+    case 'words':
+      return <ReadAloud text={text} className={`${large} border-0 bg-ink text-sheet`} />;
+  }
+}
+
+/** Sounds and films by what their names end in. */
+const playable = /\.(?:mp3|m4a|aac|oga|ogg|opus|wav|flac|mp4|m4v|webm|mov)$/i;
+
+const wayWords = {
+  place: 'Show it on a map',
+  'e-mail': 'Write the e-mail',
+  phone: 'Call',
+  'text-message': 'Write the message',
+} as const;
+
+/** Installed, it opens here and not where staff work. */
+function useOwnManifest(): void {
+  useEffect(() => {
+    document.title = 'Read a code';
+    const link = document.querySelector<HTMLLinkElement>('link[rel="manifest"]');
+    const before = link?.getAttribute('href') ?? null;
+    link?.setAttribute('href', '/reader.webmanifest');
+    return () => {
+      if (before !== null) link?.setAttribute('href', before);
+    };
+  }, []);
+}

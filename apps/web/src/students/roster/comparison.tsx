@@ -1,0 +1,66 @@
+import type { RosterComparisonView } from '@hapset/contract';
+import type { ReactElement, ReactNode } from 'react';
+import { rosterPartWords } from '../../platform/wording/students.js';
+
+/** Who would be added, changed, and is not in the roster any more. */
+export function Comparison({
+  comparison: { added, changed, same, leftOut, someAdded, someChanged, someLeftOut },
+}: {
+  readonly comparison: RosterComparisonView;
+}): ReactElement {
+  return (
+    <div className="grid gap-x-6 gap-y-3 text-[14px] sm:grid-cols-3">
+      <Part title={`${added} new`} names={someAdded} of={added} />
+      <Part
+        title={`${changed} changed`}
+        names={someChanged.map(
+          ({ name, parts, before, back }) =>
+            `${name}${parts.length === 0 ? '' : `: ${parts.map((part) => rosterPartWords[part]).join(', ')} (was ${before})`}${back ? ', is back' : ''}`,
+        )}
+        of={changed}
+        more={same === 0 ? null : same === 1 ? '1 is as it was.' : `${same} are as they were.`}
+      />
+      <Part title={`${leftOut} not in it any more`} names={someLeftOut} of={leftOut} />
+    </div>
+  );
+}
+
+function Part({
+  title,
+  names,
+  of,
+  more = null,
+}: {
+  readonly title: string;
+  readonly names: readonly string[];
+  readonly of: number;
+  readonly more?: ReactNode;
+}): ReactElement {
+  return (
+    <div className="min-w-0">
+      <strong>{title}</strong>
+      <ul className="m-0 list-none p-0 text-muted">
+        {names.map((name, index) => (
+          <li key={index} className="truncate" title={name}>
+            <Isolated words={name} />
+          </li>
+        ))}
+      </ul>
+      {of > names.length && <p className="m-0 text-muted">and {of - names.length} more</p>}
+      {more !== null && <p className="m-0 text-muted">{more}</p>}
+    </div>
+  );
+}
+
+/** A name that runs from right to left leaves what follows it where it is. */
+function Isolated({ words }: { readonly words: string }): ReactElement {
+  const cut = words.indexOf(', ');
+  return cut < 0 ? (
+    <bdi>{words}</bdi>
+  ) : (
+    <>
+      <bdi>{words.slice(0, cut)}</bdi>
+      {words.slice(cut)}
+    </>
+  );
+}

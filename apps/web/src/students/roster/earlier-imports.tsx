@@ -1,0 +1,37 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { ago } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { importsQuery } from './roster.queries.js';
+import { UndoImportDialog } from './undo-import.js';
+
+/** Rosters that were imported before; the last one can be undone by its importer and by administrators. */
+export function EarlierImports(): ReactElement | null {
+  const imports = useQuery(importsQuery);
+  const [undoing, setUndoing] = useState<string | null>(null);
+  if (imports.isPending) return <Loading rows={1} label="Earlier rosters are loading" />;
+  if (imports.isError) return <Failed words={wordsFor(imports.error)} onRetry={() => void imports.refetch()} />;
+  if (imports.data.length === 0) return null;
+  return (
+    <Sheet title="Earlier imports">
+      <ul className="m-0 list-none p-0 text-[14px]" aria-label="Earlier imports">
+        {imports.data.map(({ id, fileName, importedAt, added, changed, left, undone, undoable }) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2 last:border-b-0">
+            <span className="min-w-0 flex-1">
+              <span className="block font-semibold wrap-anywhere">{fileName}</span>
+              <span className="text-muted">
+                {added} added, {changed} changed, {left} left, {ago(importedAt)}
+                {undone ? ', undone' : ''}
+              </span>
+            </span>
+            {undoable && <Button onClick={() => setUndoing(id)}>Undo</Button>}
+          </li>
+        ))}
+      </ul>
+      {undoing !== null && <UndoImportDialog importId={undoing} onClose={() => setUndoing(null)} />}
+    </Sheet>
+  );
+}

@@ -1,0 +1,36 @@
+import type { RosterProblem } from '@hapset/core';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { plural } from '../../platform/wording/figures.js';
+import { rosterProblemSentence } from '../../platform/wording/students.js';
+
+const shownAtOnce = 6;
+
+/** What is not right, each with its row; good rows are brought all the same. */
+export function RosterProblems({ problems }: { readonly problems: readonly RosterProblem[] }): ReactElement | null {
+  const [all, setAll] = useState(false);
+  if (problems.length === 0) return null;
+  const leftOut = problems.filter((problem) => problem.leftOut).length;
+  return (
+    <Sheet
+      mark={<StateMark mark="look-at" words="To be looked at" />}
+      title={`${plural(problems.length, 'row')} to look at`}
+      aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are brought`}
+    >
+      <ul className="m-0 list-none p-0 text-[14px]" aria-label="Rows to look at">
+        {(all ? problems : problems.slice(0, shownAtOnce)).map((problem) => (
+          <li key={`${problem.row} ${problem.reason}`} className="py-0.5 wrap-anywhere">
+            {rosterProblemSentence(problem)}
+          </li>
+        ))}
+      </ul>
+      {problems.length > shownAtOnce && !all && (
+        <Button className="mt-2" onClick={() => setAll(true)}>
+          Show all {problems.length}
+        </Button>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,113 @@
+import {
+  routes,
+  type ChangeStudent,
+  type ImportRoster,
+  type RosterComparisonView,
+  type RosterImportView,
+  type RosterStudentWish,
+  type RosterUndoView,
+  type StudentGroups,
+  type StudentsPage,
+  type StudentView,
+} from '@hapset/contract';
+import {
+  infiniteQueryOptions,
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query';
+import { call } from '../../platform/api/client.js';
+
+export interface StudentsWish {
+  readonly find: string;
+  readonly className: string | null;
+  readonly year: string | null;
+  readonly left: boolean;
+}
+
+export const studentKeys = {
+  all: ['students'],
+  page: (wish: StudentsWish) => ['students', 'page', wish],
+  groups: ['students', 'groups'],
+  imports: ['students', 'imports'],
+  compared: (students: readonly RosterStudentWish[]) => ['students', 'compared', students],
+} as const;
+
+/** As it stands in an address. */
+export function studentsSearch({ find, className, year, left }: StudentsWish): Readonly<Record<string, string | null>> {
+  return { find: find === '' ? null : find, class: className, year, left: left ? 'yes' : null };
+}
+
+export const studentsQuery = (wish: StudentsWish) =>
+  infiniteQueryOptions({
+    queryKey: studentKeys.page(wish),
+    queryFn: ({ signal, pageParam }): Promise<StudentsPage> =>
+      call(routes.students, { signal, query: { ...studentsSearch(wish), after: pageParam } }),
+    initialPageParam: null as string | null,
+    getNextPageParam: (page) => page.next,
+    placeholderData: keepPreviousData,
+  });
+
+export const groupsQuery = queryOptions({
+  queryKey: studentKeys.groups,
+  queryFn: ({ signal }): Promise<StudentGroups> => call(routes.studentGroups, { signal }),
+});
+
+export const importsQuery = queryOptions({
+  queryKey: studentKeys.imports,
+  queryFn: ({ signal }): Promise<readonly RosterImportView[]> => call(routes.rosterImports, { signal }),
+});
+
+export const comparisonQuery = (students: readonly RosterStudentWish[]) =>
+  queryOptions({
+    queryKey: studentKeys.compared(students),
+    queryFn: ({ signal }): Promise<RosterComparisonView> => call(routes.compareRoster, { body: { students }, signal }),
+    enabled: students.length > 0,
+    retry: false,
+  });
+
+/** Students stand on many pages; all of them look again. */
+function useStudentMutation<Wish, Reply>(
+  mutationFn: (wish: Wish) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Wish> {
+  const client = useQueryClient();
+  return useMutation({ mutationFn, onSettled: () => client.invalidateQueries({ queryKey: studentKeys.all }) });
+}
+
+export function useImportRoster(): UseMutationResult<RosterImportView, Error, ImportRoster> {
+  return useStudentMutation((body: ImportRoster) => call(routes.importRoster, { body }));
+}
+
+export const rosterUndoQuery = (rosterImportId: string) =>
+  queryOptions({
+    queryKey: [...studentKeys.imports, rosterImportId],
+    queryFn: ({ signal }): Promise<RosterUndoView> => call(routes.rosterUndo, { params: { rosterImportId }, signal }),
+    staleTime: 0,
+  });
+
+export function useUndoImport(): UseMutationResult<RosterUndoView, Error, string> {
+  return useStudentMutation((rosterImportId: string) => call(routes.undoRosterImport, { params: { rosterImportId } }));
+}
+
+export function useChangeStudent(studentId: string): UseMutationResult<StudentView, Error, ChangeStudent> {
+  return useStudentMutation((body: ChangeStudent) => call(routes.changeStudent, { params: { studentId }, body }));
+}
+
+export function useEraseStudent(): UseMutationResult<null, Error, string> {
+  return useStudentMutation((studentId: string) => call(routes.eraseStudent, { params: { studentId } }));
+}
+
+/** Of a class, or all who left where none is named. */
+export function useEraseStudents(): UseMutationResult<StudentGroups, Error, string | null> {
+  return useStudentMutation((className: string | null) => call(routes.eraseStudents, { body: { className } }));
+}
+
+export function useReplaceCard(): UseMutationResult<StudentView, Error, string> {
+  return useStudentMutation((studentId: string) => call(routes.replaceCard, { params: { studentId } }));
+}
+
+export function useLeaveClass(): UseMutationResult<StudentGroups, Error, string> {
+  return useStudentMutation((className: string) => call(routes.leaveClass, { body: { className } }));
+}

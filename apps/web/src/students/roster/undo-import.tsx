@@ -1,0 +1,96 @@
+/** Undoing an import: first what it would delete, restore and leave alone, then the doing. */
+import type { RosterUndoView } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { rosterUntouchedWords } from '../../platform/wording/students.js';
+import { rosterUndoQuery, useUndoImport } from './roster.queries.js';
+
+export function UndoImportDialog({
+  importId,
+  onClose,
+}: {
+  readonly importId: string;
+  readonly onClose: () => void;
+}): ReactElement {
+  const planned = useQuery(rosterUndoQuery(importId));
+  const undo = useUndoImport();
+  const notice = useNotice();
+  return (
+    <Dialog title="Undo this import?" about="Only what nobody changed since is undone." onClose={onClose}>
+      {planned.isPending && <Loading rows={2} label="Looking what would change" />}
+      {planned.isError && <Failed words={wordsFor(planned.error)} onRetry={() => void planned.refetch()} />}
+      {planned.data && <Plan plan={planned.data} />}
+      {undo.isError && (
+        <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+          {wordsFor(undo.error)}
+        </p>
+      )}
+      <div className="mt-4 flex justify-end gap-2">
+        <Button onClick={onClose}>Cancel</Button>
+        <Button
+          tone="main"
+          disabled={!planned.data || undo.isPending}
+          onClick={() =>
+            undo.mutate(importId, {
+              onSuccess: ({ deleted, restored, untouched }) => {
+                notice({
+                  words: `Import undone: ${deleted} deleted, ${restored} restored, ${untouched} left as they are.`,
+                });
+                onClose();
+              },
+            })
+          }
+        >
+          Undo import
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
+
+function Plan({
+  plan: { deleted, someDeleted, restored, someRestored, untouched, someUntouched },
+}: {
+  readonly plan: RosterUndoView;
+}): ReactElement {
+  return (
+    <div className="flex flex-col gap-3 text-[14.5px]">
+      <Group words={`Deletes ${plural(deleted, 'student')}`} count={deleted} names={someDeleted} />
+      <Group words={`Restores ${plural(restored, 'student')}`} count={restored} names={someRestored} />
+      <Group
+        words={`Leaves ${plural(untouched, 'student')} as they are`}
+        count={untouched}
+        names={someUntouched.map(({ name, why }) => `${name} (${rosterUntouchedWords[why]})`)}
+      />
+    </div>
+  );
+}
+
+function Group({
+  words,
+  count,
+  names,
+}: {
+  readonly words: string;
+  readonly count: number;
+  readonly names: readonly string[];
+}): ReactElement | null {
+  if (count === 0) return null;
+  return (
+    <section>
+      <h3 className="m-0 text-[15px]">{words}</h3>
+      <ul className="m-0 list-none p-0 text-muted">
+        {names.map((name, index) => (
+          <li key={index}>{name}</li>
+        ))}
+        {count > names.length && <li>and {count - names.length} more</li>}
+      </ul>
+    </section>
+  );
+}

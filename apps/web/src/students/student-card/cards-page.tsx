@@ -1,0 +1,229 @@
+/** Cards for a class or a whole year group: what they say and show, the real pages, and whether the devices read them. */
+import { cardFields, type CardsWish } from '@hapset/contract';
+import { cardCodes, paperNames, perPageChoices, type CardCode } from '@hapset/core';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState, type ReactElement } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { Button } from '../../platform/design/button.js';
+import { ChoiceField, SelectField } from '../../platform/design/field.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import { groupsQuery } from '../roster/roster.queries.js';
+import { schoolQuery } from '../../school/settings/school.queries.js';
+import { MadeDialog } from '../../paper/sheet/made-dialog.js';
+import { PageView } from '../../paper/sheet/page-view.js';
+import { SheetNotices } from '../../paper/sheet/sheet-notices.js';
+import { templatesQuery } from '../../paper/sheet/sheet.queries.js';
+import { Tick } from '../../platform/design/tick.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { paperWords } from '../../platform/wording/sheets.js';
+import { cardCodeAbout, cardCodeWords, cardFieldWords } from '../../platform/wording/students.js';
+import { CardRehearsal } from './card-rehearsal.js';
+import { cardsPreviewQuery, useMakeCards } from './cards.queries.js';
+import { SymbolField } from './symbol-field.js';
+
+const sizeWords: Readonly<Record<number, string>> = { 8: '8, large', 10: '10, as bank cards', 24: '24, small' };
+
+export function Component(): ReactElement {
+  const school = useQuery(schoolQuery);
+  const [search] = useSearchParams();
+  if (school.isPending) return <Loading rows={6} label="The cards are loading" />;
+  if (school.isError) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
+  const className = search.get('class');
+  return (
+    <Cards
+      first={{
+        classNames: className === null ? [] : [className],
+        studentIds: [],
+        onlyNew: false,
+        code: 'token',
+        perPage: 10,
+        paper: school.data.paper,
+        fields: ['class', 'school'],
+        symbol: null,
+        backs: false,
+        templateId: null,
+      }}
+    />
+  );
+}
+
+function Cards({ first }: { readonly first: CardsWish }): ReactElement {
+  const [wish, setWish] = useState(first);
+  const [page, setPage] = useState(0);
+  const wanted = useDeferredValue(JSON.stringify({ wish, page }));
+  const asked = JSON.parse(wanted) as { wish: CardsWish; page: number };
+  const preview = useQuery(cardsPreviewQuery(asked.wish, asked.page));
+  const set = (change: Partial<CardsWish>): void => {
+    setWish({ ...wish, ...change });
+    setPage(0);
+  };
+  const cards = preview.data?.codes ?? 0;
+  return (
+    <>
+      <PageHead
+        title="Student cards"
+        trail={<Link to="/school/students">Students</Link>}
+        about={
+          preview.data
+            ? `${plural(cards, 'card')} on ${plural(cards === 0 ? 0 : preview.data.pages, 'page')}, by class and name.`
+            : 'By class and name.'
+        }
+        actions={<MakeCards wish={wish} disabled={cards === 0} />}
+      />
+      <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
+        <Sheet>
+          <CardOptions wish={wish} onChange={set} />
+        </Sheet>
+        <div className="flex min-w-0 flex-col gap-4">
+          {preview.data?.sample && <CardRehearsal sample={preview.data.sample} />}
+          {preview.data && (preview.data.notices.length > 0 || preview.data.withoutId.length > 0) && (
+            <Sheet title="Look at this before you print">
+              <SheetNotices notices={preview.data.notices} lessonId={null} addressOf={() => '/school/students'} />
+              {preview.data.withoutId.length > 0 && (
+                <p className="m-0 text-[14px]">
+                  <strong>Without an id</strong>, so without a card: {preview.data.withoutId.slice(0, 8).join(', ')}
+                  {preview.data.withoutId.length > 8 ? ` and ${preview.data.withoutId.length - 8} more` : ''}.
+                </p>
+              )}
+            </Sheet>
+          )}
+          {preview.isPending && <Loading rows={6} label="The cards are being laid out" />}
+          {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
+          {preview.data && cards === 0 && (
+            <Empty title="Nobody to make a card for">
+              {wish.onlyNew
+                ? 'Everybody has one already. Take “only who has none yet” away to print them again.'
+                : 'Choose other classes, or bring a roster first.'}
+            </Empty>
+          )}
+          {preview.data && cards > 0 && (
+            <PageView preview={preview.data} fresh={!preview.isPlaceholderData} onPage={setPage} />
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function CardOptions({
+  wish,
+  onChange,
+}: {
+  readonly wish: CardsWish;
+  readonly onChange: (change: Partial<CardsWish>) => void;
+}): ReactElement {
+  const groups = useQuery(groupsQuery).data;
+  const templates = (useQuery(templatesQuery).data ?? []).filter(({ kind }) => kind === 'student-card');
+  const { classNames, code, fields } = wish;
+  return (
+    <div className="flex flex-col gap-4">
+      <fieldset className="m-0 border-0 p-0">
+        <legend className="mb-1 text-[13.5px] font-semibold">For whom</legend>
+        <div className="grid max-h-44 grid-cols-2 gap-x-3 overflow-auto">
+          <Tick
+            words={`All classes${groups ? ` (${groups.students})` : ''}`}
+            ticked={classNames.length === 0}
+            onTick={() => onChange({ classNames: [] })}
+          />
+          {groups?.classes.map(({ name, students }) => (
+            <Tick
+              key={name}
+              words={`${name} (${students})`}
+              ticked={classNames.includes(name)}
+              onTick={(ticked) =>
+                onChange({ classNames: ticked ? [...classNames, name] : classNames.filter((other) => other !== name) })
+              }
+            />
+          ))}
+        </div>
+        <Tick words="Only who has none yet" ticked={wish.onlyNew} onTick={(onlyNew) => onChange({ onlyNew })} />
+      </fieldset>
+      <ChoiceField
+        label="What the code says"
+        choices={cardCodes}
+        words={cardCodeWords}
+        value={code}
+        hint={cardCodeAbout[code]}
+        onChange={(event) => onChange({ code: event.target.value as CardCode })}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <ChoiceField
+          label="Paper"
+          choices={paperNames}
+          words={paperWords}
+          value={wish.paper}
+          onChange={(event) => onChange({ paper: event.target.value as CardsWish['paper'] })}
+        />
+        <SelectField
+          label="A page"
+          value={wish.perPage}
+          onChange={(event) => onChange({ perPage: Number(event.target.value) })}
+        >
+          {perPageChoices['student-card'].map((count) => (
+            <option key={count} value={count}>
+              {sizeWords[count]}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      <fieldset className="m-0 border-0 p-0">
+        <legend className="mb-1 text-[13.5px] font-semibold">Beside the name</legend>
+        <div className="grid grid-cols-2 gap-x-3">
+          {cardFields.map((field) => (
+            <Tick
+              key={field}
+              words={cardFieldWords[field]}
+              ticked={fields.includes(field)}
+              onTick={(ticked) =>
+                onChange({ fields: cardFields.filter((other) => (other === field ? ticked : fields.includes(other))) })
+              }
+            />
+          ))}
+          <Tick words="Backs, for both sides" ticked={wish.backs} onTick={(backs) => onChange({ backs })} />
+        </div>
+        <SymbolField value={wish.symbol} onChange={(symbol) => onChange({ symbol })} />
+      </fieldset>
+      {templates.length > 0 && (
+        <SelectField
+          label="Template"
+          value={wish.templateId ?? ''}
+          onChange={(event) => onChange({ templateId: event.target.value || null })}
+        >
+          <option value="">As usual</option>
+          {templates.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+      )}
+    </div>
+  );
+}
+
+function MakeCards({ wish, disabled }: { readonly wish: CardsWish; readonly disabled: boolean }): ReactElement {
+  const make = useMakeCards();
+  const notice = useNotice();
+  const [made, setMade] = useState<string | null>(null);
+  return (
+    <>
+      <Button
+        tone="main"
+        disabled={disabled || make.isPending}
+        onClick={() =>
+          make.mutate(wish, {
+            onSuccess: ({ id }) => setMade(id),
+            onError: (error) => notice({ words: wordsFor(error) }),
+          })
+        }
+      >
+        {make.isPending ? 'Making…' : 'Make the cards'}
+      </Button>
+      {made !== null && <MadeDialog title="Your cards" printId={made} onClose={() => setMade(null)} />}
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { ChooseIcon } from '../../code/look/choose-icon.js';
+
+/** A symbol on the card, that tells at a glance whose class it is. */
+export function SymbolField({
+  value,
+  onChange,
+}: {
+  readonly value: string | null;
+  readonly onChange: (symbol: string | null) => void;
+}): ReactElement {
+  const [open, setOpen] = useState(false);
+  return (
+    <div className="mt-1">
+      <div className="flex flex-wrap items-center gap-2">
+        <Button aria-expanded={open} onClick={() => setOpen(!open)}>
+          {value === null ? 'Add a symbol' : `Symbol: ${value}`}
+        </Button>
+        {value !== null && (
+          <Button tone="quiet" onClick={() => onChange(null)}>
+            Without
+          </Button>
+        )}
+      </div>
+      {open && (
+        <div className="mt-2">
+          <ChooseIcon
+            chosen={value}
+            none="No icon of that name. Try another word."
+            onChoose={(icon) => {
+              onChange(icon);
+              setOpen(false);
+            }}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

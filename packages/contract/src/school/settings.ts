@@ -1,0 +1,55 @@
+import type { PaperFormat } from '@hapset/core';
+import type { PrinterSettings } from '../paper/sheet.js';
+
+export interface SchoolView extends PrinterSettings {
+  readonly name: string;
+  /** IANA time zone: "Europe/Dublin". */
+  readonly timeZone: string;
+  readonly paper: PaperFormat;
+  /** Address under which phones reach this server: "https://hapset.school.example". */
+  readonly publicAddress: string;
+  /** Host of the school's short links; null when it has none. */
+  readonly shortLinkHost: string | null;
+  /** Networks from which the links of codes are followed without signing in: "10.20.0.0/16". */
+  readonly visitorNetworks: readonly string[];
+  readonly version: number;
+}
+
+/** Sheets that carry an address of this server. */
+export interface AddressesOnPaper {
+  readonly shortLinks: number;
+  readonly pages: number;
+}
+
+/** All settings at once, under the version they were read with. */
+export type ChangeSchool = SchoolView;
+
+export interface TeacherClassesView {
+  /** Null: every teacher sees all classes. */
+  readonly limited: readonly TeacherClasses[] | null;
+  readonly teachers: readonly { readonly accountId: string; readonly name: string }[];
+  readonly classes: readonly string[];
+}
+
+export interface TeacherClasses {
+  readonly accountId: string;
+  readonly classNames: readonly string[];
+}
+
+/** Teachers who are not named see no class. */
+export interface ChangeTeacherClasses {
+  readonly limited: readonly TeacherClasses[] | null;
+}
+
+export interface ServerNotes {
+  /** Hosts of short links before: their links still work, as long as their names lead here. */
+  readonly formerShortHosts: readonly string[];
+  /** All visitors seem to come from one address: a proxy in front is not declared. */
+  readonly undeclaredProxy: boolean;
+  /** Addresses under /K/ that lead nowhere, within the last 24 hours; many mean that somebody is guessing. */
+  readonly unknownShortLinks: number;
+  /** How many of them were slowed down. */
+  readonly slowedShortLinks: number;
+  /** Short links of an earlier, shorter form. */
+  readonly shortSlugs: number;
+}

@@ -1,0 +1,186 @@
+/** Students, the rosters they come from, their cards, and cards that are read. */
+import type { CardCode, NameParts, PaperFormat, RosterPart } from '@hapset/core';
+import type { PrintView, SheetsPreview } from '../paper/sheet.js';
+
+export interface StudentView extends NameParts {
+  readonly id: string;
+  /** As the school writes it; null where there is none. */
+  readonly schoolId: string | null;
+  /** As it is printed and said. */
+  readonly name: string;
+  readonly className: string;
+  readonly year: string;
+  /** Left the school. */
+  readonly left: boolean;
+  /** When a card was printed last; null where there is none. */
+  readonly cardMadeAt: string | null;
+  readonly version: number;
+}
+
+export interface StudentsPage {
+  readonly rows: readonly StudentView[];
+  readonly next: string | null;
+  readonly total: number;
+}
+
+/** Classes and years that students are in, with how many. */
+export interface StudentGroups {
+  readonly classes: readonly StudentGroup[];
+  readonly years: readonly StudentGroup[];
+  /** Who have not left, and of those who have. */
+  readonly students: number;
+  readonly left: number;
+}
+
+export interface StudentGroup {
+  readonly name: string;
+  readonly students: number;
+}
+
+export interface RosterStudentWish extends NameParts {
+  readonly schoolId: string | null;
+  readonly className: string;
+  readonly year: string;
+}
+
+export interface CompareRoster {
+  readonly students: readonly RosterStudentWish[];
+}
+
+/** What an import would change. Lists are cut to their first rows; the counts are whole. */
+export interface RosterComparisonView {
+  readonly added: number;
+  readonly changed: number;
+  readonly same: number;
+  readonly leftOut: number;
+  readonly someAdded: readonly string[];
+  readonly someChanged: readonly {
+    readonly name: string;
+    readonly parts: readonly RosterPart[];
+    readonly before: string;
+    readonly back: boolean;
+  }[];
+  readonly someLeftOut: readonly string[];
+}
+
+export interface ImportRoster extends CompareRoster {
+  /** Those who are not in it any more have left the school. */
+  readonly leave: boolean;
+  readonly fileName: string;
+}
+
+export interface RosterImportView {
+  readonly id: string;
+  readonly fileName: string;
+  readonly importedAt: string;
+  readonly added: number;
+  readonly changed: number;
+  readonly left: number;
+  readonly undone: boolean;
+  /** Only the last one can be undone. */
+  readonly undoable: boolean;
+}
+
+/** What undoing an import does, or did. Lists are cut to their first rows; the counts are whole. */
+export interface RosterUndoView {
+  /** Came with the import, have no card and were not changed since: deleted. */
+  readonly deleted: number;
+  readonly someDeleted: readonly string[];
+  /** Are what they were before the import again. */
+  readonly restored: number;
+  readonly someRestored: readonly string[];
+  /** Stay as they are, and why. */
+  readonly untouched: number;
+  readonly someUntouched: readonly { readonly name: string; readonly why: RosterUntouched }[];
+}
+
+/** Changed since the import; got a card or a reading since; nobody knows any more what came after it. */
+export const rosterUntouched = ['changed', 'card', 'unknown'] as const;
+export type RosterUntouched = (typeof rosterUntouched)[number];
+
+/** Who is erased with all traces. */
+export interface EraseStudents {
+  /** Of that class; null for all who left the school. */
+  readonly className: string | null;
+}
+
+export interface ChangeStudent {
+  readonly version: number;
+  readonly className?: string;
+  readonly year?: string;
+  readonly left?: boolean;
+  readonly name?: NameParts;
+  readonly schoolId?: string | null;
+}
+
+/** @property className whose students leave the school, as at the end of a year */
+export interface LeaveClass {
+  readonly className: string;
+}
+
+export const cardFields = ['class', 'id', 'school'] as const;
+export type CardField = (typeof cardFields)[number];
+
+export interface CardsWish {
+  /** Of those classes; all where none is named. */
+  readonly classNames: readonly string[];
+  /** These alone; empty for all of the classes. */
+  readonly studentIds: readonly string[];
+  /** Who have no card yet. */
+  readonly onlyNew: boolean;
+  readonly code: CardCode;
+  readonly perPage: number;
+  readonly paper: PaperFormat;
+  /** Beside the name. */
+  readonly fields: readonly CardField[];
+  /** An icon that tells at a glance whose class it is; null without. */
+  readonly symbol: string | null;
+  readonly backs: boolean;
+  readonly templateId: string | null;
+}
+
+export interface PreviewCards {
+  readonly wish: CardsWish;
+  readonly page: number;
+}
+
+export interface CardsPreview extends SheetsPreview {
+  /** Who can't have a card, since there is no id that it could say. */
+  readonly withoutId: readonly string[];
+  /** One of the codes, to be rehearsed; null without students. */
+  readonly sample: { readonly payload: string; readonly sizeMm: number } | null;
+}
+
+export interface MakeCards {
+  readonly wish: CardsWish;
+}
+
+export type CardsMade = PrintView;
+
+export const cardReadingResults = ['student', 'left', 'replaced', 'misread', 'other-class', 'unknown'] as const;
+export type CardReadingResult = (typeof cardReadingResults)[number];
+
+export interface ReadCard {
+  readonly text: string;
+}
+
+export interface ReadCardView {
+  readonly result: CardReadingResult;
+  /** Null where no student is known by it. */
+  readonly student: Pick<StudentView, 'id' | 'name' | 'className' | 'schoolId'> | null;
+  /** In the list of readings. */
+  readonly readingId: string | null;
+}
+
+export interface CardReadingView {
+  readonly id: string;
+  readonly readAt: string;
+  readonly name: string;
+  readonly className: string;
+  readonly schoolId: string | null;
+}
+
+export interface CardReadingsPage {
+  readonly rows: readonly CardReadingView[];
+  readonly total: number;
+}

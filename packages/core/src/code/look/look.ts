@@ -1,0 +1,170 @@
+/**
+ * How a code looks: colours, shapes, a picture in the middle, words and a frame around. A look never changes the payload;
+ * how much of the readability it uses up is for judge-look.ts to say. Reading one from outside checks every value.
+ */
+import { fail, succeed, type Result } from '../../platform/result.js';
+import type { HexColour } from './colour.js';
+import type { LookColours } from './contrast.js';
+
+export const moduleShapes = ['plain', 'worn', 'pebbles', 'facets', 'reeds', 'planks'] as const;
+/** Of the data: squares; squares with worn corners; round stones; cut stones; strands downwards; strands across. */
+export type ModuleShape = (typeof moduleShapes)[number];
+
+export const finderShapes = ['plain', 'worn', 'ring', 'facet'] as const;
+/** Of the finder patterns; all keep 1:1:3:1:1 through their middle. */
+export type FinderShape = (typeof finderShapes)[number];
+
+export const gradientWays = ['across', 'down', 'slanting', 'outwards'] as const;
+export type GradientWay = (typeof gradientWays)[number];
+
+export const frameForms = ['line', 'band', 'ticket', 'tide'] as const;
+/** A line; a line with a filled band for the words; one with notches at its sides; one whose band has waves. */
+export type FrameForm = (typeof frameForms)[number];
+
+export const captionPlaces = ['above', 'below'] as const;
+export type CaptionPlace = (typeof captionPlaces)[number];
+
+/** In the middle. `side`: the longer one as a share of the symbol's; null for the largest that leaves half of the spare repair. */
+export type LookCentre =
+  | { readonly sort: 'icon'; readonly icon: string; readonly side: number | null }
+  | {
+      readonly sort: 'picture';
+      readonly pictureId: string;
+      /** Width : height. */ readonly aspect: number;
+      readonly side: number | null;
+    };
+
+export interface LookCaption {
+  /** Null for the name of what the code leads to. */
+  readonly words: string | null;
+  readonly place: CaptionPlace;
+}
+
+export interface LookDesign {
+  /** Of the modules; darker than `ground` unless somebody insists. */
+  readonly ink: HexColour;
+  /** Where a gradient ends; null for one colour. */
+  readonly inkTo: HexColour | null;
+  readonly way: GradientWay;
+  /** Behind the modules, quiet zone included. */
+  readonly ground: HexColour;
+  readonly modules: ModuleShape;
+  readonly finders: FinderShape;
+  readonly centre: LookCentre | null;
+  readonly caption: LookCaption | null;
+  readonly frame: FrameForm | null;
+}
+
+export const plainLook: LookDesign = {
+  ink: '#000000',
+  inkTo: null,
+  way: 'across',
+  ground: '#ffffff',
+  modules: 'plain',
+  finders: 'plain',
+  centre: null,
+  caption: null,
+  frame: null,
+};
+
+/** Where a gradient ends until somebody chooses another colour: dark enough on any light ground. */
+export const firstInkTo: HexColour = '#123a6b';
+
+/** Without words and frame, which lie outside the quiet zone: what a camera meets. */
+export function withoutSurround(look: LookDesign): LookDesign {
+  return { ...look, caption: null, frame: null };
+}
+
+/** Bounds of what can be wished for. */
+export const lookLimits = {
+  captionLength: 60,
+  side: { least: 0.08, most: 0.5 },
+  aspect: { least: 0.2, most: 5 },
+} as const;
+
+export function lookColours({ ink, inkTo, ground }: Pick<LookDesign, 'ink' | 'inkTo' | 'ground'>): LookColours {
+  return { dark: inkTo === null ? [ink] : [ink, inkTo], light: ground };
+}
+
+export function withColours(look: LookDesign, { dark: [ink, inkTo], light }: LookColours): LookDesign {
+  return { ...look, ink, inkTo: inkTo ?? null, ground: light };
+}
+
+export interface LookProblem {
+  /** Of the design: `ink`, `caption.words`. */
+  readonly field: string;
+}
+
+/** A look as it comes from outside, value by value; anything else in it is left out. */
+export function readLook(given: unknown): Result<LookDesign, LookProblem> {
+  if (!isRecord(given)) return fail({ field: '' });
+  const { ink, inkTo, way, ground, modules, finders, centre, caption, frame } = given;
+  if (!isColour(ink)) return fail({ field: 'ink' });
+  if (inkTo !== null && !isColour(inkTo)) return fail({ field: 'inkTo' });
+  if (!isColour(ground)) return fail({ field: 'ground' });
+  if (!isOneOf(gradientWays, way)) return fail({ field: 'way' });
+  if (!isOneOf(moduleShapes, modules)) return fail({ field: 'modules' });
+  if (!isOneOf(finderShapes, finders)) return fail({ field: 'finders' });
+  if (frame !== null && !isOneOf(frameForms, frame)) return fail({ field: 'frame' });
+  const readCentreThere = centre === null ? succeed(null) : readCentre(centre);
+  if (!readCentreThere.ok) return readCentreThere;
+  const readCaptionThere = caption === null ? succeed(null) : readCaption(caption);
+  if (!readCaptionThere.ok) return readCaptionThere;
+  return succeed({
+    ink: lower(ink),
+    inkTo: inkTo === null ? null : lower(inkTo),
+    way,
+    ground: lower(ground),
+    modules,
+    finders,
+    centre: readCentreThere.value,
+    caption: readCaptionThere.value,
+    frame,
+  });
+}
+
+function readCentre(given: unknown): Result<LookCentre, LookProblem> {
+  if (!isRecord(given)) return fail({ field: 'centre' });
+  const { sort, icon, pictureId, aspect, side } = given;
+  if (side !== null && !isWithin(side, lookLimits.side)) return fail({ field: 'centre.side' });
+  if (sort === 'icon')
+    return typeof icon === 'string' && /^[a-z0-9-]{1,40}$/.test(icon)
+      ? succeed({ sort, icon, side })
+      : fail({ field: 'centre.icon' });
+  if (sort !== 'picture') return fail({ field: 'centre.sort' });
+  if (typeof pictureId !== 'string' || !/^[0-9a-f-]{36}$/.test(pictureId)) return fail({ field: 'centre.pictureId' });
+  return isWithin(aspect, lookLimits.aspect)
+    ? succeed({ sort, pictureId, aspect, side })
+    : fail({ field: 'centre.aspect' });
+}
+
+function readCaption(given: unknown): Result<LookCaption, LookProblem> {
+  if (!isRecord(given)) return fail({ field: 'caption' });
+  const { words, place } = given;
+  if (!isOneOf(captionPlaces, place)) return fail({ field: 'caption.place' });
+  if (words === null) return succeed({ words, place });
+  const tidy = typeof words === 'string' ? words.normalize('NFC').replace(/\s+/gu, ' ').trim() : '';
+  return tidy !== '' && [...tidy].length <= lookLimits.captionLength
+    ? succeed({ words: tidy, place })
+    : fail({ field: 'caption.words' });
+}
+
+function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+function isOneOf<Value extends string>(values: readonly Value[], value: unknown): value is Value {
+  return (values as readonly unknown[]).includes(value);
+}
+
+function isColour(value: unknown): value is HexColour {
+  return typeof value === 'string' && /^#[0-9a-f]{6}$/i.test(value);
+}
+
+function isWithin(value: unknown, { least, most }: { readonly least: number; readonly most: number }): value is number {
+  return typeof value === 'number' && value >= least && value <= most;
+}
+
+function lower(colour: HexColour): HexColour {
+  return colour.toLowerCase();
+}

@@ -1,0 +1,100 @@
+/**
+ * What opening a link as a student showed. Collected by the server (which follows redirects and reads the
+ * page), judged here. JSON throughout, so that it can be stored and judged again by later rules.
+ */
+import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
+
+export interface Evidence {
+  /** The link that was opened. */
+  readonly asked: string;
+  /** Every request in order; the last one is where it ended. */
+  readonly hops: readonly Hop[];
+  readonly ending: Ending;
+  /** What came at the end; null when nothing did. */
+  readonly final: FinalPage | null;
+  /** From the first request to the end, in milliseconds; waiting that a server asked for does not count. */
+  readonly elapsedMs: number;
+  /** What was opened inside: the items of a folder, the links of a written page. Absent where nothing was looked into. */
+  readonly inside?: readonly InsideItem[];
+  /** Items that were not opened since there were more than the limit; absent for none. */
+  readonly insideLeft?: number;
+}
+
+/** Something that a folder or page holds, opened like the thing itself. */
+export interface InsideItem {
+  readonly name: string;
+  readonly address: string;
+  readonly verdict: AccessVerdict;
+  /** 1 for what the thing holds itself, 2 for what a folder in it holds. */
+  readonly depth: number;
+}
+
+export interface Hop {
+  readonly address: string;
+  /** HTTP status (RFC 9110); null when no answer came. */
+  readonly status: number | null;
+  readonly elapsedMs: number;
+  /** True where it was reached without encryption, on a host that the configuration does not trust. */
+  readonly plain?: boolean;
+}
+
+/** Ways in which no answer came at the end. */
+export const failedEndings = [
+  'too-many-redirects',
+  'took-too-long',
+  'name-not-found',
+  'not-reached',
+  'broken-answer',
+  'bad-certificate',
+  'not-a-web-address',
+  'guarded-address',
+] as const;
+export const endings = ['answered', ...failedEndings] as const;
+/** How the opening ended. `guarded-address`: an address that the guard does not let the server reach. */
+export type Ending = (typeof endings)[number];
+
+export interface FinalPage {
+  readonly address: string;
+  readonly status: number;
+  /** Media type without parameters, in lower case; '' when none was sent. */
+  readonly contentType: string;
+  /** Bytes read; less than the whole when `cut`. */
+  readonly sizeBytes: number;
+  readonly cut: boolean;
+  /** True where the server wants it saved instead of shown (Content-Disposition, RFC 6266). */
+  readonly attachment?: boolean;
+  /** Null for what is not HTML. */
+  readonly page: PageFacts | null;
+}
+
+export interface PageFacts {
+  readonly title: string;
+  /** Address of the picture that the page offers for previews; null without one. */
+  readonly picture?: string | null;
+  /** The first lines that a person would see, those of menus left out, at most twelve, each at most 200 characters. */
+  readonly firstLines: readonly string[];
+  /** Characters that a person would see on the whole page, those of menus left out. */
+  readonly visibleCharacters: number;
+  readonly forms: readonly FormFacts[];
+  readonly scripts: number;
+  /** Pictures, sounds and films that need no script; absent in evidence from before they were counted. */
+  readonly media?: number;
+  /** Where a meta refresh would lead within ten seconds; null without one. */
+  readonly refreshTo: string | null;
+  /** Where a form without any visible field would post itself to; null without one. */
+  readonly postsItselfTo?: string | null;
+  /** Buttons outside of forms. */
+  readonly buttons?: readonly string[];
+  /** Characters in places where a visitor could write into the page itself. */
+  readonly editableCharacters?: number;
+}
+
+export interface FormFacts {
+  readonly action: string;
+  readonly method: 'get' | 'post';
+  /** Types of its visible fields: text, email, password ... */
+  readonly fields: readonly string[];
+  readonly buttons: readonly string[];
+  /** Characters that its writing fields hold already. */
+  readonly filledCharacters?: number;
+}

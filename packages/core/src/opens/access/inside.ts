@@ -1,0 +1,53 @@
+/** What is looked into: folders and pages that were written here hold other things, each with sharing of its own. */
+import { isOwnPublicPage } from '../../gather/kept/kept.js';
+import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
+import { describeAddress } from '../../gather/service-description/match.js';
+
+/** A link on a page, in the order of the page. */
+export interface PageLink {
+  readonly address: string;
+  readonly text: string;
+  /** True in the page's head, foot and menus. */
+  readonly inMenu: boolean;
+}
+
+export const insideLimits = { items: 200, depth: 2 } as const;
+
+/** The kinds that hold other things. */
+export type Holder = 'folder' | 'written-page';
+
+/**
+ * The links to open inside of a holder, each once. A described service's folder holds what its description calls a
+ * student's page; a stranger's holds what its page links to at the same host, menus left out. A written page holds every link.
+ */
+export function linksInside(
+  holder: Holder,
+  address: string,
+  links: readonly PageLink[],
+  catalogue: ServiceCatalogue,
+  publicAddress: string | null,
+): readonly PageLink[] {
+  const own = URL.canParse(address) ? new URL(address) : null;
+  const service = describeAddress(address, catalogue)?.service.id ?? null;
+  const wanted = links.filter((link) => {
+    if (link.inMenu || !URL.canParse(link.address)) return false;
+    const url = new URL(link.address);
+    if (url.protocol !== 'http:' && url.protocol !== 'https:') return false;
+    if (holder === 'written-page')
+      return publicAddress === null || !isOwnPublicPage(link.address, publicAddress) || url.pathname !== own?.pathname;
+    if (withoutFragment(url) === (own && withoutFragment(own))) return false;
+    if (service === null) return url.host === own?.host && url.pathname !== '/';
+    const described = describeAddress(link.address, catalogue);
+    return described?.service.id === service && described.address?.role === 'student';
+  });
+  return [...new Map(wanted.map((link) => [withoutFragment(new URL(link.address)), link])).values()];
+}
+
+/** True where an address inside of a folder is a folder itself. */
+export function isFolder(address: string, catalogue: ServiceCatalogue): boolean {
+  return describeAddress(address, catalogue)?.address?.kind === 'folder';
+}
+
+function withoutFragment(url: URL): string {
+  return url.href.replace(/#.*$/, '');
+}

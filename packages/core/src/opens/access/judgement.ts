@@ -1,0 +1,72 @@
+/** What judging says: a verdict, and the reasons that decided. */
+import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
+import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
+import { failedEndings, type Evidence } from './evidence.js';
+
+export const verdictReasons = [
+  'opened',
+  'opened-file',
+  ...failedEndings,
+  'server-error',
+  'too-busy',
+  'status-missing',
+  'says-missing',
+  'status-unauthorised',
+  'led-to-sign-in',
+  'sign-in-form',
+  'says-sign-in',
+  'posts-itself',
+  'says-organisation',
+  'status-forbidden',
+  'says-ask-for-access',
+  'says-private',
+  'says-closed',
+  'says-expired',
+  'says-not-yet',
+  'says-over-limit',
+  'asks-first',
+  'asks-consent',
+  'asks-age',
+  'download-only',
+  'not-encrypted',
+  'slow',
+  'holds-locked',
+  'may-change',
+  'robot-check',
+  'needs-script',
+  'unexpected-status',
+  'nothing-to-see',
+  'leads-on',
+  'check-failed',
+] as const;
+export type VerdictReason = (typeof verdictReasons)[number];
+
+export interface Finding {
+  readonly reason: VerdictReason;
+  /** What the reason names: a host, a status, the words that were found. '' where nothing is to be named. */
+  readonly detail: string;
+}
+
+export interface Judgement {
+  readonly verdict: AccessVerdict;
+  /** The first is the one to tell first; never empty. */
+  readonly reasons: readonly Finding[];
+}
+
+/** Reasons for the rule's verdict; none where the rule stays silent. */
+export type FindReasons = (evidence: Evidence, catalogue: ServiceCatalogue) => readonly Finding[];
+
+export interface Rule {
+  readonly verdict: AccessVerdict;
+  readonly find: FindReasons;
+}
+
+/** Reasons by which what was seen is not the material yet. */
+export function standsBefore({ reason }: Finding): boolean {
+  return reason === 'asks-first' || reason === 'asks-consent' || reason === 'asks-age';
+}
+
+/** The findings that were made, of those that were looked for. */
+export function found(...findings: readonly (Finding | null)[]): readonly Finding[] {
+  return findings.filter((finding) => finding !== null);
+}

@@ -1,0 +1,81 @@
+/** The steps that mend a verdict: the service's own where it is described, general ones otherwise. */
+import { unreachable } from '../../platform/result.js';
+import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
+import { parseUrl } from '../../gather/intake/read-intake.js';
+import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
+import { describeAddress } from '../../gather/service-description/match.js';
+
+export interface Mending {
+  /** Name of the service, null where it is not described. */
+  readonly service: string | null;
+  readonly steps: readonly string[];
+  /** Page on which the owner does it; null where it is not known. */
+  readonly ownerPage: string | null;
+}
+
+/** Null when there is nothing to mend. */
+export function mendingFor(verdict: AccessVerdict, link: string, catalogue: ServiceCatalogue): Mending | null {
+  if (verdict === 'open') return null;
+  const described = describeAddress(link, catalogue);
+  const service = described?.service ?? null;
+  const own = service?.mending.find((entry) => entry.verdicts.includes(verdict));
+  if (service && own) {
+    return {
+      service: service.name,
+      steps: own.steps,
+      ownerPage: own.ownerPage?.replace('{link}', withoutQuery(described?.studentLink ?? link)) ?? null,
+    };
+  }
+  return { service: service?.name ?? null, steps: generalSteps(verdict), ownerPage: null };
+}
+
+function withoutQuery(link: string): string {
+  const url = parseUrl(link);
+  return url ? url.origin + url.pathname.replace(/\/$/, '') : link;
+}
+
+function generalSteps(verdict: Exclude<AccessVerdict, 'open'>): readonly string[] {
+  switch (verdict) {
+    case 'sign-in':
+      return [
+        'Open the page as its owner and look for its sharing settings.',
+        'Let everyone who has the link look, without signing in.',
+      ];
+    case 'named-only':
+      return [
+        'Open the page as its owner: it is shared with chosen people only.',
+        'Let everyone who has the link look, without signing in.',
+      ];
+    case 'organisation':
+      return [
+        'Open the page as its owner and look for its sharing settings.',
+        'Let everyone who has the link look, or use it with a class whose students have accounts of the school.',
+      ];
+    case 'closed':
+      return ['Open it as its owner, and look at its days and limits: let it take answers again, or share it anew.'];
+    case 'open-editable':
+      return [
+        'Students could change it. If that is not meant, open its sharing settings as its owner and let everyone look only.',
+      ];
+    case 'partial':
+      return ['Open the named items as their owner and let everyone who has the link look.'];
+    case 'obstructed':
+      return [
+        'Open the link on a device like your students’ and see whether they would get past it.',
+        'Where they would not, keep a copy of it here, or use another page.',
+      ];
+    case 'missing':
+      return [
+        'Open the page yourself and copy its whole address once more.',
+        'If it was moved or removed, paste the new address here.',
+      ];
+    case 'failing':
+      return ['Open the page yourself. If it works for you, open it again here in a minute.'];
+    case 'unknown':
+      return ['Open the link on a device where nobody is signed in, and see what students would see.'];
+    case 'refused':
+      return ['Paste an address that begins with http or https and that is on the open web.'];
+    default:
+      return unreachable(verdict);
+  }
+}

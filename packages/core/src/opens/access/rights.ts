@@ -1,0 +1,69 @@
+/**
+ * What a student could do with what opens: told from the page itself, and from the words that its service's description
+ * knows. Only what shows is told; a service may allow more behind a script.
+ */
+import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
+import type { Evidence, FormFacts, PageFacts } from './evidence.js';
+import { findIn, findMark, textOf } from './find-marks.js';
+import { servicesOnTheWay } from './on-the-way.js';
+
+export interface Rights {
+  readonly look: boolean;
+  readonly comment: boolean;
+  readonly change: boolean;
+  readonly download: boolean;
+  /** `once` where the page says that each gives one answer. */
+  readonly answer: 'no' | 'once' | 'again';
+}
+
+/** A writing field that holds this many characters already is the text itself, not a question's answer. */
+const textInField = 80;
+/** A place to write into is more than a box for a search. */
+const writingPlace = 20;
+
+/** Null where nothing came that could be looked at. */
+export function rightsOf(evidence: Evidence, catalogue: ServiceCatalogue): Rights | null {
+  const { final } = evidence;
+  if (!final || final.status < 200 || final.status >= 300) return null;
+  const { page } = final;
+  if (!page) return { look: final.attachment !== true, comment: false, change: false, download: true, answer: 'no' };
+  const described = describedRights(evidence, page, catalogue);
+  const comments = page.forms.some(
+    (form) => form.fields.includes('textarea') && findIn(form.buttons.join('\n'), 'commentButton') !== null,
+  );
+  const change =
+    described.includes('change') || (page.editableCharacters ?? 0) >= writingPlace || page.forms.some(isTextInForm);
+  const answers = described.includes('answer') || page.forms.some(isQuestionForm);
+  return {
+    look: true,
+    comment: described.includes('comment') || comments,
+    change,
+    download: described.includes('download') || findMark(page, 'downloadButton') !== null,
+    answer: answers && !change ? (findMark(page, 'answerOnce') === null ? 'again' : 'once') : 'no',
+  };
+}
+
+function describedRights(evidence: Evidence, page: PageFacts, catalogue: ServiceCatalogue): readonly string[] {
+  const text = textOf(page).toLowerCase();
+  const known = servicesOnTheWay(evidence, catalogue).flatMap(({ description }) => description.rights ?? []);
+  return known.flatMap(({ can, words }) => (words.some((word) => text.includes(word.toLowerCase())) ? [can] : []));
+}
+
+function isTextInForm(form: FormFacts): boolean {
+  return (
+    form.method === 'post' &&
+    (form.filledCharacters ?? 0) >= textInField &&
+    findIn(form.buttons.join('\n'), 'keepButton') !== null
+  );
+}
+
+/** Fields that ask something: more than a search, a sign-in or a comment. */
+function isQuestionForm({ method, fields, buttons }: FormFacts): boolean {
+  const asking = fields.filter((field) => field !== 'search' && field !== 'password');
+  return (
+    method === 'post' &&
+    asking.length > 0 &&
+    !fields.includes('password') &&
+    findIn(buttons.join('\n'), 'commentButton') === null
+  );
+}

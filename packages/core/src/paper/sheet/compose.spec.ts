@@ -1,0 +1,383 @@
+import fc from 'fast-check';
+import { faceFields, plainSheetDesign, sheetKinds, usualFields, type SheetKind } from './design.js';
+import { layoutFace } from './face.js';
+import {
+  compose,
+  frontsOf,
+  layoutPage,
+  pagesOf,
+  type Composition,
+  type SheetItem,
+  type SheetPage,
+  type SheetSetup,
+} from './compose.js';
+import { backOf, type MmBox } from './grid.js';
+import { perPageChoices, usualLabels, usualPerPage } from './kinds.js';
+import { notesOf } from './notes.js';
+import { paperNames, pageSize } from './paper.js';
+import type { MeasureText } from '../../code/typeface/text.js';
+
+/** Every character half an em wide, those of scripts without blanks a whole one. */
+const measure: MeasureText = (text, _font, sizePt) =>
+  ([...text].reduce((sum, character) => sum + ((character.codePointAt(0) ?? 0) > 0x2e80 ? 1 : 0.5), 0) *
+    sizePt *
+    25.4) /
+  72;
+
+const bare = { left: 4, top: 4, right: 4, bottom: 4 };
+const framed = { left: 8, top: 8, right: 8, bottom: 22 };
+const limpets: SheetItem = {
+  texts: {
+    title: 'Field guide to limpets',
+    number: '3',
+    instruction: 'Point your camera here.',
+    password: '',
+    address: 'https://a.example/leaf/field-guide',
+    tap: 'Then tap the address that appears.',
+    class: 'Life between the tides · 6 Kestrel',
+    place: 'Biology room',
+    what: 'Field guide to limpets',
+    meaning: '',
+    'for-whom': '6 Kestrel',
+    where: 'Tide pools',
+  },
+  modules: 33,
+  surround: bare,
+  neededMm: 90,
+  pictureAspect: null,
+};
+
+const setupOf = (kind: SheetKind, change: Partial<SheetSetup> = {}): SheetSetup => ({
+  kind,
+  paper: 'A4',
+  lying: false,
+  perPage: usualPerPage[kind],
+  inColumns: false,
+  labels: usualLabels,
+  startAt: 0,
+  copies: 1,
+  fields: usualFields[kind],
+  backs: null,
+  design: plainSheetDesign(kind),
+  printerMarginMm: 5,
+  head: { title: 'Life between the tides', about: '6 Kestrel' },
+  ...change,
+});
+const composed = (setup: SheetSetup, items: readonly SheetItem[]): Composition => {
+  const result = compose(setup, items);
+  if (!result.ok) throw new Error(result.problem.reason);
+  return result.value;
+};
+const manyOf = (count: number, item: SheetItem = limpets): readonly SheetItem[] =>
+  Array.from({ length: count }, () => item);
+
+/** Boxes of all that is printed; codes with what is around them. */
+function boxesOf(page: SheetPage, items: readonly SheetItem[]): readonly MmBox[] {
+  return [
+    ...page.codes.map(({ xMm, yMm, sizeMm, item, turned }) => {
+      const {
+        modules,
+        surround: { left, top, right, bottom },
+      } = items[item] as SheetItem;
+      const moduleMm = sizeMm / modules;
+      const [first, above] = turned ? [right, bottom] : [left, top];
+      return {
+        xMm: xMm - first * moduleMm,
+        yMm: yMm - above * moduleMm,
+        widthMm: sizeMm + (left + right) * moduleMm,
+        heightMm: sizeMm + (top + bottom) * moduleMm,
+      };
+    }),
+    ...page.texts,
+    ...page.pictures,
+    ...page.arrows,
+  ];
+}
+
+const apart = (one: MmBox, other: MmBox): boolean =>
+  one.xMm + one.widthMm <= other.xMm + 1e-6 ||
+  other.xMm + other.widthMm <= one.xMm + 1e-6 ||
+  one.yMm + one.heightMm <= other.yMm + 1e-6 ||
+  other.yMm + other.heightMm <= one.yMm + 1e-6;
+const onPage = (page: SheetPage, box: MmBox): boolean =>
+  box.xMm >= -1e-6 &&
+  box.yMm >= -1e-6 &&
+  box.xMm + box.widthMm <= page.widthMm + 1e-6 &&
+  box.yMm + box.heightMm <= page.heightMm + 1e-6;
+
+const text = fc.oneof(
+  fc.string({ unit: 'grapheme', maxLength: 200 }),
+  fc.constantFrom(
+    '',
+    'Donaudampfschifffahrtsgesellschaftskapitän',
+    '潮の満ち引きを観察してスケッチする',
+    'تحت الماء والصخور',
+    'https://a.example/leaf/a-very-long-address-that-goes-on-and-on?with=figures&more=12345',
+  ),
+);
+const anyItem: fc.Arbitrary<SheetItem> = fc
+  .tuple(
+    fc.array(text, { minLength: 12, maxLength: 12 }),
+    fc.constantFrom(21, 25, 33, 57, 97),
+    fc.constantFrom(bare, framed),
+    fc.double({ min: 5, max: 300, noNaN: true }),
+    fc.constantFrom(null, 0.4, 1.8),
+  )
+  .map(([texts, modules, surround, neededMm, pictureAspect]) => ({
+    texts: Object.fromEntries(
+      Object.keys(limpets.texts).map((field, index) => [field, texts[index] ?? '']),
+    ) as SheetItem['texts'],
+    modules,
+    surround,
+    neededMm,
+    pictureAspect,
+  }));
+const anySetup: fc.Arbitrary<SheetSetup> = fc.constantFrom(...sheetKinds).chain((kind) =>
+  fc
+    .tuple(
+      fc.constantFrom(...paperNames),
+      fc.boolean(),
+      fc.constantFrom(...perPageChoices[kind]),
+      fc.boolean(),
+      fc.subarray([...faceFields]),
+      fc.constantFrom(null, 'long' as const, 'short' as const),
+      fc.nat(20),
+      fc.integer({ min: 1, max: 3 }),
+      fc.boolean(),
+    )
+    .map(([paper, lying, perPage, inColumns, fields, edge, startAt, copies, header]) =>
+      setupOf(kind, {
+        paper: kind === 'label' ? 'A4' : paper,
+        lying: kind !== 'label' && lying,
+        perPage,
+        inColumns,
+        fields,
+        startAt,
+        copies,
+        backs: edge === null ? null : { edge, adjustment: { rightMm: 0, downMm: 0 } },
+        design: {
+          ...plainSheetDesign(kind),
+          header: header ? { pictureId: 'crest', aspect: 3, heightMm: 18 } : null,
+        },
+      }),
+    ),
+);
+
+describe('pages of sheets', () => {
+  it('keep all boxes apart and on the page, whatever is written, on every paper', () => {
+    fc.assert(
+      fc.property(anySetup, fc.array(anyItem, { minLength: 1, maxLength: 5 }), (setup, items) => {
+        const result = compose(setup, items);
+        if (!result.ok) return result.problem.reason === 'no-room';
+        for (let index = 0; index < pagesOf(result.value); index += 1) {
+          const page = layoutPage(result.value, index, measure);
+          const boxes = boxesOf(page, items);
+          for (const box of boxes) if (!onPage(page, box)) return false;
+          if (!boxes.every((box, at) => boxes.slice(at + 1).every((other) => apart(box, other)))) return false;
+        }
+        return true;
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('never write a line wider than its box, and say of each text whether it was cut or left out', () => {
+    fc.assert(
+      fc.property(anySetup, anyItem, (setup, item) => {
+        const result = compose(setup, [item]);
+        if (!result.ok) return true;
+        const page = layoutPage(result.value, 0, measure);
+        const { notes } = notesOf(result.value, measure);
+        const fits = page.texts.every(({ lines, font, sizePt, widthMm }) =>
+          lines.every((line) => measure(line, font, sizePt) <= widthMm + 1e-6 || [...line].length === 1),
+        );
+        const whole = setup.fields.every((field) => {
+          const given = item.texts[field].replace(/\s/gu, '');
+          const shown = page.texts.find((box) => box.field === field && !box.turned);
+          const said = notes.some((note) => note.reason !== 'too-small' && note.field === field);
+          return given === '' || said || shown?.lines.join('').replace(/\s/gu, '') === given;
+        });
+        return fits && whole;
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it.each(sheetKinds)('%s: every item has its code on a front, in its order', (kind) => {
+    const items = manyOf(kind === 'poster' ? 7 : 50);
+    const composition = composed(setupOf(kind), items);
+    const seen = Array.from({ length: frontsOf(composition) }, (_, page) =>
+      layoutPage(composition, page, measure)
+        .codes.filter(({ turned }) => !turned)
+        .map(({ item }) => item),
+    ).flat();
+    expect(seen).toEqual(items.map((_, index) => index));
+  });
+
+  it('of students are as large as bank cards where ten are wanted', () => {
+    const page = layoutPage(composed(setupOf('student-card'), manyOf(10)), 0, measure);
+    const marks = page.lines.filter(({ sort }) => sort === 'cut');
+    const across = marks.filter(({ from, to }) => from[0] === to[0]).map(({ from }) => from[0]);
+    expect(across.map((at) => at - (across[0] ?? 0))).toEqual(
+      [0, 85.6, 171.2].map((at) => expect.closeTo(at, 6) as number),
+    );
+    expect(page.codes).toHaveLength(10);
+  });
+
+  it('are as many as are needed, and refuse to be asked beyond', () => {
+    expect(pagesOf(composed(setupOf('small-card', { perPage: 8 }), manyOf(17)))).toBe(3);
+    expect(
+      pagesOf(
+        composed(
+          setupOf('small-card', { perPage: 8, backs: { edge: 'long', adjustment: { rightMm: 0, downMm: 0 } } }),
+          manyOf(17),
+        ),
+      ),
+    ).toBe(6);
+    expect(pagesOf(composed(setupOf('small-card', { perPage: 8, copies: 4 }), manyOf(4)))).toBe(2);
+    expect(pagesOf(composed(setupOf('label', { startAt: 20 }), manyOf(5)))).toBe(2);
+    expect(() => layoutPage(composed(setupOf('poster'), manyOf(1)), 1, measure)).toThrow(RangeError);
+  });
+
+  it('begin at the label that is still there, and lie where its figures say', () => {
+    const page = layoutPage(composed(setupOf('label', { startAt: 4 }), manyOf(2)), 0, measure);
+    const cell = { xMm: usualLabels.leftMm + usualLabels.pitchXMm, yMm: usualLabels.topMm + usualLabels.pitchYMm };
+    for (const box of boxesOf(
+      { ...page, codes: page.codes.slice(0, 1), texts: page.texts.filter(({ item }) => item === 0) },
+      manyOf(2),
+    )) {
+      expect(box.xMm).toBeGreaterThanOrEqual(cell.xMm);
+      expect(box.xMm + box.widthMm).toBeLessThanOrEqual(cell.xMm + usualLabels.widthMm);
+      expect(box.yMm).toBeGreaterThanOrEqual(cell.yMm);
+      expect(box.yMm + box.heightMm).toBeLessThanOrEqual(cell.yMm + usualLabels.heightMm);
+    }
+  });
+
+  it('refuse labels that overlap, leave the page or are too small', () => {
+    const refused = (labels: Partial<typeof usualLabels>) =>
+      compose(setupOf('label', { labels: { ...usualLabels, ...labels } }), manyOf(1));
+    expect(refused({ pitchXMm: 50 })).toEqual({ ok: false, problem: { reason: 'cells-overlap' } });
+    expect(refused({ topMm: 80 })).toEqual({ ok: false, problem: { reason: 'beyond-page' } });
+    expect(refused({ heightMm: 8 })).toEqual({ ok: false, problem: { reason: 'no-room' } });
+  });
+});
+
+describe('a poster', () => {
+  it('has its code as large as it must be, in the middle', () => {
+    const page = layoutPage(composed(setupOf('poster'), [limpets]), 0, measure);
+    expect(page.codes[0]?.sizeMm).toBe(90);
+    expect((page.codes[0]?.xMm ?? 0) + 45).toBeCloseTo(105, 6);
+    expect(page.arrows).toHaveLength(1);
+    expect(page.texts.map(({ field }) => field).sort()).toEqual([
+      'address',
+      'class',
+      'instruction',
+      'place',
+      'tap',
+      'title',
+    ]);
+  });
+
+  it('gives arrow and picture up before its code gets too small', () => {
+    const wide = { ...limpets, pictureAspect: 1.5 };
+    expect(layoutPage(composed(setupOf('poster'), [wide]), 0, measure).pictures).toHaveLength(1);
+    const large = layoutPage(composed(setupOf('poster'), [{ ...wide, neededMm: 150 }]), 0, measure);
+    expect([large.pictures.length, large.codes[0]?.sizeMm]).toEqual([0, 150]);
+    const lying = layoutPage(composed(setupOf('poster', { lying: true }), [{ ...limpets, neededMm: 140 }]), 0, measure);
+    expect(lying.codes[0]?.sizeMm).toBe(140);
+  });
+
+  it('says what does not reach its distance', () => {
+    expect(
+      notesOf(composed(setupOf('poster', { paper: 'A5' }), [limpets, { ...limpets, neededMm: 200 }]), measure).notes,
+    ).toEqual([expect.objectContaining({ item: 1, reason: 'too-small', neededMm: 200 })]);
+  });
+
+  it('says which text was cut', () => {
+    const long = { ...limpets, texts: { ...limpets.texts, title: 'Tide '.repeat(80) } };
+    expect(notesOf(composed(setupOf('poster'), [long]), measure).notes).toEqual([
+      { item: 0, reason: 'text-cut', field: 'title' },
+    ]);
+  });
+});
+
+describe('a table card', () => {
+  it('stands upright on both sides once it is folded', () => {
+    const composition = composed(setupOf('table-card'), [limpets]);
+    const page = layoutPage(composition, 0, measure);
+    const fold = page.lines.find(({ sort }) => sort === 'fold')?.from[1] ?? 0;
+    const [lower, upper] = page.codes;
+    expect([lower?.turned, upper?.turned]).toEqual([false, true]);
+    // Half a turn about the middle of the fold.
+    expect((lower?.yMm ?? 0) - fold).toBeCloseTo(fold - (upper?.yMm ?? 0) - (upper?.sizeMm ?? 0), 6);
+    expect(lower?.yMm).toBeGreaterThan(fold);
+  });
+});
+
+describe('backs', () => {
+  it.each(['long', 'short'] as const)('lie behind their fronts, turned about the %s edge', (edge) => {
+    const items = Array.from({ length: 13 }, (_, index) => ({
+      ...limpets,
+      texts: { ...limpets.texts, what: `Back ${index}` },
+    }));
+    const composition = composed(
+      setupOf('small-card', { backs: { edge, adjustment: { rightMm: 0, downMm: 0 } } }),
+      items,
+    );
+    for (const front of [0, 1]) {
+      const [face, back] = [
+        layoutPage(composition, 2 * front, measure),
+        layoutPage(composition, 2 * front + 1, measure),
+      ];
+      expect([face.side, back.side]).toEqual(['front', 'back']);
+      for (const { item, xMm, yMm, widthMm, heightMm, turned } of back.texts.filter(({ field }) => field === 'what')) {
+        expect(turned).toBe(edge === 'short');
+        const seen = backOf(pageSize('A4', false), { xMm, yMm, widthMm, heightMm }, edge).box;
+        const others = face.codes
+          .map((code) => ({ item: code.item, away: Math.hypot(code.xMm - seen.xMm, code.yMm - seen.yMm) }))
+          .sort((one, other) => one.away - other.away);
+        expect(others[0]?.item).toBe(item);
+      }
+    }
+  });
+
+  it('follow the printer’s adjustment', () => {
+    const at = (rightMm: number) =>
+      layoutPage(
+        composed(setupOf('small-card', { backs: { edge: 'long', adjustment: { rightMm, downMm: 0 } } }), [limpets]),
+        1,
+        measure,
+      ).texts[0]?.xMm ?? 0;
+    expect(at(1.5) - at(0)).toBeCloseTo(1.5, 9);
+  });
+});
+
+describe('a face', () => {
+  it('writes where lines may break in scripts without blanks, and never inside a character', () => {
+    const room = { xMm: 0, yMm: 0, widthMm: 66, heightMm: 36 };
+    const layout = layoutFace(
+      plainSheetDesign('small-card').front,
+      room,
+      {
+        texts: { title: '潮の満ち引き。砂浜と岩場の生き物' },
+        code: { modules: 33, surround: bare },
+        neededMm: 15,
+        pictures: {},
+      },
+      measure,
+    );
+    const lines = layout.texts[0]?.lines ?? [];
+    expect(lines.length).toBeGreaterThan(1);
+    // A line never begins with a full stop (UAX 14, class CL).
+    expect(lines.some((line) => line.startsWith('。'))).toBe(false);
+    const family = '\u{1F468}\u200D\u{1F469}\u200D\u{1F467}';
+    const families =
+      layoutFace(
+        plainSheetDesign('label').front,
+        { ...room, widthMm: 30 },
+        { texts: { title: family.repeat(30) }, code: null, neededMm: 0, pictures: {} },
+        measure,
+      ).texts[0]?.lines ?? [];
+    expect(families.every((line) => line.replaceAll(family, '').replace('…', '') === '')).toBe(true);
+  });
+});

@@ -1,0 +1,368 @@
+/**
+ * Lays out one face of a sheet: a poster, a panel of a table card, a card, a row of a handout. The code takes its side, texts are stacked
+ * over and under it or in a column beside it; they shrink together before the code gets smaller than it must be, and what has no room
+ * at all is left out and said so. Boxes never overlap and never leave the face.
+ */
+import { plainSurround, type Surround } from '../../code/look/frame.js';
+import type { FaceDesign, FacePart, TextField } from './design.js';
+import type { MmBox } from './grid.js';
+import { fitText, lineHeightMm, type FittedText, type MeasureText, type SheetFont } from '../../code/typeface/text.js';
+
+/** What one face shows. */
+export interface FaceContent {
+  readonly texts: Readonly<Partial<Record<TextField, string>>>;
+  /** Null on backs. */
+  readonly code: { readonly modules: number; readonly surround: Surround } | null;
+  /** Side of the symbol that the distance asks for, mm. */
+  readonly neededMm: number;
+  /** Width by height of what may be shown, where there is one. */
+  readonly pictures: Readonly<Partial<Record<'header' | 'material', number>>>;
+}
+
+export interface TextBox extends MmBox {
+  readonly field: TextField;
+  readonly font: SheetFont;
+  readonly sizePt: number;
+  readonly tone: 'ink' | 'quiet' | 'accent';
+  /** Where lines begin: in the middle, or at the side where their script begins. */
+  readonly align: 'middle' | 'start';
+  readonly lines: readonly string[];
+}
+
+export interface CodeBox {
+  /** Corner of the symbol itself; quiet zone and frame lie around. */
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly sizeMm: number;
+}
+
+export interface PictureBox extends MmBox {
+  readonly which: 'header' | 'material';
+}
+
+export interface ArrowBox extends MmBox {
+  readonly to: 'up' | 'left';
+}
+
+export interface FaceLayout {
+  readonly code: CodeBox | null;
+  readonly texts: readonly TextBox[];
+  readonly pictures: readonly PictureBox[];
+  readonly arrows: readonly ArrowBox[];
+  /** Texts that end with an ellipsis. */
+  readonly cut: readonly TextField[];
+  /** Texts for which there is no room. */
+  readonly leftOut: readonly TextField[];
+}
+
+/** Texts are tried at these shares of their size. */
+const shares = [1, 0.9, 0.8, 0.7, 0.6, 0.5];
+/** Wider than this, texts stand beside the code. */
+const wideAspect = 1.12;
+/** Of the shorter side of a face that the code keeps, whatever is written; what has no room then is left out. */
+const keptForCode = 0.5;
+/** Of the width of a face that the code may take beside texts, where its design says nothing else. */
+const usualMostBeside = 0.62;
+/** Who goes first where there is no room. */
+const firstToGo: readonly TextField[] = [
+  'place',
+  'where',
+  'class',
+  'tap',
+  'address',
+  'for-whom',
+  'instruction',
+  'password',
+  'meaning',
+  'number',
+  'title',
+  'what',
+];
+
+interface Block {
+  readonly part: FacePart;
+  readonly heightMm: number;
+  readonly text: FittedText | null;
+}
+
+/** Lays out `content` in `room`. */
+export function layoutFace(design: FaceDesign, room: MmBox, content: FaceContent, measure: MeasureText): FaceLayout {
+  const beside =
+    content.code !== null &&
+    (design.way === 'beside' || (design.way === 'fitting' && room.widthMm > room.heightMm * wideAspect));
+  const present = design.parts.filter((part) => isPresent(part, content));
+  const solve = beside ? solveBeside : solveOver;
+  // First with what is shown where there is room, then without it, then without one text after the other.
+  const needed = present.filter((part) => part.sort === 'text' || (part.sort === 'picture' && part.which === 'header'));
+  const attempts = [
+    present,
+    present.filter((part) => part.sort !== 'picture' || part.which === 'header'),
+    needed,
+    ...withoutOneMore(needed.filter((part) => part.sort === 'text')),
+  ];
+  for (const parts of attempts) {
+    const found = solve({ design, room, content, parts, measure, last: parts.length === 0 });
+    if (found)
+      return {
+        ...found,
+        leftOut: present.flatMap((part) => (part.sort === 'text' && !parts.includes(part) ? [part.field] : [])),
+      };
+  }
+  throw new Error('a face without texts always has room');
+}
+
+interface Problem {
+  readonly design: FaceDesign;
+  readonly room: MmBox;
+  readonly content: FaceContent;
+  readonly parts: readonly FacePart[];
+  readonly measure: MeasureText;
+  /** Nothing else can be left out. */
+  readonly last: boolean;
+}
+
+type Solution = Omit<FaceLayout, 'leftOut'>;
+
+function isPresent(part: FacePart, { texts, pictures, code }: FaceContent): boolean {
+  if (part.sort === 'text') return (texts[part.field] ?? '').trim() !== '';
+  if (part.sort === 'picture') return pictures[part.which] !== undefined;
+  return code !== null && (texts.instruction ?? '').trim() !== '';
+}
+
+function withoutOneMore(parts: readonly FacePart[]): readonly (readonly FacePart[])[] {
+  const fewer: (readonly FacePart[])[] = [parts];
+  for (const field of firstToGo) {
+    const before = fewer.at(-1) ?? [];
+    const left = before.filter((part) => part.sort !== 'text' || part.field !== field);
+    if (left.length < before.length) fewer.push(left);
+  }
+  return fewer;
+}
+
+/** Symbol with all that is around it, in sides of the symbol. */
+function around({ modules, surround: { left, top, right, bottom } }: NonNullable<FaceContent['code']>): {
+  readonly across: number;
+  readonly down: number;
+  readonly left: number;
+  readonly top: number;
+} {
+  return {
+    across: (left + modules + right) / modules,
+    down: (top + modules + bottom) / modules,
+    left: left / modules,
+    top: top / modules,
+  };
+}
+
+function blocksOf({ parts, content, measure }: Problem, widthMm: number, share: number): readonly Block[] {
+  return parts.map((part) => {
+    if (part.sort === 'picture')
+      return { part, text: null, heightMm: Math.min(part.heightMm, widthMm / (content.pictures[part.which] ?? 1)) };
+    if (part.sort === 'arrow') return { part, text: null, heightMm: part.heightMm };
+    const sizePt = Math.max(part.floorPt, Math.round(part.sizePt * share * 2) / 2);
+    const text = fitText(
+      content.texts[part.field] ?? '',
+      { font: part.font, sizePt, floorPt: part.floorPt, maxLines: part.maxLines, widthMm },
+      measure,
+    );
+    return { part, text, heightMm: text.lines.length * lineHeightMm(text.sizePt) };
+  });
+}
+
+/** Height of blocks with the gaps before them; the first one's gap counts only behind something. */
+function stackMm(blocks: readonly Block[], first: 'with-gap' | 'without-gap'): number {
+  return blocks.reduce(
+    (sum, { heightMm, part }, index) => sum + heightMm + (index > 0 || first === 'with-gap' ? part.gapMm : 0),
+    0,
+  );
+}
+
+const isCut = (blocks: readonly Block[]): boolean => blocks.some(({ text }) => text?.cut === true);
+const at = (blocks: readonly Block[], place: FacePart['at']): readonly Block[] =>
+  blocks.filter(({ part }) => part.at === place);
+
+function solveOver(problem: Problem): Solution | null {
+  const { design, room, content } = problem;
+  const widthMm = Math.max(0, room.widthMm - 2 * design.padMm);
+  const shape = content.code && around(content.code);
+  let best: { readonly blocks: readonly Block[]; readonly sizeMm: number } | null = null;
+  for (const share of shares) {
+    const blocks = blocksOf(problem, widthMm, share);
+    const textsMm =
+      stackMm(at(blocks, 'above'), 'without-gap') +
+      stackMm(at(blocks, 'below'), 'with-gap') +
+      stackMm(at(blocks, 'foot'), 'with-gap');
+    const freeMm = room.heightMm - 2 * design.padMm - textsMm;
+    if (freeMm < 0) continue;
+    if (!shape) return placeOver(problem, blocks, 0);
+    // Without texts at the edge, the code may go as near to it as it may at the sides.
+    const edgeMm = (place: FacePart['at']): number =>
+      at(blocks, place).length === 0 && (place !== 'foot' || at(blocks, 'below').length === 0)
+        ? design.padMm - design.codePadMm
+        : 0;
+    const largestMm = Math.min(
+      (room.widthMm - 2 * design.codePadMm) / shape.across,
+      (freeMm + edgeMm('above') + edgeMm('foot')) / shape.down,
+    );
+    if (largestMm > (best?.sizeMm ?? 0)) best = { blocks, sizeMm: largestMm };
+    if (largestMm >= content.neededMm) break;
+  }
+  if (!best || !shape) return problem.last && !shape ? placeOver(problem, [], 0) : null;
+  const sizeMm = takenMm(design, content, best.sizeMm);
+  const leastMm = Math.min(
+    content.neededMm,
+    (keptForCode * (Math.min(room.widthMm, room.heightMm) - 2 * design.codePadMm)) / Math.max(shape.across, shape.down),
+  );
+  return problem.last || (sizeMm >= leastMm - 1e-9 && !(hasOptional(problem) && sizeMm < content.neededMm))
+    ? placeOver(problem, best.blocks, sizeMm)
+    : null;
+}
+
+function hasOptional({ parts }: Problem): boolean {
+  return parts.some((part) => part.sort === 'arrow' || (part.sort === 'picture' && part.which === 'material'));
+}
+
+/** A code that does not fill is as large as it must be, in whole millimetres; one that fills takes what there is. */
+function takenMm({ fills }: FaceDesign, { neededMm }: FaceContent, largestMm: number): number {
+  return fills ? Math.floor(largestMm * 10) / 10 : Math.min(neededMm, largestMm);
+}
+
+function placeOver({ design, room, content }: Problem, blocks: readonly Block[], sizeMm: number): Solution {
+  const placed: PlacedBlock[] = [];
+  const [above, below, foot] = [at(blocks, 'above'), at(blocks, 'below'), at(blocks, 'foot')];
+  const box = { xMm: room.xMm + design.padMm, widthMm: room.widthMm - 2 * design.padMm };
+  const shape = content.code && around(content.code);
+  let yMm = room.yMm + (above.length > 0 || !shape ? design.padMm : design.codePadMm);
+  yMm = stack(above, box.xMm, box.widthMm, yMm, 'without-gap', placed);
+  const footMm =
+    room.yMm + room.heightMm - (foot.length > 0 || below.length > 0 || !shape ? design.padMm : design.codePadMm);
+  const footTopMm = footMm - stackMm(foot, 'without-gap');
+  stack(foot, box.xMm, box.widthMm, footTopMm, 'without-gap', placed);
+  if (!shape) return toSolution(placed, null, 'middle', 'up', content);
+  const codeMm = shape.down * sizeMm;
+  const untilMm = footTopMm - (foot[0]?.part.gapMm ?? 0);
+  // Code and what to do are one, in the middle of what is left.
+  const spareMm = Math.max(0, untilMm - yMm - codeMm - stackMm(below, 'with-gap'));
+  const code: CodeBox = {
+    xMm: room.xMm + (room.widthMm - shape.across * sizeMm) / 2 + shape.left * sizeMm,
+    yMm: yMm + spareMm / 2 + shape.top * sizeMm,
+    sizeMm,
+  };
+  stack(below, box.xMm, box.widthMm, yMm + spareMm / 2 + codeMm, 'with-gap', placed);
+  return toSolution(placed, code, 'middle', 'up', content);
+}
+
+function solveBeside(problem: Problem): Solution | null {
+  const { design, room, content, parts } = problem;
+  const shape = around(content.code ?? { modules: 1, surround: plainSurround });
+  const highMm = (room.heightMm - 2 * design.codePadMm) / shape.down;
+  const alone = parts.length === 0;
+  const largestMm = Math.min(
+    highMm,
+    alone
+      ? (room.widthMm - 2 * design.codePadMm) / shape.across
+      : (room.widthMm * (design.mostBeside ?? usualMostBeside) - design.codePadMm) / shape.across,
+  );
+  const sizeMm = takenMm(design, content, largestMm);
+  const codeWidthMm = shape.across * sizeMm;
+  const gapMm = Math.min(design.padMm, design.codePadMm + 1);
+  const columnMm = room.widthMm - design.codePadMm - codeWidthMm - gapMm - design.padMm;
+  const code: CodeBox = alone
+    ? {
+        xMm: room.xMm + (room.widthMm - codeWidthMm) / 2 + shape.left * sizeMm,
+        yMm: room.yMm + (room.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
+        sizeMm,
+      }
+    : {
+        xMm: room.xMm + design.codePadMm + shape.left * sizeMm,
+        yMm: room.yMm + (room.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
+        sizeMm,
+      };
+  if (alone) return toSolution([], code, 'start', 'left', content);
+  const heightMm = room.heightMm - 2 * design.padMm;
+  const fitting = shares
+    .map((share) => blocksOf(problem, columnMm, share))
+    .filter((blocks) => stackMm(blocks, 'without-gap') <= heightMm && narrowest(blocks, columnMm, problem.measure));
+  const blocks = fitting.find((candidate) => !isCut(candidate)) ?? fitting.at(-1);
+  if (!blocks) return null;
+  const placed: PlacedBlock[] = [];
+  stack(
+    blocks,
+    room.xMm + room.widthMm - design.padMm - columnMm,
+    columnMm,
+    room.yMm + (room.heightMm - stackMm(blocks, 'without-gap')) / 2,
+    'without-gap',
+    placed,
+  );
+  return toSolution(placed, code, 'start', 'left', content);
+}
+
+/** One character is wider than the column: nothing can be written there. */
+function narrowest(blocks: readonly Block[], widthMm: number, measure: MeasureText): boolean {
+  return blocks.every(
+    ({ part, text }) =>
+      part.sort !== 'text' ||
+      text === null ||
+      text.lines.every((line) => measure(line, part.font, text.sizePt) <= widthMm + 1e-6),
+  );
+}
+
+interface PlacedBlock extends Block, MmBox {}
+
+/** Places blocks one under the other. @returns the bottom of the last */
+function stack(
+  blocks: readonly Block[],
+  xMm: number,
+  widthMm: number,
+  topMm: number,
+  first: 'with-gap' | 'without-gap',
+  into: PlacedBlock[],
+): number {
+  let yMm = topMm;
+  blocks.forEach((block, index) => {
+    yMm += index > 0 || first === 'with-gap' ? block.part.gapMm : 0;
+    into.push({ ...block, xMm, yMm, widthMm, heightMm: block.heightMm });
+    yMm += block.heightMm;
+  });
+  return yMm;
+}
+
+function toSolution(
+  placed: readonly PlacedBlock[],
+  code: CodeBox | null,
+  align: TextBox['align'],
+  to: ArrowBox['to'],
+  content: FaceContent,
+): Solution {
+  const texts: TextBox[] = [];
+  const pictures: PictureBox[] = [];
+  const arrows: ArrowBox[] = [];
+  for (const { part, text, xMm, yMm, widthMm, heightMm } of placed) {
+    if (part.sort === 'text')
+      texts.push({
+        field: part.field,
+        font: part.font,
+        sizePt: text?.sizePt ?? part.floorPt,
+        tone: part.tone,
+        align,
+        lines: text?.lines ?? [],
+        xMm,
+        yMm,
+        widthMm,
+        heightMm,
+      });
+    else {
+      const ownMm = part.sort === 'picture' ? heightMm * (content.pictures[part.which] ?? 1) : heightMm;
+      const box = { xMm: align === 'middle' ? xMm + (widthMm - ownMm) / 2 : xMm, yMm, widthMm: ownMm, heightMm };
+      if (part.sort === 'picture') pictures.push({ which: part.which, ...box });
+      else arrows.push({ to, ...box });
+    }
+  }
+  return {
+    code,
+    texts,
+    pictures,
+    arrows,
+    cut: placed.flatMap(({ part, text }) => (part.sort === 'text' && text?.cut === true ? [part.field] : [])),
+  };
+}

@@ -1,0 +1,81 @@
+/** What is not right with sheets before they are printed: texts that end early, codes that are too small, and what would help. */
+import { plainSheetDesign, type SheetKind, type TextField } from './design.js';
+import {
+  backRoom,
+  compose,
+  faceRoom,
+  layoutBack,
+  layoutFront,
+  panelsOf,
+  type Composition,
+  type SheetItem,
+  type SheetSetup,
+} from './compose.js';
+import { cellBox } from './grid.js';
+import { perPageChoices } from './kinds.js';
+import { largestPosterCodeMm } from './poster.js';
+import type { MeasureText } from '../../code/typeface/text.js';
+
+export type SheetNote =
+  | { readonly item: number; readonly reason: 'text-cut' | 'text-left-out'; readonly field: TextField }
+  | { readonly item: number; readonly reason: 'too-small'; readonly sizeMm: number; readonly neededMm: number };
+
+/** The symbol's side of each item, mm, and what is not right with it. */
+export function notesOf(
+  composition: Composition,
+  measure: MeasureText,
+): { readonly sizesMm: readonly number[]; readonly notes: readonly SheetNote[] } {
+  const { setup, grid, items } = composition;
+  const first = cellBox(grid, 0);
+  const room = setup.kind === 'table-card' ? panelsOf(first)[1] : faceRoom(setup, first);
+  const notes: SheetNote[] = [];
+  const sizesMm = items.map(({ neededMm }, item) => {
+    const faces = [
+      layoutFront(composition, item, room, measure),
+      ...(setup.backs === null ? [] : [layoutBack(composition, item, backRoom(setup, first), measure)]),
+    ];
+    for (const { cut, leftOut } of faces) {
+      notes.push(
+        ...cut.map((field) => ({ item, reason: 'text-cut' as const, field })),
+        ...leftOut.map((field) => ({ item, reason: 'text-left-out' as const, field })),
+      );
+    }
+    const sizeMm = faces[0]?.code?.sizeMm ?? 0;
+    if (sizeMm < neededMm - 0.05) notes.push({ item, reason: 'too-small', sizeMm, neededMm });
+    return sizeMm;
+  });
+  return { sizesMm, notes };
+}
+
+/** Kinds of sheets, at their fewest a page, on which a code would be as large as it must be. */
+export function kindsThatHold(
+  setup: SheetSetup,
+  { modules, surround, neededMm }: Pick<SheetItem, 'modules' | 'surround' | 'neededMm'>,
+): readonly SheetKind[] {
+  const item: SheetItem = { texts: noTexts, modules, surround, neededMm, pictureAspect: null };
+  return (['poster', 'table-card', 'small-card'] as const).filter((kind) => {
+    if (kind === setup.kind) return false;
+    // A poster keeps room for its texts; beside the others' codes there is always a column for some.
+    if (kind === 'poster') return largestPosterCodeMm(setup.paper, modules, surround) >= neededMm;
+    const composed = compose(
+      { ...setup, kind, perPage: perPageChoices[kind][0] ?? 1, copies: 1, backs: null, design: plainSheetDesign(kind) },
+      [item],
+    );
+    return composed.ok && notesOf(composed.value, () => 0).notes.length === 0;
+  });
+}
+
+const noTexts: SheetItem['texts'] = {
+  title: 'x',
+  number: '',
+  instruction: '',
+  password: '',
+  address: '',
+  tap: '',
+  class: '',
+  place: '',
+  what: '',
+  meaning: '',
+  'for-whom': '',
+  where: '',
+};

@@ -1,0 +1,69 @@
+/** What a symbol is in figures at a printed size, for the devices that are to read it. */
+import type { DeviceProfile } from '../../school/device/device.js';
+import { predictReachM } from '../optics/predictor.js';
+import { grainOf, type Grain } from '../../code/symbol/grain.js';
+import { charactersToShrink, chooseSize, untilGrowth } from '../../code/symbol/plan.js';
+import { modulesOf, type ErrorCorrectionLevel } from '../../code/symbol/versions.js';
+
+export interface SymbolFigures {
+  readonly version: number;
+  readonly modules: number;
+  readonly grain: Grain;
+  readonly level: ErrorCorrectionLevel;
+  readonly characters: number;
+  readonly charactersUntilGrowth: number;
+  /** Null where nothing gets coarser. */
+  readonly charactersToShrink: number | null;
+  /** Side of a module at the printed size, mm. */
+  readonly moduleMm: number;
+  /** Of the weakest device, predicted, metres; null without devices. */
+  readonly reachM: number | null;
+}
+
+export interface Printed {
+  readonly sizeMm: number;
+  readonly devices: readonly DeviceProfile[];
+}
+
+/** Null where no symbol holds the payload. @param level chosen by hand; null for the highest that costs nothing */
+export function figuresOf(
+  payload: string,
+  level: ErrorCorrectionLevel | null,
+  { sizeMm, devices }: Printed,
+): SymbolFigures | null {
+  const chosen = level ?? undefined;
+  const size = chooseSize(payload, chosen);
+  if (!size.ok) return null;
+  const { version } = size.value;
+  const modules = modulesOf(version);
+  return {
+    version,
+    modules,
+    grain: grainOf(version),
+    level: size.value.level,
+    characters: [...payload].length,
+    charactersUntilGrowth: untilGrowth(payload, size.value, chosen),
+    charactersToShrink: charactersToShrink({ payload, version }, chosen),
+    moduleMm: sizeMm / modules,
+    reachM: weakestReachM(devices, sizeMm, modules),
+  };
+}
+
+/** The device that is predicted to reach least; null without devices. */
+export function weakestDevice<Device extends DeviceProfile>(
+  devices: readonly Device[],
+  sizeMm: number,
+  modules: number,
+): Device | null {
+  const reach = (device: Device): number => predictReachM(device, sizeMm, modules);
+  return devices.reduce<Device | null>(
+    (weakest, device) => (weakest === null || reach(device) < reach(weakest) ? device : weakest),
+    null,
+  );
+}
+
+/** Metres; null without devices. */
+export function weakestReachM(devices: readonly DeviceProfile[], sizeMm: number, modules: number): number | null {
+  const weakest = weakestDevice(devices, sizeMm, modules);
+  return weakest && predictReachM(weakest, sizeMm, modules);
+}

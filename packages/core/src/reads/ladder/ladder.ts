@@ -1,0 +1,111 @@
+/**
+ * The carry ladder: what a material's code could carry, side by side, with what each costs and one recommended. Nobody
+ * need know that fewer characters make a coarser code which reads from farther away: the figures say it, in steps.
+ */
+import type { DeviceProfile } from '../../school/device/device.js';
+import { bareAddress, type Carry } from '../../code/payload/carry.js';
+import { figuresOf, type SymbolFigures } from './figures.js';
+import type { ErrorCorrectionLevel } from '../../code/symbol/versions.js';
+
+export const dependencies = ['page', 'page-and-school', 'page-and-reader', 'nothing'] as const;
+/** What must go on working: the page where it is; also the school's own server; also a reader that takes bare addresses for links; nothing at all. */
+export type Dependency = (typeof dependencies)[number];
+
+export interface Rung {
+  readonly kind: Carry;
+  readonly payload: string;
+  /** The following are null where no symbol holds it. */
+  readonly figures: SymbolFigures | null;
+  readonly dependsOn: Dependency;
+}
+
+export const rungReasons = ['only-one', 'exact', 'reads-farther', 'fits-the-room', 'coarser', 'short-reads'] as const;
+/** Why one is recommended. */
+export type RungReason = (typeof rungReasons)[number];
+
+export interface Ladder {
+  readonly rungs: readonly Rung[];
+  /** Index of the recommended one; null where no symbol holds any. */
+  readonly recommended: number | null;
+  readonly reason: RungReason;
+}
+
+export interface LadderWish {
+  /** What the material carries as it was given: a link, or a payload that needs none. */
+  readonly kind: 'link' | 'words';
+  readonly payload: string;
+  /** The link without what only counts visitors; only where both were opened and led to the same page. */
+  readonly trimmed: string | null;
+  /** The school's short link, or one as long as it would be; null where there can be none. */
+  readonly short: string | null;
+  /** Chosen by hand; null for the highest that costs nothing. */
+  readonly level: ErrorCorrectionLevel | null;
+  readonly sizeMm: number;
+  readonly distanceM: number;
+  readonly devices: readonly DeviceProfile[];
+}
+
+export function ladderOf(wish: LadderWish): Ladder {
+  const rungs = wish.kind === 'words' ? [rung('words', wish.payload, 'nothing', wish)] : addressRungs(wish);
+  return { rungs, ...recommend(rungs, wish.distanceM) };
+}
+
+/** From what was given down to what is shortest but nothing to rely on. */
+function addressRungs(wish: LadderWish): readonly Rung[] {
+  const { payload, trimmed, short } = wish;
+  return [
+    rung('link', payload, 'page', wish),
+    ...(trimmed === null ? [] : [rung('trimmed', trimmed, 'page', wish)]),
+    ...(short === null ? [] : [rung('short-link', short, 'page-and-school', wish)]),
+    ...bareRung(trimmed ?? payload, wish),
+  ];
+}
+
+function bareRung(link: string, wish: LadderWish): readonly Rung[] {
+  const bare = bareAddress(link);
+  return bare === null ? [] : [rung('bare', bare, 'page-and-reader', wish)];
+}
+
+function rung(kind: Carry, payload: string, dependsOn: Dependency, wish: LadderWish): Rung {
+  return { kind, payload, dependsOn, figures: figuresOf(payload, wish.level, wish) };
+}
+
+/**
+ * The first direct one that reads from where students stand; where none does, the school's short link if it reads; else
+ * what reads farthest. The bare address is never recommended: whether a reader takes it for a link is not ours to promise.
+ */
+function recommend(rungs: readonly Rung[], distanceM: number): Pick<Ladder, 'recommended' | 'reason'> {
+  const candidates = rungs.flatMap(({ kind, figures }, index) =>
+    figures === null || kind === 'bare' ? [] : [{ index, kind, figures }],
+  );
+  const direct = candidates.filter(({ kind }) => kind !== 'short-link');
+  const [first] = direct;
+  const coarsest = coarsestOf(candidates);
+  if (!coarsest) return { recommended: null, reason: 'only-one' };
+  if (rungs.length === 1) return { recommended: coarsest.index, reason: 'only-one' };
+  const reads = direct.find(({ figures }) => figures.reachM !== null && figures.reachM >= distanceM);
+  if (!first || !reads) {
+    const reach = coarsest.figures.reachM;
+    if (first && coarsest.figures.version === first.figures.version)
+      return { recommended: first.index, reason: 'exact' };
+    return {
+      recommended: coarsest.index,
+      reason: coarsest.kind === 'short-link' && reach !== null && reach >= distanceM ? 'short-reads' : 'reads-farther',
+    };
+  }
+  if (reads.index !== first.index) return { recommended: reads.index, reason: 'fits-the-room' };
+  // It reads as given. A step that costs nothing is taken all the same: the shorter one leads to the same page.
+  const shorter = coarsestOf(direct) ?? first;
+  return shorter.figures.version < first.figures.version
+    ? { recommended: shorter.index, reason: 'coarser' }
+    : { recommended: first.index, reason: 'exact' };
+}
+
+function coarsestOf<Candidate extends { readonly figures: SymbolFigures }>(
+  candidates: readonly Candidate[],
+): Candidate | null {
+  return candidates.reduce<Candidate | null>(
+    (best, each) => (best === null || each.figures.version < best.figures.version ? each : best),
+    null,
+  );
+}

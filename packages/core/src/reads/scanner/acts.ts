@@ -1,0 +1,56 @@
+/**
+ * What a device's scanner does with what it read. A symbol carries characters only; whether a link is opened, a contact
+ * offered or the bare text shown is up to the scanner. Words are shown by all of them, so they are no act.
+ *
+ * Bare addresses, as published readers document it: those that parse what they read take a host with a dot and a letter
+ * top-level domain for an address and put http:// before it; those that hand over the characters alone leave it text.
+ * So nobody can count on it, and where it works the first request goes out unencrypted.
+ */
+import { unreachable } from '../../platform/result.js';
+import type { Carry } from '../../code/payload/carry.js';
+import type { ContentKind } from '../../gather/content/content.js';
+
+export const scannerActs = [
+  'link',
+  'bare-address',
+  'contact',
+  'event',
+  'place',
+  'e-mail',
+  'phone',
+  'text-message',
+  'network',
+] as const;
+/** A kind of payload that a scanner does something with, beyond showing it. */
+export type ScannerAct = (typeof scannerActs)[number];
+
+export interface ScannerProfile {
+  readonly id: string;
+  readonly name: string;
+  /** What it acts on; everything else it shows as text. None: it shows words only. */
+  readonly actsOn: readonly ScannerAct[];
+}
+
+/** What a scanner must act on; null for words, which are to be read. @param content the kind of fields, where it holds some */
+export function actNeeded(carry: Carry, content: ContentKind | null): ScannerAct | null {
+  switch (carry) {
+    case 'link':
+    case 'trimmed':
+    case 'short-link':
+      return 'link';
+    case 'bare':
+      return 'bare-address';
+    case 'words':
+      return content;
+    default:
+      return unreachable(carry);
+  }
+}
+
+/** The devices that show it as text and do nothing. */
+export function ignoring<Device extends Pick<ScannerProfile, 'actsOn'>>(
+  devices: readonly Device[],
+  act: ScannerAct | null,
+): readonly Device[] {
+  return act === null ? [] : devices.filter((device) => !device.actsOn.includes(act));
+}
