@@ -3,6 +3,12 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
+const canParse = {
+  object: 'URL',
+  property: 'canParse',
+  message: 'On Node 20 it answers false for letters like ü once it is hot. Use parseUrl of the core.',
+};
+
 export default tseslint.config(
   {
     ignores: [
@@ -23,6 +29,7 @@ export default tseslint.config(
     files: ['scripts/bench/*.mjs', 'scripts/browser.mjs', 'scripts/screenshots.mjs'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
   },
+  { rules: { 'no-restricted-properties': ['error', canParse] } },
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   { files: ['apps/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
@@ -72,6 +79,7 @@ export default tseslint.config(
       ],
       'no-restricted-properties': [
         'error',
+        canParse,
         { object: 'Math', property: 'random' },
         { object: 'Date', property: 'now' },
       ],

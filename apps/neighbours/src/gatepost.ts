@@ -97,7 +97,11 @@ export class Gatepost {
 }
 
 function isNeighbour(address: string): boolean {
-  return URL.canParse(address) && new URL(address).hostname.endsWith('.localhost');
+  try {
+    return new URL(address).hostname.endsWith('.localhost');
+  } catch {
+    return false;
+  }
 }
 
 function signInPage(back: string, wrong: boolean, ownHouse: boolean, say: Say): string {

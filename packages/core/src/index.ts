@@ -7,7 +7,6 @@ export {
   readIntake,
   readPiece,
   splitPieces,
-  isWebAddress,
   looksLikeLink,
   type IntakeItem,
   type IntakeLink,
@@ -82,7 +81,7 @@ export { leadsOn } from './opens/access/rules/unknown.js';
 export { rightsOf, type Rights } from './opens/access/rights.js';
 export { judgeAccess } from './opens/access/verdict.js';
 
-export { hostNameOf, isLoopbackHost } from './platform/web-host.js';
+export { hostNameOf, isLoopbackHost, isWebAddress, parseUrl } from './platform/web-address.js';
 export {
   filesOf,
   isOwnPublicPage,

@@ -2,7 +2,6 @@
 // so that anything else of a platform stops the type check.
 declare class URL {
   constructor(url: string, base?: string);
-  static canParse(url: string, base?: string): boolean;
   hash: string;
   readonly host: string;
   readonly hostname: string;

@@ -3,7 +3,7 @@
  * changes there, by whichever server, is seen within a third of a second.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
-import { isAlwaysOpen, isWebAddress, type Opening } from '@hapset/core';
+import { isAlwaysOpen, isWebAddress, type Opening, parseUrl } from '@hapset/core';
 import { DataSource } from 'typeorm';
 import { changedLately } from '../../platform/database/changed-lately.js';
 import { Loop } from '../../platform/loop/loop.js';
@@ -115,7 +115,7 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
       timeZone,
       publicAddress,
       hosts: new Set(hosts),
-      ownHost: URL.canParse(publicAddress) ? new URL(publicAddress).host.toLowerCase() : '',
+      ownHost: parseUrl(publicAddress)?.host.toLowerCase() ?? '',
     };
     // Addresses of kept pages hang on the school's own: with another one all are read anew.
     this.put(

@@ -10,6 +10,7 @@ import {
   timeColumn,
 } from '../../platform/database/columns.js';
 import { Material } from '../../gather/material/material.entity.js';
+import { parseUrl } from '@hapset/core';
 
 /** One opening of a link as a student. Rows of a material stay: they are its history. */
 @Entity('access_checks')
@@ -50,6 +51,6 @@ export class AccessCheck {
 
 /** What the limits count by. */
 export function hostOfLink(link: string): string {
-  const host = URL.canParse(link) ? new URL(link).host : '';
+  const host = parseUrl(link)?.host ?? '';
   return /^[\x20-\x7e]*$/.test(host) ? host.slice(0, 100) : '';
 }

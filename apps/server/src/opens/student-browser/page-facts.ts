@@ -6,6 +6,7 @@
 import type { FormFacts, PageFacts, PageLink } from '@hapset/core';
 import { decodeBuffer } from 'encoding-sniffer';
 import { Parser } from 'htmlparser2';
+import { parseUrl } from '@hapset/core';
 
 export interface ReadPage {
   readonly facts: PageFacts;
@@ -327,7 +328,7 @@ class Reading {
   }
 
   private resolve(address: string): string | null {
-    return address.length <= 4000 && URL.canParse(address, this.address) ? new URL(address, this.address).href : null;
+    return address.length <= 4000 ? (parseUrl(address, this.address)?.href ?? null) : null;
   }
 }
 
@@ -366,6 +367,6 @@ function squeeze(text: string): string {
 /** Target of `<meta http-equiv="refresh" content="0; url=...">` that leads on within ten seconds. */
 function refreshTarget(content: string, address: string): string | null {
   const target = /^\s*(\d+)[^;,]{0,20}[;,]\s*(?:url\s*=\s*)?['"]?([^'"]+)/i.exec(content.slice(0, 4000));
-  if (!target || Number(target[1]) > 10 || !URL.canParse(target[2] ?? '', address)) return null;
-  return new URL(target[2] ?? '', address).href;
+  if (!target || Number(target[1]) > 10) return null;
+  return parseUrl(target[2] ?? '', address)?.href ?? null;
 }

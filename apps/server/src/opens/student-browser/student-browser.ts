@@ -10,6 +10,7 @@ import {
   type FinalPage,
   type Hop,
   type PageLink,
+  parseUrl,
 } from '@hapset/core';
 import { setTimeout as wait } from 'node:timers/promises';
 import { CookieJar } from 'tough-cookie';
@@ -214,9 +215,8 @@ class Opening {
 }
 
 function isWeb(address: string): boolean {
-  if (!URL.canParse(address)) return false;
-  const { protocol, hostname } = new URL(address);
-  return (protocol === 'http:' || protocol === 'https:') && hostname !== '';
+  const url = parseUrl(address);
+  return url !== null && (url.protocol === 'http:' || url.protocol === 'https:') && url.hostname !== '';
 }
 
 /** A name and password in an address say nothing about where it leads, and a student has none. */
@@ -229,7 +229,7 @@ function withoutUser(address: string): string {
 function redirectTarget(response: Response, address: string): string | null {
   const location = response.headers.get('location');
   if (![301, 302, 303, 307, 308].includes(response.status) || location === null) return null;
-  return URL.canParse(location, address) ? new URL(location, address).href : location;
+  return parseUrl(location, address)?.href ?? location;
 }
 
 /** Reads at most `limit` bytes, counted after decompression, and gives up the rest. */

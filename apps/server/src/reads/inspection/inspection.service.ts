@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { CodeInspection, KnownMaterial } from '@hapset/contract';
-import { carriedBy, pageAddress, slugAskedFor, shortBase } from '@hapset/core';
+import { carriedBy, pageAddress, slugAskedFor, shortBase, parseUrl } from '@hapset/core';
 import { IsNull, Repository, type FindOptionsWhere } from 'typeorm';
 import { Material } from '../../gather/material/material.entity.js';
 import { toCarriable } from '../../gather/material/material-address.js';
@@ -88,8 +88,9 @@ export class InspectionService {
 
 /** Of a short link of the school's own, also under a host that it had before; null otherwise. */
 function slugOf(payload: string, { publicAddress, shortLinkHost, formerShortHosts }: School): string | null {
-  if (!URL.canParse(payload)) return null;
-  const { host, pathname } = new URL(payload);
+  const url = parseUrl(payload);
+  if (!url) return null;
+  const { host, pathname } = url;
   const rootHosts = [shortLinkHost, ...(formerShortHosts ?? [])].flatMap((known) =>
     known === null || known === '' ? [] : [known.toLowerCase()],
   );

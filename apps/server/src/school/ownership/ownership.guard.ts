@@ -8,6 +8,7 @@ import { notFound, ProblemError } from '../../platform/problem/problem.js';
 import { ROUTE_ACCESS } from '../rights/access.decorators.js';
 import { OwnedIds } from './owned-ids.js';
 import { tokenOf } from '../rights/session-cookie.js';
+import { parseUrl } from '@hapset/core';
 
 @Injectable()
 export class OwnershipGuard implements CanActivate {
@@ -50,6 +51,6 @@ function refuseForeignOrigin(request: Request): void {
   const foreign =
     origin === undefined
       ? site !== undefined && site !== 'same-origin'
-      : !URL.canParse(origin) || new URL(origin).host !== request.headers.host;
+      : parseUrl(origin)?.host !== request.headers.host;
   if (foreign) throw new ProblemError('wrong-origin', 'This was sent from another site.');
 }

@@ -1,4 +1,5 @@
 import type { AccessVerdict, DoubtReason, Rights, VerdictReason } from '@hapset/core';
+import { hostNameOf } from '@hapset/core';
 
 interface VerdictWords {
   /** In the bench's cell. */
@@ -101,5 +102,5 @@ export function rightsSentence({ look, comment, change, download, answer }: Righ
 }
 
 function hostOf(detail: string): string {
-  return /^https?:/.test(detail) && URL.canParse(detail) ? new URL(detail).hostname : detail;
+  return /^https?:/.test(detail) ? (hostNameOf(detail) ?? detail) : detail;
 }

@@ -1,9 +1,9 @@
 /** What is missing or wrong in a kind's fields, field by field: the same answer in the form and on the server. */
-import { isWebAddress } from '../intake/read-intake.js';
 import { unreachable } from '../../platform/result.js';
 import { instantOf } from '../../platform/time/zoned.js';
 import type { Content } from './content.js';
 import { plainNumber } from '../../code/payload/telephone.js';
+import { isWebAddress } from '../../platform/web-address.js';
 
 export const contentProblemReasons = [
   'needed',

@@ -2,7 +2,7 @@
 import { describeAddress } from '../service-description/match.js';
 import type { ServiceCatalogue } from '../service-description/catalogue.js';
 import type { LinkKind } from '../material/material-kinds.js';
-import { parseUrl } from './read-intake.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 const endings: readonly (readonly [RegExp, LinkKind])[] = [
   [/\.(?:pdf|docx?|odt|pptx?|odp|xlsx?|ods)$/i, 'document'],

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { markDuplicates } from './duplicates.js';
-import { isWebAddress, looksLikeLink, readIntake, type IntakeItem } from './read-intake.js';
+import { looksLikeLink, readIntake, type IntakeItem } from './read-intake.js';
 import type { RepairKind } from './repair.js';
+import { isWebAddress } from '../../platform/web-address.js';
 
 const links = (text: string): readonly string[] =>
   readIntake(text).flatMap((item) => (item.sort === 'link' ? [item.link] : []));

@@ -3,6 +3,7 @@
  * thing, but for an address that a mail program broke over two lines. Pure: the same text, the same list.
  */
 import { repairLink, type Repair, type RepairKind } from './repair.js';
+import { isWebAddress, parseUrl } from '../../platform/web-address.js';
 
 export type IntakeItem = IntakeLink | IntakeWords | IntakeUnusable;
 
@@ -120,16 +121,4 @@ function splitTitle(text: string): { address: string; title: string | null } {
     .replace(/^[-–—:|\s]+/, '')
     .trim();
   return { address: parts.slice(0, end).join(' '), title: title === '' ? null : title.normalize('NFC') };
-}
-
-/** True for an absolute http or https address with a host. */
-export function isWebAddress(text: string): boolean {
-  if (/\s/.test(text)) return false;
-  const url = parseUrl(text);
-  return url !== null && (url.protocol === 'http:' || url.protocol === 'https:') && url.hostname !== '';
-}
-
-/** `new URL` without the exception. */
-export function parseUrl(text: string): URL | null {
-  return URL.canParse(text) ? new URL(text) : null;
 }

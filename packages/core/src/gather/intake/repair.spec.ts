@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { isWebAddress } from './read-intake.js';
 import { repairKinds, repairLink, type RepairKind } from './repair.js';
+import { isWebAddress } from '../../platform/web-address.js';
 
 /** What was pasted, what it must become, and the repairs that must be told. */
 const cases: readonly (readonly [string, string, readonly RepairKind[]])[] = [

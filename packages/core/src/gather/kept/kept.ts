@@ -1,6 +1,7 @@
 /** What the school's own server keeps: a file, a set of pictures, a written page. The code carries the address of its page. */
 import type { PageDocument } from '../written-page/document.js';
 import { documentFiles, readDocument } from '../written-page/read-document.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 export const keptKinds = ['file', 'picture-set', 'written-page'] as const;
 export type KeptKind = (typeof keptKinds)[number];
@@ -84,8 +85,8 @@ export function pageAddress(publicAddress: string, token: string): string {
 
 /** Does the address belong to pages or files that the server shows to everybody? @param publicAddress the school's own */
 export function isOwnPublicPage(address: string, publicAddress: string): boolean {
-  if (!URL.canParse(address) || !URL.canParse(publicAddress)) return false;
-  const [asked, own] = [new URL(address), new URL(publicAddress)];
+  const [asked, own] = [parseUrl(address), parseUrl(publicAddress)];
+  if (!asked || !own) return false;
   const below = own.pathname.replace(/\/+$/, '');
   return (
     asked.origin === own.origin && [`${below}/p/`, `${below}/k/`].some((start) => asked.pathname.startsWith(start))

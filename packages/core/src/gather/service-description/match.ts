@@ -1,8 +1,8 @@
 /** Finds the description of an address: by host first, then the first of its addresses that fits. */
-import { parseUrl } from '../intake/read-intake.js';
 import { fillTemplate } from './address-path.js';
 import type { KnownService, ServiceCatalogue } from './catalogue.js';
 import type { AddressDescription, ServiceDescription } from './description.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 export interface DescribedAddress {
   readonly service: ServiceDescription;

@@ -1,5 +1,4 @@
 /** Reads what an editor, a script or an attacker sent: only what a page may hold comes through, everything else is left out. */
-import { parseUrl } from '../intake/read-intake.js';
 import { unreachable } from '../../platform/result.js';
 import {
   blockTypes,
@@ -13,6 +12,7 @@ import {
   type PageNode,
   type PageNodeType,
 } from './document.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 type Given = Readonly<Record<string, unknown>>;
 

@@ -4,7 +4,7 @@
  */
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import { isOwnShortener, serviceAt } from '../../gather/service-description/match.js';
-import { hostNameOf, isLoopbackHost } from '../../platform/web-host.js';
+import { hostNameOf, isLoopbackHost, parseUrl } from '../../platform/web-address.js';
 import type { Evidence } from './evidence.js';
 import { hostsOnTheWay } from './on-the-way.js';
 
@@ -45,8 +45,8 @@ const startPath = /^\/(?:(?:index|home|start|default)(?:\.\w+)?\/?|[a-z]{2}(?:-[
 
 /** A deep link that ended at the start page, or a described service's start page itself: perhaps only part of the address was copied. */
 function startPage({ asked, final }: Evidence, catalogue: ServiceCatalogue): readonly Doubt[] {
-  if (!final || !URL.canParse(final.address) || !URL.canParse(asked)) return [];
-  const [from, to] = [new URL(asked), new URL(final.address)];
+  const [from, to] = [parseUrl(asked), parseUrl(final?.address ?? '')];
+  if (!from || !to) return [];
   if (!startPath.test(to.pathname) || to.search !== '') return [];
   const deep = from.search !== '' || !startPath.test(from.pathname);
   return deep || serviceAt(from.hostname, catalogue) ? [{ reason: 'start-page', detail: to.hostname }] : [];
@@ -106,8 +106,9 @@ function isAtHome(host: string, home: string, catalogue: ServiceCatalogue): bool
 }
 
 function ownAddressDoubts(asked: string): readonly Doubt[] {
-  if (!URL.canParse(asked)) return [];
-  const { hostname, protocol } = new URL(asked);
+  const url = parseUrl(asked);
+  if (!url) return [];
+  const { hostname, protocol } = url;
   if (isLoopbackHost(hostname) || hostname === '0.0.0.0') return [{ reason: 'address-loopback', detail: hostname }];
   return protocol === 'http:' ? [{ reason: 'address-plain', detail: hostname }] : [];
 }

@@ -2,6 +2,7 @@
 import { isOwnPublicPage } from '../../gather/kept/kept.js';
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import { describeAddress } from '../../gather/service-description/match.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 /** A link on a page, in the order of the page. */
 export interface PageLink {
@@ -27,11 +28,11 @@ export function linksInside(
   catalogue: ServiceCatalogue,
   publicAddress: string | null,
 ): readonly PageLink[] {
-  const own = URL.canParse(address) ? new URL(address) : null;
+  const own = parseUrl(address);
   const service = describeAddress(address, catalogue)?.service.id ?? null;
   const wanted = links.filter((link) => {
-    if (link.inMenu || !URL.canParse(link.address)) return false;
-    const url = new URL(link.address);
+    const url = link.inMenu ? null : parseUrl(link.address);
+    if (!url) return false;
     if (url.protocol !== 'http:' && url.protocol !== 'https:') return false;
     if (holder === 'written-page')
       return publicAddress === null || !isOwnPublicPage(link.address, publicAddress) || url.pathname !== own?.pathname;

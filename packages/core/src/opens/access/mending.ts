@@ -1,9 +1,9 @@
 /** The steps that mend a verdict: the service's own where it is described, general ones otherwise. */
 import { unreachable } from '../../platform/result.js';
 import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
-import { parseUrl } from '../../gather/intake/read-intake.js';
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import { describeAddress } from '../../gather/service-description/match.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 export interface Mending {
   /** Name of the service, null where it is not described. */

@@ -1,7 +1,7 @@
 /** Which described services a link led through: a short link of anybody's may stand before the service that matters. */
 import type { KnownService, ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import { serviceAt } from '../../gather/service-description/match.js';
-import { hostNameOf } from '../../platform/web-host.js';
+import { hostNameOf } from '../../platform/web-address.js';
 import type { Evidence } from './evidence.js';
 
 /** Names of the hosts on the way, each once. */
@@ -24,8 +24,7 @@ export function addressAtService(
   catalogue: ServiceCatalogue,
 ): string {
   return (
-    [asked, ...hops.map(({ address }) => address)].find(
-      (address) => URL.canParse(address) && serviceAt(new URL(address).hostname, catalogue),
-    ) ?? asked
+    [asked, ...hops.map(({ address }) => address)].find((address) => serviceAt(hostNameOf(address) ?? '', catalogue)) ??
+    asked
   );
 }

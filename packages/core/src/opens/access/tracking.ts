@@ -3,9 +3,9 @@
  * A name alone proves nothing: whether the link without them leads to the same page is found out by opening both.
  */
 import type { Evidence, FinalPage } from './evidence.js';
-import { parseUrl } from '../../gather/intake/read-intake.js';
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import { serviceAt } from '../../gather/service-description/match.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 /** `*` stands for any beginning or ending. */
 export const generalTracking: readonly string[] = [

@@ -17,6 +17,7 @@ import { readSms, readTel } from '../../code/payload/telephone.js';
 import { readVcard } from '../../code/payload/vcard.js';
 import { readVevent, type ReadEvent } from '../../code/payload/vevent.js';
 import { readWifi } from '../../code/payload/wifi.js';
+import { parseUrl } from '../../platform/web-address.js';
 
 export type Said =
   | {
@@ -59,8 +60,10 @@ export function saidBy(text: string): Said {
 }
 
 function link(text: string): Said | null {
-  if (!/^https?:\/\//i.test(text) || /\s/.test(text) || !URL.canParse(text)) return null;
-  const { hostname, protocol } = new URL(text);
+  if (!/^https?:\/\//i.test(text) || /\s/.test(text)) return null;
+  const url = parseUrl(text);
+  if (!url) return null;
+  const { hostname, protocol } = url;
   return { kind: 'link', link: text, host: hostname, secure: protocol === 'https:' };
 }
 
@@ -80,5 +83,6 @@ function otherAddress(text: string): Said | null {
 function bareAddress(text: string): Said | null {
   if (!/^(?:[a-z0-9](?:[a-z0-9-]*[a-z0-9])?\.)+[a-z]{2,24}(?::\d{1,5})?(?:[/?#]\S*)?$/i.test(text)) return null;
   const address = `http://${text}`;
-  return URL.canParse(address) ? { kind: 'bare-address', link: address, host: new URL(address).hostname } : null;
+  const host = parseUrl(address)?.hostname;
+  return host === undefined ? null : { kind: 'bare-address', link: address, host };
 }

@@ -1,5 +1,6 @@
 /** No answer, or an answer that says the service itself is in trouble: nothing is known about the sharing. */
 import type { Rule } from '../judgement.js';
+import { parseUrl } from '../../../platform/web-address.js';
 
 export const failing: Rule = {
   verdict: 'failing',
@@ -13,5 +14,5 @@ export const failing: Rule = {
 };
 
 function hostOf(address: string): string {
-  return URL.canParse(address) ? new URL(address).host : address;
+  return parseUrl(address)?.host ?? address;
 }

@@ -5,7 +5,7 @@
  */
 import { findHeading, findMark, findNotice, findWall, isShort } from '../find-marks.js';
 import type { Evidence, FormFacts, PageFacts } from '../evidence.js';
-import { hostNameOf } from '../../../platform/web-host.js';
+import { hostNameOf, parseUrl } from '../../../platform/web-address.js';
 import { found, type Finding, type Rule } from '../judgement.js';
 
 const signInPath =
@@ -95,7 +95,6 @@ function movedElsewhere({ asked, final }: Evidence): boolean {
 }
 
 function pathOf(address: string): string {
-  if (!URL.canParse(address)) return address;
-  const url = new URL(address);
-  return url.host + url.pathname;
+  const url = parseUrl(address);
+  return url ? url.host + url.pathname : address;
 }
