@@ -8,7 +8,6 @@ import type {
   EarlierCheck,
   LinkCheckAsked,
   LinkCheckView,
-  NewsItem,
 } from './opens/access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './school/account.js';
 import type { ChangeDevice, CreateDevice, DeviceView } from './school/device.js';
@@ -28,28 +27,8 @@ import type {
 } from './code/look.js';
 import type { ShowWebPicture } from './paper/picture.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './gather/kept.js';
-import type {
-  AddStations,
-  AddedView,
-  BenchView,
-  ChangeLesson,
-  ChangeStation,
-  CreateLesson,
-  CreatedMaterials,
-  CreatedView,
-  LessonView,
-  LessonsPage,
-  OrderStations,
-} from './lessons/lesson.js';
-import type {
-  ChangeMaterial,
-  CreateMaterials,
-  MaterialPage,
-  MaterialView,
-  SaveRehearsal,
-  ShelfPage,
-  TagView,
-} from './gather/material.js';
+import type { ChangeLesson, CreateLesson, CreatedView, LessonView } from './lessons/lesson.js';
+import type { ChangeMaterial, CreateMaterials, MaterialView, TagView, CreatedMaterials } from './gather/material.js';
 import type {
   ChangeSheetTemplate,
   CreateSheetTemplate,
@@ -62,7 +41,7 @@ import type {
   SheetView,
   UsualSheetTemplate,
 } from './paper/sheet.js';
-import type { AskedRehearsalView, AskRehearsal, RehearsalAsked } from './reads/rehearsal.js';
+import type { AskedRehearsalView, AskRehearsal, RehearsalAsked, SaveRehearsal } from './reads/rehearsal.js';
 import type { KeepService, ServiceTryoutView, ServiceView, TryService } from './gather/service-description.js';
 import type { ChangeShortLink, ShortLinkDetails, ShortLinksPage } from './code/short-link.js';
 import type {
@@ -96,6 +75,11 @@ import type {
   TeacherClassesView,
 } from './school/settings.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school/school-class.js';
+import type { AddStations, OrderStations, ChangeStation, AddedView } from './lessons/station.js';
+import type { BenchView, LessonsPage } from './overview/bench.js';
+import type { MaterialPage } from './overview/material-page.js';
+import type { ShelfPage } from './overview/shelf.js';
+import type { NewsItem } from './overview/news.js';
 
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 /** `office`: office and administrators. */

@@ -181,11 +181,12 @@ export {
   type Rung,
   type RungReason,
 } from './reads/ladder/ladder.js';
-export { levelChoices, repairedPercent, type LevelChoice } from './code/symbol/levels.js';
+export { levelChoices, repairedPercent, type LevelChoice } from './reads/ladder/levels.js';
 export type { SymbolFigures } from './reads/ladder/figures.js';
 export { growthSteps, type GrowthStep, type GrowthSteps } from './code/symbol/steps.js';
 export { documentSizesMm, inTheHandMm, readsInTheHand, tooFineInTheHand } from './reads/optics/in-the-hand.js';
-export { actNeeded, ignoring, scannerActs, type ScannerAct, type ScannerProfile } from './reads/scanner/acts.js';
+export { actNeeded, ignoring } from './reads/scanner/acts.js';
+export { scannerActs, type ScannerAct, type ScannerProfile } from './school/device/scanner-profile.js';
 export { grainOf, grains, type Grain } from './code/symbol/grain.js';
 export {
   captionPlaces,
@@ -363,22 +364,11 @@ export {
 } from './code/typeface/text.js';
 export { fileName } from './paper/sheet/file-name.js';
 
-export {
-  answerStates,
-  isStale,
-  opensState,
-  readsAnswer,
-  paperAnswer,
-  paperChanges,
-  studentAccounts,
-  worse,
-  type AnswerState,
-  type DeviceReach,
-  type PaperAnswer,
-  type PaperChange,
-  type ReadsAnswer,
-  type StudentAccounts,
-} from './overview/readiness/answer.js';
+export { isStale, opensState } from './opens/access/opens-answer.js';
+export { readsAnswer, type DeviceReach, type ReadsAnswer } from './reads/optics/reads-answer.js';
+export { paperAnswer, paperChanges, type PaperAnswer, type PaperChange } from './paper/sheet/paper-answer.js';
+export { studentAccounts, type StudentAccounts } from './school/accounts/student-accounts.js';
+export { worse } from './platform/answer-state.js';
 export { summarise, type FourStates, type ReadinessSummary } from './overview/readiness/summary.js';
 
 export {
@@ -447,4 +437,5 @@ export {
   type CardCode,
   type CardText,
 } from './students/roster/card-code.js';
-export { deskDistanceM, deskScene } from './students/roster/card-desk.js';
+export { deskDistanceM, deskScene } from './paper/sheet/card-desk.js';
+export { answerStates, type AnswerState } from './platform/answer-state.js';

@@ -1,5 +1,4 @@
 import { Module, type DynamicModule } from '@nestjs/common';
-import { AccessCheckController } from '../opens/access-check/access-check.controller.js';
 import { AccessCheckModule } from '../opens/access-check/access-check.module.js';
 import { AccountModule } from '../school/account/account.module.js';
 import { ClockModule } from '../platform/clock/clock.module.js';
@@ -15,7 +14,6 @@ import type { AppLogger } from '../platform/logging/logger.token.js';
 import { LinkCheckModule } from '../opens/link-check/link-check.module.js';
 import { LookModule } from '../code/look/look.module.js';
 import { PictureModule } from '../paper/picture/picture.module.js';
-import { LiveEventsModule } from '../school/live-events/live-events.module.js';
 import { MaterialModule } from '../gather/material/material.module.js';
 import { NewsModule } from '../overview/news/news.module.js';
 import { OpeningScheduleModule } from '../opens/opening-schedule/opening-schedule.module.js';
@@ -29,6 +27,18 @@ import { StudentModule } from '../students/student/student.module.js';
 import { StudentCardModule } from '../students/student-card/student-card.module.js';
 import { StudentPageModule } from '../student-pages/student-page/student-page.module.js';
 import { StationModule } from '../lessons/station/station.module.js';
+import { LiveEventsModule } from '../platform/live-events/live-events.module.js';
+import { dataSourceOptions } from './data-source.js';
+import { WrittenPageModule } from '../gather/written-page/written-page.module.js';
+import { ServiceTryoutModule } from '../opens/service-tryout/service-tryout.module.js';
+import { SymbolModule } from '../code/symbol/symbol.module.js';
+import { ShortLinkModule } from '../code/short-link/short-link.module.js';
+import { CarryModule } from '../code/carry/carry.module.js';
+import { TryoutModule } from '../reads/tryout/tryout.module.js';
+import { BenchModule } from '../overview/bench/bench.module.js';
+import { ShelfModule } from '../overview/shelf/shelf.module.js';
+import { MaterialPageModule } from '../overview/material-page/material-page.module.js';
+import { ShortLinkPageModule } from '../student-pages/short-link-page/short-link-page.module.js';
 
 @Module({})
 export class AppModule {
@@ -38,33 +48,42 @@ export class AppModule {
       imports: [
         ConfigurationModule.with(configuration, logger),
         ClockModule,
-        DatabaseModule,
+        DatabaseModule.with(dataSourceOptions),
+        LiveEventsModule,
         OwnershipModule,
         AccountModule,
         SchoolModule,
         DeviceModule,
-        ServiceDescriptionModule,
         SchoolClassModule,
-        LookModule,
+        ServiceDescriptionModule,
         FileModule,
         MaterialModule,
-        StudentPageModule,
-        StationModule,
+        WrittenPageModule,
         LessonModule,
+        StationModule,
         AccessCheckModule,
+        ServiceTryoutModule,
         LinkCheckModule,
         OpeningScheduleModule,
-        NewsModule,
-        LiveEventsModule,
+        LookModule,
+        SymbolModule,
+        ShortLinkModule,
+        CarryModule,
         RehearsalModule,
+        TryoutModule,
+        InspectionModule,
         SheetModule,
+        PictureModule,
         StudentModule,
         StudentCardModule,
-        PictureModule,
-        InspectionModule,
+        NewsModule,
+        BenchModule,
+        ShelfModule,
+        MaterialPageModule,
+        StudentPageModule,
+        ShortLinkPageModule,
         HealthModule,
       ],
-      controllers: [AccessCheckController],
     };
   }
 }

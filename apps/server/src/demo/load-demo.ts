@@ -203,10 +203,12 @@ class DemoLoading {
           pasted,
           repairs: [],
         },
-        this.ownerId(owner),
-        now,
-        this.setting.services,
-        `items.${index}`,
+        {
+          ownerId: this.ownerId(owner),
+          createdAt: now,
+          catalogue: this.setting.services,
+          path: `items.${index}`,
+        },
       );
       rows.push(item.shortLink ? { ...row, carry: 'short-link', slug: randomSlug(newSlugLengths.least) } : row);
     }

@@ -3,7 +3,7 @@ import { createBrowserRouter, redirect, type LoaderFunctionArgs } from 'react-ro
 import { sessionQuery, visitorQuery } from '../school/account/session.queries.js';
 import { ApiError } from '../platform/api/problem-error.js';
 import { queryClient } from '../platform/api/query-client.js';
-import { InspectFrame } from '../reads/inspection/inspect-frame.js';
+import { InspectFrame } from './shell/inspect-frame.js';
 import { Shell } from './shell/shell.js';
 import { FailedPage, NotFoundPage } from './shell/trouble-pages.js';
 
@@ -82,15 +82,15 @@ export const router = createBrowserRouter([
       { path: 'shelf/:materialId/write', lazy: () => import('../gather/written-page/write-page.js') },
       { path: 'shelf/:materialId', lazy: () => import('../overview/material-page/material-page.js') },
       { path: 'sheets', lazy: () => import('../paper/sheet/compose-page.js') },
-      { path: 'school/students', lazy: () => import('../students/roster/students-page.js') },
-      { path: 'school/students/import', lazy: () => import('../students/roster/import-page.js') },
+      { path: 'school/students', lazy: () => import('../students/student/students-page.js') },
+      { path: 'school/students/import', lazy: () => import('../students/student/import-page.js') },
       { path: 'school/students/cards', lazy: () => import('../students/student-card/cards-page.js') },
       { path: 'school/students/read', lazy: () => import('../students/student-card/read-page.js') },
       { path: 'school/templates', lazy: () => import('../paper/sheet/templates-page.js') },
       { path: 'add', lazy: () => import('../overview/add/add-page.js') },
-      { path: 'devices', lazy: () => import('../school/device/devices-page.js') },
+      { path: 'devices', lazy: () => import('../school/devices-page/devices-page.js') },
       { path: 'school/looks', lazy: () => import('../code/look/looks-page.js') },
-      { path: 'school/looks/:lookId', lazy: () => import('../code/look/look-editor-page.js') },
+      { path: 'school/looks/:lookId', lazy: () => import('../overview/look-editor/look-editor-page.js') },
       { path: 'school', lazy: () => import('../overview/school/school-page.js') },
       { path: 'school/services', lazy: () => import('../gather/service-description/services-page.js') },
       { path: 'school/services/new', lazy: () => import('../gather/service-description/service-page.js') },

@@ -1,9 +1,5 @@
 import type { LookDesign, LookJudgement } from '@hapset/core';
-
-/** What stands for black squares on white, where a look is chosen. */
-export const plainLookChoice = 'plain';
-/** Id of one of the school's looks, `plain`, or null for what lesson or school say. */
-export type LookChoice = string | null;
+import type { LookChoice } from '../gather/material.js';
 
 export interface LookView {
   readonly id: string;

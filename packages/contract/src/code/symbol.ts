@@ -1,4 +1,4 @@
-import type { ErrorCorrectionLevel, SegmentMode } from '@hapset/core';
+import type { Carry, CodeDrawing, ErrorCorrectionLevel, Grain, SegmentMode } from '@hapset/core';
 
 /** A payload to be seen as a symbol, for scripts and tests. */
 export interface PreviewSymbol {
@@ -19,4 +19,19 @@ export interface SymbolPreview {
   readonly charactersToShrink: number | null;
   /** With its quiet zone, one unit a module. */
   readonly svg: string;
+}
+
+/** The code of a material: its figures, and how it is drawn in its look. */
+export interface CodeView {
+  readonly carry: Carry;
+  readonly payload: string;
+  readonly version: number;
+  readonly modules: number;
+  readonly level: ErrorCorrectionLevel;
+  readonly mask: number;
+  readonly grain: Grain;
+  readonly charactersUntilGrowth: number;
+  /** Characters to remove for the next coarser step; null where there is none. */
+  readonly charactersToShrink: number | null;
+  readonly drawing: CodeDrawing;
 }

@@ -1,30 +1,13 @@
 import type {
   AddressCarry,
   AddressRole,
-  Carry,
-  CodeDrawing,
   Kept,
   Content,
   ErrorCorrectionLevel,
-  Grain,
-  Ladder,
-  LevelChoice,
   LinkKind,
-  LookDesign,
   MaterialKind,
-  PaperFormat,
-  ReaderEngineName,
-  RehearsedDevice,
   Repair,
 } from '@hapset/core';
-import type { AccessCheckView } from '../opens/access-check.js';
-import type { KeptView } from './kept.js';
-import type { DeviceView } from '../school/device.js';
-import type { CodeLookView, LookChoice } from '../code/look.js';
-import type { PicturesView } from '../paper/picture.js';
-import type { ShortLinkView } from '../code/short-link.js';
-import type { ReadinessView } from '../overview/readiness.js';
-import type { SheetView } from '../paper/sheet.js';
 
 /** One thing to add: a link as repaired, words, the fields of a kind, or what is kept here. Exactly one of the four is given. */
 export interface NewMaterial {
@@ -108,107 +91,21 @@ export interface MaterialView {
   readonly version: number;
 }
 
-/** The code of a material: its figures, and how it is drawn in its look. */
-export interface CodeView {
-  readonly carry: Carry;
-  readonly payload: string;
-  readonly version: number;
-  readonly modules: number;
-  readonly level: ErrorCorrectionLevel;
-  readonly mask: number;
-  readonly grain: Grain;
-  readonly charactersUntilGrowth: number;
-  /** Characters to remove for the next coarser step; null where there is none. */
-  readonly charactersToShrink: number | null;
-  readonly drawing: CodeDrawing;
-}
-
-/** A row of the shelf. */
-export interface ShelfRow {
-  readonly material: MaterialView;
-  readonly code: CodeView | null;
-  readonly readiness: ReadinessView;
-  readonly lessons: readonly { readonly id: string; readonly name: string }[];
-}
-
-export interface ShelfPage {
-  readonly rows: readonly ShelfRow[];
-  /** Give it as `after` for the next page; null at the end. */
-  readonly next: string | null;
-  readonly total: number;
-}
-
-/** Where the material hangs: in a lesson as a station, or nowhere yet. */
-export interface StationPlace {
-  readonly stationId: string;
-  readonly lessonId: string;
-  readonly lessonName: string;
-  /** From 1. */
-  readonly position: number;
-  /** The station's own name, null when it goes by the material's title. */
-  readonly name: string | null;
-  readonly instruction: string | null;
-  readonly version: number;
-}
-
-/** The page of a material: the same inside and outside a lesson. */
-export interface MaterialPage {
-  readonly material: MaterialView;
-  /** What it holds, where the school's own server keeps it. */
-  readonly kept: KeptView | null;
-  readonly station: StationPlace | null;
-  readonly lessons: readonly { readonly id: string; readonly name: string }[];
-  readonly code: CodeView | null;
-  /** What the code could carry, side by side. */
-  readonly ladder: Ladder;
-  /** Error correction levels of what is carried now, with what each costs. */
-  readonly levels: readonly LevelChoice[];
-  /** Null until one was made. */
-  readonly shortLink: ShortLinkView | null;
-  readonly look: CodeLookView;
-  /** Null where no code holds the payload. */
-  readonly pictures: PicturesView | null;
-  readonly check: AccessCheckView | null;
-  readonly readiness: ReadinessView;
-  readonly rehearsal: RehearsalView;
-  readonly sheets: readonly SheetView[];
-  readonly paper: PaperFormat;
-}
-
-export interface RehearsalView {
-  /** Names what is rehearsed: payload, level, look, size and devices. Results are handed in under it. */
-  readonly key: string;
-  readonly sizeMm: number;
-  /** Chosen by hand; null where it is computed. */
-  readonly chosenSizeMm: number | null;
-  /** What the school's paper holds. */
-  readonly largestMm: number;
-  readonly distanceM: number;
-  /** The station's own; null where it is the lesson's, or none. */
-  readonly ownDistanceM: number | null;
-  readonly devices: readonly DeviceView[];
-  /** How the code looks; null for black squares on white. */
-  readonly look: LookDesign | null;
-  /** Null until it was rehearsed as it is now. */
-  readonly results: readonly RehearsalResult[] | null;
-  readonly rehearsedAt: string | null;
-}
-
-/** What the engine that a device resembles makes of it, which decides; and the others, as far as they were asked. */
-export interface RehearsalResult extends RehearsedDevice {
-  readonly others: readonly OtherReader[];
-}
-
-export interface OtherReader extends Pick<RehearsedDevice, 'reachM' | 'misread'> {
-  readonly engine: ReaderEngineName;
-}
-
-export interface SaveRehearsal {
-  readonly results: readonly RehearsalResult[];
-}
-
 /** A tag is a collection: it can be opened and checked as one. */
 export interface TagView {
   readonly tag: string;
   readonly materials: number;
 }
+
+export interface CreatedMaterials {
+  readonly materialIds: readonly string[];
+}
+
+/** What stands for black squares on white, where a look is chosen. */
+export const plainLookChoice = 'plain';
+
+/** A look's id or `plain`. */
+export const lookChoicePattern = new RegExp(`^(?:${plainLookChoice}|[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$`);
+
+/** Id of one of the school's looks, `plain`, or null for what lesson or school say. */
+export type LookChoice = string | null;

@@ -85,19 +85,6 @@ export interface LinkCheckEvidence {
   readonly inside: readonly InsideItem[];
 }
 
-/** A material of a coming lesson that opened for students and does not any more. */
-export interface NewsItem {
-  readonly materialId: string;
-  readonly stationId: string | null;
-  readonly name: string;
-  readonly lessonId: string | null;
-  readonly lessonName: string | null;
-  readonly before: AccessVerdict;
-  readonly now: AccessVerdict;
-  /** When it was noticed, RFC 3339 in UTC. */
-  readonly noticedAt: string;
-}
-
 /** What `/api/events` tells (server-sent events, one JSON each). */
 export type LiveEvent =
   | { readonly type: 'check'; readonly materialId: string; readonly state: AccessCheckState }

@@ -1,13 +1,5 @@
 /** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
-import type {
-  DuplexEdge,
-  GridProblem,
-  HeaderPicture,
-  PaperFormat,
-  SheetKind,
-  SheetSetup,
-  TextField,
-} from '@hapset/core';
+import type { GridProblem, HeaderPicture, PaperFormat, SheetKind, SheetSetup, TextField } from '@hapset/core';
 
 export const sheetWarnings = [
   'no-code',
@@ -163,14 +155,4 @@ export interface ChangeSheetTemplate {
 /** @property usual what sheets of that kind have from now on where nobody chooses */
 export interface UsualSheetTemplate {
   readonly usual: boolean;
-}
-
-/** What the school's printer does. */
-export interface PrinterSettings {
-  /** At the edges that it can't reach. */
-  readonly printerMarginMm: number;
-  readonly duplexEdge: DuplexEdge;
-  /** How far backs are moved to meet their fronts, to the right and down as the back is looked at. */
-  readonly duplexRightMm: number;
-  readonly duplexDownMm: number;
 }

@@ -1,4 +1,5 @@
-import type { Difference, ReaderEngineName, Scene } from '@hapset/core';
+import type { Difference, LookDesign, ReaderEngineName, RehearsedDevice, Scene } from '@hapset/core';
+import type { DeviceView } from '../school/device.js';
 
 /** A rehearsal that belongs to no material, for scripts: a code at a size, and one camera. */
 export interface AskRehearsal {
@@ -51,4 +52,36 @@ export interface AskedRehearsalResult {
     readonly trials: number;
     /** Share that read, 0 to 1. */ readonly rate: number;
   }[];
+}
+
+export interface RehearsalView {
+  /** Names what is rehearsed: payload, level, look, size and devices. Results are handed in under it. */
+  readonly key: string;
+  readonly sizeMm: number;
+  /** Chosen by hand; null where it is computed. */
+  readonly chosenSizeMm: number | null;
+  /** What the school's paper holds. */
+  readonly largestMm: number;
+  readonly distanceM: number;
+  /** The station's own; null where it is the lesson's, or none. */
+  readonly ownDistanceM: number | null;
+  readonly devices: readonly DeviceView[];
+  /** How the code looks; null for black squares on white. */
+  readonly look: LookDesign | null;
+  /** Null until it was rehearsed as it is now. */
+  readonly results: readonly RehearsalResult[] | null;
+  readonly rehearsedAt: string | null;
+}
+
+/** What the engine that a device resembles makes of it, which decides; and the others, as far as they were asked. */
+export interface RehearsalResult extends RehearsedDevice {
+  readonly others: readonly OtherReader[];
+}
+
+export interface OtherReader extends Pick<RehearsedDevice, 'reachM' | 'misread'> {
+  readonly engine: ReaderEngineName;
+}
+
+export interface SaveRehearsal {
+  readonly results: readonly RehearsalResult[];
 }

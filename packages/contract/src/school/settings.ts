@@ -1,5 +1,14 @@
-import type { PaperFormat } from '@hapset/core';
-import type { PrinterSettings } from '../paper/sheet.js';
+import type { DuplexEdge, PaperFormat } from '@hapset/core';
+
+/** What the school's printer does. */
+export interface PrinterSettings {
+  /** At the edges that it can't reach. */
+  readonly printerMarginMm: number;
+  readonly duplexEdge: DuplexEdge;
+  /** How far backs are moved to meet their fronts, to the right and down as the back is looked at. */
+  readonly duplexRightMm: number;
+  readonly duplexDownMm: number;
+}
 
 export interface SchoolView extends PrinterSettings {
   readonly name: string;

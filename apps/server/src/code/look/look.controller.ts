@@ -1,12 +1,12 @@
 import { Body, Controller, Delete, Get, Param, Patch, Post, Put, Res } from '@nestjs/common';
 import type { LookPictureView, LooksView, LookView } from '@hapset/contract';
 import type { Response } from 'express';
-import type { Account } from '../../school/account/account.entity.js';
 import { AdministratorOnly } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { AllowLookDto, BringLookPictureDto, ChangeLookDto, CreateLookDto, LookRulesDto } from './look.dto.js';
 import { LookPictureService } from './look-picture.service.js';
 import { LookService } from './look.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api')
 export class LookController {
@@ -16,46 +16,46 @@ export class LookController {
   ) {}
 
   @Get('looks')
-  list(@Who() who: Account): Promise<LooksView> {
+  list(@Who() who: SignedIn): Promise<LooksView> {
     return this.looks.list(who);
   }
 
   @Post('looks')
-  create(@Body() body: CreateLookDto, @Who() who: Account): Promise<LookView> {
+  create(@Body() body: CreateLookDto, @Who() who: SignedIn): Promise<LookView> {
     return this.looks.create(body, who);
   }
 
   @Put('looks/:lookId')
-  change(@Param('lookId') lookId: string, @Body() body: ChangeLookDto, @Who() who: Account): Promise<LookView> {
+  change(@Param('lookId') lookId: string, @Body() body: ChangeLookDto, @Who() who: SignedIn): Promise<LookView> {
     return this.looks.change(lookId, body, who);
   }
 
   @AdministratorOnly()
   @Patch('looks/:lookId')
-  allow(@Param('lookId') lookId: string, @Body() body: AllowLookDto, @Who() who: Account): Promise<LookView> {
+  allow(@Param('lookId') lookId: string, @Body() body: AllowLookDto, @Who() who: SignedIn): Promise<LookView> {
     return this.looks.allow(lookId, body.allowed, who);
   }
 
   @Delete('looks/:lookId')
-  async remove(@Param('lookId') lookId: string, @Who() who: Account): Promise<null> {
+  async remove(@Param('lookId') lookId: string, @Who() who: SignedIn): Promise<null> {
     await this.looks.remove(lookId, who);
     return null;
   }
 
   @Post('looks/:lookId/restore')
-  async restore(@Param('lookId') lookId: string, @Who() who: Account): Promise<null> {
+  async restore(@Param('lookId') lookId: string, @Who() who: SignedIn): Promise<null> {
     await this.looks.restore(lookId, who);
     return null;
   }
 
   @AdministratorOnly()
   @Put('look-rules')
-  changeRules(@Body() body: LookRulesDto, @Who() who: Account): Promise<LooksView> {
+  changeRules(@Body() body: LookRulesDto, @Who() who: SignedIn): Promise<LooksView> {
     return this.looks.changeRules(body, who);
   }
 
   @Post('look-pictures')
-  bring(@Body() body: BringLookPictureDto, @Who() who: Account): Promise<LookPictureView> {
+  bring(@Body() body: BringLookPictureDto, @Who() who: SignedIn): Promise<LookPictureView> {
     return this.pictures.bring(body.uploadId, who.id);
   }
 

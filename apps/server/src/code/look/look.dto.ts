@@ -1,7 +1,6 @@
 import {
   limits,
   lookMakers,
-  plainLookChoice,
   type AllowLook,
   type BringLookPicture,
   type ChangeLook,
@@ -9,6 +8,7 @@ import {
   type CreateLook,
   type LookMakers,
   type LookRules,
+  lookChoicePattern,
 } from '@hapset/contract';
 import type { LookDesign } from '@hapset/core';
 import { IsBoolean, IsIn, IsInt, IsObject, IsString, IsUUID, Matches, MaxLength, ValidateIf } from 'class-validator';
@@ -41,9 +41,6 @@ export class BringLookPictureDto implements BringLookPicture {
   @IsUUID('all') uploadId: string;
 }
 export const sameBringLookPicture: Exact<Plain<BringLookPictureDto>, Plain<BringLookPicture>> = true;
-
-/** A look's id, `plain`, or null for what others say. */
-export const lookChoicePattern = new RegExp(`^(?:${plainLookChoice}|[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$`);
 
 export class ChooseLookDto implements ChooseLook {
   @ValidateIf((body: ChooseLookDto) => body.look !== null) @Matches(lookChoicePattern) look: string | null;

@@ -8,10 +8,12 @@ import { Look } from './look.entity.js';
 import { LookPicture } from './look-picture.entity.js';
 import { LookPictureService } from './look-picture.service.js';
 import { LookService } from './look.service.js';
+import { LessonModule } from '../../lessons/lesson/lesson.module.js';
+import { LessonLookController } from './lesson-look.controller.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Look, LookPicture]), SchoolModule, UploadModule, DecoderModule],
-  controllers: [LookController],
+  imports: [TypeOrmModule.forFeature([Look, LookPicture]), SchoolModule, UploadModule, DecoderModule, LessonModule],
+  controllers: [LookController, LessonLookController],
   providers: [LookService, LookPictureService],
   exports: [LookService, LookPictureService],
 })

@@ -15,7 +15,6 @@ import {
 import { plainLook, readLook, type LookDesign } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import { IsNull, Repository } from 'typeorm';
-import type { Account } from '../../school/account/account.entity.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
@@ -23,6 +22,7 @@ import { SchoolService } from '../../school/settings/school.service.js';
 import { Look } from './look.entity.js';
 import { LookPictureService } from './look-picture.service.js';
 import { toLookView } from './look.view.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** The look that a code has, and who chose it. */
 export interface ChosenLook {
@@ -46,7 +46,7 @@ export class LookService {
     private readonly clock: Clock,
   ) {}
 
-  async list(who: Account): Promise<LooksView> {
+  async list(who: SignedIn): Promise<LooksView> {
     const [rows, uses, { defaultLookId, looksMadeBy }] = await Promise.all([
       this.looks.find({ where: { removedAt: IsNull() }, order: { name: 'ASC', id: 'ASC' } }),
       this.uses(),
@@ -82,7 +82,7 @@ export class LookService {
   }
 
   /** @throws ProblemError not-allowed where the school leaves it to the administrator, invalid */
-  async create({ name, design }: CreateLook, who: Account): Promise<LookView> {
+  async create({ name, design }: CreateLook, who: SignedIn): Promise<LookView> {
     const { looksMadeBy } = await this.school.get();
     if (looksMadeBy === 'administrator' && who.role !== 'administrator')
       throw new ProblemError('not-allowed', 'At this school the administrator makes looks.');
@@ -105,7 +105,7 @@ export class LookService {
   }
 
   /** @throws ProblemError not-found, not-allowed, invalid, stale */
-  async change(id: string, { name, design, version }: ChangeLook, who: Account): Promise<LookView> {
+  async change(id: string, { name, design, version }: ChangeLook, who: SignedIn): Promise<LookView> {
     await this.requireOwn(id, who);
     const { affected } = await this.looks.update(
       { id, version, removedAt: IsNull() },
@@ -115,14 +115,14 @@ export class LookService {
     return this.view(id, who);
   }
 
-  async allow(id: string, allowed: boolean, who: Account): Promise<LookView> {
+  async allow(id: string, allowed: boolean, who: SignedIn): Promise<LookView> {
     await this.require(id);
     await this.looks.update({ id }, { allowed });
     return this.view(id, who);
   }
 
   /** @throws ProblemError in-use while codes have it by choice, or the school by default */
-  async remove(id: string, who: Account): Promise<void> {
+  async remove(id: string, who: SignedIn): Promise<void> {
     await this.requireOwn(id, who);
     const [uses, { defaultLookId }] = await Promise.all([this.uses(), this.school.get()]);
     if (defaultLookId === id) throw new ProblemError('in-use', 'It is the school’s look where none is chosen.');
@@ -131,7 +131,7 @@ export class LookService {
     await this.looks.update({ id }, { removedAt: this.clock.now() });
   }
 
-  async restore(id: string, who: Account): Promise<void> {
+  async restore(id: string, who: SignedIn): Promise<void> {
     const row = await this.looks.findOneBy({ id });
     if (!row) throw notFound('look');
     mayChange(row, who);
@@ -139,7 +139,7 @@ export class LookService {
   }
 
   /** @throws ProblemError not-found */
-  async changeRules(rules: LookRules, who: Account): Promise<LooksView> {
+  async changeRules(rules: LookRules, who: SignedIn): Promise<LooksView> {
     if (rules.defaultLookId !== null) await this.require(rules.defaultLookId);
     await this.school.changeLookRules(rules.defaultLookId, rules.madeBy);
     return this.list(who);
@@ -161,11 +161,11 @@ export class LookService {
     return found;
   }
 
-  private async requireOwn(id: string, who: Account): Promise<void> {
+  private async requireOwn(id: string, who: SignedIn): Promise<void> {
     mayChange(await this.require(id), who);
   }
 
-  private async view(id: string, who: Account): Promise<LookView> {
+  private async view(id: string, who: SignedIn): Promise<LookView> {
     return toLookView(await this.require(id), who, (await this.uses()).get(id) ?? 0);
   }
 
@@ -197,7 +197,7 @@ function tidy(name: string): string {
 }
 
 /** @throws ProblemError not-allowed */
-function mayChange({ madeById }: Look, who: Account): void {
+function mayChange({ madeById }: Look, who: SignedIn): void {
   if (madeById !== who.id && who.role !== 'administrator')
     throw new ProblemError('not-allowed', 'A look is changed by who made it, or by the administrator.');
 }

@@ -1,10 +1,10 @@
 import type { LookView } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
 import type { Look } from './look.entity.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 export function toLookView(
   { id, name, design, allowed, madeById, version }: Look,
-  who: Account,
+  who: SignedIn,
   uses: number,
 ): LookView {
   return { id, name, design, allowed, mayChange: madeById === who.id || who.role === 'administrator', uses, version };

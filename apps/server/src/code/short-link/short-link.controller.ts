@@ -1,13 +1,12 @@
 import { Body, Controller, Get, Header, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import type { ShortLinkDetails, ShortLinksPage } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
 import { MaterialService } from '../../gather/material/material.service.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { isShortLinkFilter, ShortLinkListService, type ShortLinkWish } from './short-link-list.service.js';
 import { ChangeShortLinkDto } from './short-link.dto.js';
 import { ShortLinkService } from './short-link.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
-/** Declared in the material's module, since a short link is looked after where its material is. */
 @Controller('api')
 export class ShortLinkController {
   constructor(
@@ -18,7 +17,7 @@ export class ShortLinkController {
 
   @Get('short-links')
   list(
-    @Who() who: Account,
+    @Who() who: SignedIn,
     @Query('find') find?: string,
     @Query('filter') filter?: string,
     @Query('after') after?: string,
@@ -29,7 +28,7 @@ export class ShortLinkController {
   @Get('short-links.csv')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="short-links.csv"')
-  csv(@Who() who: Account, @Query('find') find?: string, @Query('filter') filter?: string): Promise<string> {
+  csv(@Who() who: SignedIn, @Query('find') find?: string, @Query('filter') filter?: string): Promise<string> {
     return this.lists.csv(who.id, wishOf(find, filter, undefined));
   }
 

@@ -1,7 +1,7 @@
 import type { Opening } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { keywordColumn, optionalIdColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
-import { Material } from '../../gather/material/material.entity.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
 
 /** A slug that was given out. Rows stay for ever: what once stood on paper never means anything else. */
 @Entity('short_links')
@@ -9,7 +9,7 @@ export class ShortLink {
   @PrimaryColumn(keywordColumn(9)) slug: string;
   /** Where it leads. A material may have several: those that were replaced still lead there. */
   @Index() @Column(optionalIdColumn) materialId: string | null;
-  @ManyToOne(() => Material, { onDelete: 'SET NULL', nullable: true }) material: Relation<Material> | null;
+  @ManyToOne('Material', { onDelete: 'SET NULL', nullable: true }) material: Relation<MaterialRecord> | null;
   /** The material's id while it is the one that new codes carry, then null: a material has one such. */
   @Index({ unique: true }) @Column(optionalIdColumn) currentFor: string | null;
   @Column({ type: 'json' }) opening: Opening;

@@ -2,11 +2,10 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ShortLinkDetails, ShortLinkView } from '@hapset/contract';
-import { alwaysOpen, newSlugLength, openingProblem, shortBase, type Opening } from '@hapset/core';
-import { EntityManager, Repository } from 'typeorm';
+import { alwaysOpen, newSlugLength, openingProblem, shortBase, type Opening, isAlwaysOpen } from '@hapset/core';
+import { EntityManager, Repository, In } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
-import type { Material } from '../../gather/material/material.entity.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { randomSlug } from './random-slug.js';
@@ -16,6 +15,7 @@ import { ShortLinkCount } from './short-link-count.entity.js';
 import { ShortLinkTurn } from './short-link-turn.entity.js';
 import { ShortLink } from './short-link.entity.js';
 import { toDetails, toShortLinkView } from './short-link.view.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
 
 const attempts = 20;
 const daysShown = 30;
@@ -34,7 +34,7 @@ export class ShortLinkService {
   ) {}
 
   /** The material's slug; a new one where it has none. The same for two that ask at once. */
-  async allocate(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
+  async allocate(material: Pick<MaterialRecord, 'id' | 'slug'>): Promise<string> {
     if (material.slug !== null) return material.slug;
     for (let attempt = 0; attempt < attempts; attempt += 1) {
       await this.links
@@ -50,7 +50,7 @@ export class ShortLinkService {
   }
 
   /** A new slug in the place of an old one, which leads to the same still. @returns the new one @throws ProblemError not-found, stale */
-  async replace(material: Pick<Material, 'id' | 'slug'>): Promise<string> {
+  async replace(material: Pick<MaterialRecord, 'id' | 'slug'>): Promise<string> {
     const slug = await this.links.manager.transaction(async (manager) => {
       const before = await manager.findOne(ShortLink, {
         where: { currentFor: material.id },
@@ -99,8 +99,21 @@ export class ShortLinkService {
     return this.table.look();
   }
 
+  /** Opening hours of short links that are not always open, by material. */
+  async findOpenings(
+    materials: readonly Pick<MaterialRecord, 'id' | 'carry'>[],
+  ): Promise<ReadonlyMap<string, Opening>> {
+    const ids = materials.filter(({ carry }) => carry === 'short-link').map(({ id }) => id);
+    const links = ids.length === 0 ? [] : await this.links.findBy({ materialId: In(ids) });
+    return new Map(
+      links.flatMap(({ materialId, opening }) =>
+        materialId === null || isAlwaysOpen(opening) ? [] : [[materialId, opening] as const],
+      ),
+    );
+  }
+
   /** Null where the material has none. */
-  async view(material: Pick<Material, 'id' | 'slug'>): Promise<ShortLinkView | null> {
+  async view(material: Pick<MaterialRecord, 'id' | 'slug'>): Promise<ShortLinkView | null> {
     const link = material.slug === null ? null : await this.links.findOneBy({ slug: material.slug });
     if (!link) return null;
     const [school, opens] = await Promise.all([this.school.get(), this.counts.sum('opens', { slug: link.slug })]);
@@ -108,7 +121,7 @@ export class ShortLinkService {
   }
 
   /** @throws ProblemError not-found where the material has none */
-  async details(material: Pick<Material, 'id' | 'slug'>): Promise<ShortLinkDetails> {
+  async details(material: Pick<MaterialRecord, 'id' | 'slug'>): Promise<ShortLinkDetails> {
     await this.counter.write();
     const view = await this.view(material);
     if (!view) throw notFound('short link');
@@ -127,7 +140,7 @@ export class ShortLinkService {
   }
 
   /** @throws ProblemError not-found, invalid */
-  async changeOpening(material: Pick<Material, 'id' | 'slug'>, opening: Opening): Promise<ShortLinkDetails> {
+  async changeOpening(material: Pick<MaterialRecord, 'id' | 'slug'>, opening: Opening): Promise<ShortLinkDetails> {
     const problem = openingProblem(opening);
     if (problem)
       throw new ProblemError('invalid', 'These opening hours can’t be kept.', {
@@ -140,7 +153,7 @@ export class ShortLinkService {
   }
 
   /** From now on until then openings count as those of a device that is being tried. @throws ProblemError not-found */
-  async listen(material: Pick<Material, 'id'>, since: Date, until: Date): Promise<void> {
+  async listen(material: Pick<MaterialRecord, 'id'>, since: Date, until: Date): Promise<void> {
     const { affected } = await this.links.update(
       { materialId: material.id },
       { tryingSince: since, tryingUntil: until },

@@ -7,14 +7,14 @@ import {
   visitorKinds,
   type VisitorKind,
 } from '@hapset/core';
-import type { School } from '../../school/settings/school.entity.js';
 import type { ShortLinkCount } from './short-link-count.entity.js';
 import type { ShortLinkTurn } from './short-link-turn.entity.js';
 import type { ShortLink } from './short-link.entity.js';
+import type { SchoolRecord } from '../../school/settings/school-record.js';
 
 export function toShortLinkView(
   { slug, opening }: ShortLink,
-  { publicAddress, shortLinkHost, timeZone }: School,
+  { publicAddress, shortLinkHost, timeZone }: SchoolRecord,
   opens: number,
   now: Date,
 ): ShortLinkView {

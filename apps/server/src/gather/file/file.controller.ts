@@ -1,11 +1,11 @@
 import { Body, Controller, Delete, Get, Inject, Param, Patch, Post, Query } from '@nestjs/common';
 import { limits, type FilesPage, type FileView } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { BringFileDto, RenameFileDto, ReplaceFileDto } from './file.dto.js';
 import { FileService } from './file.service.js';
 import { toFileView } from './file.view.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api/files')
 export class FileController {
@@ -15,7 +15,7 @@ export class FileController {
   ) {}
 
   @Get()
-  async list(@Who() who: Account, @Query('after') after?: string): Promise<FilesPage> {
+  async list(@Who() who: SignedIn, @Query('after') after?: string): Promise<FilesPage> {
     const rows = await this.files.list(who.id, typeof after === 'string' ? after : null);
     const shown = rows.slice(0, limits.shelfPage);
     const uses = await this.files.usesOf(shown.map((file) => file.id));
@@ -30,7 +30,7 @@ export class FileController {
   }
 
   @Post()
-  async bring(@Body() body: BringFileDto, @Who() who: Account): Promise<FileView> {
+  async bring(@Body() body: BringFileDto, @Who() who: SignedIn): Promise<FileView> {
     return toFileView(await this.files.bring(body.uploadId, body.name, who.id));
   }
 
@@ -40,7 +40,11 @@ export class FileController {
   }
 
   @Post(':fileId/content')
-  async replace(@Param('fileId') fileId: string, @Body() body: ReplaceFileDto, @Who() who: Account): Promise<FileView> {
+  async replace(
+    @Param('fileId') fileId: string,
+    @Body() body: ReplaceFileDto,
+    @Who() who: SignedIn,
+  ): Promise<FileView> {
     return toFileView(await this.files.replace(fileId, body.uploadId, who.id));
   }
 

@@ -15,8 +15,8 @@ import { KeptBytesController } from './kept-bytes.controller.js';
 import { KeptFile } from './kept-file.entity.js';
 import { StoredContent } from './stored-content.entity.js';
 import { TidyFilesService } from './tidy-files.service.js';
+import { OfficeCopies } from './office-copies.js';
 
-/** The controller of uploads stands here, since it asks how much a teacher keeps already. */
 @Module({
   imports: [
     TypeOrmModule.forFeature([KeptFile, StoredContent, FileUse]),
@@ -29,7 +29,7 @@ import { TidyFilesService } from './tidy-files.service.js';
     SchoolModule,
   ],
   controllers: [FileController, KeptBytesController, UploadController],
-  providers: [FileService, TidyFilesService],
+  providers: [FileService, OfficeCopies, TidyFilesService],
   exports: [FileService],
 })
 export class FileModule {}

@@ -7,7 +7,7 @@ import { In, IsNull, LessThan, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { Decoder } from '../../platform/decoder/decoder.js';
-import { OfficeService } from './office-copies.js';
+import { OfficeCopies } from './office-copies.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { Storage } from '../../platform/storage/storage.js';
 import { UploadService } from '../upload/upload.service.js';
@@ -28,7 +28,7 @@ export class FileService {
     @InjectRepository(StoredContent) private readonly contents: Repository<StoredContent>,
     private readonly uploads: UploadService,
     private readonly storage: Storage,
-    private readonly office: OfficeService,
+    private readonly office: OfficeCopies,
     private readonly decoder: Decoder,
     private readonly clock: Clock,
   ) {}

@@ -14,7 +14,8 @@ import { notFound } from '../../platform/problem/problem.js';
 import { Storage } from '../../platform/storage/storage.js';
 import { FileService } from './file.service.js';
 import type { KeptFile } from './kept-file.entity.js';
-import { variantNames, type StoredContent } from './stored-content.entity.js';
+import { type StoredContent } from './stored-content.entity.js';
+import { variantNames } from '../../platform/storage/variant-name.js';
 
 /** Shown in the browser; everything else is saved. None of them can run anything. */
 const shown: readonly StoredContent['media'][] = ['picture', 'sound', 'film', 'pdf', 'captions'];

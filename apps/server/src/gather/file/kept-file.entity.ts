@@ -1,7 +1,7 @@
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { Account } from '../../school/account/account.entity.js';
 import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
 import { hashColumn, StoredContent } from './stored-content.entity.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** A file that a teacher brought. Its address stays when its content is replaced. */
 @Entity('kept_files')
@@ -9,7 +9,7 @@ import { hashColumn, StoredContent } from './stored-content.entity.js';
 export class KeptFile {
   @PrimaryColumn(idColumn) id: string;
   @Column(idColumn) ownerId: string;
-  @ManyToOne(() => Account, { onDelete: 'RESTRICT' }) owner: Relation<Account>;
+  @ManyToOne('Account', { onDelete: 'RESTRICT' }) owner: Relation<SignedIn>;
   /** In its public address. */
   @Index({ unique: true }) @Column(keywordColumn(20)) token: string;
   @Column({ type: 'varchar', length: 200 }) name: string;

@@ -11,7 +11,7 @@ import { OfficeConverter } from '../office/office-converter.js';
 export const officeJob = 'convert-office';
 
 @Injectable()
-export class OfficeService {
+export class OfficeCopies {
   constructor(
     @InjectRepository(StoredContent) private readonly contents: Repository<StoredContent>,
     private readonly storage: Storage,

@@ -1,6 +1,7 @@
 import type { Media } from '@hapset/contract';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import { keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import type { VariantName } from '../../platform/storage/variant-name.js';
 
 export const hashColumn = keywordColumn(64);
 
@@ -29,6 +30,3 @@ export interface Variant {
   readonly contentType: string;
   readonly sizeBytes: number;
 }
-
-export const variantNames = ['w640', 'w1280', 'pdf'] as const;
-export type VariantName = (typeof variantNames)[number];

@@ -1,9 +1,9 @@
 import { Controller, Delete, Head, Param, Patch, Post, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
-import type { Account } from '../../school/account/account.entity.js';
 import { FileService } from './file.service.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { UploadService } from '../upload/upload.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** The tus protocol (resumable uploads) under /api/uploads. */
 @Controller('api/uploads')
@@ -14,7 +14,7 @@ export class UploadController {
   ) {}
 
   @Post()
-  async begin(@Req() request: Request, @Res() response: Response, @Who() who: Account): Promise<void> {
+  async begin(@Req() request: Request, @Res() response: Response, @Who() who: SignedIn): Promise<void> {
     await this.uploads.begin(request, response, who.id, await this.files.usedBytes(who.id));
   }
 

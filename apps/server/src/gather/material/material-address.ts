@@ -1,21 +1,24 @@
 /** Where students get a material: its own link, or its page on the school's server. */
 import { pageAddress, shortAddress, type Carriable } from '@hapset/core';
-import type { School } from '../../school/settings/school.entity.js';
-import type { Material } from './material.entity.js';
+import type { SchoolRecord } from '../../school/settings/school-record.js';
+import type { MaterialRecord } from './material-record.js';
 
 /** Null for what is in the code itself. @param publicAddress the school's */
 export function addressOf(
-  { link, pageToken }: Pick<Material, 'link' | 'pageToken'>,
+  { link, pageToken }: Pick<MaterialRecord, 'link' | 'pageToken'>,
   publicAddress: string,
 ): string | null {
   return link ?? (pageToken === null ? null : pageAddress(publicAddress, pageToken));
 }
 
-export type Carrying = Pick<Material, 'link' | 'words' | 'content' | 'pageToken' | 'carry' | 'trimmedLink' | 'slug'>;
+export type Carrying = Pick<
+  MaterialRecord,
+  'link' | 'words' | 'content' | 'pageToken' | 'carry' | 'trimmedLink' | 'slug'
+>;
 
 export function toCarriable(
   { link, words, content, pageToken, carry, trimmedLink, slug }: Carrying,
-  { publicAddress, shortLinkHost }: Pick<School, 'publicAddress' | 'shortLinkHost'>,
+  { publicAddress, shortLinkHost }: Pick<SchoolRecord, 'publicAddress' | 'shortLinkHost'>,
 ): Carriable {
   return {
     link,

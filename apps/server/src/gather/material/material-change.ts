@@ -1,6 +1,6 @@
-/** A wish to change a material -> what changes in its row. What must not be mixed up is refused here. */
+/** A request to change a material -> what changes in its row. What must not be mixed up is refused here. */
 import type { ChangeMaterial } from '@hapset/contract';
-import { bareAddress, type Content, type Kept } from '@hapset/core';
+import { type Content, type Kept } from '@hapset/core';
 import { newToken } from '../file/file.service.js';
 import { ProblemError } from '../../platform/problem/problem.js';
 import type { Material } from './material.entity.js';
@@ -72,26 +72,4 @@ export function moved(
 function instructionFor({ kind, instruction }: Material, next: keyof typeof firstInstructions): Partial<Material> {
   const first = Object.entries(firstInstructions).find(([of]) => of === kind)?.[1];
   return instruction === first ? { instruction: firstInstructions[next] } : {};
-}
-
-/**
- * What is carried from now on.
- * @param proven the link without what only counts visitors, as the last check proved it; null where none did
- * @throws ProblemError invalid where that can't be carried
- */
-export function carryChange(
-  address: string | null,
-  carry: Material['carry'],
-  proven: string | null,
-): Pick<Material, 'carry' | 'trimmedLink'> {
-  if (address === null) throw notCarriable('has no address to choose from');
-  if (carry === 'short-link') return { carry, trimmedLink: null };
-  if (carry === 'trimmed' && proven === null) throw notCarriable('was not proven to lead to the same page');
-  if (carry === 'bare' && bareAddress(proven ?? address) === null)
-    throw notCarriable('would not lead to the same page without its scheme');
-  return { carry, trimmedLink: carry === 'link' ? null : proven };
-}
-
-function notCarriable(message: string): ProblemError {
-  return new ProblemError('invalid', 'The code can’t carry that.', { fields: [{ field: 'carry', message }] });
 }

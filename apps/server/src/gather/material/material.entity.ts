@@ -1,7 +1,7 @@
 import type { AddressCarry, Content, ErrorCorrectionLevel, Kept, MaterialKind, Repair } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { Account } from '../../school/account/account.entity.js';
 import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 export const titleSources = ['address', 'page', 'person'] as const;
 /** Where a title comes from; what a person wrote is never overwritten. */
@@ -12,7 +12,7 @@ export type TitleSource = (typeof titleSources)[number];
 export class Material {
   @PrimaryColumn(idColumn) id: string;
   @Column(idColumn) ownerId: string;
-  @ManyToOne(() => Account, { onDelete: 'RESTRICT' }) owner: Relation<Account>;
+  @ManyToOne('Account', { onDelete: 'RESTRICT' }) owner: Relation<SignedIn>;
   @Column(keywordColumn(20)) kind: MaterialKind;
   @Column({ type: 'varchar', length: 200 }) title: string;
   @Column(keywordColumn(10)) titleSource: TitleSource;

@@ -1,31 +1,29 @@
+/** A teacher's materials: brought, changed, removed. Whoever depends on them hears of it through MaterialEvents. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { ChangeMaterial, NewMaterial } from '@hapset/contract';
-import { filesOf, recogniseKind } from '@hapset/core';
+import type { ChangeMaterial, MaterialView, NewMaterial } from '@hapset/contract';
+import { filesOf, recogniseKind, type Content, type Kept } from '@hapset/core';
 import { EntityManager, In, IsNull, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
-import { AccessCheckService } from '../../opens/access-check/access-check.service.js';
-import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
-import { ServiceDescriptionService } from '../service-description/service-description.service.js';
-import { ShortLinkService } from '../../code/short-link/short-link.service.js';
-import { LookService } from '../../code/look/look.service.js';
+import { notFound, stale } from '../../platform/problem/problem.js';
 import { SchoolService } from '../../school/settings/school.service.js';
+import { FileService, newToken, setFileUses } from '../file/file.service.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
 import { addressOf } from './material-address.js';
-import { carryChange, moved, refuseOtherSort } from './material-change.js';
+import { moved, refuseOtherSort } from './material-change.js';
+import { MaterialEvents, type MaterialChange } from './material-events.js';
 import { Material } from './material.entity.js';
-import { FileService, setFileUses } from '../file/file.service.js';
-import { checkedContent, checkedKept, newMaterial, tidyTags, requireWebAddress } from './new-material.js';
+import { toMaterialView } from './material.view.js';
+import { checkedContent, checkedKept, newMaterial, requireWebAddress, tidyTags } from './new-material.js';
 
 @Injectable()
 export class MaterialService {
   constructor(
     @InjectRepository(Material) private readonly materials: Repository<Material>,
-    private readonly checks: AccessCheckService,
     private readonly services: ServiceDescriptionService,
     private readonly files: FileService,
     private readonly school: SchoolService,
-    private readonly shortLinks: ShortLinkService,
-    private readonly looks: LookService,
+    private readonly events: MaterialEvents,
     private readonly clock: Clock,
   ) {}
 
@@ -47,116 +45,90 @@ export class MaterialService {
     });
   }
 
-  /** Puts new materials on the shelf and asks for their links to be opened. */
+  /** By the token in the address of its page for students; a removed one too. */
+  findByPageToken(pageToken: string): Promise<Material | null> {
+    return this.materials.findOneBy({ pageToken });
+  }
+
+  /** By the token in the address of its picture for web pages; null while that is switched off. */
+  findShownPicture(pictureToken: string): Promise<Material | null> {
+    return this.materials.findOneBy({ pictureToken, pictureShown: true, removedAt: IsNull() });
+  }
+
+  async view(material: Material): Promise<MaterialView> {
+    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
+    return toMaterialView(material, catalogue, publicAddress);
+  }
+
+  /** Puts new materials on the shelf. */
   async create(items: readonly NewMaterial[], ownerId: string): Promise<Material[]> {
-    const [createdAt, catalogue] = [this.clock.now(), await this.services.catalogue()];
+    const { rows } = await this.createWith(items, ownerId, () => Promise.resolve());
+    return rows;
+  }
+
+  /**
+   * Puts new materials on the shelf, and writes what belongs to them in the same transaction.
+   * @param more writes it; what it throws takes everything back
+   */
+  async createWith<Result>(
+    items: readonly NewMaterial[],
+    ownerId: string,
+    more: (manager: EntityManager, rows: readonly Material[]) => Promise<Result>,
+  ): Promise<{ readonly rows: Material[]; readonly result: Result }> {
+    const [createdAt, catalogue, { publicAddress }] = [
+      this.clock.now(),
+      await this.services.catalogue(),
+      await this.school.get(),
+    ];
     const rows = items.map((item, index) =>
-      this.materials.create(newMaterial(item, ownerId, createdAt, catalogue, `items.${index}`)),
+      this.materials.create(newMaterial(item, { ownerId, createdAt, catalogue, path: `items.${index}` })),
     );
     await this.files.requireOwn(
       rows.flatMap((row) => (row.kept ? filesOf(row.kept) : [])),
       ownerId,
     );
-    await this.materials.manager.transaction(async (manager) => {
-      await manager.insert(Material, rows);
+    const changes = rows.map((after): MaterialChange => toChange(null, after, publicAddress));
+    const result = await this.materials.manager.transaction(async (manager) => {
+      if (rows.length > 0) await manager.insert(Material, rows);
       for (const { id, kept } of rows) if (kept) await setFileUses(manager, id, filesOf(kept));
+      for (const change of changes) await this.events.written(manager, change);
+      return more(manager, rows);
     });
-    await this.checks.ask(rows);
-    return rows;
+    await this.events.settled(changes);
+    return { rows, result };
   }
 
   /** @throws ProblemError stale, invalid */
-  async change(
-    id: string,
-    {
-      version,
-      title,
-      link,
-      words,
-      content,
-      kept,
-      kind,
-      shownUntil,
-      instruction,
-      tags,
-      carry,
-      level,
-      look,
-      sizeMm,
-    }: ChangeMaterial,
-  ): Promise<Material> {
+  async change(id: string, request: ChangeMaterial): Promise<Material> {
+    const { version, link, words, content, kept } = request;
     const before = await this.require(id);
     if (link !== undefined) requireWebAddress(link, 'link');
     refuseOtherSort(before, { link, words, content, kept });
-    if (look !== undefined && look !== before.look) await this.looks.requireChoice(look);
+    const added = await this.events.prepareChange(before, request);
     const read = kept === undefined ? undefined : checkedKept(kept, 'kept');
     if (read) await this.files.requireOwn(filesOf(read), before.ownerId);
     const fields = content === undefined ? undefined : checkedContent(content, 'content');
-    const elsewhere = link !== undefined && link !== before.link;
-    const change: Partial<Material> = {
-      ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
-      ...moved(before, { words, content: fields, kept: read }),
-      ...(elsewhere && {
-        link,
-        pasted: link,
-        repairs: [],
-        ...(before.carry !== 'short-link' && { carry: 'link' as const, trimmedLink: null }),
-        kind: recogniseKind(link, await this.services.catalogue()),
-      }),
-      ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
-      ...(fields && { content: fields }),
-      ...(read && { kept: read }),
-      ...(shownUntil !== undefined && before.pageToken !== null && { shownUntil }),
-      ...(kind !== undefined && before.link !== null && { kind }),
-      ...(carry !== undefined && !elsewhere && (await this.carryChange(before, carry))),
-      ...(level !== undefined && { level }),
-      ...(look !== undefined && { look }),
-      ...(sizeMm !== undefined && { sizeMm }),
-      ...(tags !== undefined && { tags: tidyTags(tags) }),
-      ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
-    };
-    const { publicAddress } = await this.school.get();
-    await this.materials.manager.transaction(async (manager) => {
-      const { affected } = await manager.update(
-        Material,
-        { id, version, removedAt: IsNull() },
-        { ...change, version: version + 1 },
-      );
-      if (affected !== 1) throw stale('material');
-      if (read) await setFileUses(manager, id, filesOf(read));
-      if (before.slug !== null) await this.turn(manager, before, { ...before, ...change }, publicAddress);
-    });
-    const after = await this.require(id);
-    if (after.slug !== null) await this.shortLinks.settle();
-    if (elsewhere || after.pageToken !== before.pageToken) await this.checks.ask([after]);
-    return after;
+    const change = { ...(await this.heldChange(before, request, { content: fields, kept: read })), ...added };
+    return this.write(before, version, change, read ? filesOf(read) : null);
   }
 
-  /** Its short link leads elsewhere from now on, and remembers where it led. */
-  private async turn(manager: EntityManager, before: Material, after: Material, publicAddress: string): Promise<void> {
-    const [from, to] = [addressOf(before, publicAddress), addressOf(after, publicAddress)];
-    if (from !== null && to !== null && from !== to && before.slug !== null)
-      await this.shortLinks.turned(manager, before.slug, from, to);
-    await this.shortLinks.materialChanged(manager, before.id);
+  /** A written page's new text. @throws ProblemError stale when it was saved from another place meanwhile */
+  async saveKept(id: string, version: number, kept: Kept): Promise<Material> {
+    return this.write(await this.require(id), version, { kept }, filesOf(kept));
   }
 
-  private async carryChange(before: Material, carry: Material['carry']): Promise<Partial<Material>> {
-    const [checks, { publicAddress }] = await Promise.all([this.checks.lastOf([before]), this.school.get()]);
-    const trimmed = checks.get(before.id)?.done?.trimmed;
-    const change = carryChange(addressOf(before, publicAddress), carry, trimmed?.same ? trimmed.link : null);
-    return carry === 'short-link' ? { ...change, slug: await this.shortLinks.allocate(before) } : change;
+  /** Once shown, its address stays: switched off and on again, it is the same. */
+  async showPicture({ id, pictureToken }: Material, shown: boolean): Promise<void> {
+    await this.materials.update(
+      { id },
+      { pictureShown: shown, ...(pictureToken === null && shown && { pictureToken: newToken() }) },
+    );
   }
 
   /** Takes it off the shelf; it can be brought back. @throws ProblemError in-use while a lesson shows it */
   async remove(id: string): Promise<void> {
     const material = await this.require(id);
-    const used = await this.lessonsOf([id]);
-    if (used.length > 0)
-      throw new ProblemError(
-        'in-use',
-        `It is a station of ${used.map((use) => `“${use.name}”`).join(', ')}. Remove it there first.`,
-      );
-    await this.checks.stop([material]);
+    await this.events.prepareRemoval(material);
     await this.putAway(material, this.clock.now());
   }
 
@@ -165,26 +137,83 @@ export class MaterialService {
     if (material) await this.putAway(material, null);
   }
 
-  private async putAway({ id, slug }: Material, removedAt: Date | null): Promise<void> {
-    await this.materials.manager.transaction(async (manager) => {
-      await manager.update(Material, { id }, { removedAt });
-      if (slug !== null) await this.shortLinks.materialChanged(manager, id);
-    });
-    if (slug !== null) await this.shortLinks.settle();
+  /** What changes of the material itself; what others add comes on top. */
+  private async heldChange(
+    before: Material,
+    { title, link, words, kind, shownUntil, instruction, tags, sizeMm, level }: ChangeMaterial,
+    { content, kept }: { readonly content: Content | undefined; readonly kept: Kept | undefined },
+  ): Promise<Partial<Material>> {
+    return {
+      ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
+      ...moved(before, { words, content, kept }),
+      ...(leadsElsewhere(before, link) && (await this.newLink(before, link))),
+      ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
+      ...(content && { content }),
+      ...(kept && { kept }),
+      ...(shownUntil !== undefined && before.pageToken !== null && { shownUntil }),
+      ...(kind !== undefined && before.link !== null && { kind }),
+      ...(level !== undefined && { level }),
+      ...(sizeMm !== undefined && { sizeMm }),
+      ...(tags !== undefined && { tags: tidyTags(tags) }),
+      ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
+    };
   }
 
-  /** Lessons that show these materials, each once for each material. */
-  async lessonsOf(
-    materialIds: readonly string[],
-  ): Promise<readonly { materialId: string; id: string; name: string }[]> {
-    if (materialIds.length === 0) return [];
-    const rows: unknown = await this.materials.query(
-      `SELECT DISTINCT stations.material_id AS materialId, lessons.id AS id, lessons.name AS name
-       FROM stations JOIN lessons ON lessons.id = stations.lesson_id
-       WHERE stations.material_id IN (${materialIds.map(() => '?').join(',')}) AND stations.removed_at IS NULL AND lessons.removed_at IS NULL
-       ORDER BY lessons.name, lessons.id`,
-      [...materialIds],
-    );
-    return rows as { materialId: string; id: string; name: string }[];
+  private async newLink(before: Material, link: string): Promise<Partial<Material>> {
+    return {
+      link,
+      pasted: link,
+      repairs: [],
+      ...(before.carry !== 'short-link' && { carry: 'link' as const, trimmedLink: null }),
+      kind: recogniseKind(link, await this.services.catalogue()),
+    };
   }
+
+  /** @param fileIds what it shows from now on; null where that stays. @throws ProblemError stale */
+  private async write(
+    before: Material,
+    version: number,
+    change: Partial<Material>,
+    fileIds: readonly string[] | null,
+  ): Promise<Material> {
+    const { publicAddress } = await this.school.get();
+    const changed = toChange(before, { ...before, ...change }, publicAddress);
+    await this.materials.manager.transaction(async (manager) => {
+      const { affected } = await manager.update(
+        Material,
+        { id: before.id, version, removedAt: IsNull() },
+        { ...change, version: version + 1 },
+      );
+      if (affected !== 1) throw stale('material');
+      if (fileIds !== null) await setFileUses(manager, before.id, fileIds);
+      await this.events.written(manager, changed);
+    });
+    const after = await this.require(before.id);
+    await this.events.settled([{ ...changed, after }]);
+    return after;
+  }
+
+  private async putAway(before: Material, removedAt: Date | null): Promise<void> {
+    const { publicAddress } = await this.school.get();
+    const changed = toChange(before, { ...before, removedAt }, publicAddress);
+    await this.materials.manager.transaction(async (manager) => {
+      await manager.update(Material, { id: before.id }, { removedAt });
+      await this.events.written(manager, changed);
+    });
+    await this.events.settled([changed]);
+  }
+}
+
+/** Whether a change of the link leads to another page. */
+export function leadsElsewhere(before: Pick<Material, 'link'>, link: string | undefined): link is string {
+  return link !== undefined && link !== before.link;
+}
+
+function toChange(before: Material | null, after: Material, publicAddress: string): MaterialChange {
+  return {
+    before,
+    after,
+    addressBefore: before && addressOf(before, publicAddress),
+    addressAfter: addressOf(after, publicAddress),
+  };
 }

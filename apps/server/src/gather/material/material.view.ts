@@ -1,8 +1,12 @@
 import type { DescribedLink, MaterialView } from '@hapset/contract';
 import { describeAddress, pageAddress, type ServiceCatalogue } from '@hapset/core';
-import type { Material } from './material.entity.js';
+import type { MaterialRecord } from './material-record.js';
 
-export function toMaterialView(material: Material, catalogue: ServiceCatalogue, publicAddress: string): MaterialView {
+export function toMaterialView(
+  material: MaterialRecord,
+  catalogue: ServiceCatalogue,
+  publicAddress: string,
+): MaterialView {
   const {
     id,
     kind,

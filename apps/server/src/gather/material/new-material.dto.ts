@@ -1,4 +1,10 @@
-import { limits, type ChangeMaterial, type CreateMaterials, type NewMaterial } from '@hapset/contract';
+import {
+  limits,
+  type ChangeMaterial,
+  type CreateMaterials,
+  type NewMaterial,
+  lookChoicePattern,
+} from '@hapset/contract';
 import {
   addressCarries,
   errorCorrectionLevels,
@@ -32,7 +38,6 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
-import { lookChoicePattern } from '../../code/look/look.dto.js';
 import { contentType, type ContentDto } from './content.dto.js';
 
 export class RepairDto implements Repair {

@@ -10,7 +10,11 @@ const services = compileServices(
   readInstalledServices(demoServices).map(({ description }) => description),
   compileRe2,
 );
-const make = (item: object) => newMaterial({ pasted: 'x', repairs: [], ...item }, 'owner', now, services, 'items.3');
+const make = (item: object) =>
+  newMaterial(
+    { pasted: 'x', repairs: [], ...item },
+    { ownerId: 'owner', createdAt: now, catalogue: services, path: 'items.3' },
+  );
 
 describe('a new material', () => {
   it('takes title and kind from its address, until the page’s own is known', () => {

@@ -38,17 +38,22 @@ export const firstInstructions: Readonly<Record<'link' | 'message' | ContentKind
 
 type Held = Pick<Material, 'kind' | 'title' | 'link' | 'words' | 'content' | 'kept' | 'instruction'>;
 
+export interface MaterialSetting {
+  readonly ownerId: string;
+  readonly createdAt: Date;
+  /** Tells the kind of a link where none was chosen. */
+  readonly catalogue: ServiceCatalogue;
+  /** Where the item stands in the body, for problems. */
+  readonly path: string;
+}
+
 /**
- * @param catalogue tells the kind of a link where none was chosen
- * @param path where the item stands in the body, for problems
+ * The row of a new material.
  * @throws ProblemError invalid when not exactly one of link, words, content and kept is given, or fields need another value
  */
 export function newMaterial(
   item: NewMaterial,
-  ownerId: string,
-  createdAt: Date,
-  catalogue: ServiceCatalogue,
-  path: string,
+  { ownerId, createdAt, catalogue, path }: MaterialSetting,
 ): Omit<Material, 'owner'> {
   const held = hold(item, catalogue, path);
   const title = item.title?.normalize('NFC').trim();

@@ -3,14 +3,15 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { EarlierPage as EarlierPageView, SaveWrittenPage, WrittenPageView } from '@hapset/contract';
 import { documentFiles, readDocument, type PageDocument } from '@hapset/core';
-import { IsNull, Repository } from 'typeorm';
+import { Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
-import { FileService, setFileUses } from '../file/file.service.js';
+import { FileService } from '../file/file.service.js';
 import { toFileView } from '../file/file.view.js';
-import { Material } from '../material/material.entity.js';
-import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
+import { notFound, ProblemError } from '../../platform/problem/problem.js';
 import { EarlierPage } from './earlier-page.entity.js';
+import { MaterialService } from '../material/material.service.js';
+import type { MaterialRecord } from '../material/material-record.js';
 
 /** A page saved again and again is kept as it was once in so long. */
 const keepEveryMs = 10 * 60 * 1000;
@@ -19,8 +20,8 @@ const shownEarlier = 30;
 @Injectable()
 export class WrittenPageService {
   constructor(
-    @InjectRepository(Material) private readonly materials: Repository<Material>,
     @InjectRepository(EarlierPage) private readonly earlier: Repository<EarlierPage>,
+    private readonly materials: MaterialService,
     private readonly files: FileService,
     private readonly clock: Clock,
   ) {}
@@ -48,15 +49,7 @@ export class WrittenPageService {
       });
     const fileIds = documentFiles(document);
     await this.files.requireOwn(fileIds, material.ownerId);
-    await this.materials.manager.transaction(async (manager) => {
-      const { affected } = await manager.update(
-        Material,
-        { id: materialId, version, removedAt: IsNull() },
-        { kept: { kind: 'written-page', document }, version: version + 1 },
-      );
-      if (affected !== 1) throw stale('page');
-      await setFileUses(manager, materialId, fileIds);
-    });
+    await this.materials.saveKept(materialId, version, { kind: 'written-page', document });
     await this.keepEarlier(materialId, before, over);
     return this.read(materialId);
   }
@@ -76,9 +69,9 @@ export class WrittenPageService {
     await this.earlier.insert({ id: newId(), materialId, document, replacedAt: now });
   }
 
-  private async require(id: string): Promise<{ material: Material; document: PageDocument }> {
-    const material = await this.materials.findOneBy({ id, removedAt: IsNull() });
-    if (material?.kept?.kind !== 'written-page') throw notFound('page');
+  private async require(id: string): Promise<{ material: MaterialRecord; document: PageDocument }> {
+    const material = await this.materials.require(id);
+    if (material.kept?.kind !== 'written-page') throw notFound('page');
     return { material, document: material.kept.document };
   }
 }

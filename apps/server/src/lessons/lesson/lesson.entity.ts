@@ -1,17 +1,17 @@
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { Account } from '../../school/account/account.entity.js';
 import { idColumn, keywordColumn, optionalIdColumn, optionalTimeColumn } from '../../platform/database/columns.js';
-import { SchoolClass } from '../../school/school-class/school-class.entity.js';
+import type { SchoolClassRecord } from '../../school/school-class/school-class-record.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Entity('lessons')
 @Index(['ownerId', 'removedAt', 'date', 'id'])
 export class Lesson {
   @PrimaryColumn(idColumn) id: string;
   @Column(idColumn) ownerId: string;
-  @ManyToOne(() => Account, { onDelete: 'RESTRICT' }) owner: Relation<Account>;
+  @ManyToOne('Account', { onDelete: 'RESTRICT' }) owner: Relation<SignedIn>;
   @Column({ type: 'varchar', length: 120 }) name: string;
   @Index() @Column(optionalIdColumn) classId: string | null;
-  @ManyToOne(() => SchoolClass, { onDelete: 'SET NULL', nullable: true }) class: Relation<SchoolClass> | null;
+  @ManyToOne('SchoolClass', { onDelete: 'SET NULL', nullable: true }) class: Relation<SchoolClassRecord> | null;
   /** Day and wall time in the school's zone, as text: they are no instants until somebody needs one. */
   @Column({ ...keywordColumn(10), nullable: true }) date: string | null;
   @Column({ ...keywordColumn(5), nullable: true }) startsAt: string | null;

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type ChangeLesson, type CreateLesson, type LookChoice } from '@hapset/contract';
-import { IsNull, Repository } from 'typeorm';
+import { IsNull, Repository, Between } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { notFound, stale } from '../../platform/problem/problem.js';
@@ -43,6 +43,14 @@ export class LessonService {
       .addOrderBy('lesson.id', 'DESC')
       .limit(limits.lessonsPage + 1)
       .getMany();
+  }
+
+  /** Of every teacher, between two days (`YYYY-MM-DD`), both included. */
+  listBetween(first: string, last: string): Promise<Lesson[]> {
+    return this.lessons.find({
+      where: { date: Between(first, last), removedAt: IsNull() },
+      select: { id: true, date: true, startsAt: true },
+    });
   }
 
   /** @throws ProblemError not-found for a removed one too */

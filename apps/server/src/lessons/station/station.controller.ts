@@ -1,23 +1,19 @@
-import { Body, Controller, Delete, Get, Param, Patch, Post, Put } from '@nestjs/common';
-import type { AddedView, MaterialPage } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
-import { MaterialPageService } from '../../overview/material-page/material-page.service.js';
+import { Body, Controller, Delete, Param, Patch, Post, Put } from '@nestjs/common';
+import type { AddedView } from '@hapset/contract';
 import { Who } from '../../school/rights/who.decorator.js';
 import { AddStationsDto, ChangeStationDto, OrderStationsDto } from './station.dto.js';
 import { StationService } from './station.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api')
 export class StationController {
-  constructor(
-    private readonly stations: StationService,
-    private readonly pages: MaterialPageService,
-  ) {}
+  constructor(private readonly stations: StationService) {}
 
   @Post('lessons/:lessonId/stations')
   async add(
     @Param('lessonId') lessonId: string,
     @Body() body: AddStationsDto,
-    @Who() who: Account,
+    @Who() who: SignedIn,
   ): Promise<AddedView> {
     return { stationIds: await this.stations.add(lessonId, body, who.id) };
   }
@@ -26,12 +22,6 @@ export class StationController {
   async order(@Param('lessonId') lessonId: string, @Body() body: OrderStationsDto): Promise<null> {
     await this.stations.order(lessonId, body.stationIds);
     return null;
-  }
-
-  @Get('stations/:stationId')
-  async page(@Param('stationId') stationId: string): Promise<MaterialPage> {
-    const { place, station } = await this.stations.place(stationId);
-    return this.pages.page(place, station);
   }
 
   @Patch('stations/:stationId')

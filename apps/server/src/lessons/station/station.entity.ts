@@ -1,16 +1,16 @@
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, optionalTimeColumn } from '../../platform/database/columns.js';
-import { Lesson } from '../lesson/lesson.entity.js';
-import { Material } from '../../gather/material/material.entity.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
+import type { LessonRecord } from '../lesson/lesson-record.js';
 
 @Entity('stations')
 @Index(['lessonId', 'removedAt', 'position'])
 export class Station {
   @PrimaryColumn(idColumn) id: string;
   @Column(idColumn) lessonId: string;
-  @ManyToOne(() => Lesson, { onDelete: 'CASCADE' }) lesson: Relation<Lesson>;
+  @ManyToOne('Lesson', { onDelete: 'CASCADE' }) lesson: Relation<LessonRecord>;
   @Index() @Column(idColumn) materialId: string;
-  @ManyToOne(() => Material, { onDelete: 'RESTRICT' }) material: Relation<Material>;
+  @ManyToOne('Material', { onDelete: 'RESTRICT' }) material: Relation<MaterialRecord>;
   /** Order within the lesson; gaps and repeats are harmless, ids decide then. */
   @Column({ type: 'int' }) position: number;
   /** Null goes by the material's title. */

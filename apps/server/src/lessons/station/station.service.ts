@@ -4,12 +4,21 @@ import type { AddStations, ChangeStation, StationPlace } from '@hapset/contract'
 import { In, IsNull, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
-import type { Lesson } from '../lesson/lesson.entity.js';
-import type { Material } from '../../gather/material/material.entity.js';
 import { MaterialService } from '../../gather/material/material.service.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
-import type { Place } from '../../overview/readiness/standing.js';
 import { Station } from './station.entity.js';
+import type { Place } from './place.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
+import type { LessonRecord } from '../lesson/lesson-record.js';
+
+/** A station with its number. */
+export interface StationPosition {
+  readonly materialId: string;
+  readonly stationId: string;
+  readonly lessonId: string;
+  readonly lessonName: string;
+  readonly position: string;
+}
 
 @Injectable()
 export class StationService {
@@ -30,7 +39,7 @@ export class StationService {
   }
 
   /** Where the materials of lessons hang, each lesson's in their order. */
-  async placesOf(lessons: readonly Lesson[]): Promise<Place[]> {
+  async placesOf(lessons: readonly LessonRecord[]): Promise<Place[]> {
     const stations = await this.of(lessons.map((lesson) => lesson.id));
     return stations.flatMap((station) => {
       const lesson = lessons.find((candidate) => candidate.id === station.lessonId);
@@ -38,7 +47,7 @@ export class StationService {
     });
   }
 
-  async materialsOf(lessonId: string): Promise<Material[]> {
+  async materialsOf(lessonId: string): Promise<MaterialRecord[]> {
     return (await this.of([lessonId])).map((station) => station.material);
   }
 
@@ -62,31 +71,64 @@ export class StationService {
     };
   }
 
-  /** New stations at the end: what was pasted first, then what was on the shelf. Returns their ids. */
+  /** New stations at the end, with their new materials: what was pasted first, then what was on the shelf. All or none. */
   async add(lessonId: string, { items, materialIds }: AddStations, ownerId: string): Promise<readonly string[]> {
     if (items.length + materialIds.length === 0)
       throw new ProblemError('invalid', 'There is nothing to add.', {
         fields: [{ field: 'items', message: 'is empty' }],
       });
     const known = await this.materials.requireOwn(materialIds, ownerId);
-    const created = items.length > 0 ? await this.materials.create(items, ownerId) : [];
-    const last = await this.stations.maximum('position', { lessonId });
-    const rows = [...created, ...known].map((material, index) =>
-      this.stations.create({
-        id: newId(),
-        lessonId,
-        materialId: material.id,
-        position: (last ?? 0) + index + 1,
-        name: null,
-        instruction: null,
-        viewingDistanceM: null,
-        sizeMm: null,
-        version: 1,
-        removedAt: null,
-      }),
+    const { result } = await this.materials.createWith(items, ownerId, async (manager, created) => {
+      const last = await manager.maximum(Station, 'position', { lessonId });
+      const rows = [...created, ...known].map((material, index) =>
+        this.stations.create({
+          id: newId(),
+          lessonId,
+          materialId: material.id,
+          position: (last ?? 0) + index + 1,
+          name: null,
+          instruction: null,
+          viewingDistanceM: null,
+          sizeMm: null,
+          version: 1,
+          removedAt: null,
+        }),
+      );
+      await manager.insert(Station, rows);
+      return rows.map((row) => row.id);
+    });
+    return result;
+  }
+
+  /** Lessons that show these materials, each once for each material. */
+  async lessonsOf(
+    materialIds: readonly string[],
+  ): Promise<readonly { materialId: string; id: string; name: string }[]> {
+    if (materialIds.length === 0) return [];
+    const rows: unknown = await this.stations.query(
+      `SELECT DISTINCT stations.material_id AS materialId, lessons.id AS id, lessons.name AS name
+       FROM stations JOIN lessons ON lessons.id = stations.lesson_id
+       WHERE stations.material_id IN (${materialIds.map(() => '?').join(',')}) AND stations.removed_at IS NULL AND lessons.removed_at IS NULL
+       ORDER BY lessons.name, lessons.id`,
+      [...materialIds],
     );
-    await this.stations.insert(rows);
-    return rows.map((row) => row.id);
+    return rows as { materialId: string; id: string; name: string }[];
+  }
+
+  /** Stations that show these materials, with their numbers. */
+  async listPositions(materialIds: readonly string[]): Promise<readonly StationPosition[]> {
+    if (materialIds.length === 0) return [];
+    const rows: unknown = await this.stations.query(
+      `SELECT ranked.* FROM (
+         SELECT stations.id AS stationId, stations.material_id AS materialId, lessons.id AS lessonId, lessons.name AS lessonName,
+           ROW_NUMBER() OVER (PARTITION BY lessons.id ORDER BY stations.position, stations.id) AS position
+         FROM stations JOIN lessons ON lessons.id = stations.lesson_id
+         WHERE stations.removed_at IS NULL AND lessons.removed_at IS NULL
+           AND lessons.id IN (SELECT lesson_id FROM stations WHERE material_id IN (${materialIds.map(() => '?').join(',')}) AND removed_at IS NULL)
+       ) AS ranked WHERE ranked.materialId IN (${materialIds.map(() => '?').join(',')}) ORDER BY ranked.lessonName, ranked.position`,
+      [...materialIds, ...materialIds],
+    );
+    return rows as StationPosition[];
   }
 
   /** @throws ProblemError stale when the list is not exactly the lesson's stations */

@@ -5,6 +5,9 @@ import { ServiceDescriptionService } from '../../gather/service-description/serv
 import { StationService } from '../../lessons/station/station.service.js';
 import { AccessCheckService } from './access-check.service.js';
 import { toAccessCheckView, toEarlierCheck } from './access-check.view.js';
+import { MaterialFinder } from '../../gather/material/material-finder.js';
+import { Who } from '../../school/rights/who.decorator.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api')
 export class AccessCheckController {
@@ -13,6 +16,7 @@ export class AccessCheckController {
     private readonly materials: MaterialService,
     private readonly stations: StationService,
     private readonly services: ServiceDescriptionService,
+    private readonly finder: MaterialFinder,
   ) {}
 
   /** The check that waits now; null for words, which need none. */
@@ -46,6 +50,13 @@ export class AccessCheckController {
   @Delete('lessons/:lessonId/access-checks')
   async stopOpeningLesson(@Param('lessonId') lessonId: string): Promise<null> {
     await this.checks.stop(await this.stations.materialsOf(lessonId));
+    return null;
+  }
+
+  /** A tag is a word, no id: it means the caller's own materials only. */
+  @Post('tags/:tag/access-checks')
+  async openTagged(@Param('tag') tag: string, @Who() who: SignedIn): Promise<null> {
+    await this.checks.ask(await this.finder.listTagged(who.id, tag));
     return null;
   }
 }

@@ -1,7 +1,6 @@
 import type { AccessCheckState } from '@hapset/contract';
 import type { AccessVerdict, Evidence, Finding, TrimmedLink } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { Account } from '../../school/account/account.entity.js';
 import {
   idColumn,
   keywordColumn,
@@ -9,8 +8,9 @@ import {
   optionalTimeColumn,
   timeColumn,
 } from '../../platform/database/columns.js';
-import { Material } from '../../gather/material/material.entity.js';
 import { parseUrl } from '@hapset/core';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** One opening of a link as a student. Rows of a material stay: they are its history. */
 @Entity('access_checks')
@@ -20,9 +20,9 @@ export class AccessCheck {
   @PrimaryColumn(idColumn) id: string;
   /** Null for a link that belongs to no material: then somebody asked for it by itself. */
   @Column(optionalIdColumn) materialId: string | null;
-  @ManyToOne(() => Material, { onDelete: 'CASCADE', nullable: true }) material: Relation<Material> | null;
+  @ManyToOne('Material', { onDelete: 'CASCADE', nullable: true }) material: Relation<MaterialRecord> | null;
   @Index() @Column(optionalIdColumn) askedById: string | null;
-  @ManyToOne(() => Account, { onDelete: 'CASCADE', nullable: true }) askedBy: Relation<Account> | null;
+  @ManyToOne('Account', { onDelete: 'CASCADE', nullable: true }) askedBy: Relation<SignedIn> | null;
   @Column(keywordColumn(10)) state: AccessCheckState;
   @Column({ type: 'text' }) link: string;
   /** Host and port of the link, cut: so many may be opened at once. */

@@ -8,8 +8,13 @@ import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 import { AccessCheckWork } from './access-check.work.js';
 import { AccessCheckService } from './access-check.service.js';
+import { MaterialModule } from '../../gather/material/material.module.js';
+import { StationModule } from '../../lessons/station/station.module.js';
+import { AccessCheckController } from './access-check.controller.js';
+import { CheckAfterChange } from './check-after-change.js';
+import { CheckChanges } from './check-changes.js';
+import { LinkChecks } from './link-checks.js';
 
-/** The work itself. Its controller is declared in the application's module, since it needs nouns that need this one. */
 @Module({
   imports: [
     TypeOrmModule.forFeature([AccessCheck]),
@@ -17,8 +22,11 @@ import { AccessCheckService } from './access-check.service.js';
     StudentBrowserModule,
     ServiceDescriptionModule,
     DecoderModule,
+    MaterialModule,
+    StationModule,
   ],
-  providers: [AccessCheckService, AccessCheckRunner, AccessCheckWork],
-  exports: [AccessCheckService, AccessCheckRunner],
+  controllers: [AccessCheckController],
+  providers: [AccessCheckService, LinkChecks, AccessCheckRunner, AccessCheckWork, CheckAfterChange, CheckChanges],
+  exports: [AccessCheckService, LinkChecks],
 })
 export class AccessCheckModule {}

@@ -5,13 +5,13 @@ import { In, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { addressOf } from '../../gather/material/material-address.js';
-import type { Material } from '../../gather/material/material.entity.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
 import { AccessCheck, hostOfLink } from './access-check.entity.js';
 import { notFound } from '../../platform/problem/problem.js';
 import { mendingOf } from './access-check.view.js';
 import { AccessCheckRunner } from './access-check.runner.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
 
 const earlierShown = 20;
 const unfinished = ['waiting', 'opening'] as const;
@@ -37,7 +37,7 @@ export class AccessCheckService {
   ) {}
 
   /** Asks for a check of each link that is not being opened already. Words need none. */
-  async ask(materials: readonly Material[]): Promise<void> {
+  async ask(materials: readonly MaterialRecord[]): Promise<void> {
     const [last, { publicAddress }] = await Promise.all([this.lastOf(materials), this.school.get()]);
     const wanted = materials.flatMap((material) => {
       const link = addressOf(material, publicAddress);
@@ -60,7 +60,7 @@ export class AccessCheckService {
   }
 
   /** Stops what waits or runs; what was found out before stays. */
-  async stop(materials: readonly Material[]): Promise<void> {
+  async stop(materials: readonly MaterialRecord[]): Promise<void> {
     if (materials.length === 0) return;
     await this.checks.update(
       { materialId: In(materials.map((material) => material.id)), state: In([...unfinished]) },
@@ -70,7 +70,7 @@ export class AccessCheckService {
   }
 
   /** By material id. Checks of a link that was changed since don't count. */
-  async lastOf(materials: readonly Material[]): Promise<ReadonlyMap<string, LastChecks>> {
+  async lastOf(materials: readonly MaterialRecord[]): Promise<ReadonlyMap<string, LastChecks>> {
     const ids = [...new Set(materials.map((material) => material.id))];
     const [rows, catalogue, { publicAddress }] = await Promise.all([
       ids.length === 0 ? [] : this.newestRows(ids),
@@ -99,6 +99,12 @@ export class AccessCheckService {
     const row = await this.checks.findOne({ where: { id }, select: { id: true, picture: true } });
     if (!row?.picture) throw notFound('picture');
     return row.picture;
+  }
+
+  /** Those of the checks that kept one. */
+  async listPictures(ids: readonly string[]): Promise<readonly { readonly id: string; readonly picture: Buffer }[]> {
+    const rows = await this.checks.find({ where: { id: In([...ids]) }, select: { id: true, picture: true } });
+    return rows.flatMap(({ id, picture }) => (picture === null ? [] : [{ id, picture }]));
   }
 
   private async newestRows(materialIds: readonly string[]): Promise<AccessCheck[]> {

@@ -13,16 +13,16 @@ import {
   type Mending,
   type ServiceCatalogue,
 } from '@hapset/core';
-import type { Material } from '../../gather/material/material.entity.js';
-import type { AccessCheck } from './access-check.entity.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
+import type { AccessCheckRecord } from './access-check-record.js';
 
 const firstLinesShown = 5;
 const lockedNamed = 50;
 
 /** @param material whose link it is: what a person wrote of it is compared with what opened */
 export function toAccessCheckView(
-  check: AccessCheck,
-  material: Material,
+  check: AccessCheckRecord,
+  material: MaterialRecord,
   catalogue: ServiceCatalogue,
 ): AccessCheckView {
   const { evidence, verdict } = check;
@@ -52,13 +52,13 @@ export function toAccessCheckView(
 }
 
 /** The steps that mend what was found, at the service where it is looked after; null before it is done, and where nothing is to be mended. */
-export function mendingOf({ verdict, evidence, link }: AccessCheck, catalogue: ServiceCatalogue): Mending | null {
+export function mendingOf({ verdict, evidence, link }: AccessCheckRecord, catalogue: ServiceCatalogue): Mending | null {
   return verdict ? mendingFor(verdict, evidence ? addressAtService(evidence, catalogue) : link, catalogue) : null;
 }
 
 /** What a student would see and could do; little of it where the door is shut. */
 function seen(
-  { verdict, reasons }: AccessCheck,
+  { verdict, reasons }: AccessCheckRecord,
   evidence: Evidence | null,
   catalogue: ServiceCatalogue,
   expected: Parameters<typeof doubtsOf>[1],
@@ -82,7 +82,7 @@ function insideOf(evidence: Evidence | null): AccessCheckView['inside'] {
   };
 }
 
-export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons }: AccessCheck): EarlierCheck {
+export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons }: AccessCheckRecord): EarlierCheck {
   return {
     id,
     link,
@@ -93,7 +93,7 @@ export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons
 }
 
 /** A link by itself, for scripts. */
-export function toLinkCheckView(check: AccessCheck, catalogue: ServiceCatalogue): LinkCheckView {
+export function toLinkCheckView(check: AccessCheckRecord, catalogue: ServiceCatalogue): LinkCheckView {
   const { evidence, verdict } = check;
   const { title, firstLines, rights, doubts } = seen(check, evidence, catalogue, { title: null, kept: false });
   return {

@@ -13,17 +13,17 @@ import {
   type MaterialKind,
   type ServiceCatalogue,
 } from '@hapset/core';
-import { In, Repository, type FindOptionsWhere } from 'typeorm';
+import { Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { retryingDeadlocks } from '../../platform/database/deadlock.js';
 import { Decoder } from '../../platform/decoder/decoder.js';
-import { Material } from '../../gather/material/material.entity.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
 import { StudentBrowser } from '../student-browser/student-browser.js';
 import { AccessCheck } from './access-check.entity.js';
 import { lookInside } from './look-inside.js';
 import { smallPicture } from './small-picture.js';
+import { learnFromPage, type LearntPage } from '../../gather/material/learn-from-page.js';
 
 const detailLength = 500;
 
@@ -96,8 +96,9 @@ export class AccessCheckWork {
       ...more,
     };
     const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
-    const learnt = seen && check.material ? learn(check.material, evidence) : [];
-    if (learnt.length === 0) {
+    const page = seen && check.material ? pageOf(evidence) : null;
+    const learnt = page && check.material ? learnFromPage(check.material, page) : null;
+    if (learnt === null) {
       await retryingDeadlocks(() => this.checks.update(own, result));
       return;
     }
@@ -105,8 +106,7 @@ export class AccessCheckWork {
       this.checks.manager.transaction(async (manager) => {
         const { affected } = await manager.update(AccessCheck, own, result);
         if (affected !== 1) return;
-        for (const { where, change } of learnt)
-          await manager.update(Material, { ...where, id: check.materialId ?? '', link: check.link }, change);
+        await learnt(manager, check.link);
       }),
     );
   }
@@ -117,20 +117,12 @@ function holderOf({ material, link }: AccessCheck, catalogue: ServiceCatalogue):
   return material?.kind === 'folder' || material?.kind === 'written-page' ? material.kind : null;
 }
 
-interface Learnt {
-  readonly where: FindOptionsWhere<Material>;
-  readonly change: Partial<Material>;
-}
-
-/** Title and kind that only the page itself could tell, where they are news; never over what a person wrote meanwhile. */
-function learn(material: Material, evidence: Evidence): readonly Learnt[] {
-  const title = evidence.final?.page?.title.normalize('NFC').slice(0, 200) ?? '';
-  const kind = kindOfFile(evidence.final?.contentType ?? '');
-  const learnt: Learnt[] = [];
-  if (title !== '' && title !== material.title && material.titleSource !== 'person')
-    learnt.push({ where: { titleSource: In(['address', 'page']) }, change: { title, titleSource: 'page' } });
-  if (kind && material.kind === 'web-page') learnt.push({ where: { kind: 'web-page' }, change: { kind } });
-  return learnt;
+/** What only the page itself could tell. */
+function pageOf({ final }: Evidence): LearntPage {
+  return {
+    title: final?.page?.title.normalize('NFC').slice(0, 200) ?? '',
+    kind: kindOfFile(final?.contentType ?? ''),
+  };
 }
 
 function kindOfFile(contentType: string): MaterialKind | null {

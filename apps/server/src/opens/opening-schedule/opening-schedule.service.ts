@@ -2,15 +2,15 @@
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { dueOpenings, type OpeningTime } from '@hapset/core';
-import { Between, IsNull, Repository } from 'typeorm';
+import { Repository } from 'typeorm';
 import { AccessCheckService } from '../access-check/access-check.service.js';
 import { Clock } from '../../platform/clock/clock.js';
-import { Lesson } from '../../lessons/lesson/lesson.entity.js';
 import { Loop } from '../../platform/loop/loop.js';
 import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { StationService } from '../../lessons/station/station.service.js';
 import { ScheduledOpening } from './scheduled-opening.entity.js';
+import { LessonService } from '../../lessons/lesson/lesson.service.js';
 
 const lookMs = 60_000;
 const dayMs = 24 * 3600 * 1000;
@@ -20,8 +20,8 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
   private readonly loop: Loop;
 
   constructor(
-    @InjectRepository(Lesson) private readonly lessons: Repository<Lesson>,
     @InjectRepository(ScheduledOpening) private readonly openings: Repository<ScheduledOpening>,
+    private readonly lessons: LessonService,
     private readonly checks: AccessCheckService,
     private readonly stations: StationService,
     private readonly school: SchoolService,
@@ -47,10 +47,7 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
       string,
       string,
     ];
-    const coming = await this.lessons.find({
-      where: { date: Between(...days), removedAt: IsNull() },
-      select: { id: true, date: true, startsAt: true },
-    });
+    const coming = await this.lessons.listBetween(...days);
     const opened: string[] = [];
     for (const { id, date, startsAt } of coming) {
       if (date === null) continue;

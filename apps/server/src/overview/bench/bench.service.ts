@@ -9,7 +9,6 @@ import {
   type MaterialView,
 } from '@hapset/contract';
 import { summarise, type FourStates } from '@hapset/core';
-import type { Material } from '../../gather/material/material.entity.js';
 import { toMaterialView } from '../../gather/material/material.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
@@ -17,6 +16,7 @@ import { ServiceDescriptionService } from '../../gather/service-description/serv
 import { StationService } from '../../lessons/station/station.service.js';
 import { LessonService, type LessonCursor } from '../../lessons/lesson/lesson.service.js';
 import { toLessonView } from '../../lessons/lesson/lesson.view.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
 
 @Injectable()
 export class BenchService {
@@ -30,7 +30,7 @@ export class BenchService {
 
   async bench(lessonId: string): Promise<BenchView> {
     const lesson = await this.lessons.require(lessonId);
-    const standings = await this.readiness.of(await this.stations.placesOf([lesson]));
+    const standings = await this.readiness.list(await this.stations.placesOf([lesson]));
     const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
     const links = standings.filter((standing) => !standing.readiness.opens.inTheCode);
     const opened = links.map((standing) => standing.readiness.opens.checkedAt);
@@ -49,7 +49,7 @@ export class BenchService {
   async list(ownerId: string, after: string | null): Promise<LessonsPage> {
     const lessons = await this.lessons.list(ownerId, after === null ? null : readCursor(after));
     const shown = lessons.slice(0, limits.lessonsPage);
-    const standings = await this.readiness.of(await this.stations.placesOf(shown));
+    const standings = await this.readiness.list(await this.stations.placesOf(shown));
     const rows: LessonRow[] = shown.map((lesson) => ({
       ...toLessonView(lesson),
       summary: summarise(standings.filter((standing) => standing.place.lesson?.id === lesson.id).map(fourStates)),
@@ -76,7 +76,7 @@ function fourStates({ readiness }: Standing): FourStates {
 function toBenchRow(
   { place, code, readiness, rehearsal }: Standing,
   index: number,
-  view: (material: Material) => MaterialView,
+  view: (material: MaterialRecord) => MaterialView,
 ): BenchRow {
   const { station, material } = place;
   if (!station) throw new Error('a bench has stations');

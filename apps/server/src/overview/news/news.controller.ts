@@ -1,15 +1,15 @@
 import { Controller, Get } from '@nestjs/common';
 import type { NewsItem } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { NewsService } from './news.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api/news')
 export class NewsController {
   constructor(private readonly news: NewsService) {}
 
   @Get()
-  list(@Who() who: Account): Promise<readonly NewsItem[]> {
+  list(@Who() who: SignedIn): Promise<readonly NewsItem[]> {
     return this.news.of(who.id);
   }
 }

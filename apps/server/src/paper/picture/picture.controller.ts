@@ -73,7 +73,7 @@ export class PictureController {
 
   @Put('materials/:materialId/web-picture')
   async show(@Param('materialId') materialId: string, @Body() { shown }: ShowWebPictureDto): Promise<null> {
-    await this.pictures.show(await this.materials.require(materialId), shown);
+    await this.materials.showPicture(await this.materials.require(materialId), shown);
     return null;
   }
 }

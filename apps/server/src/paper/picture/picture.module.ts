@@ -1,24 +1,15 @@
 import { Module } from '@nestjs/common';
-import { TypeOrmModule } from '@nestjs/typeorm';
 import { LessonModule } from '../../lessons/lesson/lesson.module.js';
 import { LookModule } from '../../code/look/look.module.js';
-import { Material } from '../../gather/material/material.entity.js';
 import { MaterialModule } from '../../gather/material/material.module.js';
-import { ReadinessModule } from '../../overview/readiness/readiness.module.js';
 import { StationModule } from '../../lessons/station/station.module.js';
 import { PictureController } from './picture.controller.js';
 import { PictureService } from './picture.service.js';
 import { WebPictureController } from './web-picture.controller.js';
+import { PlacedCodeModule } from '../../reads/placed-code/placed-code.module.js';
 
 @Module({
-  imports: [
-    TypeOrmModule.forFeature([Material]),
-    MaterialModule,
-    StationModule,
-    LessonModule,
-    ReadinessModule,
-    LookModule,
-  ],
+  imports: [MaterialModule, StationModule, LessonModule, PlacedCodeModule, LookModule],
   controllers: [PictureController, WebPictureController],
   providers: [PictureService],
 })

@@ -1,17 +1,15 @@
 /** Pictures of codes, named by use: how large each is, and what is in it. */
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
 import type { PictureWish } from '@hapset/contract';
 import { documentSizesMm, fileName } from '@hapset/core';
-import { IsNull, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { LookPictureService } from '../../code/look/look-picture.service.js';
-import { newToken } from '../../gather/file/file.service.js';
-import { Material } from '../../gather/material/material.entity.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
-import { ReadinessService, type Standing } from '../../overview/readiness/readiness.service.js';
-import type { Place } from '../../overview/readiness/standing.js';
 import { codePicture, fileEndings, pixelsAt, type CodeSize, type CodeToDraw } from './code-picture.js';
+import { MaterialService } from '../../gather/material/material.service.js';
+import { placeAlone, type Place } from '../../lessons/station/place.js';
+import { PlacedCodeService } from '../../reads/placed-code/placed-code.service.js';
+import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 
 export interface NamedPicture {
   readonly name: string;
@@ -24,16 +22,15 @@ const boardPx = 2160;
 @Injectable()
 export class PictureService {
   constructor(
-    @InjectRepository(Material) private readonly materials: Repository<Material>,
-    private readonly readiness: ReadinessService,
+    private readonly materials: MaterialService,
+    private readonly codes: PlacedCodeService,
     private readonly lookPictures: LookPictureService,
     private readonly clock: Clock,
   ) {}
 
   /** @param position the station's number, null outside a lesson. @throws ProblemError payload-too-long */
   async of(place: Place, position: number | null, wish: PictureWish): Promise<NamedPicture> {
-    const [standing] = await this.readiness.of([place]);
-    const picture = standing ? await this.draw(standing, position, wish) : null;
+    const picture = await this.draw(await this.codes.find(place), position, wish);
     if (!picture) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     return picture;
   }
@@ -43,39 +40,30 @@ export class PictureService {
     places: readonly Place[],
     wish: PictureWish,
   ): AsyncGenerator<{ readonly place: Place; readonly picture: NamedPicture | null }> {
-    const standings = await this.readiness.of(places);
-    for (const [index, standing] of standings.entries())
-      yield { place: standing.place, picture: await this.draw(standing, index + 1, wish) };
+    const codes = await this.codes.list(places);
+    for (const [index, placed] of codes.entries())
+      yield { place: placed.place, picture: await this.draw(placed, index + 1, wish) };
   }
 
   /** The code of a picture that is shown to web pages. @throws ProblemError not-found while it is switched off */
   async shown(pictureToken: string): Promise<CodeToDraw> {
-    const material = await this.materials.findOneBy({ pictureToken, pictureShown: true, removedAt: IsNull() });
+    const material = await this.materials.findShownPicture(pictureToken);
     if (!material) throw notFound('picture');
-    const [standing] = await this.readiness.of([{ material, station: null, lesson: null }]);
-    const code = standing ? await this.codeOf(standing) : null;
+    const code = await this.codeOf(await this.codes.find(placeAlone(material)));
     if (!code) throw notFound('picture');
     return code;
   }
 
-  /** Once shown, its address stays: switched off and on again, it is the same. */
-  async show({ id, pictureToken }: Material, shown: boolean): Promise<void> {
-    await this.materials.update(
-      { id },
-      { pictureShown: shown, ...(pictureToken === null && shown && { pictureToken: newToken() }) },
-    );
-  }
-
-  private async draw(standing: Standing, position: number | null, wish: PictureWish): Promise<NamedPicture | null> {
-    const code = await this.codeOf(standing);
+  private async draw(placed: PlacedCode, position: number | null, wish: PictureWish): Promise<NamedPicture | null> {
+    const code = await this.codeOf(placed);
     if (!code) return null;
     return {
       name: fileName(code.name, position, fileEndings[wish.format]),
-      bytes: await codePicture(code, wish.format, sizeFor(wish, standing, code)),
+      bytes: await codePicture(code, wish.format, sizeFor(wish, placed, code)),
     };
   }
 
-  private async codeOf({ plan, code, look, place }: Standing): Promise<CodeToDraw | null> {
+  private async codeOf({ plan, code, look, place }: PlacedCode): Promise<CodeToDraw | null> {
     if (!plan || !code) return null;
     const pictures = await this.lookPictures.of(look.design);
     return {
@@ -91,7 +79,7 @@ export class PictureService {
 
 function sizeFor(
   { use, dpi }: PictureWish,
-  { rehearsal }: Standing,
+  { rehearsal }: PlacedCode,
   { plan: { modules }, look }: CodeToDraw,
 ): CodeSize {
   switch (use) {

@@ -2,8 +2,8 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { In, Repository } from 'typeorm';
-import type { Place } from '../../overview/readiness/standing.js';
 import { Sheet } from './sheet.entity.js';
+import type { Place } from '../../lessons/station/place.js';
 
 @Injectable()
 export class LastSheets {

@@ -1,7 +1,6 @@
 import { Body, Controller, Delete, Get, Param, Post, Query, Res } from '@nestjs/common';
 import type { PrintView } from '@hapset/contract';
 import type { Response } from 'express';
-import type { Account } from '../../school/account/account.entity.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { writeZip } from '../picture/write-zip.js';
 import { nameFile } from '../picture/send-file.js';
@@ -9,6 +8,7 @@ import { PrintService } from './print.service.js';
 import { toPrintView } from './print.view.js';
 import { MakePrintDto } from './sheet.dto.js';
 import { SheetPlacesService } from './sheet-places.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** Dots an inch of pages as pictures. */
 const densities = [150, 300] as const;
@@ -21,12 +21,12 @@ export class PrintController {
   ) {}
 
   @Get()
-  async list(@Who() who: Account): Promise<readonly PrintView[]> {
+  async list(@Who() who: SignedIn): Promise<readonly PrintView[]> {
     return (await this.prints.list(who.id)).map(toPrintView);
   }
 
   @Post()
-  async make(@Body() { places, choices, goAhead }: MakePrintDto, @Who() who: Account): Promise<PrintView> {
+  async make(@Body() { places, choices, goAhead }: MakePrintDto, @Who() who: SignedIn): Promise<PrintView> {
     return toPrintView((await this.prints.make(await this.places.of(places, who), choices, goAhead, who.id)).print);
   }
 

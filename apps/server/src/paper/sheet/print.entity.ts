@@ -1,9 +1,9 @@
 import type { PrintState } from '@hapset/contract';
 import type { SheetSetup, SheetKind } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { Account } from '../../school/account/account.entity.js';
 import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
 import type { HanForms } from '../../code/typeface/shaped-line.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** Sheets that were made in one go. Its codes are rows of `sheets`, in their order. */
 @Entity('prints')
@@ -12,7 +12,7 @@ import type { HanForms } from '../../code/typeface/shaped-line.js';
 export class Print {
   @PrimaryColumn(idColumn) id: string;
   @Column(idColumn) ownerId: string;
-  @ManyToOne(() => Account, { onDelete: 'CASCADE' }) owner: Relation<Account>;
+  @ManyToOne('Account', { onDelete: 'CASCADE' }) owner: Relation<SignedIn>;
   /** Of the lesson, the collection, the material. */
   @Column({ type: 'varchar', length: 200 }) name: string;
   @Column(keywordColumn(20)) kind: SheetKind;

@@ -97,7 +97,7 @@ export class PrintService {
     ownerId: string,
   ): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
     const planned = await this.planner.plan(places, choices);
-    if (planned.standings.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
+    if (planned.codes.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const notes = await this.notesOf(planned.job, ownerId);
     const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
     const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
@@ -113,7 +113,7 @@ export class PrintService {
       planned.job,
       ownerId,
       async (manager, { id: printId, fileName: called, madeAt }) => {
-        planned.standings.forEach(({ place }, position) => {
+        planned.codes.forEach(({ place }, position) => {
           const { kind, paper } = planned.job.setup;
           sheets.push(
             Object.assign(new Sheet(), {

@@ -1,7 +1,18 @@
 import type { PrintView } from '@hapset/contract';
-import type { Print } from './print.entity.js';
+import type { PrintRecord } from './sheet-record.js';
 
-export function toPrintView({ id, name, kind, setup, codes, pages, drawn, state, fileName, madeAt }: Print): PrintView {
+export function toPrintView({
+  id,
+  name,
+  kind,
+  setup,
+  codes,
+  pages,
+  drawn,
+  state,
+  fileName,
+  madeAt,
+}: PrintRecord): PrintView {
   return {
     id,
     name,

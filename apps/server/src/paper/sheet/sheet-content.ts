@@ -7,21 +7,21 @@ import {
   shortAddressInLetters,
   type MeasuredReach,
 } from '@hapset/core';
-import type { Standing } from '../../overview/readiness/readiness.service.js';
 import { titleOf, type PlaceToPrint } from './sheet-places.js';
 import type { MoreContent, SheetContent } from './sheet-job.js';
 import { tapLine } from './tap-words.js';
+import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 
 /** What of the choices a code's content depends on. */
 export type ContentChoices = Pick<SheetChoices, 'kind' | 'distanceM'>;
 
 export function contentOf(
-  standing: Standing,
+  placed: PlacedCode,
   { position }: Pick<PlaceToPrint, 'position'>,
   choices: ContentChoices,
   picture: MoreContent['picture'],
 ): SheetContent {
-  const { place, plan, code, payload, look, readiness, rehearsal } = standing;
+  const { place, plan, code, payload, look, carries, rehearsal } = placed;
   const { material, station, lesson } = place;
   const instruction = station?.instruction ?? material.instruction;
   return {
@@ -30,7 +30,7 @@ export function contentOf(
     ...(look.id !== null && { look: look.design }),
     title: titleOf(place),
     instruction,
-    tap: tapLine(readiness.carries.act, rehearsal.devices, instruction),
+    tap: tapLine(carries.act, rehearsal.devices, instruction),
     address:
       code === null || code.carry === 'words'
         ? null
@@ -51,7 +51,7 @@ export function contentOf(
         'for-whom': [lesson?.class?.name, lesson?.name, lesson?.date].filter((part) => part).join(' · '),
         where: fileUnder(material.tags ?? [], lesson?.place ?? ''),
       },
-      neededMm: neededMm(standing, choices),
+      neededMm: neededMm(placed, choices),
       rehearsedMm: rehearsal.sizeMm,
       picture,
     },
@@ -63,19 +63,19 @@ function fileUnder(tags: readonly string[], place: string): string {
 }
 
 /** From where such a sheet is read, metres. */
-export function distanceOf({ rehearsal }: Pick<Standing, 'rehearsal'>, { kind, distanceM }: ContentChoices): number {
+export function distanceOf({ rehearsal }: Pick<PlacedCode, 'rehearsal'>, { kind, distanceM }: ContentChoices): number {
   return distanceM ?? kindDistanceM[kind] ?? rehearsal.distanceM;
 }
 
-function measuredOf({ rehearsal: { results, sizeMm } }: Pick<Standing, 'rehearsal'>): MeasuredReach | null {
+function measuredOf({ rehearsal: { results, sizeMm } }: Pick<PlacedCode, 'rehearsal'>): MeasuredReach | null {
   return results === null || results.length === 0
     ? null
     : { sizeMm, leastReachM: Math.min(...results.map(({ reachM }) => reachM)) };
 }
 
 /** A poster at its lesson's distance is printed as it was rehearsed, larger only where the school's paper was too small for it. */
-function neededMm(standing: Standing, choices: ContentChoices): number {
-  const { rehearsal, look, code } = standing;
+function neededMm(placed: PlacedCode, choices: ContentChoices): number {
+  const { rehearsal, look, code } = placed;
   const { sizeMm, chosenSizeMm, largestMm } = rehearsal;
   const asRehearsed = choices.kind === 'poster' && choices.distanceM === null;
   if (asRehearsed && (chosenSizeMm !== null || sizeMm < largestMm)) return chosenSizeMm ?? sizeMm;
@@ -83,22 +83,22 @@ function neededMm(standing: Standing, choices: ContentChoices): number {
     asRehearsed ? sizeMm : 0,
     codeMmForDistance(
       code?.modules ?? 21,
-      distanceOf(standing, choices),
+      distanceOf(placed, choices),
       look.design,
       rehearsal.devices,
-      measuredOf(standing),
+      measuredOf(placed),
     ),
   );
 }
 
 /** How far the weakest device reads it, printed that large; null without devices. */
-export function reachAtM(standing: Standing, sizeMm: number): number | null {
+export function reachAtM(placed: PlacedCode, sizeMm: number): number | null {
   const reachM = reachOfPrintM(
-    standing.code?.modules ?? 21,
+    placed.code?.modules ?? 21,
     Math.max(sizeMm, 0.1),
-    standing.look.design,
-    standing.rehearsal.devices,
-    measuredOf(standing),
+    placed.look.design,
+    placed.rehearsal.devices,
+    measuredOf(placed),
   );
   return Number.isFinite(reachM) ? reachM : null;
 }

@@ -1,25 +1,23 @@
 /** Pictures of what opens, for posters: those that its last check kept. */
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
 import { drawingSvg, iconStrokes, type IconNode } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import sharp from 'sharp';
-import { In, Repository } from 'typeorm';
-import { AccessCheck } from '../../opens/access-check/access-check.entity.js';
-import type { Standing } from '../../overview/readiness/readiness.service.js';
 import type { MoreContent, SheetContent } from './sheet-job.js';
+import { AccessCheckService } from '../../opens/access-check/access-check.service.js';
+import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 
 @Injectable()
 export class SheetPictures {
-  constructor(@InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>) {}
+  constructor(private readonly checks: AccessCheckService) {}
 
   /** Which material shows what, and its bytes as PNG by the check's id. */
-  async of(standings: readonly Standing[]): Promise<{
+  async of(codes: readonly PlacedCode[]): Promise<{
     readonly shown: ReadonlyMap<string, MoreContent['picture']>;
     readonly bytes: Record<string, Uint8Array>;
   }> {
     const checkOf = new Map(
-      standings.flatMap(({ check, place }) => (check?.pictureBytes ? [[check.id, place.material.id] as const] : [])),
+      codes.flatMap(({ check, place }) => (check?.pictureBytes ? [[check.id, place.material.id] as const] : [])),
     );
     const pictures = await this.read([...checkOf.keys()]);
     return {
@@ -39,13 +37,11 @@ export class SheetPictures {
     ids: readonly string[],
   ): Promise<readonly { readonly id: string; readonly aspect: number; readonly bytes: Uint8Array }[]> {
     if (ids.length === 0) return [];
-    const rows = await this.checks.find({ where: { id: In([...ids]) }, select: { id: true, picture: true } });
-    const read = rows.map(async ({ id, picture }) => {
-      if (picture === null) return [];
+    const read = (await this.checks.listPictures(ids)).map(async ({ id, picture }) => {
       const { data, info } = await sharp(picture).png().toBuffer({ resolveWithObject: true });
-      return [{ id, aspect: info.width / info.height, bytes: data }];
+      return { id, aspect: info.width / info.height, bytes: data };
     });
-    return (await Promise.all(read)).flat();
+    return Promise.all(read);
   }
 }
 

@@ -1,13 +1,13 @@
 /** Which codes are put on paper: of a lesson, of chosen stations or materials, of a collection; each its owner's own. */
 import { Injectable } from '@nestjs/common';
 import { limits, type SheetPlaces } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
 import { LessonService } from '../../lessons/lesson/lesson.service.js';
 import { MaterialService } from '../../gather/material/material.service.js';
-import { ShelfService } from '../../overview/shelf/shelf.service.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
-import type { Place } from '../../overview/readiness/standing.js';
 import { StationService } from '../../lessons/station/station.service.js';
+import { MaterialFinder } from '../../gather/material/material-finder.js';
+import { placeAlone, type Place } from '../../lessons/station/place.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 export interface PlaceToPrint {
   readonly place: Place;
@@ -27,11 +27,11 @@ export class SheetPlacesService {
     private readonly lessons: LessonService,
     private readonly stations: StationService,
     private readonly materials: MaterialService,
-    private readonly shelf: ShelfService,
+    private readonly finder: MaterialFinder,
   ) {}
 
   /** @throws ProblemError not-found for what is another's, invalid where nothing or more than one thing is asked for */
-  async of(wish: SheetPlaces, who: Account): Promise<PlacesToPrint> {
+  async of(wish: SheetPlaces, who: SignedIn): Promise<PlacesToPrint> {
     const { lessonId, stationIds, materialIds, tag } = wish;
     if ([lessonId !== null, stationIds.length > 0, materialIds.length > 0, tag !== null].filter(Boolean).length !== 1)
       throw invalid('names no lesson, stations, materials or collection, or several of them');
@@ -46,24 +46,24 @@ export class SheetPlacesService {
     return found;
   }
 
-  private async ofLesson(lessonId: string, who: Account): Promise<PlacesToPrint> {
+  private async ofLesson(lessonId: string, who: SignedIn): Promise<PlacesToPrint> {
     const lesson = await this.lessons.require(lessonId);
     if (lesson.ownerId !== who.id) throw notFound('lesson');
     const places = await this.stations.placesOf([lesson]);
     return { name: lesson.name, places: places.map((place, index) => ({ place, position: index + 1 })) };
   }
 
-  private async ofStations(ids: readonly string[], who: Account): Promise<PlacesToPrint> {
+  private async ofStations(ids: readonly string[], who: SignedIn): Promise<PlacesToPrint> {
     const found = await Promise.all(ids.map((id) => this.stations.place(id)));
     if (found.some(({ place }) => place.lesson?.ownerId !== who.id)) throw notFound('station');
     const places = found.map(({ place, station: { position } }) => ({ place, position }));
     return { name: nameOf(places, found[0]?.station.lessonName ?? ''), places };
   }
 
-  private async ofMaterials(tag: string | null, ids: readonly string[], who: Account): Promise<PlacesToPrint> {
+  private async ofMaterials(tag: string | null, ids: readonly string[], who: SignedIn): Promise<PlacesToPrint> {
     const materials =
-      tag === null ? await this.materials.requireOwn(ids, who.id) : await this.shelf.tagged(who.id, tag);
-    const places = materials.map((material) => ({ place: { material, station: null, lesson: null }, position: null }));
+      tag === null ? await this.materials.requireOwn(ids, who.id) : await this.finder.listTagged(who.id, tag);
+    const places = materials.map((material) => ({ place: placeAlone(material), position: null }));
     return { name: nameOf(places, tag ?? 'From the shelf'), places };
   }
 }

@@ -15,7 +15,6 @@ import {
 } from '@hapset/core';
 import { Clock } from '../../platform/clock/clock.js';
 import { LookPictureService } from '../../code/look/look-picture.service.js';
-import { ReadinessService, type Standing } from '../../overview/readiness/readiness.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { missingCharacters } from '../../code/typeface/shaped-line.js';
 import { contentOf, distanceOf, reachAtM } from './sheet-content.js';
@@ -25,11 +24,13 @@ import type { PlacesToPrint, PlaceToPrint } from './sheet-places.js';
 import { titleOf } from './sheet-places.js';
 import { SheetTemplateService } from './sheet-template.service.js';
 import type { SheetNotes } from './sheet.work.js';
+import { PlacedCodeService } from '../../reads/placed-code/placed-code.service.js';
+import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 
 export interface PlannedSheets {
   readonly job: SheetJob;
   /** Of the codes of the job, in its order. */
-  readonly standings: readonly Standing[];
+  readonly codes: readonly PlacedCode[];
   /** Places for which there is no code. */
   readonly without: readonly PlaceToPrint[];
 }
@@ -37,7 +38,7 @@ export interface PlannedSheets {
 @Injectable()
 export class SheetPlanner {
   constructor(
-    private readonly readiness: ReadinessService,
+    private readonly codes: PlacedCodeService,
     private readonly school: SchoolService,
     private readonly templates: SheetTemplateService,
     private readonly sheetPictures: SheetPictures,
@@ -46,16 +47,16 @@ export class SheetPlanner {
   ) {}
 
   async plan({ name, places }: PlacesToPrint, choices: SheetChoices): Promise<PlannedSheets> {
-    const all = await this.readiness.of(places.map(({ place }) => place));
-    const standings = all.filter(({ code }) => code !== null);
-    const pictures = await this.sheetPictures.of(choices.kind === 'poster' && choices.picture ? standings : []);
-    const setup = await this.setup(name, standings, choices);
-    const contents = standings.map((standing) =>
+    const all = await this.codes.list(places.map(({ place }) => place));
+    const codes = all.filter(({ code }) => code !== null);
+    const pictures = await this.sheetPictures.of(choices.kind === 'poster' && choices.picture ? codes : []);
+    const setup = await this.setup(name, codes, choices);
+    const contents = codes.map((placed) =>
       contentOf(
-        standing,
-        { position: places.find(({ place }) => place === standing.place)?.position ?? null },
+        placed,
+        { position: places.find(({ place }) => place === placed.place)?.position ?? null },
         choices,
-        pictures.shown.get(standing.place.material.id) ?? null,
+        pictures.shown.get(placed.place.material.id) ?? null,
       ),
     );
     const job: SheetJob = {
@@ -68,8 +69,8 @@ export class SheetPlanner {
     };
     return {
       job,
-      standings,
-      without: places.filter(({ place }) => !standings.some((standing) => standing.place === place)),
+      codes,
+      without: places.filter(({ place }) => !codes.some((placed) => placed.place === place)),
     };
   }
 
@@ -89,11 +90,11 @@ export class SheetPlanner {
 
   private async setup(
     name: string,
-    standings: readonly Standing[],
+    codes: readonly PlacedCode[],
     { kind, paper, lying, perPage, inColumns, labels, startAt, copies, fields, backs, templateId }: SheetChoices,
   ): Promise<SheetSetup> {
     const { printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
-    const lesson = standings[0]?.place.lesson ?? null;
+    const lesson = codes[0]?.place.lesson ?? null;
     return {
       kind,
       paper,
@@ -120,37 +121,35 @@ export class SheetPlanner {
 
 /** What is not right, station by station: product rules, and what the layout found. */
 export function noticesOf(
-  { job, standings, without }: PlannedSheets,
+  { job, codes, without }: PlannedSheets,
   { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
   choices: SheetChoices,
 ): readonly SheetNotice[] {
   const notices: SheetNotice[] = without.map(({ place }) => ({ ...blank('no-code', place) }));
-  for (const [index, standing] of standings.entries()) {
+  for (const [index, placed] of codes.entries()) {
     const content = job.contents[index] as SheetContent;
-    for (const warning of rulesOf(standing, content, choices)) notices.push(blank(warning, standing.place));
+    for (const warning of rulesOf(placed, content, choices)) notices.push(blank(warning, placed.place));
     const shown = [
       ...job.setup.fields,
       ...(job.setup.backs ? (['what', 'meaning', 'for-whom', 'where'] as const) : []),
     ];
     for (const field of shown) {
       const characters = missingCharacters(textsOf(content)[field], 'text');
-      if (characters.length > 0) notices.push({ ...blank('missing-characters', standing.place), field, characters });
+      if (characters.length > 0) notices.push({ ...blank('missing-characters', placed.place), field, characters });
     }
-    const caption = missingCharacters(standing.look.design.caption?.words ?? '', 'text-bold');
-    if (caption.length > 0) notices.push({ ...blank('missing-characters', standing.place), characters: caption });
+    const caption = missingCharacters(placed.look.design.caption?.words ?? '', 'text-bold');
+    if (caption.length > 0) notices.push({ ...blank('missing-characters', placed.place), characters: caption });
     for (const note of notes.filter(({ item }) => item === index)) {
-      if (note.reason !== 'too-small') notices.push({ ...blank(note.reason, standing.place), field: note.field });
+      if (note.reason !== 'too-small') notices.push({ ...blank(note.reason, placed.place), field: note.field });
       else {
         const sizeMm = sizesMm[index] ?? note.sizeMm;
         notices.push({
-          ...blank('too-small', standing.place),
+          ...blank('too-small', placed.place),
           sizeMm,
-          reachM: reachAtM(standing, sizeMm),
-          distanceM: distanceOf(standing, choices),
-          otherKinds: standing.code
-            ? kindsThatHold(job.setup, { ...standing.code.drawing, neededMm: note.neededMm })
-            : [],
-          finer: standing.code?.grain !== 'coarse' && standing.code?.carry !== 'words',
+          reachM: reachAtM(placed, sizeMm),
+          distanceM: distanceOf(placed, choices),
+          otherKinds: placed.code ? kindsThatHold(job.setup, { ...placed.code.drawing, neededMm: note.neededMm }) : [],
+          finer: placed.code?.grain !== 'coarse' && placed.code?.carry !== 'words',
         });
       }
     }
@@ -158,7 +157,7 @@ export function noticesOf(
   return notices;
 }
 
-function blank(warning: SheetWarning, place: Standing['place']): SheetNotice {
+function blank(warning: SheetWarning, place: PlacedCode['place']): SheetNotice {
   return {
     warning,
     name: titleOf(place),
@@ -176,15 +175,15 @@ function blank(warning: SheetWarning, place: Standing['place']): SheetNotice {
 
 /** A locked station, or one that does not read from where students stand, is printed on purpose only. */
 function rulesOf(
-  { place, code, readiness }: Standing,
+  { place, code, opens, reads }: PlacedCode,
   { payload }: SheetContent,
   { kind, distanceM }: SheetChoices,
 ): readonly SheetWarning[] {
   const warnings: SheetWarning[] = [];
-  if (readiness.opens.state === 'stop') warnings.push('locked');
-  if (readiness.opens.state === 'not-yet') warnings.push('not-opened-yet');
+  if (opens.state === 'stop') warnings.push('locked');
+  if (opens.state === 'not-yet') warnings.push('not-opened-yet');
   const asRehearsed = kind === 'poster' && distanceM === null;
-  const { state, look } = readiness.reads;
+  const { state, look } = reads;
   if (asRehearsed ? state === 'look-at' || state === 'stop' : look.length > 0) warnings.push('does-not-read');
   if ((place.material.pageToken !== null || code?.carry === 'short-link') && isLoopbackHost(hostNameOf(payload) ?? ''))
     warnings.push('address-not-reachable');

@@ -4,12 +4,12 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type ChangeSheetTemplate, type CreateSheetTemplate, type SheetTemplateView } from '@hapset/contract';
 import { accentReads, type SheetKind } from '@hapset/core';
 import { IsNull, Repository } from 'typeorm';
-import type { Account } from '../../school/account/account.entity.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { LookPictureService } from '../../code/look/look-picture.service.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { SheetTemplate } from './sheet-template.entity.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Injectable()
 export class SheetTemplateService {
@@ -19,7 +19,7 @@ export class SheetTemplateService {
     private readonly clock: Clock,
   ) {}
 
-  async list(who: Account): Promise<readonly SheetTemplateView[]> {
+  async list(who: SignedIn): Promise<readonly SheetTemplateView[]> {
     const rows = await this.templates.find({ where: { removedAt: IsNull() }, order: { name: 'ASC', id: 'ASC' } });
     return rows.map((row) => toView(row, who));
   }
@@ -36,7 +36,7 @@ export class SheetTemplateService {
   }
 
   /** @throws ProblemError invalid */
-  async create(wish: CreateSheetTemplate, who: Account): Promise<SheetTemplateView> {
+  async create(wish: CreateSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
     if ((await this.templates.countBy({ removedAt: IsNull() })) >= limits.sheetTemplates)
       throw new ProblemError('invalid', 'The school has enough templates.', {
         fields: [{ field: 'name', message: `are ${limits.sheetTemplates} already; remove one first` }],
@@ -56,7 +56,7 @@ export class SheetTemplateService {
   }
 
   /** @throws ProblemError not-found, not-allowed, invalid, stale */
-  async change(id: string, { version, ...wish }: ChangeSheetTemplate, who: Account): Promise<SheetTemplateView> {
+  async change(id: string, { version, ...wish }: ChangeSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
     mayChange(await this.require(id), who);
     const { affected } = await this.templates.update(
       { id, version, removedAt: IsNull() },
@@ -67,13 +67,13 @@ export class SheetTemplateService {
   }
 
   /** Sheets that were made with it stay as they are. @throws ProblemError not-found, not-allowed */
-  async remove(id: string, who: Account): Promise<void> {
+  async remove(id: string, who: SignedIn): Promise<void> {
     mayChange(await this.require(id), who);
     await this.templates.update({ id }, { removedAt: this.clock.now(), usual: false });
   }
 
   /** At most one of a kind is usual. @throws ProblemError not-found */
-  async makeUsual(id: string, usual: boolean, who: Account): Promise<SheetTemplateView> {
+  async makeUsual(id: string, usual: boolean, who: SignedIn): Promise<SheetTemplateView> {
     const { kind } = await this.require(id);
     await this.templates.manager.transaction(async (manager) => {
       if (usual) await manager.update(SheetTemplate, { kind }, { usual: false });
@@ -108,14 +108,14 @@ export class SheetTemplateService {
 }
 
 /** @throws ProblemError not-allowed */
-function mayChange({ madeById }: SheetTemplate, who: Account): void {
+function mayChange({ madeById }: SheetTemplate, who: SignedIn): void {
   if (madeById !== who.id && who.role !== 'administrator')
     throw new ProblemError('not-allowed', 'A template is changed by who made it, or by the administrator.');
 }
 
 function toView(
   { id, name, kind, accent, header, usual, madeById, version }: SheetTemplate,
-  who: Account,
+  who: SignedIn,
 ): SheetTemplateView {
   return { id, name, kind, accent, header, usual, mine: madeById === who.id || who.role === 'administrator', version };
 }

@@ -1,7 +1,6 @@
 import { Body, Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
 import type { SheetsPreview, SheetView } from '@hapset/contract';
 import type { Response } from 'express';
-import type { Account } from '../../school/account/account.entity.js';
 import { MaterialService } from '../../gather/material/material.service.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../picture/send-file.js';
@@ -13,6 +12,7 @@ import { MakeSheetDto, PreviewSheetsDto } from './sheet.dto.js';
 import { SheetPlacesService } from './sheet-places.js';
 import { SheetService } from './sheet.service.js';
 import { toSheetView } from './sheet.view.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api')
 export class SheetController {
@@ -29,7 +29,7 @@ export class SheetController {
   async makeOfMaterial(
     @Param('materialId') materialId: string,
     @Body() body: MakeSheetDto,
-    @Who() who: Account,
+    @Who() who: SignedIn,
   ): Promise<SheetView> {
     const place = { material: await this.materials.require(materialId), station: null, lesson: null };
     return toSheetView(await this.sheets.make({ place, position: null }, body, who.id));
@@ -39,21 +39,21 @@ export class SheetController {
   async makeOfStation(
     @Param('stationId') stationId: string,
     @Body() body: MakeSheetDto,
-    @Who() who: Account,
+    @Who() who: SignedIn,
   ): Promise<SheetView> {
     const { place, station } = await this.stations.place(stationId);
     return toSheetView(await this.sheets.make({ place, position: station.position }, body, who.id));
   }
 
   @Get('sheets/:sheetId/file')
-  async file(@Param('sheetId') sheetId: string, @Who() who: Account, @Res() response: Response): Promise<void> {
+  async file(@Param('sheetId') sheetId: string, @Who() who: SignedIn, @Res() response: Response): Promise<void> {
     const { sheet, pdf } = await this.sheets.file(sheetId, who.id);
     nameFile(response, { type: 'application/pdf', name: sheet.fileName, disposition: 'inline' }).send(pdf);
   }
 
   @Post('sheet-previews')
   @HttpCode(200)
-  async preview(@Body() { places, choices, page }: PreviewSheetsDto, @Who() who: Account): Promise<SheetsPreview> {
+  async preview(@Body() { places, choices, page }: PreviewSheetsDto, @Who() who: SignedIn): Promise<SheetsPreview> {
     return this.prints.preview(await this.places.of(places, who), { choices, page }, who.id);
   }
 

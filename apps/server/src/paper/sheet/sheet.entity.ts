@@ -1,10 +1,10 @@
 import type { PaperFormat, SheetKind } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn, optionalIdColumn, timeColumn } from '../../platform/database/columns.js';
-import { Material } from '../../gather/material/material.entity.js';
-import { Station } from '../../lessons/station/station.entity.js';
 import { Print } from './print.entity.js';
 import type { SheetContent } from './sheet-job.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
+import type { StationRecord } from '../../lessons/station/station-record.js';
 
 @Entity('sheets')
 @Index(['materialId', 'id'])
@@ -13,9 +13,9 @@ import type { SheetContent } from './sheet-job.js';
 export class Sheet {
   @PrimaryColumn(idColumn) id: string;
   @Column(idColumn) materialId: string;
-  @ManyToOne(() => Material, { onDelete: 'CASCADE' }) material: Relation<Material>;
+  @ManyToOne('Material', { onDelete: 'CASCADE' }) material: Relation<MaterialRecord>;
   @Column(optionalIdColumn) stationId: string | null;
-  @ManyToOne(() => Station, { onDelete: 'SET NULL', nullable: true }) station: Relation<Station> | null;
+  @ManyToOne('Station', { onDelete: 'SET NULL', nullable: true }) station: Relation<StationRecord> | null;
   @Column(keywordColumn(20)) kind: SheetKind;
   @Column(keywordColumn(10)) paper: PaperFormat;
   @Column({ type: 'double' }) sizeMm: number;

@@ -1,11 +1,9 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
-import { AccessCheck } from '../../opens/access-check/access-check.entity.js';
 import { JobModule } from '../../platform/queue/job.module.js';
 import { LessonModule } from '../../lessons/lesson/lesson.module.js';
 import { LookModule } from '../../code/look/look.module.js';
 import { MaterialModule } from '../../gather/material/material.module.js';
-import { ReadinessModule } from '../../overview/readiness/readiness.module.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { StorageModule } from '../../platform/storage/storage.module.js';
 import { StationModule } from '../../lessons/station/station.module.js';
@@ -24,14 +22,18 @@ import { SheetWorkers } from './sheet-workers.js';
 import { SheetController } from './sheet.controller.js';
 import { Sheet } from './sheet.entity.js';
 import { SheetService } from './sheet.service.js';
+import { PlacedCodeModule } from '../../reads/placed-code/placed-code.module.js';
+import { AccessCheckModule } from '../../opens/access-check/access-check.module.js';
+import { LastSheets } from './last-sheets.js';
 
 @Module({
   imports: [
-    TypeOrmModule.forFeature([Sheet, Print, SheetTemplate, AccessCheck]),
+    TypeOrmModule.forFeature([Sheet, Print, SheetTemplate]),
     MaterialModule,
     StationModule,
     LessonModule,
-    ReadinessModule,
+    PlacedCodeModule,
+    AccessCheckModule,
     LookModule,
     SchoolModule,
     JobModule,
@@ -40,6 +42,7 @@ import { SheetService } from './sheet.service.js';
   controllers: [SheetController, PrintController, SheetTemplateController],
   providers: [
     SheetService,
+    LastSheets,
     PrintService,
     PrintDrawing,
     PrintJobs,
@@ -49,6 +52,6 @@ import { SheetService } from './sheet.service.js';
     SheetTemplateService,
     SheetWorkers,
   ],
-  exports: [PrintService, SheetPlanner],
+  exports: [PrintService, SheetPlanner, LastSheets, SheetService],
 })
 export class SheetModule {}

@@ -32,6 +32,11 @@ export class SheetService {
     return sheets[0] as Sheet;
   }
 
+  /** The newest sheets of a station, or of a material wherever it hangs. */
+  listOf(where: { readonly stationId: string } | { readonly materialId: string }, most: number): Promise<Sheet[]> {
+    return this.sheets.find({ where, relations: { print: true }, order: { id: 'DESC' }, take: most });
+  }
+
   /** The file of a sheet, the same each time: of its print, or of a poster that is older than those. @throws ProblemError not-found */
   async file(id: string, ownerId: string): Promise<{ sheet: Sheet; pdf: Buffer }> {
     const sheet = await this.sheets.findOne({ where: { id }, relations: { print: true } });

@@ -1,6 +1,6 @@
 /** What the decoding process is asked and answers. */
 import type { Media } from '@hapset/contract';
-import type { VariantName } from '../../gather/file/stored-content.entity.js';
+import type { VariantName } from '../storage/variant-name.js';
 
 /** A picture may have 50 megapixels: a large phone's photograph, or A3 at 400 dots an inch. */
 export const mostPixels = 50_000_000;

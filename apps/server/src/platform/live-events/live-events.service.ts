@@ -1,13 +1,11 @@
 /**
- * Tells open pages that their materials' checks move on, whichever server does the work: while somebody listens, the
- * table is asked for what changed lately, by the database's own clock. A change may be told twice, never not at all.
+ * Tells open pages what changes, whichever server does the work: while somebody listens, the tables are asked for what
+ * changed lately, by the database's own clock. A change may be told twice, never not at all.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
-import type { AccessCheckState, LiveEvent } from '@hapset/contract';
+import type { LiveEvent } from '@hapset/contract';
 import { Observable, Subject } from 'rxjs';
-import { DataSource } from 'typeorm';
-import { SessionService } from '../../school/account/session.service.js';
-import { changedLately, overlapSeconds } from '../database/changed-lately.js';
+import { overlapSeconds } from '../database/changed-lately.js';
 import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 
@@ -16,37 +14,26 @@ const aliveMs = 20_000;
 /** After signing out, wherever, a page hears nothing more within this. */
 const sessionMs = 3_000;
 
-interface ChangedRow {
-  readonly id: string;
-  readonly materialId: string;
-  readonly ownerId: string;
-  readonly state: AccessCheckState;
-}
-interface Told {
+/** Something that happened, under a key by which it is told once. */
+export interface ChangeToTell {
+  readonly key: string;
   readonly ownerId: string;
   readonly event: LiveEvent;
 }
 
-interface TriedRow {
-  readonly id: string;
-  readonly materialId: string;
-  readonly ownerId: string;
-  readonly pageOpened: number | null;
-}
+/** Looks for what changed lately (`changedLately`), by the database's clock; called while somebody listens. */
+export type ChangeSource = () => Promise<readonly ChangeToTell[]>;
 
 @Injectable()
 export class LiveEventsService implements BeforeApplicationShutdown {
-  private readonly changes = new Subject<Told>();
+  private readonly sources: ChangeSource[] = [];
+  private readonly changes = new Subject<ChangeToTell>();
   private readonly ended = new Subject<void>();
   private told = new Map<string, number>();
   private listeners = 0;
   private readonly loop: Loop;
 
-  constructor(
-    private readonly dataSource: DataSource,
-    private readonly sessions: SessionService,
-    @Inject(LOGGER) private readonly logger: AppLogger,
-  ) {
+  constructor(@Inject(LOGGER) private readonly logger: AppLogger) {
     this.loop = new Loop(() => this.tellChanges(), { name: 'look for changes to tell', everyMs: lookMs, logger });
   }
 
@@ -56,11 +43,16 @@ export class LiveEventsService implements BeforeApplicationShutdown {
     await this.loop.stop();
   }
 
-  /** Null now and then, as a sign of life. Completes when the session or the server ends. */
-  of(ownerId: string, token: string): Observable<LiveEvent | null> {
+  /** Who tells what changes, registers its source when the server starts. */
+  addSource(source: ChangeSource): void {
+    this.sources.push(source);
+  }
+
+  /** Null now and then, as a sign of life. Completes when the session or the server ends. @param isAlive whether the session goes on */
+  listen(ownerId: string, isAlive: () => Promise<boolean>): Observable<LiveEvent | null> {
     return new Observable((listener) => {
       const alive = setInterval(() => listener.next(null), aliveMs);
-      const session = new Loop(async () => ((await this.sessions.isAlive(token)) ? undefined : listener.complete()), {
+      const session = new Loop(async () => ((await isAlive()) ? undefined : listener.complete()), {
         name: 'see whether a session goes on',
         everyMs: sessionMs,
         logger: this.logger,
@@ -82,27 +74,15 @@ export class LiveEventsService implements BeforeApplicationShutdown {
   }
 
   private async tellChanges(): Promise<void> {
-    const rows = (await this.dataSource.query(
-      `SELECT checks.id, checks.material_id AS materialId, materials.owner_id AS ownerId, checks.state
-       FROM access_checks checks JOIN materials ON materials.id = checks.material_id
-       WHERE ${changedLately('checks.changed_at')}`,
-    )) as ChangedRow[];
-    const tried = (await this.dataSource.query(
-      `SELECT tryouts.id, tryouts.material_id AS materialId, materials.owner_id AS ownerId, tryouts.page_opened AS pageOpened
-       FROM tryouts JOIN materials ON materials.id = tryouts.material_id
-       WHERE ${changedLately('tryouts.changed_at')}`,
-    )) as TriedRow[];
+    const changes = (await Promise.all(this.sources.map((source) => source()))).flat();
     const now = Date.now();
-    for (const { id, materialId, ownerId, state } of rows)
-      this.tell(`${id} ${state}`, { ownerId, event: { type: 'check', materialId, state } }, now);
-    for (const { id, materialId, ownerId, pageOpened } of tried)
-      this.tell(`${id} ${pageOpened ?? ''}`, { ownerId, event: { type: 'tryout', materialId } }, now);
+    for (const change of changes) this.tell(change, now);
     this.told = new Map([...this.told].filter(([, at]) => now - at < 2000 * overlapSeconds));
   }
 
   /** Once under each key. */
-  private tell(key: string, told: Told, now: number): void {
-    if (!this.told.has(key)) this.changes.next(told);
-    this.told.set(key, now);
+  private tell(change: ChangeToTell, now: number): void {
+    if (!this.told.has(change.key)) this.changes.next(change);
+    this.told.set(change.key, now);
   }
 }

@@ -2,8 +2,8 @@
 import type { LoggerService } from '@nestjs/common';
 import { pino, type DestinationStream, type Logger } from 'pino';
 import { pinoHttp, type HttpLogger } from 'pino-http';
-import { newId } from '../database/columns.js';
 import { errorFacts } from './error-facts.js';
+import { v7 } from 'uuid';
 
 /** @param to standard output where nothing is said */
 export function createLogger(level: string, to?: DestinationStream): Logger {
@@ -22,7 +22,7 @@ export function requestLog(logger: Logger): HttpLogger {
     logger,
     wrapSerializers: false,
     genReqId: (_request, response) => {
-      const id = newId();
+      const id = v7();
       response.setHeader('X-Request-Id', id);
       return id;
     },

@@ -1,9 +1,9 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import type { CodeInspection } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { InspectCodeDto } from './inspection.dto.js';
 import { InspectionService } from './inspection.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api/inspections')
 export class InspectionController {
@@ -11,7 +11,7 @@ export class InspectionController {
 
   @Post()
   @HttpCode(200)
-  inspect(@Body() { payload }: InspectCodeDto, @Who() who: Account): Promise<CodeInspection> {
+  inspect(@Body() { payload }: InspectCodeDto, @Who() who: SignedIn): Promise<CodeInspection> {
     return this.inspections.inspect(payload, who.id);
   }
 }

@@ -1,27 +1,22 @@
 /** Follows a link for somebody who is not signed in, where the school lets its own networks do so. */
-import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
-import { IsNull, LessThan, Repository } from 'typeorm';
-import { AccessCheck, hostOfLink } from '../../opens/access-check/access-check.entity.js';
-import { AccessCheckRunner } from '../../opens/access-check/access-check.runner.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { AttemptWindow } from '../../school/visitor/attempt-window.js';
 import { isIn } from '../../platform/configuration/networks.js';
+import type { AccessCheckRecord } from '../../opens/access-check/access-check-record.js';
+import { LinkChecks } from '../../opens/access-check/link-checks.js';
 
 /** Long enough to look at it; nobody comes back to it later. */
 const keptMs = 3_600_000;
-const visitors = { materialId: IsNull(), askedById: IsNull() };
 
 @Injectable()
 export class VisitorInspectionService {
   private readonly attempts = new AttemptWindow();
 
   constructor(
-    @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
-    private readonly runner: AccessCheckRunner,
+    private readonly checks: LinkChecks,
     private readonly school: SchoolService,
     private readonly clock: Clock,
   ) {}
@@ -40,24 +35,13 @@ export class VisitorInspectionService {
       throw new ProblemError('too-many-attempts', 'Too many links were followed from here. Wait a while.', {
         retryAfterS: waitS,
       });
-    await this.checks.delete({ ...visitors, askedAt: LessThan(new Date(now.getTime() - keptMs)) });
-    const id = randomUUID();
-    await this.checks.insert({
-      id,
-      materialId: null,
-      askedById: null,
-      state: 'waiting',
-      link,
-      host: hostOfLink(link),
-      askedAt: now,
-    });
-    this.runner.wake();
-    return id;
+    await this.checks.removeVisitors(new Date(now.getTime() - keptMs));
+    return this.checks.enqueue(link, null);
   }
 
   /** @throws ProblemError not-found, also where nothing may be asked for */
-  async require(id: string, address: string): Promise<AccessCheck> {
-    const found = (await this.mayInspect(address)) ? await this.checks.findOneBy({ id, ...visitors }) : null;
+  async require(id: string, address: string): Promise<AccessCheckRecord> {
+    const found = (await this.mayInspect(address)) ? await this.checks.findVisitors(id) : null;
     if (!found) throw notFound('link check');
     return found;
   }

@@ -1,9 +1,9 @@
 import { Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import type { AskedRehearsalView, RehearsalAsked } from '@hapset/contract';
-import type { Account } from '../../school/account/account.entity.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { AskRehearsalDto } from './asked-rehearsal.dto.js';
 import { AskedRehearsalService } from './asked-rehearsal.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api/rehearsals')
 export class AskedRehearsalController {
@@ -11,7 +11,7 @@ export class AskedRehearsalController {
 
   @Post()
   @HttpCode(202)
-  async ask(@Body() body: AskRehearsalDto, @Who() who: Account): Promise<RehearsalAsked> {
+  async ask(@Body() body: AskRehearsalDto, @Who() who: SignedIn): Promise<RehearsalAsked> {
     return { id: await this.rehearsals.ask(body, who.id) };
   }
 

@@ -3,6 +3,7 @@ import { MaterialService } from '../../gather/material/material.service.js';
 import { StationService } from '../../lessons/station/station.service.js';
 import { SaveRehearsalDto } from './rehearsal.dto.js';
 import { RehearsalService } from './rehearsal.service.js';
+import { placeAlone } from '../../lessons/station/place.js';
 
 @Controller('api')
 export class RehearsalController {
@@ -18,11 +19,7 @@ export class RehearsalController {
     @Param('rehearsalKey') key: string,
     @Body() body: SaveRehearsalDto,
   ): Promise<null> {
-    await this.rehearsals.save(
-      { material: await this.materials.require(materialId), station: null, lesson: null },
-      key,
-      body.results,
-    );
+    await this.rehearsals.save(placeAlone(await this.materials.require(materialId)), key, body.results);
     return null;
   }
 

@@ -7,11 +7,19 @@ import { AskedRehearsalController } from './asked-rehearsal.controller.js';
 import { AskedRehearsal } from './asked-rehearsal.entity.js';
 import { AskedRehearsalService } from './asked-rehearsal.service.js';
 import { RehearsalController } from './rehearsal.controller.js';
-import { Rehearsal } from './rehearsal.entity.js';
 import { RehearsalService } from './rehearsal.service.js';
+import { PlacedCodeModule } from '../placed-code/placed-code.module.js';
+import { RehearsalResultsModule } from '../rehearsal-results/rehearsal-results.module.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Rehearsal, AskedRehearsal]), MaterialModule, StationModule, JobModule],
+  imports: [
+    TypeOrmModule.forFeature([AskedRehearsal]),
+    PlacedCodeModule,
+    RehearsalResultsModule,
+    MaterialModule,
+    StationModule,
+    JobModule,
+  ],
   controllers: [RehearsalController, AskedRehearsalController],
   providers: [RehearsalService, AskedRehearsalService],
 })

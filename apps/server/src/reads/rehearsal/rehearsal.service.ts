@@ -1,25 +1,21 @@
 /** Keeps what the page's worker rehearsed, under the key that names what was rehearsed. */
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
 import type { RehearsalResult } from '@hapset/contract';
-import { Repository } from 'typeorm';
-import { Clock } from '../../platform/clock/clock.js';
-import { MaterialPageService } from '../../overview/material-page/material-page.service.js';
+import type { Place } from '../../lessons/station/place.js';
 import { ProblemError } from '../../platform/problem/problem.js';
-import type { Place } from '../../overview/readiness/standing.js';
-import { Rehearsal } from './rehearsal.entity.js';
+import { PlacedCodeService } from '../placed-code/placed-code.service.js';
+import { RehearsalResultsService } from '../rehearsal-results/rehearsal-results.service.js';
 
 @Injectable()
 export class RehearsalService {
   constructor(
-    @InjectRepository(Rehearsal) private readonly rehearsals: Repository<Rehearsal>,
-    private readonly pages: MaterialPageService,
-    private readonly clock: Clock,
+    private readonly codes: PlacedCodeService,
+    private readonly results: RehearsalResultsService,
   ) {}
 
   /** @throws ProblemError rehearsal-outdated when payload, size or devices changed meanwhile; invalid when devices are missing */
   async save(place: Place, rehearsalKey: string, results: readonly RehearsalResult[]): Promise<void> {
-    const { rehearsal } = await this.pages.standing(place);
+    const { rehearsal } = await this.codes.find(place);
     if (rehearsal.key !== rehearsalKey)
       throw new ProblemError('rehearsal-outdated', 'Code, size or devices changed while it was rehearsed.');
     const rehearsed = new Set(results.map((result) => result.deviceId));
@@ -28,9 +24,6 @@ export class RehearsalService {
         fields: [{ field: 'results', message: 'must name each device once' }],
       });
     }
-    await this.rehearsals.upsert(
-      { materialId: place.material.id, rehearsalKey, results, rehearsedAt: this.clock.now() },
-      ['materialId', 'rehearsalKey'],
-    );
+    await this.results.save(place.material.id, rehearsalKey, results);
   }
 }

@@ -2,22 +2,22 @@ import { Body, Controller, Delete, Get, Param, Patch, Post } from '@nestjs/commo
 import type { TryoutListening, TryoutView } from '@hapset/contract';
 import { Clock } from '../../platform/clock/clock.js';
 import { DeviceService } from '../../school/device/device.service.js';
-import { MaterialPageService } from '../../overview/material-page/material-page.service.js';
 import { MaterialService } from '../../gather/material/material.service.js';
 import { notFound } from '../../platform/problem/problem.js';
 import { ShortLinkService } from '../../code/short-link/short-link.service.js';
 import { ChangeTryoutDto, TellTryoutDto } from './tryout.dto.js';
 import { TryoutService } from './tryout.service.js';
+import { PlacedCodeService } from '../placed-code/placed-code.service.js';
+import { placeAlone } from '../../lessons/station/place.js';
 
 const listeningMs = 10 * 60 * 1000;
 
-/** Declared in the material's module. */
 @Controller('api')
 export class TryoutController {
   constructor(
     private readonly tryouts: TryoutService,
     private readonly materials: MaterialService,
-    private readonly pages: MaterialPageService,
+    private readonly codes: PlacedCodeService,
     private readonly links: ShortLinkService,
     private readonly devices: DeviceService,
     private readonly clock: Clock,
@@ -59,9 +59,7 @@ export class TryoutController {
   }
 
   private async payloadOf(materialId: string): Promise<string> {
-    return (
-      await this.pages.standing({ material: await this.materials.require(materialId), station: null, lesson: null })
-    ).payload;
+    return (await this.codes.find(placeAlone(await this.materials.require(materialId)))).payload;
   }
 
   private async requireDevice(deviceId: string | null): Promise<void> {

@@ -2,8 +2,8 @@ import type { TryoutOutcome } from '@hapset/contract';
 import type { VisitorKind } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn, optionalIdColumn, timeColumn } from '../../platform/database/columns.js';
-import { Device } from '../../school/device/device.entity.js';
-import { Material } from '../../gather/material/material.entity.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
+import type { DeviceRecord } from '../../school/device/device-record.js';
 
 /** What a real device made of a code: seen by the server itself, or told by the teacher. */
 @Entity('tryouts')
@@ -11,10 +11,10 @@ import { Material } from '../../gather/material/material.entity.js';
 export class Tryout {
   @PrimaryColumn(idColumn) id: string;
   @Column(idColumn) materialId: string;
-  @ManyToOne(() => Material, { onDelete: 'CASCADE' }) material: Relation<Material>;
+  @ManyToOne('Material', { onDelete: 'CASCADE' }) material: Relation<MaterialRecord>;
   /** Which of the school's devices, where the teacher said so. */
   @Column(optionalIdColumn) deviceId: string | null;
-  @ManyToOne(() => Device, { onDelete: 'SET NULL', nullable: true }) device: Relation<Device> | null;
+  @ManyToOne('Device', { onDelete: 'SET NULL', nullable: true }) device: Relation<DeviceRecord> | null;
   @Column(keywordColumn(12)) outcome: TryoutOutcome;
   /** Null where the teacher told it. */
   @Column({ ...keywordColumn(10), nullable: true }) visitor: VisitorKind | null;

@@ -7,9 +7,9 @@ import { MoreThan, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
-import type { Material } from '../../gather/material/material.entity.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { Tryout } from './tryout.entity.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
 
 const shown = 12;
 /** One device may ask twice for one scan: once to look, once to open. */
@@ -85,7 +85,7 @@ export class TryoutService {
   }
 
   /** The last ones first. @param payload what the code says now */
-  async of(material: Pick<Material, 'id'>, payload: string): Promise<readonly TryoutView[]> {
+  async of(material: Pick<MaterialRecord, 'id'>, payload: string): Promise<readonly TryoutView[]> {
     const rows = await this.tryouts.find({
       where: { materialId: material.id },
       relations: { device: true },

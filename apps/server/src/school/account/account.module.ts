@@ -9,10 +9,11 @@ import { PasswordHasher } from './password-hasher.js';
 import { SignInFailures } from './sign-in-failures.entity.js';
 import { SignInGate } from './sign-in-gate.js';
 import { VisitorModule } from '../visitor/visitor.module.js';
+import { LiveEventsController } from './live-events.controller.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Account, Session, SignInFailures]), SchoolModule, VisitorModule],
-  controllers: [SessionController],
+  controllers: [SessionController, LiveEventsController],
   providers: [SessionService, SignInGate, PasswordHasher],
   exports: [SessionService],
 })

@@ -4,7 +4,7 @@
  */
 import { Injectable } from '@nestjs/common';
 import { DataSource } from 'typeorm';
-import type { Account } from '../account/account.entity.js';
+import type { SignedIn } from '../rights/signed-in.js';
 
 const ownQueries: Readonly<Record<string, string>> = {
   lessonId: 'SELECT 1 FROM lessons WHERE id = ? AND owner_id = ?',
@@ -46,7 +46,7 @@ export class OwnedIds {
   constructor(private readonly dataSource: DataSource) {}
 
   /** @throws Error for a name that nobody decided about */
-  async mayUse(name: string, id: string, who: Account): Promise<boolean> {
+  async mayUse(name: string, id: string, who: SignedIn): Promise<boolean> {
     if (notIds.has(name)) return true;
     // Ids are UUIDs. Anything else belongs to nobody and is not looked up.
     if (!/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id)) return false;

@@ -1,8 +1,9 @@
-import type { Account } from '../account/account.entity.js';
+import type { SignedIn } from './signed-in.js';
+import type { SignedIn } from './signed-in.js';
 
 declare module 'express-serve-static-core' {
   interface Request {
     /** Set by the ownership guard on staff routes. */
-    who?: Account;
+    who?: SignedIn;
   }
 }

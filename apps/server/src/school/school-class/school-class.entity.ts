@@ -1,7 +1,7 @@
 import type { StudentAccounts } from '@hapset/core';
 import { Column, Entity, JoinTable, ManyToMany, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn } from '../../platform/database/columns.js';
-import { Device } from '../device/device.entity.js';
+import type { DeviceRecord } from '../device/device-record.js';
 
 @Entity('school_classes')
 export class SchoolClass {
@@ -9,7 +9,7 @@ export class SchoolClass {
   @Column({ type: 'varchar', length: 120 }) name: string;
   @Column(keywordColumn(10)) studentAccounts: StudentAccounts;
   @Column({ type: 'int', default: 1 }) version: number;
-  @ManyToMany(() => Device)
+  @ManyToMany('Device')
   @JoinTable({ name: 'class_devices', joinColumn: { name: 'class_id' }, inverseJoinColumn: { name: 'device_id' } })
-  devices: Relation<Device>[];
+  devices: Relation<DeviceRecord>[];
 }

@@ -3,10 +3,10 @@ import { InjectRepository } from '@nestjs/typeorm';
 import type { ChangeSchoolClass, CreateSchoolClass } from '@hapset/contract';
 import { In, Repository } from 'typeorm';
 import { newId } from '../../platform/database/columns.js';
-import { Device } from '../device/device.entity.js';
 import { DeviceService } from '../device/device.service.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { SchoolClass } from './school-class.entity.js';
+import type { DeviceRecord } from '../device/device-record.js';
 
 @Injectable()
 export class SchoolClassService {
@@ -46,7 +46,7 @@ export class SchoolClassService {
     return this.classes.save(changed);
   }
 
-  private async devicesOf(ids: readonly string[]): Promise<Device[]> {
+  private async devicesOf(ids: readonly string[]): Promise<DeviceRecord[]> {
     const all = await this.devices.list();
     const chosen = all.filter((device) => ids.includes(device.id));
     if (chosen.length !== ids.length) {

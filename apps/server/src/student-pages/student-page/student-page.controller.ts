@@ -1,21 +1,19 @@
 /** What students see when they scan the code of something that is kept here: no account, no cookie, one trip. */
 import { Controller, Get, Param, Req, Res } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
 import type { FileView } from '@hapset/contract';
 import { filesOf, pageAddress } from '@hapset/core';
 import type { Request, Response } from 'express';
-import { Repository } from 'typeorm';
 import { dayIn } from '../../platform/clock/day-in.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { FileService } from '../../gather/file/file.service.js';
 import { toFileView } from '../../gather/file/file.view.js';
 import { toKeptView } from '../../gather/material/kept.view.js';
-import { Material } from '../../gather/material/material.entity.js';
 import { Anyone } from '../../school/rights/access.decorators.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { TryoutService } from '../../reads/tryout/tryout.service.js';
 import { goneHtml, studentPageHtml, type GoneReason } from './student-page.html.js';
 import { StudentAssets } from './student-assets.js';
+import { MaterialService } from '../../gather/material/material.service.js';
 
 const policy =
   "default-src 'none'; script-src 'self'; worker-src 'self' blob:; connect-src 'self'; img-src 'self' data: blob:; media-src 'self'; font-src 'self'; style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'; form-action 'none'";
@@ -23,7 +21,7 @@ const policy =
 @Controller('p')
 export class StudentPageController {
   constructor(
-    @InjectRepository(Material) private readonly materials: Repository<Material>,
+    private readonly materials: MaterialService,
     private readonly files: FileService,
     private readonly school: SchoolService,
     private readonly assets: StudentAssets,
@@ -35,7 +33,7 @@ export class StudentPageController {
   @Anyone()
   async page(@Param('pageToken') token: string, @Req() request: Request, @Res() response: Response): Promise<void> {
     const [material, school] = await Promise.all([
-      /^[a-z0-9]{16}$/.test(token) ? this.materials.findOneBy({ pageToken: token }) : null,
+      /^[a-z0-9]{16}$/.test(token) ? this.materials.findByPageToken(token) : null,
       this.school.get(),
     ]);
     const assets = this.assets.get();

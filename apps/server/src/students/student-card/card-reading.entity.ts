@@ -1,7 +1,7 @@
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { Account } from '../../school/account/account.entity.js';
 import { idColumn, timeColumn } from '../../platform/database/columns.js';
-import { Student } from '../student/student.entity.js';
+import type { StudentRecord } from '../student/student-record.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** A card that was read by somebody of the staff. Gone with the student. */
 @Entity('card_readings')
@@ -9,8 +9,8 @@ import { Student } from '../student/student.entity.js';
 export class CardReading {
   @PrimaryColumn(idColumn) id: string;
   @Index() @Column(idColumn) studentId: string;
-  @ManyToOne(() => Student, { onDelete: 'CASCADE' }) student: Relation<Student>;
+  @ManyToOne('Student', { onDelete: 'CASCADE' }) student: Relation<StudentRecord>;
   @Column(idColumn) readById: string;
-  @ManyToOne(() => Account, { onDelete: 'CASCADE' }) readBy: Relation<Account>;
+  @ManyToOne('Account', { onDelete: 'CASCADE' }) readBy: Relation<SignedIn>;
   @Column(timeColumn) readAt: Date;
 }

@@ -6,19 +6,21 @@ import { cardPayload, idKey, readCardText } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
-import type { Account } from '../../school/account/account.entity.js';
 import { retryingDeadlocks } from '../../platform/database/deadlock.js';
-import { Student } from '../student/student.entity.js';
 import { isVisible, StudentVisibility } from '../student/student-visibility.js';
 import { safeCsv } from '../../platform/spreadsheet/safe-csv.js';
 import { CardReading } from './card-reading.entity.js';
 import { StudentCard } from './student-card.entity.js';
+import type { StudentRecord } from '../student/student-record.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
+import { StudentService } from '../student/student.service.js';
+import { lockStudents } from '../student/lock-students.js';
 
 /** The camera sees a card many times in a second: within this it is one reading. */
 const sameReadingMs = 5_000;
 
 interface Found {
-  readonly student: Student | null;
+  readonly student: StudentRecord | null;
   readonly result: ReadCardView['result'];
 }
 
@@ -27,12 +29,12 @@ export class CardReadingService {
   constructor(
     @InjectRepository(CardReading) private readonly readings: Repository<CardReading>,
     @InjectRepository(StudentCard) private readonly cards: Repository<StudentCard>,
-    @InjectRepository(Student) private readonly students: Repository<Student>,
+    private readonly students: StudentService,
     private readonly visibility: StudentVisibility,
     private readonly clock: Clock,
   ) {}
 
-  async read(text: string, who: Account): Promise<ReadCardView> {
+  async read(text: string, who: SignedIn): Promise<ReadCardView> {
     const { student, result } = await this.find(text);
     if (student && !isVisible(student.className, await this.visibility.of(who)))
       return { result: 'other-class', student: null, readingId: null };
@@ -90,7 +92,7 @@ export class CardReadingService {
   /** An id alone, or an id and the name that belongs to it. */
   private async findInClear(text: string): Promise<Found> {
     const [schoolId = ''] = text.split(' ');
-    const candidates = schoolId === '' || text.length > 200 ? [] : await this.students.findBy({ schoolId });
+    const candidates = schoolId === '' || text.length > 200 ? [] : await this.students.listBySchoolId(schoolId);
     const fitting = candidates.filter(
       (student) =>
         idKey(student.schoolId ?? '') === idKey(schoolId) &&
@@ -107,12 +109,7 @@ export class CardReadingService {
     return retryingDeadlocks(() =>
       this.readings.manager.transaction(async (manager) => {
         // One device after the other: what the one before has written is seen.
-        await manager
-          .createQueryBuilder(Student, 'student')
-          .select('student.id')
-          .where({ id: studentId })
-          .setLock('pessimistic_write')
-          .getOne();
+        await lockStudents(manager, [studentId]);
         const now = this.clock.now();
         const last = await manager.findOne(CardReading, { where: { studentId, readById }, order: { id: 'DESC' } });
         if (last && now.getTime() - last.readAt.getTime() < sameReadingMs) return last.id;
@@ -124,7 +121,7 @@ export class CardReadingService {
   }
 }
 
-function here(student: Student): Found {
+function here(student: StudentRecord): Found {
   return { student, result: student.leftAt === null ? 'student' : 'left' };
 }
 

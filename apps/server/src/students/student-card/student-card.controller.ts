@@ -8,7 +8,6 @@ import type {
   StudentView,
 } from '@hapset/contract';
 import type { Response } from 'express';
-import type { Account } from '../../school/account/account.entity.js';
 import { OfficeOnly } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../../paper/picture/send-file.js';
@@ -18,6 +17,7 @@ import { EraseStudentsDto, MakeCardsDto, PreviewCardsDto, ReadCardDto } from './
 import { StudentService } from '../student/student.service.js';
 import { StudentCardService } from './student-card.service.js';
 import { StudentErasure } from './student-erasure.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 @Controller('api')
 export class StudentCardController {
@@ -30,12 +30,12 @@ export class StudentCardController {
 
   @Post('student-card-previews')
   @HttpCode(200)
-  preview(@Body() { wish, page }: PreviewCardsDto, @Who() who: Account): Promise<CardsPreview> {
+  preview(@Body() { wish, page }: PreviewCardsDto, @Who() who: SignedIn): Promise<CardsPreview> {
     return this.cards.preview(wish, page, who);
   }
 
   @Post('student-cards')
-  async make(@Body() { wish }: MakeCardsDto, @Who() who: Account): Promise<PrintView> {
+  async make(@Body() { wish }: MakeCardsDto, @Who() who: SignedIn): Promise<PrintView> {
     return toPrintView(await this.cards.make(wish, who));
   }
 
@@ -61,17 +61,17 @@ export class StudentCardController {
 
   @Post('card-readings')
   @HttpCode(200)
-  read(@Body() { text }: ReadCardDto, @Who() who: Account): Promise<ReadCardView> {
+  read(@Body() { text }: ReadCardDto, @Who() who: SignedIn): Promise<ReadCardView> {
     return this.readings.read(text, who);
   }
 
   @Get('card-readings')
-  list(@Who() who: Account): Promise<CardReadingsPage> {
+  list(@Who() who: SignedIn): Promise<CardReadingsPage> {
     return this.readings.list(who.id);
   }
 
   @Get('card-readings.csv')
-  async csv(@Who() who: Account, @Res() response: Response): Promise<void> {
+  async csv(@Who() who: SignedIn, @Res() response: Response): Promise<void> {
     nameFile(response, {
       type: 'text/csv; charset=utf-8',
       name: 'Cards that were read.csv',

@@ -7,14 +7,14 @@ import { LatestOnly } from '../../platform/clock/latest-only.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { ProblemError } from '../../platform/problem/problem.js';
-import type { Print } from '../../paper/sheet/print.entity.js';
 import { PrintService } from '../../paper/sheet/print.service.js';
-import type { Account } from '../../school/account/account.entity.js';
 import { StudentService, type StudentOnCard } from '../student/student.service.js';
 import { StudentVisibility } from '../student/student-visibility.js';
 import { cardNotices, CardPlanner } from './card-planner.js';
 import { CardTokens } from './card-tokens.js';
 import { PrintedCard } from './printed-card.entity.js';
+import type { PrintRecord } from '../../paper/sheet/sheet-record.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 const atOnce = 200;
 
@@ -38,11 +38,11 @@ export class StudentCardService {
     });
   }
 
-  async preview(wish: CardsWish, page: number, who: Account): Promise<CardsPreview> {
+  async preview(wish: CardsWish, page: number, who: SignedIn): Promise<CardsPreview> {
     return this.previews.run(who.id, () => this.drawPreview(wish, page, who));
   }
 
-  private async drawPreview(wish: CardsWish, page: number, who: Account): Promise<CardsPreview> {
+  private async drawPreview(wish: CardsWish, page: number, who: SignedIn): Promise<CardsPreview> {
     const planned = await this.planner.plan(wish, await this.chosen(wish, who), new Map());
     const { shown, notes } = await this.prints.previewJob(planned.job, page, who.id);
     const [first] = planned.job.contents;
@@ -55,7 +55,7 @@ export class StudentCardService {
   }
 
   /** @throws ProblemError invalid without students */
-  async make(wish: CardsWish, who: Account): Promise<Print> {
+  async make(wish: CardsWish, who: SignedIn): Promise<PrintRecord> {
     const chosen = await this.chosen(wish, who);
     const tokens = wish.code === 'token' ? await this.tokens.of(chosen.map(({ id }) => id)) : new Map<string, string>();
     const { job, students } = await this.planner.plan(wish, chosen, tokens);
@@ -95,7 +95,7 @@ export class StudentCardService {
   /** By class and name. */
   private async chosen(
     { classNames, studentIds, onlyNew }: CardsWish,
-    who: Account,
+    who: SignedIn,
   ): Promise<readonly StudentOnCard[]> {
     const all = await this.students.lean({
       find: '',

@@ -1,7 +1,7 @@
 /** Which classes a member of staff sees: all, unless the school limits its teachers. */
 import { Injectable } from '@nestjs/common';
-import type { Account } from '../../school/account/account.entity.js';
 import { SchoolService } from '../../school/settings/school.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** Null: all classes. */
 export type VisibleClasses = readonly string[] | null;
@@ -10,7 +10,7 @@ export type VisibleClasses = readonly string[] | null;
 export class StudentVisibility {
   constructor(private readonly school: SchoolService) {}
 
-  async of({ id, role }: Pick<Account, 'id' | 'role'>): Promise<VisibleClasses> {
+  async of({ id, role }: Pick<SignedIn, 'id' | 'role'>): Promise<VisibleClasses> {
     if (role !== 'teacher') return null;
     const { teacherClasses } = await this.school.get();
     return teacherClasses === null ? null : (teacherClasses[id] ?? []);

@@ -10,16 +10,16 @@ import type {
   StudentView,
 } from '@hapset/contract';
 import type { Response } from 'express';
-import type { Account } from '../../school/account/account.entity.js';
 import { OfficeOnly } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../../paper/picture/send-file.js';
-import { RosterService } from '../roster/roster.service.js';
-import { CompareRosterPipe, ImportRosterPipe } from '../roster/roster-body.pipe.js';
+import { RosterService } from './roster.service.js';
+import { CompareRosterPipe, ImportRosterPipe } from './roster-body.pipe.js';
 import { ChangeStudentDto, LeaveClassDto } from './student.dto.js';
 import { StudentService, type StudentsWish } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
 import { studentFileFormats, studentFileTypes, studentsFile } from './students-file.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
 
 type Asked = Readonly<Record<string, unknown>>;
 
@@ -32,12 +32,12 @@ export class StudentController {
   ) {}
 
   @Get('students')
-  async page(@Query() query: Asked, @Who() who: Account): Promise<StudentsPage> {
+  async page(@Query() query: Asked, @Who() who: SignedIn): Promise<StudentsPage> {
     return this.students.page({ ...wishOf(query), visible: await this.visibility.of(who), after: text(query.after) });
   }
 
   @Get('student-groups')
-  async groups(@Who() who: Account): Promise<StudentGroups> {
+  async groups(@Who() who: SignedIn): Promise<StudentGroups> {
     return this.students.groups(await this.visibility.of(who));
   }
 
@@ -72,13 +72,13 @@ export class StudentController {
 
   @OfficeOnly()
   @Get('roster-imports')
-  imports(@Who() who: Account): Promise<readonly RosterImportView[]> {
+  imports(@Who() who: SignedIn): Promise<readonly RosterImportView[]> {
     return this.rosters.list(who);
   }
 
   @OfficeOnly()
   @Post('roster-imports')
-  bring(@Body(ImportRosterPipe) body: ImportRoster, @Who() who: Account): Promise<RosterImportView> {
+  bring(@Body(ImportRosterPipe) body: ImportRoster, @Who() who: SignedIn): Promise<RosterImportView> {
     return this.rosters.bring(body, who.id);
   }
 

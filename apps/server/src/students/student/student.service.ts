@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type ChangeStudent, type StudentGroups, type StudentsPage, type StudentView } from '@hapset/contract';
 import { sortName, tidyName, wholeName } from '@hapset/core';
-import { In, IsNull, Repository, type SelectQueryBuilder } from 'typeorm';
+import { In, IsNull, Repository, type SelectQueryBuilder, Not } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { CardsOfStudents } from './cards-of-students.js';
@@ -56,6 +56,20 @@ export class StudentService {
   /** By class and name. */
   async all(wish: Omit<StudentsWish, 'after'>): Promise<readonly Student[]> {
     return this.find(wish).getMany();
+  }
+
+  /** Those with that id of the school's; several where a school gave it twice. */
+  listBySchoolId(schoolId: string): Promise<readonly Student[]> {
+    return this.students.findBy({ schoolId });
+  }
+
+  /** Ids of a class, or of all who left. */
+  async listIds(group: { readonly className: string } | 'left'): Promise<readonly string[]> {
+    const rows = await this.students.find({
+      where: group === 'left' ? { leftAt: Not(IsNull()) } : group,
+      select: { id: true },
+    });
+    return rows.map(({ id }) => id);
   }
 
   /** The same with what a card needs, and no more: rows of a whole school are made into objects in no time. */

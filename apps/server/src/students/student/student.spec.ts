@@ -10,7 +10,7 @@ import type {
 import { read, utils } from '@e965/xlsx';
 import Papa from 'papaparse';
 import { Scene } from '../../test/scene.js';
-import { RosterImport } from '../roster/roster-import.entity.js';
+import { RosterImport } from './roster-import.entity.js';
 
 const student = (
   given: string,

@@ -6,13 +6,13 @@ import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
 import { plural } from '../../platform/wording/figures.js';
 import { failing } from '../../platform/wording/looks.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { ChooseLook } from './choose-look.js';
 import { useChooseLessonLook } from './look.queries.js';
 import { sampleOfLesson } from './sample.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 function whoHas(stations: number, withOwn: number): string {
   if (withOwn > 0)
@@ -70,7 +70,7 @@ export default function LessonLook({
 
 /** Stations whose material goes its own way. */
 function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElement {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   const notice = useNotice();
   const own = rows.filter(({ material }) => material.look !== null);
   const set = async (

@@ -12,7 +12,6 @@ import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Menu } from '../../platform/design/menu.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { StateMark } from '../../platform/design/state-mark.js';
-import { useDevicesOf } from '../../school/device/device.queries.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { CodePicture } from '../symbol/code-picture.js';
 import { useRemoval } from '../../platform/undo/use-removal.js';
@@ -22,6 +21,7 @@ import { lookAddress } from './design-address.js';
 import { looksQuery, useAllowLook, useChangeLookRules } from './look.queries.js';
 import { drawSample, usualSample, type LookSample } from './sample.js';
 import { Icon } from '../../platform/design/icon.js';
+import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 
 export function Component(): ReactElement {
   const looks = useQuery(looksQuery);

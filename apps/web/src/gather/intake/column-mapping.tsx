@@ -1,8 +1,8 @@
 import { columnRoles, type Columns } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { columnWords } from '../../platform/wording/list-files.js';
-import { ColumnTable } from './column-table.js';
-import type { Rows } from './table.js';
+import { ColumnTable } from '../../platform/table-file/column-table.js';
+import type { Rows } from '../../platform/table-file/table.js';
 
 interface Props {
   readonly rows: Rows;

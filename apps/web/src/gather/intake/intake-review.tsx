@@ -15,7 +15,6 @@ import {
 } from '@hapset/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useRef, useState, type ReactElement } from 'react';
-import { useDevicesOf } from '../../school/device/device.queries.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { kindWords } from '../../platform/wording/kinds.js';
@@ -23,6 +22,7 @@ import { repairSentence, repairWords } from '../../platform/wording/repairs.js';
 import { roleSentences, withoutStars } from '../../platform/wording/services.js';
 import { namesListed } from '../../platform/wording/scanners.js';
 import { fitsNoCode, type IntakeRowState } from './new-materials.js';
+import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 
 interface Props {
   readonly rows: readonly IntakeRowState[];

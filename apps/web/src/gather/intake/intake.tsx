@@ -10,7 +10,7 @@ import { plural } from '../../platform/wording/figures.js';
 import { listFileWords } from '../../platform/wording/list-files.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { isPlain, noDecisions, reviewItems, toNewMaterials, type Decisions } from './new-materials.js';
-import type { Rows } from './table.js';
+import type { Rows } from '../../platform/table-file/table.js';
 import { useIntakeSource } from './use-intake-source.js';
 import { Icon } from '../../platform/design/icon.js';
 
@@ -81,7 +81,7 @@ export function Intake({
     (files) => setKept(files),
   );
   const choose = async (chosen: File): Promise<void> => {
-    const { readListFile } = await import('./list-file.js');
+    const { readListFile } = await import('../../platform/table-file/list-file.js');
     const list = await readListFile(chosen);
     if (!list.ok) return setFailure(listFileWords[list.problem]);
     change('');

@@ -11,7 +11,7 @@ import {
   type TakenBack,
 } from '@hapset/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { Rows } from './table.js';
+import type { Rows } from '../../platform/table-file/table.js';
 import { useReadItems, type ReadItems } from './use-read-items.js';
 
 export interface IntakeSource extends ReadItems {
@@ -66,7 +66,8 @@ function usePastedTable(text: string): Rows | null {
   const [tableOf, setTableOf] = useState<((text: string) => Rows | null) | null>(null);
   const couldBe = /[\t;,]/.test(text) && /\n\s*\S/.test(text);
   useEffect(() => {
-    if (couldBe && !tableOf) void import('./table.js').then((table) => setTableOf(() => table.tableOf));
+    if (couldBe && !tableOf)
+      void import('../../platform/table-file/table.js').then((table) => setTableOf(() => table.tableOf));
   }, [couldBe, tableOf]);
   return useMemo(() => (couldBe && tableOf ? tableOf(text) : null), [couldBe, tableOf, text]);
 }

@@ -1,9 +1,10 @@
 import type { PlaceId } from './place-id.js';
+import { keyRoots } from '../../platform/api/materials-changed.js';
 
 export const materialKeys = {
-  all: ['materials'] as const,
-  shelf: (find: string, tag: string | null) => ['materials', 'shelf', find, tag] as const,
-  tags: ['materials', 'tags'] as const,
-  earlierChecks: (materialId: string) => ['materials', 'earlier-checks', materialId] as const,
-  page: (place: PlaceId) => ['materials', 'page', place] as const,
+  all: [keyRoots.materials] as const,
+  shelf: (find: string, tag: string | null) => [keyRoots.materials, 'shelf', find, tag] as const,
+  tags: [keyRoots.materials, 'tags'] as const,
+  earlierChecks: (materialId: string) => [keyRoots.materials, 'earlier-checks', materialId] as const,
+  page: (place: PlaceId) => [keyRoots.materials, 'page', place] as const,
 };

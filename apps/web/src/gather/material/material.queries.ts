@@ -18,9 +18,9 @@ import {
 import { call } from '../../platform/api/client.js';
 import { inParts } from '../../platform/api/in-parts.js';
 import { whileOpeningMs } from '../../platform/api/while-opening.js';
-import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
 import { materialKeys } from './material.keys.js';
 import { routeFor, type PlaceId } from './place-id.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 export const shelfQuery = (find: string, tag: string | null) =>
   infiniteQueryOptions({
@@ -43,7 +43,7 @@ export const tagsQuery = queryOptions({
 
 /** Opens all of a collection as a student. */
 export function useOpenTag(): UseMutationResult<unknown, Error, string> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({ mutationFn: (tag: string) => call(routes.openTag, { params: { tag } }), onSuccess: changed });
 }
 
@@ -59,7 +59,7 @@ export const materialPageQuery = (place: PlaceId) =>
 
 /** Puts things on the shelf, in as many calls as the server's limit asks for. Returns their ids. */
 export function useCreateMaterials(): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (items: readonly NewMaterial[]) =>
       inParts(
@@ -72,7 +72,7 @@ export function useCreateMaterials(): UseMutationResult<readonly string[], Error
 }
 
 export function useChangeMaterial(materialId: string): UseMutationResult<MaterialView, Error, ChangeMaterial> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (body: ChangeMaterial) => call(routes.changeMaterial, { params: { materialId }, body }),
     onSettled: changed,
@@ -80,7 +80,7 @@ export function useChangeMaterial(materialId: string): UseMutationResult<Materia
 }
 
 export function useOpenMaterial(): UseMutationResult<unknown, Error, string> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (materialId: string) => call(routes.openMaterial, { params: { materialId } }),
     onSuccess: changed,

@@ -1,5 +1,7 @@
+import { keyRoots } from '../../platform/api/materials-changed.js';
+
 export const lessonKeys = {
-  all: ['lessons'] as const,
-  list: ['lessons', 'list'] as const,
-  bench: (lessonId: string) => ['lessons', 'bench', lessonId] as const,
+  all: [keyRoots.lessons] as const,
+  list: [keyRoots.lessons, 'list'] as const,
+  bench: (lessonId: string) => [keyRoots.lessons, 'bench', lessonId] as const,
 };

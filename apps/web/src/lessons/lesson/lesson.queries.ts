@@ -16,12 +16,11 @@ import {
   useQueryClient,
   type UseMutationResult,
 } from '@tanstack/react-query';
-import { useCallback } from 'react';
 import { call } from '../../platform/api/client.js';
 import { inParts } from '../../platform/api/in-parts.js';
 import { whileOpeningMs } from '../../platform/api/while-opening.js';
-import { materialKeys } from '../../gather/material/material.keys.js';
 import { lessonKeys } from './lesson.keys.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 export const lessonsQuery = infiniteQueryOptions({
   queryKey: lessonKeys.list,
@@ -38,24 +37,13 @@ export const benchQuery = (lessonId: string) =>
     refetchInterval: (query) => ((query.state.data?.opening.left ?? 0) > 0 ? whileOpeningMs : false),
   });
 
-/** After a change to a lesson or its stations: everything that shows them looks again. */
-export function useLessonsChanged(): () => Promise<void> {
-  const client = useQueryClient();
-  return useCallback(async () => {
-    await Promise.all([
-      client.invalidateQueries({ queryKey: lessonKeys.all }),
-      client.invalidateQueries({ queryKey: materialKeys.all }),
-    ]);
-  }, [client]);
-}
-
 export function useCreateLesson(): UseMutationResult<CreatedView, Error, CreateLesson> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({ mutationFn: (body: CreateLesson) => call(routes.createLesson, { body }), onSuccess: changed });
 }
 
 export function useChangeLesson(lessonId: string): UseMutationResult<LessonView, Error, ChangeLesson> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (body: ChangeLesson) => call(routes.changeLesson, { params: { lessonId }, body }),
     onSettled: changed,
@@ -64,7 +52,7 @@ export function useChangeLesson(lessonId: string): UseMutationResult<LessonView,
 
 /** Adds stations at the end, in as many calls as the server's limit asks for. Gives their ids. */
 export function useAddStations(lessonId: string): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (items: readonly NewMaterial[]) =>
       inParts(
@@ -100,7 +88,7 @@ function inOrder(bench: BenchView, stationIds: readonly string[]): BenchView {
 }
 
 export function useOpenLesson(lessonId: string): UseMutationResult<unknown, Error, 'open' | 'stop'> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (what: 'open' | 'stop') =>
       call(what === 'open' ? routes.openLesson : routes.stopOpeningLesson, { params: { lessonId } }),

@@ -14,7 +14,6 @@ import { useSearchParams } from 'react-router';
 import { useNotice } from '../../platform/design/notice.js';
 import { Sheet } from '../../platform/design/sheet.js';
 import { Intake } from '../../gather/intake/intake.js';
-import { useDevicesOf } from '../../school/device/device.queries.js';
 import { KindForm } from '../../code/content/kind-form.js';
 import { MessageForm } from '../../code/content/message-form.js';
 import { lessonsQuery } from '../../lessons/lesson/lesson.queries.js';
@@ -26,6 +25,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { BringIt } from './bring-it.js';
 import { broughtText } from './brought.js';
 import { useAddTo } from './use-add-to.js';
+import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 
 export function Component(): ReactElement {
   const [search] = useSearchParams();

@@ -7,7 +7,7 @@ import { LooksSummary } from '../../code/look/looks-summary.js';
 import { ServicesSummary } from '../../gather/service-description/services-summary.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { StudentsSummary } from '../../students/roster/students-summary.js';
+import { StudentsSummary } from '../../students/student/students-summary.js';
 import { TemplatesSummary } from '../../paper/sheet/templates-summary.js';
 import { SchoolSettings } from '../../school/settings/school-settings.js';
 import { ServerNotesPart } from '../../school/settings/server-notes.js';

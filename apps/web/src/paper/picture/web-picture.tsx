@@ -4,10 +4,10 @@ import type { ReactElement } from 'react';
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { htmlLine } from './html-line.js';
 import { Use } from './picture-use.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 /** The code on web pages of others: an address of its own that always shows the code as it is, and can be switched off. */
 export function WebPicture({
@@ -19,7 +19,7 @@ export function WebPicture({
   readonly name: string;
   readonly pictures: PicturesView;
 }): ReactElement {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   const notice = useNotice();
   const show = useMutation({
     mutationFn: (shown: boolean) => call(routes.showWebPicture, { params: { materialId }, body: { shown } }),

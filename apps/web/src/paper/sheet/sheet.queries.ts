@@ -18,8 +18,8 @@ import {
   type UseMutationResult,
 } from '@tanstack/react-query';
 import { addressOf, call } from '../../platform/api/client.js';
-import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
 import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 /** How often to look while pages are drawn, ms. */
 const whileDrawingMs = 500;
@@ -53,7 +53,7 @@ export const templatesQuery = queryOptions({
 
 /** Makes a sheet and saves its file. */
 export function useMakeSheet(place: PlaceId): UseMutationResult<SheetView, Error, MakeSheet> {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (body: MakeSheet): Promise<SheetView> => {
       const { route, params } = routeFor(place, routes.makeStationSheet, routes.makeMaterialSheet);
@@ -71,7 +71,7 @@ function usePaperMutation<Wish, Reply>(
   mutationFn: (wish: Wish) => Promise<Reply>,
 ): UseMutationResult<Reply, Error, Wish> {
   const client = useQueryClient();
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   return useMutation({
     mutationFn,
     onSettled: async () => {

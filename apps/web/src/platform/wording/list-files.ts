@@ -1,5 +1,5 @@
 import type { ColumnRole } from '@hapset/core';
-import type { ListFileProblem } from '../../gather/intake/list-file.js';
+import type { ListFileProblem } from '../table-file/list-file.js';
 
 export const listFileWords: Readonly<Record<ListFileProblem, string>> = {
   'too-large': 'This file is too large, or unpacks to too much. Save the list alone as CSV and choose that.',

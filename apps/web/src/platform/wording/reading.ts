@@ -1,6 +1,6 @@
 /** What a code says, and what a phone would do with it; what a camera lacks. */
 import type { Said, SaidKind, TextMark } from '@hapset/core';
-import type { CameraTrouble } from '../../reads/reader/use-camera.js';
+import type { CameraTrouble } from '../camera/use-camera.js';
 
 export const saidTitles: Readonly<Record<SaidKind, string>> = {
   link: 'A link',

@@ -1,7 +1,7 @@
 /** Words of students: columns, problems of a roster, cards and what reading them says. */
 import type { CardField, CardReadingResult, RosterUntouched } from '@hapset/contract';
 import type { CardCode, RosterPart, RosterProblem, RosterProblemReason, RosterRole } from '@hapset/core';
-import type { Encoding } from '../../gather/intake/list-file.js';
+import type { Encoding } from '../table-file/list-file.js';
 
 export const rosterRoleWords: Readonly<Record<RosterRole, string>> = {
   id: 'Student id',

@@ -72,7 +72,7 @@ import {
   wallWords,
   withoutStars,
 } from './services.js';
-import { cameraTroubles } from '../../reads/reader/use-camera.js';
+import { cameraTroubles } from '../camera/use-camera.js';
 import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './reading.js';
 import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
 import {

@@ -5,7 +5,7 @@ import { Button } from '../../platform/design/button.js';
 import { cameraTroubleWords } from '../../platform/wording/reading.js';
 import { findCodes } from './find-codes.js';
 import { frameOf, glanceAt, isUnchanged } from './grey-frame.js';
-import { useCamera } from './use-camera.js';
+import { useCamera } from '../../platform/camera/use-camera.js';
 
 interface Props {
   /** Called with all codes of a frame in which there was one. */

@@ -5,10 +5,10 @@
 import { routes, type CodeView, type RehearsalResult, type RehearsalView } from '@hapset/contract';
 import { useEffect, useState } from 'react';
 import { call } from '../../platform/api/client.js';
-import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
 import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
 import type { RehearsalWish } from '../reader/reader.messages.js';
 import { rehearse, rehearseOthers } from './rehearse.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 export interface RehearsalPlace {
   readonly place: PlaceId;
@@ -65,7 +65,7 @@ interface Run {
 
 /** @param withOthers true where what the other engines make of it is shown */
 export function useRehearsals(places: readonly RehearsalPlace[], withOthers = false): RehearsalProgress {
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   const [halt, setHalt] = useState<'stopped' | 'failed' | null>(null);
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
   // Rehearsed and on its way to the server: the next one does not wait for that.

@@ -3,9 +3,9 @@ import type { AddressCarry } from '@hapset/core';
 import { useMutation } from '@tanstack/react-query';
 import { call } from '../../platform/api/client.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { useLessonsChanged } from '../../lessons/lesson/lesson.queries.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 export interface PrintChange {
   readonly sizeMm?: number | null;
@@ -24,7 +24,7 @@ export interface Remedies {
  */
 export function useRemedies(page: MaterialPage): Remedies {
   const { material, station, rehearsal } = page;
-  const changed = useLessonsChanged();
+  const changed = useMaterialsChanged();
   const notice = useNotice();
   const printing = useMutation({
     mutationFn: ({

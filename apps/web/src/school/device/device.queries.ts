@@ -1,8 +1,6 @@
 import { routes, type ChangeDevice, type CreateDevice, type DeviceView } from '@hapset/contract';
-import { queryOptions, useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../../platform/api/client.js';
-import { classesQuery } from '../school-class/school-class.queries.js';
 import { deviceKeys } from './device.keys.js';
 
 export const devicesQuery = queryOptions({
@@ -38,16 +36,3 @@ export function useRemoveDevice(): UseMutationResult<unknown, Error, string> {
     onSettled: () => client.invalidateQueries(),
   });
 }
-
-/** Devices of a class; all of the school's without a class, or where it has none of its own. Empty until they are known. */
-export function useDevicesOf(classId: string | null): readonly DeviceView[] {
-  const all = useQuery(devicesQuery).data;
-  const classes = useQuery({ ...classesQuery, enabled: classId !== null }).data;
-  return useMemo(() => {
-    if (!all) return none;
-    const own = classes?.find((candidate) => candidate.id === classId)?.deviceIds ?? [];
-    return own.length > 0 ? all.filter((device) => own.includes(device.id)) : all;
-  }, [all, classes, classId]);
-}
-
-const none: readonly DeviceView[] = [];

@@ -9,7 +9,7 @@ import { ChoiceField, SelectField } from '../../platform/design/field.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { Sheet } from '../../platform/design/sheet.js';
-import { groupsQuery } from '../roster/roster.queries.js';
+import { groupsQuery } from '../student/roster.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 import { MadeDialog } from '../../paper/sheet/made-dialog.js';
 import { PageView } from '../../paper/sheet/page-view.js';

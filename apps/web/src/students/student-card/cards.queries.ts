@@ -14,7 +14,7 @@ import {
   type UseMutationResult,
 } from '@tanstack/react-query';
 import { call } from '../../platform/api/client.js';
-import { studentKeys } from '../roster/roster.queries.js';
+import { studentKeys } from '../student/roster.queries.js';
 
 const cardKeys = {
   preview: (wish: CardsWish, page: number) => ['cards', 'preview', wish, page],

@@ -3,7 +3,6 @@
  * repair. The rehearsal has the last word on what is between; what stops here is never rehearsed into a "done".
  */
 import { readerEngineNames, type ReaderEngineName } from '../../school/device/device.js';
-import type { AnswerState } from '../../overview/readiness/answer.js';
 import { holds } from '../symbol/fit.js';
 import type { SymbolPlan } from '../symbol/plan.js';
 import { centreLeaves, spareRepair, type SpareRepair } from '../symbol/spare-repair.js';
@@ -19,6 +18,7 @@ import {
   type Print,
 } from './contrast.js';
 import { lookColours, withColours, type LookDesign } from './look.js';
+import type { AnswerState } from '../../platform/answer-state.js';
 
 export const lookReasons = [
   'too-little-contrast',

@@ -12,10 +12,11 @@ import type {
 } from '../../gather/content/content.js';
 import { geoPayload, readGeo } from './geo.js';
 import { mailtoPayload, readMailto } from './mailto.js';
-import { plainNumber, readSms, readTel, smsPayload, telPayload } from './telephone.js';
+import { readSms, readTel, smsPayload, telPayload } from './telephone.js';
 import { readVcard, vcardPayload } from './vcard.js';
 import { readVevent, veventPayload } from './vevent.js';
 import { readWifi, wifiPayload } from './wifi.js';
+import { plainNumber } from '../../gather/content/phone-number.js';
 
 /** Text as people type it: any script, line ends as `\n`, no lone halves of surrogate pairs. */
 const text = fc.string({ unit: 'grapheme', maxLength: 60 }).map((value) => value.replace(/\r\n?/g, '\n'));

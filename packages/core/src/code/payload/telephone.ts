@@ -5,16 +5,7 @@
  */
 import type { PhoneContent, TextMessageContent } from '../../gather/content/content.js';
 import { percentDecode, percentEncode } from './percent.js';
-
-/** Digits with an optional leading `+`; null where that is not a phone number. */
-export function plainNumber(number: string): string | null {
-  const plain = number
-    .normalize('NFKC')
-    .replace(/\(0\)/, '')
-    .replace(/[\s().\-/‐–]/g, '')
-    .replace(/^00(?=[1-9]\d{6})/, '+');
-  return /^\+?\d{2,15}$/.test(plain) ? plain : null;
-}
+import { plainNumber } from '../../gather/content/phone-number.js';
 
 export function telPayload({ number }: Pick<PhoneContent, 'number'>): string {
   return `tel:${plainNumber(number) ?? ''}`;

@@ -5,7 +5,7 @@
  */
 import type { ContactContent } from '../../gather/content/content.js';
 import { escapeText, readLines, splitEscaped, unescapeText } from './content-line.js';
-import { plainNumber } from './telephone.js';
+import { plainNumber } from '../../gather/content/phone-number.js';
 
 export function vcardPayload(contact: ContactContent): string {
   const { givenName, familyName, organisation, phone, email, webPage } = contact;

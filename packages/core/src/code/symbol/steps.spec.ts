@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { DeviceProfile } from '../../school/device/device.js';
 import { figuresOf } from '../../reads/ladder/figures.js';
 import { smallestVersion } from './fit.js';
-import { levelChoices } from './levels.js';
+import { levelChoices } from '../../reads/ladder/levels.js';
 import { growthSteps, type GrowthSteps } from './steps.js';
 
 const steps = (payload: string): GrowthSteps => {

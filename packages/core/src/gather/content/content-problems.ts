@@ -2,8 +2,8 @@
 import { unreachable } from '../../platform/result.js';
 import { instantOf } from '../../platform/time/zoned.js';
 import type { Content } from './content.js';
-import { plainNumber } from '../../code/payload/telephone.js';
 import { isWebAddress } from '../../platform/web-address.js';
+import { plainNumber } from './phone-number.js';
 
 export const contentProblemReasons = [
   'needed',

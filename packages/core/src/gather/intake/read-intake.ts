@@ -3,7 +3,7 @@
  * thing, but for an address that a mail program broke over two lines. Pure: the same text, the same list.
  */
 import { repairLink, type Repair, type RepairKind } from './repair.js';
-import { isWebAddress, parseUrl } from '../../platform/web-address.js';
+import { isWebAddress } from '../../platform/web-address.js';
 
 export type IntakeItem = IntakeLink | IntakeWords | IntakeUnusable;
 

@@ -1,7 +1,11 @@
 import { accessVerdicts } from '../../gather/service-description/access-verdict.js';
 import { plainLook } from '../../code/look/look.js';
-import { answerStates, isStale, opensState, paperAnswer, readsAnswer, worse } from './answer.js';
+import { isStale, opensState } from '../../opens/access/opens-answer.js';
+import { paperAnswer } from '../../paper/sheet/paper-answer.js';
+import { readsAnswer } from '../../reads/optics/reads-answer.js';
+import { worse } from '../../platform/answer-state.js';
 import { summarise, type FourStates } from './summary.js';
+import { answerStates } from '../../platform/answer-state.js';
 
 const reach = (
   deviceId: string,

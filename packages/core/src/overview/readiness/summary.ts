@@ -1,5 +1,5 @@
 /** The one line above the bench: how many stations are ready, and what keeps the others. */
-import type { AnswerState } from './answer.js';
+import type { AnswerState } from '../../platform/answer-state.js';
 
 export interface FourStates {
   readonly opens: AnswerState;

@@ -1,7 +1,8 @@
 import { tooFineInTheHand } from '../optics/in-the-hand.js';
 import type { DeviceProfile } from '../../school/device/device.js';
 import { carries } from '../../code/payload/carry.js';
-import { actNeeded, ignoring, scannerActs } from './acts.js';
+import { actNeeded, ignoring } from './acts.js';
+import { scannerActs } from '../../school/device/scanner-profile.js';
 
 describe('what a scanner must act on', () => {
   it('is the link for addresses, the kind for fields, and nothing for words', () => {

@@ -9,27 +9,7 @@
 import { unreachable } from '../../platform/result.js';
 import type { Carry } from '../../code/payload/carry.js';
 import type { ContentKind } from '../../gather/content/content.js';
-
-export const scannerActs = [
-  'link',
-  'bare-address',
-  'contact',
-  'event',
-  'place',
-  'e-mail',
-  'phone',
-  'text-message',
-  'network',
-] as const;
-/** A kind of payload that a scanner does something with, beyond showing it. */
-export type ScannerAct = (typeof scannerActs)[number];
-
-export interface ScannerProfile {
-  readonly id: string;
-  readonly name: string;
-  /** What it acts on; everything else it shows as text. None: it shows words only. */
-  readonly actsOn: readonly ScannerAct[];
-}
+import type { ScannerAct, ScannerProfile } from '../../school/device/scanner-profile.js';
 
 /** What a scanner must act on; null for words, which are to be read. @param content the kind of fields, where it holds some */
 export function actNeeded(carry: Carry, content: ContentKind | null): ScannerAct | null {

@@ -2,8 +2,8 @@
  * Generic profiles to begin with: kinds of devices, not products. Preview sizes and angles are typical of their kind; blur and noise are
  * this model's own figures for such cameras in evening light (docs/optics.md says how to find a device's own).
  */
-import { scannerActs, type ScannerAct } from '../../reads/scanner/acts.js';
 import type { DeviceProfile } from './device.js';
+import { scannerActs, type ScannerAct } from './scanner-profile.js';
 
 export const genericDevices = [
   'old-tablet',

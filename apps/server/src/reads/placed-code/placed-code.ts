@@ -1,0 +1,48 @@
+/** A material's code in its place, as one value that everything above is made of. */
+import type { CodeLookView, CodeView, ReadinessView, RehearsalView } from '@hapset/contract';
+import type { LookJudgement, PaperFormat, SymbolPlan } from '@hapset/core';
+import type { ChosenLook } from '../../code/look/look.service.js';
+import type { Place } from '../../lessons/station/place.js';
+import { carriesView, lookStanding, opensView, readsView, toRehearsalView, type CodeFacts } from './answers.js';
+import type { AccessCheckRecord } from '../../opens/access-check/access-check-record.js';
+
+/** A material's code in its place, with three of the four answers. */
+export interface PlacedCode {
+  readonly place: Place;
+  readonly plan: SymbolPlan | null;
+  readonly code: CodeView | null;
+  readonly payload: string;
+  readonly look: CodeLookView;
+  /** The last finished check, or the one that runs when there is none. */
+  readonly check: AccessCheckRecord | null;
+  readonly opening: boolean;
+  readonly opens: ReadinessView['opens'];
+  readonly carries: ReadinessView['carries'];
+  readonly reads: ReadinessView['reads'];
+  readonly rehearsal: RehearsalView;
+  /** The size that it would have on that paper, mm. */
+  readonly sizeMmOn: (paper: PaperFormat) => number;
+}
+
+/** @param sizeMmOn the size that it would have on a paper, mm */
+export function toPlacedCode(facts: CodeFacts, sizeMmOn: PlacedCode['sizeMmOn']): PlacedCode {
+  const { code, checks, place } = facts;
+  return {
+    place,
+    plan: code.plan,
+    code: code.view,
+    payload: code.carried.payload,
+    look: toCodeLook(facts.look, code.judgement),
+    check: checks.done ?? checks.pending,
+    opening: checks.pending !== null,
+    opens: opensView(facts),
+    carries: carriesView(facts),
+    reads: readsView(facts),
+    rehearsal: toRehearsalView(facts),
+    sizeMmOn,
+  };
+}
+
+function toCodeLook({ from, id, name, design, allowed }: ChosenLook, judgement: LookJudgement | null): CodeLookView {
+  return { from, id, name, design, judgement: judgement && { ...judgement, ...lookStanding(judgement, allowed) } };
+}

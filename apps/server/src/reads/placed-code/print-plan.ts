@@ -1,0 +1,104 @@
+/** The size at which a code would be printed now, and the key that names what is to be rehearsed for it. Pure. */
+import { createHash } from 'node:crypto';
+import type { DeviceView } from '@hapset/contract';
+import {
+  largestPosterCodeMm,
+  plainLook,
+  posterCodeMm,
+  smallestPosterCodeMm,
+  withoutSurround,
+  type LookDesign,
+  type PaperFormat,
+} from '@hapset/core';
+import type { MaterialCode } from '../../code/symbol/planned-symbols.js';
+import type { Place } from '../../lessons/station/place.js';
+
+/** Used where no lesson says how far students stand: an arm's length and a bit from a table or board. Metres. */
+export const distanceWithoutLessonM = 1.5;
+
+export interface PlannedPrint {
+  readonly sizeMm: number;
+  readonly chosenSizeMm: number | null;
+  readonly largestMm: number;
+  readonly distanceM: number;
+  readonly ownDistanceM: number | null;
+  readonly devices: readonly DeviceView[];
+  /** Null for black squares on white. */
+  readonly look: LookDesign | null;
+  readonly rehearsalKey: string;
+}
+
+/** With what and for whom it is printed. */
+export interface PrintedOn {
+  readonly devices: readonly DeviceView[];
+  readonly paper: PaperFormat;
+  readonly look: LookDesign;
+}
+
+/** The size at which a poster would be printed now, and what is to be rehearsed for it. */
+export function planPrint(place: Place, code: MaterialCode, { devices, paper, look }: PrintedOn): PlannedPrint {
+  const { station, lesson, material } = place;
+  const ownDistanceM = station?.viewingDistanceM ?? null;
+  const distanceM = ownDistanceM ?? lesson?.viewingDistanceM ?? distanceWithoutLessonM;
+  const chosenSizeMm = station ? station.sizeMm : material.sizeMm;
+  const sizeMm = code.view
+    ? posterCodeMm(code.view.drawing, look, paper, distanceM, devices, chosenSizeMm)
+    : smallestPosterCodeMm;
+  const largestMm = code.view
+    ? largestPosterCodeMm(paper, code.view.drawing.modules, code.view.drawing.surround)
+    : smallestPosterCodeMm;
+  return {
+    sizeMm,
+    chosenSizeMm,
+    largestMm,
+    distanceM,
+    ownDistanceM,
+    devices,
+    look: inPrint(look),
+    rehearsalKey: keyOf(code, sizeMm, devices, look),
+  };
+}
+
+/** Results of an older camera model are no results of this one. */
+const cameraModel = 2;
+
+/** Names what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
+function keyOf(
+  { carried, plan }: MaterialCode,
+  sizeMm: number,
+  devices: readonly DeviceView[],
+  look: LookDesign,
+): string {
+  const profiles = devices.map(
+    ({
+      id,
+      previewWidthPx,
+      previewHeightPx,
+      horizontalFovDeg,
+      nearestFocusM,
+      blurPx,
+      noiseGrey,
+      jpegQuality,
+      engine,
+    }) => [
+      id,
+      previewWidthPx,
+      previewHeightPx,
+      horizontalFovDeg,
+      nearestFocusM,
+      blurPx,
+      noiseGrey,
+      jpegQuality,
+      engine,
+    ],
+  );
+  return createHash('sha256')
+    .update(JSON.stringify([cameraModel, carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles]))
+    .digest('hex');
+}
+
+/** What of a look a camera meets: words and frame lie outside the quiet zone. */
+function inPrint(look: LookDesign): LookDesign | null {
+  const bare = withoutSurround(look);
+  return JSON.stringify(bare) === JSON.stringify(plainLook) ? null : bare;
+}

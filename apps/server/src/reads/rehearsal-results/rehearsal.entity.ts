@@ -1,0 +1,14 @@
+import type { RehearsalResult } from '@hapset/contract';
+import { Column, Entity, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { idColumn, keywordColumn, timeColumn } from '../../platform/database/columns.js';
+import type { MaterialRecord } from '../../gather/material/material-record.js';
+
+/** How far devices read, kept under what was rehearsed: payload, printed size and devices. A change makes another key. */
+@Entity('rehearsals')
+export class Rehearsal {
+  @PrimaryColumn(idColumn) materialId: string;
+  @PrimaryColumn(keywordColumn(64)) rehearsalKey: string;
+  @ManyToOne('Material', { onDelete: 'CASCADE' }) material: Relation<MaterialRecord>;
+  @Column({ type: 'json' }) results: readonly RehearsalResult[];
+  @Column(timeColumn) rehearsedAt: Date;
+}

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { ShortLinkModule } from '../../code/short-link/short-link.module.js';
+import { TryoutModule } from '../../reads/tryout/tryout.module.js';
+import { VisitorModule } from '../../school/visitor/visitor.module.js';
+import { StudentPageModule } from '../student-page/student-page.module.js';
+import { Redirects } from './redirects.js';
+import { ShortLinkPages } from './short-link-pages.js';
+
+@Module({
+  imports: [ShortLinkModule, TryoutModule, VisitorModule, StudentPageModule],
+  providers: [Redirects, ShortLinkPages],
+})
+export class ShortLinkPageModule {}

@@ -1,0 +1,208 @@
+/** Rosters: compared with who is known, imported, and undone. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import type {
+  ImportRoster,
+  RosterComparisonView,
+  RosterImportView,
+  RosterStudentWish,
+  RosterUndoView,
+} from '@hapset/contract';
+import {
+  compareRoster,
+  sortName,
+  wholeName,
+  type Known,
+  type RosterComparison,
+  type RosterStudent,
+} from '@hapset/core';
+import { In, IsNull, Repository, type EntityManager } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { newId } from '../../platform/database/columns.js';
+import { lockRow } from '../../platform/database/lock-row.js';
+import { RosterImport, type StudentBefore } from './roster-import.entity.js';
+import { planUndo, requireUndoable, toUndoView } from './roster-undo.js';
+import { namesOf } from './student.service.js';
+import type { SignedIn } from '../../school/rights/signed-in.js';
+import { Student } from './student.entity.js';
+
+const shownNames = 12;
+const shownImports = 5;
+const atOnce = 500;
+
+type Comparison = RosterComparison<string, RosterStudent>;
+
+@Injectable()
+export class RosterService {
+  constructor(
+    @InjectRepository(Student) private readonly students: Repository<Student>,
+    @InjectRepository(RosterImport) private readonly imports: Repository<RosterImport>,
+    private readonly clock: Clock,
+  ) {}
+
+  async compare(wishes: readonly RosterStudentWish[]): Promise<RosterComparisonView> {
+    const { added, changed, same, leftOut } = await this.comparison(this.students.manager, wishes);
+    return {
+      added: added.length,
+      changed: changed.length,
+      same,
+      leftOut: leftOut.length,
+      someAdded: added.slice(0, shownNames).map(nameAndClass),
+      someChanged: changed.slice(0, shownNames).map(({ before, student, parts }) => ({
+        name: nameAndClass(student),
+        parts,
+        before: nameAndClass(before),
+        back: before.left,
+      })),
+      someLeftOut: leftOut.slice(0, shownNames).map(nameAndClass),
+    };
+  }
+
+  /** All of it or nothing, and one import after the other: the same roster twice at once changes nothing the second time. */
+  async bring({ students: wishes, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
+    return this.students.manager.transaction(async (manager) => {
+      await lockRow(manager, 'rosters');
+      const { added, changed, leftOut } = await this.comparison(manager, wishes);
+      const now = this.clock.now();
+      const rows = added.map((student): Partial<Student> => ({
+        id: newId(),
+        ...columnsOf(student),
+        leftAt: null,
+        version: 1,
+        createdAt: now,
+      }));
+      const left = leave ? leftOut.map(({ id }) => id) : [];
+      const before = await beforeOf(
+        manager,
+        changed.map(({ id }) => id),
+      );
+      const versions = await versionsOf(manager, left);
+      for (let from = 0; from < rows.length; from += atOnce)
+        await manager.insert(Student, rows.slice(from, from + atOnce));
+      for (const { id, student } of changed)
+        await manager.update(
+          Student,
+          { id },
+          {
+            ...columnsOf(student),
+            ...(student.schoolId === null && { schoolId: undefined }),
+            leftAt: null,
+            version: () => 'version + 1',
+          },
+        );
+      if (left.length > 0)
+        await manager.update(Student, { id: In(left) }, { leftAt: now, version: () => 'version + 1' });
+      const changes = {
+        added: rows.map(({ id }) => id as string),
+        changed: before,
+        left: left.map((id) => ({ id, version: (versions.get(id) ?? 0) + 1 })),
+      };
+      const row = this.imports.create({
+        id: newId(),
+        importedById,
+        fileName: fileName.normalize('NFC').slice(0, 200),
+        changes,
+        importedAt: now,
+        undoneAt: null,
+      });
+      await manager.insert(RosterImport, row);
+      return toImportView(row, true);
+    });
+  }
+
+  /** The last ones. Only its importer and administrators may undo the newest. */
+  async list(who: Pick<SignedIn, 'id' | 'role'>): Promise<readonly RosterImportView[]> {
+    const rows = await this.imports.find({ order: { id: 'DESC' }, take: shownImports });
+    return rows.map((row, index) =>
+      toImportView(row, index === 0 && (row.importedById === who.id || who.role === 'administrator')),
+    );
+  }
+
+  /** What undoing would do now. @throws ProblemError not-found, in-use */
+  async undoView(id: string): Promise<RosterUndoView> {
+    const { manager } = this.students;
+    return toUndoView(await planUndo(manager, await requireUndoable(manager, id)));
+  }
+
+  /** Restores only what hasn't changed since. @throws ProblemError not-found, in-use for one that another import came after, or that was undone already */
+  async undo(id: string): Promise<RosterUndoView> {
+    return this.students.manager.transaction(async (manager) => {
+      await lockRow(manager, 'rosters');
+      const found = await requireUndoable(manager, id);
+      const plan = await planUndo(manager, found);
+      await manager.update(RosterImport, { id, undoneAt: IsNull() }, { undoneAt: this.clock.now() });
+      if (plan.deleted.length > 0) await manager.delete(Student, { id: In(plan.deleted.map((student) => student.id)) });
+      for (const { student, before } of plan.restored) {
+        const columns =
+          before === null
+            ? { leftAt: null }
+            : { ...columnsOf(before), leftAt: before.leftAt === null ? null : new Date(before.leftAt) };
+        await manager.update(Student, { id: student.id }, { ...columns, version: () => 'version + 1' });
+      }
+      return toUndoView(plan);
+    });
+  }
+
+  private async comparison(manager: EntityManager, wishes: readonly RosterStudentWish[]): Promise<Comparison> {
+    const known = (await manager.find(Student, { order: { id: 'ASC' } })).map(
+      ({ leftAt, ...student }): Known<string> => ({ ...student, left: leftAt !== null }),
+    );
+    return compareRoster(
+      known,
+      wishes.map((wish): RosterStudent => ({ ...wish, name: wholeName(wish), sortedBy: sortName(wish) })),
+    );
+  }
+}
+
+async function beforeOf(manager: EntityManager, ids: readonly string[]): Promise<readonly StudentBefore[]> {
+  const rows = ids.length === 0 ? [] : await manager.findBy(Student, { id: In([...ids]) });
+  return rows.map(({ id, schoolId, prefix, given, middle, family, className, year, leftAt, version }) => ({
+    id,
+    schoolId,
+    prefix,
+    given,
+    middle,
+    family,
+    className,
+    year,
+    leftAt: leftAt?.getTime() ?? null,
+    version: version + 1,
+  }));
+}
+
+async function versionsOf(manager: EntityManager, ids: readonly string[]): Promise<ReadonlyMap<string, number>> {
+  const rows =
+    ids.length === 0
+      ? []
+      : await manager.find(Student, { where: { id: In([...ids]) }, select: { id: true, version: true } });
+  return new Map(rows.map(({ id, version }) => [id, version]));
+}
+
+function columnsOf({
+  schoolId,
+  className,
+  year,
+  ...name
+}: RosterStudentWish): Pick<
+  Student,
+  'schoolId' | 'prefix' | 'given' | 'middle' | 'family' | 'name' | 'sortedBy' | 'className' | 'year'
+> {
+  return { schoolId, className, year, ...namesOf(name) };
+}
+
+function nameAndClass({ name, className }: Pick<RosterStudent, 'name' | 'className'>): string {
+  return className === '' ? name : `${name}, ${className}`;
+}
+
+function toImportView({ id, fileName, importedAt, changes, undoneAt }: RosterImport, last: boolean): RosterImportView {
+  return {
+    id,
+    fileName,
+    importedAt: importedAt.toISOString(),
+    added: changes.added.length,
+    changed: changes.changed.length,
+    left: changes.left.length,
+    undone: undoneAt !== null,
+    undoable: last && undoneAt === null,
+  };
+}

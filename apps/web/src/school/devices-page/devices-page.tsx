@@ -1,0 +1,192 @@
+import { useQuery } from '@tanstack/react-query';
+import type { DeviceView } from '@hapset/contract';
+import { scannerActs, type ScannerAct } from '@hapset/core';
+import { useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../account/session.queries.js';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { engineWords } from '../../platform/wording/rehearsal.js';
+import { classesQuery } from '../school-class/school-class.queries.js';
+import { actWords, namesListed } from '../../platform/wording/scanners.js';
+import { DeviceDialog } from '../device/device-dialog.js';
+import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device.queries.js';
+
+/** What students scan with; the administrator says what each scanner acts on. */
+export function Component(): ReactElement {
+  const devices = useQuery(devicesQuery);
+  const mayChange = useSession()?.role === 'administrator';
+  const [editing, setEditing] = useState<DeviceView | 'new' | null>(null);
+  const [removing, setRemoving] = useState<DeviceView | null>(null);
+  return (
+    <>
+      <PageHead
+        title="Devices"
+        about="What students scan with. Every code is rehearsed on the devices of its class."
+        actions={mayChange && <Button onClick={() => setEditing('new')}>Add a device</Button>}
+      />
+      {devices.isPending && <Loading label="Devices are loading" />}
+      {devices.isError && <Failed words={wordsFor(devices.error)} onRetry={() => void devices.refetch()} />}
+      {devices.data?.length === 0 && <Empty title="No devices yet">The school’s administrator keeps this list.</Empty>}
+      {devices.data && devices.data.length > 0 && (
+        <ul
+          aria-label="Devices"
+          className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
+        >
+          {devices.data.map((device) => (
+            <DeviceRow
+              key={device.id}
+              device={device}
+              actions={mayChange ? { change: () => setEditing(device), remove: () => setRemoving(device) } : null}
+            />
+          ))}
+        </ul>
+      )}
+      <p className="mt-3 mb-0 text-[14.5px]">
+        A device without a scanner reads codes at{' '}
+        <Link to="/read" className="font-semibold text-ink">
+          {window.location.host}/read
+        </Link>
+        : no account, nothing is kept, and after the first time no network is needed.
+      </p>
+      {editing !== null && (
+        <DeviceDialog device={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />
+      )}
+      {removing && <RemoveDevice device={removing} onClose={() => setRemoving(null)} />}
+    </>
+  );
+}
+
+interface RowActions {
+  readonly change: () => void;
+  readonly remove: () => void;
+}
+
+function DeviceRow({
+  device,
+  actions,
+}: {
+  readonly device: DeviceView;
+  readonly actions: RowActions | null;
+}): ReactElement {
+  const {
+    name,
+    count,
+    previewWidthPx,
+    previewHeightPx,
+    horizontalFovDeg,
+    nearestFocusM,
+    engine,
+    blurPx,
+    noiseGrey,
+    jpegQuality,
+    actsOn,
+  } = device;
+  return (
+    <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3.5 last:border-b-0 sm:grid-cols-[220px_1fr_auto] sm:px-5">
+      <span>
+        <span className="block text-[15.5px] font-semibold">{name}</span>
+        <span className="block text-[13.5px] text-muted">
+          {count === null ? 'brought from home' : `${count} in the school`}
+        </span>
+      </span>
+      <div className="text-[14px]">
+        Preview {previewWidthPx} × {previewHeightPx}, sees {horizontalFovDeg}° across, in focus from{' '}
+        {Math.round(nearestFocusM * 100)} cm
+        <span className="block text-[13.5px] text-muted">
+          {engineWords[engine]}; blur {blurPx} px, noise {noiseGrey} grey levels in evening light
+          {jpegQuality === null ? '' : `, compressed to ${jpegQuality} %`}
+        </span>
+        <span className="block text-[13.5px] text-muted">
+          Its scanner {actsOn.length === 0 ? 'shows text only' : actsOn.map((act) => actWords[act]).join(', ')}
+        </span>
+        {actions && <ScannerForm device={device} />}
+      </div>
+      {actions && (
+        <span className="flex items-start gap-1">
+          <Button aria-label={`Change ${name}`} onClick={actions.change}>
+            Change
+          </Button>
+          <Button tone="quiet" aria-label={`Remove ${name}`} onClick={actions.remove}>
+            Remove
+          </Button>
+        </span>
+      )}
+    </li>
+  );
+}
+
+/** It can't be taken back by itself, so it says first what changes. */
+function RemoveDevice({
+  device,
+  onClose,
+}: {
+  readonly device: DeviceView;
+  readonly onClose: () => void;
+}): ReactElement {
+  const classes = useQuery(classesQuery).data?.filter(({ deviceIds }) => deviceIds.includes(device.id)) ?? [];
+  const remove = useRemoveDevice();
+  return (
+    <Dialog title={`Remove ${device.name}?`} onClose={onClose}>
+      <p className="m-0 text-[15px]">
+        {classes.length === 0
+          ? 'No class scans with it.'
+          : `${namesListed(classes.map(({ name }) => name))} ${classes.length === 1 ? 'scans' : 'scan'} with it and would do without.`}{' '}
+        Codes are rehearsed again without it. Adding it again takes its figures once more.
+      </p>
+      {remove.isError && (
+        <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+          {wordsFor(remove.error)}
+        </p>
+      )}
+      <div className="mt-5 flex justify-end gap-2">
+        <Button onClick={onClose}>Keep it</Button>
+        <Button
+          tone="main"
+          disabled={remove.isPending}
+          onClick={() => remove.mutate(device.id, { onSuccess: onClose })}
+        >
+          Remove it
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
+
+/** Found out by scanning one code of each kind with the device; kept at once. */
+function ScannerForm({ device: { id, name, actsOn } }: { readonly device: DeviceView }): ReactElement {
+  const change = useChangeDevice(id);
+  const notice = useNotice();
+  const now = change.isPending ? (change.variables.actsOn ?? actsOn) : actsOn;
+  const toggle = (act: ScannerAct): void =>
+    change.mutate(
+      { actsOn: now.includes(act) ? now.filter((each) => each !== act) : [...now, act] },
+      { onError: (error) => notice({ words: wordsFor(error) }) },
+    );
+  return (
+    <details className="mt-1">
+      <summary className="w-fit cursor-pointer py-1 text-[13.5px]">Say what its scanner does</summary>
+      <fieldset className="m-0 flex flex-wrap gap-x-5 border-0 p-0" disabled={change.isPending}>
+        <legend className="mb-1 p-0 text-[13.5px] text-muted">
+          Scan one code of each kind with it. What is not ticked, it shows as text.
+        </legend>
+        {scannerActs.map((act) => (
+          <label key={act} className="flex min-h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              aria-label={`${name} ${actWords[act]}`}
+              className="size-4 accent-ink"
+              checked={now.includes(act)}
+              onChange={() => toggle(act)}
+            />{' '}
+            {actWords[act]}
+          </label>
+        ))}
+      </fieldset>
+    </details>
+  );
+}

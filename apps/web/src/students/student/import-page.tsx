@@ -1,0 +1,239 @@
+/** Imports a roster from a file or the clipboard: columns, problems, a comparison with who is known, and earlier imports. */
+import { guessRosterColumns, readRoster, type RosterColumns, type SameId } from '@hapset/core';
+import type { RosterStudentWish } from '@hapset/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState, type ClipboardEvent, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../../school/account/session.queries.js';
+import { Button } from '../../platform/design/button.js';
+import { ChooseFile } from '../../platform/design/choose-file.js';
+import { ChoiceField, SelectField } from '../../platform/design/field.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { Sheet } from '../../platform/design/sheet.js';
+import type { Encoding } from '../../platform/table-file/list-file.js';
+import { parseCells, type Rows } from '../../platform/table-file/table.js';
+import { Tick } from '../../platform/design/tick.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { plural } from '../../platform/wording/figures.js';
+import { listFileWords } from '../../platform/wording/list-files.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { encodingWords } from '../../platform/wording/students.js';
+import { Comparison } from './comparison.js';
+import { EarlierImports } from './earlier-imports.js';
+import { RosterMapping } from './roster-mapping.js';
+import { comparisonQuery, useImportRoster } from './roster.queries.js';
+import { RosterProblems } from './roster-problems.js';
+
+interface Brought {
+  readonly name: string;
+  readonly rows: Rows;
+  readonly cut: boolean;
+  readonly encoding: Encoding | null;
+  /** Null for pasted cells. */
+  readonly file: File | null;
+}
+
+const encodingChoices = Object.keys(encodingWords) as Encoding[];
+const sameIdWords = { first: 'the first row counts', last: 'the last row counts' } as const;
+
+export function Component(): ReactElement {
+  const mayImport = useSession()?.role !== 'teacher';
+  const [brought, setBrought] = useState<Brought | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const open = async (file: File, encoding: Encoding | null = null): Promise<void> => {
+    // The library for workbooks is large and seldom needed.
+    const { readListFile } = await import('../../platform/table-file/list-file.js');
+    const list = await readListFile(file, { encoding, keepEmpty: true });
+    setProblem(list.ok ? null : listFileWords[list.problem]);
+    if (list.ok) setBrought({ ...list, file });
+  };
+  const paste = (event: ClipboardEvent): void => {
+    const text = event.clipboardData.getData('text/plain');
+    if (text.trim() === '') return;
+    event.preventDefault();
+    setProblem(null);
+    setBrought({
+      name: 'Pasted cells',
+      rows: parseCells(text, { keepEmpty: true }),
+      cut: false,
+      encoding: null,
+      file: null,
+    });
+  };
+  return (
+    <>
+      <PageHead
+        title="Import roster"
+        trail={<Link to="/school/students">Students</Link>}
+        about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would."
+      />
+      {!mayImport && (
+        <Empty title="Rosters come from the office">
+          The school’s office and its administrators import rosters. Ask them where somebody is missing.
+        </Empty>
+      )}
+      <div className={mayImport ? 'flex flex-col gap-4' : 'hidden'}>
+        <section
+          onDragOver={(event) => event.preventDefault()}
+          onDrop={(event) => {
+            event.preventDefault();
+            const [file] = event.dataTransfer.files;
+            if (file) void open(file);
+          }}
+          className="rounded-sheet border border-dashed border-line-strong px-4 py-4 sm:px-5"
+        >
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+            <ChooseFile label="Choose a file" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={(file) => void open(file)} />
+            <span className="text-[14.5px] text-muted">or drop one here, or paste cells:</span>
+            <textarea
+              aria-label="Paste cells here"
+              rows={1}
+              value=""
+              onChange={() => undefined}
+              onPaste={paste}
+              placeholder="Paste here"
+              className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] placeholder:text-muted"
+            />
+          </div>
+          {problem !== null && (
+            <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
+              {problem}
+            </p>
+          )}
+        </section>
+        {brought ? (
+          <Roster
+            key={`${brought.name} ${brought.encoding ?? ''} ${brought.rows.length}`}
+            brought={brought}
+            onEncoding={(encoding) => brought.file && void open(brought.file, encoding)}
+            onDone={() => setBrought(null)}
+          />
+        ) : (
+          mayImport && <EarlierImports />
+        )}
+      </div>
+    </>
+  );
+}
+
+interface RosterProps {
+  readonly brought: Brought;
+  readonly onEncoding: (encoding: Encoding) => void;
+  readonly onDone: () => void;
+}
+
+function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: RosterProps): ReactElement {
+  const [columns, setColumns] = useState<RosterColumns>(() =>
+    guessRosterColumns(rows.filter((row) => row.some((cell) => cell.trim() !== ''))),
+  );
+  const [sameId, setSameId] = useState<SameId>('first');
+  const [leave, setLeave] = useState(false);
+  const { students, problems } = useMemo(() => readRoster(rows, columns, sameId), [rows, columns, sameId]);
+  const wishes = useMemo(
+    () =>
+      students.map(({ schoolId, prefix, given, middle, family, className, year }): RosterStudentWish => ({
+        schoolId,
+        prefix,
+        given,
+        middle,
+        family,
+        className,
+        year,
+      })),
+    [students],
+  );
+  const comparison = useQuery(comparisonQuery(wishes));
+  const bring = useImportRoster();
+  const notice = useNotice();
+  const send = (): void =>
+    bring.mutate(
+      { students: wishes, leave, fileName: name },
+      {
+        onSuccess: ({ added, changed, left }) => {
+          onDone();
+          notice({ words: `${added} added, ${changed} changed, ${left} left the school.` });
+        },
+      },
+    );
+  const named = columns.roles.some((role) => role === 'name' || role === 'given' || role === 'family');
+  return (
+    <>
+      <Sheet
+        title={name}
+        aside={`${plural(students.length, 'student')} in ${plural(rows.length, 'row')}${cut ? '; only the first 5,000 rows are read' : ''}`}
+      >
+        <div className="mb-2 flex flex-wrap gap-4">
+          {encoding !== null && (
+            <ChoiceField
+              label="Text encoding"
+              choices={encodingChoices}
+              words={encodingWords}
+              value={encoding}
+              hint="Change it where names look wrong."
+              onChange={(event) => onEncoding(event.target.value as Encoding)}
+            />
+          )}
+          {problems.some(({ reason }) => reason === 'same-id') && (
+            <SelectField
+              label="Where an id stands twice,"
+              value={sameId}
+              onChange={(event) => setSameId(event.target.value as SameId)}
+            >
+              {(['first', 'last'] as const).map((choice) => (
+                <option key={choice} value={choice}>
+                  {sameIdWords[choice]}
+                </option>
+              ))}
+            </SelectField>
+          )}
+        </div>
+        <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
+        {!named && (
+          <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
+            Say which column holds the names.
+          </p>
+        )}
+      </Sheet>
+      <RosterProblems problems={problems} />
+      {named && students.length > 0 && (
+        <Sheet title="What would change">
+          {comparison.isPending && <Loading rows={2} label="The roster is compared with who is known" />}
+          {comparison.isError && (
+            <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />
+          )}
+          {comparison.data && (
+            <>
+              <Comparison comparison={comparison.data} />
+              {comparison.data.leftOut > 0 && (
+                <Tick
+                  words={`Those who are not in it any more (${comparison.data.leftOut}) have left the school`}
+                  ticked={leave}
+                  onTick={setLeave}
+                />
+              )}
+              {bring.isError && (
+                <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+                  {wordsFor(bring.error)}
+                </p>
+              )}
+              <div className="mt-3 flex gap-2">
+                <Button
+                  tone="main"
+                  disabled={
+                    bring.isPending ||
+                    (comparison.data.added + comparison.data.changed === 0 && !(leave && comparison.data.leftOut > 0))
+                  }
+                  onClick={send}
+                >
+                  {bring.isPending ? 'Importing…' : `Import ${plural(students.length, 'student')}`}
+                </Button>
+                <Button onClick={onDone}>Cancel</Button>
+              </div>
+            </>
+          )}
+        </Sheet>
+      )}
+    </>
+  );
+}

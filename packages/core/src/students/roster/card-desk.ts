@@ -1,6 +1,0 @@
-/** Where students' cards are read: held to a device at a desk, behind tape or laminate. */
-import { usualScene, type Scene } from '../../reads/optics/scene.js';
-import { kindDistanceM } from '../../paper/sheet/kinds.js';
-
-export const deskDistanceM = kindDistanceM['student-card'] ?? 0.2;
-export const deskScene: Scene = { ...usualScene, surface: 'taped' };
