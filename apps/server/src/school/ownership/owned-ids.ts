@@ -45,6 +45,13 @@ const notIds = new Set(['rehearsalKey', 'tag', 'serviceId', 'pageNumber', 'forme
 export class OwnedIds {
   constructor(private readonly dataSource: DataSource) {}
 
+  /** Whether it is known who may use ids of that name. */
+  decides(name: string): boolean {
+    return (
+      notIds.has(name) || [ownQueries, schoolQueries, sharedQueries].some((queries) => Object.hasOwn(queries, name))
+    );
+  }
+
   /** @throws Error for a name that nobody decided about */
   async mayUse(name: string, id: string, who: SignedIn): Promise<boolean> {
     if (notIds.has(name)) return true;

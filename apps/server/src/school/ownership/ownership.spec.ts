@@ -1,129 +1,12 @@
-import {
-  fillPath,
-  routes,
-  type FileView,
-  type LinkCheckAsked,
-  type PrintView,
-  type ReadCardView,
-  type RehearsalAsked,
-  type RosterImportView,
-  type LookPictureView,
-  type LookView,
-  type Route,
-  type RouteName,
-  type SheetTemplateView,
-  type SheetView,
-  type StudentsPage,
-  type TryoutView,
-} from '@hapset/contract';
-import { plainChoices, genericFigures, plainLook } from '@hapset/core';
+import { fillPath, routes, type Route, type RouteName } from '@hapset/contract';
+import { plainChoices } from '@hapset/core';
 import type { Router } from 'express';
 import { newId } from '../../platform/database/columns.js';
-import { link, Scene, words } from '../../test/scene.js';
-import { smallPng } from '../../test/small-png.js';
-import { uploaded } from '../../test/upload.js';
+import { makeOneOfEach } from '../../test/one-of-each.js';
+import { bodies, lesson, onlyMaterial } from '../../test/route-bodies.js';
+import { Scene } from '../../test/scene.js';
 import { OwnedIds } from './owned-ids.js';
 
-/** A body that each writing route would take from its rightful caller; ids stand for Maren's things. */
-type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) => object>>;
-const onlyMaterial = (materialId: string) => ({ lessonId: null, stationIds: [], materialIds: [materialId], tag: null });
-const student = { schoolId: '00123', prefix: '', given: 'Ann', middle: '', family: 'Lee', className: '6', year: '' };
-const cards = {
-  classNames: [],
-  studentIds: [],
-  onlyNew: false,
-  code: 'token',
-  perPage: 10,
-  paper: 'A4',
-  fields: ['class'],
-  symbol: null,
-  backs: false,
-  templateId: null,
-};
-const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
-const bodies: Bodies = {
-  signIn: () => ({ email: 'maren@test.example', password: 'no' }),
-  changeSchool: () => ({
-    name: 'x',
-    timeZone: 'UTC',
-    paper: 'A4',
-    printerMarginMm: 5,
-    duplexEdge: 'long',
-    duplexRightMm: 0,
-    duplexDownMm: 0,
-    publicAddress: 'http://a.example',
-    shortLinkHost: null,
-    visitorNetworks: [],
-    version: 1,
-  }),
-  createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
-  changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
-  createDevice: () => ({ name: 'x', count: null, ...genericFigures['current-phone'] }),
-  changeDevice: () => ({ actsOn: ['link'] }),
-  keepService: ({ serviceId = '' }) => ({
-    description: { id: serviceId, name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] },
-    version: null,
-  }),
-  tryService: () => ({
-    description: { id: 'x', name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] },
-    link: 'ftp://a.example',
-  }),
-  createLesson: () => lesson,
-  changeLesson: () => ({ ...lesson, version: 1 }),
-  addStations: () => ({ items: [words('x')], materialIds: [] }),
-  orderStations: ({ stationId = '' }) => ({ stationIds: [stationId] }),
-  changeStation: () => ({ version: 1, name: 'x' }),
-  saveStationRehearsal: () => ({ results: [] }),
-  makeStationSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
-  createMaterials: () => ({ items: [words('x')] }),
-  changeMaterial: () => ({ version: 1, title: 'x' }),
-  saveWrittenPage: () => ({ version: 1, document: { type: 'doc', content: [] }, over: false }),
-  bringFile: ({ uploadId = '' }) => ({ uploadId, name: 'x' }),
-  renameFile: () => ({ name: 'x', version: 1 }),
-  replaceFile: ({ uploadId = '' }) => ({ uploadId }),
-  changeShortLink: () => ({ opening: { from: null, until: null, hours: [] } }),
-  tellTryout: () => ({ deviceId: null, outcome: 'as-meant' }),
-  changeTryout: () => ({ deviceId: null }),
-  previewSymbol: () => ({ payload: 'x' }),
-  askRehearsal: () => ({
-    payload: 'x',
-    sizeMm: 100,
-    device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' },
-  }),
-  inspectCode: () => ({ payload: 'x' }),
-  createLook: () => ({ name: 'x', design: plainLook }),
-  changeLook: () => ({ name: 'x', design: plainLook, version: 1 }),
-  allowLook: () => ({ allowed: false }),
-  changeLookRules: () => ({ defaultLookId: null, madeBy: 'staff' }),
-  bringLookPicture: ({ uploadId = '' }) => ({ uploadId }),
-  chooseLessonLook: () => ({ look: 'plain' }),
-  showWebPicture: () => ({ shown: true }),
-  askLinkCheck: () => ({ link: 'ftp://a.example' }),
-  saveMaterialRehearsal: () => ({ results: [] }),
-  previewSheets: ({ materialId = '' }) => ({
-    places: onlyMaterial(materialId),
-    choices: plainChoices('poster', 'A4'),
-    page: 0,
-  }),
-  makePrint: ({ materialId = '' }) => ({
-    places: onlyMaterial(materialId),
-    choices: plainChoices('poster', 'A4'),
-    goAhead: [],
-  }),
-  changeStudent: () => ({ version: 1, className: '6' }),
-  changeTeacherClasses: () => ({ limited: null }),
-  eraseStudents: () => ({ className: 'nobody is in this one' }),
-  leaveClass: () => ({ className: 'nobody is in this one' }),
-  compareRoster: () => ({ students: [student] }),
-  importRoster: () => ({ students: [student], leave: false, fileName: 'x.csv' }),
-  previewCards: () => ({ wish: cards, page: 0 }),
-  makeCards: () => ({ wish: cards }),
-  readCard: () => ({ text: '00123' }),
-  createSheetTemplate: () => ({ name: 'x', kind: 'poster', accent: '#112233', header: null }),
-  changeSheetTemplate: () => ({ name: 'x', accent: '#112233', header: null, version: 1 }),
-  chooseUsualSheetTemplate: () => ({ usual: false }),
-  makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
-};
 const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
 /** Ids that belong to the school are everybody's. */
 const schoolIds = new Set([
@@ -142,91 +25,13 @@ const namesIn = (path: string): readonly string[] => [...path.matchAll(/:([a-zA-
 describe('who may call what', () => {
   let scene: Scene;
   let ids: Record<string, string>;
+  /** Tobiah's. */
+  let theirs: Record<string, string>;
 
   beforeAll(async () => {
     scene = await Scene.start();
-    const lessonId = await scene.lesson();
-    const [stationId = ''] = await scene.stations(lessonId, [link('https://a.example/leaf/x')]);
-    const { material, rehearsal } = await scene.page(stationId);
-    const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${stationId}/sheets`, {
-      kind: 'poster',
-      paper: 'A4',
-      goAhead: ['locked', 'not-opened-yet'],
-    });
-    const print = await scene.server.ok<PrintView>('Maren', 'POST', '/api/prints', {
-      places: onlyMaterial(material.id),
-      choices: plainChoices('poster', 'A4'),
-      goAhead: ['locked', 'not-opened-yet'],
-    });
-    const imported = await scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', {
-      students: [student],
-      leave: false,
-      fileName: 'x.csv',
-    });
-    const [ann] = (await scene.server.ok<StudentsPage>('Maren', 'GET', '/api/students')).rows;
-    const reading = await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: '00123' });
-    const template = await scene.server.ok<SheetTemplateView>('Maren', 'POST', '/api/sheet-templates', {
-      name: 'Ours',
-      kind: 'poster',
-      accent: '#112233',
-      header: null,
-    });
-    const uploadId = await uploaded(scene, 'a few words', 'Maren', false);
-    const file = await scene.server.ok<FileView>('Maren', 'POST', '/api/files', {
-      uploadId: await uploaded(scene, 'a few words'),
-      name: 'words.txt',
-    });
-    await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/tryouts`, {
-      deviceId: null,
-      outcome: 'as-meant',
-    });
-    const [tryout] = await scene.server.ok<TryoutView[]>('Maren', 'GET', `/api/materials/${material.id}/tryouts`);
-    const look = await scene.server.ok<LookView>('Maren', 'POST', '/api/looks', { name: 'Ours', design: plainLook });
-    const lookPicture = await scene.server.ok<LookPictureView>('Maren', 'POST', '/api/look-pictures', {
-      uploadId: await uploaded(scene, await smallPng()),
-    });
-    const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>('Maren', 'POST', '/api/link-checks', {
-      link: 'ftp://a.example',
-    });
-    const { id: rehearsalId } = await scene.server.ok<RehearsalAsked>('Maren', 'POST', '/api/rehearsals', {
-      payload: 'x',
-      sizeMm: 100,
-      device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' },
-    });
-    const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [
-      material.id,
-    ])) as { id: string }[];
-    ids = {
-      visitorInspectionId: newId(),
-      pictureName: 'x.png',
-      lookId: look.id,
-      lookPictureId: lookPicture.id,
-      linkCheckId,
-      rehearsalId,
-      accessCheckId: check?.id ?? '',
-      uploadId,
-      fileId: file.id,
-      fileToken: 'x',
-      variant: 'x',
-      pageToken: 'x',
-      tag: 'shells',
-      formerHost: 'old.example',
-      serviceId: 'shellbox',
-      lessonId,
-      stationId,
-      materialId: material.id,
-      sheetId: sheet.id,
-      printId: print.id,
-      pageNumber: '1',
-      sheetTemplateId: template.id,
-      studentId: ann?.id ?? '',
-      rosterImportId: imported.id,
-      cardReadingId: reading.readingId ?? '',
-      tryoutId: tryout?.id ?? '',
-      classId: scene.classId,
-      deviceId: scene.deviceIds[0] ?? '',
-      rehearsalKey: rehearsal.key,
-    };
+    theirs = await makeOneOfEach(scene, 'Tobiah');
+    ids = await makeOneOfEach(scene);
   });
   afterAll(() => scene.stop());
 
@@ -301,6 +106,28 @@ describe('who may call what', () => {
     },
   );
 
+  it('every name in a path of the staff is decided about', () => {
+    const undecided = all
+      .filter(([, route]) => route.access !== 'anyone')
+      .flatMap(([name, route]) => namesIn(route.path).map((param) => [name, param] as const))
+      .filter(([, param]) => !scene.server.app.get(OwnedIds).decides(param));
+    expect(undecided).toEqual([]);
+  });
+
+  const isSomebodys = (name: string): boolean => !schoolIds.has(name) && !ownWords.has(name) && name !== 'rehearsalKey';
+  const nested = all
+    .filter(([, route]) => route.access !== 'anyone')
+    .flatMap(([name, route]) =>
+      namesIn(route.path)
+        .filter(isSomebodys)
+        .map((param) => [name, param, route] as const),
+    );
+  it.each(nested)('%s hides another teacher’s %s among one’s own ids', async (name, param, route) => {
+    const others = theirs[param] ?? '';
+    expect(others).not.toBe('');
+    expect((await call('Maren', [name, route], { ...ids, [param]: others })).status).toBe(404);
+  });
+
   it('nothing of Maren’s was changed by all those calls', async () => {
     const bench = await scene.bench(ids.lessonId ?? '');
     expect(bench.lesson.version).toBe(1);
@@ -308,24 +135,31 @@ describe('who may call what', () => {
   });
 
   it('ids in bodies are checked as well', async () => {
-    const theirs = await scene.lesson('Tobiah', { classId: null });
+    const own = theirs;
+    const theirLesson = await scene.lesson('Tobiah', { classId: null });
     expect(
       (
-        await scene.server.as('Tobiah', 'POST', `/api/lessons/${theirs}/stations`, {
+        await scene.server.as('Tobiah', 'POST', `/api/lessons/${theirLesson}/stations`, {
           items: [],
           materialIds: [ids.materialId],
         })
       ).status,
     ).toBe(404);
     expect(
-      (await scene.server.as('Tobiah', 'PUT', `/api/lessons/${theirs}/station-order`, { stationIds: [ids.stationId] }))
-        .status,
+      (
+        await scene.server.as('Tobiah', 'PUT', `/api/lessons/${theirLesson}/station-order`, {
+          stationIds: [ids.stationId],
+        })
+      ).status,
     ).toBe(409);
     expect((await scene.server.as('Tobiah', 'POST', '/api/lessons', { ...lesson, classId: newId() })).status).toBe(404);
     for (const path of ['/api/sheet-previews', '/api/prints']) {
       for (const places of [
         onlyMaterial(ids.materialId ?? ''),
         { ...onlyMaterial(''), materialIds: [], stationIds: [ids.stationId] },
+        // One's own among them opens nothing.
+        { ...onlyMaterial(''), materialIds: [], stationIds: [own.stationId, ids.stationId] },
+        { ...onlyMaterial(''), materialIds: [own.materialId, ids.materialId] },
         { ...onlyMaterial(''), materialIds: [], lessonId: ids.lessonId },
       ]) {
         expect(

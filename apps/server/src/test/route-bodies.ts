@@ -1,0 +1,119 @@
+/** A body that each writing route takes from its rightful caller, for tests that walk all routes. */
+import type { RouteName } from '@hapset/contract';
+import { genericFigures, plainChoices, plainLook } from '@hapset/core';
+import { words } from './scene.js';
+
+/** Ids stand for Maren's things. */
+type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) => object>>;
+/** Places of one material alone. */
+export const onlyMaterial = (materialId: string) => ({
+  lessonId: null,
+  stationIds: [],
+  materialIds: [materialId],
+  tag: null,
+});
+export const student = {
+  schoolId: '00123',
+  prefix: '',
+  given: 'Ann',
+  middle: '',
+  family: 'Lee',
+  className: '6',
+  year: '',
+};
+const cards = {
+  classNames: [],
+  studentIds: [],
+  onlyNew: false,
+  code: 'token',
+  perPage: 10,
+  paper: 'A4',
+  fields: ['class'],
+  symbol: null,
+  backs: false,
+  templateId: null,
+};
+export const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
+export const bodies: Bodies = {
+  signIn: () => ({ email: 'maren@test.example', password: 'no' }),
+  changeSchool: () => ({
+    name: 'x',
+    timeZone: 'UTC',
+    paper: 'A4',
+    printerMarginMm: 5,
+    duplexEdge: 'long',
+    duplexRightMm: 0,
+    duplexDownMm: 0,
+    publicAddress: 'http://a.example',
+    shortLinkHost: null,
+    visitorNetworks: [],
+    version: 1,
+  }),
+  createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
+  changeClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [], version: 1 }),
+  createDevice: () => ({ name: 'x', count: null, ...genericFigures['current-phone'] }),
+  changeDevice: () => ({ actsOn: ['link'] }),
+  keepService: ({ serviceId = '' }) => ({
+    description: { id: serviceId, name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] },
+    version: null,
+  }),
+  tryService: () => ({
+    description: { id: 'x', name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] },
+    link: 'ftp://a.example',
+  }),
+  createLesson: () => lesson,
+  changeLesson: () => ({ ...lesson, version: 1 }),
+  addStations: () => ({ items: [words('x')], materialIds: [] }),
+  orderStations: ({ stationId = '' }) => ({ stationIds: [stationId] }),
+  changeStation: () => ({ version: 1, name: 'x' }),
+  saveStationRehearsal: () => ({ results: [] }),
+  makeStationSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
+  createMaterials: () => ({ items: [words('x')] }),
+  changeMaterial: () => ({ version: 1, title: 'x' }),
+  saveWrittenPage: () => ({ version: 1, document: { type: 'doc', content: [] }, over: false }),
+  bringFile: ({ uploadId = '' }) => ({ uploadId, name: 'x' }),
+  renameFile: () => ({ name: 'x', version: 1 }),
+  replaceFile: ({ uploadId = '' }) => ({ uploadId }),
+  changeShortLink: () => ({ opening: { from: null, until: null, hours: [] } }),
+  tellTryout: () => ({ deviceId: null, outcome: 'as-meant' }),
+  changeTryout: () => ({ deviceId: null }),
+  previewSymbol: () => ({ payload: 'x' }),
+  askRehearsal: () => ({
+    payload: 'x',
+    sizeMm: 100,
+    device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' },
+  }),
+  inspectCode: () => ({ payload: 'x' }),
+  createLook: () => ({ name: 'x', design: plainLook }),
+  changeLook: () => ({ name: 'x', design: plainLook, version: 1 }),
+  allowLook: () => ({ allowed: false }),
+  changeLookRules: () => ({ defaultLookId: null, madeBy: 'staff' }),
+  bringLookPicture: ({ uploadId = '' }) => ({ uploadId }),
+  chooseLessonLook: () => ({ look: 'plain' }),
+  showWebPicture: () => ({ shown: true }),
+  askLinkCheck: () => ({ link: 'ftp://a.example' }),
+  saveMaterialRehearsal: () => ({ results: [] }),
+  previewSheets: ({ materialId = '' }) => ({
+    places: onlyMaterial(materialId),
+    choices: plainChoices('poster', 'A4'),
+    page: 0,
+  }),
+  makePrint: ({ materialId = '' }) => ({
+    places: onlyMaterial(materialId),
+    choices: plainChoices('poster', 'A4'),
+    goAhead: [],
+  }),
+  changeStudent: () => ({ version: 1, className: '6' }),
+  changeTeacherClasses: () => ({ limited: null }),
+  eraseStudents: () => ({ className: 'nobody is in this one' }),
+  leaveClass: () => ({ className: 'nobody is in this one' }),
+  compareRoster: () => ({ students: [student] }),
+  importRoster: () => ({ students: [student], leave: false, fileName: 'x.csv' }),
+  previewCards: () => ({ wish: cards, page: 0 }),
+  makeCards: () => ({ wish: cards }),
+  readCard: () => ({ text: '00123' }),
+  createSheetTemplate: () => ({ name: 'x', kind: 'poster', accent: '#112233', header: null }),
+  changeSheetTemplate: () => ({ name: 'x', accent: '#112233', header: null, version: 1 }),
+  chooseUsualSheetTemplate: () => ({ usual: false }),
+  makeMaterialSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
+};
