@@ -2,12 +2,15 @@ import js from '@eslint/js';
 import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
+import { functionLength } from './scripts/lint/function-length.mjs';
+import { namedExports, noClock, parameters, themeColours } from './scripts/lint/syntax.mjs';
 
 const canParse = {
   object: 'URL',
   property: 'canParse',
   message: 'On Node 20 it answers false for letters like ü once it is hot. Use parseUrl of the core.',
 };
+const forbidSyntax = (...groups) => ({ 'no-restricted-syntax': ['error', ...groups.flat()] });
 
 export default tseslint.config(
   {
@@ -29,9 +32,18 @@ export default tseslint.config(
     files: ['scripts/bench/*.mjs', 'scripts/browser.mjs', 'scripts/screenshots.mjs'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
   },
-  { rules: { 'no-restricted-properties': ['error', canParse] } },
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
+  {
+    plugins: { hapset: { rules: { 'function-length': functionLength } } },
+    rules: {
+      'no-restricted-properties': ['error', canParse],
+      'hapset/function-length': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
+      // A switch over a union counts once: its cases are a list, and the type check sees that none is missing.
+      complexity: ['error', { max: 12, variant: 'modified' }],
+      ...forbidSyntax(parameters),
+    },
+  },
   { files: ['apps/web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   // Speaks of the React compiler, which is not used here.
   { files: ['apps/web/**/*.{ts,tsx}'], rules: { 'react-hooks/incompatible-library': 'off' } },
@@ -46,11 +58,17 @@ export default tseslint.config(
       ],
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
-      'no-restricted-syntax': ['error', { selector: 'ExportAllDeclaration', message: 'Name what you export.' }],
+      ...forbidSyntax(parameters, namedExports),
     },
   },
+  { files: ['apps/web/src/**/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeColours) },
+  // A journey is one story: cut in pieces, it would have to tell its beginning again and again.
+  {
+    files: ['e2e/**/*.spec.ts', '**/*.spec.ts'],
+    rules: { 'hapset/function-length': ['error', { max: 100, skipBlankLines: true, skipComments: true }] },
+  },
   // Types alone, each listed in its own file.
-  { files: ['packages/contract/src/index.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  { files: ['packages/contract/src/index.ts'], rules: forbidSyntax(parameters) },
   {
     // A rejection that nobody handles would be the server's; pages show theirs by their queries.
     files: ['apps/server/src/**/*.ts', 'apps/neighbours/src/**/*.ts'],
@@ -63,25 +81,21 @@ export default tseslint.config(
     rules: {
       'no-restricted-globals': [
         'error',
-        'process',
-        'fetch',
-        'window',
-        'document',
-        'setTimeout',
-        'setInterval',
-        'performance',
-        'crypto',
+        ...[
+          'process',
+          'fetch',
+          'window',
+          'document',
+          'setTimeout',
+          'setInterval',
+          'performance',
+          'crypto',
+          'globalThis',
+        ],
+        { name: 'Date', message: 'The core has no clock: it is given instants in milliseconds.' },
       ],
-      'no-restricted-properties': [
-        'error',
-        canParse,
-        { object: 'Math', property: 'random' },
-        { object: 'Date', property: 'now' },
-      ],
-      'no-restricted-syntax': [
-        'error',
-        { selector: "NewExpression[callee.name='Date']", message: 'The core has no clock.' },
-      ],
+      'no-restricted-properties': ['error', canParse, { object: 'Math', property: 'random' }],
+      ...forbidSyntax(parameters, namedExports, noClock),
     },
   },
 );
