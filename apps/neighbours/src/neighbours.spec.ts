@@ -17,8 +17,7 @@ function ask(
   host: string,
   path: string,
   form?: Record<string, string>,
-  cookie = '',
-  language = 'en',
+  { cookie = '', language = 'en' }: { readonly cookie?: string; readonly language?: string } = {},
 ): Promise<Answer> {
   const body = form && new URLSearchParams(form).toString();
   const { port } = server.address() as AddressInfo;
@@ -98,7 +97,7 @@ describe('the stand-in services', () => {
   it('answer 403 to somebody who was not chosen, 404 for what is not there', async () => {
     const { port } = server.address() as AddressInfo;
     const cookie = await comeIn(`http://cofferlane.localhost:${port}/leaf/staff-minutes`);
-    expect((await ask(server, 'cofferlane', '/leaf/staff-minutes', undefined, cookie)).status).toBe(403);
+    expect((await ask(server, 'cofferlane', '/leaf/staff-minutes', undefined, { cookie })).status).toBe(403);
     expect((await ask(server, 'cofferlane', '/leaf/nothing')).status).toBe(404);
     expect((await ask(server, 'cofferlane', '/leaf/constructor')).status).toBe(404);
     expect((await ask(server, 'nobody', '/')).status).toBe(404);
@@ -129,7 +128,7 @@ describe('the stand-in services', () => {
     const { port } = server.address() as AddressInfo;
     const cookie = await comeIn(`http://cofferlane.localhost:${port}/leaf/field-guide-to-limpets`);
     expect((await ask(server, 'cofferlane', '/leaf/field-guide-to-limpets/who')).status).toBe(302);
-    await ask(server, 'cofferlane', '/leaf/field-guide-to-limpets/who', { door: 'open' }, cookie);
+    await ask(server, 'cofferlane', '/leaf/field-guide-to-limpets/who', { door: 'open' }, { cookie });
     expect((await ask(server, 'cofferlane', '/leaf/field-guide-to-limpets')).status).toBe(200);
     const again = createNeighbours(file, port).listen(0, '127.0.0.1');
     await new Promise((resolve) => again.once('listening', resolve));
@@ -141,7 +140,7 @@ describe('the stand-in services', () => {
     const { port } = server.address() as AddressInfo;
     expect((await ask(server, 'askleaf', '/ask/rising-dough-log')).body).toContain('takes no more answers');
     const cookie = await comeIn(`http://askleaf.localhost:${port}/ask/rising-dough-log`);
-    await ask(server, 'askleaf', '/ask/rising-dough-log/who', { taking: 'yes' }, cookie);
+    await ask(server, 'askleaf', '/ask/rising-dough-log/who', { taking: 'yes' }, { cookie });
     expect((await ask(server, 'askleaf', '/ask/rising-dough-log')).body).toContain('How high is the dough now?');
     expect((await ask(server, 'askleaf', '/ask/rising-dough-log', { q0: 'warm' })).body).toContain(
       'pressed between the pages',
@@ -156,7 +155,7 @@ describe('the stand-in services', () => {
     expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/cove-01')).status).toBe(200);
     expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/cove-04')).status).toBe(302);
     const cookie = await comeIn(`http://cofferlane.localhost:${port}/crate/photo-bank-north-cove`);
-    await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/who', { item3: 'open', until: '' }, cookie);
+    await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/who', { item3: 'open', until: '' }, { cookie });
     expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/cove-04')).body).toContain('Bladder wrack');
     expect((await ask(server, 'cofferlane', '/crate/photo-bank-north-cove/nothing')).status).toBe(404);
   });
@@ -169,7 +168,7 @@ describe('the stand-in services', () => {
     expect((await ask(server, 'glimreel', '/reel/yeast-at-work')).body).toContain('kept in the dark');
     expect((await ask(server, 'glimreel', '/reel/nothing')).body).toContain('ran out');
     expect((await ask(server, 'glimreel', '/reel/gulls-at-night')).body).toContain('How many candles');
-    expect((await ask(server, 'glimreel', '/reel/gulls-at-night', undefined, 'passed=yes')).body).toContain(
+    expect((await ask(server, 'glimreel', '/reel/gulls-at-night', undefined, { cookie: 'passed=yes' })).body).toContain(
       'What a gull does',
     );
     expect(
@@ -202,10 +201,10 @@ describe('the stand-in services', () => {
   });
 
   it('speak three languages and count their visitors with a cookie', async () => {
-    const german = await ask(server, 'cofferlane', '/leaf/staff-minutes', undefined, '', 'de-AT, en;q=0.5');
+    const german = await ask(server, 'cofferlane', '/leaf/staff-minutes', undefined, { language: 'de-AT, en;q=0.5' });
     expect(german.body).toContain('<html lang="de">');
     expect(german.body).toContain('Um einen Schlüssel bitten');
-    expect((await ask(server, 'askleaf', '/ask/rising-dough-log-2', undefined, '', 'fr')).body).toContain(
+    expect((await ask(server, 'askleaf', '/ask/rising-dough-log-2', undefined, { language: 'fr' })).body).toContain(
       'Pas de telle feuille',
     );
     expect(german.headers['set-cookie']?.[0]).toContain('visitor=');

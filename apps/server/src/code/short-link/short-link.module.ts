@@ -13,6 +13,7 @@ import { ShortLinkTurn } from './short-link-turn.entity.js';
 import { ShortLinkController } from './short-link.controller.js';
 import { ShortLink } from './short-link.entity.js';
 import { ShortLinkService } from './short-link.service.js';
+import { ShortLinkHistory } from './short-link-history.js';
 
 @Module({
   imports: [
@@ -21,7 +22,15 @@ import { ShortLinkService } from './short-link.service.js';
     SchoolModule,
   ],
   controllers: [ShortLinkController],
-  providers: [RedirectTable, OpensCounter, MissCounter, ShortLinkService, ShortLinkListService, ShortLinkFollower],
+  providers: [
+    RedirectTable,
+    OpensCounter,
+    MissCounter,
+    ShortLinkService,
+    ShortLinkHistory,
+    ShortLinkListService,
+    ShortLinkFollower,
+  ],
   exports: [RedirectTable, OpensCounter, MissCounter, ShortLinkService],
 })
 export class ShortLinkModule {}

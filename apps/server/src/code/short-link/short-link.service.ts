@@ -5,30 +5,24 @@ import type { ShortLinkDetails, ShortLinkView } from '@hapset/contract';
 import { alwaysOpen, newSlugLength, openingProblem, shortBase, type Opening, isAlwaysOpen } from '@hapset/core';
 import { EntityManager, Repository, In } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
-import { newId } from '../../platform/database/columns.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { randomSlug } from './random-slug.js';
-import { OpensCounter } from './opens-counter.js';
 import { RedirectTable } from './redirect-table.js';
-import { ShortLinkCount } from './short-link-count.entity.js';
-import { ShortLinkTurn } from './short-link-turn.entity.js';
 import { ShortLink } from './short-link.entity.js';
 import { toDetails, toShortLinkView } from './short-link.view.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
+import { ShortLinkHistory } from './short-link-history.js';
 
 const attempts = 20;
 const daysShown = 30;
-const turnsShown = 20;
 
 @Injectable()
 export class ShortLinkService {
   constructor(
     @InjectRepository(ShortLink) private readonly links: Repository<ShortLink>,
-    @InjectRepository(ShortLinkTurn) private readonly turns: Repository<ShortLinkTurn>,
-    @InjectRepository(ShortLinkCount) private readonly counts: Repository<ShortLinkCount>,
+    private readonly history: ShortLinkHistory,
     private readonly table: RedirectTable,
-    private readonly counter: OpensCounter,
     private readonly school: SchoolService,
     private readonly clock: Clock,
   ) {}
@@ -90,10 +84,6 @@ export class ShortLinkService {
     await manager.query('UPDATE short_links SET changed_at = NOW(3) WHERE material_id = ?', [materialId]);
   }
 
-  async turned(manager: EntityManager, slug: string, from: string, to: string): Promise<void> {
-    await manager.insert(ShortLinkTurn, { id: newId(), slug, fromAddress: from, toAddress: to, at: this.clock.now() });
-  }
-
   /** Takes what changed into memory here; the other servers see it by themselves. */
   settle(): Promise<void> {
     return this.table.look();
@@ -116,26 +106,18 @@ export class ShortLinkService {
   async view(material: Pick<MaterialRecord, 'id' | 'slug'>): Promise<ShortLinkView | null> {
     const link = material.slug === null ? null : await this.links.findOneBy({ slug: material.slug });
     if (!link) return null;
-    const [school, opens] = await Promise.all([this.school.get(), this.counts.sum('opens', { slug: link.slug })]);
-    return toShortLinkView(link, school, opens ?? 0, this.clock.now());
+    const [school, opens] = await Promise.all([this.school.get(), this.history.countOpens(link.slug)]);
+    return toShortLinkView(link, school, opens, this.clock.now());
   }
 
   /** @throws ProblemError not-found where the material has none */
   async details(material: Pick<MaterialRecord, 'id' | 'slug'>): Promise<ShortLinkDetails> {
-    await this.counter.write();
+    await this.history.writeCounts();
     const view = await this.view(material);
     if (!view) throw notFound('short link');
     const { slug } = view;
     const since = new Date(this.clock.now().getTime() - daysShown * 24 * 3_600_000);
-    const [turns, counts, { timeZone }] = await Promise.all([
-      this.turns.find({ where: { slug }, order: { id: 'DESC' }, take: turnsShown }),
-      this.counts
-        .createQueryBuilder('count')
-        .where('count.slug = :slug AND count.hour >= :since', { slug, since })
-        .orderBy('count.hour')
-        .getMany(),
-      this.school.get(),
-    ]);
+    const [{ turns, counts }, { timeZone }] = await Promise.all([this.history.find(slug, since), this.school.get()]);
     return toDetails(view, turns, counts, timeZone);
   }
 

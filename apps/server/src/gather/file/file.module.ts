@@ -16,6 +16,7 @@ import { KeptFile } from './kept-file.entity.js';
 import { StoredContent } from './stored-content.entity.js';
 import { TidyFilesService } from './tidy-files.service.js';
 import { OfficeCopies } from './office-copies.js';
+import { ContentStore } from './content-store.js';
 
 @Module({
   imports: [
@@ -29,7 +30,7 @@ import { OfficeCopies } from './office-copies.js';
     SchoolModule,
   ],
   controllers: [FileController, KeptBytesController, UploadController],
-  providers: [FileService, OfficeCopies, TidyFilesService],
+  providers: [FileService, ContentStore, OfficeCopies, TidyFilesService],
   exports: [FileService],
 })
 export class FileModule {}

@@ -6,14 +6,11 @@ import { limits } from '@hapset/contract';
 import { In, IsNull, LessThan, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
-import { Decoder } from '../../platform/decoder/decoder.js';
-import { OfficeCopies } from './office-copies.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
-import { Storage } from '../../platform/storage/storage.js';
 import { UploadService } from '../upload/upload.service.js';
 import { FileUse } from './file-use.entity.js';
 import { KeptFile } from './kept-file.entity.js';
-import { StoredContent } from './stored-content.entity.js';
+import { ContentStore } from './content-store.js';
 
 export interface UsedIn {
   readonly fileId: string;
@@ -25,11 +22,8 @@ export interface UsedIn {
 export class FileService {
   constructor(
     @InjectRepository(KeptFile) private readonly files: Repository<KeptFile>,
-    @InjectRepository(StoredContent) private readonly contents: Repository<StoredContent>,
+    private readonly contents: ContentStore,
     private readonly uploads: UploadService,
-    private readonly storage: Storage,
-    private readonly office: OfficeCopies,
-    private readonly decoder: Decoder,
     private readonly clock: Clock,
   ) {}
 
@@ -89,7 +83,7 @@ export class FileService {
   }
 
   private async make(local: string, name: string, ownerId: string): Promise<KeptFile> {
-    const content = await this.keep(local);
+    const content = await this.contents.store(local);
     const row = {
       id: newId(),
       ownerId,
@@ -108,7 +102,7 @@ export class FileService {
   async replace(id: string, uploadId: string, ownerId: string): Promise<KeptFile> {
     const local = await this.uploads.takeFinished(uploadId, ownerId);
     await this.uploads.handedOver(uploadId, ownerId, async () =>
-      this.files.update({ id }, { contentHash: (await this.keep(local)).hash, version: () => 'version + 1' }),
+      this.files.update({ id }, { contentHash: (await this.contents.store(local)).hash, version: () => 'version + 1' }),
     );
     return this.files.findOneOrFail({ where: { id }, relations: { content: true } });
   }
@@ -156,34 +150,6 @@ export class FileService {
       [ownerId],
     );
     return Number((rows as { used: string | number }[])[0]?.used ?? 0);
-  }
-
-  private async keep(local: string): Promise<StoredContent> {
-    const prepared = await this.decoder.decode({ kind: 'prepare', file: local });
-    const { hash, file, variants, ...facts } = prepared;
-    const known = await this.contents.findOneBy({ hash });
-    if (known && (await this.storage.sizeOf(hash)) !== null) {
-      await this.contents.update({ hash }, { orphanedAt: null });
-      return known;
-    }
-    const keyed = variants.map(({ name, file: local, contentType, sizeBytes }) => ({
-      local,
-      variant: { name, key: `${hash}.${name}`, contentType, sizeBytes },
-    }));
-    await this.storage.take(hash, file);
-    for (const { local, variant } of keyed) await this.storage.take(variant.key, local);
-    const row = {
-      hash,
-      ...facts,
-      variants: keyed.map(({ variant }) => variant),
-      storedAt: this.clock.now(),
-      orphanedAt: null,
-    };
-    // Two uploads of the same bytes at once: the second finds the first one's row.
-    await this.contents.createQueryBuilder().insert().values(row).orIgnore().execute();
-    const stored = await this.contents.findOneByOrFail({ hash });
-    await this.office.ask(stored);
-    return stored;
   }
 }
 

@@ -27,9 +27,11 @@ function wrongField(before: Material, { link, words, content, kept }: Held): key
   if (link !== undefined && before.link === null) return 'link';
   if (words !== undefined && before.words === null && !onPage) return 'words';
   if (content !== undefined && content.kind !== before.content?.kind && !onPage) return 'content';
-  return kept !== undefined && kept.kind !== before.kept?.kind && !(kept.kind === 'written-page' && isInTheCode(before))
-    ? 'kept'
-    : null;
+  return kept !== undefined && !mayKeep(before, kept) ? 'kept' : null;
+}
+
+function mayKeep(before: Material, { kind }: Pick<Kept, 'kind'>): boolean {
+  return kind === before.kept?.kind || (kind === 'written-page' && isInTheCode(before));
 }
 
 function isInTheCode({ words, content }: Pick<Material, 'words' | 'content'>): boolean {

@@ -1,23 +1,42 @@
-/** What a material keeps -> its view, with the files that it shows. */
+/** Materials as pages show them: what the services say of their links, and what they hold. */
 import { Injectable } from '@nestjs/common';
-import type { FileView, KeptView } from '@hapset/contract';
+import type { FileView, KeptView, MaterialView } from '@hapset/contract';
 import { documentFiles, documentLinks, documentText, filesOf, type Kept } from '@hapset/core';
 import { FileService } from '../file/file.service.js';
 import { toFileView } from '../file/file.view.js';
+import { ServiceDescriptionService } from '../service-description/service-description.service.js';
+import { SchoolService } from '../../school/settings/school.service.js';
+import type { MaterialRecord } from './material-record.js';
+import { toMaterialView } from './material.view.js';
 
 const excerptLength = 240;
 
 @Injectable()
-export class KeptViews {
-  constructor(private readonly files: FileService) {}
+export class MaterialViews {
+  constructor(
+    private readonly services: ServiceDescriptionService,
+    private readonly files: FileService,
+    private readonly school: SchoolService,
+  ) {}
 
-  async view(kept: Kept): Promise<KeptView | null> {
+  /** Reads services and settings once, for as many materials as are to be shown. */
+  async prepare(): Promise<(material: MaterialRecord) => MaterialView> {
+    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
+    return (material) => toMaterialView(material, catalogue, publicAddress);
+  }
+
+  async view(material: MaterialRecord): Promise<MaterialView> {
+    return (await this.prepare())(material);
+  }
+
+  /** What it holds; null for a link and for words. */
+  async kept({ kept }: Pick<MaterialRecord, 'kept'>): Promise<KeptView | null> {
+    if (!kept) return null;
     const found = await this.files.byIds(filesOf(kept));
-    const fileOf = (id: string): FileView | null => {
+    return toKeptView(kept, (id) => {
       const file = found.get(id);
       return file ? toFileView(file) : null;
-    };
-    return toKeptView(kept, fileOf);
+    });
   }
 }
 

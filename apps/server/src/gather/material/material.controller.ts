@@ -4,10 +4,14 @@ import { Who } from '../../school/rights/who.decorator.js';
 import { MaterialService } from './material.service.js';
 import { ChangeMaterialDto, CreateMaterialsDto } from './new-material.dto.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
+import { MaterialViews } from './material-views.js';
 
 @Controller('api/materials')
 export class MaterialController {
-  constructor(private readonly materials: MaterialService) {}
+  constructor(
+    private readonly materials: MaterialService,
+    private readonly views: MaterialViews,
+  ) {}
 
   @Post()
   async create(@Body() body: CreateMaterialsDto, @Who() who: SignedIn): Promise<CreatedMaterials> {
@@ -17,7 +21,7 @@ export class MaterialController {
 
   @Patch(':materialId')
   async change(@Param('materialId') materialId: string, @Body() body: ChangeMaterialDto): Promise<MaterialView> {
-    return this.materials.view(await this.materials.change(materialId, body));
+    return this.views.view(await this.materials.change(materialId, body));
   }
 
   @Delete(':materialId')

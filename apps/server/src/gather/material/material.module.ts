@@ -3,7 +3,7 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { FileModule } from '../file/file.module.js';
 import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
-import { KeptViews } from './kept.view.js';
+import { MaterialViews } from './material-views.js';
 import { MaterialEvents } from './material-events.js';
 import { MaterialFinder } from './material-finder.js';
 import { MaterialController } from './material.controller.js';
@@ -14,7 +14,7 @@ import { TagController } from './tag.controller.js';
 @Module({
   imports: [TypeOrmModule.forFeature([Material]), FileModule, SchoolModule, ServiceDescriptionModule],
   controllers: [MaterialController, TagController],
-  providers: [MaterialService, MaterialFinder, MaterialEvents, KeptViews],
-  exports: [MaterialService, MaterialFinder, MaterialEvents, KeptViews],
+  providers: [MaterialService, MaterialFinder, MaterialEvents, MaterialViews],
+  exports: [MaterialService, MaterialFinder, MaterialEvents, MaterialViews],
 })
 export class MaterialModule {}

@@ -1,7 +1,7 @@
 /** A teacher's materials: brought, changed, removed. Whoever depends on them hears of it through MaterialEvents. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { ChangeMaterial, MaterialView, NewMaterial } from '@hapset/contract';
+import type { ChangeMaterial, NewMaterial } from '@hapset/contract';
 import { filesOf, recogniseKind, type Content, type Kept } from '@hapset/core';
 import { EntityManager, In, IsNull, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
@@ -13,8 +13,8 @@ import { addressOf } from './material-address.js';
 import { moved, refuseOtherSort } from './material-change.js';
 import { MaterialEvents, type MaterialChange } from './material-events.js';
 import { Material } from './material.entity.js';
-import { toMaterialView } from './material.view.js';
 import { checkedContent, checkedKept, newMaterial, requireWebAddress, tidyTags } from './new-material.js';
+import { given } from '../../platform/database/given.js';
 
 @Injectable()
 export class MaterialService {
@@ -53,11 +53,6 @@ export class MaterialService {
   /** By the token in the address of its picture for web pages; null while that is switched off. */
   findShownPicture(pictureToken: string): Promise<Material | null> {
     return this.materials.findOneBy({ pictureToken, pictureShown: true, removedAt: IsNull() });
-  }
-
-  async view(material: Material): Promise<MaterialView> {
-    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
-    return toMaterialView(material, catalogue, publicAddress);
   }
 
   /** Puts new materials on the shelf. */
@@ -150,12 +145,14 @@ export class MaterialService {
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
       ...(content && { content }),
       ...(kept && { kept }),
-      ...(shownUntil !== undefined && before.pageToken !== null && { shownUntil }),
-      ...(kind !== undefined && before.link !== null && { kind }),
-      ...(level !== undefined && { level }),
-      ...(sizeMm !== undefined && { sizeMm }),
-      ...(tags !== undefined && { tags: tidyTags(tags) }),
-      ...(instruction !== undefined && { instruction: instruction.normalize('NFC').trim() }),
+      ...given({
+        shownUntil: before.pageToken === null ? undefined : shownUntil,
+        kind: before.link === null ? undefined : kind,
+        level,
+        sizeMm,
+        tags: tags && tidyTags(tags),
+        instruction: instruction?.normalize('NFC').trim(),
+      }),
     };
   }
 

@@ -1,10 +1,9 @@
 import { Controller, Delete, Get, Header, Param, Post, StreamableFile } from '@nestjs/common';
 import type { AccessCheckView, EarlierCheck } from '@hapset/contract';
 import { MaterialService } from '../../gather/material/material.service.js';
-import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
 import { StationService } from '../../lessons/station/station.service.js';
 import { AccessCheckService } from './access-check.service.js';
-import { toAccessCheckView, toEarlierCheck } from './access-check.view.js';
+import { toEarlierCheck } from './access-check.view.js';
 import { MaterialFinder } from '../../gather/material/material-finder.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -15,7 +14,6 @@ export class AccessCheckController {
     private readonly checks: AccessCheckService,
     private readonly materials: MaterialService,
     private readonly stations: StationService,
-    private readonly services: ServiceDescriptionService,
     private readonly finder: MaterialFinder,
   ) {}
 
@@ -25,7 +23,7 @@ export class AccessCheckController {
     const material = await this.materials.require(materialId);
     await this.checks.ask([material]);
     const pending = (await this.checks.lastOf([material])).get(materialId)?.pending;
-    return pending ? toAccessCheckView(pending, material, await this.services.catalogue()) : null;
+    return pending ? this.checks.view(pending, material) : null;
   }
 
   /** What was found before, the newest first. */

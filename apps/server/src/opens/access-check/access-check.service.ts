@@ -9,9 +9,11 @@ import { SchoolService } from '../../school/settings/school.service.js';
 import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
 import { AccessCheck, hostOfLink } from './access-check.entity.js';
 import { notFound } from '../../platform/problem/problem.js';
-import { mendingOf } from './access-check.view.js';
+import { mendingOf, toAccessCheckView } from './access-check.view.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
+import type { AccessCheckView } from '@hapset/contract';
+import type { AccessCheckRecord } from './access-check-record.js';
 
 const earlierShown = 20;
 const unfinished = ['waiting', 'opening'] as const;
@@ -87,6 +89,10 @@ export class AccessCheckService {
         return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];
       }),
     );
+  }
+
+  async view(check: AccessCheckRecord, material: MaterialRecord): Promise<AccessCheckView> {
+    return toAccessCheckView(check, material, await this.services.catalogue());
   }
 
   /** Finished openings of a material, the newest first. */

@@ -6,9 +6,10 @@ import { StationModule } from '../../lessons/station/station.module.js';
 import { OpeningScheduleService } from './opening-schedule.service.js';
 import { ScheduledOpening } from './scheduled-opening.entity.js';
 import { LessonModule } from '../../lessons/lesson/lesson.module.js';
+import { ComingLessons } from './coming-lessons.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([ScheduledOpening]), AccessCheckModule, LessonModule, StationModule, SchoolModule],
-  providers: [OpeningScheduleService],
+  providers: [OpeningScheduleService, ComingLessons],
 })
 export class OpeningScheduleModule {}

@@ -1,19 +1,16 @@
 /** Opens the stations of coming lessons the evening before and an hour before, by the school's clock. */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { dueOpenings, type OpeningTime } from '@hapset/core';
+import { type OpeningTime } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { AccessCheckService } from '../access-check/access-check.service.js';
-import { Clock } from '../../platform/clock/clock.js';
 import { Loop } from '../../platform/loop/loop.js';
 import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
-import { SchoolService } from '../../school/settings/school.service.js';
 import { StationService } from '../../lessons/station/station.service.js';
 import { ScheduledOpening } from './scheduled-opening.entity.js';
-import { LessonService } from '../../lessons/lesson/lesson.service.js';
+import { ComingLessons } from './coming-lessons.js';
 
 const lookMs = 60_000;
-const dayMs = 24 * 3600 * 1000;
 
 @Injectable()
 export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApplicationShutdown {
@@ -21,11 +18,9 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
 
   constructor(
     @InjectRepository(ScheduledOpening) private readonly openings: Repository<ScheduledOpening>,
-    private readonly lessons: LessonService,
+    private readonly coming: ComingLessons,
     private readonly checks: AccessCheckService,
     private readonly stations: StationService,
-    private readonly school: SchoolService,
-    private readonly clock: Clock,
     @Inject(LOGGER) logger: AppLogger,
   ) {
     this.loop = new Loop(() => this.openWhatIsDue(), { name: 'open coming lessons', everyMs: lookMs, logger });
@@ -41,21 +36,12 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
 
   /** Ids of the lessons that this server opened now. */
   async openWhatIsDue(): Promise<readonly string[]> {
-    const now = this.clock.now();
-    const { timeZone } = await this.school.get();
-    const days = [-1, 2].map((ahead) => new Date(now.getTime() + ahead * dayMs).toISOString().slice(0, 10)) as [
-      string,
-      string,
-    ];
-    const coming = await this.lessons.listBetween(...days);
     const opened: string[] = [];
-    for (const { id, date, startsAt } of coming) {
-      if (date === null) continue;
-      const due = dueOpenings(date, startsAt, timeZone, now.getTime());
-      const mine = await Promise.all(due.map(({ time, at }) => this.takeUp(id, time, new Date(at))));
+    for (const { lessonId, due } of await this.coming.listDue()) {
+      const mine = await Promise.all(due.map(({ time, at }) => this.takeUp(lessonId, time, new Date(at))));
       if (!mine.includes(true)) continue;
-      await this.checks.ask(await this.stations.materialsOf(id));
-      opened.push(id);
+      await this.checks.ask(await this.stations.materialsOf(lessonId));
+      opened.push(lessonId);
     }
     return opened;
   }

@@ -1,14 +1,13 @@
 import { Module } from '@nestjs/common';
-import { ServiceDescriptionModule } from '../../gather/service-description/service-description.module.js';
 import { LessonModule } from '../../lessons/lesson/lesson.module.js';
 import { StationModule } from '../../lessons/station/station.module.js';
-import { SchoolModule } from '../../school/settings/school.module.js';
 import { ReadinessModule } from '../readiness/readiness.module.js';
 import { BenchController } from './bench.controller.js';
 import { BenchService } from './bench.service.js';
+import { MaterialModule } from '../../gather/material/material.module.js';
 
 @Module({
-  imports: [LessonModule, StationModule, ReadinessModule, ServiceDescriptionModule, SchoolModule],
+  imports: [LessonModule, StationModule, ReadinessModule, MaterialModule],
   controllers: [BenchController],
   providers: [BenchService],
 })

@@ -9,14 +9,12 @@ import {
   type MaterialView,
 } from '@hapset/contract';
 import { summarise, type FourStates } from '@hapset/core';
-import { toMaterialView } from '../../gather/material/material.view.js';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
-import { SchoolService } from '../../school/settings/school.service.js';
-import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
 import { StationService } from '../../lessons/station/station.service.js';
 import { LessonService, type LessonCursor } from '../../lessons/lesson/lesson.service.js';
 import { toLessonView } from '../../lessons/lesson/lesson.view.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
+import { MaterialViews } from '../../gather/material/material-views.js';
 
 @Injectable()
 export class BenchService {
@@ -24,22 +22,19 @@ export class BenchService {
     private readonly lessons: LessonService,
     private readonly stations: StationService,
     private readonly readiness: ReadinessService,
-    private readonly services: ServiceDescriptionService,
-    private readonly school: SchoolService,
+    private readonly views: MaterialViews,
   ) {}
 
   async bench(lessonId: string): Promise<BenchView> {
     const lesson = await this.lessons.require(lessonId);
     const standings = await this.readiness.list(await this.stations.placesOf([lesson]));
-    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
+    const view = await this.views.prepare();
     const links = standings.filter((standing) => !standing.readiness.opens.inTheCode);
     const opened = links.map((standing) => standing.readiness.opens.checkedAt);
     return {
       lesson: toLessonView(lesson),
       summary: summarise(standings.map(fourStates)),
-      rows: standings.map((standing, index) =>
-        toBenchRow(standing, index, (material) => toMaterialView(material, catalogue, publicAddress)),
-      ),
+      rows: standings.map((standing, index) => toBenchRow(standing, index, view)),
       opening: { left: links.filter((standing) => standing.opening).length, of: links.length },
       openedAt: opened.length > 0 && opened.every((at) => at !== null) ? ([...opened].sort()[0] ?? null) : null,
     };

@@ -13,6 +13,7 @@ import { toPlacedCode } from '../../reads/placed-code/placed-code.js';
 import type { RehearsedResults } from '../../reads/rehearsal-results/rehearsal-results.service.js';
 import type { Place } from '../../lessons/station/place.js';
 import { toStanding } from './readiness.service.js';
+import type { SchoolRecord } from '../../school/settings/school-record.js';
 
 const tablet: DeviceView = {
   id: 't',
@@ -94,7 +95,7 @@ const sheet = (payload: string, sizeMm: number): Sheet =>
 
 const toReadinessView = (known: CodeFacts, lastSheet: Sheet | null = null) =>
   toStanding(
-    toPlacedCode(known, () => known.print.sizeMm),
+    toPlacedCode(known, school as SchoolRecord, () => known.print.sizeMm),
     lastSheet,
   ).readiness;
 

@@ -2,12 +2,10 @@
 import { Injectable } from '@nestjs/common';
 import { limits, type ShelfPage } from '@hapset/contract';
 import { MaterialFinder, type FindMaterials } from '../../gather/material/material-finder.js';
-import { toMaterialView } from '../../gather/material/material.view.js';
-import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
 import { placeAlone } from '../../lessons/station/place.js';
 import { StationService } from '../../lessons/station/station.service.js';
-import { SchoolService } from '../../school/settings/school.service.js';
 import { ReadinessService } from '../readiness/readiness.service.js';
+import { MaterialViews } from '../../gather/material/material-views.js';
 
 @Injectable()
 export class ShelfService {
@@ -15,22 +13,20 @@ export class ShelfService {
     private readonly finder: MaterialFinder,
     private readonly stations: StationService,
     private readonly readiness: ReadinessService,
-    private readonly services: ServiceDescriptionService,
-    private readonly school: SchoolService,
+    private readonly views: MaterialViews,
   ) {}
 
   async page(ownerId: string, request: FindMaterials): Promise<ShelfPage> {
     const { rows, total } = await this.finder.page(ownerId, request, limits.shelfPage + 1);
     const shown = rows.slice(0, limits.shelfPage);
-    const [standings, uses, catalogue, { publicAddress }] = await Promise.all([
+    const [standings, uses, view] = await Promise.all([
       this.readiness.list(shown.map(placeAlone)),
       this.stations.lessonsOf(shown.map((material) => material.id)),
-      this.services.catalogue(),
-      this.school.get(),
+      this.views.prepare(),
     ]);
     return {
       rows: standings.map(({ place: { material }, code, readiness }) => ({
-        material: toMaterialView(material, catalogue, publicAddress),
+        material: view(material),
         code,
         readiness,
         lessons: uses.filter((use) => use.materialId === material.id).map(({ id, name }) => ({ id, name })),

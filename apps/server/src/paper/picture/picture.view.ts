@@ -10,12 +10,18 @@ export interface WebPicture {
   readonly pictureShown: boolean;
 }
 
-/** @param sizeMm at which a poster would show the code */
+/** A code as it would be printed. */
+export interface PrintedLook {
+  readonly drawing: CodeDrawing;
+  readonly look: LookDesign;
+  /** At which a poster would show it. */
+  readonly sizeMm: number;
+  readonly devices: readonly DeviceProfile[];
+}
+
+/** Sizes and addresses of a code's pictures. @param publicAddress the school's */
 export function toPicturesView(
-  drawing: CodeDrawing,
-  look: LookDesign,
-  sizeMm: number,
-  devices: readonly DeviceProfile[],
+  { drawing, look, sizeMm, devices }: PrintedLook,
   { pictureToken, pictureShown }: WebPicture,
   publicAddress: string,
 ): PicturesView {

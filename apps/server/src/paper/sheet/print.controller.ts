@@ -9,6 +9,7 @@ import { toPrintView } from './print.view.js';
 import { MakePrintDto } from './sheet.dto.js';
 import { SheetPlacesService } from './sheet-places.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
+import { PrintOutput } from './print-output.js';
 
 /** Dots an inch of pages as pictures. */
 const densities = [150, 300] as const;
@@ -17,6 +18,7 @@ const densities = [150, 300] as const;
 export class PrintController {
   constructor(
     private readonly prints: PrintService,
+    private readonly output: PrintOutput,
     private readonly places: SheetPlacesService,
   ) {}
 
@@ -44,7 +46,7 @@ export class PrintController {
   @Get(':printId/file')
   async file(@Param('printId') printId: string, @Res() response: Response): Promise<void> {
     const print = await this.prints.require(printId);
-    const pdf = await this.prints.pdf(print);
+    const pdf = await this.output.pdf(print);
     nameFile(response, { type: 'application/pdf', name: print.fileName, disposition: 'inline' }).send(pdf);
   }
 
@@ -55,7 +57,7 @@ export class PrintController {
     @Res() response: Response,
   ): Promise<void> {
     const print = await this.prints.require(printId);
-    const pictures = this.prints.pictures(print, densities.find((dpi) => String(dpi) === asked) ?? densities[0]);
+    const pictures = this.output.pictures(print, densities.find((dpi) => String(dpi) === asked) ?? densities[0]);
     // The first one is drawn before anything is sent: what can't be drawn is answered as a problem.
     const first = await pictures.next();
     nameFile(response, {
@@ -79,7 +81,7 @@ export class PrintController {
     @Param('pageNumber') pageNumber: string,
     @Res() response: Response,
   ): Promise<void> {
-    const svg = await this.prints.page(await this.prints.require(printId), Number(pageNumber) - 1);
+    const svg = await this.output.page(await this.prints.require(printId), Number(pageNumber) - 1);
     response
       .set({
         'Content-Type': 'image/svg+xml; charset=utf-8',

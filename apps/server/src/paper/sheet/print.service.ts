@@ -2,7 +2,6 @@
  * Makes sheets of many codes in one go: warns first, remembers each code that went on paper, draws short prints whenever they are asked
  * for, and leaves long ones to a job (print-drawing.ts).
  */
-import { buffer } from 'node:stream/consumers';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import {
@@ -18,7 +17,6 @@ import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { PrintDrawing } from './print-drawing.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
-import { Storage } from '../../platform/storage/storage.js';
 import { Print } from './print.entity.js';
 import type { SheetJob } from './sheet-job.js';
 import type { PlacesToPrint } from './sheet-places.js';
@@ -53,7 +51,6 @@ export class PrintService {
     private readonly printJobs: PrintJobs,
     private readonly workers: SheetWorkers,
     private readonly drawing: PrintDrawing,
-    private readonly storage: Storage,
     private readonly clock: Clock,
   ) {}
 
@@ -175,7 +172,7 @@ export class PrintService {
       await manager.insert(Print, print);
       await remember(manager, print);
     });
-    if (long) await this.drawing.ask(print.id);
+    if (long) await this.drawing.enqueue(print.id);
     return print;
   }
 
@@ -219,45 +216,10 @@ export class PrintService {
     const { pages } = (await this.workers.ask(print.ownerId, { sort: 'notes', job })) as SheetNotes;
     await this.prints.update({ id: printId }, { codes: job.contents.length, pages });
   }
-
-  /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */
-  async pdf(print: Print): Promise<Buffer> {
-    if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
-    if (print.state !== 'done') throw notFound('file');
-    return Buffer.from(
-      (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) })) as Uint8Array,
-    );
-  }
-
-  /** Pages as pictures, one after the other, as they are taken. */
-  async *pictures(print: Print, dpi: number): AsyncGenerator<{ readonly name: string; readonly bytes: Buffer }> {
-    const job = await this.jobOfDone(print);
-    for (let page = 0; page < print.pages; page += 1) {
-      const bytes = (await this.workers.ask(print.ownerId, { sort: 'png', job, page, dpi })) as Uint8Array;
-      yield { name: pictureName(print, job, page), bytes: Buffer.from(bytes) };
-    }
-  }
-
-  /** SVG. @param page from 0 @throws ProblemError not-found beyond the last one */
-  async page(print: Print, page: number): Promise<string> {
-    if (!Number.isInteger(page) || page < 0 || page >= print.pages) throw notFound('page');
-    return (await this.workers.ask(print.ownerId, { sort: 'svg', job: await this.jobOfDone(print), page })) as string;
-  }
-
-  private async jobOfDone(print: Print): Promise<SheetJob> {
-    if (print.state !== 'done') throw notFound('file');
-    return this.printJobs.of(print);
-  }
 }
 
-/** A poster is named after its station; pages that hold several codes are counted. */
-function pictureName({ fileName: whole, kind, pages }: Print, { contents }: SheetJob, page: number): string {
-  const alone = kind === 'poster' && pages === contents.length ? contents[page] : undefined;
-  if (alone) return fileName(`${alone.title}, ${fileWords.poster[0]}`, Number(alone.more?.texts.number) || null, 'png');
-  return `${whole.replace(/\.pdf$/, '')}, page ${String(page + 1).padStart(String(pages).length, '0')}.png`;
-}
-
-const fileWords = {
+/** What the files of a kind are called: of one alone, and of several. */
+export const fileWords = {
   poster: ['poster', 'posters'],
   'table-card': ['table card', 'table cards'],
   'small-card': ['card', 'cards'],

@@ -21,6 +21,13 @@ export interface PrinterTest {
   readonly adjustment: DuplexAdjustment;
 }
 
+interface Line {
+  readonly sizePt: number;
+  readonly widthMm: number;
+  readonly align?: 'left' | 'center';
+  readonly font?: string;
+}
+
 const armMm = 8;
 const scaleMm = 10;
 
@@ -35,10 +42,7 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
     text: string,
     xMm: number,
     yMm: number,
-    sizePt: number,
-    widthMm: number,
-    align: 'left' | 'center' = 'left',
-    font = 'text',
+    { sizePt, widthMm, align = 'left', font = 'text' }: Line,
   ): void =>
     void document
       .font(font)
@@ -69,8 +73,10 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
         'Read where a cross lies on its scale, across and down. Write these figures into School, Printer.',
         'The frame is the printer’s margin. Where a side of it is missing, the margin is larger.',
       ];
-      write('Printer test', 25, 30, 20, page.widthMm - 50, 'left', 'heading');
-      steps.forEach((step, index) => write(`${index + 1}.  ${step}`, 25, 45 + index * 11.5, 11, page.widthMm - 50));
+      write('Printer test', 25, 30, { sizePt: 20, widthMm: page.widthMm - 50, font: 'heading' });
+      steps.forEach((step, index) =>
+        write(`${index + 1}.  ${step}`, 25, 45 + index * 11.5, { sizePt: 11, widthMm: page.widthMm - 50 }),
+      );
     }),
   );
   document.markContent('Artifact', { type: 'Layout' });
@@ -114,11 +120,12 @@ export async function printerTestPdf({ paper, printerMarginMm, edge, adjustment 
       line(x - half, y + at, x + half, y + at, 0.1);
       if (at === 0 || at % 5 !== 0) continue;
       // Figures of both scales would meet near the middle: across, the ends alone have some.
-      if (Math.abs(at) === scaleMm) write(signed(at + adjustment.rightMm), x + at - 4, y + 2.2, 6.5, 8, 'center');
-      write(signed(at + adjustment.downMm), x + 2.4, y + at - 1.2, 6.5, 10);
+      if (Math.abs(at) === scaleMm)
+        write(signed(at + adjustment.rightMm), x + at - 4, y + 2.2, { sizePt: 6.5, widthMm: 8, align: 'center' });
+      write(signed(at + adjustment.downMm), x + 2.4, y + at - 1.2, { sizePt: 6.5, widthMm: 10 });
     }
-    write('to the right', x + scaleMm + 2, y - 1.3, 6.5, 20);
-    write('down', x - 5, y + scaleMm + 2, 6.5, 10, 'center');
+    write('to the right', x + scaleMm + 2, y - 1.3, { sizePt: 6.5, widthMm: 20 });
+    write('down', x - 5, y + scaleMm + 2, { sizePt: 6.5, widthMm: 10, align: 'center' });
   }
 }
 

@@ -125,36 +125,52 @@ export function noticesOf(
   { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
   choices: SheetChoices,
 ): readonly SheetNotice[] {
-  const notices: SheetNotice[] = without.map(({ place }) => ({ ...blank('no-code', place) }));
-  for (const [index, placed] of codes.entries()) {
-    const content = job.contents[index] as SheetContent;
-    for (const warning of rulesOf(placed, content, choices)) notices.push(blank(warning, placed.place));
-    const shown = [
-      ...job.setup.fields,
-      ...(job.setup.backs ? (['what', 'meaning', 'for-whom', 'where'] as const) : []),
-    ];
-    for (const field of shown) {
-      const characters = missingCharacters(textsOf(content)[field], 'text');
-      if (characters.length > 0) notices.push({ ...blank('missing-characters', placed.place), field, characters });
-    }
-    const caption = missingCharacters(placed.look.design.caption?.words ?? '', 'text-bold');
-    if (caption.length > 0) notices.push({ ...blank('missing-characters', placed.place), characters: caption });
-    for (const note of notes.filter(({ item }) => item === index)) {
-      if (note.reason !== 'too-small') notices.push({ ...blank(note.reason, placed.place), field: note.field });
-      else {
-        const sizeMm = sizesMm[index] ?? note.sizeMm;
-        notices.push({
-          ...blank('too-small', placed.place),
-          sizeMm,
-          reachM: reachAtM(placed, sizeMm),
-          distanceM: distanceOf(placed, choices),
-          otherKinds: placed.code ? kindsThatHold(job.setup, { ...placed.code.drawing, neededMm: note.neededMm }) : [],
-          finer: placed.code?.grain !== 'coarse' && placed.code?.carry !== 'words',
-        });
-      }
-    }
-  }
-  return notices;
+  return [
+    ...without.map(({ place }) => blank('no-code', place)),
+    ...codes.flatMap((placed, index) => {
+      const content = job.contents[index] as SheetContent;
+      const ofLayout = notes.filter(({ item }) => item === index);
+      return [
+        ...rulesOf(placed, content, choices).map((warning) => blank(warning, placed.place)),
+        ...missingOf(placed, content, job.setup),
+        ...ofLayout.map((note) =>
+          note.reason === 'too-small'
+            ? tooSmall(placed, { ...note, sizeMm: sizesMm[index] ?? note.sizeMm }, job.setup, choices)
+            : { ...blank(note.reason, placed.place), field: note.field },
+        ),
+      ];
+    }),
+  ];
+}
+
+/** Characters that no typeface has, of what would be printed. */
+function missingOf(placed: PlacedCode, content: SheetContent, { fields, backs }: SheetSetup): readonly SheetNotice[] {
+  const shown = [...fields, ...(backs ? (['what', 'meaning', 'for-whom', 'where'] as const) : [])];
+  const notices = shown.map((field) => ({
+    ...blank('missing-characters', placed.place),
+    field,
+    characters: missingCharacters(textsOf(content)[field], 'text'),
+  }));
+  const caption = missingCharacters(placed.look.design.caption?.words ?? '', 'text-bold');
+  return [...notices, { ...blank('missing-characters', placed.place), characters: caption }].filter(
+    ({ characters }) => characters.length > 0,
+  );
+}
+
+function tooSmall(
+  placed: PlacedCode,
+  { sizeMm, neededMm }: { readonly sizeMm: number; readonly neededMm: number },
+  setup: SheetSetup,
+  choices: SheetChoices,
+): SheetNotice {
+  return {
+    ...blank('too-small', placed.place),
+    sizeMm,
+    reachM: reachAtM(placed, sizeMm),
+    distanceM: distanceOf(placed, choices),
+    otherKinds: placed.code ? kindsThatHold(setup, { ...placed.code.drawing, neededMm }) : [],
+    finer: placed.code?.grain !== 'coarse' && placed.code?.carry !== 'words',
+  };
 }
 
 function blank(warning: SheetWarning, place: PlacedCode['place']): SheetNotice {

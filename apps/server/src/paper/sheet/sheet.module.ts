@@ -25,6 +25,8 @@ import { SheetService } from './sheet.service.js';
 import { PlacedCodeModule } from '../../reads/placed-code/placed-code.module.js';
 import { AccessCheckModule } from '../../opens/access-check/access-check.module.js';
 import { LastSheets } from './last-sheets.js';
+import { PrintRows } from './print-rows.js';
+import { PrintOutput } from './print-output.js';
 
 @Module({
   imports: [
@@ -45,6 +47,8 @@ import { LastSheets } from './last-sheets.js';
     LastSheets,
     PrintService,
     PrintDrawing,
+    PrintRows,
+    PrintOutput,
     PrintJobs,
     SheetPlanner,
     SheetPlacesService,

@@ -11,12 +11,14 @@ import { titleOf, type PlaceToPrint } from './sheet-places.js';
 import { SheetPlanner } from './sheet-planner.js';
 import { Sheet } from './sheet.entity.js';
 import { SheetWorkers } from './sheet-workers.js';
+import { PrintOutput } from './print-output.js';
 
 @Injectable()
 export class SheetService {
   constructor(
     @InjectRepository(Sheet) private readonly sheets: Repository<Sheet>,
     private readonly prints: PrintService,
+    private readonly output: PrintOutput,
     private readonly planner: SheetPlanner,
     private readonly workers: SheetWorkers,
   ) {}
@@ -41,7 +43,7 @@ export class SheetService {
   async file(id: string, ownerId: string): Promise<{ sheet: Sheet; pdf: Buffer }> {
     const sheet = await this.sheets.findOne({ where: { id }, relations: { print: true } });
     if (!sheet) throw notFound('sheet');
-    if (sheet.print) return { sheet, pdf: await this.prints.pdf(sheet.print) };
+    if (sheet.print) return { sheet, pdf: await this.output.pdf(sheet.print) };
     return {
       sheet,
       pdf: Buffer.from(

@@ -41,9 +41,7 @@ export interface Configuration {
 export const CONFIGURATION = Symbol('configuration');
 
 /** @throws Error naming the variable and what it must be. */
-export function readConfiguration(
-  environment: Readonly<Record<string, string | undefined>> = process.env,
-): Configuration {
+export function readConfiguration(environment: Environment = process.env): Configuration {
   const host = environment.HAPSET_HOST ?? '127.0.0.1';
   const port = portOf('HAPSET_PORT', environment.HAPSET_PORT, 4300);
   const demo = environment.HAPSET_DEMO === '1';
@@ -55,28 +53,42 @@ export function readConfiguration(
     host,
     port,
     publicAddress: publicAddressOf(environment.HAPSET_PUBLIC_ADDRESS, `http://${host}:${port}`),
-    database: {
-      socket: environment.HAPSET_DB_SOCKET || null,
-      host: environment.HAPSET_DB_HOST ?? '127.0.0.1',
-      port: portOf('HAPSET_DB_PORT', environment.HAPSET_DB_PORT, 3306),
-      user: environment.HAPSET_DB_USER ?? 'hapset',
-      password: secret(environment.HAPSET_DB_PASSWORD, environment.HAPSET_DB_PASSWORD_FILE),
-      name: environment.HAPSET_DB_NAME ?? 'hapset',
-    },
+    database: databaseOf(environment),
     trustedHosts: listOf(environment.HAPSET_TRUSTED_HOSTS),
     proxies: proxiesOf(environment.HAPSET_PROXIES),
-    webFolder: environment.HAPSET_WEB_FOLDER ?? fileURLToPath(new URL('../../../../web/dist', import.meta.url)),
     demo,
-    servicesFolder:
-      environment.HAPSET_SERVICES_FOLDER ??
-      (demo ? fileURLToPath(new URL('../../../../../demo/services', import.meta.url)) : null),
-    filesFolder:
-      environment.HAPSET_FILES_FOLDER ?? fileURLToPath(new URL('../../../../../.data/files', import.meta.url)),
+    ...foldersOf(environment, demo),
     officeProgram: environment.HAPSET_SOFFICE === undefined ? findOffice() : environment.HAPSET_SOFFICE || null,
     fileLimitBytes: megabytesOf('HAPSET_FILE_LIMIT_MB', environment.HAPSET_FILE_LIMIT_MB, 200),
     teacherLimitBytes: megabytesOf('HAPSET_TEACHER_LIMIT_MB', environment.HAPSET_TEACHER_LIMIT_MB, 5000),
     version: packageVersion(),
     logLevel: environment.HAPSET_LOG_LEVEL ?? 'info',
+  };
+}
+
+type Environment = Readonly<Record<string, string | undefined>>;
+
+function databaseOf(environment: Environment): Configuration['database'] {
+  return {
+    socket: environment.HAPSET_DB_SOCKET || null,
+    host: environment.HAPSET_DB_HOST ?? '127.0.0.1',
+    port: portOf('HAPSET_DB_PORT', environment.HAPSET_DB_PORT, 3306),
+    user: environment.HAPSET_DB_USER ?? 'hapset',
+    password: secret(environment.HAPSET_DB_PASSWORD, environment.HAPSET_DB_PASSWORD_FILE),
+    name: environment.HAPSET_DB_NAME ?? 'hapset',
+  };
+}
+
+/** Of the pages, the service descriptions that come along, and kept files; those of this project where nothing is said. */
+function foldersOf(
+  environment: Environment,
+  demo: boolean,
+): Pick<Configuration, 'webFolder' | 'servicesFolder' | 'filesFolder'> {
+  const ofProject = (path: string): string => fileURLToPath(new URL(`../../../../../${path}`, import.meta.url));
+  return {
+    webFolder: environment.HAPSET_WEB_FOLDER ?? ofProject('apps/web/dist'),
+    servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (demo ? ofProject('demo/services') : null),
+    filesFolder: environment.HAPSET_FILES_FOLDER ?? ofProject('.data/files'),
   };
 }
 

@@ -56,7 +56,7 @@ export class PlacedCodeService {
         rehearsal: resultsOf(known.print.rehearsalKey, ownerId),
         checks: checks.get(id) ?? { done: null, pending: null, steps: 0 },
       };
-      return toPlacedCode(facts, (format) => printOn(format).sizeMm);
+      return toPlacedCode(facts, school, (format) => printOn(format).sizeMm);
     });
   }
 

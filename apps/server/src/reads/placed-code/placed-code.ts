@@ -5,6 +5,7 @@ import type { ChosenLook } from '../../code/look/look.service.js';
 import type { Place } from '../../lessons/station/place.js';
 import { carriesView, lookStanding, opensView, readsView, toRehearsalView, type CodeFacts } from './answers.js';
 import type { AccessCheckRecord } from '../../opens/access-check/access-check-record.js';
+import type { SchoolRecord } from '../../school/settings/school-record.js';
 
 /** A material's code in its place, with three of the four answers. */
 export interface PlacedCode {
@@ -20,12 +21,14 @@ export interface PlacedCode {
   readonly carries: ReadinessView['carries'];
   readonly reads: ReadinessView['reads'];
   readonly rehearsal: RehearsalView;
+  /** As it was when this was found out. */
+  readonly school: SchoolRecord;
   /** The size that it would have on that paper, mm. */
   readonly sizeMmOn: (paper: PaperFormat) => number;
 }
 
 /** @param sizeMmOn the size that it would have on a paper, mm */
-export function toPlacedCode(facts: CodeFacts, sizeMmOn: PlacedCode['sizeMmOn']): PlacedCode {
+export function toPlacedCode(facts: CodeFacts, school: SchoolRecord, sizeMmOn: PlacedCode['sizeMmOn']): PlacedCode {
   const { code, checks, place } = facts;
   return {
     place,
@@ -39,6 +42,7 @@ export function toPlacedCode(facts: CodeFacts, sizeMmOn: PlacedCode['sizeMmOn'])
     carries: carriesView(facts),
     reads: readsView(facts),
     rehearsal: toRehearsalView(facts),
+    school,
     sizeMmOn,
   };
 }

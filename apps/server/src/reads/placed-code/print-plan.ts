@@ -42,7 +42,7 @@ export function planPrint(place: Place, code: MaterialCode, { devices, paper, lo
   const distanceM = ownDistanceM ?? lesson?.viewingDistanceM ?? distanceWithoutLessonM;
   const chosenSizeMm = station ? station.sizeMm : material.sizeMm;
   const sizeMm = code.view
-    ? posterCodeMm(code.view.drawing, look, paper, distanceM, devices, chosenSizeMm)
+    ? posterCodeMm(code.view.drawing, look, paper, { devices, distanceM }, chosenSizeMm)
     : smallestPosterCodeMm;
   const largestMm = code.view
     ? largestPosterCodeMm(paper, code.view.drawing.modules, code.view.drawing.surround)

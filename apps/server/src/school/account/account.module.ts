@@ -10,11 +10,12 @@ import { SignInFailures } from './sign-in-failures.entity.js';
 import { SignInGate } from './sign-in-gate.js';
 import { VisitorModule } from '../visitor/visitor.module.js';
 import { LiveEventsController } from './live-events.controller.js';
+import { SessionTidying } from './session-tidying.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Account, Session, SignInFailures]), SchoolModule, VisitorModule],
   controllers: [SessionController, LiveEventsController],
-  providers: [SessionService, SignInGate, PasswordHasher],
+  providers: [SessionService, SessionTidying, SignInGate, PasswordHasher],
   exports: [SessionService],
 })
 export class AccountModule {}

@@ -1,13 +1,11 @@
 /** Signing in and out. A session is an opaque random token in a cookie, stored hashed. */
 import { createHash, randomBytes } from 'node:crypto';
-import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { LessThan, MoreThan, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
 import { demoAccount } from './demo-account.js';
-import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
-import { Loop } from '../../platform/loop/loop.js';
 import { ProblemError } from '../../platform/problem/problem.js';
 import { Account } from './account.entity.js';
 import { PasswordHasher } from './password-hasher.js';
@@ -31,9 +29,7 @@ export interface SignInRequest {
 }
 
 @Injectable()
-export class SessionService implements OnApplicationBootstrap, BeforeApplicationShutdown {
-  private readonly tidying: Loop;
-
+export class SessionService {
   constructor(
     @InjectRepository(Account) private readonly accounts: Repository<Account>,
     @InjectRepository(Session) private readonly sessions: Repository<Session>,
@@ -41,18 +37,7 @@ export class SessionService implements OnApplicationBootstrap, BeforeApplication
     private readonly hasher: PasswordHasher,
     private readonly clock: Clock,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
-    @Inject(LOGGER) logger: AppLogger,
-  ) {
-    this.tidying = new Loop(() => this.deleteEnded(), { name: 'delete ended sessions', everyMs: 24 * hourMs, logger });
-  }
-
-  onApplicationBootstrap(): void {
-    this.tidying.start();
-  }
-
-  async beforeApplicationShutdown(): Promise<void> {
-    await this.tidying.stop();
-  }
+  ) {}
 
   /** @throws ProblemError wrong-credentials, too-many-attempts, busy */
   async signIn({

@@ -3,48 +3,33 @@
  * redirected to; nothing of the request gets into the answer.
  */
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { Inject, Injectable } from '@nestjs/common';
-import { isSlug, openStateAt, slipsOf, slugAskedFor, visitorKind } from '@hapset/core';
+import { Injectable } from '@nestjs/common';
+import { isSlug, openStateAt, slugAskedFor, visitorKind } from '@hapset/core';
 import { isbot } from 'isbot';
 import { Clock } from '../../platform/clock/clock.js';
 import { TryoutService } from '../../reads/tryout/tryout.service.js';
-import { AttemptWindow } from '../../school/visitor/attempt-window.js';
-import { VisitorAddress } from '../../school/visitor/visitor-address.js';
-import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
-import { MissCounter } from '../../code/short-link/miss-counter.js';
-import { MissWindow } from '../../code/short-link/miss-window.js';
 import { OpensCounter } from '../../code/short-link/opens-counter.js';
 import { RedirectTable, type Redirect } from '../../code/short-link/redirect-table.js';
 import { ShortLinkPages } from './short-link-pages.js';
+import { UnknownShortLinks } from './unknown-short-links.js';
 
 @Injectable()
 export class Redirects {
-  private readonly hints = new AttemptWindow();
-  private readonly misses = new MissWindow();
-  /** Answers that are held back just now. */
-  private held = 0;
-
   constructor(
     private readonly table: RedirectTable,
     private readonly counter: OpensCounter,
     private readonly tryouts: TryoutService,
     private readonly pages: ShortLinkPages,
-    private readonly addresses: VisitorAddress,
-    private readonly missCounter: MissCounter,
+    private readonly unknown: UnknownShortLinks,
     private readonly clock: Clock,
-    @Inject(LOGGER) private readonly logger: AppLogger,
   ) {}
 
   /** @returns false where the request asks for something else: then nothing was done */
   answer(request: IncomingMessage, response: ServerResponse): boolean {
     const { url = '', method } = request;
     const host = (request.headers.host ?? '').toLowerCase();
-    const { school } = this.table;
-    const atRoot =
-      school !== null &&
-      school.hosts.size > 0 &&
-      (school.hosts.has(host) || school.hosts.has(host.replace(/:\d+$/, '')));
-    if (!atRoot && !(url.charCodeAt(2) === slash && (url.startsWith('/K') || url.startsWith('/k')))) return false;
+    const atRoot = this.isShortHost(host);
+    if (!atRoot && !isUnderK(url)) return false;
     if (method !== 'GET' && method !== 'HEAD') return false;
     const typed = /^\/k\/\?s=([^&#]*)/i.exec(url)?.[1];
     if (typed !== undefined) {
@@ -58,9 +43,15 @@ export class Redirects {
     const found = this.table.get(slug);
     if (found) this.lead(found, request, response);
     // Where the application answers under the same name, its pages keep their addresses.
-    else if (atRoot && !isSlug(slug) && host === school.ownHost && !/^\/k\//i.test(url)) return false;
-    else this.lookBehind(slug, request, response).catch((error: unknown) => this.failed(error, response));
+    else if (atRoot && !isSlug(slug) && host === this.table.school?.ownHost && !/^\/k\//i.test(url)) return false;
+    else this.unknown.answer(slug, request, response, (late) => this.lead(late, request, response));
     return true;
+  }
+
+  /** Of the school's short links, with or without a port. */
+  private isShortHost(host: string): boolean {
+    const hosts = this.table.school?.hosts;
+    return hosts !== undefined && hosts.size > 0 && (hosts.has(host) || hosts.has(host.replace(/:\d+$/, '')));
   }
 
   private lead(found: Redirect, request: IncomingMessage, response: ServerResponse): void {
@@ -91,43 +82,14 @@ export class Redirects {
     if (found.trying && found.materialId !== null && now < found.trying.until)
       this.tryouts.seen(found.materialId, visitor, now - found.trying.since, found.kept);
   }
-
-  /** It may have been made a moment ago by another server; else a slip is named, if there is but one that it can be. */
-  private async lookBehind(slug: string, request: IncomingMessage, response: ServerResponse): Promise<void> {
-    const address = this.addresses.of(request);
-    const mayHint = this.hints.take(address, this.clock.now().getTime()) === 0;
-    const found = mayHint && isSlug(slug) ? await this.table.find(slug) : undefined;
-    if (found) return this.lead(found, request, response);
-    const waitMs = this.misses.add(address, this.clock.now().getTime());
-    this.missCounter.count(waitMs > 0);
-    if (waitMs > 0) return this.answerSlowly(slug, waitMs, request, response);
-    const slips = mayHint ? slipsOf(slug).filter((slip) => this.table.get(slip)?.target != null) : [];
-    this.pages.unknown(response, slips.length === 1 ? (slips[0] ?? null) : null);
-  }
-
-  /** Holds the answer back; where too many are held already, says so at once. What was made meanwhile leads on after all. */
-  private answerSlowly(slug: string, waitMs: number, request: IncomingMessage, response: ServerResponse): void {
-    if (this.held >= heldAtMost) return this.pages.tooMany(response);
-    this.held += 1;
-    const timer = setTimeout(() => {
-      const found = this.table.get(slug);
-      if (found) this.lead(found, request, response);
-      else this.pages.tooMany(response);
-    }, waitMs).unref();
-    response.once('close', () => {
-      clearTimeout(timer);
-      this.held -= 1;
-    });
-  }
-
-  private failed(error: unknown, response: ServerResponse): void {
-    this.logger.error({ err: error }, 'could not answer a short link');
-    if (!response.headersSent) this.pages.away(response);
-  }
 }
 
 const slash = 47;
-const heldAtMost = 200;
+
+/** Below /K/ or /k/; looked at for every request, so without an expression. */
+function isUnderK(url: string): boolean {
+  return url.charCodeAt(2) === slash && (url.startsWith('/K') || url.startsWith('/k'));
+}
 
 function isAhead(headers: IncomingMessage['headers']): boolean {
   return /prefetch|preview|prerender/i.test(

@@ -5,9 +5,10 @@ import { VisitorModule } from '../../school/visitor/visitor.module.js';
 import { StudentPageModule } from '../student-page/student-page.module.js';
 import { Redirects } from './redirects.js';
 import { ShortLinkPages } from './short-link-pages.js';
+import { UnknownShortLinks } from './unknown-short-links.js';
 
 @Module({
   imports: [ShortLinkModule, TryoutModule, VisitorModule, StudentPageModule],
-  providers: [Redirects, ShortLinkPages],
+  providers: [Redirects, UnknownShortLinks, ShortLinkPages],
 })
 export class ShortLinkPageModule {}

@@ -7,7 +7,7 @@ import { dayIn } from '../../platform/clock/day-in.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { FileService } from '../../gather/file/file.service.js';
 import { toFileView } from '../../gather/file/file.view.js';
-import { toKeptView } from '../../gather/material/kept.view.js';
+import { toKeptView } from '../../gather/material/material-views.js';
 import { Anyone } from '../../school/rights/access.decorators.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { TryoutService } from '../../reads/tryout/tryout.service.js';

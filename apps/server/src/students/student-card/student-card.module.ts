@@ -13,6 +13,7 @@ import { StudentCardController } from './student-card.controller.js';
 import { StudentCard } from './student-card.entity.js';
 import { StudentCardService } from './student-card.service.js';
 import { StudentErasure } from './student-erasure.service.js';
+import { PrintedCards } from './printed-cards.js';
 
 @Module({
   imports: [
@@ -23,6 +24,6 @@ import { StudentErasure } from './student-erasure.service.js';
     SchoolModule,
   ],
   controllers: [StudentCardController],
-  providers: [StudentCardService, CardPlanner, CardTokens, CardReadingService, StudentErasure],
+  providers: [StudentCardService, PrintedCards, CardPlanner, CardTokens, CardReadingService, StudentErasure],
 })
 export class StudentCardModule {}

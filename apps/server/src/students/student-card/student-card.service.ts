@@ -1,40 +1,33 @@
 /** Cards for students: looked at, printed for a whole year group in one go, replaced when one is lost. */
 import { Injectable } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
 import type { CardsPreview, CardsWish, StudentView } from '@hapset/contract';
-import { IsNull, Repository } from 'typeorm';
 import { LatestOnly } from '../../platform/clock/latest-only.js';
-import { Clock } from '../../platform/clock/clock.js';
-import { newId } from '../../platform/database/columns.js';
 import { ProblemError } from '../../platform/problem/problem.js';
 import { PrintService } from '../../paper/sheet/print.service.js';
 import { StudentService, type StudentOnCard } from '../student/student.service.js';
 import { StudentVisibility } from '../student/student-visibility.js';
 import { cardNotices, CardPlanner } from './card-planner.js';
 import { CardTokens } from './card-tokens.js';
-import { PrintedCard } from './printed-card.entity.js';
 import type { PrintRecord } from '../../paper/sheet/sheet-record.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
-
-const atOnce = 200;
+import { PrintedCards } from './printed-cards.js';
+import type { SheetContent } from '../../paper/sheet/sheet-job.js';
 
 @Injectable()
 export class StudentCardService {
   private readonly previews = new LatestOnly();
 
   constructor(
-    @InjectRepository(PrintedCard) private readonly printed: Repository<PrintedCard>,
+    private readonly printed: PrintedCards,
     private readonly tokens: CardTokens,
     private readonly planner: CardPlanner,
     private readonly students: StudentService,
     private readonly prints: PrintService,
     private readonly visibility: StudentVisibility,
-    private readonly clock: Clock,
   ) {
     prints.contents('student-card', {
-      of: async (printId) =>
-        (await this.printed.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
-      forget: async (printId) => void (await this.printed.delete({ printId })),
+      of: (printId) => this.printed.listContents(printId),
+      forget: (printId) => this.printed.forget(printId),
     });
   }
 
@@ -68,18 +61,11 @@ export class StudentCardService {
       job,
       who.id,
       async (manager, { id: printId }) => {
-        const rows = students.map((student, position) =>
-          Object.assign(new PrintedCard(), {
-            id: newId(),
-            printId,
-            studentId: student.id,
-            position,
-            content: job.contents[position],
-            replacedAt: null,
-          }),
+        await this.printed.remember(
+          manager,
+          printId,
+          students.map(({ id }, index) => ({ studentId: id, content: job.contents[index] as SheetContent })),
         );
-        for (let from = 0; from < rows.length; from += atOnce)
-          await manager.insert(PrintedCard, rows.slice(from, from + atOnce));
       },
     );
   }
@@ -88,7 +74,7 @@ export class StudentCardService {
   async replace(studentId: string): Promise<StudentView> {
     await this.students.require(studentId);
     await this.tokens.replace(studentId);
-    await this.printed.update({ studentId, replacedAt: IsNull() }, { replacedAt: this.clock.now() });
+    await this.printed.markReplaced(studentId);
     return this.students.view(studentId);
   }
 
@@ -109,8 +95,7 @@ export class StudentCardService {
       ids.size > 0 ? ids.has(id) : classNames.length === 0 || classNames.includes(className),
     );
     if (!onlyNew) return wanted;
-    const known = await this.printed.find({ where: { replacedAt: IsNull() }, select: { id: true, studentId: true } });
-    const withCard = new Set(known.map(({ studentId }) => studentId));
+    const withCard = await this.printed.studentsWithCard();
     return wanted.filter(({ id }) => !withCard.has(id));
   }
 }

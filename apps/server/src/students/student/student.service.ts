@@ -10,6 +10,7 @@ import { CardsOfStudents } from './cards-of-students.js';
 import { Student } from './student.entity.js';
 import type { VisibleClasses } from './student-visibility.js';
 import { toStudentView } from './student.view.js';
+import { given } from '../../platform/database/given.js';
 
 /** Longer than any class may be called. */
 const notAClass = '-'.repeat(61);
@@ -130,10 +131,12 @@ export class StudentService {
       {
         version: version + 1,
         ...(name !== undefined && namesOf(name)),
-        ...(className !== undefined && { className: tidyName(className) }),
-        ...(year !== undefined && { year: tidyName(year) }),
-        ...(schoolId !== undefined && { schoolId: schoolId === null ? null : tidyName(schoolId) || null }),
-        ...(left !== undefined && { leftAt: left ? (before.leftAt ?? this.clock.now()) : null }),
+        ...given({
+          className: className === undefined ? undefined : tidyName(className),
+          year: year === undefined ? undefined : tidyName(year),
+          schoolId: schoolId && (tidyName(schoolId) || null),
+          leftAt: left === undefined ? undefined : left ? (before.leftAt ?? this.clock.now()) : null,
+        }),
       },
     );
     if (affected !== 1) throw stale('student');

@@ -73,7 +73,7 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
         onClick={() => onChoose(judgement.state === 'stop' && worst ? lookReasonWords[worst].short : '')}
         className={`flex h-full w-full flex-col items-stretch rounded-sheet border p-2.5 text-left ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line bg-sheet hover:border-ink'}`}
       >
-        <span className="flex h-36 items-center justify-center rounded-small border border-line bg-white p-1.5">
+        <span className="flex h-36 items-center justify-center rounded-small border border-line bg-print p-1.5">
           <CodePicture drawing={drawing} label="" className="max-h-full max-w-full" />
         </span>
         <span className="mt-2 flex items-start gap-2">

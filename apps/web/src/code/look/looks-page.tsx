@@ -143,7 +143,7 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
   ];
   return (
     <li className="flex flex-col rounded-sheet border border-line bg-sheet p-3">
-      <div className="flex h-44 items-center justify-center rounded-small border border-line bg-white p-2">
+      <div className="flex h-44 items-center justify-center rounded-small border border-line bg-print p-2">
         <CodePicture drawing={drawing} label="" className={`max-h-full max-w-full ${allowed ? '' : 'opacity-45'}`} />
       </div>
       <div className="mt-2.5 flex items-start gap-2">

@@ -56,7 +56,7 @@ function planned(
 
 /** Width of the code on a poster in that look, mm. */
 export function printedMm(sample: LookSample, look: LookDesign): number {
-  return posterCodeMm(drawSample(sample, look), look, sample.paper, sample.distanceM, sample.devices);
+  return posterCodeMm(drawSample(sample, look), look, sample.paper, sample);
 }
 
 export function drawSample({ plan, name }: LookSample, look: LookDesign): CodeDrawing {

@@ -55,7 +55,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
         <CodePicture
           drawing={code.drawing}
           label="The code as it would be now"
-          className="w-36 shrink-0 rounded-sheet border border-line bg-white"
+          className="w-36 shrink-0 rounded-sheet border border-line bg-print"
         />
         <p className="m-0 text-[13.5px]">
           <strong>{grainWords[grainOf(code.plan.version)]}</strong>

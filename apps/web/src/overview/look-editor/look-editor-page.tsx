@@ -108,7 +108,7 @@ function Editor({ before, sample, names, from }: Props): ReactElement {
       />
       <div className="grid grid-cols-1 gap-4 md:grid-cols-[270px_minmax(0,1fr)] lg:grid-cols-[312px_minmax(0,1fr)] lg:gap-5">
         <aside className="self-start md:sticky md:top-4">
-          <div className="flex justify-center rounded-sheet border border-line bg-white p-3">
+          <div className="flex justify-center rounded-sheet border border-line bg-print p-3">
             <CodePicture drawing={drawing} label="The code in this look" className="h-[216px] w-full" />
           </div>
           <div className="mt-1.5 px-1" role="status" aria-label="What this look leaves">

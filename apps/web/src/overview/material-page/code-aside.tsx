@@ -10,7 +10,7 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
   const { code, material, rehearsal } = page;
   return (
     <aside className="self-start md:sticky md:top-4">
-      <div className="rounded-sheet border border-line bg-white p-2.5">
+      <div className="rounded-sheet border border-line bg-print p-2.5">
         {code ? (
           <CodePicture
             drawing={code.drawing}

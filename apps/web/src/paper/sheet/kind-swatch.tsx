@@ -101,7 +101,7 @@ export function KindSwatch({ kind }: { readonly kind: SheetKind }): ReactElement
   const { codes, lines, dashed = [] } = swatches[kind];
   return (
     <svg viewBox="-1 -1 32 42" aria-hidden className="h-11 text-ink">
-      <rect x="0" y="0" width="30" height="40" rx="1.5" className="fill-white stroke-line-strong" strokeWidth="1" />
+      <rect x="0" y="0" width="30" height="40" rx="1.5" className="fill-print stroke-line-strong" strokeWidth="1" />
       {lines.map((line) => (
         <path
           key={line.join()}

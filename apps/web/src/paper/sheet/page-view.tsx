@@ -37,7 +37,7 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
         <img
           src={address}
           alt={`Page ${page + 1} of ${pages}, ${side}`}
-          className={`block bg-white shadow-float ${real ? 'max-w-none' : 'max-h-[68vh] max-w-full'} ${grey ? 'grayscale' : ''} ${fresh ? '' : 'opacity-60'}`}
+          className={`block bg-print shadow-float ${real ? 'max-w-none' : 'max-h-[68vh] max-w-full'} ${grey ? 'grayscale' : ''} ${fresh ? '' : 'opacity-60'}`}
           style={
             real
               ? { width: `${widthMm}mm`, height: `${heightMm}mm` }

@@ -33,7 +33,7 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }): 
             {shown.undo && (
               <Toast.Action
                 altText="Undo"
-                className="min-h-8 rounded-[6px] px-2 font-semibold text-marker hover:bg-white/10"
+                className="min-h-8 rounded-[6px] px-2 font-semibold text-marker hover:bg-sheet/10"
                 onClick={() => {
                   shown.undo?.();
                   hide();

@@ -84,7 +84,12 @@ async function seenBy({ device, distanceM, tiltDeg, scene, ...code }: AttemptWis
 async function limits({ device, distanceM, ...code }: LimitsWish): Promise<void> {
   tell({
     sort: 'limits',
-    causes: await limitsAt(planned(code), code.sizeMm, device, distanceM, await readerOf(device.engine), code.look),
+    causes: await limitsAt(
+      { plan: planned(code), look: code.look, sizeMm: code.sizeMm },
+      device,
+      distanceM,
+      await readerOf(device.engine),
+    ),
   });
 }
 

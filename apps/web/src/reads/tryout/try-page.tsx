@@ -93,9 +93,9 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
   const { sizeMm, nearer } = shownSize(rehearsal.sizeMm, code.modules, Math.max(160, roomPx), scale);
   const sidePx = sizeMm * (1 + 8 / code.modules) * scale;
   return (
-    <section className="min-w-0 rounded-sheet border border-line bg-white p-4">
+    <section className="min-w-0 rounded-sheet border border-line bg-print p-4">
       <div ref={room} className="flex min-w-0 justify-center overflow-hidden">
-        <div style={{ width: sidePx, color: '#000' }}>
+        <div className="text-print-ink" style={{ width: sidePx }}>
           <CodePicture drawing={code.drawing} label="The code to be tried" className="block w-full" />
         </div>
       </div>

@@ -20,14 +20,13 @@ export interface CodeShape {
   readonly hole: Box | null;
 }
 
-export function box(
-  x: number,
-  y: number,
-  width: number,
-  height: number,
-  radius: number | Box['radii'] = 0,
-  cut = false,
-): Box {
+/** One radius for all corners, or one for each; round unless they are said to be cut. */
+export type Corners = number | Box['radii'] | { readonly radius: number | Box['radii']; readonly cut: boolean };
+
+/** A box by its upper left corner and its size, in modules. */
+export function box(x: number, y: number, width: number, height: number, corners: Corners = 0): Box {
+  const { radius, cut } =
+    typeof corners === 'object' && 'radius' in corners ? corners : { radius: corners, cut: false };
   return { x, y, width, height, radii: typeof radius === 'number' ? [radius, radius, radius, radius] : radius, cut };
 }
 

@@ -64,9 +64,7 @@ export function placeFrame(
   if (frame === null && words === '') return { surround: plainSurround, path: '', caption: null };
   const reach = frame === null ? { all: 0, band: 0 } : inwards[frame];
   const text = words === '' ? null : fitCaption(words, modules + 2 * quietZoneModules - 2, modules, measure);
-  const banded = frame === 'band' || frame === 'tide';
-  const rows =
-    text === null ? (banded ? 3 : 0) : Math.ceil(text.lines.length * text.size * leading + (frame === null ? 1 : 2));
+  const rows = rowsOf(text, frame);
   const above = caption?.place === 'above';
   const clear = quietZoneModules + reach.all;
   const [over, under] = above ? [rows + reach.band, 0] : [0, rows + reach.band];
@@ -82,8 +80,19 @@ export function placeFrame(
   return {
     surround,
     path: frame === null ? '' : framePath(frame, line, { edge: above ? wordsTop + rows : wordsTop, above }),
-    caption: text && captionAt(text, modules, wordsTop, rows, banded),
+    caption: text && captionAt(text, modules, wordsTop, rows, isBanded(frame)),
   };
+}
+
+/** Frames whose words stand on a filled band. */
+function isBanded(frame: LookDesign['frame']): boolean {
+  return frame === 'band' || frame === 'tide';
+}
+
+/** Height of what holds the words, modules. */
+function rowsOf(text: FittedCaption | null, frame: LookDesign['frame']): number {
+  if (text === null) return isBanded(frame) ? 3 : 0;
+  return Math.ceil(text.lines.length * text.size * leading + (frame === null ? 1 : 2));
 }
 
 const leading = 1.22;

@@ -139,7 +139,9 @@ describe('a box', () => {
         fc.array(fc.constantFrom(0, 0.2, 0.5), { minLength: 4, maxLength: 4 }),
         fc.boolean(),
         (radii, cut) => {
-          const path = boxPath(box(3, 4, 2, 1.5, radii as unknown as [number, number, number, number], cut));
+          const path = boxPath(
+            box(3, 4, 2, 1.5, { radius: radii as unknown as [number, number, number, number], cut }),
+          );
           const moved = commands(path).reduce<readonly [number, number]>(
             ([x, y], [command, numbers]) =>
               command === 'M' || command === 'z'
@@ -168,7 +170,7 @@ describe('a box', () => {
       cut: false,
     });
     expect(boxHolds(box(0, 0, 2, 2, 1), 0.1, 0.1)).toBe(false);
-    expect(boxHolds(box(0, 0, 2, 2, 1, true), 0.45, 0.45)).toBe(false);
+    expect(boxHolds(box(0, 0, 2, 2, { radius: 1, cut: true }), 0.45, 0.45)).toBe(false);
     expect(boxHolds(box(0, 0, 2, 2, 1), 0.45, 0.45)).toBe(true);
   });
 });

@@ -98,29 +98,35 @@ export interface LookProblem {
 /** A look as it comes from outside, value by value; anything else in it is left out. */
 export function readLook(given: unknown): Result<LookDesign, LookProblem> {
   if (!isRecord(given)) return fail({ field: '' });
-  const { ink, inkTo, way, ground, modules, finders, centre, caption, frame } = given;
+  const colours = readColours(given);
+  if (!colours.ok) return colours;
+  const forms = readForms(given);
+  if (!forms.ok) return forms;
+  const centre = given.centre === null ? succeed(null) : readCentre(given.centre);
+  if (!centre.ok) return centre;
+  const caption = given.caption === null ? succeed(null) : readCaption(given.caption);
+  if (!caption.ok) return caption;
+  return succeed({ ...colours.value, ...forms.value, centre: centre.value, caption: caption.value });
+}
+
+function readColours({ ink, inkTo, ground }: Given): Result<Pick<LookDesign, 'ink' | 'inkTo' | 'ground'>, LookProblem> {
   if (!isColour(ink)) return fail({ field: 'ink' });
   if (inkTo !== null && !isColour(inkTo)) return fail({ field: 'inkTo' });
   if (!isColour(ground)) return fail({ field: 'ground' });
+  return succeed({ ink: lower(ink), inkTo: inkTo === null ? null : lower(inkTo), ground: lower(ground) });
+}
+
+function readForms({
+  way,
+  modules,
+  finders,
+  frame,
+}: Given): Result<Pick<LookDesign, 'way' | 'modules' | 'finders' | 'frame'>, LookProblem> {
   if (!isOneOf(gradientWays, way)) return fail({ field: 'way' });
   if (!isOneOf(moduleShapes, modules)) return fail({ field: 'modules' });
   if (!isOneOf(finderShapes, finders)) return fail({ field: 'finders' });
   if (frame !== null && !isOneOf(frameForms, frame)) return fail({ field: 'frame' });
-  const readCentreThere = centre === null ? succeed(null) : readCentre(centre);
-  if (!readCentreThere.ok) return readCentreThere;
-  const readCaptionThere = caption === null ? succeed(null) : readCaption(caption);
-  if (!readCaptionThere.ok) return readCaptionThere;
-  return succeed({
-    ink: lower(ink),
-    inkTo: inkTo === null ? null : lower(inkTo),
-    way,
-    ground: lower(ground),
-    modules,
-    finders,
-    centre: readCentreThere.value,
-    caption: readCaptionThere.value,
-    frame,
-  });
+  return succeed({ way, modules, finders, frame });
 }
 
 function readCentre(given: unknown): Result<LookCentre, LookProblem> {
@@ -149,7 +155,9 @@ function readCaption(given: unknown): Result<LookCaption, LookProblem> {
     : fail({ field: 'caption.words' });
 }
 
-function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
+type Given = Readonly<Record<string, unknown>>;
+
+function isRecord(value: unknown): value is Given {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 

@@ -93,7 +93,7 @@ function runs(modules: number, dark: IsDark, form: ModuleShape) {
         box(column + (1 - stoneSide) / 2, row + (1 - stoneSide) / 2, stoneSide, stoneSide, stoneSide / 2),
       );
     case 'facets':
-      return each(modules, dark, (row, column) => box(column, row, 1, 1, cutCorner, true));
+      return each(modules, dark, (row, column) => box(column, row, 1, 1, { radius: cutCorner, cut: true }));
     default:
       return unreachable(form);
   }
@@ -162,7 +162,10 @@ const alignmentRings: Readonly<Record<FinderShape, Corners>> = {
 /** Two modules a ring and the gap in it on each side, and the stone that is left. */
 function rings(x: number, y: number, side: number, [ring, hole, stone]: Corners, cut: boolean): readonly CodeShape[] {
   return [
-    { box: box(x, y, side, side, ring, cut), hole: box(x + 1, y + 1, side - 2, side - 2, hole, cut) },
-    { box: box(x + 2, y + 2, side - 4, side - 4, stone, cut), hole: null },
+    {
+      box: box(x, y, side, side, { radius: ring, cut }),
+      hole: box(x + 1, y + 1, side - 2, side - 2, { radius: hole, cut }),
+    },
+    { box: box(x + 2, y + 2, side - 4, side - 4, { radius: stone, cut }), hole: null },
   ];
 }

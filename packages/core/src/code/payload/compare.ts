@@ -34,13 +34,21 @@ export const differenceKinds = [
 export type DifferenceKind = (typeof differenceKinds)[number];
 
 export function differenceKind({ meant, read }: Pick<Difference, 'meant' | 'read'>): DifferenceKind {
-  const [wanted = '', given = ''] = [[...meant][0], [...read][0]];
+  const [wanted, given] = [firstOf(meant), firstOf(read)];
   if (lineEnd.test(wanted) || lineEnd.test(given)) return 'line-end';
   if (wanted === '' || given === '') return 'cut';
   if (wanted > '\u007f' && read.startsWith(takenForLatin1(wanted).slice(0, context))) return 'encoding';
   if (startsAlike(meant.normalize('NFD'), read.normalize('NFD'))) return 'normal-form';
   if (invisible.test(wanted) || invisible.test(given)) return 'invisible';
-  return letter.test(wanted) && letter.test(given) && scriptOf(wanted) !== scriptOf(given) ? 'look-alike' : 'other';
+  return areLettersOfTwoScripts(wanted, given) ? 'look-alike' : 'other';
+}
+
+function areLettersOfTwoScripts(one: string, other: string): boolean {
+  return letter.test(one) && letter.test(other) && scriptOf(one) !== scriptOf(other);
+}
+
+function firstOf(text: string): string {
+  return [...text][0] ?? '';
 }
 
 const lineEnd = /^[\r\n\u0085\u2028\u2029]$/;

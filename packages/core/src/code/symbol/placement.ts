@@ -39,24 +39,9 @@ function place(version: number): Placement {
     reserved[row * modules + column] = 1;
     fixedDark[row * modules + column] = dark ? 1 : 0;
   };
-  for (let at = 8; at < modules - 8; at += 1) {
-    set(6, at, at % 2 === 0);
-    set(at, 6, at % 2 === 0);
-  }
-  for (const [row, column] of [
-    [3, 3],
-    [3, modules - 4],
-    [modules - 4, 3],
-  ] as const)
-    square(row, column, 4, (ring) => ring !== 2 && ring !== 4, set);
-  const centres = alignmentCentres(version);
-  const last = modules - 7;
-  for (const row of centres) {
-    for (const column of centres) {
-      const onFinder = (row === 6 && column === 6) || (row === 6 && column === last) || (row === last && column === 6);
-      if (!onFinder) square(row, column, 2, (ring) => ring !== 1, set);
-    }
-  }
+  placeTiming(modules, set);
+  placeFinders(modules, set);
+  placeAlignment(version, modules, set);
   const format = formatPlaces(modules);
   for (const places of format) for (const at of places) reserved[at] = 1;
   set(modules - 8, 8, true); // always dark (7.9.1)
@@ -73,14 +58,38 @@ function place(version: number): Placement {
   };
 }
 
+type SetModule = (row: number, column: number, dark: boolean) => void;
+
+/** Timing patterns between the finders (6.3.5). */
+function placeTiming(modules: number, set: SetModule): void {
+  for (let at = 8; at < modules - 8; at += 1) {
+    set(6, at, at % 2 === 0);
+    set(at, 6, at % 2 === 0);
+  }
+}
+
+/** Finder patterns with their separators (6.3.3, 6.3.4). */
+function placeFinders(modules: number, set: SetModule): void {
+  for (const [row, column] of [
+    [3, 3],
+    [3, modules - 4],
+    [modules - 4, 3],
+  ] as const)
+    square(row, column, 4, (ring) => ring !== 2 && ring !== 4, set);
+}
+
+/** Alignment patterns, everywhere but on the finders (6.3.6). */
+function placeAlignment(version: number, modules: number, set: SetModule): void {
+  const centres = alignmentCentres(version);
+  const last = modules - 7;
+  const isOnFinder = (row: number, column: number): boolean =>
+    (row === 6 && column === 6) || (row === 6 && column === last) || (row === last && column === 6);
+  for (const row of centres)
+    for (const column of centres) if (!isOnFinder(row, column)) square(row, column, 2, (ring) => ring !== 1, set);
+}
+
 /** Rings around a centre; `isDark` says which of them are dark, from the centre outwards. */
-function square(
-  row: number,
-  column: number,
-  radius: number,
-  isDark: (ring: number) => boolean,
-  set: (row: number, column: number, dark: boolean) => void,
-): void {
+function square(row: number, column: number, radius: number, isDark: (ring: number) => boolean, set: SetModule): void {
   for (let down = -radius; down <= radius; down += 1) {
     for (let right = -radius; right <= radius; right += 1)
       set(row + down, column + right, isDark(Math.max(Math.abs(down), Math.abs(right))));

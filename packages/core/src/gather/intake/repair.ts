@@ -52,22 +52,28 @@ function takeAway(text: string, pattern: RegExp): ReturnType<Step['mend']> {
 function unwrap(text: string, pairs: readonly string[]): ReturnType<Step['mend']> {
   let rest = text.trim();
   let removed = '';
-  for (let again = true; again;) {
-    again = false;
-    for (const pair of pairs) {
-      const [open = '', close = ''] = pair;
-      const starts = rest.startsWith(open);
-      const ends = rest.length > 1 && rest.endsWith(close);
-      const inner = rest.slice(starts ? 1 : 0, ends ? -1 : undefined);
-      if (!starts && !(ends && !isClosedInside(inner, open, close))) continue;
-      if (starts && ends) removed += open + close;
-      else removed += starts ? open : close;
-      rest = inner.trim();
-      again = rest !== '';
-      break;
-    }
+  while (rest !== '') {
+    const found = outermost(rest, pairs);
+    if (!found) break;
+    removed += found.removed;
+    rest = found.inner;
   }
   return removed === '' ? null : { text: rest, removed, added: '' };
+}
+
+/** The first of the pairs that stands around it, whole or by half; null where none does. */
+function outermost(
+  text: string,
+  pairs: readonly string[],
+): { readonly inner: string; readonly removed: string } | null {
+  for (const [open = '', close = ''] of pairs) {
+    const starts = text.startsWith(open);
+    const ends = text.length > 1 && text.endsWith(close);
+    const inner = text.slice(starts ? 1 : 0, ends ? -1 : undefined);
+    if (starts || (ends && !isClosedInside(inner, open, close)))
+      return { inner: inner.trim(), removed: (starts ? open : '') + (ends ? close : '') };
+  }
+  return null;
 }
 
 /** True where `inner` holds an opener still waiting for the closer that stands behind it: "/a_(b" before ")". */

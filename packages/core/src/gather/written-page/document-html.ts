@@ -1,5 +1,5 @@
 /** A page's document -> HTML. Only what readDocument lets through is known here, and every text and value is escaped. */
-import type { PageDocument, PageMark, PageNode } from './document.js';
+import type { PageDocument, PageMark, PageNode, PageAttributes } from './document.js';
 
 export interface ShownFile {
   readonly address: string;
@@ -26,11 +26,11 @@ function nodeHtml(node: PageNode, fileOf: (fileId: string) => ShownFile | null):
       return `<p${aligned}>${inner()}</p>`;
     // The page's title is its h1; what is written begins below it.
     case 'heading':
-      return `<h${(attrs.level ?? 1) + 1}${aligned}>${inner()}</h${(attrs.level ?? 1) + 1}>`;
+      return headingHtml((attrs.level ?? 1) + 1, aligned, inner());
     case 'bulletList':
       return `<ul>${inner()}</ul>`;
     case 'orderedList':
-      return `<ol${attrs.start === undefined ? '' : ` start="${attrs.start}"`}>${inner()}</ol>`;
+      return `<ol${attribute('start', attrs.start)}>${inner()}</ol>`;
     case 'listItem':
       return `<li>${inner()}</li>`;
     case 'blockquote':
@@ -42,16 +42,27 @@ function nodeHtml(node: PageNode, fileOf: (fileId: string) => ShownFile | null):
     case 'tableRow':
       return `<tr>${inner()}</tr>`;
     case 'tableHeader':
-    case 'tableCell': {
-      const tag = type === 'tableCell' ? 'td' : 'th';
-      const spans = `${attrs.colspan === undefined ? '' : ` colspan="${attrs.colspan}"`}${attrs.rowspan === undefined ? '' : ` rowspan="${attrs.rowspan}"`}`;
-      return `<${tag}${spans}>${inner()}</${tag}>`;
-    }
+      return cellHtml('th', attrs, inner());
+    case 'tableCell':
+      return cellHtml('td', attrs, inner());
     case 'keptPicture':
       return pictureHtml(fileOf(attrs.fileId ?? ''), attrs.alt ?? '');
     case 'keptMedia':
       return mediaHtml(fileOf(attrs.fileId ?? ''), attrs.media ?? 'sound');
   }
+}
+
+/** Nothing where there is no value. */
+function attribute(name: string, value: number | undefined): string {
+  return value === undefined ? '' : ` ${name}="${value}"`;
+}
+
+function headingHtml(level: number, aligned: string, inner: string): string {
+  return `<h${level}${aligned}>${inner}</h${level}>`;
+}
+
+function cellHtml(tag: 'td' | 'th', { colspan, rowspan }: PageAttributes, inner: string): string {
+  return `<${tag}${attribute('colspan', colspan)}${attribute('rowspan', rowspan)}>${inner}</${tag}>`;
 }
 
 function pictureHtml(file: ShownFile | null, alt: string): string {

@@ -30,18 +30,33 @@ export function linksInside(
 ): readonly PageLink[] {
   const own = parseUrl(address);
   const service = describeAddress(address, catalogue)?.service.id ?? null;
+  const isWanted = (link: PageLink, url: URL): boolean =>
+    holder === 'written-page'
+      ? publicAddress === null || !isOwnPublicPage(link.address, publicAddress) || url.pathname !== own?.pathname
+      : isInFolder(link.address, url, own, service, catalogue);
   const wanted = links.filter((link) => {
     const url = link.inMenu ? null : parseUrl(link.address);
-    if (!url) return false;
-    if (url.protocol !== 'http:' && url.protocol !== 'https:') return false;
-    if (holder === 'written-page')
-      return publicAddress === null || !isOwnPublicPage(link.address, publicAddress) || url.pathname !== own?.pathname;
-    if (withoutFragment(url) === (own && withoutFragment(own))) return false;
-    if (service === null) return url.host === own?.host && url.pathname !== '/';
-    const described = describeAddress(link.address, catalogue);
-    return described?.service.id === service && described.address?.role === 'student';
+    return url !== null && isWeb(url) && isWanted(link, url);
   });
   return [...new Map(wanted.map((link) => [withoutFragment(new URL(link.address)), link])).values()];
+}
+
+function isWeb({ protocol }: URL): boolean {
+  return protocol === 'http:' || protocol === 'https:';
+}
+
+/** @param own the folder's address. @param service the folder's; null for a stranger's */
+function isInFolder(
+  address: string,
+  url: URL,
+  own: URL | null,
+  service: string | null,
+  catalogue: ServiceCatalogue,
+): boolean {
+  if (own && withoutFragment(url) === withoutFragment(own)) return false;
+  if (service === null) return url.host === own?.host && url.pathname !== '/';
+  const described = describeAddress(address, catalogue);
+  return described?.service.id === service && described.address?.role === 'student';
 }
 
 /** True where an address inside of a folder is a folder itself. */

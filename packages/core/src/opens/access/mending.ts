@@ -23,10 +23,14 @@ export function mendingFor(verdict: AccessVerdict, link: string, catalogue: Serv
     return {
       service: service.name,
       steps: own.steps,
-      ownerPage: own.ownerPage?.replace('{link}', withoutQuery(described?.studentLink ?? link)) ?? null,
+      ownerPage: ownerPageOf(own, described?.studentLink ?? link),
     };
   }
   return { service: service?.name ?? null, steps: generalSteps(verdict), ownerPage: null };
+}
+
+function ownerPageOf({ ownerPage }: { readonly ownerPage?: string | undefined }, link: string): string | null {
+  return ownerPage?.replace('{link}', withoutQuery(link)) ?? null;
 }
 
 function withoutQuery(link: string): string {

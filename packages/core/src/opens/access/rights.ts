@@ -28,19 +28,25 @@ export function rightsOf(evidence: Evidence, catalogue: ServiceCatalogue): Right
   const { page } = final;
   if (!page) return { look: final.attachment !== true, comment: false, change: false, download: true, answer: 'no' };
   const described = describedRights(evidence, page, catalogue);
-  const comments = page.forms.some(
-    (form) => form.fields.includes('textarea') && findIn(form.buttons.join('\n'), 'commentButton') !== null,
-  );
   const change =
     described.includes('change') || (page.editableCharacters ?? 0) >= writingPlace || page.forms.some(isTextInForm);
-  const answers = described.includes('answer') || page.forms.some(isQuestionForm);
   return {
     look: true,
-    comment: described.includes('comment') || comments,
+    comment: described.includes('comment') || page.forms.some(isCommentForm),
     change,
     download: described.includes('download') || findMark(page, 'downloadButton') !== null,
-    answer: answers && !change ? (findMark(page, 'answerOnce') === null ? 'again' : 'once') : 'no',
+    // Whoever may change the text itself is not asked for an answer.
+    answer: change ? 'no' : answerOf(page, described.includes('answer')),
   };
+}
+
+function answerOf(page: PageFacts, described: boolean): Rights['answer'] {
+  if (!described && !page.forms.some(isQuestionForm)) return 'no';
+  return findMark(page, 'answerOnce') === null ? 'again' : 'once';
+}
+
+function isCommentForm({ fields, buttons }: FormFacts): boolean {
+  return fields.includes('textarea') && findIn(buttons.join('\n'), 'commentButton') !== null;
 }
 
 function describedRights(evidence: Evidence, page: PageFacts, catalogue: ServiceCatalogue): readonly string[] {

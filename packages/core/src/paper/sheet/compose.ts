@@ -432,57 +432,32 @@ function rulesOf(composition: Composition, front: number): readonly PageLine[] {
   }));
 }
 
+type FurnitureLine = Pick<PageText, 'field' | 'font' | 'sizePt' | 'tone' | 'align' | 'yMm'> & {
+  readonly text: string;
+  readonly floorPt: number;
+};
+
 /** Head and page number of a handout. */
 function furniture(composition: Composition, front: number, measure: MeasureText): readonly PageText[] {
   const { setup, grid } = composition;
   if (setup.kind !== 'handout') return [];
   const edge = Math.max(setup.printerMarginMm, 10);
   const widthMm = grid.page.widthMm - 2 * edge;
-  const line = (
-    field: PageText['field'],
-    text: string,
-    font: PageText['font'],
-    sizePt: number,
-    floorPt: number,
-    yMm: number,
-    tone: PageText['tone'],
-    align: PageText['align'],
-  ): readonly PageText[] => {
+  const line = ({ field, text, font, sizePt, floorPt, yMm, tone, align }: FurnitureLine): readonly PageText[] => {
     const fitted = fitText(text, { font, sizePt, floorPt, maxLines: 1, widthMm }, measure);
-    return fitted.lines.length === 0
-      ? []
-      : [
-          {
-            field,
-            item: null,
-            turned: false,
-            font,
-            sizePt: fitted.sizePt,
-            tone,
-            align,
-            lines: fitted.lines,
-            xMm: edge,
-            yMm,
-            widthMm,
-            heightMm: lineHeightMm(fitted.sizePt),
-          },
-        ];
+    if (fitted.lines.length === 0) return [];
+    const box = { xMm: edge, yMm, widthMm, heightMm: lineHeightMm(fitted.sizePt) };
+    const { lines } = fitted;
+    return [{ field, item: null, turned: false, font, sizePt: fitted.sizePt, tone, align, lines, ...box }];
   };
   const pages = frontsOf(composition);
+  const head = { font: 'heading', sizePt: 19, floorPt: 11, yMm: edge, tone: 'accent', align: 'start' } as const;
+  const about = { font: 'text', sizePt: 10.5, floorPt: 7, yMm: edge + 9, tone: 'quiet', align: 'start' } as const;
+  const numberMm = grid.page.heightMm - edge - lineHeightMm(9);
+  const number = { font: 'text', sizePt: 9, floorPt: 8, yMm: numberMm, tone: 'quiet', align: 'middle' } as const;
   return [
-    ...line('head', setup.head.title, 'heading', 19, 11, edge, 'accent', 'start'),
-    ...line('head-about', setup.head.about, 'text', 10.5, 7, edge + 9, 'quiet', 'start'),
-    ...(pages > 1
-      ? line(
-          'page-number',
-          `${front + 1} / ${pages}`,
-          'text',
-          9,
-          8,
-          grid.page.heightMm - edge - lineHeightMm(9),
-          'quiet',
-          'middle',
-        )
-      : []),
+    ...line({ field: 'head', text: setup.head.title, ...head }),
+    ...line({ field: 'head-about', text: setup.head.about, ...about }),
+    ...(pages > 1 ? line({ field: 'page-number', text: `${front + 1} / ${pages}`, ...number }) : []),
   ];
 }

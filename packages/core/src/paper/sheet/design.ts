@@ -71,13 +71,12 @@ export interface SheetDesign {
   readonly header: HeaderPicture | null;
 }
 
+type Sizes = readonly [sizePt: number, floorPt: number, maxLines: number, gapMm: number];
+
 const text = (
   field: TextField,
   font: SheetFont,
-  sizePt: number,
-  floorPt: number,
-  maxLines: number,
-  gapMm: number,
+  [sizePt, floorPt, maxLines, gapMm]: Sizes,
   at: PartPlace,
   tone: TextStyle['tone'] = 'ink',
 ): FacePart => ({ sort: 'text', field, font, sizePt, floorPt, maxLines, gapMm, at, tone });
@@ -88,10 +87,10 @@ const ownBack = (scale: number): FaceDesign => ({
   way: 'over',
   fills: false,
   parts: [
-    text('what', 'heading', 13 * scale, 7, 2, 0, 'above', 'accent'),
-    text('meaning', 'text', 11 * scale, 6, 5, 1.5, 'above'),
-    text('for-whom', 'text', 9 * scale, 6, 2, 2, 'foot', 'quiet'),
-    text('where', 'text-bold', 9 * scale, 6, 2, 0.8, 'foot', 'quiet'),
+    text('what', 'heading', [13 * scale, 7, 2, 0], 'above', 'accent'),
+    text('meaning', 'text', [11 * scale, 6, 5, 1.5], 'above'),
+    text('for-whom', 'text', [9 * scale, 6, 2, 2], 'foot', 'quiet'),
+    text('where', 'text-bold', [9 * scale, 6, 2, 0.8], 'foot', 'quiet'),
   ],
 });
 
@@ -106,7 +105,6 @@ const frontFields: Readonly<Record<FaceField, Pick<TextStyle, 'font' | 'tone'> &
   class: { font: 'text', tone: 'quiet', at: 'foot' },
   place: { font: 'text', tone: 'quiet', at: 'foot' },
 };
-type Sizes = readonly [sizePt: number, floorPt: number, maxLines: number, gapMm: number];
 
 /** In the order in which they are read. */
 const readInOrder = ['number', 'title', 'instruction', 'tap', 'password', 'address', 'class', 'place'] as const;
@@ -114,7 +112,7 @@ const readInOrder = ['number', 'title', 'instruction', 'tap', 'password', 'addre
 function frontParts(sizes: Readonly<Record<FaceField, Sizes>>): readonly FacePart[] {
   return readInOrder.map((field) => {
     const { font, tone, at } = frontFields[field];
-    return text(field, font, ...sizes[field], at, tone);
+    return text(field, font, sizes[field], at, tone);
   });
 }
 

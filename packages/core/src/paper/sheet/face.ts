@@ -182,40 +182,67 @@ const at = (blocks: readonly Block[], place: FacePart['at']): readonly Block[] =
   blocks.filter(({ part }) => part.at === place);
 
 function solveOver(problem: Problem): Solution | null {
+  const shape = problem.content.code && around(problem.content.code);
+  if (!shape) return solveWithoutCode(problem);
+  const best = largestCode(problem, shape);
+  if (!best) return null;
+  const sizeMm = takenMm(problem.design, problem.content, best.sizeMm);
+  return problem.last || isLargeEnough(problem, sizeMm, shape) ? placeOver(problem, best.blocks, sizeMm) : null;
+}
+
+function solveWithoutCode(problem: Problem): Solution | null {
+  for (const share of shares) {
+    const { blocks, freeMm } = roomOver(problem, share);
+    if (freeMm >= 0) return placeOver(problem, blocks, 0);
+  }
+  return problem.last ? placeOver(problem, [], 0) : null;
+}
+
+/** The largest texts beside which the code is as large as it must be; else those that leave it most. Null where none fit. */
+function largestCode(
+  problem: Problem,
+  shape: ReturnType<typeof around>,
+): { readonly blocks: readonly Block[]; readonly sizeMm: number } | null {
   const { design, room, content } = problem;
-  const widthMm = Math.max(0, room.widthMm - 2 * design.padMm);
-  const shape = content.code && around(content.code);
   let best: { readonly blocks: readonly Block[]; readonly sizeMm: number } | null = null;
   for (const share of shares) {
-    const blocks = blocksOf(problem, widthMm, share);
-    const textsMm =
-      stackMm(at(blocks, 'above'), 'without-gap') +
-      stackMm(at(blocks, 'below'), 'with-gap') +
-      stackMm(at(blocks, 'foot'), 'with-gap');
-    const freeMm = room.heightMm - 2 * design.padMm - textsMm;
+    const { blocks, freeMm } = roomOver(problem, share);
     if (freeMm < 0) continue;
-    if (!shape) return placeOver(problem, blocks, 0);
-    // Without texts at the edge, the code may go as near to it as it may at the sides.
-    const edgeMm = (place: FacePart['at']): number =>
-      at(blocks, place).length === 0 && (place !== 'foot' || at(blocks, 'below').length === 0)
-        ? design.padMm - design.codePadMm
-        : 0;
-    const largestMm = Math.min(
+    const sizeMm = Math.min(
       (room.widthMm - 2 * design.codePadMm) / shape.across,
-      (freeMm + edgeMm('above') + edgeMm('foot')) / shape.down,
+      (freeMm + edgeMm(design, blocks, 'above') + edgeMm(design, blocks, 'foot')) / shape.down,
     );
-    if (largestMm > (best?.sizeMm ?? 0)) best = { blocks, sizeMm: largestMm };
-    if (largestMm >= content.neededMm) break;
+    if (sizeMm > (best?.sizeMm ?? 0)) best = { blocks, sizeMm };
+    if (sizeMm >= content.neededMm) break;
   }
-  if (!best || !shape) return problem.last && !shape ? placeOver(problem, [], 0) : null;
-  const sizeMm = takenMm(design, content, best.sizeMm);
+  return best;
+}
+
+/** The texts in that share of their size, and the height that they leave; below 0 where they don't fit. */
+function roomOver(problem: Problem, share: number): { readonly blocks: readonly Block[]; readonly freeMm: number } {
+  const { design, room } = problem;
+  const blocks = blocksOf(problem, Math.max(0, room.widthMm - 2 * design.padMm), share);
+  const textsMm =
+    stackMm(at(blocks, 'above'), 'without-gap') +
+    stackMm(at(blocks, 'below'), 'with-gap') +
+    stackMm(at(blocks, 'foot'), 'with-gap');
+  return { blocks, freeMm: room.heightMm - 2 * design.padMm - textsMm };
+}
+
+/** Without texts at an edge, the code may go as near to it as it may at the sides. */
+function edgeMm({ padMm, codePadMm }: FaceDesign, blocks: readonly Block[], place: FacePart['at']): number {
+  const isFree = at(blocks, place).length === 0 && (place !== 'foot' || at(blocks, 'below').length === 0);
+  return isFree ? padMm - codePadMm : 0;
+}
+
+/** Worth it: what may be left out goes before the code gets smaller than it must be. */
+function isLargeEnough(problem: Problem, sizeMm: number, shape: ReturnType<typeof around>): boolean {
+  const { design, room, content } = problem;
   const leastMm = Math.min(
     content.neededMm,
     (keptForCode * (Math.min(room.widthMm, room.heightMm) - 2 * design.codePadMm)) / Math.max(shape.across, shape.down),
   );
-  return problem.last || (sizeMm >= leastMm - 1e-9 && !(hasOptional(problem) && sizeMm < content.neededMm))
-    ? placeOver(problem, best.blocks, sizeMm)
-    : null;
+  return sizeMm >= leastMm - 1e-9 && !(hasOptional(problem) && sizeMm < content.neededMm);
 }
 
 function hasOptional({ parts }: Problem): boolean {
@@ -233,11 +260,11 @@ function placeOver({ design, room, content }: Problem, blocks: readonly Block[],
   const box = { xMm: room.xMm + design.padMm, widthMm: room.widthMm - 2 * design.padMm };
   const shape = content.code && around(content.code);
   let yMm = room.yMm + (above.length > 0 || !shape ? design.padMm : design.codePadMm);
-  yMm = stack(above, box.xMm, box.widthMm, yMm, 'without-gap', placed);
+  yMm = stack(above, { ...box, topMm: yMm }, 'without-gap', placed);
   const footMm =
     room.yMm + room.heightMm - (foot.length > 0 || below.length > 0 || !shape ? design.padMm : design.codePadMm);
   const footTopMm = footMm - stackMm(foot, 'without-gap');
-  stack(foot, box.xMm, box.widthMm, footTopMm, 'without-gap', placed);
+  stack(foot, { ...box, topMm: footTopMm }, 'without-gap', placed);
   if (!shape) return toSolution(placed, null, 'middle', 'up', content);
   const codeMm = shape.down * sizeMm;
   const untilMm = footTopMm - (foot[0]?.part.gapMm ?? 0);
@@ -248,7 +275,7 @@ function placeOver({ design, room, content }: Problem, blocks: readonly Block[],
     yMm: yMm + spareMm / 2 + shape.top * sizeMm,
     sizeMm,
   };
-  stack(below, box.xMm, box.widthMm, yMm + spareMm / 2 + codeMm, 'with-gap', placed);
+  stack(below, { ...box, topMm: yMm + spareMm / 2 + codeMm }, 'with-gap', placed);
   return toSolution(placed, code, 'middle', 'up', content);
 }
 
@@ -286,14 +313,12 @@ function solveBeside(problem: Problem): Solution | null {
   const blocks = fitting.find((candidate) => !isCut(candidate)) ?? fitting.at(-1);
   if (!blocks) return null;
   const placed: PlacedBlock[] = [];
-  stack(
-    blocks,
-    room.xMm + room.widthMm - design.padMm - columnMm,
-    columnMm,
-    room.yMm + (room.heightMm - stackMm(blocks, 'without-gap')) / 2,
-    'without-gap',
-    placed,
-  );
+  const column: Column = {
+    xMm: room.xMm + room.widthMm - design.padMm - columnMm,
+    widthMm: columnMm,
+    topMm: room.yMm + (room.heightMm - stackMm(blocks, 'without-gap')) / 2,
+  };
+  stack(blocks, column, 'without-gap', placed);
   return toSolution(placed, code, 'start', 'left', content);
 }
 
@@ -309,12 +334,16 @@ function narrowest(blocks: readonly Block[], widthMm: number, measure: MeasureTe
 
 interface PlacedBlock extends Block, MmBox {}
 
+interface Column {
+  readonly xMm: number;
+  readonly widthMm: number;
+  readonly topMm: number;
+}
+
 /** Places blocks one under the other. @returns the bottom of the last */
 function stack(
   blocks: readonly Block[],
-  xMm: number,
-  widthMm: number,
-  topMm: number,
+  { xMm, widthMm, topMm }: Column,
   first: 'with-gap' | 'without-gap',
   into: PlacedBlock[],
 ): number {

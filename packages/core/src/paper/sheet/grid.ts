@@ -62,17 +62,20 @@ export function fitGrid(page: PaperSize, cell: PaperSize, marginMm: number, gapM
 
 /** A grid by its figures, as labels are sold; what can't be is named. */
 export function checkGrid(grid: Grid): Result<Grid, GridProblem> {
-  const { page, columns, rows, widthMm, heightMm, leftMm, topMm, pitchXMm, pitchYMm } = grid;
+  const { columns, rows, widthMm, heightMm, pitchXMm, pitchYMm } = grid;
   if (columns < 1 || rows < 1 || widthMm <= 0 || heightMm <= 0) return fail({ reason: 'no-room' });
   if ((columns > 1 && pitchXMm < widthMm - toleranceMm) || (rows > 1 && pitchYMm < heightMm - toleranceMm))
     return fail({ reason: 'cells-overlap' });
+  return isOnPage(grid) ? succeed(grid) : fail({ reason: 'beyond-page' });
+}
+
+function isOnPage({ page, columns, rows, widthMm, heightMm, leftMm, topMm, pitchXMm, pitchYMm }: Grid): boolean {
   const [rightMm, bottomMm] = [leftMm + (columns - 1) * pitchXMm + widthMm, topMm + (rows - 1) * pitchYMm + heightMm];
-  const within =
-    leftMm >= -toleranceMm &&
-    topMm >= -toleranceMm &&
+  return (
+    Math.min(leftMm, topMm) >= -toleranceMm &&
     rightMm <= page.widthMm + toleranceMm &&
-    bottomMm <= page.heightMm + toleranceMm;
-  return within ? succeed(grid) : fail({ reason: 'beyond-page' });
+    bottomMm <= page.heightMm + toleranceMm
+  );
 }
 
 /** @param index row by row, from 0 @throws RangeError for a cell that the grid has not */

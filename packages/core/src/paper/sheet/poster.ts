@@ -23,16 +23,21 @@ export function largestPosterCodeMm(
   );
 }
 
+/** Who reads a poster, and from where. */
+export interface PosterReaders {
+  readonly devices: readonly DeviceProfile[];
+  readonly distanceM: number;
+}
+
 /**
- * Side of the symbol in mm on a poster, so that every device reads from `distanceM`, in that look; as large as the paper holds
- * where that is less. @param chosenMm a size that was chosen by hand; null to compute it
+ * Side of the symbol in mm on a poster, so that every device reads from where students stand, in that look; as large as
+ * the paper holds where that is less. @param chosenMm a size that was chosen by hand; null to compute it
  */
 export function posterCodeMm(
   { modules, surround }: Pick<CodeDrawing, 'modules' | 'surround'>,
   look: LookDesign,
   paper: PaperFormat,
-  distanceM: number,
-  devices: readonly DeviceProfile[],
+  { devices, distanceM }: PosterReaders,
   chosenMm: number | null = null,
 ): number {
   const largestMm = largestPosterCodeMm(paper, modules, surround);

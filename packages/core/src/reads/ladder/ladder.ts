@@ -75,7 +75,7 @@ function rung(kind: Carry, payload: string, dependsOn: Dependency, wish: LadderW
  * what reads farthest. The bare address is never recommended: whether a reader takes it for a link is not ours to promise.
  */
 function recommend(rungs: readonly Rung[], distanceM: number): Pick<Ladder, 'recommended' | 'reason'> {
-  const candidates = rungs.flatMap(({ kind, figures }, index) =>
+  const candidates = rungs.flatMap(({ kind, figures }, index): readonly Candidate[] =>
     figures === null || kind === 'bare' ? [] : [{ index, kind, figures }],
   );
   const direct = candidates.filter(({ kind }) => kind !== 'short-link');
@@ -84,15 +84,7 @@ function recommend(rungs: readonly Rung[], distanceM: number): Pick<Ladder, 'rec
   if (!coarsest) return { recommended: null, reason: 'only-one' };
   if (rungs.length === 1) return { recommended: coarsest.index, reason: 'only-one' };
   const reads = direct.find(({ figures }) => figures.reachM !== null && figures.reachM >= distanceM);
-  if (!first || !reads) {
-    const reach = coarsest.figures.reachM;
-    if (first && coarsest.figures.version === first.figures.version)
-      return { recommended: first.index, reason: 'exact' };
-    return {
-      recommended: coarsest.index,
-      reason: coarsest.kind === 'short-link' && reach !== null && reach >= distanceM ? 'short-reads' : 'reads-farther',
-    };
-  }
+  if (!first || !reads) return whereNoneReads(first ?? null, coarsest, distanceM);
   if (reads.index !== first.index) return { recommended: reads.index, reason: 'fits-the-room' };
   // It reads as given. A step that costs nothing is taken all the same: the shorter one leads to the same page.
   const shorter = coarsestOf(direct) ?? first;
@@ -101,9 +93,25 @@ function recommend(rungs: readonly Rung[], distanceM: number): Pick<Ladder, 'rec
     : { recommended: first.index, reason: 'exact' };
 }
 
-function coarsestOf<Candidate extends { readonly figures: SymbolFigures }>(
-  candidates: readonly Candidate[],
-): Candidate | null {
+interface Candidate {
+  readonly index: number;
+  readonly kind: Carry;
+  readonly figures: SymbolFigures;
+}
+
+/** No direct one reads from there: a step that gains something is taken, and nothing is promised. */
+function whereNoneReads(
+  first: Candidate | null,
+  coarsest: Candidate,
+  distanceM: number,
+): Pick<Ladder, 'recommended' | 'reason'> {
+  if (first && coarsest.figures.version === first.figures.version) return { recommended: first.index, reason: 'exact' };
+  const reach = coarsest.figures.reachM;
+  const shortReads = coarsest.kind === 'short-link' && reach !== null && reach >= distanceM;
+  return { recommended: coarsest.index, reason: shortReads ? 'short-reads' : 'reads-farther' };
+}
+
+function coarsestOf(candidates: readonly Candidate[]): Candidate | null {
   return candidates.reduce<Candidate | null>(
     (best, each) => (best === null || each.figures.version < best.figures.version ? each : best),
     null,

@@ -13,19 +13,22 @@ import { addGlare, sampleBlurred, samplePoints, type Glare } from './sampling.js
 import { glossOf, lightFigures, usualScene, type Scene } from './scene.js';
 import { develop, levelsOf, type GreyFrame } from './sensor.js';
 
+export interface FrameView extends View {
+  /** For measuring the model: so many sampling points a pixel along each axis instead of its area. */
+  readonly pointsAcross?: number;
+}
+
 /**
  * Renders the region of the frame that holds the code.
  * @param sizeMm side of the symbol without quiet zone
- * @param pointsAcross for measuring the model: so many sampling points a pixel along each axis instead of its area
  * @throws RangeError for sizes and distances that are not above 0
  */
 export function renderFrame(
   code: PrintedCode,
   sizeMm: number,
   device: DeviceProfile,
-  view: View,
+  view: FrameView,
   scene: Scene = usualScene,
-  pointsAcross?: number,
 ): GreyFrame {
   requirePositive('sizeMm', sizeMm);
   requirePositive('distanceM', view.distanceM);
@@ -33,7 +36,6 @@ export function renderFrame(
   const projection = project(modules, sizeMm, device, view);
   const print = printFor(code, scene.technique);
   const { noise, exposureS } = lightFigures[scene.light];
-  const { widthPx, heightPx } = projection;
   const spread = spreadOf(device, view, exposureS);
   const slope = scene.uneven / 2;
   const glare: Glare = {
@@ -42,10 +44,11 @@ export function renderFrame(
     y: modules * (0.5 + (view.glareY ?? 0)),
   };
   const levels =
-    pointsAcross === undefined
+    view.pointsAcross === undefined
       ? seenLevels(blurredPrint(print, onSheet(projection, withPixel(spread)), slope), modules, projection, glare)
-      : glossy(samplePoints(print, projection, spread, slope, pointsAcross), modules, projection, glare);
-  return develop(levels, widthPx, heightPx, device.noiseGrey * noise, device.jpegQuality ?? null, view.seed);
+      : glossy(samplePoints(print, projection, spread, slope, view.pointsAcross), modules, projection, glare);
+  const jpegQuality = device.jpegQuality ?? null;
+  return develop(levels, projection, { noiseGrey: device.noiseGrey * noise, jpegQuality, seed: view.seed });
 }
 
 /** Without glare the levels of the unsharp print are sampled themselves: between its texels that is the same, and quicker. */

@@ -31,7 +31,9 @@ describe('what limits', () => {
   it('is what makes it read when it is removed, and nothing else', async () => {
     const look = { ...plainLook, ink: '#808080' as const };
     const at = (read: (frame: GreyFrame) => boolean, wanted: typeof look | null = null) =>
-      limitsAt(plan, 120, device, 1, (frame) => Promise.resolve(read(frame) ? plan.payload : null), wanted);
+      limitsAt({ plan, look: wanted, sizeMm: 120 }, device, 1, (frame) =>
+        Promise.resolve(read(frame) ? plan.payload : null),
+      );
     expect(await at(() => false)).toEqual([]);
     expect(await at(() => true)).toEqual(['light', 'tilt', 'blur', 'noise']);
     // A reader that refuses grey modules is helped by a plain look alone.
@@ -42,7 +44,9 @@ describe('what limits', () => {
     const wall = (frame: GreyFrame): number =>
       roughness({ ...frame, grey: frame.grey.subarray(0, frame.widthPx * 4), heightPx: 4 });
     expect(
-      await limitsAt(plan, 120, device, 1, (frame) => Promise.resolve(wall(frame) < 5 ? plan.payload : null), null),
+      await limitsAt({ plan, look: null, sizeMm: 120 }, device, 1, (frame) =>
+        Promise.resolve(wall(frame) < 5 ? plan.payload : null),
+      ),
     ).toEqual(['noise']);
   });
 

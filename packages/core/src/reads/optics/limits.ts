@@ -14,12 +14,10 @@ export type LimitingCause = (typeof limitingCauses)[number];
 
 /** Each of them alone makes it read at `distanceM`; none where only a larger or coarser code, or going nearer, does. */
 export async function limitsAt(
-  plan: SymbolPlan,
-  sizeMm: number,
+  { plan, look, sizeMm }: { readonly plan: SymbolPlan; readonly look: LookDesign | null; readonly sizeMm: number },
   device: DeviceProfile,
   distanceM: number,
   read: ReadFrame,
-  look: LookDesign | null,
 ): Promise<readonly LimitingCause[]> {
   const staging: Staging = { code: { ...plan, look }, sizeMm, device, scene: usualScene, tiltDeg: null };
   const found: LimitingCause[] = [];

@@ -130,7 +130,7 @@ describe('the frame', () => {
       const view = { ...still, distanceM, tiltDeg, pitchDeg, rollDeg, handXDegPerS: 1, shiftXPx: 0.31, shiftYPx: 0.17 };
       const lens = { ...sharp, blurPx: 0.7 };
       const usual = renderFrame(plan, 120, lens, view);
-      const fine = renderFrame(plan, 120, lens, view, usualScene, 8);
+      const fine = renderFrame(plan, 120, lens, { ...view, pointsAcross: 8 });
       const squares = Array.from(usual.grey).reduce(
         (sum, level, index) => sum + (level - (fine.grey[index] ?? 0)) ** 2,
         0,

@@ -21,18 +21,22 @@ export function levelsOf(light: Float32Array, into: Float32Array): Float32Array 
   return into;
 }
 
+export interface SensorFigures {
+  /** Sigma in grey levels. */
+  readonly noiseGrey: number;
+  /** 1 to 100; null where the stream is not compressed. */
+  readonly jpegQuality: number | null;
+  readonly seed: number;
+}
+
 /**
- * @param levels grey levels 0-255, not rounded yet
- * @param noiseGrey sigma in grey levels
- * @param jpegQuality 1 to 100; null where the stream is not compressed
+ * What the sensor makes of the light: noise, rounding, compression.
+ * @param levels grey levels 0-255, not rounded yet, row by row
  */
 export function develop(
   levels: Float32Array,
-  widthPx: number,
-  heightPx: number,
-  noiseGrey: number,
-  jpegQuality: number | null,
-  seed: number,
+  { widthPx, heightPx }: Pick<GreyFrame, 'widthPx' | 'heightPx'>,
+  { noiseGrey, jpegQuality, seed }: SensorFigures,
 ): GreyFrame {
   const grey = new Uint8Array(levels.length);
   const noiseOfRow = noiseSource(seed);

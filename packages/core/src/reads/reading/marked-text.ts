@@ -41,12 +41,16 @@ function markAll(characters: readonly string[]): readonly Marked[] {
 
 function markOf(character: string, index: number, all: readonly string[]): TextMark | null {
   if (character === '\n' || character === '\r') return 'line-end';
-  // A joiner between pictures makes one of them: it is meant.
-  if (character === '\u200d' && isPictograph(all[index - 1]) && isPictograph(all[index + 1])) return null;
-  if (character === '\ufe0f' || character === '\ufe0e') return null;
+  if (belongsToPicture(character, all[index - 1], all[index + 1])) return null;
   if (/[\p{Cc}\p{Cf}]/u.test(character) || unseen.has(character)) return 'invisible';
   if (character === ' ') return index === 0 || index === all.length - 1 ? 'edge-blank' : null;
   return /[\p{Zs}\p{Zl}\p{Zp}]/u.test(character) ? 'odd-blank' : null;
+}
+
+/** A joiner between pictures makes one of them, and a selector says how one is shown: both are meant. */
+function belongsToPicture(character: string, before: string | undefined, after: string | undefined): boolean {
+  if (character === '\u200d') return isPictograph(before) && isPictograph(after);
+  return character === '\ufe0f' || character === '\ufe0e';
 }
 
 /** Letters and marks that show nothing: grapheme joiner, Hangul fillers, Khmer inherent vowels. */

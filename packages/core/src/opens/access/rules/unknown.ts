@@ -16,12 +16,15 @@ export const unknown: Rule = {
     if (!final) return [{ reason: 'nothing-to-see', detail: '' }];
     if (final.status < 200 || final.status >= 300)
       return [{ reason: 'unexpected-status', detail: String(final.status) }];
-    const { page } = final;
-    if (!page) return final.sizeBytes === 0 ? [{ reason: 'nothing-to-see', detail: '' }] : [];
-    const onward = leadsOn(page);
-    if (onward !== null) return [{ reason: 'leads-on', detail: onward }];
-    const empty = page.visibleCharacters < 40 && page.forms.length === 0 && (page.media ?? 0) === 0;
-    if (empty && page.scripts > 0) return [{ reason: 'needs-script', detail: '' }];
-    return empty && page.visibleCharacters === 0 ? [{ reason: 'nothing-to-see', detail: '' }] : [];
+    if (final.page) return onPage(final.page);
+    return final.sizeBytes === 0 ? [{ reason: 'nothing-to-see', detail: '' }] : [];
   },
 };
+
+function onPage(page: PageFacts): ReturnType<Rule['find']> {
+  const onward = leadsOn(page);
+  if (onward !== null) return [{ reason: 'leads-on', detail: onward }];
+  const empty = page.visibleCharacters < 40 && page.forms.length === 0 && (page.media ?? 0) === 0;
+  if (empty && page.scripts > 0) return [{ reason: 'needs-script', detail: '' }];
+  return empty && page.visibleCharacters === 0 ? [{ reason: 'nothing-to-see', detail: '' }] : [];
+}

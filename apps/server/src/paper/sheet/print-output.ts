@@ -1,0 +1,56 @@
+/** What a finished print is taken away as: its PDF, its pages as pictures, or one page to be looked at. */
+import { buffer } from 'node:stream/consumers';
+import { Injectable } from '@nestjs/common';
+import { fileName } from '@hapset/core';
+import { notFound } from '../../platform/problem/problem.js';
+import { Storage } from '../../platform/storage/storage.js';
+import { PrintJobs } from './print-jobs.js';
+import type { Print } from './print.entity.js';
+import { fileWords } from './print.service.js';
+import type { SheetJob } from './sheet-job.js';
+import { SheetWorkers } from './sheet-workers.js';
+
+@Injectable()
+export class PrintOutput {
+  constructor(
+    private readonly printJobs: PrintJobs,
+    private readonly workers: SheetWorkers,
+    private readonly storage: Storage,
+  ) {}
+
+  /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */
+  async pdf(print: Print): Promise<Buffer> {
+    if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
+    if (print.state !== 'done') throw notFound('file');
+    return Buffer.from(
+      (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) })) as Uint8Array,
+    );
+  }
+
+  /** Pages as pictures, one after the other, as they are taken. */
+  async *pictures(print: Print, dpi: number): AsyncGenerator<{ readonly name: string; readonly bytes: Buffer }> {
+    const job = await this.jobOfDone(print);
+    for (let page = 0; page < print.pages; page += 1) {
+      const bytes = (await this.workers.ask(print.ownerId, { sort: 'png', job, page, dpi })) as Uint8Array;
+      yield { name: pictureName(print, job, page), bytes: Buffer.from(bytes) };
+    }
+  }
+
+  /** SVG. @param page from 0 @throws ProblemError not-found beyond the last one */
+  async page(print: Print, page: number): Promise<string> {
+    if (!Number.isInteger(page) || page < 0 || page >= print.pages) throw notFound('page');
+    return (await this.workers.ask(print.ownerId, { sort: 'svg', job: await this.jobOfDone(print), page })) as string;
+  }
+
+  private async jobOfDone(print: Print): Promise<SheetJob> {
+    if (print.state !== 'done') throw notFound('file');
+    return this.printJobs.of(print);
+  }
+}
+
+/** A poster is named after its station; pages that hold several codes are counted. */
+function pictureName({ fileName: whole, kind, pages }: Print, { contents }: SheetJob, page: number): string {
+  const alone = kind === 'poster' && pages === contents.length ? contents[page] : undefined;
+  if (alone) return fileName(`${alone.title}, ${fileWords.poster[0]}`, Number(alone.more?.texts.number) || null, 'png');
+  return `${whole.replace(/\.pdf$/, '')}, page ${String(page + 1).padStart(String(pages).length, '0')}.png`;
+}

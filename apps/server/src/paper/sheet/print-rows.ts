@@ -1,0 +1,87 @@
+/** How far long prints are, and their files: kept for a week, put away when what is on them became less. */
+import { createHash } from 'node:crypto';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { In, IsNull, LessThan, Not, Repository } from 'typeorm';
+import { Clock } from '../../platform/clock/clock.js';
+import { Storage } from '../../platform/storage/storage.js';
+import { Print } from './print.entity.js';
+
+const keptMs = 7 * 24 * 3_600_000;
+
+@Injectable()
+export class PrintRows {
+  constructor(
+    @InjectRepository(Print) private readonly prints: Repository<Print>,
+    private readonly storage: Storage,
+    private readonly clock: Clock,
+  ) {}
+
+  find(id: string): Promise<Print | null> {
+    return this.prints.findOneBy({ id });
+  }
+
+  /** Null once it is done, stopped or failed. */
+  findDrawing(id: string): Promise<Print | null> {
+    return this.prints.findOneBy({ id, state: 'drawing' });
+  }
+
+  /** @returns whether it was going on until now */
+  async end(id: string, state: 'stopped' | 'failed'): Promise<boolean> {
+    const { affected } = await this.prints.update({ id, state: 'drawing' }, { state, finishedAt: this.clock.now() });
+    return affected === 1;
+  }
+
+  /** @returns false once it was stopped, or became another one */
+  async tell({ id, revision }: Print, drawn: number): Promise<boolean> {
+    await this.prints.update({ id, state: 'drawing', revision }, { drawn });
+    return this.prints.existsBy({ id, state: 'drawing', revision });
+  }
+
+  /** Keeps the file. @returns false where the print was stopped or became another one: then nothing is kept */
+  async finish(print: Print, bytes: Uint8Array): Promise<boolean> {
+    const { id, revision } = print;
+    const storageKey = await this.store(print, bytes);
+    const { affected } = await this.prints.update(
+      { id, state: 'drawing', revision },
+      { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() },
+    );
+    if (affected !== 1) await this.storage.remove(storageKey);
+    return affected === 1;
+  }
+
+  /** Files of those prints, as far as they have one. */
+  async putAwayFiles(printIds: readonly string[]): Promise<void> {
+    if (printIds.length > 0)
+      await this.expire(await this.prints.find({ where: { id: In([...printIds]), storageKey: Not(IsNull()) } }));
+  }
+
+  async expireOld(): Promise<void> {
+    const before = new Date(this.clock.now().getTime() - keptMs);
+    await this.expire(await this.prints.find({ where: { finishedAt: LessThan(before), storageKey: Not(IsNull()) } }));
+  }
+
+  private async store({ id, revision }: Print, bytes: Uint8Array): Promise<string> {
+    const folder = await mkdtemp(join(tmpdir(), 'hapset-print-'));
+    try {
+      const file = join(folder, 'print.pdf');
+      await writeFile(file, bytes);
+      // Keys of the storage are hashes.
+      const key = `${createHash('sha256').update(`print ${id} ${revision}`).digest('hex')}.pdf`;
+      await this.storage.take(key, file);
+      return key;
+    } finally {
+      await rm(folder, { recursive: true, force: true });
+    }
+  }
+
+  /** That their codes are on paper is remembered. */
+  private async expire(prints: readonly Print[]): Promise<void> {
+    for (const { storageKey } of prints) if (storageKey !== null) await this.storage.remove(storageKey);
+    if (prints.length > 0)
+      await this.prints.update({ id: In(prints.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
+  }
+}

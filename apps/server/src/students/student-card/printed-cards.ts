@@ -1,0 +1,50 @@
+/** Which student's card is on which print. */
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { IsNull, Repository, type EntityManager } from 'typeorm';
+import type { SheetContent } from '../../paper/sheet/sheet-job.js';
+import { Clock } from '../../platform/clock/clock.js';
+import { newId } from '../../platform/database/columns.js';
+import { PrintedCard } from './printed-card.entity.js';
+
+const atOnce = 200;
+
+@Injectable()
+export class PrintedCards {
+  constructor(
+    @InjectRepository(PrintedCard) private readonly cards: Repository<PrintedCard>,
+    private readonly clock: Clock,
+  ) {}
+
+  /** In their order on the print. */
+  async remember(
+    manager: EntityManager,
+    printId: string,
+    cards: readonly { readonly studentId: string; readonly content: SheetContent }[],
+  ): Promise<void> {
+    const rows = cards.map(({ studentId, content }, position) =>
+      Object.assign(new PrintedCard(), { id: newId(), printId, studentId, position, content, replacedAt: null }),
+    );
+    for (let from = 0; from < rows.length; from += atOnce)
+      await manager.insert(PrintedCard, rows.slice(from, from + atOnce));
+  }
+
+  async listContents(printId: string): Promise<readonly SheetContent[]> {
+    const rows = await this.cards.find({ where: { printId }, order: { position: 'ASC' } });
+    return rows.map(({ content }) => content);
+  }
+
+  async forget(printId: string): Promise<void> {
+    await this.cards.delete({ printId });
+  }
+
+  /** Ids of students who have a card that was not replaced. */
+  async studentsWithCard(): Promise<ReadonlySet<string>> {
+    const rows = await this.cards.find({ where: { replacedAt: IsNull() }, select: { id: true, studentId: true } });
+    return new Set(rows.map(({ studentId }) => studentId));
+  }
+
+  async markReplaced(studentId: string): Promise<void> {
+    await this.cards.update({ studentId, replacedAt: IsNull() }, { replacedAt: this.clock.now() });
+  }
+}
