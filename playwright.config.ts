@@ -1,16 +1,15 @@
 import { defineConfig } from '@playwright/test';
 
-/** The stack is started by scripts/test.mjs: `npm test -- e2e`. */
+/** The stacks are started by scripts/test.mjs, one for each worker: `npm test -- e2e`. */
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  workers: Number(process.env.HAPSET_TEST_WORKERS ?? '1'),
   retries: 0,
   timeout: 90_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   outputDir: 'test-output/playwright',
   use: {
-    baseURL: process.env.HAPSET_TEST_ADDRESS ?? 'http://127.0.0.1:4400',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     trace: 'retain-on-failure',

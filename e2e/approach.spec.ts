@@ -84,8 +84,11 @@ test('a code that comes nearer is read by the camera at the distance that the mo
   await page.getByRole('button', { name: 'Use the camera' }).click();
   const texts = page.getByLabel('What it says, letter by letter');
   await expect(texts.filter({ hasText: textOf(distances.length - 1) })).toBeVisible({ timeout: 30_000 });
-  // Two more rounds of the film.
-  await page.waitForTimeout((2 * distances.length * framesEach * 1000) / 10 + 500);
+  // Two more rounds of the film, by the camera's own clock. It plays ten frames a second.
+  const roundsS = (2 * distances.length * framesEach) / 10 + 0.5;
+  const playedS = () => page.locator('video').evaluate((video: HTMLVideoElement) => video.currentTime);
+  const untilS = (await playedS()) + roundsS;
+  await expect.poll(playedS, { timeout: (roundsS + 30) * 1000 }).toBeGreaterThan(untilS);
   const read = (await texts.allInnerTexts()).map((text) => Number(/step (\d\d)/.exec(text)?.[1]));
   const farthestM = distances[Math.min(...read)] ?? 0;
   expect(

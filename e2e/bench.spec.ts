@@ -52,12 +52,13 @@ test.describe('the bench', () => {
     await add(page, 'first\nsecond\nthird');
     await settled(page);
     await page.getByRole('button', { name: 'Station 3, third: move' }).focus();
+    // What a screen reader hears tells that a key has had its effect.
     await page.keyboard.press('Space');
-    await page.waitForTimeout(300);
+    await expect(page.getByText(/^third (?:is picked up|would be station 3)/)).toBeAttached();
     await page.keyboard.press('ArrowUp');
-    await page.waitForTimeout(300);
+    await expect(page.getByText('third would be station 2.')).toBeAttached();
     await page.keyboard.press('ArrowUp');
-    await page.waitForTimeout(300);
+    await expect(page.getByText('third would be station 1.')).toBeAttached();
     await page.keyboard.press('Space');
     await expect.poll(() => stationNames(page)).toEqual(['third', 'first', 'second']);
 
@@ -67,6 +68,7 @@ test.describe('the bench', () => {
     await page.mouse.move(from.x + 10, from.y + 10);
     await page.mouse.down();
     await page.mouse.move(to.x + 10, to.y + 20, { steps: 12 });
+    await expect(page.getByText('third would be station 2.')).toBeAttached();
     await page.mouse.up();
     await expect.poll(() => stationNames(page)).toEqual(['first', 'third', 'second']);
 

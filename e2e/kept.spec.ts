@@ -136,9 +136,9 @@ test('pictures become one set, in the order and with the words that were given',
   await page.getByLabel('What is to be seen, read aloud').nth(1).fill('A brown crab');
   await page.getByRole('button', { name: 'Picture 2: move' }).focus();
   await page.keyboard.press('Space');
-  await page.waitForTimeout(300);
+  await expect(page.getByText(/^Picture 2 (?:is picked up|would be picture 2)/)).toBeAttached();
   await page.keyboard.press('ArrowUp');
-  await page.waitForTimeout(300);
+  await expect(page.getByText('Picture 2 would be picture 1.')).toBeAttached();
   await page.keyboard.press('Space');
   await expect(page.getByLabel('Caption').first()).toHaveValue('A crab under its stone');
   await page.getByRole('button', { name: 'Keep the set' }).click();
@@ -202,7 +202,7 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await expect(async () => {
     await page.keyboard.press('End');
     expect(await page.evaluate(() => getSelection()?.isCollapsed)).toBe(true);
-    await page.waitForTimeout(150);
+    await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
     expect(await page.evaluate(() => getSelection()?.isCollapsed)).toBe(true);
   }).toPass();
   await page.keyboard.press('Enter');
@@ -277,7 +277,7 @@ test('a hostile drawing is opened without effect', async ({ page, context }) => 
       document.body.append(element);
     }
   }, address);
-  await victim.waitForTimeout(800);
+  await victim.waitForLoadState('networkidle');
   expect(await victim.title()).not.toBe('taken over');
   expect(asked.filter((path) => path === '/api/session')).toHaveLength(0);
 });

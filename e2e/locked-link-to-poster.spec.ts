@@ -6,6 +6,7 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
   context,
 }, info) => {
   const link = `${cofferlane}/leaf/field-guide-to-limpets`;
+  await page.clock.install();
   await signIn(page);
   await newLesson(page, 'Limpets at low tide');
 
@@ -40,7 +41,6 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
     await owner.getByLabel('No sign-in needed').check();
     await owner.getByRole('button', { name: 'Keep' }).click();
     await expect(owner.getByLabel('No sign-in needed')).toBeChecked();
-    await owner.waitForTimeout(2100); // shorter absences don't count as a journey elsewhere
     await owner.close();
   });
 
@@ -48,7 +48,8 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
     await page.bringToFront();
     // Headless pages keep the focus; what the browser tells a page on return is told here.
     await page.evaluate(() => window.dispatchEvent(new Event('blur')));
-    await page.waitForTimeout(2100);
+    // Shorter absences don't count as a journey elsewhere.
+    await page.clock.fastForward(2100);
     await page.evaluate(() => window.dispatchEvent(new Event('focus')));
     await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
     await expect(page.getByText('Look for a low cone stuck to bare rock.', { exact: false })).toBeVisible();

@@ -1,32 +1,41 @@
 // `npm test`: everything that can fail, from a fresh clone. `npm test -- server e2e` runs some parts only:
 // format, types, lint, boundaries, unit, server, attack, dev, e2e. What comes after a part's name is handed to its runner.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { runAttacks } from './attack/attacks.mjs';
 import { build } from './build.mjs';
 import { testDev } from './dev-test.mjs';
 import { mariadbPackages } from './database.mjs';
 import { requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
+import { commandOf, isAlive } from './process.mjs';
 import { projectFolder, readSettings, runMain, serverEnvironment, Trouble } from './settings.mjs';
 import { startDatabaseAlone, startStack } from './stack.mjs';
 
 const testPackages = { ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
 const partNames = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'attack', 'dev', 'e2e'];
 const output = join(projectFolder, 'test-output');
+const firstPort = Number(process.env.HAPSET_TEST_PORT ?? '4400');
+/** Of the ports of one stack and those of the next; e2e/journey.ts counts the same way. */
+const portStep = 20;
+/** Journeys run beside each other, each worker on a stack of its own. Two cores. */
+const journeyWorkers = 2;
 // Other ports than a running Hapset's, so that both can be at work.
-const settings = {
+const settingsOf = (index) => ({
   ...readSettings({
-    HAPSET_PORT: process.env.HAPSET_TEST_PORT ?? '4400',
-    HAPSET_NEIGHBOURS_PORT: process.env.HAPSET_TEST_NEIGHBOURS_PORT ?? '4410',
-    HAPSET_DATA: join(output, 'data'),
+    HAPSET_PORT: String(firstPort + index * portStep),
+    HAPSET_NEIGHBOURS_PORT: String(firstPort + 10 + index * portStep),
+    HAPSET_DATA: join(output, `data-${index}`),
   }),
   testDatabases: true,
-};
+});
+const settings = settingsOf(0);
 /** Where tests put what they need for a moment; gone with the run, whatever they forget. */
 const temporary = mkdtempSync(join(tmpdir(), 'hapset-test-'));
 process.on('exit', () => rmSync(temporary, { recursive: true, force: true }));
+/** How long each test took. */
+const durations = [];
 const unitProjects = ['core', 'contract', 'readers', 'neighbours', 'web', 'scripts'];
 
 const parts = {
@@ -45,7 +54,7 @@ const parts = {
   server: (rest) => withDatabase(() => runJest('server', ['server'], rest)),
   attack: () => runAttacks(),
   dev: () => testDev(),
-  e2e: (rest) => withStack(() => runPlaywright(rest)),
+  e2e: (rest) => withStacks(() => runPlaywright(rest)),
 };
 
 await runMain(async () => {
@@ -56,6 +65,7 @@ await runMain(async () => {
   build();
   const named = process.argv.slice(2).filter((word) => partNames.includes(word));
   const rest = process.argv.slice(2).filter((word) => !partNames.includes(word));
+  takeTestLock();
   rmSync(output, { recursive: true, force: true });
   mkdirSync(output, { recursive: true });
   let passed = 0;
@@ -69,9 +79,37 @@ await runMain(async () => {
       `\n=== ${name}: ${result.passed} passed, ${result.failed} failed (${Math.round((Date.now() - began) / 1000)} s)\n`,
     );
   }
+  tellSlowest();
   console.log(`${passed} passed, ${failed} failed`);
   if (failed > 0 || passed === 0) process.exitCode = 1;
 });
+
+function noteJourneys(suites, file = '') {
+  for (const suite of suites ?? []) {
+    noteJourneys(suite.suites, suite.file ?? file);
+    for (const { title, tests } of suite.specs ?? [])
+      durations.push({ what: `${suite.file ?? file}: ${title}`, ms: tests[0]?.results[0]?.duration ?? 0 });
+  }
+}
+
+function tellSlowest() {
+  const slowest = durations.sort((one, other) => other.ms - one.ms).slice(0, 10);
+  if (slowest.length > 0) console.log('The slowest:');
+  for (const { what, ms } of slowest) console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${what.slice(0, 140)}`);
+  if (slowest.length > 0) console.log('');
+}
+
+/** One run at a time in a clone: a second one would delete the database of the first. @throws Trouble */
+function takeTestLock() {
+  const lock = join(projectFolder, 'node_modules/.hapset-test');
+  const owner = existsSync(lock) ? Number(readFileSync(lock, 'utf8')) : 0;
+  if (owner > 0 && isAlive(owner) && /scripts\/test\.mjs/.test(commandOf(owner)))
+    throw new Trouble(
+      `Tests already run in this folder (process ${owner}). Wait for their end, or clone it a second time.`,
+    );
+  writeFileSync(lock, String(process.pid));
+  process.on('exit', () => rmSync(lock, { force: true }));
+}
 
 /** Runs a command. It is told when we are to end, so that nothing is left behind. */
 function run(command, args, environment = {}) {
@@ -116,7 +154,12 @@ async function runJest(name, projects, rest) {
     databaseEnvironment(),
   );
   if (!existsSync(file)) return { passed: 0, failed: 1 };
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(
+    readFileSync(file, 'utf8'),
+  );
+  for (const { name: path, assertionResults } of testResults)
+    for (const { fullName, duration } of assertionResults)
+      durations.push({ what: `${basename(path)}: ${fullName}`, ms: duration ?? 0 });
   const failed = numFailedTests + numRuntimeErrorTestSuites;
   return { passed: numPassedTests, failed: code !== 0 && failed === 0 ? 1 : failed };
 }
@@ -125,11 +168,13 @@ async function runPlaywright(rest) {
   const file = join(output, 'e2e.json');
   const code = await run('node', ['node_modules/@playwright/test/cli.js', 'test', ...rest], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: file,
-    HAPSET_TEST_ADDRESS: settings.address,
-    HAPSET_TEST_NEIGHBOURS_PORT: String(settings.neighboursPort),
+    HAPSET_TEST_PORT: String(firstPort),
+    HAPSET_TEST_WORKERS: String(journeyWorkers),
   });
   if (!existsSync(file)) return { passed: 0, failed: 1 };
-  const { expected, unexpected, flaky } = JSON.parse(readFileSync(file, 'utf8')).stats;
+  const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'));
+  const { expected, unexpected, flaky } = stats;
+  noteJourneys(suites);
   const failed = unexpected + flaky;
   return { passed: expected, failed: code !== 0 && failed === 0 ? 1 : failed };
 }
@@ -139,9 +184,16 @@ async function withDatabase(work) {
   return during(() => database.stop(), work);
 }
 
-async function withStack(work) {
-  const stack = await startStack(settings);
-  return during(() => stack.stop(), work);
+async function withStacks(work) {
+  const stacks = [];
+  try {
+    // One after the other: each has its database to make and the demo to load, and two would only wait for each other.
+    for (let index = 0; index < journeyWorkers; index += 1) stacks.push(await startStack(settingsOf(index)));
+  } catch (error) {
+    for (const stack of stacks) await stack.stop();
+    throw error;
+  }
+  return during(() => Promise.all(stacks.map((stack) => stack.stop())), work);
 }
 
 /** Ends what was started, also when the work fails or somebody presses Ctrl+C. */

@@ -7,6 +7,7 @@ import {
   useSensor,
   useSensors,
   type DragEndEvent,
+  type Announcements,
 } from '@dnd-kit/core';
 import { restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import {
@@ -85,6 +86,7 @@ export function PictureOrder({
   return (
     <>
       <DndContext
+        accessibility={{ announcements: announcements(keys) }}
         sensors={sensors}
         collisionDetection={closestCenter}
         modifiers={[restrictToVerticalAxis]}
@@ -173,4 +175,18 @@ function PictureRow({
       )}
     </li>
   );
+}
+
+/** What a screen reader hears while a picture is moved. */
+function announcements(keys: readonly string[]): Announcements {
+  const place = (key: string | number): number => keys.indexOf(String(key)) + 1;
+  return {
+    onDragStart: ({ active }) =>
+      `Picture ${place(active.id)} is picked up. Arrow keys move it, Space puts it down, Escape leaves it where it was.`,
+    onDragOver: ({ active, over }) =>
+      over ? `Picture ${place(active.id)} would be picture ${place(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? `Picture ${place(active.id)} is picture ${place(over.id)} now.` : undefined,
+    onDragCancel: ({ active }) => `Picture ${place(active.id)} stays where it was.`,
+  };
 }
