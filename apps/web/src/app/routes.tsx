@@ -33,7 +33,7 @@ async function staffOrVisitor(asked: LoaderFunctionArgs): Promise<Response | nul
 export const router = createBrowserRouter([
   {
     path: '/sign-in',
-    lazy: () => import('../school/account/sign-in-page.js'),
+    lazy: { Component: async () => (await import('../school/account/sign-in-page.js')).SignInPage },
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
   },
@@ -41,14 +41,14 @@ export const router = createBrowserRouter([
   {
     path: '/prints/:printId',
     loader: staffOnly,
-    lazy: () => import('../paper/sheet/print-page.js'),
+    lazy: { Component: async () => (await import('../paper/sheet/print-page.js')).PrintPage },
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
   },
   // For students: no session, no tabs.
   {
     path: '/read',
-    lazy: () => import('../student-pages/student-reader/read-page.js'),
+    lazy: { Component: async () => (await import('../student-pages/student-reader/read-page.js')).StudentReaderPage },
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
   },
@@ -58,7 +58,12 @@ export const router = createBrowserRouter([
     element: <InspectFrame />,
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
-    children: [{ index: true, lazy: () => import('../reads/inspection/inspect-page.js') }],
+    children: [
+      {
+        index: true,
+        lazy: { Component: async () => (await import('../reads/inspection/inspect-page.js')).InspectPage },
+      },
+    ],
   },
   {
     path: '/',
@@ -67,34 +72,91 @@ export const router = createBrowserRouter([
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
     children: [
-      { index: true, lazy: () => import('../overview/start/start-page.js') },
-      { path: 'lessons', lazy: () => import('../overview/bench/lessons-page.js') },
-      { path: 'lessons/:lessonId', lazy: () => import('../overview/bench/bench-page.js') },
+      { index: true, lazy: { Component: async () => (await import('../overview/start/start-page.js')).StartPage } },
+      {
+        path: 'lessons',
+        lazy: { Component: async () => (await import('../overview/bench/lessons-page.js')).LessonsPage },
+      },
+      {
+        path: 'lessons/:lessonId',
+        lazy: { Component: async () => (await import('../overview/bench/bench-page.js')).BenchPage },
+      },
       {
         path: 'lessons/:lessonId/stations/:stationId',
-        lazy: () => import('../overview/material-page/material-page.js'),
+        lazy: { Component: async () => (await import('../overview/material-page/material-page.js')).MaterialPage },
       },
-      { path: 'shelf', lazy: () => import('../overview/shelf/shelf-page.js') },
-      { path: 'lessons/:lessonId/stations/:stationId/try', lazy: () => import('../reads/tryout/try-page.js') },
-      { path: 'shelf/short-links', lazy: () => import('../code/short-link/short-links-page.js') },
-      { path: 'shelf/:materialId/try', lazy: () => import('../reads/tryout/try-page.js') },
-      { path: 'shelf/files', lazy: () => import('../gather/file/files-page.js') },
-      { path: 'shelf/:materialId/write', lazy: () => import('../gather/written-page/write-page.js') },
-      { path: 'shelf/:materialId', lazy: () => import('../overview/material-page/material-page.js') },
-      { path: 'sheets', lazy: () => import('../paper/sheet/compose-page.js') },
-      { path: 'school/students', lazy: () => import('../students/student/students-page.js') },
-      { path: 'school/students/import', lazy: () => import('../students/student/import-page.js') },
-      { path: 'school/students/cards', lazy: () => import('../students/student-card/cards-page.js') },
-      { path: 'school/students/read', lazy: () => import('../students/student-card/read-page.js') },
-      { path: 'school/templates', lazy: () => import('../paper/sheet/templates-page.js') },
-      { path: 'add', lazy: () => import('../overview/add/add-page.js') },
-      { path: 'devices', lazy: () => import('../school/devices-page/devices-page.js') },
-      { path: 'school/looks', lazy: () => import('../code/look/looks-page.js') },
-      { path: 'school/looks/:lookId', lazy: () => import('../overview/look-editor/look-editor-page.js') },
-      { path: 'school', lazy: () => import('../overview/school/school-page.js') },
-      { path: 'school/services', lazy: () => import('../gather/service-description/services-page.js') },
-      { path: 'school/services/new', lazy: () => import('../gather/service-description/service-page.js') },
-      { path: 'school/services/:serviceId', lazy: () => import('../gather/service-description/service-page.js') },
+      { path: 'shelf', lazy: { Component: async () => (await import('../overview/shelf/shelf-page.js')).ShelfPage } },
+      {
+        path: 'lessons/:lessonId/stations/:stationId/try',
+        lazy: { Component: async () => (await import('../reads/tryout/try-page.js')).TryPage },
+      },
+      {
+        path: 'shelf/short-links',
+        lazy: { Component: async () => (await import('../code/short-link/short-links-page.js')).ShortLinksPage },
+      },
+      {
+        path: 'shelf/:materialId/try',
+        lazy: { Component: async () => (await import('../reads/tryout/try-page.js')).TryPage },
+      },
+      {
+        path: 'shelf/files',
+        lazy: { Component: async () => (await import('../gather/file/files-page.js')).FilesPage },
+      },
+      {
+        path: 'shelf/:materialId/write',
+        lazy: { Component: async () => (await import('../gather/written-page/write-page.js')).WritePage },
+      },
+      {
+        path: 'shelf/:materialId',
+        lazy: { Component: async () => (await import('../overview/material-page/material-page.js')).MaterialPage },
+      },
+      { path: 'sheets', lazy: { Component: async () => (await import('../paper/sheet/compose-page.js')).ComposePage } },
+      {
+        path: 'school/students',
+        lazy: { Component: async () => (await import('../students/student/students-page.js')).StudentsPage },
+      },
+      {
+        path: 'school/students/import',
+        lazy: { Component: async () => (await import('../students/student/import-page.js')).ImportRosterPage },
+      },
+      {
+        path: 'school/students/cards',
+        lazy: { Component: async () => (await import('../students/student-card/cards-page.js')).CardsPage },
+      },
+      {
+        path: 'school/students/read',
+        lazy: { Component: async () => (await import('../students/student-card/read-page.js')).ReadCardsPage },
+      },
+      {
+        path: 'school/templates',
+        lazy: { Component: async () => (await import('../paper/sheet/templates-page.js')).TemplatesPage },
+      },
+      { path: 'add', lazy: { Component: async () => (await import('../overview/add/add-page.js')).AddPage } },
+      {
+        path: 'devices',
+        lazy: { Component: async () => (await import('../school/devices-page/devices-page.js')).DevicesPage },
+      },
+      { path: 'school/looks', lazy: { Component: async () => (await import('../code/look/looks-page.js')).LooksPage } },
+      {
+        path: 'school/looks/:lookId',
+        lazy: { Component: async () => (await import('../overview/look-editor/look-editor-page.js')).LookEditorPage },
+      },
+      {
+        path: 'school',
+        lazy: { Component: async () => (await import('../overview/school/school-page.js')).SchoolPage },
+      },
+      {
+        path: 'school/services',
+        lazy: { Component: async () => (await import('../gather/service-description/services-page.js')).ServicesPage },
+      },
+      {
+        path: 'school/services/new',
+        lazy: { Component: async () => (await import('../gather/service-description/service-page.js')).ServicePage },
+      },
+      {
+        path: 'school/services/:serviceId',
+        lazy: { Component: async () => (await import('../gather/service-description/service-page.js')).ServicePage },
+      },
       { path: '*', element: <NotFoundPage /> },
     ],
   },

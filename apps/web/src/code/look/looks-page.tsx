@@ -23,7 +23,7 @@ import { drawSample, usualSample, type LookSample } from './sample.js';
 import { Icon } from '../../platform/design/icon.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 
-export function Component(): ReactElement {
+export function LooksPage(): ReactElement {
   const looks = useQuery(looksQuery);
   const mayRule = useSession()?.role === 'administrator';
   const devices = useDevicesOf(null);

@@ -16,7 +16,7 @@ import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinksQuery } from './short-link.queries.js';
 
 /** All short links of a teacher: where each leads, where it is used, and whether it still opens. */
-export function Component(): ReactElement {
+export function ShortLinksPage(): ReactElement {
   const [find, setFind] = useState('');
   const [filter, setFilter] = useState<ShortLinkFilter>('all');
   const wanted = useDeferredValue(find.trim());

@@ -1,5 +1,5 @@
 /** A teacher's kept files: how much room they take, where each is shown, and what may go. */
-import { routes, type FilesPage, type FileView } from '@hapset/contract';
+import { routes, type FilesPage as FilesView, type FileView } from '@hapset/contract';
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -14,7 +14,7 @@ import { bytes } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { filesQuery } from './file.queries.js';
 
-export function Component(): ReactElement {
+export function FilesPage(): ReactElement {
   const files = useInfiniteQuery(filesQuery);
   const rows = files.data?.pages.flatMap((page) => page.rows) ?? [];
   const [first] = files.data?.pages ?? [];
@@ -54,7 +54,7 @@ export function Component(): ReactElement {
   );
 }
 
-function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { readonly page: FilesPage }): ReactElement {
+function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { readonly page: FilesView }): ReactElement {
   const part = Math.min(1, usedBytes / teacherLimitBytes);
   return (
     <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">

@@ -18,7 +18,7 @@ import { ServiceForm } from './service-form.js';
 import { servicesQuery, useKeepService } from './service.queries.js';
 import { Tryout } from './tryout.js';
 
-export function Component(): ReactElement {
+export function ServicePage(): ReactElement {
   const { serviceId } = useParams();
   const services = useQuery({ ...servicesQuery, refetchOnWindowFocus: false });
   if (services.isPending) return <Loading rows={3} label="The service is loading" />;
@@ -26,10 +26,10 @@ export function Component(): ReactElement {
   const service = services.data.find(({ id }) => id === serviceId) ?? null;
   if (serviceId !== undefined && !service)
     return <Failed words={wordsFor(new ApiError('not-found'))} onRetry={() => void services.refetch()} />;
-  return <ServicePage key={`${serviceId ?? ''} ${service?.version ?? ''}`} service={service} />;
+  return <ServiceContent key={`${serviceId ?? ''} ${service?.version ?? ''}`} service={service} />;
 }
 
-function ServicePage({ service }: { readonly service: ServiceView | null }): ReactElement {
+function ServiceContent({ service }: { readonly service: ServiceView | null }): ReactElement {
   const mayChange = useSession()?.role === 'administrator';
   const notice = useNotice();
   const navigate = useNavigate();

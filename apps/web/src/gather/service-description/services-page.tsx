@@ -17,7 +17,7 @@ import { ImportServices } from './import-services.js';
 import { saveServiceFile } from './service-file.js';
 import { servicesQuery, useKeepService } from './service.queries.js';
 
-export function Component(): ReactElement {
+export function ServicesPage(): ReactElement {
   const services = useQuery(servicesQuery);
   const mayChange = useSession()?.role === 'administrator';
   const [importing, setImporting] = useState(false);

@@ -19,7 +19,7 @@ import { pageExtensions, type KnownFile } from './page-extensions.js';
 import { PageToolbar } from './page-toolbar.js';
 import { useAutosave, type SaveState } from './use-autosave.js';
 
-export function Component(): ReactElement {
+export function WritePage(): ReactElement {
   const { materialId = '' } = useParams();
   // Read once: from then on the editor holds the page, and its saving finds out when somebody else changed it.
   const page = useQuery({

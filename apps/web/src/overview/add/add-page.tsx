@@ -27,7 +27,7 @@ import { broughtText } from './brought.js';
 import { useAddTo } from './use-add-to.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 
-export function Component(): ReactElement {
+export function AddPage(): ReactElement {
   const [search] = useSearchParams();
   const [lessonId, setLessonId] = useState(search.get('lesson') ?? '');
   const add = useAddTo(lessonId === '' ? null : lessonId);

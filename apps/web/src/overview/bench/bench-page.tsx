@@ -1,28 +1,19 @@
-import type { BenchView } from '@hapset/contract';
+import type { BenchRow, BenchView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useState, type ReactElement } from 'react';
-import { Link, useParams } from 'react-router';
+import type { ReactElement } from 'react';
+import { useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../../opens/access-check/use-open-again-on-return.js';
-import { Button, buttonClass } from '../../platform/design/button.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { useOpenMaterial } from '../../gather/material/material.queries.js';
 import { useRehearsals } from '../../reads/rehearsal/use-rehearsals.js';
-import { lessonPicturesAddress } from '../../paper/picture/picture-address.js';
-import { composerOfLesson } from '../../paper/sheet/places-of-address.js';
-import { PageHead } from '../../platform/design/page-head.js';
-import { lessonTime, metres } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { BenchProgress } from './bench-progress.js';
 import { BenchTable } from './bench-table.js';
 import { benchQuery, useAddStations } from '../../lessons/lesson/lesson.queries.js';
+import { BenchHead } from './bench-head.js';
 
-const LessonLook = lazy(() => import('../../code/look/lesson-look.js'));
-const ChangeLesson = lazy(() =>
-  import('../../lessons/lesson/change-lesson.js').then(({ ChangeLesson: component }) => ({ default: component })),
-);
-
-export function Component(): ReactElement {
+export function BenchPage(): ReactElement {
   const lessonId = useParams().lessonId ?? '';
   const bench = useQuery(benchQuery(lessonId));
   if (bench.isPending) return <Loading rows={6} label="The bench is loading" />;
@@ -32,59 +23,18 @@ export function Component(): ReactElement {
 
 function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
   const { lesson, rows } = bench;
-  const [changing, setChanging] = useState(false);
-  const [looking, setLooking] = useState(false);
   const add = useAddStations(lesson.id);
   const open = useOpenMaterial();
   const rehearsals = useRehearsals(
     rows.map(({ stationId, code, rehearsal }) => ({ place: { stationId }, code, rehearsal })),
   );
-  const notOpen = rows.filter(
-    ({ readiness }) => !['done', 'not-yet'].includes(readiness.opens.state) && !readiness.opens.opening,
-  );
   useOpenAgainOnReturn(
-    notOpen.map((row) => row.material.id),
+    rows.filter(isShut).map((row) => row.material.id),
     (materialId) => open.mutate(materialId),
   );
-
-  const about = [
-    lesson.className ? `Class ${lesson.className}` : '',
-    lessonTime(lesson.date, lesson.startsAt),
-    lesson.place,
-    `students stand ${metres(lesson.viewingDistanceM)} from the wall`,
-  ];
   return (
     <>
-      <PageHead
-        title={lesson.name}
-        about={about.filter((part) => part !== '').join(' · ')}
-        actions={
-          <>
-            <Button onClick={() => setChanging(true)}>Change lesson</Button>
-            {rows.some(({ code }) => code !== null) && (
-              <>
-                <Button onClick={() => setLooking(true)}>Look</Button>
-                <a
-                  href={lessonPicturesAddress(lesson.id, { use: 'document', format: 'png' })}
-                  download
-                  className={buttonClass()}
-                  title="All codes in one ZIP file, named after their stations"
-                >
-                  Save all pictures
-                </a>
-              </>
-            )}
-            {rows.some(({ code }) => code !== null) && (
-              <Link to={composerOfLesson(lesson.id)} className={buttonClass()}>
-                Make sheets
-              </Link>
-            )}
-            <Link to={`/add?lesson=${lesson.id}`} className={buttonClass('main')}>
-              Add a station
-            </Link>
-          </>
-        }
-      />
+      <BenchHead bench={bench} />
       <BenchProgress bench={bench} rehearsals={rehearsals} />
       {rows.length === 0 ? (
         <Empty title="No stations yet">
@@ -105,8 +55,11 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
           onAdd={(items) => add.mutateAsync(items)}
         />
       </div>
-      <Suspense>{changing && <ChangeLesson lesson={lesson} onClose={() => setChanging(false)} />}</Suspense>
-      <Suspense>{looking && <LessonLook bench={bench} onClose={() => setLooking(false)} />}</Suspense>
     </>
   );
+}
+
+/** It was looked at, and students don't get in: when the teacher comes back, it may be mended. */
+function isShut({ readiness: { opens } }: BenchRow): boolean {
+  return !['done', 'not-yet'].includes(opens.state) && !opens.opening;
 }

@@ -30,14 +30,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
     id: row.stationId,
   });
   const [renaming, setRenaming] = useState(false);
-  const removal = useRemoval({
-    remove: routes.removeStation,
-    restore: routes.restoreStation,
-    params: { stationId: row.stationId },
-    words: `“${row.name}” was removed. It stays on the shelf.`,
-  });
   const page = `/lessons/${lessonId}/stations/${row.stationId}`;
-  const { readiness } = row;
   return (
     <div
       ref={setNodeRef}
@@ -59,55 +52,102 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
         >
           {row.position}
         </button>
-        {row.code ? (
-          <CodePicture drawing={row.code.drawing} label="" className="size-[46px] shrink-0" />
-        ) : (
-          <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />
-        )}
-        <span className="min-w-0 leading-snug">
-          {renaming ? (
-            <RenameStation row={row} onDone={() => setRenaming(false)} />
-          ) : (
-            <Link
-              to={page}
-              className="block truncate text-[15.5px] font-semibold text-ink no-underline hover:underline"
-            >
-              {row.name}
-            </Link>
-          )}
-          <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
-            <KindIcon kind={row.material.kind} />{' '}
-            {[kindWords[row.material.kind], row.material.at?.service ?? null]
-              .filter((part) => part !== null)
-              .join(' · ')}
-          </span>
-        </span>
+        <Station row={row} page={page} renaming={renaming} onRenamed={() => setRenaming(false)} />
       </div>
+      <Answers row={row} page={page} rehearsing={rehearsing} />
+      <More row={row} last={last} onMove={onMove} onRename={() => setRenaming(true)} />
+    </div>
+  );
+}
+
+/** Its code, its name and what it is. */
+function Station({
+  row,
+  page,
+  renaming,
+  onRenamed,
+}: {
+  readonly row: BenchRow;
+  readonly page: string;
+  readonly renaming: boolean;
+  readonly onRenamed: () => void;
+}): ReactElement {
+  const { kind, at } = row.material;
+  return (
+    <>
+      {row.code ? (
+        <CodePicture drawing={row.code.drawing} label="" className="size-[46px] shrink-0" />
+      ) : (
+        <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />
+      )}
+      <span className="min-w-0 leading-snug">
+        {renaming ? (
+          <RenameStation row={row} onDone={onRenamed} />
+        ) : (
+          <Link to={page} className="block truncate text-[15.5px] font-semibold text-ink no-underline hover:underline">
+            {row.name}
+          </Link>
+        )}
+        <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
+          <KindIcon kind={kind} /> {[kindWords[kind], at?.service ?? null].filter((part) => part !== null).join(' · ')}
+        </span>
+      </span>
+    </>
+  );
+}
+
+function Answers({
+  row: { readiness, material, code },
+  page,
+  rehearsing,
+}: {
+  readonly row: BenchRow;
+  readonly page: string;
+  readonly rehearsing: boolean;
+}): ReactElement {
+  return (
+    <>
       <Cell to={`${page}#opens`}>
         <AnswerCell question="Opens" answer={opensWords(readiness.opens)} />
       </Cell>
       <Cell to={`${page}#carries`}>
-        <AnswerCell question="Code" answer={carriesWords(readiness.carries, row.material.kind)} />
+        <AnswerCell question="Code" answer={carriesWords(readiness.carries, material.kind)} />
       </Cell>
       <Cell to={`${page}#reads`}>
-        <AnswerCell question="Reads" answer={readsWords(readiness.reads, rehearsing && row.code !== null)} />
+        <AnswerCell question="Reads" answer={readsWords(readiness.reads, rehearsing && code !== null)} />
       </Cell>
       <Cell to={`${page}#paper`}>
         <AnswerCell question="On paper" answer={paperWords(readiness.paper)} />
       </Cell>
-      <div role="cell" className="absolute top-3 right-2 lg:static">
-        <Menu
-          label={`More for ${row.name}`}
-          entries={[
-            { label: 'Rename', onSelect: () => setRenaming(true) },
-            { label: 'Move up', onSelect: () => onMove(-1), disabled: row.position === 1 },
-            { label: 'Move down', onSelect: () => onMove(1), disabled: last },
-            { label: 'Remove', onSelect: removal.run, danger: true },
-          ]}
-        >
-          <Icon icon={MoreHorizontal} size={17} />
-        </Menu>
-      </div>
+    </>
+  );
+}
+
+function More({
+  row,
+  last,
+  onMove,
+  onRename,
+}: Pick<Props, 'row' | 'last' | 'onMove'> & { readonly onRename: () => void }): ReactElement {
+  const removal = useRemoval({
+    remove: routes.removeStation,
+    restore: routes.restoreStation,
+    params: { stationId: row.stationId },
+    words: `“${row.name}” was removed. It stays on the shelf.`,
+  });
+  return (
+    <div role="cell" className="absolute top-3 right-2 lg:static">
+      <Menu
+        label={`More for ${row.name}`}
+        entries={[
+          { label: 'Rename', onSelect: onRename },
+          { label: 'Move up', onSelect: () => onMove(-1), disabled: row.position === 1 },
+          { label: 'Move down', onSelect: () => onMove(1), disabled: last },
+          { label: 'Remove', onSelect: removal.run, danger: true },
+        ]}
+      >
+        <Icon icon={MoreHorizontal} size={17} />
+      </Menu>
     </div>
   );
 }

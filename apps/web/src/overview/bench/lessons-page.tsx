@@ -12,7 +12,7 @@ const NewLesson = lazy(() =>
   import('../../lessons/lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })),
 );
 
-export function Component(): ReactElement {
+export function LessonsPage(): ReactElement {
   const [creating, setCreating] = useState(false);
   return (
     <>

@@ -1,6 +1,6 @@
 /** One material, one page, top to bottom in the order of the work; the same inside and outside a lesson. */
 import { useQuery } from '@tanstack/react-query';
-import type { MaterialPage } from '@hapset/contract';
+import type { MaterialPage as PageView } from '@hapset/contract';
 import { useEffect, useState, type ReactElement } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../../opens/access-check/use-open-again-on-return.js';
@@ -23,7 +23,7 @@ import { CodeAside } from './code-aside.js';
 import { materialPageQuery, useOpenMaterial } from '../../gather/material/material.queries.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
 
-export function Component(): ReactElement {
+export function MaterialPage(): ReactElement {
   const { stationId, materialId = '' } = useParams();
   const place: PlaceId = stationId !== undefined ? { stationId } : { materialId };
   const page = useQuery(materialPageQuery(place));
@@ -32,7 +32,7 @@ export function Component(): ReactElement {
   return <Page key={JSON.stringify(place)} place={place} page={page.data} />;
 }
 
-function Page({ place, page }: { readonly place: PlaceId; readonly page: MaterialPage }): ReactElement {
+function Page({ place, page }: { readonly place: PlaceId; readonly page: PageView }): ReactElement {
   const { material, station, code, readiness, rehearsal } = page;
   const [changing, setChanging] = useState(false);
   const open = useOpenMaterial();
@@ -72,7 +72,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: Materia
   );
 }
 
-function Trail({ page: { station, lessons } }: { readonly page: MaterialPage }): ReactElement {
+function Trail({ page: { station, lessons } }: { readonly page: PageView }): ReactElement {
   if (station) {
     return (
       <>

@@ -14,7 +14,7 @@ import { ServerNotesPart } from '../../school/settings/server-notes.js';
 import { TeacherClassesPart } from '../../school/settings/teacher-classes.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 
-export function Component(): ReactElement {
+export function SchoolPage(): ReactElement {
   const session = useSession();
   const school = useQuery(schoolQuery);
   return (

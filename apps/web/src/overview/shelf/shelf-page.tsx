@@ -1,3 +1,4 @@
+import type { ShelfRow as ShelfRowView } from '@hapset/contract';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -12,47 +13,21 @@ import { shelfQuery, useCreateMaterials } from '../../gather/material/material.q
 import { ShelfRow } from './shelf-row.js';
 import { TagBar } from './tag-bar.js';
 
-export function Component(): ReactElement {
+export function ShelfPage(): ReactElement {
   const [search, setSearch] = useSearchParams();
   const tag = search.get('tag');
   const [find, setFind] = useState('');
   const wanted = useDeferredValue(find.trim());
   const shelf = useInfiniteQuery(shelfQuery(wanted, tag));
-  const [chosen, setChosen] = useState<readonly string[]>([]);
   const navigate = useNavigate();
   const create = useCreateMaterials();
   const rows = shelf.data?.pages.flatMap((page) => page.rows) ?? [];
-  const total = shelf.data?.pages[0]?.total ?? 0;
   return (
     <>
       <PageHead
         title="Shelf"
         about="All your materials, in a lesson or in none."
-        actions={
-          <>
-            <input
-              type="search"
-              aria-label="Find on the shelf"
-              placeholder="Find by title, link or words"
-              value={find}
-              autoFocus={search.get('focus') === 'find'}
-              onChange={(event) => setFind(event.target.value)}
-              className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
-            />
-            <Link to="/inspect" className={buttonClass()}>
-              Inspect a code
-            </Link>
-            <Link to="/shelf/short-links" className={buttonClass()}>
-              Short links
-            </Link>
-            <Link to="/shelf/files" className={buttonClass()}>
-              Files
-            </Link>
-            <Link to="/add" className={buttonClass('main')}>
-              Add something
-            </Link>
-          </>
-        }
+        actions={<Ways find={find} onFind={setFind} autoFocus={search.get('focus') === 'find'} />}
       />
       <Intake
         label="Next material"
@@ -68,51 +43,102 @@ export function Component(): ReactElement {
       <div className="mt-4">
         {shelf.isPending && <Loading label="The shelf is loading" />}
         {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
-        {shelf.isSuccess &&
-          rows.length === 0 &&
-          (wanted === '' ? (
-            <Empty title="The shelf is empty">
-              Whatever you paste above stands here and can be used in any lesson.
-            </Empty>
-          ) : (
-            <Empty title={`Nothing found for “${wanted}”`}>Try fewer letters, or another word of the title.</Empty>
-          ))}
-        {rows.length > 0 && (
-          <>
-            <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
-              {plural(total, 'material')}
-              {wanted === '' ? '' : ' found'}
-              {tag === null ? '' : ` in “${tag}”`}
-            </p>
-            {chosen.length > 0 && (
-              <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
-                <span className="text-[14px] font-semibold">{plural(chosen.length, 'material')} chosen</span>
-                <Link to={composerOfMaterials(chosen)} className={buttonClass()}>
-                  Make sheets
-                </Link>
-                <Button onClick={() => setChosen([])}>Choose none</Button>
-              </div>
-            )}
-            <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
-              {rows.map((row) => (
-                <ShelfRow
-                  key={row.material.id}
-                  row={row}
-                  ticked={chosen.includes(row.material.id)}
-                  onTick={(ticked) =>
-                    setChosen(ticked ? [...chosen, row.material.id] : chosen.filter((id) => id !== row.material.id))
-                  }
-                />
-              ))}
-            </ul>
-          </>
-        )}
+        {shelf.isSuccess && rows.length === 0 && <Nothing wanted={wanted} />}
+        {rows.length > 0 && <Rows rows={rows} total={shelf.data?.pages[0]?.total ?? 0} wanted={wanted} tag={tag} />}
         {shelf.hasNextPage && (
           <Button className="mt-3" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
             Show more
           </Button>
         )}
       </div>
+    </>
+  );
+}
+
+function Ways({
+  find,
+  onFind,
+  autoFocus,
+}: {
+  readonly find: string;
+  readonly onFind: (find: string) => void;
+  readonly autoFocus: boolean;
+}): ReactElement {
+  return (
+    <>
+      <input
+        type="search"
+        aria-label="Find on the shelf"
+        placeholder="Find by title, link or words"
+        value={find}
+        autoFocus={autoFocus}
+        onChange={(event) => onFind(event.target.value)}
+        className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+      />
+      <Link to="/inspect" className={buttonClass()}>
+        Inspect a code
+      </Link>
+      <Link to="/shelf/short-links" className={buttonClass()}>
+        Short links
+      </Link>
+      <Link to="/shelf/files" className={buttonClass()}>
+        Files
+      </Link>
+      <Link to="/add" className={buttonClass('main')}>
+        Add something
+      </Link>
+    </>
+  );
+}
+
+function Nothing({ wanted }: { readonly wanted: string }): ReactElement {
+  return wanted === '' ? (
+    <Empty title="The shelf is empty">Whatever you paste above stands here and can be used in any lesson.</Empty>
+  ) : (
+    <Empty title={`Nothing found for “${wanted}”`}>Try fewer letters, or another word of the title.</Empty>
+  );
+}
+
+function Rows({
+  rows,
+  total,
+  wanted,
+  tag,
+}: {
+  readonly rows: readonly ShelfRowView[];
+  readonly total: number;
+  readonly wanted: string;
+  readonly tag: string | null;
+}): ReactElement {
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  return (
+    <>
+      <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
+        {plural(total, 'material')}
+        {wanted === '' ? '' : ' found'}
+        {tag === null ? '' : ` in “${tag}”`}
+      </p>
+      {chosen.length > 0 && (
+        <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
+          <span className="text-[14px] font-semibold">{plural(chosen.length, 'material')} chosen</span>
+          <Link to={composerOfMaterials(chosen)} className={buttonClass()}>
+            Make sheets
+          </Link>
+          <Button onClick={() => setChosen([])}>Choose none</Button>
+        </div>
+      )}
+      <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+        {rows.map((row) => (
+          <ShelfRow
+            key={row.material.id}
+            row={row}
+            ticked={chosen.includes(row.material.id)}
+            onTick={(ticked) =>
+              setChosen(ticked ? [...chosen, row.material.id] : chosen.filter((id) => id !== row.material.id))
+            }
+          />
+        ))}
+      </ul>
     </>
   );
 }

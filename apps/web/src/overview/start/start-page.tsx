@@ -20,7 +20,7 @@ const NewLesson = lazy(() =>
   import('../../lessons/lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })),
 );
 
-export function Component(): ReactElement {
+export function StartPage(): ReactElement {
   const session = useSession();
   const navigate = useNavigate();
   const create = useCreateMaterials();

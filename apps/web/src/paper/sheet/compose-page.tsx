@@ -25,7 +25,7 @@ import { SheetOptions } from './sheet-options.js';
 import { previewQuery, templatesQuery, useMakePrint } from './sheet.queries.js';
 import { TemplateDialog } from './template-dialog.js';
 
-export function Component(): ReactElement {
+export function ComposePage(): ReactElement {
   const [search] = useSearchParams();
   const places = placesOfAddress(search);
   const school = useQuery(schoolQuery);

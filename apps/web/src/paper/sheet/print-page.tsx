@@ -9,7 +9,7 @@ import { Failed, Loading } from '../../platform/design/list-states.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { printPageAddress } from './sheet.queries.js';
 
-export function Component(): ReactElement {
+export function PrintPage(): ReactElement {
   const printId = useParams().printId ?? '';
   const print = useQuery({
     queryKey: ['sheets', 'print', printId],

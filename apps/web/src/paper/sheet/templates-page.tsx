@@ -16,7 +16,7 @@ import { TemplateDialog } from './template-dialog.js';
 
 type Editing = { readonly kind: SheetKind; readonly before: SheetTemplateView | null };
 
-export function Component(): ReactElement {
+export function TemplatesPage(): ReactElement {
   const templates = useQuery(templatesQuery);
   const [editing, setEditing] = useState<Editing | null>(null);
   const [kind, setKind] = useState<SheetKind>('poster');

@@ -14,7 +14,7 @@ import { SeenPicture, type SeenPictureFacts } from './seen-picture.js';
 
 type Status = 'ready' | 'reading' | 'nothing' | 'unreadable';
 
-export function Component(): ReactElement {
+export function InspectPage(): ReactElement {
   const [codes, setCodes] = useState<readonly ReadCode[]>([]);
   const [pictures, setPictures] = useState<readonly SeenPictureFacts[]>([]);
   const [status, setStatus] = useState<Status>('ready');

@@ -16,7 +16,7 @@ import { nominalPxPerMm, readPxPerMm, shownSize } from './calibration.js';
 import { TryoutResults } from './tryout-results.js';
 import { useListen } from './tryout.queries.js';
 
-export function Component(): ReactElement {
+export function TryPage(): ReactElement {
   const { materialId, stationId } = useParams();
   const place: PlaceId = stationId === undefined ? { materialId: materialId ?? '' } : { stationId };
   const page = useQuery(materialPageQuery(place));

@@ -4,7 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { welcomeQuery } from './session.queries.js';
 import { SignInForm } from './sign-in-form.js';
 
-export function Component(): ReactElement {
+export function SignInPage(): ReactElement {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const school = useQuery(welcomeQuery).data?.schoolName;

@@ -17,7 +17,7 @@ import { DeviceDialog } from '../device/device-dialog.js';
 import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device.queries.js';
 
 /** What students scan with; the administrator says what each scanner acts on. */
-export function Component(): ReactElement {
+export function DevicesPage(): ReactElement {
   const devices = useQuery(devicesQuery);
   const mayChange = useSession()?.role === 'administrator';
   const [editing, setEditing] = useState<DeviceView | 'new' | null>(null);

@@ -11,7 +11,7 @@ import { saidTitles } from '../../platform/wording/reading.js';
 const large =
   'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-[19px] font-semibold no-underline break-all';
 
-export function Component(): ReactElement {
+export function StudentReaderPage(): ReactElement {
   const [text, setText] = useState<string | null>(null);
   const [looking, setLooking] = useState(false);
   const [trouble, setTrouble] = useState('');

@@ -27,7 +27,7 @@ import { SymbolField } from './symbol-field.js';
 
 const sizeWords: Readonly<Record<number, string>> = { 8: '8, large', 10: '10, as bank cards', 24: '24, small' };
 
-export function Component(): ReactElement {
+export function CardsPage(): ReactElement {
   const school = useQuery(schoolQuery);
   const [search] = useSearchParams();
   if (school.isPending) return <Loading rows={6} label="The cards are loading" />;

@@ -17,7 +17,7 @@ import { cardReadingsQuery, useReadCard, useRemoveReading } from './cards.querie
 /** The camera sees a card many times in a second: within this it is asked for once. */
 const sameCardMs = 4000;
 
-export function Component(): ReactElement {
+export function ReadCardsPage(): ReactElement {
   const [camera, setCamera] = useState(false);
   const [typed, setTyped] = useState('');
   const [last, setLast] = useState<ReadCardView | null>(null);

@@ -37,7 +37,7 @@ interface Brought {
 const encodingChoices = Object.keys(encodingWords) as Encoding[];
 const sameIdWords = { first: 'the first row counts', last: 'the last row counts' } as const;
 
-export function Component(): ReactElement {
+export function ImportRosterPage(): ReactElement {
   const mayImport = useSession()?.role !== 'teacher';
   const [brought, setBrought] = useState<Brought | null>(null);
   const [problem, setProblem] = useState<string | null>(null);

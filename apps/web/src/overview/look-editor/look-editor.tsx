@@ -1,0 +1,213 @@
+/** A look while it is designed: how the code looks, what that leaves of it, and its controls. */
+import { limits, type LookView } from '@hapset/contract';
+import { judgeLook, plainLook, withoutSurround, type LookDesign, type LookJudgement } from '@hapset/core';
+import { useMemo, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { DesignControls } from '../../code/look/design-controls.js';
+import { ContrastFigure, ReasonList, RepairFigure } from '../../code/look/look-figures.js';
+import { drawSample, printedMm, type LookSample } from '../../code/look/sample.js';
+import { suggestedName } from '../../code/look/suggested-name.js';
+import { CodePicture } from '../../code/symbol/code-picture.js';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { TextField } from '../../platform/design/field.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { useQuickRehearsal, type QuickRehearsal } from '../../reads/rehearsal/use-quick-rehearsal.js';
+import { MendLook } from './mend-look.js';
+import { QuickFigure } from './quick-figure.js';
+import { useKeepLookHere, type DesignedFor, type KeepLook } from './use-keep-look-here.js';
+
+interface Props {
+  /** The look that is changed; null for a new one. */
+  readonly before: LookView | null;
+  readonly sample: LookSample;
+  /** Those that are taken. */
+  readonly names: readonly string[];
+  readonly from: DesignedFor | null;
+}
+
+export function LookEditor({ before, sample, names, from }: Props): ReactElement {
+  const [design, setDesign] = useState<LookDesign>(before?.design ?? plainLook);
+  const leaves = useLeaves(sample, design);
+  const mine = before?.mayChange ?? false;
+  const keep = useKeepLookHere(mine ? before : null, from);
+  const { name, setName, nameToKeep } = useName(before, design, names);
+  const change = (part: Partial<LookDesign>): void => setDesign((now) => ({ ...now, ...part }));
+  return (
+    <>
+      <PageHead
+        title={mine ? 'Change a look' : 'Design a look'}
+        trail={
+          <Link to={from?.address ?? '/school/looks'} className="text-ink/80">
+            {from ? sample.name : 'Looks'}
+          </Link>
+        }
+        about={aboutOf(before, mine, from !== null)}
+        actions={
+          <KeepOrLeave from={from} leaves={leaves} keep={keep} onKeep={() => keep.run({ name: nameToKeep, design })} />
+        }
+      />
+      <div className="grid grid-cols-1 gap-4 md:grid-cols-[270px_minmax(0,1fr)] lg:grid-cols-[312px_minmax(0,1fr)] lg:gap-5">
+        <Leaves sample={sample} design={design} leaves={leaves} onMend={change} />
+        <div className="flex min-w-0 flex-col gap-3">
+          <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
+            <TextField
+              label="Name of the look"
+              value={name}
+              maxLength={limits.lookNameLength}
+              onChange={(event) => setName(event.target.value)}
+              problem={keep.error ?? undefined}
+              hint="Under this name all staff find it."
+            />
+          </section>
+          <DesignControls design={design} judgement={leaves.judgement} onChange={change} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** As typed, or suggested by the design until somebody types. */
+function useName(
+  before: LookView | null,
+  design: LookDesign,
+  names: readonly string[],
+): { readonly name: string; readonly setName: (name: string) => void; readonly nameToKeep: string } {
+  const [typed, setName] = useState<string | null>(before?.name ?? null);
+  const suggested = suggestedName(design, names);
+  const name = typed ?? suggested;
+  return { name, setName, nameToKeep: name.trim() || suggested };
+}
+
+/** What a design leaves of the code. */
+interface LeavesOfLook {
+  readonly judgement: LookJudgement;
+  readonly sizeMm: number;
+  readonly quick: QuickRehearsal;
+  /** It stops at a rule, or the weakest device reads it nowhere. */
+  readonly fails: boolean;
+}
+
+function useLeaves(sample: LookSample, design: LookDesign): LeavesOfLook {
+  const judgement = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
+  const sizeMm = useMemo(() => printedMm(sample, design), [sample, design]);
+  const quick = useQuickRehearsal({
+    plan: sample.plan,
+    look: withoutSurround(design),
+    sizeMm,
+    devices: sample.devices,
+  });
+  const fails = judgement.state === 'stop' || (quick.result !== null && quick.result.reachM === 0);
+  return { judgement, sizeMm, quick, fails };
+}
+
+function Leaves({
+  sample,
+  design,
+  leaves: { judgement, sizeMm, quick },
+  onMend,
+}: {
+  readonly sample: LookSample;
+  readonly design: LookDesign;
+  readonly leaves: LeavesOfLook;
+  readonly onMend: (part: Partial<LookDesign>) => void;
+}): ReactElement {
+  const drawing = useMemo(() => drawSample(sample, design), [sample, design]);
+  const fallsShort = quick.result !== null && quick.result.reachM < sample.distanceM;
+  const largerMm = fallsShort ? printedMm(sample, withoutSurround(design)) : sizeMm;
+  return (
+    <aside className="self-start md:sticky md:top-4">
+      <div className="flex justify-center rounded-sheet border border-line bg-print p-3">
+        <CodePicture drawing={drawing} label="The code in this look" className="h-[216px] w-full" />
+      </div>
+      <div className="mt-1.5 px-1" role="status" aria-label="What this look leaves">
+        <ContrastFigure judgement={judgement} />
+        <RepairFigure judgement={judgement} />
+        <QuickFigure quick={quick} distanceM={sample.distanceM} sizeMm={sizeMm} />
+      </div>
+      {judgement.reasons.length > 0 && (
+        <div className="mt-1 border-t border-line px-1 pt-3">
+          <ReasonList
+            judgement={judgement}
+            mend={(reason) => <MendLook reason={reason} design={design} onMend={onMend} />}
+          />
+        </div>
+      )}
+      {fallsShort && judgement.state === 'done' && (
+        <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-[13.5px]">
+          {largerMm > sizeMm
+            ? `Without frame and words a poster shows it ${largerMm} mm wide instead of ${sizeMm}.`
+            : 'Squares read farthest; darker colours help, and so does a smaller middle.'}
+        </p>
+      )}
+    </aside>
+  );
+}
+
+/** A look that fails is kept on purpose only. */
+function KeepOrLeave({
+  from,
+  leaves: { fails, judgement, quick },
+  keep,
+  onKeep,
+}: {
+  readonly from: DesignedFor | null;
+  readonly leaves: LeavesOfLook;
+  readonly keep: KeepLook;
+  readonly onKeep: () => void;
+}): ReactElement {
+  const [asking, setAsking] = useState(false);
+  return (
+    <>
+      <Link to={from?.address ?? '/school/looks'} className={buttonClass()}>
+        Leave it
+      </Link>
+      <Button tone="main" disabled={keep.pending} onClick={() => (fails ? setAsking(true) : onKeep())}>
+        {from ? 'Keep and use it here' : 'Keep this look'}
+      </Button>
+      {asking && (
+        <Dialog
+          title="This look fails"
+          about="Students would stand in front of a code that does not read."
+          onClose={() => setAsking(false)}
+        >
+          <ReasonList judgement={judgement} />
+          {judgement.reasons.length === 0 && (
+            <p className="m-0 text-[14.5px]">
+              In the rehearsal {quick.device?.name ?? 'a device'} did not read it at any distance.
+            </p>
+          )}
+          <p className="mt-3 mb-0 text-[14.5px] text-muted">
+            If you keep it all the same, every station that has it stops until the look is mended.
+          </p>
+          <div className="mt-5 flex justify-end gap-2">
+            <Button
+              onClick={() => {
+                setAsking(false);
+                onKeep();
+              }}
+            >
+              Keep it all the same
+            </Button>
+            <Button tone="main" onClick={() => setAsking(false)}>
+              Mend it first
+            </Button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+function aboutOf(before: LookView | null, mine: boolean, onCode: boolean): string {
+  if (!before)
+    return onCode
+      ? 'It never changes what the code says. All staff find it under its name.'
+      : 'All staff find it under its name. It never changes what a code says.';
+  if (!mine) return `“${before.name}” belongs to somebody else: what you design becomes a look of its own.`;
+  return before.uses === 0
+    ? 'No code has it by choice yet.'
+    : before.uses === 1
+      ? 'One code or lesson has it, and changes with it.'
+      : `${before.uses} codes and lessons have it, and change with it.`;
+}

@@ -1,0 +1,52 @@
+import type { LookView, MaterialPage } from '@hapset/contract';
+import type { LookDesign } from '@hapset/core';
+import { useNavigate } from 'react-router';
+import { useKeepLook } from '../../code/look/look.queries.js';
+import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { ApiError } from '../../platform/api/problem-error.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+/** The code for which a look is designed, and where its page is. */
+export interface DesignedFor {
+  readonly page: MaterialPage;
+  readonly address: string;
+}
+
+export interface KeepLook {
+  readonly pending: boolean;
+  readonly error: string | null;
+  readonly run: (wish: { readonly name: string; readonly design: LookDesign }) => void;
+}
+
+/** Keeps it, and gives it to the code for which it was designed. */
+export function useKeepLookHere(before: LookView | null, from: DesignedFor | null): KeepLook {
+  const keep = useKeepLook(before);
+  const changeMaterial = useChangeMaterial(from?.page.material.id ?? '');
+  const notice = useNotice();
+  const navigate = useNavigate();
+  const done = (words: string): void => {
+    notice({ words });
+    void navigate(from?.address ?? '/school/looks');
+  };
+  const run: KeepLook['run'] = (wish) =>
+    keep.mutate(wish, {
+      onSuccess: ({ id, name }) => {
+        if (!from || from.page.look.id === id) return done(`“${name}” is kept.`);
+        changeMaterial.mutate(
+          { version: from.page.material.version, look: id },
+          {
+            onSuccess: () => done(`The code looks like “${name}” now.`),
+            onError: () => done(`“${name}” is kept; choose it on the code’s page.`),
+          },
+        );
+      },
+    });
+  const error =
+    keep.error instanceof ApiError && keep.error.reason === 'not-allowed'
+      ? 'At this school the administrator makes looks.'
+      : keep.error
+        ? wordsFor(keep.error)
+        : null;
+  return { pending: keep.isPending || changeMaterial.isPending, error, run };
+}

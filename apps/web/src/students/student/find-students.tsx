@@ -1,0 +1,200 @@
+/** What narrows the list of students, and what can be done with all that it shows. */
+import { routes, type StudentGroup, type StudentGroups } from '@hapset/contract';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { studentsSearch, useEraseStudents, useLeaveClass, type StudentsWish } from './roster.queries.js';
+
+export function FindStudents({
+  wish,
+  onWish,
+  groups,
+  mayRule,
+}: {
+  readonly wish: StudentsWish;
+  readonly onWish: (wish: StudentsWish) => void;
+  readonly groups: StudentGroups | undefined;
+  readonly mayRule: boolean;
+}): ReactElement {
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-2.5">
+      <input
+        type="search"
+        aria-label="Find a student"
+        placeholder="Find by name, id or class"
+        value={wish.find}
+        onChange={(event) => onWish({ ...wish, find: event.target.value })}
+        className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+      />
+      <Choice
+        label="Class"
+        value={wish.className ?? ''}
+        onChoose={(className) => onWish({ ...wish, className: className || null })}
+        choices={[['', 'All classes'], ...counted(groups?.classes, '')]}
+      />
+      {(groups?.years.length ?? 0) > 1 && (
+        <Choice
+          label="Year"
+          value={wish.year ?? ''}
+          onChoose={(year) => onWish({ ...wish, year: year || null })}
+          choices={[['', 'All years'], ...counted(groups?.years, 'Year ')]}
+        />
+      )}
+      <Choice
+        label="Who"
+        value={wish.left ? 'left' : 'here'}
+        onChoose={(who) => onWish({ ...wish, left: who === 'left' })}
+        choices={[
+          ['here', 'At the school'],
+          ['left', 'Left the school'],
+        ]}
+      />
+      {mayRule && <WithAll wish={wish} left={groups?.left ?? 0} onWish={onWish} />}
+    </div>
+  );
+}
+
+function counted(groups: readonly StudentGroup[] = [], before: string): readonly (readonly [string, string])[] {
+  return groups.map(({ name, students }) => [name, `${before}${name} (${students})`]);
+}
+
+function Choice({
+  label,
+  value,
+  choices,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly (readonly [value: string, words: string])[];
+  readonly onChoose: (value: string) => void;
+}): ReactElement {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+      className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+    >
+      {choices.map(([each, words]) => (
+        <option key={each} value={each}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** For the office and the administrator. @param left how many students left */
+function WithAll({
+  wish,
+  left,
+  onWish,
+}: {
+  readonly wish: StudentsWish;
+  readonly left: number;
+  readonly onWish: (wish: StudentsWish) => void;
+}): ReactElement {
+  return (
+    <>
+      <ExportAs wish={wish} />
+      {wish.left && left > 0 && <EraseLeft students={left} />}
+      {wish.className !== null && !wish.left && (
+        <LeaveClass className={wish.className} onDone={() => onWish({ ...wish, className: null })} />
+      )}
+    </>
+  );
+}
+
+function ExportAs({ wish }: { readonly wish: StudentsWish }): ReactElement {
+  const search = (format: string): string =>
+    new URLSearchParams(
+      Object.entries({ ...studentsSearch(wish), format }).flatMap(([name, value]) =>
+        value === null ? [] : [[name, value]],
+      ),
+    ).toString();
+  return (
+    <span className="flex items-center gap-2 text-[14px] text-muted">
+      Export as
+      {(['csv', 'xlsx', 'json'] as const).map((format) => (
+        <a
+          key={format}
+          href={`${routes.studentsFile.path}?${search(format)}`}
+          download
+          className="font-semibold text-ink"
+        >
+          {format.toUpperCase()}
+        </a>
+      ))}
+    </span>
+  );
+}
+
+/** At the end of a year: all who left, with all traces. */
+function EraseLeft({ students }: { readonly students: number }): ReactElement {
+  const [asking, setAsking] = useState(false);
+  const erase = useEraseStudents();
+  const notice = useNotice();
+  return (
+    <>
+      <Button onClick={() => setAsking(true)}>Erase all who left</Button>
+      {asking && (
+        <Dialog
+          title={`Erase ${plural(students, 'student')} who left?`}
+          about="Names, cards, readings and what imports remember are deleted for good. This can’t be undone."
+          onClose={() => setAsking(false)}
+        >
+          <div className="flex justify-end gap-2">
+            <Button onClick={() => setAsking(false)}>Cancel</Button>
+            <Button
+              tone="main"
+              disabled={erase.isPending}
+              onClick={() =>
+                erase.mutate(null, {
+                  onSuccess: () => setAsking(false),
+                  onError: (error) => notice({ words: wordsFor(error) }),
+                })
+              }
+            >
+              {erase.isPending ? 'Erasing…' : 'Erase students'}
+            </Button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+function LeaveClass({ className, onDone }: { readonly className: string; readonly onDone: () => void }): ReactElement {
+  const [asking, setAsking] = useState(false);
+  const leave = useLeaveClass();
+  const notice = useNotice();
+  return (
+    <>
+      <Button onClick={() => setAsking(true)}>Mark class as left</Button>
+      {asking && (
+        <Dialog
+          title={`Mark ${className} as left?`}
+          about="Its students stay in the list under “Left the school” and can come back; their cards stop working."
+          onClose={() => setAsking(false)}
+        >
+          <div className="flex justify-end gap-2">
+            <Button onClick={() => setAsking(false)}>Cancel</Button>
+            <Button
+              tone="main"
+              disabled={leave.isPending}
+              onClick={() =>
+                leave.mutate(className, { onSuccess: onDone, onError: (error) => notice({ words: wordsFor(error) }) })
+              }
+            >
+              Mark as left
+            </Button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,104 @@
+/** A student in the list, and what can be done with one. */
+import type { StudentView } from '@hapset/contract';
+import { MoreHorizontal } from 'lucide';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { Icon } from '../../platform/design/icon.js';
+import { Menu, type MenuEntry } from '../../platform/design/menu.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { ago } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+import { ChangeStudentDialog } from './change-student.js';
+import { useChangeStudent, useEraseStudent, useReplaceCard } from './roster.queries.js';
+
+export function StudentRow({
+  student,
+  mayErase,
+}: {
+  readonly student: StudentView;
+  readonly mayErase: boolean;
+}): ReactElement {
+  const { name, className, year, schoolId, left, cardMadeAt } = student;
+  const [open, setOpen] = useState<'change' | 'erase' | null>(null);
+  const entries = useEntries(student);
+  return (
+    <li className="flex items-center gap-x-4 border-b border-line px-4 py-2 last:border-b-0">
+      <span className="grid min-w-0 flex-1 gap-x-4 sm:grid-cols-[minmax(0,1fr)_120px_110px_170px] sm:items-center">
+        <span className="truncate text-[15.5px] font-semibold">{name}</span>
+        <span className="truncate text-[14px] text-muted">
+          {[className, year].filter((part) => part !== '').join(' · ')}
+        </span>
+        <span className="truncate font-mono text-[13.5px] text-muted">{schoolId ?? ''}</span>
+        <span className="text-[13.5px] text-muted">
+          {left ? 'left the school' : cardMadeAt === null ? 'no card yet' : `card printed ${ago(cardMadeAt)}`}
+        </span>
+      </span>
+      <Menu
+        label={`More about ${name}`}
+        entries={[
+          { label: 'Change', onSelect: () => setOpen('change') },
+          ...entries,
+          ...(mayErase ? [{ label: 'Erase with all traces', danger: true, onSelect: () => setOpen('erase') }] : []),
+        ]}
+      >
+        <Icon icon={MoreHorizontal} size={18} />
+      </Menu>
+      {open === 'change' && <ChangeStudentDialog student={student} onClose={() => setOpen(null)} />}
+      {open === 'erase' && <EraseStudent student={student} onClose={() => setOpen(null)} />}
+    </li>
+  );
+}
+
+/** What happens at once, and is told. */
+function useEntries({ id, name, left, cardMadeAt, version }: StudentView): readonly MenuEntry[] {
+  const change = useChangeStudent(id);
+  const replace = useReplaceCard();
+  const notice = useNotice();
+  const told = (words: string) => ({
+    onSuccess: () => notice({ words }),
+    onError: (error: Error) => notice({ words: wordsFor(error) }),
+  });
+  return [
+    {
+      label: 'The card is lost',
+      disabled: cardMadeAt === null,
+      onSelect: () =>
+        replace.mutate(id, told(`${name}’s card is no longer valid. Make a new one under “only who has none yet”.`)),
+    },
+    {
+      label: left ? 'Is back' : 'Left the school',
+      onSelect: () =>
+        change.mutate({ version, left: !left }, told(left ? `${name} is back.` : `${name} left the school.`)),
+    },
+  ];
+}
+
+function EraseStudent({
+  student: { id, name },
+  onClose,
+}: {
+  readonly student: StudentView;
+  readonly onClose: () => void;
+}): ReactElement {
+  const erase = useEraseStudent();
+  const notice = useNotice();
+  return (
+    <Dialog
+      title={`Erase ${name}?`}
+      about="Name, cards, readings and what imports remember are gone for good. This can’t be undone."
+      onClose={onClose}
+    >
+      <div className="flex justify-end gap-2">
+        <Button onClick={onClose}>Cancel</Button>
+        <Button
+          tone="main"
+          disabled={erase.isPending}
+          onClick={() => erase.mutate(id, { onError: (error) => notice({ words: wordsFor(error) }) })}
+        >
+          Erase
+        </Button>
+      </div>
+    </Dialog>
+  );
+}
