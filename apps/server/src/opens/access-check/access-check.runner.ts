@@ -1,7 +1,7 @@
 /**
  * Works through the checks that wait. Checks are claimed by a conditional update with a lease that is renewed while they
  * run, so several servers can share the work, and what a killed server left behind is taken up again when its lease has
- * run out. No more than so many run at once, at one host and in all, over all servers.
+ * run out. No more than so many run at once, at one host and in all, over all servers, and owners take turns.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -12,6 +12,7 @@ import { retryingDeadlocks } from '../../platform/database/deadlock.js';
 import { isDatabaseAway } from '../../platform/database/outage.js';
 import { Loop } from '../../platform/loop/loop.js';
 import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
+import { fairTurns, type Waiting } from '../../platform/queue/fair-turns.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckWork, type CheckSurroundings } from './access-check.work.js';
 
@@ -22,8 +23,8 @@ const mostAttempts = 3;
 const againAfterMs = 5_000;
 /** How often to look for work that another server left behind. */
 const lookAroundMs = 5_000;
-/** Checks that are looked at for one claim: enough that a crowd at one host does not hide the others. */
-const lookedAt = 500;
+/** For whom a check runs, in SQL. */
+const ownerOf = "COALESCE(m.owner_id, c.asked_by_id, '')";
 
 @Injectable()
 export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicationShutdown {
@@ -103,27 +104,28 @@ export class AccessCheckRunner implements OnApplicationBootstrap, BeforeApplicat
     return this.checks.find({ where: { claim }, relations: { material: true } });
   }
 
+  /** Of each owner as many as could begin at once, so that nobody's crowd hides the others. */
   private async idsThatFit(now: Date): Promise<readonly string[]> {
+    const running = (await this.checks.query(
+      `SELECT host AS lane, ${ownerOf} AS ownerId, COUNT(*) AS count
+         FROM access_checks c LEFT JOIN materials m ON m.id = c.material_id
+        WHERE c.state = 'opening' AND c.lease_until >= ? GROUP BY lane, ownerId`,
+      [now],
+    )) as { lane: string; ownerId: string; count: string | number }[];
     const waiting = (await this.checks.query(
-      `SELECT id, host FROM access_checks WHERE state = 'waiting' OR (state = 'opening' AND lease_until < ?) ORDER BY id LIMIT ${lookedAt}`,
-      [now],
-    )) as { id: string; host: string }[];
-    if (waiting.length === 0) return [];
-    const busy = (await this.checks.query(
-      `SELECT host, COUNT(*) AS count FROM access_checks WHERE state = 'opening' AND lease_until >= ? GROUP BY host`,
-      [now],
-    )) as { host: string; count: string | number }[];
-    const atHost = new Map(busy.map(({ host, count }) => [host, Number(count)]));
-    let room = runnerLimits.atOnce - [...atHost.values()].reduce((sum, count) => sum + count, 0);
-    const fitting: string[] = [];
-    for (const { id, host } of waiting) {
-      const already = atHost.get(host) ?? 0;
-      if (room <= 0 || already >= runnerLimits.atOneHost) continue;
-      atHost.set(host, already + 1);
-      room -= 1;
-      fitting.push(id);
-    }
-    return fitting;
+      `SELECT id, lane, ownerId FROM (
+         SELECT c.id, c.host AS lane, ${ownerOf} AS ownerId,
+                ROW_NUMBER() OVER (PARTITION BY c.host, ${ownerOf} ORDER BY c.id) AS atHost
+           FROM access_checks c LEFT JOIN materials m ON m.id = c.material_id
+          WHERE c.state = 'waiting' OR (c.state = 'opening' AND c.lease_until < ?)
+       ) AS those WHERE atHost <= ? ORDER BY id`,
+      [now, runnerLimits.atOneHost],
+    )) as Waiting[];
+    return fairTurns(
+      waiting,
+      running.map(({ count, ...rest }) => ({ ...rest, count: Number(count) })),
+      { atOnce: runnerLimits.atOnce, atOneLane: runnerLimits.atOneHost },
+    );
   }
 
   /** Tried again twice, after a while; then it is a visible failure. An outage of the database is no try. */

@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import { link, Scene } from '../../test/scene.js';
 import { openPage, SmallWeb } from '../../test/small-web.js';
 import { TestServer } from '../../test/test-server.js';
+import { until } from '../../test/until.js';
 import { runnerLimits } from './access-check.runner.js';
 
 const locked =
@@ -179,5 +180,44 @@ describe('an access check in depth', () => {
     expect(most).toBeLessThanOrEqual(runnerLimits.atOnce);
     expect(most).toBeGreaterThan(runnerLimits.atOnce / 2);
     expect(mostAtHost).toBeLessThanOrEqual(runnerLimits.atOneHost);
+  });
+
+  it('keeps nobody waiting behind a colleague’s crowd, at another host and at the same one', async () => {
+    const hosts = ['crowd', 'other'].map((name) => `${name}.localhost:${web.port}`);
+    const [crowd = '', other = ''] = hosts;
+    const held: { readonly path: string; readonly answer: () => void }[] = [];
+    web.pages.set(
+      '/held',
+      (request, response) =>
+        void held.push({
+          path: request.url ?? '',
+          answer: () => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage),
+        }),
+    );
+    const busy = await Scene.start({ trustedHosts: hosts });
+    for (let lesson = 0; lesson < 3; lesson += 1) {
+      const lessonId = await busy.lesson();
+      await busy.stations(
+        lessonId,
+        Array.from({ length: 180 }, (_, index) => link(`http://${crowd}/held?maren-${lesson}-${index}`)),
+      );
+    }
+    const happens = async (condition: () => boolean): Promise<void> =>
+      expect(await until(() => Promise.resolve(condition()), Boolean, 15_000)).toBe(true);
+    await happens(() => held.length === runnerLimits.atOneHost);
+    const lessonId = await busy.lesson('Tobiah');
+    await busy.stations(
+      lessonId,
+      [link(`http://${other}/held?tobiah-elsewhere`), link(`http://${crowd}/held?tobiah-there`)],
+      'Tobiah',
+    );
+    const seen = (words: string) => (): boolean => held.some(({ path }) => path.includes(words));
+    await happens(seen('tobiah-elsewhere'));
+    expect(held.some(({ path }) => path.includes('tobiah-there'))).toBe(false);
+    held.shift()?.answer();
+    await happens(seen('tobiah-there'));
+    expect(held.filter(({ path }) => path.includes('maren'))).toHaveLength(runnerLimits.atOneHost - 1);
+    for (const { answer } of held) answer();
+    await busy.stop();
   });
 });
