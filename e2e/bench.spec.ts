@@ -120,7 +120,8 @@ test.describe('the bench', () => {
       'one thing\nanother thing that is longer than the first\nand a third thing that is longer than both of the others together',
     );
     await expect(page.getByText(/^Rehearsing \d of 3$/)).toBeVisible();
-    expect(page.workers().some((worker) => worker.url().includes('reader.worker'))).toBe(true);
+    // The words stand there before the worker's code is loaded.
+    await expect.poll(() => page.workers().some((worker) => worker.url().includes('reader.worker'))).toBe(true);
     await page.getByRole('button', { name: 'Stop' }).click();
     await expect(page.getByText('Rehearsal stopped')).toBeVisible();
     await expect(page.getByText('Not rehearsed').first()).toBeVisible();
