@@ -11,8 +11,8 @@ import { measureIn, shapeLine } from '../apps/server/dist/code/typeface/shaped-l
 const rounds = 5;
 
 /** Runs a bench's file in a process of its own, so that nothing else counts. */
-export function askItself(file, ...wish) {
-  return JSON.parse(spawnSync(process.execPath, [file, ...wish], { encoding: 'utf8' }).stdout);
+export function askItself(file, ...options) {
+  return JSON.parse(spawnSync(process.execPath, [file, ...options], { encoding: 'utf8' }).stdout);
 }
 
 /** @param cases jobs by name */
@@ -20,7 +20,7 @@ export async function compareWithoutLayout(cases) {
   const found = [];
   for (const [name, job] of Object.entries(cases)) {
     const pages = writingsOf(job);
-    const own = () => answerTask({ sort: 'pdf', job });
+    const own = () => answerTask({ kind: 'pdf', job });
     const plain = () => withoutLayout(job, pages);
     const bytes = (await own()).length;
     await plain();
@@ -38,7 +38,7 @@ export async function compareWithoutLayout(cases) {
 }
 
 export async function memoryOf(job) {
-  await answerTask({ sort: 'pdf', job });
+  await answerTask({ kind: 'pdf', job });
   return { peakMb: Math.round(process.resourceUsage().maxRSS / 1024) };
 }
 

@@ -135,7 +135,7 @@ export const teachers = [
             fileName: 'many.csv',
           },
         });
-      const wish = {
+      const request = {
         classNames: [],
         studentIds: [],
         onlyNew: false,
@@ -159,7 +159,7 @@ export const teachers = [
         }
       })();
       const answers = await crowd(40, (index) =>
-        target.ask('POST', '/api/student-card-previews', { who: office, body: { wish, page: index } }),
+        target.ask('POST', '/api/student-card-previews', { who: office, body: { request, page: index } }),
       );
       going = false;
       await opening;

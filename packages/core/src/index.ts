@@ -210,7 +210,7 @@ export {
   type LookDesign,
   type ModuleShape,
 } from './code/look/look.js';
-export { drawCode, type DrawingWish, drawingSize, plainDrawing, type CodeDrawing } from './code/look/drawing.js';
+export { drawCode, type DrawingOptions, drawingSize, plainDrawing, type CodeDrawing } from './code/look/drawing.js';
 export type { DrawnShape, Paint } from './code/look/drawn-shape.js';
 export type { Surround } from './code/look/frame.js';
 export { iconStrokes, type IconNode } from './code/look/icon-strokes.js';

@@ -147,7 +147,7 @@ describe('reader engines', () => {
             ink: '#123a6b',
             inkTo: index % 2 === 0 ? '#7a1f3d' : null,
             way: gradientWays[index % 4] ?? 'down',
-            centre: { sort: 'icon', icon: 'shell', side: null },
+            centre: { kind: 'icon', icon: 'shell', side: null },
           };
           expect(judgeLook(symbol, look).state).toBe('done');
           const read = await readOfTen(look, engines);
@@ -189,7 +189,7 @@ describe('reader engines', () => {
         (way) => [`${way} from light to lighter`, { ink: '#d8d8d8', inkTo: '#ffffff', way }] as const,
       ),
       ...[0.42, 0.46, 0.5].map(
-        (side) => [`a centre of ${side}`, { centre: { sort: 'icon' as const, icon: 'shell', side } }] as const,
+        (side) => [`a centre of ${side}`, { centre: { kind: 'icon' as const, icon: 'shell', side } }] as const,
       ),
     ];
     it.each(unreadable)('and lose %s, which is called unreadable', async (_, change) => {

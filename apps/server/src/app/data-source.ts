@@ -49,6 +49,7 @@ import { Rehearsals1797000000000 } from '../platform/database/migrations/1797000
 import { Sheets1798000000000 } from '../platform/database/migrations/1798000000000-sheets.js';
 import { Students1799000000000 } from '../platform/database/migrations/1799000000000-students.js';
 import { Hardening1800000000000 } from '../platform/database/migrations/1800000000000-hardening.js';
+import { Kinds1801000000000 } from '../platform/database/migrations/1801000000000-kinds.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -102,6 +103,7 @@ export const migrations = [
   Sheets1798000000000,
   Students1799000000000,
   Hardening1800000000000,
+  Kinds1801000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

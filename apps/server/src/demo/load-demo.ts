@@ -128,10 +128,10 @@ class DemoLoading {
   }
 
   private async classes(devices: readonly Device[]): Promise<SchoolClass[]> {
-    const rows = this.setting.scenario.classes.map(({ devices: names, ...wish }) =>
+    const rows = this.setting.scenario.classes.map(({ devices: names, ...request }) =>
       this.manager.create(SchoolClass, {
         id: newId(),
-        ...wish,
+        ...request,
         version: 1,
         devices: devices.filter((device) => names.includes(device.name)),
       }),
@@ -156,11 +156,11 @@ class DemoLoading {
   }
 
   private async lesson(demo: DemoScenario['lessons'][number], classes: readonly SchoolClass[]): Promise<void> {
-    const { owner, stations, class: className, look, ...wish } = demo;
+    const { owner, stations, class: className, look, ...request } = demo;
     const lessonId = newId();
     const classId = classes.find((candidate) => candidate.name === className)?.id ?? null;
     await this.manager.insert(Lesson, {
-      ...wish,
+      ...request,
       id: lessonId,
       ownerId: this.ownerId(owner),
       classId,

@@ -2,10 +2,10 @@
 import request from 'supertest';
 import type {
   CardReadingsPage,
-  CardsWish,
+  CardsRequest,
   FilesPage,
   MaterialPage,
-  RosterStudentWish,
+  ImportedStudent,
   StudentGroups,
   StudentsPage,
 } from '@hapset/contract';
@@ -16,7 +16,7 @@ import { link, Scene } from './scene.js';
 import { uploaded } from './upload.js';
 
 const connections = 30;
-const wish: CardsWish = {
+const cards: CardsRequest = {
   classNames: [],
   studentIds: [],
   onlyNew: false,
@@ -28,7 +28,7 @@ const wish: CardsWish = {
   backs: false,
   templateId: null,
 };
-const roster = Array.from({ length: 60 }, (_, index): RosterStudentWish => ({
+const roster = Array.from({ length: 60 }, (_, index): ImportedStudent => ({
   schoolId: `00${100 + index}`,
   prefix: '',
   given: 'Pupil',
@@ -71,7 +71,9 @@ describe('at the same moment', () => {
   }, 60_000);
 
   it('the same cards carry the same token', async () => {
-    const answers = await atOnce(async () => await scene.server.as('Hesper', 'POST', '/api/student-cards', { wish }));
+    const answers = await atOnce(
+      async () => await scene.server.as('Hesper', 'POST', '/api/student-cards', { request: cards }),
+    );
     expect(statuses(answers)).toEqual({ 201: connections });
     const rows = await scene.server.dataSource.getRepository(StudentCard).find();
     expect([rows.length, new Set(rows.map(({ studentId }) => studentId)).size]).toEqual([60, 60]);
@@ -104,7 +106,7 @@ describe('at the same moment', () => {
 
   it('one key is one job', async () => {
     const jobs = scene.server.app.get(JobService);
-    await atOnce(() => jobs.ask('nobody-does-this', 'x'));
+    await atOnce(() => jobs.enqueue('nobody-does-this', 'x'));
     expect(await scene.server.dataSource.getRepository(Job).countBy({ kind: 'nobody-does-this' })).toBe(1);
   });
 

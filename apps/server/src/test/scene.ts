@@ -52,7 +52,7 @@ export class Scene {
   }
 
   async lesson(who = 'Maren', more: object = {}): Promise<string> {
-    const wish = {
+    const request = {
       name: 'Life between the tides',
       classId: this.classId,
       date: '2027-06-10',
@@ -61,7 +61,7 @@ export class Scene {
       viewingDistanceM: 2,
       ...more,
     };
-    return (await this.server.ok<CreatedView>(who, 'POST', '/api/lessons', wish)).id;
+    return (await this.server.ok<CreatedView>(who, 'POST', '/api/lessons', request)).id;
   }
 
   async stations(lessonId: string, items: readonly NewMaterial[], who = 'Maren'): Promise<readonly string[]> {

@@ -10,7 +10,7 @@ export const pictureDensities = [300, 600] as const;
 export type PictureDensity = (typeof pictureDensities)[number];
 
 /** What stands in the query of a picture's address. */
-export interface PictureWish {
+export interface PictureOptions {
   readonly use: PictureUse;
   readonly format: PictureFormat;
   readonly dpi: PictureDensity;

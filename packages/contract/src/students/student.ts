@@ -37,14 +37,14 @@ export interface StudentGroup {
   readonly students: number;
 }
 
-export interface RosterStudentWish extends NameParts {
+export interface ImportedStudent extends NameParts {
   readonly schoolId: string | null;
   readonly className: string;
   readonly year: string;
 }
 
 export interface CompareRoster {
-  readonly students: readonly RosterStudentWish[];
+  readonly students: readonly ImportedStudent[];
 }
 
 /** What an import would change. Lists are cut to their first rows; the counts are whole. */
@@ -121,7 +121,7 @@ export interface LeaveClass {
 export const cardFields = ['class', 'id', 'school'] as const;
 export type CardField = (typeof cardFields)[number];
 
-export interface CardsWish {
+export interface CardsRequest {
   /** Of those classes; all where none is named. */
   readonly classNames: readonly string[];
   /** These alone; empty for all of the classes. */
@@ -140,7 +140,7 @@ export interface CardsWish {
 }
 
 export interface PreviewCards {
-  readonly wish: CardsWish;
+  readonly request: CardsRequest;
   readonly page: number;
 }
 
@@ -152,7 +152,7 @@ export interface CardsPreview extends SheetsPreview {
 }
 
 export interface MakeCards {
-  readonly wish: CardsWish;
+  readonly request: CardsRequest;
 }
 
 export type CardsMade = PrintView;

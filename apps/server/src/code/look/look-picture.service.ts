@@ -56,8 +56,8 @@ export class LookPictureService {
   }
 
   /** What a look draws with, by id. */
-  async of({ centre }: LookDesign): Promise<ReadonlyMap<string, Buffer>> {
-    const row = centre?.sort === 'picture' ? await this.pictures.findOneBy({ id: centre.pictureId }) : null;
+  async load({ centre }: LookDesign): Promise<ReadonlyMap<string, Buffer>> {
+    const row = centre?.kind === 'picture' ? await this.pictures.findOneBy({ id: centre.pictureId }) : null;
     return new Map(row ? [[row.id, row.bytes]] : []);
   }
 }

@@ -177,8 +177,8 @@ export class LookService {
       });
     if (!read.ok) throw unfit(read.problem.field);
     const { centre } = read.value;
-    if (centre?.sort === 'icon' && iconOf(centre.icon) === null) throw unfit('centre.icon');
-    if (centre?.sort === 'picture' && !(await this.pictures.exists(centre.pictureId))) throw unfit('centre.pictureId');
+    if (centre?.kind === 'icon' && iconOf(centre.icon) === null) throw unfit('centre.icon');
+    if (centre?.kind === 'picture' && !(await this.pictures.exists(centre.pictureId))) throw unfit('centre.pictureId');
     return read.value;
   }
 

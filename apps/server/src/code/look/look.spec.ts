@@ -9,7 +9,7 @@ const green: LookDesign = {
   ...plainLook,
   ink: '#1d6f5b',
   modules: 'worn',
-  centre: { sort: 'icon', icon: 'shell', side: null },
+  centre: { kind: 'icon', icon: 'shell', side: null },
 };
 
 describe('looks of the school', () => {
@@ -63,8 +63,8 @@ describe('looks of the school', () => {
 
   it.each([
     ['design.ink', { ...green, ink: 'red' }],
-    ['design.centre.icon', { ...green, centre: { sort: 'icon', icon: 'no-such-icon', side: null } }],
-    ['design.centre.pictureId', { ...green, centre: { sort: 'picture', pictureId: newId(), aspect: 1, side: null } }],
+    ['design.centre.icon', { ...green, centre: { kind: 'icon', icon: 'no-such-icon', side: null } }],
+    ['design.centre.pictureId', { ...green, centre: { kind: 'picture', pictureId: newId(), aspect: 1, side: null } }],
   ])('are refused with %s named', async (field, design) => {
     const refused = await scene.server.as('Maren', 'POST', '/api/looks', { name: 'x', design });
     expect([refused.status, refused.body]).toMatchObject([400, { reason: 'invalid', fields: [{ field }] }]);

@@ -30,7 +30,7 @@ interface Row {
   readonly checkedAt: Date | null;
 }
 
-export interface ShortLinkWish {
+export interface ShortLinkRequest {
   readonly find: string;
   readonly filter: ShortLinkFilter;
   /** The `next` of the page before. */
@@ -62,17 +62,17 @@ export class ShortLinkListService {
     private readonly school: SchoolService,
   ) {}
 
-  async page(ownerId: string, wish: ShortLinkWish): Promise<ShortLinksPage> {
-    const { where, values } = whereOf(ownerId, wish);
+  async page(ownerId: string, request: ShortLinkRequest): Promise<ShortLinksPage> {
+    const { where, values } = whereOf(ownerId, request);
     const counted = (await this.dataSource.query(`SELECT COUNT(*) AS total FROM ${tables} WHERE ${where}`, values)) as {
       total: string;
     }[];
     const from =
-      wish.after === null
+      request.after === null
         ? { where: '', values: [] }
         : {
             where: ' AND (links.created_at, links.slug) < (SELECT created_at, slug FROM short_links WHERE slug = ?)',
-            values: [wish.after],
+            values: [request.after],
           };
     const rows = await this.rows(where + from.where, [...values, ...from.values], limits.shelfPage + 1);
     const shown = rows.slice(0, limits.shelfPage);
@@ -83,9 +83,9 @@ export class ShortLinkListService {
     };
   }
 
-  /** CSV (RFC 4180) of all that the wish finds. Cells that a spreadsheet would run are made text. */
-  async csv(ownerId: string, wish: ShortLinkWish): Promise<string> {
-    const { where, values } = whereOf(ownerId, wish);
+  /** CSV (RFC 4180) of all that the request finds. Cells that a spreadsheet would run are made text. */
+  async csv(ownerId: string, request: ShortLinkRequest): Promise<string> {
+    const { where, values } = whereOf(ownerId, request);
     const rows = await this.views(await this.rows(where, values, exportedAtMost));
     const data = rows.map(({ address, title, target, lessons, sheets, opens, verdict, checkedAt, createdAt }) => [
       address,
@@ -167,7 +167,7 @@ export function isShortLinkFilter(filter: unknown): filter is ShortLinkFilter {
 /** Every word must be found in title, target or slug. */
 function whereOf(
   ownerId: string,
-  { find, filter }: ShortLinkWish,
+  { find, filter }: ShortLinkRequest,
 ): { readonly where: string; readonly values: readonly unknown[] } {
   const words = find
     .trim()

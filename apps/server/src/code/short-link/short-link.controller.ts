@@ -2,7 +2,7 @@ import { Body, Controller, Get, Header, HttpCode, Param, Patch, Post, Query } fr
 import type { ShortLinkDetails, ShortLinksPage } from '@hapset/contract';
 import { MaterialService } from '../../gather/material/material.service.js';
 import { Who } from '../../school/rights/who.decorator.js';
-import { isShortLinkFilter, ShortLinkListService, type ShortLinkWish } from './short-link-list.service.js';
+import { isShortLinkFilter, ShortLinkListService, type ShortLinkRequest } from './short-link-list.service.js';
 import { ChangeShortLinkDto } from './short-link.dto.js';
 import { ShortLinkService } from './short-link.service.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -22,14 +22,14 @@ export class ShortLinkController {
     @Query('filter') filter?: string,
     @Query('after') after?: string,
   ): Promise<ShortLinksPage> {
-    return this.lists.page(who.id, wishOf(find, filter, after));
+    return this.lists.page(who.id, requestOf(find, filter, after));
   }
 
   @Get('short-links.csv')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="short-links.csv"')
   csv(@Who() who: SignedIn, @Query('find') find?: string, @Query('filter') filter?: string): Promise<string> {
-    return this.lists.csv(who.id, wishOf(find, filter, undefined));
+    return this.lists.csv(who.id, requestOf(find, filter, undefined));
   }
 
   @Get('materials/:materialId/short-link')
@@ -53,7 +53,7 @@ export class ShortLinkController {
   }
 }
 
-function wishOf(find: unknown, filter: unknown, after: unknown): ShortLinkWish {
+function requestOf(find: unknown, filter: unknown, after: unknown): ShortLinkRequest {
   return {
     find: typeof find === 'string' ? find : '',
     filter: isShortLinkFilter(filter) ? filter : 'all',

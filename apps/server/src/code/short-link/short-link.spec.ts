@@ -31,8 +31,8 @@ describe('short links of the school’s own', () => {
     scene.server.ok<MaterialPage>(who, 'GET', `/api/materials/${id}`);
   const details = (id: string): Promise<ShortLinkDetails> =>
     scene.server.ok<ShortLinkDetails>('Maren', 'GET', `/api/materials/${id}/short-link`);
-  const change = (id: string, wish: object, who = 'Maren'): Promise<MaterialView> =>
-    scene.server.ok<MaterialView>(who, 'PATCH', `/api/materials/${id}`, wish);
+  const change = (id: string, request: object, who = 'Maren'): Promise<MaterialView> =>
+    scene.server.ok<MaterialView>(who, 'PATCH', `/api/materials/${id}`, request);
   const open = (path: string, headers: Record<string, string> = {}, server = scene.server) =>
     request(server.app.getHttpServer())
       .get(path)

@@ -35,7 +35,7 @@ export class CodePlanner {
       plan: (material, lessonLook, name) => {
         const look = findLook(material.look, lessonLook);
         const carriable = toCarriable(material, school);
-        const code = this.symbols.of(carriable, school.timeZone, material.level, { design: look.design, name });
+        const code = this.symbols.plan(carriable, school.timeZone, material.level, { design: look.design, name });
         return { code, look };
       },
     };

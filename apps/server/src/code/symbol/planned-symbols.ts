@@ -44,7 +44,7 @@ export class PlannedSymbols {
    * @param timeZone the school's
    * @param level chosen by hand; null for the highest that costs nothing
    */
-  of(content: Carriable, timeZone: string, level: ErrorCorrectionLevel | null, look: SymbolLook): MaterialCode {
+  plan(content: Carriable, timeZone: string, level: ErrorCorrectionLevel | null, look: SymbolLook): MaterialCode {
     const carried = carriedBy(content, timeZone);
     const { design, name } = look;
     const named = design.caption?.words === null ? name : '';

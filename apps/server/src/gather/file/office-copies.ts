@@ -24,7 +24,7 @@ export class OfficeCopies {
   /** Asks for the PDF, where there is somebody to make it. */
   async ask({ hash, media, variants }: StoredContent): Promise<void> {
     if (media === 'office' && this.converter.program !== null && !variants.some(({ name }) => name === 'pdf'))
-      await this.jobs.ask(officeJob, hash);
+      await this.jobs.enqueue(officeJob, hash);
   }
 
   private async convert(hash: string, stop: AbortSignal): Promise<void> {

@@ -35,12 +35,12 @@ export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicati
   ) {
     jobs.handle(tidyJob, () => this.tidy());
     jobs.handle(compareJob, async () => void (await this.compareWithDisk()));
-    this.daily = new Loop(() => jobs.ask(compareJob, 'all'), {
+    this.daily = new Loop(() => jobs.enqueue(compareJob, 'all'), {
       name: 'ask for the comparison of files',
       everyMs: 24 * hourMs,
       logger,
     });
-    this.loop = new Loop(() => jobs.ask(tidyJob, 'all'), {
+    this.loop = new Loop(() => jobs.enqueue(tidyJob, 'all'), {
       name: 'ask for the tidying of files',
       everyMs: hourMs,
       logger,

@@ -22,10 +22,10 @@ describe('what a code carries by choice', () => {
     '';
   const page = (id: string): Promise<MaterialPage> =>
     scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`);
-  const change = (id: string, wish: object): Promise<MaterialView> =>
-    scene.server.ok<MaterialView>('Maren', 'PATCH', `/api/materials/${id}`, wish);
-  const refused = async (id: string, wish: object): Promise<Problem> =>
-    (await scene.server.as('Maren', 'PATCH', `/api/materials/${id}`, wish)).body as Problem;
+  const change = (id: string, request: object): Promise<MaterialView> =>
+    scene.server.ok<MaterialView>('Maren', 'PATCH', `/api/materials/${id}`, request);
+  const refused = async (id: string, request: object): Promise<Problem> =>
+    (await scene.server.as('Maren', 'PATCH', `/api/materials/${id}`, request)).body as Problem;
 
   it('is the shorter link once it was proven, keeps to it, and goes back', async () => {
     const lessonId = await scene.lesson();

@@ -60,19 +60,19 @@ export class LessonService {
     return found;
   }
 
-  async create(wish: CreateLesson, ownerId: string): Promise<string> {
-    if (wish.classId !== null) await this.classes.require(wish.classId);
+  async create(request: CreateLesson, ownerId: string): Promise<string> {
+    if (request.classId !== null) await this.classes.require(request.classId);
     const id = newId();
-    await this.lessons.insert({ ...wish, name: wish.name.normalize('NFC').trim(), id, ownerId, version: 1 });
+    await this.lessons.insert({ ...request, name: request.name.normalize('NFC').trim(), id, ownerId, version: 1 });
     return id;
   }
 
   /** @throws ProblemError stale */
-  async change(id: string, { version, ...wish }: ChangeLesson): Promise<Lesson> {
-    if (wish.classId !== null) await this.classes.require(wish.classId);
+  async change(id: string, { version, ...request }: ChangeLesson): Promise<Lesson> {
+    if (request.classId !== null) await this.classes.require(request.classId);
     const { affected } = await this.lessons.update(
       { id, version, removedAt: IsNull() },
-      { ...wish, version: version + 1 },
+      { ...request, version: version + 1 },
     );
     if (affected !== 1) throw stale('lesson');
     return this.require(id);

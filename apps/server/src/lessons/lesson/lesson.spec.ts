@@ -119,8 +119,8 @@ describe('lessons and their bench', () => {
     ['a distance as text', { viewingDistanceM: '2' }],
     ['a class that is no id', { classId: 'x' }],
   ])('refuse %s, naming the field', async (_, more) => {
-    const wish = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2, ...more };
-    const response = await scene.server.as('Maren', 'POST', '/api/lessons', wish);
+    const request = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2, ...more };
+    const response = await scene.server.as('Maren', 'POST', '/api/lessons', request);
     expect(response.status).toBe(400);
     const [name = ''] = Object.keys(more);
     expect(response.body).toMatchObject({

@@ -29,7 +29,7 @@ export class StationService {
   ) {}
 
   /** The stations of those lessons, each lesson's in their order, with their materials. */
-  async of(lessonIds: readonly string[]): Promise<Station[]> {
+  async list(lessonIds: readonly string[]): Promise<Station[]> {
     if (lessonIds.length === 0) return [];
     return this.stations.find({
       where: { lessonId: In([...lessonIds]), removedAt: IsNull() },
@@ -40,7 +40,7 @@ export class StationService {
 
   /** Where the materials of lessons hang, each lesson's in their order. */
   async placesOf(lessons: readonly LessonRecord[]): Promise<Place[]> {
-    const stations = await this.of(lessons.map((lesson) => lesson.id));
+    const stations = await this.list(lessons.map((lesson) => lesson.id));
     return stations.flatMap((station) => {
       const lesson = lessons.find((candidate) => candidate.id === station.lessonId);
       return lesson ? [{ material: station.material, station, lesson }] : [];
@@ -48,7 +48,7 @@ export class StationService {
   }
 
   async materialsOf(lessonId: string): Promise<MaterialRecord[]> {
-    return (await this.of([lessonId])).map((station) => station.material);
+    return (await this.list([lessonId])).map((station) => station.material);
   }
 
   /** Where a station hangs. @throws ProblemError not-found for a removed one too */

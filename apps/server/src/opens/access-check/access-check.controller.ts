@@ -21,7 +21,7 @@ export class AccessCheckController {
   @Post('materials/:materialId/access-checks')
   async openMaterial(@Param('materialId') materialId: string): Promise<AccessCheckView | null> {
     const material = await this.materials.require(materialId);
-    await this.checks.ask([material]);
+    await this.checks.enqueue([material]);
     const pending = (await this.checks.lastOf([material])).get(materialId)?.pending;
     return pending ? this.checks.view(pending, material) : null;
   }
@@ -41,7 +41,7 @@ export class AccessCheckController {
 
   @Post('lessons/:lessonId/access-checks')
   async openLesson(@Param('lessonId') lessonId: string): Promise<null> {
-    await this.checks.ask(await this.stations.materialsOf(lessonId));
+    await this.checks.enqueue(await this.stations.materialsOf(lessonId));
     return null;
   }
 
@@ -54,7 +54,7 @@ export class AccessCheckController {
   /** A tag is a word, no id: it means the caller's own materials only. */
   @Post('tags/:tag/access-checks')
   async openTagged(@Param('tag') tag: string, @Who() who: SignedIn): Promise<null> {
-    await this.checks.ask(await this.finder.listTagged(who.id, tag));
+    await this.checks.enqueue(await this.finder.listTagged(who.id, tag));
     return null;
   }
 }

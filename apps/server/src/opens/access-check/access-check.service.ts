@@ -39,7 +39,7 @@ export class AccessCheckService {
   ) {}
 
   /** Asks for a check of each link that is not being opened already. Words need none. */
-  async ask(materials: readonly MaterialRecord[]): Promise<void> {
+  async enqueue(materials: readonly MaterialRecord[]): Promise<void> {
     const [last, { publicAddress }] = await Promise.all([this.lastOf(materials), this.school.get()]);
     const wanted = materials.flatMap((material) => {
       const link = addressOf(material, publicAddress);

@@ -18,7 +18,7 @@ export class CheckAfterChange implements OnModuleInit, MaterialSubscriber {
     const elsewhere = changes.filter(
       ({ after, addressBefore, addressAfter }) => after.removedAt === null && addressBefore !== addressAfter,
     );
-    if (elsewhere.length > 0) await this.checks.ask(elsewhere.map(({ after }) => after));
+    if (elsewhere.length > 0) await this.checks.enqueue(elsewhere.map(({ after }) => after));
     await this.checks.stop(changes.filter(({ after }) => after.removedAt !== null).map(({ after }) => after));
   }
 }

@@ -40,7 +40,7 @@ export class OpeningScheduleService implements OnApplicationBootstrap, BeforeApp
     for (const { lessonId, due } of await this.coming.listDue()) {
       const mine = await Promise.all(due.map(({ time, at }) => this.takeUp(lessonId, time, new Date(at))));
       if (!mine.includes(true)) continue;
-      await this.checks.ask(await this.stations.materialsOf(lessonId));
+      await this.checks.enqueue(await this.stations.materialsOf(lessonId));
       opened.push(lessonId);
     }
     return opened;

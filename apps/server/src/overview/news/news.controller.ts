@@ -10,6 +10,6 @@ export class NewsController {
 
   @Get()
   list(@Who() who: SignedIn): Promise<readonly NewsItem[]> {
-    return this.news.of(who.id);
+    return this.news.list(who.id);
   }
 }

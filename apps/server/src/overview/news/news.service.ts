@@ -29,7 +29,7 @@ export class NewsService {
   ) {}
 
   /** The newest first. */
-  async of(ownerId: string): Promise<readonly NewsItem[]> {
+  async list(ownerId: string): Promise<readonly NewsItem[]> {
     const since = new Date(this.clock.now().getTime() - newsDays * 24 * 3600 * 1000);
     const rows = (await this.dataSource.query(lastChanges, [ownerId, since, ownerId])) as ChangeRow[];
     const once = [...new Map(rows.map((row) => [row.materialId, row])).values()];

@@ -22,7 +22,7 @@ export class ReadinessService {
 
   /** One standing for each place, in the same order. */
   async list(places: readonly Place[]): Promise<readonly Standing[]> {
-    const [codes, sheets] = await Promise.all([this.codes.list(places), this.sheets.of(places)]);
+    const [codes, sheets] = await Promise.all([this.codes.list(places), this.sheets.list(places)]);
     return codes.map((code, index) => toStanding(code, sheets[index] ?? null));
   }
 

@@ -55,7 +55,7 @@ const noLook: ChosenLook = { from: 'nobody', id: null, name: null, design: plain
 function facts(more: Partial<CodeFacts> & { readonly material?: Material } = {}): CodeFacts {
   const look = more.look ?? noLook;
   const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
-  const code = symbols.of(toCarriable(place.material, school), 'Europe/Dublin', place.material.level, {
+  const code = symbols.plan(toCarriable(place.material, school), 'Europe/Dublin', place.material.level, {
     design: look.design,
     name: 'Guide',
   });
@@ -115,7 +115,7 @@ describe('what is printed', () => {
 
   it('is rehearsed under a key that every change of code, size or devices changes, and the distance alone does not', () => {
     const { print, place, code } = facts();
-    const other = symbols.of(toCarriable(material({ link: 'https://a.example/other' }), school), 'UTC', null, plain);
+    const other = symbols.plan(toCarriable(material({ link: 'https://a.example/other' }), school), 'UTC', null, plain);
     const green = { ...plainLook, ink: '#1d6f5b' };
     const keys = [
       print.rehearsalKey,
@@ -278,12 +278,12 @@ describe('the four answers', () => {
 describe('planned symbols', () => {
   it('are kept, and an event is planned for each zone', () => {
     const same = toCarriable(material(), school);
-    expect(symbols.of(same, 'UTC', null, plain)).toBe(symbols.of(same, 'UTC', null, plain));
+    expect(symbols.plan(same, 'UTC', null, plain)).toBe(symbols.plan(same, 'UTC', null, plain));
     // The name is a part of the picture only where it stands under the code.
-    expect(symbols.of(same, 'UTC', null, { ...plain, name: 'Other' })).toBe(symbols.of(same, 'UTC', null, plain));
+    expect(symbols.plan(same, 'UTC', null, { ...plain, name: 'Other' })).toBe(symbols.plan(same, 'UTC', null, plain));
     const named = { ...plainLook, caption: { words: null, place: 'below' as const } };
-    expect(symbols.of(same, 'UTC', null, { design: named, name: 'Other' })).not.toBe(
-      symbols.of(same, 'UTC', null, { design: named, name: 'Guide' }),
+    expect(symbols.plan(same, 'UTC', null, { design: named, name: 'Other' })).not.toBe(
+      symbols.plan(same, 'UTC', null, { design: named, name: 'Guide' }),
     );
     const event = toCarriable(
       material({
@@ -300,8 +300,8 @@ describe('planned symbols', () => {
       }),
       school,
     );
-    expect(symbols.of(event, 'UTC', null, plain).carried.payload).not.toBe(
-      symbols.of(event, 'Europe/Dublin', null, plain).carried.payload,
+    expect(symbols.plan(event, 'UTC', null, plain).carried.payload).not.toBe(
+      symbols.plan(event, 'Europe/Dublin', null, plain).carried.payload,
     );
   });
 });

@@ -100,7 +100,7 @@ export async function writePdf(
 }
 
 function drawShape(document: PDFKit.PDFDocument, shape: DrawnShape, pictures: PictureBytes): void {
-  switch (shape.sort) {
+  switch (shape.kind) {
     case 'fill':
       document.path(shape.path).fill(pdfPaint(document, shape.paint), 'even-odd');
       return;
@@ -127,7 +127,7 @@ function drawShape(document: PDFKit.PDFDocument, shape: DrawnShape, pictures: Pi
 }
 
 function pdfPaint(document: PDFKit.PDFDocument, paint: Paint): PDFKit.Mixins.ColorValue {
-  switch (paint.sort) {
+  switch (paint.kind) {
     case 'colour':
       return paint.colour;
     case 'linear':

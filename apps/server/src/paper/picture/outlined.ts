@@ -7,10 +7,10 @@ export function outlined(drawing: CodeDrawing): CodeDrawing {
 }
 
 function outlinedShape(shape: DrawnShape): readonly DrawnShape[] {
-  if (shape.sort !== 'text') return [shape];
+  if (shape.kind !== 'text') return [shape];
   const { lines, size, x, baselines, paint } = shape;
   return lines.map((line, index) => ({
-    sort: 'fill',
+    kind: 'fill',
     path: outlineText(line, 'text-bold', { size, x, baseline: baselines[index] ?? 0 }),
     paint,
   }));

@@ -8,7 +8,7 @@ import { StationService } from '../../lessons/station/station.service.js';
 import { contentTypes } from './code-picture.js';
 import { writeZip } from './write-zip.js';
 import { PictureService, type NamedPicture } from './picture.service.js';
-import { readPictureWish } from './picture-wish.js';
+import { readPictureOptions } from './picture-options.js';
 import { nameFile } from './send-file.js';
 import { ShowWebPictureDto } from './show-web-picture.dto.js';
 
@@ -30,13 +30,13 @@ export class PictureController {
     @Query() query: Asked,
     @Res() response: Response,
   ): Promise<void> {
-    const wish = readPictureWish(query);
-    const { name, bytes } = await this.pictures.of(
+    const options = readPictureOptions(query);
+    const { name, bytes } = await this.pictures.draw(
       { material: await this.materials.require(materialId), station: null, lesson: null },
       null,
-      wish,
+      options,
     );
-    nameFile(response, { type: contentTypes[wish.format], name, disposition: 'attachment' }).send(bytes);
+    nameFile(response, { type: contentTypes[options.format], name, disposition: 'attachment' }).send(bytes);
   }
 
   @Get('stations/:stationId/picture')
@@ -45,15 +45,15 @@ export class PictureController {
     @Query() query: Asked,
     @Res() response: Response,
   ): Promise<void> {
-    const wish = readPictureWish(query);
+    const options = readPictureOptions(query);
     const { place, station } = await this.stations.place(stationId);
-    const { name, bytes } = await this.pictures.of(place, station.position, wish);
-    nameFile(response, { type: contentTypes[wish.format], name, disposition: 'attachment' }).send(bytes);
+    const { name, bytes } = await this.pictures.draw(place, station.position, options);
+    nameFile(response, { type: contentTypes[options.format], name, disposition: 'attachment' }).send(bytes);
   }
 
   @Get('lessons/:lessonId/pictures')
   async ofLesson(@Param('lessonId') lessonId: string, @Query() query: Asked, @Res() response: Response): Promise<void> {
-    const wish = readPictureWish(query);
+    const options = readPictureOptions(query);
     const lesson = await this.lessons.require(lessonId);
     const places = await this.stations.placesOf([lesson]);
     nameFile(response, {
@@ -63,7 +63,7 @@ export class PictureController {
     });
     const leftOut: string[] = [];
     const files = async function* (pictures: PictureService): AsyncGenerator<NamedPicture | null> {
-      for await (const { place, picture } of pictures.ofAll(places, wish)) {
+      for await (const { place, picture } of pictures.drawAll(places, options)) {
         if (!picture) leftOut.push(place.station?.name ?? place.material.title);
         yield picture;
       }

@@ -1,6 +1,6 @@
 /** Pictures of codes, named by use: how large each is, and what is in it. */
 import { Injectable } from '@nestjs/common';
-import type { PictureWish } from '@hapset/contract';
+import type { PictureOptions } from '@hapset/contract';
 import { documentSizesMm, fileName } from '@hapset/core';
 import { Clock } from '../../platform/clock/clock.js';
 import { LookPictureService } from '../../code/look/look-picture.service.js';
@@ -29,20 +29,20 @@ export class PictureService {
   ) {}
 
   /** @param position the station's number, null outside a lesson. @throws ProblemError payload-too-long */
-  async of(place: Place, position: number | null, wish: PictureWish): Promise<NamedPicture> {
-    const picture = await this.draw(await this.codes.find(place), position, wish);
+  async draw(place: Place, position: number | null, options: PictureOptions): Promise<NamedPicture> {
+    const picture = await this.drawPlaced(await this.codes.find(place), position, options);
     if (!picture) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     return picture;
   }
 
   /** Of many places, in their order; null where no code holds the payload. Drawn one at a time, as they are taken. */
-  async *ofAll(
+  async *drawAll(
     places: readonly Place[],
-    wish: PictureWish,
+    options: PictureOptions,
   ): AsyncGenerator<{ readonly place: Place; readonly picture: NamedPicture | null }> {
     const codes = await this.codes.list(places);
     for (const [index, placed] of codes.entries())
-      yield { place: placed.place, picture: await this.draw(placed, index + 1, wish) };
+      yield { place: placed.place, picture: await this.drawPlaced(placed, index + 1, options) };
   }
 
   /** The code of a picture that is shown to web pages. @throws ProblemError not-found while it is switched off */
@@ -54,18 +54,22 @@ export class PictureService {
     return code;
   }
 
-  private async draw(placed: PlacedCode, position: number | null, wish: PictureWish): Promise<NamedPicture | null> {
+  private async drawPlaced(
+    placed: PlacedCode,
+    position: number | null,
+    options: PictureOptions,
+  ): Promise<NamedPicture | null> {
     const code = await this.codeOf(placed);
     if (!code) return null;
     return {
-      name: fileName(code.name, position, fileEndings[wish.format]),
-      bytes: await codePicture(code, wish.format, sizeFor(wish, placed, code)),
+      name: fileName(code.name, position, fileEndings[options.format]),
+      bytes: await codePicture(code, options.format, sizeFor(options, placed, code)),
     };
   }
 
   private async codeOf({ plan, code, look, place }: PlacedCode): Promise<CodeToDraw | null> {
     if (!plan || !code) return null;
-    const pictures = await this.lookPictures.of(look.design);
+    const pictures = await this.lookPictures.load(look.design);
     return {
       plan,
       look: look.design,
@@ -78,7 +82,7 @@ export class PictureService {
 }
 
 function sizeFor(
-  { use, dpi }: PictureWish,
+  { use, dpi }: PictureOptions,
   { rehearsal }: PlacedCode,
   { plan: { modules }, look }: CodeToDraw,
 ): CodeSize {

@@ -76,7 +76,7 @@ const looks: readonly LookDesign[] = moduleShapes.flatMap((modules, row) =>
       inkTo: at % 3 === 0 ? '#5a2d00' : null,
       way: gradientWays[at % gradientWays.length] ?? 'down',
       ground: at % 5 === 4 ? '#fff6d3' : '#ffffff',
-      centre: at % 2 === 0 ? { sort: 'icon', icon: ['shell', 'fish', 'sail'][at % 3] ?? 'shell', side: null } : null,
+      centre: at % 2 === 0 ? { kind: 'icon', icon: ['shell', 'fish', 'sail'][at % 3] ?? 'shell', side: null } : null,
       caption:
         at % 4 === 3
           ? null
@@ -142,7 +142,7 @@ describe('a picture of a code', () => {
 
   it('with a picture in the middle shows it', async () => {
     const pictureId = '01990000-0000-7000-8000-000000000001';
-    const look: LookDesign = { ...plainLook, centre: { sort: 'picture', pictureId, aspect: 1, side: null } };
+    const look: LookDesign = { ...plainLook, centre: { kind: 'picture', pictureId, aspect: 1, side: null } };
     const code = toDraw(plan, look, new Map([[pictureId, await smallPng(64, 64)]]));
     const png = await codePicture(code, 'png', { sizeMm: null, pixelsPerModule: 8 });
     const { data, info } = await sharp(png).removeAlpha().raw().toBuffer({ resolveWithObject: true });
@@ -338,7 +338,7 @@ describe('pictures by use', () => {
       name: 'Crest',
       design: {
         ...plainLook,
-        centre: { sort: 'picture', pictureId: id, aspect, side: null },
+        centre: { kind: 'picture', pictureId: id, aspect, side: null },
         frame: 'band',
         caption: { words: null, place: 'below' },
       },

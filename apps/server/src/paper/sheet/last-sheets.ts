@@ -10,7 +10,7 @@ export class LastSheets {
   constructor(@InjectRepository(Sheet) private readonly sheets: Repository<Sheet>) {}
 
   /** In the order of the places. */
-  async of(places: readonly Place[]): Promise<readonly (Sheet | null)[]> {
+  async list(places: readonly Place[]): Promise<readonly (Sheet | null)[]> {
     const stationIds = places.flatMap((place) => place.station?.id ?? []);
     const materialIds = places.filter((place) => place.station === null).map((place) => place.material.id);
     const rows = await this.newest(stationIds, materialIds);

@@ -32,7 +32,7 @@ export class PrintDrawing {
   }
 
   async enqueue(printId: string): Promise<void> {
-    await this.jobs.ask(jobKind, printId);
+    await this.jobs.enqueue(jobKind, printId);
   }
 
   /** Of a print that goes on; what was remembered as printed goes with it, since it never was. */
@@ -67,7 +67,7 @@ export class PrintDrawing {
     try {
       const bytes = (await this.workers.ask(
         print.ownerId,
-        { sort: 'pdf', job: await this.printJobs.of(print) },
+        { kind: 'pdf', job: await this.printJobs.load(print) },
         { long: true, stop: halt.signal, onPage: (count) => (drawn = count) },
       )) as Uint8Array;
       return (await this.rows.finish(print, bytes)) ? 'ended' : 'outdated';

@@ -12,7 +12,7 @@ import { Sheet } from './sheet.entity.js';
 /** Where what stands on a kind of print is remembered. */
 export interface ContentSource {
   /** In their order. */
-  readonly of: (printId: string) => Promise<readonly SheetContent[]>;
+  readonly load: (printId: string) => Promise<readonly SheetContent[]>;
   /** For a print that never became one. */
   readonly forget: (printId: string) => Promise<void>;
 }
@@ -35,8 +35,8 @@ export class PrintJobs {
     await this.sourceOf(kind).forget(id);
   }
 
-  async of({ id, kind, setup, han, name, madeAt }: Print): Promise<SheetJob> {
-    const contents = await this.sourceOf(kind).of(id);
+  async load({ id, kind, setup, han, name, madeAt }: Print): Promise<SheetJob> {
+    const contents = await this.sourceOf(kind).load(id);
     const pictures = { ...(await this.pictures.again(contents)), ...(await this.planner.picturesOf(contents, setup)) };
     return { setup, contents, han, pictures, title: name, madeAt: madeAt.getTime() };
   }
@@ -45,7 +45,7 @@ export class PrintJobs {
   private sourceOf(kind: SheetKind): ContentSource {
     return (
       this.sources.get(kind) ?? {
-        of: async (printId) =>
+        load: async (printId) =>
           (await this.sheets.find({ where: { printId }, order: { position: 'ASC' } })).map(({ content }) => content),
         forget: async (printId) => void (await this.sheets.delete({ printId })),
       }

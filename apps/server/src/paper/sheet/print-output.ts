@@ -23,7 +23,7 @@ export class PrintOutput {
     if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
     if (print.state !== 'done') throw notFound('file');
     return Buffer.from(
-      (await this.workers.ask(print.ownerId, { sort: 'pdf', job: await this.printJobs.of(print) })) as Uint8Array,
+      (await this.workers.ask(print.ownerId, { kind: 'pdf', job: await this.printJobs.load(print) })) as Uint8Array,
     );
   }
 
@@ -31,7 +31,7 @@ export class PrintOutput {
   async *pictures(print: Print, dpi: number): AsyncGenerator<{ readonly name: string; readonly bytes: Buffer }> {
     const job = await this.jobOfDone(print);
     for (let page = 0; page < print.pages; page += 1) {
-      const bytes = (await this.workers.ask(print.ownerId, { sort: 'png', job, page, dpi })) as Uint8Array;
+      const bytes = (await this.workers.ask(print.ownerId, { kind: 'png', job, page, dpi })) as Uint8Array;
       yield { name: pictureName(print, job, page), bytes: Buffer.from(bytes) };
     }
   }
@@ -39,12 +39,12 @@ export class PrintOutput {
   /** SVG. @param page from 0 @throws ProblemError not-found beyond the last one */
   async page(print: Print, page: number): Promise<string> {
     if (!Number.isInteger(page) || page < 0 || page >= print.pages) throw notFound('page');
-    return (await this.workers.ask(print.ownerId, { sort: 'svg', job: await this.jobOfDone(print), page })) as string;
+    return (await this.workers.ask(print.ownerId, { kind: 'svg', job: await this.jobOfDone(print), page })) as string;
   }
 
   private async jobOfDone(print: Print): Promise<SheetJob> {
     if (print.state !== 'done') throw notFound('file');
-    return this.printJobs.of(print);
+    return this.printJobs.load(print);
   }
 }
 

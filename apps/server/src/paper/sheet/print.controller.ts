@@ -29,7 +29,7 @@ export class PrintController {
 
   @Post()
   async make(@Body() { places, choices, goAhead }: MakePrintDto, @Who() who: SignedIn): Promise<PrintView> {
-    return toPrintView((await this.prints.make(await this.places.of(places, who), choices, goAhead, who.id)).print);
+    return toPrintView((await this.prints.make(await this.places.list(places, who), choices, goAhead, who.id)).print);
   }
 
   @Get(':printId')

@@ -36,7 +36,7 @@ export interface PreviewedJob {
 }
 
 /** How a print is called. */
-export interface PrintWish {
+export interface PrintName {
   readonly name: string;
   /** A station's number, where it is of one alone. */
   readonly position: number | null;
@@ -67,7 +67,7 @@ export class PrintService {
   /** A page of whatever is to be drawn, and what the layout found. */
   async previewJob(job: SheetJob, page: number, ownerId: string): Promise<PreviewedJob> {
     const { notes, sizesMm, ...shown } = (await this.workers.ask(ownerId, {
-      sort: 'preview',
+      kind: 'preview',
       job,
       page,
     })) as SheetPreviewAnswer;
@@ -141,7 +141,7 @@ export class PrintService {
    * @throws ProblemError invalid for pages that can't be
    */
   async begin(
-    { name, position, many }: PrintWish,
+    { name, position, many }: PrintName,
     job: SheetJob,
     ownerId: string,
     remember: (manager: EntityManager, print: Print) => Promise<void>,
@@ -177,7 +177,7 @@ export class PrintService {
   }
 
   private async notesOf(job: SheetJob, ownerId: string): Promise<SheetNotes> {
-    const notes = (await this.workers.ask(ownerId, { sort: 'notes', job })) as SheetNotes;
+    const notes = (await this.workers.ask(ownerId, { kind: 'notes', job })) as SheetNotes;
     if (notes.problem !== null)
       throw new ProblemError('invalid', 'There can’t be such pages.', {
         fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }],
@@ -210,10 +210,10 @@ export class PrintService {
     await this.prints.update({ id: printId }, { revision: () => 'revision + 1' });
     const print = await this.prints.findOneBy({ id: printId });
     if (!print) return;
-    const job = await this.printJobs.of(print);
+    const job = await this.printJobs.load(print);
     await this.drawing.putAwayFiles([printId]);
     if (job.contents.length === 0) return void (await this.prints.delete({ id: printId }));
-    const { pages } = (await this.workers.ask(print.ownerId, { sort: 'notes', job })) as SheetNotes;
+    const { pages } = (await this.workers.ask(print.ownerId, { kind: 'notes', job })) as SheetNotes;
     await this.prints.update({ id: printId }, { codes: job.contents.length, pages });
   }
 }

@@ -487,20 +487,20 @@ describe('sheets of many codes', () => {
 });
 
 describe('whose drawing is next', () => {
-  const wish = (ownerId: string, long = false) => ({ ownerId, options: { long } });
+  const request = (ownerId: string, long = false) => ({ ownerId, options: { long } });
 
   it('is somebody else’s where somebody else waits', () => {
-    const waiting = [wish('a'), wish('a'), wish('b')];
+    const waiting = [request('a'), request('a'), request('b')];
     expect(takeTurn(waiting, 'a', false)).toBe(waiting[2]);
     expect(takeTurn(waiting, 'b', false)).toBe(waiting[0]);
-    expect(takeTurn([wish('a')], 'a', false)).toMatchObject({ ownerId: 'a' });
+    expect(takeTurn([request('a')], 'a', false)).toMatchObject({ ownerId: 'a' });
     expect(takeTurn([], null, false)).toBeNull();
   });
 
   it('is nothing long beside something long, so that a thread is left to the others', () => {
-    const waiting = [wish('b', true), wish('a')];
+    const waiting = [request('b', true), request('a')];
     expect(takeTurn(waiting, 'a', true)).toBe(waiting[1]);
-    expect(takeTurn([wish('b', true)], null, true)).toBeNull();
-    expect(takeTurn([wish('b', true)], null, false)).toMatchObject({ ownerId: 'b' });
+    expect(takeTurn([request('b', true)], null, true)).toBeNull();
+    expect(takeTurn([request('b', true)], null, false)).toMatchObject({ ownerId: 'b' });
   });
 });

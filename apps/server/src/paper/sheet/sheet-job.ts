@@ -8,7 +8,7 @@ import {
   planSymbol,
   type BackField,
   type Composition,
-  type DrawingWish,
+  type DrawingOptions,
   type ErrorCorrectionLevel,
   type FaceField,
   type GridProblem,
@@ -86,7 +86,7 @@ export function textsOf({ title, instruction, tap = '', address, foot = '', more
  */
 export function drawableOf(
   { setup, contents }: Pick<SheetJob, 'setup' | 'contents'>,
-  { iconOf, measure }: Pick<DrawingWish, 'iconOf' | 'measure'>,
+  { iconOf, measure }: Pick<DrawingOptions, 'iconOf' | 'measure'>,
 ): Result<Drawable, GridProblem> {
   const drawn = new Map<number, CodeDrawing>();
   const draw = ({ payload, level, look = plainLook, title }: SheetContent): CodeDrawing => {

@@ -148,12 +148,12 @@ export function placedLines(
   });
 }
 
-function drawLine(document: PDFKit.PDFDocument, { from, to, sort }: PageLine): void {
+function drawLine(document: PDFKit.PDFDocument, { from, to, kind }: PageLine): void {
   document
     .save()
-    .lineWidth(lineWidthsMm[sort] * pointsPerMm)
-    .strokeColor(lineColours[sort]);
-  if (sort === 'fold') document.dash(2 * pointsPerMm, { space: 1.5 * pointsPerMm });
+    .lineWidth(lineWidthsMm[kind] * pointsPerMm)
+    .strokeColor(lineColours[kind]);
+  if (kind === 'fold') document.dash(2 * pointsPerMm, { space: 1.5 * pointsPerMm });
   document
     .moveTo(from[0] * pointsPerMm, from[1] * pointsPerMm)
     .lineTo(to[0] * pointsPerMm, to[1] * pointsPerMm)

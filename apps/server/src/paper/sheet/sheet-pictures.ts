@@ -12,7 +12,7 @@ export class SheetPictures {
   constructor(private readonly checks: AccessCheckService) {}
 
   /** Which material shows what, and its bytes as PNG by the check's id. */
-  async of(codes: readonly PlacedCode[]): Promise<{
+  async load(codes: readonly PlacedCode[]): Promise<{
     readonly shown: ReadonlyMap<string, MoreContent['picture']>;
     readonly bytes: Record<string, Uint8Array>;
   }> {
@@ -63,7 +63,7 @@ export async function symbolPictures(ids: readonly string[]): Promise<Record<str
 }
 
 function drawIcon(nodes: readonly IconNode[]): Promise<Buffer> {
-  const strokes = iconStrokes(nodes, { x: 0, y: 0, side: 24 }, { sort: 'colour', colour: '#000000' });
+  const strokes = iconStrokes(nodes, { x: 0, y: 0, side: 24 }, { kind: 'colour', colour: '#000000' });
   const drawing = { modules: 24, surround: { left: 0, top: 0, right: 0, bottom: 0 }, shapes: strokes };
   return sharp(
     Buffer.from(

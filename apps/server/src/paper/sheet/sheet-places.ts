@@ -31,8 +31,8 @@ export class SheetPlacesService {
   ) {}
 
   /** @throws ProblemError not-found for what is another's, invalid where nothing or more than one thing is asked for */
-  async of(wish: SheetPlaces, who: SignedIn): Promise<PlacesToPrint> {
-    const { lessonId, stationIds, materialIds, tag } = wish;
+  async list(request: SheetPlaces, who: SignedIn): Promise<PlacesToPrint> {
+    const { lessonId, stationIds, materialIds, tag } = request;
     if ([lessonId !== null, stationIds.length > 0, materialIds.length > 0, tag !== null].filter(Boolean).length !== 1)
       throw invalid('names no lesson, stations, materials or collection, or several of them');
     const found =

@@ -1,4 +1,4 @@
-/** From a wish to pages: what each code brings, how the pages are set up, and what is not right with them. */
+/** From a request to pages: what each code brings, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
 import type { SheetChoices, SheetNotice, SheetWarning } from '@hapset/contract';
 import {
@@ -49,7 +49,7 @@ export class SheetPlanner {
   async plan({ name, places }: PlacesToPrint, choices: SheetChoices): Promise<PlannedSheets> {
     const all = await this.codes.list(places.map(({ place }) => place));
     const codes = all.filter(({ code }) => code !== null);
-    const pictures = await this.sheetPictures.of(choices.kind === 'poster' && choices.picture ? codes : []);
+    const pictures = await this.sheetPictures.load(choices.kind === 'poster' && choices.picture ? codes : []);
     const setup = await this.setup(name, codes, choices);
     const contents = codes.map((placed) =>
       contentOf(
@@ -76,7 +76,7 @@ export class SheetPlanner {
 
   /** What is drawn with: pictures of looks and of the header. */
   async picturesOf(contents: readonly SheetContent[], { design }: SheetSetup): Promise<Record<string, Uint8Array>> {
-    const ofLooks = contents.flatMap(({ look }) => (look?.centre?.sort === 'picture' ? [look.centre.pictureId] : []));
+    const ofLooks = contents.flatMap(({ look }) => (look?.centre?.kind === 'picture' ? [look.centre.pictureId] : []));
     const ids = [...new Set([...ofLooks, ...(design.header ? [design.header.pictureId] : [])])];
     const found = await Promise.all(ids.map(async (id) => [id, await this.lookPictures.find(id)] as const));
     return Object.fromEntries(found.flatMap(([id, bytes]) => (bytes ? [[id, bytes]] : [])));

@@ -22,8 +22,8 @@ export function drawSheetSvg(
   };
   const parts = [
     ...page.lines.map(
-      ({ from, to, sort }) =>
-        `<path d="M${round(from[0])} ${round(from[1])}L${round(to[0])} ${round(to[1])}" stroke="${lineColours[sort]}" stroke-width="${lineWidthsMm[sort]}"${sort === 'fold' ? ' stroke-dasharray="2 1.5"' : ''}/>`,
+      ({ from, to, kind }) =>
+        `<path d="M${round(from[0])} ${round(from[1])}L${round(to[0])} ${round(to[1])}" stroke="${lineColours[kind]}" stroke-width="${lineWidthsMm[kind]}"${kind === 'fold' ? ' stroke-dasharray="2 1.5"' : ''}/>`,
     ),
     ...page.arrows.map(
       (arrow) => `<path d="${arrowPath(arrow)}" transform="translate(${round(arrow.xMm)} ${round(arrow.yMm)})"/>`,

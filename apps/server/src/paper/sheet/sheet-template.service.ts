@@ -36,15 +36,15 @@ export class SheetTemplateService {
   }
 
   /** @throws ProblemError invalid */
-  async create(wish: CreateSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
+  async create(request: CreateSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
     if ((await this.templates.countBy({ removedAt: IsNull() })) >= limits.sheetTemplates)
       throw new ProblemError('invalid', 'The school has enough templates.', {
         fields: [{ field: 'name', message: `are ${limits.sheetTemplates} already; remove one first` }],
       });
     const row = {
       id: newId(),
-      ...(await this.checked(wish)),
-      kind: wish.kind,
+      ...(await this.checked(request)),
+      kind: request.kind,
       usual: false,
       madeById: who.id,
       version: 1,
@@ -56,11 +56,11 @@ export class SheetTemplateService {
   }
 
   /** @throws ProblemError not-found, not-allowed, invalid, stale */
-  async change(id: string, { version, ...wish }: ChangeSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
+  async change(id: string, { version, ...request }: ChangeSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
     mayChange(await this.require(id), who);
     const { affected } = await this.templates.update(
       { id, version, removedAt: IsNull() },
-      { ...(await this.checked(wish)), version: version + 1 },
+      { ...(await this.checked(request)), version: version + 1 },
     );
     if (affected !== 1) throw stale('template');
     return toView(await this.require(id), who);

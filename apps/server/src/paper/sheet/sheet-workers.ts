@@ -128,11 +128,11 @@ export class SheetWorkers implements BeforeApplicationShutdown {
 }
 
 /** Who is next: somebody else than the last one where somebody else waits, and nothing long beside something long. */
-export function takeTurn<Wish extends { readonly ownerId: string; readonly options: Pick<AskOptions, 'long'> }>(
-  waiting: readonly Wish[],
+export function takeTurn<Task extends { readonly ownerId: string; readonly options: Pick<AskOptions, 'long'> }>(
+  waiting: readonly Task[],
   lastServed: string | null,
   longRuns: boolean,
-): Wish | null {
+): Task | null {
   const may = waiting.filter(({ options }) => !(longRuns && options.long === true));
   return may.find(({ ownerId }) => ownerId !== lastServed) ?? may[0] ?? null;
 }

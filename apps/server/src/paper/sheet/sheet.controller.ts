@@ -54,7 +54,7 @@ export class SheetController {
   @Post('sheet-previews')
   @HttpCode(200)
   async preview(@Body() { places, choices, page }: PreviewSheetsDto, @Who() who: SignedIn): Promise<SheetsPreview> {
-    return this.prints.preview(await this.places.of(places, who), { choices, page }, who.id);
+    return this.prints.preview(await this.places.list(places, who), { choices, page }, who.id);
   }
 
   @Get('printer-test')

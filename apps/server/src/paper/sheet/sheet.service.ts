@@ -47,7 +47,7 @@ export class SheetService {
     return {
       sheet,
       pdf: Buffer.from(
-        (await this.workers.ask(ownerId, { sort: 'pdf', job: await this.oldPoster(sheet) })) as Uint8Array,
+        (await this.workers.ask(ownerId, { kind: 'pdf', job: await this.oldPoster(sheet) })) as Uint8Array,
       ),
     };
   }

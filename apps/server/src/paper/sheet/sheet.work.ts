@@ -9,11 +9,11 @@ import { drawSheetSvg } from './sheet-svg.js';
 
 export type SheetTask =
   /** How many pages, what is not right, and one page. */
-  | { readonly sort: 'preview'; readonly job: SheetJob; readonly page: number }
-  | { readonly sort: 'notes'; readonly job: SheetJob }
-  | { readonly sort: 'pdf'; readonly job: SheetJob }
-  | { readonly sort: 'svg'; readonly job: SheetJob; readonly page: number }
-  | { readonly sort: 'png'; readonly job: SheetJob; readonly page: number; readonly dpi: number };
+  | { readonly kind: 'preview'; readonly job: SheetJob; readonly page: number }
+  | { readonly kind: 'notes'; readonly job: SheetJob }
+  | { readonly kind: 'pdf'; readonly job: SheetJob }
+  | { readonly kind: 'svg'; readonly job: SheetJob; readonly page: number }
+  | { readonly kind: 'png'; readonly job: SheetJob; readonly page: number; readonly dpi: number };
 
 export interface SheetNotes {
   readonly pages: number;
@@ -57,7 +57,7 @@ export async function answerTask(
   const pictures = new Map(Object.entries(job.pictures).map(([id, bytes]) => [id, Buffer.from(bytes)]));
   const svgOf = (index: number): string =>
     drawSheetSvg(layoutPage(composition, index, measure), drawable.value, job, pictures);
-  switch (task.sort) {
+  switch (task.kind) {
     case 'notes':
       return { pages, problem: null, ...notesOf(composition, measure) };
     case 'preview': {

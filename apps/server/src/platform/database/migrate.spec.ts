@@ -1,7 +1,8 @@
 import { DataSource } from 'typeorm';
 import { readConfiguration } from '../configuration/configuration.js';
 import { createDatabase, dropDatabase } from '../../test/test-server.js';
-import { dataSourceOptions } from '../../app/data-source.js';
+import { dataSourceOptions, migrations } from '../../app/data-source.js';
+import { newId } from './columns.js';
 import { migrate } from './migrate.js';
 
 /** As if the server were killed there. */
@@ -49,4 +50,31 @@ describe('a migration', () => {
     },
     90_000,
   );
+
+  it('gives the middle of a stored look its kind, and leaves the words in it and the order of its fields alone', async () => {
+    const name = await createDatabase();
+    const configuration = readConfiguration();
+    const options = dataSourceOptions({ ...configuration, database: { ...configuration.database, name } });
+    const before = await new DataSource({ ...options, migrations: migrations.slice(0, -1) }).initialize();
+    await migrate(before);
+    const design = (discriminant: string) =>
+      JSON.stringify({
+        ink: '#123a6b',
+        centre: { [discriminant]: 'icon', icon: 'shell', side: null },
+        caption: { words: '"centre":{"sort":"icon"' },
+      });
+    await before.query('INSERT INTO looks (id, name, design, made_by_id, created_at) VALUES (?, ?, ?, ?, NOW(3))', [
+      newId(),
+      'Old',
+      design('sort'),
+      newId(),
+    ]);
+    await before.destroy();
+    const after = await new DataSource(options).initialize();
+    await migrate(after);
+    const [row] = (await after.query('SELECT CAST(design AS CHAR) AS design FROM looks')) as { design: unknown }[];
+    expect(typeof row?.design === 'string' ? row.design : JSON.stringify(row?.design)).toBe(design('kind'));
+    await after.destroy();
+    await dropDatabase(name);
+  });
 });

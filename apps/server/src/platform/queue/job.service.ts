@@ -66,8 +66,8 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
     await Promise.all([...this.running.values()].map(({ finished }) => finished));
   }
 
-  /** Asks for a job, unless one of that kind waits or works on the same already. */
-  async ask(kind: string, subject: string, runAt = this.clock.now()): Promise<void> {
+  /** Adds a job, unless one of that kind waits or works on the same already. */
+  async enqueue(kind: string, subject: string, runAt = this.clock.now()): Promise<void> {
     const row = {
       id: newId(),
       kind,

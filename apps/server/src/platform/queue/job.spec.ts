@@ -31,8 +31,8 @@ describe('long work', () => {
       await gate;
       done.push(subject);
     });
-    for (let count = 0; count < 3; count += 1) await jobsOf(scene.server).ask('once', 'a');
-    await jobsOf(scene.server).ask('once', 'b');
+    for (let count = 0; count < 3; count += 1) await jobsOf(scene.server).enqueue('once', 'a');
+    await jobsOf(scene.server).enqueue('once', 'b');
     open();
     await until('once', 'done');
     while ((await rows('once')).some((job) => job.state !== 'done'))
@@ -46,7 +46,7 @@ describe('long work', () => {
       done.push(subject);
       return Promise.resolve();
     });
-    await jobsOf(scene.server).ask('later', 'x', new Date(scene.server.clock.now().getTime() + 60_000));
+    await jobsOf(scene.server).enqueue('later', 'x', new Date(scene.server.clock.now().getTime() + 60_000));
     await new Promise((resolve) => setTimeout(resolve, 150));
     expect(done).toEqual([]);
     scene.server.clock.advance(60_001);
@@ -61,7 +61,7 @@ describe('long work', () => {
       attempts += 1;
       return Promise.reject(new Error(`attempt ${attempts} went wrong`));
     });
-    await jobsOf(scene.server).ask('fails', 'x');
+    await jobsOf(scene.server).enqueue('fails', 'x');
     for (const expected of [1, 2]) {
       while (attempts < expected || (await rows('fails'))[0]?.state !== 'waiting')
         await new Promise((resolve) => setTimeout(resolve, 25));
@@ -82,7 +82,7 @@ describe('long work', () => {
       await new Promise<void>((resolve) => stop.addEventListener('abort', () => resolve(), { once: true }));
       told.push('second was stopped');
     });
-    await jobsOf(second).ask('handed-on', 'x');
+    await jobsOf(second).enqueue('handed-on', 'x');
     while (told.length === 0) await new Promise((resolve) => setTimeout(resolve, 25));
     await second.stop();
     expect(told).toEqual(['second began', 'second was stopped']);
@@ -150,7 +150,7 @@ describe('long work', () => {
       return Promise.resolve();
     });
     for (const expected of [1, 2]) {
-      await jobsOf(scene.server).ask('again', 'x');
+      await jobsOf(scene.server).enqueue('again', 'x');
       while (done.length < expected || (await rows('again')).some(({ state }) => state !== 'done'))
         await new Promise((resolve) => setTimeout(resolve, 25));
     }

@@ -45,7 +45,7 @@ const badBodies: readonly string[] = [
   '{"items":[null]}',
   '{"items":{"length":1000000000}}',
   '{"students":[[]]}',
-  '{"wish":null}',
+  '{"request":null}',
   '{"results":[{"device":null}]}',
   '{"document":{"type":"doc","content":"x"},"version":1,"over":false}',
   '{"name":"\\ud800","version":1}',

@@ -34,7 +34,7 @@ describe('the budget of a body', () => {
 
   it('holds cards for a whole school, named one by one', () => {
     const studentIds = Array.from({ length: rosterLimits.students }, newId);
-    const wish = {
+    const request = {
       classNames: [],
       studentIds,
       onlyNew: false,
@@ -46,8 +46,8 @@ describe('the budget of a body', () => {
       backs: false,
       templateId: null,
     };
-    expect(verdict('previewCards', { wish, page: 0 })).toBe('fits');
-    expect(verdict('makeCards', { wish })).toBe('fits');
+    expect(verdict('previewCards', { request, page: 0 })).toBe('fits');
+    expect(verdict('makeCards', { request })).toBe('fits');
   });
 
   it('holds as many materials at once as may be added, each with long words', () => {

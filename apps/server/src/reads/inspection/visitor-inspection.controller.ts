@@ -19,21 +19,21 @@ export class VisitorInspectionController {
   @Anyone()
   @Get()
   async rights(@Req() request: Request): Promise<VisitorRights> {
-    return { mayInspect: await this.inspections.mayInspect(this.addresses.of(request)) };
+    return { mayInspect: await this.inspections.mayInspect(this.addresses.find(request)) };
   }
 
   @Anyone()
   @Post()
   @HttpCode(202)
   async ask(@Body() { link }: AskLinkCheckDto, @Req() request: Request): Promise<LinkCheckAsked> {
-    return { id: await this.inspections.ask(link, this.addresses.of(request)) };
+    return { id: await this.inspections.ask(link, this.addresses.find(request)) };
   }
 
   @Anyone()
   @Get(':visitorInspectionId')
   async state(@Param('visitorInspectionId') id: string, @Req() request: Request): Promise<LinkCheckView> {
     return toLinkCheckView(
-      await this.inspections.require(id, this.addresses.of(request)),
+      await this.inspections.require(id, this.addresses.find(request)),
       await this.services.catalogue(),
     );
   }

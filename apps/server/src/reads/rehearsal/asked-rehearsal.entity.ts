@@ -9,7 +9,7 @@ export class AskedRehearsal {
   @PrimaryColumn(idColumn) id: string;
   @Index() @Column(idColumn) askedById: string;
   @ManyToOne('Account', { onDelete: 'CASCADE' }) askedBy: Relation<SignedIn>;
-  @Column({ type: 'json' }) wish: AskRehearsal;
+  @Column({ type: 'json' }) request: AskRehearsal;
   @Column({ type: 'json', nullable: true }) result: AskedRehearsalResult | null;
   /** Why there is none; null where nothing failed. */
   @Column({ type: 'varchar', length: 500, nullable: true }) failure: string | null;

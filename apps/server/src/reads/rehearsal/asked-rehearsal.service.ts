@@ -30,13 +30,13 @@ export class AskedRehearsalService {
   }
 
   /** @throws ProblemError payload-too-long */
-  async ask(wish: AskRehearsal, askedById: string): Promise<string> {
-    if (!chooseSize(wish.payload).ok) throw new ProblemError('payload-too-long', 'No code can hold that much.');
+  async ask(request: AskRehearsal, askedById: string): Promise<string> {
+    if (!chooseSize(request.payload).ok) throw new ProblemError('payload-too-long', 'No code can hold that much.');
     const now = this.clock.now();
     await this.rehearsals.delete({ askedAt: LessThan(new Date(now.getTime() - keptMs)) });
     const id = newId();
-    await this.rehearsals.insert({ id, askedById, wish, result: null, failure: null, askedAt: now });
-    await this.jobs.ask(jobKind, id);
+    await this.rehearsals.insert({ id, askedById, request, result: null, failure: null, askedAt: now });
+    await this.jobs.enqueue(jobKind, id);
     return id;
   }
 
@@ -44,7 +44,7 @@ export class AskedRehearsalService {
   async view(id: string): Promise<AskedRehearsalView> {
     const found = await this.rehearsals.findOneBy({ id });
     if (!found) throw notFound('rehearsal');
-    const { payload, sizeMm, device, scene } = found.wish;
+    const { payload, sizeMm, device, scene } = found.request;
     const size = chooseSize(payload);
     const predictedM = size.ok
       ? Math.round(100 * predictReachM(profileOf(device), sizeMm, modulesOf(size.value.version), scene ?? usualScene)) /
@@ -61,7 +61,7 @@ export class AskedRehearsalService {
   private async work(id: string, stop: AbortSignal): Promise<void> {
     const found = await this.rehearsals.findOneBy({ id });
     if (!found || found.result) return;
-    const answer = await inWorker(found.wish, stop);
+    const answer = await inWorker(found.request, stop);
     // Ended with the server: the job waits for the next one.
     if (stop.aborted) return;
     await this.rehearsals.update(
@@ -71,9 +71,9 @@ export class AskedRehearsalService {
   }
 }
 
-function inWorker(wish: AskRehearsal, stop: AbortSignal): Promise<WorkerAnswer> {
+function inWorker(request: AskRehearsal, stop: AbortSignal): Promise<WorkerAnswer> {
   return new Promise((resolve) => {
-    const worker = new Worker(workerFile, { workerData: wish });
+    const worker = new Worker(workerFile, { workerData: request });
     const end = (answer: WorkerAnswer): void => {
       clearTimeout(timer);
       stop.removeEventListener('abort', abort);

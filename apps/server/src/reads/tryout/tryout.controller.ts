@@ -26,7 +26,7 @@ export class TryoutController {
   @Get('materials/:materialId/tryouts')
   async list(@Param('materialId') materialId: string): Promise<readonly TryoutView[]> {
     const material = await this.materials.require(materialId);
-    return this.tryouts.of(material, await this.payloadOf(materialId));
+    return this.tryouts.list(material, await this.payloadOf(materialId));
   }
 
   /** Begins to take openings of the short link for the device that is tried. */

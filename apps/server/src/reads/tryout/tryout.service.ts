@@ -85,7 +85,7 @@ export class TryoutService {
   }
 
   /** The last ones first. @param payload what the code says now */
-  async of(material: Pick<MaterialRecord, 'id'>, payload: string): Promise<readonly TryoutView[]> {
+  async list(material: Pick<MaterialRecord, 'id'>, payload: string): Promise<readonly TryoutView[]> {
     const rows = await this.tryouts.find({
       where: { materialId: material.id },
       relations: { device: true },

@@ -44,7 +44,7 @@ export class SessionController {
       email: body.email,
       password: body.password,
       keep: body.keep ?? false,
-      address: this.addresses.of(request),
+      address: this.addresses.find(request),
       sharedAddress: this.addresses.isShared(request),
     });
     response.setHeader('Set-Cookie', cookie(token, body.keep === true ? keptMs / 1000 : null, request.secure));

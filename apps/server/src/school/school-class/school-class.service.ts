@@ -31,15 +31,15 @@ export class SchoolClassService {
     return found;
   }
 
-  async create({ deviceIds, ...wish }: CreateSchoolClass): Promise<SchoolClass> {
+  async create({ deviceIds, ...request }: CreateSchoolClass): Promise<SchoolClass> {
     const devices = await this.devicesOf(deviceIds);
-    return this.classes.save(this.classes.create({ id: newId(), ...wish, version: 1, devices }));
+    return this.classes.save(this.classes.create({ id: newId(), ...request, version: 1, devices }));
   }
 
   /** @throws ProblemError stale */
-  async change(id: string, { deviceIds, version, ...wish }: ChangeSchoolClass): Promise<SchoolClass> {
+  async change(id: string, { deviceIds, version, ...request }: ChangeSchoolClass): Promise<SchoolClass> {
     const devices = await this.devicesOf(deviceIds);
-    const { affected } = await this.classes.update({ id, version }, { ...wish, version: version + 1 });
+    const { affected } = await this.classes.update({ id, version }, { ...request, version: version + 1 });
     if (affected !== 1) throw stale('class');
     const changed = await this.require(id);
     changed.devices = devices;

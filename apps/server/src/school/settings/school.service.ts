@@ -110,14 +110,14 @@ export class SchoolService {
   }
 
   /** @throws ProblemError stale */
-  async change({ version, ...wish }: ChangeSchool): Promise<School> {
+  async change({ version, ...request }: ChangeSchool): Promise<School> {
     const { shortLinkHost, formerShortHosts } = await this.get();
     const former = [
       ...new Set([...(formerShortHosts ?? []), ...(shortLinkHost === null ? [] : [shortLinkHost])]),
-    ].filter((host) => host !== wish.shortLinkHost);
+    ].filter((host) => host !== request.shortLinkHost);
     const { affected } = await this.schools.update(
       { id: onlyRow, version },
-      { ...wish, formerShortHosts: former, version: version + 1 },
+      { ...request, formerShortHosts: former, version: version + 1 },
     );
     if (affected !== 1) throw stale('school');
     return this.get();

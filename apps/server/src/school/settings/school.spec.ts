@@ -27,7 +27,7 @@ describe('the school', () => {
   });
   afterAll(() => scene.stop());
 
-  const wish = {
+  const request = {
     name: 'Fernhollow School',
     timeZone: 'Europe/Dublin',
     paper: 'Letter',
@@ -42,11 +42,11 @@ describe('the school', () => {
 
   it('is changed by its administrator, under a version', async () => {
     const { version } = await scene.server.ok<SchoolView>('Maren', 'GET', '/api/school');
-    expect(await scene.server.ok<SchoolView>('Pell', 'PATCH', '/api/school', { ...wish, version })).toEqual({
-      ...wish,
+    expect(await scene.server.ok<SchoolView>('Pell', 'PATCH', '/api/school', { ...request, version })).toEqual({
+      ...request,
       version: version + 1,
     });
-    expect((await scene.server.as('Pell', 'PATCH', '/api/school', { ...wish, version })).body).toMatchObject({
+    expect((await scene.server.as('Pell', 'PATCH', '/api/school', { ...request, version })).body).toMatchObject({
       reason: 'stale',
     });
     expect((await scene.server.ok<WelcomeView>('Maren', 'GET', '/api/welcome')).schoolName).toBe('Fernhollow School');
@@ -93,7 +93,7 @@ describe('the school', () => {
     ['visitorNetworks', ['10.20.0.0/99']],
     ['visitorNetworks', ['0.0.0.0/0']],
   ])('refuses a wrong %s', async (field, value) => {
-    const response = await scene.server.as('Pell', 'PATCH', '/api/school', { ...wish, [field]: value, version: 4 });
+    const response = await scene.server.as('Pell', 'PATCH', '/api/school', { ...request, [field]: value, version: 4 });
     expect(response.body).toMatchObject({ reason: 'invalid', fields: [{ field }] });
   });
 
@@ -247,7 +247,7 @@ describe('the school', () => {
     expect(
       await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Avocet' }),
     ).toMatchObject({ result: 'student' });
-    const wish = {
+    const request = {
       classNames: [],
       studentIds: [idOf('Kestrel')],
       onlyNew: false,
@@ -259,7 +259,7 @@ describe('the school', () => {
       backs: false,
       templateId: null,
     };
-    expect((await scene.server.as('Maren', 'POST', '/api/student-cards', { wish })).status).toBe(400);
+    expect((await scene.server.as('Maren', 'POST', '/api/student-cards', { request })).status).toBe(400);
     await scene.server.ok('Pell', 'PUT', '/api/school/teacher-classes', { limited: null });
     expect(await namesFor('Maren')).toEqual(['Avocet', 'Kestrel']);
   });

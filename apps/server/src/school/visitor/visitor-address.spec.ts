@@ -17,14 +17,14 @@ describe('where a request comes from', () => {
   beforeEach(() => void warnings.splice(0));
 
   it('is the connection’s own address, whatever a header says', () => {
-    expect(addresses([]).of(asked('203.0.113.7', { 'x-forwarded-for': '10.0.0.1' }))).toBe('203.0.113.7');
-    expect(addresses([]).of(asked(undefined))).toBe('');
+    expect(addresses([]).find(asked('203.0.113.7', { 'x-forwarded-for': '10.0.0.1' }))).toBe('203.0.113.7');
+    expect(addresses([]).find(asked(undefined))).toBe('');
   });
 
   it('is what a declared proxy says', () => {
     const declared = addresses(['10.0.0.5']);
     const request = asked('10.0.0.5', { 'x-forwarded-for': '203.0.113.7' });
-    expect(declared.of(request)).toBe('203.0.113.7');
+    expect(declared.find(request)).toBe('203.0.113.7');
     expect(declared.isShared(request)).toBe(false);
     expect(declared.undeclaredProxy).toBe(false);
   });

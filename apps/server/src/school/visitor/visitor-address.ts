@@ -46,7 +46,7 @@ export class VisitorAddress {
   }
 
   /** Empty where the connection is gone already. */
-  of(request: IncomingMessage): string {
+  find(request: IncomingMessage): string {
     return request.socket.remoteAddress === undefined ? '' : proxyAddr(request, this.isProxy);
   }
 }

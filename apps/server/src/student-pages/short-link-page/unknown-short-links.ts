@@ -49,7 +49,7 @@ export class UnknownShortLinks {
     response: ServerResponse,
     lead: Lead,
   ): Promise<void> {
-    const address = this.addresses.of(request);
+    const address = this.addresses.find(request);
     const mayHint = this.hints.take(address, this.clock.now().getTime()) === 0;
     const found = mayHint && isSlug(slug) ? await this.table.find(slug) : undefined;
     if (found) return lead(found);

@@ -1,6 +1,6 @@
 /** What stands on each card, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
-import type { CardsWish, SheetNotice } from '@hapset/contract';
+import type { CardsRequest, SheetNotice } from '@hapset/contract';
 import {
   cardPayload,
   cardTokenNumbers,
@@ -28,7 +28,7 @@ import { missingCharacters } from '../../code/typeface/shaped-line.js';
 
 /** As long as all are: what is previewed has no card yet. */
 const tokenToCome = cardTokenOf(Array.from({ length: cardTokenNumbers }, (_, index) => index));
-const fieldOf: Readonly<Record<CardsWish['fields'][number], FaceField>> = {
+const fieldOf: Readonly<Record<CardsRequest['fields'][number], FaceField>> = {
   class: 'class',
   id: 'number',
   school: 'place',
@@ -53,36 +53,36 @@ export class CardPlanner {
 
   /** @param tokens by the student's id; of none while it is only looked at */
   async plan(
-    wish: CardsWish,
+    request: CardsRequest,
     all: readonly StudentOnCard[],
     tokens: ReadonlyMap<string, string>,
   ): Promise<PlannedCards> {
-    const withoutId = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId === null) : [];
-    const students = wish.code === 'id' ? all.filter(({ schoolId }) => schoolId !== null) : all;
+    const withoutId = request.code === 'id' ? all.filter(({ schoolId }) => schoolId === null) : [];
+    const students = request.code === 'id' ? all.filter(({ schoolId }) => schoolId !== null) : all;
     const { name: school, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
     const devices = await this.devices.list();
     const neededFor = neededSizes(devices);
     const contents = await mapInSlices(students, (student) =>
       contentOf(
         student,
-        cardPayload(wish.code, {
+        cardPayload(request.code, {
           schoolId: student.schoolId ?? '',
           name: student.name,
           token: tokens.get(student.id) ?? tokenToCome,
         }),
-        { school, symbol: wish.symbol, neededFor },
+        { school, symbol: request.symbol, neededFor },
       ),
     );
     const setup: SheetSetup = {
-      ...plainChoices('student-card', wish.paper),
-      perPage: wish.perPage,
-      fields: ['title', ...wish.fields.map((field) => fieldOf[field])],
-      backs: wish.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
-      design: await this.sheets.designOf('student-card', wish.templateId),
+      ...plainChoices('student-card', request.paper),
+      perPage: request.perPage,
+      fields: ['title', ...request.fields.map((field) => fieldOf[field])],
+      backs: request.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
+      design: await this.sheets.designOf('student-card', request.templateId),
       printerMarginMm,
       head: { title: '', about: '' },
     };
-    const symbol = symbolPicture(wish.symbol);
+    const symbol = symbolPicture(request.symbol);
     const pictures = {
       ...(await this.sheets.picturesOf(contents, setup)),
       ...(await symbolPictures(symbol === null ? [] : [symbol.id])),

@@ -36,7 +36,7 @@ export class CardReadingService {
 
   async read(text: string, who: SignedIn): Promise<ReadCardView> {
     const { student, result } = await this.find(text);
-    if (student && !isVisible(student.className, await this.visibility.of(who)))
+    if (student && !isVisible(student.className, await this.visibility.find(who)))
       return { result: 'other-class', student: null, readingId: null };
     const readingId = student && result === 'student' ? await this.keep(student.id, who.id) : null;
     return {
@@ -76,7 +76,7 @@ export class CardReadingService {
 
   private async find(text: string): Promise<Found> {
     const read = readCardText(text);
-    switch (read.sort) {
+    switch (read.kind) {
       case 'misread':
         return { student: null, result: 'misread' };
       case 'token': {

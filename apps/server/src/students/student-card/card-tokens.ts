@@ -19,7 +19,7 @@ export class CardTokens {
   ) {}
 
   /** The valid one of each student, by the student's id; made where there is none. */
-  async of(studentIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
+  async load(studentIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
     const known =
       studentIds.length === 0 ? [] : await this.cards.findBy({ studentId: In([...studentIds]), replacedAt: IsNull() });
     const withCard = new Set(known.map(({ studentId }) => studentId));

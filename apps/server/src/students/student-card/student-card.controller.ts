@@ -30,13 +30,13 @@ export class StudentCardController {
 
   @Post('student-card-previews')
   @HttpCode(200)
-  preview(@Body() { wish, page }: PreviewCardsDto, @Who() who: SignedIn): Promise<CardsPreview> {
-    return this.cards.preview(wish, page, who);
+  preview(@Body() { request, page }: PreviewCardsDto, @Who() who: SignedIn): Promise<CardsPreview> {
+    return this.cards.preview(request, page, who);
   }
 
   @Post('student-cards')
-  async make(@Body() { wish }: MakeCardsDto, @Who() who: SignedIn): Promise<PrintView> {
-    return toPrintView(await this.cards.make(wish, who));
+  async make(@Body() { request }: MakeCardsDto, @Who() who: SignedIn): Promise<PrintView> {
+    return toPrintView(await this.cards.make(request, who));
   }
 
   @OfficeOnly()

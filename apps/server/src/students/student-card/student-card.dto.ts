@@ -2,7 +2,7 @@ import {
   cardFields,
   limits,
   type CardField,
-  type CardsWish,
+  type CardsRequest,
   type EraseStudents,
   type MakeCards,
   type PreviewCards,
@@ -30,7 +30,7 @@ import {
 } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
-class CardsWishDto implements CardsWish {
+class CardsRequestDto implements CardsRequest {
   @IsArray()
   @ArrayMaxSize(200)
   @IsString({ each: true })
@@ -42,20 +42,20 @@ class CardsWishDto implements CardsWish {
   @IsIn(perPageChoices['student-card']) perPage: number;
   @IsIn(paperNames) paper: PaperFormat;
   @IsArray() @ArrayMaxSize(cardFields.length) @ArrayUnique() @IsIn(cardFields, { each: true }) fields: CardField[];
-  @ValidateIf((body: CardsWishDto) => body.symbol !== null) @IsString() @Matches(/^[a-z0-9-]{1,40}$/) symbol:
+  @ValidateIf((body: CardsRequestDto) => body.symbol !== null) @IsString() @Matches(/^[a-z0-9-]{1,40}$/) symbol:
     string | null;
   @IsBoolean() backs: boolean;
-  @ValidateIf((body: CardsWishDto) => body.templateId !== null) @IsUUID() templateId: string | null;
+  @ValidateIf((body: CardsRequestDto) => body.templateId !== null) @IsUUID() templateId: string | null;
 }
 
 export class PreviewCardsDto implements PreviewCards {
-  @IsDefined() @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
+  @IsDefined() @ValidateNested() @Type(() => CardsRequestDto) request: CardsRequestDto;
   @IsInt() @Min(0) @Max(20_000) page: number;
 }
 export const samePreviewCards: Exact<Plain<PreviewCardsDto>, Plain<PreviewCards>> = true;
 
 export class MakeCardsDto implements MakeCards {
-  @IsDefined() @ValidateNested() @Type(() => CardsWishDto) wish: CardsWishDto;
+  @IsDefined() @ValidateNested() @Type(() => CardsRequestDto) request: CardsRequestDto;
 }
 export const sameMakeCards: Exact<Plain<MakeCardsDto>, Plain<MakeCards>> = true;
 

@@ -1,6 +1,6 @@
 /** Cards for students: looked at, printed for a whole year group in one go, replaced when one is lost. */
 import { Injectable } from '@nestjs/common';
-import type { CardsPreview, CardsWish, StudentView } from '@hapset/contract';
+import type { CardsPreview, CardsRequest, StudentView } from '@hapset/contract';
 import { LatestOnly } from '../../platform/clock/latest-only.js';
 import { ProblemError } from '../../platform/problem/problem.js';
 import { PrintService } from '../../paper/sheet/print.service.js';
@@ -26,17 +26,17 @@ export class StudentCardService {
     private readonly visibility: StudentVisibility,
   ) {
     prints.contents('student-card', {
-      of: (printId) => this.printed.listContents(printId),
+      load: (printId) => this.printed.listContents(printId),
       forget: (printId) => this.printed.forget(printId),
     });
   }
 
-  async preview(wish: CardsWish, page: number, who: SignedIn): Promise<CardsPreview> {
-    return this.previews.run(who.id, () => this.drawPreview(wish, page, who));
+  async preview(request: CardsRequest, page: number, who: SignedIn): Promise<CardsPreview> {
+    return this.previews.run(who.id, () => this.drawPreview(request, page, who));
   }
 
-  private async drawPreview(wish: CardsWish, page: number, who: SignedIn): Promise<CardsPreview> {
-    const planned = await this.planner.plan(wish, await this.chosen(wish, who), new Map());
+  private async drawPreview(request: CardsRequest, page: number, who: SignedIn): Promise<CardsPreview> {
+    const planned = await this.planner.plan(request, await this.chosen(request, who), new Map());
     const { shown, notes } = await this.prints.previewJob(planned.job, page, who.id);
     const [first] = planned.job.contents;
     return {
@@ -48,16 +48,17 @@ export class StudentCardService {
   }
 
   /** @throws ProblemError invalid without students */
-  async make(wish: CardsWish, who: SignedIn): Promise<PrintRecord> {
-    const chosen = await this.chosen(wish, who);
-    const tokens = wish.code === 'token' ? await this.tokens.of(chosen.map(({ id }) => id)) : new Map<string, string>();
-    const { job, students } = await this.planner.plan(wish, chosen, tokens);
+  async make(request: CardsRequest, who: SignedIn): Promise<PrintRecord> {
+    const chosen = await this.chosen(request, who);
+    const tokens =
+      request.code === 'token' ? await this.tokens.load(chosen.map(({ id }) => id)) : new Map<string, string>();
+    const { job, students } = await this.planner.plan(request, chosen, tokens);
     if (students.length === 0)
       throw new ProblemError('invalid', 'There is nobody to make a card for.', {
-        fields: [{ field: 'wish', message: 'chooses no students' }],
+        fields: [{ field: 'request', message: 'chooses no students' }],
       });
     return this.prints.begin(
-      { name: nameOf(wish, students), position: null, many: students.length > 1 },
+      { name: nameOf(request, students), position: null, many: students.length > 1 },
       job,
       who.id,
       async (manager, { id: printId }) => {
@@ -80,7 +81,7 @@ export class StudentCardService {
 
   /** By class and name. */
   private async chosen(
-    { classNames, studentIds, onlyNew }: CardsWish,
+    { classNames, studentIds, onlyNew }: CardsRequest,
     who: SignedIn,
   ): Promise<readonly StudentOnCard[]> {
     const all = await this.students.lean({
@@ -88,7 +89,7 @@ export class StudentCardService {
       className: null,
       year: null,
       left: false,
-      visible: await this.visibility.of(who),
+      visible: await this.visibility.find(who),
     });
     const ids = new Set(studentIds);
     const wanted = all.filter(({ id, className }) =>
@@ -100,7 +101,7 @@ export class StudentCardService {
   }
 }
 
-function nameOf({ classNames }: CardsWish, students: readonly StudentOnCard[]): string {
+function nameOf({ classNames }: CardsRequest, students: readonly StudentOnCard[]): string {
   const [only] = students;
   if (only && students.length === 1) return only.name;
   return classNames.length === 0 ? 'All classes' : classNames.join(', ').slice(0, 90);

@@ -5,10 +5,10 @@ import { join } from 'node:path';
 import type {
   CardReadingsPage,
   CardsPreview,
-  CardsWish,
+  CardsRequest,
   PrintView,
   ReadCardView,
-  RosterStudentWish,
+  ImportedStudent,
   StudentsPage,
   StudentView,
 } from '@hapset/contract';
@@ -17,7 +17,7 @@ import sharp from 'sharp';
 import { Scene } from '../../test/scene.js';
 import { until } from '../../test/until.js';
 
-const wish: CardsWish = {
+const request: CardsRequest = {
   classNames: [],
   studentIds: [],
   onlyNew: false,
@@ -50,7 +50,7 @@ describe('student cards', () => {
   let students: readonly StudentView[];
   beforeAll(async () => {
     scene = await Scene.start();
-    const roster = people.map((name, index): RosterStudentWish => ({
+    const roster = people.map((name, index): ImportedStudent => ({
       schoolId: index === 11 ? null : `00${100 + index}`,
       prefix: '',
       given: name.split(' ')[0] ?? '',
@@ -64,11 +64,11 @@ describe('student cards', () => {
   });
   afterAll(() => scene.stop());
 
-  const make = async (change: Partial<CardsWish> = {}): Promise<PrintView> =>
-    scene.server.ok<PrintView>('Hesper', 'POST', '/api/student-cards', { wish: { ...wish, ...change } });
-  const preview = (change: Partial<CardsWish> = {}) =>
+  const make = async (change: Partial<CardsRequest> = {}): Promise<PrintView> =>
+    scene.server.ok<PrintView>('Hesper', 'POST', '/api/student-cards', { request: { ...request, ...change } });
+  const preview = (change: Partial<CardsRequest> = {}) =>
     scene.server.ok<CardsPreview>('Hesper', 'POST', '/api/student-card-previews', {
-      wish: { ...wish, ...change },
+      request: { ...request, ...change },
       page: 0,
     });
   const readText = (text: string, who = 'Hesper') =>
@@ -151,7 +151,7 @@ describe('student cards', () => {
     expect(await readText(fresh)).toMatchObject({ result: 'student', student: { id: first.id } });
     expect(await preview({ onlyNew: true })).toMatchObject({ codes: 0 });
     expect(
-      (await scene.server.as('Hesper', 'POST', '/api/student-cards', { wish: { ...wish, onlyNew: true } })).body,
+      (await scene.server.as('Hesper', 'POST', '/api/student-cards', { request: { ...request, onlyNew: true } })).body,
     ).toMatchObject({ reason: 'invalid' });
   });
 
@@ -213,7 +213,7 @@ describe('student cards', () => {
   });
 
   it('of 400 are one action with progress, and are gone with a student who is erased', async () => {
-    const many = Array.from({ length: 400 }, (_, index): RosterStudentWish => ({
+    const many = Array.from({ length: 400 }, (_, index): ImportedStudent => ({
       schoolId: `7${String(index).padStart(4, '0')}`,
       prefix: '',
       given: 'Given',
@@ -249,7 +249,7 @@ describe('student cards', () => {
     const asked = await Promise.all(
       Array.from(
         { length: 8 },
-        async (_, page) => await scene.server.as('Hesper', 'POST', '/api/student-card-previews', { wish, page }),
+        async (_, page) => await scene.server.as('Hesper', 'POST', '/api/student-card-previews', { request, page }),
       ),
     );
     const statuses = asked.map(({ status }) => status);

@@ -3,12 +3,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Writable } from 'node:stream';
 import { execFileSync } from 'node:child_process';
-import type { CardsWish, PrintView, RosterStudentWish, StudentGroups, StudentsPage } from '@hapset/contract';
+import type { CardsRequest, PrintView, ImportedStudent, StudentGroups, StudentsPage } from '@hapset/contract';
 import { SheetWorkers } from '../../paper/sheet/sheet-workers.js';
 import { Scene } from '../../test/scene.js';
 import { until } from '../../test/until.js';
 
-const wish: CardsWish = {
+const request: CardsRequest = {
   classNames: [],
   studentIds: [],
   onlyNew: false,
@@ -35,7 +35,7 @@ describe('an erased student', () => {
   });
   afterAll(() => scene.stop());
 
-  const rosterOf = (names: readonly string[], className: string): RosterStudentWish[] =>
+  const rosterOf = (names: readonly string[], className: string): ImportedStudent[] =>
     names.map((name, index) => ({
       schoolId: `${className}-${4000 + index}`,
       prefix: '',
@@ -45,13 +45,13 @@ describe('an erased student', () => {
       className,
       year: '6',
     }));
-  const bring = (students: readonly RosterStudentWish[], fileName: string) =>
+  const bring = (students: readonly ImportedStudent[], fileName: string) =>
     scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students, leave: false, fileName });
   const idOf = async (name: string): Promise<string> =>
     (await scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students?find=${encodeURIComponent(name)}`)).rows[0]
       ?.id ?? '';
-  const make = (change: Partial<CardsWish>) =>
-    scene.server.ok<PrintView>('Hesper', 'POST', '/api/student-cards', { wish: { ...wish, ...change } });
+  const make = (change: Partial<CardsRequest>) =>
+    scene.server.ok<PrintView>('Hesper', 'POST', '/api/student-cards', { request: { ...request, ...change } });
   const stateOf = async (print: PrintView): Promise<string> =>
     (await scene.server.as('Hesper', 'GET', `/api/prints/${print.id}`)).body.state as string;
 
@@ -127,12 +127,12 @@ describe('an erased student', () => {
     let release = (): void => undefined;
     const gate = new Promise<void>((resolve) => (release = resolve));
     const held = jest.spyOn(workers, 'ask').mockImplementation(async (ownerId, task, options) => {
-      if (task.sort === 'pdf') await gate;
+      if (task.kind === 'pdf') await gate;
       return ask(ownerId, task, options);
     });
     const running = await make({});
     await until(
-      () => Promise.resolve(held.mock.calls.some(([, { sort }]) => sort === 'pdf')),
+      () => Promise.resolve(held.mock.calls.some(([, { kind }]) => kind === 'pdf')),
       (begun) => begun,
     );
     for (const id of ids) expect((await scene.server.as('Hesper', 'DELETE', `/api/students/${id}`)).status).toBe(200);
@@ -144,7 +144,7 @@ describe('an erased student', () => {
         60_000,
       ),
     ).toBe('done');
-    expect(held.mock.calls.filter(([, { sort }]) => sort === 'pdf')).toHaveLength(2);
+    expect(held.mock.calls.filter(([, { kind }]) => kind === 'pdf')).toHaveLength(2);
     held.mockRestore();
     const drawn = await scene.server.ok<PrintView>('Hesper', 'GET', `/api/prints/${running.id}`);
     expect(drawn.codes).toBe(300);

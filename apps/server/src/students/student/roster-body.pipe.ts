@@ -3,7 +3,7 @@
  * sent, before it looks at the first; the whole server waited most of a second for that.
  */
 import { Injectable, type PipeTransform } from '@nestjs/common';
-import type { CompareRoster, ImportRoster, RosterStudentWish } from '@hapset/contract';
+import type { CompareRoster, ImportRoster, ImportedStudent } from '@hapset/contract';
 import { rosterLimits } from '@hapset/core';
 import { ProblemError } from '../../platform/problem/problem.js';
 
@@ -52,7 +52,7 @@ export class ImportRosterPipe implements PipeTransform<unknown, ImportRoster> {
   }
 }
 
-function isRosterStudent(value: unknown): value is RosterStudentWish {
+function isRosterStudent(value: unknown): value is ImportedStudent {
   if (typeof value !== 'object' || value === null || Object.keys(value).length !== 7) return false;
   const { schoolId, className, year, prefix, given, middle, family } = value as Record<string, unknown>;
   const isId = schoolId === null || (isText(schoolId, idLength) && schoolId !== '');

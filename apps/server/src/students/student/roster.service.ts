@@ -5,7 +5,7 @@ import type {
   ImportRoster,
   RosterComparisonView,
   RosterImportView,
-  RosterStudentWish,
+  ImportedStudent,
   RosterUndoView,
 } from '@hapset/contract';
 import {
@@ -40,8 +40,8 @@ export class RosterService {
     private readonly clock: Clock,
   ) {}
 
-  async compare(wishes: readonly RosterStudentWish[]): Promise<RosterComparisonView> {
-    const { added, changed, same, leftOut } = await this.comparison(this.students.manager, wishes);
+  async compare(imported: readonly ImportedStudent[]): Promise<RosterComparisonView> {
+    const { added, changed, same, leftOut } = await this.comparison(this.students.manager, imported);
     return {
       added: added.length,
       changed: changed.length,
@@ -59,10 +59,10 @@ export class RosterService {
   }
 
   /** All of it or nothing, and one import after the other: the same roster twice at once changes nothing the second time. */
-  async bring({ students: wishes, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
+  async bring({ students: imported, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
     return this.students.manager.transaction(async (manager) => {
       await lockRow(manager, 'rosters');
-      const { added, changed, leftOut } = await this.comparison(manager, wishes);
+      const { added, changed, leftOut } = await this.comparison(manager, imported);
       const now = this.clock.now();
       const rows = added.map((student): Partial<Student> => ({
         id: newId(),
@@ -143,13 +143,13 @@ export class RosterService {
     });
   }
 
-  private async comparison(manager: EntityManager, wishes: readonly RosterStudentWish[]): Promise<Comparison> {
+  private async comparison(manager: EntityManager, imported: readonly ImportedStudent[]): Promise<Comparison> {
     const known = (await manager.find(Student, { order: { id: 'ASC' } })).map(
       ({ leftAt, ...student }): Known<string> => ({ ...student, left: leftAt !== null }),
     );
     return compareRoster(
       known,
-      wishes.map((wish): RosterStudent => ({ ...wish, name: wholeName(wish), sortedBy: sortName(wish) })),
+      imported.map((student): RosterStudent => ({ ...student, name: wholeName(student), sortedBy: sortName(student) })),
     );
   }
 }
@@ -183,7 +183,7 @@ function columnsOf({
   className,
   year,
   ...name
-}: RosterStudentWish): Pick<
+}: ImportedStudent): Pick<
   Student,
   'schoolId' | 'prefix' | 'given' | 'middle' | 'family' | 'name' | 'sortedBy' | 'className' | 'year'
 > {

@@ -7,17 +7,17 @@ describe('which classes somebody sees', () => {
   const maren = { id: 'maren', role: 'teacher' } as const;
 
   it('all, as long as the school limits nobody', async () => {
-    expect(await among(null).of(maren)).toBeNull();
+    expect(await among(null).find(maren)).toBeNull();
   });
 
   it('those that were given, and none where none were', async () => {
     const limited = among({ maren: ['6 Avocet'] });
-    expect(await limited.of(maren)).toEqual(['6 Avocet']);
-    expect(await limited.of({ id: 'tobiah', role: 'teacher' })).toEqual([]);
+    expect(await limited.find(maren)).toEqual(['6 Avocet']);
+    expect(await limited.find({ id: 'tobiah', role: 'teacher' })).toEqual([]);
   });
 
   it('all for the office and administrators, whatever teachers see', async () => {
-    for (const role of ['office', 'administrator'] as const) expect(await among({}).of({ id: 'x', role })).toBeNull();
+    for (const role of ['office', 'administrator'] as const) expect(await among({}).find({ id: 'x', role })).toBeNull();
   });
 
   it('is asked class by class', () => {

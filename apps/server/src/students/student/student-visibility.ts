@@ -10,7 +10,7 @@ export type VisibleClasses = readonly string[] | null;
 export class StudentVisibility {
   constructor(private readonly school: SchoolService) {}
 
-  async of({ id, role }: Pick<SignedIn, 'id' | 'role'>): Promise<VisibleClasses> {
+  async find({ id, role }: Pick<SignedIn, 'id' | 'role'>): Promise<VisibleClasses> {
     if (role !== 'teacher') return null;
     const { teacherClasses } = await this.school.get();
     return teacherClasses === null ? null : (teacherClasses[id] ?? []);

@@ -16,7 +16,7 @@ import { nameFile } from '../../paper/picture/send-file.js';
 import { RosterService } from './roster.service.js';
 import { CompareRosterPipe, ImportRosterPipe } from './roster-body.pipe.js';
 import { ChangeStudentDto, LeaveClassDto } from './student.dto.js';
-import { StudentService, type StudentsWish } from './student.service.js';
+import { StudentService, type StudentsRequest } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
 import { studentFileFormats, studentFileTypes, studentsFile } from './students-file.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -33,19 +33,23 @@ export class StudentController {
 
   @Get('students')
   async page(@Query() query: Asked, @Who() who: SignedIn): Promise<StudentsPage> {
-    return this.students.page({ ...wishOf(query), visible: await this.visibility.of(who), after: text(query.after) });
+    return this.students.page({
+      ...requestOf(query),
+      visible: await this.visibility.find(who),
+      after: text(query.after),
+    });
   }
 
   @Get('student-groups')
   async groups(@Who() who: SignedIn): Promise<StudentGroups> {
-    return this.students.groups(await this.visibility.of(who));
+    return this.students.groups(await this.visibility.find(who));
   }
 
   @OfficeOnly()
   @Get('students-file')
   async file(@Query() query: Asked, @Res() response: Response): Promise<void> {
     const format = studentFileFormats.find((known) => known === query.format) ?? 'csv';
-    const bytes = studentsFile(await this.students.all({ ...wishOf(query), visible: null }), format);
+    const bytes = studentsFile(await this.students.all({ ...requestOf(query), visible: null }), format);
     nameFile(response, { type: studentFileTypes[format], name: `Students.${format}`, disposition: 'attachment' }).send(
       bytes,
     );
@@ -95,7 +99,7 @@ export class StudentController {
   }
 }
 
-function wishOf(query: Asked): Omit<StudentsWish, 'after' | 'visible'> {
+function requestOf(query: Asked): Omit<StudentsRequest, 'after' | 'visible'> {
   return {
     find: text(query.find) ?? '',
     className: text(query.class),

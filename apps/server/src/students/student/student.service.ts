@@ -15,7 +15,7 @@ import { given } from '../../platform/database/given.js';
 /** Longer than any class may be called. */
 const notAClass = '-'.repeat(61);
 
-export interface StudentsWish {
+export interface StudentsRequest {
   readonly find: string;
   readonly className: string | null;
   readonly year: string | null;
@@ -35,10 +35,10 @@ export class StudentService {
     private readonly clock: Clock,
   ) {}
 
-  async page(wish: StudentsWish): Promise<StudentsPage> {
-    const query = this.find(wish);
+  async page(request: StudentsRequest): Promise<StudentsPage> {
+    const query = this.find(request);
     const total = await query.getCount();
-    const from = wish.after === null ? null : await this.students.findOneBy({ id: wish.after });
+    const from = request.after === null ? null : await this.students.findOneBy({ id: request.after });
     if (from)
       query.andWhere('(student.className, student.sortedBy, student.id) > (:className0, :sortedBy0, :id0)', {
         className0: from.className,
@@ -55,8 +55,8 @@ export class StudentService {
   }
 
   /** By class and name. */
-  async all(wish: Omit<StudentsWish, 'after'>): Promise<readonly Student[]> {
-    return this.find(wish).getMany();
+  async all(request: Omit<StudentsRequest, 'after'>): Promise<readonly Student[]> {
+    return this.find(request).getMany();
   }
 
   /** Those with that id of the school's; several where a school gave it twice. */
@@ -74,8 +74,8 @@ export class StudentService {
   }
 
   /** The same with what a card needs, and no more: rows of a whole school are made into objects in no time. */
-  async lean(wish: Omit<StudentsWish, 'after'>): Promise<readonly StudentOnCard[]> {
-    return this.find(wish)
+  async lean(request: Omit<StudentsRequest, 'after'>): Promise<readonly StudentOnCard[]> {
+    return this.find(request)
       .select([
         'student.id AS id',
         'student.name AS name',
@@ -158,7 +158,7 @@ export class StudentService {
     return rows.map((row) => toStudentView(row, made.get(row.id) ?? null));
   }
 
-  private find({ find, className, year, left, visible }: Omit<StudentsWish, 'after'>): SelectQueryBuilder<Student> {
+  private find({ find, className, year, left, visible }: Omit<StudentsRequest, 'after'>): SelectQueryBuilder<Student> {
     const query = this.students
       .createQueryBuilder('student')
       .where(left ? 'student.leftAt IS NOT NULL' : 'student.leftAt IS NULL');

@@ -2,7 +2,7 @@ import type {
   RosterComparisonView,
   RosterImportView,
   RosterUndoView,
-  RosterStudentWish,
+  ImportedStudent,
   StudentGroups,
   StudentsPage,
   StudentView,
@@ -18,7 +18,7 @@ const student = (
   schoolId: string | null,
   className = '6 Kestrel',
   year = '6',
-): RosterStudentWish => ({ schoolId, prefix: '', given, middle: '', family, className, year });
+): ImportedStudent => ({ schoolId, prefix: '', given, middle: '', family, className, year });
 const first = [
   student('Ann', 'Lee', '00123'),
   student('Bo', 'van Dam', '00124'),
@@ -34,13 +34,13 @@ describe('students', () => {
   afterAll(() => scene.stop());
 
   const list = (query = '') => scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students${query}`);
-  const bring = (students: readonly RosterStudentWish[], leave = false) =>
+  const bring = (students: readonly ImportedStudent[], leave = false) =>
     scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', {
       students,
       leave,
       fileName: 'Year 6.csv',
     });
-  const compare = (students: readonly RosterStudentWish[]) =>
+  const compare = (students: readonly ImportedStudent[]) =>
     scene.server.ok<RosterComparisonView>('Hesper', 'POST', '/api/roster-comparisons', { students });
   const names = (page: StudentsPage): readonly string[] => page.rows.map(({ name }) => name);
 

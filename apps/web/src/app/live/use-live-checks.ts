@@ -31,7 +31,7 @@ export function useLiveChecks(): void {
     source.addEventListener(
       'tryout',
       ({ data }: MessageEvent<string>) =>
-        void client.invalidateQueries({ queryKey: tryoutKeys.of((JSON.parse(data) as LiveEvent).materialId) }),
+        void client.invalidateQueries({ queryKey: tryoutKeys.list((JSON.parse(data) as LiveEvent).materialId) }),
     );
     return () => {
       source.close();

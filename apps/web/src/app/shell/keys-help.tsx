@@ -19,7 +19,7 @@ export function KeysHelp({ onClose }: { readonly onClose: () => void }): ReactEl
         {keys.map(([key, words]) => (
           <div key={key} className="contents">
             <dt>
-              <kbd className="rounded-[5px] border border-line-strong bg-paper px-2 py-0.5 font-mono text-[13px] whitespace-nowrap">
+              <kbd className="rounded-[4px] border border-line-strong bg-paper px-2 py-0.5 font-mono text-[13px] whitespace-nowrap">
                 {key}
               </kbd>
             </dt>

@@ -53,8 +53,7 @@ export function Shell(): ReactElement {
             onClick={find}
             className="hidden min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5 sm:flex"
           >
-            Find{' '}
-            <kbd className="rounded-[5px] border border-line-strong bg-sheet px-1.5 font-mono text-[12.5px]">/</kbd>
+            Find <kbd className="rounded-[4px] border border-line-strong bg-sheet px-1.5 font-mono text-[12.5px]">/</kbd>
           </button>
           <span className="hidden px-2 text-ink/80 md:inline">{session?.name}</span>
           <button

@@ -2,7 +2,7 @@ import { lookLimits, type LookCentre, type LookDesign, type LookJudgement } from
 import type { ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { ChooseFile } from '../../platform/design/choose-file.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { percent } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { ChooseIcon } from './choose-icon.js';
@@ -20,7 +20,7 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
   const put = (next: LookCentre | null): void => onChange({ centre: next });
   const side = centre?.side ?? null;
   return (
-    <Sheet
+    <Panel
       title="In the middle"
       aside={
         centre === null
@@ -36,7 +36,7 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
             accept="image/png,image/jpeg,image/webp"
             onChoose={(file) =>
               bring.mutate(file, {
-                onSuccess: ({ id, aspect }) => put({ sort: 'picture', pictureId: id, aspect, side }),
+                onSuccess: ({ id, aspect }) => put({ kind: 'picture', pictureId: id, aspect, side }),
               })
             }
           />
@@ -50,12 +50,12 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
         </p>
       )}
       <ChooseIcon
-        chosen={centre?.sort === 'icon' ? centre.icon : null}
+        chosen={centre?.kind === 'icon' ? centre.icon : null}
         none="No icon of that name. Try another word, or bring a picture."
-        onChoose={(icon) => put({ sort: 'icon', icon, side })}
+        onChoose={(icon) => put({ kind: 'icon', icon, side })}
       />
       {centre !== null && <SizeControl centre={centre} now={judgement.centre} onChange={put} />}
-    </Sheet>
+    </Panel>
   );
 }
 

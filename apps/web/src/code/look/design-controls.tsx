@@ -12,7 +12,7 @@ import {
 } from '@hapset/core';
 import { useId, type ReactElement } from 'react';
 import { ChoiceField, SelectField, TextField } from '../../platform/design/field.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { finderShapeWords, frameWords, gradientWayWords, moduleShapeWords } from '../../platform/wording/looks.js';
 import { CentreControls } from './centre-controls.js';
 import { Choices } from '../../platform/design/choices.js';
@@ -27,7 +27,7 @@ interface Props {
 export function DesignControls({ design, judgement, onChange }: Props): ReactElement {
   return (
     <>
-      <Sheet title="Colours">
+      <Panel title="Colours">
         <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
           <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
           <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
@@ -55,8 +55,8 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
             </div>
           </div>
         )}
-      </Sheet>
-      <Sheet title="Shapes">
+      </Panel>
+      <Panel title="Shapes">
         <Choices
           legend="Modules"
           value={design.modules}
@@ -77,9 +77,9 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
           }))}
           onChoose={(finders) => onChange({ finders })}
         />
-      </Sheet>
+      </Panel>
       <CentreControls design={design} judgement={judgement} onChange={onChange} />
-      <Sheet title="Words and frame" aside="outside the quiet zone; on a poster they take some of the room">
+      <Panel title="Words and frame" aside="outside the quiet zone; on a poster they take some of the room">
         <Choices
           legend="Frame"
           value={design.frame ?? 'none'}
@@ -94,7 +94,7 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
           onChoose={(form) => onChange({ frame: form === 'none' ? null : form })}
         />
         <CaptionControls design={design} onChange={onChange} />
-      </Sheet>
+      </Panel>
     </>
   );
 }

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { failing, lookOriginWords, plainLookWords } from '../../platform/wording/looks.js';
@@ -38,7 +38,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
     );
   return (
     <div id="look">
-      <Sheet
+      <Panel
         mark={
           <StateMark
             mark={look.judgement.state}
@@ -92,7 +92,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
             )}
           </Dialog>
         )}
-      </Sheet>
+      </Panel>
     </div>
   );
 }

@@ -19,21 +19,21 @@ export const looksQuery = queryOptions({
 });
 
 /** A look is on codes everywhere, so everything looks again. */
-function useLookMutation<Wish, Reply>(
-  mutationFn: (wish: Wish) => Promise<Reply>,
-): UseMutationResult<Reply, Error, Wish> {
+function useLookMutation<Input, Reply>(
+  mutationFn: (request: Input) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Input> {
   const client = useQueryClient();
   return useMutation({ mutationFn, onSettled: () => client.invalidateQueries() });
 }
 
 /** @param before the look that is changed; null for a new one */
 export function useKeepLook(before: LookView | null): UseMutationResult<LookView, Error, CreateLook> {
-  return useLookMutation((wish: CreateLook) =>
+  return useLookMutation((request: CreateLook) =>
     before === null
-      ? call(routes.createLook, { body: wish })
+      ? call(routes.createLook, { body: request })
       : call(routes.changeLook, {
           params: { lookId: before.id },
-          body: { ...wish, version: before.version } satisfies ChangeLook,
+          body: { ...request, version: before.version } satisfies ChangeLook,
         }),
   );
 }

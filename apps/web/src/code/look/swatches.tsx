@@ -32,7 +32,7 @@ function Cut({
   readonly side: number;
 }): ReactElement | null {
   const shape = drawing?.shapes[1];
-  if (shape?.sort !== 'fill') return null;
+  if (shape?.kind !== 'fill') return null;
   return (
     <svg viewBox={`${x} ${y} ${side} ${side}`} className="size-11" aria-hidden>
       <path d={shape.path} fillRule="evenodd" fill="currentColor" />

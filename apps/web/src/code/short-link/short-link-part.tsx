@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Failed } from '../../platform/design/list-states.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
 import { ago, plural } from '../../platform/wording/figures.js';
@@ -34,7 +34,7 @@ export function ShortLinkPart({
   const carried = code?.carry === 'short-link';
   return (
     <div id="short-link">
-      <Sheet
+      <Panel
         title="Short link"
         aside={`${carried ? '' : 'not in the code now; '}${link.open ? '' : 'closed just now; '}${link.opens === 0 ? 'not opened yet' : `opened ${plural(link.opens, 'time')}`}`}
         action={material.link !== null && <Button onClick={() => setPointing(true)}>Point elsewhere</Button>}
@@ -50,7 +50,7 @@ export function ShortLinkPart({
           </summary>
           {shown && <Details page={page} />}
         </details>
-      </Sheet>
+      </Panel>
       {pointing && <PointElsewhere page={page} onClose={() => setPointing(false)} />}
     </div>
   );

@@ -13,7 +13,7 @@ import {
 import { useMemo, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { grainWords, metres, plural } from '../../platform/wording/figures.js';
@@ -32,14 +32,14 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
   if (!code) {
     return (
       <div id="carries">
-        <Sheet mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
+        <Panel mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
           <p className="m-0 text-[14.5px]">
             No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it,
             or put it on a page of its own.
           </p>
           <OfferPage page={page} />
           <ChooseLevel page={page} />
-        </Sheet>
+        </Panel>
       </div>
     );
   }
@@ -47,7 +47,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
   const { act, ignoredBy } = readiness.carries;
   return (
     <div id="carries">
-      <Sheet
+      <Panel
         title="Code carries"
         aside={
           growth === 0
@@ -67,9 +67,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
             />
           ))}
         </ul>
-        {ladder.rungs.length > 1 && (
-          <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>
-        )}
+        {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>}
         {act !== null && ignoredBy.length > 0 && (
           <p className="mt-2 mb-0 flex items-center gap-2 text-[14px]">
             <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what
@@ -93,7 +91,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
             (ISO/IEC 18004).
           </p>
         </details>
-      </Sheet>
+      </Panel>
     </div>
   );
 }

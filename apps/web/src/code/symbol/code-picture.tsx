@@ -16,7 +16,7 @@ export function CodePicture({
   const id = useId();
   const { surround, shapes } = drawing;
   const { width, height } = drawingSize(drawing);
-  const square = useMemo(() => shapes.every((shape) => shape.sort === 'fill' && !/[alq]/.test(shape.path)), [shapes]);
+  const square = useMemo(() => shapes.every((shape) => shape.kind === 'fill' && !/[alq]/.test(shape.path)), [shapes]);
   return (
     <svg
       viewBox={`${-surround.left} ${-surround.top} ${width} ${height}`}
@@ -33,7 +33,7 @@ export function CodePicture({
 }
 
 function Shape({ shape, gradientId }: { readonly shape: DrawnShape; readonly gradientId: string }): ReactElement {
-  switch (shape.sort) {
+  switch (shape.kind) {
     case 'fill':
       return (
         <>
@@ -83,9 +83,9 @@ function Shape({ shape, gradientId }: { readonly shape: DrawnShape; readonly gra
 }
 
 function Gradient({ paint, id }: { readonly paint: Paint; readonly id: string }): ReactElement | null {
-  if (paint.sort === 'colour') return null;
+  if (paint.kind === 'colour') return null;
   const stops = paint.colours.map((colour, index) => <stop key={index} offset={index} stopColor={colour} />);
-  if (paint.sort === 'radial') {
+  if (paint.kind === 'radial') {
     return (
       <radialGradient id={id} gradientUnits="userSpaceOnUse" cx={paint.centre[0]} cy={paint.centre[1]} r={paint.radius}>
         {stops}
@@ -107,5 +107,5 @@ function Gradient({ paint, id }: { readonly paint: Paint; readonly id: string })
 }
 
 function colourOf(paint: Paint, gradientId: string): string {
-  return paint.sort === 'colour' ? paint.colour : `url(#${gradientId})`;
+  return paint.kind === 'colour' ? paint.colour : `url(#${gradientId})`;
 }

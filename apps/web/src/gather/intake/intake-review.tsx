@@ -120,14 +120,14 @@ const ReviewRow = memo(function ReviewRow(props: RowProps): ReactElement {
   return (
     <div className={`flex flex-wrap gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap ${row.taken ? '' : 'text-muted'}`}>
       <span className="mt-0.5 shrink-0">
-        {item.sort === 'unusable' ? (
+        {item.kind === 'unusable' ? (
           <StateMark mark="stop" words="Cannot be used" />
         ) : (
-          <KindIcon kind={item.sort === 'words' ? 'message' : kindOf(row, item, catalogue)} />
+          <KindIcon kind={item.kind === 'words' ? 'message' : kindOf(row, item, catalogue)} />
         )}
       </span>
       <div className="min-w-0 flex-1">
-        {item.sort === 'link' ? (
+        {item.kind === 'link' ? (
           <LinkText {...props} item={item} />
         ) : (
           <ItemText item={item} row={row} onPage={() => props.onPage(item.pasted)} devices={props.devices} />
@@ -252,7 +252,7 @@ function ItemText({
   readonly onPage: () => void;
   readonly devices: readonly DeviceView[];
 }): ReactElement {
-  if (item.sort === 'words') {
+  if (item.kind === 'words') {
     return (
       <>
         <p className="m-0 text-[14.5px] break-words">{item.words}</p>
@@ -316,7 +316,7 @@ function Repairs({
   readonly row: IntakeRowState;
   readonly onTakeBack: (kind: RepairKind) => void;
 }): ReactElement | null {
-  const repairs = row.item.sort === 'link' ? row.item.repairs : [];
+  const repairs = row.item.kind === 'link' ? row.item.repairs : [];
   if (repairs.length + row.takenBack.length === 0) return null;
   return (
     <ul aria-label="Repairs" className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0 text-[13.5px]">

@@ -71,11 +71,11 @@ export function reviewItems(
       item,
       duplicate,
       kind: decisions.kinds.get(item.pasted) ?? null,
-      insteadOf: before !== item && before?.sort === 'link' ? before.link : null,
+      insteadOf: before !== item && before?.kind === 'link' ? before.link : null,
       takenBack: [...(decisions.takenBack.get(item.pasted) ?? [])],
       onPage,
       taken:
-        item.sort !== 'unusable' && (onPage || !fitsNoCode(item)) && (duplicate === null || decisions.kept.has(index)),
+        item.kind !== 'unusable' && (onPage || !fitsNoCode(item)) && (duplicate === null || decisions.kept.has(index)),
     };
   });
 }
@@ -83,7 +83,7 @@ export function reviewItems(
 /** Longer than any code holds: it can become a page only. */
 export function fitsNoCode(item: IntakeItem): boolean {
   return (
-    item.sort === 'words' &&
+    item.kind === 'words' &&
     item.words.length > neverTooLong &&
     (item.words.length > limits.wordsLength || !chooseSize(item.words).ok)
   );
@@ -96,7 +96,7 @@ const neverTooFine = 6;
 
 function withStudentLink(item: IntakeItem, { studentLinks }: Decisions): IntakeItem {
   const link = studentLinks.get(item.pasted);
-  return link !== undefined && item.sort === 'link' ? { ...item, link } : item;
+  return link !== undefined && item.kind === 'link' ? { ...item, link } : item;
 }
 
 /**
@@ -105,7 +105,7 @@ function withStudentLink(item: IntakeItem, { studentLinks }: Decisions): IntakeI
  */
 export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly string[] = []): readonly NewMaterial[] {
   return rows.flatMap(({ item, taken, kind, onPage }): readonly NewMaterial[] => {
-    if (!taken || item.sort === 'unusable') return [];
+    if (!taken || item.kind === 'unusable') return [];
     const all = [...new Set([...item.tags, ...tags])];
     const beside = {
       pasted: item.pasted,
@@ -113,7 +113,7 @@ export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly s
       ...(item.instruction !== null && { instruction: item.instruction }),
       ...(all.length > 0 && { tags: all }),
     };
-    if (item.sort === 'words' && onPage)
+    if (item.kind === 'words' && onPage)
       return [
         {
           kept: { kind: 'written-page', document: documentFromText(item.words) },
@@ -123,7 +123,7 @@ export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly s
           pasted: titleFromWords(item.words),
         },
       ];
-    return item.sort === 'words'
+    return item.kind === 'words'
       ? [{ words: item.words, repairs: [], ...beside }]
       : [{ link: item.link, repairs: item.repairs, ...(kind !== null && { kind }), ...beside }];
   });
@@ -133,12 +133,12 @@ export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly s
 export function isPlain(rows: readonly IntakeRowState[], catalogue: ServiceCatalogue): boolean {
   const [only] = rows;
   if (rows.length !== 1 || !only) return false;
-  if (only.insteadOf !== null || (only.item.sort === 'link' && isForOthers(only.item.link, catalogue))) return false;
+  if (only.insteadOf !== null || (only.item.kind === 'link' && isForOthers(only.item.link, catalogue))) return false;
   return (
     only.duplicate === null &&
     only.takenBack.length === 0 &&
-    ((only.item.sort === 'words' && !mayBeTooFine(only.item.words)) ||
-      (only.item.sort === 'link' && only.item.repairs.length === 0))
+    ((only.item.kind === 'words' && !mayBeTooFine(only.item.words)) ||
+      (only.item.kind === 'link' && only.item.repairs.length === 0))
   );
 }
 

@@ -52,7 +52,7 @@ export function useIntakeSource(
         typeof input === 'string'
           ? readPiece(input, takenBack.get(input) ?? new Set())
           : readRow(input, columns?.roles ?? [], takenBack);
-      if (item.sort === 'link') prepareForDuplicates(item);
+      if (item.kind === 'link') prepareForDuplicates(item);
       return item;
     },
     [columns, takenBack],

@@ -3,7 +3,7 @@ import type { KeptFileView, MaterialPage, PictureSetView, WrittenPageSummary } f
 import { lazy, Suspense, type ReactElement, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { buttonClass } from '../../platform/design/button.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { bytes, plural } from '../../platform/wording/figures.js';
 
 const FileDetails = lazy(() =>
@@ -41,7 +41,7 @@ function FileSheet({
 }): ReactElement {
   const { file } = kept;
   return (
-    <Sheet title="Kept here" aside={`${file.name}, ${bytes(file.sizeBytes)}`} action={look}>
+    <Panel title="Kept here" aside={`${file.name}, ${bytes(file.sizeBytes)}`} action={look}>
       <div className="mt-1">
         {file.media === 'picture' && (
           <img src={`${file.address}/w640`} alt="" className="max-h-48 rounded-small border border-line" />
@@ -70,7 +70,7 @@ function FileSheet({
         )}
       </div>
       <FileDetails material={page.material} kept={kept} />
-    </Sheet>
+    </Panel>
   );
 }
 
@@ -84,9 +84,9 @@ function PictureSheet({
   readonly look: ReactNode;
 }): ReactElement {
   return (
-    <Sheet title="Kept here" aside={plural(kept.pictures.length, 'picture')} action={look}>
+    <Panel title="Kept here" aside={plural(kept.pictures.length, 'picture')} action={look}>
       <PictureOrder material={page.material} pictures={kept.pictures} />
-    </Sheet>
+    </Panel>
   );
 }
 
@@ -101,7 +101,7 @@ function PageSheet({
 }): ReactElement {
   const { words, links, files } = kept;
   return (
-    <Sheet
+    <Panel
       title="Written here"
       aside={
         words + files === 0
@@ -128,6 +128,6 @@ function PageSheet({
           ? 'The page is empty. Write what students should read, with pictures, sounds and links.'
           : kept.excerpt}
       </p>
-    </Sheet>
+    </Panel>
   );
 }

@@ -5,7 +5,7 @@ import type { ReactElement, ReactNode } from 'react';
 import { useFieldArray, useWatch, type UseFormReturn } from 'react-hook-form';
 import { Button } from '../../platform/design/button.js';
 import { ChoiceField, SelectField, TextArea, TextField } from '../../platform/design/field.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { rightWords, roleWords, wallWords } from '../../platform/wording/services.js';
 import { verdictWords } from '../../platform/wording/verdicts.js';
@@ -24,7 +24,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
   });
   return (
     <div className="flex flex-col gap-4">
-      <Sheet title="Whose addresses these are">
+      <Panel title="Whose addresses these are">
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField label="Name" hint="As people call it." {...name} problem={errors.name?.message} />
           <TextField
@@ -58,7 +58,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
             />
           </div>
         </div>
-      </Sheet>
+      </Panel>
       <Addresses form={form} />
       <Walls form={form} />
       <Mending form={form} />
@@ -294,13 +294,13 @@ interface PartProps {
 
 function Part({ title, aside, empty, add, onAdd, children }: PartProps): ReactElement {
   return (
-    <Sheet title={title} aside={aside} action={<Button onClick={onAdd}>{add}</Button>}>
+    <Panel title={title} aside={aside} action={<Button onClick={onAdd}>{add}</Button>}>
       {children.length === 0 ? (
         <p className="m-0 text-[14px] text-muted">{empty}</p>
       ) : (
         <ul className="m-0 list-none p-0">{children}</ul>
       )}
-    </Sheet>
+    </Panel>
   );
 }
 

@@ -5,7 +5,7 @@ import { useState, type FormEvent, type ReactElement, type ReactNode } from 'rea
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { TextField } from '../../platform/design/field.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -31,7 +31,7 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
   };
   return (
     <div className="lg:sticky lg:top-4">
-      <Sheet title="Try it out">
+      <Panel title="Try it out">
         <p className="mt-0 mb-3 text-[14px] text-muted">
           On a link of that service, as the description stands now. Nothing is kept.
         </p>
@@ -47,12 +47,10 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
           </Button>
         </form>
         <div aria-live="polite">
-          {attempt.isError && (
-            <p className="mt-3 mb-0 text-[14px] font-semibold text-stop">{wordsFor(attempt.error)}</p>
-          )}
+          {attempt.isError && <p className="mt-3 mb-0 text-[14px] font-semibold text-stop">{wordsFor(attempt.error)}</p>}
           {attempt.data && <Outcome tryout={attempt.data} />}
         </div>
-      </Sheet>
+      </Panel>
     </div>
   );
 }

@@ -32,7 +32,7 @@ export function ChangeLesson({
         sending={change.isPending}
         error={change.error ?? removal.error}
         onCancel={onClose}
-        onSend={(wish) => change.mutate({ ...wish, version: lesson.version }, { onSuccess: onClose })}
+        onSend={(request) => change.mutate({ ...request, version: lesson.version }, { onSuccess: onClose })}
       />
       <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
         <span className="flex-1">Its materials stay on the shelf.</span>

@@ -21,7 +21,7 @@ interface Props {
   readonly send: string;
   readonly sending: boolean;
   readonly error: unknown;
-  readonly onSend: (wish: CreateLesson) => void;
+  readonly onSend: (request: CreateLesson) => void;
   readonly onCancel: () => void;
 }
 
@@ -44,7 +44,7 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
     <form
       className="flex flex-col gap-4"
       noValidate
-      onSubmit={(event) => void handleSubmit((fields) => onSend(toWish(fields)))(event)}
+      onSubmit={(event) => void handleSubmit((fields) => onSend(toRequest(fields)))(event)}
     >
       <TextField
         label="What is it called?"
@@ -101,7 +101,7 @@ function within(text: string, least: number, most: number): boolean {
   return text.trim() !== '' && value >= least && value <= most;
 }
 
-function toWish(fields: Fields): CreateLesson {
+function toRequest(fields: Fields): CreateLesson {
   return {
     name: fields.name.trim(),
     classId: fields.classId || null,

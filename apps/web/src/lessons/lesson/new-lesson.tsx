@@ -15,7 +15,7 @@ export function NewLesson({ onClose }: { readonly onClose: () => void }): ReactE
         sending={create.isPending}
         error={create.error}
         onCancel={onClose}
-        onSend={(wish) => create.mutate(wish, { onSuccess: ({ id }) => void navigate(`/lessons/${id}`) })}
+        onSend={(request) => create.mutate(request, { onSuccess: ({ id }) => void navigate(`/lessons/${id}`) })}
       />
     </Dialog>
   );

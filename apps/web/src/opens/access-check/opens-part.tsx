@@ -2,7 +2,7 @@ import { fillPath, routes, type AccessCheckView, type MaterialPage } from '@haps
 import type { ReactElement, ReactNode } from 'react';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { ago, plural } from '../../platform/wording/figures.js';
@@ -25,7 +25,7 @@ export function OpensPart({
   if (opens.inTheCode) {
     return (
       <div id="opens">
-        <Sheet
+        <Panel
           mark={<StateMark mark="done" words="Opens: done" />}
           title="Opens for anyone"
           aside="the words are in the code; no network, no account"
@@ -45,7 +45,7 @@ export function OpensPart({
   const aside = opens.opening ? (done ? 'opening again…' : '') : opened;
   return (
     <div id="opens" aria-live="polite">
-      <Sheet
+      <Panel
         mark={<StateMark mark={opens.state} words={`Opens: ${title}`} />}
         title={title}
         aside={aside}
@@ -64,7 +64,7 @@ export function OpensPart({
         {done && <EarlierChecks materialId={material.id} />}
         <ForOthers page={page} />
         {material.repairs.length > 0 && <Repaired page={page} />}
-      </Sheet>
+      </Panel>
     </div>
   );
 }
@@ -189,9 +189,7 @@ function ForOthers({ page: { material } }: { readonly page: MaterialPage }): Rea
       <StateMark mark="look-at" words="To be looked at" />
       <p className="m-0 min-w-52 flex-1">
         {roleSentences[at.role]}
-        {studentLink !== null && (
-          <span className="block font-mono text-[13px] break-all text-muted">{studentLink}</span>
-        )}
+        {studentLink !== null && <span className="block font-mono text-[13px] break-all text-muted">{studentLink}</span>}
       </p>
       {studentLink !== null && (
         <Button onClick={take} disabled={change.isPending}>

@@ -12,7 +12,7 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { KindForm } from '../../code/content/kind-form.js';
 import { MessageForm } from '../../code/content/message-form.js';
@@ -66,7 +66,7 @@ function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) =
       { kept: { kind: 'written-page', document: emptyDocument }, title: 'New page', pasted: 'New page', repairs: [] },
     ]).catch((error: unknown) => notice({ words: wordsFor(error) }));
   return (
-    <Sheet title="Kept here" aside="on the school’s own server, with an address of its own">
+    <Panel title="Kept here" aside="on the school’s own server, with an address of its own">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <button
           type="button"
@@ -79,7 +79,7 @@ function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) =
           Or drop pictures, sounds, films and documents into the field above, or paste them there.
         </span>
       </div>
-    </Sheet>
+    </Panel>
   );
 }
 
@@ -135,7 +135,7 @@ function KindChooser({
       .finally(() => setSending(false));
   };
   return (
-    <Sheet title="In the code itself" aside="needs no network and no page">
+    <Panel title="In the code itself" aside="needs no network and no page">
       <div className="flex flex-wrap gap-2" role="group" aria-label="Kind">
         {(['message', ...contentKinds] as const).map((choice) => (
           <button
@@ -176,7 +176,7 @@ function KindChooser({
           />
         </div>
       )}
-    </Sheet>
+    </Panel>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useEffect, useRef, type ReactElement } from 'react';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { bookmarklet } from './brought.js';
 
 /** Ways from other pages and from phones to here. */
@@ -8,7 +8,7 @@ export function BringIt(): ReactElement {
   // React refuses addresses that are scripts, rightly; this one is meant to be dragged to the bookmarks.
   useEffect(() => link.current?.setAttribute('href', bookmarklet(window.location.origin)), []);
   return (
-    <Sheet title="From elsewhere">
+    <Panel title="From elsewhere">
       <div className="grid gap-5 text-[14.5px] sm:grid-cols-2">
         <div>
           <p className="mt-0 mb-2.5">
@@ -27,6 +27,6 @@ export function BringIt(): ReactElement {
           every app.
         </p>
       </div>
-    </Sheet>
+    </Panel>
   );
 }

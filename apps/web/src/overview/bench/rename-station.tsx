@@ -11,10 +11,10 @@ export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonl
   const keep = (): void => {
     if (ended.current) return;
     ended.current = true;
-    const wish = name.trim();
-    if (wish === row.name) return onDone();
+    const typed = name.trim();
+    if (typed === row.name) return onDone();
     change.mutate(
-      { version: row.version, name: wish === '' ? null : wish },
+      { version: row.version, name: typed === '' ? null : typed },
       { onSuccess: onDone, onError: () => (ended.current = false) },
     );
   };

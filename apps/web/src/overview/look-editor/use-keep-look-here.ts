@@ -16,7 +16,7 @@ export interface DesignedFor {
 export interface KeepLook {
   readonly pending: boolean;
   readonly error: string | null;
-  readonly run: (wish: { readonly name: string; readonly design: LookDesign }) => void;
+  readonly run: (request: { readonly name: string; readonly design: LookDesign }) => void;
 }
 
 /** Keeps it, and gives it to the code for which it was designed. */
@@ -29,8 +29,8 @@ export function useKeepLookHere(before: LookView | null, from: DesignedFor | nul
     notice({ words });
     void navigate(from?.address ?? '/school/looks');
   };
-  const run: KeepLook['run'] = (wish) =>
-    keep.mutate(wish, {
+  const run: KeepLook['run'] = (request) =>
+    keep.mutate(request, {
       onSuccess: ({ id, name }) => {
         if (!from || from.page.look.id === id) return done(`“${name}” is kept.`);
         changeMaterial.mutate(

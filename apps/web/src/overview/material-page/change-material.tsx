@@ -22,8 +22,8 @@ export function ChangeMaterialDialog({
   const change = useChangeMaterial(material.id);
   const school = useQuery(schoolQuery).data;
   const [fieldsShown, setFieldsShown] = useState(false);
-  const send = (wish: Omit<ChangeMaterial, 'version'>): void =>
-    change.mutate({ ...wish, version: material.version }, { onSuccess: onClose });
+  const send = (request: Omit<ChangeMaterial, 'version'>): void =>
+    change.mutate({ ...request, version: material.version }, { onSuccess: onClose });
   const { content } = material;
   const failure = change.isError ? wordsFor(change.error) : null;
   return (

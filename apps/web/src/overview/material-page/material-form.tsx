@@ -23,7 +23,7 @@ interface Props {
   readonly devices: readonly DeviceView[];
   readonly sending: boolean;
   readonly failure: string | null;
-  readonly onSend: (wish: Omit<ChangeMaterial, 'version'>) => void;
+  readonly onSend: (request: Omit<ChangeMaterial, 'version'>) => void;
   readonly onCancel: () => void;
 }
 

@@ -9,7 +9,7 @@ import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -62,9 +62,9 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
           stationIds: stations.map(({ stationId }) => stationId).filter((id) => !leftOut.includes(id)),
         }
       : all;
-  const wish = useDeferredValue(JSON.stringify({ places, choices, page }));
+  const request = useDeferredValue(JSON.stringify({ places, choices, page }));
   const preview = useQuery(
-    previewQuery(JSON.parse(wish) as { places: SheetPlaces; choices: SheetChoices; page: number }),
+    previewQuery(JSON.parse(request) as { places: SheetPlaces; choices: SheetChoices; page: number }),
   );
   const templates = useQuery(templatesQuery).data ?? [];
   const change = (next: SheetChoices): void => {
@@ -100,7 +100,7 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
         }
       />
       <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
-        <Sheet>
+        <Panel>
           <SheetOptions
             choices={choices}
             templates={templates}
@@ -110,12 +110,12 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
           {lessonId !== null && stations.length > 1 && (
             <CodesToPrint stations={stations} leftOut={leftOut} onChange={setLeftOut} />
           )}
-        </Sheet>
+        </Panel>
         <div className="flex min-w-0 flex-col gap-4">
           {preview.data && preview.data.notices.length > 0 && (
-            <Sheet title="Look at this before you print">
+            <Panel title="Look at this before you print">
               <SheetNotices notices={preview.data.notices} lessonId={lessonId} />
-            </Sheet>
+            </Panel>
           )}
           {preview.isPending && <Loading rows={6} label="The pages are being laid out" />}
           {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}

@@ -1,7 +1,7 @@
 import type { MaterialPage } from '@hapset/contract';
 import { paperNames, type PaperFormat } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
 import { ago } from '../../platform/wording/figures.js';
@@ -41,7 +41,7 @@ export function PaperPart({
   }[state];
   return (
     <div id="paper">
-      <Sheet
+      <Panel
         mark={<StateMark mark={state} words={`On paper: ${title}`} />}
         title={title}
         aside={
@@ -91,7 +91,7 @@ export function PaperPart({
             ))}
           </ul>
         )}
-      </Sheet>
+      </Panel>
     </div>
   );
 }

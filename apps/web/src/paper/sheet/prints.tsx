@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { ago, plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { printStateWords } from '../../platform/wording/sheets.js';
@@ -17,13 +17,13 @@ export function Prints({ latest }: { readonly latest: string | null }): ReactEle
   if (prints.isError) return <Failed words={wordsFor(prints.error)} onRetry={() => void prints.refetch()} />;
   if (prints.data.length === 0) return null;
   return (
-    <Sheet title="Made before">
+    <Panel title="Made before">
       <ul className="m-0 list-none p-0" aria-label="Made before">
         {prints.data.map((print) => (
           <PrintRow key={print.id} print={print} stands={print.id === latest} />
         ))}
       </ul>
-    </Sheet>
+    </Panel>
   );
 }
 
@@ -64,9 +64,7 @@ export function PrintRow({
           </a>
         </span>
       )}
-      {state !== 'drawing' && state !== 'done' && (
-        <span className="text-[14px] text-muted">{printStateWords[state]}</span>
-      )}
+      {state !== 'drawing' && state !== 'done' && <span className="text-[14px] text-muted">{printStateWords[state]}</span>}
     </li>
   );
 }

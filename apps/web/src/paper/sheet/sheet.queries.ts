@@ -26,16 +26,16 @@ const whileDrawingMs = 500;
 
 const sheetKeys = {
   all: ['sheets'],
-  preview: (wish: PreviewSheets) => ['sheets', 'preview', wish],
+  preview: (request: PreviewSheets) => ['sheets', 'preview', request],
   prints: ['sheets', 'prints'],
   templates: ['sheet-templates'],
 } as const;
 
 /** The page before stays in sight until the next one is there. */
-export const previewQuery = (wish: PreviewSheets) =>
+export const previewQuery = (request: PreviewSheets) =>
   queryOptions({
-    queryKey: sheetKeys.preview(wish),
-    queryFn: ({ signal }): Promise<SheetsPreview> => call(routes.previewSheets, { body: wish, signal }),
+    queryKey: sheetKeys.preview(request),
+    queryFn: ({ signal }): Promise<SheetsPreview> => call(routes.previewSheets, { body: request, signal }),
     placeholderData: keepPreviousData,
     retry: false,
   });
@@ -67,9 +67,9 @@ export function useMakeSheet(place: PlaceId): UseMutationResult<SheetView, Error
 }
 
 /** What goes on paper changes what the bench says of it. */
-function usePaperMutation<Wish, Reply>(
-  mutationFn: (wish: Wish) => Promise<Reply>,
-): UseMutationResult<Reply, Error, Wish> {
+function usePaperMutation<Input, Reply>(
+  mutationFn: (request: Input) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Input> {
   const client = useQueryClient();
   const changed = useMaterialsChanged();
   return useMutation({
@@ -88,9 +88,9 @@ export function useStopPrint(): UseMutationResult<null, Error, string> {
   return usePaperMutation((printId: string) => call(routes.stopPrint, { params: { printId } }));
 }
 
-function useTemplateMutation<Wish, Reply>(
-  mutationFn: (wish: Wish) => Promise<Reply>,
-): UseMutationResult<Reply, Error, Wish> {
+function useTemplateMutation<Input, Reply>(
+  mutationFn: (request: Input) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Input> {
   const client = useQueryClient();
   return useMutation({
     mutationFn,
@@ -107,12 +107,12 @@ function useTemplateMutation<Wish, Reply>(
 export function useKeepTemplate(
   before: SheetTemplateView | null,
 ): UseMutationResult<SheetTemplateView, Error, CreateSheetTemplate> {
-  return useTemplateMutation(({ kind, ...wish }: CreateSheetTemplate) =>
+  return useTemplateMutation(({ kind, ...request }: CreateSheetTemplate) =>
     before === null
-      ? call(routes.createSheetTemplate, { body: { kind, ...wish } })
+      ? call(routes.createSheetTemplate, { body: { kind, ...request } })
       : call(routes.changeSheetTemplate, {
           params: { sheetTemplateId: before.id },
-          body: { ...wish, version: before.version } satisfies ChangeSheetTemplate,
+          body: { ...request, version: before.version } satisfies ChangeSheetTemplate,
         }),
   );
 }

@@ -23,9 +23,7 @@ export function Dialog({ title, about, wide = false, onClose, children }: Props)
           {...(about ? {} : { 'aria-describedby': undefined })}
         >
           <Primitive.Title className="m-0 text-[21px]">{title}</Primitive.Title>
-          {about && (
-            <Primitive.Description className="mt-1 mb-0 text-[14.5px] text-muted">{about}</Primitive.Description>
-          )}
+          {about && <Primitive.Description className="mt-1 mb-0 text-[14.5px] text-muted">{about}</Primitive.Description>}
           <div className="mt-4">{children}</div>
         </Primitive.Content>
       </Primitive.Portal>

@@ -5,7 +5,7 @@ import { Button } from './button.js';
 export function Empty({ title, children }: { readonly title: string; readonly children: ReactNode }): ReactElement {
   return (
     <div className="rounded-sheet border border-dashed border-line-strong px-6 py-9 text-center">
-      <p className="m-0 font-heading text-[18px] font-semibold">{title}</p>
+      <p className="m-0 font-heading text-[17px] font-semibold">{title}</p>
       <p className="mx-auto mt-1.5 mb-0 max-w-[52ch] text-[14.5px] text-muted">{children}</p>
     </div>
   );

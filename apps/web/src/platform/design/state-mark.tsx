@@ -15,7 +15,7 @@ export function StateMark({ mark, words }: { readonly mark: Mark; readonly words
       )}
       {mark === 'look-at' && (
         <span className="relative flex size-[21px] items-center justify-center text-look">
-          <span className="absolute size-[15px] rotate-45 rounded-[2px] bg-look-soft" />
+          <span className="absolute size-[15px] rotate-45 rounded-xs bg-look-soft" />
           <Icon icon={Minus} size={13} strokeWidth={2.8} className="relative" />
         </span>
       )}

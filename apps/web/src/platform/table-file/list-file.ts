@@ -34,7 +34,7 @@ export const encodings = [
 ] as const;
 export type Encoding = (typeof encodings)[number];
 
-export interface ListFileWish {
+export interface ListFileOptions {
   /** Null to find it out. */
   readonly encoding?: Encoding | null;
   /** Rows keep their place, so that they can be named by their number. */
@@ -44,7 +44,7 @@ export interface ListFileWish {
 /** Never throws for what a file holds. */
 export async function readListFile(
   file: File,
-  { encoding = null, keepEmpty = false }: ListFileWish = {},
+  { encoding = null, keepEmpty = false }: ListFileOptions = {},
 ): Promise<ListFile> {
   if (file.size > largestBytes) return { ok: false, problem: 'too-large' };
   const bytes = new Uint8Array(await file.arrayBuffer());

@@ -15,14 +15,14 @@ export function tableOf(text: string): Rows | null {
   return null;
 }
 
-interface CellsWish {
+interface CellsOptions {
   /** Left out, it is found. */
   readonly delimiter?: string;
   /** Empty rows stay in their places. */
   readonly keepEmpty?: boolean;
 }
 
-export function parseCells(text: string, { delimiter, keepEmpty = false }: CellsWish = {}): Rows {
+export function parseCells(text: string, { delimiter, keepEmpty = false }: CellsOptions = {}): Rows {
   // Empty rows mislead the search for what parts cells.
   const parts =
     delimiter ?? (keepEmpty ? Papa.parse(text, { skipEmptyLines: 'greedy', preview: 40 }).meta.delimiter : undefined);

@@ -6,7 +6,7 @@ import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
 import { call } from '../../platform/api/client.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { percent } from '../../platform/wording/figures.js';
 import { saidSentence, saidTitles, textMarkWords } from '../../platform/wording/reading.js';
@@ -28,7 +28,7 @@ export function InspectedCode({
     said.kind === 'other-address' || said.kind === 'bare-address' || (said.kind === 'link' && !said.secure);
   return (
     <li>
-      <Sheet
+      <Panel
         mark={<StateMark mark={careful ? 'look-at' : 'done'} words={careful ? 'To be looked at' : 'Understood'} />}
         title={`${number === null ? '' : `${number}. `}${saidTitles[said.kind]}`}
         {...(staff && { action: <AdoptCode text={code.text} said={said} /> })}
@@ -38,7 +38,7 @@ export function InspectedCode({
         {staff && <Own payload={code.text} />}
         {(said.kind === 'link' || said.kind === 'bare-address') && <FollowLink link={said.link} />}
         {code.found && <PictureFacts found={code.found} />}
-      </Sheet>
+      </Panel>
     </li>
   );
 }

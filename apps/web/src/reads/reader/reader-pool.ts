@@ -1,5 +1,5 @@
 /** Workers with reader engines, shared by reading and rehearsing: loading the engines takes a moment, so idle ones are kept. */
-import type { ReaderMessage, ReaderWish } from './reader.messages.js';
+import type { ReaderMessage, ReaderRequest } from './reader.messages.js';
 
 const idle: Worker[] = [];
 /** One for what is read, and those that rehearse at the same time. */
@@ -17,11 +17,11 @@ function giveBack(worker: Worker): void {
 }
 
 /**
- * Sends a wish to a worker. Aborting ends the worker at once.
+ * Sends a request to a worker. Aborting ends the worker at once.
  * @param onMessage gives true when the work is done
  */
 export function askReader(
-  wish: ReaderWish,
+  request: ReaderRequest,
   signal: AbortSignal | null,
   onMessage: (message: ReaderMessage) => boolean,
 ): Promise<void> {
@@ -36,13 +36,13 @@ export function askReader(
     signal?.addEventListener('abort', abort);
     worker.onerror = (event) => stop(new Error(event.message));
     worker.onmessage = ({ data }: MessageEvent<ReaderMessage>) => {
-      if (data.sort === 'failed') return stop(new Error(data.message));
+      if (data.kind === 'failed') return stop(new Error(data.message));
       if (!onMessage(data)) return;
-      // From here on the worker belongs to the next wish: leaving this one must not end it.
+      // From here on the worker belongs to the next request: leaving this one must not end it.
       signal?.removeEventListener('abort', abort);
       giveBack(worker);
       resolve();
     };
-    worker.postMessage(wish);
+    worker.postMessage(request);
   });
 }

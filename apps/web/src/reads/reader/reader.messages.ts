@@ -20,21 +20,21 @@ export interface RehearsedCode {
   readonly sizeMm: number;
 }
 
-export interface RehearsalWish extends RehearsedCode {
+export interface RehearsalRequest extends RehearsedCode {
   readonly devices: readonly DeviceProfile[];
   /** Left out for a plain print on a wall. */
   readonly scene?: Scene;
 }
 
 /** One attempt of a student, to be looked at. */
-export interface AttemptWish extends RehearsedCode {
+export interface AttemptRequest extends RehearsedCode {
   readonly device: DeviceProfile;
   readonly distanceM: number;
   readonly tiltDeg: number;
   readonly scene: Scene;
 }
 
-export interface LimitsWish extends RehearsedCode {
+export interface LimitsRequest extends RehearsedCode {
   readonly device: DeviceProfile;
   readonly distanceM: number;
 }
@@ -55,17 +55,17 @@ export interface SeenReading {
   readonly difference: Difference | null;
 }
 
-export type ReaderWish =
-  | { readonly sort: 'rehearse'; readonly wish: RehearsalWish }
-  | { readonly sort: 'attempt'; readonly wish: AttemptWish }
-  | { readonly sort: 'limits'; readonly wish: LimitsWish }
-  | { readonly sort: 'find'; readonly frame: GreyFrame };
+export type ReaderRequest =
+  | { readonly kind: 'rehearse'; readonly request: RehearsalRequest }
+  | { readonly kind: 'attempt'; readonly request: AttemptRequest }
+  | { readonly kind: 'limits'; readonly request: LimitsRequest }
+  | { readonly kind: 'find'; readonly frame: GreyFrame };
 
 /** From the worker: of a rehearsal one device after the other, then the end; of everything else one answer. */
 export type ReaderMessage =
-  | { readonly sort: 'device'; readonly result: RehearsalResult }
-  | { readonly sort: 'end' }
-  | { readonly sort: 'attempt'; readonly seen: SeenAttempt }
-  | { readonly sort: 'limits'; readonly causes: readonly LimitingCause[] }
-  | { readonly sort: 'codes'; readonly codes: readonly FoundCode[] }
-  | { readonly sort: 'failed'; readonly message: string };
+  | { readonly kind: 'device'; readonly result: RehearsalResult }
+  | { readonly kind: 'end' }
+  | { readonly kind: 'attempt'; readonly seen: SeenAttempt }
+  | { readonly kind: 'limits'; readonly causes: readonly LimitingCause[] }
+  | { readonly kind: 'codes'; readonly codes: readonly FoundCode[] }
+  | { readonly kind: 'failed'; readonly message: string };

@@ -21,11 +21,11 @@ import {
 import zbarWasm from '@undecaf/zbar-wasm/dist/zbar.wasm?url';
 import zxingWasm from 'zxing-wasm/reader/zxing_reader.wasm?url';
 import type {
-  AttemptWish,
-  LimitsWish,
+  AttemptRequest,
+  LimitsRequest,
   ReaderMessage,
-  ReaderWish,
-  RehearsalWish,
+  ReaderRequest,
+  RehearsalRequest,
   RehearsedCode,
   SeenReading,
 } from './reader.messages.js';
@@ -58,19 +58,19 @@ function planned({ payload, level }: RehearsedCode): SymbolPlan {
   return plan.value;
 }
 
-async function rehearse({ devices, scene, ...code }: RehearsalWish): Promise<void> {
+async function rehearse({ devices, scene, ...code }: RehearsalRequest): Promise<void> {
   const plan = planned(code);
   for (const device of devices) {
     const result = await rehearseDevice(plan, code.sizeMm, device, await readerOf(device.engine), {
       look: code.look,
       ...(scene && { scene }),
     });
-    if (result) tell({ sort: 'device', result: { ...result, others: [] } });
+    if (result) tell({ kind: 'device', result: { ...result, others: [] } });
   }
-  tell({ sort: 'end' });
+  tell({ kind: 'end' });
 }
 
-async function seenBy({ device, distanceM, tiltDeg, scene, ...code }: AttemptWish): Promise<void> {
+async function seenBy({ device, distanceM, tiltDeg, scene, ...code }: AttemptRequest): Promise<void> {
   const staging = { code: { ...planned(code), look: code.look }, sizeMm: code.sizeMm, device, scene, tiltDeg };
   const { first, read, of } = await attempt(staging, distanceM, await readerOf(device.engine));
   const readings: SeenReading[] = [];
@@ -78,12 +78,12 @@ async function seenBy({ device, distanceM, tiltDeg, scene, ...code }: AttemptWis
     const reading = await (await engine(name)).read(first);
     readings.push({ engine: name, reading, difference: reading && firstDifference(code.payload, reading.text) });
   }
-  tell({ sort: 'attempt', seen: { frame: first, read, of, readings } });
+  tell({ kind: 'attempt', seen: { frame: first, read, of, readings } });
 }
 
-async function limits({ device, distanceM, ...code }: LimitsWish): Promise<void> {
+async function limits({ device, distanceM, ...code }: LimitsRequest): Promise<void> {
   tell({
-    sort: 'limits',
+    kind: 'limits',
     causes: await limitsAt(
       { plan: planned(code), look: code.look, sizeMm: code.sizeMm },
       device,
@@ -93,15 +93,15 @@ async function limits({ device, distanceM, ...code }: LimitsWish): Promise<void>
   });
 }
 
-async function work(wish: ReaderWish): Promise<void> {
-  if (wish.sort === 'rehearse') return rehearse(wish.wish);
-  if (wish.sort === 'attempt') return seenBy(wish.wish);
-  if (wish.sort === 'limits') return limits(wish.wish);
+async function work(request: ReaderRequest): Promise<void> {
+  if (request.kind === 'rehearse') return rehearse(request.request);
+  if (request.kind === 'attempt') return seenBy(request.request);
+  if (request.kind === 'limits') return limits(request.request);
   finder ??= createFinder({ address: zxingWasm });
   const find = await finder;
-  tell({ sort: 'codes', codes: await find(wish.frame) });
+  tell({ kind: 'codes', codes: await find(request.frame) });
 }
 
-self.onmessage = (event: MessageEvent<ReaderWish>) => {
-  work(event.data).catch((error: unknown) => tell({ sort: 'failed', message: String(error) }));
+self.onmessage = (event: MessageEvent<ReaderRequest>) => {
+  work(event.data).catch((error: unknown) => tell({ kind: 'failed', message: String(error) }));
 };

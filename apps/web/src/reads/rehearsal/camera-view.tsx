@@ -198,10 +198,7 @@ function Readings({
   readonly own: string;
 }): ReactElement {
   return (
-    <ul
-      aria-label="What each reader makes of this frame"
-      className="m-0 flex list-none flex-col gap-1 p-0 text-[13.5px]"
-    >
+    <ul aria-label="What each reader makes of this frame" className="m-0 flex list-none flex-col gap-1 p-0 text-[13.5px]">
       {readings.map(({ engine, reading, difference }) => (
         <li key={engine} className="flex items-baseline gap-2">
           <span className="w-40 shrink-0 text-muted">

@@ -2,7 +2,7 @@ import type { MaterialPage } from '@hapset/contract';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { pagePath } from '../../gather/material/page-path.js';
 import { metres } from '../../platform/wording/figures.js';
@@ -32,7 +32,7 @@ export function ReadsPart({
   const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
   return (
     <div id="reads">
-      <Sheet
+      <Panel
         mark={<StateMark mark={readiness.reads.state} words="Reads" />}
         title={headline(page)}
         aside={aside}
@@ -87,7 +87,7 @@ export function ReadsPart({
           </>
         )}
         <TriedDevices page={page} />
-      </Sheet>
+      </Panel>
     </div>
   );
 }
@@ -136,7 +136,7 @@ function headline({ readiness: { reads } }: MaterialPage): string {
 function Key({ className, children }: { readonly className: string; readonly children: string }): ReactElement {
   return (
     <span className="flex items-center gap-1.5">
-      <span className={`h-3 w-5 rounded-[3px] ${className}`} aria-hidden /> {children}
+      <span className={`h-3 w-5 rounded-[4px] ${className}`} aria-hidden /> {children}
     </span>
   );
 }

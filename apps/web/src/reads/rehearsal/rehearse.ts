@@ -3,28 +3,28 @@ import type { OtherReader, RehearsalResult } from '@hapset/contract';
 import { readerEngineNames, type LimitingCause } from '@hapset/core';
 import { askReader } from '../reader/reader-pool.js';
 import type {
-  AttemptWish,
-  LimitsWish,
+  AttemptRequest,
+  LimitsRequest,
   ReaderMessage,
-  ReaderWish,
-  RehearsalWish,
+  ReaderRequest,
+  RehearsalRequest,
   SeenAttempt,
 } from '../reader/reader.messages.js';
 
 /** Devices at once: one core is left for the page, but two are always at work. */
 const atOnce = Math.min(4, Math.max(2, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 
-/** @param onDevice hears of each device as it is done @returns in the order of the wish */
+/** @param onDevice hears of each device as it is done @returns in the order of the request */
 export async function rehearse(
-  { devices, ...code }: RehearsalWish,
+  { devices, ...code }: RehearsalRequest,
   signal: AbortSignal,
   onDevice: (result: RehearsalResult) => void,
 ): Promise<readonly RehearsalResult[]> {
   const results = await several(devices, async (device) => {
     const result = await askFor(
-      { sort: 'rehearse', wish: { ...code, devices: [device] } },
+      { kind: 'rehearse', request: { ...code, devices: [device] } },
       signal,
-      (message) => (message.sort === 'device' ? message.result : null),
+      (message) => (message.kind === 'device' ? message.result : null),
       'end',
     );
     if (result) onDevice(result);
@@ -35,7 +35,7 @@ export async function rehearse(
 
 /** What the other engines make of it: shown, not decisive. */
 export async function rehearseOthers(
-  { devices, ...code }: RehearsalWish,
+  { devices, ...code }: RehearsalRequest,
   results: readonly RehearsalResult[],
   signal: AbortSignal,
 ): Promise<readonly RehearsalResult[]> {
@@ -47,9 +47,9 @@ export async function rehearseOthers(
   });
   const found = await several(cells, async (device): Promise<(OtherReader & { readonly deviceId: string }) | null> => {
     const result = await askFor(
-      { sort: 'rehearse', wish: { ...code, devices: [device] } },
+      { kind: 'rehearse', request: { ...code, devices: [device] } },
       signal,
-      (message) => (message.sort === 'device' ? message.result : null),
+      (message) => (message.kind === 'device' ? message.result : null),
       'end',
     );
     return result && { deviceId: device.id, engine: device.engine, reachM: result.reachM, misread: result.misread };
@@ -64,36 +64,36 @@ export async function rehearseOthers(
   }));
 }
 
-export async function lookAtAttempt(wish: AttemptWish, signal: AbortSignal): Promise<SeenAttempt | null> {
+export async function lookAtAttempt(request: AttemptRequest, signal: AbortSignal): Promise<SeenAttempt | null> {
   return askFor(
-    { sort: 'attempt', wish },
+    { kind: 'attempt', request },
     signal,
-    (message) => (message.sort === 'attempt' ? message.seen : null),
+    (message) => (message.kind === 'attempt' ? message.seen : null),
     'attempt',
   );
 }
 
-export async function findLimits(wish: LimitsWish, signal: AbortSignal): Promise<readonly LimitingCause[]> {
+export async function findLimits(request: LimitsRequest, signal: AbortSignal): Promise<readonly LimitingCause[]> {
   return (
     (await askFor(
-      { sort: 'limits', wish },
+      { kind: 'limits', request },
       signal,
-      (message) => (message.sort === 'limits' ? message.causes : null),
+      (message) => (message.kind === 'limits' ? message.causes : null),
       'limits',
     )) ?? []
   );
 }
 
 async function askFor<T>(
-  wish: ReaderWish,
+  request: ReaderRequest,
   signal: AbortSignal,
   pick: (message: ReaderMessage) => T | null,
-  last: ReaderMessage['sort'],
+  last: ReaderMessage['kind'],
 ): Promise<T | null> {
   let found: T | null = null;
-  await askReader(wish, signal, (message) => {
+  await askReader(request, signal, (message) => {
     found = pick(message) ?? found;
-    return message.sort === last;
+    return message.kind === last;
   });
   return found;
 }

@@ -2,7 +2,7 @@
 import type { DeviceView, RehearsalResult } from '@hapset/contract';
 import { weakestDevice, type LookDesign, type SymbolPlan } from '@hapset/core';
 import { useEffect, useState } from 'react';
-import type { RehearsalWish } from '../reader/reader.messages.js';
+import type { RehearsalRequest } from '../reader/reader.messages.js';
 import { rehearse } from './rehearse.js';
 
 export interface QuickRehearsal {
@@ -13,7 +13,7 @@ export interface QuickRehearsal {
   readonly failed: boolean;
 }
 
-export interface QuickWish {
+export interface QuickRequest {
   readonly plan: SymbolPlan;
   readonly look: LookDesign;
   readonly sizeMm: number;
@@ -23,10 +23,10 @@ export interface QuickWish {
 /** A change that is followed by another within that time is not rehearsed. */
 const pauseMs = 350;
 
-export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickWish): QuickRehearsal {
+export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickRequest): QuickRehearsal {
   const device = weakestDevice(devices, sizeMm, plan.modules);
-  // What is to be rehearsed as text: the same wish again is no change, however often it is made.
-  const wish =
+  // What is to be rehearsed as text: the same request again is no change, however often it is made.
+  const request =
     device &&
     JSON.stringify({
       payload: plan.payload,
@@ -34,16 +34,16 @@ export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickWish): Q
       look,
       sizeMm,
       devices: [device],
-    } satisfies RehearsalWish);
-  const [done, setDone] = useState<{ readonly wish: string; readonly result: RehearsalResult | null } | null>(null);
+    } satisfies RehearsalRequest);
+  const [done, setDone] = useState<{ readonly request: string; readonly result: RehearsalResult | null } | null>(null);
   useEffect(() => {
-    if (wish === null) return;
+    if (request === null) return;
     const leave = new AbortController();
     const run = (): void => {
-      rehearse(JSON.parse(wish) as RehearsalWish, leave.signal, () => undefined)
-        .then(([result = null]) => setDone({ wish, result }))
+      rehearse(JSON.parse(request) as RehearsalRequest, leave.signal, () => undefined)
+        .then(([result = null]) => setDone({ request, result }))
         .catch(() => {
-          if (!leave.signal.aborted) setDone({ wish, result: null });
+          if (!leave.signal.aborted) setDone({ request, result: null });
         });
     };
     const timer = setTimeout(run, pauseMs);
@@ -51,7 +51,7 @@ export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickWish): Q
       clearTimeout(timer);
       leave.abort();
     };
-  }, [wish]);
-  const known = done !== null && done.wish === wish;
+  }, [request]);
+  const known = done !== null && done.request === request;
   return { device, result: known ? done.result : null, failed: known && done.result === null };
 }

@@ -6,7 +6,7 @@ import { routes, type CodeView, type RehearsalResult, type RehearsalView } from 
 import { useEffect, useState } from 'react';
 import { call } from '../../platform/api/client.js';
 import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
-import type { RehearsalWish } from '../reader/reader.messages.js';
+import type { RehearsalRequest } from '../reader/reader.messages.js';
 import { rehearse, rehearseOthers } from './rehearse.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
@@ -33,7 +33,7 @@ interface Task {
   readonly place: PlaceId;
   /** Names what is rehearsed; results are handed in under it. */
   readonly key: string;
-  readonly wish: RehearsalWish;
+  readonly request: RehearsalRequest;
   /** What decides is known: the other engines are asked. */
   readonly known: readonly RehearsalResult[] | null;
 }
@@ -43,7 +43,7 @@ function taskOf(
   { payload, level }: CodeView,
   { key, look, sizeMm, devices, results }: RehearsalView,
 ): Task {
-  return { place, key, wish: { payload, level, look, sizeMm, devices }, known: results };
+  return { place, key, request: { payload, level, look, sizeMm, devices }, known: results };
 }
 
 function lacksOthers({ rehearsal: { results } }: RehearsalPlace): boolean {
@@ -82,13 +82,13 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
 
   useEffect(() => {
     if (task === null) return;
-    const { place, key, wish, known } = JSON.parse(task) as Task;
+    const { place, key, request, known } = JSON.parse(task) as Task;
     const leave = new AbortController();
     const work = async (): Promise<void> => {
       setRun({ key, devices: [] });
       const results = known
-        ? await rehearseOthers(wish, known, leave.signal)
-        : await rehearse(wish, leave.signal, (result) => {
+        ? await rehearseOthers(request, known, leave.signal)
+        : await rehearse(request, leave.signal, (result) => {
             if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
           });
       if (leave.signal.aborted) return;

@@ -28,10 +28,10 @@ export function useRemedies(page: MaterialPage): Remedies {
   const notice = useNotice();
   const printing = useMutation({
     mutationFn: ({
-      wish: { sizeMm, viewingDistanceM },
+      request: { sizeMm, viewingDistanceM },
       later,
     }: {
-      readonly wish: PrintChange;
+      readonly request: PrintChange;
       readonly later: boolean;
     }): Promise<unknown> => {
       const step = later ? 1 : 0;
@@ -55,10 +55,10 @@ export function useRemedies(page: MaterialPage): Remedies {
   const carrying = useChangeMaterial(material.id);
   const before: PrintChange = { sizeMm: rehearsal.chosenSizeMm, viewingDistanceM: rehearsal.ownDistanceM };
   return {
-    print: (wish, words) =>
+    print: (request, words) =>
       printing.mutate(
-        { wish, later: false },
-        { onSuccess: () => notice({ words, undo: () => printing.mutate({ wish: before, later: true }) }) },
+        { request, later: false },
+        { onSuccess: () => notice({ words, undo: () => printing.mutate({ request: before, later: true }) }) },
       ),
     carry: (carry, words) =>
       carrying.mutate(

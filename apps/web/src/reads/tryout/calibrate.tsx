@@ -24,7 +24,7 @@ export function Calibrate({
       <div className="overflow-hidden">
         <div
           style={{ width: cardWidthMm * pxPerMm, height: cardHeightMm * pxPerMm }}
-          className="flex items-end rounded-[10px] border-2 border-dashed border-ink bg-marker-soft p-2 text-[13px] text-muted"
+          className="flex items-end rounded-small border-2 border-dashed border-ink bg-marker-soft p-2 text-[13px] text-muted"
         >
           85.6 × 54 mm
         </div>

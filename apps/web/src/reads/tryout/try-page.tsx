@@ -5,7 +5,7 @@ import { useEffect, useLayoutEffect, useRef, useState, type ReactElement } from 
 import { Link, useParams } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { materialPageQuery } from '../../gather/material/material.queries.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -53,7 +53,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
         <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
           <OnScreen page={page} />
           <div className="flex min-w-0 flex-col gap-3">
-            <Sheet title={byShortLink ? 'Point a device at it' : 'Point a device at it, then say what it showed'}>
+            <Panel title={byShortLink ? 'Point a device at it' : 'Point a device at it, then say what it showed'}>
               {byShortLink ? (
                 <p className="m-0 text-[14.5px]" role="status">
                   {listen.isError ? wordsFor(listen.error) : 'Waiting. The moment a device opens it, it stands below.'}
@@ -66,7 +66,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
                   </span>
                 </p>
               )}
-            </Sheet>
+            </Panel>
             <TryoutResults page={page} listening={byShortLink} />
           </div>
         </div>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Failed } from '../../platform/design/list-states.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -26,13 +26,13 @@ export function TryoutResults({
       {!listening && <Tell page={page} />}
       {tryouts.isError && <Failed words={wordsFor(tryouts.error)} onRetry={() => void tryouts.refetch()} />}
       {tryouts.data && (
-        <Sheet title="What devices did" aside={tryouts.data.length === 0 ? 'none was tried yet' : undefined}>
+        <Panel title="What devices did" aside={tryouts.data.length === 0 ? 'none was tried yet' : undefined}>
           <ul aria-label="What devices did" aria-live="polite" className="m-0 list-none p-0">
             {tryouts.data.map((tryout) => (
               <Result key={tryout.id} page={page} tryout={tryout} />
             ))}
           </ul>
-        </Sheet>
+        </Panel>
       )}
     </>
   );
@@ -86,7 +86,7 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
   const tell = useTellTryout(page.material.id);
   const [deviceId, setDeviceId] = useState(page.rehearsal.devices[0]?.id ?? '');
   return (
-    <Sheet title="What did it show?">
+    <Panel title="What did it show?">
       <label className="flex flex-wrap items-center gap-2 text-[14px]">
         <span className="text-muted">Tried with</span>
         <select
@@ -118,6 +118,6 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
           {wordsFor(tell.error)}
         </p>
       )}
-    </Sheet>
+    </Panel>
   );
 }

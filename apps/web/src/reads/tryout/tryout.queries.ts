@@ -3,14 +3,14 @@ import { queryOptions, useMutation, useQueryClient, type UseMutationResult } fro
 import { call } from '../../platform/api/client.js';
 import { materialKeys } from '../../gather/material/material.keys.js';
 
-export const tryoutKeys = { of: (materialId: string) => [...materialKeys.all, 'tryouts', materialId] as const };
+export const tryoutKeys = { list: (materialId: string) => [...materialKeys.all, 'tryouts', materialId] as const };
 
 /** Live events tell sooner; the looking is for networks that let none through. */
 const lookMs = 3000;
 
 export const tryoutsQuery = (materialId: string, listening: boolean) =>
   queryOptions({
-    queryKey: tryoutKeys.of(materialId),
+    queryKey: tryoutKeys.list(materialId),
     queryFn: ({ signal }): Promise<readonly TryoutView[]> => call(routes.tryouts, { params: { materialId }, signal }),
     refetchInterval: listening ? lookMs : false,
   });
@@ -20,14 +20,14 @@ export function useListen(materialId: string): UseMutationResult<TryoutListening
 }
 
 /** Whatever it does, the list of tryouts is asked for again. */
-function useTryoutChange<Wish>(
+function useTryoutChange<Input>(
   materialId: string,
-  change: (wish: Wish) => Promise<unknown>,
-): UseMutationResult<unknown, Error, Wish> {
+  change: (request: Input) => Promise<unknown>,
+): UseMutationResult<unknown, Error, Input> {
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.of(materialId) }),
+    onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.list(materialId) }),
   });
 }
 

@@ -19,7 +19,7 @@ export function SignInForm({
   const demo = welcome?.demo ?? null;
   const signIn = useSignIn();
   const form = useForm<SignIn>({ defaultValues: { email, password: '', keep: false } });
-  const send = (wish: SignIn): void => signIn.mutate(wish, { onSuccess: onSignedIn });
+  const send = (request: SignIn): void => signIn.mutate(request, { onSuccess: onSignedIn });
   return (
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
       <TextField

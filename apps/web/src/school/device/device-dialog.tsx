@@ -53,7 +53,7 @@ export function DeviceDialog({
     for (const name of [...figureFields.map(([field]) => field), 'jpegQuality', 'engine'] as const)
       setValue(name, figures[name]);
   };
-  const submit = (fields: Fields): void => keep.mutate(wishOf(fields, device), { onSuccess: onClose });
+  const submit = (fields: Fields): void => keep.mutate(requestOf(fields, device), { onSuccess: onClose });
   const figuresAreWrong = [...figureFields.map(([field]) => field), 'jpegQuality' as const].some(
     (field) => formState.errors[field] !== undefined,
   );
@@ -164,7 +164,7 @@ function fieldsOf(
 }
 
 /** What its scanner acts on is said in the list. */
-function wishOf(
+function requestOf(
   { like, name, count, jpegQuality, engine, ...figures }: Fields,
   device: DeviceView | null,
 ): CreateDevice {

@@ -4,7 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { deviceKeys } from '../device/device.keys.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { ClassDialog } from './class-dialog.js';
@@ -17,7 +17,7 @@ export function SchoolClasses(): ReactElement {
   const [editing, setEditing] = useState<SchoolClassView | 'new' | null>(null);
   const nameOf = (id: string): string => devices.data?.find((device) => device.id === id)?.name ?? '';
   return (
-    <Sheet title="Classes" action={<Button onClick={() => setEditing('new')}>New class</Button>}>
+    <Panel title="Classes" action={<Button onClick={() => setEditing('new')}>New class</Button>}>
       {classes.isPending && <Loading rows={2} label="Classes are loading" />}
       {classes.isError && <Failed words={wordsFor(classes.error)} onRetry={() => void classes.refetch()} />}
       {classes.data?.length === 0 && (
@@ -54,6 +54,6 @@ export function SchoolClasses(): ReactElement {
           onClose={() => setEditing(null)}
         />
       )}
-    </Sheet>
+    </Panel>
   );
 }

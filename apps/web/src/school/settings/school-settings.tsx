@@ -8,7 +8,7 @@ import { ApiError } from '../../platform/api/problem-error.js';
 import { Button } from '../../platform/design/button.js';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -31,7 +31,7 @@ export function SchoolSettings({
   readonly mayChange: boolean;
 }): ReactElement {
   return (
-    <Sheet title="Settings">{mayChange ? <SettingsForm school={school} /> : <SettingsList school={school} />}</Sheet>
+    <Panel title="Settings">{mayChange ? <SettingsForm school={school} /> : <SettingsList school={school} />}</Panel>
   );
 }
 
@@ -236,8 +236,7 @@ function OnPaper({
   if (!printed || (!moved && !renamed)) return null;
   const pages = moved ? printed.pages : 0;
   const shortLinks = renamed || (moved && before.shortLinkHost === null) ? printed.shortLinks : 0;
-  if (pages + shortLinks === 0)
-    return <p className="m-0 text-[14px] text-muted">No sheet carries the present address.</p>;
+  if (pages + shortLinks === 0) return <p className="m-0 text-[14px] text-muted">No sheet carries the present address.</p>;
   return (
     <p role="status" className="m-0 flex gap-2 text-[14px]">
       <StateMark mark="look-at" words="To be looked at" />

@@ -3,7 +3,7 @@ import type { ReactElement, ReactNode } from 'react';
 import { Link } from 'react-router';
 import { buttonClass } from '../../platform/design/button.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 
 interface Props<Data> {
@@ -17,7 +17,7 @@ interface Props<Data> {
 /** On the school's page: a line about a list of its own, and the way to it. */
 export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>): ReactElement {
   return (
-    <Sheet
+    <Panel
       title={title}
       action={
         <Link to={to} className={buttonClass()}>
@@ -28,6 +28,6 @@ export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>)
       {query.isPending && <Loading rows={1} label={`${title} are loading`} />}
       {query.isError && <Failed words={wordsFor(query.error)} onRetry={() => void query.refetch()} />}
       {query.data !== undefined && <p className="m-0 text-[14.5px]">{children(query.data)}</p>}
-    </Sheet>
+    </Panel>
   );
 }

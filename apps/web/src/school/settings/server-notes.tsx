@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -24,7 +24,7 @@ export function ServerNotesPart(): ReactElement | null {
   const { undeclaredProxy, unknownShortLinks, slowedShortLinks, shortSlugs, formerShortHosts } = notes;
   const guessing = slowedShortLinks > 0 || unknownShortLinks > manyUnknown;
   return (
-    <Sheet title="This server">
+    <Panel title="This server">
       <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-[14.5px]">
         {undeclaredProxy && (
           <Note mark="stop">
@@ -49,7 +49,7 @@ export function ServerNotesPart(): ReactElement | null {
           <FormerHost key={host} host={host} />
         ))}
       </ul>
-    </Sheet>
+    </Panel>
   );
 }
 

@@ -7,7 +7,7 @@ import { Button } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { Tick } from '../../platform/design/tick.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -21,7 +21,7 @@ export function TeacherClassesPart(): ReactElement {
   const view = useQuery(teacherClassesQuery);
   const [open, setOpen] = useState(false);
   return (
-    <Sheet
+    <Panel
       title="Who sees which students"
       action={
         <Button disabled={!view.data} onClick={() => setOpen(true)}>
@@ -33,7 +33,7 @@ export function TeacherClassesPart(): ReactElement {
       {view.isError && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
       {view.data && <p className="m-0 text-[14.5px]">{summary(view.data)}</p>}
       {open && view.data && <TeacherClassesDialog view={view.data} onClose={() => setOpen(false)} />}
-    </Sheet>
+    </Panel>
   );
 }
 

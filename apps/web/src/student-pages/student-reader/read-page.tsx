@@ -28,7 +28,7 @@ export function StudentReaderPage(): ReactElement {
   };
   return (
     <main className="mx-auto flex min-h-screen w-full max-w-[560px] flex-col gap-4 px-4 pt-5 pb-10">
-      <h1 className="m-0 text-[26px]">Read a code</h1>
+      <h1 className="m-0 text-[27px]">Read a code</h1>
       {text === null ? (
         <>
           {looking ? (

@@ -1,5 +1,5 @@
 /** Cards for a class or a whole year group: what they say and show, the real pages, and whether the devices read them. */
-import { cardFields, type CardsWish } from '@hapset/contract';
+import { cardFields, type CardsRequest } from '@hapset/contract';
 import { cardCodes, paperNames, perPageChoices, type CardCode } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
@@ -8,7 +8,7 @@ import { Button } from '../../platform/design/button.js';
 import { ChoiceField, SelectField } from '../../platform/design/field.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { groupsQuery } from '../student/roster.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 import { MadeDialog } from '../../paper/sheet/made-dialog.js';
@@ -51,14 +51,14 @@ export function CardsPage(): ReactElement {
   );
 }
 
-function Cards({ first }: { readonly first: CardsWish }): ReactElement {
-  const [wish, setWish] = useState(first);
+function Cards({ first }: { readonly first: CardsRequest }): ReactElement {
+  const [request, setRequest] = useState(first);
   const [page, setPage] = useState(0);
-  const wanted = useDeferredValue(JSON.stringify({ wish, page }));
-  const asked = JSON.parse(wanted) as { wish: CardsWish; page: number };
-  const preview = useQuery(cardsPreviewQuery(asked.wish, asked.page));
-  const set = (change: Partial<CardsWish>): void => {
-    setWish({ ...wish, ...change });
+  const wanted = useDeferredValue(JSON.stringify({ request, page }));
+  const asked = JSON.parse(wanted) as { request: CardsRequest; page: number };
+  const preview = useQuery(cardsPreviewQuery(asked.request, asked.page));
+  const set = (change: Partial<CardsRequest>): void => {
+    setRequest({ ...request, ...change });
     setPage(0);
   };
   const cards = preview.data?.codes ?? 0;
@@ -72,16 +72,16 @@ function Cards({ first }: { readonly first: CardsWish }): ReactElement {
             ? `${plural(cards, 'card')} on ${plural(cards === 0 ? 0 : preview.data.pages, 'page')}, by class and name.`
             : 'By class and name.'
         }
-        actions={<MakeCards wish={wish} disabled={cards === 0} />}
+        actions={<MakeCards request={request} disabled={cards === 0} />}
       />
       <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
-        <Sheet>
-          <CardOptions wish={wish} onChange={set} />
-        </Sheet>
+        <Panel>
+          <CardOptions request={request} onChange={set} />
+        </Panel>
         <div className="flex min-w-0 flex-col gap-4">
           {preview.data?.sample && <CardRehearsal sample={preview.data.sample} />}
           {preview.data && (preview.data.notices.length > 0 || preview.data.withoutId.length > 0) && (
-            <Sheet title="Look at this before you print">
+            <Panel title="Look at this before you print">
               <SheetNotices notices={preview.data.notices} lessonId={null} addressOf={() => '/school/students'} />
               {preview.data.withoutId.length > 0 && (
                 <p className="m-0 text-[14px]">
@@ -89,13 +89,13 @@ function Cards({ first }: { readonly first: CardsWish }): ReactElement {
                   {preview.data.withoutId.length > 8 ? ` and ${preview.data.withoutId.length - 8} more` : ''}.
                 </p>
               )}
-            </Sheet>
+            </Panel>
           )}
           {preview.isPending && <Loading rows={6} label="The cards are being laid out" />}
           {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
           {preview.data && cards === 0 && (
             <Empty title="Nobody to make a card for">
-              {wish.onlyNew
+              {request.onlyNew
                 ? 'Everybody has one already. Take “only who has none yet” away to print them again.'
                 : 'Choose other classes, or bring a roster first.'}
             </Empty>
@@ -110,15 +110,15 @@ function Cards({ first }: { readonly first: CardsWish }): ReactElement {
 }
 
 function CardOptions({
-  wish,
+  request,
   onChange,
 }: {
-  readonly wish: CardsWish;
-  readonly onChange: (change: Partial<CardsWish>) => void;
+  readonly request: CardsRequest;
+  readonly onChange: (change: Partial<CardsRequest>) => void;
 }): ReactElement {
   const groups = useQuery(groupsQuery).data;
   const templates = (useQuery(templatesQuery).data ?? []).filter(({ kind }) => kind === 'student-card');
-  const { classNames, code, fields } = wish;
+  const { classNames, code, fields } = request;
   return (
     <div className="flex flex-col gap-4">
       <fieldset className="m-0 border-0 p-0">
@@ -140,7 +140,7 @@ function CardOptions({
             />
           ))}
         </div>
-        <Tick words="Only who has none yet" ticked={wish.onlyNew} onTick={(onlyNew) => onChange({ onlyNew })} />
+        <Tick words="Only who has none yet" ticked={request.onlyNew} onTick={(onlyNew) => onChange({ onlyNew })} />
       </fieldset>
       <ChoiceField
         label="What the code says"
@@ -155,12 +155,12 @@ function CardOptions({
           label="Paper"
           choices={paperNames}
           words={paperWords}
-          value={wish.paper}
-          onChange={(event) => onChange({ paper: event.target.value as CardsWish['paper'] })}
+          value={request.paper}
+          onChange={(event) => onChange({ paper: event.target.value as CardsRequest['paper'] })}
         />
         <SelectField
           label="A page"
-          value={wish.perPage}
+          value={request.perPage}
           onChange={(event) => onChange({ perPage: Number(event.target.value) })}
         >
           {perPageChoices['student-card'].map((count) => (
@@ -183,14 +183,14 @@ function CardOptions({
               }
             />
           ))}
-          <Tick words="Backs, for both sides" ticked={wish.backs} onTick={(backs) => onChange({ backs })} />
+          <Tick words="Backs, for both sides" ticked={request.backs} onTick={(backs) => onChange({ backs })} />
         </div>
-        <SymbolField value={wish.symbol} onChange={(symbol) => onChange({ symbol })} />
+        <SymbolField value={request.symbol} onChange={(symbol) => onChange({ symbol })} />
       </fieldset>
       {templates.length > 0 && (
         <SelectField
           label="Template"
-          value={wish.templateId ?? ''}
+          value={request.templateId ?? ''}
           onChange={(event) => onChange({ templateId: event.target.value || null })}
         >
           <option value="">As usual</option>
@@ -205,7 +205,13 @@ function CardOptions({
   );
 }
 
-function MakeCards({ wish, disabled }: { readonly wish: CardsWish; readonly disabled: boolean }): ReactElement {
+function MakeCards({
+  request,
+  disabled,
+}: {
+  readonly request: CardsRequest;
+  readonly disabled: boolean;
+}): ReactElement {
   const make = useMakeCards();
   const notice = useNotice();
   const [made, setMade] = useState<string | null>(null);
@@ -215,7 +221,7 @@ function MakeCards({ wish, disabled }: { readonly wish: CardsWish; readonly disa
         tone="main"
         disabled={disabled || make.isPending}
         onClick={() =>
-          make.mutate(wish, {
+          make.mutate(request, {
             onSuccess: ({ id }) => setMade(id),
             onError: (error) => notice({ words: wordsFor(error) }),
           })

@@ -2,7 +2,7 @@ import {
   routes,
   type CardReadingsPage,
   type CardsPreview,
-  type CardsWish,
+  type CardsRequest,
   type PrintView,
   type ReadCardView,
 } from '@hapset/contract';
@@ -17,22 +17,22 @@ import { call } from '../../platform/api/client.js';
 import { studentKeys } from '../student/roster.queries.js';
 
 const cardKeys = {
-  preview: (wish: CardsWish, page: number) => ['cards', 'preview', wish, page],
+  preview: (request: CardsRequest, page: number) => ['cards', 'preview', request, page],
   readings: ['cards', 'readings'],
 } as const;
 
-export const cardsPreviewQuery = (wish: CardsWish, page: number) =>
+export const cardsPreviewQuery = (request: CardsRequest, page: number) =>
   queryOptions({
-    queryKey: cardKeys.preview(wish, page),
-    queryFn: ({ signal }): Promise<CardsPreview> => call(routes.previewCards, { body: { wish, page }, signal }),
+    queryKey: cardKeys.preview(request, page),
+    queryFn: ({ signal }): Promise<CardsPreview> => call(routes.previewCards, { body: { request, page }, signal }),
     placeholderData: keepPreviousData,
     retry: false,
   });
 
-export function useMakeCards(): UseMutationResult<PrintView, Error, CardsWish> {
+export function useMakeCards(): UseMutationResult<PrintView, Error, CardsRequest> {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (wish: CardsWish) => call(routes.makeCards, { body: { wish } }),
+    mutationFn: (request: CardsRequest) => call(routes.makeCards, { body: { request } }),
     onSettled: () =>
       Promise.all([
         client.invalidateQueries({ queryKey: ['sheets', 'prints'] }),

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { importsQuery } from './roster.queries.js';
@@ -16,7 +16,7 @@ export function EarlierImports(): ReactElement | null {
   if (imports.isError) return <Failed words={wordsFor(imports.error)} onRetry={() => void imports.refetch()} />;
   if (imports.data.length === 0) return null;
   return (
-    <Sheet title="Earlier imports">
+    <Panel title="Earlier imports">
       <ul className="m-0 list-none p-0 text-[14px]" aria-label="Earlier imports">
         {imports.data.map(({ id, fileName, importedAt, added, changed, left, undone, undoable }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2 last:border-b-0">
@@ -32,6 +32,6 @@ export function EarlierImports(): ReactElement | null {
         ))}
       </ul>
       {undoing !== null && <UndoImportDialog importId={undoing} onClose={() => setUndoing(null)} />}
-    </Sheet>
+    </Panel>
   );
 }

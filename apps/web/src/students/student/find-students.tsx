@@ -6,16 +6,16 @@ import { Dialog } from '../../platform/design/dialog.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { studentsSearch, useEraseStudents, useLeaveClass, type StudentsWish } from './roster.queries.js';
+import { studentsSearch, useEraseStudents, useLeaveClass, type StudentsRequest } from './roster.queries.js';
 
 export function FindStudents({
-  wish,
-  onWish,
+  request,
+  onRequest,
   groups,
   mayRule,
 }: {
-  readonly wish: StudentsWish;
-  readonly onWish: (wish: StudentsWish) => void;
+  readonly request: StudentsRequest;
+  readonly onRequest: (request: StudentsRequest) => void;
   readonly groups: StudentGroups | undefined;
   readonly mayRule: boolean;
 }): ReactElement {
@@ -25,34 +25,34 @@ export function FindStudents({
         type="search"
         aria-label="Find a student"
         placeholder="Find by name, id or class"
-        value={wish.find}
-        onChange={(event) => onWish({ ...wish, find: event.target.value })}
+        value={request.find}
+        onChange={(event) => onRequest({ ...request, find: event.target.value })}
         className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
       />
       <Choice
         label="Class"
-        value={wish.className ?? ''}
-        onChoose={(className) => onWish({ ...wish, className: className || null })}
+        value={request.className ?? ''}
+        onChoose={(className) => onRequest({ ...request, className: className || null })}
         choices={[['', 'All classes'], ...counted(groups?.classes, '')]}
       />
       {(groups?.years.length ?? 0) > 1 && (
         <Choice
           label="Year"
-          value={wish.year ?? ''}
-          onChoose={(year) => onWish({ ...wish, year: year || null })}
+          value={request.year ?? ''}
+          onChoose={(year) => onRequest({ ...request, year: year || null })}
           choices={[['', 'All years'], ...counted(groups?.years, 'Year ')]}
         />
       )}
       <Choice
         label="Who"
-        value={wish.left ? 'left' : 'here'}
-        onChoose={(who) => onWish({ ...wish, left: who === 'left' })}
+        value={request.left ? 'left' : 'here'}
+        onChoose={(who) => onRequest({ ...request, left: who === 'left' })}
         choices={[
           ['here', 'At the school'],
           ['left', 'Left the school'],
         ]}
       />
-      {mayRule && <WithAll wish={wish} left={groups?.left ?? 0} onWish={onWish} />}
+      {mayRule && <WithAll request={request} left={groups?.left ?? 0} onRequest={onRequest} />}
     </div>
   );
 }
@@ -90,29 +90,29 @@ function Choice({
 
 /** For the office and the administrator. @param left how many students left */
 function WithAll({
-  wish,
+  request,
   left,
-  onWish,
+  onRequest,
 }: {
-  readonly wish: StudentsWish;
+  readonly request: StudentsRequest;
   readonly left: number;
-  readonly onWish: (wish: StudentsWish) => void;
+  readonly onRequest: (request: StudentsRequest) => void;
 }): ReactElement {
   return (
     <>
-      <ExportAs wish={wish} />
-      {wish.left && left > 0 && <EraseLeft students={left} />}
-      {wish.className !== null && !wish.left && (
-        <LeaveClass className={wish.className} onDone={() => onWish({ ...wish, className: null })} />
+      <ExportAs request={request} />
+      {request.left && left > 0 && <EraseLeft students={left} />}
+      {request.className !== null && !request.left && (
+        <LeaveClass className={request.className} onDone={() => onRequest({ ...request, className: null })} />
       )}
     </>
   );
 }
 
-function ExportAs({ wish }: { readonly wish: StudentsWish }): ReactElement {
+function ExportAs({ request }: { readonly request: StudentsRequest }): ReactElement {
   const search = (format: string): string =>
     new URLSearchParams(
-      Object.entries({ ...studentsSearch(wish), format }).flatMap(([name, value]) =>
+      Object.entries({ ...studentsSearch(request), format }).flatMap(([name, value]) =>
         value === null ? [] : [[name, value]],
       ),
     ).toString();

@@ -1,6 +1,6 @@
 /** Imports a roster from a file or the clipboard: columns, problems, a comparison with who is known, and earlier imports. */
 import { guessRosterColumns, readRoster, type RosterColumns, type SameId } from '@hapset/core';
-import type { RosterStudentWish } from '@hapset/contract';
+import type { ImportedStudent } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -10,7 +10,7 @@ import { ChooseFile } from '../../platform/design/choose-file.js';
 import { ChoiceField, SelectField } from '../../platform/design/field.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import type { Encoding } from '../../platform/table-file/list-file.js';
 import { parseCells, type Rows } from '../../platform/table-file/table.js';
 import { Tick } from '../../platform/design/tick.js';
@@ -130,9 +130,9 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
   const [sameId, setSameId] = useState<SameId>('first');
   const [leave, setLeave] = useState(false);
   const { students, problems } = useMemo(() => readRoster(rows, columns, sameId), [rows, columns, sameId]);
-  const wishes = useMemo(
+  const imported = useMemo(
     () =>
-      students.map(({ schoolId, prefix, given, middle, family, className, year }): RosterStudentWish => ({
+      students.map(({ schoolId, prefix, given, middle, family, className, year }): ImportedStudent => ({
         schoolId,
         prefix,
         given,
@@ -143,12 +143,12 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
       })),
     [students],
   );
-  const comparison = useQuery(comparisonQuery(wishes));
+  const comparison = useQuery(comparisonQuery(imported));
   const bring = useImportRoster();
   const notice = useNotice();
   const send = (): void =>
     bring.mutate(
-      { students: wishes, leave, fileName: name },
+      { students: imported, leave, fileName: name },
       {
         onSuccess: ({ added, changed, left }) => {
           onDone();
@@ -159,7 +159,7 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
   const named = columns.roles.some((role) => role === 'name' || role === 'given' || role === 'family');
   return (
     <>
-      <Sheet
+      <Panel
         title={name}
         aside={`${plural(students.length, 'student')} in ${plural(rows.length, 'row')}${cut ? '; only the first 5,000 rows are read' : ''}`}
       >
@@ -194,10 +194,10 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
             Say which column holds the names.
           </p>
         )}
-      </Sheet>
+      </Panel>
       <RosterProblems problems={problems} />
       {named && students.length > 0 && (
-        <Sheet title="What would change">
+        <Panel title="What would change">
           {comparison.isPending && <Loading rows={2} label="The roster is compared with who is known" />}
           {comparison.isError && (
             <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />
@@ -232,7 +232,7 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
               </div>
             </>
           )}
-        </Sheet>
+        </Panel>
       )}
     </>
   );

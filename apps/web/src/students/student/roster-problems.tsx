@@ -1,7 +1,7 @@
 import type { RosterProblem } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
-import { Sheet } from '../../platform/design/sheet.js';
+import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { plural } from '../../platform/wording/figures.js';
 import { rosterProblemSentence } from '../../platform/wording/students.js';
@@ -14,7 +14,7 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
   if (problems.length === 0) return null;
   const leftOut = problems.filter((problem) => problem.leftOut).length;
   return (
-    <Sheet
+    <Panel
       mark={<StateMark mark="look-at" words="To be looked at" />}
       title={`${plural(problems.length, 'row')} to look at`}
       aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are brought`}
@@ -31,6 +31,6 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
           Show all {problems.length}
         </Button>
       )}
-    </Sheet>
+    </Panel>
   );
 }

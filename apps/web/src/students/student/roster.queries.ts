@@ -4,7 +4,7 @@ import {
   type ImportRoster,
   type RosterComparisonView,
   type RosterImportView,
-  type RosterStudentWish,
+  type ImportedStudent,
   type RosterUndoView,
   type StudentGroups,
   type StudentsPage,
@@ -20,7 +20,7 @@ import {
 } from '@tanstack/react-query';
 import { call } from '../../platform/api/client.js';
 
-export interface StudentsWish {
+export interface StudentsRequest {
   readonly find: string;
   readonly className: string | null;
   readonly year: string | null;
@@ -29,22 +29,27 @@ export interface StudentsWish {
 
 export const studentKeys = {
   all: ['students'],
-  page: (wish: StudentsWish) => ['students', 'page', wish],
+  page: (request: StudentsRequest) => ['students', 'page', request],
   groups: ['students', 'groups'],
   imports: ['students', 'imports'],
-  compared: (students: readonly RosterStudentWish[]) => ['students', 'compared', students],
+  compared: (students: readonly ImportedStudent[]) => ['students', 'compared', students],
 } as const;
 
 /** As it stands in an address. */
-export function studentsSearch({ find, className, year, left }: StudentsWish): Readonly<Record<string, string | null>> {
+export function studentsSearch({
+  find,
+  className,
+  year,
+  left,
+}: StudentsRequest): Readonly<Record<string, string | null>> {
   return { find: find === '' ? null : find, class: className, year, left: left ? 'yes' : null };
 }
 
-export const studentsQuery = (wish: StudentsWish) =>
+export const studentsQuery = (request: StudentsRequest) =>
   infiniteQueryOptions({
-    queryKey: studentKeys.page(wish),
+    queryKey: studentKeys.page(request),
     queryFn: ({ signal, pageParam }): Promise<StudentsPage> =>
-      call(routes.students, { signal, query: { ...studentsSearch(wish), after: pageParam } }),
+      call(routes.students, { signal, query: { ...studentsSearch(request), after: pageParam } }),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
@@ -60,7 +65,7 @@ export const importsQuery = queryOptions({
   queryFn: ({ signal }): Promise<readonly RosterImportView[]> => call(routes.rosterImports, { signal }),
 });
 
-export const comparisonQuery = (students: readonly RosterStudentWish[]) =>
+export const comparisonQuery = (students: readonly ImportedStudent[]) =>
   queryOptions({
     queryKey: studentKeys.compared(students),
     queryFn: ({ signal }): Promise<RosterComparisonView> => call(routes.compareRoster, { body: { students }, signal }),
@@ -69,9 +74,9 @@ export const comparisonQuery = (students: readonly RosterStudentWish[]) =>
   });
 
 /** Students stand on many pages; all of them look again. */
-function useStudentMutation<Wish, Reply>(
-  mutationFn: (wish: Wish) => Promise<Reply>,
-): UseMutationResult<Reply, Error, Wish> {
+function useStudentMutation<Input, Reply>(
+  mutationFn: (request: Input) => Promise<Reply>,
+): UseMutationResult<Reply, Error, Input> {
   const client = useQueryClient();
   return useMutation({ mutationFn, onSettled: () => client.invalidateQueries({ queryKey: studentKeys.all }) });
 }

@@ -9,11 +9,11 @@ import { PageHead } from '../../platform/design/page-head.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { FindStudents } from './find-students.js';
-import { groupsQuery, studentsQuery, type StudentsWish } from './roster.queries.js';
+import { groupsQuery, studentsQuery, type StudentsRequest } from './roster.queries.js';
 import { StudentRow } from './student-row.js';
 
 export function StudentsPage(): ReactElement {
-  const [wish, setWish] = useState<StudentsWish>({ find: '', className: null, year: null, left: false });
+  const [request, setRequest] = useState<StudentsRequest>({ find: '', className: null, year: null, left: false });
   const groups = useQuery(groupsQuery).data;
   const mayRule = useSession()?.role !== 'teacher';
   const none = groups !== undefined && groups.students + groups.left === 0;
@@ -23,10 +23,10 @@ export function StudentsPage(): ReactElement {
         title="Students"
         trail={<Link to="/school">School</Link>}
         about="Who is in the roster. Nobody here has an account; nothing is kept but what the roster says, and cards."
-        actions={<Ways className={wish.className} mayImport={mayRule} none={none} />}
+        actions={<Ways className={request.className} mayImport={mayRule} none={none} />}
       />
-      {!none && <FindStudents wish={wish} onWish={setWish} groups={groups} mayRule={mayRule} />}
-      <Students wish={wish} none={none} mayRule={mayRule} />
+      {!none && <FindStudents request={request} onRequest={setRequest} groups={groups} mayRule={mayRule} />}
+      <Students request={request} none={none} mayRule={mayRule} />
     </>
   );
 }
@@ -62,15 +62,15 @@ function Ways({
 }
 
 function Students({
-  wish,
+  request,
   none,
   mayRule,
 }: {
-  readonly wish: StudentsWish;
+  readonly request: StudentsRequest;
   readonly none: boolean;
   readonly mayRule: boolean;
 }): ReactElement {
-  const students = useInfiniteQuery(studentsQuery(useDeferredValue(wish)));
+  const students = useInfiniteQuery(studentsQuery(useDeferredValue(request)));
   if (students.isPending) return <Loading label="Students are loading" />;
   if (students.isError) return <Failed words={wordsFor(students.error)} onRetry={() => void students.refetch()} />;
   const rows = students.data.pages.flatMap((page) => page.rows);

@@ -16,9 +16,9 @@ export const centreRim = 0.5;
 
 type Placed = Pick<SymbolPlan, 'version' | 'modules' | 'level'>;
 
-/** Null where nothing may be covered: then the code goes without. A size wished for by hand is taken as it is. */
+/** Null where nothing may be covered: then the code goes without. A size asked for by hand is taken as it is. */
 export function placeCentre({ version, modules, level }: Placed, centre: LookCentre): PlacedCentre | null {
-  const aspect = centre.sort === 'picture' ? centre.aspect : 1;
+  const aspect = centre.kind === 'picture' ? centre.aspect : 1;
   const sides = centre.side === null ? largestCentre(version, level, aspect) : sidesOf(modules * centre.side, aspect);
   if (sides === null) return null;
   const [width, height] = [oddUpTo(sides.width), oddUpTo(sides.height)];

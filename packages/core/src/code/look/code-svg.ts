@@ -2,7 +2,7 @@
 import { drawingSize, type CodeDrawing } from './drawing.js';
 import type { DrawnShape, Paint } from './drawn-shape.js';
 
-export interface SvgWish {
+export interface SvgOptions {
   /** Of the whole picture, with its unit: "62.5mm", "840". Null leaves it to where it is shown. */
   readonly width: string | null;
   readonly height: string | null;
@@ -11,7 +11,7 @@ export interface SvgWish {
   readonly pictureAddress: (pictureId: string) => string | null;
 }
 
-export function drawingSvg(drawing: CodeDrawing, { width, height, title, pictureAddress }: SvgWish): string {
+export function drawingSvg(drawing: CodeDrawing, { width, height, title, pictureAddress }: SvgOptions): string {
   const { surround } = drawing;
   const size = drawingSize(drawing);
   const sides = width === null || height === null ? '' : ` width="${width}" height="${height}"`;
@@ -27,7 +27,7 @@ export function drawingSvg(drawing: CodeDrawing, { width, height, title, picture
 export function drawingElements(
   drawing: CodeDrawing,
   prefix: string,
-  pictureAddress: SvgWish['pictureAddress'],
+  pictureAddress: SvgOptions['pictureAddress'],
 ): string {
   const parts = drawing.shapes.map((shape, index) => element(shape, `${prefix}${index}`, pictureAddress));
   const gradients = parts.flatMap(({ gradient }) => gradient ?? []).join('');
@@ -39,8 +39,8 @@ interface Element {
   readonly gradient: string | null;
 }
 
-function element(shape: DrawnShape, id: string, pictureAddress: SvgWish['pictureAddress']): Element {
-  if (shape.sort === 'picture') {
+function element(shape: DrawnShape, id: string, pictureAddress: SvgOptions['pictureAddress']): Element {
+  if (shape.kind === 'picture') {
     const address = pictureAddress(shape.pictureId);
     const { x, y, width, height } = shape;
     return {
@@ -52,7 +52,7 @@ function element(shape: DrawnShape, id: string, pictureAddress: SvgWish['picture
     };
   }
   const { colour, gradient } = svgPaint(shape.paint, id);
-  switch (shape.sort) {
+  switch (shape.kind) {
     case 'fill':
       return { drawn: `<path d="${shape.path}" fill="${colour}" fill-rule="evenodd"/>`, gradient };
     case 'stroke':
@@ -66,9 +66,9 @@ function element(shape: DrawnShape, id: string, pictureAddress: SvgWish['picture
 }
 
 function svgPaint(paint: Paint, id: string): { readonly colour: string; readonly gradient: string | null } {
-  if (paint.sort === 'colour') return { colour: paint.colour, gradient: null };
+  if (paint.kind === 'colour') return { colour: paint.colour, gradient: null };
   const stops = `<stop offset="0" stop-color="${paint.colours[0]}"/><stop offset="1" stop-color="${paint.colours[1]}"/>`;
-  if (paint.sort === 'radial')
+  if (paint.kind === 'radial')
     return {
       colour: `url(#${id})`,
       gradient: `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${paint.centre[0]}" cy="${paint.centre[1]}" r="${paint.radius}">${stops}</radialGradient>`,

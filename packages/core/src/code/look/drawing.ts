@@ -19,7 +19,7 @@ export interface CodeDrawing {
   readonly shapes: readonly DrawnShape[];
 }
 
-export interface DrawingWish {
+export interface DrawingOptions {
   readonly look: LookDesign;
   /** What the code leads to: the caption's words where a look takes its name. */
   readonly name: string;
@@ -28,25 +28,25 @@ export interface DrawingWish {
   readonly measure: MeasureText;
 }
 
-export function drawCode(plan: SymbolPlan, { look, name, iconOf, measure }: DrawingWish): CodeDrawing {
+export function drawCode(plan: SymbolPlan, { look, name, iconOf, measure }: DrawingOptions): CodeDrawing {
   const { modules } = plan;
   const centre = look.centre === null ? null : placeCentre(plan, look.centre);
   const words = look.caption === null ? '' : (look.caption.words ?? name.trim());
   const { surround, path, caption } = placeFrame(modules, look, words, measure);
-  const solid: Paint = { sort: 'colour', colour: look.ink };
+  const solid: Paint = { kind: 'colour', colour: look.ink };
   const shapes: DrawnShape[] = [
     ...groundAndModules(plan, look, surround, centre?.covered),
     ...(centre && look.centre ? centreShapes(look, centre, modules, iconOf) : []),
-    ...(path === '' ? [] : [{ sort: 'fill' as const, path, paint: solid }]),
+    ...(path === '' ? [] : [{ kind: 'fill' as const, path, paint: solid }]),
     ...(caption
       ? [
           {
-            sort: 'text' as const,
+            kind: 'text' as const,
             lines: caption.lines,
             size: caption.size,
             x: caption.x,
             baselines: caption.baselines,
-            paint: caption.onBand ? ({ sort: 'colour', colour: look.ground } as const) : solid,
+            paint: caption.onBand ? ({ kind: 'colour', colour: look.ground } as const) : solid,
           },
         ]
       : []),
@@ -66,8 +66,8 @@ function groundAndModules(
   covered?: Uint8Array,
 ): readonly DrawnShape[] {
   return [
-    { sort: 'fill', path: groundPath(plan.modules, surround), paint: { sort: 'colour', colour: look.ground } },
-    { sort: 'fill', path: shapesPath(moduleShapesOf(plan, look, covered)), paint: inkPaint(look, plan.modules) },
+    { kind: 'fill', path: groundPath(plan.modules, surround), paint: { kind: 'colour', colour: look.ground } },
+    { kind: 'fill', path: shapesPath(moduleShapesOf(plan, look, covered)), paint: inkPaint(look, plan.modules) },
   ];
 }
 
@@ -86,11 +86,11 @@ function groundPath(modules: number, surround: Surround): string {
 }
 
 function inkPaint({ ink, inkTo, way }: LookDesign, modules: number): Paint {
-  if (inkTo === null) return { sort: 'colour', colour: ink };
+  if (inkTo === null) return { kind: 'colour', colour: ink };
   const colours = [ink, inkTo] as const;
   if (way === 'outwards')
-    return { sort: 'radial', centre: [modules / 2, modules / 2], radius: modules * Math.SQRT1_2, colours };
-  return { sort: 'linear', from: [0, 0], to: [way === 'down' ? 0 : modules, way === 'across' ? 0 : modules], colours };
+    return { kind: 'radial', centre: [modules / 2, modules / 2], radius: modules * Math.SQRT1_2, colours };
+  return { kind: 'linear', from: [0, 0], to: [way === 'down' ? 0 : modules, way === 'across' ? 0 : modules], colours };
 }
 
 /** Where between its two colours a gradient is at a point, 0 to 1. */
@@ -110,19 +110,19 @@ function centreShapes(
   look: LookDesign,
   { width, height }: PlacedCentre,
   modules: number,
-  iconOf: DrawingWish['iconOf'],
+  iconOf: DrawingOptions['iconOf'],
 ): readonly DrawnShape[] {
   if (look.centre === null) return [];
   const [x, y] = [(modules - width) / 2 + centreRim, (modules - height) / 2 + centreRim];
   const [inWidth, inHeight] = [width - 2 * centreRim, height - 2 * centreRim];
-  if (look.centre.sort === 'picture')
+  if (look.centre.kind === 'picture')
     return [
-      { sort: 'picture', pictureId: look.centre.pictureId, ...inside(look.centre.aspect, inWidth, inHeight, x, y) },
+      { kind: 'picture', pictureId: look.centre.pictureId, ...inside(look.centre.aspect, inWidth, inHeight, x, y) },
     ];
   const nodes = iconOf(look.centre.icon);
   return nodes === null
     ? []
-    : iconStrokes(nodes, { x, y, side: Math.min(inWidth, inHeight) }, { sort: 'colour', colour: look.ink });
+    : iconStrokes(nodes, { x, y, side: Math.min(inWidth, inHeight) }, { kind: 'colour', colour: look.ink });
 }
 
 /** The largest of that aspect inside a box, in its middle. */

@@ -2,16 +2,16 @@
 import type { HexColour } from './colour.js';
 
 export type Paint =
-  | { readonly sort: 'colour'; readonly colour: HexColour }
+  | { readonly kind: 'colour'; readonly colour: HexColour }
   /** From one point to the other, in modules; clamped beyond. */
   | {
-      readonly sort: 'linear';
+      readonly kind: 'linear';
       readonly from: readonly [number, number];
       readonly to: readonly [number, number];
       readonly colours: readonly [HexColour, HexColour];
     }
   | {
-      readonly sort: 'radial';
+      readonly kind: 'radial';
       readonly centre: readonly [number, number];
       readonly radius: number;
       readonly colours: readonly [HexColour, HexColour];
@@ -19,10 +19,10 @@ export type Paint =
 
 export type DrawnShape =
   /** SVG path data, filled by the even-odd rule. */
-  | { readonly sort: 'fill'; readonly path: string; readonly paint: Paint }
+  | { readonly kind: 'fill'; readonly path: string; readonly paint: Paint }
   /** Round caps and joins; path and width are in the shape's own units, moved and scaled. */
   | {
-      readonly sort: 'stroke';
+      readonly kind: 'stroke';
       readonly path: string;
       readonly paint: Paint;
       readonly width: number;
@@ -30,7 +30,7 @@ export type DrawnShape =
       readonly scale: number;
     }
   | {
-      readonly sort: 'picture';
+      readonly kind: 'picture';
       readonly pictureId: string;
       readonly x: number;
       readonly y: number;
@@ -39,7 +39,7 @@ export type DrawnShape =
     }
   /** Centred at x; one baseline a line. */
   | {
-      readonly sort: 'text';
+      readonly kind: 'text';
       readonly lines: readonly string[];
       readonly size: number;
       readonly x: number;

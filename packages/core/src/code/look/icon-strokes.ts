@@ -17,7 +17,7 @@ export interface Square {
 /** One stroke an element: joined, a path that begins relative would begin where the one before ended. */
 export function iconStrokes(nodes: readonly IconNode[], { x, y, side }: Square, paint: Paint): readonly DrawnShape[] {
   return nodes.map((node) => ({
-    sort: 'stroke',
+    kind: 'stroke',
     path: nodePath(node),
     paint,
     width: iconLine,

@@ -123,7 +123,7 @@ describe('the shapes of a look', () => {
   });
 
   it('leave out what lies under a centre picture', () => {
-    const centre = placeCentre(plan, { sort: 'icon', icon: 'shell', side: 0.3 });
+    const centre = placeCentre(plan, { kind: 'icon', icon: 'shell', side: 0.3 });
     const middle = plan.modules / 2;
     expect(moduleShapesOf(plan, plainLook, centre?.covered).some((shape) => boxHolds(shape.box, middle, middle))).toBe(
       false,
@@ -180,9 +180,9 @@ describe('a drawing', () => {
     const { shapes, surround } = draw({});
     expect(surround).toEqual({ left: 4, top: 4, right: 4, bottom: 4 });
     expect(draw({})).toEqual(plainDrawing(planned()));
-    expect(shapes.map((shape) => (shape.sort === 'fill' ? shape.paint : null))).toEqual([
-      { sort: 'colour', colour: '#ffffff' },
-      { sort: 'colour', colour: '#000000' },
+    expect(shapes.map((shape) => (shape.kind === 'fill' ? shape.paint : null))).toEqual([
+      { kind: 'colour', colour: '#ffffff' },
+      { kind: 'colour', colour: '#000000' },
     ]);
   });
 
@@ -194,8 +194,8 @@ describe('a drawing', () => {
     ] as const) {
       const { shapes, surround, modules } = draw({ frame, caption });
       for (const side of Object.values(surround)) expect(Number.isInteger(side) && side >= 4).toBe(true);
-      const [framed] = shapes.filter((shape) => shape.sort === 'fill').slice(2);
-      if (framed?.sort !== 'fill') throw new Error('a frame is filled');
+      const [framed] = shapes.filter((shape) => shape.kind === 'fill').slice(2);
+      if (framed?.kind !== 'fill') throw new Error('a frame is filled');
       for (let along = -3.9; along < modules + 3.9; along += 0.37) {
         for (const edge of [-3.95, modules + 3.95])
           expect([inPath(framed.path, along, edge), inPath(framed.path, edge, along)]).toEqual([false, false]);
@@ -206,8 +206,8 @@ describe('a drawing', () => {
   it('puts its words inside the picture, on one line where they fit and on two otherwise', () => {
     const baselinesOf = (words: string | null, place: 'above' | 'below'): readonly number[] => {
       const { shapes, surround, modules } = draw({ caption: { words, place } });
-      const text = shapes.find((shape) => shape.sort === 'text');
-      if (text?.sort !== 'text') throw new Error('no words');
+      const text = shapes.find((shape) => shape.kind === 'text');
+      if (text?.kind !== 'text') throw new Error('no words');
       for (const [index, baseline] of text.baselines.entries()) {
         const width = measure(text.lines[index] ?? '', 'text-bold', (text.size * 72) / 25.4);
         expect(width).toBeLessThanOrEqual(modules + surround.left + surround.right);
@@ -227,7 +227,7 @@ describe('a drawing', () => {
   it('takes its name for words where the look says so, and none where it has none', () => {
     const words = (name: string): readonly string[] =>
       draw({ caption: { words: null, place: 'below' } }, planned(), name).shapes.flatMap((shape) =>
-        shape.sort === 'text' ? shape.lines : [],
+        shape.kind === 'text' ? shape.lines : [],
       );
     expect(words(' Riddle ')).toEqual(['Riddle']);
     expect(words('  ')).toEqual([]);
@@ -241,12 +241,12 @@ describe('a drawing', () => {
     expect(gradientAt('outwards', 10, 10, 20)).toBe(0);
     const [, ink] = draw({ ink: '#123a6b', inkTo: '#7a1f3d', way: 'down' }).shapes;
     expect(ink).toMatchObject({
-      paint: { sort: 'linear', from: [0, 0], to: [0, 33], colours: ['#123a6b', '#7a1f3d'] },
+      paint: { kind: 'linear', from: [0, 0], to: [0, 33], colours: ['#123a6b', '#7a1f3d'] },
     });
   });
 
   it('goes without an icon that is not known', () => {
-    expect(draw({ centre: { sort: 'icon', icon: 'nothing-such', side: null } }).shapes).toHaveLength(2);
+    expect(draw({ centre: { kind: 'icon', icon: 'nothing-such', side: null } }).shapes).toHaveLength(2);
   });
 
   it('as SVG says the same, with gradients, pictures and a title that can’t break out', () => {
@@ -255,7 +255,7 @@ describe('a drawing', () => {
       ink: '#123a6b',
       inkTo: '#7a1f3d',
       way: 'outwards',
-      centre: { sort: 'picture', pictureId, aspect: 2, side: null },
+      centre: { kind: 'picture', pictureId, aspect: 2, side: null },
     });
     const svg = drawingSvg(drawing, {
       width: '50mm',
@@ -283,13 +283,13 @@ describe('icons', () => {
   it('all have strokes that begin with a place', () => {
     expect(iconNames.length).toBeGreaterThan(70);
     for (const name of iconNames) {
-      const strokes = draw({ centre: { sort: 'icon', icon: name, side: null } }).shapes.filter(
-        (shape) => shape.sort === 'stroke',
+      const strokes = draw({ centre: { kind: 'icon', icon: name, side: null } }).shapes.filter(
+        (shape) => shape.kind === 'stroke',
       );
       expect([
         name,
         strokes.length > 0,
-        strokes.every((stroke) => stroke.sort === 'stroke' && /^[Mm]/.test(stroke.path)),
+        strokes.every((stroke) => stroke.kind === 'stroke' && /^[Mm]/.test(stroke.path)),
       ]).toEqual([name, true, true]);
     }
     expect(iconOf('constructor')).toBeNull();
@@ -315,7 +315,7 @@ describe('what a look leaves', () => {
         (payload, aspect) => {
           const { spare, centre, state } = judgeLook(planned(payload), {
             ...plainLook,
-            centre: { sort: 'picture', pictureId: '01990000-0000-7000-8000-000000000001', aspect, side: null },
+            centre: { kind: 'picture', pictureId: '01990000-0000-7000-8000-000000000001', aspect, side: null },
           });
           expect(spare.spare).toBeGreaterThanOrEqual(0.5);
           expect(state).toBe(centre === null ? 'look-at' : 'done');
@@ -332,18 +332,18 @@ describe('what a look leaves', () => {
     ['a gradient that ends in the ground', { inkTo: '#ffffff' }, 'stop', ['too-little-contrast']],
     [
       'half of the repair gone',
-      { centre: { sort: 'icon', icon: 'shell', side: 0.3 } },
+      { centre: { kind: 'icon', icon: 'shell', side: 0.3 } },
       'look-at',
       ['little-spare-repair'],
     ],
-    ['nothing left to repair', { centre: { sort: 'icon', icon: 'shell', side: 0.45 } }, 'stop', ['beyond-repair']],
+    ['nothing left to repair', { centre: { kind: 'icon', icon: 'shell', side: 0.45 } }, 'stop', ['beyond-repair']],
   ] as const)('%s', (_, look, state, reasons) => {
     expect(judgeLook(planned(), { ...plainLook, ...look })).toMatchObject({ state, reasons });
   });
 
   it('says when a centre picture reaches the patterns that nothing repairs', () => {
     expect(
-      judgeLook(planned('9'), { ...plainLook, centre: { sort: 'icon', icon: 'shell', side: 0.4 } }).reasons,
+      judgeLook(planned('9'), { ...plainLook, centre: { kind: 'icon', icon: 'shell', side: 0.4 } }).reasons,
     ).toContain('covers-patterns');
   });
 
@@ -381,7 +381,7 @@ describe('a look from outside', () => {
     ground: '#ffffff',
     modules: 'reeds',
     finders: 'ring',
-    centre: { sort: 'icon', icon: 'shell', side: 0.2 },
+    centre: { kind: 'icon', icon: 'shell', side: 0.2 },
     caption: { words: '  Look\n here ', place: 'above' },
     frame: 'tide',
   };
@@ -403,13 +403,13 @@ describe('a look from outside', () => {
     ['finders', { finders: null }],
     ['frame', { frame: 'box' }],
     ['centre', { centre: 'shell' }],
-    ['centre.sort', { centre: { sort: 'film', side: null } }],
-    ['centre.icon', { centre: { sort: 'icon', icon: '"/><script>', side: null } }],
-    ['centre.side', { centre: { sort: 'icon', icon: 'shell', side: 0.9 } }],
-    ['centre.pictureId', { centre: { sort: 'picture', pictureId: '../x', aspect: 1, side: null } }],
+    ['centre.kind', { centre: { kind: 'film', side: null } }],
+    ['centre.icon', { centre: { kind: 'icon', icon: '"/><script>', side: null } }],
+    ['centre.side', { centre: { kind: 'icon', icon: 'shell', side: 0.9 } }],
+    ['centre.pictureId', { centre: { kind: 'picture', pictureId: '../x', aspect: 1, side: null } }],
     [
       'centre.aspect',
-      { centre: { sort: 'picture', pictureId: '01990000-0000-7000-8000-000000000001', aspect: 0, side: null } },
+      { centre: { kind: 'picture', pictureId: '01990000-0000-7000-8000-000000000001', aspect: 0, side: null } },
     ],
     ['caption', { caption: 'x' }],
     ['caption.place', { caption: { words: 'x', place: 'left' } }],

@@ -26,9 +26,9 @@ export type CaptionPlace = (typeof captionPlaces)[number];
 
 /** In the middle. `side`: the longer one as a share of the symbol's; null for the largest that leaves half of the spare repair. */
 export type LookCentre =
-  | { readonly sort: 'icon'; readonly icon: string; readonly side: number | null }
+  | { readonly kind: 'icon'; readonly icon: string; readonly side: number | null }
   | {
-      readonly sort: 'picture';
+      readonly kind: 'picture';
       readonly pictureId: string;
       /** Width : height. */ readonly aspect: number;
       readonly side: number | null;
@@ -75,7 +75,7 @@ export function withoutSurround(look: LookDesign): LookDesign {
   return { ...look, caption: null, frame: null };
 }
 
-/** Bounds of what can be wished for. */
+/** Bounds of what can be asked for. */
 export const lookLimits = {
   captionLength: 60,
   side: { least: 0.08, most: 0.5 },
@@ -131,16 +131,16 @@ function readForms({
 
 function readCentre(given: unknown): Result<LookCentre, LookProblem> {
   if (!isRecord(given)) return fail({ field: 'centre' });
-  const { sort, icon, pictureId, aspect, side } = given;
+  const { kind, icon, pictureId, aspect, side } = given;
   if (side !== null && !isWithin(side, lookLimits.side)) return fail({ field: 'centre.side' });
-  if (sort === 'icon')
+  if (kind === 'icon')
     return typeof icon === 'string' && /^[a-z0-9-]{1,40}$/.test(icon)
-      ? succeed({ sort, icon, side })
+      ? succeed({ kind, icon, side })
       : fail({ field: 'centre.icon' });
-  if (sort !== 'picture') return fail({ field: 'centre.sort' });
+  if (kind !== 'picture') return fail({ field: 'centre.kind' });
   if (typeof pictureId !== 'string' || !/^[0-9a-f-]{36}$/.test(pictureId)) return fail({ field: 'centre.pictureId' });
   return isWithin(aspect, lookLimits.aspect)
-    ? succeed({ sort, pictureId, aspect, side })
+    ? succeed({ kind, pictureId, aspect, side })
     : fail({ field: 'centre.aspect' });
 }
 

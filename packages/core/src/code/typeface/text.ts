@@ -17,7 +17,7 @@ export interface FittedText {
   readonly cut: boolean;
 }
 
-export interface TextWish {
+export interface TextOptions {
   readonly font: SheetFont;
   readonly sizePt: number;
   /** Smallest size that still reads from where it must. */
@@ -27,21 +27,21 @@ export interface TextWish {
 }
 
 /** Fits `text`; an empty text gives no lines. */
-export function fitText(text: string, wish: TextWish, measure: MeasureText): FittedText {
+export function fitText(text: string, options: TextOptions, measure: MeasureText): FittedText {
   const pieces = piecesOf(text);
-  for (let sizePt = wish.sizePt; sizePt > wish.floorPt; sizePt -= 1) {
-    const fits = (part: string): boolean => measure(part, wish.font, sizePt) <= wish.widthMm;
+  for (let sizePt = options.sizePt; sizePt > options.floorPt; sizePt -= 1) {
+    const fits = (part: string): boolean => measure(part, options.font, sizePt) <= options.widthMm;
     // Wrapping comes before shrinking; a word is broken only where it is too long for a line even at the floor.
     if (pieces.some((piece) => !fits(piece.trimEnd()))) continue;
     const lines = wrap(pieces, fits);
-    if (lines.length <= wish.maxLines) return { lines, sizePt, cut: false };
+    if (lines.length <= options.maxLines) return { lines, sizePt, cut: false };
   }
-  const fits = (part: string): boolean => measure(part, wish.font, wish.floorPt) <= wish.widthMm;
+  const fits = (part: string): boolean => measure(part, options.font, options.floorPt) <= options.widthMm;
   const lines = wrap(pieces, fits);
-  if (lines.length <= wish.maxLines) return { lines, sizePt: wish.floorPt, cut: false };
-  const kept = lines.slice(0, wish.maxLines);
+  if (lines.length <= options.maxLines) return { lines, sizePt: options.floorPt, cut: false };
+  const kept = lines.slice(0, options.maxLines);
   kept[kept.length - 1] = ellipsize(kept.at(-1) ?? '', fits);
-  return { lines: kept, sizePt: wish.floorPt, cut: true };
+  return { lines: kept, sizePt: options.floorPt, cut: true };
 }
 
 /** Words with the blank behind them, syllables of scripts without blanks: what a line may end with. */

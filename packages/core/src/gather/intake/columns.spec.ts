@@ -44,8 +44,8 @@ describe('columns of a list', () => {
       ['Who am I?', '', '', ''],
     ];
     expect(readColumns(rows, guessColumns(rows))).toMatchObject([
-      { sort: 'link', link: 'https://a.example/1', title: 'Tide', instruction: 'Look', tags: ['shells', 'low tide'] },
-      { sort: 'words', words: 'Who am I?', title: null, instruction: null, tags: [] },
+      { kind: 'link', link: 'https://a.example/1', title: 'Tide', instruction: 'Look', tags: ['shells', 'low tide'] },
+      { kind: 'words', words: 'Who am I?', title: null, instruction: null, tags: [] },
     ]);
   });
 

@@ -33,7 +33,7 @@ export function markDuplicates(items: readonly IntakeItem[], here: readonly stri
   const known = new Set(here.map(comparableAddress));
   const seen = new Set<string>();
   return items.map((item) => {
-    if (item.sort !== 'link') return null;
+    if (item.kind !== 'link') return null;
     const address = prepareForDuplicates(item);
     if (known.has(address)) return 'already-here';
     if (seen.has(address)) return 'in-this-list';

@@ -48,14 +48,14 @@ describe(`a corpus of ${addresses.length * messes.length} messy inputs`, () => {
     it.each(addresses)('%s', (address) => {
       const [item, ...more] = readIntake(mess(address));
       expect(more).toEqual([]);
-      expect(item).toMatchObject({ sort: 'link', link: address, title: null });
-      expect(item?.sort === 'link' && item.repairs.map((repair) => repair.kind).sort()).toEqual([...kinds].sort());
+      expect(item).toMatchObject({ kind: 'link', link: address, title: null });
+      expect(item?.kind === 'link' && item.repairs.map((repair) => repair.kind).sort()).toEqual([...kinds].sort());
     });
   });
 
   it('comes all at once as well, one a line', () => {
     const all = messes.flatMap(([, mess]) => addresses.map((address) => mess(address)));
-    expect(readIntake(all.join('\n')).map((item) => (item.sort === 'link' ? item.link : item))).toEqual(
+    expect(readIntake(all.join('\n')).map((item) => (item.kind === 'link' ? item.link : item))).toEqual(
       messes.flatMap(() => addresses),
     );
   });

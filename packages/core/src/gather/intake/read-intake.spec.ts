@@ -5,7 +5,7 @@ import type { RepairKind } from './repair.js';
 import { isWebAddress } from '../../platform/web-address.js';
 
 const links = (text: string): readonly string[] =>
-  readIntake(text).flatMap((item) => (item.sort === 'link' ? [item.link] : []));
+  readIntake(text).flatMap((item) => (item.kind === 'link' ? [item.link] : []));
 const only = (text: string): IntakeItem => {
   const items = readIntake(text);
   expect(items).toHaveLength(1);
@@ -22,13 +22,13 @@ describe('reading what was pasted', () => {
   });
 
   it('tells links from words', () => {
-    expect(only('What lives under the seaweed?').sort).toBe('words');
-    expect(only('Meet at 9.30 by the gate').sort).toBe('words');
-    expect(only('mail maren@fernhollow.example').sort).toBe('words');
-    expect(only('notes.txt').sort).toBe('words');
-    expect(only('St.').sort).toBe('words');
-    expect(only('cofferlane.example/leaf/tides').sort).toBe('link');
-    expect(only('www.fernhollow.example').sort).toBe('link');
+    expect(only('What lives under the seaweed?').kind).toBe('words');
+    expect(only('Meet at 9.30 by the gate').kind).toBe('words');
+    expect(only('mail maren@fernhollow.example').kind).toBe('words');
+    expect(only('notes.txt').kind).toBe('words');
+    expect(only('St.').kind).toBe('words');
+    expect(only('cofferlane.example/leaf/tides').kind).toBe('link');
+    expect(only('www.fernhollow.example').kind).toBe('link');
   });
 
   it('joins an address that a mail program broke', () => {
@@ -39,7 +39,7 @@ describe('reading what was pasted', () => {
   });
 
   it('does not join two things', () => {
-    expect(readIntake('https://a.example/leaf\nWhat do you see?').map((item) => item.sort)).toEqual(['link', 'words']);
+    expect(readIntake('https://a.example/leaf\nWhat do you see?').map((item) => item.kind)).toEqual(['link', 'words']);
     expect(links('https://a.example/1/\nhttps://a.example/2/')).toEqual([
       'https://a.example/1/',
       'https://a.example/2/',
@@ -65,14 +65,14 @@ describe('reading what was pasted', () => {
 
   it('says what phones would not open', () => {
     for (const text of ['ftp://a.example/x', 'javascript:alert(1)', 'file:///etc/hosts', 'data:text/html,hello'])
-      expect(only(text)).toMatchObject({ sort: 'unusable', problem: 'scheme-not-web' });
-    expect(only('https://')).toMatchObject({ sort: 'unusable', problem: 'not-an-address' });
+      expect(only(text)).toMatchObject({ kind: 'unusable', problem: 'scheme-not-web' });
+    expect(only('https://')).toMatchObject({ kind: 'unusable', problem: 'not-an-address' });
   });
 
   it('applies what the teacher took back to that thing alone', () => {
     const takenBack = new Map([['https://a.example/x.', new Set<RepairKind>(['trailing-punctuation'])]]);
     const items = readIntake('https://a.example/x.\nhttps://a.example/y.', takenBack);
-    expect(items.map((item) => (item.sort === 'link' ? item.link : ''))).toEqual([
+    expect(items.map((item) => (item.kind === 'link' ? item.link : ''))).toEqual([
       'https://a.example/x.',
       'https://a.example/y',
     ]);
@@ -92,7 +92,7 @@ describe('reading what was pasted', () => {
   it('gives only links that are addresses', () => {
     fc.assert(
       fc.property(fc.string(), (text) => {
-        for (const item of readIntake(text)) if (item.sort === 'link') expect(isWebAddress(item.link)).toBe(true);
+        for (const item of readIntake(text)) if (item.kind === 'link') expect(isWebAddress(item.link)).toBe(true);
       }),
     );
   });

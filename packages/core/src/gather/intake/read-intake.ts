@@ -17,16 +17,16 @@ interface IntakeBase {
   readonly tags: readonly string[];
 }
 export interface IntakeLink extends IntakeBase {
-  readonly sort: 'link';
+  readonly kind: 'link';
   readonly link: string;
   readonly repairs: readonly Repair[];
 }
 export interface IntakeWords extends IntakeBase {
-  readonly sort: 'words';
+  readonly kind: 'words';
   readonly words: string;
 }
 export interface IntakeUnusable extends IntakeBase {
-  readonly sort: 'unusable';
+  readonly kind: 'unusable';
   readonly problem: 'scheme-not-web' | 'not-an-address';
 }
 
@@ -88,12 +88,12 @@ function continues(before: string, line: string): boolean {
 export function readPiece(pasted: string, takenBack: ReadonlySet<RepairKind>): IntakeItem {
   const trimmed = pasted.trim();
   const plain = { pasted, title: null, instruction: null, tags: [] } as const;
-  if (otherScheme.test(trimmed)) return { ...plain, sort: 'unusable', problem: 'scheme-not-web' };
-  if (!looksLikeLink(trimmed.split('\n')[0] ?? '')) return { ...plain, sort: 'words', words: trimmed.normalize('NFC') };
+  if (otherScheme.test(trimmed)) return { ...plain, kind: 'unusable', problem: 'scheme-not-web' };
+  if (!looksLikeLink(trimmed.split('\n')[0] ?? '')) return { ...plain, kind: 'words', words: trimmed.normalize('NFC') };
   const { address, title } = splitTitle(trimmed);
   const { link, repairs } = repairLink(address, takenBack);
-  if (takenBack.size === 0 && !isWebAddress(link)) return { ...plain, sort: 'unusable', problem: 'not-an-address' };
-  return { ...plain, sort: 'link', link, title, repairs };
+  if (takenBack.size === 0 && !isWebAddress(link)) return { ...plain, kind: 'unusable', problem: 'not-an-address' };
+  return { ...plain, kind: 'link', link, title, repairs };
 }
 
 /**

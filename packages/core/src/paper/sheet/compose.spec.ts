@@ -216,7 +216,7 @@ describe('pages of sheets', () => {
 
   it('of students are as large as bank cards where ten are wanted', () => {
     const page = layoutPage(composed(setupOf('student-card'), manyOf(10)), 0, measure);
-    const marks = page.lines.filter(({ sort }) => sort === 'cut');
+    const marks = page.lines.filter(({ kind }) => kind === 'cut');
     const across = marks.filter(({ from, to }) => from[0] === to[0]).map(({ from }) => from[0]);
     expect(across.map((at) => at - (across[0] ?? 0))).toEqual(
       [0, 85.6, 171.2].map((at) => expect.closeTo(at, 6) as number),
@@ -305,7 +305,7 @@ describe('a table card', () => {
   it('stands upright on both sides once it is folded', () => {
     const composition = composed(setupOf('table-card'), [limpets]);
     const page = layoutPage(composition, 0, measure);
-    const fold = page.lines.find(({ sort }) => sort === 'fold')?.from[1] ?? 0;
+    const fold = page.lines.find(({ kind }) => kind === 'fold')?.from[1] ?? 0;
     const [lower, upper] = page.codes;
     expect([lower?.turned, upper?.turned]).toEqual([false, true]);
     // Half a turn about the middle of the fold.

@@ -98,7 +98,7 @@ export interface PageLine {
   readonly from: readonly [xMm: number, yMm: number];
   readonly to: readonly [xMm: number, yMm: number];
   /** Where to cut, its mark at the edge, where to fold, between entries. */
-  readonly sort: 'cut' | 'mark' | 'fold' | 'rule';
+  readonly kind: 'cut' | 'mark' | 'fold' | 'rule';
 }
 
 export interface SheetPage extends PaperSize {
@@ -398,18 +398,18 @@ function linesOf(composition: Composition, front: number): readonly PageLine[] {
     grid.topMm + (grid.rows - 1) * grid.pitchYMm + grid.heightMm,
   ];
   const cuts: PageLine[] = [
-    ...acrossMm.map((xMm): PageLine => ({ from: [xMm, grid.topMm], to: [xMm, bottom], sort: 'cut' })),
-    ...downMm.map((yMm): PageLine => ({ from: [grid.leftMm, yMm], to: [right, yMm], sort: 'cut' })),
+    ...acrossMm.map((xMm): PageLine => ({ from: [xMm, grid.topMm], to: [xMm, bottom], kind: 'cut' })),
+    ...downMm.map((yMm): PageLine => ({ from: [grid.leftMm, yMm], to: [right, yMm], kind: 'cut' })),
   ];
   const edge = setup.printerMarginMm;
   const marks: PageLine[] = [
     ...acrossMm.flatMap((xMm): PageLine[] => [
-      { from: [xMm, edge], to: [xMm, grid.topMm], sort: 'mark' },
-      { from: [xMm, bottom], to: [xMm, page.heightMm - edge], sort: 'mark' },
+      { from: [xMm, edge], to: [xMm, grid.topMm], kind: 'mark' },
+      { from: [xMm, bottom], to: [xMm, page.heightMm - edge], kind: 'mark' },
     ]),
     ...downMm.flatMap((yMm): PageLine[] => [
-      { from: [edge, yMm], to: [grid.leftMm, yMm], sort: 'mark' },
-      { from: [right, yMm], to: [page.widthMm - edge, yMm], sort: 'mark' },
+      { from: [edge, yMm], to: [grid.leftMm, yMm], kind: 'mark' },
+      { from: [right, yMm], to: [page.widthMm - edge, yMm], kind: 'mark' },
     ]),
   ];
   const folds =
@@ -417,7 +417,7 @@ function linesOf(composition: Composition, front: number): readonly PageLine[] {
       ? cellsOn(composition, front).map(({ box }): PageLine => ({
           from: [box.xMm, box.yMm + box.heightMm / 2],
           to: [box.xMm + box.widthMm, box.yMm + box.heightMm / 2],
-          sort: 'fold',
+          kind: 'fold',
         }))
       : [];
   return [...cuts, ...marks, ...folds];
@@ -428,7 +428,7 @@ function rulesOf(composition: Composition, front: number): readonly PageLine[] {
   return cellsOn(composition, front).map(({ box }) => ({
     from: [box.xMm, box.yMm] as const,
     to: [box.xMm + box.widthMm, box.yMm] as const,
-    sort: 'rule' as const,
+    kind: 'rule' as const,
   }));
 }
 

@@ -28,12 +28,12 @@ export interface TextStyle {
 }
 
 export type FacePart =
-  | ({ readonly sort: 'text'; readonly field: TextField; readonly gapMm: number; readonly at: PartPlace } & TextStyle)
+  | ({ readonly kind: 'text'; readonly field: TextField; readonly gapMm: number; readonly at: PartPlace } & TextStyle)
   /** Shown where there is room: points from what to do to the code. */
-  | { readonly sort: 'arrow'; readonly heightMm: number; readonly gapMm: number; readonly at: PartPlace }
+  | { readonly kind: 'arrow'; readonly heightMm: number; readonly gapMm: number; readonly at: PartPlace }
   /** The school's own across the top, or what opens; that one only where there is room. */
   | {
-      readonly sort: 'picture';
+      readonly kind: 'picture';
       readonly which: 'header' | 'material';
       readonly heightMm: number;
       readonly gapMm: number;
@@ -79,7 +79,7 @@ const text = (
   [sizePt, floorPt, maxLines, gapMm]: Sizes,
   at: PartPlace,
   tone: TextStyle['tone'] = 'ink',
-): FacePart => ({ sort: 'text', field, font, sizePt, floorPt, maxLines, gapMm, at, tone });
+): FacePart => ({ kind: 'text', field, font, sizePt, floorPt, maxLines, gapMm, at, tone });
 
 const ownBack = (scale: number): FaceDesign => ({
   padMm: 3,
@@ -121,7 +121,7 @@ function withBefore(
   parts: readonly FacePart[],
   more: Readonly<Partial<Record<FaceField, FacePart>>>,
 ): readonly FacePart[] {
-  return parts.flatMap((part) => [...(part.sort === 'text' ? [more[part.field as FaceField] ?? []].flat() : []), part]);
+  return parts.flatMap((part) => [...(part.kind === 'text' ? [more[part.field as FaceField] ?? []].flat() : []), part]);
 }
 
 const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
@@ -142,9 +142,9 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
         place: [11, 9, 1, 0.5],
       }),
       {
-        number: { sort: 'picture', which: 'header', heightMm: 18, gapMm: 0, at: 'above' },
-        instruction: { sort: 'arrow', heightMm: 9, gapMm: 0, at: 'below' },
-        class: { sort: 'picture', which: 'material', heightMm: 34, gapMm: 4, at: 'below' },
+        number: { kind: 'picture', which: 'header', heightMm: 18, gapMm: 0, at: 'above' },
+        instruction: { kind: 'arrow', heightMm: 9, gapMm: 0, at: 'below' },
+        class: { kind: 'picture', which: 'material', heightMm: 34, gapMm: 4, at: 'below' },
       },
     ),
   },
@@ -165,8 +165,8 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
         place: [9, 6.5, 1, 0.8],
       }),
       {
-        number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' },
-        instruction: { sort: 'arrow', heightMm: 6, gapMm: 3, at: 'below' },
+        number: { kind: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' },
+        instruction: { kind: 'arrow', heightMm: 6, gapMm: 3, at: 'below' },
       },
     ),
   },
@@ -237,8 +237,8 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
         place: [7.5, 6, 2, 2.5],
       }),
       {
-        number: { sort: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' },
-        class: { sort: 'picture', which: 'material', heightMm: 14, gapMm: 1.5, at: 'below' },
+        number: { kind: 'picture', which: 'header', heightMm: 8, gapMm: 0, at: 'above' },
+        class: { kind: 'picture', which: 'material', heightMm: 14, gapMm: 1.5, at: 'below' },
       },
     ),
   },

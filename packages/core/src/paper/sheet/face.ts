@@ -93,19 +93,19 @@ export function layoutFace(design: FaceDesign, room: MmBox, content: FaceContent
   const present = design.parts.filter((part) => isPresent(part, content));
   const solve = beside ? solveBeside : solveOver;
   // First with what is shown where there is room, then without it, then without one text after the other.
-  const needed = present.filter((part) => part.sort === 'text' || (part.sort === 'picture' && part.which === 'header'));
+  const needed = present.filter((part) => part.kind === 'text' || (part.kind === 'picture' && part.which === 'header'));
   const attempts = [
     present,
-    present.filter((part) => part.sort !== 'picture' || part.which === 'header'),
+    present.filter((part) => part.kind !== 'picture' || part.which === 'header'),
     needed,
-    ...withoutOneMore(needed.filter((part) => part.sort === 'text')),
+    ...withoutOneMore(needed.filter((part) => part.kind === 'text')),
   ];
   for (const parts of attempts) {
     const found = solve({ design, room, content, parts, measure, last: parts.length === 0 });
     if (found)
       return {
         ...found,
-        leftOut: present.flatMap((part) => (part.sort === 'text' && !parts.includes(part) ? [part.field] : [])),
+        leftOut: present.flatMap((part) => (part.kind === 'text' && !parts.includes(part) ? [part.field] : [])),
       };
   }
   throw new Error('a face without texts always has room');
@@ -124,8 +124,8 @@ interface Problem {
 type Solution = Omit<FaceLayout, 'leftOut'>;
 
 function isPresent(part: FacePart, { texts, pictures, code }: FaceContent): boolean {
-  if (part.sort === 'text') return (texts[part.field] ?? '').trim() !== '';
-  if (part.sort === 'picture') return pictures[part.which] !== undefined;
+  if (part.kind === 'text') return (texts[part.field] ?? '').trim() !== '';
+  if (part.kind === 'picture') return pictures[part.which] !== undefined;
   return code !== null && (texts.instruction ?? '').trim() !== '';
 }
 
@@ -133,7 +133,7 @@ function withoutOneMore(parts: readonly FacePart[]): readonly (readonly FacePart
   const fewer: (readonly FacePart[])[] = [parts];
   for (const field of firstToGo) {
     const before = fewer.at(-1) ?? [];
-    const left = before.filter((part) => part.sort !== 'text' || part.field !== field);
+    const left = before.filter((part) => part.kind !== 'text' || part.field !== field);
     if (left.length < before.length) fewer.push(left);
   }
   return fewer;
@@ -156,9 +156,9 @@ function around({ modules, surround: { left, top, right, bottom } }: NonNullable
 
 function blocksOf({ parts, content, measure }: Problem, widthMm: number, share: number): readonly Block[] {
   return parts.map((part) => {
-    if (part.sort === 'picture')
+    if (part.kind === 'picture')
       return { part, text: null, heightMm: Math.min(part.heightMm, widthMm / (content.pictures[part.which] ?? 1)) };
-    if (part.sort === 'arrow') return { part, text: null, heightMm: part.heightMm };
+    if (part.kind === 'arrow') return { part, text: null, heightMm: part.heightMm };
     const sizePt = Math.max(part.floorPt, Math.round(part.sizePt * share * 2) / 2);
     const text = fitText(
       content.texts[part.field] ?? '',
@@ -246,7 +246,7 @@ function isLargeEnough(problem: Problem, sizeMm: number, shape: ReturnType<typeo
 }
 
 function hasOptional({ parts }: Problem): boolean {
-  return parts.some((part) => part.sort === 'arrow' || (part.sort === 'picture' && part.which === 'material'));
+  return parts.some((part) => part.kind === 'arrow' || (part.kind === 'picture' && part.which === 'material'));
 }
 
 /** A code that does not fill is as large as it must be, in whole millimetres; one that fills takes what there is. */
@@ -326,7 +326,7 @@ function solveBeside(problem: Problem): Solution | null {
 function narrowest(blocks: readonly Block[], widthMm: number, measure: MeasureText): boolean {
   return blocks.every(
     ({ part, text }) =>
-      part.sort !== 'text' ||
+      part.kind !== 'text' ||
       text === null ||
       text.lines.every((line) => measure(line, part.font, text.sizePt) <= widthMm + 1e-6),
   );
@@ -367,7 +367,7 @@ function toSolution(
   const pictures: PictureBox[] = [];
   const arrows: ArrowBox[] = [];
   for (const { part, text, xMm, yMm, widthMm, heightMm } of placed) {
-    if (part.sort === 'text')
+    if (part.kind === 'text')
       texts.push({
         field: part.field,
         font: part.font,
@@ -381,9 +381,9 @@ function toSolution(
         heightMm,
       });
     else {
-      const ownMm = part.sort === 'picture' ? heightMm * (content.pictures[part.which] ?? 1) : heightMm;
+      const ownMm = part.kind === 'picture' ? heightMm * (content.pictures[part.which] ?? 1) : heightMm;
       const box = { xMm: align === 'middle' ? xMm + (widthMm - ownMm) / 2 : xMm, yMm, widthMm: ownMm, heightMm };
-      if (part.sort === 'picture') pictures.push({ which: part.which, ...box });
+      if (part.kind === 'picture') pictures.push({ which: part.which, ...box });
       else arrows.push({ to, ...box });
     }
   }
@@ -392,6 +392,6 @@ function toSolution(
     texts,
     pictures,
     arrows,
-    cut: placed.flatMap(({ part, text }) => (part.sort === 'text' && text?.cut === true ? [part.field] : [])),
+    cut: placed.flatMap(({ part, text }) => (part.kind === 'text' && text?.cut === true ? [part.field] : [])),
   };
 }

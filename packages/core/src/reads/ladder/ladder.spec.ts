@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { DeviceProfile } from '../../school/device/device.js';
-import { ladderOf, type Ladder, type LadderWish } from './ladder.js';
+import { ladderOf, type Ladder, type LadderOptions } from './ladder.js';
 
 const tablet: DeviceProfile = {
   id: 't',
@@ -14,7 +14,7 @@ const tablet: DeviceProfile = {
   engine: 'zxing',
 };
 const phone: DeviceProfile = { ...tablet, id: 'p', previewWidthPx: 1920 };
-const ladder = (payload: string, more: Partial<LadderWish> = {}): Ladder =>
+const ladder = (payload: string, more: Partial<LadderOptions> = {}): Ladder =>
   ladderOf({
     kind: 'link',
     payload,
@@ -83,8 +83,8 @@ describe('the carry ladder', () => {
 
   it('recommends the school’s short link where nothing direct reads from where students stand, and only there', () => {
     const short = 'HTTPS://K.FERNHOLLOW.EXAMPLE/CD3F7';
-    const wish = { trimmed: long, short, sizeMm: 155 };
-    const { rungs } = ladder(counted, wish);
+    const options = { trimmed: long, short, sizeMm: 155 };
+    const { rungs } = ladder(counted, options);
     expect(rungs.map(({ kind, dependsOn }) => [kind, dependsOn])).toEqual([
       ['link', 'page'],
       ['trimmed', 'page'],
@@ -92,15 +92,15 @@ describe('the carry ladder', () => {
       ['bare', 'page-and-reader'],
     ]);
     const [, trimmedReach = 0, shortReach = 0] = rungs.map(({ figures }) => figures?.reachM ?? 0);
-    expect(ladder(counted, { ...wish, distanceM: (trimmedReach + shortReach) / 2 })).toMatchObject({
+    expect(ladder(counted, { ...options, distanceM: (trimmedReach + shortReach) / 2 })).toMatchObject({
       recommended: 2,
       reason: 'short-reads',
     });
-    expect(ladder(counted, { ...wish, distanceM: shortReach * 2 })).toMatchObject({
+    expect(ladder(counted, { ...options, distanceM: shortReach * 2 })).toMatchObject({
       recommended: 2,
       reason: 'reads-farther',
     });
-    expect(ladder(counted, { ...wish, distanceM: 0.3 })).toMatchObject({ recommended: 1, reason: 'coarser' });
+    expect(ladder(counted, { ...options, distanceM: 0.3 })).toMatchObject({ recommended: 1, reason: 'coarser' });
     expect(ladder('https://a.example/x', { short, distanceM: 0.3 })).toMatchObject({ recommended: 0, reason: 'exact' });
     expect(ladder(`https://a.example/${'x'.repeat(3000)}`, { short })).toMatchObject({ recommended: 1 });
   });

@@ -30,7 +30,7 @@ export interface Ladder {
   readonly reason: RungReason;
 }
 
-export interface LadderWish {
+export interface LadderOptions {
   /** What the material carries as it was given: a link, or a payload that needs none. */
   readonly kind: 'link' | 'words';
   readonly payload: string;
@@ -45,29 +45,29 @@ export interface LadderWish {
   readonly devices: readonly DeviceProfile[];
 }
 
-export function ladderOf(wish: LadderWish): Ladder {
-  const rungs = wish.kind === 'words' ? [rung('words', wish.payload, 'nothing', wish)] : addressRungs(wish);
-  return { rungs, ...recommend(rungs, wish.distanceM) };
+export function ladderOf(options: LadderOptions): Ladder {
+  const rungs = options.kind === 'words' ? [rung('words', options.payload, 'nothing', options)] : addressRungs(options);
+  return { rungs, ...recommend(rungs, options.distanceM) };
 }
 
 /** From what was given down to what is shortest but nothing to rely on. */
-function addressRungs(wish: LadderWish): readonly Rung[] {
-  const { payload, trimmed, short } = wish;
+function addressRungs(options: LadderOptions): readonly Rung[] {
+  const { payload, trimmed, short } = options;
   return [
-    rung('link', payload, 'page', wish),
-    ...(trimmed === null ? [] : [rung('trimmed', trimmed, 'page', wish)]),
-    ...(short === null ? [] : [rung('short-link', short, 'page-and-school', wish)]),
-    ...bareRung(trimmed ?? payload, wish),
+    rung('link', payload, 'page', options),
+    ...(trimmed === null ? [] : [rung('trimmed', trimmed, 'page', options)]),
+    ...(short === null ? [] : [rung('short-link', short, 'page-and-school', options)]),
+    ...bareRung(trimmed ?? payload, options),
   ];
 }
 
-function bareRung(link: string, wish: LadderWish): readonly Rung[] {
+function bareRung(link: string, options: LadderOptions): readonly Rung[] {
   const bare = bareAddress(link);
-  return bare === null ? [] : [rung('bare', bare, 'page-and-reader', wish)];
+  return bare === null ? [] : [rung('bare', bare, 'page-and-reader', options)];
 }
 
-function rung(kind: Carry, payload: string, dependsOn: Dependency, wish: LadderWish): Rung {
-  return { kind, payload, dependsOn, figures: figuresOf(payload, wish.level, wish) };
+function rung(kind: Carry, payload: string, dependsOn: Dependency, options: LadderOptions): Rung {
+  return { kind, payload, dependsOn, figures: figuresOf(payload, options.level, options) };
 }
 
 /**

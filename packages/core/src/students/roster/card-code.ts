@@ -21,20 +21,20 @@ export function cardTokenOf(numbers: readonly number[]): string {
 }
 
 export type CardText =
-  | { readonly sort: 'token'; readonly token: string }
+  | { readonly kind: 'token'; readonly token: string }
   /** Begins like a card's token, and is none. */
-  | { readonly sort: 'misread' }
-  | { readonly sort: 'text'; readonly text: string };
+  | { readonly kind: 'misread' }
+  | { readonly kind: 'text'; readonly text: string };
 
 /** What was read, or typed from a card: blanks and hyphens don't count. */
 export function readCardText(text: string): CardText {
   const typed = text.toUpperCase().replace(/[\s-]/g, '');
   if (!typed.startsWith(prefix) || typed.length < length - 2 || typed.length > length + 2)
-    return { sort: 'text', text: text.trim() };
+    return { kind: 'text', text: text.trim() };
   const values = valuesOf(typed.slice(prefix.length));
   return typed.length === length && values !== null && weightedSum(values) === 0
-    ? { sort: 'token', token: typed }
-    : { sort: 'misread' };
+    ? { kind: 'token', token: typed }
+    : { kind: 'misread' };
 }
 
 /** What the code of a card carries. @param schoolId '' where there is none */

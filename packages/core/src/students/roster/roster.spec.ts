@@ -302,9 +302,9 @@ describe('a card’s code', () => {
     fc.assert(
       fc.property(numbers, (random) => {
         const token = cardTokenOf(random);
-        expect(readCardText(token)).toEqual({ sort: 'token', token });
+        expect(readCardText(token)).toEqual({ kind: 'token', token });
         expect(readCardText(` ${token.slice(0, 3).toLowerCase()}-${token.slice(3, 9)} ${token.slice(9)}`)).toEqual({
-          sort: 'token',
+          kind: 'token',
           token,
         });
       }),
@@ -318,11 +318,11 @@ describe('a card’s code', () => {
       fc.property(numbers, fc.integer({ min: 3, max: 15 }), fc.integer({ min: 1, max: 22 }), (random, at, step) => {
         const token = cardTokenOf(random);
         const wrong = slugAlphabet[(slugAlphabet.indexOf(token[at] ?? '') + step) % slugAlphabet.length] ?? '';
-        expect(readCardText(token.slice(0, at) + wrong + token.slice(at + 1))).toEqual({ sort: 'misread' });
+        expect(readCardText(token.slice(0, at) + wrong + token.slice(at + 1))).toEqual({ kind: 'misread' });
         if (at < 15 && token[at] !== token[at + 1])
           expect(
             readCardText(token.slice(0, at) + (token[at + 1] ?? '') + (token[at] ?? '') + token.slice(at + 2)),
-          ).toEqual({ sort: 'misread' });
+          ).toEqual({ kind: 'misread' });
       }),
     );
   });
@@ -335,8 +335,8 @@ describe('a card’s code', () => {
       cardPayload('id-and-name', student),
       cardPayload('id-and-name', { ...student, schoolId: '' }),
     ]).toEqual(['HPCX', '00123', '00123 Ann Lee', 'Ann Lee']);
-    expect(readCardText(' 00123 ')).toEqual({ sort: 'text', text: '00123' });
-    expect(readCardText('https://a.example')).toEqual({ sort: 'text', text: 'https://a.example' });
+    expect(readCardText(' 00123 ')).toEqual({ kind: 'text', text: '00123' });
+    expect(readCardText('https://a.example')).toEqual({ kind: 'text', text: 'https://a.example' });
     expect(() => cardTokenOf([1])).toThrow(RangeError);
   });
 });

@@ -1,5 +1,5 @@
 /** The ground: accounts, school, devices, classes, lessons, stations, materials, checks, rehearsals, sheets. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
 const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
@@ -171,14 +171,7 @@ const statements = [
   `ALTER TABLE class_devices ADD CONSTRAINT FK_df8a7a815dc177fd12ea3d848ad FOREIGN KEY (device_id) REFERENCES devices(id) ON DELETE CASCADE ON UPDATE CASCADE`,
 ];
 
-export class Ground1790208000000 implements MigrationInterface {
+export class Ground1790208000000 extends ForwardMigration {
   readonly name = 'Ground1790208000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }

@@ -1,16 +1,9 @@
 /** Files that the school's own server keeps, uploads under way, what materials show of them, and jobs. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class KeptHere1792100000000 implements MigrationInterface {
+export class KeptHere1792100000000 extends ForwardMigration {
   readonly name = 'KeptHere1792100000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

@@ -1,16 +1,9 @@
 /** Checks with several reasons, of links without a material, with limits by host; and when lessons were opened by schedule. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class AccessInDepth1793000000000 implements MigrationInterface {
+export class AccessInDepth1793000000000 extends ForwardMigration {
   readonly name = 'AccessInDepth1793000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

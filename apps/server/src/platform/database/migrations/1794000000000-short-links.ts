@@ -1,16 +1,9 @@
 /** Short links of the school's own with where they led and how often they were opened, and what real devices made of codes. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class ShortLinks1794000000000 implements MigrationInterface {
+export class ShortLinks1794000000000 extends ForwardMigration {
   readonly name = 'ShortLinks1794000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

@@ -1,16 +1,9 @@
 /** Looks of the school and pictures in the middle of codes, who has which, and pictures for web pages. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class Looks1795000000000 implements MigrationInterface {
+export class Looks1795000000000 extends ForwardMigration {
   readonly name = 'Looks1795000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

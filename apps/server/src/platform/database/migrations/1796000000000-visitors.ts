@@ -1,14 +1,7 @@
 /** From which networks a link is followed for somebody who is not signed in. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class Visitors1796000000000 implements MigrationInterface {
+export class Visitors1796000000000 extends ForwardMigration {
   readonly name = 'Visitors1796000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    await runner.query('ALTER TABLE schools ADD visitor_networks json NULL');
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = ['ALTER TABLE schools ADD visitor_networks json NULL'];
 }

@@ -1,16 +1,9 @@
 /** Sizes and distances chosen by hand, cameras that compress, and rehearsals that scripts ask for. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class Rehearsals1797000000000 implements MigrationInterface {
+export class Rehearsals1797000000000 extends ForwardMigration {
   readonly name = 'Rehearsals1797000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

@@ -1,16 +1,9 @@
 /** Sheets of many codes in one go, designs of the school's own, and what its printer does. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class Sheets1798000000000 implements MigrationInterface {
+export class Sheets1798000000000 extends ForwardMigration {
   readonly name = 'Sheets1798000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

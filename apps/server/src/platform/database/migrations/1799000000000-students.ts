@@ -1,16 +1,9 @@
 /** Students of rosters, imports that can be undone, cards with their tokens, and cards that were read. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class Students1799000000000 implements MigrationInterface {
+export class Students1799000000000 extends ForwardMigration {
   readonly name = 'Students1799000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

@@ -1,16 +1,9 @@
 /** Sessions that end when idle, sign-ins counted before they are tried, one row where two requests come at once, longer slugs. */
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { ForwardMigration } from '../forward-migration.js';
 
-export class Hardening1800000000000 implements MigrationInterface {
+export class Hardening1800000000000 extends ForwardMigration {
   readonly name = 'Hardening1800000000000';
-
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of statements) await runner.query(statement);
-  }
-
-  down(): Promise<void> {
-    throw new Error('migrations go forward only');
-  }
+  protected readonly statements = statements;
 }
 
 const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

@@ -1,13 +1,13 @@
 /** What an address asks for: `?use=printing&format=png&dpi=600`. */
-import { pictureDensities, pictureFormats, pictureUses, type PictureWish } from '@hapset/contract';
+import { pictureDensities, pictureFormats, pictureUses, type PictureOptions } from '@hapset/contract';
 import { ProblemError } from '../../platform/problem/problem.js';
 
 /** What is left out is the picture for a document. @throws ProblemError invalid */
-export function readPictureWish({
+export function readPictureOptions({
   use = 'document',
   format = 'png',
   dpi = '300',
-}: Readonly<Record<string, unknown>>): PictureWish {
+}: Readonly<Record<string, unknown>>): PictureOptions {
   return {
     use: oneOf(pictureUses, use, 'use'),
     format: oneOf(pictureFormats, format, 'format'),

@@ -1,7 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 
-/** A white sheet on the paper: one part of a page. */
-export function Sheet({
+/** One part of a page: white on the paper colour, with a title. */
+export function Panel({
   title,
   aside,
   action,
