@@ -3,7 +3,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 import { functionLength } from './scripts/lint/function-length.mjs';
-import { namedExports, noClock, parameters, themeColours } from './scripts/lint/syntax.mjs';
+import { namedExports, noClock, parameters, themeTokens } from './scripts/lint/syntax.mjs';
 
 const canParse = {
   object: 'URL',
@@ -61,7 +61,7 @@ export default tseslint.config(
       ...forbidSyntax(parameters, namedExports),
     },
   },
-  { files: ['apps/web/src/**/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeColours) },
+  { files: ['apps/web/src/**/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens) },
   // A journey is one story: cut in pieces, it would have to tell its beginning again and again.
   {
     files: ['e2e/**/*.spec.ts', '**/*.spec.ts'],

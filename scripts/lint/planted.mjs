@@ -55,6 +55,18 @@ const plantedCode = [
     expected: 'take a token',
   },
   { name: 'a colour in a style', file: page, code: component("style={{ color: 'red' }}"), expected: 'take a token' },
+  {
+    name: 'a type size of its own',
+    file: page,
+    code: component('className="m-0 text-[14.5px]"'),
+    expected: 'take a type size or a radius',
+  },
+  {
+    name: 'a radius of its own, computed',
+    file: page,
+    code: 'export const Planted = ({ a }: { a: string }) => <p className={`${a} rounded-[7px]`}>x</p>;',
+    expected: 'take a type size or a radius',
+  },
   { name: 'export *', file: server, code: "export * from './lesson.service.js';", expected: 'Name what you export' },
   {
     name: 'six parameters',

@@ -27,8 +27,12 @@ const palette =
 const parts = 'text|bg|border|fill|stroke|ring|from|to|via|divide|outline|accent|caret|decoration|shadow';
 const token = 'A colour of its own: take a token of platform/design/theme.css.';
 
-/** Colours come from the theme: dark rooms and contrast are looked after there. */
-export const themeColours = [
+const size = 'A size of its own: take a type size or a radius of platform/design/theme.css.';
+
+/** Colours, type sizes and radii come from the theme: dark rooms, contrast and large type are looked after there. */
+export const themeTokens = [
+  { selector: `Literal[value=/(?:^|[\\s:])(?:text|rounded)-\\[[\\d.]+(?:px|r?em)\\]/]`, message: size },
+  { selector: `TemplateElement[value.raw=/(?:^|[\\s:])(?:text|rounded)-\\[[\\d.]+(?:px|r?em)\\]/]`, message: size },
   { selector: `Literal[value=/-\\[#[0-9a-f]{3,8}\\]/i]`, message: token },
   { selector: `TemplateElement[value.raw=/-\\[#[0-9a-f]{3,8}\\]/i]`, message: token },
   { selector: `Literal[value=/(?:^|[\\s:])(?:${parts})-(?:${palette})(?:-\\d{2,3})?(?:$|[\\s/])/]`, message: token },

@@ -14,10 +14,10 @@ function VisitorFrame(): ReactElement {
   return (
     <div className="min-h-screen">
       <header className="flex min-h-12 items-center gap-4 bg-band px-4 sm:px-7">
-        <span className="font-heading text-[19px] font-bold">{school ?? 'Hapset'}</span>
+        <span className="font-heading text-part font-bold">{school ?? 'Hapset'}</span>
         <Link
           to="/sign-in?next=/inspect"
-          className="ml-auto flex min-h-9 items-center text-[14px] font-semibold text-ink/80"
+          className="ml-auto flex min-h-9 items-center text-row font-semibold text-ink/80"
         >
           Sign in
         </Link>

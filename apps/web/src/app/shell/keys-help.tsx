@@ -15,11 +15,11 @@ const keys = [
 export function KeysHelp({ onClose }: { readonly onClose: () => void }): ReactElement {
   return (
     <Dialog title="Keys" onClose={onClose}>
-      <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2.5 text-[14.5px]">
+      <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2.5 text-body">
         {keys.map(([key, words]) => (
           <div key={key} className="contents">
             <dt>
-              <kbd className="rounded-[4px] border border-line-strong bg-paper px-2 py-0.5 font-mono text-[13px] whitespace-nowrap">
+              <kbd className="rounded-fine border border-line-strong bg-paper px-2 py-0.5 font-mono text-note whitespace-nowrap">
                 {key}
               </kbd>
             </dt>

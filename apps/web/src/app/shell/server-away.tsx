@@ -11,7 +11,7 @@ export function ServerAway(): ReactElement | null {
   return (
     <p
       role="status"
-      className="sticky top-0 z-30 m-0 border-b border-stop bg-sheet px-4 py-2 text-center text-[14.5px] font-semibold"
+      className="sticky top-0 z-30 m-0 border-b border-stop bg-sheet px-4 py-2 text-center text-body font-semibold"
     >
       The server can’t answer just now. It tries again by itself. What you typed stays here.
     </p>

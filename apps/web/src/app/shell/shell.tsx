@@ -31,7 +31,7 @@ export function Shell(): ReactElement {
         To the content
       </a>
       <div className="flex min-h-12 flex-wrap items-end gap-x-2 bg-band px-3 pt-1.5 sm:px-7">
-        <NavLink to="/" className="mr-3 self-center font-heading text-[21px] font-bold text-ink no-underline">
+        <NavLink to="/" className="mr-3 self-center font-heading text-dialog font-bold text-ink no-underline">
           Hapset
         </NavLink>
         <nav aria-label="Parts" className="order-last flex w-full overflow-x-auto sm:order-none sm:w-auto">
@@ -40,20 +40,20 @@ export function Shell(): ReactElement {
               key={to}
               to={to}
               className={({ isActive }) =>
-                `flex min-h-10 items-center rounded-t-[10px] px-[18px] text-[14.5px] font-semibold no-underline ${isActive ? 'bg-paper text-ink' : 'text-ink/75 hover:text-ink'}`
+                `flex min-h-10 items-center rounded-t-[10px] px-[18px] text-body font-semibold no-underline ${isActive ? 'bg-paper text-ink' : 'text-ink/75 hover:text-ink'}`
               }
             >
               {label}
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto flex items-center gap-1 self-center text-[14px]">
+        <div className="ml-auto flex items-center gap-1 self-center text-row">
           <button
             type="button"
             onClick={find}
             className="hidden min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5 sm:flex"
           >
-            Find <kbd className="rounded-[4px] border border-line-strong bg-sheet px-1.5 font-mono text-[12.5px]">/</kbd>
+            Find <kbd className="rounded-fine border border-line-strong bg-sheet px-1.5 font-mono text-fine">/</kbd>
           </button>
           <span className="hidden px-2 text-ink/80 md:inline">{session?.name}</span>
           <button

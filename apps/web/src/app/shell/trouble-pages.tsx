@@ -23,7 +23,7 @@ function Trouble({ title, words }: { readonly title: string; readonly words: str
   }, [title]);
   return (
     <div className="mx-auto max-w-[560px] px-5 py-20 text-center">
-      <h1 className="m-0 text-[27px]">{title}</h1>
+      <h1 className="m-0 text-page">{title}</h1>
       <p className="text-muted">{words}</p>
       <Link to="/" reloadDocument className={buttonClass('main')}>
         To the start page

@@ -54,14 +54,14 @@ export function KindForm({
       onSubmit={(event) => void form.handleSubmit((values) => onSend(toContent(kind, values)))(event)}
     >
       <div className="grid grid-cols-2 gap-4">
-        <p className="col-span-2 m-0 text-[14px] text-muted">{about}</p>
+        <p className="col-span-2 m-0 text-row text-muted">{about}</p>
         {fields.map((field) => (
           <div key={field.name} className={field.half ? 'col-span-2 sm:col-span-1' : 'col-span-2'}>
             <Field field={field} register={form.register} errors={form.formState.errors} />
           </div>
         ))}
         {failure !== null && (
-          <p role="alert" className="col-span-2 m-0 text-[14px] font-semibold text-stop">
+          <p role="alert" className="col-span-2 m-0 text-row font-semibold text-stop">
             {failure}
           </p>
         )}
@@ -108,7 +108,7 @@ function Field({
   }
   if (input === 'tick') {
     return (
-      <label className="flex min-h-9 items-center gap-2.5 text-[15px]">
+      <label className="flex min-h-9 items-center gap-2.5 text-field">
         <input type="checkbox" className="size-4 accent-ink" {...register(name)} /> {label}
       </label>
     );

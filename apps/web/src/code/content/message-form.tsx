@@ -27,7 +27,7 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
       }}
     >
       <div>
-        <p className="mt-0 mb-4 text-[14px] text-muted">
+        <p className="mt-0 mb-4 text-row text-muted">
           Every scanner shows it, without any network. Each character counts, in steps.
         </p>
         <TextArea
@@ -39,7 +39,7 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
           problem={words.length > limits.wordsLength ? 'Longer than a code can hold.' : undefined}
         />
         {failure !== null && (
-          <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+          <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
             {failure}
           </p>
         )}

@@ -45,7 +45,7 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
       }
     >
       {bring.isError && (
-        <p role="alert" className="mt-0 mb-2 text-[13.5px] font-semibold text-stop">
+        <p role="alert" className="mt-0 mb-2 text-small font-semibold text-stop">
           {wordsFor(bring.error)}
         </p>
       )}
@@ -71,7 +71,7 @@ function SizeControl({
   const { least, most } = lookLimits.side;
   const byHand = centre.side !== null;
   return (
-    <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-line pt-3 text-[14.5px]">
+    <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-line pt-3 text-body">
       <label className="flex min-h-9 items-center gap-2">
         <input
           type="checkbox"
@@ -96,7 +96,7 @@ function SizeControl({
           <span className="w-12 text-muted">{percent(centre.side ?? least)}</span>
         </label>
       )}
-      {now === null && <span className="text-[13.5px] text-muted">On codes with more repair it shows.</span>}
+      {now === null && <span className="text-small text-muted">On codes with more repair it shows.</span>}
     </div>
   );
 }

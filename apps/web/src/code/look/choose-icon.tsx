@@ -20,7 +20,7 @@ export function ChooseIcon({ chosen, none, onChoose }: Props): ReactElement {
         placeholder="Find an icon"
         value={find}
         onChange={(event) => setFind(event.target.value)}
-        className="min-h-9 w-full max-w-64 rounded-small border border-line-strong bg-sheet px-3 text-[14.5px] placeholder:text-muted"
+        className="min-h-9 w-full max-w-64 rounded-small border border-line-strong bg-sheet px-3 text-body placeholder:text-muted"
       />
       <ul aria-label="Icons" className="m-0 mt-2 flex max-h-[132px] list-none flex-wrap gap-1 overflow-y-auto p-0.5">
         {found.map((name) => (
@@ -37,7 +37,7 @@ export function ChooseIcon({ chosen, none, onChoose }: Props): ReactElement {
             </button>
           </li>
         ))}
-        {found.length === 0 && <li className="py-2 text-[14px] text-muted">{none}</li>}
+        {found.length === 0 && <li className="py-2 text-row text-muted">{none}</li>}
       </ul>
     </>
   );

@@ -84,8 +84,8 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
             }
           />
           <span className="min-w-0 leading-snug">
-            <span className="block text-[14.5px] font-semibold break-words">{name}</span>
-            <span className="block text-[13px] text-muted">
+            <span className="block text-body font-semibold break-words">{name}</span>
+            <span className="block text-note text-muted">
               {[isNow ? 'chosen now' : '', worst ? lookReasonWords[worst].short : '']
                 .filter((part) => part !== '')
                 .join(' · ')}

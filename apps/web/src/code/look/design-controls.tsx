@@ -31,7 +31,7 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
         <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
           <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
           <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
-          <label className="flex min-h-9 items-center gap-2 text-[14.5px]">
+          <label className="flex min-h-9 items-center gap-2 text-body">
             <input
               type="checkbox"
               className="size-4 accent-ink"
@@ -166,7 +166,7 @@ function Colour({
   };
   return (
     <div>
-      <label htmlFor={id} className="mb-1 block text-[13.5px] font-semibold">
+      <label htmlFor={id} className="mb-1 block text-small font-semibold">
         {label}
       </label>
       <span className="flex items-center gap-2">
@@ -185,7 +185,7 @@ function Colour({
           spellCheck={false}
           maxLength={7}
           onChange={(event) => typed(event.target.value)}
-          className="min-h-9 w-[92px] rounded-small border border-line-strong bg-sheet px-2 font-mono text-[14px]"
+          className="min-h-9 w-[92px] rounded-small border border-line-strong bg-sheet px-2 font-mono text-row"
         />
       </span>
     </div>

@@ -50,11 +50,11 @@ export default function LessonLook({
       {sample ? (
         <ChooseLook sample={sample} now={lesson.look} disabled={choose.isPending} onChoose={take} />
       ) : (
-        <p className="m-0 text-[14.5px]">There is no code in this lesson yet. Add a station first.</p>
+        <p className="m-0 text-body">There is no code in this lesson yet. Add a station first.</p>
       )}
       {own.length > 0 && <OwnLooks bench={bench} />}
       {lesson.look !== null && (
-        <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
+        <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
           <span className="flex-1">
             {lesson.look === plainLookChoice ? 'This lesson is plain by choice.' : 'This lesson has a look of its own.'}{' '}
             Without a choice the school decides.
@@ -92,7 +92,7 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
     onSettled: changed,
   });
   return (
-    <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px]">
+    <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row">
       <span className="flex-1">
         {own.map(({ name }) => `“${name}”`).join(', ')}{' '}
         {own.length === 1 ? 'has a look of its own and keeps' : 'have looks of their own and keep'} it.

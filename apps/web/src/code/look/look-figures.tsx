@@ -55,8 +55,8 @@ export function Figure({
       <span className="mt-px shrink-0">
         <StateMark mark={mark} words={title} />
       </span>
-      <div className="min-w-0 flex-1 text-[13px] leading-snug text-muted">
-        <p className="m-0 text-[14.5px] text-ink">
+      <div className="min-w-0 flex-1 text-note leading-snug text-muted">
+        <p className="m-0 text-body text-ink">
           <strong>{title}</strong> {figure}
         </p>
         <div>{children}</div>
@@ -77,7 +77,7 @@ export function ReasonList({
   return (
     <ul className="m-0 flex list-none flex-col gap-2 p-0" aria-label="What is wrong with this look">
       {judgement.reasons.map((reason) => (
-        <li key={reason} className="flex items-start gap-2.5 text-[14px]">
+        <li key={reason} className="flex items-start gap-2.5 text-row">
           <span className="mt-0.5 shrink-0">
             <StateMark
               mark={standing([reason]).state}

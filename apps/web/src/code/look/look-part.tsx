@@ -77,7 +77,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
               />
             </Suspense>
             {before !== null && (
-              <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
+              <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
                 <span className="flex-1">
                   {before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a
                   choice, lesson and school decide.
@@ -108,7 +108,7 @@ function FreeLevel({
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
   return (
-    <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-[14px]">
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-row">
       <span className="flex-1">Level {level} repairs more and the code stays as coarse as it is.</span>
       <Button
         disabled={change.isPending}

@@ -72,7 +72,7 @@ export function LooksPage(): ReactElement {
         </ul>
       )}
       {!mayRule && looks.data && looks.data.madeBy === 'administrator' && (
-        <p className="mt-3 mb-0 text-[13.5px] text-muted">At this school the administrator makes looks.</p>
+        <p className="mt-3 mb-0 text-small text-muted">At this school the administrator makes looks.</p>
       )}
     </>
   );
@@ -152,10 +152,10 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
           words={judgement.state === 'done' ? 'Leaves enough' : 'To be looked at'}
         />
         <div className="min-w-0 flex-1 leading-snug">
-          <Link to={lookAddress(look)} className="text-[15.5px] font-semibold break-words text-ink">
+          <Link to={lookAddress(look)} className="text-lead font-semibold break-words text-ink">
             {name}
           </Link>
-          <p className="m-0 text-[13px] text-muted">
+          <p className="m-0 text-note text-muted">
             {[worst ? lookReasonWords[worst].short : '', ...facts].filter((part) => part !== '').join(' · ')}
           </p>
         </div>

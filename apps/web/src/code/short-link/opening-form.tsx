@@ -56,9 +56,9 @@ export function OpeningForm({
         />
       </div>
       <fieldset className="m-0 flex flex-wrap items-end gap-x-4 gap-y-2 border-0 p-0">
-        <legend className="mb-1 text-[13.5px] font-semibold">Only on these days</legend>
+        <legend className="mb-1 text-small font-semibold">Only on these days</legend>
         {dayNames.map((name, index) => (
-          <label key={name} className="flex min-h-9 items-center gap-1.5 text-[14px]">
+          <label key={name} className="flex min-h-9 items-center gap-1.5 text-row">
             <input type="checkbox" value={String(index + 1)} className="size-4 accent-ink" {...register('days')} />{' '}
             {name}
           </label>

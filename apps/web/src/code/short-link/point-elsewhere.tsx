@@ -52,9 +52,9 @@ export function PointElsewhere({
           if (link !== '') check.mutate(link);
         }}
       >
-        <p className="m-0 text-[14px]">
+        <p className="m-0 text-row">
           <span className="block text-muted">It leads to</span>
-          <span className="font-mono text-[13.5px] break-all">{before}</span>
+          <span className="font-mono text-small break-all">{before}</span>
         </p>
         <TextArea
           label="New target"
@@ -65,12 +65,12 @@ export function PointElsewhere({
           autoFocus
         />
         {check.isPending && (
-          <p role="status" className="m-0 text-[14.5px] text-muted">
+          <p role="status" className="m-0 text-body text-muted">
             Opening it as a student…
           </p>
         )}
         {verdict !== null && check.data && (
-          <div role="status" className="text-[14.5px]">
+          <div role="status" className="text-body">
             <p className="m-0 flex items-center gap-2 font-semibold">
               <StateMark
                 mark={verdict === 'open' ? 'done' : letsIn(verdict) ? 'look-at' : 'stop'}
@@ -87,7 +87,7 @@ export function PointElsewhere({
           </div>
         )}
         {(check.isError || check.data === null || change.isError) && (
-          <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+          <p role="alert" className="m-0 text-row font-semibold text-stop">
             {check.data === null
               ? 'It was not opened within a minute. Try it once more.'
               : wordsFor(check.error ?? change.error)}

@@ -9,7 +9,7 @@ export function ReplaceShortLink({ materialId }: { readonly materialId: string }
   const replace = useReplaceShortLink();
   const notice = useNotice();
   return (
-    <span className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[13.5px]">
+    <span className="flex flex-wrap items-center gap-x-3 gap-y-1 text-small">
       <span className="text-look">
         Replace before the next print: it is short enough to be guessed. Printed codes go on working.
       </span>

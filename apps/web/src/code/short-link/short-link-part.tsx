@@ -39,13 +39,13 @@ export function ShortLinkPart({
         aside={`${carried ? '' : 'not in the code now; '}${link.open ? '' : 'closed just now; '}${link.opens === 0 ? 'not opened yet' : `opened ${plural(link.opens, 'time')}`}`}
         action={material.link !== null && <Button onClick={() => setPointing(true)}>Point elsewhere</Button>}
       >
-        <p className="m-0 font-mono text-[16px] break-all">{link.inLetters}</p>
-        <p className="mt-0.5 mb-0 text-[13.5px] text-muted">
+        <p className="m-0 font-mono text-group break-all">{link.inLetters}</p>
+        <p className="mt-0.5 mb-0 text-small text-muted">
           As it stands on paper, for who can’t scan. Blanks and small letters do no harm.
         </p>
         {link.shortForm && <ReplaceShortLink materialId={material.id} />}
-        <details className="mt-1.5 text-[14px]" onToggle={(event) => setShown(event.currentTarget.open)}>
-          <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">
+        <details className="mt-1.5 text-row" onToggle={(event) => setShown(event.currentTarget.open)}>
+          <summary className="w-fit cursor-pointer py-1 text-small text-muted">
             Opening hours, openings and history
           </summary>
           {shown && <Details page={page} />}
@@ -71,7 +71,7 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
   return (
     <div className="flex flex-col gap-4 pt-1">
       <section>
-        <h3 className="m-0 text-[14.5px]">
+        <h3 className="m-0 text-body">
           {isAlwaysOpen(data.opening) ? 'Open at any time' : 'Opening hours, by the school’s clock'}
         </h3>
         <OpeningForm link={data} page={page} lesson={lesson && lessonOpening(lesson)} />
@@ -85,7 +85,7 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
 function Openings({ link: { days, hours, visitors, opens } }: { readonly link: ShortLinkDetails }): ReactElement {
   return (
     <section>
-      <h3 className="m-0 text-[14.5px]">Openings in the last 30 days</h3>
+      <h3 className="m-0 text-body">Openings in the last 30 days</h3>
       {opens === 0 ? (
         <p className="m-0 text-muted">None yet. Each opening counts once; robots and link previews don’t.</p>
       ) : (
@@ -123,7 +123,7 @@ function History({
   const change = useChangeMaterial(material.id);
   return (
     <section>
-      <h3 className="m-0 text-[14.5px]">Where it led before</h3>
+      <h3 className="m-0 text-body">Where it led before</h3>
       {turns.length === 0 ? (
         <p className="m-0 text-muted">It has led to one page only.</p>
       ) : (
@@ -133,8 +133,8 @@ function History({
               key={turn.at + turn.from}
               className="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-b-0"
             >
-              <span className="min-w-0 flex-1 font-mono text-[13px] break-all">{turn.from}</span>
-              <span className="text-[13px] text-muted">until {ago(turn.at)}</span>
+              <span className="min-w-0 flex-1 font-mono text-note break-all">{turn.from}</span>
+              <span className="text-note text-muted">until {ago(turn.at)}</span>
               {material.link !== null && turn.from !== material.link && (
                 <Button
                   tone="quiet"

@@ -41,7 +41,7 @@ export function ShortLinksPage(): ReactElement {
               placeholder="Find by title, target or letters"
               value={find}
               onChange={(event) => setFind(event.target.value)}
-              className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+              className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
             />
             <a className={buttonClass()} href={`${addressOf(routes.shortLinksCsv, {})}?${query}`} download>
               Save as a list
@@ -56,7 +56,7 @@ export function ShortLinksPage(): ReactElement {
             type="button"
             aria-pressed={choice === filter}
             onClick={() => setFilter(choice)}
-            className={`min-h-9 rounded-small border px-3 text-[14px] font-semibold ${choice === filter ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
+            className={`min-h-9 rounded-small border px-3 text-row font-semibold ${choice === filter ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
           >
             {filterWords[choice]}
           </button>
@@ -67,7 +67,7 @@ export function ShortLinksPage(): ReactElement {
       {list.isSuccess && rows.length === 0 && <Nothing filtered={wanted !== '' || filter !== 'all'} />}
       {rows.length > 0 && (
         <>
-          <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
+          <p className="mt-0 mb-2 text-row text-muted" role="status">
             {plural(list.data?.pages[0]?.total ?? 0, 'short link')}
           </p>
           <ul
@@ -104,29 +104,29 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
     row;
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3 last:border-b-0 sm:px-5 md:grid-cols-[150px_minmax(0,1fr)_190px_150px] md:items-center">
-      <span className="font-mono text-[15px] font-semibold" title={address}>
+      <span className="font-mono text-field font-semibold" title={address}>
         {slug}
         {!carried && target !== null && (
-          <span className="block font-sans text-[13px] font-normal text-muted">not in its code now</span>
+          <span className="block font-sans text-note font-normal text-muted">not in its code now</span>
         )}
       </span>
       <span className="min-w-0">
         {target === null ? (
-          <span className="block text-[15px] font-semibold">{title}</span>
+          <span className="block text-field font-semibold">{title}</span>
         ) : (
-          <Link to={`/shelf/${materialId}#short-link`} className="block text-[15px] font-semibold text-ink">
+          <Link to={`/shelf/${materialId}#short-link`} className="block text-field font-semibold text-ink">
             {title}
           </Link>
         )}
-        <span className="block truncate font-mono text-[13px] text-muted" title={target ?? ''}>
+        <span className="block truncate font-mono text-note text-muted" title={target ?? ''}>
           {target ?? 'taken off the shelf'}
         </span>
         {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
         {lessons.length > 0 && (
-          <span className="block truncate text-[13px] text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>
+          <span className="block truncate text-note text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>
         )}
       </span>
-      <span className="flex items-center gap-2 text-[14px]">
+      <span className="flex items-center gap-2 text-row">
         <StateMark
           mark={markOf(row)}
           words={target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
@@ -134,13 +134,13 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
         <span>
           {target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
           {checkedAt !== null && target !== null && (
-            <span className="block text-[13px] text-muted">{ago(checkedAt)}</span>
+            <span className="block text-note text-muted">{ago(checkedAt)}</span>
           )}
         </span>
       </span>
-      <span className="text-[14px]">
+      <span className="text-row">
         {opens === 0 ? 'not scanned yet' : `opened ${plural(opens, 'time')}`}
-        <span className="block text-[13px] text-muted">
+        <span className="block text-note text-muted">
           {sheets === 0 ? 'on no sheet' : `on ${plural(sheets, 'sheet')}`}
         </span>
       </span>

@@ -33,7 +33,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
     return (
       <div id="carries">
         <Panel mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
-          <p className="m-0 text-[14.5px]">
+          <p className="m-0 text-body">
             No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it,
             or put it on a page of its own.
           </p>
@@ -67,15 +67,15 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
             />
           ))}
         </ul>
-        {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-[14px] text-muted">{rungReasonWords[ladder.reason]}</p>}
+        {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-row text-muted">{rungReasonWords[ladder.reason]}</p>}
         {act !== null && ignoredBy.length > 0 && (
-          <p className="mt-2 mb-0 flex items-center gap-2 text-[14px]">
+          <p className="mt-2 mb-0 flex items-center gap-2 text-row">
             <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what
             to do then.
           </p>
         )}
         {readiness.carries.grain === 'very-fine' && code.charactersToShrink !== null && (
-          <p className="mt-2 mb-0 text-[14px]">
+          <p className="mt-2 mb-0 text-row">
             {plural(code.charactersToShrink, 'character')} fewer make the code one step coarser;{' '}
             {code.charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from
             farther away.
@@ -83,7 +83,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
         )}
         <OfferPage page={page} />
         <ChooseLevel page={page} />
-        <details className="text-[13.5px] text-muted">
+        <details className="text-small text-muted">
           <summary className="w-fit cursor-pointer py-1">In figures, and in terms of the standard</summary>
           <RungFigures page={page} />
           <p className="m-0">
@@ -100,7 +100,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
 function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): ReactElement {
   return (
     <div className="mb-2 overflow-x-auto">
-      <table className="w-full border-collapse text-left text-[13.5px]">
+      <table className="w-full border-collapse text-left text-small">
         <thead>
           <tr className="border-b border-line">
             {['Carries', 'Version', 'Level', 'Side of a module', 'Fits still', 'Next coarser step'].map((name) => (
@@ -162,19 +162,19 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
         {picture ? (
           <CodePicture drawing={picture} label="" className="size-11 shrink-0" />
         ) : (
-          <span aria-hidden className="size-11 shrink-0 rounded-[6px] border border-dashed border-line-strong" />
+          <span aria-hidden className="size-11 shrink-0 rounded-step border border-dashed border-line-strong" />
         )}
         <div className="min-w-0">
-          <p className="m-0 text-[15px] font-semibold">
+          <p className="m-0 text-field font-semibold">
             {title}
             {recommended && (
-              <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-[12.5px] font-semibold">recommended</span>
+              <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-fine font-semibold">recommended</span>
             )}
           </p>
-          <p className="m-0 truncate font-mono text-[13px] text-muted" title={payload}>
+          <p className="m-0 truncate font-mono text-note text-muted" title={payload}>
             {toCome ? payload.replace(/[^/]+$/, '…') : payload}
           </p>
-          <p className="m-0 text-[13px] text-muted">
+          <p className="m-0 text-note text-muted">
             {isNow && 'carried now, '}
             {dependence(rung, page)}
           </p>
@@ -270,8 +270,8 @@ function useTaking({ material }: MaterialPage): Taking {
 function Figure({ title, figure }: { readonly title: string; readonly figure: string }): ReactElement {
   return (
     <div className="min-w-24 leading-snug">
-      <p className="m-0 text-[15px] font-semibold">{title}</p>
-      <p className="m-0 text-[13px] text-muted">{figure}</p>
+      <p className="m-0 text-field font-semibold">{title}</p>
+      <p className="m-0 text-note text-muted">{figure}</p>
     </div>
   );
 }

@@ -17,8 +17,8 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
   // Where it was left alone, the figures at hand are those of M raised for nothing.
   const free = levels.find(({ level }) => level === 'M')?.figures ?? null;
   return (
-    <details className="mt-1.5 text-[14px]" open={chosen !== null}>
-      <summary className="w-fit cursor-pointer py-1 text-[13.5px] text-muted">
+    <details className="mt-1.5 text-row" open={chosen !== null}>
+      <summary className="w-fit cursor-pointer py-1 text-small text-muted">
         How much damage it survives{chosen === null ? '' : `: level ${chosen}, chosen by hand`}
       </summary>
       <fieldset className="m-0 mt-1 border-0 p-0" disabled={change.isPending}>

@@ -19,7 +19,7 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
               key={version}
               aria-current={here ? 'step' : undefined}
               aria-label={`${modules} by ${modules}, up to ${plural(upTo, 'character')}${here ? ', now' : ''}`}
-              className={`relative flex min-w-0 flex-1 flex-col justify-between overflow-hidden rounded-[6px] border px-1.5 py-1 text-[12.5px] leading-tight ${here ? 'border-marker-line bg-marker-soft' : 'border-line bg-paper text-muted'}`}
+              className={`relative flex min-w-0 flex-1 flex-col justify-between overflow-hidden rounded-step border px-1.5 py-1 text-fine leading-tight ${here ? 'border-marker-line bg-marker-soft' : 'border-line bg-paper text-muted'}`}
               style={{ height: `${Math.round((100 * first) / modules)}%` }}
             >
               {here && (
@@ -37,7 +37,7 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
           );
         })}
       </ol>
-      <p className="mt-1.5 mb-0 text-[13.5px]" role="status">
+      <p className="mt-1.5 mb-0 text-small" role="status">
         {growthSentence({ characters, steps, now })}
       </p>
     </div>

@@ -32,14 +32,14 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
   const ignored = ignoring(devices, act).map(({ name }) => name);
   if (payload === null || payload === '') {
     return (
-      <div className="flex aspect-square w-full max-w-48 items-center justify-center rounded-sheet border border-dashed border-line-strong p-4 text-center text-[13.5px] text-muted">
+      <div className="flex aspect-square w-full max-w-48 items-center justify-center rounded-sheet border border-dashed border-line-strong p-4 text-center text-small text-muted">
         The code appears here when nothing is missing.
       </div>
     );
   }
   if (code === null) {
     return (
-      <div role="status" className="text-[14px]">
+      <div role="status" className="text-row">
         <p className="m-0 flex items-center gap-2 font-semibold">
           <StateMark mark="stop" words="Too long" /> Longer than a code can hold
         </p>
@@ -57,7 +57,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
           label="The code as it would be now"
           className="w-36 shrink-0 rounded-sheet border border-line bg-print"
         />
-        <p className="m-0 text-[13.5px]">
+        <p className="m-0 text-small">
           <strong>{grainWords[grainOf(code.plan.version)]}</strong>
           <br />
           {code.plan.modules} × {code.plan.modules}
@@ -80,7 +80,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
 
 function Remark({ children }: { readonly children: ReactNode }): ReactElement {
   return (
-    <div className="mt-2 flex gap-2 text-[13.5px]">
+    <div className="mt-2 flex gap-2 text-small">
       <span className="mt-0.5 shrink-0">
         <StateMark mark="look-at" words="To be looked at" />
       </span>

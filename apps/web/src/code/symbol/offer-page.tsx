@@ -29,7 +29,7 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
       },
     );
   return (
-    <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-small border border-line-strong px-3 py-2 text-[14px]">
+    <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-small border border-line-strong px-3 py-2 text-row">
       {code && (
         <span className="flex min-w-0 flex-1 items-center gap-2">
           <StateMark mark="look-at" words="To be looked at" />

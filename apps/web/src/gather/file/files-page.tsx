@@ -57,7 +57,7 @@ export function FilesPage(): ReactElement {
 function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { readonly page: FilesView }): ReactElement {
   const part = Math.min(1, usedBytes / teacherLimitBytes);
   return (
-    <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
+    <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
       <div
         role="meter"
         aria-label="Room that your files take"
@@ -97,9 +97,9 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-line px-4 py-2.5 last:border-b-0 sm:px-5">
       {file.media === 'picture' ? (
-        <img src={`${file.address}/w640`} alt="" className="size-11 shrink-0 rounded-[4px] object-cover" />
+        <img src={`${file.address}/w640`} alt="" className="size-11 shrink-0 rounded-fine object-cover" />
       ) : (
-        <span className="flex size-11 shrink-0 items-center justify-center rounded-[4px] bg-band text-[12.5px] font-semibold">
+        <span className="flex size-11 shrink-0 items-center justify-center rounded-fine bg-band text-fine font-semibold">
           {endingOf(file.name)}
         </span>
       )}
@@ -116,14 +116,14 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur();
           }}
-          className="-ml-[7px] min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-[15px] font-semibold hover:border-line-strong focus:border-ink"
+          className="-ml-[7px] min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-field font-semibold hover:border-line-strong focus:border-ink"
         />
-        <p className="m-0 text-[13.5px] text-muted">
+        <p className="m-0 text-small text-muted">
           {mediaWords[file.media]}, {bytes(file.sizeBytes)}
           {file.widthPx !== null && `, ${file.widthPx} × ${file.heightPx}`}
         </p>
       </div>
-      <p className="m-0 max-w-72 text-[13.5px] text-muted">
+      <p className="m-0 max-w-72 text-small text-muted">
         {file.usedIn.length === 0 ? (
           'shown nowhere'
         ) : (

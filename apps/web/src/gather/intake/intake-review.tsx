@@ -132,11 +132,11 @@ const ReviewRow = memo(function ReviewRow(props: RowProps): ReactElement {
         ) : (
           <ItemText item={item} row={row} onPage={() => props.onPage(item.pasted)} devices={props.devices} />
         )}
-        {beside.length > 0 && <p className="m-0 text-[13px] text-muted">{beside.join(' · ')}</p>}
+        {beside.length > 0 && <p className="m-0 text-note text-muted">{beside.join(' · ')}</p>}
         <Repairs row={row} onTakeBack={(kind) => onTakeBack(item.pasted, kind)} />
       </div>
       {row.duplicate !== null && (
-        <label className="flex min-h-8 shrink-0 items-center gap-2 text-[13.5px]">
+        <label className="flex min-h-8 shrink-0 items-center gap-2 text-small">
           {row.duplicate === 'already-here' ? 'Here already' : 'Twice in this list'}
           <span className="font-semibold text-ink">
             <input
@@ -170,14 +170,14 @@ function LinkText({
   const kind = kindOf(row, item, catalogue);
   return (
     <>
-      {item.title !== null && <p className="m-0 text-[14.5px] font-semibold">{item.title}</p>}
-      <p className="m-0 font-mono text-[13.5px] break-all">{item.link}</p>
-      <p className="m-0 flex flex-wrap items-center gap-x-1.5 text-[13px] text-muted">
+      {item.title !== null && <p className="m-0 text-body font-semibold">{item.title}</p>}
+      <p className="m-0 font-mono text-small break-all">{item.link}</p>
+      <p className="m-0 flex flex-wrap items-center gap-x-1.5 text-note text-muted">
         <KindChoice link={item.link} kind={kind} onKind={(choice) => onKind(item.pasted, choice)} />
         {described && <span>{described.service.name}</span>}
       </p>
       {role !== 'student' && (
-        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
           <StateMark mark="look-at" words="To be looked at" />
           <span className="min-w-0">
             {roleSentences[role]}{' '}
@@ -195,7 +195,7 @@ function LinkText({
         </p>
       )}
       {row.insteadOf !== null && (
-        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
           <span className="text-done">
             The student’s link, in the place of <span className="font-mono break-all">{row.insteadOf}</span>
           </span>
@@ -230,7 +230,7 @@ function KindChoice({
       onPointerEnter={() => setWanted(true)}
       onFocus={() => setWanted(true)}
       onChange={(event) => onKind(event.target.value as LinkKind)}
-      className="-ml-1 min-h-8 rounded-small bg-transparent px-1 text-[13px] font-semibold text-ink/80 hover:bg-ink/5"
+      className="-ml-1 min-h-8 rounded-small bg-transparent px-1 text-note font-semibold text-ink/80 hover:bg-ink/5"
     >
       {(wanted ? linkKinds : [kind]).map((choice) => (
         <option key={choice} value={choice}>
@@ -255,8 +255,8 @@ function ItemText({
   if (item.kind === 'words') {
     return (
       <>
-        <p className="m-0 text-[14.5px] break-words">{item.words}</p>
-        <p className="m-0 text-[13px] text-muted">
+        <p className="m-0 text-body break-words">{item.words}</p>
+        <p className="m-0 text-note text-muted">
           {item.title !== null && `${item.title} · `}
           {row.onPage
             ? 'Written page: the code carries its address.'
@@ -268,8 +268,8 @@ function ItemText({
   }
   return (
     <>
-      <p className="m-0 font-mono text-[13.5px] break-all">{item.pasted}</p>
-      <p className="m-0 text-[13.5px] text-stop">
+      <p className="m-0 font-mono text-small break-all">{item.pasted}</p>
+      <p className="m-0 text-small text-stop">
         {item.problem === 'scheme-not-web'
           ? 'Phones open only addresses that begin with http or https.'
           : 'This is no whole address. Copy it once more from the address bar.'}
@@ -295,7 +295,7 @@ function TooLong({
   const tooFine = size?.ok ? tooFineInTheHand(modulesOf(size.value.version), devices).map(({ name }) => name) : [];
   if (!none && tooFine.length === 0 && !onPage) return null;
   return (
-    <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-[13.5px]">
+    <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
       {!onPage && <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'To be looked at'} />}
       {!onPage && (
         <span className="min-w-0">
@@ -319,7 +319,7 @@ function Repairs({
   const repairs = row.item.kind === 'link' ? row.item.repairs : [];
   if (repairs.length + row.takenBack.length === 0) return null;
   return (
-    <ul aria-label="Repairs" className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0 text-[13.5px]">
+    <ul aria-label="Repairs" className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0 text-small">
       {repairs.map((repair) => {
         const { words, what } = repairSentence(repair);
         return (

@@ -78,7 +78,7 @@ export function Intake({ label, placeholder, noun, here, classId = null, ...prop
         )}
       </div>
       {source.left > 0 && (
-        <p role="status" className="m-0 border-t border-line px-4 py-2 text-[14px] text-muted">
+        <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
           Reading {source.items.length} of {source.items.length + source.left}
         </p>
       )}
@@ -94,7 +94,7 @@ export function Intake({ label, placeholder, noun, here, classId = null, ...prop
         </Suspense>
       )}
       {failure !== null && (
-        <p role="alert" className="m-0 border-t border-line px-4 py-2.5 text-[14px] font-semibold text-stop">
+        <p role="alert" className="m-0 border-t border-line px-4 py-2.5 text-row font-semibold text-stop">
           {failure}
         </p>
       )}
@@ -116,13 +116,13 @@ function What({
   const { text, list } = state;
   if (list)
     return (
-      <p className="m-0 flex-1 py-1.5 text-[15px]">
+      <p className="m-0 flex-1 py-1.5 text-field">
         List out of <strong>{list.name}</strong>
         {list.cut && ', its first 5,000 rows'}
       </p>
     );
   if (isLong(text))
-    return <p className="m-0 flex-1 py-1.5 text-[15px]">{plural(source.items.length + source.left, 'line')} pasted</p>;
+    return <p className="m-0 flex-1 py-1.5 text-field">{plural(source.items.length + source.left, 'line')} pasted</p>;
   return (
     <textarea
       ref={field}
@@ -137,7 +137,7 @@ function What({
         event.preventDefault();
         add();
       }}
-      className="max-h-52 min-h-9 min-w-52 flex-1 resize-none bg-transparent [field-sizing:content] py-1.5 text-[15px] outline-none placeholder:text-muted"
+      className="max-h-52 min-h-9 min-w-52 flex-1 resize-none bg-transparent [field-sizing:content] py-1.5 text-field outline-none placeholder:text-muted"
     />
   );
 }
@@ -193,13 +193,13 @@ function Understood({
             onPage={(pasted) => dispatch({ kind: 'page-toggled', pasted })}
             classId={classId}
           />
-          <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-[14px]">
+          <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-row">
             <span className="text-muted">Tags for all of them</span>
             <input
               value={state.tags}
               onChange={(event) => dispatch({ kind: 'tags', tags: event.target.value })}
               placeholder="Practice cards, recorder"
-              className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+              className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
             />
           </label>
         </Suspense>
@@ -227,7 +227,7 @@ function EmptyActions({
     <span className="flex shrink-0 flex-wrap items-center gap-x-3">
       <ChooseFiles label="Files or photos" multiple onChoose={onFiles} />
       <ChooseFile label="Import a list" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={onList} />
-      <kbd className="hidden rounded-[6px] border border-line-strong bg-sheet px-2 py-0.5 font-mono text-[12.5px] sm:block">
+      <kbd className="hidden rounded-step border border-line-strong bg-sheet px-2 py-0.5 font-mono text-fine sm:block">
         Ctrl V
       </kbd>
     </span>

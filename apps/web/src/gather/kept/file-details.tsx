@@ -77,7 +77,7 @@ export function FileDetails({
           )}
         </>
       )}
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
         <ChooseFile
           label="Replace it"
           onChoose={(chosen) => void replaceWith(chosen, setSent, notice, (uploadId) => replace.mutate({ uploadId }))}

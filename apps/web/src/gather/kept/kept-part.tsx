@@ -59,14 +59,14 @@ function FileSheet({
           />
         )}
         {file.media === 'office' && (
-          <p className="m-0 text-[14px] text-muted">
+          <p className="m-0 text-row text-muted">
             {file.variants.includes('pdf')
               ? 'Students see it as a PDF and can save it as it was written.'
               : 'Students can save it. Where the server has LibreOffice, it is shown as a PDF as well.'}
           </p>
         )}
         {(file.media === 'other' || file.media === 'captions') && (
-          <p className="m-0 text-[14px] text-muted">Students can save it; their device decides what opens it.</p>
+          <p className="m-0 text-row text-muted">Students can save it; their device decides what opens it.</p>
         )}
       </div>
       <FileDetails material={page.material} kept={kept} />
@@ -123,7 +123,7 @@ function PageSheet({
         </>
       }
     >
-      <p className="m-0 line-clamp-3 text-[14.5px] whitespace-pre-line text-muted">
+      <p className="m-0 line-clamp-3 text-body whitespace-pre-line text-muted">
         {kept.excerpt === ''
           ? 'The page is empty. Write what students should read, with pictures, sounds and links.'
           : kept.excerpt}

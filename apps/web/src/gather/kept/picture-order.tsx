@@ -145,9 +145,9 @@ function PictureRow({
         {...listeners}
         aria-label={`Picture ${position}: move`}
         title="Drag to move, or press Space and the arrow keys"
-        className="shrink-0 cursor-grab touch-none rounded-[4px] border border-line bg-paper p-0"
+        className="shrink-0 cursor-grab touch-none rounded-fine border border-line bg-paper p-0"
       >
-        <img src={`${row.file.address}/w640`} alt="" className="size-20 rounded-[4px] object-cover" />
+        <img src={`${row.file.address}/w640`} alt="" className="size-20 rounded-fine object-cover" />
       </button>
       <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2">
         <TextField

@@ -53,7 +53,7 @@ export function ImportServices({
       about="A JSON file with one description or a list of them, as exported here. docs/services.md explains what stands in one."
       onClose={onClose}
     >
-      <label className="flex min-h-11 cursor-pointer items-center justify-center rounded-small border border-dashed border-line-strong px-3 text-[14.5px] font-semibold focus-within:outline-2">
+      <label className="flex min-h-11 cursor-pointer items-center justify-center rounded-small border border-dashed border-line-strong px-3 text-body font-semibold focus-within:outline-2">
         Choose a file
         <input
           type="file"
@@ -67,14 +67,14 @@ export function ImportServices({
         />
       </label>
       {failure !== null && (
-        <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+        <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
           {failure}
         </p>
       )}
       <ul aria-label="In the file" className="m-0 mt-3 list-none p-0">
         {rows.map(({ description, wanted, outcome }, index) => (
           <li key={index} className="flex items-start gap-3 border-t border-line py-2 first:border-t-0">
-            <label className="flex min-h-8 flex-1 items-start gap-2.5 text-[15px]">
+            <label className="flex min-h-8 flex-1 items-start gap-2.5 text-field">
               <input
                 type="checkbox"
                 className="mt-1 size-4 accent-ink"
@@ -84,7 +84,7 @@ export function ImportServices({
               />
               <span>
                 <strong>{description.name}</strong>
-                <span className="block text-[13.5px] text-muted">
+                <span className="block text-small text-muted">
                   {outcome !== null && outcome !== 'kept' ? (
                     <span className="text-stop">{outcome.problem}</span>
                   ) : known.some(({ id }) => id === description.id) ? (

@@ -204,9 +204,9 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
         return (
           <Row key={field.id} label={`Steps ${index + 1}`} onRemove={() => remove(index)}>
             <fieldset className="m-0 mb-3 flex flex-wrap gap-x-4 border-0 p-0">
-              <legend className="mb-1 p-0 text-[13.5px] font-semibold">When a link</legend>
+              <legend className="mb-1 p-0 text-small font-semibold">When a link</legend>
               {mendable.map((verdict) => (
-                <label key={verdict} className="flex min-h-8 items-center gap-2 text-[14.5px]">
+                <label key={verdict} className="flex min-h-8 items-center gap-2 text-body">
                   <input
                     type="checkbox"
                     value={verdict}
@@ -218,7 +218,7 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
               ))}
             </fieldset>
             {problems?.verdicts && (
-              <p role="alert" className="mt-0 mb-2 text-[13px] font-semibold text-stop">
+              <p role="alert" className="mt-0 mb-2 text-note font-semibold text-stop">
                 Choose at least one.
               </p>
             )}
@@ -280,7 +280,7 @@ function Rights({ form }: { readonly form: Form }): ReactElement {
 }
 
 const mono =
-  'w-full rounded-small border border-line-strong bg-sheet px-3 py-1.5 font-mono text-[14px] min-h-9 focus:border-ink';
+  'w-full rounded-small border border-line-strong bg-sheet px-3 py-1.5 font-mono text-row min-h-9 focus:border-ink';
 
 interface PartProps {
   readonly title: string;
@@ -296,7 +296,7 @@ function Part({ title, aside, empty, add, onAdd, children }: PartProps): ReactEl
   return (
     <Panel title={title} aside={aside} action={<Button onClick={onAdd}>{add}</Button>}>
       {children.length === 0 ? (
-        <p className="m-0 text-[14px] text-muted">{empty}</p>
+        <p className="m-0 text-row text-muted">{empty}</p>
       ) : (
         <ul className="m-0 list-none p-0">{children}</ul>
       )}

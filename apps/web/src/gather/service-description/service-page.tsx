@@ -86,7 +86,7 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
       />
       {service && service.problems.length > 0 && <LeftOut service={service} />}
       {keep.isError && (
-        <p role="alert" className="mt-0 mb-3 text-[14.5px] font-semibold text-stop">
+        <p role="alert" className="mt-0 mb-3 text-body font-semibold text-stop">
           {wordsFor(keep.error)}
         </p>
       )}
@@ -104,7 +104,7 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
 
 function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
   return (
-    <div role="status" className="mb-3 rounded-sheet border border-stop bg-sheet px-5 py-3 text-[14.5px]">
+    <div role="status" className="mb-3 rounded-sheet border border-stop bg-sheet px-5 py-3 text-body">
       <p className="m-0 font-semibold">
         This description is left out: links are judged without it until its problems are mended.
       </p>

@@ -70,7 +70,7 @@ export function ServicesPage(): ReactElement {
         </ul>
       )}
       {!mayChange && services.data && (
-        <p className="mt-3 mb-0 text-[13.5px] text-muted">The school’s administrator changes these.</p>
+        <p className="mt-3 mb-0 text-small text-muted">The school’s administrator changes these.</p>
       )}
       {importing && <ImportServices known={services.data ?? []} onClose={() => setImporting(false)} />}
     </>
@@ -97,17 +97,17 @@ function ServiceRow({
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0 sm:px-5">
       <StateMark mark={leftOut ? 'stop' : 'done'} words={leftOut ? 'Left out' : 'In use'} />
       <div className="min-w-56 flex-1">
-        <Link to={`/school/services/${id}`} className="text-[15.5px] font-semibold text-ink">
+        <Link to={`/school/services/${id}`} className="text-lead font-semibold text-ink">
           {name}
         </Link>
-        <p className="m-0 text-[13.5px] text-muted">
+        <p className="m-0 text-small text-muted">
           {leftOut
             ? `Left out, ${came}. ${descriptionProblemSentence(problems[0] ?? { reason: 'missing', detail: '' })}`
             : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`}
         </p>
       </div>
       {!leftOut && (
-        <p className="m-0 text-[13.5px] text-muted">
+        <p className="m-0 text-small text-muted">
           {plural(description.addresses.length, 'address', 'addresses')}, {plural(description.walls.length, 'wall')},
           steps for {plural(new Set(description.mending.flatMap(({ verdicts }) => verdicts)).size, 'verdict')}
         </p>

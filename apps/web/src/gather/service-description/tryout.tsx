@@ -32,7 +32,7 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
   return (
     <div className="lg:sticky lg:top-4">
       <Panel title="Try it out">
-        <p className="mt-0 mb-3 text-[14px] text-muted">
+        <p className="mt-0 mb-3 text-row text-muted">
           On a link of that service, as the description stands now. Nothing is kept.
         </p>
         <form onSubmit={submit} className="flex flex-col gap-3">
@@ -47,7 +47,7 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
           </Button>
         </form>
         <div aria-live="polite">
-          {attempt.isError && <p className="mt-3 mb-0 text-[14px] font-semibold text-stop">{wordsFor(attempt.error)}</p>}
+          {attempt.isError && <p className="mt-3 mb-0 text-row font-semibold text-stop">{wordsFor(attempt.error)}</p>}
           {attempt.data && <Outcome tryout={attempt.data} />}
         </div>
       </Panel>
@@ -63,26 +63,26 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
       ? 'The host is known; none of the addresses fits.'
       : `${kindWords[kind]}: ${roleWords[role]}.`;
   return (
-    <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-[14.5px]">
+    <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-body">
       <Answer name="The address" mark={role === 'student' ? 'done' : 'look-at'}>
         {part}
       </Answer>
       {studentLink !== null && (
         <Answer name="The student’s link" mark="done">
-          <span className="font-mono text-[13px] break-all">{studentLink}</span>
+          <span className="font-mono text-note break-all">{studentLink}</span>
         </Answer>
       )}
       {tracking.length > 0 && (
         <Answer name="Only counts visitors" mark="done">
-          <span className="font-mono text-[13px] break-all">{tracking.join(', ')}</span>
+          <span className="font-mono text-note break-all">{tracking.join(', ')}</span>
         </Answer>
       )}
       <Answer name="For a student" mark={opensMark(verdict)}>
         {verdictWords[verdict].heading}
-        {title !== null && <span className="block text-[13.5px] text-muted">{title}</span>}
+        {title !== null && <span className="block text-small text-muted">{title}</span>}
         {verdict !== 'open' &&
           reasons.map(({ reason, detail }) => (
-            <span key={`${reason} ${detail}`} className="block text-[13.5px] text-muted">
+            <span key={`${reason} ${detail}`} className="block text-small text-muted">
               {reasonSentence(reason, detail)}
             </span>
           ))}
@@ -117,7 +117,7 @@ function Answer({
     <div className="flex gap-2.5">
       <StateMark mark={mark} words={markWords[mark]} />
       <div className="min-w-0">
-        <dt className="text-[13.5px] text-muted">{name}</dt>
+        <dt className="text-small text-muted">{name}</dt>
         <dd className="m-0">{children}</dd>
       </div>
     </div>

@@ -44,7 +44,7 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
     <div className="border-t border-line">
       <UploadList uploads={uploads} />
       <div className="flex flex-wrap items-center gap-2.5 border-t border-line px-4 py-2.5">
-        <p role="status" className="m-0 min-w-40 flex-1 text-[14px] text-muted">
+        <p role="status" className="m-0 min-w-40 flex-1 text-row text-muted">
           {failure ??
             (busy > 0
               ? `Sending ${plural(busy, 'file')}. It goes on after a lost connection.`

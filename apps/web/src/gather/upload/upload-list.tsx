@@ -14,7 +14,7 @@ export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactEle
         <li key={item.key} className="flex items-center gap-3 border-b border-line px-4 py-2.5 last:border-b-0">
           <Thumb item={item} />
           <div className="min-w-0 flex-1">
-            <p className="m-0 truncate text-[14.5px] font-semibold">{item.source.name}</p>
+            <p className="m-0 truncate text-body font-semibold">{item.source.name}</p>
             <Progress item={item} />
           </div>
           {item.state === 'failed' && <Button onClick={() => uploads.retry(item.key)}>Try again</Button>}
@@ -36,7 +36,7 @@ export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactEle
 
 function Thumb({ item: { file, state } }: { readonly item: UploadItem }): ReactElement {
   if (file?.media === 'picture')
-    return <img src={`${file.address}/w640`} alt="" className="size-10 shrink-0 rounded-[4px] object-cover" />;
+    return <img src={`${file.address}/w640`} alt="" className="size-10 shrink-0 rounded-fine object-cover" />;
   const [mark, words] = {
     waiting: ['not-yet', 'Waits'],
     sending: ['not-yet', 'On its way'],
@@ -54,14 +54,14 @@ function Thumb({ item: { file, state } }: { readonly item: UploadItem }): ReactE
 function Progress({ item: { state, sentBytes, source, problem, file } }: { readonly item: UploadItem }): ReactElement {
   if (state === 'failed') {
     return (
-      <p role="alert" className="m-0 text-[13.5px] text-stop">
+      <p role="alert" className="m-0 text-small text-stop">
         {problem}
       </p>
     );
   }
   if (state === 'done')
-    return <p className="m-0 text-[13.5px] text-muted">Kept here, {bytes(file?.sizeBytes ?? source.size)}</p>;
-  if (state === 'preparing') return <p className="m-0 text-[13.5px] text-muted">Being prepared for students…</p>;
+    return <p className="m-0 text-small text-muted">Kept here, {bytes(file?.sizeBytes ?? source.size)}</p>;
+  if (state === 'preparing') return <p className="m-0 text-small text-muted">Being prepared for students…</p>;
   const part = source.size === 0 ? 0 : sentBytes / source.size;
   return (
     <div className="flex items-center gap-3">
@@ -75,7 +75,7 @@ function Progress({ item: { state, sentBytes, source, problem, file } }: { reado
       >
         <div className="h-full rounded-full bg-ink" style={{ width: `${part * 100}%` }} />
       </div>
-      <span className="shrink-0 text-[13px] text-muted">
+      <span className="shrink-0 text-note text-muted">
         {state === 'waiting' ? 'waits' : `${bytes(sentBytes)} of ${bytes(source.size)}`}
       </span>
     </div>

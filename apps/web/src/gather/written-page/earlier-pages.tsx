@@ -39,8 +39,8 @@ export function EarlierPages({
         {earlier.data?.map(({ id, replacedAt, document }) => (
           <li key={id} className="flex items-center gap-3 border-t border-line py-2.5 first:border-t-0">
             <span className="min-w-0 flex-1">
-              <span className="block text-[14.5px] font-semibold">until {ago(replacedAt)}</span>
-              <span className="line-clamp-2 text-[13.5px] text-muted">{documentText(document) || 'an empty page'}</span>
+              <span className="block text-body font-semibold">until {ago(replacedAt)}</span>
+              <span className="line-clamp-2 text-small text-muted">{documentText(document) || 'an empty page'}</span>
             </span>
             <Button onClick={() => onTake(document)}>Take this one</Button>
           </li>

@@ -156,7 +156,7 @@ export function PageToolbar({
       {tool('Redo', Redo2, () => chain().redo().run(), undefined, !now.redo)}
       {children}
       {now.picture !== null && (
-        <label className="flex w-full items-center gap-2 border-t border-line px-1 pt-1.5 text-[14px]">
+        <label className="flex w-full items-center gap-2 border-t border-line px-1 pt-1.5 text-row">
           <span className="text-muted">What is to be seen, read aloud</span>
           <input
             value={now.picture}
@@ -207,7 +207,7 @@ function Word({ onRun, children }: { readonly onRun: () => unknown; readonly chi
       aria-label={`Add a ${children.toLowerCase()}`}
       onMouseDown={(event) => event.preventDefault()}
       onClick={onRun}
-      className="min-h-9 rounded-small px-2 text-[13.5px] font-semibold hover:bg-ink/5"
+      className="min-h-9 rounded-small px-2 text-small font-semibold hover:bg-ink/5"
     >
       + {children}
     </button>
@@ -230,7 +230,7 @@ function Choice({
       aria-label={label}
       value={value}
       onChange={(event) => onChoose(event.target.value)}
-      className="min-h-9 rounded-small border border-line bg-sheet px-1.5 text-[14px]"
+      className="min-h-9 rounded-small border border-line bg-sheet px-1.5 text-row"
     >
       {choices.map(([choice, words]) => (
         <option key={choice} value={choice}>

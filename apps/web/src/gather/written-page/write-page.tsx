@@ -90,7 +90,7 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
     <>
       <header className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="min-w-0 flex-1 basis-72">
-          <div className="text-[13.5px] text-muted">
+          <div className="text-small text-muted">
             <Link to={`/shelf/${page.materialId}`} className="text-ink/80">
               Its code
             </Link>{' '}
@@ -106,7 +106,7 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
       {autosave.state.is === 'conflict' && (
         <div
           role="alert"
-          className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-[14.5px]"
+          className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-body"
         >
           <span className="min-w-60 flex-1">
             This page was changed somewhere else meanwhile. Choose one; the other is kept under Earlier pages.
@@ -207,7 +207,7 @@ function Title({
       onKeyDown={(event) => {
         if (event.key === 'Enter') event.currentTarget.blur();
       }}
-      className="-ml-2 w-full rounded-small border border-transparent bg-transparent px-2 font-heading text-[27px] leading-tight font-semibold hover:border-line-strong focus:border-ink focus:bg-sheet"
+      className="-ml-2 w-full rounded-small border border-transparent bg-transparent px-2 font-heading text-page leading-tight font-semibold hover:border-line-strong focus:border-ink focus:bg-sheet"
     />
   );
 }

@@ -34,7 +34,7 @@ export function ChangeLesson({
         onCancel={onClose}
         onSend={(request) => change.mutate({ ...request, version: lesson.version }, { onSuccess: onClose })}
       />
-      <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px] text-muted">
+      <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-row text-muted">
         <span className="flex-1">Its materials stay on the shelf.</span>
         <Button onClick={removal.run}>Remove lesson</Button>
       </div>

@@ -17,7 +17,7 @@ export function EarlierChecks({ materialId }: { readonly materialId: string }): 
     enabled: open,
   });
   return (
-    <details className="mt-1 text-[13.5px] text-muted" onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details className="mt-1 text-small text-muted" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="w-fit cursor-pointer py-1">Earlier openings</summary>
       {earlier.isError ? (
         <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />

@@ -56,7 +56,7 @@ export function OpensPart({
         }
       >
         {opens.closed && (
-          <p className="m-0 text-[14.5px]">
+          <p className="m-0 text-body">
             Its short link does not lead on then. Change its opening hours under Short link.
           </p>
         )}
@@ -79,13 +79,13 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
     <>
       {verdict !== 'open' &&
         told.slice(0, reasonsShown).map(({ reason, detail }) => (
-          <p key={`${reason} ${detail}`} className="m-0 text-[14.5px]">
+          <p key={`${reason} ${detail}`} className="m-0 text-body">
             {reasonSentence(reason, detail)}
           </p>
         ))}
       {mending && mending.steps.length > 0 && (
         <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
-          <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-[15px] leading-relaxed">
+          <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-field leading-relaxed">
             {mending.steps.map((step) => (
               <li key={step}>{withBold(step)}</li>
             ))}
@@ -100,13 +100,13 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
       <Locked check={check} />
       <Seen check={check} />
       {check.inside && check.inside.opened > 0 && (
-        <p className="mt-1.5 mb-0 text-[14px] text-muted">
+        <p className="mt-1.5 mb-0 text-row text-muted">
           {plural(check.inside.opened, 'thing')} in it {check.inside.opened === 1 ? 'was' : 'were'} opened as well
           {check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
         </p>
       )}
       {check.doubts.map(({ reason, detail }) => (
-        <p key={`${reason} ${detail}`} className="mt-1.5 mb-0 flex items-start gap-2 text-[14.5px]">
+        <p key={`${reason} ${detail}`} className="mt-1.5 mb-0 flex items-start gap-2 text-body">
           <StateMark mark="look-at" words="A doubt" />
           {doubtSentence(reason, detail)}
         </p>
@@ -120,7 +120,7 @@ function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElem
 function Locked({ check: { inside } }: { readonly check: AccessCheckView }): ReactElement | null {
   if (!inside || inside.locked.length === 0) return null;
   return (
-    <ul aria-label="What does not open in it" className="mt-1.5 mb-0 list-none p-0 text-[14px]">
+    <ul aria-label="What does not open in it" className="mt-1.5 mb-0 list-none p-0 text-row">
       {inside.locked.map(({ address, name, verdict }) => (
         <li key={address} className="flex flex-wrap items-center gap-x-2 py-0.5">
           <StateMark mark="stop" words={verdictWords[verdict].short} />
@@ -144,12 +144,12 @@ function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | nu
   const { rights, title, firstLines, hasPicture, id } = check;
   if (rights === null) return null;
   return (
-    <div className="mt-1.5 flex gap-3 border-l-[3px] border-line-strong pl-3 text-[14px]">
+    <div className="mt-1.5 flex gap-3 border-l-[3px] border-line-strong pl-3 text-row">
       {hasPicture && (
         <img
           src={fillPath(routes.checkPicture.path, { accessCheckId: id })}
           alt=""
-          className="h-[70px] w-28 shrink-0 rounded-[4px] object-cover"
+          className="h-[70px] w-28 shrink-0 rounded-fine object-cover"
         />
       )}
       <div className="min-w-0">
@@ -185,11 +185,11 @@ function ForOthers({ page: { material } }: { readonly page: MaterialPage }): Rea
     );
   };
   return (
-    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line pt-2 text-[14.5px]">
+    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line pt-2 text-body">
       <StateMark mark="look-at" words="To be looked at" />
       <p className="m-0 min-w-52 flex-1">
         {roleSentences[at.role]}
-        {studentLink !== null && <span className="block font-mono text-[13px] break-all text-muted">{studentLink}</span>}
+        {studentLink !== null && <span className="block font-mono text-note break-all text-muted">{studentLink}</span>}
       </p>
       {studentLink !== null && (
         <Button onClick={take} disabled={change.isPending}>
@@ -210,9 +210,9 @@ function ForOthers({ page: { material } }: { readonly page: MaterialPage }): Rea
 /** Every request on the way, for those who want to know. */
 function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
   return (
-    <details className="mt-2 text-[13.5px] text-muted">
+    <details className="mt-2 text-small text-muted">
       <summary className="w-fit cursor-pointer py-1">What happened on the way</summary>
-      <ol className="m-0 list-decimal pl-5 font-mono text-[12.5px] leading-relaxed">
+      <ol className="m-0 list-decimal pl-5 font-mono text-fine leading-relaxed">
         {check.hops.map((hop, index) => (
           <li key={index} className="break-all">
             {hop.address}{' '}
@@ -233,7 +233,7 @@ function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
 function Repaired({ page: { material } }: { readonly page: MaterialPage }): ReactElement {
   const change = useChangeMaterial(material.id);
   return (
-    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-[13.5px] text-muted">
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-small text-muted">
       <span className="min-w-0">
         Repaired when pasted:{' '}
         {material.repairs.map((repair, index) => {

@@ -71,11 +71,11 @@ function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) =
         <button
           type="button"
           onClick={write}
-          className="flex min-h-10 items-center gap-2 rounded-small border border-line-strong bg-sheet px-3.5 text-[14.5px] font-semibold hover:border-ink"
+          className="flex min-h-10 items-center gap-2 rounded-small border border-line-strong bg-sheet px-3.5 text-body font-semibold hover:border-ink"
         >
           <KindIcon kind="written-page" size={16} /> Write a page
         </button>
-        <span className="text-[14px] text-muted">
+        <span className="text-row text-muted">
           Or drop pictures, sounds, films and documents into the field above, or paste them there.
         </span>
       </div>
@@ -96,7 +96,7 @@ function GoesTo({
 }): ReactElement {
   const lessons = useLessonRows();
   return (
-    <label className="flex items-center gap-2.5 text-[14.5px]">
+    <label className="flex items-center gap-2.5 text-body">
       <span className="text-muted">Goes to</span>
       <select
         value={lessonId}
@@ -143,7 +143,7 @@ function KindChooser({
             type="button"
             aria-pressed={choice === kind}
             onClick={() => setKind(choice === kind ? null : choice)}
-            className={`flex min-h-10 items-center gap-2 rounded-small border px-3.5 text-[14.5px] font-semibold ${choice === kind ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
+            className={`flex min-h-10 items-center gap-2 rounded-small border px-3.5 text-body font-semibold ${choice === kind ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
           >
             <KindIcon kind={choice} size={16} /> {kindWords[choice]}
           </button>

@@ -9,7 +9,7 @@ export function BringIt(): ReactElement {
   useEffect(() => link.current?.setAttribute('href', bookmarklet(window.location.origin)), []);
   return (
     <Panel title="From elsewhere">
-      <div className="grid gap-5 text-[14.5px] sm:grid-cols-2">
+      <div className="grid gap-5 text-body sm:grid-cols-2">
         <div>
           <p className="mt-0 mb-2.5">
             On a laptop: drag this button to the bar of bookmarks. Pressed on any page, it brings that page here.

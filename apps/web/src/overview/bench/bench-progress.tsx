@@ -19,7 +19,7 @@ export function BenchProgress({ bench, rehearsals }: Props): ReactElement {
     summary.withoutSheet > 0 ? `${summary.withoutSheet} without a sheet` : '',
   ].filter((part) => part !== '');
   return (
-    <div className="mb-2.5 flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1.5 text-[14.5px]">
+    <div className="mb-2.5 flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1.5 text-body">
       <p className="m-0 flex-1">
         {summary.stations > 0 && (
           <strong>

@@ -46,7 +46,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
           ref={setActivatorNodeRef}
           {...attributes}
           {...listeners}
-          className="flex h-8 w-7 shrink-0 cursor-grab touch-none items-center justify-center bg-[linear-gradient(to_bottom,transparent_22%,var(--color-marker)_22%,var(--color-marker)_82%,transparent_82%)] text-[15px] font-bold"
+          className="flex h-8 w-7 shrink-0 cursor-grab touch-none items-center justify-center bg-[linear-gradient(to_bottom,transparent_22%,var(--color-marker)_22%,var(--color-marker)_82%,transparent_82%)] text-field font-bold"
           aria-label={`Station ${row.position}, ${row.name}: move`}
           title="Drag to move, or press Space and the arrow keys"
         >
@@ -78,17 +78,17 @@ function Station({
       {row.code ? (
         <CodePicture drawing={row.code.drawing} label="" className="size-[46px] shrink-0" />
       ) : (
-        <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />
+        <span className="size-[46px] shrink-0 rounded-fine border border-dashed border-line-strong" />
       )}
       <span className="min-w-0 leading-snug">
         {renaming ? (
           <RenameStation row={row} onDone={onRenamed} />
         ) : (
-          <Link to={page} className="block truncate text-[15.5px] font-semibold text-ink no-underline hover:underline">
+          <Link to={page} className="block truncate text-lead font-semibold text-ink no-underline hover:underline">
             {row.name}
           </Link>
         )}
-        <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
+        <span className="flex items-center gap-1.5 truncate text-small text-muted">
           <KindIcon kind={kind} /> {[kindWords[kind], at?.service ?? null].filter((part) => part !== null).join(' · ')}
         </span>
       </span>

@@ -52,7 +52,7 @@ export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing 
       <div role="table" aria-label="Stations" className="overflow-hidden rounded-sheet border border-line bg-sheet">
         <div
           role="row"
-          className={`hidden border-b border-line text-[13.5px] font-semibold text-muted lg:grid ${benchColumns}`}
+          className={`hidden border-b border-line text-small font-semibold text-muted lg:grid ${benchColumns}`}
         >
           {['Station', 'Opens for', 'Code carries', 'Reads from', 'On paper'].map((question) => (
             <span key={question} role="columnheader" className={`py-2.5 ${question === 'Station' ? 'pl-3.5' : ''}`}>

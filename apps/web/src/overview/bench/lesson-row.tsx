@@ -13,14 +13,14 @@ export function LessonRow({ row }: { readonly row: Row }): ReactElement {
         className="flex flex-wrap items-center gap-x-5 gap-y-1 px-4 py-3.5 text-ink no-underline hover:bg-marker-soft sm:px-5"
       >
         <span className="min-w-52 flex-1">
-          <span className="block text-[16px] font-semibold">{row.name}</span>
-          <span className="block text-[13.5px] text-muted">
+          <span className="block text-group font-semibold">{row.name}</span>
+          <span className="block text-small text-muted">
             {[lessonTime(row.date, row.startsAt), row.className ? `class ${row.className}` : '', row.place]
               .filter((part) => part !== '')
               .join(' · ')}
           </span>
         </span>
-        <span className="flex items-center gap-2.5 text-[14px] sm:w-64">
+        <span className="flex items-center gap-2.5 text-row sm:w-64">
           <StateMark mark={mark} words={words} />
           {words}
         </span>

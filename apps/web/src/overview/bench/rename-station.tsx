@@ -35,10 +35,10 @@ export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonl
             onDone();
           }
         }}
-        className="w-full rounded-[6px] border border-ink bg-sheet px-1.5 py-0.5 text-[15.5px] font-semibold"
+        className="w-full rounded-step border border-ink bg-sheet px-1.5 py-0.5 text-lead font-semibold"
       />
       {change.isError && (
-        <span role="alert" className="block text-[13px] font-semibold text-stop">
+        <span role="alert" className="block text-note font-semibold text-stop">
           {wordsFor(change.error)}
         </span>
       )}

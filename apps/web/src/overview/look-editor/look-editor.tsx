@@ -134,7 +134,7 @@ function Leaves({
         </div>
       )}
       {fallsShort && judgement.state === 'done' && (
-        <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-[13.5px]">
+        <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-small">
           {largerMm > sizeMm
             ? `Without frame and words a poster shows it ${largerMm} mm wide instead of ${sizeMm}.`
             : 'Squares read farthest; darker colours help, and so does a smaller middle.'}
@@ -173,11 +173,11 @@ function KeepOrLeave({
         >
           <ReasonList judgement={judgement} />
           {judgement.reasons.length === 0 && (
-            <p className="m-0 text-[14.5px]">
+            <p className="m-0 text-body">
               In the rehearsal {quick.device?.name ?? 'a device'} did not read it at any distance.
             </p>
           )}
-          <p className="mt-3 mb-0 text-[14.5px] text-muted">
+          <p className="mt-3 mb-0 text-body text-muted">
             If you keep it all the same, every station that has it stops until the look is mended.
           </p>
           <div className="mt-5 flex justify-end gap-2">

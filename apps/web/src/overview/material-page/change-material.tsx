@@ -84,7 +84,7 @@ function RemoveMaterial({
     onRemoved: () => void navigate('/shelf'),
   });
   return (
-    <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-[14px]">
+    <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-row">
       <span
         className={`flex-1 ${removal.error ? 'font-semibold text-stop' : 'text-muted'}`}
         role={removal.error ? 'alert' : undefined}

@@ -18,21 +18,21 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
             className="mx-auto block w-full max-w-[280px]"
           />
         ) : (
-          <p className="m-0 flex aspect-square items-center justify-center p-4 text-center text-[14px] text-muted">
+          <p className="m-0 flex aspect-square items-center justify-center p-4 text-center text-row text-muted">
             This is more than a code can hold.
           </p>
         )}
       </div>
       <div className="px-1">
-        <h2 className="mt-3.5 mb-1 text-[16px]">This code says</h2>
-        <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] leading-snug break-words whitespace-pre-wrap">
+        <h2 className="mt-3.5 mb-1 text-group">This code says</h2>
+        <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-small leading-snug break-words whitespace-pre-wrap">
           {code?.payload ?? material.words ?? material.link ?? material.title}
         </p>
-        <p className="mt-1.5 mb-0 text-[13.5px] text-muted">{agreement(rehearsal)}</p>
+        <p className="mt-1.5 mb-0 text-small text-muted">{agreement(rehearsal)}</p>
         {code && <Guessed text={code.payload} />}
         {page.look.judgement && <SpareRepair share={page.look.judgement.spare.spare} />}
-        <h2 className="mt-4 mb-1 text-[16px]">Keeps working as long as</h2>
-        <p className="m-0 text-[14px] text-muted">{lifespan(page)}</p>
+        <h2 className="mt-4 mb-1 text-group">Keeps working as long as</h2>
+        <p className="m-0 text-row text-muted">{lifespan(page)}</p>
       </div>
     </aside>
   );
@@ -43,9 +43,9 @@ function Guessed({ text }: { readonly text: string }): ReactElement | null {
   const guessed = useMemo(() => guessedEncoding(text), [text]);
   if (guessed === null) return null;
   return (
-    <details className="mt-1 text-[13.5px] text-muted">
+    <details className="mt-1 text-small text-muted">
       <summary className="w-fit cursor-pointer py-1">What a careless reader could show</summary>
-      <p className="m-0 mt-1 max-h-28 overflow-auto font-mono text-[13px] wrap-anywhere">{guessed}</p>
+      <p className="m-0 mt-1 max-h-28 overflow-auto font-mono text-note wrap-anywhere">{guessed}</p>
       <p className="mt-1 mb-0">
         The code names its encoding; a few readers guess it instead. None of the three here do.
       </p>
@@ -56,7 +56,7 @@ function Guessed({ text }: { readonly text: string }): ReactElement | null {
 /** What creases and stains may still take. */
 function SpareRepair({ share }: { readonly share: number }): ReactElement {
   return (
-    <p className="mt-1 mb-0 text-[13.5px] text-muted">
+    <p className="mt-1 mb-0 text-small text-muted">
       {share >= 1
         ? 'All of its repair is left for creases and stains.'
         : `${percent(Math.max(0, share))} of its repair is left for creases and stains.`}

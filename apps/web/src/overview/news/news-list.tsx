@@ -18,7 +18,7 @@ export function NewsList(): ReactElement | null {
   if (!news.data || news.data.length === 0) return null;
   return (
     <section aria-labelledby="news" className="mt-6">
-      <h2 id="news" className="mt-0 mb-2.5 text-[19px]">
+      <h2 id="news" className="mt-0 mb-2.5 text-part">
         What changed
       </h2>
       <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line-strong bg-sheet p-0">
@@ -41,12 +41,12 @@ function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
         <StateMark mark={state} words={verdictWords[now].short} />
         <span className="min-w-0 flex-1">
           <strong>{name}</strong>: {verdictWords[now].heading.toLowerCase()}
-          <span className="block text-[13.5px] text-muted">
+          <span className="block text-small text-muted">
             noticed {ago(noticedAt)}
             {lessonName !== null && `, station of ${lessonName}`}; before: {verdictWords[before].short.toLowerCase()}
           </span>
         </span>
-        <span className="text-[14px] font-semibold underline underline-offset-2">See what to do</span>
+        <span className="text-row font-semibold underline underline-offset-2">See what to do</span>
       </Link>
     </li>
   );

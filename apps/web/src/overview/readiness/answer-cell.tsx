@@ -14,10 +14,10 @@ export function AnswerCell({
     <span className="flex min-w-0 items-center gap-2.5">
       <StateMark mark={answer.mark} words={`${question}: ${markWords[answer.mark]}`} />
       <span className="min-w-0 leading-snug">
-        <span className="block truncate text-[14.5px] font-semibold">{answer.title}</span>
+        <span className="block truncate text-body font-semibold">{answer.title}</span>
         {answer.figure !== '' && (
           <span
-            className={`block truncate text-[13px] ${answer.mends ? 'font-semibold text-stop underline' : 'text-muted'}`}
+            className={`block truncate text-note ${answer.mends ? 'font-semibold text-stop underline' : 'text-muted'}`}
           >
             {answer.figure}
           </span>

@@ -73,7 +73,7 @@ function Ways({
         value={find}
         autoFocus={autoFocus}
         onChange={(event) => onFind(event.target.value)}
-        className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+        className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
       />
       <Link to="/inspect" className={buttonClass()}>
         Inspect a code
@@ -113,14 +113,14 @@ function Rows({
   const [chosen, setChosen] = useState<readonly string[]>([]);
   return (
     <>
-      <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
+      <p className="mt-0 mb-2 text-row text-muted" role="status">
         {plural(total, 'material')}
         {wanted === '' ? '' : ' found'}
         {tag === null ? '' : ` in “${tag}”`}
       </p>
       {chosen.length > 0 && (
         <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
-          <span className="text-[14px] font-semibold">{plural(chosen.length, 'material')} chosen</span>
+          <span className="text-row font-semibold">{plural(chosen.length, 'material')} chosen</span>
           <Link to={composerOfMaterials(chosen)} className={buttonClass()}>
             Make sheets
           </Link>

@@ -34,11 +34,11 @@ export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, 
           {code ? (
             <CodePicture drawing={code.drawing} label="" className="size-[46px] shrink-0" />
           ) : (
-            <span className="size-[46px] shrink-0 rounded-[4px] border border-dashed border-line-strong" />
+            <span className="size-[46px] shrink-0 rounded-fine border border-dashed border-line-strong" />
           )}
           <span className="min-w-0 leading-snug">
-            <span className="block truncate text-[15.5px] font-semibold">{material.title}</span>
-            <span className="flex items-center gap-1.5 truncate text-[13.5px] text-muted">
+            <span className="block truncate text-lead font-semibold">{material.title}</span>
+            <span className="flex items-center gap-1.5 truncate text-small text-muted">
               <KindIcon kind={material.kind} />{' '}
               {[kindWords[material.kind], material.at?.service ?? null, where]
                 .filter((part) => part !== null)

@@ -24,7 +24,7 @@ export function TagBar({
           type="button"
           aria-pressed={tag === chosen}
           onClick={() => onChoose(tag === chosen ? null : tag)}
-          className={`min-h-8 rounded-small border px-3 text-[14px] font-semibold ${tag === chosen ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
+          className={`min-h-8 rounded-small border px-3 text-row font-semibold ${tag === chosen ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
         >
           {tag} <span className="font-normal text-muted">{materials}</span>
         </button>

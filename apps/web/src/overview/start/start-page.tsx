@@ -45,7 +45,7 @@ export function StartPage(): ReactElement {
       />
       <NewsList />
       <div className="mt-8 mb-2.5 flex items-center gap-3">
-        <h2 className="m-0 flex-1 text-[19px]">Your lessons</h2>
+        <h2 className="m-0 flex-1 text-part">Your lessons</h2>
         <Button tone="main" onClick={() => setCreating(true)}>
           New lesson
         </Button>

@@ -13,8 +13,8 @@ export function Use({
   return (
     <li className="grid gap-x-5 gap-y-2 border-t border-line py-3.5 first:border-t-0 first:pt-0 last:pb-0 sm:grid-cols-[minmax(0,1fr)_auto]">
       <div className="min-w-0">
-        <h3 className="m-0 text-[16px]">{title}</h3>
-        <p className="mt-0.5 mb-0 text-[14px] text-muted">{about}</p>
+        <h3 className="m-0 text-group">{title}</h3>
+        <p className="mt-0.5 mb-0 text-row text-muted">{about}</p>
       </div>
       <div className="flex flex-wrap content-start gap-2 sm:max-w-72 sm:justify-end">{children}</div>
     </li>

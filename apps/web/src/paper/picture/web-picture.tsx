@@ -52,7 +52,7 @@ export function WebPicture({
           Put this line into the page’s HTML. It shows the code as it is now, also after a change.
           <code
             aria-label="HTML line"
-            className="mt-1.5 block rounded-small bg-band/60 px-3 py-2 font-mono text-[13px] break-all text-ink select-all"
+            className="mt-1.5 block rounded-small bg-band/60 px-3 py-2 font-mono text-note break-all text-ink select-all"
           >
             {line}
           </code>

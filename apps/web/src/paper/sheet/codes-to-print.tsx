@@ -13,7 +13,7 @@ export function CodesToPrint({ stations, leftOut, onChange }: Props): ReactEleme
   const left = stations.length - leftOut.length;
   return (
     <details className="mt-4 border-t border-line pt-3">
-      <summary className="cursor-pointer text-[13.5px] font-semibold">
+      <summary className="cursor-pointer text-small font-semibold">
         Stations: {left === stations.length ? `all ${left}` : `${left} of ${stations.length}`}
       </summary>
       <div className="mt-1">

@@ -25,7 +25,7 @@ export function LabelFields({ labels, startAt, onChange }: Props): ReactElement 
   const cells = labels.columns * labels.rows;
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-[13.5px] font-semibold">The label sheet</legend>
+      <legend className="mb-1 text-small font-semibold">The label sheet</legend>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2">
         {figures.map(([name, words, whole]) => (
           <Figure
@@ -43,7 +43,7 @@ export function LabelFields({ labels, startAt, onChange }: Props): ReactElement 
           onChange={(value) => onChange({ startAt: Math.min(Math.max(1, value), cells) - 1 })}
         />
       </div>
-      <p className="mt-1 mb-0 text-[13px] text-muted">
+      <p className="mt-1 mb-0 text-note text-muted">
         A step goes from the begin of a label to that of the next. The figures stand on the pack.
       </p>
     </fieldset>

@@ -18,7 +18,7 @@ export function MadeDialog({
     <Dialog title={title} about="Save them, print them, or take the pages as pictures." wide onClose={onClose}>
       <Prints latest={printId} />
       <div className="mt-5 flex items-center justify-between gap-3">
-        <Link to="/sheets" className="text-[14px] font-semibold text-ink">
+        <Link to="/sheets" className="text-row font-semibold text-ink">
           They stay under Sheets
         </Link>
         <Button tone="main" onClick={onClose}>

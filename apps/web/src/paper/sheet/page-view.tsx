@@ -18,13 +18,13 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
   const address = useMemo(() => `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`, [svg]);
   if (problem !== null)
     return (
-      <p role="alert" className="m-0 rounded-sheet border border-line bg-sheet p-5 text-[15px] font-semibold text-stop">
+      <p role="alert" className="m-0 rounded-sheet border border-line bg-sheet p-5 text-field font-semibold text-stop">
         {gridProblemWords[problem]}
       </p>
     );
   return (
     <div className="min-w-0">
-      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
+      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
         <span role="status" className="text-muted">
           {pagesWords(pages, sizesMm)}
         </span>
@@ -46,7 +46,7 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
         />
       </div>
       {pages > 1 && (
-        <nav aria-label="Pages" className="mt-3 flex items-center justify-center gap-3 text-[14px]">
+        <nav aria-label="Pages" className="mt-3 flex items-center justify-center gap-3 text-row">
           <Button disabled={page === 0} onClick={() => onPage(page - 1)}>
             Page before
           </Button>

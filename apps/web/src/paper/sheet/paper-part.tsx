@@ -55,7 +55,7 @@ export function PaperPart({
               aria-label="Paper"
               value={paper}
               onChange={(event) => setPaper(event.target.value as PaperFormat)}
-              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-row"
             >
               {paperNames.map((choice) => (
                 <option key={choice}>{choice}</option>
@@ -72,7 +72,7 @@ export function PaperPart({
         }
       >
         {sheets.length > 0 && (
-          <ul className="m-0 mt-1 list-none p-0 text-[14px]">
+          <ul className="m-0 mt-1 list-none p-0 text-row">
             {sheets.map((sheet) => (
               <li key={sheet.id} className="flex flex-wrap gap-x-3 py-1">
                 {sheet.available ? (

@@ -39,7 +39,7 @@ export function PrintRow({
     <li
       className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-line py-2 last:border-b-0 ${stands ? '-mx-2 rounded-small bg-marker-soft px-2' : ''}`}
     >
-      <span className="min-w-0 flex-1 basis-60 text-[14px]">
+      <span className="min-w-0 flex-1 basis-60 text-row">
         <span className="block font-semibold wrap-anywhere">{fileName}</span>
         <span className="text-muted">
           {plural(codes, 'code')}, {plural(pages, 'page')}, {ago(madeAt)}
@@ -64,7 +64,7 @@ export function PrintRow({
           </a>
         </span>
       )}
-      {state !== 'drawing' && state !== 'done' && <span className="text-[14px] text-muted">{printStateWords[state]}</span>}
+      {state !== 'drawing' && state !== 'done' && <span className="text-row text-muted">{printStateWords[state]}</span>}
     </li>
   );
 }
@@ -72,7 +72,7 @@ export function PrintRow({
 function Drawing({ print: { id, drawn, pages } }: { readonly print: PrintView }): ReactElement {
   const stop = useStopPrint();
   return (
-    <span className="flex items-center gap-3 text-[14px]">
+    <span className="flex items-center gap-3 text-row">
       <span role="status" className="text-muted">
         Drawing page {Math.min(drawn + 1, pages)} of {pages}
       </span>

@@ -48,7 +48,7 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
           }))}
           onChoose={(next) => onChange(ofAnotherKind(choices, next))}
         />
-        <p className="mt-1.5 mb-0 text-[13px] text-muted">{sheetKindAbout[kind]}</p>
+        <p className="mt-1.5 mb-0 text-note text-muted">{sheetKindAbout[kind]}</p>
       </div>
       <div className="grid grid-cols-2 gap-3">
         <ChoiceField
@@ -110,7 +110,7 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
       </div>
       {kind === 'label' && <LabelFields labels={choices.labels} startAt={choices.startAt} onChange={set} />}
       <fieldset className="m-0 border-0 p-0">
-        <legend className="mb-1 text-[13.5px] font-semibold">What stands on them</legend>
+        <legend className="mb-1 text-small font-semibold">What stands on them</legend>
         <div className="grid grid-cols-2 gap-x-3">
           {faceFields.map((field) => (
             <Tick
@@ -141,12 +141,12 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
             </option>
           ))}
         </SelectField>
-        <button type="button" onClick={onNewTemplate} className="min-h-9 text-left text-[14px] font-semibold underline">
+        <button type="button" onClick={onNewTemplate} className="min-h-9 text-left text-row font-semibold underline">
           New template
         </button>
       </div>
       <details>
-        <summary className="cursor-pointer text-[13.5px] font-semibold">More</summary>
+        <summary className="cursor-pointer text-small font-semibold">More</summary>
         <div className="mt-2">
           <ChoiceField
             label="Chinese characters in forms that are"

@@ -67,7 +67,7 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
         />
         {withHeader.includes(kind) && (
           <div>
-            <p className="m-0 text-[13.5px] font-semibold">Picture at the top</p>
+            <p className="m-0 text-small font-semibold">Picture at the top</p>
             {header === null ? (
               <ChooseFile
                 label="Choose a picture"
@@ -99,9 +99,9 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
                 <Button onClick={() => setHeader(null)}>Without</Button>
               </div>
             )}
-            {bring.isPending && <p className="m-0 text-[13.5px] text-muted">The picture is being brought…</p>}
+            {bring.isPending && <p className="m-0 text-small text-muted">The picture is being brought…</p>}
             {bring.isError && (
-              <p role="alert" className="m-0 text-[13.5px] font-semibold text-stop">
+              <p role="alert" className="m-0 text-small font-semibold text-stop">
                 {wordsFor(bring.error)}
               </p>
             )}

@@ -32,7 +32,7 @@ export function TemplatesPage(): ReactElement {
               aria-label="Kind of sheet"
               value={kind}
               onChange={(event) => setKind(event.target.value as SheetKind)}
-              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-row"
             >
               {composedKinds.map((choice) => (
                 <option key={choice} value={choice}>
@@ -90,8 +90,8 @@ function TemplateRow({
         style={{ background: accent }}
       />
       <span className="min-w-0 flex-1 basis-48">
-        <span className="block text-[15.5px] font-semibold">{name}</span>
-        <span className="text-[13.5px] text-muted">
+        <span className="block text-lead font-semibold">{name}</span>
+        <span className="text-small text-muted">
           {sheetKindWords[kind]}
           {usual ? ', usual' : ''}
         </span>

@@ -38,7 +38,7 @@ export function BarChart({
   }, [labels, values]);
   return (
     <figure className="m-0 min-w-0">
-      <figcaption className="mb-1 text-[13.5px] text-muted">{label}</figcaption>
+      <figcaption className="mb-1 text-small text-muted">{label}</figcaption>
       <div className="relative h-36">
         <canvas ref={canvas} aria-hidden />
       </div>

@@ -10,7 +10,7 @@ const tones: Readonly<Record<ButtonTone, string>> = {
 
 /** The classes of a button, for links that look like one. */
 export function buttonClass(tone: ButtonTone = 'plain', more = ''): string {
-  return `inline-flex min-h-9 items-center justify-center gap-2 rounded-small border px-3.5 py-1.5 text-[14.5px] font-semibold whitespace-nowrap no-underline disabled:opacity-50 ${tones[tone]} ${more}`;
+  return `inline-flex min-h-9 items-center justify-center gap-2 rounded-small border px-3.5 py-1.5 text-body font-semibold whitespace-nowrap no-underline disabled:opacity-50 ${tones[tone]} ${more}`;
 }
 
 /** `tone` main: the one main action of a page, ink reversed. */

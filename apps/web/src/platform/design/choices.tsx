@@ -21,12 +21,12 @@ export function Choices<Value extends string>({
   const name = useId();
   return (
     <fieldset className="m-0 mt-1 border-0 p-0">
-      <legend className="mb-1 text-[13.5px] font-semibold">{legend}</legend>
+      <legend className="mb-1 text-small font-semibold">{legend}</legend>
       <div className="flex flex-wrap gap-2">
         {options.map((option) => (
           <label
             key={option.value}
-            className={`flex min-w-[76px] cursor-pointer flex-col items-center gap-1 rounded-small border px-2 pt-2 pb-1 text-[13px] focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink ${option.value === value ? 'border-marker-line bg-marker-soft font-semibold' : 'border-line hover:border-ink'}`}
+            className={`flex min-w-[76px] cursor-pointer flex-col items-center gap-1 rounded-small border px-2 pt-2 pb-1 text-note focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-ink ${option.value === value ? 'border-marker-line bg-marker-soft font-semibold' : 'border-line hover:border-ink'}`}
           >
             <input
               type="radio"

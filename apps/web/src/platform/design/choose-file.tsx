@@ -32,7 +32,7 @@ export function ChooseFiles({
   readonly onChoose: (files: readonly File[]) => void;
 }): ReactElement {
   return (
-    <label className="flex min-h-9 cursor-pointer items-center rounded-small px-1 text-[14px] font-semibold text-ink/80 underline focus-within:outline-2 hover:text-ink">
+    <label className="flex min-h-9 cursor-pointer items-center rounded-small px-1 text-row font-semibold text-ink/80 underline focus-within:outline-2 hover:text-ink">
       {label}
       <input
         type="file"

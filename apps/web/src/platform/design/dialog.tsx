@@ -22,8 +22,8 @@ export function Dialog({ title, about, wide = false, onClose, children }: Props)
           className={`fixed top-1/2 left-1/2 z-50 max-h-[92vh] ${wide ? 'w-[min(780px,94vw)]' : 'w-[min(560px,94vw)]'} -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sheet bg-sheet p-6 shadow-float`}
           {...(about ? {} : { 'aria-describedby': undefined })}
         >
-          <Primitive.Title className="m-0 text-[21px]">{title}</Primitive.Title>
-          {about && <Primitive.Description className="mt-1 mb-0 text-[14.5px] text-muted">{about}</Primitive.Description>}
+          <Primitive.Title className="m-0 text-dialog">{title}</Primitive.Title>
+          {about && <Primitive.Description className="mt-1 mb-0 text-body text-muted">{about}</Primitive.Description>}
           <div className="mt-4">{children}</div>
         </Primitive.Content>
       </Primitive.Portal>
@@ -44,7 +44,7 @@ export function DialogEnd({ failure, send, disabled, onCancel }: EndProps): Reac
   return (
     <>
       {failure !== null && (
-        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+        <p role="alert" className="m-0 text-row font-semibold text-stop">
           {failure}
         </p>
       )}

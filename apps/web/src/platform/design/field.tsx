@@ -9,7 +9,7 @@ import {
 } from 'react';
 
 const box =
-  'w-full rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] min-h-9 placeholder:text-muted focus:border-ink';
+  'w-full rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-field min-h-9 placeholder:text-muted focus:border-ink';
 
 interface FieldFrame {
   readonly label: string;
@@ -26,17 +26,17 @@ function Frame({
 }: FieldFrame & { readonly id: string; readonly children: ReactNode }): ReactElement {
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="mb-1 block text-[13.5px] font-semibold">
+      <label htmlFor={id} className="mb-1 block text-small font-semibold">
         {label}
       </label>
       {children}
       {hint && !problem && (
-        <p id={`${id}-hint`} className="mt-1 mb-0 text-[13px] text-muted">
+        <p id={`${id}-hint`} className="mt-1 mb-0 text-note text-muted">
           {hint}
         </p>
       )}
       {problem && (
-        <p id={`${id}-problem`} role="alert" className="mt-1 mb-0 text-[13px] font-semibold text-stop">
+        <p id={`${id}-problem`} role="alert" className="mt-1 mb-0 text-note font-semibold text-stop">
           {problem}
         </p>
       )}
@@ -124,7 +124,7 @@ export function CheckField({
   const id = useId();
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="flex min-h-8 cursor-pointer items-center gap-2 text-[14.5px]">
+      <label htmlFor={id} className="flex min-h-8 cursor-pointer items-center gap-2 text-body">
         <input
           id={id}
           type="checkbox"
@@ -135,7 +135,7 @@ export function CheckField({
         {label}
       </label>
       {hint && (
-        <p id={`${id}-hint`} className="m-0 pl-6 text-[13px] text-muted">
+        <p id={`${id}-hint`} className="m-0 pl-6 text-note text-muted">
           {hint}
         </p>
       )}

@@ -5,8 +5,8 @@ import { Button } from './button.js';
 export function Empty({ title, children }: { readonly title: string; readonly children: ReactNode }): ReactElement {
   return (
     <div className="rounded-sheet border border-dashed border-line-strong px-6 py-9 text-center">
-      <p className="m-0 font-heading text-[17px] font-semibold">{title}</p>
-      <p className="mx-auto mt-1.5 mb-0 max-w-[52ch] text-[14.5px] text-muted">{children}</p>
+      <p className="m-0 font-heading text-panel font-semibold">{title}</p>
+      <p className="mx-auto mt-1.5 mb-0 max-w-[52ch] text-body text-muted">{children}</p>
     </div>
   );
 }
@@ -20,7 +20,7 @@ export function Loading({ rows = 4, label }: { readonly rows?: number; readonly 
           key={index}
           className="flex h-16 animate-pulse items-center gap-4 border-b border-line px-4 last:border-b-0"
         >
-          <span className="size-10 rounded-[4px] bg-line" />
+          <span className="size-10 rounded-fine bg-line" />
           <span className="h-3.5 w-52 rounded bg-line" />
           <span className="ml-auto h-3.5 w-24 rounded bg-line" />
         </div>
@@ -33,7 +33,7 @@ export function Failed({ words, onRetry }: { readonly words: string; readonly on
   return (
     <div
       role="alert"
-      className="flex flex-wrap items-center gap-3 rounded-sheet border border-stop bg-sheet px-5 py-4 text-[14.5px]"
+      className="flex flex-wrap items-center gap-3 rounded-sheet border border-stop bg-sheet px-5 py-4 text-body"
     >
       <span className="flex-1">{words}</span>
       <Button onClick={onRetry}>Try again</Button>

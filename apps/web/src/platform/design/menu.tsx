@@ -37,7 +37,7 @@ export function Menu({
               key={entry.label}
               disabled={entry.disabled ?? false}
               onSelect={entry.onSelect}
-              className={`flex min-h-8 cursor-default items-center rounded-[6px] px-2.5 text-[14.5px] outline-none data-[disabled]:opacity-40 data-[highlighted]:bg-marker-soft ${entry.danger ? 'text-stop' : ''}`}
+              className={`flex min-h-8 cursor-default items-center rounded-step px-2.5 text-body outline-none data-[disabled]:opacity-40 data-[highlighted]:bg-marker-soft ${entry.danger ? 'text-stop' : ''}`}
             >
               {entry.label}
             </DropdownMenu.Item>

@@ -27,13 +27,13 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }): 
             key={shown.id}
             open
             onOpenChange={(open) => !open && hide()}
-            className="flex items-center gap-3 rounded-small bg-ink px-4 py-2.5 text-[14.5px] text-sheet shadow-float"
+            className="flex items-center gap-3 rounded-small bg-ink px-4 py-2.5 text-body text-sheet shadow-float"
           >
             <Toast.Description>{shown.words}</Toast.Description>
             {shown.undo && (
               <Toast.Action
                 altText="Undo"
-                className="min-h-8 rounded-[6px] px-2 font-semibold text-marker hover:bg-sheet/10"
+                className="min-h-8 rounded-step px-2 font-semibold text-marker hover:bg-sheet/10"
                 onClick={() => {
                   shown.undo?.();
                   hide();

@@ -16,9 +16,9 @@ export function PageHead({ title, about, trail, actions }: Props): ReactElement 
   return (
     <header className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-3">
       <div className="min-w-0 flex-1 basis-72">
-        {trail && <div className="text-[13.5px] text-muted">{trail}</div>}
-        <h1 className="m-0 text-[27px] leading-tight break-words">{title}</h1>
-        {about && <p className="mt-0.5 mb-0 text-[14.5px] text-muted">{about}</p>}
+        {trail && <div className="text-small text-muted">{trail}</div>}
+        <h1 className="m-0 text-page leading-tight break-words">{title}</h1>
+        {about && <p className="mt-0.5 mb-0 text-body text-muted">{about}</p>}
       </div>
       {actions && <div className="flex flex-wrap gap-2.5">{actions}</div>}
     </header>

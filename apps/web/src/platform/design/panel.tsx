@@ -20,9 +20,9 @@ export function Panel({
         <div className="mb-1.5 flex flex-wrap items-center gap-x-2.5 gap-y-1">
           <span className="flex min-w-0 items-center gap-2.5">
             {mark}
-            <h2 className="m-0 text-[17px] leading-tight">{title}</h2>
+            <h2 className="m-0 text-panel leading-tight">{title}</h2>
           </span>
-          {aside && <span className="text-[13.5px] text-muted">{aside}</span>}
+          {aside && <span className="text-small text-muted">{aside}</span>}
           {action && <span className="ml-auto flex gap-2">{action}</span>}
         </div>
       )}

@@ -17,7 +17,7 @@ export function Slider({ label, words, value, min, max, step, onChange }: Props)
   const id = useId();
   return (
     <div className="min-w-0">
-      <div className="flex items-baseline justify-between gap-3 text-[13.5px]">
+      <div className="flex items-baseline justify-between gap-3 text-small">
         <span id={id} className="font-semibold">
           {label}
         </span>

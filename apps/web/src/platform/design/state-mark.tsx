@@ -20,7 +20,7 @@ export function StateMark({ mark, words }: { readonly mark: Mark; readonly words
         </span>
       )}
       {mark === 'stop' && (
-        <span className="flex size-[21px] items-center justify-center rounded-[4px] bg-stop text-sheet">
+        <span className="flex size-[21px] items-center justify-center rounded-fine bg-stop text-sheet">
           <Icon icon={X} size={14} strokeWidth={2.6} />
         </span>
       )}

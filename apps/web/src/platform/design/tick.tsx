@@ -13,7 +13,7 @@ export function Tick({
   readonly onTick: (ticked: boolean) => void;
 }): ReactElement {
   return (
-    <label className="flex min-h-8 cursor-pointer items-center gap-2 text-[14px]">
+    <label className="flex min-h-8 cursor-pointer items-center gap-2 text-row">
       <input
         type="checkbox"
         checked={ticked}

@@ -32,7 +32,7 @@ export function ColumnTable<Role extends string>({
     );
   return (
     <div className="overflow-x-auto">
-      <table className="border-separate border-spacing-x-2 border-spacing-y-0 text-left text-[13.5px]">
+      <table className="border-separate border-spacing-x-2 border-spacing-y-0 text-left text-small">
         <thead>
           <tr>
             {roles.map((role, column) => (
@@ -41,7 +41,7 @@ export function ColumnTable<Role extends string>({
                   aria-label={`Column ${column + 1}`}
                   value={role}
                   onChange={(event) => choose(column, event.target.value as Role)}
-                  className={`min-h-9 w-full rounded-small border px-2 text-[14px] font-semibold ${role === none ? 'border-line-strong bg-sheet' : 'border-marker-line bg-marker-soft'}`}
+                  className={`min-h-9 w-full rounded-small border px-2 text-row font-semibold ${role === none ? 'border-line-strong bg-sheet' : 'border-marker-line bg-marker-soft'}`}
                 >
                   {choices.map((choice) => (
                     <option key={choice} value={choice}>
@@ -65,7 +65,7 @@ export function ColumnTable<Role extends string>({
           ))}
         </tbody>
       </table>
-      <label className="mt-2 flex min-h-8 items-center gap-2 text-[14px]">
+      <label className="mt-2 flex min-h-8 items-center gap-2 text-row">
         <input
           type="checkbox"
           checked={header}

@@ -38,7 +38,7 @@ export function FollowLink({ link }: { readonly link: string }): ReactElement {
           {id === null ? 'Follow it as a student would' : 'Following it…'}
         </Button>
       )}
-      {error && <p className="mt-2 mb-0 text-[14px] font-semibold text-stop">{wordsFor(error)}</p>}
+      {error && <p className="mt-2 mb-0 text-row font-semibold text-stop">{wordsFor(error)}</p>}
       {done && <Way check={done} mayAdopt={staff} />}
     </div>
   );
@@ -54,7 +54,7 @@ function Way({
   const strangers = doubts.filter(({ reason }) => reason === 'stranger-between').map(({ detail }) => detail);
   const target = evidence?.finalAddress ?? null;
   return (
-    <div className="rounded-small border border-line px-3.5 py-3 text-[14.5px]">
+    <div className="rounded-small border border-line px-3.5 py-3 text-body">
       <p className="m-0 flex items-center gap-2.5 font-semibold">
         <StateMark
           mark={opensState(verdict, 'none')}
@@ -74,7 +74,7 @@ function Way({
           {doubtSentence(reason, detail)}
         </p>
       ))}
-      <ol aria-label="The way" className="m-0 mt-2 list-decimal pl-5 font-mono text-[13px] leading-relaxed break-all">
+      <ol aria-label="The way" className="m-0 mt-2 list-decimal pl-5 font-mono text-note leading-relaxed break-all">
         {(evidence?.hops ?? []).map(({ address, status }, index) => (
           <li key={index}>
             {address} <span className="text-muted">{status ?? ''}</span>

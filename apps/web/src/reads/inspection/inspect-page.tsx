@@ -77,7 +77,7 @@ export function InspectPage(): ReactElement {
             <CameraReader onCodes={take} />
           </div>
         )}
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-2 text-[14.5px]">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2 text-body">
           <Button tone={codes.length === 0 && !camera ? 'main' : 'plain'} onClick={() => setCamera(!camera)}>
             {camera ? 'Stop the camera' : 'Use the camera'}
           </Button>
@@ -94,7 +94,7 @@ export function InspectPage(): ReactElement {
             </Button>
           )}
         </div>
-        <p className="mt-2 mb-0 text-[14px] font-semibold empty:hidden" role="status">
+        <p className="mt-2 mb-0 text-row font-semibold empty:hidden" role="status">
           {statusWords(status, codes.length)}
         </p>
         {pictures.length > 0 && (

@@ -34,7 +34,7 @@ export function InspectedCode({
         {...(staff && { action: <AdoptCode text={code.text} said={said} /> })}
       >
         <ExactText text={code.text} />
-        <p className="mt-2 mb-0 text-[14.5px]">{saidSentence(said)}</p>
+        <p className="mt-2 mb-0 text-body">{saidSentence(said)}</p>
         {staff && <Own payload={code.text} />}
         {(said.kind === 'link' || said.kind === 'bare-address') && <FollowLink link={said.link} />}
         {code.found && <PictureFacts found={code.found} />}
@@ -51,7 +51,7 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
     <div>
       <p
         aria-label="What it says, letter by letter"
-        className="m-0 max-h-60 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[14px] leading-relaxed wrap-anywhere whitespace-pre-wrap"
+        className="m-0 max-h-60 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-row leading-relaxed wrap-anywhere whitespace-pre-wrap"
       >
         {pieces.map(({ text: piece, mark, code }, index) =>
           mark === null ? (
@@ -60,7 +60,7 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
             <span key={index}>
               <mark
                 title={`${textMarkWords[mark]}, ${code}`}
-                className="mx-px rounded-[4px] bg-look-soft px-1 text-[12.5px] font-semibold text-look"
+                className="mx-px rounded-fine bg-look-soft px-1 text-fine font-semibold text-look"
               >
                 {mark === 'look-alike' ? `${piece} ${code}` : code}
               </mark>
@@ -70,7 +70,7 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
         )}
       </p>
       {marks.length > 0 && (
-        <p className="mt-1 mb-0 text-[13.5px] text-look">{`Marked: ${marks.map((mark) => textMarkWords[mark]).join(', ')}.`}</p>
+        <p className="mt-1 mb-0 text-small text-look">{`Marked: ${marks.map((mark) => textMarkWords[mark]).join(', ')}.`}</p>
       )}
     </div>
   );
@@ -83,9 +83,9 @@ function Own({ payload }: { readonly payload: string }): ReactElement | null {
   });
   if (!inspection.data) return null;
   const { known } = inspection.data;
-  if (known.length === 0) return <p className="mt-1 mb-0 text-[14px] text-muted">It is none of your materials.</p>;
+  if (known.length === 0) return <p className="mt-1 mb-0 text-row text-muted">It is none of your materials.</p>;
   return (
-    <ul className="m-0 mt-1 list-none p-0 text-[14.5px]">
+    <ul className="m-0 mt-1 list-none p-0 text-body">
       {known.map((material) => (
         <KnownRow key={material.materialId} material={material} />
       ))}
@@ -138,5 +138,5 @@ function PictureFacts({
     measured?.lightOnDark ? 'light on dark, which many readers refuse' : '',
     unusedRepair === null ? '' : `${percent(unusedRepair)} of its repair unused in this picture`,
   ].filter((fact) => fact !== '');
-  return <p className="mt-2 mb-0 border-t border-line pt-2 text-[13.5px] text-muted">{facts.join(' · ')}.</p>;
+  return <p className="mt-2 mb-0 border-t border-line pt-2 text-small text-muted">{facts.join(' · ')}.</p>;
 }

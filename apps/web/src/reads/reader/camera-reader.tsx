@@ -38,7 +38,7 @@ export function CameraReader({ onCodes }: Props): ReactElement {
   }, [stream]);
   if (trouble) {
     return (
-      <p role="alert" className="m-0 rounded-sheet border border-line-strong bg-sheet px-4 py-3 text-[14.5px]">
+      <p role="alert" className="m-0 rounded-sheet border border-line-strong bg-sheet px-4 py-3 text-body">
         {cameraTroubleWords[trouble]}
       </p>
     );

@@ -39,7 +39,7 @@ export function Advice({
   const limits = useLimits(page, worst);
   if (!worst || !code) return null;
   return (
-    <div className="mt-3 rounded-small border border-line px-3.5 py-3 text-[14.5px]">
+    <div className="mt-3 rounded-small border border-line px-3.5 py-3 text-body">
       <p className="m-0 font-semibold">{`${namesListed(short.map(({ device }) => device.name))} ${short.length === 1 ? 'does' : 'do'} not read it from ${metres(distanceM)}. What helps:`}</p>
       <ul aria-label="What helps" className="m-0 mt-1.5 flex list-none flex-col gap-1.5 p-0">
         {worst.result.reachM < distanceM && (
@@ -51,7 +51,7 @@ export function Advice({
         <ElsewhereRow page={page} results={results} remedies={remedies} />
       </ul>
       {limits !== null && limits.length > 0 && (
-        <p className="mt-2 mb-0 text-[14px] text-muted">{`${worst.device.name} would read from there ${causesListed(limits)}.`}</p>
+        <p className="mt-2 mb-0 text-row text-muted">{`${worst.device.name} would read from there ${causesListed(limits)}.`}</p>
       )}
     </div>
   );

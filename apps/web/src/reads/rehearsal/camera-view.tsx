@@ -173,13 +173,13 @@ function Verdict({
 }): ReactElement {
   if (failed)
     return (
-      <p className="mt-2 mb-0 text-[14px] text-stop">
+      <p className="mt-2 mb-0 text-row text-stop">
         The picture could not be worked out. Move a slider to try once more.
       </p>
     );
   const mark = !seen ? 'not-yet' : seen.read === 0 ? 'stop' : seen.read < seen.of / 2 ? 'look-at' : 'done';
   return (
-    <p role="status" className="mt-2 mb-0 flex items-center gap-2 text-[14px]">
+    <p role="status" className="mt-2 mb-0 flex items-center gap-2 text-row">
       <StateMark mark={mark} words={seen && seen.read > 0 ? 'Reads' : 'Does not read'} />
       <span>
         {device.name} {seen ? `read it in ${seen.read} of ${seen.of} frames` : 'is looking'}; {expectedWords[expected]}{' '}
@@ -198,7 +198,7 @@ function Readings({
   readonly own: string;
 }): ReactElement {
   return (
-    <ul aria-label="What each reader makes of this frame" className="m-0 flex list-none flex-col gap-1 p-0 text-[13.5px]">
+    <ul aria-label="What each reader makes of this frame" className="m-0 flex list-none flex-col gap-1 p-0 text-small">
       {readings.map(({ engine, reading, difference }) => (
         <li key={engine} className="flex items-baseline gap-2">
           <span className="w-40 shrink-0 text-muted">

@@ -14,10 +14,10 @@ export function OtherReaders({
 }): ReactElement {
   const confidence = Math.min(...results.map((result) => result.confidence));
   return (
-    <details className="mt-2 text-[14px]">
+    <details className="mt-2 text-row">
       <summary className="w-fit cursor-pointer py-1 font-semibold">Every reader on every device</summary>
       <div className="overflow-x-auto">
-        <table className="w-full border-collapse text-left text-[13.5px]">
+        <table className="w-full border-collapse text-left text-small">
           <thead>
             <tr className="border-b border-line">
               <th scope="col" className="py-1 pr-4 font-semibold">
@@ -52,7 +52,7 @@ export function OtherReaders({
           </tbody>
         </table>
       </div>
-      <p className="mt-1.5 mb-0 text-[13px] text-muted">{`Bold decides. Each “reads from here” is right in ${percent(confidence)} of cases, by a model of cameras, paper and evening light; your own room may differ, so try one real device.`}</p>
+      <p className="mt-1.5 mb-0 text-note text-muted">{`Bold decides. Each “reads from here” is right in ${percent(confidence)} of cases, by a model of cameras, paper and evening light; your own room may differ, so try one real device.`}</p>
     </details>
   );
 }

@@ -71,16 +71,16 @@ function Lane({
   return (
     <>
       <div className="col-span-2 flex min-w-0 items-baseline gap-2 leading-tight sm:col-span-1 sm:block">
-        <div className="truncate text-[14px] font-semibold">{device.name}</div>
-        <div className="text-[12.5px] text-muted">
+        <div className="truncate text-row font-semibold">{device.name}</div>
+        <div className="text-fine text-muted">
           {[device.count === null ? 'from home' : String(device.count), `${device.previewHeightPx}p`].join(' · ')}
         </div>
       </div>
-      <div className="relative h-[18px] rounded-[4px] bg-line" role="img" aria-label={words}>
+      <div className="relative h-[18px] rounded-fine bg-line" role="img" aria-label={words}>
         {result && (
           <>
             <span
-              className="hatched absolute inset-y-0 left-0 rounded-[4px]"
+              className="hatched absolute inset-y-0 left-0 rounded-fine"
               style={{ width: share(result.hitAndMissM) }}
             />
             <span
@@ -91,7 +91,7 @@ function Lane({
               }}
             />
             <span
-              className="absolute inset-y-0 flex items-center pl-2 text-[12.5px] font-semibold text-sheet"
+              className="absolute inset-y-0 flex items-center pl-2 text-fine font-semibold text-sheet"
               style={{ left: result.fromM > 0.5 ? share(result.fromM) : 0 }}
             >
               {result.reachM > 0 ? metres(result.reachM) : ''}
@@ -101,7 +101,7 @@ function Lane({
         {!result && foretold && (
           <span className="absolute inset-0 animate-pulse">
             <span
-              className="hatched absolute inset-y-0 left-0 rounded-[4px]"
+              className="hatched absolute inset-y-0 left-0 rounded-fine"
               style={{ width: share(foretold.missesFromM) }}
             />
             <span
@@ -121,7 +121,7 @@ function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM
   const step = endM > 6 ? 2 : endM > 3 ? 1 : 0.5;
   const ticks = Array.from({ length: Math.floor(endM / step) + 1 }, (_, index) => index * step);
   return (
-    <div className="relative h-4 text-[12.5px] text-muted" aria-hidden>
+    <div className="relative h-4 text-fine text-muted" aria-hidden>
       {ticks.map((tick) => (
         <span
           key={tick}

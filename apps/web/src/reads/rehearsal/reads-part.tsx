@@ -51,13 +51,13 @@ export function ReadsPart({
         }
       >
         {rehearsal.devices.length === 0 ? (
-          <p className="m-0 text-[14.5px]">
+          <p className="m-0 text-body">
             The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.
           </p>
         ) : (
           <>
             <ReachLanes rehearsal={rehearsal} modules={code.modules} results={results} />
-            <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px] text-muted" role="status">
+            <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-note text-muted" role="status">
               <Key className="bg-done">read</Key>
               <Key className="hatched">hit and miss</Key>
               <Key className="bg-line">not read</Key>
@@ -76,7 +76,7 @@ export function ReadsPart({
             {rehearsal.results && <Advice page={page} results={rehearsal.results} remedies={remedies} />}
             <ByHand rehearsal={rehearsal} remedies={remedies} />
             {rehearsal.results && <OtherReaders rehearsal={rehearsal} results={rehearsal.results} />}
-            <details className="mt-2 text-[14px]" onToggle={(event) => setLooking(event.currentTarget.open)}>
+            <details className="mt-2 text-row" onToggle={(event) => setLooking(event.currentTarget.open)}>
               <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
               {looking && (
                 <Suspense>
@@ -102,7 +102,7 @@ function ByHand({
 }): ReactElement | null {
   if (chosenSizeMm === null && ownDistanceM === null) return null;
   return (
-    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 gap-y-1 text-[14px] text-muted">
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 gap-y-1 text-row text-muted">
       {chosenSizeMm !== null && (
         <>
           <span>The size of {sizeMm} mm was chosen by hand.</span>
@@ -136,7 +136,7 @@ function headline({ readiness: { reads } }: MaterialPage): string {
 function Key({ className, children }: { readonly className: string; readonly children: string }): ReactElement {
   return (
     <span className="flex items-center gap-1.5">
-      <span className={`h-3 w-5 rounded-[4px] ${className}`} aria-hidden /> {children}
+      <span className={`h-3 w-5 rounded-fine ${className}`} aria-hidden /> {children}
     </span>
   );
 }

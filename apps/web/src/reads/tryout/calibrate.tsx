@@ -24,12 +24,12 @@ export function Calibrate({
       <div className="overflow-hidden">
         <div
           style={{ width: cardWidthMm * pxPerMm, height: cardHeightMm * pxPerMm }}
-          className="flex items-end rounded-small border-2 border-dashed border-ink bg-marker-soft p-2 text-[13px] text-muted"
+          className="flex items-end rounded-small border-2 border-dashed border-ink bg-marker-soft p-2 text-note text-muted"
         >
           85.6 × 54 mm
         </div>
       </div>
-      <label className="mt-4 block text-[14px] font-semibold">
+      <label className="mt-4 block text-row font-semibold">
         Size of the outline
         <input
           type="range"

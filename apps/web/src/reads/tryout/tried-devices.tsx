@@ -15,7 +15,7 @@ export function TriedDevices({ page: { material } }: { readonly page: MaterialPa
   return (
     <ul
       aria-label="Tried with real devices"
-      className="mt-2 mb-0 flex list-none flex-wrap gap-x-5 gap-y-1 border-t border-line p-0 pt-2 text-[14px]"
+      className="mt-2 mb-0 flex list-none flex-wrap gap-x-5 gap-y-1 border-t border-line p-0 pt-2 text-row"
     >
       {tried.slice(0, shown).map((tryout) => (
         <li key={tryout.id} className="flex items-center gap-2">

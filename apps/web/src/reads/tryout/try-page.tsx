@@ -55,13 +55,13 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
           <div className="flex min-w-0 flex-col gap-3">
             <Panel title={byShortLink ? 'Point a device at it' : 'Point a device at it, then say what it showed'}>
               {byShortLink ? (
-                <p className="m-0 text-[14.5px]" role="status">
+                <p className="m-0 text-body" role="status">
                   {listen.isError ? wordsFor(listen.error) : 'Waiting. The moment a device opens it, it stands below.'}
                 </p>
               ) : (
-                <p className="m-0 text-[14.5px]">
+                <p className="m-0 text-body">
                   It should show exactly this:{' '}
-                  <span className="mt-1 block max-h-32 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-[13.5px] break-words whitespace-pre-wrap">
+                  <span className="mt-1 block max-h-32 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-small break-words whitespace-pre-wrap">
                     {code.payload}
                   </span>
                 </p>
@@ -99,7 +99,7 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
           <CodePicture drawing={code.drawing} label="The code to be tried" className="block w-full" />
         </div>
       </div>
-      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px]">
+      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-row">
         <span className="min-w-0 flex-1">
           {nearer === 1
             ? `As printed, ${Math.round(sizeMm)} mm wide.`

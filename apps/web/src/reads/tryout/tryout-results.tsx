@@ -43,11 +43,11 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
   const say = useSayDevice(page.material.id);
   const remove = useRemoveTryout(page.material.id);
   return (
-    <li className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1 border-b border-line py-2 text-[14.5px] last:border-b-0">
+    <li className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1 border-b border-line py-2 text-body last:border-b-0">
       <StateMark mark={current ? marks[outcome] : 'not-yet'} words={outcomeWords[outcome]} />
       <span>
         <span className="font-semibold">{sentence(tryout)}</span>
-        <span className="block text-[13px] text-muted">
+        <span className="block text-note text-muted">
           {ago(at)}
           {!current && '; the code says something else by now'}
         </span>
@@ -57,7 +57,7 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
           aria-label="Which device was it"
           value={deviceId ?? ''}
           onChange={(event) => say.mutate({ tryoutId: id, deviceId: event.target.value || null })}
-          className="min-h-9 max-w-44 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+          className="min-h-9 max-w-44 rounded-small border border-line-strong bg-sheet px-2 text-row"
         >
           <option value="">some device</option>
           {page.rehearsal.devices.map((device) => (
@@ -87,7 +87,7 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
   const [deviceId, setDeviceId] = useState(page.rehearsal.devices[0]?.id ?? '');
   return (
     <Panel title="What did it show?">
-      <label className="flex flex-wrap items-center gap-2 text-[14px]">
+      <label className="flex flex-wrap items-center gap-2 text-row">
         <span className="text-muted">Tried with</span>
         <select
           value={deviceId}
@@ -114,7 +114,7 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
         ))}
       </div>
       {tell.isError && (
-        <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
+        <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
           {wordsFor(tell.error)}
         </p>
       )}

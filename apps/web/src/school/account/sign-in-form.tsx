@@ -43,13 +43,13 @@ export function SignInForm({
         {...form.register('keep')}
       />
       {welcome?.hasAccounts === false && (
-        <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-[14px]">
+        <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-row">
           There is no account yet. Create the first one at the server:{' '}
           <code className="font-mono">npm run create-administrator</code>
         </p>
       )}
       {signIn.isError && (
-        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+        <p role="alert" className="m-0 text-row font-semibold text-stop">
           {wordsFor(signIn.error)}
         </p>
       )}
@@ -57,7 +57,7 @@ export function SignInForm({
         {signIn.isPending ? 'Signing in…' : 'Sign in'}
       </Button>
       {demo && (
-        <div className="rounded-small bg-marker-soft px-4 py-3 text-[14px]">
+        <div className="rounded-small bg-marker-soft px-4 py-3 text-row">
           <p className="m-0">This is a demonstration. Its account:</p>
           <dl className="m-0 mt-1 grid grid-cols-[auto_1fr] gap-x-3">
             <dt className="text-muted">E-mail</dt>

@@ -11,7 +11,7 @@ export function SignInPage(): ReactElement {
   const next = search.get('next') ?? '/';
   return (
     <main className="mx-auto flex min-h-screen w-[min(400px,92vw)] flex-col justify-center py-10">
-      <h1 className="m-0 text-[34px]">Hapset</h1>
+      <h1 className="m-0 text-cover">Hapset</h1>
       <p className="mt-1 mb-7 text-muted">
         {school ? `Codes for the classrooms of ${school}` : 'Codes for classrooms'}
       </p>

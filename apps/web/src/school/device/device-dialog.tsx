@@ -92,7 +92,7 @@ export function DeviceDialog({
             problem={formState.errors.count?.message}
           />
         </div>
-        <details className="text-[14px]" open={figuresAreWrong || undefined}>
+        <details className="text-row" open={figuresAreWrong || undefined}>
           <summary className="w-fit cursor-pointer py-1 font-semibold">
             More: its figures, and where to find them
           </summary>

@@ -46,7 +46,7 @@ export function DevicesPage(): ReactElement {
           ))}
         </ul>
       )}
-      <p className="mt-3 mb-0 text-[14.5px]">
+      <p className="mt-3 mb-0 text-body">
         A device without a scanner reads codes at{' '}
         <Link to="/read" className="font-semibold text-ink">
           {window.location.host}/read
@@ -89,19 +89,19 @@ function DeviceRow({
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3.5 last:border-b-0 sm:grid-cols-[220px_1fr_auto] sm:px-5">
       <span>
-        <span className="block text-[15.5px] font-semibold">{name}</span>
-        <span className="block text-[13.5px] text-muted">
+        <span className="block text-lead font-semibold">{name}</span>
+        <span className="block text-small text-muted">
           {count === null ? 'brought from home' : `${count} in the school`}
         </span>
       </span>
-      <div className="text-[14px]">
+      <div className="text-row">
         Preview {previewWidthPx} × {previewHeightPx}, sees {horizontalFovDeg}° across, in focus from{' '}
         {Math.round(nearestFocusM * 100)} cm
-        <span className="block text-[13.5px] text-muted">
+        <span className="block text-small text-muted">
           {engineWords[engine]}; blur {blurPx} px, noise {noiseGrey} grey levels in evening light
           {jpegQuality === null ? '' : `, compressed to ${jpegQuality} %`}
         </span>
-        <span className="block text-[13.5px] text-muted">
+        <span className="block text-small text-muted">
           Its scanner {actsOn.length === 0 ? 'shows text only' : actsOn.map((act) => actWords[act]).join(', ')}
         </span>
         {actions && <ScannerForm device={device} />}
@@ -132,14 +132,14 @@ function RemoveDevice({
   const remove = useRemoveDevice();
   return (
     <Dialog title={`Remove ${device.name}?`} onClose={onClose}>
-      <p className="m-0 text-[15px]">
+      <p className="m-0 text-field">
         {classes.length === 0
           ? 'No class scans with it.'
           : `${namesListed(classes.map(({ name }) => name))} ${classes.length === 1 ? 'scans' : 'scan'} with it and would do without.`}{' '}
         Codes are rehearsed again without it. Adding it again takes its figures once more.
       </p>
       {remove.isError && (
-        <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+        <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
           {wordsFor(remove.error)}
         </p>
       )}
@@ -169,9 +169,9 @@ function ScannerForm({ device: { id, name, actsOn } }: { readonly device: Device
     );
   return (
     <details className="mt-1">
-      <summary className="w-fit cursor-pointer py-1 text-[13.5px]">Say what its scanner does</summary>
+      <summary className="w-fit cursor-pointer py-1 text-small">Say what its scanner does</summary>
       <fieldset className="m-0 flex flex-wrap gap-x-5 border-0 p-0" disabled={change.isPending}>
-        <legend className="mb-1 p-0 text-[13.5px] text-muted">
+        <legend className="mb-1 p-0 text-small text-muted">
           Scan one code of each kind with it. What is not ticked, it shows as text.
         </legend>
         {scannerActs.map((act) => (

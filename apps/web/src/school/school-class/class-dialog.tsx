@@ -57,12 +57,12 @@ export function ClassDialog({
           {...register('studentAccounts')}
         />
         <fieldset className="m-0 border-0 p-0">
-          <legend className="mb-1 p-0 text-[13.5px] font-semibold">Which devices do they scan with?</legend>
+          <legend className="mb-1 p-0 text-small font-semibold">Which devices do they scan with?</legend>
           {devices.map((device) => (
-            <label key={device.id} className="flex min-h-9 items-center gap-2.5 text-[15px]">
+            <label key={device.id} className="flex min-h-9 items-center gap-2.5 text-field">
               <input type="checkbox" value={device.id} className="size-4 accent-ink" {...register('deviceIds')} />
               {device.name}
-              <span className="text-[13.5px] text-muted">{device.count === null ? 'from home' : device.count}</span>
+              <span className="text-small text-muted">{device.count === null ? 'from home' : device.count}</span>
             </label>
           ))}
         </fieldset>

@@ -29,8 +29,8 @@ export function SchoolClasses(): ReactElement {
         {classes.data?.map((schoolClass) => (
           <li key={schoolClass.id} className="flex items-center gap-3 border-t border-line py-2.5 first:border-t-0">
             <span className="min-w-0 flex-1">
-              <span className="block text-[15.5px] font-semibold">{schoolClass.name}</span>
-              <span className="block text-[13.5px] text-muted">
+              <span className="block text-lead font-semibold">{schoolClass.name}</span>
+              <span className="block text-small text-muted">
                 {schoolClass.studentAccounts === 'none'
                   ? 'Students have no accounts'
                   : 'Students have accounts of the school'}{' '}

@@ -52,7 +52,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
   ];
   return (
     <>
-      <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-[14.5px]">
+      <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2 text-body">
         {rows.map(([name, value]) => (
           <div key={name} className="contents">
             <dt className="text-muted">{name}</dt>
@@ -60,7 +60,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
           </div>
         ))}
       </dl>
-      <p className="mt-3 mb-0 text-[13.5px] text-muted">The school’s administrator changes these.</p>
+      <p className="mt-3 mb-0 text-small text-muted">The school’s administrator changes these.</p>
     </>
   );
 }
@@ -137,7 +137,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         <ChoiceField choices={paperNames} words={paperWords} label="Paper" {...form.register('paper')} />
       </div>
       <fieldset className="m-0 rounded-small border border-line px-3 pt-1 pb-3">
-        <legend className="px-1 text-[13.5px] font-semibold">Printer</legend>
+        <legend className="px-1 text-small font-semibold">Printer</legend>
         <div className="grid gap-3 sm:grid-cols-2">
           <TextField
             label="Can’t reach at the edge (mm)"
@@ -173,7 +173,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
             problem={problems.get('duplexDownMm')}
           />
         </div>
-        <p className="mt-2 mb-0 text-[13px] text-muted">
+        <p className="mt-2 mb-0 text-note text-muted">
           <a href={routes.printerTest.path} target="_blank" rel="noreferrer" className="font-semibold text-ink">
             Print the test page
           </a>{' '}
@@ -205,7 +205,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         problem={problems.get('visitorNetworks')}
       />
       {change.isError && (
-        <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+        <p role="alert" className="m-0 text-row font-semibold text-stop">
           {wordsFor(change.error)}
         </p>
       )}
@@ -236,9 +236,9 @@ function OnPaper({
   if (!printed || (!moved && !renamed)) return null;
   const pages = moved ? printed.pages : 0;
   const shortLinks = renamed || (moved && before.shortLinkHost === null) ? printed.shortLinks : 0;
-  if (pages + shortLinks === 0) return <p className="m-0 text-[14px] text-muted">No sheet carries the present address.</p>;
+  if (pages + shortLinks === 0) return <p className="m-0 text-row text-muted">No sheet carries the present address.</p>;
   return (
-    <p role="status" className="m-0 flex gap-2 text-[14px]">
+    <p role="status" className="m-0 flex gap-2 text-row">
       <StateMark mark="look-at" words="To be looked at" />
       <span>
         {plural(pages + shortLinks, 'sheet')} on paper {pages + shortLinks === 1 ? 'carries' : 'carry'} the present

@@ -27,7 +27,7 @@ export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>)
     >
       {query.isPending && <Loading rows={1} label={`${title} are loading`} />}
       {query.isError && <Failed words={wordsFor(query.error)} onRetry={() => void query.refetch()} />}
-      {query.data !== undefined && <p className="m-0 text-[14.5px]">{children(query.data)}</p>}
+      {query.data !== undefined && <p className="m-0 text-body">{children(query.data)}</p>}
     </Panel>
   );
 }

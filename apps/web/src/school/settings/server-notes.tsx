@@ -25,7 +25,7 @@ export function ServerNotesPart(): ReactElement | null {
   const guessing = slowedShortLinks > 0 || unknownShortLinks > manyUnknown;
   return (
     <Panel title="This server">
-      <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-[14.5px]">
+      <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-body">
         {undeclaredProxy && (
           <Note mark="stop">
             A proxy in front of this server is not declared, so all visitors seem to come from one address. Set{' '}

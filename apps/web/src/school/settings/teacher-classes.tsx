@@ -31,7 +31,7 @@ export function TeacherClassesPart(): ReactElement {
     >
       {view.isPending && <Loading rows={1} label="Loading who sees which students" />}
       {view.isError && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
-      {view.data && <p className="m-0 text-[14.5px]">{summary(view.data)}</p>}
+      {view.data && <p className="m-0 text-body">{summary(view.data)}</p>}
       {open && view.data && <TeacherClassesDialog view={view.data} onClose={() => setOpen(false)} />}
     </Panel>
   );
@@ -90,7 +90,7 @@ function TeacherClassesDialog({
             />
           ))}
         {limited !== null && view.classes.length === 0 && (
-          <p className="m-0 text-[14px] text-muted">There are no classes yet. Import a roster first.</p>
+          <p className="m-0 text-row text-muted">There are no classes yet. Import a roster first.</p>
         )}
         <DialogEnd
           failure={save.isError ? wordsFor(save.error) : null}
@@ -118,7 +118,7 @@ function TeacherRow({ teacher: { accountId, name }, classes, limited, onChange }
   };
   return (
     <fieldset className="m-0 border-0 border-t border-line p-0 pt-2">
-      <legend className="float-left w-40 shrink-0 pt-1 text-[14.5px] font-semibold">{name}</legend>
+      <legend className="float-left w-40 shrink-0 pt-1 text-body font-semibold">{name}</legend>
       <div className="flex flex-wrap gap-x-4">
         {classes.map((className) => (
           <Tick

@@ -9,7 +9,7 @@ import { ReadAloud } from './read-aloud.js';
 import { saidTitles } from '../../platform/wording/reading.js';
 
 const large =
-  'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-[19px] font-semibold no-underline break-all';
+  'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-part font-semibold no-underline break-all';
 
 export function StudentReaderPage(): ReactElement {
   const [text, setText] = useState<string | null>(null);
@@ -28,7 +28,7 @@ export function StudentReaderPage(): ReactElement {
   };
   return (
     <main className="mx-auto flex min-h-screen w-full max-w-[560px] flex-col gap-4 px-4 pt-5 pb-10">
-      <h1 className="m-0 text-[27px]">Read a code</h1>
+      <h1 className="m-0 text-page">Read a code</h1>
       {text === null ? (
         <>
           {looking ? (
@@ -38,14 +38,14 @@ export function StudentReaderPage(): ReactElement {
               Use the camera
             </button>
           )}
-          <div className="flex min-h-11 flex-wrap items-center gap-3 text-[17px]">
+          <div className="flex min-h-11 flex-wrap items-center gap-3 text-panel">
             <ChooseFile
               label="Take or choose a picture"
               accept="image/*"
               onChoose={(picture) => void readPicture(picture)}
             />
           </div>
-          <p role="status" className="m-0 text-[17px] font-semibold empty:hidden">
+          <p role="status" className="m-0 text-panel font-semibold empty:hidden">
             {trouble}
           </p>
         </>
@@ -61,8 +61,8 @@ function Result({ text, onMore }: { readonly text: string; readonly onMore: () =
   return (
     <section aria-live="polite" aria-label="What the code says" className="flex flex-col gap-4">
       <div className="rounded-sheet border border-line bg-sheet px-5 py-4">
-        <p className="m-0 text-[16px] text-muted">{saidTitles[said.kind]}</p>
-        <p className="mt-1 mb-0 text-[24px] leading-snug break-words whitespace-pre-wrap">{plainText(text, said)}</p>
+        <p className="m-0 text-group text-muted">{saidTitles[said.kind]}</p>
+        <p className="mt-1 mb-0 text-answer leading-snug break-words whitespace-pre-wrap">{plainText(text, said)}</p>
       </div>
       <Way text={text} said={said} />
       <button type="button" onClick={onMore} className={`${large} border border-line-strong bg-sheet text-ink`}>
@@ -108,7 +108,7 @@ function Way({ text, said }: { readonly text: string; readonly said: Said }): Re
         </a>
       );
     case 'other-address':
-      return <p className="m-0 text-[17px]">This opens no page. Ask your teacher before you do anything with it.</p>;
+      return <p className="m-0 text-panel">This opens no page. Ask your teacher before you do anything with it.</p>;
     case 'contact':
     case 'event':
     case 'network':

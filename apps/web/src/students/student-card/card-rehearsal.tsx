@@ -41,7 +41,7 @@ export function CardRehearsal({
   if (!devices || devices.length === 0) return null;
   if (found === null)
     return (
-      <p role="status" className="m-0 text-[14px] text-muted">
+      <p role="status" className="m-0 text-row text-muted">
         Rehearsing a card of {Math.floor(sizeMm)} mm with {devices.length} devices…
       </p>
     );
@@ -50,7 +50,7 @@ export function CardRehearsal({
     ({ id }) => (found.find((result) => result.deviceId === id)?.reachM ?? 0) < deskDistanceM,
   );
   return (
-    <p role="status" className="m-0 flex items-center gap-2 text-[14px]">
+    <p role="status" className="m-0 flex items-center gap-2 text-row">
       <StateMark
         mark={short.length === 0 ? 'done' : 'look-at'}
         words={short.length === 0 ? 'Reads' : 'To be looked at'}

@@ -84,7 +84,7 @@ function Cards({ first }: { readonly first: CardsRequest }): ReactElement {
             <Panel title="Look at this before you print">
               <SheetNotices notices={preview.data.notices} lessonId={null} addressOf={() => '/school/students'} />
               {preview.data.withoutId.length > 0 && (
-                <p className="m-0 text-[14px]">
+                <p className="m-0 text-row">
                   <strong>Without an id</strong>, so without a card: {preview.data.withoutId.slice(0, 8).join(', ')}
                   {preview.data.withoutId.length > 8 ? ` and ${preview.data.withoutId.length - 8} more` : ''}.
                 </p>
@@ -122,7 +122,7 @@ function CardOptions({
   return (
     <div className="flex flex-col gap-4">
       <fieldset className="m-0 border-0 p-0">
-        <legend className="mb-1 text-[13.5px] font-semibold">For whom</legend>
+        <legend className="mb-1 text-small font-semibold">For whom</legend>
         <div className="grid max-h-44 grid-cols-2 gap-x-3 overflow-auto">
           <Tick
             words={`All classes${groups ? ` (${groups.students})` : ''}`}
@@ -171,7 +171,7 @@ function CardOptions({
         </SelectField>
       </div>
       <fieldset className="m-0 border-0 p-0">
-        <legend className="mb-1 text-[13.5px] font-semibold">Beside the name</legend>
+        <legend className="mb-1 text-small font-semibold">Beside the name</legend>
         <div className="grid grid-cols-2 gap-x-3">
           {cardFields.map((field) => (
             <Tick

@@ -66,13 +66,13 @@ export function ReadCardsPage(): ReactElement {
                 placeholder="or type what the card says"
                 value={typed}
                 onChange={(event) => setTyped(event.target.value)}
-                className="min-h-9 w-full min-w-36 rounded-small border border-line-strong bg-sheet px-3 font-mono text-[14.5px] placeholder:text-muted"
+                className="min-h-9 w-full min-w-36 rounded-small border border-line-strong bg-sheet px-3 font-mono text-body placeholder:text-muted"
               />
               <Button type="submit">Read</Button>
             </form>
           </div>
           {read.isError && (
-            <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
+            <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
               {wordsFor(read.error)}
             </p>
           )}
@@ -95,16 +95,16 @@ function LastCard({ card: { result, student } }: { readonly card: ReadCardView }
       />
       <div className="min-w-0">
         {student && (
-          <p className="m-0 text-[24px] leading-tight font-semibold wrap-anywhere" aria-label="Who it is">
+          <p className="m-0 text-answer leading-tight font-semibold wrap-anywhere" aria-label="Who it is">
             {student.name}
           </p>
         )}
         {student && (
-          <p className="m-0 text-[15px] text-muted">
+          <p className="m-0 text-field text-muted">
             {[student.className, student.schoolId ?? ''].filter((part) => part !== '').join(' · ')}
           </p>
         )}
-        {result !== 'student' && <p className="m-0 text-[15px]">{cardResultWords[result]}</p>}
+        {result !== 'student' && <p className="m-0 text-field">{cardResultWords[result]}</p>}
       </div>
     </div>
   );
@@ -121,14 +121,14 @@ function Readings(): ReactElement {
   return (
     <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
       <div className="mb-1 flex flex-wrap items-center gap-3">
-        <h2 className="m-0 text-[17px]">{plural(total, 'reading')}</h2>
+        <h2 className="m-0 text-panel">{plural(total, 'reading')}</h2>
         <a href={routes.cardReadingsCsv.path} download className={buttonClass('plain', 'ml-auto')}>
           Save as CSV
         </a>
       </div>
       <ul className="m-0 list-none p-0" aria-label="Cards that were read">
         {rows.map(({ id, readAt, name, className }) => (
-          <li key={id} className="flex items-center gap-3 border-b border-line py-1.5 text-[14.5px] last:border-b-0">
+          <li key={id} className="flex items-center gap-3 border-b border-line py-1.5 text-body last:border-b-0">
             <span className="min-w-0 flex-1 truncate font-semibold">{name}</span>
             <span className="text-muted">{className}</span>
             <time dateTime={readAt} className="text-muted">

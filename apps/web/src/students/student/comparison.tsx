@@ -9,7 +9,7 @@ export function Comparison({
   readonly comparison: RosterComparisonView;
 }): ReactElement {
   return (
-    <div className="grid gap-x-6 gap-y-3 text-[14px] sm:grid-cols-3">
+    <div className="grid gap-x-6 gap-y-3 text-row sm:grid-cols-3">
       <Part title={`${added} new`} names={someAdded} of={added} />
       <Part
         title={`${changed} changed`}

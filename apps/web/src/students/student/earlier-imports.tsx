@@ -17,7 +17,7 @@ export function EarlierImports(): ReactElement | null {
   if (imports.data.length === 0) return null;
   return (
     <Panel title="Earlier imports">
-      <ul className="m-0 list-none p-0 text-[14px]" aria-label="Earlier imports">
+      <ul className="m-0 list-none p-0 text-row" aria-label="Earlier imports">
         {imports.data.map(({ id, fileName, importedAt, added, changed, left, undone, undoable }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2 last:border-b-0">
             <span className="min-w-0 flex-1">

@@ -27,7 +27,7 @@ export function FindStudents({
         placeholder="Find by name, id or class"
         value={request.find}
         onChange={(event) => onRequest({ ...request, find: event.target.value })}
-        className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-[15px] placeholder:text-muted"
+        className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
       />
       <Choice
         label="Class"
@@ -77,7 +77,7 @@ function Choice({
       aria-label={label}
       value={value}
       onChange={(event) => onChoose(event.target.value)}
-      className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-[14px]"
+      className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-row"
     >
       {choices.map(([each, words]) => (
         <option key={each} value={each}>
@@ -117,7 +117,7 @@ function ExportAs({ request }: { readonly request: StudentsRequest }): ReactElem
       ),
     ).toString();
   return (
-    <span className="flex items-center gap-2 text-[14px] text-muted">
+    <span className="flex items-center gap-2 text-row text-muted">
       Export as
       {(['csv', 'xlsx', 'json'] as const).map((format) => (
         <a

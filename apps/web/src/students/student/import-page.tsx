@@ -85,7 +85,7 @@ export function ImportRosterPage(): ReactElement {
         >
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
             <ChooseFile label="Choose a file" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={(file) => void open(file)} />
-            <span className="text-[14.5px] text-muted">or drop one here, or paste cells:</span>
+            <span className="text-body text-muted">or drop one here, or paste cells:</span>
             <textarea
               aria-label="Paste cells here"
               rows={1}
@@ -93,11 +93,11 @@ export function ImportRosterPage(): ReactElement {
               onChange={() => undefined}
               onPaste={paste}
               placeholder="Paste here"
-              className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-[15px] placeholder:text-muted"
+              className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-field placeholder:text-muted"
             />
           </div>
           {problem !== null && (
-            <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
+            <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
               {problem}
             </p>
           )}
@@ -190,7 +190,7 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
         </div>
         <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
         {!named && (
-          <p role="alert" className="mt-2 mb-0 text-[14px] font-semibold text-stop">
+          <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
             Say which column holds the names.
           </p>
         )}
@@ -213,7 +213,7 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
                 />
               )}
               {bring.isError && (
-                <p role="alert" className="m-0 text-[14px] font-semibold text-stop">
+                <p role="alert" className="m-0 text-row font-semibold text-stop">
                   {wordsFor(bring.error)}
                 </p>
               )}

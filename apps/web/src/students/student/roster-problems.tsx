@@ -19,7 +19,7 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
       title={`${plural(problems.length, 'row')} to look at`}
       aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are brought`}
     >
-      <ul className="m-0 list-none p-0 text-[14px]" aria-label="Rows to look at">
+      <ul className="m-0 list-none p-0 text-row" aria-label="Rows to look at">
         {(all ? problems : problems.slice(0, shownAtOnce)).map((problem) => (
           <li key={`${problem.row} ${problem.reason}`} className="py-0.5 wrap-anywhere">
             {rosterProblemSentence(problem)}

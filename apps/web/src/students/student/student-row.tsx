@@ -25,12 +25,12 @@ export function StudentRow({
   return (
     <li className="flex items-center gap-x-4 border-b border-line px-4 py-2 last:border-b-0">
       <span className="grid min-w-0 flex-1 gap-x-4 sm:grid-cols-[minmax(0,1fr)_120px_110px_170px] sm:items-center">
-        <span className="truncate text-[15.5px] font-semibold">{name}</span>
-        <span className="truncate text-[14px] text-muted">
+        <span className="truncate text-lead font-semibold">{name}</span>
+        <span className="truncate text-row text-muted">
           {[className, year].filter((part) => part !== '').join(' · ')}
         </span>
-        <span className="truncate font-mono text-[13.5px] text-muted">{schoolId ?? ''}</span>
-        <span className="text-[13.5px] text-muted">
+        <span className="truncate font-mono text-small text-muted">{schoolId ?? ''}</span>
+        <span className="text-small text-muted">
           {left ? 'left the school' : cardMadeAt === null ? 'no card yet' : `card printed ${ago(cardMadeAt)}`}
         </span>
       </span>

@@ -77,7 +77,7 @@ function Students({
   if (rows.length === 0) return <Nobody none={none} mayImport={mayRule} />;
   return (
     <>
-      <p className="mt-0 mb-2 text-[14px] text-muted" role="status">
+      <p className="mt-0 mb-2 text-row text-muted" role="status">
         {plural(students.data.pages[0]?.total ?? 0, 'student')}
       </p>
       <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0" aria-label="Students">

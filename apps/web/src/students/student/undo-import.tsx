@@ -27,7 +27,7 @@ export function UndoImportDialog({
       {planned.isError && <Failed words={wordsFor(planned.error)} onRetry={() => void planned.refetch()} />}
       {planned.data && <Plan plan={planned.data} />}
       {undo.isError && (
-        <p role="alert" className="mt-3 mb-0 text-[14px] font-semibold text-stop">
+        <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
           {wordsFor(undo.error)}
         </p>
       )}
@@ -60,7 +60,7 @@ function Plan({
   readonly plan: RosterUndoView;
 }): ReactElement {
   return (
-    <div className="flex flex-col gap-3 text-[14.5px]">
+    <div className="flex flex-col gap-3 text-body">
       <Group words={`Deletes ${plural(deleted, 'student')}`} count={deleted} names={someDeleted} />
       <Group words={`Restores ${plural(restored, 'student')}`} count={restored} names={someRestored} />
       <Group
@@ -84,7 +84,7 @@ function Group({
   if (count === 0) return null;
   return (
     <section>
-      <h3 className="m-0 text-[15px]">{words}</h3>
+      <h3 className="m-0 text-field">{words}</h3>
       <ul className="m-0 list-none p-0 text-muted">
         {names.map((name, index) => (
           <li key={index}>{name}</li>
