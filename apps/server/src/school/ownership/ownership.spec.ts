@@ -128,6 +128,27 @@ describe('who may call what', () => {
     expect((await call('Maren', [name, route], { ...ids, [param]: others })).status).toBe(404);
   });
 
+  it.each(['stationIds', 'materialIds'] as const)(
+    'own %s are not printed together with another teacher’s',
+    async (field) => {
+      const param = field === 'stationIds' ? 'stationId' : 'materialId';
+      const places = {
+        lessonId: null,
+        stationIds: [],
+        materialIds: [],
+        tag: null,
+        [field]: [ids[param], theirs[param]],
+      };
+      const printed = async (): Promise<unknown> => await scene.server.ok('Maren', 'GET', '/api/prints');
+      const before = await printed();
+      for (const name of ['previewSheets', 'makePrint'] as const) {
+        const body = { ...(bodies[name]?.(ids) as object), places };
+        expect((await scene.server.as('Maren', 'POST', routes[name].path, body)).status).toBe(404);
+      }
+      expect(await printed()).toEqual(before);
+    },
+  );
+
   it('nothing of Maren’s was changed by all those calls', async () => {
     const bench = await scene.bench(ids.lessonId ?? '');
     expect(bench.lesson.version).toBe(1);
