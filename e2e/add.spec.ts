@@ -51,7 +51,7 @@ test('a network goes into the lesson it was added for, and can be changed', asyn
   await expect(page.getByText('P:ebb-and-flow-9', { exact: false }).first()).toBeVisible();
 });
 
-test('what a bookmark or a phone’s share menu brings survives signing in first', async ({ page }) => {
+test('what a bookmark or a phone’s share menu sends survives signing in first', async ({ page }) => {
   await page.goto('/add?link=https%3A%2F%2Fa.example%2Ftide-tables&title=Tide%20tables');
   await expect(page).toHaveURL(/\/sign-in\?next=/);
   await page.getByRole('button', { name: 'Look around as Maren Dallow' }).click();
@@ -83,7 +83,7 @@ test('the application can be installed and stands in the share menu', async ({ p
 test('the bookmark button holds a plain script', async ({ page, baseURL }) => {
   await signIn(page);
   await page.goto('/add');
-  await expect(page.getByText('Bring this page', { exact: true })).toHaveAttribute(
+  await expect(page.getByText('Add this page', { exact: true })).toHaveAttribute(
     'href',
     new RegExp(`^javascript:.*${baseURL ?? ''}/add\\?link=`),
   );

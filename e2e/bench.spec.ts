@@ -79,7 +79,7 @@ test.describe('the bench', () => {
     await expect.poll(() => stationNames(page)).toEqual(['first', 'second', 'third']);
   });
 
-  test('renames, removes and brings back', async ({ page }) => {
+  test('renames, removes and restores', async ({ page }) => {
     await signIn(page);
     await newLesson(page, 'Names');
     await add(page, 'first\nsecond');
@@ -151,7 +151,7 @@ test.describe('the bench', () => {
     await expect(page.getByText('Typed here', { exact: false })).toBeVisible();
   });
 
-  test('brings a removed lesson back by undo', async ({ page }) => {
+  test('restores a removed lesson by undo', async ({ page }) => {
     await signIn(page);
     await newLesson(page, 'Removed by mistake');
     await page.getByRole('button', { name: 'Change lesson' }).click();

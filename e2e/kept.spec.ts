@@ -18,8 +18,8 @@ async function choose(page: Page, ...files: Chosen[]): Promise<void> {
   await page.getByLabel('Files or photos').setInputFiles(files);
 }
 
-/** Brings one file to the shelf and stands on its page. */
-async function bring(page: Page, file: Chosen, title: string): Promise<void> {
+/** Adds one file to the shelf and opens its page. */
+async function add(page: Page, file: Chosen, title: string): Promise<void> {
   await page.goto('/shelf');
   await choose(page, file);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -62,7 +62,7 @@ test('a sound is kept, opens for students, and plays on their page', async ({ pa
 
 test('a film is kept with its captions, and plays with them', async ({ page, context }) => {
   await signIn(page);
-  await bring(page, { name: 'limpet-film.webm', mimeType: 'video/webm', buffer: await film(page, 1.5) }, 'Limpet film');
+  await add(page, { name: 'limpet-film.webm', mimeType: 'video/webm', buffer: await film(page, 1.5) }, 'Limpet film');
   const captions = 'WEBVTT\n\n00:00.000 --> 00:01.000\nA limpet lets go.\n';
   await page
     .getByLabel('Add captions (WebVTT)')
@@ -122,7 +122,7 @@ test('an upload that is stopped leaves nothing, and one that is refused says why
   await page.getByRole('button', { name: 'Leave it' }).click();
   await choose(page, { name: 'torn.png', mimeType: 'image/png', buffer: png('x', [1, 2, 3]).buffer.subarray(0, 200) });
   await expect(page.getByRole('alert')).toHaveText(
-    'This picture can’t be read. Save it as JPEG or PNG and bring it again.',
+    'This picture can’t be read. Save it as JPEG or PNG and upload it again.',
   );
 });
 
@@ -256,7 +256,7 @@ test('a hostile drawing is opened without effect', async ({ page, context }) => 
   const hostile =
     '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'taken over\';fetch(\'/api/session\')"><script>document.title="taken over"; fetch("/api/session")</script></svg>';
   await signIn(page);
-  await bring(page, { name: 'drawing.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(hostile) }, 'Drawing');
+  await add(page, { name: 'drawing.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(hostile) }, 'Drawing');
   const address = await page.evaluate(async () => {
     const files = (await (await fetch('/api/files')).json()) as { rows: { address: string }[] };
     return files.rows[0]?.address ?? '';
@@ -284,7 +284,7 @@ test('a hostile drawing is opened without effect', async ({ page, context }) => 
 
 test('files are found again, renamed, and go only when nothing shows them', async ({ page }) => {
   await signIn(page);
-  await bring(
+  await add(
     page,
     { name: 'for-the-list.txt', mimeType: 'text/plain', buffer: Buffer.from('words for the list') },
     'For the list',

@@ -107,7 +107,7 @@ test('the administrator adds a device like a generic one, changes its figures, a
   await row.getByRole('button', { name: 'Change Library desk' }).click();
   await dialog.getByLabel('How many').fill('');
   await dialog.getByRole('button', { name: 'Keep' }).click();
-  await expect(row).toContainText('brought from home');
+  await expect(row).toContainText('students’ own');
   await row.getByRole('button', { name: 'Remove Library desk' }).click();
   await expect(dialog).toContainText('No class scans with it.');
   await dialog.getByRole('button', { name: 'Remove it' }).click();

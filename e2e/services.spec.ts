@@ -95,7 +95,7 @@ test('the administrator describes a service, tries it out, keeps it and removes 
   await expect(page.getByRole('link', { name: 'Our gate' })).toHaveCount(0);
 });
 
-test('services are exported and brought in again; one that can’t be used says where its problem is', async ({
+test('services are exported and imported again; one that can’t be used says where its problem is', async ({
   page,
 }, info) => {
   await signIn(page, administrator);
@@ -108,7 +108,7 @@ test('services are exported and brought in again; one that can’t be used says 
   await download.saveAs(file);
   const exported = JSON.parse(readFileSync(file, 'utf8')) as { id: string }[];
   expect(exported.map(({ id }) => id)).toEqual(['askleaf', 'cofferlane', 'glimreel', 'hushtone']);
-  const brought = [
+  const imported = [
     { ...exported[0], id: 'askleaf-two', name: 'Askleaf two', hosts: ['two.example'] },
     { ...exported[1], id: 'odd', name: 'Odd', walls: [{ verdict: 'closed', pattern: '(' }] },
   ];
@@ -121,9 +121,9 @@ test('services are exported and brought in again; one that can’t be used says 
   await chooser.setInputFiles({
     name: 'services.json',
     mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(brought)),
+    buffer: Buffer.from(JSON.stringify(imported)),
   });
-  await page.getByRole('button', { name: 'Bring in 2 services' }).click();
+  await page.getByRole('button', { name: 'Import 2 services' }).click();
   await expect(page.getByRole('img', { name: 'Kept', exact: true })).toBeVisible();
   await expect(page.getByText(/walls\.0\.pattern: The expression can’t be read/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();

@@ -33,7 +33,7 @@ export function build(ask = machine) {
     existsSync(join(projectFolder, 'apps/web/dist/index.html'));
   if (built && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
   console.log('Building …');
-  // The incremental state can miss a file that came in anew; a whole build settles it.
+  // The incremental state can miss a file that was added; a whole build settles it.
   if (
     !ask.run('node', [...tsc, ...parts], { stdio: ['ignore', 'ignore', 'inherit'] }) &&
     !ask.run('node', [...tsc, '--force', ...parts])

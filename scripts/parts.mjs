@@ -127,7 +127,7 @@ class Parts {
   }
 }
 
-/** Brings the demo in, once for a data folder; without the demo nothing of it, and never its public passwords. */
+/** Loads the demo, once for a data folder; without the demo nothing of it, and never its public passwords. */
 export function prepareData(settings) {
   const mark = join(settings.dataFolder, 'demo-loaded');
   if (!settings.demo) {

@@ -94,7 +94,7 @@ async function takeAll(browser) {
   await phone.getByRole('table').waitFor();
   await phone.waitForTimeout(400);
   const pictures = [await phone.screenshot()];
-  // The phone's way: what its share menu brought, checked, with the picture to hand on.
+  // The phone's way: what its share menu shared, checked, with the picture to hand on.
   await phone.goto(
     '/add?link=http%3A%2F%2Fcofferlane.localhost%3A4510%2Fleaf%2Fwhat-yeast-eats&title=What%20yeast%20eats',
   );
@@ -283,7 +283,7 @@ async function takeStudents(browser) {
   await page.getByText('3 new').waitFor();
   await page.mouse.wheel(0, 1000);
   await page.waitForTimeout(300);
-  const brought = await page.screenshot();
+  const shared = await page.screenshot();
   await page.goto('/school/students/cards');
   await page.getByText(/^Every device reads a card/).waitFor();
   await page.getByRole('button', { name: 'Next page' }).click();
@@ -304,7 +304,7 @@ async function takeStudents(browser) {
   await page.waitForTimeout(300);
   await sideBySide(
     browser,
-    [cards, brought, await page.screenshot({ clip: { x: 0, y: 0, width: 1280, height: 320 } })],
+    [cards, shared, await page.screenshot({ clip: { x: 0, y: 0, width: 1280, height: 320 } })],
     'students',
     { width: 1916, height: 1194, direction: 'row;flex-wrap:wrap' },
   );
@@ -511,7 +511,7 @@ async function makePoster(page, name) {
   ]);
   const file = join(work, 'poster.pdf');
   await download.saveAs(file);
-  // Loaded anew rather than gone back to, so that no notice lies over the next picture.
+  // Loaded again rather than gone back to, so that no notice lies over the next picture.
   await page.goto(bench);
   await page.getByRole('table').waitFor();
 }

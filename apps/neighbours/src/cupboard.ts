@@ -20,7 +20,7 @@ export class Cupboard {
   }
 }
 
-/** Null for a file of an earlier day, when there were fewer services: they begin anew then. */
+/** Null for a file of an earlier day, when there were fewer services: they begin again then. */
 function readContents(file: string): Contents | null {
   const contents = JSON.parse(readFileSync(file, 'utf8')) as Partial<Contents>;
   return contents.reels && contents.tones && contents.nips ? (contents as Contents) : null;

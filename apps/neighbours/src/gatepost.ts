@@ -87,7 +87,7 @@ export class Gatepost {
         page(
           dress,
           say('askForKey'),
-          `<h1>${say('askForKey')}</h1><p>Your wish was noted. The owner hands out keys by hand.</p>`,
+          `<h1>${say('askForKey')}</h1><p>Your request was sent. The owner answers by hand.</p>`,
           say.language,
         ),
       );

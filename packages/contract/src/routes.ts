@@ -11,12 +11,12 @@ import type {
 } from './opens/access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './school/account.js';
 import type { ChangeDevice, CreateDevice, DeviceView } from './school/device.js';
-import type { BringFile, FilesPage, FileView, RenameFile, ReplaceFile } from './gather/file.js';
+import type { AddFile, FilesPage, FileView, RenameFile, ReplaceFile } from './gather/file.js';
 import type { HealthView } from './platform/health.js';
 import type { CodeInspection, InspectCode, VisitorRights } from './reads/inspection.js';
 import type {
   AllowLook,
-  BringLookPicture,
+  AddLookPicture,
   ChangeLook,
   ChooseLook,
   CreateLook,
@@ -140,7 +140,7 @@ export const routes = {
   restoreLook: route<null>('POST', '/api/looks/:lookId/restore'),
   allowLook: route<LookView, AllowLook>('PATCH', '/api/looks/:lookId', 'administrator'),
   changeLookRules: route<LooksView, LookRules>('PUT', '/api/look-rules', 'administrator'),
-  bringLookPicture: route<LookPictureView, BringLookPicture>('POST', '/api/look-pictures'),
+  addLookPicture: route<LookPictureView, AddLookPicture>('POST', '/api/look-pictures'),
   lookPicture: route<Blob>('GET', '/api/look-pictures/:lookPictureId'),
 
   lessons: route<LessonsPage>('GET', '/api/lessons'),
@@ -196,7 +196,7 @@ export const routes = {
   earlierPages: route<readonly EarlierPage[]>('GET', '/api/materials/:materialId/page/earlier'),
 
   files: route<FilesPage>('GET', '/api/files'),
-  bringFile: route<FileView, BringFile>('POST', '/api/files'),
+  addFile: route<FileView, AddFile>('POST', '/api/files'),
   renameFile: route<FileView, RenameFile>('PATCH', '/api/files/:fileId'),
   replaceFile: route<FileView, ReplaceFile>('POST', '/api/files/:fileId/content'),
   removeFile: route<null>('DELETE', '/api/files/:fileId'),

@@ -1,4 +1,4 @@
-/** Brings the demo scenario in, once: a school that has it, or that people have worked with, is never written over. */
+/** Loads the demo scenario, once: a school that has it, or that people have worked with, is never written over. */
 import {
   alwaysOpen,
   filesOf,

@@ -1,4 +1,4 @@
-/** Command: `node apps/server/dist/demo/load.js` migrates the database and brings the demo scenario in, once. */
+/** Command: `node apps/server/dist/demo/load.js` migrates the database and loads the demo scenario, once. */
 import 'reflect-metadata';
 import { join } from 'node:path';
 import { compileServices } from '@hapset/core';

@@ -42,7 +42,7 @@ export interface AllowLook {
 }
 
 /** A picture for the middle of codes, made out of an upload. */
-export interface BringLookPicture {
+export interface AddLookPicture {
   readonly uploadId: string;
 }
 

@@ -29,7 +29,7 @@ export interface FilesPage {
 }
 
 /** A finished upload becomes a file. */
-export interface BringFile {
+export interface AddFile {
   readonly uploadId: string;
   readonly name: string;
 }

@@ -13,7 +13,7 @@ export interface ServiceView {
   readonly name: string;
   /** `installed` descriptions come with the server and can be replaced by the school's own of the same id. */
   readonly origin: 'installed' | 'school';
-  /** True where removing the school's own brings an installed one back. */
+  /** True where removing the school's own restores an installed one. */
   readonly replacesInstalled: boolean;
   /** As it was written; trust its shape only where `problems` is empty. */
   readonly description: ServiceDescription;

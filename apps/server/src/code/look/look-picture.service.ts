@@ -1,4 +1,4 @@
-/** Pictures for the middle of codes: brought by upload, made small, and handed to whatever draws a code. */
+/** Pictures for the middle of codes: uploaded, made small, and handed to whatever draws a code. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { LookPictureView } from '@hapset/contract';
@@ -24,7 +24,7 @@ export class LookPictureService {
   ) {}
 
   /** @throws ProblemError not-found for another's upload, unusable-picture */
-  async bring(uploadId: string, ownerId: string): Promise<LookPictureView> {
+  async add(uploadId: string, ownerId: string): Promise<LookPictureView> {
     const file = await this.uploads.takeFinished(uploadId, ownerId);
     return this.uploads.handedOver(uploadId, ownerId, () => this.make(file));
   }

@@ -3,7 +3,7 @@ import type { LookPictureView, LooksView, LookView } from '@hapset/contract';
 import type { Response } from 'express';
 import { AdministratorOnly } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
-import { AllowLookDto, BringLookPictureDto, ChangeLookDto, CreateLookDto, LookRulesDto } from './look.dto.js';
+import { AllowLookDto, AddLookPictureDto, ChangeLookDto, CreateLookDto, LookRulesDto } from './look.dto.js';
 import { LookPictureService } from './look-picture.service.js';
 import { LookService } from './look.service.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -55,8 +55,8 @@ export class LookController {
   }
 
   @Post('look-pictures')
-  bring(@Body() body: BringLookPictureDto, @Who() who: SignedIn): Promise<LookPictureView> {
-    return this.pictures.bring(body.uploadId, who.id);
+  add(@Body() body: AddLookPictureDto, @Who() who: SignedIn): Promise<LookPictureView> {
+    return this.pictures.add(body.uploadId, who.id);
   }
 
   @Get('look-pictures/:lookPictureId')

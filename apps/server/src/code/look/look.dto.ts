@@ -2,7 +2,7 @@ import {
   limits,
   lookMakers,
   type AllowLook,
-  type BringLookPicture,
+  type AddLookPicture,
   type ChangeLook,
   type ChooseLook,
   type CreateLook,
@@ -37,10 +37,10 @@ export class LookRulesDto implements LookRules {
 }
 export const sameLookRules: Exact<Plain<LookRulesDto>, Plain<LookRules>> = true;
 
-export class BringLookPictureDto implements BringLookPicture {
+export class AddLookPictureDto implements AddLookPicture {
   @IsUUID('all') uploadId: string;
 }
-export const sameBringLookPicture: Exact<Plain<BringLookPictureDto>, Plain<BringLookPicture>> = true;
+export const sameAddLookPicture: Exact<Plain<AddLookPictureDto>, Plain<AddLookPicture>> = true;
 
 export class ChooseLookDto implements ChooseLook {
   @ValidateIf((body: ChooseLookDto) => body.look !== null) @Matches(lookChoicePattern) look: string | null;

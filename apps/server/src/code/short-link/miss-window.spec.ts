@@ -31,7 +31,7 @@ describe('addresses that lead nowhere', () => {
     const window = new MissWindow();
     for (let miss = 0; miss <= missesFree.fromOne; miss += 1) window.add('10.9.9.9', 0);
     for (let other = 0; other < 19_999; other += 1) window.add(`other ${other}`, 11 * minute);
-    // Still known, and so counted anew only because its ten minutes are over.
+    // Still known, and so counted again only because its ten minutes are over.
     expect(window.add('10.9.9.9', 11 * minute)).toBe(slowMs);
   });
 });

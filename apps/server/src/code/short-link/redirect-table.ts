@@ -117,7 +117,7 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
       hosts: new Set(hosts),
       ownHost: parseUrl(publicAddress)?.host.toLowerCase() ?? '',
     };
-    // Addresses of kept pages hang on the school's own: with another one all are read anew.
+    // Addresses of kept pages hang on the school's own: with another one all are read again.
     this.put(
       before === version && !this.missed
         ? await this.rows(`WHERE ${changedLately('links.changed_at')}`)

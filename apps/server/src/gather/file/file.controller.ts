@@ -2,7 +2,7 @@ import { Body, Controller, Delete, Get, Inject, Param, Patch, Post, Query } from
 import { limits, type FilesPage, type FileView } from '@hapset/contract';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
 import { Who } from '../../school/rights/who.decorator.js';
-import { BringFileDto, RenameFileDto, ReplaceFileDto } from './file.dto.js';
+import { AddFileDto, RenameFileDto, ReplaceFileDto } from './file.dto.js';
 import { FileService } from './file.service.js';
 import { toFileView } from './file.view.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -30,8 +30,8 @@ export class FileController {
   }
 
   @Post()
-  async bring(@Body() body: BringFileDto, @Who() who: SignedIn): Promise<FileView> {
-    return toFileView(await this.files.bring(body.uploadId, body.name, who.id));
+  async add(@Body() body: AddFileDto, @Who() who: SignedIn): Promise<FileView> {
+    return toFileView(await this.files.add(body.uploadId, body.name, who.id));
   }
 
   @Patch(':fileId')

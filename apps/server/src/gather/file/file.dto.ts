@@ -1,12 +1,12 @@
-import { limits, type BringFile, type RenameFile, type ReplaceFile } from '@hapset/contract';
+import { limits, type AddFile, type RenameFile, type ReplaceFile } from '@hapset/contract';
 import { IsInt, IsString, IsUUID, MaxLength, MinLength } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
-export class BringFileDto implements BringFile {
+export class AddFileDto implements AddFile {
   @IsUUID() uploadId: string;
   @IsString() @MinLength(1) @MaxLength(limits.titleLength) name: string;
 }
-export const sameBringFile: Exact<Plain<BringFileDto>, Plain<BringFile>> = true;
+export const sameAddFile: Exact<Plain<AddFileDto>, Plain<AddFile>> = true;
 
 export class ReplaceFileDto implements ReplaceFile {
   @IsUUID() uploadId: string;

@@ -1,4 +1,4 @@
-/** A teacher's kept files: brought, named, replaced, removed. The same bytes are kept once. */
+/** A teacher's kept files: added, named, replaced, removed. The same bytes are kept once. */
 import { randomInt } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -77,7 +77,7 @@ export class FileService {
   }
 
   /** Makes a finished upload a file; the same upload once. @throws ProblemError not-found, invalid, unusable-picture, busy */
-  async bring(uploadId: string, name: string, ownerId: string): Promise<KeptFile> {
+  async add(uploadId: string, name: string, ownerId: string): Promise<KeptFile> {
     const local = await this.uploads.takeFinished(uploadId, ownerId);
     return this.uploads.handedOver(uploadId, ownerId, () => this.make(local, name, ownerId));
   }
@@ -117,7 +117,7 @@ export class FileService {
     return this.files.findOneOrFail({ where: { id }, relations: { content: true } });
   }
 
-  /** It can be brought back for a day. @throws ProblemError in-use, naming the materials that show it */
+  /** It can be restored for a day. @throws ProblemError in-use, naming the materials that show it */
   async remove(id: string): Promise<void> {
     const uses = await this.usesOf([id]);
     if (uses.length > 0)

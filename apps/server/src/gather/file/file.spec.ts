@@ -35,7 +35,7 @@ describe('kept files', () => {
   });
   afterAll(() => scene.stop());
 
-  const bring = async (content: string | Buffer, name = 'words.txt', who = 'Maren'): Promise<FileView> =>
+  const add = async (content: string | Buffer, name = 'words.txt', who = 'Maren'): Promise<FileView> =>
     scene.server.ok(who, 'POST', '/api/files', { uploadId: await uploaded(scene, content, who), name });
   /** By its owner: nobody else sees what no page shows. */
   const get = (path: string, headers: Record<string, string> = {}) =>
@@ -99,8 +99,8 @@ describe('kept files', () => {
 
   it('are counted against what a teacher may keep, the same bytes once', async () => {
     const before = (await scene.server.ok<FilesPage>('Tobiah', 'GET', '/api/files')).usedBytes;
-    await bring('the same words', 'a.txt', 'Tobiah');
-    await bring('the same words', 'b.txt', 'Tobiah');
+    await add('the same words', 'a.txt', 'Tobiah');
+    await add('the same words', 'b.txt', 'Tobiah');
     const page = await scene.server.ok<FilesPage>('Tobiah', 'GET', '/api/files');
     expect(page.usedBytes - before).toBe(14);
     expect(page.rows.map(({ name }) => name)).toEqual(['b.txt', 'a.txt']);
@@ -115,8 +115,8 @@ describe('kept files', () => {
   it('are stored once, however often they come', async () => {
     const contents = scene.server.dataSource.getRepository(StoredContent);
     const before = await contents.count();
-    await bring('once and only once', 'a.txt');
-    await bring('once and only once', 'b.txt', 'Tobiah');
+    await add('once and only once', 'a.txt');
+    await add('once and only once', 'b.txt', 'Tobiah');
     expect(await contents.count()).toBe(before + 1);
   });
 
@@ -124,7 +124,7 @@ describe('kept files', () => {
     it('stand upright, without the place where they were taken, in sizes for phones', async () => {
       const given = await photograph();
       expect((await sharp(given).metadata()).exif).toBeDefined();
-      const file = await bring(given, 'cove.jpg');
+      const file = await add(given, 'cove.jpg');
       expect(file).toMatchObject({
         media: 'picture',
         contentType: 'image/jpeg',
@@ -153,7 +153,7 @@ describe('kept files', () => {
 
   describe('their bytes', () => {
     it('come whole, in part, or not at all when the browser has them', async () => {
-      const { address } = await bring('0123456789', 'digits.txt');
+      const { address } = await add('0123456789', 'digits.txt');
       const whole = await get(address);
       expect([whole.status, whole.body.toString(), whole.headers['accept-ranges']]).toEqual([
         200,
@@ -171,7 +171,7 @@ describe('kept files', () => {
     });
 
     it('need no account, and an address that nobody can guess', async () => {
-      const { address } = await bring('for all');
+      const { address } = await add('for all');
       expect(address).toMatch(/^\/k\/[a-z2-9]{16}$/);
       expect((await get('/k/abcdefghijkmnpqr')).status).toBe(404);
     });
@@ -187,7 +187,7 @@ describe('kept files', () => {
       ['a page that calls itself a picture', '<html><body onload=alert(1)>', 'photo.png', 'text/html'],
       ['a style sheet for pages', '<?xml version="1.0"?><?xml-stylesheet href="x"?><a/>', 'x.xml', 'application/xml'],
     ])('are harmless: %s', async (_, content, name, contentType) => {
-      const file = await bring(content, name);
+      const file = await add(content, name);
       expect(file).toMatchObject({ contentType, media: 'other' });
       const { headers } = await get(file.address);
       expect(headers['content-disposition']).toBe(`attachment; filename=${name}`);
@@ -196,12 +196,12 @@ describe('kept files', () => {
     });
 
     it('are told by what they are, whatever their name says', async () => {
-      expect(await bring('%PDF-1.7\n%âãÏÓ\n', 'song.mp3')).toMatchObject({ media: 'pdf', name: 'song.mp3' });
-      expect(await bring('WEBVTT\n\n00:00.000 --> 00:02.000\nLow tide.', 'film.srt')).toMatchObject({
+      expect(await add('%PDF-1.7\n%âãÏÓ\n', 'song.mp3')).toMatchObject({ media: 'pdf', name: 'song.mp3' });
+      expect(await add('WEBVTT\n\n00:00.000 --> 00:02.000\nLow tide.', 'film.srt')).toMatchObject({
         media: 'captions',
         contentType: 'text/vtt',
       });
-      expect(await bring('RIFF\u0024\u0000\u0000\u0000WAVEfmt ', 'x')).toMatchObject({
+      expect(await add('RIFF\u0024\u0000\u0000\u0000WAVEfmt ', 'x')).toMatchObject({
         media: 'sound',
         contentType: 'audio/wav',
       });
@@ -217,14 +217,14 @@ describe('kept files', () => {
     });
 
     it('are saved under the name that was given, without folders and line ends', async () => {
-      const file = await bring('x', '../../etc/Übung "1"\r\nSet-Cookie: a.txt');
+      const file = await add('x', '../../etc/Übung "1"\r\nSet-Cookie: a.txt');
       expect(file.name).toBe('Übung "1"Set-Cookie: a.txt');
       expect((await get(file.address)).headers['content-disposition']).toContain("filename*=UTF-8''%C3%9Cbung");
     });
   });
 
   it('keep their address when their content is replaced', async () => {
-    const file = await bring('first words');
+    const file = await add('first words');
     const after = await scene.server.ok<FileView>('Maren', 'POST', `/api/files/${file.id}/content`, {
       uploadId: await uploaded(scene, 'second words'),
     });
@@ -233,7 +233,7 @@ describe('kept files', () => {
   });
 
   it('are renamed, and a stale name is refused', async () => {
-    const file = await bring('named');
+    const file = await add('named');
     expect(
       await scene.server.ok('Maren', 'PATCH', `/api/files/${file.id}`, { name: 'better.txt', version: 1 }),
     ).toMatchObject({ name: 'better.txt', version: 2 });
@@ -243,7 +243,7 @@ describe('kept files', () => {
   });
 
   it('say where they are used before they go, come back, and leave nothing behind in the end', async () => {
-    const file = await bring('shown somewhere');
+    const file = await add('shown somewhere');
     const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
       items: [
         {
@@ -265,7 +265,7 @@ describe('kept files', () => {
       usedIn: [{ id: materialIds[0], title: 'Shore words' }],
     });
 
-    const unused = await bring('shown nowhere');
+    const unused = await add('shown nowhere');
     await scene.server.ok('Maren', 'DELETE', `/api/files/${unused.id}`);
     expect((await get(unused.address)).status).toBe(404);
     await scene.server.ok('Maren', 'POST', `/api/files/${unused.id}/restore`);
@@ -289,7 +289,7 @@ describe('kept files', () => {
   });
 
   it('of another teacher can’t be shown', async () => {
-    const theirs = await bring('not yours', 'x.txt', 'Tobiah');
+    const theirs = await add('not yours', 'x.txt', 'Tobiah');
     const response = await scene.server.as('Maren', 'POST', '/api/materials', {
       items: [
         { kept: { kind: 'file', fileId: theirs.id, transcript: '', captionsId: null }, pasted: 'x', repairs: [] },
@@ -337,7 +337,7 @@ describe('kept files', () => {
     });
 
     it('are kept as they are where LibreOffice is not installed', async () => {
-      expect(await bring('{\\rtf1 High tide}', 'letter.rtf')).toMatchObject({ media: 'office', variants: [] });
+      expect(await add('{\\rtf1 High tide}', 'letter.rtf')).toMatchObject({ media: 'office', variants: [] });
       expect(await scene.server.dataSource.getRepository(Job).existsBy({ kind: 'convert-office' })).toBe(false);
     });
 
@@ -374,7 +374,7 @@ describe('kept files', () => {
   });
 
   it('are what a material’s page shows', async () => {
-    const file = await bring(await photograph(), 'cove.jpg');
+    const file = await add(await photograph(), 'cove.jpg');
     const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
       items: [
         {
@@ -414,7 +414,7 @@ describe('kept files', () => {
       writeFileSync(file, 'x');
       utimesSync(file, old, old);
     }
-    const kept = await bring('still here', 'here.txt');
+    const kept = await add('still here', 'here.txt');
     expect((await scene.server.app.get(TidyFilesService).compareWithDisk()).removed).toBe(2);
     expect([existsSync(strange), existsSync(loose)]).toEqual([false, false]);
     expect((await get(kept.address)).status).toBe(200);

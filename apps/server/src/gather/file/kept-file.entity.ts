@@ -3,7 +3,7 @@ import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../p
 import { hashColumn, StoredContent } from './stored-content.entity.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
-/** A file that a teacher brought. Its address stays when its content is replaced. */
+/** A file that a teacher added. Its address stays when its content is replaced. */
 @Entity('kept_files')
 @Index(['ownerId', 'removedAt', 'id'])
 export class KeptFile {

@@ -15,9 +15,9 @@ export const compareJob = 'compare-files';
 const hourMs = 3600 * 1000;
 /** Time to undo a removal. */
 const removedForMs = 24 * hourMs;
-/** Time to bring back a material that was taken off the shelf, with its files. */
+/** Time to restore a material that was taken off the shelf, with its files. */
 const unusedForMs = 30 * 24 * hourMs;
-/** Bytes without a file wait a little: the same might just be brought again. */
+/** Bytes without a file wait a little: the same might be uploaded again. */
 const orphanedForMs = hourMs;
 
 @Injectable()

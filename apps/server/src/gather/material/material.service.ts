@@ -1,4 +1,4 @@
-/** A teacher's materials: brought, changed, removed. Whoever depends on them hears of it through MaterialEvents. */
+/** A teacher's materials: added, changed, removed. Whoever depends on them hears of it through MaterialEvents. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ChangeMaterial, NewMaterial } from '@hapset/contract';
@@ -120,7 +120,7 @@ export class MaterialService {
     );
   }
 
-  /** Takes it off the shelf; it can be brought back. @throws ProblemError in-use while a lesson shows it */
+  /** Takes it off the shelf; it can be restored. @throws ProblemError in-use while a lesson shows it */
   async remove(id: string): Promise<void> {
     const material = await this.require(id);
     await this.events.prepareRemoval(material);

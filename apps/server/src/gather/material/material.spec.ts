@@ -105,7 +105,7 @@ describe('materials and the shelf', () => {
     expect((await page(id)).code?.payload).toBe(text);
   });
 
-  it('leave the shelf only when no lesson shows them, and can be brought back', async () => {
+  it('leave the shelf only when no lesson shows them, and can be restored', async () => {
     const lessonId = await scene.lesson();
     const [stationId = ''] = await scene.stations(lessonId, [words('hangs')]);
     const { material } = await scene.page(stationId);

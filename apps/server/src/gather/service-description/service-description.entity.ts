@@ -2,7 +2,7 @@ import type { ServiceDescription } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import { keywordColumn, timeColumn } from '../../platform/database/columns.js';
 
-/** A description that the school wrote or brought in. */
+/** A description that the school wrote or imported. */
 @Entity('service_descriptions')
 export class DescribedService {
   /** As in the description. */

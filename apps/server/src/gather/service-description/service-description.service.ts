@@ -1,6 +1,6 @@
 /**
  * The descriptions in use: the school's own, and those of the installation that it did not replace. Every reader asks
- * anew, so that a change on one server is seen on all; compiling is done once for each state of the table.
+ * again, so that a change on one server is seen on all; compiling is done once for each state of the table.
  */
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';

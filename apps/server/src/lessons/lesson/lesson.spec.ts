@@ -71,7 +71,7 @@ describe('lessons and their bench', () => {
     expect(await names(lessonId)).toEqual(['Riddle']);
   });
 
-  it('bring a removed station back to its place; its material stays on the shelf', async () => {
+  it('restore a removed station in its place; its material stays on the shelf', async () => {
     const lessonId = await scene.lesson();
     const [, b = ''] = await scene.stations(lessonId, [words('a'), words('b'), words('c')]);
     const { material } = await scene.page(b);
@@ -93,7 +93,7 @@ describe('lessons and their bench', () => {
     expect((await scene.page(stationId)).lessons).toHaveLength(2);
   });
 
-  it('change under a version, and can be removed and brought back', async () => {
+  it('change under a version, and can be removed and restored', async () => {
     const lessonId = await scene.lesson();
     const { id: _, className: __, look: ___, ...lesson } = (await scene.bench(lessonId)).lesson;
     const changed = await scene.server.ok<LessonView>('Maren', 'PATCH', `/api/lessons/${lessonId}`, {

@@ -160,7 +160,7 @@ export class StationService {
     if (affected !== 1) throw stale('station');
   }
 
-  /** Its material stays on the shelf; the station can be brought back to its place. */
+  /** Its material stays on the shelf; the station can be restored to its place. */
   async remove(id: string): Promise<void> {
     await this.stations.update({ id }, { removedAt: this.clock.now() });
   }

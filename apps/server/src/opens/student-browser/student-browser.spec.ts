@@ -36,7 +36,7 @@ describe('opening a link as a student', () => {
     expect(evidence.final?.page?.firstLines[0]).toBe('Field guide to limpets');
   });
 
-  it('keeps cookies within the opening and brings none along', async () => {
+  it('keeps cookies within the opening and sends none of its own', async () => {
     web.redirect('/consent', '/after', { 'Set-Cookie': 'seen=yes; Path=/' });
     web.pages.set(
       '/after',

@@ -1,4 +1,4 @@
-/** From a request to pages: what each code brings, how the pages are set up, and what is not right with them. */
+/** From a request to pages: what each code shows, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
 import type { SheetChoices, SheetNotice, SheetWarning } from '@hapset/contract';
 import {

@@ -8,7 +8,7 @@ export interface Told {
   readonly media: Media;
 }
 
-/** Formats that sharp can turn upright and encode anew. */
+/** Formats that sharp can turn upright and encode again. */
 const pictures = new Set([
   'image/jpeg',
   'image/png',

@@ -12,8 +12,8 @@ const inOrder = [...all].sort(([, one], [, other]) => order(one.method) - order(
 /** They answer with files, pages or streams, or, in this scene, with a problem. */
 const otherwise: readonly string[] = [
   'askVisitorInspection',
-  'bringFile',
-  'bringLookPicture',
+  'addFile',
+  'addLookPicture',
   'cardReadingsCsv',
   'changeLesson',
   'changeShortLink',

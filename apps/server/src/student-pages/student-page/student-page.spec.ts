@@ -19,7 +19,7 @@ describe('what students see', () => {
   });
   afterAll(() => scene.stop());
 
-  const bring = async (content: Buffer | string, name: string): Promise<FileView> =>
+  const add = async (content: Buffer | string, name: string): Promise<FileView> =>
     scene.server.ok('Maren', 'POST', '/api/files', { uploadId: await uploaded(scene, content), name });
   const keep = async (kept: Kept, title = 'Shore sounds'): Promise<MaterialPage> => {
     const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
@@ -37,7 +37,7 @@ describe('what students see', () => {
   });
 
   it('needs no account and no cookie, tells no search engine, and runs nothing from elsewhere', async () => {
-    const { headers, text, status } = await see(await keep(oneFile((await bring(sound, 'waves.wav')).id)));
+    const { headers, text, status } = await see(await keep(oneFile((await add(sound, 'waves.wav')).id)));
     expect(status).toBe(200);
     expect(headers['set-cookie']).toBeUndefined();
     expect(headers['x-robots-tag']).toBe('noindex');
@@ -47,14 +47,14 @@ describe('what students see', () => {
   });
 
   it('is a sound with the words spoken', async () => {
-    const file = await bring(sound, 'waves.wav');
+    const file = await add(sound, 'waves.wav');
     const { text } = await see(await keep(oneFile(file.id, 'Listen.\n<b>Waves</b>')));
     expect(text).toContain(`<audio controls preload="metadata" src="${file.address}"></audio>`);
     expect(text).toContain('<p>Listen.</p><p>&lt;b&gt;Waves&lt;/b&gt;</p>');
   });
 
   it('is a film with its captions', async () => {
-    const [file, captions] = [await bring(film, 'limpet.mp4'), await bring('WEBVTT\n', 'limpet.vtt')];
+    const [file, captions] = [await add(film, 'limpet.mp4'), await add('WEBVTT\n', 'limpet.vtt')];
     const { text } = await see(await keep(oneFile(file.id, '', captions.id)));
     expect(text).toContain(
       `<video controls playsinline preload="metadata" src="${file.address}"><track kind="captions" srclang="en" label="Captions" src="${captions.address}" default></video>`,
@@ -62,19 +62,19 @@ describe('what students see', () => {
   });
 
   it('is a PDF that opens without any script, and is said with its size', async () => {
-    const file = await bring('%PDF-1.7\n%âãÏÓ\n', 'guide.pdf');
+    const file = await add('%PDF-1.7\n%âãÏÓ\n', 'guide.pdf');
     const { text } = await see(await keep(oneFile(file.id)));
     expect(text).toContain(`<a class="open" href="${file.address}">Open guide.pdf</a> <span class="size">1 KB</span>`);
   });
 
   it('is a file to save', async () => {
-    const file = await bring('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'odd"name.svg');
+    const file = await add('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'odd"name.svg');
     const { text } = await see(await keep(oneFile(file.id)));
     expect(text).toContain(`<a class="open" href="${file.address}" download="odd&quot;name.svg">Save it</a>`);
   });
 
   it('is a set of pictures with captions, and the first one in link previews', async () => {
-    const file = await bring(png, 'cove.png');
+    const file = await add(png, 'cove.png');
     const page = await keep({
       kind: 'picture-set',
       pictures: [
@@ -91,7 +91,7 @@ describe('what students see', () => {
   });
 
   it('is a written page, and changes with it', async () => {
-    const file = await bring(png, 'cove.png');
+    const file = await add(png, 'cove.png');
     const document = {
       type: 'doc' as const,
       content: [
@@ -131,7 +131,7 @@ describe('what students see', () => {
   });
 
   it('says in words what is gone, withdrawn or over, with the school’s name', async () => {
-    const page = await keep(oneFile((await bring(sound, 'waves.wav')).id));
+    const page = await keep(oneFile((await add(sound, 'waves.wav')).id));
     const path = `/api/materials/${page.material.id}`;
     await scene.server.ok('Maren', 'PATCH', path, {
       version: 1,
@@ -163,7 +163,7 @@ describe('what students see', () => {
     );
     await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, publicAddress: address, shortLinkHost: null });
     const lessonId = await scene.lesson();
-    const file = await bring(sound, 'waves.wav');
+    const file = await add(sound, 'waves.wav');
     const own = { kept: oneFile(file.id), pasted: 'x', repairs: [], title: 'Shore sounds' };
     await scene.stations(lessonId, [
       own,
@@ -176,7 +176,7 @@ describe('what students see', () => {
   });
 
   it('warns before paper that no phone could use: the address leads to this computer alone', async () => {
-    const page = await keep(oneFile((await bring(sound, 'waves.wav')).id));
+    const page = await keep(oneFile((await add(sound, 'waves.wav')).id));
     const response = await scene.server.as('Maren', 'POST', `/api/materials/${page.material.id}/sheets`, {
       kind: 'poster',
       paper: 'A4',
@@ -186,7 +186,7 @@ describe('what students see', () => {
   });
 
   it('is gone with its files when it is over or withdrawn; its owner still sees them', async () => {
-    const file = await bring(sound, 'waves.wav');
+    const file = await add(sound, 'waves.wav');
     const page = await keep(oneFile(file.id));
     const ask = (cookie = '') => request(scene.server.app.getHttpServer()).get(file.address).set('Cookie', cookie);
     const statuses = async (): Promise<readonly number[]> => [

@@ -45,7 +45,7 @@ describe('an erased student', () => {
       className,
       year: '6',
     }));
-  const bring = (students: readonly ImportedStudent[], fileName: string) =>
+  const importRoster = (students: readonly ImportedStudent[], fileName: string) =>
     scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students, leave: false, fileName });
   const idOf = async (name: string): Promise<string> =>
     (await scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students?find=${encodeURIComponent(name)}`)).rows[0]
@@ -88,7 +88,7 @@ describe('an erased student', () => {
 
   it('is found in no table, no file and no log: done, drawn as one card, and just being drawn', async () => {
     const crowd = Array.from({ length: 300 }, (_, index) => `Pupil Number${index}`);
-    await bring(rosterOf([...planted, ...crowd], '6 Kestrel'), 'Quillavine Brackwater moved up.csv');
+    await importRoster(rosterOf([...planted, ...crowd], '6 Kestrel'), 'Quillavine Brackwater moved up.csv');
     const ids = await Promise.all(planted.map(idOf));
     // One of each: a print of one card, whose file is named after the student; a long one that is done; a list; a change since.
     await make({ studentIds: [ids[0] ?? ''] });
@@ -100,7 +100,7 @@ describe('an erased student', () => {
     );
     expect(filesWith('Brackwater')).toHaveLength(1);
     await scene.server.ok('Maren', 'POST', '/api/card-readings', { text: '6 Kestrel-4000 Quillavine Brackwater' });
-    await bring(
+    await importRoster(
       rosterOf([planted[1] ?? ''], '7 Heron').map((student) => ({ ...student, schoolId: '6 Kestrel-4001' })),
       'second.csv',
     );
@@ -161,7 +161,7 @@ describe('an erased student', () => {
   }, 150_000);
 
   it('goes with all of a class, or with all who left, where the office says so', async () => {
-    await bring(rosterOf(['Ann Lee', 'Bo Dam'], '8 Wren'), 'w.csv');
+    await importRoster(rosterOf(['Ann Lee', 'Bo Dam'], '8 Wren'), 'w.csv');
     await scene.server.ok('Hesper', 'POST', '/api/class-departures', { className: '6 Kestrel' });
     expect((await scene.server.as('Maren', 'POST', '/api/student-erasures', { className: null })).status).toBe(403);
     expect(

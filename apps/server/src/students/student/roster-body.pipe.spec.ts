@@ -16,12 +16,12 @@ function wrong(pipe: CompareRosterPipe | ImportRosterPipe, body: unknown): reado
 
 describe('a roster that is sent', () => {
   const compare = new CompareRosterPipe();
-  const bring = new ImportRosterPipe();
+  const importing = new ImportRosterPipe();
 
   it('is taken as it is', () => {
     const body = { students: [ann, { ...ann, schoolId: null }] };
     expect(compare.transform(body)).toBe(body);
-    expect(wrong(bring, { ...body, leave: true, fileName: '' })).toEqual([]);
+    expect(wrong(importing, { ...body, leave: true, fileName: '' })).toEqual([]);
   });
 
   it.each([
@@ -42,7 +42,7 @@ describe('a roster that is sent', () => {
 
   it('is refused with what it does not know, named and counted out', () => {
     expect(wrong(compare, { students: [ann], leave: true })).toEqual(['leave']);
-    expect(wrong(bring, undefined)).toEqual(['students', 'leave', 'fileName']);
+    expect(wrong(importing, undefined)).toEqual(['students', 'leave', 'fileName']);
     const many = Object.fromEntries(Array.from({ length: 90 }, (_, index) => [`k${index}`, 1]));
     expect(wrong(compare, { students: [ann], ...many })).toHaveLength(20);
   });

@@ -59,7 +59,7 @@ export class RosterService {
   }
 
   /** All of it or nothing, and one import after the other: the same roster twice at once changes nothing the second time. */
-  async bring({ students: imported, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
+  async import({ students: imported, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
     return this.students.manager.transaction(async (manager) => {
       await lockRow(manager, 'rosters');
       const { added, changed, leftOut } = await this.comparison(manager, imported);

@@ -82,8 +82,8 @@ export class StudentController {
 
   @OfficeOnly()
   @Post('roster-imports')
-  bring(@Body(ImportRosterPipe) body: ImportRoster, @Who() who: SignedIn): Promise<RosterImportView> {
-    return this.rosters.bring(body, who.id);
+  import(@Body(ImportRosterPipe) body: ImportRoster, @Who() who: SignedIn): Promise<RosterImportView> {
+    return this.rosters.import(body, who.id);
   }
 
   @OfficeOnly()

@@ -34,7 +34,7 @@ describe('students', () => {
   afterAll(() => scene.stop());
 
   const list = (query = '') => scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students${query}`);
-  const bring = (students: readonly ImportedStudent[], leave = false) =>
+  const importRoster = (students: readonly ImportedStudent[], leave = false) =>
     scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', {
       students,
       leave,
@@ -52,7 +52,7 @@ describe('students', () => {
       leftOut: 0,
       someAdded: ['Ann Lee, 6 Kestrel', 'Bo van Dam, 6 Kestrel', '山田太郎, 6 Heron', 'Suharto, 6 Heron'],
     });
-    expect(await bring(first)).toMatchObject({ added: 4, changed: 0, left: 0, undoable: true });
+    expect(await importRoster(first)).toMatchObject({ added: 4, changed: 0, left: 0, undoable: true });
     const page = await list();
     expect(names(page)).toEqual(['Suharto', '山田太郎', 'Ann Lee', 'Bo van Dam']);
     expect(page).toMatchObject({ total: 4, next: null });
@@ -103,7 +103,7 @@ describe('students', () => {
       ],
       someLeftOut: ['山田太郎, 6 Heron', 'Suharto, 6 Heron'],
     });
-    const done = await bring(second, true);
+    const done = await importRoster(second, true);
     expect(done).toMatchObject({ added: 1, changed: 1, left: 2 });
     expect(names(await list())).toEqual(['New One', 'Bo van Dam', 'Ann Lee-Fox']);
     expect(names(await list('?left=yes'))).toEqual(['Suharto', '山田太郎']);
@@ -120,7 +120,7 @@ describe('students', () => {
   });
 
   it('an id is never lost because a roster has none', async () => {
-    await bring([student('Ann', 'Lee', null)]);
+    await importRoster([student('Ann', 'Lee', null)]);
     expect((await list('?find=lee')).rows[0]).toMatchObject({ schoolId: '00123' });
   });
 
@@ -154,7 +154,7 @@ describe('students', () => {
   });
 
   it('are taken away as CSV, XLSX and JSON, and nothing of it runs', async () => {
-    await bring([
+    await importRoster([
       student('=cmd|calc', '', '00200', '6 Kestrel'),
       student('Eve', '\uff1dSUM(A1)', '00201', '6 Kestrel'),
     ]);
@@ -203,7 +203,7 @@ describe('students', () => {
         `Class ${index % 20}`,
       ),
     );
-    expect(await bring(many)).toMatchObject({ added: 5000 });
+    expect(await importRoster(many)).toMatchObject({ added: 5000 });
     expect(await compare(many)).toMatchObject({ added: 0, changed: 0, same: 5000 });
     const seen = new Set<string>();
     let next: string | null = null;
@@ -247,12 +247,15 @@ describe('students', () => {
 
   it('undoing an import leaves alone what was done since, and says first what it would do', async () => {
     await scene.server.ok('Hesper', 'POST', '/api/student-erasures', { className: '9 Tern' });
-    const first = await bring([student('Fern', 'Oak', '90001', '9 Tern'), student('Moss', 'Elm', '90002', '9 Tern')]);
+    const first = await importRoster([
+      student('Fern', 'Oak', '90001', '9 Tern'),
+      student('Moss', 'Elm', '90002', '9 Tern'),
+    ]);
     expect(first.added).toBe(2);
     const [fern, moss] = [...(await list('?class=9%20Tern')).rows].sort((one, other) =>
       one.given.localeCompare(other.given),
     ) as [StudentView, StudentView];
-    const second = await bring([
+    const second = await importRoster([
       student('Fern', 'Oakley', '90001', '9 Tern'),
       student('Moss', 'Elmet', '90002', '9 Tern'),
       student('New', 'Ash', '90003', '9 Tern'),

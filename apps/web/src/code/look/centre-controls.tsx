@@ -6,7 +6,7 @@ import { Panel } from '../../platform/design/panel.js';
 import { percent } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { ChooseIcon } from './choose-icon.js';
-import { useBringLookPicture } from './look.queries.js';
+import { useAddLookPicture } from './look.queries.js';
 
 interface Props {
   readonly design: LookDesign;
@@ -16,7 +16,7 @@ interface Props {
 
 /** A picture in the middle: an icon, or one of the school's own. By itself it is as large as leaves half of the repair. */
 export function CentreControls({ design: { centre }, judgement, onChange }: Props): ReactElement {
-  const bring = useBringLookPicture();
+  const upload = useAddLookPicture();
   const put = (next: LookCentre | null): void => onChange({ centre: next });
   const side = centre?.side ?? null;
   return (
@@ -32,10 +32,10 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
       action={
         <>
           <ChooseFile
-            label={bring.isPending ? 'Bringing it…' : 'Own picture'}
+            label={upload.isPending ? 'Uploading…' : 'Own picture'}
             accept="image/png,image/jpeg,image/webp"
             onChoose={(file) =>
-              bring.mutate(file, {
+              upload.mutate(file, {
                 onSuccess: ({ id, aspect }) => put({ kind: 'picture', pictureId: id, aspect, side }),
               })
             }
@@ -44,14 +44,14 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
         </>
       }
     >
-      {bring.isError && (
+      {upload.isError && (
         <p role="alert" className="mt-0 mb-2 text-small font-semibold text-stop">
-          {wordsFor(bring.error)}
+          {wordsFor(upload.error)}
         </p>
       )}
       <ChooseIcon
         chosen={centre?.kind === 'icon' ? centre.icon : null}
-        none="No icon of that name. Try another word, or bring a picture."
+        none="No icon of that name. Try another word, or upload a picture."
         onChoose={(icon) => put({ kind: 'icon', icon, side })}
       />
       {centre !== null && <SizeControl centre={centre} now={judgement.centre} onChange={put} />}

@@ -55,9 +55,9 @@ export function useChooseLessonLook(lessonId: string): UseMutationResult<LessonV
 }
 
 /** Sends a picture and makes one for the middle of codes out of it. */
-export function useBringLookPicture(): UseMutationResult<LookPictureView, Error, File> {
+export function useAddLookPicture(): UseMutationResult<LookPictureView, Error, File> {
   return useMutation({
     mutationFn: async (file: File) =>
-      call(routes.bringLookPicture, { body: { uploadId: await sendOnly(file, () => undefined) } }),
+      call(routes.addLookPicture, { body: { uploadId: await sendOnly(file, () => undefined) } }),
   });
 }

@@ -46,7 +46,7 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
   );
 }
 
-/** What moves, and what brings it back; null for what is not in the code itself. */
+/** What moves, and what restores it; null for what is not in the code itself. */
 function heldInTheCode({
   material: { words, content },
 }: MaterialPage): { readonly text: string; readonly back: Omit<ChangeMaterial, 'version'> } | null {

@@ -12,7 +12,7 @@ const decided: readonly IntakeAction[] = [
 ];
 
 describe('the intake', () => {
-  it('begins with what was brought from elsewhere', () => {
+  it('begins with what another page gave', () => {
     expect(emptyIntake('from the address').text).toBe('from the address');
     expect(emptyIntake()).toMatchObject({ text: '', list: null, files: null, failure: null, sending: false });
   });

@@ -42,7 +42,7 @@ export type IntakeAction =
   | { readonly kind: 'added' }
   | { readonly kind: 'failed'; readonly words: string };
 
-/** @param text to begin with, brought from elsewhere */
+/** @param text to begin with, given by another page */
 export function emptyIntake(text = ''): IntakeState {
   return {
     text,

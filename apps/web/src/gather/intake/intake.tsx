@@ -33,7 +33,7 @@ interface Props {
   readonly classId?: string | null;
   readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown>;
   readonly autoFocus?: boolean;
-  /** Text to begin with, brought from elsewhere. */
+  /** Text to begin with, given by another page. */
   readonly initial?: string;
 }
 

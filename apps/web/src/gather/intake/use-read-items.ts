@@ -44,7 +44,7 @@ export function useReadItems<Input>(
         known.current.set(key, item);
         items.push(item);
       }
-      // Every sight of more rows draws the review anew, so it is shown now and then only.
+      // Every sight of more rows draws the review again, so it is shown now and then only.
       if (items.length === inputs.length || performance.now() - shownAt > showEveryMs) {
         shownAt = performance.now();
         const shown = [...items];

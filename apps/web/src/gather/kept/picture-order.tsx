@@ -62,12 +62,12 @@ export function PictureOrder({
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (over) setRows(arrayMove([...shown], keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));
   };
-  const brought = uploads.items.flatMap(({ key, file }): Row[] =>
+  const added = uploads.items.flatMap(({ key, file }): Row[] =>
     file?.media === 'picture' ? [{ key: `new ${key}`, file, caption: '', alternative: '' }] : [],
   );
   const busy = uploads.items.some(({ state }) => state !== 'done' && state !== 'failed');
   const keep = (): void => {
-    const all = [...shown, ...brought].map(({ file, caption, alternative }): KeptPicture => ({
+    const all = [...shown, ...added].map(({ file, caption, alternative }): KeptPicture => ({
       fileId: file.id,
       caption,
       alternative,
@@ -109,7 +109,7 @@ export function PictureOrder({
       {uploads.items.length > 0 && <UploadList uploads={uploads} />}
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <ChooseFiles label="More pictures" multiple accept="image/*" onChoose={uploads.add} />
-        {(rows !== null || brought.length > 0) && (
+        {(rows !== null || added.length > 0) && (
           <Button tone="main" className="ml-auto" disabled={busy || change.isPending} onClick={keep}>
             Keep the set
           </Button>

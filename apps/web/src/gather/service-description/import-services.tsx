@@ -18,7 +18,7 @@ interface Row {
   readonly outcome: 'kept' | { readonly problem: string } | null;
 }
 
-/** Brings descriptions in from a file, each seen before it is kept; what can't be used says where its problem is. */
+/** Imports descriptions from a file, each seen before it is saved; what can't be used says where its problem is. */
 export function ImportServices({
   known,
   onClose,
@@ -36,7 +36,7 @@ export function ImportServices({
   };
   const change = (index: number, more: Partial<Row>): void =>
     setRows((before) => before.map((row, at) => (at === index ? { ...row, ...more } : row)));
-  const bring = async (): Promise<void> => {
+  const importAll = async (): Promise<void> => {
     for (const [index, { description, wanted, outcome }] of rows.entries()) {
       if (!wanted || outcome === 'kept') continue;
       const version = known.find(({ id }) => id === description.id)?.version ?? null;
@@ -103,8 +103,8 @@ export function ImportServices({
       <div className="mt-4 flex justify-end gap-2">
         <Button onClick={onClose}>{left === 0 && rows.length > 0 ? 'Done' : 'Cancel'}</Button>
         {left > 0 && (
-          <Button tone="main" disabled={keep.isPending} onClick={() => void bring()}>
-            Bring in {plural(left, 'service')}
+          <Button tone="main" disabled={keep.isPending} onClick={() => void importAll()}>
+            Import {plural(left, 'service')}
           </Button>
         )}
       </div>

@@ -120,7 +120,7 @@ function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
   );
 }
 
-/** One whose shape can't be trusted is begun anew, under its id. */
+/** One whose shape can't be trusted is started again, under its id. */
 function readable(service: ServiceView | null): ServiceView['description'] | null {
   if (!service) return null;
   const shapely = service.problems.every(

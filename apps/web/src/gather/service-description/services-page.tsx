@@ -126,7 +126,7 @@ function ServiceRow({
   );
 }
 
-/** Removes the school's description at once; the notice brings it back. */
+/** Removes the school's description at once; the notice restores it. */
 function useServiceRemoval({
   id,
   name,

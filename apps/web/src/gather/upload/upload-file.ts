@@ -26,7 +26,7 @@ export function sendFile(
   let upload: Upload | null = null;
   const done = send(file, onProgress, (made) => (upload = made)).then((uploadId) => {
     onPreparing();
-    return call(routes.bringFile, { body: { uploadId, name } });
+    return call(routes.addFile, { body: { uploadId, name } });
   });
   return { done, stop: () => void upload?.abort(true).catch(() => undefined) };
 }

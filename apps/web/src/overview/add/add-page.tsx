@@ -1,4 +1,4 @@
-/** Everything that can become a material, from wherever it comes: pasted, filled in, brought by bookmark or shared by a phone. */
+/** Everything that can become a material, from wherever it comes: pasted, filled in, added by bookmark, or shared by a phone. */
 import type { LessonRow, NewMaterial } from '@hapset/contract';
 import {
   contentKinds,
@@ -22,8 +22,8 @@ import { schoolQuery } from '../../school/settings/school.queries.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { BringIt } from './bring-it.js';
-import { broughtText } from './brought.js';
+import { PageButton } from './page-button.js';
+import { sharedText } from './shared-page.js';
 import { useAddTo } from './use-add-to.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 
@@ -36,7 +36,7 @@ export function AddPage(): ReactElement {
     <>
       <PageHead
         title="Add something"
-        about="Paste it, fill it in, or bring it from the page you are looking at."
+        about="Paste it, fill it in, or add it from the page you are looking at."
         actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />}
       />
       <div className="flex flex-col gap-4">
@@ -46,13 +46,13 @@ export function AddPage(): ReactElement {
           noun={lessonId === '' ? 'material' : 'station'}
           here={[]}
           classId={classId}
-          initial={broughtText(search)}
+          initial={sharedText(search)}
           autoFocus
           onAdd={add}
         />
         <WriteOne onAdd={add} />
         <KindChooser classId={classId} onAdd={(item) => add([item])} />
-        <BringIt />
+        <PageButton />
       </div>
     </>
   );

@@ -27,7 +27,7 @@ interface Props {
   readonly rehearsing: boolean;
 }
 
-/** Drawn anew only when a station changed, not with every device that the rehearsal reports. */
+/** Drawn again only when a station changed, not with every device that the rehearsal reports. */
 export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing }: Props): ReactElement {
   const order = useOrderStations(lessonId);
   const ids = useMemo(() => rows.map((row) => row.stationId), [rows]);

@@ -111,7 +111,7 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
   );
 }
 
-/** Alone, so that the other fields are not drawn anew with each character. */
+/** Alone, so that the other fields are not drawn again with each character. */
 function LiveWords({ control, devices }: { readonly control: Control<Fields> } & Pick<Props, 'devices'>): ReactElement {
   const words = useWatch({ control, name: 'words' });
   return <LiveCode payload={words.trim() === '' ? null : words} act={null} devices={devices} />;

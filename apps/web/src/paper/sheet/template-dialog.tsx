@@ -7,7 +7,7 @@ import { Button } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { TextField } from '../../platform/design/field.js';
 import { Slider } from '../../platform/design/slider.js';
-import { useBringLookPicture } from '../../code/look/look.queries.js';
+import { useAddLookPicture } from '../../code/look/look.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { sheetKindWords } from '../../platform/wording/sheets.js';
 import { useKeepTemplate } from './sheet.queries.js';
@@ -35,7 +35,7 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
   const [name, setName] = useState(before?.name ?? '');
   const [accent, setAccent] = useState(before?.accent ?? plainAccent);
   const [header, setHeader] = useState<HeaderPicture | null>(before?.header ?? null);
-  const bring = useBringLookPicture();
+  const upload = useAddLookPicture();
   const keep = useKeepTemplate(before);
   const readable = accentReads(accent);
   return (
@@ -73,7 +73,7 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
                 label="Choose a picture"
                 accept="image/*"
                 onChoose={(file) =>
-                  bring.mutate(file, {
+                  upload.mutate(file, {
                     onSuccess: ({ id, aspect }) => setHeader({ pictureId: id, aspect, heightMm: usualHeightMm[kind] }),
                   })
                 }
@@ -99,10 +99,10 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
                 <Button onClick={() => setHeader(null)}>Without</Button>
               </div>
             )}
-            {bring.isPending && <p className="m-0 text-small text-muted">The picture is being brought…</p>}
-            {bring.isError && (
+            {upload.isPending && <p className="m-0 text-small text-muted">Uploading the picture…</p>}
+            {upload.isError && (
               <p role="alert" className="m-0 text-small font-semibold text-stop">
-                {wordsFor(bring.error)}
+                {wordsFor(upload.error)}
               </p>
             )}
           </div>
@@ -110,7 +110,7 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
           send="Keep the template"
-          disabled={keep.isPending || bring.isPending || name.trim() === '' || !readable}
+          disabled={keep.isPending || upload.isPending || name.trim() === '' || !readable}
           onCancel={onClose}
         />
       </form>

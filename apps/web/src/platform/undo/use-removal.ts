@@ -28,7 +28,7 @@ export function useRemoval({ remove, restore, params, words, onRemoved }: Remova
   const client = useQueryClient();
   // What is removed may be shown anywhere.
   const changed = (): Promise<void> => client.invalidateQueries();
-  const bringBack = useMutation({
+  const undoing = useMutation({
     mutationFn: () => call(restore, { params }),
     onSuccess: changed,
     onError: (error) => notice({ words: wordsFor(error) }),
@@ -36,7 +36,7 @@ export function useRemoval({ remove, restore, params, words, onRemoved }: Remova
   const removal = useMutation({
     mutationFn: () => call(remove, { params }),
     onSuccess: () => {
-      notice({ words, undo: () => bringBack.mutate() });
+      notice({ words, undo: () => undoing.mutate() });
       onRemoved?.();
       return changed();
     },

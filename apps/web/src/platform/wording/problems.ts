@@ -19,7 +19,7 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   'too-large': 'That is more than can be sent at once. Send it in smaller parts.',
   'storage-full':
     'Your files take all the room there is. Remove some in Shelf › Files, or ask the administrator for more.',
-  'unusable-picture': 'This picture can’t be read. Save it as JPEG or PNG and bring it again.',
+  'unusable-picture': 'This picture can’t be read. Save it as JPEG or PNG and upload it again.',
   busy: 'Many people do this at the same moment. Wait a few seconds, then try again.',
   unavailable:
     'The server can’t answer just now. Nothing you saved is lost, and what you typed stays here. It tries again by itself.',

@@ -34,13 +34,13 @@ export function InspectPage(): ReactElement {
     setCodes([]);
     setPictures([]);
   };
-  const readPictures = useCallback(async (brought: readonly Blob[]): Promise<void> => {
-    if (brought.length === 0) return;
+  const readPictures = useCallback(async (pictures: readonly Blob[]): Promise<void> => {
+    if (pictures.length === 0) return;
     setStatus('reading');
     setCodes([]);
     setPictures([]);
     try {
-      const seen = await Promise.all(brought.map(lookAt));
+      const seen = await Promise.all(pictures.map(lookAt));
       const found = seen.flatMap(({ codes: inIt }) => inIt);
       setPictures(seen.filter(({ codes: inIt }) => inIt.length > 0));
       setCodes(distinct(found).map((code) => ({ text: code.text, found: code })));
@@ -90,7 +90,7 @@ export function InspectPage(): ReactElement {
           <span className="text-muted">or drop one here, or paste a picture or the text of a code.</span>
           {codes.length > 0 && (
             <Button tone="quiet" onClick={begin}>
-              Begin anew
+              Start again
             </Button>
           )}
         </div>

@@ -1,4 +1,4 @@
-/** The weakest device alone, rehearsed while something is being designed: each change starts it anew. */
+/** The weakest device alone, rehearsed while something is being designed: each change starts it again. */
 import type { DeviceView, RehearsalResult } from '@hapset/contract';
 import { weakestDevice, type LookDesign, type SymbolPlan } from '@hapset/core';
 import { useEffect, useState } from 'react';

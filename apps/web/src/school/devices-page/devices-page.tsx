@@ -91,7 +91,7 @@ function DeviceRow({
       <span>
         <span className="block text-lead font-semibold">{name}</span>
         <span className="block text-small text-muted">
-          {count === null ? 'brought from home' : `${count} in the school`}
+          {count === null ? 'students’ own' : `${count} in the school`}
         </span>
       </span>
       <div className="text-row">

@@ -97,7 +97,7 @@ function Cards({ first }: { readonly first: CardsRequest }): ReactElement {
             <Empty title="Nobody to make a card for">
               {request.onlyNew
                 ? 'Everybody has one already. Take “only who has none yet” away to print them again.'
-                : 'Choose other classes, or bring a roster first.'}
+                : 'Choose other classes, or import a roster first.'}
             </Empty>
           )}
           {preview.data && cards > 0 && (

@@ -25,7 +25,7 @@ import { RosterMapping } from './roster-mapping.js';
 import { comparisonQuery, useImportRoster } from './roster.queries.js';
 import { RosterProblems } from './roster-problems.js';
 
-interface Brought {
+interface OpenedList {
   readonly name: string;
   readonly rows: Rows;
   readonly cut: boolean;
@@ -39,21 +39,21 @@ const sameIdWords = { first: 'the first row counts', last: 'the last row counts'
 
 export function ImportRosterPage(): ReactElement {
   const mayImport = useSession()?.role !== 'teacher';
-  const [brought, setBrought] = useState<Brought | null>(null);
+  const [opened, setOpened] = useState<OpenedList | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const open = async (file: File, encoding: Encoding | null = null): Promise<void> => {
     // The library for workbooks is large and seldom needed.
     const { readListFile } = await import('../../platform/table-file/list-file.js');
     const list = await readListFile(file, { encoding, keepEmpty: true });
     setProblem(list.ok ? null : listFileWords[list.problem]);
-    if (list.ok) setBrought({ ...list, file });
+    if (list.ok) setOpened({ ...list, file });
   };
   const paste = (event: ClipboardEvent): void => {
     const text = event.clipboardData.getData('text/plain');
     if (text.trim() === '') return;
     event.preventDefault();
     setProblem(null);
-    setBrought({
+    setOpened({
       name: 'Pasted cells',
       rows: parseCells(text, { keepEmpty: true }),
       cut: false,
@@ -102,12 +102,12 @@ export function ImportRosterPage(): ReactElement {
             </p>
           )}
         </section>
-        {brought ? (
+        {opened ? (
           <Roster
-            key={`${brought.name} ${brought.encoding ?? ''} ${brought.rows.length}`}
-            brought={brought}
-            onEncoding={(encoding) => brought.file && void open(brought.file, encoding)}
-            onDone={() => setBrought(null)}
+            key={`${opened.name} ${opened.encoding ?? ''} ${opened.rows.length}`}
+            opened={opened}
+            onEncoding={(encoding) => opened.file && void open(opened.file, encoding)}
+            onDone={() => setOpened(null)}
           />
         ) : (
           mayImport && <EarlierImports />
@@ -118,12 +118,12 @@ export function ImportRosterPage(): ReactElement {
 }
 
 interface RosterProps {
-  readonly brought: Brought;
+  readonly opened: OpenedList;
   readonly onEncoding: (encoding: Encoding) => void;
   readonly onDone: () => void;
 }
 
-function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: RosterProps): ReactElement {
+function Roster({ opened: { name, rows, cut, encoding }, onEncoding, onDone }: RosterProps): ReactElement {
   const [columns, setColumns] = useState<RosterColumns>(() =>
     guessRosterColumns(rows.filter((row) => row.some((cell) => cell.trim() !== ''))),
   );
@@ -144,10 +144,10 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
     [students],
   );
   const comparison = useQuery(comparisonQuery(imported));
-  const bring = useImportRoster();
+  const importing = useImportRoster();
   const notice = useNotice();
   const send = (): void =>
-    bring.mutate(
+    importing.mutate(
       { students: imported, leave, fileName: name },
       {
         onSuccess: ({ added, changed, left }) => {
@@ -212,21 +212,21 @@ function Roster({ brought: { name, rows, cut, encoding }, onEncoding, onDone }: 
                   onTick={setLeave}
                 />
               )}
-              {bring.isError && (
+              {importing.isError && (
                 <p role="alert" className="m-0 text-row font-semibold text-stop">
-                  {wordsFor(bring.error)}
+                  {wordsFor(importing.error)}
                 </p>
               )}
               <div className="mt-3 flex gap-2">
                 <Button
                   tone="main"
                   disabled={
-                    bring.isPending ||
+                    importing.isPending ||
                     (comparison.data.added + comparison.data.changed === 0 && !(leave && comparison.data.leftOut > 0))
                   }
                   onClick={send}
                 >
-                  {bring.isPending ? 'Importing…' : `Import ${plural(students.length, 'student')}`}
+                  {importing.isPending ? 'Importing…' : `Import ${plural(students.length, 'student')}`}
                 </Button>
                 <Button onClick={onDone}>Cancel</Button>
               </div>

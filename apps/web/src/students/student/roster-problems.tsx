@@ -8,7 +8,7 @@ import { rosterProblemSentence } from '../../platform/wording/students.js';
 
 const shownAtOnce = 6;
 
-/** What is not right, each with its row; good rows are brought all the same. */
+/** What is not right, each with its row; good rows are imported all the same. */
 export function RosterProblems({ problems }: { readonly problems: readonly RosterProblem[] }): ReactElement | null {
   const [all, setAll] = useState(false);
   if (problems.length === 0) return null;
@@ -17,7 +17,7 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
     <Panel
       mark={<StateMark mark="look-at" words="To be looked at" />}
       title={`${plural(problems.length, 'row')} to look at`}
-      aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are brought`}
+      aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are imported`}
     >
       <ul className="m-0 list-none p-0 text-row" aria-label="Rows to look at">
         {(all ? problems : problems.slice(0, shownAtOnce)).map((problem) => (

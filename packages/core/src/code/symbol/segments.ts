@@ -174,7 +174,7 @@ function wholeBits(cost: number): number {
   return Math.ceil(cost / unit) * unit;
 }
 
-/** Bytes that a unit of UTF-16 adds: the first half of a pair brings all four of its character, the second none. */
+/** Bytes that a unit of UTF-16 adds: the first half of a pair adds all four of its character, the second none. */
 function utf8LengthOfUnit(text: string, index: number, unitCode: number): number {
   if (unitCode < 0x80) return 1;
   if (unitCode < 0x800) return 2;

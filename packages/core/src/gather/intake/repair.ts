@@ -139,7 +139,7 @@ export function repairLink(pasted: string, takenBack: ReadonlySet<RepairKind> = 
   if (typeof pasted !== 'string') throw new TypeError(`pasted must be a string, got ${typeof pasted}`);
   const repairs: Repair[] = [];
   let text = pasted.trim();
-  // A repair can lay open another (a quote inside brackets), so after each one the steps begin anew.
+  // A repair can lay open another (a quote inside brackets), so after each one the steps start again.
   for (let next = nextRepair(text, takenBack); next !== null; next = nextRepair(text, takenBack)) {
     const { kind, removed, added } = next;
     text = next.text;

@@ -56,7 +56,7 @@ function generalSteps(verdict: Exclude<AccessVerdict, 'open'>): readonly string[
         'Let everyone who has the link look, or use it with a class whose students have accounts of the school.',
       ];
     case 'closed':
-      return ['Open it as its owner, and look at its days and limits: let it take answers again, or share it anew.'];
+      return ['Open it as its owner, and look at its days and limits: let it take answers again, or share it again.'];
     case 'open-editable':
       return [
         'Students could change it. If that is not meant, open its sharing settings as its owner and let everyone look only.',

@@ -67,7 +67,7 @@ export interface SheetSetup {
   readonly head: { readonly title: string; readonly about: string };
 }
 
-/** What one code brings to its sheet. */
+/** What one code shows on its sheet. */
 export interface SheetItem {
   readonly texts: Readonly<Record<FaceField | BackField, string>>;
   readonly modules: number;

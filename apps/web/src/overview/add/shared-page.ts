@@ -1,11 +1,11 @@
-/** What a bookmark or a phone's share menu brought, as one line for the intake: "address title". */
+/** What a bookmark or a phone's share menu shared, as one line for the intake: "address title". */
 import { looksLikeLink } from '@hapset/core';
 
 /**
  * Phones share in different ways: some put the address into `link`, many into `text`, some behind the title.
  * @param search of the page's address: `link`, `title`, `text`
  */
-export function broughtText(search: URLSearchParams): string {
+export function sharedText(search: URLSearchParams): string {
   const link = (search.get('link') ?? '').trim();
   const title = (search.get('title') ?? '').replace(/\s+/g, ' ').trim();
   const text = (search.get('text') ?? '').trim();
@@ -16,7 +16,7 @@ export function broughtText(search: URLSearchParams): string {
   return around === '' ? inText : `${inText} ${around}`;
 }
 
-/** The bookmark that brings the page being looked at. Plain: it opens this page with address and title, and nothing else. */
+/** The bookmark that adds the page being looked at. Plain: it opens this page with address and title, and nothing else. */
 export function bookmarklet(origin: string): string {
   const open = `window.open('${origin}/add?link='+encodeURIComponent(location.href)+'&title='+encodeURIComponent(document.title))`;
   return `javascript:(()=>{${open}})()`;

@@ -1,8 +1,8 @@
-import { bookmarklet, broughtText } from './brought.js';
+import { bookmarklet, sharedText } from './shared-page.js';
 
-const brought = (query: string): string => broughtText(new URLSearchParams(query));
+const shared = (query: string): string => sharedText(new URLSearchParams(query));
 
-describe('what was brought', () => {
+describe('what was shared', () => {
   it.each([
     ['link=https://a.example/x&title=Tide tables', 'https://a.example/x Tide tables'],
     ['link=https://a.example/x', 'https://a.example/x'],
@@ -12,7 +12,7 @@ describe('what was brought', () => {
     ['text=Who am I?', 'Who am I?'],
     ['title=Only a title', 'Only a title'],
     ['', ''],
-  ])('%s is %j', (query, text) => expect(brought(query)).toBe(text));
+  ])('%s is %j', (query, text) => expect(shared(query)).toBe(text));
 });
 
 describe('the bookmark', () => {
