@@ -14,20 +14,10 @@ import { Job } from '../platform/queue/job.entity.js';
 import { StudentCard } from '../students/student-card/student-card.entity.js';
 import { link, Scene } from './scene.js';
 import { uploaded } from './upload.js';
+import { cardsRequest } from './cards-request.js';
 
 const connections = 30;
-const cards: CardsRequest = {
-  classNames: [],
-  studentIds: [],
-  onlyNew: false,
-  code: 'token',
-  perPage: 10,
-  paper: 'A4',
-  fields: [],
-  symbol: null,
-  backs: false,
-  templateId: null,
-};
+const cards: CardsRequest = { ...cardsRequest, fields: [] };
 const roster = Array.from({ length: 60 }, (_, index): ImportedStudent => ({
   schoolId: `00${100 + index}`,
   prefix: '',

@@ -68,10 +68,10 @@ export class ReplyShapes {
       const item = this.checker.getIndexTypeOfType(type, ts.IndexKind.Number);
       return item ? value.flatMap((entry, index) => this.surplusOf(item, entry, `${path}[${index}]`)) : [path];
     }
-    const any = this.checker.getIndexTypeOfType(type, ts.IndexKind.String);
+    const indexed = this.checker.getIndexTypeOfType(type, ts.IndexKind.String);
     return Object.entries(value).flatMap(([name, entry]) => {
       const property = this.checker.getPropertyOfType(type, name);
-      const of = property ? this.checker.getTypeOfSymbol(property) : any;
+      const of = property ? this.checker.getTypeOfSymbol(property) : indexed;
       return of ? this.surplusOf(of, entry, `${path}.${name}`) : [`${path}.${name}`];
     });
   }

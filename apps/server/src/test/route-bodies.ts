@@ -2,6 +2,7 @@
 import type { RouteName } from '@hapset/contract';
 import { genericFigures, plainChoices, plainLook } from '@hapset/core';
 import { words } from './scene.js';
+import { cardsRequest } from './cards-request.js';
 
 /** Ids stand for Maren's things. */
 type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) => object>>;
@@ -20,18 +21,6 @@ export const student = {
   family: 'Lee',
   className: '6',
   year: '',
-};
-const cards = {
-  classNames: [],
-  studentIds: [],
-  onlyNew: false,
-  code: 'token',
-  perPage: 10,
-  paper: 'A4',
-  fields: ['class'],
-  symbol: null,
-  backs: false,
-  templateId: null,
 };
 export const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
 export const bodies: Bodies = {
@@ -109,8 +98,8 @@ export const bodies: Bodies = {
   leaveClass: () => ({ className: 'nobody is in this one' }),
   compareRoster: () => ({ students: [student] }),
   importRoster: () => ({ students: [student], leave: false, fileName: 'x.csv' }),
-  previewCards: () => ({ request: cards, page: 0 }),
-  makeCards: () => ({ request: cards }),
+  previewCards: () => ({ request: cardsRequest, page: 0 }),
+  makeCards: () => ({ request: cardsRequest }),
   readCard: () => ({ text: '00123' }),
   createSheetTemplate: () => ({ name: 'x', kind: 'poster', accent: '#112233', header: null }),
   changeSheetTemplate: () => ({ name: 'x', accent: '#112233', header: null, version: 1 }),

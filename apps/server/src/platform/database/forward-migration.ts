@@ -1,6 +1,11 @@
 /** The frame of a migration: its statements one after the other, and no way back. */
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
+/** Ids and keywords: compared byte by byte. */
+export const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
+/** How every table is stored. */
+export const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
+
 export abstract class ForwardMigration implements MigrationInterface {
   /** What TypeORM remembers of it: words and a time in milliseconds, which gives the order. */
   abstract readonly name: string;

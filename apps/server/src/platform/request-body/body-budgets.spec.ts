@@ -3,6 +3,7 @@ import { rosterLimits } from '@hapset/core';
 import { newId } from '../database/columns.js';
 import { budgetOf, type BodyBudget } from './body-budgets.js';
 import { shapeExcess } from './json-shape.js';
+import { cardsRequest } from '../../test/cards-request.js';
 
 /** What the route's budget says of a body. */
 function verdict(name: RouteName, body: object): 'fits' | 'too large' | string {
@@ -34,18 +35,7 @@ describe('the budget of a body', () => {
 
   it('holds cards for a whole school, named one by one', () => {
     const studentIds = Array.from({ length: rosterLimits.students }, newId);
-    const request = {
-      classNames: [],
-      studentIds,
-      onlyNew: false,
-      code: 'token',
-      perPage: 10,
-      paper: 'A4',
-      fields: ['class'],
-      symbol: null,
-      backs: false,
-      templateId: null,
-    };
+    const request = { ...cardsRequest, studentIds };
     expect(verdict('previewCards', { request, page: 0 })).toBe('fits');
     expect(verdict('makeCards', { request })).toBe('fits');
   });

@@ -27,44 +27,67 @@ const [quote, backslash, colon, comma, openBrace, closeBrace, openBracket, close
 const blanks = new Set([0x20, 0x09, 0x0a, 0x0d]);
 
 /** What is too much; null where all is within the limits. */
-// One loop on purpose: it looks at every byte of every request.
-// eslint-disable-next-line complexity
 export function shapeExcess(text: Uint8Array, limits: ShapeLimits): ShapeExcess | null {
   const begin = text.findIndex((byte) => !blanks.has(byte));
   if (begin >= 0 && text[begin] !== openBrace) return 'not-an-object';
-  /** Items of each array that is open; members of objects as negative numbers, less one. */
-  const open: number[] = [];
-  let members = 0;
+  const shape = new Shape(limits);
   for (let at = 0; at < text.length; at += 1) {
-    switch (text[at] ?? 0) {
-      case quote:
-        at = endOfString(text, at);
-        break;
-      case colon:
-        members += 1;
-        open[open.length - 1] = (open.at(-1) ?? -1) - 1;
-        if (members > limits.members || -(open.at(-1) ?? -1) - 1 > limits.membersOfOne) return 'too-many-members';
-        break;
-      case comma: {
-        const last = open.length - 1;
-        const items = open[last] ?? -1;
-        if (items >= 0) open[last] = items + 1;
-        if (items + 1 > limits.items) return 'too-many-items';
-        break;
-      }
-      case openBrace:
-      case openBracket:
-        open.push(text[at] === openBracket ? 1 : -1);
-        if (open.length > limits.depth) return 'too-deep';
-        break;
-      case closeBrace:
-      case closeBracket:
-        open.pop();
-        break;
-      default:
+    const byte = text[at] ?? 0;
+    if (byte === quote) at = endOfString(text, at);
+    else {
+      const excess = shape.excessAfter(byte);
+      if (excess) return excess;
     }
   }
   return null;
+}
+
+/** What is open and how much was counted, byte by byte outside of strings. */
+class Shape {
+  /** Items of each array that is open; members of objects as negative numbers, less one. */
+  private readonly open: number[] = [];
+  private members = 0;
+
+  constructor(private readonly limits: ShapeLimits) {}
+
+  excessAfter(byte: number): ShapeExcess | null {
+    switch (byte) {
+      case colon:
+        return this.member();
+      case comma:
+        return this.item();
+      case openBrace:
+        return this.begin(-1);
+      case openBracket:
+        return this.begin(1);
+      case closeBrace:
+      case closeBracket:
+        this.open.pop();
+        return null;
+      default:
+        return null;
+    }
+  }
+
+  private member(): ShapeExcess | null {
+    const { open, limits } = this;
+    this.members += 1;
+    const count = (open.at(-1) ?? -1) - 1;
+    open[open.length - 1] = count;
+    return this.members > limits.members || -count - 1 > limits.membersOfOne ? 'too-many-members' : null;
+  }
+
+  private item(): ShapeExcess | null {
+    const last = this.open.length - 1;
+    const items = this.open[last] ?? -1;
+    if (items >= 0) this.open[last] = items + 1;
+    return items + 1 > this.limits.items ? 'too-many-items' : null;
+  }
+
+  private begin(count: number): ShapeExcess | null {
+    this.open.push(count);
+    return this.open.length > this.limits.depth ? 'too-deep' : null;
+  }
 }
 
 /** Of the closing quote; the end where there is none. */

@@ -62,6 +62,19 @@ export function planPrint(place: Place, code: MaterialCode, { devices, paper, lo
 /** Results of an older camera model are no results of this one. */
 const cameraModel = 2;
 
+/** What of a device changes what it reads. Their order is part of the key. */
+const profileFields = [
+  'id',
+  'previewWidthPx',
+  'previewHeightPx',
+  'horizontalFovDeg',
+  'nearestFocusM',
+  'blurPx',
+  'noiseGrey',
+  'jpegQuality',
+  'engine',
+] as const satisfies readonly (keyof DeviceView)[];
+
 /** Names what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
 function keyOf(
   { carried, plan }: MaterialCode,
@@ -69,29 +82,7 @@ function keyOf(
   devices: readonly DeviceView[],
   look: LookDesign,
 ): string {
-  const profiles = devices.map(
-    ({
-      id,
-      previewWidthPx,
-      previewHeightPx,
-      horizontalFovDeg,
-      nearestFocusM,
-      blurPx,
-      noiseGrey,
-      jpegQuality,
-      engine,
-    }) => [
-      id,
-      previewWidthPx,
-      previewHeightPx,
-      horizontalFovDeg,
-      nearestFocusM,
-      blurPx,
-      noiseGrey,
-      jpegQuality,
-      engine,
-    ],
-  );
+  const profiles = devices.map((device) => profileFields.map((field) => device[field]));
   return createHash('sha256')
     .update(JSON.stringify([cameraModel, carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles]))
     .digest('hex');

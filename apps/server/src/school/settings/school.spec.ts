@@ -17,6 +17,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { link, Scene } from '../../test/scene.js';
 import { TestServer } from '../../test/test-server.js';
+import { cardsRequest } from '../../test/cards-request.js';
 
 describe('the school', () => {
   let scene: Scene;
@@ -247,18 +248,7 @@ describe('the school', () => {
     expect(
       await scene.server.ok<ReadCardView>('Maren', 'POST', '/api/card-readings', { text: 'Avocet' }),
     ).toMatchObject({ result: 'student' });
-    const request = {
-      classNames: [],
-      studentIds: [idOf('Kestrel')],
-      onlyNew: false,
-      code: 'token',
-      perPage: 10,
-      paper: 'A4',
-      fields: [],
-      symbol: null,
-      backs: false,
-      templateId: null,
-    };
+    const request = { ...cardsRequest, studentIds: [idOf('Kestrel')], fields: [] };
     expect((await scene.server.as('Maren', 'POST', '/api/student-cards', { request })).status).toBe(400);
     await scene.server.ok('Pell', 'PUT', '/api/school/teacher-classes', { limited: null });
     expect(await namesFor('Maren')).toEqual(['Avocet', 'Kestrel']);

@@ -16,19 +16,9 @@ import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { Scene } from '../../test/scene.js';
 import { until } from '../../test/until.js';
+import { cardsRequest } from '../../test/cards-request.js';
 
-const request: CardsRequest = {
-  classNames: [],
-  studentIds: [],
-  onlyNew: false,
-  code: 'token',
-  perPage: 10,
-  paper: 'A4',
-  fields: ['class', 'id'],
-  symbol: null,
-  backs: false,
-  templateId: null,
-};
+const request: CardsRequest = { ...cardsRequest, fields: ['class', 'id'] };
 const people = [
   'Ann Lee',
   'Nguyễn Tuyết',

@@ -7,19 +7,9 @@ import type { CardsRequest, PrintView, ImportedStudent, StudentGroups, StudentsP
 import { SheetWorkers } from '../../paper/sheet/sheet-workers.js';
 import { Scene } from '../../test/scene.js';
 import { until } from '../../test/until.js';
+import { cardsRequest } from '../../test/cards-request.js';
 
-const request: CardsRequest = {
-  classNames: [],
-  studentIds: [],
-  onlyNew: false,
-  code: 'id-and-name',
-  perPage: 10,
-  paper: 'A4',
-  fields: ['class', 'id'],
-  symbol: null,
-  backs: false,
-  templateId: null,
-};
+const request: CardsRequest = { ...cardsRequest, code: 'id-and-name', fields: ['class', 'id'] };
 /** Names that occur nowhere else. */
 const planted = ['Quillavine Brackwater', 'Morwenna Tidefall', 'Jorundas Skerryvore'];
 

@@ -22,7 +22,7 @@ import {
 import { useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { TextField } from '../../platform/design/field.js';
+import { LineSelect, TextField } from '../../platform/design/field.js';
 import { Icon, type IconNode } from '../../platform/design/icon.js';
 
 const colourWords: Readonly<Record<PageColour, string>> = {
@@ -74,7 +74,7 @@ export function PageToolbar({
       aria-label="Page tools"
       className="sticky top-0 z-20 flex flex-wrap items-center gap-x-1 gap-y-1 rounded-t-sheet border-b border-line bg-sheet px-2 py-1.5"
     >
-      <Choice
+      <LineSelect
         label="Paragraph"
         value={String(now.block)}
         choices={[
@@ -91,7 +91,7 @@ export function PageToolbar({
                 .run()
         }
       />
-      <Choice
+      <LineSelect
         label="Font"
         value={now.look.font ?? 'text'}
         choices={Object.entries(fontWords)}
@@ -101,7 +101,7 @@ export function PageToolbar({
             .run()
         }
       />
-      <Choice
+      <LineSelect
         label="Size"
         value={now.look.size ?? ''}
         choices={[['', 'Usual'], ...Object.entries(sizeWords)]}
@@ -111,7 +111,7 @@ export function PageToolbar({
             .run()
         }
       />
-      <Choice
+      <LineSelect
         label="Colour"
         value={now.look.colour ?? 'ink'}
         choices={Object.keys(palette.colours).map((colour) => [colour, colourWords[colour as PageColour]])}
@@ -211,33 +211,6 @@ function Word({ onRun, children }: { readonly onRun: () => unknown; readonly chi
     >
       + {children}
     </button>
-  );
-}
-
-function Choice({
-  label,
-  value,
-  choices,
-  onChoose,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly choices: readonly (readonly [string, string])[];
-  readonly onChoose: (value: string) => unknown;
-}): ReactElement {
-  return (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={(event) => onChoose(event.target.value)}
-      className="min-h-9 rounded-small border border-line bg-sheet px-1.5 text-row"
-    >
-      {choices.map(([choice, words]) => (
-        <option key={choice} value={choice}>
-          {words}
-        </option>
-      ))}
-    </select>
   );
 }
 

@@ -143,6 +143,34 @@ export function CheckField({
   );
 }
 
+/** One of a few in a line of tools: its label is heard, not seen. @param choices values with their words */
+export function LineSelect({
+  label,
+  value,
+  choices,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly (readonly [value: string, words: string])[];
+  readonly onChoose: (value: string) => unknown;
+}): ReactElement {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+      className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-row"
+    >
+      {choices.map(([each, words]) => (
+        <option key={each} value={each}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}
+
 /** One of a few: a select whose choices have words in a table. */
 export function ChoiceField<Choice extends string>({
   choices,

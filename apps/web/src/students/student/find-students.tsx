@@ -7,6 +7,7 @@ import { useNotice } from '../../platform/design/notice.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { studentsSearch, useEraseStudents, useLeaveClass, type StudentsRequest } from './roster.queries.js';
+import { LineSelect } from '../../platform/design/field.js';
 
 export function FindStudents({
   request,
@@ -29,21 +30,21 @@ export function FindStudents({
         onChange={(event) => onRequest({ ...request, find: event.target.value })}
         className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
       />
-      <Choice
+      <LineSelect
         label="Class"
         value={request.className ?? ''}
         onChoose={(className) => onRequest({ ...request, className: className || null })}
         choices={[['', 'All classes'], ...counted(groups?.classes, '')]}
       />
       {(groups?.years.length ?? 0) > 1 && (
-        <Choice
+        <LineSelect
           label="Year"
           value={request.year ?? ''}
           onChoose={(year) => onRequest({ ...request, year: year || null })}
           choices={[['', 'All years'], ...counted(groups?.years, 'Year ')]}
         />
       )}
-      <Choice
+      <LineSelect
         label="Who"
         value={request.left ? 'left' : 'here'}
         onChoose={(who) => onRequest({ ...request, left: who === 'left' })}
@@ -59,33 +60,6 @@ export function FindStudents({
 
 function counted(groups: readonly StudentGroup[] = [], before: string): readonly (readonly [string, string])[] {
   return groups.map(({ name, students }) => [name, `${before}${name} (${students})`]);
-}
-
-function Choice({
-  label,
-  value,
-  choices,
-  onChoose,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly choices: readonly (readonly [value: string, words: string])[];
-  readonly onChoose: (value: string) => void;
-}): ReactElement {
-  return (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={(event) => onChoose(event.target.value)}
-      className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-row"
-    >
-      {choices.map(([each, words]) => (
-        <option key={each} value={each}>
-          {words}
-        </option>
-      ))}
-    </select>
-  );
 }
 
 /** For the office and the administrator. @param left how many students left */

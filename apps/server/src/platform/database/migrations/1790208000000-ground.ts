@@ -1,8 +1,5 @@
 /** The ground: accounts, school, devices, classes, lessons, stations, materials, checks, rehearsals, sheets. */
-import { ForwardMigration } from '../forward-migration.js';
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements = [

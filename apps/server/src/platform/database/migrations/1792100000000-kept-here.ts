@@ -1,13 +1,10 @@
 /** Files that the school's own server keeps, uploads under way, what materials show of them, and jobs. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 export class KeptHere1792100000000 extends ForwardMigration {
   readonly name = 'KeptHere1792100000000';
   protected readonly statements = statements;
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements: readonly string[] = [

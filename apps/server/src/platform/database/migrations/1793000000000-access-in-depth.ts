@@ -1,12 +1,10 @@
 /** Checks with several reasons, of links without a material, with limits by host; and when lessons were opened by schedule. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration } from '../forward-migration.js';
 
 export class AccessInDepth1793000000000 extends ForwardMigration {
   readonly name = 'AccessInDepth1793000000000';
   protected readonly statements = statements;
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements: readonly string[] = [

@@ -1,5 +1,5 @@
 /** What of an address a code carries, and the level, where they were chosen by hand; what scanners act on; the level that was printed. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration } from '../forward-migration.js';
 
 export class CarryByChoice1793100000000 extends ForwardMigration {
   readonly name = 'CarryByChoice1793100000000';
@@ -14,5 +14,3 @@ export class CarryByChoice1793100000000 extends ForwardMigration {
     'ALTER TABLE devices MODIFY acts_on json NOT NULL',
   ];
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';

@@ -1,13 +1,10 @@
 /** Short links of the school's own with where they led and how often they were opened, and what real devices made of codes. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 export class ShortLinks1794000000000 extends ForwardMigration {
   readonly name = 'ShortLinks1794000000000';
   protected readonly statements = statements;
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements: readonly string[] = [

@@ -1,13 +1,10 @@
 /** Looks of the school and pictures in the middle of codes, who has which, and pictures for web pages. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 export class Looks1795000000000 extends ForwardMigration {
   readonly name = 'Looks1795000000000';
   protected readonly statements = statements;
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements: readonly string[] = [

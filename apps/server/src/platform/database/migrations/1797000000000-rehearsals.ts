@@ -1,13 +1,10 @@
 /** Sizes and distances chosen by hand, cameras that compress, and rehearsals that scripts ask for. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 export class Rehearsals1797000000000 extends ForwardMigration {
   readonly name = 'Rehearsals1797000000000';
   protected readonly statements = statements;
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements: readonly string[] = [

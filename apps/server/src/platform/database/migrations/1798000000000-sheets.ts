@@ -1,13 +1,10 @@
 /** Sheets of many codes in one go, designs of the school's own, and what its printer does. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 export class Sheets1798000000000 extends ForwardMigration {
   readonly name = 'Sheets1798000000000';
   protected readonly statements = statements;
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements: readonly string[] = [

@@ -1,13 +1,11 @@
 /** Students of rosters, imports that can be undone, cards with their tokens, and cards that were read. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 export class Students1799000000000 extends ForwardMigration {
   readonly name = 'Students1799000000000';
   protected readonly statements = statements;
 }
 
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 const toStudent = 'FOREIGN KEY (student_id) REFERENCES students(id) ON DELETE CASCADE ON UPDATE NO ACTION';
 
 // Index and constraint names are TypeORM's own, so that it finds no difference between entities and tables.

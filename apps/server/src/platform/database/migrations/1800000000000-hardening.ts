@@ -1,13 +1,10 @@
 /** Sessions that end when idle, sign-ins counted before they are tried, one row where two requests come at once, longer slugs. */
-import { ForwardMigration } from '../forward-migration.js';
+import { ascii, ForwardMigration, table } from '../forward-migration.js';
 
 export class Hardening1800000000000 extends ForwardMigration {
   readonly name = 'Hardening1800000000000';
   protected readonly statements = statements;
 }
-
-const ascii = 'CHARACTER SET ascii COLLATE ascii_bin';
-const table = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 // Index names are TypeORM's own, so that it finds no difference between entities and tables.
 const statements: readonly string[] = [
