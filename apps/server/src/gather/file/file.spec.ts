@@ -1,14 +1,10 @@
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, utimesSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import type { FilesPage, FileView, MaterialPage } from '@hapset/contract';
-import { Readable } from 'node:stream';
 import sharp from 'sharp';
 import request from 'supertest';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
-import { OfficeConverter } from '../office/office-converter.js';
-import { findOffice } from '../../platform/configuration/find-office.js';
-import { Job } from '../../platform/queue/job.entity.js';
 import { Scene } from '../../test/scene.js';
 import { TestServer } from '../../test/test-server.js';
 import { beginUpload, idOf, sendChunk, uploaded, uploadOffset } from '../../test/upload.js';
@@ -296,81 +292,6 @@ describe('kept files', () => {
       ],
     });
     expect(response.status).toBe(404);
-  });
-
-  describe('office files', () => {
-    /** Something that stands in for the program: a script with its command line. */
-    const program = (script: string): string => {
-      const file = join(mkdtempSync(join(tmpdir(), 'office-')), 'soffice');
-      writeFileSync(file, `#!/bin/bash\n${script}\n`);
-      chmodSync(file, 0o755);
-      return file;
-    };
-    const makesPdf =
-      'while [ $# -gt 1 ]; do [ "$1" = --outdir ] && out="$2"; shift; done; printf "%%PDF-1.4 made of %s" "$(cat "$1")" > "$out/given.pdf"';
-    const limits = { timeMs: 1500, memoryBytes: 2 * 1024 ** 3, outputBytes: 1000 };
-    const source = (): Readable => Readable.from([Buffer.from('a letter')]);
-    const never = new AbortController().signal;
-
-    it('are offered as PDF as well, by a job', async () => {
-      const server = await TestServer.start({ officeProgram: program(makesPdf) });
-      await server.addAccount('Maren');
-      const there = { server } as unknown as Scene;
-      const file = await server.ok<FileView>('Maren', 'POST', '/api/files', {
-        uploadId: await uploaded(there, '{\\rtf1 Low tide}'),
-        name: 'letter.rtf',
-      });
-      expect(file).toMatchObject({ media: 'office', variants: [] });
-      const jobs = server.dataSource.getRepository(Job);
-      while (!(await jobs.existsBy({ kind: 'convert-office', state: 'done' })))
-        await new Promise((resolve) => setTimeout(resolve, 30));
-      const pdf = await request(server.app.getHttpServer())
-        .get(`${file.address}/pdf`)
-        .set('Cookie', await server.cookieOf('Maren'))
-        .buffer(true);
-      expect([pdf.headers['content-type'], (pdf.body as Buffer).toString()]).toEqual([
-        'application/pdf',
-        '%PDF-1.4 made of {\\rtf1 Low tide}',
-      ]);
-      expect(pdf.headers['content-disposition']).toBe('inline; filename=letter.pdf');
-      await server.stop();
-    });
-
-    it('are kept as they are where LibreOffice is not installed', async () => {
-      expect(await add('{\\rtf1 High tide}', 'letter.rtf')).toMatchObject({ media: 'office', variants: [] });
-      expect(await scene.server.dataSource.getRepository(Job).existsBy({ kind: 'convert-office' })).toBe(false);
-    });
-
-    it('that take too long are ended, with what they started', async () => {
-      const began = Date.now();
-      await expect(
-        new OfficeConverter(program('sleep 60 & sleep 60'), limits).convert(source(), never, () => Promise.resolve()),
-      ).rejects.toThrow('was ended after 1500 ms');
-      expect(Date.now() - began).toBeLessThan(30_000);
-    });
-
-    it('that write without end, or nothing, are failures', async () => {
-      await expect(
-        new OfficeConverter(
-          program(
-            'while [ $# -gt 1 ]; do [ "$1" = --outdir ] && out="$2"; shift; done; head -c 5000 /dev/zero > "$out/given.pdf"',
-          ),
-          limits,
-        ).convert(source(), never, () => Promise.resolve()),
-      ).rejects.toThrow(/LibreOffice/);
-      await expect(
-        new OfficeConverter(program('true'), limits).convert(source(), never, () => Promise.resolve()),
-      ).rejects.toThrow('made no PDF');
-      await expect(new OfficeConverter(null).convert(source(), never, () => Promise.resolve())).rejects.toThrow(
-        'not installed',
-      );
-    });
-
-    it('is found along the path', () => {
-      const file = program('true');
-      expect(findOffice(`/nowhere:${join(file, '..')}`)).toBe(file);
-      expect(findOffice('/nowhere')).toBeNull();
-    });
   });
 
   it('are what a material’s page shows', async () => {

@@ -1,14 +1,9 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import {
   type MaterialPage,
   type PrintView,
   type SheetChoices,
   type SheetPlaces,
   type SheetsPreview,
-  type SheetTemplateView,
 } from '@hapset/contract';
 import { plainChoices, gridOf, plainSheetDesign, composedKinds, type SheetSetup } from '@hapset/core';
 import jsQR from 'jsqr';
@@ -16,11 +11,9 @@ import { PNG } from 'pngjs';
 import sharp from 'sharp';
 import { JobService } from '../../platform/queue/job.service.js';
 import { Scene, words } from '../../test/scene.js';
-import { smallPng } from '../../test/small-png.js';
 import { until } from '../../test/until.js';
 import { unzip } from '../../test/unzip.js';
-import { uploaded } from '../../test/upload.js';
-import { takeTurn } from './sheet-workers.js';
+import { pdfInfo, pdfObjects, pdfPages, pdfText } from '../../test/pdf-pages.js';
 
 const none: SheetPlaces = { lessonId: null, stationIds: [], materialIds: [], tag: null };
 const titles = [
@@ -91,7 +84,6 @@ async function inked(page: Buffer, cells: readonly Crop[]): Promise<readonly boo
 }
 
 describe('sheets of many codes', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'prints-'));
   let scene: Scene;
   let lessonId: string;
   beforeAll(async () => {
@@ -130,22 +122,10 @@ describe('sheets of many codes', () => {
     expect(response.status).toBe(200);
     return response.body as Buffer;
   };
-  /** Pages of a PDF as pictures. */
-  const rendered = (pdf: Buffer, name: string, density: number): readonly Buffer[] => {
-    const path = join(folder, `${name}.pdf`);
-    writeFileSync(path, pdf);
-    execFileSync('qpdf', ['--check', path]);
-    execFileSync('pdftoppm', ['-r', String(density), '-png', path, join(folder, name)]);
-    return readdirSync(folder)
-      .filter((file) => file.startsWith(`${name}-`) && file.endsWith('.png'))
-      .sort()
-      .map((file) => readFileSync(join(folder, file)));
-  };
-
   it.each(composedKinds)('%s: sound files by other programs, and every code reads as what was typed', async (kind) => {
     const print = (await make({ kind }, ['too-small'])).body as PrintView;
     expect(print).toMatchObject({ kind, codes: 7, state: 'done', name: 'Life between the tides' });
-    const pages = rendered(await bytes(`/api/prints/${print.id}/file`), kind, dpi);
+    const pages = pdfPages(await bytes(`/api/prints/${print.id}/file`), dpi);
     expect(pages).toHaveLength(print.pages);
     const read = (await Promise.all(pages.map((page) => readCards(page, plainChoices(kind, 'A4'))))).flat();
     // Both panels of a tent say the same.
@@ -170,11 +150,8 @@ describe('sheets of many codes', () => {
 
   it('can be searched and copied, has title, language and words for its codes', async () => {
     const print = (await make({ kind: 'handout' }, ['too-small'])).body as PrintView;
-    const path = join(folder, 'text.pdf');
-    writeFileSync(path, await bytes(`/api/prints/${print.id}/file`));
-    const text = execFileSync('pdftotext', ['-layout', path, '-'], { encoding: 'utf8' })
-      .normalize('NFC')
-      .replace(/\s+/g, ' ');
+    const pdf = await bytes(`/api/prints/${print.id}/file`);
+    const text = pdfText(pdf, ['-layout']).normalize('NFC').replace(/\s+/g, ' ');
     for (const part of [
       'Life between the tides',
       'What hides under seaweed?',
@@ -185,13 +162,11 @@ describe('sheets of many codes', () => {
       'מה חי מתחת למים',
     ])
       expect(text).toContain(part);
-    const inside = execFileSync('qpdf', ['--qdf', '--object-streams=disable', path, '-'], { encoding: 'latin1' });
+    const inside = pdfObjects(pdf);
     expect(inside).toContain('/Lang (en)');
     expect(inside).toContain('/MarkInfo');
     expect(inside).toContain('/Figure');
-    expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(
-      /Title:\s+Life between the tides[\s\S]*Tagged:\s+yes/,
-    );
+    expect(pdfInfo(pdf)).toMatch(/Title:\s+Life between the tides[\s\S]*Tagged:\s+yes/);
   });
 
   it('draws preview, PDF and picture from the same pages', async () => {
@@ -202,7 +177,7 @@ describe('sheets of many codes', () => {
         shown.notices.map(({ warning }) => warning),
       )
     ).body as PrintView;
-    const [page] = rendered(await bytes(`/api/prints/${print.id}/file`), 'same', dpi);
+    const [page] = pdfPages(await bytes(`/api/prints/${print.id}/file`), dpi);
     const { width, height } = PNG.sync.read(page as Buffer);
     const asPicture = async (svg: Buffer): Promise<Buffer> =>
       sharp(svg, { density: dpi })
@@ -229,10 +204,7 @@ describe('sheets of many codes', () => {
       const print = (await make({ kind: 'small-card', perPage: 8, backs: true, fields: [] }, ['too-small']))
         .body as PrintView;
       expect(print.pages).toBe(2);
-      const [front, back] = rendered(await bytes(`/api/prints/${print.id}/file`), `backs-${edge}`, 60) as [
-        Buffer,
-        Buffer,
-      ];
+      const [front, back] = pdfPages(await bytes(`/api/prints/${print.id}/file`), 60) as [Buffer, Buffer];
       const cells = cellsOf({ ...plainChoices('small-card', 'A4'), perPage: 8 }, 60);
       // Seven of eight cells are printed; looked at through the paper, the back has its text where the front has its codes.
       const through = await (edge === 'long' ? sharp(back).flop() : sharp(back).flip()).png().toBuffer();
@@ -326,9 +298,7 @@ describe('sheets of many codes', () => {
           lessonId: other,
         })
       ).body as PrintView;
-      const path = join(folder, 'network.pdf');
-      writeFileSync(path, await bytes(`/api/prints/${print.id}/file`));
-      return execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' });
+      return pdfText(await bytes(`/api/prints/${print.id}/file`));
     };
     expect(await text(['title', 'instruction', 'address', 'tap'])).not.toContain('barnacle');
     expect(await text(['title', 'password'])).toContain('reef-guests: barnacle-2041');
@@ -388,119 +358,5 @@ describe('sheets of many codes', () => {
       wake.mockRestore();
       jobs.wake();
     });
-  });
-
-  describe('templates', () => {
-    const create = (body: object, who = 'Maren') =>
-      scene.server.as(who, 'POST', '/api/sheet-templates', {
-        name: 'Sea green',
-        kind: 'poster',
-        accent: '#0a6b5e',
-        header: null,
-        ...body,
-      });
-
-    it('colour titles and put a picture on top; the usual one is taken where nobody chooses', async () => {
-      const picture = await scene.server.ok<{ id: string; aspect: number }>('Maren', 'POST', '/api/look-pictures', {
-        uploadId: await uploaded(scene, await smallPng()),
-      });
-      const template = (await create({ header: { pictureId: picture.id, aspect: picture.aspect, heightMm: 15 } }))
-        .body as SheetTemplateView;
-      expect(template).toMatchObject({ usual: false, mine: true });
-      const withIt = await preview({ kind: 'poster', templateId: template.id });
-      expect(withIt.svg).toContain('#0a6b5e');
-      expect(withIt.svg).toContain('<image');
-      expect((await preview({ kind: 'poster' })).svg).not.toContain('#0a6b5e');
-      await scene.server.ok('Pell', 'PATCH', `/api/sheet-templates/${template.id}`, { usual: true });
-      expect((await preview({ kind: 'poster' })).svg).toContain('#0a6b5e');
-      expect((await preview({ kind: 'handout' })).svg).not.toContain('#0a6b5e');
-      const other = (await create({ name: 'Deep red', accent: '#8a1c2c' })).body as SheetTemplateView;
-      await scene.server.ok('Pell', 'PATCH', `/api/sheet-templates/${other.id}`, { usual: true });
-      expect(
-        (await scene.server.ok<SheetTemplateView[]>('Maren', 'GET', '/api/sheet-templates'))
-          .filter(({ usual }) => usual)
-          .map(({ name }) => name),
-      ).toEqual(['Deep red']);
-      await scene.server.ok('Maren', 'DELETE', `/api/sheet-templates/${other.id}`);
-      expect((await preview({ kind: 'poster' })).svg).not.toContain('#8a1c2c');
-    });
-
-    it('are refused where titles could not be read, or the picture is not there', async () => {
-      expect((await create({ accent: '#ffee88' })).body).toMatchObject({
-        reason: 'invalid',
-        fields: [{ field: 'accent' }],
-      });
-      expect((await create({ header: { pictureId: lessonId, aspect: 2, heightMm: 15 } })).body).toMatchObject({
-        reason: 'invalid',
-        fields: [{ field: 'header' }],
-      });
-    });
-
-    it('are changed by who made them or the administrator, under the version they were read with', async () => {
-      const template = (await create({ name: 'Mine' })).body as SheetTemplateView;
-      const change = (who: string, version = 1) =>
-        scene.server.as(who, 'PUT', `/api/sheet-templates/${template.id}`, {
-          name: 'Ours',
-          accent: '#222222',
-          header: null,
-          version,
-        });
-      expect((await change('Tobiah')).body).toMatchObject({ reason: 'not-allowed' });
-      expect((await change('Maren')).body).toMatchObject({ name: 'Ours', version: 2 });
-      expect((await change('Pell')).body).toMatchObject({ reason: 'stale' });
-      expect((await scene.server.as('Tobiah', 'DELETE', `/api/sheet-templates/${template.id}`)).body).toMatchObject({
-        reason: 'not-allowed',
-      });
-    });
-  });
-
-  it('tests the printer: scales lie behind the crosses, moved as the school says, and say what is set where a cross meets them', async () => {
-    const school = await scene.server.ok<object>('Pell', 'GET', '/api/school');
-    /** Where the upright line of the cross, or of the scale, at the right lies: mm from the left. */
-    const uprightAt = async (png: Buffer): Promise<number> => {
-      const { data, info } = await sharp(png).toColourspace('b-w').raw().toBuffer({ resolveWithObject: true });
-      const dark = Array.from({ length: info.width }, (_, x) =>
-        x < info.width / 2
-          ? 0
-          : Array.from(
-              { length: 40 },
-              (__, y) => data[(Math.round(info.height * 0.6) - 20 + y) * info.width + x] ?? 255,
-            ).filter((grey) => grey < 160).length,
-      );
-      return (dark.indexOf(Math.max(...dark)) * 25.4) / 150;
-    };
-    for (const duplexRightMm of [0, 3]) {
-      const version = (await scene.server.ok<{ version: number }>('Pell', 'GET', '/api/school')).version;
-      await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, duplexEdge: 'long', duplexRightMm, version });
-      const [front, back] = rendered(await bytes('/api/printer-test'), `printer-${duplexRightMm}`, 150) as [
-        Buffer,
-        Buffer,
-      ];
-      // Both crosses lie as far from the middle as each other, so that the right one is mirrored onto the place of the left.
-      expect(Math.abs((await uprightAt(front)) - 147)).toBeLessThan(0.4);
-      expect(Math.abs((await uprightAt(back)) - 147 - duplexRightMm)).toBeLessThan(0.4);
-      const text = execFileSync('pdftotext', [join(folder, `printer-${duplexRightMm}.pdf`), '-'], { encoding: 'utf8' });
-      expect(text).toContain('Hold it against a window');
-      expect(text).toContain(duplexRightMm === 0 ? '+10' : '+13');
-    }
-  });
-});
-
-describe('whose drawing is next', () => {
-  const request = (ownerId: string, long = false) => ({ ownerId, options: { long } });
-
-  it('is somebody else’s where somebody else waits', () => {
-    const waiting = [request('a'), request('a'), request('b')];
-    expect(takeTurn(waiting, 'a', false)).toBe(waiting[2]);
-    expect(takeTurn(waiting, 'b', false)).toBe(waiting[0]);
-    expect(takeTurn([request('a')], 'a', false)).toMatchObject({ ownerId: 'a' });
-    expect(takeTurn([], null, false)).toBeNull();
-  });
-
-  it('is nothing long beside something long, so that a thread is left to the others', () => {
-    const waiting = [request('b', true), request('a')];
-    expect(takeTurn(waiting, 'a', true)).toBe(waiting[1]);
-    expect(takeTurn([request('b', true)], null, true)).toBeNull();
-    expect(takeTurn([request('b', true)], null, false)).toMatchObject({ ownerId: 'b' });
   });
 });

@@ -1,167 +1,20 @@
 import fc from 'fast-check';
-import { faceFields, plainSheetDesign, sheetKinds, usualFields, type SheetKind } from './design.js';
-import { layoutFace } from './face.js';
-import {
-  compose,
-  frontsOf,
-  layoutPage,
-  pagesOf,
-  type Composition,
-  type SheetItem,
-  type SheetPage,
-  type SheetSetup,
-} from './compose.js';
-import { backOf, type MmBox } from './grid.js';
-import { perPageChoices, usualLabels, usualPerPage } from './kinds.js';
+import { sheetKinds } from './design.js';
+import { compose, frontsOf, layoutPage, pagesOf } from './compose.js';
+import { usualLabels } from './kinds.js';
 import { notesOf } from './notes.js';
-import { paperNames, pageSize } from './paper.js';
-import type { MeasureText } from '../../code/typeface/text.js';
-
-/** Every character half an em wide, those of scripts without blanks a whole one. */
-const measure: MeasureText = (text, _font, sizePt) =>
-  ([...text].reduce((sum, character) => sum + ((character.codePointAt(0) ?? 0) > 0x2e80 ? 1 : 0.5), 0) *
-    sizePt *
-    25.4) /
-  72;
-
-const bare = { left: 4, top: 4, right: 4, bottom: 4 };
-const framed = { left: 8, top: 8, right: 8, bottom: 22 };
-const limpets: SheetItem = {
-  texts: {
-    title: 'Field guide to limpets',
-    number: '3',
-    instruction: 'Point your camera here.',
-    password: '',
-    address: 'https://a.example/leaf/field-guide',
-    tap: 'Then tap the address that appears.',
-    class: 'Life between the tides · 6 Kestrel',
-    place: 'Biology room',
-    what: 'Field guide to limpets',
-    meaning: '',
-    'for-whom': '6 Kestrel',
-    where: 'Tide pools',
-  },
-  modules: 33,
-  surround: bare,
-  neededMm: 90,
-  pictureAspect: null,
-};
-
-const setupOf = (kind: SheetKind, change: Partial<SheetSetup> = {}): SheetSetup => ({
-  kind,
-  paper: 'A4',
-  lying: false,
-  perPage: usualPerPage[kind],
-  inColumns: false,
-  labels: usualLabels,
-  startAt: 0,
-  copies: 1,
-  fields: usualFields[kind],
-  backs: null,
-  design: plainSheetDesign(kind),
-  printerMarginMm: 5,
-  head: { title: 'Life between the tides', about: '6 Kestrel' },
-  ...change,
-});
-const composed = (setup: SheetSetup, items: readonly SheetItem[]): Composition => {
-  const result = compose(setup, items);
-  if (!result.ok) throw new Error(result.problem.reason);
-  return result.value;
-};
-const manyOf = (count: number, item: SheetItem = limpets): readonly SheetItem[] =>
-  Array.from({ length: count }, () => item);
-
-/** Boxes of all that is printed; codes with what is around them. */
-function boxesOf(page: SheetPage, items: readonly SheetItem[]): readonly MmBox[] {
-  return [
-    ...page.codes.map(({ xMm, yMm, sizeMm, item, turned }) => {
-      const {
-        modules,
-        surround: { left, top, right, bottom },
-      } = items[item] as SheetItem;
-      const moduleMm = sizeMm / modules;
-      const [first, above] = turned ? [right, bottom] : [left, top];
-      return {
-        xMm: xMm - first * moduleMm,
-        yMm: yMm - above * moduleMm,
-        widthMm: sizeMm + (left + right) * moduleMm,
-        heightMm: sizeMm + (top + bottom) * moduleMm,
-      };
-    }),
-    ...page.texts,
-    ...page.pictures,
-    ...page.arrows,
-  ];
-}
-
-const apart = (one: MmBox, other: MmBox): boolean =>
-  one.xMm + one.widthMm <= other.xMm + 1e-6 ||
-  other.xMm + other.widthMm <= one.xMm + 1e-6 ||
-  one.yMm + one.heightMm <= other.yMm + 1e-6 ||
-  other.yMm + other.heightMm <= one.yMm + 1e-6;
-const onPage = (page: SheetPage, box: MmBox): boolean =>
-  box.xMm >= -1e-6 &&
-  box.yMm >= -1e-6 &&
-  box.xMm + box.widthMm <= page.widthMm + 1e-6 &&
-  box.yMm + box.heightMm <= page.heightMm + 1e-6;
-
-const text = fc.oneof(
-  fc.string({ unit: 'grapheme', maxLength: 200 }),
-  fc.constantFrom(
-    '',
-    'Donaudampfschifffahrtsgesellschaftskapitän',
-    '潮の満ち引きを観察してスケッチする',
-    'تحت الماء والصخور',
-    'https://a.example/leaf/a-very-long-address-that-goes-on-and-on?with=figures&more=12345',
-  ),
-);
-const anyItem: fc.Arbitrary<SheetItem> = fc
-  .tuple(
-    fc.array(text, { minLength: 12, maxLength: 12 }),
-    fc.constantFrom(21, 25, 33, 57, 97),
-    fc.constantFrom(bare, framed),
-    fc.double({ min: 5, max: 300, noNaN: true }),
-    fc.constantFrom(null, 0.4, 1.8),
-  )
-  .map(([texts, modules, surround, neededMm, pictureAspect]) => ({
-    texts: Object.fromEntries(
-      Object.keys(limpets.texts).map((field, index) => [field, texts[index] ?? '']),
-    ) as SheetItem['texts'],
-    modules,
-    surround,
-    neededMm,
-    pictureAspect,
-  }));
-const anySetup: fc.Arbitrary<SheetSetup> = fc.constantFrom(...sheetKinds).chain((kind) =>
-  fc
-    .tuple(
-      fc.constantFrom(...paperNames),
-      fc.boolean(),
-      fc.constantFrom(...perPageChoices[kind]),
-      fc.boolean(),
-      fc.subarray([...faceFields]),
-      fc.constantFrom(null, 'long' as const, 'short' as const),
-      fc.nat(20),
-      fc.integer({ min: 1, max: 3 }),
-      fc.boolean(),
-    )
-    .map(([paper, lying, perPage, inColumns, fields, edge, startAt, copies, header]) =>
-      setupOf(kind, {
-        paper: kind === 'label' ? 'A4' : paper,
-        lying: kind !== 'label' && lying,
-        perPage,
-        inColumns,
-        fields,
-        startAt,
-        copies,
-        backs: edge === null ? null : { edge, adjustment: { rightMm: 0, downMm: 0 } },
-        design: {
-          ...plainSheetDesign(kind),
-          header: header ? { pictureId: 'crest', aspect: 3, heightMm: 18 } : null,
-        },
-      }),
-    ),
-);
+import {
+  measure,
+  limpets,
+  setupOf,
+  composed,
+  manyOf,
+  boxesOf,
+  apart,
+  onPage,
+  anyItem,
+  anySetup,
+} from '../../test/sample-sheets.js';
 
 describe('pages of sheets', () => {
   it('keep all boxes apart and on the page, whatever is written, on every paper', () => {
@@ -311,73 +164,5 @@ describe('a table card', () => {
     // Half a turn about the middle of the fold.
     expect((lower?.yMm ?? 0) - fold).toBeCloseTo(fold - (upper?.yMm ?? 0) - (upper?.sizeMm ?? 0), 6);
     expect(lower?.yMm).toBeGreaterThan(fold);
-  });
-});
-
-describe('backs', () => {
-  it.each(['long', 'short'] as const)('lie behind their fronts, turned about the %s edge', (edge) => {
-    const items = Array.from({ length: 13 }, (_, index) => ({
-      ...limpets,
-      texts: { ...limpets.texts, what: `Back ${index}` },
-    }));
-    const composition = composed(
-      setupOf('small-card', { backs: { edge, adjustment: { rightMm: 0, downMm: 0 } } }),
-      items,
-    );
-    for (const front of [0, 1]) {
-      const [face, back] = [
-        layoutPage(composition, 2 * front, measure),
-        layoutPage(composition, 2 * front + 1, measure),
-      ];
-      expect([face.side, back.side]).toEqual(['front', 'back']);
-      for (const { item, xMm, yMm, widthMm, heightMm, turned } of back.texts.filter(({ field }) => field === 'what')) {
-        expect(turned).toBe(edge === 'short');
-        const seen = backOf(pageSize('A4', false), { xMm, yMm, widthMm, heightMm }, edge).box;
-        const others = face.codes
-          .map((code) => ({ item: code.item, away: Math.hypot(code.xMm - seen.xMm, code.yMm - seen.yMm) }))
-          .sort((one, other) => one.away - other.away);
-        expect(others[0]?.item).toBe(item);
-      }
-    }
-  });
-
-  it('follow the printer’s adjustment', () => {
-    const at = (rightMm: number) =>
-      layoutPage(
-        composed(setupOf('small-card', { backs: { edge: 'long', adjustment: { rightMm, downMm: 0 } } }), [limpets]),
-        1,
-        measure,
-      ).texts[0]?.xMm ?? 0;
-    expect(at(1.5) - at(0)).toBeCloseTo(1.5, 9);
-  });
-});
-
-describe('a face', () => {
-  it('writes where lines may break in scripts without blanks, and never inside a character', () => {
-    const room = { xMm: 0, yMm: 0, widthMm: 66, heightMm: 36 };
-    const layout = layoutFace(
-      plainSheetDesign('small-card').front,
-      room,
-      {
-        texts: { title: '潮の満ち引き。砂浜と岩場の生き物' },
-        code: { modules: 33, surround: bare },
-        neededMm: 15,
-        pictures: {},
-      },
-      measure,
-    );
-    const lines = layout.texts[0]?.lines ?? [];
-    expect(lines.length).toBeGreaterThan(1);
-    // A line never begins with a full stop (UAX 14, class CL).
-    expect(lines.some((line) => line.startsWith('。'))).toBe(false);
-    const family = '\u{1F468}\u200D\u{1F469}\u200D\u{1F467}';
-    const families =
-      layoutFace(
-        plainSheetDesign('label').front,
-        { ...room, widthMm: 30 },
-        { texts: { title: family.repeat(30) }, code: null, neededMm: 0, pictures: {} },
-        measure,
-      ).texts[0]?.lines ?? [];
-    expect(families.every((line) => line.replaceAll(family, '').replace('…', '') === '')).toBe(true);
   });
 });
