@@ -312,19 +312,17 @@ export {
   type SheetKind,
   type TextField,
 } from './paper/sheet/design.js';
+export { layoutFace } from './paper/sheet/face.js';
 export {
-  layoutFace,
   type ArrowBox,
   type CodeBox,
   type FaceContent,
   type FaceLayout,
   type TextBox,
-} from './paper/sheet/face.js';
+} from './paper/sheet/face-content.js';
+export { compose, layoutPage } from './paper/sheet/compose.js';
 export {
-  compose,
   frontsOf,
-  gridOf,
-  layoutPage,
   pagesOf,
   type Composition,
   type PageArrow,
@@ -335,7 +333,8 @@ export {
   type SheetItem,
   type SheetPage,
   type SheetSetup,
-} from './paper/sheet/compose.js';
+} from './paper/sheet/sheet-page.js';
+export { gridOf } from './paper/sheet/setup-grid.js';
 export {
   kindDistanceM,
   perPageChoices,

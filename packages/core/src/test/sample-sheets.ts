@@ -1,9 +1,8 @@
-import fc from 'fast-check';
-import { faceFields, plainSheetDesign, sheetKinds, usualFields, type SheetKind } from '../paper/sheet/design.js';
-import { compose, type Composition, type SheetItem, type SheetPage, type SheetSetup } from '../paper/sheet/compose.js';
+import { plainSheetDesign, usualFields, type SheetKind } from '../paper/sheet/design.js';
+import { compose } from '../paper/sheet/compose.js';
+import { type Composition, type SheetItem, type SheetPage, type SheetSetup } from '../paper/sheet/sheet-page.js';
 import { type MmBox } from '../paper/sheet/grid.js';
-import { perPageChoices, usualLabels, usualPerPage } from '../paper/sheet/kinds.js';
-import { paperNames } from '../paper/sheet/paper.js';
+import { usualLabels, usualPerPage } from '../paper/sheet/kinds.js';
 import type { MeasureText } from '../code/typeface/text.js';
 /** Every character half an em wide, those of scripts without blanks a whole one. */
 export const measure: MeasureText = (text, _font, sizePt) =>
@@ -92,61 +91,3 @@ export const onPage = (page: SheetPage, box: MmBox): boolean =>
   box.yMm >= -1e-6 &&
   box.xMm + box.widthMm <= page.widthMm + 1e-6 &&
   box.yMm + box.heightMm <= page.heightMm + 1e-6;
-
-export const text = fc.oneof(
-  fc.string({ unit: 'grapheme', maxLength: 200 }),
-  fc.constantFrom(
-    '',
-    'Donaudampfschifffahrtsgesellschaftskapitän',
-    '潮の満ち引きを観察してスケッチする',
-    'تحت الماء والصخور',
-    'https://a.example/leaf/a-very-long-address-that-goes-on-and-on?with=figures&more=12345',
-  ),
-);
-export const anyItem: fc.Arbitrary<SheetItem> = fc
-  .tuple(
-    fc.array(text, { minLength: 12, maxLength: 12 }),
-    fc.constantFrom(21, 25, 33, 57, 97),
-    fc.constantFrom(bare, framed),
-    fc.double({ min: 5, max: 300, noNaN: true }),
-    fc.constantFrom(null, 0.4, 1.8),
-  )
-  .map(([texts, modules, surround, neededMm, pictureAspect]) => ({
-    texts: Object.fromEntries(
-      Object.keys(limpets.texts).map((field, index) => [field, texts[index] ?? '']),
-    ) as SheetItem['texts'],
-    modules,
-    surround,
-    neededMm,
-    pictureAspect,
-  }));
-export const anySetup: fc.Arbitrary<SheetSetup> = fc.constantFrom(...sheetKinds).chain((kind) =>
-  fc
-    .tuple(
-      fc.constantFrom(...paperNames),
-      fc.boolean(),
-      fc.constantFrom(...perPageChoices[kind]),
-      fc.boolean(),
-      fc.subarray([...faceFields]),
-      fc.constantFrom(null, 'long' as const, 'short' as const),
-      fc.nat(20),
-      fc.integer({ min: 1, max: 3 }),
-      fc.boolean(),
-    )
-    .map(([paper, lying, perPage, inColumns, fields, edge, startAt, copies, header]) =>
-      setupOf(kind, {
-        paper: kind === 'label' ? 'A4' : paper,
-        lying: kind !== 'label' && lying,
-        perPage,
-        inColumns,
-        fields,
-        startAt,
-        copies,
-        backs: edge === null ? null : { edge, adjustment: { rightMm: 0, downMm: 0 } },
-        design: {
-          ...plainSheetDesign(kind),
-          header: header ? { pictureId: 'crest', aspect: 3, heightMm: 18 } : null,
-        },
-      }),
-    ),
-);

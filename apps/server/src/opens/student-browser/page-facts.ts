@@ -7,68 +7,13 @@ import type { FormFacts, PageFacts, PageLink } from '@hapset/core';
 import { decodeBuffer } from 'encoding-sniffer';
 import { Parser } from 'htmlparser2';
 import { parseUrl } from '@hapset/core';
+import { unseen, blocks, menus, texts, notVisible } from './tag-names.js';
+import { lineLength, topRules, Lines, squeeze, refreshTarget } from './page-text.js';
 
 export interface ReadPage {
   readonly facts: PageFacts;
   readonly links: readonly PageLink[];
 }
-
-const unseen = new Set([
-  'script',
-  'style',
-  'noscript',
-  'template',
-  'svg',
-  'math',
-  'title',
-  'select',
-  'datalist',
-  'object',
-]);
-const blocks = new Set([
-  'address',
-  'article',
-  'aside',
-  'blockquote',
-  'br',
-  'button',
-  'dd',
-  'div',
-  'dl',
-  'dt',
-  'fieldset',
-  'figcaption',
-  'footer',
-  'form',
-  'h1',
-  'h2',
-  'h3',
-  'h4',
-  'h5',
-  'h6',
-  'header',
-  'hr',
-  'legend',
-  'li',
-  'main',
-  'nav',
-  'ol',
-  'p',
-  'pre',
-  'section',
-  'summary',
-  'table',
-  'td',
-  'th',
-  'tr',
-  'ul',
-]);
-const menus = new Set(['nav', 'header', 'footer']);
-/** In here a head or foot belongs to the text. */
-const texts = new Set(['main', 'article', 'section']);
-const notVisible = new Set(['hidden', 'submit', 'button', 'image', 'reset']);
-const firstLinesKept = 12;
-const lineLength = 200;
 const formsKept = 30;
 const fieldsKept = 60;
 const buttonsKept = 40;
@@ -330,43 +275,4 @@ class Reading {
   private resolve(address: string): string | null {
     return address.length <= 4000 ? (parseUrl(address, this.address)?.href ?? null) : null;
   }
-}
-
-/** The rules of a style sheet that stand in no at-rule, in one pass. */
-function* topRules(css: string): Generator<{ readonly selectors: string; readonly rule: string }> {
-  let [depth, from, opened] = [0, 0, 0];
-  for (let at = 0; at < css.length; at += 1) {
-    const character = css[at];
-    if (character === '{') {
-      if (depth === 0) opened = at;
-      depth += 1;
-    } else if (character === '}') {
-      depth = Math.max(0, depth - 1);
-      if (depth > 0) continue;
-      const selectors = css.slice(from, opened);
-      if (!selectors.includes('@')) yield { selectors, rule: css.slice(opened + 1, at) };
-      from = at + 1;
-    }
-  }
-}
-
-class Lines {
-  readonly first: string[] = [];
-  characters = 0;
-
-  add(line: string): void {
-    this.characters += line.length;
-    if (this.first.length < firstLinesKept) this.first.push(line.slice(0, lineLength));
-  }
-}
-
-function squeeze(text: string): string {
-  return text.replace(/\s+/gu, ' ').trim();
-}
-
-/** Target of `<meta http-equiv="refresh" content="0; url=...">` that leads on within ten seconds. */
-function refreshTarget(content: string, address: string): string | null {
-  const target = /^\s*(\d+)[^;,]{0,20}[;,]\s*(?:url\s*=\s*)?['"]?([^'"]+)/i.exec(content.slice(0, 4000));
-  if (!target || Number(target[1]) > 10) return null;
-  return parseUrl(target[2] ?? '', address)?.href ?? null;
 }

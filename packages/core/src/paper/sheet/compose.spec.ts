@@ -1,7 +1,9 @@
 import fc from 'fast-check';
-import { sheetKinds } from './design.js';
-import { compose, frontsOf, layoutPage, pagesOf } from './compose.js';
-import { usualLabels } from './kinds.js';
+import { faceFields, plainSheetDesign, sheetKinds } from './design.js';
+import { compose, layoutPage } from './compose.js';
+import { frontsOf, pagesOf, type SheetItem, type SheetSetup } from './sheet-page.js';
+import { perPageChoices, usualLabels } from './kinds.js';
+import { paperNames } from './paper.js';
 import { notesOf } from './notes.js';
 import {
   measure,
@@ -12,9 +14,67 @@ import {
   boxesOf,
   apart,
   onPage,
-  anyItem,
-  anySetup,
+  bare,
+  framed,
 } from '../../test/sample-sheets.js';
+
+const text = fc.oneof(
+  fc.string({ unit: 'grapheme', maxLength: 200 }),
+  fc.constantFrom(
+    '',
+    'Donaudampfschifffahrtsgesellschaftskapitän',
+    '潮の満ち引きを観察してスケッチする',
+    'تحت الماء والصخور',
+    'https://a.example/leaf/a-very-long-address-that-goes-on-and-on?with=figures&more=12345',
+  ),
+);
+const anyItem: fc.Arbitrary<SheetItem> = fc
+  .tuple(
+    fc.array(text, { minLength: 12, maxLength: 12 }),
+    fc.constantFrom(21, 25, 33, 57, 97),
+    fc.constantFrom(bare, framed),
+    fc.double({ min: 5, max: 300, noNaN: true }),
+    fc.constantFrom(null, 0.4, 1.8),
+  )
+  .map(([texts, modules, surround, neededMm, pictureAspect]) => ({
+    texts: Object.fromEntries(
+      Object.keys(limpets.texts).map((field, index) => [field, texts[index] ?? '']),
+    ) as SheetItem['texts'],
+    modules,
+    surround,
+    neededMm,
+    pictureAspect,
+  }));
+const anySetup: fc.Arbitrary<SheetSetup> = fc.constantFrom(...sheetKinds).chain((kind) =>
+  fc
+    .tuple(
+      fc.constantFrom(...paperNames),
+      fc.boolean(),
+      fc.constantFrom(...perPageChoices[kind]),
+      fc.boolean(),
+      fc.subarray([...faceFields]),
+      fc.constantFrom(null, 'long' as const, 'short' as const),
+      fc.nat(20),
+      fc.integer({ min: 1, max: 3 }),
+      fc.boolean(),
+    )
+    .map(([paper, lying, perPage, inColumns, fields, edge, startAt, copies, header]) =>
+      setupOf(kind, {
+        paper: kind === 'label' ? 'A4' : paper,
+        lying: kind !== 'label' && lying,
+        perPage,
+        inColumns,
+        fields,
+        startAt,
+        copies,
+        backs: edge === null ? null : { edge, adjustment: { rightMm: 0, downMm: 0 } },
+        design: {
+          ...plainSheetDesign(kind),
+          header: header ? { pictureId: 'crest', aspect: 3, heightMm: 18 } : null,
+        },
+      }),
+    ),
+);
 
 describe('pages of sheets', () => {
   it('keep all boxes apart and on the page, whatever is written, on every paper', () => {

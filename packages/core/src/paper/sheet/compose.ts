@@ -1,225 +1,29 @@
 /**
- * A lesson or a collection on pages: which grid a kind of sheet has on which paper, what lies in each cell, backs as the printer turns
- * them, cuts and folds. The same pages are drawn as preview, PDF and picture.
+ * A lesson or a collection on pages: what lies in each cell, and backs as the printer turns them. The same pages are drawn as preview, PDF and picture.
  */
-import { fail, succeed, type Result } from '../../platform/result.js';
+import { succeed, type Result } from '../../platform/result.js';
+import { backFields, type TextField } from './design.js';
+import { layoutFace } from './face.js';
+import { type FaceContent, type FaceLayout } from './face-content.js';
+import { backOf, type GridProblem, type MmBox, type PaperSize } from './grid.js';
+import { type MeasureText } from '../../code/typeface/text.js';
 import {
-  backFields,
-  type BackField,
-  type FaceField,
-  type SheetDesign,
-  type SheetKind,
-  type TextField,
-} from './design.js';
-import {
-  layoutFace,
-  type ArrowBox,
-  type CodeBox,
-  type FaceContent,
-  type FaceLayout,
-  type PictureBox,
-  type TextBox,
-} from './face.js';
-import {
-  backOf,
-  cellBox,
-  checkGrid,
-  cutsOf,
-  fitGrid,
-  placeOnPages,
-  type DuplexAdjustment,
-  type DuplexEdge,
-  type Grid,
-  type GridProblem,
-  type MmBox,
-  type PaperSize,
-} from './grid.js';
-import { pageSize, type PaperFormat } from './paper.js';
-import type { LabelGrid } from './kinds.js';
-import { fitText, lineHeightMm, type MeasureText } from '../../code/typeface/text.js';
-import type { Surround } from '../../code/look/frame.js';
+  type SheetSetup,
+  type SheetItem,
+  type OfItem,
+  type SheetPage,
+  type Composition,
+  pagesOf,
+  cellsOn,
+} from './sheet-page.js';
+import { gridOf } from './setup-grid.js';
+import { linesOf, furniture } from './page-furniture.js';
 
-/** Smaller ones hold no code that is read. */
-const leastCellMm = 12;
-
-/** ISO/IEC 7810, ID-1. */
-const id1: PaperSize = { widthMm: 85.6, heightMm: 53.98 };
-
-export interface SheetSetup {
-  readonly kind: SheetKind;
-  readonly paper: PaperFormat;
-  readonly lying: boolean;
-  readonly perPage: number;
-  /** Handouts: one below the other with texts beside, or in columns. */
-  readonly inColumns: boolean;
-  readonly labels: LabelGrid;
-  /** First label of the first sheet that is still there, from 0. */
-  readonly startAt: number;
-  /** Copies of each. */
-  readonly copies: number;
-  readonly fields: readonly FaceField[];
-  /** Null without backs. */
-  readonly backs: { readonly edge: DuplexEdge; readonly adjustment: DuplexAdjustment } | null;
-  readonly design: SheetDesign;
-  /** What the printer can't reach at the edges. */
-  readonly printerMarginMm: number;
-  /** Over each page of a handout. */
-  readonly head: { readonly title: string; readonly about: string };
-}
-
-/** What one code shows on its sheet. */
-export interface SheetItem {
-  readonly texts: Readonly<Record<FaceField | BackField, string>>;
-  readonly modules: number;
-  readonly surround: Surround;
-  /** Side of the symbol that its distance and devices ask for, mm. */
-  readonly neededMm: number;
-  /** Width by height of a picture of what opens; null without. */
-  readonly pictureAspect: number | null;
-}
-
-interface OfItem {
-  /** Place in the list of items. */
-  readonly item: number;
-  /** Stands on its head: the upper panel of a tent, a back turned about the short edge. */
-  readonly turned: boolean;
-}
-
-export type PageText = Omit<TextBox, 'field'> & {
-  readonly field: TextField | 'head' | 'head-about' | 'page-number';
-  readonly item: number | null;
-  readonly turned: boolean;
-};
-export type PageCode = CodeBox & OfItem;
-export type PagePicture = PictureBox & OfItem;
-export type PageArrow = ArrowBox & OfItem;
-
-export interface PageLine {
-  readonly from: readonly [xMm: number, yMm: number];
-  readonly to: readonly [xMm: number, yMm: number];
-  /** Where to cut, its mark at the edge, where to fold, between entries. */
-  readonly kind: 'cut' | 'mark' | 'fold' | 'rule';
-}
-
-export interface SheetPage extends PaperSize {
-  readonly side: 'front' | 'back';
-  readonly texts: readonly PageText[];
-  readonly codes: readonly PageCode[];
-  readonly pictures: readonly PagePicture[];
-  readonly arrows: readonly PageArrow[];
-  readonly lines: readonly PageLine[];
-}
-
-const markMm = 3;
-const headMm = 17;
-const footMm = 7;
 const rulePadMm = 1;
-
-/** @returns the cells of a page, or why there can't be any */
-export function gridOf(setup: SheetSetup): Result<Grid, GridProblem> {
-  const page = pageSize(setup.paper, setup.lying);
-  const whole: MmBox = { xMm: 0, yMm: 0, ...page };
-  const edge = setup.printerMarginMm;
-  switch (setup.kind) {
-    case 'poster':
-      return succeed(divided(page, whole, 1, 1));
-    case 'table-card':
-      return divide(page, inset(whole, edge + markMm), setup.perPage, lyingPanel);
-    case 'small-card':
-      return divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
-    case 'student-card':
-      return setup.perPage === 10
-        ? fitGrid(page, id1, edge, 0)
-        : divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
-    case 'handout': {
-      const area = inset(whole, Math.max(edge, 10));
-      const body = { ...area, yMm: area.yMm + headMm, heightMm: area.heightMm - headMm - footMm };
-      return setup.inColumns
-        ? divide(page, body, setup.perPage, squareness)
-        : tallEnough(divided(page, body, 1, setup.perPage));
-    }
-    case 'label': {
-      const grid = checkGrid({ page, ...setup.labels });
-      return grid.ok ? tallEnough(grid.value) : grid;
-    }
-  }
-}
-
-function squareness({ widthMm, heightMm }: PaperSize): number {
-  return Math.min(widthMm, heightMm);
-}
-
-/** A tent stands on its long side. */
-function lyingPanel({ widthMm, heightMm }: PaperSize): number {
-  return widthMm >= heightMm / 2 ? heightMm / 2 : 0;
-}
-
-function inset(box: MmBox, byMm: number): MmBox {
-  return {
-    xMm: box.xMm + byMm,
-    yMm: box.yMm + byMm,
-    widthMm: box.widthMm - 2 * byMm,
-    heightMm: box.heightMm - 2 * byMm,
-  };
-}
-
-function divided(page: PaperSize, { xMm, yMm, widthMm, heightMm }: MmBox, columns: number, rows: number): Grid {
-  return {
-    page,
-    columns,
-    rows,
-    widthMm: widthMm / columns,
-    heightMm: heightMm / rows,
-    leftMm: xMm,
-    topMm: yMm,
-    pitchXMm: widthMm / columns,
-    pitchYMm: heightMm / rows,
-  };
-}
-
-/** Columns and rows that make the best cells of all that give that number. */
-function divide(
-  page: PaperSize,
-  area: MmBox,
-  count: number,
-  worth: (cell: PaperSize) => number,
-): Result<Grid, GridProblem> {
-  const grids = Array.from({ length: count }, (_, index) => index + 1)
-    .filter((columns) => count % columns === 0)
-    .map((columns) => divided(page, area, columns, count / columns));
-  const [best] = [...grids].sort((one, other) => worth(other) - worth(one));
-  return best ? tallEnough(best) : fail({ reason: 'no-room' });
-}
-
-function tallEnough(grid: Grid): Result<Grid, GridProblem> {
-  return Math.min(grid.widthMm, grid.heightMm) < leastCellMm ? fail({ reason: 'no-room' }) : succeed(grid);
-}
-
-/** Everything that is laid out: the setup with its cells. */
-export interface Composition {
-  readonly setup: SheetSetup;
-  readonly grid: Grid;
-  readonly items: readonly SheetItem[];
-}
 
 export function compose(setup: SheetSetup, items: readonly SheetItem[]): Result<Composition, GridProblem> {
   const grid = gridOf(setup);
   return grid.ok ? succeed({ setup, grid: grid.value, items }) : grid;
-}
-
-/** Fronts, without backs. */
-export function frontsOf({ setup, grid, items }: Composition): number {
-  const cells = grid.columns * grid.rows;
-  return Math.max(1, Math.ceil((items.length * setup.copies + startOf(setup)) / cells));
-}
-
-function startOf({ kind, startAt }: SheetSetup): number {
-  return kind === 'label' ? startAt : 0;
-}
-
-/** Pages of the file: each front with its back behind it, as a duplex printer wants them. */
-export function pagesOf(composition: Composition): number {
-  return frontsOf(composition) * (composition.setup.backs === null ? 1 : 2);
 }
 
 /** @param index from 0 @throws RangeError beyond the last page */
@@ -232,21 +36,6 @@ export function layoutPage(composition: Composition, index: number, measure: Mea
     : index % 2 === 0
       ? frontPage(composition, index / 2, measure)
       : backPage(composition, (index - 1) / 2, measure);
-}
-
-/** The items of a front with their cells. */
-function cellsOn(
-  { setup, grid, items }: Composition,
-  front: number,
-): readonly { readonly item: number; readonly box: MmBox }[] {
-  const each = grid.columns * grid.rows;
-  const from = Math.max(0, front * each - startOf(setup));
-  const to = Math.min(items.length * setup.copies, (front + 1) * each - startOf(setup));
-  const cells = placeOnPages(grid, to, startOf(setup)).slice(from);
-  return cells.map(({ cell }, index) => ({
-    item: Math.floor((from + index) / setup.copies),
-    box: cellBox(grid, cell),
-  }));
 }
 
 function frontPage(composition: Composition, front: number, measure: MeasureText): SheetPage {
@@ -384,80 +173,4 @@ function put(
   page.texts.push(...layout.texts.map(moveBox));
   page.pictures.push(...layout.pictures.map(moveBox));
   page.arrows.push(...layout.arrows.map(moveBox));
-}
-
-/** Cuts go from edge to edge, so that a paper cutter follows them; labels are cut already. */
-function linesOf(composition: Composition, front: number): readonly PageLine[] {
-  const { setup, grid } = composition;
-  const { page } = grid;
-  if (setup.kind === 'handout') return rulesOf(composition, front);
-  if (setup.kind !== 'table-card' && setup.kind !== 'small-card' && setup.kind !== 'student-card') return [];
-  const { acrossMm, downMm } = cutsOf(grid);
-  const [right, bottom] = [
-    grid.leftMm + (grid.columns - 1) * grid.pitchXMm + grid.widthMm,
-    grid.topMm + (grid.rows - 1) * grid.pitchYMm + grid.heightMm,
-  ];
-  const cuts: PageLine[] = [
-    ...acrossMm.map((xMm): PageLine => ({ from: [xMm, grid.topMm], to: [xMm, bottom], kind: 'cut' })),
-    ...downMm.map((yMm): PageLine => ({ from: [grid.leftMm, yMm], to: [right, yMm], kind: 'cut' })),
-  ];
-  const edge = setup.printerMarginMm;
-  const marks: PageLine[] = [
-    ...acrossMm.flatMap((xMm): PageLine[] => [
-      { from: [xMm, edge], to: [xMm, grid.topMm], kind: 'mark' },
-      { from: [xMm, bottom], to: [xMm, page.heightMm - edge], kind: 'mark' },
-    ]),
-    ...downMm.flatMap((yMm): PageLine[] => [
-      { from: [edge, yMm], to: [grid.leftMm, yMm], kind: 'mark' },
-      { from: [right, yMm], to: [page.widthMm - edge, yMm], kind: 'mark' },
-    ]),
-  ];
-  const folds =
-    setup.kind === 'table-card'
-      ? cellsOn(composition, front).map(({ box }): PageLine => ({
-          from: [box.xMm, box.yMm + box.heightMm / 2],
-          to: [box.xMm + box.widthMm, box.yMm + box.heightMm / 2],
-          kind: 'fold',
-        }))
-      : [];
-  return [...cuts, ...marks, ...folds];
-}
-
-function rulesOf(composition: Composition, front: number): readonly PageLine[] {
-  if (composition.setup.inColumns) return [];
-  return cellsOn(composition, front).map(({ box }) => ({
-    from: [box.xMm, box.yMm] as const,
-    to: [box.xMm + box.widthMm, box.yMm] as const,
-    kind: 'rule' as const,
-  }));
-}
-
-type FurnitureLine = Pick<PageText, 'field' | 'font' | 'sizePt' | 'tone' | 'align' | 'yMm'> & {
-  readonly text: string;
-  readonly floorPt: number;
-};
-
-/** Head and page number of a handout. */
-function furniture(composition: Composition, front: number, measure: MeasureText): readonly PageText[] {
-  const { setup, grid } = composition;
-  if (setup.kind !== 'handout') return [];
-  const edge = Math.max(setup.printerMarginMm, 10);
-  const widthMm = grid.page.widthMm - 2 * edge;
-  const line = ({ field, text, font, sizePt, floorPt, yMm, tone, align }: FurnitureLine): readonly PageText[] => {
-    const fitted = fitText(text, { font, sizePt, floorPt, maxLines: 1, widthMm }, measure);
-    if (fitted.lines.length === 0) return [];
-    const box = { xMm: edge, yMm, widthMm, heightMm: lineHeightMm(fitted.sizePt) };
-    const { lines } = fitted;
-    return [{ field, item: null, turned: false, font, sizePt: fitted.sizePt, tone, align, lines, ...box }];
-  };
-  const pages = frontsOf(composition);
-  const head = { font: 'heading', sizePt: 19, floorPt: 11, yMm: edge, tone: 'accent', align: 'start' } as const;
-  const about = { font: 'text', sizePt: 10.5, floorPt: 7, yMm: edge + 9, tone: 'quiet', align: 'start' } as const;
-  const numberMm = grid.page.heightMm - edge - lineHeightMm(9);
-  const number = { font: 'text', sizePt: 9, floorPt: 8, yMm: numberMm, tone: 'quiet', align: 'middle' } as const;
-  return [
-    ...line({ field: 'head', text: setup.head.title, ...head }),
-    ...line({ field: 'head-about', text: setup.head.about, ...about }),
-    ...(pages > 1 ? line({ field: 'page-number', text: `${front + 1} / ${pages}`, ...number }) : []),
-  ];
 }

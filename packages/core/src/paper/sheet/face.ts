@@ -3,57 +3,19 @@
  * over and under it or in a column beside it; they shrink together before the code gets smaller than it must be, and what has no room
  * at all is left out and said so. Boxes never overlap and never leave the face.
  */
-import { plainSurround, type Surround } from '../../code/look/frame.js';
+import { plainSurround } from '../../code/look/frame.js';
 import type { FaceDesign, FacePart, TextField } from './design.js';
 import type { MmBox } from './grid.js';
-import { fitText, lineHeightMm, type FittedText, type MeasureText, type SheetFont } from '../../code/typeface/text.js';
-
-/** What one face shows. */
-export interface FaceContent {
-  readonly texts: Readonly<Partial<Record<TextField, string>>>;
-  /** Null on backs. */
-  readonly code: { readonly modules: number; readonly surround: Surround } | null;
-  /** Side of the symbol that the distance asks for, mm. */
-  readonly neededMm: number;
-  /** Width by height of what may be shown, where there is one. */
-  readonly pictures: Readonly<Partial<Record<'header' | 'material', number>>>;
-}
-
-export interface TextBox extends MmBox {
-  readonly field: TextField;
-  readonly font: SheetFont;
-  readonly sizePt: number;
-  readonly tone: 'ink' | 'quiet' | 'accent';
-  /** Where lines begin: in the middle, or at the side where their script begins. */
-  readonly align: 'middle' | 'start';
-  readonly lines: readonly string[];
-}
-
-export interface CodeBox {
-  /** Corner of the symbol itself; quiet zone and frame lie around. */
-  readonly xMm: number;
-  readonly yMm: number;
-  readonly sizeMm: number;
-}
-
-export interface PictureBox extends MmBox {
-  readonly which: 'header' | 'material';
-}
-
-export interface ArrowBox extends MmBox {
-  readonly to: 'up' | 'left';
-}
-
-export interface FaceLayout {
-  readonly code: CodeBox | null;
-  readonly texts: readonly TextBox[];
-  readonly pictures: readonly PictureBox[];
-  readonly arrows: readonly ArrowBox[];
-  /** Texts that end with an ellipsis. */
-  readonly cut: readonly TextField[];
-  /** Texts for which there is no room. */
-  readonly leftOut: readonly TextField[];
-}
+import { type MeasureText } from '../../code/typeface/text.js';
+import {
+  type FaceContent,
+  type TextBox,
+  type CodeBox,
+  type PictureBox,
+  type ArrowBox,
+  type FaceLayout,
+} from './face-content.js';
+import { type Block, type Problem, blocksOf, stackMm, isCut, at } from './face-blocks.js';
 
 /** Texts are tried at these shares of their size. */
 const shares = [1, 0.9, 0.8, 0.7, 0.6, 0.5];
@@ -79,12 +41,6 @@ const firstToGo: readonly TextField[] = [
   'what',
 ];
 
-interface Block {
-  readonly part: FacePart;
-  readonly heightMm: number;
-  readonly text: FittedText | null;
-}
-
 /** Lays out `content` in `room`. */
 export function layoutFace(design: FaceDesign, room: MmBox, content: FaceContent, measure: MeasureText): FaceLayout {
   const beside =
@@ -109,16 +65,6 @@ export function layoutFace(design: FaceDesign, room: MmBox, content: FaceContent
       };
   }
   throw new Error('a face without texts always has room');
-}
-
-interface Problem {
-  readonly design: FaceDesign;
-  readonly room: MmBox;
-  readonly content: FaceContent;
-  readonly parts: readonly FacePart[];
-  readonly measure: MeasureText;
-  /** Nothing else can be left out. */
-  readonly last: boolean;
 }
 
 type Solution = Omit<FaceLayout, 'leftOut'>;
@@ -153,33 +99,6 @@ function around({ modules, surround: { left, top, right, bottom } }: NonNullable
     top: top / modules,
   };
 }
-
-function blocksOf({ parts, content, measure }: Problem, widthMm: number, share: number): readonly Block[] {
-  return parts.map((part) => {
-    if (part.kind === 'picture')
-      return { part, text: null, heightMm: Math.min(part.heightMm, widthMm / (content.pictures[part.which] ?? 1)) };
-    if (part.kind === 'arrow') return { part, text: null, heightMm: part.heightMm };
-    const sizePt = Math.max(part.floorPt, Math.round(part.sizePt * share * 2) / 2);
-    const text = fitText(
-      content.texts[part.field] ?? '',
-      { font: part.font, sizePt, floorPt: part.floorPt, maxLines: part.maxLines, widthMm },
-      measure,
-    );
-    return { part, text, heightMm: text.lines.length * lineHeightMm(text.sizePt) };
-  });
-}
-
-/** Height of blocks with the gaps before them; the first one's gap counts only behind something. */
-function stackMm(blocks: readonly Block[], first: 'with-gap' | 'without-gap'): number {
-  return blocks.reduce(
-    (sum, { heightMm, part }, index) => sum + heightMm + (index > 0 || first === 'with-gap' ? part.gapMm : 0),
-    0,
-  );
-}
-
-const isCut = (blocks: readonly Block[]): boolean => blocks.some(({ text }) => text?.cut === true);
-const at = (blocks: readonly Block[], place: FacePart['at']): readonly Block[] =>
-  blocks.filter(({ part }) => part.at === place);
 
 function solveOver(problem: Problem): Solution | null {
   const shape = problem.content.code && around(problem.content.code);

@@ -1,16 +1,7 @@
 /** What is not right with sheets before they are printed: texts that end early, codes that are too small, and what would help. */
 import { plainSheetDesign, type SheetKind, type TextField } from './design.js';
-import {
-  backRoom,
-  compose,
-  faceRoom,
-  layoutBack,
-  layoutFront,
-  panelsOf,
-  type Composition,
-  type SheetItem,
-  type SheetSetup,
-} from './compose.js';
+import { backRoom, compose, faceRoom, layoutBack, layoutFront, panelsOf } from './compose.js';
+import { type Composition, type SheetItem, type SheetSetup } from './sheet-page.js';
 import { cellBox } from './grid.js';
 import { perPageChoices } from './kinds.js';
 import { largestPosterCodeMm } from './poster.js';

@@ -1,0 +1,56 @@
+/** What tags of HTML mean for what a person sees. */
+
+export const unseen = new Set([
+  'script',
+  'style',
+  'noscript',
+  'template',
+  'svg',
+  'math',
+  'title',
+  'select',
+  'datalist',
+  'object',
+]);
+export const blocks = new Set([
+  'address',
+  'article',
+  'aside',
+  'blockquote',
+  'br',
+  'button',
+  'dd',
+  'div',
+  'dl',
+  'dt',
+  'fieldset',
+  'figcaption',
+  'footer',
+  'form',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'header',
+  'hr',
+  'legend',
+  'li',
+  'main',
+  'nav',
+  'ol',
+  'p',
+  'pre',
+  'section',
+  'summary',
+  'table',
+  'td',
+  'th',
+  'tr',
+  'ul',
+]);
+export const menus = new Set(['nav', 'header', 'footer']);
+/** In here a head or foot belongs to the text. */
+export const texts = new Set(['main', 'article', 'section']);
+export const notVisible = new Set(['hidden', 'submit', 'button', 'image', 'reset']);

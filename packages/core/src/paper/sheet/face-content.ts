@@ -1,0 +1,52 @@
+/** What one face shows, and the boxes in which it lies. All lengths in mm. */
+import { type Surround } from '../../code/look/frame.js';
+import type { TextField } from './design.js';
+import type { MmBox } from './grid.js';
+import { type SheetFont } from '../../code/typeface/text.js';
+
+/** What one face shows. */
+export interface FaceContent {
+  readonly texts: Readonly<Partial<Record<TextField, string>>>;
+  /** Null on backs. */
+  readonly code: { readonly modules: number; readonly surround: Surround } | null;
+  /** Side of the symbol that the distance asks for, mm. */
+  readonly neededMm: number;
+  /** Width by height of what may be shown, where there is one. */
+  readonly pictures: Readonly<Partial<Record<'header' | 'material', number>>>;
+}
+
+export interface TextBox extends MmBox {
+  readonly field: TextField;
+  readonly font: SheetFont;
+  readonly sizePt: number;
+  readonly tone: 'ink' | 'quiet' | 'accent';
+  /** Where lines begin: in the middle, or at the side where their script begins. */
+  readonly align: 'middle' | 'start';
+  readonly lines: readonly string[];
+}
+
+export interface CodeBox {
+  /** Corner of the symbol itself; quiet zone and frame lie around. */
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly sizeMm: number;
+}
+
+export interface PictureBox extends MmBox {
+  readonly which: 'header' | 'material';
+}
+
+export interface ArrowBox extends MmBox {
+  readonly to: 'up' | 'left';
+}
+
+export interface FaceLayout {
+  readonly code: CodeBox | null;
+  readonly texts: readonly TextBox[];
+  readonly pictures: readonly PictureBox[];
+  readonly arrows: readonly ArrowBox[];
+  /** Texts that end with an ellipsis. */
+  readonly cut: readonly TextField[];
+  /** Texts for which there is no room. */
+  readonly leftOut: readonly TextField[];
+}

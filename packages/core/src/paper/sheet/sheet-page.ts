@@ -1,0 +1,117 @@
+/** What is laid out and what comes of it: a setup with its cells, the items on each front, and the boxes of a page. */
+import { type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
+import { type ArrowBox, type CodeBox, type PictureBox, type TextBox } from './face-content.js';
+import {
+  cellBox,
+  placeOnPages,
+  type DuplexAdjustment,
+  type DuplexEdge,
+  type Grid,
+  type MmBox,
+  type PaperSize,
+} from './grid.js';
+import { type PaperFormat } from './paper.js';
+import type { LabelGrid } from './kinds.js';
+import type { Surround } from '../../code/look/frame.js';
+
+export interface SheetSetup {
+  readonly kind: SheetKind;
+  readonly paper: PaperFormat;
+  readonly lying: boolean;
+  readonly perPage: number;
+  /** Handouts: one below the other with texts beside, or in columns. */
+  readonly inColumns: boolean;
+  readonly labels: LabelGrid;
+  /** First label of the first sheet that is still there, from 0. */
+  readonly startAt: number;
+  /** Copies of each. */
+  readonly copies: number;
+  readonly fields: readonly FaceField[];
+  /** Null without backs. */
+  readonly backs: { readonly edge: DuplexEdge; readonly adjustment: DuplexAdjustment } | null;
+  readonly design: SheetDesign;
+  /** What the printer can't reach at the edges. */
+  readonly printerMarginMm: number;
+  /** Over each page of a handout. */
+  readonly head: { readonly title: string; readonly about: string };
+}
+
+/** What one code shows on its sheet. */
+export interface SheetItem {
+  readonly texts: Readonly<Record<FaceField | BackField, string>>;
+  readonly modules: number;
+  readonly surround: Surround;
+  /** Side of the symbol that its distance and devices ask for, mm. */
+  readonly neededMm: number;
+  /** Width by height of a picture of what opens; null without. */
+  readonly pictureAspect: number | null;
+}
+
+export interface OfItem {
+  /** Place in the list of items. */
+  readonly item: number;
+  /** Stands on its head: the upper panel of a tent, a back turned about the short edge. */
+  readonly turned: boolean;
+}
+
+export type PageText = Omit<TextBox, 'field'> & {
+  readonly field: TextField | 'head' | 'head-about' | 'page-number';
+  readonly item: number | null;
+  readonly turned: boolean;
+};
+export type PageCode = CodeBox & OfItem;
+export type PagePicture = PictureBox & OfItem;
+export type PageArrow = ArrowBox & OfItem;
+
+export interface PageLine {
+  readonly from: readonly [xMm: number, yMm: number];
+  readonly to: readonly [xMm: number, yMm: number];
+  /** Where to cut, its mark at the edge, where to fold, between entries. */
+  readonly kind: 'cut' | 'mark' | 'fold' | 'rule';
+}
+
+export interface SheetPage extends PaperSize {
+  readonly side: 'front' | 'back';
+  readonly texts: readonly PageText[];
+  readonly codes: readonly PageCode[];
+  readonly pictures: readonly PagePicture[];
+  readonly arrows: readonly PageArrow[];
+  readonly lines: readonly PageLine[];
+}
+
+/** Everything that is laid out: the setup with its cells. */
+export interface Composition {
+  readonly setup: SheetSetup;
+  readonly grid: Grid;
+  readonly items: readonly SheetItem[];
+}
+
+/** Fronts, without backs. */
+export function frontsOf({ setup, grid, items }: Composition): number {
+  const cells = grid.columns * grid.rows;
+  return Math.max(1, Math.ceil((items.length * setup.copies + startOf(setup)) / cells));
+}
+
+function startOf({ kind, startAt }: SheetSetup): number {
+  return kind === 'label' ? startAt : 0;
+}
+
+/** Pages of the file: each front with its back behind it, as a duplex printer wants them. */
+export function pagesOf(composition: Composition): number {
+  return frontsOf(composition) * (composition.setup.backs === null ? 1 : 2);
+}
+
+/** The items of a front with their cells. */
+export function cellsOn(
+  { setup, grid, items }: Composition,
+  front: number,
+): readonly { readonly item: number; readonly box: MmBox }[] {
+  const each = grid.columns * grid.rows;
+  const from = Math.max(0, front * each - startOf(setup));
+  const to = Math.min(items.length * setup.copies, (front + 1) * each - startOf(setup));
+  const cells = placeOnPages(grid, to, startOf(setup)).slice(from);
+  return cells.map(({ cell }, index) => ({
+    item: Math.floor((from + index) / setup.copies),
+    box: cellBox(grid, cell),
+  }));
+}
