@@ -50,6 +50,7 @@ import { Sheets1798000000000 } from '../platform/database/migrations/17980000000
 import { Students1799000000000 } from '../platform/database/migrations/1799000000000-students.js';
 import { Hardening1800000000000 } from '../platform/database/migrations/1800000000000-hardening.js';
 import { Kinds1801000000000 } from '../platform/database/migrations/1801000000000-kinds.js';
+import { OneQueue1802000000000 } from '../platform/database/migrations/1802000000000-one-queue.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -104,6 +105,7 @@ export const migrations = [
   Students1799000000000,
   Hardening1800000000000,
   Kinds1801000000000,
+  OneQueue1802000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

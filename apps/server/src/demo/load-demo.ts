@@ -13,7 +13,7 @@ import {
 import type { DataSource, EntityManager } from 'typeorm';
 import { Account } from '../school/account/account.entity.js';
 import { hashPassword } from '../school/account/password.js';
-import { AccessCheck, hostOfLink } from '../opens/access-check/access-check.entity.js';
+import { addChecks } from '../opens/access-check/add-checks.js';
 import type { Clock } from '../platform/clock/clock.js';
 import { newId } from '../platform/database/columns.js';
 import { Device } from '../school/device/device.entity.js';
@@ -225,11 +225,9 @@ class DemoLoading {
     for (const row of rows) if (row.kept) await setFileUses(this.manager, row.id, filesOf(row.kept));
     const opened = rows.flatMap((row) => {
       const link = addressOf(row, this.setting.publicAddress);
-      return link === null
-        ? []
-        : [{ id: newId(), materialId: row.id, state: 'waiting' as const, link, host: hostOfLink(link), askedAt: now }];
+      return link === null ? [] : [{ id: newId(), link, materialId: row.id, askedById: null, ownerId: row.ownerId }];
     });
-    if (opened.length > 0) await this.manager.insert(AccessCheck, opened);
+    await addChecks(this.manager, opened, now);
     return rows;
   }
 

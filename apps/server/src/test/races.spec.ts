@@ -96,7 +96,7 @@ describe('at the same moment', () => {
 
   it('one key is one job', async () => {
     const jobs = scene.server.app.get(JobService);
-    await atOnce(() => jobs.enqueue('nobody-does-this', 'x'));
+    await atOnce(() => jobs.enqueue({ kind: 'nobody-does-this', subject: 'x' }));
     expect(await scene.server.dataSource.getRepository(Job).countBy({ kind: 'nobody-does-this' })).toBe(1);
   });
 

@@ -19,6 +19,7 @@ import { setUp } from '../app/application.js';
 import { Clock, StandingClock } from '../platform/clock/clock.js';
 import { readConfiguration, type Configuration } from '../platform/configuration/configuration.js';
 import { newId } from '../platform/database/columns.js';
+import { JobService } from '../platform/queue/job.service.js';
 import { createLogger, NestLog } from '../platform/logging/logging.js';
 
 export const testPassword = 'a shell for every crab';
@@ -185,6 +186,21 @@ export class TestServer {
     const cookie = name === null ? '' : await this.cookieOf(name);
     const call = request(this.app.getHttpServer())[method.toLowerCase() as 'get'](path).set('Cookie', cookie);
     return body === undefined ? call : call.send(body);
+  }
+
+  /** As if what waits for its next attempt had waited long enough. */
+  async waitingJobsAreDue(): Promise<void> {
+    await this.dataSource.query("UPDATE jobs SET run_at = NOW(3) WHERE state = 'waiting' AND run_at > NOW(3)");
+    this.app.get(JobService).wake();
+  }
+
+  /** As if whoever works on those jobs had been killed, and their leases had run out. */
+  async workersAreGone(subjects: readonly string[]): Promise<void> {
+    await this.dataSource.query(
+      "UPDATE jobs SET state = 'working', claim = NULL, lease_until = NOW(3) - INTERVAL 1 SECOND WHERE subject IN (?)",
+      [subjects],
+    );
+    this.app.get(JobService).wake();
   }
 
   /** A file, as bytes. */

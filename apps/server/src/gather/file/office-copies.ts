@@ -18,13 +18,13 @@ export class OfficeCopies {
     private readonly converter: OfficeConverter,
     private readonly jobs: JobService,
   ) {
-    jobs.handle(officeJob, (hash, stop) => this.convert(hash, stop));
+    jobs.handle({ name: officeJob, pool: 'cores', work: ({ subject, stop }) => this.convert(subject, stop) });
   }
 
   /** Asks for the PDF, where there is somebody to make it. */
   async ask({ hash, media, variants }: StoredContent): Promise<void> {
     if (media === 'office' && this.converter.program !== null && !variants.some(({ name }) => name === 'pdf'))
-      await this.jobs.enqueue(officeJob, hash);
+      await this.jobs.enqueue({ kind: officeJob, subject: hash });
   }
 
   private async convert(hash: string, stop: AbortSignal): Promise<void> {

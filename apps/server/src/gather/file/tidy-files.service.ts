@@ -12,6 +12,7 @@ import { StoredContent } from './stored-content.entity.js';
 
 export const tidyJob = 'tidy-files';
 export const compareJob = 'compare-files';
+const nobodyWaits = -1;
 const hourMs = 3600 * 1000;
 /** Time to undo a removal. */
 const removedForMs = 24 * hourMs;
@@ -33,14 +34,14 @@ export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicati
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: AppLogger,
   ) {
-    jobs.handle(tidyJob, () => this.tidy());
-    jobs.handle(compareJob, async () => void (await this.compareWithDisk()));
-    this.daily = new Loop(() => jobs.enqueue(compareJob, 'all'), {
+    jobs.handle({ name: tidyJob, pool: 'cores', work: () => this.tidy() });
+    jobs.handle({ name: compareJob, pool: 'cores', work: async () => void (await this.compareWithDisk()) });
+    this.daily = new Loop(() => jobs.enqueue({ kind: compareJob, subject: 'all', priority: nobodyWaits }), {
       name: 'ask for the comparison of files',
       everyMs: 24 * hourMs,
       logger,
     });
-    this.loop = new Loop(() => jobs.enqueue(tidyJob, 'all'), {
+    this.loop = new Loop(() => jobs.enqueue({ kind: tidyJob, subject: 'all', priority: nobodyWaits }), {
       name: 'ask for the tidying of files',
       everyMs: hourMs,
       logger,

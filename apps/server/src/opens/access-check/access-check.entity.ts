@@ -8,14 +8,12 @@ import {
   optionalTimeColumn,
   timeColumn,
 } from '../../platform/database/columns.js';
-import { parseUrl } from '@hapset/core';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** One opening of a link as a student. Rows of a material stay: they are its history. */
 @Entity('access_checks')
 @Index(['materialId', 'id'])
-@Index(['state', 'host', 'leaseUntil'])
 export class AccessCheck {
   @PrimaryColumn(idColumn) id: string;
   /** Null for a link that belongs to no material: then somebody asked for it by itself. */
@@ -25,15 +23,8 @@ export class AccessCheck {
   @ManyToOne('Account', { onDelete: 'CASCADE', nullable: true }) askedBy: Relation<SignedIn> | null;
   @Column(keywordColumn(10)) state: AccessCheckState;
   @Column({ type: 'text' }) link: string;
-  /** Host and port of the link, cut: so many may be opened at once. */
-  @Column(keywordColumn(100)) host: string;
   @Column(timeColumn) askedAt: Date;
   @Column(optionalTimeColumn) finishedAt: Date | null;
-  /** Who works on it and until when that is believed. */
-  @Index() @Column(optionalIdColumn) claim: string | null;
-  @Column(optionalTimeColumn) leaseUntil: Date | null;
-  /** How often it was begun; three times at the most. */
-  @Column({ type: 'int', default: 0 }) attempts: number;
   @Column({ ...keywordColumn(20), nullable: true }) verdict: AccessVerdict | null;
   /** Why, the first first; none until it is done. */
   @Column({ type: 'json', nullable: true }) reasons: readonly Finding[] | null;
@@ -47,10 +38,4 @@ export class AccessCheck {
   @Index()
   @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' })
   changedAt: Date;
-}
-
-/** What the limits count by. */
-export function hostOfLink(link: string): string {
-  const host = parseUrl(link)?.host ?? '';
-  return /^[\x20-\x7e]*$/.test(host) ? host.slice(0, 100) : '';
 }

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { JobModule } from '../../platform/queue/job.module.js';
 import { DecoderModule } from '../../platform/decoder/decoder.module.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { ServiceDescriptionModule } from '../../gather/service-description/service-description.module.js';
@@ -22,6 +23,7 @@ import { LinkChecks } from './link-checks.js';
     StudentBrowserModule,
     ServiceDescriptionModule,
     DecoderModule,
+    JobModule,
     MaterialModule,
     StationModule,
   ],

@@ -2,12 +2,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { In, Repository } from 'typeorm';
-import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { addressOf } from '../../gather/material/material-address.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
-import { AccessCheck, hostOfLink } from './access-check.entity.js';
+import { AccessCheck } from './access-check.entity.js';
 import { notFound } from '../../platform/problem/problem.js';
 import { mendingOf, toAccessCheckView } from './access-check.view.js';
 import { AccessCheckRunner } from './access-check.runner.js';
@@ -16,7 +15,6 @@ import type { AccessCheckView } from '@hapset/contract';
 import type { AccessCheckRecord } from './access-check-record.js';
 
 const earlierShown = 20;
-const unfinished = ['waiting', 'opening'] as const;
 
 /** What is known of one material's openings. */
 export interface LastChecks {
@@ -35,7 +33,6 @@ export class AccessCheckService {
     private readonly runner: AccessCheckRunner,
     private readonly services: ServiceDescriptionService,
     private readonly school: SchoolService,
-    private readonly clock: Clock,
   ) {}
 
   /** Asks for a check of each link that is not being opened already. Words need none. */
@@ -43,32 +40,21 @@ export class AccessCheckService {
     const [last, { publicAddress }] = await Promise.all([this.lastOf(materials), this.school.get()]);
     const wanted = materials.flatMap((material) => {
       const link = addressOf(material, publicAddress);
-      return link !== null && last.get(material.id)?.pending === null ? [{ id: material.id, link }] : [];
+      return link !== null && last.get(material.id)?.pending === null
+        ? [{ id: material.id, link, ownerId: material.ownerId }]
+        : [];
     });
     if (wanted.length === 0) return;
-    const askedAt = this.clock.now();
     const once = [...new Map(wanted.map((material) => [material.id, material])).values()];
-    await this.checks.insert(
-      once.map(({ id, link }) => ({
-        id: newId(),
-        materialId: id,
-        state: 'waiting' as const,
-        link,
-        host: hostOfLink(link),
-        askedAt,
-      })),
+    await this.runner.enqueue(
+      once.map(({ id, link, ownerId }) => ({ id: newId(), link, materialId: id, askedById: null, ownerId })),
     );
-    this.runner.wake();
   }
 
   /** Stops what waits or runs; what was found out before stays. */
   async stop(materials: readonly MaterialRecord[]): Promise<void> {
     if (materials.length === 0) return;
-    await this.checks.update(
-      { materialId: In(materials.map((material) => material.id)), state: In([...unfinished]) },
-      { state: 'stopped', finishedAt: this.clock.now() },
-    );
-    await this.runner.stopWhatWasStopped();
+    await this.runner.stop(materials.map(({ id }) => id));
   }
 
   /** By material id. Checks of a link that was changed since don't count. */

@@ -5,7 +5,10 @@ import { TestServer } from '../../test/test-server.js';
 import { AccessCheck } from './access-check.entity.js';
 import { until } from '../../test/until.js';
 import { AccessCheckWork } from './access-check.work.js';
-import { AccessCheckRunner } from './access-check.runner.js';
+import { Job } from '../../platform/queue/job.entity.js';
+
+const locked =
+  '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>';
 
 describe('checking access', () => {
   let web: SmallWeb;
@@ -13,10 +16,7 @@ describe('checking access', () => {
   beforeAll(async () => {
     web = await SmallWeb.start();
     web.html('/open', openPage);
-    web.html(
-      '/locked',
-      '<title>Sign in</title><form method="post"><input name="user"><input type="password"><button>Sign in</button></form>',
-    );
+    web.html('/locked', locked);
     web.html('/gone', '<title>Gone</title>', 410);
     scene = await Scene.start({ trustedHosts: [web.host] });
   });
@@ -114,21 +114,31 @@ describe('checking access', () => {
     expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('sign-in');
   });
 
-  it('takes up what a killed server left behind once its lease has run out', async () => {
+  it('takes up what a killed server left behind', async () => {
+    let [release, begun] = [(): void => undefined, (): void => undefined];
+    const gate = new Promise<void>((resolve) => (release = resolve));
+    web.pages.set('/killed', (_request, response) => {
+      begun();
+      void gate.then(() => response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage));
+    });
     const lessonId = await scene.lesson();
-    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
-    await scene.opened(lessonId);
+    const opened = new Promise<void>((resolve) => (begun = resolve));
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/killed'))]);
+    await opened;
     const { material } = await scene.page(stationId);
     const checks = scene.server.dataSource.getRepository(AccessCheck);
-    const leaseUntil = new Date(scene.server.clock.now().getTime() + 20_000);
-    await checks.update({ materialId: material.id }, { state: 'opening', verdict: null, claim: null, leaseUntil });
-    const runner = scene.server.app.get(AccessCheckRunner);
-    runner.wake();
-    await new Promise((resolve) => setTimeout(resolve, 150));
-    expect((await scene.bench(lessonId)).opening.left).toBe(1);
-    scene.server.clock.advance(20_001);
-    runner.wake();
-    expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('open');
+    const { id } = await checks.findOneByOrFail({ materialId: material.id });
+    web.html('/killed', locked);
+    await scene.server.workersAreGone([id]);
+    expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('sign-in');
+    // The killed one answers after all: its verdict is not taken.
+    release();
+    const jobs = scene.server.dataSource.getRepository(Job);
+    await until(
+      () => jobs.findOneByOrFail({ subject: id }),
+      ({ state }) => state === 'done',
+    );
+    expect((await scene.bench(lessonId)).rows[0]?.readiness.opens.verdict).toBe('sign-in');
   });
 
   it('opens a link with counting parameters without them as well, and offers the shorter one only where both lead to the same page', async () => {
@@ -194,8 +204,7 @@ describe('checking access', () => {
     const state = async () => (await scene.page(stationId)).check;
     const seen = await until(
       async () => {
-        scene.server.clock.advance(6000);
-        scene.server.app.get(AccessCheckRunner, { strict: false }).wake();
+        await scene.server.waitingJobsAreDue();
         return state();
       },
       (check) => check?.state === 'done',
@@ -207,22 +216,15 @@ describe('checking access', () => {
   });
 
   it('is given up where servers ended three times while they opened it', async () => {
-    const [stationId = ''] = await scene.stations(await scene.lesson(), [link(web.address('/open'))]);
+    web.pages.set('/deadly', () => undefined);
+    const [stationId = ''] = await scene.stations(await scene.lesson(), [link(web.address('/deadly'))]);
     const { material } = await scene.page(stationId);
     const checks = scene.server.dataSource.getRepository(AccessCheck);
-    await until(
-      () => checks.findOneBy({ materialId: material.id }),
-      (check) => check?.state === 'done',
-      10_000,
-    );
-    const past = new Date(scene.server.clock.now().getTime() - 1000);
-    await checks.update(
-      { materialId: material.id },
-      { state: 'opening', attempts: 3, leaseUntil: past, verdict: null, finishedAt: null },
-    );
-    scene.server.app.get(AccessCheckRunner, { strict: false }).wake();
+    const { id } = await checks.findOneByOrFail({ materialId: material.id });
+    await scene.server.dataSource.getRepository(Job).update({ subject: id }, { attempts: 3 });
+    await scene.server.workersAreGone([id]);
     const given = await until(
-      () => checks.findOneBy({ materialId: material.id }),
+      () => checks.findOneBy({ id }),
       (check) => check?.state === 'done',
       10_000,
     );

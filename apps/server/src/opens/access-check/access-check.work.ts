@@ -16,6 +16,7 @@ import {
 import { Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { retryingDeadlocks } from '../../platform/database/deadlock.js';
+import type { JobRun } from '../../platform/queue/job-kind.js';
 import { Decoder } from '../../platform/decoder/decoder.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
@@ -34,6 +35,8 @@ export interface CheckSurroundings {
 
 @Injectable()
 export class AccessCheckWork {
+  private preparing: Promise<CheckSurroundings> | null = null;
+
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly browser: StudentBrowser,
@@ -43,14 +46,17 @@ export class AccessCheckWork {
     private readonly clock: Clock,
   ) {}
 
-  /** What checks that begin together share. */
-  async prepare(): Promise<CheckSurroundings> {
-    const [catalogue, { publicAddress }] = await Promise.all([this.services.catalogue(), this.school.get()]);
-    return { catalogue, publicAddress };
+  /** What checks that begin together share: it is read once for them. */
+  prepare(): Promise<CheckSurroundings> {
+    this.preparing ??= Promise.all([this.services.catalogue(), this.school.get()])
+      .then(([catalogue, { publicAddress }]) => ({ catalogue, publicAddress }))
+      .finally(() => (this.preparing = null));
+    return this.preparing;
   }
 
   /** Writes nothing when it was stopped. @param check with its material */
-  async work(check: AccessCheck, { catalogue, publicAddress }: CheckSurroundings, stop: AbortSignal): Promise<void> {
+  async work(check: AccessCheck, { catalogue, publicAddress }: CheckSurroundings, run: JobRun): Promise<void> {
+    const { stop } = run;
     const opened = await this.browser.openPage(check.link, stop, publicAddress);
     const outside = judgeAccess(opened.evidence, catalogue);
     const holder = letsIn(outside.verdict) ? holderOf(check, catalogue) : null;
@@ -63,7 +69,11 @@ export class AccessCheckWork {
       ? await smallPicture({ browser: this.browser, decoder: this.decoder }, evidence, publicAddress, stop)
       : null;
     if (!stop.aborted)
-      await this.finish(check, evidence, judgement, { trimmed, picture, pictureBytes: picture?.length ?? null });
+      await this.finish({ check, run }, evidence, judgement, {
+        trimmed,
+        picture,
+        pictureBytes: picture?.length ?? null,
+      });
   }
 
   /** Opens the link without what only counts visitors, where it has such parameters. */
@@ -79,34 +89,27 @@ export class AccessCheckWork {
 
   /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
   private async finish(
-    check: AccessCheck,
+    { check, run }: { readonly check: AccessCheck; readonly run: JobRun },
     evidence: Evidence,
     { verdict, reasons }: Judgement,
     more: Pick<AccessCheck, 'trimmed' | 'picture' | 'pictureBytes'>,
   ): Promise<void> {
-    const told = reasons.map(({ reason, detail }) => ({ reason, detail: detail.slice(0, detailLength) }));
-    const own = { id: check.id, state: 'opening' as const, claim: check.claim ?? '' };
     const result = {
       state: 'done' as const,
       finishedAt: this.clock.now(),
-      leaseUntil: null,
       verdict,
-      reasons: told,
+      reasons: reasons.map(({ reason, detail }) => ({ reason, detail: detail.slice(0, detailLength) })),
       evidence,
       ...more,
     };
     const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
     const page = seen && check.material ? pageOf(evidence) : null;
     const learnt = page && check.material ? learnFromPage(check.material, page) : null;
-    if (learnt === null) {
-      await retryingDeadlocks(() => this.checks.update(own, result));
-      return;
-    }
     await retryingDeadlocks(() =>
       this.checks.manager.transaction(async (manager) => {
-        const { affected } = await manager.update(AccessCheck, own, result);
-        if (affected !== 1) return;
-        await learnt(manager, check.link);
+        if (!(await run.holds(manager))) return;
+        await manager.update(AccessCheck, { id: check.id }, result);
+        await learnt?.(manager, check.link);
       }),
     );
   }

@@ -3,10 +3,9 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { IsNull, LessThan, Repository } from 'typeorm';
-import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import type { AccessCheckRecord } from './access-check-record.js';
-import { AccessCheck, hostOfLink } from './access-check.entity.js';
+import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 
 const nobodys = { materialId: IsNull(), askedById: IsNull() };
@@ -16,7 +15,6 @@ export class LinkChecks {
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly runner: AccessCheckRunner,
-    private readonly clock: Clock,
   ) {}
 
   /**
@@ -26,16 +24,7 @@ export class LinkChecks {
    */
   async enqueue(link: string, askedById: string | null): Promise<string> {
     const id = askedById === null ? randomUUID() : newId();
-    await this.checks.insert({
-      id,
-      materialId: null,
-      askedById,
-      state: 'waiting',
-      link,
-      host: hostOfLink(link),
-      askedAt: this.clock.now(),
-    });
-    this.runner.wake();
+    await this.runner.enqueue([{ id, link, materialId: null, askedById, ownerId: askedById }]);
     return id;
   }
 

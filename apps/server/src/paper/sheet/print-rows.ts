@@ -35,19 +35,13 @@ export class PrintRows {
     return affected === 1;
   }
 
-  /** @returns false once it was stopped, or became another one */
-  async tell({ id, revision }: Print, drawn: number): Promise<boolean> {
-    await this.prints.update({ id, state: 'drawing', revision }, { drawn });
-    return this.prints.existsBy({ id, state: 'drawing', revision });
-  }
-
   /** Keeps the file. @returns false where the print was stopped or became another one: then nothing is kept */
   async finish(print: Print, bytes: Uint8Array): Promise<boolean> {
     const { id, revision } = print;
     const storageKey = await this.store(print, bytes);
     const { affected } = await this.prints.update(
       { id, state: 'drawing', revision },
-      { state: 'done', drawn: print.pages, storageKey, finishedAt: this.clock.now() },
+      { state: 'done', storageKey, finishedAt: this.clock.now() },
     );
     if (affected !== 1) await this.storage.remove(storageKey);
     return affected === 1;

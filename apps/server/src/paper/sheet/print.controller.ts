@@ -24,7 +24,7 @@ export class PrintController {
 
   @Get()
   async list(@Who() who: SignedIn): Promise<readonly PrintView[]> {
-    return (await this.prints.list(who.id)).map(toPrintView);
+    return this.prints.view(...(await this.prints.list(who.id)));
   }
 
   @Post()
@@ -34,7 +34,7 @@ export class PrintController {
 
   @Get(':printId')
   async print(@Param('printId') printId: string): Promise<PrintView> {
-    return toPrintView(await this.prints.require(printId));
+    return (await this.prints.view(await this.prints.require(printId)))[0] as PrintView;
   }
 
   @Delete(':printId/drawing')

@@ -20,7 +20,6 @@ export class Print {
   @Column(keywordColumn(4)) han: HanForms;
   @Column({ type: 'int' }) codes: number;
   @Column({ type: 'int' }) pages: number;
-  @Column({ type: 'int', default: 0 }) drawn: number;
   /** Counts how often what is on it became less; a drawing of an earlier one is thrown away. */
   @Column({ type: 'int', default: 1 }) revision: number;
   /** Short ones are done at once: they are drawn whenever they are asked for. */

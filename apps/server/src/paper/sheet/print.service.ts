@@ -7,6 +7,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import {
   sheetWarnings,
   type PreviewSheets,
+  type PrintView,
   type SheetChoices,
   type SheetsPreview,
   type SheetWarning,
@@ -23,6 +24,7 @@ import type { PlacesToPrint } from './sheet-places.js';
 import { noticesOf, SheetPlanner } from './sheet-planner.js';
 import { PrintJobs, type ContentSource } from './print-jobs.js';
 import { Sheet } from './sheet.entity.js';
+import { toPrintView } from './print.view.js';
 import { SheetWorkers } from './sheet-workers.js';
 import type { SheetNotes, SheetPreviewAnswer } from './sheet.work.js';
 
@@ -160,7 +162,6 @@ export class PrintService {
       han,
       codes: contents.length,
       pages,
-      drawn: long ? 0 : pages,
       revision: 1,
       state: long ? 'drawing' : 'done',
       storageKey: null,
@@ -172,7 +173,7 @@ export class PrintService {
       await manager.insert(Print, print);
       await remember(manager, print);
     });
-    if (long) await this.drawing.enqueue(print.id);
+    if (long) await this.drawing.enqueue(print);
     return print;
   }
 
@@ -196,9 +197,15 @@ export class PrintService {
     return found;
   }
 
+  /** With how far they are. */
+  async view(...prints: readonly Print[]): Promise<readonly PrintView[]> {
+    const drawn = await this.drawing.listDrawn(prints);
+    return prints.map((print) => toPrintView(print, drawn.get(print.id)));
+  }
+
   /** @throws ProblemError not-found */
   async stop(id: string): Promise<void> {
-    await this.drawing.end(await this.require(id), 'stopped');
+    await this.drawing.stop(await this.require(id));
   }
 
   /**
@@ -212,9 +219,13 @@ export class PrintService {
     if (!print) return;
     const job = await this.printJobs.load(print);
     await this.drawing.putAwayFiles([printId]);
-    if (job.contents.length === 0) return void (await this.prints.delete({ id: printId }));
+    if (job.contents.length === 0) {
+      await this.prints.delete({ id: printId });
+      return this.drawing.stop(print);
+    }
     const { pages } = (await this.workers.ask(print.ownerId, { kind: 'notes', job })) as SheetNotes;
     await this.prints.update({ id: printId }, { codes: job.contents.length, pages });
+    if (print.state === 'drawing') await this.drawing.restart(print);
   }
 }
 

@@ -1,18 +1,11 @@
 import type { PrintView } from '@hapset/contract';
 import type { PrintRecord } from './sheet-record.js';
 
-export function toPrintView({
-  id,
-  name,
-  kind,
-  setup,
-  codes,
-  pages,
-  drawn,
-  state,
-  fileName,
-  madeAt,
-}: PrintRecord): PrintView {
+/** @param drawn pages, while it is being drawn */
+export function toPrintView(
+  { id, name, kind, setup, codes, pages, state, fileName, madeAt }: PrintRecord,
+  drawn = 0,
+): PrintView {
   return {
     id,
     name,
@@ -21,7 +14,7 @@ export function toPrintView({
     lying: setup.lying,
     codes,
     pages,
-    drawn,
+    drawn: state === 'drawing' ? drawn : pages,
     state,
     fileName,
     madeAt: madeAt.toISOString(),

@@ -53,8 +53,8 @@ describe('the database', () => {
       [
         "SELECT * FROM materials WHERE owner_id = 'x' AND removed_at IS NULL ORDER BY id DESC LIMIT 61",
         "SELECT * FROM stations WHERE lesson_id IN ('x') AND removed_at IS NULL ORDER BY position, id",
-        "SELECT * FROM access_checks WHERE claim = 'x'",
-        "SELECT host, COUNT(*) FROM access_checks WHERE state = 'opening' AND lease_until >= '2026-01-01' GROUP BY host",
+        "SELECT * FROM jobs WHERE claim = 'x'",
+        'DELETE FROM jobs WHERE finished_at < NOW(3) - INTERVAL 7 DAY',
         'SELECT * FROM access_checks WHERE changed_at >= NOW(3) - INTERVAL 3 SECOND',
         "SELECT * FROM access_checks WHERE material_id = 'x' AND state = 'done' ORDER BY id DESC LIMIT 20",
         "SELECT * FROM sheets WHERE station_id = 'x' ORDER BY id DESC LIMIT 5",

@@ -2,6 +2,8 @@ import { DataSource } from 'typeorm';
 import { readConfiguration } from '../configuration/configuration.js';
 import { createDatabase, dropDatabase } from '../../test/test-server.js';
 import { dataSourceOptions, migrations } from '../../app/data-source.js';
+import { Kinds1801000000000 } from './migrations/1801000000000-kinds.js';
+import { OneQueue1802000000000 } from './migrations/1802000000000-one-queue.js';
 import { newId } from './columns.js';
 import { migrate } from './migrate.js';
 
@@ -44,37 +46,83 @@ describe('a migration', () => {
       const { upQueries } = await dataSource.driver.createSchemaBuilder().log();
       expect(upQueries.map((query) => query.query)).toEqual([]);
       expect(await dataSource.query('SELECT * FROM migration_steps')).toEqual([]);
-      expect(await dataSource.query('SELECT name FROM locks')).toEqual([{ name: 'rosters' }]);
+      expect(await dataSource.query('SELECT name FROM locks')).toEqual([{ name: 'jobs' }, { name: 'rosters' }]);
       await dataSource.destroy();
       await dropDatabase(name);
     },
     90_000,
   );
 
-  it('gives the middle of a stored look its kind, and leaves the words in it and the order of its fields alone', async () => {
+  /** A database as it was before that migration. */
+  async function before(
+    migration: (typeof migrations)[number],
+  ): Promise<{ dataSource: DataSource; migrate: () => Promise<DataSource> }> {
     const name = await createDatabase();
     const configuration = readConfiguration();
     const options = dataSourceOptions({ ...configuration, database: { ...configuration.database, name } });
-    const before = await new DataSource({ ...options, migrations: migrations.slice(0, -1) }).initialize();
-    await migrate(before);
+    const earlier = migrations.slice(0, migrations.indexOf(migration));
+    const dataSource = await new DataSource({ ...options, migrations: earlier }).initialize();
+    await migrate(dataSource);
+    return {
+      dataSource,
+      migrate: async () => {
+        await dataSource.destroy();
+        const after = await new DataSource(options).initialize();
+        await migrate(after);
+        left.push(after);
+        return after;
+      },
+    };
+  }
+  const left: DataSource[] = [];
+  afterEach(async () => {
+    for (const dataSource of left.splice(0)) {
+      const name = dataSource.options.database as string;
+      await dataSource.destroy();
+      await dropDatabase(name);
+    }
+  });
+
+  it('gives the middle of a stored look its kind, and leaves the words in it and the order of its fields alone', async () => {
+    const { dataSource, migrate: finish } = await before(Kinds1801000000000);
     const design = (discriminant: string) =>
       JSON.stringify({
         ink: '#123a6b',
         centre: { [discriminant]: 'icon', icon: 'shell', side: null },
         caption: { words: '"centre":{"sort":"icon"' },
       });
-    await before.query('INSERT INTO looks (id, name, design, made_by_id, created_at) VALUES (?, ?, ?, ?, NOW(3))', [
+    await dataSource.query('INSERT INTO looks (id, name, design, made_by_id, created_at) VALUES (?, ?, ?, ?, NOW(3))', [
       newId(),
       'Old',
       design('sort'),
       newId(),
     ]);
-    await before.destroy();
-    const after = await new DataSource(options).initialize();
-    await migrate(after);
+    const after = await finish();
     const [row] = (await after.query('SELECT CAST(design AS CHAR) AS design FROM looks')) as { design: unknown }[];
     expect(typeof row?.design === 'string' ? row.design : JSON.stringify(row?.design)).toBe(design('kind'));
-    await after.destroy();
-    await dropDatabase(name);
+  });
+
+  it('puts the checks that waited into the queue, each for its owner and in its host’s lane', async () => {
+    const { dataSource, migrate: finish } = await before(OneQueue1802000000000);
+    await dataSource.query('SET FOREIGN_KEY_CHECKS = 0');
+    for (const state of ['waiting', 'opening', 'done', 'stopped'])
+      await dataSource.query(
+        `INSERT INTO access_checks (id, asked_by_id, state, link, host, asked_at)
+         VALUES (?, 'somebody', ?, 'https://a.example/x', 'a.example', NOW(3))`,
+        [state, state],
+      );
+    const after = await finish();
+    const jobs = await after.query(
+      'SELECT subject, kind, active_key AS activeKey, owner_id AS ownerId, lane, state FROM jobs ORDER BY subject',
+    );
+    const job = (subject: string) => ({
+      subject,
+      kind: 'access-check',
+      activeKey: `access-check ${subject}`,
+      ownerId: 'somebody',
+      lane: 'a.example',
+      state: 'waiting',
+    });
+    expect(jobs).toEqual([job('opening'), job('waiting')]);
   });
 });

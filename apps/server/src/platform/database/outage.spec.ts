@@ -3,7 +3,6 @@ import { sheetWarnings, type MaterialPage, type PrintView } from '@hapset/contra
 import { plainChoices, slugOf } from '@hapset/core';
 import { readConfiguration } from '../configuration/configuration.js';
 import { listenWhileStarting } from '../../app/health/while-starting.js';
-import { JobService } from '../queue/job.service.js';
 import { DatabaseGate } from '../../test/database-gate.js';
 import { link, Scene } from '../../test/scene.js';
 import { until } from '../../test/until.js';
@@ -87,8 +86,7 @@ describe('while the database is away', () => {
     );
     // What was being drawn is not lost: it is done, or waits to be tried again.
     const drawn = async (): Promise<string> => {
-      scene.server.clock.advance(61_000);
-      scene.server.app.get(JobService).wake();
+      await scene.server.waitingJobsAreDue();
       return (await scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${print.id}`)).state;
     };
     await until(drawn, (state) => state === 'done', 30_000);

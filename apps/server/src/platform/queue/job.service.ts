@@ -1,182 +1,176 @@
 /**
- * Long work in the database: claimed by a conditional update with a lease that is renewed while it runs, so that several
- * servers share it and a killed one loses nothing. What each kind does is said by the noun that owns it (`handle`).
+ * The one queue of long work: in the database, shared by all servers, three attempts each. What a kind of work does is
+ * said by the noun that owns it (`handle`); a killed server loses nothing, since its leases run out.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
-import { InjectRepository } from '@nestjs/typeorm';
-import { Repository } from 'typeorm';
-import { Clock } from '../clock/clock.js';
-import { newId } from '../database/columns.js';
-import { errorLine } from '../logging/error-facts.js';
-import { Loop } from '../loop/loop.js';
 import { retryingDeadlocks } from '../database/deadlock.js';
+import { isDatabaseAway } from '../database/outage.js';
+import { errorLine } from '../logging/error-facts.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
-import { Job } from './job.entity.js';
+import { Loop } from '../loop/loop.js';
+import type { JobKind, JobProgress, JobRun, NewJob } from './job-kind.js';
+import { JobRows, leaseS } from './job-rows.js';
+import type { Job } from './job.entity.js';
 
-/**
- * @param stop fires when the job was stopped or the server ends
- * @param last whether a failure is the final one
- */
-export type JobHandler = (subject: string, stop: AbortSignal, last: boolean) => Promise<void>;
-
-const atOnce = 2;
-const leaseMs = 60_000;
+/** How often to look for work that came due, or that another server left behind. */
 const lookAroundMs = 5_000;
+/** How often progress is written down, and whether something was stopped is looked up. */
+const beatMs = 1_000;
+const beatsPerRenewal = (leaseS * 1_000) / beatMs / 4;
+const hourMs = 3_600_000;
 const mostAttempts = 3;
 /** After the first failure, the second. */
-const waitAfterFailureMs = [10_000, 60_000] as const;
+const waitAfterFailureS = [10, 60] as const;
+
+interface Running {
+  readonly job: Job;
+  readonly kind: JobKind;
+  readonly stop: AbortController;
+  progress: JobProgress | null;
+  finished: Promise<void>;
+}
 
 @Injectable()
 export class JobService implements OnApplicationBootstrap, BeforeApplicationShutdown {
-  private readonly handlers = new Map<string, JobHandler>();
-  private readonly givenUp = new Map<string, (subject: string) => Promise<void>>();
-  private readonly running = new Map<string, { readonly stop: AbortController; readonly finished: Promise<void> }>();
-  private readonly loop: Loop;
+  private readonly kinds = new Map<string, JobKind>();
+  private readonly running = new Map<string, Running>();
+  private readonly looking: Loop;
+  private readonly beating: Loop;
+  private readonly removing: Loop;
+  private beats = 0;
   private ended = false;
 
   constructor(
-    @InjectRepository(Job) private readonly jobs: Repository<Job>,
-    private readonly clock: Clock,
+    private readonly rows: JobRows,
     @Inject(LOGGER) private readonly logger: AppLogger,
   ) {
-    this.loop = new Loop(() => this.claimUntilFull(), { name: 'look for jobs', everyMs: lookAroundMs, logger });
+    this.looking = new Loop(() => this.begin(), { name: 'look for jobs', everyMs: lookAroundMs, logger });
+    this.beating = new Loop(() => this.beat(), { name: 'say that jobs are being done', everyMs: beatMs, logger });
+    this.removing = new Loop(() => rows.removeFinished(), { name: 'remove old jobs', everyMs: hourMs, logger });
   }
 
-  /**
-   * Says what jobs of a kind do. Called once for each kind, while the application is built.
-   * @param givenUp makes the failure visible where servers ended three times while they worked on it
-   */
-  handle(
-    kind: string,
-    handler: JobHandler,
-    givenUp: (subject: string) => Promise<void> = () => Promise.resolve(),
-  ): void {
-    this.handlers.set(kind, handler);
-    this.givenUp.set(kind, givenUp);
+  /** Says what jobs of a kind do. Called once for each kind, while the application is built. */
+  handle(kind: JobKind): void {
+    this.kinds.set(kind.name, kind);
   }
 
   onApplicationBootstrap(): void {
-    this.loop.start();
+    for (const loop of [this.looking, this.beating, this.removing]) loop.start();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
     this.ended = true;
-    await this.loop.stop();
+    await this.looking.stop();
+    await this.removing.stop();
     for (const { stop } of this.running.values()) stop.abort();
     await Promise.all([...this.running.values()].map(({ finished }) => finished));
+    await this.beating.stop();
   }
 
-  /** Adds a job, unless one of that kind waits or works on the same already. */
-  async enqueue(kind: string, subject: string, runAt = this.clock.now()): Promise<void> {
-    const row = {
-      id: newId(),
-      kind,
-      subject,
-      activeKey: `${kind} ${subject}`,
-      state: 'waiting' as const,
-      runAt,
-      attempts: 0,
-      failure: null,
-      createdAt: this.clock.now(),
-    };
-    await retryingDeadlocks(() => this.jobs.createQueryBuilder().insert().values(row).orIgnore().execute());
+  /** Adds jobs, save those of which one waits or runs already. */
+  async enqueue(...requests: readonly NewJob[]): Promise<void> {
+    await retryingDeadlocks(() => this.rows.add(requests));
     this.wake();
+  }
+
+  /** Ends what waits or runs; here at once, on another server within seconds. Nothing of it is written from now on. */
+  async stop(kind: string, subjects: readonly string[]): Promise<void> {
+    await retryingDeadlocks(() => this.rows.stop(kind, subjects));
+    this.abort(kind, subjects);
+  }
+
+  /** What a job works on has become another one: it begins again. */
+  async restart(request: NewJob): Promise<void> {
+    await retryingDeadlocks(() => this.rows.restart(request));
+    this.abort(request.kind, [request.subject]);
+    this.wake();
+  }
+
+  /** By subject, as far as its last job said so. */
+  listProgress(kind: string, subjects: readonly string[]): Promise<ReadonlyMap<string, JobProgress>> {
+    return this.rows.listProgress(kind, subjects);
   }
 
   /** Looks for work now. */
   wake(): void {
-    this.loop.wake();
+    this.looking.wake();
   }
 
-  private async claimUntilFull(): Promise<void> {
-    while (!this.ended && this.running.size < atOnce) {
-      const job = await this.claim();
-      if (!job) return;
-      const stop = new AbortController();
-      const finished = this.work(job, stop.signal).finally(() => {
-        this.running.delete(job.id);
+  private abort(kind: string, subjects: readonly string[]): void {
+    for (const { job, stop } of this.running.values())
+      if (job.kind === kind && subjects.includes(job.subject)) stop.abort();
+  }
+
+  private async begin(): Promise<void> {
+    if (this.ended) return;
+    const pooled = new Map([...this.kinds].map(([name, { pool }]) => [name, pool]));
+    const here = [...this.running.values()].map(({ job, kind }) => ({ ...job, pool: kind.pool, count: 1 }));
+    for (const job of await this.rows.claim(pooled, here)) {
+      const kind = this.kinds.get(job.kind);
+      if (!kind) continue;
+      const one: Running = { job, kind, stop: new AbortController(), progress: null, finished: Promise.resolve() };
+      // A job that was put back may be begun here again before its last attempt has ended.
+      const key = `${job.id} ${job.claim}`;
+      this.running.set(key, one);
+      one.finished = this.run(one).finally(() => {
+        this.running.delete(key);
         this.wake();
       });
-      this.running.set(job.id, { stop, finished });
     }
   }
 
-  private async claim(): Promise<Job | null> {
-    const kinds = [...this.handlers.keys()];
-    if (kinds.length === 0) return null;
-    const now = this.clock.now();
-    const claim = newId();
-    await retryingDeadlocks(() =>
-      this.jobs.query(
-        `UPDATE jobs SET state = 'working', claim = ?, lease_until = ?, attempts = attempts + 1
-       WHERE kind IN (${kinds.map(() => '?').join(',')}) AND run_at <= ? AND (state = 'waiting' OR (state = 'working' AND lease_until < ?)) ORDER BY run_at, id LIMIT 1`,
-        [claim, new Date(now.getTime() + leaseMs), ...kinds, now, now],
-      ),
-    );
-    return this.jobs.findOneBy({ claim, state: 'working' });
-  }
-
-  private async work(job: Job, stop: AbortSignal): Promise<void> {
-    const renewal = new Loop(() => this.renew(job), {
-      name: 'renew the lease of a job',
-      everyMs: leaseMs / 3,
-      logger: this.logger,
-    }).start();
+  private async run(one: Running): Promise<void> {
+    const { job, kind, stop } = one;
     try {
-      if (job.attempts > mostAttempts) return await this.giveUp(job);
-      const handler = this.handlers.get(job.kind);
-      await handler?.(job.subject, stop, job.attempts >= mostAttempts);
-      // Ended with the server: somebody else takes it up at once.
-      if (stop.aborted) await this.settle(job, { state: 'waiting', leaseUntil: null });
-      else
-        await this.settle(job, {
-          state: 'done',
-          activeKey: null,
-          leaseUntil: null,
-          finishedAt: this.clock.now(),
-          failure: null,
-        });
+      if (job.attempts > mostAttempts) return await this.fail(one, 'the server ended three times while it did this');
+      await kind.work(this.runOf(one));
+      if (!stop.signal.aborted) return await this.rows.finish(job, 'done', null);
+      // Ended with the server: somebody else takes it up at once. What was stopped stays so.
+      await this.rows.putBack(job, job.attempts - 1, 0, null);
     } catch (error) {
-      await this.failed(job, error, stop.aborted).catch((reason: unknown) =>
+      await this.settleFailure(one, error).catch((reason: unknown) =>
         this.logger.error({ err: reason, job: job.id }, 'could not write a failed job down'),
       );
-    } finally {
-      await renewal.stop();
     }
   }
 
-  /** It was begun three times and never ended. */
-  private async giveUp(job: Job): Promise<void> {
-    await this.givenUp.get(job.kind)?.(job.subject);
-    await this.settle(job, {
-      state: 'failed',
-      activeKey: null,
-      leaseUntil: null,
-      finishedAt: this.clock.now(),
-      failure: 'the server ended three times while it worked on this',
-    });
+  private runOf(one: Running): JobRun {
+    return {
+      subject: one.job.subject,
+      stop: one.stop.signal,
+      tell: (done, total) => void (one.progress = { done, total }),
+      holds: async (manager) => !one.stop.signal.aborted && this.rows.holds(manager, one.job),
+    };
   }
 
-  private async failed(job: Job, error: unknown, aborted: boolean): Promise<void> {
+  /** Tried again twice, after a while; then it is a visible failure. An outage of the database is no attempt. */
+  private async settleFailure(one: Running, error: unknown): Promise<void> {
+    const { job, stop } = one;
+    if (stop.signal.aborted) return this.rows.putBack(job, job.attempts - 1, 0, null);
     this.logger.warn({ err: error, job: job.id, kind: job.kind, attempt: job.attempts }, 'a job failed');
     const failure = errorLine(error);
-    const now = this.clock.now();
-    if (aborted) return this.settle(job, { state: 'waiting', leaseUntil: null, failure });
-    if (job.attempts >= mostAttempts)
-      return this.settle(job, { state: 'failed', activeKey: null, leaseUntil: null, finishedAt: now, failure });
-    const wait = waitAfterFailureMs[job.attempts - 1] ?? 60_000;
-    await this.settle(job, { state: 'waiting', leaseUntil: null, failure, runAt: new Date(now.getTime() + wait) });
+    const attempts = isDatabaseAway(error) ? job.attempts - 1 : job.attempts;
+    if (attempts >= mostAttempts) return this.fail(one, failure);
+    await this.rows.putBack(job, attempts, waitAfterFailureS[attempts - 1] ?? waitAfterFailureS[0], failure);
   }
 
-  private async renew({ id, claim }: Job): Promise<void> {
-    await this.jobs.update(
-      { id, claim: claim ?? '', state: 'working' },
-      { leaseUntil: new Date(this.clock.now().getTime() + leaseMs) },
-    );
+  private async fail({ job, kind }: Running, failure: string): Promise<void> {
+    await kind.failed?.(job.subject);
+    await this.rows.finish(job, 'failed', failure);
   }
 
-  /** Changes nothing where somebody else took the job over meanwhile. */
-  private async settle({ id, claim }: Job, change: Partial<Job>): Promise<void> {
-    await retryingDeadlocks(() => this.jobs.update({ id, claim: claim ?? '', state: 'working' }, change));
+  private async beat(): Promise<void> {
+    if (this.running.size === 0) return;
+    this.beats += 1;
+    const all = [...this.running.values()];
+    if (this.beats % beatsPerRenewal === 0) await this.rows.renew(all.map(({ job }) => job));
+    for (const one of all) {
+      const { progress } = one;
+      if (!progress) continue;
+      await this.rows.tell(one.job, progress);
+      if (one.progress === progress) one.progress = null;
+    }
+    const lost = await this.rows.listLost(all.map(({ job }) => job));
+    for (const { job, stop } of all) if (lost.includes(job)) stop.abort();
   }
 }

@@ -1,6 +1,8 @@
 import { Scene } from '../../test/scene.js';
 import { TestServer } from '../../test/test-server.js';
+import { until } from '../../test/until.js';
 import { newId } from '../database/columns.js';
+import type { JobRun } from './job-kind.js';
 import { Job, type JobState } from './job.entity.js';
 import { JobService } from './job.service.js';
 
@@ -14,114 +16,99 @@ describe('long work', () => {
   const jobsOf = (server: TestServer): JobService => server.app.get(JobService);
   const rows = (kind: string): Promise<Job[]> =>
     scene.server.dataSource.getRepository(Job).find({ where: { kind }, order: { id: 'ASC' } });
-  const until = async (kind: string, state: JobState): Promise<Job> => {
-    for (let attempt = 0; attempt < 200; attempt += 1) {
-      const found = (await rows(kind)).find((job) => job.state === state);
-      if (found) return found;
-      await new Promise((resolve) => setTimeout(resolve, 25));
-    }
-    throw new Error(`no job of kind ${kind} became ${state}: ${JSON.stringify(await rows(kind))}`);
+  const allIn = async (kind: string, state: JobState): Promise<readonly Job[]> => {
+    const found = await until(
+      () => rows(kind),
+      (jobs) => jobs.length > 0 && jobs.every((job) => job.state === state),
+      10_000,
+    );
+    expect(found.map((job) => job.state)).toEqual(found.map(() => state));
+    return found;
+  };
+  const handle = (name: string, work: (run: JobRun) => Promise<void>, server = scene.server): void =>
+    jobsOf(server).handle({ name, pool: 'cores', work });
+  const whenStopped = ({ stop }: JobRun): Promise<void> =>
+    new Promise((resolve) => stop.addEventListener('abort', () => resolve(), { once: true }));
+  /** Something that is waited for and happens once. */
+  const signal = (): { readonly happened: Promise<void>; readonly happens: () => void } => {
+    let happens = (): void => undefined;
+    const happened = new Promise<void>((resolve) => (happens = resolve));
+    return { happened, happens };
   };
 
   it('is done once for each subject, however often it is asked for', async () => {
     const done: string[] = [];
-    let open = (): void => undefined;
-    const gate = new Promise<void>((resolve) => (open = resolve));
-    jobsOf(scene.server).handle('once', async (subject) => {
-      await gate;
+    const gate = signal();
+    handle('once', async ({ subject }) => {
+      await gate.happened;
       done.push(subject);
     });
-    for (let count = 0; count < 3; count += 1) await jobsOf(scene.server).enqueue('once', 'a');
-    await jobsOf(scene.server).enqueue('once', 'b');
-    open();
-    await until('once', 'done');
-    while ((await rows('once')).some((job) => job.state !== 'done'))
-      await new Promise((resolve) => setTimeout(resolve, 25));
+    for (let count = 0; count < 3; count += 1) await jobsOf(scene.server).enqueue({ kind: 'once', subject: 'a' });
+    await jobsOf(scene.server).enqueue({ kind: 'once', subject: 'b' });
+    gate.happens();
+    await allIn('once', 'done');
     expect(done.sort()).toEqual(['a', 'b']);
-  });
-
-  it('waits for its time', async () => {
-    const done: string[] = [];
-    jobsOf(scene.server).handle('later', (subject) => {
-      done.push(subject);
-      return Promise.resolve();
-    });
-    await jobsOf(scene.server).enqueue('later', 'x', new Date(scene.server.clock.now().getTime() + 60_000));
-    await new Promise((resolve) => setTimeout(resolve, 150));
-    expect(done).toEqual([]);
-    scene.server.clock.advance(60_001);
-    jobsOf(scene.server).wake();
-    await until('later', 'done');
-    expect(done).toEqual(['x']);
   });
 
   it('is tried again after a failure, and given up after the third with its reason', async () => {
     let attempts = 0;
-    jobsOf(scene.server).handle('fails', () => {
-      attempts += 1;
-      return Promise.reject(new Error(`attempt ${attempts} went wrong`));
+    const givenUp: string[] = [];
+    jobsOf(scene.server).handle({
+      name: 'fails',
+      pool: 'cores',
+      work: () => {
+        attempts += 1;
+        return Promise.reject(new Error(`attempt ${attempts} went wrong`));
+      },
+      failed: (subject) => Promise.resolve(void givenUp.push(subject)),
     });
-    await jobsOf(scene.server).enqueue('fails', 'x');
+    await jobsOf(scene.server).enqueue({ kind: 'fails', subject: 'x' });
     for (const expected of [1, 2]) {
-      while (attempts < expected || (await rows('fails'))[0]?.state !== 'waiting')
-        await new Promise((resolve) => setTimeout(resolve, 25));
-      scene.server.clock.advance(61_000);
-      jobsOf(scene.server).wake();
+      await until(
+        () => rows('fails'),
+        ([job]) => job?.state === 'waiting' && job.attempts === expected,
+        10_000,
+      );
+      expect(attempts).toBe(expected);
+      await scene.server.waitingJobsAreDue();
     }
-    expect(await until('fails', 'failed')).toMatchObject({
-      attempts: 3,
-      failure: expect.stringMatching(/^Error at job\.spec\.ts:\d+:\d+$/) as string,
-    });
+    expect(await allIn('fails', 'failed')).toMatchObject([
+      { attempts: 3, failure: expect.stringMatching(/^Error at job\.spec\.ts:\d+:\d+$/) as string },
+    ]);
+    expect(givenUp).toEqual(['x']);
   });
 
-  it('is taken up by another server when its own ends, and when its own was killed', async () => {
+  it('is taken up by another server when its own ends, and that was no attempt', async () => {
     const second = await TestServer.start({ database: scene.server.database });
-    const told: string[] = [];
-    jobsOf(second).handle('handed-on', async (_, stop) => {
-      told.push('second began');
-      await new Promise<void>((resolve) => stop.addEventListener('abort', () => resolve(), { once: true }));
-      told.push('second was stopped');
-    });
-    await jobsOf(second).enqueue('handed-on', 'x');
-    while (told.length === 0) await new Promise((resolve) => setTimeout(resolve, 25));
+    const begun = signal();
+    handle(
+      'handed-on',
+      async (run) => {
+        begun.happens();
+        await whenStopped(run);
+      },
+      second,
+    );
+    await jobsOf(second).enqueue({ kind: 'handed-on', subject: 'x' });
+    await begun.happened;
     await second.stop();
-    expect(told).toEqual(['second began', 'second was stopped']);
-    expect((await rows('handed-on'))[0]).toMatchObject({ state: 'waiting' });
-
-    // Killed: its row says that it is worked on, until the lease runs out.
-    await scene.server.dataSource
-      .getRepository(Job)
-      .update(
-        { kind: 'handed-on' },
-        { state: 'working', claim: null, leaseUntil: new Date(scene.server.clock.now().getTime() + 60_000) },
-      );
-    jobsOf(scene.server).handle('handed-on', () => {
-      told.push('first did it');
-      return Promise.resolve();
-    });
+    expect(await rows('handed-on')).toMatchObject([{ state: 'waiting', attempts: 0 }]);
+    const done: string[] = [];
+    handle('handed-on', ({ subject }) => Promise.resolve(void done.push(subject)));
     jobsOf(scene.server).wake();
-    await new Promise((resolve) => setTimeout(resolve, 150));
-    expect(told).not.toContain('first did it');
-    scene.server.clock.advance(60_001);
-    jobsOf(scene.server).wake();
-    await until('handed-on', 'done');
-    expect(told).toContain('first did it');
+    await allIn('handed-on', 'done');
+    expect(done).toEqual(['x']);
   });
 
   it('is a visible failure where servers ended three times while they worked on it', async () => {
     const [done, givenUp]: [string[], string[]] = [[], []];
-    jobsOf(scene.server).handle(
-      'deadly',
-      (subject) => {
-        done.push(subject);
-        return Promise.resolve();
-      },
-      (subject) => {
-        givenUp.push(subject);
-        return Promise.resolve();
-      },
-    );
-    const past = new Date(scene.server.clock.now().getTime() - 1000);
+    jobsOf(scene.server).handle({
+      name: 'deadly',
+      pool: 'cores',
+      work: ({ subject }) => Promise.resolve(void done.push(subject)),
+      failed: (subject) => Promise.resolve(void givenUp.push(subject)),
+    });
+    const past = new Date('2020-01-01T00:00:00Z');
     await scene.server.dataSource.getRepository(Job).insert({
       id: newId(),
       kind: 'deadly',
@@ -132,28 +119,75 @@ describe('long work', () => {
       attempts: 3,
       claim: newId(),
       leaseUntil: past,
-      failure: null,
       createdAt: past,
     });
     jobsOf(scene.server).wake();
-    expect(await until('deadly', 'failed')).toMatchObject({
-      activeKey: null,
-      failure: 'the server ended three times while it worked on this',
-    });
+    expect(await allIn('deadly', 'failed')).toMatchObject([
+      { activeKey: null, failure: 'the server ended three times while it did this' },
+    ]);
     expect([done, givenUp]).toEqual([[], ['x']]);
   });
 
   it('may be asked for again once it is finished', async () => {
     const done: string[] = [];
-    jobsOf(scene.server).handle('again', (subject) => {
-      done.push(subject);
-      return Promise.resolve();
-    });
+    handle('again', ({ subject }) => Promise.resolve(void done.push(subject)));
     for (const expected of [1, 2]) {
-      await jobsOf(scene.server).enqueue('again', 'x');
-      while (done.length < expected || (await rows('again')).some(({ state }) => state !== 'done'))
-        await new Promise((resolve) => setTimeout(resolve, 25));
+      await jobsOf(scene.server).enqueue({ kind: 'again', subject: 'x' });
+      await until(
+        () => Promise.resolve(done),
+        ({ length }) => length === expected,
+        10_000,
+      );
+      await allIn('again', 'done');
     }
     expect((await rows('again')).map(({ activeKey }) => activeKey)).toEqual([null, null]);
+  });
+
+  it('tells how far it is, is stopped on whichever server it runs, and writes nothing then', async () => {
+    const second = await TestServer.start({ database: scene.server.database });
+    const ended = signal();
+    const held: boolean[] = [];
+    handle(
+      'stopped',
+      async (run) => {
+        run.tell(3, 20);
+        held.push(await second.dataSource.transaction((manager) => run.holds(manager)));
+        await whenStopped(run);
+        held.push(await second.dataSource.transaction((manager) => run.holds(manager)));
+        ended.happens();
+      },
+      second,
+    );
+    await jobsOf(second).enqueue({ kind: 'stopped', subject: 'x' });
+    const progress = (): Promise<unknown> =>
+      jobsOf(scene.server)
+        .listProgress('stopped', ['x'])
+        .then((known) => known.get('x'));
+    expect(await until(progress, (known) => known !== undefined, 10_000)).toEqual({ done: 3, total: 20 });
+    await jobsOf(scene.server).stop('stopped', ['x']);
+    await ended.happened;
+    await second.stop();
+    expect(await rows('stopped')).toMatchObject([{ state: 'stopped', activeKey: null }]);
+    expect(held).toEqual([true, false]);
+  });
+
+  it('begins again where what it works on became another one', async () => {
+    const seen: string[] = [];
+    const begun = signal();
+    let version = 'first';
+    handle('restarted', async (run) => {
+      const mine = version;
+      if (mine === 'first') {
+        begun.happens();
+        await whenStopped(run);
+      }
+      if (await scene.server.dataSource.transaction((manager) => run.holds(manager))) seen.push(mine);
+    });
+    await jobsOf(scene.server).enqueue({ kind: 'restarted', subject: 'x' });
+    await begun.happened;
+    version = 'second';
+    await jobsOf(scene.server).restart({ kind: 'restarted', subject: 'x' });
+    await allIn('restarted', 'done');
+    expect(seen).toEqual(['second']);
   });
 });

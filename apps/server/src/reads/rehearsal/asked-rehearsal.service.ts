@@ -5,9 +5,10 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { AskedRehearsalView, AskRehearsal } from '@hapset/contract';
 import { chooseSize, modulesOf, predictReachM, usualScene } from '@hapset/core';
-import { LessThan, Repository } from 'typeorm';
+import { IsNull, LessThan, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
+import type { JobRun } from '../../platform/queue/job-kind.js';
 import { JobService } from '../../platform/queue/job.service.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
 import { AskedRehearsal } from './asked-rehearsal.entity.js';
@@ -26,7 +27,7 @@ export class AskedRehearsalService {
     private readonly jobs: JobService,
     private readonly clock: Clock,
   ) {
-    jobs.handle(jobKind, (id, stop) => this.work(id, stop));
+    jobs.handle({ name: jobKind, pool: 'cores', work: (run) => this.work(run), failed: (id) => this.fail(id) });
   }
 
   /** @throws ProblemError payload-too-long */
@@ -36,7 +37,7 @@ export class AskedRehearsalService {
     await this.rehearsals.delete({ askedAt: LessThan(new Date(now.getTime() - keptMs)) });
     const id = newId();
     await this.rehearsals.insert({ id, askedById, request, result: null, failure: null, askedAt: now });
-    await this.jobs.enqueue(jobKind, id);
+    await this.jobs.enqueue({ kind: jobKind, subject: id, ownerId: askedById });
     return id;
   }
 
@@ -58,16 +59,19 @@ export class AskedRehearsalService {
     };
   }
 
-  private async work(id: string, stop: AbortSignal): Promise<void> {
-    const found = await this.rehearsals.findOneBy({ id });
+  private async work(run: JobRun): Promise<void> {
+    const found = await this.rehearsals.findOneBy({ id: run.subject });
     if (!found || found.result) return;
-    const answer = await inWorker(found.request, stop);
-    // Ended with the server: the job waits for the next one.
-    if (stop.aborted) return;
-    await this.rehearsals.update(
-      { id },
-      'result' in answer ? { result: answer.result } : { failure: answer.failure.slice(0, 500) },
-    );
+    const answer = await inWorker(found.request, run.stop);
+    await this.rehearsals.manager.transaction(async (manager) => {
+      if (!(await run.holds(manager))) return;
+      const change = 'result' in answer ? { result: answer.result } : { failure: answer.failure.slice(0, 500) };
+      await manager.update(AskedRehearsal, { id: run.subject }, change);
+    });
+  }
+
+  private async fail(id: string): Promise<void> {
+    await this.rehearsals.update({ id, result: IsNull() }, { failure: 'the server failed three times' });
   }
 }
 
