@@ -115,11 +115,10 @@ describe('checking access', () => {
   });
 
   it('takes up what a killed server left behind', async () => {
-    let [release, begun] = [(): void => undefined, (): void => undefined];
-    const gate = new Promise<void>((resolve) => (release = resolve));
+    let [answer, begun] = [(): void => undefined, (): void => undefined];
     web.pages.set('/killed', (_request, response) => {
+      answer = () => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage);
       begun();
-      void gate.then(() => response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage));
     });
     const lessonId = await scene.lesson();
     const opened = new Promise<void>((resolve) => (begun = resolve));
@@ -132,7 +131,7 @@ describe('checking access', () => {
     await scene.server.workersAreGone([id]);
     expect((await scene.opened(lessonId)).rows[0]?.readiness.opens.verdict).toBe('sign-in');
     // The killed one answers after all: its verdict is not taken.
-    release();
+    answer();
     const jobs = scene.server.dataSource.getRepository(Job);
     await until(
       () => jobs.findOneByOrFail({ subject: id }),

@@ -35,10 +35,10 @@ export class PrintJobs {
     await this.sourceOf(kind).forget(id);
   }
 
-  async load({ id, kind, setup, han, name, madeAt }: Print): Promise<SheetJob> {
+  async load({ id, revision, kind, setup, han, name, madeAt }: Print): Promise<SheetJob> {
     const contents = await this.sourceOf(kind).load(id);
     const pictures = { ...(await this.pictures.again(contents)), ...(await this.planner.picturesOf(contents, setup)) };
-    return { setup, contents, han, pictures, title: name, madeAt: madeAt.getTime() };
+    return { key: `${id} ${revision}`, setup, contents, han, pictures, title: name, madeAt: madeAt.getTime() };
   }
 
   /** Sheets of materials, where nobody else said so. */

@@ -97,7 +97,7 @@ export class PrintService {
   ): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
     const planned = await this.planner.plan(places, choices);
     if (planned.codes.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
-    const notes = await this.notesOf(planned.job, ownerId);
+    const notes = await this.layOut(planned.job, ownerId);
     const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
     const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
     if (open.length > 0)
@@ -109,7 +109,7 @@ export class PrintService {
     const many = places.places.length > 1;
     const print = await this.begin(
       { name: places.name, position: many ? null : (alone?.position ?? null), many },
-      planned.job,
+      { job: planned.job, pages: notes.pages },
       ownerId,
       async (manager, { id: printId, fileName: called, madeAt }) => {
         planned.codes.forEach(({ place }, position) => {
@@ -138,18 +138,16 @@ export class PrintService {
   }
 
   /**
-   * Keeps a print, and begins to draw it where it is long.
+   * Keeps a print that was laid out, and begins to draw it where it is long.
    * @param remember keeps what is on it, in the same transaction
-   * @throws ProblemError invalid for pages that can't be
    */
   async begin(
     { name, position, many }: PrintName,
-    job: SheetJob,
+    { job, pages }: { readonly job: SheetJob; readonly pages: number },
     ownerId: string,
     remember: (manager: EntityManager, print: Print) => Promise<void>,
   ): Promise<Print> {
     const { setup, han, contents } = job;
-    const { pages } = await this.notesOf(job, ownerId);
     const now = this.clock.now();
     const long = pages > pagesAtOnce;
     const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][many ? 1 : 0]}`, position, 'pdf');
@@ -177,7 +175,8 @@ export class PrintService {
     return print;
   }
 
-  private async notesOf(job: SheetJob, ownerId: string): Promise<SheetNotes> {
+  /** Counts pages and measures codes. @throws ProblemError invalid for pages that can't be */
+  async layOut(job: SheetJob, ownerId: string): Promise<SheetNotes> {
     const notes = (await this.workers.ask(ownerId, { kind: 'notes', job })) as SheetNotes;
     if (notes.problem !== null)
       throw new ProblemError('invalid', 'There can’t be such pages.', {

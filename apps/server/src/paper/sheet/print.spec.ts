@@ -9,6 +9,7 @@ import { plainChoices, gridOf, plainSheetDesign, composedKinds, type SheetSetup 
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import sharp from 'sharp';
+import { SheetWorkers } from './sheet-workers.js';
 import { JobService } from '../../platform/queue/job.service.js';
 import { Scene, words } from '../../test/scene.js';
 import { until } from '../../test/until.js';
@@ -329,6 +330,13 @@ describe('sheets of many codes', () => {
         (found) => found.state === state,
         20_000,
       );
+
+    it('are laid out once before they are made', async () => {
+      const asked = jest.spyOn(scene.server.app.get(SheetWorkers), 'ask');
+      await inState(((await make(long)).body as PrintView).id, 'done');
+      expect(asked.mock.calls.map(([, { kind }]) => kind)).toEqual(['notes', 'pdf']);
+      asked.mockRestore();
+    });
 
     it('are drawn by a job, kept for a week, and then put away', async () => {
       const made = (await make(long)).body as PrintView;

@@ -2,6 +2,7 @@ import { drawCode, plainChoices, plainSheetDesign, type SheetSetup } from '@haps
 import { iconOf } from '@hapset/core/icons';
 import * as core from '@hapset/core';
 import { measureIn } from '../../code/typeface/shaped-line.js';
+import { layOut } from './sheet.work.js';
 import { drawableOf, noTexts, type SheetContent } from './sheet-job.js';
 
 const content = (payload: string, more: Partial<SheetContent> = {}): SheetContent => ({
@@ -50,6 +51,22 @@ describe('what is drawn of a print', () => {
     }));
     expect(boxes[0]?.modules).toBeGreaterThanOrEqual(boxes[1]?.modules ?? Infinity);
     expect(boxes[2]?.bottom).toBeGreaterThan(boxes[0]?.bottom ?? Infinity);
+  });
+
+  it('is laid out once for all pages of a print, and again when it became another one', () => {
+    const job = (key?: string) => ({
+      ...(key !== undefined && { key }),
+      setup,
+      contents: [content('a')],
+      han: 'sc' as const,
+      pictures: {},
+      title: '',
+      madeAt: 0,
+    });
+    const first = layOut(job('print 1'));
+    expect(layOut(job('print 1'))).toBe(first);
+    expect(layOut(job('print 2'))).not.toBe(first);
+    expect(layOut(job())).not.toBe(layOut(job()));
   });
 
   it('refuses what no code holds', () => {

@@ -49,6 +49,8 @@ export interface MoreContent {
 }
 
 export interface SheetJob {
+  /** Of a print that was made, with what is on it: jobs of the same key are laid out alike, so a worker does it once. */
+  readonly key?: string;
   readonly setup: SheetSetup;
   readonly contents: readonly SheetContent[];
   readonly han: HanForms;

@@ -1,4 +1,6 @@
-import { takeTurn } from './sheet-workers.js';
+import { plainChoices, plainSheetDesign } from '@hapset/core';
+import { noTexts, type SheetJob } from './sheet-job.js';
+import { SheetWorkers, takeTurn } from './sheet-workers.js';
 
 describe('whose drawing is next', () => {
   const request = (ownerId: string, long = false) => ({ ownerId, options: { long } });
@@ -16,5 +18,46 @@ describe('whose drawing is next', () => {
     expect(takeTurn(waiting, 'a', true)).toBe(waiting[1]);
     expect(takeTurn([request('b', true)], null, true)).toBeNull();
     expect(takeTurn([request('b', true)], null, false)).toMatchObject({ ownerId: 'b' });
+  });
+});
+
+describe('drawings that are stopped', () => {
+  const content = {
+    payload: 'tides',
+    title: 'Tides',
+    instruction: '',
+    address: null,
+    more: { texts: noTexts, neededMm: 20, rehearsedMm: 20, picture: null },
+  };
+  const job: SheetJob = {
+    setup: {
+      ...plainChoices('poster', 'A4'),
+      backs: null,
+      design: plainSheetDesign('poster'),
+      printerMarginMm: 5,
+      head: { title: '', about: '' },
+    },
+    contents: Array.from({ length: 30 }, () => content),
+    han: 'sc',
+    pictures: {},
+    title: '',
+    madeAt: 0,
+  };
+
+  it('end where they are, and where they wait for their turn', async () => {
+    const workers = new SheetWorkers();
+    const [running, waiting] = [new AbortController(), new AbortController()];
+    const first = workers.ask(
+      'a',
+      { kind: 'pdf', job },
+      { long: true, stop: running.signal, onPage: () => running.abort() },
+    );
+    const second = workers.ask('a', { kind: 'pdf', job }, { long: true, stop: waiting.signal });
+    waiting.abort();
+    await expect(second).rejects.toThrow('stopped');
+    await expect(first).rejects.toThrow('stopped');
+    await expect(workers.ask('a', { kind: 'pdf', job }, { stop: waiting.signal })).rejects.toThrow('stopped');
+    expect(await workers.ask('a', { kind: 'notes', job })).toMatchObject({ pages: 30 });
+    await workers.beforeApplicationShutdown();
   });
 });

@@ -102,8 +102,12 @@ export class SheetWorkers implements BeforeApplicationShutdown {
   ask(ownerId: string, task: SheetTask, options: AskOptions = {}): Promise<SheetAnswer> {
     if (this.ended) return Promise.reject(new Error('the server ends'));
     return new Promise((resolve, reject) => {
-      this.waiting.push({ ownerId, task, options, resolve, reject });
-      this.next();
+      const one: Waiting = { ownerId, task, options, resolve, reject };
+      // While it waits; whoever draws hears it by itself.
+      options.stop?.addEventListener('abort', () => this.giveUp(one), { once: true });
+      this.waiting.push(one);
+      if (options.stop?.aborted === true) this.giveUp(one);
+      else this.next();
     });
   }
 
@@ -112,6 +116,12 @@ export class SheetWorkers implements BeforeApplicationShutdown {
     for (const { reject } of this.waiting) reject(new Error('the server ends'));
     this.waiting = [];
     await Promise.all(this.pool.map((thread) => thread.end()));
+  }
+
+  private giveUp(one: Waiting): void {
+    if (!this.waiting.includes(one)) return;
+    this.waiting = this.waiting.filter((other) => other !== one);
+    one.reject(new Error('stopped'));
   }
 
   private next(): void {

@@ -44,13 +44,25 @@ const noPages: SheetPreviewAnswer = {
   svg: '',
 };
 
+type LaidOut = ReturnType<typeof drawableOf>;
+/** Pages of one print are asked for one after the other. */
+let last: { readonly key: string; readonly laidOut: LaidOut } | null = null;
+
+/** The layout of a job; the same one again for the same key. */
+export function layOut(job: SheetJob): LaidOut {
+  if (job.key !== undefined && last?.key === job.key) return last.laidOut;
+  const laidOut = drawableOf(job, { iconOf, measure: measureIn(job.han) });
+  if (job.key !== undefined) last = { key: job.key, laidOut };
+  return laidOut;
+}
+
 export async function answerTask(
   task: SheetTask,
   onPage: (drawn: number) => Promise<void> | void = () => undefined,
 ): Promise<SheetAnswer> {
   const { job } = task;
   const measure = measureIn(job.han);
-  const drawable = drawableOf(job, { iconOf, measure });
+  const drawable = layOut(job);
   if (!drawable.ok) return { ...noPages, problem: drawable.problem.reason };
   const { composition } = drawable.value;
   const pages = pagesOf(composition);

@@ -47,7 +47,7 @@ export class StudentCardService {
     };
   }
 
-  /** @throws ProblemError invalid without students */
+  /** @throws ProblemError invalid without students, or for pages that can't be */
   async make(request: CardsRequest, who: SignedIn): Promise<PrintRecord> {
     const chosen = await this.chosen(request, who);
     const tokens =
@@ -59,7 +59,7 @@ export class StudentCardService {
       });
     return this.prints.begin(
       { name: nameOf(request, students), position: null, many: students.length > 1 },
-      job,
+      { job, pages: (await this.prints.layOut(job, who.id)).pages },
       who.id,
       async (manager, { id: printId }) => {
         await this.printed.remember(
