@@ -27,57 +27,8 @@ interface Props {
 export function DesignControls({ design, judgement, onChange }: Props): ReactElement {
   return (
     <>
-      <Panel title="Colours">
-        <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
-          <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
-          <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
-          <label className="flex min-h-9 items-center gap-2 text-body">
-            <input
-              type="checkbox"
-              className="size-4 accent-ink"
-              checked={design.inkTo !== null}
-              onChange={(event) => onChange({ inkTo: event.target.checked ? firstInkTo : null })}
-            />
-            Runs into a second colour
-          </label>
-        </div>
-        {design.inkTo !== null && (
-          <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
-            <Colour label="Second colour" value={design.inkTo} onChange={(inkTo) => onChange({ inkTo })} />
-            <div className="w-48">
-              <ChoiceField
-                choices={gradientWays}
-                words={gradientWayWords}
-                label="Runs"
-                value={design.way}
-                onChange={(event) => onChange({ way: event.target.value as LookDesign['way'] })}
-              />
-            </div>
-          </div>
-        )}
-      </Panel>
-      <Panel title="Shapes">
-        <Choices
-          legend="Modules"
-          value={design.modules}
-          options={moduleShapes.map((shape) => ({
-            value: shape,
-            words: moduleShapeWords[shape],
-            swatch: <ModuleSwatch shape={shape} />,
-          }))}
-          onChoose={(modules) => onChange({ modules })}
-        />
-        <Choices
-          legend="Corners"
-          value={design.finders}
-          options={finderShapes.map((shape) => ({
-            value: shape,
-            words: finderShapeWords[shape],
-            swatch: <FinderSwatch shape={shape} />,
-          }))}
-          onChoose={(finders) => onChange({ finders })}
-        />
-      </Panel>
+      <ColourControls design={design} onChange={onChange} />
+      <ShapeControls design={design} onChange={onChange} />
       <CentreControls design={design} judgement={judgement} onChange={onChange} />
       <Panel title="Words and frame" aside="outside the quiet zone; on a poster they take some of the room">
         <Choices
@@ -99,9 +50,72 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
   );
 }
 
+type PartProps = Omit<Props, 'judgement'>;
+
+function ColourControls({ design, onChange }: PartProps): ReactElement {
+  return (
+    <Panel title="Colours">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+        <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
+        <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
+        <label className="flex min-h-9 items-center gap-2 text-body">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={design.inkTo !== null}
+            onChange={(event) => onChange({ inkTo: event.target.checked ? firstInkTo : null })}
+          />
+          Runs into a second colour
+        </label>
+      </div>
+      {design.inkTo !== null && (
+        <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
+          <Colour label="Second colour" value={design.inkTo} onChange={(inkTo) => onChange({ inkTo })} />
+          <div className="w-48">
+            <ChoiceField
+              choices={gradientWays}
+              words={gradientWayWords}
+              label="Runs"
+              value={design.way}
+              onChange={(event) => onChange({ way: event.target.value as LookDesign['way'] })}
+            />
+          </div>
+        </div>
+      )}
+    </Panel>
+  );
+}
+
+function ShapeControls({ design, onChange }: PartProps): ReactElement {
+  return (
+    <Panel title="Shapes">
+      <Choices
+        legend="Modules"
+        value={design.modules}
+        options={moduleShapes.map((shape) => ({
+          value: shape,
+          words: moduleShapeWords[shape],
+          swatch: <ModuleSwatch shape={shape} />,
+        }))}
+        onChoose={(modules) => onChange({ modules })}
+      />
+      <Choices
+        legend="Corners"
+        value={design.finders}
+        options={finderShapes.map((shape) => ({
+          value: shape,
+          words: finderShapeWords[shape],
+          swatch: <FinderSwatch shape={shape} />,
+        }))}
+        onChoose={(finders) => onChange({ finders })}
+      />
+    </Panel>
+  );
+}
+
 const firstWords = 'Point your camera here';
 
-function CaptionControls({ design: { caption }, onChange }: Omit<Props, 'judgement'>): ReactElement {
+function CaptionControls({ design: { caption }, onChange }: PartProps): ReactElement {
   const kind = caption === null ? 'none' : caption.words === null ? 'name' : 'words';
   const place = caption?.place ?? 'below';
   const choose = (next: 'none' | 'name' | 'words'): void =>

@@ -20,22 +20,8 @@ const ChooseForCode = lazy(() => import('./choose-for-code.js'));
 export function LookPart({ page }: { readonly page: MaterialPage }): ReactElement | null {
   const { look, code } = page;
   const [choosing, setChoosing] = useState(false);
-  const change = useChangeMaterial(page.material.id);
-  const notice = useNotice();
   if (!code || !look.judgement) return null;
   const name = look.name ?? plainLookWords;
-  const before = page.material.look;
-  const choose = (choice: LookChoice, words: string): void =>
-    change.mutate(
-      { version: page.material.version, look: choice },
-      {
-        onSuccess: ({ version }) => {
-          setChoosing(false);
-          notice({ words, undo: () => change.mutate({ version, look: before }) });
-        },
-        onError: (error) => notice({ words: wordsFor(error) }),
-      },
-    );
   return (
     <div id="look">
       <Panel
@@ -62,38 +48,48 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
         </div>
         <ReasonList judgement={look.judgement} />
         {look.judgement.freeLevel !== null && <FreeLevel page={page} level={look.judgement.freeLevel} />}
-        {choosing && (
-          <Dialog
-            title="Choose a look"
-            about="On this code, as it would be. Nothing it says changes."
-            wide
-            onClose={() => setChoosing(false)}
-          >
-            <Suspense>
-              <ChooseForCode
-                page={page}
-                disabled={change.isPending}
-                onChoose={(choice, fails) => choose(choice, `The code has that look now.${failing(fails)}`)}
-              />
-            </Suspense>
-            {before !== null && (
-              <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
-                <span className="flex-1">
-                  {before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a
-                  choice, lesson and school decide.
-                </span>
-                <Button
-                  disabled={change.isPending}
-                  onClick={() => choose(null, 'Lesson and school decide how it looks.')}
-                >
-                  Leave it to them
-                </Button>
-              </p>
-            )}
-          </Dialog>
-        )}
+        {choosing && <ChooseLook page={page} onClose={() => setChoosing(false)} />}
       </Panel>
     </div>
+  );
+}
+
+function ChooseLook({ page, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
+  const change = useChangeMaterial(page.material.id);
+  const notice = useNotice();
+  const before = page.material.look;
+  const choose = (choice: LookChoice, words: string): void =>
+    change.mutate(
+      { version: page.material.version, look: choice },
+      {
+        onSuccess: ({ version }) => {
+          onClose();
+          notice({ words, undo: () => change.mutate({ version, look: before }) });
+        },
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
+    );
+  return (
+    <Dialog title="Choose a look" about="On this code, as it would be. Nothing it says changes." wide onClose={onClose}>
+      <Suspense>
+        <ChooseForCode
+          page={page}
+          disabled={change.isPending}
+          onChoose={(choice, fails) => choose(choice, `The code has that look now.${failing(fails)}`)}
+        />
+      </Suspense>
+      {before !== null && (
+        <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
+          <span className="flex-1">
+            {before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a choice,
+            lesson and school decide.
+          </span>
+          <Button disabled={change.isPending} onClick={() => choose(null, 'Lesson and school decide how it looks.')}>
+            Leave it to them
+          </Button>
+        </p>
+      )}
+    </Dialog>
   );
 }
 

@@ -26,8 +26,6 @@ import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 export function LooksPage(): ReactElement {
   const looks = useQuery(looksQuery);
   const mayRule = useSession()?.role === 'administrator';
-  const devices = useDevicesOf(null);
-  const sample = useMemo(() => usualSample(devices), [devices]);
   const mayMake = mayRule || looks.data?.madeBy === 'staff';
   return (
     <>
@@ -50,28 +48,44 @@ export function LooksPage(): ReactElement {
       {looks.isPending && <Loading rows={3} label="Looks are loading" />}
       {looks.isError && <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />}
       {looks.data && mayRule && <Rules looks={looks.data} />}
-      {looks.data?.looks.length === 0 && (
+      {looks.data && <LookList looks={looks.data} mayRule={mayRule} />}
+    </>
+  );
+}
+
+function LookList({
+  looks: { looks, defaultLookId, madeBy },
+  mayRule,
+}: {
+  readonly looks: LooksView;
+  readonly mayRule: boolean;
+}): ReactElement {
+  const devices = useDevicesOf(null);
+  const sample = useMemo(() => usualSample(devices), [devices]);
+  return (
+    <>
+      {looks.length === 0 && (
         <Empty title="No looks yet">
           All codes are black on white, which reads best. A look of your own is designed with its readability in sight.
         </Empty>
       )}
-      {looks.data && looks.data.looks.length > 0 && sample && (
+      {looks.length > 0 && sample && (
         <ul
           className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-3 p-0"
           aria-label="Looks of the school"
         >
-          {looks.data.looks.map((look) => (
+          {looks.map((look) => (
             <LookCard
               key={look.id}
               look={look}
               sample={sample}
-              isDefault={looks.data.defaultLookId === look.id}
+              isDefault={defaultLookId === look.id}
               mayRule={mayRule}
             />
           ))}
         </ul>
       )}
-      {!mayRule && looks.data && looks.data.madeBy === 'administrator' && (
+      {!mayRule && madeBy === 'administrator' && (
         <p className="mt-3 mb-0 text-small text-muted">At this school the administrator makes looks.</p>
       )}
     </>
@@ -123,24 +137,10 @@ interface CardProps {
 }
 
 function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement {
-  const { id, name, design, allowed, mayChange, uses } = look;
+  const { name, design, allowed, mayChange } = look;
   const drawing = useMemo(() => drawSample(sample, design), [sample, design]);
   const judgement = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
-  const allow = useAllowLook();
-  const notice = useNotice();
-  const navigate = useNavigate();
-  const removal = useRemoval({
-    remove: routes.removeLook,
-    restore: routes.restoreLook,
-    params: { lookId: id },
-    words: `“${name}” was removed.`,
-  });
   const [worst] = judgement.reasons;
-  const facts = [
-    isDefault ? 'where none is chosen' : '',
-    uses > 0 ? `chosen ${uses === 1 ? 'once' : `${uses} times`}` : 'not chosen yet',
-    allowed ? '' : 'not allowed any more',
-  ];
   return (
     <li className="flex flex-col rounded-sheet border border-line bg-sheet p-3">
       <div className="flex h-44 items-center justify-center rounded-small border border-line bg-print p-2">
@@ -156,33 +156,57 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
             {name}
           </Link>
           <p className="m-0 text-note text-muted">
-            {[worst ? lookReasonWords[worst].short : '', ...facts].filter((part) => part !== '').join(' · ')}
+            {[worst ? lookReasonWords[worst].short : '', ...factsOf(look, isDefault)]
+              .filter((part) => part !== '')
+              .join(' · ')}
           </p>
         </div>
-        {(mayChange || mayRule) && (
-          <Menu
-            label={`More for ${name}`}
-            entries={[
-              { label: mayChange ? 'Change' : 'Design from it', onSelect: () => void navigate(lookAddress(look)) },
-              ...(mayRule
-                ? [
-                    {
-                      label: allowed ? 'Allow no longer' : 'Allow again',
-                      onSelect: () =>
-                        allow.mutate(
-                          { lookId: id, allowed: !allowed },
-                          { onError: (error) => notice({ words: wordsFor(error) }) },
-                        ),
-                    },
-                  ]
-                : []),
-              { label: 'Remove', onSelect: removal.run, danger: true, disabled: uses > 0 || isDefault },
-            ]}
-          >
-            <Icon icon={MoreHorizontal} size={17} />
-          </Menu>
-        )}
+        {(mayChange || mayRule) && <LookMenu look={look} isDefault={isDefault} mayRule={mayRule} />}
       </div>
     </li>
+  );
+}
+
+function factsOf({ uses, allowed }: LookView, isDefault: boolean): readonly string[] {
+  return [
+    isDefault ? 'where none is chosen' : '',
+    uses > 0 ? `chosen ${uses === 1 ? 'once' : `${uses} times`}` : 'not chosen yet',
+    allowed ? '' : 'not allowed any more',
+  ];
+}
+
+function LookMenu({ look, isDefault, mayRule }: Omit<CardProps, 'sample'>): ReactElement {
+  const { id, name, allowed, mayChange, uses } = look;
+  const allow = useAllowLook();
+  const notice = useNotice();
+  const navigate = useNavigate();
+  const removal = useRemoval({
+    remove: routes.removeLook,
+    restore: routes.restoreLook,
+    params: { lookId: id },
+    words: `“${name}” was removed.`,
+  });
+  return (
+    <Menu
+      label={`More for ${name}`}
+      entries={[
+        { label: mayChange ? 'Change' : 'Design from it', onSelect: () => void navigate(lookAddress(look)) },
+        ...(mayRule
+          ? [
+              {
+                label: allowed ? 'Allow no longer' : 'Allow again',
+                onSelect: () =>
+                  allow.mutate(
+                    { lookId: id, allowed: !allowed },
+                    { onError: (error) => notice({ words: wordsFor(error) }) },
+                  ),
+              },
+            ]
+          : []),
+        { label: 'Remove', onSelect: removal.run, danger: true, disabled: uses > 0 || isDefault },
+      ]}
+    >
+      <Icon icon={MoreHorizontal} size={17} />
+    </Menu>
   );
 }

@@ -27,10 +27,19 @@ export function colourName(hex: string): string {
   const [red = 0, green = 0, blue = 0] = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16) / 255);
   const [most, least] = [Math.max(red, green, blue), Math.min(red, green, blue)];
   const range = most - least;
-  if (range < 0.12) return most < 0.25 ? 'black' : most > 0.85 ? 'white' : 'grey';
-  const turn =
-    most === red ? (green - blue) / range : most === green ? 2 + (blue - red) / range : 4 + (red - green) / range;
-  const hue = (turn * 60 + 360) % 360;
+  if (range < 0.12) return greyName(most);
+  const hue = (hueTurn([red, green, blue], most, range) * 60 + 360) % 360;
   const name = hues.find(([, upTo]) => hue < upTo)?.[0] ?? 'red';
   return name === 'orange' && most < 0.65 ? 'brown' : name;
+}
+
+/** Where on the colour circle, in sixths of a turn from red. */
+function hueTurn([red, green, blue]: readonly [number, number, number], most: number, range: number): number {
+  if (most === red) return (green - blue) / range;
+  return most === green ? 2 + (blue - red) / range : 4 + (red - green) / range;
+}
+
+function greyName(lightness: number): string {
+  if (lightness < 0.25) return 'black';
+  return lightness > 0.85 ? 'white' : 'grey';
 }

@@ -1,7 +1,7 @@
 import type { MaterialPage, ShortLinkDetails } from '@hapset/contract';
 import { alwaysOpen, isAlwaysOpen, openingProblem, type OpenHours, type Opening } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormRegister } from 'react-hook-form';
 import { Button } from '../../platform/design/button.js';
 import { TextField } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -39,35 +39,13 @@ export function OpeningForm({
       onError: (error) => notice({ words: wordsFor(error) }),
     });
   };
-  const problem = formState.errors.root?.message;
   return (
     <form
       noValidate
       className="mt-1 flex flex-col gap-3"
       onSubmit={(event) => void handleSubmit((fields) => keep(toOpening(fields)))(event)}
     >
-      <div className="grid gap-3 sm:grid-cols-2">
-        <TextField label="Open from" type="datetime-local" {...register('from')} />
-        <TextField
-          label="Open until"
-          type="datetime-local"
-          {...register('until', { validate: (_, fields) => problemOf(fields) })}
-          problem={formState.errors.until?.message ?? problem}
-        />
-      </div>
-      <fieldset className="m-0 flex flex-wrap items-end gap-x-4 gap-y-2 border-0 p-0">
-        <legend className="mb-1 text-small font-semibold">Only on these days</legend>
-        {dayNames.map((name, index) => (
-          <label key={name} className="flex min-h-9 items-center gap-1.5 text-row">
-            <input type="checkbox" value={String(index + 1)} className="size-4 accent-ink" {...register('days')} />{' '}
-            {name}
-          </label>
-        ))}
-        <span className="flex gap-3">
-          <TextField label="from" type="time" {...register('begins')} />
-          <TextField label="until" type="time" {...register('ends')} />
-        </span>
-      </fieldset>
+      <Hours register={register} problem={formState.errors.until?.message ?? formState.errors.root?.message} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={change.isPending || !formState.isDirty}>
           Keep the hours
@@ -95,6 +73,41 @@ export function OpeningForm({
         )}
       </div>
     </form>
+  );
+}
+
+function Hours({
+  register,
+  problem,
+}: {
+  readonly register: UseFormRegister<Fields>;
+  readonly problem: string | undefined;
+}): ReactElement {
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField label="Open from" type="datetime-local" {...register('from')} />
+        <TextField
+          label="Open until"
+          type="datetime-local"
+          {...register('until', { validate: (_, fields) => problemOf(fields) })}
+          problem={problem}
+        />
+      </div>
+      <fieldset className="m-0 flex flex-wrap items-end gap-x-4 gap-y-2 border-0 p-0">
+        <legend className="mb-1 text-small font-semibold">Only on these days</legend>
+        {dayNames.map((name, index) => (
+          <label key={name} className="flex min-h-9 items-center gap-1.5 text-row">
+            <input type="checkbox" value={String(index + 1)} className="size-4 accent-ink" {...register('days')} />{' '}
+            {name}
+          </label>
+        ))}
+        <span className="flex gap-3">
+          <TextField label="from" type="time" {...register('begins')} />
+          <TextField label="until" type="time" {...register('ends')} />
+        </span>
+      </fieldset>
+    </>
   );
 }
 

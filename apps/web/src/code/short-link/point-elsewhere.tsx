@@ -1,11 +1,12 @@
 import { limits, type MaterialPage } from '@hapset/contract';
-import { letsIn, repairLink } from '@hapset/core';
+import { letsIn, repairLink, type AccessVerdict } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
+import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { TextArea } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { StateMark } from '../../platform/design/state-mark.js';
+import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { reasonSentence, verdictWords } from '../../platform/wording/verdicts.js';
@@ -20,25 +21,11 @@ export function PointElsewhere({
   readonly onClose: () => void;
 }): ReactElement {
   const [text, setText] = useState('');
-  const change = useChangeMaterial(material.id);
   const check = useTryLink();
-  const notice = useNotice();
   const { link } = repairLink(text);
+  const { change, point } = usePoint(material, link, onClose);
   const before = material.link;
   const verdict = check.data?.link === link ? check.data.verdict : null;
-  const point = (): void =>
-    change.mutate(
-      { version: material.version, link },
-      {
-        onSuccess: ({ version }) => {
-          notice({
-            words: 'The short link leads there now. Nothing is to be printed again.',
-            ...(before !== null && { undo: () => change.mutate({ version, link: before }) }),
-          });
-          onClose();
-        },
-      },
-    );
   return (
     <Dialog
       title="Point elsewhere"
@@ -52,10 +39,7 @@ export function PointElsewhere({
           if (link !== '') check.mutate(link);
         }}
       >
-        <p className="m-0 text-row">
-          <span className="block text-muted">It leads to</span>
-          <span className="font-mono text-small break-all">{before}</span>
-        </p>
+        <LeadsTo address={before} />
         <TextArea
           label="New target"
           rows={2}
@@ -64,35 +48,8 @@ export function PointElsewhere({
           onChange={(event) => setText(event.target.value)}
           autoFocus
         />
-        {check.isPending && (
-          <p role="status" className="m-0 text-body text-muted">
-            Opening it as a student…
-          </p>
-        )}
-        {verdict !== null && check.data && (
-          <div role="status" className="text-body">
-            <p className="m-0 flex items-center gap-2 font-semibold">
-              <StateMark
-                mark={verdict === 'open' ? 'done' : letsIn(verdict) ? 'look-at' : 'stop'}
-                words={verdictWords[verdict].short}
-              />{' '}
-              {verdictWords[verdict].heading}
-            </p>
-            {check.data.evidence?.title && <p className="m-0 mt-1">{check.data.evidence.title}</p>}
-            {verdict !== 'open' && check.data.reasons[0] && (
-              <p className="m-0 mt-1 text-muted">
-                {reasonSentence(check.data.reasons[0].reason, check.data.reasons[0].detail)}
-              </p>
-            )}
-          </div>
-        )}
-        {(check.isError || check.data === null || change.isError) && (
-          <p role="alert" className="m-0 text-row font-semibold text-stop">
-            {check.data === null
-              ? 'It was not opened within a minute. Try it once more.'
-              : wordsFor(check.error ?? change.error)}
-          </p>
-        )}
+        <WhatOpened check={check} verdict={verdict} />
+        {change.isError && <Alert words={wordsFor(change.error)} />}
         <div className="flex flex-wrap justify-end gap-2">
           <Button onClick={onClose}>Cancel</Button>
           {verdict === null ? (
@@ -108,4 +65,74 @@ export function PointElsewhere({
       </form>
     </Dialog>
   );
+}
+
+/** Points it there, with a way back. */
+function usePoint(
+  { id, version, link: before }: MaterialPage['material'],
+  link: string,
+  onDone: () => void,
+): { readonly change: ReturnType<typeof useChangeMaterial>; readonly point: () => void } {
+  const change = useChangeMaterial(id);
+  const notice = useNotice();
+  const point = (): void =>
+    change.mutate(
+      { version, link },
+      {
+        onSuccess: (changed) => {
+          notice({
+            words: 'The short link leads there now. Nothing is to be printed again.',
+            ...(before !== null && { undo: () => change.mutate({ version: changed.version, link: before }) }),
+          });
+          onDone();
+        },
+      },
+    );
+  return { change, point };
+}
+
+function LeadsTo({ address }: { readonly address: string | null }): ReactElement {
+  return (
+    <p className="m-0 text-row">
+      <span className="block text-muted">It leads to</span>
+      <span className="font-mono text-small break-all">{address}</span>
+    </p>
+  );
+}
+
+/** What the new target showed, as a student. */
+function WhatOpened({
+  check,
+  verdict,
+}: {
+  readonly check: ReturnType<typeof useTryLink>;
+  readonly verdict: AccessVerdict | null;
+}): ReactElement | null {
+  const { isPending, isError, error, data } = check;
+  if (isPending)
+    return (
+      <p role="status" className="m-0 text-body text-muted">
+        Opening it as a student…
+      </p>
+    );
+  if (isError) return <Alert words={wordsFor(error)} />;
+  if (data === null) return <Alert words="It was not opened within a minute. Try it once more." />;
+  if (verdict === null || !data) return null;
+  const [reason] = data.reasons;
+  return (
+    <div role="status" className="text-body">
+      <p className="m-0 flex items-center gap-2 font-semibold">
+        <StateMark mark={markOf(verdict)} words={verdictWords[verdict].short} /> {verdictWords[verdict].heading}
+      </p>
+      {data.evidence?.title && <p className="m-0 mt-1">{data.evidence.title}</p>}
+      {verdict !== 'open' && reason && (
+        <p className="m-0 mt-1 text-muted">{reasonSentence(reason.reason, reason.detail)}</p>
+      )}
+    </div>
+  );
+}
+
+function markOf(verdict: AccessVerdict): Mark {
+  if (verdict === 'open') return 'done';
+  return letsIn(verdict) ? 'look-at' : 'stop';
 }

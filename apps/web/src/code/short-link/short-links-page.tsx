@@ -49,42 +49,68 @@ export function ShortLinksPage(): ReactElement {
           </>
         }
       />
-      <div role="group" aria-label="Which of them" className="mb-3 flex flex-wrap gap-1.5">
-        {shortLinkFilters.map((choice) => (
-          <button
-            key={choice}
-            type="button"
-            aria-pressed={choice === filter}
-            onClick={() => setFilter(choice)}
-            className={`min-h-9 rounded-small border px-3 text-row font-semibold ${choice === filter ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
-          >
-            {filterWords[choice]}
-          </button>
-        ))}
-      </div>
+      <Filters filter={filter} onChoose={setFilter} />
       {list.isPending && <Loading label="Short links are loading" />}
       {list.isError && <Failed words={wordsFor(list.error)} onRetry={() => void list.refetch()} />}
-      {list.isSuccess && rows.length === 0 && <Nothing filtered={wanted !== '' || filter !== 'all'} />}
-      {rows.length > 0 && (
-        <>
-          <p className="mt-0 mb-2 text-row text-muted" role="status">
-            {plural(list.data?.pages[0]?.total ?? 0, 'short link')}
-          </p>
-          <ul
-            aria-label="Short links"
-            className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
-          >
-            {rows.map((row) => (
-              <Row key={row.slug} row={row} />
-            ))}
-          </ul>
-        </>
+      {list.isSuccess && (
+        <Rows rows={rows} total={list.data.pages[0]?.total ?? 0} filtered={wanted !== '' || filter !== 'all'} />
       )}
       {list.hasNextPage && (
         <Button className="mt-3" disabled={list.isFetchingNextPage} onClick={() => void list.fetchNextPage()}>
           Show more
         </Button>
       )}
+    </>
+  );
+}
+
+function Filters({
+  filter,
+  onChoose,
+}: {
+  readonly filter: ShortLinkFilter;
+  readonly onChoose: (filter: ShortLinkFilter) => void;
+}): ReactElement {
+  return (
+    <div role="group" aria-label="Which of them" className="mb-3 flex flex-wrap gap-1.5">
+      {shortLinkFilters.map((choice) => (
+        <button
+          key={choice}
+          type="button"
+          aria-pressed={choice === filter}
+          onClick={() => onChoose(choice)}
+          className={`min-h-9 rounded-small border px-3 text-row font-semibold ${choice === filter ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
+        >
+          {filterWords[choice]}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Rows({
+  rows,
+  total,
+  filtered,
+}: {
+  readonly rows: readonly ShortLinkRow[];
+  readonly total: number;
+  readonly filtered: boolean;
+}): ReactElement {
+  if (rows.length === 0) return <Nothing filtered={filtered} />;
+  return (
+    <>
+      <p className="mt-0 mb-2 text-row text-muted" role="status">
+        {plural(total, 'short link')}
+      </p>
+      <ul
+        aria-label="Short links"
+        className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
+      >
+        {rows.map((row) => (
+          <Row key={row.slug} row={row} />
+        ))}
+      </ul>
     </>
   );
 }
@@ -100,8 +126,7 @@ function Nothing({ filtered }: { readonly filtered: boolean }): ReactElement {
 }
 
 function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
-  const { slug, address, shortForm, materialId, title, target, carried, lessons, sheets, opens, verdict, checkedAt } =
-    row;
+  const { slug, address, carried, target, sheets, opens } = row;
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3 last:border-b-0 sm:px-5 md:grid-cols-[150px_minmax(0,1fr)_190px_150px] md:items-center">
       <span className="font-mono text-field font-semibold" title={address}>
@@ -110,34 +135,8 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
           <span className="block font-sans text-note font-normal text-muted">not in its code now</span>
         )}
       </span>
-      <span className="min-w-0">
-        {target === null ? (
-          <span className="block text-field font-semibold">{title}</span>
-        ) : (
-          <Link to={`/shelf/${materialId}#short-link`} className="block text-field font-semibold text-ink">
-            {title}
-          </Link>
-        )}
-        <span className="block truncate font-mono text-note text-muted" title={target ?? ''}>
-          {target ?? 'taken off the shelf'}
-        </span>
-        {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
-        {lessons.length > 0 && (
-          <span className="block truncate text-note text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>
-        )}
-      </span>
-      <span className="flex items-center gap-2 text-row">
-        <StateMark
-          mark={markOf(row)}
-          words={target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
-        />
-        <span>
-          {target === null ? 'Taken down' : verdict === null ? 'Not opened yet' : verdictWords[verdict].short}
-          {checkedAt !== null && target !== null && (
-            <span className="block text-note text-muted">{ago(checkedAt)}</span>
-          )}
-        </span>
-      </span>
+      <Target row={row} />
+      <Standing row={row} />
       <span className="text-row">
         {opens === 0 ? 'not scanned yet' : `opened ${plural(opens, 'time')}`}
         <span className="block text-note text-muted">
@@ -146,6 +145,50 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
       </span>
     </li>
   );
+}
+
+function Target({
+  row: { materialId, title, target, shortForm, lessons },
+}: {
+  readonly row: ShortLinkRow;
+}): ReactElement {
+  return (
+    <span className="min-w-0">
+      {target === null ? (
+        <span className="block text-field font-semibold">{title}</span>
+      ) : (
+        <Link to={`/shelf/${materialId}#short-link`} className="block text-field font-semibold text-ink">
+          {title}
+        </Link>
+      )}
+      <span className="block truncate font-mono text-note text-muted" title={target ?? ''}>
+        {target ?? 'taken off the shelf'}
+      </span>
+      {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
+      {lessons.length > 0 && (
+        <span className="block truncate text-note text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>
+      )}
+    </span>
+  );
+}
+
+function Standing({ row }: { readonly row: ShortLinkRow }): ReactElement {
+  const { target, checkedAt } = row;
+  const words = standingWords(row);
+  return (
+    <span className="flex items-center gap-2 text-row">
+      <StateMark mark={markOf(row)} words={words} />
+      <span>
+        {words}
+        {checkedAt !== null && target !== null && <span className="block text-note text-muted">{ago(checkedAt)}</span>}
+      </span>
+    </span>
+  );
+}
+
+function standingWords({ target, verdict }: ShortLinkRow): string {
+  if (target === null) return 'Taken down';
+  return verdict === null ? 'Not opened yet' : verdictWords[verdict].short;
 }
 
 function markOf({ target, verdict }: ShortLinkRow): Mark {

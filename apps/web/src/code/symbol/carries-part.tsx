@@ -27,24 +27,10 @@ import { OfferPage } from './offer-page.js';
 
 /** What the code could carry, each with what it costs in steps; the one that it carries now is marked. */
 export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
-  const { code, ladder, readiness } = page;
+  const { code, ladder } = page;
   const taking = useTaking(page);
-  if (!code) {
-    return (
-      <div id="carries">
-        <Panel mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
-          <p className="m-0 text-body">
-            No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it,
-            or put it on a page of its own.
-          </p>
-          <OfferPage page={page} />
-          <ChooseLevel page={page} />
-        </Panel>
-      </div>
-    );
-  }
+  if (!code) return <TooLong page={page} />;
   const growth = code.charactersUntilGrowth;
-  const { act, ignoredBy } = readiness.carries;
   return (
     <div id="carries">
       <Panel
@@ -68,19 +54,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
           ))}
         </ul>
         {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-row text-muted">{rungReasonWords[ladder.reason]}</p>}
-        {act !== null && ignoredBy.length > 0 && (
-          <p className="mt-2 mb-0 flex items-center gap-2 text-row">
-            <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what
-            to do then.
-          </p>
-        )}
-        {readiness.carries.grain === 'very-fine' && code.charactersToShrink !== null && (
-          <p className="mt-2 mb-0 text-row">
-            {plural(code.charactersToShrink, 'character')} fewer make the code one step coarser;{' '}
-            {code.charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from
-            farther away.
-          </p>
-        )}
+        <CarryNotes page={page} code={code} />
         <OfferPage page={page} />
         <ChooseLevel page={page} />
         <details className="text-small text-muted">
@@ -93,6 +67,49 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
         </details>
       </Panel>
     </div>
+  );
+}
+
+function TooLong({ page }: { readonly page: MaterialPage }): ReactElement {
+  return (
+    <div id="carries">
+      <Panel mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
+        <p className="m-0 text-body">
+          No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it, or
+          put it on a page of its own.
+        </p>
+        <OfferPage page={page} />
+        <ChooseLevel page={page} />
+      </Panel>
+    </div>
+  );
+}
+
+/** Scanners that do nothing with it, and what would make it coarser. */
+function CarryNotes({
+  page: { readiness },
+  code: { charactersToShrink },
+}: {
+  readonly page: MaterialPage;
+  readonly code: NonNullable<MaterialPage['code']>;
+}): ReactElement {
+  const { act, ignoredBy, grain } = readiness.carries;
+  return (
+    <>
+      {act !== null && ignoredBy.length > 0 && (
+        <p className="mt-2 mb-0 flex items-center gap-2 text-row">
+          <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what to
+          do then.
+        </p>
+      )}
+      {grain === 'very-fine' && charactersToShrink !== null && (
+        <p className="mt-2 mb-0 text-row">
+          {plural(charactersToShrink, 'character')} fewer make the code one step coarser;{' '}
+          {charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from farther
+          away.
+        </p>
+      )}
+    </>
   );
 }
 
@@ -145,41 +162,13 @@ interface RungProps {
 }
 
 function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactElement {
-  const { kind, payload, figures } = rung;
-  const { material, readiness } = page;
-  // A short link that is not made yet has no code of its own.
-  const toCome = kind === 'short-link' && page.shortLink === null;
-  const picture = useMemo(
-    () => (toCome ? null : pictureOf(payload, material.level)),
-    [payload, material.level, toCome],
-  );
-  const title = kind === 'words' && material.kind !== 'message' ? kindWords[material.kind] : rungWords[kind];
+  const { kind, figures } = rung;
+  const { readiness } = page;
   return (
     <li
       className={`flex flex-wrap items-center gap-x-5 gap-y-2 rounded-small border px-3 py-2 md:grid md:grid-cols-[minmax(0,1fr)_156px_112px_132px] ${isNow ? 'border-marker-line bg-marker-soft' : 'border-line'}`}
     >
-      <div className="flex min-w-52 flex-1 items-center gap-x-4">
-        {picture ? (
-          <CodePicture drawing={picture} label="" className="size-11 shrink-0" />
-        ) : (
-          <span aria-hidden className="size-11 shrink-0 rounded-step border border-dashed border-line-strong" />
-        )}
-        <div className="min-w-0">
-          <p className="m-0 text-field font-semibold">
-            {title}
-            {recommended && (
-              <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-fine font-semibold">recommended</span>
-            )}
-          </p>
-          <p className="m-0 truncate font-mono text-note text-muted" title={payload}>
-            {toCome ? payload.replace(/[^/]+$/, '…') : payload}
-          </p>
-          <p className="m-0 text-note text-muted">
-            {isNow && 'carried now, '}
-            {dependence(rung, page)}
-          </p>
-        </div>
-      </div>
+      <RungName rung={rung} page={page} isNow={isNow} recommended={recommended} />
       {figures ? (
         <>
           <Figure
@@ -195,15 +184,50 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
         </>
       )}
       <div className="ml-auto">
-        {isNow ? (
-          <StateMark mark={readiness.carries.state} words="Code" />
-        ) : isAddressCarry(kind) && figures ? (
+        {isNow && <StateMark mark={readiness.carries.state} words="Code" />}
+        {!isNow && isAddressCarry(kind) && figures && (
           <Button onClick={() => taking.take(kind)} disabled={taking.pending}>
             Carry this
           </Button>
-        ) : null}
+        )}
       </div>
     </li>
+  );
+}
+
+function RungName({ rung, page, isNow, recommended }: Omit<RungProps, 'taking'>): ReactElement {
+  const { kind, payload } = rung;
+  const { material } = page;
+  // A short link that is not made yet has no code of its own.
+  const toCome = kind === 'short-link' && page.shortLink === null;
+  const picture = useMemo(
+    () => (toCome ? null : pictureOf(payload, material.level)),
+    [payload, material.level, toCome],
+  );
+  const title = kind === 'words' && material.kind !== 'message' ? kindWords[material.kind] : rungWords[kind];
+  return (
+    <div className="flex min-w-52 flex-1 items-center gap-x-4">
+      {picture ? (
+        <CodePicture drawing={picture} label="" className="size-11 shrink-0" />
+      ) : (
+        <span aria-hidden className="size-11 shrink-0 rounded-step border border-dashed border-line-strong" />
+      )}
+      <div className="min-w-0">
+        <p className="m-0 text-field font-semibold">
+          {title}
+          {recommended && (
+            <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-fine font-semibold">recommended</span>
+          )}
+        </p>
+        <p className="m-0 truncate font-mono text-note text-muted" title={payload}>
+          {toCome ? payload.replace(/[^/]+$/, '…') : payload}
+        </p>
+        <p className="m-0 text-note text-muted">
+          {isNow && 'carried now, '}
+          {dependence(rung, page)}
+        </p>
+      </div>
+    </div>
   );
 }
 

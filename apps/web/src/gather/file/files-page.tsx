@@ -80,14 +80,6 @@ function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { read
 }
 
 function FileRow({ file }: { readonly file: FileView }): ReactElement {
-  const client = useQueryClient();
-  const notice = useNotice();
-  const rename = useMutation({
-    mutationFn: (name: string) =>
-      call(routes.renameFile, { params: { fileId: file.id }, body: { name, version: file.version } }),
-    onError: (error) => notice({ words: wordsFor(error) }),
-    onSettled: () => client.invalidateQueries(),
-  });
   const removal = useRemoval({
     remove: routes.removeFile,
     restore: routes.restoreFile,
@@ -104,42 +96,13 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
         </span>
       )}
       <div className="min-w-48 flex-1">
-        <input
-          aria-label={`Name of ${file.name}`}
-          defaultValue={file.name}
-          key={file.name}
-          maxLength={200}
-          onBlur={(event) => {
-            const name = event.target.value.trim();
-            if (name !== '' && name !== file.name) rename.mutate(name);
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') event.currentTarget.blur();
-          }}
-          className="-ml-[7px] min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-field font-semibold hover:border-line-strong focus:border-ink"
-        />
+        <FileName file={file} />
         <p className="m-0 text-small text-muted">
           {mediaWords[file.media]}, {bytes(file.sizeBytes)}
           {file.widthPx !== null && `, ${file.widthPx} × ${file.heightPx}`}
         </p>
       </div>
-      <p className="m-0 max-w-72 text-small text-muted">
-        {file.usedIn.length === 0 ? (
-          'shown nowhere'
-        ) : (
-          <>
-            shown in{' '}
-            {file.usedIn.map((use, index) => (
-              <span key={use.id}>
-                {index > 0 && ', '}
-                <Link to={`/shelf/${use.id}`} className="text-ink underline underline-offset-2">
-                  {use.title}
-                </Link>
-              </span>
-            ))}
-          </>
-        )}
-      </p>
+      <UsedIn file={file} />
       <Button
         tone="quiet"
         disabled={file.usedIn.length > 0}
@@ -150,6 +113,55 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
         Remove
       </Button>
     </li>
+  );
+}
+
+function FileName({ file }: { readonly file: FileView }): ReactElement {
+  const client = useQueryClient();
+  const notice = useNotice();
+  const rename = useMutation({
+    mutationFn: (name: string) =>
+      call(routes.renameFile, { params: { fileId: file.id }, body: { name, version: file.version } }),
+    onError: (error) => notice({ words: wordsFor(error) }),
+    onSettled: () => client.invalidateQueries(),
+  });
+  return (
+    <input
+      aria-label={`Name of ${file.name}`}
+      defaultValue={file.name}
+      key={file.name}
+      maxLength={200}
+      onBlur={(event) => {
+        const name = event.target.value.trim();
+        if (name !== '' && name !== file.name) rename.mutate(name);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+      }}
+      className="-ml-[7px] min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-field font-semibold hover:border-line-strong focus:border-ink"
+    />
+  );
+}
+
+function UsedIn({ file }: { readonly file: FileView }): ReactElement {
+  return (
+    <p className="m-0 max-w-72 text-small text-muted">
+      {file.usedIn.length === 0 ? (
+        'shown nowhere'
+      ) : (
+        <>
+          shown in{' '}
+          {file.usedIn.map((use, index) => (
+            <span key={use.id}>
+              {index > 0 && ', '}
+              <Link to={`/shelf/${use.id}`} className="text-ink underline underline-offset-2">
+                {use.title}
+              </Link>
+            </span>
+          ))}
+        </>
+      )}
+    </p>
   );
 }
 

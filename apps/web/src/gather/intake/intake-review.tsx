@@ -14,7 +14,7 @@ import {
   type ServiceCatalogue,
 } from '@hapset/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useRef, useState, type ReactElement } from 'react';
+import { memo, useRef, useState, type ReactElement, type ReactNode } from 'react';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { kindWords } from '../../platform/wording/kinds.js';
@@ -176,39 +176,51 @@ function LinkText({
         <KindChoice link={item.link} kind={kind} onKind={(choice) => onKind(item.pasted, choice)} />
         {described && <span>{described.service.name}</span>}
       </p>
-      {role !== 'student' && (
-        <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
-          <StateMark mark="look-at" words="To be looked at" />
-          <span className="min-w-0">
-            {roleSentences[role]}{' '}
-            {described?.studentLink === null && described.address?.steps?.map(withoutStars).join(' ')}
-          </span>
-          {described?.studentLink != null && (
-            <button
-              type="button"
-              className="min-h-8 px-1 font-semibold underline"
-              onClick={() => onStudentLink(item.pasted, described.studentLink)}
-            >
-              Use the student’s link
-            </button>
-          )}
-        </p>
+      {described && role !== 'student' && (
+        <OtherRole role={role} item={item} described={described} onStudentLink={onStudentLink} />
       )}
       {row.insteadOf !== null && (
         <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
           <span className="text-done">
             The student’s link, in the place of <span className="font-mono break-all">{row.insteadOf}</span>
           </span>
-          <button
-            type="button"
-            className="min-h-8 px-1 font-semibold underline"
-            onClick={() => onStudentLink(item.pasted, null)}
-          >
-            Take back
-          </button>
+          <TextButton onClick={() => onStudentLink(item.pasted, null)}>Take back</TextButton>
         </p>
       )}
     </>
+  );
+}
+
+/** What the address gives away, and the student’s link where it can be told from it. */
+function OtherRole({
+  role,
+  item,
+  described,
+  onStudentLink,
+}: Pick<RowProps, 'onStudentLink'> & {
+  readonly item: IntakeLink;
+  readonly role: keyof typeof roleSentences;
+  readonly described: NonNullable<ReturnType<typeof describeAddress>>;
+}): ReactElement {
+  const { studentLink, address } = described;
+  return (
+    <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
+      <StateMark mark="look-at" words="To be looked at" />
+      <span className="min-w-0">
+        {roleSentences[role]} {studentLink === null && address?.steps?.map(withoutStars).join(' ')}
+      </span>
+      {studentLink !== null && (
+        <TextButton onClick={() => onStudentLink(item.pasted, studentLink)}>Use the student’s link</TextButton>
+      )}
+    </p>
+  );
+}
+
+function TextButton({ onClick, children }: { readonly onClick: () => void; readonly children: string }): ReactElement {
+  return (
+    <button type="button" className="min-h-8 px-1 font-semibold underline" onClick={onClick}>
+      {children}
+    </button>
   );
 }
 
@@ -291,22 +303,40 @@ function TooLong({
   readonly devices: readonly DeviceView[];
 }): ReactElement | null {
   const none = fitsNoCode(item);
-  const size = none ? null : chooseSize(item.words);
-  const tooFine = size?.ok ? tooFineInTheHand(modulesOf(size.value.version), devices).map(({ name }) => name) : [];
-  if (!none && tooFine.length === 0 && !onPage) return null;
+  const tooFine = none ? [] : tooFineFor(item, devices);
+  if (onPage) return <TooLongLine action="Put it into the code" onSwitch={onSwitch} />;
+  if (!none && tooFine.length === 0) return null;
+  return (
+    <TooLongLine action="Put it on a page" onSwitch={onSwitch}>
+      <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'To be looked at'} />
+      <span className="min-w-0">
+        {none ? 'No code holds that much.' : `Even in the hand ${namesListed(tooFine)} can’t read that much.`}
+      </span>
+    </TooLongLine>
+  );
+}
+
+function TooLongLine({
+  action,
+  onSwitch,
+  children,
+}: {
+  readonly action: string;
+  readonly onSwitch: () => void;
+  readonly children?: ReactNode;
+}): ReactElement {
   return (
     <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
-      {!onPage && <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'To be looked at'} />}
-      {!onPage && (
-        <span className="min-w-0">
-          {none ? 'No code holds that much.' : `Even in the hand ${namesListed(tooFine)} can’t read that much.`}
-        </span>
-      )}
-      <button type="button" className="min-h-8 px-1 font-semibold underline" onClick={onSwitch}>
-        {onPage ? 'Put it into the code' : 'Put it on a page'}
-      </button>
+      {children}
+      <TextButton onClick={onSwitch}>{action}</TextButton>
     </p>
   );
+}
+
+/** Names of the devices that can't read it even in the hand. */
+function tooFineFor(item: IntakeWords, devices: readonly DeviceView[]): readonly string[] {
+  const size = chooseSize(item.words);
+  return size.ok ? tooFineInTheHand(modulesOf(size.value.version), devices).map(({ name }) => name) : [];
 }
 
 function Repairs({

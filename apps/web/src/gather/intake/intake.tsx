@@ -37,7 +37,15 @@ interface Props {
   readonly initial?: string;
 }
 
-export function Intake({ label, placeholder, noun, here, classId = null, ...props }: Props): ReactElement {
+export function Intake({
+  label,
+  placeholder,
+  noun,
+  here,
+  classId = null,
+  autoFocus = false,
+  ...props
+}: Props): ReactElement {
   const intake = useIntake({ here, onAdd: props.onAdd, initial: props.initial ?? '' });
   const { state, dispatch, source } = intake;
   const { text, list, files, failure } = state;
@@ -59,24 +67,7 @@ export function Intake({ label, placeholder, noun, here, classId = null, ...prop
       }}
       className={`rounded-sheet border bg-sheet/60 ${empty ? 'border-dashed border-line-strong' : 'border-ink bg-sheet'}`}
     >
-      <div className="flex flex-wrap items-start gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap">
-        <Icon icon={Plus} size={18} className="mt-2 shrink-0 text-muted" />
-        <What
-          intake={intake}
-          label={label}
-          placeholder={placeholder}
-          autoFocus={props.autoFocus ?? false}
-          field={field}
-        />
-        {empty ? (
-          <EmptyActions
-            onFiles={(chosen) => dispatch({ kind: 'files', files: chosen })}
-            onList={(chosen) => void intake.readList(chosen)}
-          />
-        ) : (
-          <Actions intake={intake} noun={noun} />
-        )}
-      </div>
+      <WhatRow intake={intake} noun={noun} empty={empty} field={field} {...{ label, placeholder, autoFocus }} />
       {source.left > 0 && (
         <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
           Reading {source.items.length} of {source.items.length + source.left}
@@ -102,6 +93,35 @@ export function Intake({ label, placeholder, noun, here, classId = null, ...prop
   );
 }
 
+interface WhatProps extends Pick<Props, 'label' | 'placeholder'> {
+  readonly intake: IntakeHandle;
+  readonly autoFocus: boolean;
+  readonly field: RefObject<HTMLTextAreaElement | null>;
+}
+
+function WhatRow({
+  noun,
+  empty,
+  ...what
+}: WhatProps & { readonly noun: string; readonly empty: boolean }): ReactElement {
+  const { intake } = what;
+  const { dispatch } = intake;
+  return (
+    <div className="flex flex-wrap items-start gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap">
+      <Icon icon={Plus} size={18} className="mt-2 shrink-0 text-muted" />
+      <What {...what} />
+      {empty ? (
+        <EmptyActions
+          onFiles={(chosen) => dispatch({ kind: 'files', files: chosen })}
+          onList={(chosen) => void intake.readList(chosen)}
+        />
+      ) : (
+        <Actions intake={intake} noun={noun} />
+      )}
+    </div>
+  );
+}
+
 /** The field, or in its place what is too long for one. */
 function What({
   intake: { state, source, dispatch, add },
@@ -109,10 +129,7 @@ function What({
   placeholder,
   autoFocus,
   field,
-}: {
-  readonly intake: IntakeHandle;
-  readonly field: RefObject<HTMLTextAreaElement | null>;
-} & Pick<Props, 'label' | 'placeholder'> & { readonly autoFocus: boolean }): ReactElement {
+}: WhatProps): ReactElement {
   const { text, list } = state;
   if (list)
     return (

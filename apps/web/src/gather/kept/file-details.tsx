@@ -8,26 +8,22 @@ import { ChooseFile } from '../../platform/design/choose-file.js';
 import { TextArea } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { useChangeMaterial } from '../material/material.queries.js';
-import { sendFile } from '../upload/upload-file.js';
+import { sendFile, sendOnly } from '../upload/upload-file.js';
 import { bytes } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 
-/** The words spoken, captions, and other bytes under the same address. */
-export function FileDetails({
-  material,
-  kept,
-}: {
+interface DetailsProps {
   readonly material: MaterialView;
   readonly kept: KeptFileView;
-}): ReactElement {
+}
+type KeepMore = (more: Partial<{ transcript: string; captionsId: string | null }>) => void;
+
+/** The words spoken, captions, and other bytes under the same address. */
+export function FileDetails({ material, kept }: DetailsProps): ReactElement {
   const change = useChangeMaterial(material.id);
-  const client = useQueryClient();
   const notice = useNotice();
-  const [transcript, setTranscript] = useState(kept.transcript);
-  const [sent, setSent] = useState<string | null>(null);
-  const { file, captions } = kept;
-  const spoken = file.media === 'sound' || file.media === 'film';
-  const keep = (more: Partial<{ transcript: string; captionsId: string | null }>): void =>
+  const { file, captions, transcript } = kept;
+  const keep: KeepMore = (more) =>
     change.mutate(
       {
         version: material.version,
@@ -35,95 +31,119 @@ export function FileDetails({
       },
       { onError: (error) => notice({ words: wordsFor(error) }) },
     );
-  /** Sends a file; `then` gets its id as a kept file. */
-  const send = (chosen: File, then: (fileId: string) => unknown): void => {
-    const total = bytes(chosen.size);
-    const sending = sendFile(
-      chosen,
-      chosen.name,
-      (count) => setSent(`${bytes(count)} of ${total}`),
-      () => setSent('Being prepared…'),
-    );
-    sending.done
-      .then((made) => then(made.id))
-      .catch((error: unknown) => notice({ words: wordsFor(error) }))
-      .finally(() => setSent(null));
-  };
-  const replace = useMutation({
-    mutationFn: ({ uploadId }: { uploadId: string }) =>
-      call(routes.replaceFile, { params: { fileId: file.id }, body: { uploadId } }),
-    onSuccess: () => notice({ words: 'Replaced. The code stays the same.' }),
-    onError: (error) => notice({ words: wordsFor(error) }),
-    onSettled: () => client.invalidateQueries(),
-  });
   return (
     <div className="mt-2.5 flex flex-col gap-3">
-      {spoken && (
-        <>
-          <TextArea
-            label="The words spoken"
-            hint="Shown under it, for whoever can’t hear or would rather read."
-            rows={2}
-            maxLength={keptLimits.transcriptLength}
-            value={transcript}
-            onChange={(event) => setTranscript(event.target.value)}
-          />
-          {transcript !== kept.transcript && (
-            <div>
-              <Button onClick={() => keep({ transcript })} disabled={change.isPending}>
-                Keep the words
-              </Button>
-            </div>
-          )}
-        </>
+      {(file.media === 'sound' || file.media === 'film') && (
+        <Transcript transcript={transcript} onKeep={keep} saving={change.isPending} />
       )}
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
-        <ChooseFile
-          label="Replace it"
-          onChoose={(chosen) => void replaceWith(chosen, setSent, notice, (uploadId) => replace.mutate({ uploadId }))}
-        />
-        {file.media === 'film' && (
-          <ChooseFile
-            label={captions ? 'Other captions' : 'Add captions (WebVTT)'}
-            accept=".vtt,text/vtt"
-            onChoose={(chosen) => send(chosen, (captionsId) => keep({ captionsId }))}
-          />
-        )}
-        {captions && (
-          <span className="flex items-center gap-2 text-muted">
-            Captions: {captions.name}
-            <button
-              type="button"
-              className="min-h-8 font-semibold text-ink underline"
-              onClick={() => keep({ captionsId: null })}
-            >
-              Leave out
-            </button>
-          </span>
-        )}
-        {sent !== null && (
-          <span role="status" className="text-muted">
-            {sent}
-          </span>
-        )}
-      </div>
+      <OtherBytes kept={kept} onKeep={keep} />
     </div>
   );
 }
 
-/** The same address gets other bytes, so the upload itself is what is handed over. */
-async function replaceWith(
-  chosen: File,
-  show: (words: string | null) => void,
-  notice: ReturnType<typeof useNotice>,
-  then: (uploadId: string) => void,
-): Promise<void> {
-  const { sendOnly } = await import('../upload/upload-file.js');
-  try {
-    then(await sendOnly(chosen, (count) => show(`${bytes(count)} of ${bytes(chosen.size)}`)));
-  } catch (error) {
-    notice({ words: wordsFor(error) });
-  } finally {
-    show(null);
-  }
+function Transcript({
+  transcript: before,
+  onKeep,
+  saving,
+}: {
+  readonly transcript: string;
+  readonly onKeep: KeepMore;
+  readonly saving: boolean;
+}): ReactElement {
+  const [transcript, setTranscript] = useState(before);
+  return (
+    <>
+      <TextArea
+        label="The words spoken"
+        hint="Shown under it, for whoever can’t hear or would rather read."
+        rows={2}
+        maxLength={keptLimits.transcriptLength}
+        value={transcript}
+        onChange={(event) => setTranscript(event.target.value)}
+      />
+      {transcript !== before && (
+        <div>
+          <Button onClick={() => onKeep({ transcript })} disabled={saving}>
+            Keep the words
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+function OtherBytes({
+  kept: { file, captions },
+  onKeep,
+}: {
+  readonly kept: KeptFileView;
+  readonly onKeep: KeepMore;
+}): ReactElement {
+  const { sent, send, replace } = useSending(file.id);
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
+      <ChooseFile label="Replace it" onChoose={(chosen) => void replace(chosen)} />
+      {file.media === 'film' && (
+        <ChooseFile
+          label={captions ? 'Other captions' : 'Add captions (WebVTT)'}
+          accept=".vtt,text/vtt"
+          onChoose={(chosen) => send(chosen, (captionsId) => onKeep({ captionsId }))}
+        />
+      )}
+      {captions && (
+        <span className="flex items-center gap-2 text-muted">
+          Captions: {captions.name}
+          <button
+            type="button"
+            className="min-h-8 font-semibold text-ink underline"
+            onClick={() => onKeep({ captionsId: null })}
+          >
+            Leave out
+          </button>
+        </span>
+      )}
+      {sent !== null && (
+        <span role="status" className="text-muted">
+          {sent}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** @returns `send` a file of its own, whose id comes back; `replace` the bytes of this one; and how much is sent, in words */
+function useSending(fileId: string): {
+  readonly sent: string | null;
+  readonly send: (chosen: File, then: (fileId: string) => unknown) => void;
+  readonly replace: (chosen: File) => Promise<void>;
+} {
+  const client = useQueryClient();
+  const notice = useNotice();
+  const [sent, setSent] = useState<string | null>(null);
+  const failed = (error: unknown): void => notice({ words: wordsFor(error) });
+  const tell = (chosen: File) => (count: number) => setSent(`${bytes(count)} of ${bytes(chosen.size)}`);
+  const replacing = useMutation({
+    mutationFn: (uploadId: string) => call(routes.replaceFile, { params: { fileId }, body: { uploadId } }),
+    onSuccess: () => notice({ words: 'Replaced. The code stays the same.' }),
+    onError: failed,
+    onSettled: () => client.invalidateQueries(),
+  });
+  const send = (chosen: File, then: (fileId: string) => unknown): void => {
+    const sending = sendFile(chosen, chosen.name, tell(chosen), () => setSent('Being prepared…'));
+    sending.done
+      .then((made) => then(made.id))
+      .catch(failed)
+      .finally(() => setSent(null));
+  };
+  /** The same address gets other bytes, so the upload itself is what is handed over. */
+  const replace = async (chosen: File): Promise<void> => {
+    try {
+      replacing.mutate(await sendOnly(chosen, tell(chosen)));
+    } catch (error) {
+      failed(error);
+    } finally {
+      setSent(null);
+    }
+  };
+  return { sent, send, replace };
 }

@@ -52,28 +52,13 @@ export function PictureOrder({
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
   const shown = rows ?? pictures.map((picture, index): Row => ({ ...picture, key: String(index) }));
-  const edit = (key: string, more: Partial<Row>): void =>
-    setRows(shown.map((row) => (row.key === key ? { ...row, ...more } : row)));
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const keys = shown.map(({ key }) => key);
-  const onDragEnd = ({ active, over }: DragEndEvent): void => {
-    if (over) setRows(arrayMove([...shown], keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));
-  };
   const added = uploads.items.flatMap(({ key, file }): Row[] =>
     file?.media === 'picture' ? [{ key: `new ${key}`, file, caption: '', alternative: '' }] : [],
   );
   const busy = uploads.items.some(({ state }) => state !== 'done' && state !== 'failed');
-  const keep = (): void => {
-    const all = [...shown, ...added].map(({ file, caption, alternative }): KeptPicture => ({
-      fileId: file.id,
-      caption,
-      alternative,
-    }));
+  const keep = (): void =>
     change.mutate(
-      { version: material.version, kept: { kind: 'picture-set', pictures: all } },
+      { version: material.version, kept: { kind: 'picture-set', pictures: [...shown, ...added].map(toKept) } },
       {
         onSuccess: () => {
           uploads.clear();
@@ -82,30 +67,9 @@ export function PictureOrder({
         onError: (error) => notice({ words: wordsFor(error) }),
       },
     );
-  };
   return (
     <>
-      <DndContext
-        accessibility={{ announcements: announcements(keys) }}
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        modifiers={[restrictToVerticalAxis]}
-        onDragEnd={onDragEnd}
-      >
-        <SortableContext items={keys} strategy={verticalListSortingStrategy}>
-          <ul aria-label="Pictures" className="m-0 mt-1 list-none p-0">
-            {shown.map((row, index) => (
-              <PictureRow
-                key={row.key}
-                row={row}
-                position={index + 1}
-                onEdit={(more) => edit(row.key, more)}
-                onRemove={shown.length > 1 ? () => setRows(shown.filter(({ key }) => key !== row.key)) : null}
-              />
-            ))}
-          </ul>
-        </SortableContext>
-      </DndContext>
+      <SortedPictures rows={shown} onChange={setRows} />
       {uploads.items.length > 0 && <UploadList uploads={uploads} />}
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <ChooseFiles label="More pictures" multiple accept="image/*" onChoose={uploads.add} />
@@ -116,6 +80,52 @@ export function PictureOrder({
         )}
       </div>
     </>
+  );
+}
+
+function toKept({ file, caption, alternative }: Row): KeptPicture {
+  return { fileId: file.id, caption, alternative };
+}
+
+function SortedPictures({
+  rows,
+  onChange,
+}: {
+  readonly rows: readonly Row[];
+  readonly onChange: (rows: readonly Row[]) => void;
+}): ReactElement {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const keys = rows.map(({ key }) => key);
+  const edit = (key: string, more: Partial<Row>): void =>
+    onChange(rows.map((row) => (row.key === key ? { ...row, ...more } : row)));
+  const onDragEnd = ({ active, over }: DragEndEvent): void => {
+    if (over) onChange(arrayMove([...rows], keys.indexOf(String(active.id)), keys.indexOf(String(over.id))));
+  };
+  return (
+    <DndContext
+      accessibility={{ announcements: announcements(keys) }}
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      modifiers={[restrictToVerticalAxis]}
+      onDragEnd={onDragEnd}
+    >
+      <SortableContext items={keys} strategy={verticalListSortingStrategy}>
+        <ul aria-label="Pictures" className="m-0 mt-1 list-none p-0">
+          {rows.map((row, index) => (
+            <PictureRow
+              key={row.key}
+              row={row}
+              position={index + 1}
+              onEdit={(more) => edit(row.key, more)}
+              onRemove={rows.length > 1 ? () => onChange(rows.filter(({ key }) => key !== row.key)) : null}
+            />
+          ))}
+        </ul>
+      </SortableContext>
+    </DndContext>
   );
 }
 

@@ -2,7 +2,9 @@ import type { ServiceView } from '@hapset/contract';
 import type { ServiceDescription } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { ApiError } from '../../platform/api/problem-error.js';
+import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
+import { ChooseFile } from '../../platform/design/choose-file.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { plural } from '../../platform/wording/figures.js';
@@ -53,51 +55,18 @@ export function ImportServices({
       about="A JSON file with one description or a list of them, as exported here. docs/services.md explains what stands in one."
       onClose={onClose}
     >
-      <label className="flex min-h-11 cursor-pointer items-center justify-center rounded-small border border-dashed border-line-strong px-3 text-body font-semibold focus-within:outline-2">
-        Choose a file
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (file) void choose(file);
-          }}
-        />
-      </label>
-      {failure !== null && (
-        <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
-          {failure}
-        </p>
-      )}
+      <div>
+        <ChooseFile label="Choose a file" accept=".json,application/json" onChoose={(file) => void choose(file)} />
+      </div>
+      {failure !== null && <Alert words={failure} className="mt-3 mb-0" />}
       <ul aria-label="In the file" className="m-0 mt-3 list-none p-0">
-        {rows.map(({ description, wanted, outcome }, index) => (
-          <li key={index} className="flex items-start gap-3 border-t border-line py-2 first:border-t-0">
-            <label className="flex min-h-8 flex-1 items-start gap-2.5 text-field">
-              <input
-                type="checkbox"
-                className="mt-1 size-4 accent-ink"
-                checked={wanted}
-                disabled={outcome === 'kept'}
-                onChange={() => change(index, { wanted: !wanted })}
-              />
-              <span>
-                <strong>{description.name}</strong>
-                <span className="block text-small text-muted">
-                  {outcome !== null && outcome !== 'kept' ? (
-                    <span className="text-stop">{outcome.problem}</span>
-                  ) : known.some(({ id }) => id === description.id) ? (
-                    'takes the place of the one that is here'
-                  ) : (
-                    'is new here'
-                  )}
-                </span>
-              </span>
-            </label>
-            {outcome === 'kept' && <StateMark mark="done" words="Kept" />}
-            {outcome !== null && outcome !== 'kept' && <StateMark mark="stop" words="Not kept" />}
-          </li>
+        {rows.map((row, index) => (
+          <ServiceToImport
+            key={index}
+            row={row}
+            replaces={known.some(({ id }) => id === row.description.id)}
+            onTick={() => change(index, { wanted: !row.wanted })}
+          />
         ))}
       </ul>
       <div className="mt-4 flex justify-end gap-2">
@@ -109,6 +78,39 @@ export function ImportServices({
         )}
       </div>
     </Dialog>
+  );
+}
+
+function ServiceToImport({
+  row: { description, wanted, outcome },
+  replaces,
+  onTick,
+}: {
+  readonly row: Row;
+  readonly replaces: boolean;
+  readonly onTick: () => void;
+}): ReactElement {
+  const problem = outcome !== null && outcome !== 'kept' ? outcome.problem : null;
+  return (
+    <li className="flex items-start gap-3 border-t border-line py-2 first:border-t-0">
+      <label className="flex min-h-8 flex-1 items-start gap-2.5 text-field">
+        <input
+          type="checkbox"
+          className="mt-1 size-4 accent-ink"
+          checked={wanted}
+          disabled={outcome === 'kept'}
+          onChange={onTick}
+        />
+        <span>
+          <strong>{description.name}</strong>
+          <span className={`block text-small ${problem === null ? 'text-muted' : 'text-stop'}`}>
+            {problem ?? (replaces ? 'takes the place of the one that is here' : 'is new here')}
+          </span>
+        </span>
+      </label>
+      {outcome === 'kept' && <StateMark mark="done" words="Kept" />}
+      {problem !== null && <StateMark mark="stop" words="Not kept" />}
+    </li>
   );
 }
 

@@ -6,6 +6,7 @@ import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
 import { ApiError } from '../../platform/api/problem-error.js';
+import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -58,38 +59,9 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
     );
   return (
     <>
-      <PageHead
-        title={service?.name ?? 'Describe a service'}
-        trail={
-          <>
-            <Link to="/school" className="text-ink/80">
-              School
-            </Link>{' '}
-            ›{' '}
-            <Link to="/school/services" className="text-ink/80">
-              Services
-            </Link>
-          </>
-        }
-        actions={
-          <>
-            {service && service.problems.length === 0 && (
-              <Button onClick={() => saveServiceFile([service.description], service.id)}>Export</Button>
-            )}
-            {mayChange && (
-              <Button tone="main" type="submit" form="service-form" disabled={keep.isPending}>
-                Keep
-              </Button>
-            )}
-          </>
-        }
-      />
+      <ServiceHead service={service} saving={keep.isPending} mayChange={mayChange} />
       {service && service.problems.length > 0 && <LeftOut service={service} />}
-      {keep.isError && (
-        <p role="alert" className="mt-0 mb-3 text-body font-semibold text-stop">
-          {wordsFor(keep.error)}
-        </p>
-      )}
+      {keep.isError && <Alert words={wordsFor(keep.error)} className="mt-0 mb-3" />}
       <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_320px]">
         <form id="service-form" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
           <fieldset disabled={!mayChange} className="m-0 min-w-0 border-0 p-0">
@@ -99,6 +71,45 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
         {mayChange && <Tryout description={() => toDescription(form.getValues())} onProblems={showProblems} />}
       </div>
     </>
+  );
+}
+
+function ServiceHead({
+  service,
+  saving,
+  mayChange,
+}: {
+  readonly service: ServiceView | null;
+  readonly saving: boolean;
+  readonly mayChange: boolean;
+}): ReactElement {
+  return (
+    <PageHead
+      title={service?.name ?? 'Describe a service'}
+      trail={
+        <>
+          <Link to="/school" className="text-ink/80">
+            School
+          </Link>{' '}
+          ›{' '}
+          <Link to="/school/services" className="text-ink/80">
+            Services
+          </Link>
+        </>
+      }
+      actions={
+        <>
+          {service && service.problems.length === 0 && (
+            <Button onClick={() => saveServiceFile([service.description], service.id)}>Export</Button>
+          )}
+          {mayChange && (
+            <Button tone="main" type="submit" form="service-form" disabled={saving}>
+              Keep
+            </Button>
+          )}
+        </>
+      }
+    />
   );
 }
 

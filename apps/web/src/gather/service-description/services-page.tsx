@@ -21,7 +21,6 @@ export function ServicesPage(): ReactElement {
   const services = useQuery(servicesQuery);
   const mayChange = useSession()?.role === 'administrator';
   const [importing, setImporting] = useState(false);
-  const usable = services.data?.filter(({ problems }) => problems.length === 0) ?? [];
   return (
     <>
       <PageHead
@@ -32,48 +31,60 @@ export function ServicesPage(): ReactElement {
           </Link>
         }
         about="How Hapset tells an editor’s link from the student’s, a wall from a page, and which steps mend the sharing."
-        actions={
-          mayChange && (
-            <>
-              <Button onClick={() => setImporting(true)}>Import</Button>
-              <Button
-                disabled={usable.length === 0}
-                onClick={() =>
-                  saveServiceFile(
-                    usable.map(({ description }) => description),
-                    'services',
-                  )
-                }
-              >
-                Export all
-              </Button>
-              <Link to="/school/services/new" className={buttonClass('main')}>
-                Describe a service
-              </Link>
-            </>
-          )
-        }
+        actions={mayChange && <ServicesActions services={services.data ?? []} onImport={() => setImporting(true)} />}
       />
       {services.isPending && <Loading rows={3} label="Services are loading" />}
       {services.isError && <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />}
-      {services.data?.length === 0 && (
-        <Empty title="No services described yet">
-          Links are opened and judged without descriptions too. A description adds what only people who know a service
-          can tell: which address is the editor’s, and where the sharing is changed.
-        </Empty>
-      )}
-      {services.data && services.data.length > 0 && (
-        <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
-          {services.data.map((service) => (
-            <ServiceRow key={service.id} service={service} mayChange={mayChange} />
-          ))}
-        </ul>
-      )}
+      {services.data && <ServiceList services={services.data} mayChange={mayChange} />}
       {!mayChange && services.data && (
         <p className="mt-3 mb-0 text-small text-muted">The school’s administrator changes these.</p>
       )}
       {importing && <ImportServices known={services.data ?? []} onClose={() => setImporting(false)} />}
     </>
+  );
+}
+
+function ServicesActions({
+  services,
+  onImport,
+}: {
+  readonly services: readonly ServiceView[];
+  readonly onImport: () => void;
+}): ReactElement {
+  const usable = services.filter(({ problems }) => problems.length === 0).map(({ description }) => description);
+  return (
+    <>
+      <Button onClick={onImport}>Import</Button>
+      <Button disabled={usable.length === 0} onClick={() => saveServiceFile(usable, 'services')}>
+        Export all
+      </Button>
+      <Link to="/school/services/new" className={buttonClass('main')}>
+        Describe a service
+      </Link>
+    </>
+  );
+}
+
+function ServiceList({
+  services,
+  mayChange,
+}: {
+  readonly services: readonly ServiceView[];
+  readonly mayChange: boolean;
+}): ReactElement {
+  if (services.length === 0)
+    return (
+      <Empty title="No services described yet">
+        Links are opened and judged without descriptions too. A description adds what only people who know a service can
+        tell: which address is the editor’s, and where the sharing is changed.
+      </Empty>
+    );
+  return (
+    <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
+      {services.map((service) => (
+        <ServiceRow key={service.id} service={service} mayChange={mayChange} />
+      ))}
+    </ul>
   );
 }
 
@@ -87,12 +98,6 @@ function ServiceRow({
   const { id, name, origin, replacesInstalled, description, problems } = service;
   const removal = useServiceRemoval(service);
   const leftOut = problems.length > 0;
-  const came =
-    origin === 'installed'
-      ? 'came with the installation'
-      : replacesInstalled
-        ? 'changed by the school'
-        : 'described by the school';
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0 sm:px-5">
       <StateMark mark={leftOut ? 'stop' : 'done'} words={leftOut ? 'Left out' : 'In use'} />
@@ -100,11 +105,7 @@ function ServiceRow({
         <Link to={`/school/services/${id}`} className="text-lead font-semibold text-ink">
           {name}
         </Link>
-        <p className="m-0 text-small text-muted">
-          {leftOut
-            ? `Left out, ${came}. ${descriptionProblemSentence(problems[0] ?? { reason: 'missing', detail: '' })}`
-            : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`}
-        </p>
+        <p className="m-0 text-small text-muted">{aboutService(service)}</p>
       </div>
       {!leftOut && (
         <p className="m-0 text-small text-muted">
@@ -124,6 +125,15 @@ function ServiceRow({
       )}
     </li>
   );
+}
+
+function aboutService({ origin, replacesInstalled, description, problems }: ServiceView): string {
+  const byTheSchool = replacesInstalled ? 'changed by the school' : 'described by the school';
+  const came = origin === 'installed' ? 'came with the installation' : byTheSchool;
+  const [problem] = problems;
+  return problem
+    ? `Left out, ${came}. ${descriptionProblemSentence(problem)}`
+    : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`;
 }
 
 /** Removes the school's description at once; the notice restores it. */

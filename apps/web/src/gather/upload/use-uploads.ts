@@ -2,6 +2,7 @@
 import type { FileView } from '@hapset/contract';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { useAskBeforeLeaving } from '../../platform/leaving/use-ask-before-leaving.js';
 import { sendFile, type Sending } from './upload-file.js';
 
 const atOnce = 2;
@@ -56,14 +57,7 @@ export function useUploads(): Uploads {
     }
   }, [items, change]);
 
-  const unfinished = items.some(({ state }) => state === 'sending' || state === 'waiting');
-  useEffect(() => {
-    if (!unfinished) return;
-    const ask = (event: BeforeUnloadEvent): void => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [unfinished]);
-
+  useAskBeforeLeaving(items.some(({ state }) => state === 'sending' || state === 'waiting'));
   return useMemo(
     () => ({
       items,

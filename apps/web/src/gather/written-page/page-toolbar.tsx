@@ -44,116 +44,23 @@ export function PageToolbar({
   readonly children?: ReactNode;
 }): ReactElement {
   const [linking, setLinking] = useState(false);
-  const now = useEditorState({
-    editor,
-    selector: ({ editor: current }) => ({
-      block: ([1, 2, 3] as const).find((level) => current.isActive('heading', { level })) ?? 0,
-      look: current.getAttributes('look') as { colour?: PageColour; font?: PageFont; size?: PageSize },
-      active: Object.fromEntries(
-        ['bold', 'italic', 'underline', 'strike', 'bulletList', 'orderedList', 'blockquote', 'link', 'table'].map(
-          (name) => [name, current.isActive(name)],
-        ),
-      ),
-      align: (['center', 'right'] as const).find((textAlign) => current.isActive({ textAlign })) ?? 'left',
-      picture: current.isActive('keptPicture') ? String(current.getAttributes('keptPicture').alt ?? '') : null,
-      undo: current.can().undo(),
-      redo: current.can().redo(),
-    }),
-  });
-  const chain = () => editor.chain().focus();
-  const tool = (
-    label: string,
-    icon: IconNode,
-    run: () => unknown,
-    pressed?: boolean,
-    disabled = false,
-  ): ReactElement => <Tool label={label} icon={icon} onRun={run} pressed={pressed} disabled={disabled} />;
+  const now = useEditorNow(editor);
   return (
     <div
       role="toolbar"
       aria-label="Page tools"
       className="sticky top-0 z-20 flex flex-wrap items-center gap-x-1 gap-y-1 rounded-t-sheet border-b border-line bg-sheet px-2 py-1.5"
     >
-      <LineSelect
-        label="Paragraph"
-        value={String(now.block)}
-        choices={[
-          ['0', 'Text'],
-          ['1', 'Large heading'],
-          ['2', 'Heading'],
-          ['3', 'Small heading'],
-        ]}
-        onChoose={(value) =>
-          value === '0'
-            ? chain().setParagraph().run()
-            : chain()
-                .setHeading({ level: Number(value) as 1 | 2 | 3 })
-                .run()
-        }
-      />
-      <LineSelect
-        label="Font"
-        value={now.look.font ?? 'text'}
-        choices={Object.entries(fontWords)}
-        onChoose={(font) =>
-          chain()
-            .setLook({ font: font === 'text' ? null : (font as PageFont) })
-            .run()
-        }
-      />
-      <LineSelect
-        label="Size"
-        value={now.look.size ?? ''}
-        choices={[['', 'Usual'], ...Object.entries(sizeWords)]}
-        onChoose={(size) =>
-          chain()
-            .setLook({ size: size === '' ? null : (size as PageSize) })
-            .run()
-        }
-      />
-      <LineSelect
-        label="Colour"
-        value={now.look.colour ?? 'ink'}
-        choices={Object.keys(palette.colours).map((colour) => [colour, colourWords[colour as PageColour]])}
-        onChoose={(colour) =>
-          chain()
-            .setLook({ colour: colour === 'ink' ? null : (colour as PageColour) })
-            .run()
-        }
-      />
+      <LetterTools editor={editor} now={now} />
       <Gap />
-      {tool('Bold', Bold, () => chain().toggleBold().run(), now.active.bold)}
-      {tool('Italic', Italic, () => chain().toggleItalic().run(), now.active.italic)}
-      {tool('Underline', Underline, () => chain().toggleUnderline().run(), now.active.underline)}
-      {tool('Strike through', Strikethrough, () => chain().toggleStrike().run(), now.active.strike)}
-      {tool('Link', Link2, () => setLinking(true), now.active.link)}
+      <MarkTools editor={editor} now={now} onLink={() => setLinking(true)} />
       <Gap />
-      {tool('Bullet list', List, () => chain().toggleBulletList().run(), now.active.bulletList)}
-      {tool('Numbered list', ListOrdered, () => chain().toggleOrderedList().run(), now.active.orderedList)}
-      {tool('Quotation', Quote, () => chain().toggleBlockquote().run(), now.active.blockquote)}
-      {tool('Line across', Minus, () => chain().setHorizontalRule().run())}
-      {tool(
-        now.active.table ? 'Remove the table' : 'Table',
-        Table,
-        () =>
-          now.active.table
-            ? chain().deleteTable().run()
-            : chain().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run(),
-        now.active.table,
-      )}
-      {now.active.table && (
-        <>
-          <Word onRun={() => chain().addRowAfter().run()}>Row</Word>
-          <Word onRun={() => chain().addColumnAfter().run()}>Column</Word>
-        </>
-      )}
+      <BlockTools editor={editor} now={now} />
       <Gap />
-      {tool('Left', AlignLeft, () => chain().setTextAlign('left').run(), now.align === 'left')}
-      {tool('Centred', AlignCenter, () => chain().setTextAlign('center').run(), now.align === 'center')}
-      {tool('Right', AlignRight, () => chain().setTextAlign('right').run(), now.align === 'right')}
+      <AlignTools editor={editor} now={now} />
       <Gap />
-      {tool('Undo', Undo2, () => chain().undo().run(), undefined, !now.undo)}
-      {tool('Redo', Redo2, () => chain().redo().run(), undefined, !now.redo)}
+      <Tool label="Undo" icon={Undo2} onRun={() => editor.chain().focus().undo().run()} disabled={!now.undo} />
+      <Tool label="Redo" icon={Redo2} onRun={() => editor.chain().focus().redo().run()} disabled={!now.redo} />
       {children}
       {now.picture !== null && (
         <label className="flex w-full items-center gap-2 border-t border-line px-1 pt-1.5 text-row">
@@ -171,18 +78,177 @@ export function PageToolbar({
   );
 }
 
+interface EditorNow {
+  readonly block: 0 | 1 | 2 | 3;
+  readonly look: { readonly colour?: PageColour; readonly font?: PageFont; readonly size?: PageSize };
+  /** By the editor's own name of a mark or a block. */
+  readonly active: Readonly<Record<string, boolean>>;
+  readonly align: 'left' | 'center' | 'right';
+  /** What the selected picture says instead of itself; null where none is selected. */
+  readonly picture: string | null;
+  readonly undo: boolean;
+  readonly redo: boolean;
+}
+
+/** What holds where the cursor is. */
+function useEditorNow(editor: Editor): EditorNow {
+  return useEditorState({
+    editor,
+    selector: ({ editor: current }) => ({
+      block: ([1, 2, 3] as const).find((level) => current.isActive('heading', { level })) ?? 0,
+      look: current.getAttributes('look'),
+      active: Object.fromEntries(
+        ['bold', 'italic', 'underline', 'strike', 'bulletList', 'orderedList', 'blockquote', 'link', 'table'].map(
+          (name) => [name, current.isActive(name)],
+        ),
+      ),
+      align: (['center', 'right'] as const).find((textAlign) => current.isActive({ textAlign })) ?? 'left',
+      picture: current.isActive('keptPicture') ? String(current.getAttributes('keptPicture').alt ?? '') : null,
+      undo: current.can().undo(),
+      redo: current.can().redo(),
+    }),
+  });
+}
+
+interface ToolsProps {
+  readonly editor: Editor;
+  readonly now: EditorNow;
+}
+
+/** What a paragraph is, and how its letters look. */
+function LetterTools({ editor, now: { block, look } }: ToolsProps): ReactElement {
+  const chain = () => editor.chain().focus();
+  const setBlock = (level: string): void => {
+    if (level === '0') chain().setParagraph().run();
+    else
+      chain()
+        .setHeading({ level: Number(level) as 1 | 2 | 3 })
+        .run();
+  };
+  const setLook = (part: Parameters<ReturnType<typeof chain>['setLook']>[0]): void => void chain().setLook(part).run();
+  return (
+    <>
+      <LineSelect
+        label="Paragraph"
+        value={String(block)}
+        choices={[
+          ['0', 'Text'],
+          ['1', 'Large heading'],
+          ['2', 'Heading'],
+          ['3', 'Small heading'],
+        ]}
+        onChoose={setBlock}
+      />
+      <LineSelect
+        label="Font"
+        value={look.font ?? 'text'}
+        choices={Object.entries(fontWords)}
+        onChoose={(font) => setLook({ font: font === 'text' ? null : (font as PageFont) })}
+      />
+      <LineSelect
+        label="Size"
+        value={look.size ?? ''}
+        choices={[['', 'Usual'], ...Object.entries(sizeWords)]}
+        onChoose={(size) => setLook({ size: size === '' ? null : (size as PageSize) })}
+      />
+      <LineSelect
+        label="Colour"
+        value={look.colour ?? 'ink'}
+        choices={Object.keys(palette.colours).map((colour) => [colour, colourWords[colour as PageColour]])}
+        onChoose={(colour) => setLook({ colour: colour === 'ink' ? null : (colour as PageColour) })}
+      />
+    </>
+  );
+}
+
+function MarkTools({ editor, now: { active }, onLink }: ToolsProps & { readonly onLink: () => void }): ReactElement {
+  const chain = () => editor.chain().focus();
+  return (
+    <>
+      <Tool label="Bold" icon={Bold} onRun={() => chain().toggleBold().run()} pressed={active.bold} />
+      <Tool label="Italic" icon={Italic} onRun={() => chain().toggleItalic().run()} pressed={active.italic} />
+      <Tool
+        label="Underline"
+        icon={Underline}
+        onRun={() => chain().toggleUnderline().run()}
+        pressed={active.underline}
+      />
+      <Tool
+        label="Strike through"
+        icon={Strikethrough}
+        onRun={() => chain().toggleStrike().run()}
+        pressed={active.strike}
+      />
+      <Tool label="Link" icon={Link2} onRun={onLink} pressed={active.link} />
+    </>
+  );
+}
+
+function BlockTools({ editor, now: { active } }: ToolsProps): ReactElement {
+  const chain = () => editor.chain().focus();
+  const table = (): unknown =>
+    active.table ? chain().deleteTable().run() : chain().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run();
+  return (
+    <>
+      <Tool
+        label="Bullet list"
+        icon={List}
+        onRun={() => chain().toggleBulletList().run()}
+        pressed={active.bulletList}
+      />
+      <Tool
+        label="Numbered list"
+        icon={ListOrdered}
+        onRun={() => chain().toggleOrderedList().run()}
+        pressed={active.orderedList}
+      />
+      <Tool label="Quotation" icon={Quote} onRun={() => chain().toggleBlockquote().run()} pressed={active.blockquote} />
+      <Tool label="Line across" icon={Minus} onRun={() => chain().setHorizontalRule().run()} />
+      <Tool label={active.table ? 'Remove the table' : 'Table'} icon={Table} onRun={table} pressed={active.table} />
+      {active.table && (
+        <>
+          <Word onRun={() => chain().addRowAfter().run()}>Row</Word>
+          <Word onRun={() => chain().addColumnAfter().run()}>Column</Word>
+        </>
+      )}
+    </>
+  );
+}
+
+const alignTools = [
+  ['left', 'Left', AlignLeft],
+  ['center', 'Centred', AlignCenter],
+  ['right', 'Right', AlignRight],
+] as const;
+
+function AlignTools({ editor, now: { align } }: ToolsProps): ReactElement {
+  return (
+    <>
+      {alignTools.map(([side, label, icon]) => (
+        <Tool
+          key={side}
+          label={label}
+          icon={icon}
+          onRun={() => editor.chain().focus().setTextAlign(side).run()}
+          pressed={align === side}
+        />
+      ))}
+    </>
+  );
+}
+
 function Tool({
   label,
   icon,
   onRun,
   pressed,
-  disabled,
+  disabled = false,
 }: {
   readonly label: string;
   readonly icon: IconNode;
   readonly onRun: () => unknown;
   readonly pressed?: boolean | undefined;
-  readonly disabled: boolean;
+  readonly disabled?: boolean;
 }): ReactElement {
   return (
     <button

@@ -2,14 +2,14 @@
  * Keeps a page while it is written: a moment after the last letter, one saving at a time. When somebody else saved
  * meanwhile, nothing is thrown away: both stand to choose, and the other one is kept as an earlier page.
  */
-import { routes, type WrittenPageView } from '@hapset/contract';
+import type { WrittenPageView } from '@hapset/contract';
 import type { PageDocument } from '@hapset/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { call } from '../../platform/api/client.js';
-import { ApiError } from '../../platform/api/problem-error.js';
-import { materialKeys } from '../material/material.keys.js';
+import { useAskBeforeLeaving } from '../../platform/leaving/use-ask-before-leaving.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { materialKeys } from '../material/material.keys.js';
+import { PageConflict, PageSaver } from './page-saver.js';
 
 const quietMs = 800;
 
@@ -32,47 +32,26 @@ export interface Autosave {
 }
 
 export function useAutosave({ materialId, version, document }: WrittenPageView): Autosave {
-  const client = useQueryClient();
   const [state, setState] = useState<SaveState>({ is: 'kept' });
-  const known = useRef({ version, document });
+  const saver = useSaver(materialId, version, document);
   const latest = useRef<PageDocument>(document);
-  const over = useRef(false);
   const saving = useRef<Promise<unknown>>(Promise.resolve());
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
 
-  const put = useCallback(
-    async (wanted: PageDocument, atVersion: number, overOthers: boolean): Promise<void> => {
-      const saved = await call(routes.saveWrittenPage, {
-        params: { materialId },
-        body: { version: atVersion, document: wanted, over: overOthers },
-      });
-      known.current = { version: saved.version, document: saved.document };
-      over.current = false;
-      // Wherever the page is shown, it is asked for again: also when it was left before this came back.
-      void client.invalidateQueries({ queryKey: materialKeys.all });
-    },
-    [client, materialId],
-  );
-
-  const save = useCallback(async (): Promise<void> => {
+  const saveLatest = useCallback(async (): Promise<void> => {
     const wanted = latest.current;
     setState({ is: 'keeping' });
     try {
-      await put(wanted, known.current.version, over.current).catch(async (error: unknown) => {
-        if (!(error instanceof ApiError) || error.reason !== 'stale') throw error;
-        const other = await call(routes.writtenPage, { params: { materialId } });
-        // Only its title was changed: nothing stands against this saving.
-        if (JSON.stringify(other.document) === JSON.stringify(known.current.document))
-          return put(wanted, other.version, over.current);
-        throw new Conflict(other);
-      });
+      await saver.save(wanted);
       setState(latest.current === wanted ? { is: 'kept' } : { is: 'dirty' });
     } catch (error) {
       setState(
-        error instanceof Conflict ? { is: 'conflict', other: error.other } : { is: 'failed', words: wordsFor(error) },
+        error instanceof PageConflict
+          ? { is: 'conflict', other: error.other }
+          : { is: 'failed', words: wordsFor(error) },
       );
     }
-  }, [materialId, put]);
+  }, [saver]);
 
   const changed = useCallback(
     (written: PageDocument): void => {
@@ -80,55 +59,48 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
       setState((before) => (before.is === 'conflict' ? before : { is: 'dirty' }));
       clearTimeout(timer.current);
       timer.current = setTimeout(() => {
-        saving.current = saving.current.then(save);
+        saving.current = saving.current.then(saveLatest);
       }, quietMs);
     },
-    [save],
+    [saveLatest],
   );
 
   const choose = useCallback(
     async (choice: 'mine' | 'other'): Promise<PageDocument> => {
       clearTimeout(timer.current);
       await saving.current;
-      const other = await call(routes.writtenPage, { params: { materialId } });
-      await put(latest.current, other.version, true);
-      // Taking the other one back keeps mine as an earlier page too.
-      if (choice === 'other') await put(other.document, known.current.version, true);
-      latest.current = known.current.document;
+      await saver.settle(latest.current, choice);
+      latest.current = saver.document;
       setState({ is: 'kept' });
-      return known.current.document;
+      return saver.document;
     },
-    [materialId, put],
+    [saver],
   );
 
-  const busy = state.is !== 'kept';
-  useEffect(() => {
-    if (!busy) return;
-    const ask = (event: BeforeUnloadEvent): void => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [busy]);
+  useAskBeforeLeaving(state.is !== 'kept');
   // Left within the application: what was not kept yet is sent at once.
   useEffect(
     () => () => {
       clearTimeout(timer.current);
-      if (latest.current !== known.current.document)
-        void saving.current.then(() => put(latest.current, known.current.version, over.current)).catch(() => undefined);
+      if (latest.current !== saver.document)
+        void saving.current.then(() => saver.save(latest.current)).catch(() => undefined);
     },
-    [put],
+    [saver],
   );
 
   return {
     state,
     changed,
     choose,
-    moved: useCallback((next: number) => void (known.current = { ...known.current, version: next }), []),
-    keepBefore: useCallback(() => void (over.current = true), []),
+    moved: useCallback((next: number) => saver.moved(next), [saver]),
+    keepBefore: useCallback(() => saver.keepBefore(), [saver]),
   };
 }
 
-class Conflict extends Error {
-  constructor(readonly other: WrittenPageView) {
-    super('saved from another place meanwhile');
-  }
+/** Wherever the page is shown, it is asked for again once it was saved: also when it was left before an answer came back. */
+function useSaver(materialId: string, version: number, document: PageDocument): PageSaver {
+  const client = useQueryClient();
+  const onSaved = (): void => void client.invalidateQueries({ queryKey: materialKeys.all });
+  const [saver] = useState(() => new PageSaver(materialId, { version, document }, onSaved));
+  return saver;
 }

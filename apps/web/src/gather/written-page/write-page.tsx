@@ -2,8 +2,8 @@
 import { routes, type FileView, type WrittenPageView } from '@hapset/contract';
 import type { PageDocument } from '@hapset/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { EditorContent, useEditor, type JSONContent } from '@tiptap/react';
-import { useEffect, useMemo, useRef, useState, type ReactElement } from 'react';
+import { EditorContent, useEditor, type Editor, type JSONContent } from '@tiptap/react';
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import { call } from '../../platform/api/client.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
@@ -11,13 +11,13 @@ import { ChooseFiles } from '../../platform/design/choose-file.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { UploadList } from '../upload/upload-list.js';
-import { useUploads } from '../upload/use-uploads.js';
+import { useUploads, type Uploads } from '../upload/use-uploads.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { EarlierPages } from './earlier-pages.js';
 import './editor.css';
 import { pageExtensions, type KnownFile } from './page-extensions.js';
 import { PageToolbar } from './page-toolbar.js';
-import { useAutosave, type SaveState } from './use-autosave.js';
+import { useAutosave, type Autosave, type SaveState } from './use-autosave.js';
 
 export function WritePage(): ReactElement {
   const { materialId = '' } = useParams();
@@ -36,56 +36,11 @@ export function WritePage(): ReactElement {
 
 function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
   const client = useQueryClient();
-  const notice = useNotice();
   const autosave = useAutosave(page);
   const [earlierShown, setEarlierShown] = useState(false);
-  // Grows as files are added; the editor's extensions hold on to this one.
-  const [files] = useState(() => new Map<string, KnownFile>(page.files.map((file) => [file.id, file])));
-  const extensions = useMemo(() => pageExtensions((fileId) => files.get(fileId) ?? null), [files]);
-  const editor = useEditor({
-    extensions,
-    content: toContent(page.document),
-    onUpdate: ({ editor: current }) => autosave.changed(current.getJSON() as PageDocument),
-    editorProps: {
-      attributes: { class: 'written-page', role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'The page' },
-    },
-  });
-  const uploads = useUploads();
-  useInsertWhenKept(uploads, (file) => {
-    files.set(file.id, file);
-    // Behind what is selected: a picture that is selected stays.
-    const behind = editor.state.selection.to;
-    if (file.media === 'picture')
-      editor
-        .chain()
-        .focus()
-        .insertContentAt(behind, { type: 'keptPicture', attrs: { fileId: file.id, alt: '' } })
-        .run();
-    else if (file.media === 'sound' || file.media === 'film')
-      editor
-        .chain()
-        .focus()
-        .insertContentAt(behind, { type: 'keptMedia', attrs: { fileId: file.id, media: file.media } })
-        .run();
-    else
-      editor
-        .chain()
-        .focus()
-        .insertContentAt(behind, {
-          type: 'text',
-          text: file.name,
-          marks: [{ type: 'link', attrs: { href: new URL(file.address, window.location.href).href } }],
-        })
-        .run();
-  });
+  const { editor, uploads } = usePageEditor(page, autosave);
   // What other pages know of it is old when one comes back to them.
   useEffect(() => () => void client.invalidateQueries(), [client]);
-  const choose = (choice: 'mine' | 'other'): void => {
-    autosave
-      .choose(choice)
-      .then((document) => choice === 'other' && editor.commands.setContent(toContent(document), { emitUpdate: false }))
-      .catch((error: unknown) => notice({ words: wordsFor(error) }));
-  };
   return (
     <>
       <header className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -104,38 +59,12 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
         </Link>
       </header>
       {autosave.state.is === 'conflict' && (
-        <div
-          role="alert"
-          className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-body"
-        >
-          <span className="min-w-60 flex-1">
-            This page was changed somewhere else meanwhile. Choose one; the other is kept under Earlier pages.
-          </span>
-          <Button onClick={() => choose('other')}>Take the other one</Button>
-          <Button onClick={() => choose('mine')}>Keep this one</Button>
-        </div>
+        <ConflictChoice
+          autosave={autosave}
+          onOther={(document) => editor.commands.setContent(toContent(document), { emitUpdate: false })}
+        />
       )}
-      <div
-        className="rounded-sheet border border-line bg-sheet"
-        onDrop={(event) => {
-          if (event.dataTransfer.files.length === 0) return;
-          event.preventDefault();
-          uploads.add([...event.dataTransfer.files]);
-        }}
-        onPaste={(event) => {
-          if (event.clipboardData.files.length === 0) return;
-          event.preventDefault();
-          uploads.add([...event.clipboardData.files]);
-        }}
-      >
-        <PageToolbar editor={editor}>
-          <span className="ml-1">
-            <ChooseFiles label="Add a file" multiple onChoose={uploads.add} />
-          </span>
-        </PageToolbar>
-        {uploads.items.length > 0 && <UploadList uploads={uploads} />}
-        <EditorContent editor={editor} />
-      </div>
+      <PageSurface editor={editor} uploads={uploads} />
       {earlierShown && (
         <EarlierPages
           materialId={page.materialId}
@@ -151,12 +80,100 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
   );
 }
 
+/** The editor of a page, which keeps itself, and the files on their way into it. */
+function usePageEditor(
+  page: WrittenPageView,
+  autosave: Autosave,
+): { readonly editor: Editor; readonly uploads: Uploads } {
+  // Grows as files are added; the editor's extensions hold on to this one.
+  const [files] = useState(() => new Map<string, KnownFile>(page.files.map((file) => [file.id, file])));
+  const extensions = useMemo(() => pageExtensions((fileId) => files.get(fileId) ?? null), [files]);
+  const editor = useEditor({
+    extensions,
+    content: toContent(page.document),
+    onUpdate: ({ editor: current }) => autosave.changed(current.getJSON() as PageDocument),
+    editorProps: {
+      attributes: { class: 'written-page', role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'The page' },
+    },
+  });
+  const uploads = useUploads();
+  useInsertWhenKept(uploads, (file) => {
+    files.set(file.id, file);
+    // Behind what is selected: a picture that is selected stays.
+    editor.chain().focus().insertContentAt(editor.state.selection.to, contentOf(file)).run();
+  });
+  return { editor, uploads };
+}
+
+/** A picture, sound or film stands there itself; of anything else its link. */
+function contentOf({ id, name, media, address }: FileView): JSONContent {
+  if (media === 'picture') return { type: 'keptPicture', attrs: { fileId: id, alt: '' } };
+  if (media === 'sound' || media === 'film') return { type: 'keptMedia', attrs: { fileId: id, media } };
+  return {
+    type: 'text',
+    text: name,
+    marks: [{ type: 'link', attrs: { href: new URL(address, window.location.href).href } }],
+  };
+}
+
+function ConflictChoice({
+  autosave,
+  onOther,
+}: {
+  readonly autosave: Autosave;
+  readonly onOther: (document: PageDocument) => void;
+}): ReactElement {
+  const notice = useNotice();
+  const choose = (choice: 'mine' | 'other'): void => {
+    autosave
+      .choose(choice)
+      .then((document) => choice === 'other' && onOther(document))
+      .catch((error: unknown) => notice({ words: wordsFor(error) }));
+  };
+  return (
+    <div
+      role="alert"
+      className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-body"
+    >
+      <span className="min-w-60 flex-1">
+        This page was changed somewhere else meanwhile. Choose one; the other is kept under Earlier pages.
+      </span>
+      <Button onClick={() => choose('other')}>Take the other one</Button>
+      <Button onClick={() => choose('mine')}>Keep this one</Button>
+    </div>
+  );
+}
+
+/** Tools and text. Files that are dropped or pasted into it become part of the page. */
+function PageSurface({ editor, uploads }: { readonly editor: Editor; readonly uploads: Uploads }): ReactElement {
+  const take = (event: DragEvent | ClipboardEvent, files: FileList): void => {
+    if (files.length === 0) return;
+    event.preventDefault();
+    uploads.add([...files]);
+  };
+  return (
+    <div
+      className="rounded-sheet border border-line bg-sheet"
+      onDrop={(event) => take(event, event.dataTransfer.files)}
+      onPaste={(event) => take(event, event.clipboardData.files)}
+    >
+      <PageToolbar editor={editor}>
+        <span className="ml-1">
+          <ChooseFiles label="Add a file" multiple onChoose={uploads.add} />
+        </span>
+      </PageToolbar>
+      {uploads.items.length > 0 && <UploadList uploads={uploads} />}
+      <EditorContent editor={editor} />
+    </div>
+  );
+}
+
 /** The editor reads the same JSON; only its own type is wider. An empty page has a paragraph to write in. */
 function toContent(document: PageDocument): JSONContent {
   return (document.content.length === 0 ? { type: 'doc', content: [{ type: 'paragraph' }] } : document) as JSONContent;
 }
 
-function useInsertWhenKept(uploads: ReturnType<typeof useUploads>, insert: (file: FileView) => void): void {
+function useInsertWhenKept(uploads: Uploads, insert: (file: FileView) => void): void {
   const latest = useRef(insert);
   useEffect(() => {
     latest.current = insert;

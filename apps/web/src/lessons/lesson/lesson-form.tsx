@@ -28,13 +28,7 @@ interface Props {
 export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: Props): ReactElement {
   const classes = useQuery(classesQuery).data ?? [];
   const { register, handleSubmit, formState } = useForm<Fields>({
-    defaultValues: {
-      name: lesson?.name ?? '',
-      date: lesson?.date ?? '',
-      startsAt: lesson?.startsAt ?? '',
-      place: lesson?.place ?? '',
-      viewingDistanceM: String(lesson?.viewingDistanceM ?? 2),
-    },
+    defaultValues: lesson ? { ...fieldsOf(lesson), classId: undefined } : newLesson,
     // The list of classes arrives later than the form; its value is set once both are there.
     values: classes.length > 0 && lesson ? fieldsOf(lesson) : undefined,
     resetOptions: { keepDirtyValues: true },
@@ -75,15 +69,12 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
           problem={formState.errors.viewingDistanceM?.message}
         />
       </div>
-      <DialogEnd
-        failure={error === null || error === undefined ? null : wordsFor(error)}
-        send={send}
-        disabled={sending}
-        onCancel={onCancel}
-      />
+      <DialogEnd failure={error ? wordsFor(error) : null} send={send} disabled={sending} onCancel={onCancel} />
     </form>
   );
 }
+
+const newLesson: Partial<Fields> = { name: '', date: '', startsAt: '', place: '', viewingDistanceM: '2' };
 
 function fieldsOf(lesson: LessonView): Fields {
   return {

@@ -1,4 +1,4 @@
-import { fillPath, routes, type AccessCheckView, type MaterialPage } from '@hapset/contract';
+import { fillPath, routes, type AccessCheckView, type MaterialPage, type ReadinessView } from '@hapset/contract';
 import type { ReactElement, ReactNode } from 'react';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -22,33 +22,15 @@ export function OpensPart({
 }): ReactElement {
   const { readiness, check, material } = page;
   const { opens } = readiness;
-  if (opens.inTheCode) {
-    return (
-      <div id="opens">
-        <Panel
-          mark={<StateMark mark="done" words="Opens: done" />}
-          title="Opens for anyone"
-          aside="the words are in the code; no network, no account"
-        />
-      </div>
-    );
-  }
+  if (opens.inTheCode) return <InTheCode />;
   const done = check?.state === 'done' ? check : null;
-  const title = done?.verdict
-    ? verdictWords[done.verdict].heading
-    : opens.opening
-      ? 'Opening it as a student…'
-      : 'Not opened yet';
-  const opened = opens.checkedAt
-    ? `opened as a student ${ago(opens.checkedAt)}${opens.stale ? ', too long ago to rely on' : ''}`
-    : '';
-  const aside = opens.opening ? (done ? 'opening again…' : '') : opened;
+  const title = titleOf(done, opens.opening);
   return (
     <div id="opens" aria-live="polite">
       <Panel
         mark={<StateMark mark={opens.state} words={`Opens: ${title}`} />}
         title={title}
-        aside={aside}
+        aside={asideOf(opens, done !== null)}
         action={
           <Button onClick={onOpen} disabled={opens.opening}>
             {done ? 'Open again' : 'Open as a student'}
@@ -67,6 +49,29 @@ export function OpensPart({
       </Panel>
     </div>
   );
+}
+
+function InTheCode(): ReactElement {
+  return (
+    <div id="opens">
+      <Panel
+        mark={<StateMark mark="done" words="Opens: done" />}
+        title="Opens for anyone"
+        aside="the words are in the code; no network, no account"
+      />
+    </div>
+  );
+}
+
+function titleOf(done: AccessCheckView | null, opening: boolean): string {
+  if (done?.verdict) return verdictWords[done.verdict].heading;
+  return opening ? 'Opening it as a student…' : 'Not opened yet';
+}
+
+function asideOf({ opening, checkedAt, stale }: ReadinessView['opens'], openedBefore: boolean): string {
+  if (opening) return openedBefore ? 'opening again…' : '';
+  if (!checkedAt) return '';
+  return `opened as a student ${ago(checkedAt)}${stale ? ', too long ago to rely on' : ''}`;
 }
 
 const reasonsShown = 3;

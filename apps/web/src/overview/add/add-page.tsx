@@ -136,19 +136,7 @@ function KindChooser({
   };
   return (
     <Panel title="In the code itself" aside="needs no network and no page">
-      <div className="flex flex-wrap gap-2" role="group" aria-label="Kind">
-        {(['message', ...contentKinds] as const).map((choice) => (
-          <button
-            key={choice}
-            type="button"
-            aria-pressed={choice === kind}
-            onClick={() => setKind(choice === kind ? null : choice)}
-            className={`flex min-h-10 items-center gap-2 rounded-small border px-3.5 text-body font-semibold ${choice === kind ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
-          >
-            <KindIcon kind={choice} size={16} /> {kindWords[choice]}
-          </button>
-        ))}
-      </div>
+      <KindButtons kind={kind} onChoose={setKind} />
       {kind === 'message' && (
         <div className="mt-4 border-t border-line pt-4">
           <MessageForm
@@ -177,6 +165,30 @@ function KindChooser({
         </div>
       )}
     </Panel>
+  );
+}
+
+function KindButtons({
+  kind,
+  onChoose,
+}: {
+  readonly kind: ContentKind | 'message' | null;
+  readonly onChoose: (kind: ContentKind | 'message' | null) => void;
+}): ReactElement {
+  return (
+    <div className="flex flex-wrap gap-2" role="group" aria-label="Kind">
+      {(['message', ...contentKinds] as const).map((choice) => (
+        <button
+          key={choice}
+          type="button"
+          aria-pressed={choice === kind}
+          onClick={() => onChoose(choice === kind ? null : choice)}
+          className={`flex min-h-10 items-center gap-2 rounded-small border px-3.5 text-body font-semibold ${choice === kind ? 'border-marker-line bg-marker-soft' : 'border-line-strong bg-sheet hover:border-ink'}`}
+        >
+          <KindIcon kind={choice} size={16} /> {kindWords[choice]}
+        </button>
+      ))}
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 /** A look is designed on its own, or on the code for which it is meant. */
-import { useQuery } from '@tanstack/react-query';
+import type { MaterialPage } from '@hapset/contract';
+import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useMemo, type ReactElement } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { looksQuery } from '../../code/look/look.queries.js';
@@ -14,10 +15,7 @@ import { LookEditor } from './look-editor.js';
 export function LookEditorPage(): ReactElement {
   const { lookId = 'new' } = useParams();
   const [search] = useSearchParams();
-  const [stationId, materialId] = [search.get('station'), search.get('material')];
-  const place = stationId !== null ? { stationId } : { materialId: materialId ?? '' };
-  const onCode = stationId !== null || materialId !== null;
-  const page = useQuery({ ...materialPageQuery(place), enabled: onCode });
+  const { page, onCode } = useCodeOf(search);
   const looks = useQuery(looksQuery);
   const devices = useDevicesOf(null);
   const sample = useMemo(() => (page.data ? sampleOf(page.data) : usualSample(devices)), [page.data, devices]);
@@ -42,4 +40,12 @@ export function LookEditorPage(): ReactElement {
       from={from}
     />
   );
+}
+
+/** The code that it is designed on, where the address names one. */
+function useCodeOf(search: URLSearchParams): { readonly page: UseQueryResult<MaterialPage>; readonly onCode: boolean } {
+  const [stationId, materialId] = [search.get('station'), search.get('material')];
+  const onCode = stationId !== null || materialId !== null;
+  const place = stationId !== null ? { stationId } : { materialId: materialId ?? '' };
+  return { page: useQuery({ ...materialPageQuery(place), enabled: onCode }), onCode };
 }

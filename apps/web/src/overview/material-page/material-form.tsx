@@ -1,7 +1,7 @@
 import { limits, type ChangeMaterial, type DeviceView, type MaterialView } from '@hapset/contract';
 import { linkKinds, readTags, repairLink, type MaterialKind } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { useForm, useWatch, type Control } from 'react-hook-form';
+import { useForm, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
 import { DialogEnd } from '../../platform/design/dialog.js';
 import { LiveCode } from '../../code/symbol/live-code.js';
@@ -29,17 +29,10 @@ interface Props {
 
 /** Title, link or words, kind and instruction; only what was touched is sent. */
 export function MaterialForm({ material, devices, sending, failure, onSend, onCancel }: Props): ReactElement {
-  const { register, handleSubmit, formState, control } = useForm<Fields>({
-    defaultValues: {
-      title: material.title,
-      link: material.link ?? '',
-      words: material.words ?? '',
-      kind: material.kind,
-      instruction: material.instruction,
-      tags: material.tags.join(', '),
-      shownUntil: material.shownUntil ?? '',
-    },
+  const form = useForm<Fields>({
+    defaultValues: fieldsOf(material),
   });
+  const { register, handleSubmit, formState } = form;
   const { dirtyFields: touched, errors } = formState;
   const send = (fields: Fields): void =>
     onSend({
@@ -51,7 +44,6 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
       ...(touched.link && { link: repairLink(fields.link).link }),
       ...(touched.words && { words: fields.words }),
     });
-  const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
   return (
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
       <TextField
@@ -60,31 +52,8 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
         {...register('title', needed)}
         problem={errors.title?.message}
       />
-      {material.link !== null && (
-        <>
-          <TextArea
-            label="Link"
-            rows={2}
-            maxLength={limits.linkLength}
-            hint="A new link is another code: what is on the wall would have to be printed again."
-            {...register('link', needed)}
-            problem={errors.link?.message}
-          />
-          <ChoiceField choices={linkKinds} words={kindWords} label="Kind" {...register('kind')} />
-        </>
-      )}
-      {material.words !== null && (
-        <div className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]">
-          <TextArea
-            label="Words in the code"
-            rows={7}
-            maxLength={limits.wordsLength}
-            {...register('words', needed)}
-            problem={errors.words?.message}
-          />
-          <LiveWords control={control} devices={devices} />
-        </div>
-      )}
+      {material.link !== null && <LinkFields form={form} />}
+      {material.words !== null && <WordsFields form={form} devices={devices} />}
       <TextField
         label="What students should do"
         hint="Printed under the code."
@@ -108,6 +77,58 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
         onCancel={onCancel}
       />
     </form>
+  );
+}
+
+const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
+
+function fieldsOf(material: MaterialView): Fields {
+  return {
+    title: material.title,
+    link: material.link ?? '',
+    words: material.words ?? '',
+    kind: material.kind,
+    instruction: material.instruction,
+    tags: material.tags.join(', '),
+    shownUntil: material.shownUntil ?? '',
+  };
+}
+
+interface PartProps {
+  readonly form: UseFormReturn<Fields>;
+}
+
+function LinkFields({ form: { register, formState } }: PartProps): ReactElement {
+  return (
+    <>
+      <TextArea
+        label="Link"
+        rows={2}
+        maxLength={limits.linkLength}
+        hint="A new link is another code: what is on the wall would have to be printed again."
+        {...register('link', needed)}
+        problem={formState.errors.link?.message}
+      />
+      <ChoiceField choices={linkKinds} words={kindWords} label="Kind" {...register('kind')} />
+    </>
+  );
+}
+
+function WordsFields({
+  form: { register, formState, control },
+  devices,
+}: PartProps & Pick<Props, 'devices'>): ReactElement {
+  return (
+    <div className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]">
+      <TextArea
+        label="Words in the code"
+        rows={7}
+        maxLength={limits.wordsLength}
+        {...register('words', needed)}
+        problem={formState.errors.words?.message}
+      />
+      <LiveWords control={control} devices={devices} />
+    </div>
   );
 }
 

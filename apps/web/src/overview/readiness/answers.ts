@@ -15,37 +15,31 @@ export interface AnswerWords {
   readonly mends: boolean;
 }
 
-export function opensWords({
-  state,
-  opening,
-  verdict,
-  stale,
-  steps,
-  inTheCode,
-  closed,
-}: ReadinessView['opens']): AnswerWords {
+export function opensWords(opens: ReadinessView['opens']): AnswerWords {
+  const { state, opening, verdict, steps, inTheCode, closed } = opens;
   if (inTheCode) return { mark: 'done', title: 'In the code', figure: 'needs no network', mends: false };
-  if (verdict === null)
-    return {
-      mark: 'not-yet',
-      title: opening ? 'Opening…' : 'Not opened yet',
-      figure: opening ? 'as a student' : '',
-      mends: false,
-    };
+  if (verdict === null) return notOpenedWords(opening);
   if (closed)
     return { mark: state, title: 'Closed by hours', figure: 'Its short link does not open then', mends: false };
-  const again = opening ? 'opening again…' : '';
-  if (verdict === 'open')
-    return {
-      mark: state,
-      title: verdictWords.open.short,
-      figure: again || (stale ? 'opened too long ago' : 'without signing in'),
-      mends: false,
-    };
-  if (state === 'done')
-    return { mark: state, title: verdictWords[verdict].short, figure: again || 'this class has them', mends: false };
-  const mend = steps === 1 ? 'One step mends it' : `${countWord(steps)} steps mend it`;
-  return { mark: state, title: verdictWords[verdict].short, figure: again || mend, mends: again === '' };
+  const title = verdictWords[verdict].short;
+  if (opening) return { mark: state, title, figure: 'opening again…', mends: false };
+  if (verdict === 'open' || state === 'done') return { mark: state, title, figure: letsInFigure(opens), mends: false };
+  const figure = steps === 1 ? 'One step mends it' : `${countWord(steps)} steps mend it`;
+  return { mark: state, title, figure, mends: true };
+}
+
+function notOpenedWords(opening: boolean): AnswerWords {
+  return {
+    mark: 'not-yet',
+    title: opening ? 'Opening…' : 'Not opened yet',
+    figure: opening ? 'as a student' : '',
+    mends: false,
+  };
+}
+
+function letsInFigure({ verdict, stale }: ReadinessView['opens']): string {
+  if (verdict !== 'open') return 'this class has them';
+  return stale ? 'opened too long ago' : 'without signing in';
 }
 
 /** @param kind names what the code holds where it holds no link */
@@ -70,10 +64,8 @@ export function carriesWords(
   };
 }
 
-export function readsWords(
-  { state, leastReachM, distanceM, devices, fallShort, look }: ReadinessView['reads'],
-  rehearsing = false,
-): AnswerWords {
+export function readsWords(reads: ReadinessView['reads'], rehearsing = false): AnswerWords {
+  const { state, leastReachM, look } = reads;
   const [worst] = look;
   if (worst && standing(look).state === 'stop')
     return { mark: state, title: 'Look fails', figure: lookReasonWords[worst].short, mends: false };
@@ -81,16 +73,20 @@ export function readsWords(
     return {
       mark: 'not-yet',
       title: rehearsing ? 'Rehearsing…' : 'Not rehearsed',
-      figure: devices === 0 ? 'no devices in the list' : '',
+      figure: reads.devices === 0 ? 'no devices in the list' : '',
       mends: false,
     };
   const title = leastReachM === 0 ? 'Not read' : metres(leastReachM);
-  if (fallShort.length === 0 && worst)
-    return { mark: state, title, figure: lookReasonWords[worst].short, mends: false };
-  if (fallShort.length === 0)
-    return { mark: state, title, figure: devices === 1 ? 'the one device' : `all ${devices} devices`, mends: false };
-  const who = fallShort.length === 1 ? `${fallShort[0] ?? ''} fall short` : `${fallShort.length} devices fall short`;
-  return { mark: state, title, figure: `${who} of ${metres(distanceM)}`, mends: false };
+  return { mark: state, title, figure: reachFigure(reads), mends: false };
+}
+
+/** Who reads it, who does not, or what about its look is to be looked at. */
+function reachFigure({ distanceM, devices, fallShort, look: [worst] }: ReadinessView['reads']): string {
+  const [first, ...others] = fallShort;
+  if (first === undefined && worst) return lookReasonWords[worst].short;
+  if (first === undefined) return devices === 1 ? 'the one device' : `all ${devices} devices`;
+  const who = others.length === 0 ? first : `${fallShort.length} devices`;
+  return `${who} fall short of ${metres(distanceM)}`;
 }
 
 export function paperWords({ state, sizeMm }: ReadinessView['paper']): AnswerWords {

@@ -1,5 +1,5 @@
-import type { ShelfRow as ShelfRowView } from '@hapset/contract';
-import { useInfiniteQuery } from '@tanstack/react-query';
+import type { ShelfPage as ShelfPageView, ShelfRow as ShelfRowView } from '@hapset/contract';
+import { useInfiniteQuery, type InfiniteData, type UseInfiniteQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
@@ -21,7 +21,7 @@ export function ShelfPage(): ReactElement {
   const shelf = useInfiniteQuery(shelfQuery(wanted, tag));
   const navigate = useNavigate();
   const create = useCreateMaterials();
-  const rows = shelf.data?.pages.flatMap((page) => page.rows) ?? [];
+  const rows = rowsOf(shelf);
   return (
     <>
       <PageHead
@@ -41,16 +41,39 @@ export function ShelfPage(): ReactElement {
       />
       <TagBar chosen={tag} onChoose={(next) => setSearch(next === null ? {} : { tag: next })} />
       <div className="mt-4">
-        {shelf.isPending && <Loading label="The shelf is loading" />}
-        {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
-        {shelf.isSuccess && rows.length === 0 && <Nothing wanted={wanted} />}
-        {rows.length > 0 && <Rows rows={rows} total={shelf.data?.pages[0]?.total ?? 0} wanted={wanted} tag={tag} />}
-        {shelf.hasNextPage && (
-          <Button className="mt-3" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
-            Show more
-          </Button>
-        )}
+        <Found shelf={shelf} wanted={wanted} tag={tag} />
       </div>
+    </>
+  );
+}
+
+type Shelf = UseInfiniteQueryResult<InfiniteData<ShelfPageView>>;
+
+function rowsOf(shelf: Shelf): readonly ShelfRowView[] {
+  return shelf.data?.pages.flatMap((page) => page.rows) ?? [];
+}
+
+function Found({
+  shelf,
+  wanted,
+  tag,
+}: {
+  readonly shelf: Shelf;
+  readonly wanted: string;
+  readonly tag: string | null;
+}): ReactElement {
+  const rows = rowsOf(shelf);
+  return (
+    <>
+      {shelf.isPending && <Loading label="The shelf is loading" />}
+      {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
+      {shelf.isSuccess && rows.length === 0 && <Nothing wanted={wanted} />}
+      {rows.length > 0 && <Rows rows={rows} total={shelf.data?.pages[0]?.total ?? 0} wanted={wanted} tag={tag} />}
+      {shelf.hasNextPage && (
+        <Button className="mt-3" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
+          Show more
+        </Button>
+      )}
     </>
   );
 }

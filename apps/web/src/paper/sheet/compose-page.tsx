@@ -1,7 +1,14 @@
 /** Sheets of many codes in one action: choose a kind, see the real pages, look at what is not right, make them. */
-import { sheetWarnings, type SheetChoices, type SheetPlaces, type SheetWarning } from '@hapset/contract';
+import {
+  sheetWarnings,
+  type BenchView,
+  type SheetChoices,
+  type SheetPlaces,
+  type SheetsPreview,
+  type SheetWarning,
+} from '@hapset/contract';
 import { plainChoices } from '@hapset/core';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ApiError } from '../../platform/api/problem-error.js';
@@ -47,32 +54,10 @@ export function ComposePage(): ReactElement {
 }
 
 function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: SheetChoices }): ReactElement {
-  const [choices, setChoices] = useState(first);
-  const [page, setPage] = useState(0);
-  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
   const [templating, setTemplating] = useState(false);
-  const lessonId = all.lessonId;
-  const bench = useQuery({ ...benchQuery(lessonId ?? ''), enabled: lessonId !== null });
-  const stations = bench.data?.rows.filter(({ code }) => code !== null) ?? [];
-  const places =
-    lessonId !== null && leftOut.length > 0
-      ? {
-          ...all,
-          lessonId: null,
-          stationIds: stations.map(({ stationId }) => stationId).filter((id) => !leftOut.includes(id)),
-        }
-      : all;
-  const request = useDeferredValue(JSON.stringify({ places, choices, page }));
-  const preview = useQuery(
-    previewQuery(JSON.parse(request) as { places: SheetPlaces; choices: SheetChoices; page: number }),
-  );
+  const composition = useComposition(all, first);
+  const { choices, change, lessonId, lessonName: name, preview, stations, leftOut, setLeftOut } = composition;
   const templates = useQuery(templatesQuery).data ?? [];
-  const change = (next: SheetChoices): void => {
-    setChoices(next);
-    // Another kind has other pages; other words on the same pages are looked at where they stand.
-    if (next.kind !== choices.kind) setPage(0);
-  };
-  const name = bench.data?.lesson.name;
   return (
     <>
       <PageHead
@@ -84,17 +69,13 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
             <Link to={`/lessons/${lessonId}`}>{name ?? 'Lesson'}</Link>
           )
         }
-        about={
-          preview.data
-            ? `${plural(preview.data.codes, 'code')} on ${plural(preview.data.pages, 'page')}. What you see is what is printed.`
-            : 'What you see is what is printed.'
-        }
+        about={aboutPages(preview.data)}
         actions={
           <MakeSheets
-            places={places}
+            places={composition.places}
             choices={choices}
             notices={preview.data?.notices ?? []}
-            disabled={preview.isPending || preview.isError || preview.data?.problem !== null}
+            disabled={preview.isPending || preview.isError || preview.data.problem !== null}
             lessonId={lessonId}
           />
         }
@@ -111,16 +92,7 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
             <CodesToPrint stations={stations} leftOut={leftOut} onChange={setLeftOut} />
           )}
         </Panel>
-        <div className="flex min-w-0 flex-col gap-4">
-          {preview.data && preview.data.notices.length > 0 && (
-            <Panel title="Look at this before you print">
-              <SheetNotices notices={preview.data.notices} lessonId={lessonId} />
-            </Panel>
-          )}
-          {preview.isPending && <Loading rows={6} label="The pages are being laid out" />}
-          {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
-          {preview.data && <PageView preview={preview.data} fresh={!preview.isPlaceholderData} onPage={setPage} />}
-        </div>
+        <Pages preview={preview} lessonId={lessonId} onPage={composition.setPage} />
       </div>
       {templating && (
         <TemplateDialog
@@ -129,11 +101,80 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
           onClose={() => setTemplating(false)}
           onKept={({ id }) => {
             setTemplating(false);
-            setChoices({ ...choices, templateId: id });
+            change({ ...choices, templateId: id });
           }}
         />
       )}
     </>
+  );
+}
+
+type Preview = UseQueryResult<SheetsPreview>;
+
+interface Composition {
+  readonly lessonId: string | null;
+  readonly lessonName: string | undefined;
+  /** Of the lesson, as far as they have a code. */
+  readonly stations: BenchView['rows'];
+  readonly leftOut: readonly string[];
+  readonly setLeftOut: (stationIds: readonly string[]) => void;
+  readonly choices: SheetChoices;
+  readonly change: (choices: SheetChoices) => void;
+  /** What is printed: all, or those that are not left out. */
+  readonly places: SheetPlaces;
+  readonly preview: Preview;
+  readonly setPage: (page: number) => void;
+}
+
+/** What is chosen, and the pages that come of it a moment later. */
+function useComposition(all: SheetPlaces, first: SheetChoices): Composition {
+  const [choices, setChoices] = useState(first);
+  const [page, setPage] = useState(0);
+  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
+  const { lessonId } = all;
+  const bench = useQuery({ ...benchQuery(lessonId ?? ''), enabled: lessonId !== null });
+  const stations = bench.data?.rows.filter(({ code }) => code !== null) ?? [];
+  const ids = stations.map(({ stationId }) => stationId).filter((id) => !leftOut.includes(id));
+  const places = lessonId !== null && leftOut.length > 0 ? { ...all, lessonId: null, stationIds: ids } : all;
+  const request = useDeferredValue(JSON.stringify({ places, choices, page }));
+  const preview = useQuery(
+    previewQuery(JSON.parse(request) as { places: SheetPlaces; choices: SheetChoices; page: number }),
+  );
+  const change = (next: SheetChoices): void => {
+    setChoices(next);
+    // Another kind has other pages; other words on the same pages are looked at where they stand.
+    if (next.kind !== choices.kind) setPage(0);
+  };
+  const lessonName = bench.data?.lesson.name;
+  return { lessonId, lessonName, stations, leftOut, setLeftOut, choices, change, places, preview, setPage };
+}
+
+function aboutPages(preview: SheetsPreview | undefined): string {
+  const seen = 'What you see is what is printed.';
+  return preview ? `${plural(preview.codes, 'code')} on ${plural(preview.pages, 'page')}. ${seen}` : seen;
+}
+
+function Pages({
+  preview,
+  lessonId,
+  onPage,
+}: {
+  readonly preview: Preview;
+  readonly lessonId: string | null;
+  readonly onPage: (page: number) => void;
+}): ReactElement {
+  const { data } = preview;
+  return (
+    <div className="flex min-w-0 flex-col gap-4">
+      {data && data.notices.length > 0 && (
+        <Panel title="Look at this before you print">
+          <SheetNotices notices={data.notices} lessonId={lessonId} />
+        </Panel>
+      )}
+      {preview.isPending && <Loading rows={6} label="The pages are being laid out" />}
+      {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
+      {data && <PageView preview={data} fresh={!preview.isPlaceholderData} onPage={onPage} />}
+    </div>
   );
 }
 

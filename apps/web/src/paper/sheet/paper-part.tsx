@@ -1,6 +1,7 @@
 import type { MaterialPage } from '@hapset/contract';
 import { paperNames, type PaperFormat } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
+import { LineSelect } from '../../platform/design/field.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
@@ -19,6 +20,13 @@ const changeWords = {
   size: 'it would be printed in another size now',
 } as const;
 
+const titles = {
+  'not-yet': 'Not on paper yet',
+  done: 'On paper',
+  'look-at': 'Printed before the change',
+  stop: 'On paper',
+} as const;
+
 /** What is on paper, and whether it still says what the code says. */
 export function PaperPart({
   page,
@@ -33,12 +41,7 @@ export function PaperPart({
   const [paper, setPaper] = useState<PaperFormat>(page.paper);
   if (!code) return null;
   const { state, changed } = readiness.paper;
-  const title = {
-    'not-yet': 'Not on paper yet',
-    done: 'On paper',
-    'look-at': 'Printed before the change',
-    stop: 'On paper',
-  }[state];
+  const title = titles[state];
   return (
     <div id="paper">
       <Panel
@@ -51,16 +54,12 @@ export function PaperPart({
         }
         action={
           <>
-            <select
-              aria-label="Paper"
+            <LineSelect
+              label="Paper"
               value={paper}
-              onChange={(event) => setPaper(event.target.value as PaperFormat)}
-              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-row"
-            >
-              {paperNames.map((choice) => (
-                <option key={choice}>{choice}</option>
-              ))}
-            </select>
+              choices={paperNames.map((choice) => [choice, choice])}
+              onChoose={(choice) => setPaper(choice as PaperFormat)}
+            />
             <Link
               to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])}
               className={buttonClass()}
@@ -71,27 +70,31 @@ export function PaperPart({
           </>
         }
       >
-        {sheets.length > 0 && (
-          <ul className="m-0 mt-1 list-none p-0 text-row">
-            {sheets.map((sheet) => (
-              <li key={sheet.id} className="flex flex-wrap gap-x-3 py-1">
-                {sheet.available ? (
-                  <a href={sheetAddress(sheet)} target="_blank" rel="noreferrer" className="font-semibold text-ink">
-                    {sheet.fileName}
-                  </a>
-                ) : (
-                  <span className="font-semibold" title={printStateWords.expired}>
-                    {sheet.fileName}
-                  </span>
-                )}
-                <span className="text-muted">
-                  {sheetKindWords[sheet.kind]}, {sheet.paper}, code {Math.round(sheet.sizeMm)} mm, {ago(sheet.madeAt)}
-                </span>
-              </li>
-            ))}
-          </ul>
-        )}
+        {sheets.length > 0 && <SheetList sheets={sheets} />}
       </Panel>
     </div>
+  );
+}
+
+function SheetList({ sheets }: { readonly sheets: MaterialPage['sheets'] }): ReactElement {
+  return (
+    <ul className="m-0 mt-1 list-none p-0 text-row">
+      {sheets.map((sheet) => (
+        <li key={sheet.id} className="flex flex-wrap gap-x-3 py-1">
+          {sheet.available ? (
+            <a href={sheetAddress(sheet)} target="_blank" rel="noreferrer" className="font-semibold text-ink">
+              {sheet.fileName}
+            </a>
+          ) : (
+            <span className="font-semibold" title={printStateWords.expired}>
+              {sheet.fileName}
+            </span>
+          )}
+          <span className="text-muted">
+            {sheetKindWords[sheet.kind]}, {sheet.paper}, code {Math.round(sheet.sizeMm)} mm, {ago(sheet.madeAt)}
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }

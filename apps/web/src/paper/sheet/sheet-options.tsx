@@ -34,7 +34,6 @@ const hanWords = { sc: 'Chinese', jp: 'Japanese' } as const;
 export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Props): ReactElement {
   const { kind } = choices;
   const set = (change: Partial<SheetChoices>): void => onChange({ ...choices, ...change });
-  const ofKind = templates.filter((template) => template.kind === kind);
   return (
     <div className="flex flex-col gap-4">
       <div>
@@ -51,96 +50,23 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
         <p className="mt-1.5 mb-0 text-note text-muted">{sheetKindAbout[kind]}</p>
       </div>
       <div className="grid grid-cols-2 gap-3">
-        <ChoiceField
-          label="Paper"
-          choices={paperNames}
-          words={paperWords}
-          value={choices.paper}
-          onChange={(event) => set({ paper: event.target.value as SheetChoices['paper'] })}
-        />
-        <ChoiceField
-          label="Way round"
-          choices={waysRound}
-          words={waysRoundWords}
-          value={choices.lying ? 'lying' : 'upright'}
-          onChange={(event) => set({ lying: event.target.value === 'lying' })}
-        />
-        {perPageChoices[kind].length > 1 && (
-          <SelectField
-            label="A page"
-            value={choices.perPage}
-            onChange={(event) => set({ perPage: Number(event.target.value) })}
-          >
-            {perPageChoices[kind].map((count) => (
-              <option key={count} value={count}>
-                {count} codes
-              </option>
-            ))}
-          </SelectField>
-        )}
-        {kind === 'handout' && (
-          <ChoiceField
-            label="Order"
-            choices={arrangements}
-            words={arrangementWords}
-            value={choices.inColumns ? 'columns' : 'list'}
-            onChange={(event) => set({ inColumns: event.target.value === 'columns' })}
-          />
-        )}
-        {kind !== 'poster' && kind !== 'handout' && (
-          <Count
-            label="Copies of each"
-            value={choices.copies}
-            most={limits.sheetCopies}
-            onChange={(copies) => set({ copies })}
-          />
-        )}
+        <PaperFields choices={choices} set={set} />
+        <AmountFields choices={choices} set={set} />
         <TextField
           label="Read from (m)"
           type="number"
           min={limits.viewingDistanceM.least}
           max={limits.viewingDistanceM.most}
           step={0.1}
-          placeholder={
-            kind === 'poster' ? 'the lesson’s' : kind === 'table-card' ? '0.5, on a table' : '0.3, in the hand'
-          }
+          placeholder={usualDistanceWords[kind] ?? '0.3, in the hand'}
           value={choices.distanceM ?? ''}
           onChange={(event) => set({ distanceM: distanceIn(event.target.value) })}
         />
       </div>
       {kind === 'label' && <LabelFields labels={choices.labels} startAt={choices.startAt} onChange={set} />}
-      <fieldset className="m-0 border-0 p-0">
-        <legend className="mb-1 text-small font-semibold">What stands on them</legend>
-        <div className="grid grid-cols-2 gap-x-3">
-          {faceFields.map((field) => (
-            <Tick
-              key={field}
-              words={faceFieldWords[field]}
-              ticked={choices.fields.includes(field)}
-              onTick={(ticked) => set({ fields: withField(choices.fields, field, ticked) })}
-            />
-          ))}
-          {kind === 'poster' && (
-            <Tick words="Picture of what opens" ticked={choices.picture} onTick={(picture) => set({ picture })} />
-          )}
-          {withBacks.includes(kind) && (
-            <Tick words="Backs, for both sides" ticked={choices.backs} onTick={(backs) => set({ backs })} />
-          )}
-        </div>
-      </fieldset>
+      <WhatStandsOnThem choices={choices} set={set} />
       <div className="grid grid-cols-2 items-end gap-3">
-        <SelectField
-          label="Template"
-          value={choices.templateId ?? ''}
-          onChange={(event) => set({ templateId: event.target.value || null })}
-        >
-          <option value="">{ofKind.find(({ usual }) => usual)?.name ?? 'Plain'}, as usual</option>
-          {ofKind.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </SelectField>
+        <TemplateField choices={choices} set={set} templates={templates} />
         <button type="button" onClick={onNewTemplate} className="min-h-9 text-left text-row font-semibold underline">
           New template
         </button>
@@ -159,6 +85,117 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
         </div>
       </details>
     </div>
+  );
+}
+
+const usualDistanceWords: Readonly<Partial<Record<SheetKind, string>>> = {
+  poster: 'the lesson’s',
+  'table-card': '0.5, on a table',
+};
+
+interface FieldsProps {
+  readonly choices: SheetChoices;
+  readonly set: (change: Partial<SheetChoices>) => void;
+}
+
+function PaperFields({ choices, set }: FieldsProps): ReactElement {
+  return (
+    <>
+      <ChoiceField
+        label="Paper"
+        choices={paperNames}
+        words={paperWords}
+        value={choices.paper}
+        onChange={(event) => set({ paper: event.target.value as SheetChoices['paper'] })}
+      />
+      <ChoiceField
+        label="Way round"
+        choices={waysRound}
+        words={waysRoundWords}
+        value={choices.lying ? 'lying' : 'upright'}
+        onChange={(event) => set({ lying: event.target.value === 'lying' })}
+      />
+    </>
+  );
+}
+
+/** How many on a page, in which order, and how often; as far as the kind leaves a choice. */
+function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: FieldsProps): ReactElement {
+  return (
+    <>
+      {perPageChoices[kind].length > 1 && (
+        <SelectField label="A page" value={perPage} onChange={(event) => set({ perPage: Number(event.target.value) })}>
+          {perPageChoices[kind].map((count) => (
+            <option key={count} value={count}>
+              {count} codes
+            </option>
+          ))}
+        </SelectField>
+      )}
+      {kind === 'handout' && (
+        <ChoiceField
+          label="Order"
+          choices={arrangements}
+          words={arrangementWords}
+          value={inColumns ? 'columns' : 'list'}
+          onChange={(event) => set({ inColumns: event.target.value === 'columns' })}
+        />
+      )}
+      {kind !== 'poster' && kind !== 'handout' && (
+        <Count
+          label="Copies of each"
+          value={copies}
+          most={limits.sheetCopies}
+          onChange={(next) => set({ copies: next })}
+        />
+      )}
+    </>
+  );
+}
+
+function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: FieldsProps): ReactElement {
+  return (
+    <fieldset className="m-0 border-0 p-0">
+      <legend className="mb-1 text-small font-semibold">What stands on them</legend>
+      <div className="grid grid-cols-2 gap-x-3">
+        {faceFields.map((field) => (
+          <Tick
+            key={field}
+            words={faceFieldWords[field]}
+            ticked={fields.includes(field)}
+            onTick={(ticked) => set({ fields: withField(fields, field, ticked) })}
+          />
+        ))}
+        {kind === 'poster' && (
+          <Tick words="Picture of what opens" ticked={picture} onTick={(ticked) => set({ picture: ticked })} />
+        )}
+        {withBacks.includes(kind) && (
+          <Tick words="Backs, for both sides" ticked={backs} onTick={(ticked) => set({ backs: ticked })} />
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+function TemplateField({
+  choices: { kind, templateId },
+  set,
+  templates,
+}: FieldsProps & Pick<Props, 'templates'>): ReactElement {
+  const ofKind = templates.filter((template) => template.kind === kind);
+  return (
+    <SelectField
+      label="Template"
+      value={templateId ?? ''}
+      onChange={(event) => set({ templateId: event.target.value || null })}
+    >
+      <option value="">{ofKind.find(({ usual }) => usual)?.name ?? 'Plain'}, as usual</option>
+      {ofKind.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </SelectField>
   );
 }
 

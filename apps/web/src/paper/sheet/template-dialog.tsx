@@ -3,6 +3,7 @@ import { limits, type SheetTemplateView } from '@hapset/contract';
 import { accentReads, plainAccent, type HeaderPicture, type SheetKind } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { ChooseFile } from '../../platform/design/choose-file.js';
+import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { TextField } from '../../platform/design/field.js';
@@ -65,48 +66,7 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
           problem={readable ? undefined : 'Too pale to be read on white paper. Take a darker one.'}
           onChange={(event) => setAccent(event.target.value)}
         />
-        {withHeader.includes(kind) && (
-          <div>
-            <p className="m-0 text-small font-semibold">Picture at the top</p>
-            {header === null ? (
-              <ChooseFile
-                label="Choose a picture"
-                accept="image/*"
-                onChoose={(file) =>
-                  upload.mutate(file, {
-                    onSuccess: ({ id, aspect }) => setHeader({ pictureId: id, aspect, heightMm: usualHeightMm[kind] }),
-                  })
-                }
-              />
-            ) : (
-              <div className="flex items-center gap-4">
-                <img
-                  src={`/api/look-pictures/${header.pictureId}`}
-                  alt="Picture at the top"
-                  className="h-12 max-w-48 object-contain"
-                />
-                <div className="min-w-0 flex-1">
-                  <Slider
-                    label="Height"
-                    words={`${header.heightMm} mm`}
-                    value={header.heightMm}
-                    min={limits.headerPicture.heightMm.least}
-                    max={limits.headerPicture.heightMm.most}
-                    step={1}
-                    onChange={(heightMm) => setHeader({ ...header, heightMm })}
-                  />
-                </div>
-                <Button onClick={() => setHeader(null)}>Without</Button>
-              </div>
-            )}
-            {upload.isPending && <p className="m-0 text-small text-muted">Uploading the picture…</p>}
-            {upload.isError && (
-              <p role="alert" className="m-0 text-small font-semibold text-stop">
-                {wordsFor(upload.error)}
-              </p>
-            )}
-          </div>
-        )}
+        {withHeader.includes(kind) && <HeaderField kind={kind} header={header} upload={upload} onChange={setHeader} />}
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
           send="Keep the template"
@@ -115,5 +75,64 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
         />
       </form>
     </Dialog>
+  );
+}
+
+function HeaderField({
+  kind,
+  header,
+  upload,
+  onChange,
+}: {
+  readonly kind: SheetKind;
+  readonly header: HeaderPicture | null;
+  readonly upload: ReturnType<typeof useAddLookPicture>;
+  readonly onChange: (header: HeaderPicture | null) => void;
+}): ReactElement {
+  const choose = (file: File): void =>
+    upload.mutate(file, {
+      onSuccess: ({ id, aspect }) => onChange({ pictureId: id, aspect, heightMm: usualHeightMm[kind] }),
+    });
+  return (
+    <div>
+      <p className="m-0 text-small font-semibold">Picture at the top</p>
+      {header === null ? (
+        <ChooseFile label="Choose a picture" accept="image/*" onChoose={choose} />
+      ) : (
+        <ChosenHeader header={header} onChange={onChange} />
+      )}
+      {upload.isPending && <p className="m-0 text-small text-muted">Uploading the picture…</p>}
+      {upload.isError && <Alert words={wordsFor(upload.error)} />}
+    </div>
+  );
+}
+
+function ChosenHeader({
+  header,
+  onChange,
+}: {
+  readonly header: HeaderPicture;
+  readonly onChange: (header: HeaderPicture | null) => void;
+}): ReactElement {
+  return (
+    <div className="flex items-center gap-4">
+      <img
+        src={`/api/look-pictures/${header.pictureId}`}
+        alt="Picture at the top"
+        className="h-12 max-w-48 object-contain"
+      />
+      <div className="min-w-0 flex-1">
+        <Slider
+          label="Height"
+          words={`${header.heightMm} mm`}
+          value={header.heightMm}
+          min={limits.headerPicture.heightMm.least}
+          max={limits.headerPicture.heightMm.most}
+          step={1}
+          onChange={(heightMm) => onChange({ ...header, heightMm })}
+        />
+      </div>
+      <Button onClick={() => onChange(null)}>Without</Button>
+    </div>
   );
 }

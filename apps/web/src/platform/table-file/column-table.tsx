@@ -1,5 +1,6 @@
 /** What each column of a table holds, over its first rows. A role is held by one column at a time. */
 import type { ReactElement } from 'react';
+import { Tick } from '../design/tick.js';
 import type { Rows } from './table.js';
 
 const rowsShown = 4;
@@ -65,15 +66,7 @@ export function ColumnTable<Role extends string>({
           ))}
         </tbody>
       </table>
-      <label className="mt-2 flex min-h-8 items-center gap-2 text-row">
-        <input
-          type="checkbox"
-          checked={header}
-          onChange={(event) => onChange(roles, event.target.checked)}
-          className="accent-ink"
-        />{' '}
-        The first row names the columns
-      </label>
+      <Tick words="The first row names the columns" ticked={header} onTick={(ticked) => onChange(roles, ticked)} />
     </div>
   );
 }

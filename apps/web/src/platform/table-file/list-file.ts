@@ -49,24 +49,37 @@ export async function readListFile(
   if (file.size > largestBytes) return { ok: false, problem: 'too-large' };
   const bytes = new Uint8Array(await file.arrayBuffer());
   try {
-    const workbook = isZip(bytes);
-    if (workbook && unpackedBytes(bytes) > mostUnpackedBytes) return { ok: false, problem: 'too-large' };
-    const chosen = workbook ? null : (encoding ?? encodingOf(bytes));
-    const all =
-      chosen === null ? readWorkbook(bytes) : parseCells(decode(bytes, chosen), keepEmpty ? { keepEmpty } : {});
-    if (all === null || all.some((row) => row.length > mostColumns)) return { ok: false, problem: 'too-wide' };
-    const rows = keepEmpty ? all : all.filter((row) => row.some((cell) => cell.trim() !== ''));
-    if (rows.every((row) => row.every((cell) => cell.trim() === ''))) return { ok: false, problem: 'empty' };
-    return {
-      ok: true,
-      name: file.name,
-      rows: rows.slice(0, mostListRows),
-      cut: rows.length > mostListRows,
-      encoding: chosen,
-    };
+    const table = isZip(bytes) ? workbookTable(bytes) : textTable(bytes, encoding, keepEmpty);
+    return 'problem' in table ? { ok: false, problem: table.problem } : listOf(file.name, table, keepEmpty);
   } catch {
     return { ok: false, problem: 'not-a-list' };
   }
+}
+
+interface Table {
+  readonly rows: Rows;
+  readonly encoding: Encoding | null;
+}
+
+function listOf(name: string, { rows: all, encoding }: Table, keepEmpty: boolean): ListFile {
+  if (all.some((row) => row.length > mostColumns)) return { ok: false, problem: 'too-wide' };
+  const filled = all.filter((row) => row.some((cell) => cell.trim() !== ''));
+  if (filled.length === 0) return { ok: false, problem: 'empty' };
+  const rows = keepEmpty ? all : filled;
+  return { ok: true, name, rows: rows.slice(0, mostListRows), cut: rows.length > mostListRows, encoding };
+}
+
+/** @throws Error for what is no text */
+function textTable(bytes: Uint8Array, chosen: Encoding | null, keepEmpty: boolean): Table {
+  const encoding = chosen ?? encodingOf(bytes);
+  return { rows: parseCells(decode(bytes, encoding), keepEmpty ? { keepEmpty } : {}), encoding };
+}
+
+/** @throws Error for what is no workbook */
+function workbookTable(bytes: Uint8Array): Table | { readonly problem: ListFileProblem } {
+  if (unpackedBytes(bytes) > mostUnpackedBytes) return { problem: 'too-large' };
+  const rows = readWorkbook(bytes);
+  return rows === null ? { problem: 'too-wide' } : { rows, encoding: null };
 }
 
 /** XLSX and ODS are ZIP archives, whatever the file is called. */

@@ -55,25 +55,7 @@ function Way({
   const target = evidence?.finalAddress ?? null;
   return (
     <div className="rounded-small border border-line px-3.5 py-3 text-body">
-      <p className="m-0 flex items-center gap-2.5 font-semibold">
-        <StateMark
-          mark={opensState(verdict, 'none')}
-          words={verdict === null ? 'Not known' : verdictWords[verdict].short}
-        />
-        {verdict === null ? 'It could not be told.' : verdictWords[verdict].heading}
-      </p>
-      {verdict !== 'open' &&
-        reasons.slice(0, 2).map(({ reason, detail }) => (
-          <p key={reason} className="m-0 mt-1">
-            {reasonSentence(reason, detail)}
-          </p>
-        ))}
-      {doubts.map(({ reason, detail }) => (
-        <p key={`${reason} ${detail}`} className="m-0 mt-1 flex items-start gap-2">
-          <StateMark mark="look-at" words="A doubt" />
-          {doubtSentence(reason, detail)}
-        </p>
-      ))}
+      <Verdict verdict={verdict} reasons={reasons} doubts={doubts} />
       <ol aria-label="The way" className="m-0 mt-2 list-decimal pl-5 font-mono text-note leading-relaxed break-all">
         {(evidence?.hops ?? []).map(({ address, status }, index) => (
           <li key={index}>
@@ -92,6 +74,30 @@ function Way({
         </p>
       )}
     </div>
+  );
+}
+
+function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | 'reasons' | 'doubts'>): ReactElement {
+  const words = verdict === null ? { short: 'Not known', heading: 'It could not be told.' } : verdictWords[verdict];
+  return (
+    <>
+      <p className="m-0 flex items-center gap-2.5 font-semibold">
+        <StateMark mark={opensState(verdict, 'none')} words={words.short} />
+        {words.heading}
+      </p>
+      {verdict !== 'open' &&
+        reasons.slice(0, 2).map(({ reason, detail }) => (
+          <p key={reason} className="m-0 mt-1">
+            {reasonSentence(reason, detail)}
+          </p>
+        ))}
+      {doubts.map(({ reason, detail }) => (
+        <p key={`${reason} ${detail}`} className="m-0 mt-1 flex items-start gap-2">
+          <StateMark mark="look-at" words="A doubt" />
+          {doubtSentence(reason, detail)}
+        </p>
+      ))}
+    </>
   );
 }
 

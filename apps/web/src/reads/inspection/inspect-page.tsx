@@ -15,48 +15,10 @@ import { SeenPicture, type SeenPictureFacts } from './seen-picture.js';
 type Status = 'ready' | 'reading' | 'nothing' | 'unreadable';
 
 export function InspectPage(): ReactElement {
-  const [codes, setCodes] = useState<readonly ReadCode[]>([]);
-  const [pictures, setPictures] = useState<readonly SeenPictureFacts[]>([]);
-  const [status, setStatus] = useState<Status>('ready');
   const [camera, setCamera] = useState(false);
-  const take = useCallback(
-    (found: readonly FoundCode[]): void =>
-      setCodes((before) => [
-        ...before,
-        ...distinct(found)
-          .filter(({ text }) => !before.some((known) => known.text === text))
-          .map((code) => ({ text: code.text, found: code })),
-      ]),
-    [],
-  );
-  useEffect(() => () => pictures.forEach(({ address }) => URL.revokeObjectURL(address)), [pictures]);
-  const begin = (): void => {
-    setCodes([]);
-    setPictures([]);
-  };
-  const readPictures = useCallback(async (pictures: readonly Blob[]): Promise<void> => {
-    if (pictures.length === 0) return;
-    setStatus('reading');
-    setCodes([]);
-    setPictures([]);
-    try {
-      const seen = await Promise.all(pictures.map(lookAt));
-      const found = seen.flatMap(({ codes: inIt }) => inIt);
-      setPictures(seen.filter(({ codes: inIt }) => inIt.length > 0));
-      setCodes(distinct(found).map((code) => ({ text: code.text, found: code })));
-      setStatus(found.length === 0 ? 'nothing' : 'ready');
-    } catch {
-      setStatus('unreadable');
-    }
-  }, []);
-  usePasted(
-    (pictures) => void readPictures(pictures),
-    (text) => {
-      begin();
-      setCodes([{ text, found: null }]);
-      setStatus('ready');
-    },
-  );
+  const inspection = useInspection();
+  const { codes, pictures, status, readPictures } = inspection;
+  usePasted((pasted) => void readPictures(pasted), inspection.readText);
   const drop = (event: DragEvent): void => {
     event.preventDefault();
     void readPictures([...event.dataTransfer.files]);
@@ -74,7 +36,7 @@ export function InspectPage(): ReactElement {
       >
         {camera && (
           <div className="mb-3">
-            <CameraReader onCodes={take} />
+            <CameraReader onCodes={inspection.take} />
           </div>
         )}
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 text-body">
@@ -89,7 +51,7 @@ export function InspectPage(): ReactElement {
           />
           <span className="text-muted">or drop one here, or paste a picture or the text of a code.</span>
           {codes.length > 0 && (
-            <Button tone="quiet" onClick={begin}>
+            <Button tone="quiet" onClick={inspection.begin}>
               Start again
             </Button>
           )}
@@ -97,17 +59,7 @@ export function InspectPage(): ReactElement {
         <p className="mt-2 mb-0 text-row font-semibold empty:hidden" role="status">
           {statusWords(status, codes.length)}
         </p>
-        {pictures.length > 0 && (
-          <div className="mt-3 flex flex-wrap gap-3">
-            {pictures.map((seen, index) => (
-              <SeenPicture
-                key={index}
-                seen={seen}
-                numberOf={(text) => codes.findIndex((code) => code.text === text) + 1}
-              />
-            ))}
-          </div>
-        )}
+        {pictures.length > 0 && <SeenPictures pictures={pictures} codes={codes} />}
       </section>
       <ul className="m-0 mt-3 flex list-none flex-col gap-3 p-0" aria-label="Codes that were read">
         {codes.map((code, index) => (
@@ -116,6 +68,79 @@ export function InspectPage(): ReactElement {
       </ul>
     </>
   );
+}
+
+function SeenPictures({
+  pictures,
+  codes,
+}: {
+  readonly pictures: readonly SeenPictureFacts[];
+  readonly codes: readonly ReadCode[];
+}): ReactElement {
+  return (
+    <div className="mt-3 flex flex-wrap gap-3">
+      {pictures.map((seen, index) => (
+        <SeenPicture key={index} seen={seen} numberOf={(text) => codes.findIndex((code) => code.text === text) + 1} />
+      ))}
+    </div>
+  );
+}
+
+interface Inspection {
+  readonly codes: readonly ReadCode[];
+  /** Those in which a code was found. */
+  readonly pictures: readonly SeenPictureFacts[];
+  readonly status: Status;
+  /** Forgets what was read. */
+  readonly begin: () => void;
+  /** Codes that the camera sees, added to the others. */
+  readonly take: (found: readonly FoundCode[]) => void;
+  readonly readPictures: (pictures: readonly Blob[]) => Promise<void>;
+  readonly readText: (text: string) => void;
+}
+
+function useInspection(): Inspection {
+  const [codes, setCodes] = useState<readonly ReadCode[]>([]);
+  const [pictures, setPictures] = useState<readonly SeenPictureFacts[]>([]);
+  const [status, setStatus] = useState<Status>('ready');
+  useEffect(() => () => pictures.forEach(({ address }) => URL.revokeObjectURL(address)), [pictures]);
+  const begin = useCallback((): void => {
+    setCodes([]);
+    setPictures([]);
+  }, []);
+  const take = useCallback(
+    (found: readonly FoundCode[]): void =>
+      setCodes((before) => [
+        ...before,
+        ...distinct(found)
+          .filter(({ text }) => !before.some((known) => known.text === text))
+          .map((code) => ({ text: code.text, found: code })),
+      ]),
+    [],
+  );
+  const readPictures = useCallback(
+    async (wanted: readonly Blob[]): Promise<void> => {
+      if (wanted.length === 0) return;
+      setStatus('reading');
+      begin();
+      try {
+        const seen = await Promise.all(wanted.map(lookAt));
+        const found = seen.flatMap(({ codes: inIt }) => inIt);
+        setPictures(seen.filter(({ codes: inIt }) => inIt.length > 0));
+        setCodes(distinct(found).map((code) => ({ text: code.text, found: code })));
+        setStatus(found.length === 0 ? 'nothing' : 'ready');
+      } catch {
+        setStatus('unreadable');
+      }
+    },
+    [begin],
+  );
+  const readText = (text: string): void => {
+    begin();
+    setCodes([{ text, found: null }]);
+    setStatus('ready');
+  };
+  return { codes, pictures, status, begin, take, readPictures, readText };
 }
 
 function statusWords(status: Status, count: number): string {
