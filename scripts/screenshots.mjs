@@ -54,6 +54,24 @@ async function takeAll(browser) {
     .first()
     .waitFor();
   await take('start');
+  await takeReviews(browser, page, intakeReview);
+  await page.goto('/shelf');
+  await page.getByRole('listitem').first().waitFor();
+  await page.waitForTimeout(300);
+  await take('shelf');
+  await takeCarries(browser);
+  await takeKept(browser);
+  await takeLooks(browser);
+  await takeRehearsal(browser);
+  await takeSheets(browser);
+  await takeStudents(browser);
+  await takeInspection(browser);
+  await takeServices(browser);
+  await takePhones(browser);
+}
+
+/** What is understood of a paste, a table and a message before it is added. */
+async function takeReviews(browser, page, intakeReview) {
   await page.goto('/add');
   await page.getByRole('button', { name: 'Message', exact: true }).click();
   await page
@@ -73,20 +91,10 @@ async function takeAll(browser) {
     height: 2496,
     direction: 'column',
   });
-  for (const name of ['shelf']) {
-    await page.goto(`/${name}`);
-    await page.getByRole('listitem').first().waitFor();
-    await page.waitForTimeout(300);
-    await take(name);
-  }
-  await takeCarries(browser);
-  await takeKept(browser);
-  await takeLooks(browser);
-  await takeRehearsal(browser);
-  await takeSheets(browser);
-  await takeStudents(browser);
-  await takeInspection(browser);
-  await takeServices(browser);
+}
+
+/** The bench on a phone, and the phone's way to a material. */
+async function takePhones(browser) {
   const phone = await newPage(browser, settings, { width: 390, height: 844 });
   await signIn(phone);
   await phone.goto('/lessons');

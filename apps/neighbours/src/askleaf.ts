@@ -19,48 +19,35 @@ button{font:inherit;padding:10px 24px;border-radius:22px;border:0;background:#7b
 export function askleaf(cupboard: Cupboard, gatepost: Gatepost): Express {
   const app = express();
   app.use(express.urlencoded({ extended: false, limit: '100kb' }));
-  const find = (request: Request): Ask | undefined => {
+  const find: Find = (request) => {
     const slug = String(request.params.slug);
     return Object.hasOwn(cupboard.contents.asks, slug) ? cupboard.contents.asks[slug] : undefined;
   };
   app.get('/', (_request, response) => void response.send(page(dress, 'Askleaf', '<h1>Ask away</h1>')));
   app.get('/arrive', (request, response) => gatepost.arrive(request, response));
+  servePublic(app, cupboard, gatepost, find);
+  serveOwner(app, cupboard, gatepost, find);
+  return app;
+}
 
+type Find = (request: Request) => Ask | undefined;
+
+/** What whoever has the link gets. */
+function servePublic(app: Express, cupboard: Cupboard, gatepost: Gatepost, find: Find): void {
   app.get('/ask/:slug', (request, response) => {
     const say = speak(request);
     const ask = find(request);
-    if (!ask)
-      return void response
-        .status(404)
-        .send(page(dress, say('noSuchLeaf'), `<h1>${say('noSuchLeaf')}</h1>`, say.language));
+    if (!ask) return void response.status(404).send(titled(say('noSuchLeaf'), say));
     switch (entrance(ask, gatepost.visitor(request))) {
       case 'enter':
-        return void response.send(
-          refusal(ask) === null
-            ? askPage(ask, say)
-            : page(
-                dress,
-                ask.title,
-                `<h1>${escapeHtml(ask.title)}</h1><div class="q">${say(refusal(ask) ?? 'noMoreAnswers')}</div>`,
-                say.language,
-              ),
-        );
+        return void response.send(askPage(ask, say));
       case 'over':
-        return void response.send(
-          page(
-            dress,
-            say('over'),
-            `<h1>${say('over')}</h1><p>${say('overSince')} ${ask.until ?? ''}.</p>`,
-            say.language,
-          ),
-        );
+        return void response.send(titled(say('over'), say, `<p>${say('overSince')} ${ask.until ?? ''}.</p>`));
       case 'to-the-gate':
         return response.redirect(gatepost.comeInAddress(fullAddress(request)));
       case 'ask':
       case 'forbidden':
-        return void response
-          .status(403)
-          .send(page(dress, say('notOnList'), `<h1>${say('notOnList')}</h1>`, say.language));
+        return void response.status(403).send(titled(say('notOnList'), say));
     }
   });
   app.post('/ask/:slug', (request, response) => {
@@ -71,43 +58,40 @@ export function askleaf(cupboard: Cupboard, gatepost: Gatepost): Express {
     cupboard.save();
     response.send(page(dress, ask.title, '<h1>Your answers are pressed between the pages</h1>'));
   });
+}
 
-  // Where its owner builds it and reads what was answered. Strangers are sent to the gate.
-  app.get(['/ask/:slug/build', '/ask/:slug/heard', '/sheet/:slug'], (request, response) => {
+type WhoRequest = Request<
+  Record<string, string>,
+  unknown,
+  { door?: string; until?: string; taking?: string; limit?: string; once?: string }
+>;
+
+/** Where its owner builds it, reads what was answered, and says who may answer. Strangers are sent to the gate. */
+function serveOwner(app: Express, cupboard: Cupboard, gatepost: Gatepost, find: Find): void {
+  const forOwner = (request: Request, response: Response, show: (ask: Ask) => string): void => {
     const ask = find(request);
     if (!ask) return void response.status(404).type('text/plain').send('No such leaf.');
-    if (ownerOnly(ask, gatepost, request, response))
-      response.send(page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><p>${ask.answers} answers so far.</p>`));
-  });
-
-  app.get('/ask/:slug/who', (request, response) => {
-    const ask = find(request);
-    if (!ask) return void response.status(404).type('text/plain').send('No such leaf.');
-    if (ownerOnly(ask, gatepost, request, response)) response.send(whoPage(ask));
-  });
-  app.post(
-    '/ask/:slug/who',
-    (
-      request: Request<
-        Record<string, string>,
-        unknown,
-        { door?: string; until?: string; taking?: string; limit?: string; once?: string }
-      >,
-      response: Response,
-    ) => {
-      const ask = find(request);
-      if (!ask || !ownerOnly(ask, gatepost, request, response)) return;
-      if (request.body.taking !== undefined) ask.taking = request.body.taking === 'yes';
-      if (request.body.limit !== undefined)
-        [ask.limit, ask.once] = [
-          Number(request.body.limit) > 0 ? Number(request.body.limit) : null,
-          request.body.once === 'on',
-        ];
-      setDoor(ask, request.body.door, request.body.until, cupboard);
-      response.redirect(request.path);
-    },
+    if (ownerOnly(ask, gatepost, request, response)) response.send(show(ask));
+  };
+  app.get(['/ask/:slug/build', '/ask/:slug/heard', '/sheet/:slug'], (request, response) =>
+    forOwner(request, response, (ask) =>
+      page(dress, ask.title, `<h1>${escapeHtml(ask.title)}</h1><p>${ask.answers} answers so far.</p>`),
+    ),
   );
-  return app;
+  app.get('/ask/:slug/who', (request, response) => forOwner(request, response, whoPage));
+  app.post('/ask/:slug/who', (request: WhoRequest, response: Response) => {
+    const ask = find(request);
+    if (!ask || !ownerOnly(ask, gatepost, request, response)) return;
+    const { taking, limit, once, door, until } = request.body;
+    if (taking !== undefined) ask.taking = taking === 'yes';
+    if (limit !== undefined) [ask.limit, ask.once] = [Number(limit) > 0 ? Number(limit) : null, once === 'on'];
+    setDoor(ask, door, until, cupboard);
+    response.redirect(request.path);
+  });
+}
+
+function titled(title: string, say: Say, more = ''): string {
+  return page(dress, title, `<h1>${title}</h1>${more}`, say.language);
 }
 
 /** Why it takes no answer now; null while it does. */
@@ -117,6 +101,9 @@ function refusal({ taking, limit, answers }: Ask): 'noMoreAnswers' | 'enoughAnsw
 }
 
 function askPage(ask: Ask, say: Say): string {
+  const why = refusal(ask);
+  const title = escapeHtml(ask.title);
+  if (why !== null) return page(dress, ask.title, `<h1>${title}</h1><div class="q">${say(why)}</div>`, say.language);
   const questions = ask.questions
     .map(
       (question, index) =>
@@ -126,7 +113,7 @@ function askPage(ask: Ask, say: Say): string {
   return page(
     dress,
     ask.title,
-    `<h1>${escapeHtml(ask.title)}</h1><p>${escapeHtml(ask.about)}${ask.once ? ` ${say('onceEach')}` : ''}</p><form method="post">${questions}<button>${say('handIn')}</button></form>`,
+    `<h1>${title}</h1><p>${escapeHtml(ask.about)}${ask.once ? ` ${say('onceEach')}` : ''}</p><form method="post">${questions}<button>${say('handIn')}</button></form>`,
     say.language,
   );
 }

@@ -20,75 +20,65 @@ type Shelf = 'leaf' | 'crate';
 export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
   const app = express();
   app.use(express.urlencoded({ extended: false, limit: '100kb' }));
-  const find = (request: Request): Leaf | Crate | undefined => {
+  const find: Find = (request) => {
     const { leaves, crates } = cupboard.contents;
     const shelf: Record<string, Leaf | Crate> =
       request.params.shelf === 'leaf' ? leaves : request.params.shelf === 'crate' ? crates : {};
     return Object.hasOwn(shelf, String(request.params.slug)) ? shelf[String(request.params.slug)] : undefined;
   };
-  app.get(
-    '/',
-    (_request, response) =>
-      void response.send(
-        page(
-          dress,
-          'Cofferlane',
-          '<h1>Papers and boxes</h1><p>Put your papers on a leaf, your pictures in a crate.</p>',
-        ),
-      ),
-  );
+  const about = '<h1>Papers and boxes</h1><p>Put your papers on a leaf, your pictures in a crate.</p>';
+  app.get('/', (_request, response) => void response.send(page(dress, 'Cofferlane', about)));
   app.get('/arrive', (request, response) => gatepost.arrive(request, response));
-
-  const nothing = (request: Request, response: Response): void => {
-    const say = speak(request);
-    response
-      .status(404)
-      .send(
-        page(
-          dress,
-          say('nothingOnShelf'),
-          `<h1>${say('nothingOnShelf')}</h1><p>${say('movedOrNever')}</p>`,
-          say.language,
-        ),
-      );
-  };
-  const shut = (how: Exclude<Entrance, 'enter'>, until: string | null, request: Request, response: Response): void => {
-    const say = speak(request);
-    switch (how) {
-      case 'to-the-gate':
-        return response.redirect(gatepost.comeInAddress(fullAddress(request)));
-      case 'ask':
-        return void response.send(
-          page(
-            dress,
-            say('askForKey'),
-            `<h1>${say('askForKey')}</h1><p>${say('chosenLook')}</p><p><a href="${escapeHtml(gatepost.comeInAddress(fullAddress(request)))}">${say('haveKey')}</a></p>`,
-            say.language,
-          ),
-        );
-      case 'over':
-        return void response.send(
-          page(dress, say('over'), `<h1>${say('over')}</h1><p>${say('overSince')} ${until ?? ''}.</p>`, say.language),
-        );
-      case 'forbidden':
-        return void response
-          .status(403)
-          .send(page(dress, say('notOnList'), `<h1>${say('notOnList')}</h1><p>${say('ownerChose')}</p>`, say.language));
-    }
-  };
-
   app.get('/:shelf/:slug', (request, response) => {
     const kept = find(request);
     if (!kept) return nothing(request, response);
     const how = entrance(kept, gatepost.visitor(request));
-    if (how === 'enter')
-      response.send(
-        contents(kept, String(request.params.slug), request.params.shelf as Shelf, speak(request).language),
-      );
-    else shut(how, kept.until, request, response);
+    if (how !== 'enter') return shut(how, kept.until, gatepost, request, response);
+    const { slug, shelf } = request.params;
+    response.send(contents(kept, String(slug), shelf as Shelf, speak(request).language));
   });
+  serveLeaves(app, cupboard, gatepost);
+  serveOwner(app, cupboard, gatepost, find);
+  serveItems(app, cupboard, gatepost);
+  return app;
+}
 
-  // Pages of the owner's own: where it is written, and where somebody takes a copy. Strangers are sent to the gate.
+type Find = (request: Request) => Leaf | Crate | undefined;
+
+function nothing(request: Request, response: Response): void {
+  const say = speak(request);
+  const words = `<h1>${say('nothingOnShelf')}</h1><p>${say('movedOrNever')}</p>`;
+  response.status(404).send(page(dress, say('nothingOnShelf'), words, say.language));
+}
+
+function shut(
+  how: Exclude<Entrance, 'enter'>,
+  until: string | null,
+  gatepost: Gatepost,
+  request: Request,
+  response: Response,
+): void {
+  const say = speak(request);
+  const gate = gatepost.comeInAddress(fullAddress(request));
+  const send = (title: string, about: string, status = 200): void =>
+    void response.status(status).send(page(dress, title, `<h1>${title}</h1>${about}`, say.language));
+  switch (how) {
+    case 'to-the-gate':
+      return response.redirect(gate);
+    case 'ask':
+      return send(
+        say('askForKey'),
+        `<p>${say('chosenLook')}</p><p><a href="${escapeHtml(gate)}">${say('haveKey')}</a></p>`,
+      );
+    case 'over':
+      return send(say('over'), `<p>${say('overSince')} ${until ?? ''}.</p>`);
+    case 'forbidden':
+      return send(say('notOnList'), `<p>${say('ownerChose')}</p>`, 403);
+  }
+}
+
+/** Pages of the owner's own: where it is written, and where somebody takes a copy. Strangers are sent to the gate. */
+function serveLeaves(app: Express, cupboard: Cupboard, gatepost: Gatepost): void {
   app.get('/leaf/:slug/write', (request, response) => {
     const slug = String(request.params.slug);
     const kept = Object.hasOwn(cupboard.contents.leaves, slug) ? cupboard.contents.leaves[slug] : undefined;
@@ -98,33 +88,34 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
   });
   app.get('/leaf/:slug/copy', (request, response) => response.redirect(gatepost.comeInAddress(fullAddress(request))));
   app.get('/leaf/:slug/glance', (request, response) => response.redirect(`/leaf/${request.params.slug}`));
+}
 
+type WhoRequest = Request<
+  Record<string, string>,
+  unknown,
+  { door?: string; until?: string; mayChange?: string } & Record<string, string>
+>;
+
+/** Who may look, and whether they may change it. */
+function serveOwner(app: Express, cupboard: Cupboard, gatepost: Gatepost, find: Find): void {
   app.get('/:shelf/:slug/who', (request, response) => {
     const kept = find(request);
     if (!kept) return void response.status(404).type('text/plain').send('Nothing on this shelf.');
     if (ownerOnly(kept, gatepost, request, response)) response.send(whoPage(kept));
   });
-  app.post(
-    '/:shelf/:slug/who',
-    (
-      request: Request<
-        Record<string, string>,
-        unknown,
-        { door?: string; until?: string; mayChange?: string } & Record<string, string>
-      >,
-      response: Response,
-    ) => {
-      const kept = find(request);
-      if (!kept || !ownerOnly(kept, gatepost, request, response)) return;
-      kept.mayChange = request.body.mayChange === 'on';
-      if ('items' in kept)
-        kept.items.forEach((item, index) => (item.door = doorOf(request.body[`item${index}`]) ?? item.door));
-      setDoor(kept, request.body.door, request.body.until, cupboard);
-      response.redirect(request.path);
-    },
-  );
+  app.post('/:shelf/:slug/who', (request: WhoRequest, response: Response) => {
+    const kept = find(request);
+    if (!kept || !ownerOnly(kept, gatepost, request, response)) return;
+    kept.mayChange = request.body.mayChange === 'on';
+    if ('items' in kept)
+      kept.items.forEach((item, index) => (item.door = doorOf(request.body[`item${index}`]) ?? item.door));
+    setDoor(kept, request.body.door, request.body.until, cupboard);
+    response.redirect(request.path);
+  });
+}
 
-  // An item of a crate, behind its crate's door and its own.
+/** An item of a crate, behind its crate's door and its own. */
+function serveItems(app: Express, cupboard: Cupboard, gatepost: Gatepost): void {
   app.get('/crate/:slug/:item', (request, response) => {
     const { slug, item: name } = request.params;
     const crate = Object.hasOwn(cupboard.contents.crates, slug) ? cupboard.contents.crates[slug] : undefined;
@@ -134,9 +125,8 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     const hows = [entrance(crate, visitor), entrance({ ...crate, door: item.door }, visitor)];
     const how = hows.find((each) => each !== 'enter') ?? 'enter';
     if (how === 'enter') response.send(itemPage(item, speak(request).language));
-    else shut(how, crate.until, request, response);
+    else shut(how, crate.until, gatepost, request, response);
   });
-  return app;
 }
 
 function contents(kept: Leaf | Crate, slug: string, shelf: Shelf, language: string): string {

@@ -16,6 +16,7 @@ import { hashPassword } from '../school/account/password.js';
 import { addChecks } from '../opens/access-check/add-checks.js';
 import type { Clock } from '../platform/clock/clock.js';
 import { newId } from '../platform/database/columns.js';
+import { given } from '../platform/database/given.js';
 import { Device } from '../school/device/device.entity.js';
 import { setFileUses } from '../gather/file/file.service.js';
 import { Lesson } from '../lessons/lesson/lesson.entity.js';
@@ -186,42 +187,14 @@ class DemoLoading {
   private async materials(items: readonly DemoItem[], owner: string): Promise<Pick<Material, 'id'>[]> {
     const now = this.setting.clock.now();
     const rows: Omit<Material, 'owner'>[] = [];
-    for (const [index, item] of items.entries()) {
-      const link = item.link?.replace(/\{(\w+)\}/g, (whole, name: string) => this.setting.neighbours[name] ?? whole);
-      const { words, content, title, instruction, tags } = item;
-      const kept = item.kept && (await this.keep(item.kept, this.ownerId(owner)));
-      const pasted = link ?? words ?? title ?? '';
-      const row = newMaterial(
-        {
-          ...(kept && { kept }),
-          ...(link && { link }),
-          ...(words && { words }),
-          ...(content && { content }),
-          ...(title && { title }),
-          ...(instruction && { instruction }),
-          ...(tags && { tags }),
-          pasted,
-          repairs: [],
-        },
-        {
-          ownerId: this.ownerId(owner),
-          createdAt: now,
-          catalogue: this.setting.services,
-          path: `items.${index}`,
-        },
-      );
-      rows.push(item.shortLink ? { ...row, carry: 'short-link', slug: randomSlug(newSlugLengths.least) } : row);
-    }
+    for (const [index, item] of items.entries()) rows.push(await this.rowOf(item, index, owner));
     await this.manager.insert(Material, rows);
-    for (const { id, slug } of rows)
-      if (slug !== null)
-        await this.manager.insert(ShortLink, {
-          slug,
-          materialId: id,
-          currentFor: id,
-          opening: alwaysOpen,
-          createdAt: now,
-        });
+    await this.manager.insert(
+      ShortLink,
+      rows.flatMap(({ id, slug }) =>
+        slug === null ? [] : [{ slug, materialId: id, currentFor: id, opening: alwaysOpen, createdAt: now }],
+      ),
+    );
     for (const row of rows) if (row.kept) await setFileUses(this.manager, row.id, filesOf(row.kept));
     const opened = rows.flatMap((row) => {
       const link = addressOf(row, this.setting.publicAddress);
@@ -229,6 +202,23 @@ class DemoLoading {
     });
     await addChecks(this.manager, opened, now);
     return rows;
+  }
+
+  private async rowOf(item: DemoItem, index: number, owner: string): Promise<Omit<Material, 'owner'>> {
+    const { words, content, title, instruction, tags } = item;
+    const link = item.link?.replace(/\{(\w+)\}/g, (whole, name: string) => this.setting.neighbours[name] ?? whole);
+    const kept = item.kept && (await this.keep(item.kept, this.ownerId(owner)));
+    const pasted = link ?? words ?? title ?? '';
+    const row = newMaterial(
+      { ...given({ kept, link, words, content, title, instruction, tags }), pasted, repairs: [] },
+      {
+        ownerId: this.ownerId(owner),
+        createdAt: this.setting.clock.now(),
+        catalogue: this.setting.services,
+        path: `items.${index}`,
+      },
+    );
+    return item.shortLink ? { ...row, carry: 'short-link', slug: randomSlug(newSlugLengths.least) } : row;
   }
 
   private async keep(kept: DemoKept, ownerId: string): Promise<Kept> {

@@ -25,64 +25,9 @@ export async function makeOneOfEach(scene: Scene, who = 'Maren'): Promise<Record
   const lessonId = await scene.lesson(who);
   const [stationId = ''] = await scene.stations(lessonId, [link('https://a.example/leaf/x')], who);
   const { material, rehearsal } = await scene.page(stationId, who);
-  const sheet = await scene.server.ok<SheetView>(who, 'POST', `/api/stations/${stationId}/sheets`, {
-    kind: 'poster',
-    paper: 'A4',
-    goAhead: ['locked', 'not-opened-yet'],
-  });
-  const print = await scene.server.ok<PrintView>(who, 'POST', '/api/prints', {
-    places: onlyMaterial(material.id),
-    choices: plainChoices('poster', 'A4'),
-    goAhead: ['locked', 'not-opened-yet'],
-  });
-  const imported = await scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', {
-    students: [student],
-    leave: false,
-    fileName: 'x.csv',
-  });
-  const [ann] = (await scene.server.ok<StudentsPage>(who, 'GET', '/api/students')).rows;
-  const reading = await scene.server.ok<ReadCardView>(who, 'POST', '/api/card-readings', { text: '00123' });
-  const template = await scene.server.ok<SheetTemplateView>(who, 'POST', '/api/sheet-templates', {
-    name: 'Ours',
-    kind: 'poster',
-    accent: '#112233',
-    header: null,
-  });
-  const uploadId = await uploaded(scene, 'a few words', who, false);
-  const file = await scene.server.ok<FileView>(who, 'POST', '/api/files', {
-    uploadId: await uploaded(scene, 'a few words', who),
-    name: 'words.txt',
-  });
-  await scene.server.ok(who, 'POST', `/api/materials/${material.id}/tryouts`, {
-    deviceId: null,
-    outcome: 'as-meant',
-  });
-  const [tryout] = await scene.server.ok<TryoutView[]>(who, 'GET', `/api/materials/${material.id}/tryouts`);
-  const look = await scene.server.ok<LookView>(who, 'POST', '/api/looks', { name: 'Ours', design: plainLook });
-  const lookPicture = await scene.server.ok<LookPictureView>(who, 'POST', '/api/look-pictures', {
-    uploadId: await uploaded(scene, await smallPng(), who),
-  });
-  const { id: linkCheckId } = await scene.server.ok<LinkCheckAsked>(who, 'POST', '/api/link-checks', {
-    link: 'ftp://a.example',
-  });
-  const { id: rehearsalId } = await scene.server.ok<RehearsalAsked>(who, 'POST', '/api/rehearsals', {
-    payload: 'x',
-    sizeMm: 100,
-    device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' },
-  });
-  const [check] = (await scene.server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [
-    material.id,
-  ])) as { id: string }[];
   return {
     visitorInspectionId: newId(),
     pictureName: 'x.png',
-    lookId: look.id,
-    lookPictureId: lookPicture.id,
-    linkCheckId,
-    rehearsalId,
-    accessCheckId: check?.id ?? '',
-    uploadId,
-    fileId: file.id,
     fileToken: 'x',
     variant: 'x',
     pageToken: 'x',
@@ -92,16 +37,78 @@ export async function makeOneOfEach(scene: Scene, who = 'Maren'): Promise<Record
     lessonId,
     stationId,
     materialId: material.id,
-    sheetId: sheet.id,
-    printId: print.id,
     pageNumber: '1',
-    sheetTemplateId: template.id,
-    studentId: ann?.id ?? '',
-    rosterImportId: imported.id,
-    cardReadingId: reading.readingId ?? '',
-    tryoutId: tryout?.id ?? '',
     classId: scene.classId,
     deviceId: scene.deviceIds[0] ?? '',
     rehearsalKey: rehearsal.key,
+    ...(await paperOf(scene, who, stationId, material.id)),
+    ...(await studentsOf(scene, who)),
+    ...(await filesOf(scene, who)),
+    ...(await checksOf(scene, who, material.id)),
   };
+}
+
+type Ids = Promise<Record<string, string>>;
+
+async function paperOf({ server }: Scene, who: string, stationId: string, materialId: string): Ids {
+  const goAhead = ['locked', 'not-opened-yet'];
+  const sheet = await server.ok<SheetView>(who, 'POST', `/api/stations/${stationId}/sheets`, {
+    kind: 'poster',
+    paper: 'A4',
+    goAhead,
+  });
+  const print = await server.ok<PrintView>(who, 'POST', '/api/prints', {
+    places: onlyMaterial(materialId),
+    choices: plainChoices('poster', 'A4'),
+    goAhead,
+  });
+  const template = await server.ok<SheetTemplateView>(who, 'POST', '/api/sheet-templates', {
+    name: 'Ours',
+    kind: 'poster',
+    accent: '#112233',
+    header: null,
+  });
+  return { sheetId: sheet.id, printId: print.id, sheetTemplateId: template.id };
+}
+
+async function studentsOf({ server }: Scene, who: string): Ids {
+  const imported = await server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', {
+    students: [student],
+    leave: false,
+    fileName: 'x.csv',
+  });
+  const [ann] = (await server.ok<StudentsPage>(who, 'GET', '/api/students')).rows;
+  const reading = await server.ok<ReadCardView>(who, 'POST', '/api/card-readings', { text: '00123' });
+  return { studentId: ann?.id ?? '', rosterImportId: imported.id, cardReadingId: reading.readingId ?? '' };
+}
+
+async function filesOf(scene: Scene, who: string): Ids {
+  const { server } = scene;
+  const uploadId = await uploaded(scene, 'a few words', who, false);
+  const file = await server.ok<FileView>(who, 'POST', '/api/files', {
+    uploadId: await uploaded(scene, 'a few words', who),
+    name: 'words.txt',
+  });
+  const look = await server.ok<LookView>(who, 'POST', '/api/looks', { name: 'Ours', design: plainLook });
+  const lookPicture = await server.ok<LookPictureView>(who, 'POST', '/api/look-pictures', {
+    uploadId: await uploaded(scene, await smallPng(), who),
+  });
+  return { uploadId, fileId: file.id, lookId: look.id, lookPictureId: lookPicture.id };
+}
+
+async function checksOf({ server }: Scene, who: string, materialId: string): Ids {
+  await server.ok(who, 'POST', `/api/materials/${materialId}/tryouts`, { deviceId: null, outcome: 'as-meant' });
+  const [tryout] = await server.ok<TryoutView[]>(who, 'GET', `/api/materials/${materialId}/tryouts`);
+  const { id: linkCheckId } = await server.ok<LinkCheckAsked>(who, 'POST', '/api/link-checks', {
+    link: 'ftp://a.example',
+  });
+  const { id: rehearsalId } = await server.ok<RehearsalAsked>(who, 'POST', '/api/rehearsals', {
+    payload: 'x',
+    sizeMm: 100,
+    device: { widthPx: 640, fovDeg: 60, blurPx: 0.8, noise: 6, engine: 'zxing' },
+  });
+  const [check] = (await server.dataSource.query('SELECT id FROM access_checks WHERE material_id = ?', [
+    materialId,
+  ])) as { id: string }[];
+  return { tryoutId: tryout?.id ?? '', linkCheckId, rehearsalId, accessCheckId: check?.id ?? '' };
 }

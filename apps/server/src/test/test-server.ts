@@ -19,6 +19,7 @@ import { setUp } from '../app/application.js';
 import { Clock, StandingClock } from '../platform/clock/clock.js';
 import { readConfiguration, type Configuration } from '../platform/configuration/configuration.js';
 import { newId } from '../platform/database/columns.js';
+import { given } from '../platform/database/given.js';
 import { JobService } from '../platform/queue/job.service.js';
 import { createLogger, NestLog } from '../platform/logging/logging.js';
 
@@ -30,10 +31,17 @@ export const demoServices = fileURLToPath(new URL('../../../../demo/services', i
 /** The database that `npm test` started; without it the tests say what to do. */
 function testConfiguration(
   database: string,
-  trustedHosts: readonly string[],
-  webFolder: string,
-  servicesFolder: string | null,
-  filesFolder: string,
+  {
+    trustedHosts = [],
+    webFolder = tmpdir(),
+    servicesFolder = demoServices,
+    filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')),
+    officeProgram = null,
+    proxies = [],
+    demo = true,
+    databaseSocket,
+    teacherLimitBytes,
+  }: TestServerOptions,
 ): Configuration {
   if (process.env.HAPSET_DB_PASSWORD_FILE === undefined && process.env.HAPSET_DB_PASSWORD === undefined) {
     throw new Error('These tests need the test database. Run them with: npm test -- server');
@@ -45,9 +53,13 @@ function testConfiguration(
     trustedHosts,
     webFolder,
     servicesFolder,
-    demo: true,
+    officeProgram,
+    proxies,
+    demo,
     publicAddress: 'http://127.0.0.1:4300',
     logLevel: 'silent',
+    database: { ...configuration.database, ...given({ socket: databaseSocket }) },
+    ...given({ teacherLimitBytes }),
   };
 }
 
@@ -108,30 +120,11 @@ export class TestServer {
     private readonly ownsDatabase: boolean,
   ) {}
 
-  static async start({
-    trustedHosts = [],
-    database,
-    webFolder = tmpdir(),
-    servicesFolder = demoServices,
-    filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')),
-    teacherLimitBytes,
-    officeProgram = null,
-    proxies = [],
-    demo = true,
-    databaseSocket,
-    logTo,
-  }: TestServerOptions = {}): Promise<TestServer> {
+  static async start(options: TestServerOptions = {}): Promise<TestServer> {
+    const { database, logTo } = options;
     const name = database ?? (await createDatabase());
     const logger = logTo === undefined ? pino({ level: 'silent' }) : createLogger('info', logTo);
-    const base = testConfiguration(name, trustedHosts, webFolder, servicesFolder, filesFolder);
-    const configuration = {
-      ...base,
-      officeProgram,
-      proxies,
-      demo,
-      ...(databaseSocket !== undefined && { database: { ...base.database, socket: databaseSocket } }),
-      ...(teacherLimitBytes !== undefined && { teacherLimitBytes }),
-    };
+    const configuration = testConfiguration(name, options);
     const app = await NestFactory.create(AppModule.with(configuration, logger), {
       forceCloseConnections: true,
       bodyParser: false,

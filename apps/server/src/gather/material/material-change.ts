@@ -22,12 +22,24 @@ export function refuseOtherSort(before: Material, { link, words, content, kept }
     throw new ProblemError('invalid', 'Give one of link, words, fields and what is kept.');
 }
 
-function wrongField(before: Material, { link, words, content, kept }: Held): keyof Held | null {
+function wrongField(before: Material, given: Held): keyof Held | null {
+  return heldFields.find((field) => given[field] !== undefined && !mayHold(before, field, given)) ?? null;
+}
+
+const heldFields = ['link', 'words', 'content', 'kept'] as const;
+
+function mayHold(before: Material, field: keyof Held, { content, kept }: Held): boolean {
   const onPage = before.kept?.kind === 'written-page';
-  if (link !== undefined && before.link === null) return 'link';
-  if (words !== undefined && before.words === null && !onPage) return 'words';
-  if (content !== undefined && content.kind !== before.content?.kind && !onPage) return 'content';
-  return kept !== undefined && !mayKeep(before, kept) ? 'kept' : null;
+  switch (field) {
+    case 'link':
+      return before.link !== null;
+    case 'words':
+      return before.words !== null || onPage;
+    case 'content':
+      return content?.kind === before.content?.kind || onPage;
+    case 'kept':
+      return kept !== undefined && mayKeep(before, kept);
+  }
 }
 
 function mayKeep(before: Material, { kind }: Pick<Kept, 'kind'>): boolean {

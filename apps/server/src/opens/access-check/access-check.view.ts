@@ -25,7 +25,7 @@ export function toAccessCheckView(
   material: MaterialRecord,
   catalogue: ServiceCatalogue,
 ): AccessCheckView {
-  const { evidence, verdict } = check;
+  const { evidence } = check;
   const expected = {
     title: material.titleSource === 'person' ? material.title : null,
     kept: material.pageToken !== null,
@@ -35,19 +35,29 @@ export function toAccessCheckView(
     state: check.state,
     askedAt: check.askedAt.toISOString(),
     finishedAt: check.finishedAt?.toISOString() ?? null,
-    verdict,
+    verdict: check.verdict,
     reasons: check.reasons ?? [],
-    ...seen(check, evidence, catalogue, expected),
-    hasPicture: check.pictureBytes !== null && check.pictureBytes > 0,
-    ending: evidence?.ending ?? null,
-    finalAddress: evidence?.final?.address ?? null,
-    contentType: evidence?.final?.contentType ?? null,
-    sizeBytes: evidence?.final?.sizeBytes ?? null,
-    hops: evidence?.hops ?? [],
+    ...seen(check, catalogue, expected),
+    hasPicture: (check.pictureBytes ?? 0) > 0,
+    ...wayOf(evidence),
     inside: insideOf(evidence),
     mending: mendingOf(check, catalogue),
     trimmed: check.trimmed?.same ? { link: check.trimmed.link, removed: check.trimmed.removed } : null,
     ownShorteners: evidence ? hostsOnTheWay(evidence).filter((host) => isOwnShortener(host, catalogue)) : [],
+  };
+}
+
+/** How it went, and where it ended. */
+function wayOf(
+  evidence: Evidence | null,
+): Pick<AccessCheckView, 'ending' | 'hops' | 'finalAddress' | 'contentType' | 'sizeBytes'> {
+  const { address, contentType, sizeBytes } = evidence?.final ?? { address: null, contentType: null, sizeBytes: null };
+  return {
+    ending: evidence?.ending ?? null,
+    hops: evidence?.hops ?? [],
+    finalAddress: address,
+    contentType,
+    sizeBytes,
   };
 }
 
@@ -58,19 +68,23 @@ export function mendingOf({ verdict, evidence, link }: AccessCheckRecord, catalo
 
 /** What a student would see and could do; little of it where the door is shut. */
 function seen(
-  { verdict, reasons }: AccessCheckRecord,
-  evidence: Evidence | null,
+  check: AccessCheckRecord,
   catalogue: ServiceCatalogue,
   expected: Parameters<typeof doubtsOf>[1],
 ): Pick<AccessCheckView, 'rights' | 'doubts' | 'title' | 'firstLines'> {
-  const page = evidence?.final?.page ?? null;
-  const opens = evidence !== null && verdict !== null && letsIn(verdict) && !(reasons ?? []).some(standsBefore);
+  const { evidence } = check;
+  const page = evidence?.final?.page;
+  const opened = doorIsOpen(check) ? evidence : null;
   return {
-    rights: opens ? rightsOf(evidence, catalogue) : null,
-    doubts: opens ? doubtsOf(evidence, expected, catalogue) : [],
-    title: page && page.title !== '' ? page.title : null,
+    rights: opened && rightsOf(opened, catalogue),
+    doubts: opened ? doubtsOf(opened, expected, catalogue) : [],
+    title: page?.title || null,
     firstLines: page?.firstLines.slice(0, firstLinesShown) ?? [],
   };
+}
+
+function doorIsOpen({ verdict, reasons }: AccessCheckRecord): boolean {
+  return verdict !== null && letsIn(verdict) && !(reasons ?? []).some(standsBefore);
 }
 
 function insideOf(evidence: Evidence | null): AccessCheckView['inside'] {
@@ -95,7 +109,7 @@ export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons
 /** A link by itself, for scripts. */
 export function toLinkCheckView(check: AccessCheckRecord, catalogue: ServiceCatalogue): LinkCheckView {
   const { evidence, verdict } = check;
-  const { title, firstLines, rights, doubts } = seen(check, evidence, catalogue, { title: null, kept: false });
+  const { title, firstLines, rights, doubts } = seen(check, catalogue, { title: null, kept: false });
   return {
     id: check.id,
     link: check.link,

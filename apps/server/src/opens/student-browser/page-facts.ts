@@ -18,6 +18,8 @@ const formsKept = 30;
 const fieldsKept = 60;
 const buttonsKept = 40;
 const linksKept = 1000;
+/** Of scripts and of style sheets, characters. */
+const textKept = 200_000;
 /** Browsers stop at 512; the parser's own work grows with the square of the depth. */
 const deepest = 1000;
 
@@ -91,66 +93,81 @@ class Reading {
   }
 
   open(name: string, attributes: Attributes): void {
-    const hides = unseen.has(name) || this.isHidden(name, attributes);
-    const isText = texts.has(name);
-    const menu =
-      (menus.has(name) && (name === 'nav' || this.textDepth === 0)) ||
-      /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? '');
-    if (menu) this.endLine();
-    const editable = attributes.contenteditable !== undefined && attributes.contenteditable !== 'false';
-    this.path.push({ name, hides, menu, isText, editable });
+    const element = this.elementOf(name, attributes);
+    if (element.menu) this.endLine();
+    this.path.push(element);
+    this.readHead(name, attributes);
+    if (name === 'form') this.beginForm(attributes, element.hides);
+    this.count(element, 1);
+    if (blocks.has(name)) this.endLine();
+    if (isField(name)) this.field(name, attributes);
+    if (this.hiddenDepth === 0) this.openVisible(name, attributes);
+  }
+
+  private elementOf(name: string, attributes: Attributes): Open {
+    return {
+      name,
+      hides: unseen.has(name) || this.isHidden(name, attributes),
+      menu:
+        (menus.has(name) && (name === 'nav' || this.textDepth === 0)) ||
+        /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? ''),
+      isText: texts.has(name),
+      editable: attributes.contenteditable !== undefined && attributes.contenteditable !== 'false',
+    };
+  }
+
+  /** What a page says of itself, and its scripts. */
+  private readHead(name: string, attributes: Attributes): void {
     if (name === 'title') this.title ??= '';
     if (name === 'meta') this.meta(attributes);
     if (name === 'script') this.scripts += 1;
     if (name === 'body' && attributes.onload) this.scriptText += attributes.onload.slice(0, 2000);
-    if (name === 'form') this.beginForm(attributes, hides);
-    if (hides) this.hiddenDepth += 1;
-    if (menu) this.menuDepth += 1;
-    if (isText) this.textDepth += 1;
-    if (editable) this.editableDepth += 1;
-    if (blocks.has(name)) this.endLine();
-    if (name === 'input' || name === 'select' || name === 'textarea') this.field(name, attributes);
-    if (this.hiddenDepth > 0) return;
-    if (
-      name === 'audio' ||
-      name === 'video' ||
-      name === 'iframe' ||
-      ((name === 'img' || name === 'embed') && attributes.src)
-    )
-      this.media += 1;
+  }
+
+  private openVisible(name: string, attributes: Attributes): void {
+    if (isMedium(name, attributes)) this.media += 1;
     if (name === 'button' || attributes.role === 'button') this.buttonText = '';
     if (name === 'a' && attributes.href && this.links.length < linksKept) this.beginLink(attributes.href);
   }
 
+  /** How deep in what it is now; an element that ends takes its own away. */
+  private count({ hides, menu, isText, editable }: Open, change: 1 | -1): void {
+    if (hides) this.hiddenDepth += change;
+    if (menu) this.menuDepth += change;
+    if (isText) this.textDepth += change;
+    if (editable) this.editableDepth += change;
+  }
+
   close(name: string): void {
-    const top = this.path.pop();
-    if (top?.hides) this.hiddenDepth -= 1;
-    if (top?.menu) {
-      this.endLine();
-      this.menuDepth -= 1;
-    }
-    if (top?.isText) this.textDepth -= 1;
-    if (top?.editable) this.editableDepth -= 1;
+    const top = this.leave();
     if (name === 'style') this.readStyles();
     if (name === 'title' && this.title === '') this.title = this.titleText;
     if (this.buttonText !== null && (name === 'button' || top?.name === name)) this.endButton(name);
-    if (name === 'a' && this.link) {
+    if (name === 'a') this.endLink();
+    if (name === 'form') this.form = null;
+    if (blocks.has(name)) this.endLine();
+  }
+
+  private leave(): Open | undefined {
+    const top = this.path.pop();
+    if (top?.menu) this.endLine();
+    if (top) this.count(top, -1);
+    return top;
+  }
+
+  private endLink(): void {
+    if (this.link)
       this.links.push({
         address: this.link.address,
         text: squeeze(this.link.text).slice(0, lineLength),
         inMenu: this.menuDepth > 0,
       });
-      this.link = null;
-    }
-    if (name === 'form') this.form = null;
-    if (blocks.has(name)) this.endLine();
+    this.link = null;
   }
 
   text(text: string): void {
-    const inside = this.path.at(-1)?.name;
-    if (inside === 'title' && this.title === '') this.titleText += text.slice(0, 2000);
-    if (inside === 'script' && this.scriptText.length < 200_000) this.scriptText += text;
-    if (inside === 'style' && this.styleText.length < 200_000) this.styleText += text;
+    const inside = this.path.at(-1)?.name ?? '';
+    this.unseenText(inside, text);
     if (this.hiddenDepth > 0) return;
     if (inside === 'textarea' && this.form) this.form.filledCharacters += squeeze(text).length;
     if (this.editableDepth > 0) this.editableCharacters += squeeze(text).length;
@@ -160,6 +177,12 @@ class Reading {
     }
     if (this.link) this.link.text += text.slice(0, 500);
     this.line += text;
+  }
+
+  private unseenText(inside: string, text: string): void {
+    if (inside === 'title' && this.title === '') this.titleText += text.slice(0, 2000);
+    if (inside === 'script' && this.scriptText.length < textKept) this.scriptText += text;
+    if (inside === 'style' && this.styleText.length < textKept) this.styleText += text;
   }
 
   done(): ReadPage {
@@ -236,11 +259,10 @@ class Reading {
 
   private field(name: string, { type = 'text', value = '' }: Attributes): void {
     const kind = name === 'input' ? type.toLowerCase() : name;
-    if (this.form && kind === 'hidden') this.form.hiddenFields += 1;
     // A select hides its own options, not itself.
-    if (this.hiddenDepth > (name === 'select' ? 1 : 0)) return;
-    if (kind === 'submit' || kind === 'button') this.button(squeeze(value));
-    if (!notVisible.has(kind) && this.form && this.form.fields.length < fieldsKept) this.form.fields.push(kind);
+    const isSeen = this.hiddenDepth <= (name === 'select' ? 1 : 0);
+    if (isSeen && (kind === 'submit' || kind === 'button')) this.button(squeeze(value));
+    if (this.form) noteField(this.form, kind, isSeen);
   }
 
   private button(words: string): void {
@@ -275,4 +297,18 @@ class Reading {
   private resolve(address: string): string | null {
     return address.length <= 4000 ? (parseUrl(address, this.address)?.href ?? null) : null;
   }
+}
+
+function isField(name: string): boolean {
+  return name === 'input' || name === 'select' || name === 'textarea';
+}
+
+function isMedium(name: string, { src }: Attributes): boolean {
+  if (name === 'img' || name === 'embed') return Boolean(src);
+  return name === 'audio' || name === 'video' || name === 'iframe';
+}
+
+function noteField(form: OpenForm, kind: string, isSeen: boolean): void {
+  if (kind === 'hidden') form.hiddenFields += 1;
+  if (isSeen && !notVisible.has(kind) && form.fields.length < fieldsKept) form.fields.push(kind);
 }

@@ -180,13 +180,10 @@ class Opening {
   }
 
   private async readFinal(response: Response, address: string, signal: AbortSignal): Promise<FinalPage> {
-    const header = response.headers.get('content-type') ?? '';
-    const contentType = (header.split(';')[0] ?? '').trim().toLowerCase();
-    const isHtml = contentType === 'text/html' || contentType === 'application/xhtml+xml';
+    const { contentType, charset } = contentTypeOf(response);
     const { body, cut } = await readBody(response, this.limits.bodyBytes, signal);
-    const charset = /charset\s*=\s*"?([^";\s]+)/i.exec(header)?.[1] ?? null;
     const attachment = /^\s*attachment\b/i.test(response.headers.get('content-disposition') ?? '');
-    const read = isHtml && !attachment ? readPage(body, address, charset) : null;
+    const read = isHtml(contentType) && !attachment ? readPage(body, address, charset) : null;
     this.links = read?.links ?? [];
     this.picture = contentType.startsWith('image/') && !cut && response.status === 200 ? body : null;
     return {
@@ -212,6 +209,19 @@ class Opening {
       picture: this.picture,
     };
   }
+}
+
+/** Media type in small letters, '' where none is named, and the charset that goes with it (RFC 9110, 8.3). */
+function contentTypeOf(response: Response): { readonly contentType: string; readonly charset: string | null } {
+  const header = response.headers.get('content-type') ?? '';
+  return {
+    contentType: (header.split(';')[0] ?? '').trim().toLowerCase(),
+    charset: /charset\s*=\s*"?([^";\s]+)/i.exec(header)?.[1] ?? null,
+  };
+}
+
+function isHtml(contentType: string): boolean {
+  return contentType === 'text/html' || contentType === 'application/xhtml+xml';
 }
 
 function isWeb(address: string): boolean {

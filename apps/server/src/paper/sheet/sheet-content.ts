@@ -21,8 +21,8 @@ export function contentOf(
   choices: ContentChoices,
   picture: MoreContent['picture'],
 ): SheetContent {
-  const { place, plan, code, payload, look, carries, rehearsal } = placed;
-  const { material, station, lesson } = place;
+  const { place, plan, payload, look, carries, rehearsal } = placed;
+  const { material, station } = place;
   const instruction = station?.instruction ?? material.instruction;
   return {
     payload,
@@ -31,26 +31,9 @@ export function contentOf(
     title: titleOf(place),
     instruction,
     tap: tapLine(carries.act, rehearsal.devices, instruction),
-    address:
-      code === null || code.carry === 'words'
-        ? null
-        : code.carry === 'short-link'
-          ? shortAddressInLetters(payload)
-          : payload,
+    address: addressOn(placed),
     more: {
-      texts: {
-        number: position === null ? '' : String(position),
-        password:
-          material.content?.kind === 'network' && material.content.password !== ''
-            ? `${material.content.name}: ${material.content.password}`
-            : '',
-        class: [lesson?.name, lesson?.class?.name].filter((part) => part).join(' · '),
-        place: lesson?.place ?? '',
-        what: [position === null ? '' : `${position}.`, titleOf(place)].filter((part) => part !== '').join(' '),
-        meaning: material.words ?? '',
-        'for-whom': [lesson?.class?.name, lesson?.name, lesson?.date].filter((part) => part).join(' · '),
-        where: fileUnder(material.tags ?? [], lesson?.place ?? ''),
-      },
+      texts: moreTexts(place, position),
       neededMm: neededMm(placed, choices),
       rehearsedMm: rehearsal.sizeMm,
       picture,
@@ -58,8 +41,38 @@ export function contentOf(
   };
 }
 
+/** What is typed where a code is not scanned; null where it is no address. */
+function addressOn({ code, payload }: PlacedCode): string | null {
+  if (code === null || code.carry === 'words') return null;
+  return code.carry === 'short-link' ? shortAddressInLetters(payload) : payload;
+}
+
+function moreTexts(place: PlacedCode['place'], position: number | null): MoreContent['texts'] {
+  const { material, lesson } = place;
+  const [name, className, date, room] = [lesson?.name, lesson?.class?.name, lesson?.date, lesson?.place ?? ''];
+  return {
+    number: position === null ? '' : String(position),
+    password: passwordOf(material.content),
+    class: joined([name, className], ' · '),
+    place: room,
+    what: joined([position === null ? '' : `${position}.`, titleOf(place)], ' '),
+    meaning: material.words ?? '',
+    'for-whom': joined([className, name, date], ' · '),
+    where: fileUnder(material.tags ?? [], room),
+  };
+}
+
+/** Of a wireless network that has one, with its name. */
+function passwordOf(content: PlacedCode['place']['material']['content']): string {
+  return content?.kind === 'network' && content.password !== '' ? `${content.name}: ${content.password}` : '';
+}
+
+function joined(parts: readonly (string | null | undefined)[], between: string): string {
+  return parts.filter((part) => part).join(between);
+}
+
 function fileUnder(tags: readonly string[], place: string): string {
-  return [tags.length > 0 ? `File under ${tags.join(', ')}` : '', place].filter((part) => part !== '').join(' · ');
+  return joined([tags.length > 0 ? `File under ${tags.join(', ')}` : '', place], ' · ');
 }
 
 /** From where such a sheet is read, metres. */

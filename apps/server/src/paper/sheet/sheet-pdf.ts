@@ -8,6 +8,7 @@ import {
   lineHeightMm,
   pagesOf,
   pointsPerMm,
+  type MmBox,
   type PageArrow,
   type PageLine,
   type PageText,
@@ -21,109 +22,122 @@ import type { Drawable, SheetJob } from './sheet-job.js';
 
 /** @param onPage hears how many pages are drawn; the drawing pauses there, so that it can be stopped */
 export async function drawSheetsPdf(
-  { composition, drawingOf }: Drawable,
+  drawable: Drawable,
   job: SheetJob,
   pictures: PictureBytes,
   onPage: (drawn: number) => Promise<void> | void = () => undefined,
 ): Promise<Buffer> {
+  const { composition } = drawable;
   const pages = pagesOf(composition);
   const measure = measureIn(job.han);
   const { document, finish } = startPdf({ title: job.title, madeAt: new Date(job.madeAt) });
-  const registered = new Set<Face>();
-  const useFace = (face: Face): void => {
-    if (!registered.has(face)) document.registerFont(face, fontBytes(face));
-    registered.add(face);
-    document.font(face);
-  };
   const root = document.struct('Document');
   document.addStructure(root);
+  const drawing = new PageDrawing(document, root, { drawable, job, pictures });
   for (let index = 0; index < pages; index += 1) {
     const page = layoutPage(composition, index, measure);
     document.addPage({ size: [page.widthMm * pointsPerMm, page.heightMm * pointsPerMm], margin: 0 });
-    drawPage(page);
+    drawing.draw(page);
     await onPage(index + 1);
   }
   root.end();
   return finish();
+}
 
-  function drawPage(page: SheetPage): void {
+interface Drawn {
+  readonly drawable: Drawable;
+  readonly job: SheetJob;
+  readonly pictures: PictureBytes;
+}
+
+class PageDrawing {
+  private readonly registered = new Set<Face>();
+
+  constructor(
+    private readonly document: PDFKit.PDFDocument,
+    private readonly root: PDFKit.PDFStructureElement,
+    private readonly drawn: Drawn,
+  ) {}
+
+  draw(page: SheetPage): void {
+    const { document } = this;
     document.markContent('Artifact', { type: 'Layout' });
     for (const line of page.lines) drawLine(document, line);
     for (const arrow of page.arrows) drawArrow(document, arrow);
     document.endMarkedContent();
-    for (const text of page.texts) root.add(document.struct('P', {}, () => drawText(text)));
-    for (const code of page.codes) {
-      const drawing = drawingOf(code.item);
-      const content = job.contents[code.item];
-      if (!drawing || !content) continue;
-      root.add(
-        document.struct('Figure', { alt: `QR code of ${content.title}: ${content.payload}` }, () => {
-          if (code.turned) {
-            document.save().rotate(180, {
-              origin: [(code.xMm + code.sizeMm / 2) * pointsPerMm, (code.yMm + code.sizeMm / 2) * pointsPerMm],
-            });
-            drawOnPdf(document, drawing, code, pictures);
-            document.restore();
-          } else drawOnPdf(document, drawing, code, pictures);
-        }),
-      );
-    }
-    for (const picture of page.pictures) {
-      const id =
-        picture.which === 'header'
-          ? composition.setup.design.header?.pictureId
-          : job.contents[picture.item]?.more?.picture?.id;
-      const bytes = pictures.get(id ?? '');
-      if (bytes)
-        root.add(
-          document.struct(
-            'Figure',
-            { alt: picture.which === 'header' ? 'The school' : 'What opens' },
-            () =>
-              void turned(picture.turned, picture, () =>
-                document.image(bytes, picture.xMm * pointsPerMm, picture.yMm * pointsPerMm, {
-                  width: picture.widthMm * pointsPerMm,
-                  height: picture.heightMm * pointsPerMm,
-                }),
-              ),
-          ),
-        );
-    }
+    for (const text of page.texts) this.root.add(document.struct('P', {}, () => this.drawText(text)));
+    for (const code of page.codes) this.drawCode(code);
+    for (const picture of page.pictures) this.drawPicture(picture);
   }
 
-  function turned(
-    isTurned: boolean,
-    {
-      xMm,
-      yMm,
-      widthMm,
-      heightMm,
-    }: { readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number },
-    draw: () => void,
-  ): void {
+  private drawCode(code: SheetPage['codes'][number]): void {
+    const { drawable, job, pictures } = this.drawn;
+    const drawing = drawable.drawingOf(code.item);
+    const content = job.contents[code.item];
+    if (!content) return;
+    const box = { ...code, widthMm: code.sizeMm, heightMm: code.sizeMm };
+    this.addFigure(`QR code of ${content.title}: ${content.payload}`, () =>
+      this.turned(code.turned, box, () => drawOnPdf(this.document, drawing, code, pictures)),
+    );
+  }
+
+  private drawPicture(picture: SheetPage['pictures'][number]): void {
+    const { drawable, job, pictures } = this.drawn;
+    const ofHeader = picture.which === 'header';
+    const id = ofHeader
+      ? drawable.composition.setup.design.header?.pictureId
+      : job.contents[picture.item]?.more?.picture?.id;
+    const bytes = pictures.get(id ?? '');
+    if (!bytes) return;
+    this.addFigure(ofHeader ? 'The school' : 'What opens', () =>
+      this.turned(
+        picture.turned,
+        picture,
+        () =>
+          void this.document.image(bytes, picture.xMm * pointsPerMm, picture.yMm * pointsPerMm, {
+            width: picture.widthMm * pointsPerMm,
+            height: picture.heightMm * pointsPerMm,
+          }),
+      ),
+    );
+  }
+
+  private addFigure(alt: string, draw: () => void): void {
+    this.root.add(this.document.struct('Figure', { alt }, draw));
+  }
+
+  private turned(isTurned: boolean, { xMm, yMm, widthMm, heightMm }: MmBox, draw: () => void): void {
     if (!isTurned) return draw();
-    document.save().rotate(180, { origin: [(xMm + widthMm / 2) * pointsPerMm, (yMm + heightMm / 2) * pointsPerMm] });
+    const origin: [number, number] = [(xMm + widthMm / 2) * pointsPerMm, (yMm + heightMm / 2) * pointsPerMm];
+    this.document.save().rotate(180, { origin });
     draw();
-    document.restore();
+    this.document.restore();
   }
 
-  function drawText(text: PageText): void {
-    turned(text.turned, text, () => {
-      document.fillColor(toneColour(text.tone, composition.setup.design.accent));
-      for (const { runs, xMm, baselineMm: baseline } of placedLines(text, job.han)) {
-        for (const run of runs) {
-          useFace(run.face);
-          document.fontSize(text.sizePt);
-          const at: [number, number] = [
-            (xMm + (run.xEm * text.sizePt) / pointsPerMm) * pointsPerMm,
-            baseline * pointsPerMm,
-          ];
-          if (run.actual !== null) document.markContent('Span', { actual: run.actual });
-          document.text(run.text, ...at, { lineBreak: false, baseline: 'alphabetic', features: [] });
-          if (run.actual !== null) document.endMarkedContent();
-        }
-      }
+  private drawText(text: PageText): void {
+    const { drawable, job } = this.drawn;
+    this.turned(text.turned, text, () => {
+      this.document.fillColor(toneColour(text.tone, drawable.composition.setup.design.accent));
+      for (const line of placedLines(text, job.han)) this.drawRuns(line, text.sizePt);
     });
+  }
+
+  private drawRuns({ runs, xMm, baselineMm: baseline }: PlacedLine, sizePt: number): void {
+    const { document } = this;
+    for (const run of runs) {
+      this.useFace(run.face);
+      document.fontSize(sizePt);
+      const at: [number, number] = [(xMm + (run.xEm * sizePt) / pointsPerMm) * pointsPerMm, baseline * pointsPerMm];
+      if (run.actual !== null) document.markContent('Span', { actual: run.actual });
+      document.text(run.text, ...at, { lineBreak: false, baseline: 'alphabetic', features: [] });
+      if (run.actual !== null) document.endMarkedContent();
+    }
+  }
+
+  private useFace(face: Face): void {
+    if (!this.registered.has(face)) this.document.registerFont(face, fontBytes(face));
+    this.registered.add(face);
+    this.document.font(face);
   }
 }
 

@@ -73,20 +73,30 @@ export function opensView({
       inTheCode: true,
       closed: false,
     };
-  const verdict = checks.done?.verdict ?? null;
-  const checkedAt = checks.done?.finishedAt ?? null;
-  const stale = checkedAt !== null && isStale(checkedAt.getTime(), now.getTime(), lessonAt);
   const closed = opening !== null && !openStateAt(opening, Math.max(lessonAt ?? 0, now.getTime()), timeZone).open;
-  const state = closed ? 'stop' : opensState(verdict, accounts);
   return {
-    state: stale && state === 'done' ? 'look-at' : state,
+    ...lastOpened(checks, { accounts, closed, now, lessonAt }),
     opening: checks.pending !== null,
-    verdict,
-    checkedAt: checkedAt?.toISOString() ?? null,
-    stale,
     steps: checks.steps,
     inTheCode: false,
     closed,
+  };
+}
+
+/** What the last check said, and whether it is too old to rely on. */
+function lastOpened(
+  { done }: CodeFacts['checks'],
+  { accounts, closed, now, lessonAt }: Pick<CodeFacts, 'accounts' | 'now' | 'lessonAt'> & { readonly closed: boolean },
+): Pick<ReadinessView['opens'], 'state' | 'verdict' | 'checkedAt' | 'stale'> {
+  const verdict = done?.verdict ?? null;
+  const checkedAt = done?.finishedAt ?? null;
+  const stale = checkedAt !== null && isStale(checkedAt.getTime(), now.getTime(), lessonAt);
+  const state = closed ? 'stop' : opensState(verdict, accounts);
+  return {
+    state: stale && state === 'done' ? 'look-at' : state,
+    verdict,
+    checkedAt: checkedAt?.toISOString() ?? null,
+    stale,
   };
 }
 

@@ -26,26 +26,23 @@ export class Redirects {
 
   /** @returns false where the request asks for something else: then nothing was done */
   answer(request: IncomingMessage, response: ServerResponse): boolean {
-    const { url = '', method } = request;
+    const { url = '' } = request;
     const host = (request.headers.host ?? '').toLowerCase();
     const atRoot = this.isShortHost(host);
-    if (!atRoot && !isUnderK(url)) return false;
-    if (method !== 'GET' && method !== 'HEAD') return false;
-    const typed = /^\/k\/\?s=([^&#]*)/i.exec(url)?.[1];
-    if (typed !== undefined) {
-      response
-        .writeHead(303, { Location: `/K/${typed.replace(/\+/g, '%20').slice(0, 60)}`, 'Content-Length': 0 })
-        .end();
-      return true;
-    }
+    if (!(atRoot || isUnderK(url)) || !reads(request)) return false;
+    if (sendTyped(url, response)) return true;
     const slug = slugAskedFor(url, atRoot);
     if (slug === null) return false;
     const found = this.table.get(slug);
     if (found) this.lead(found, request, response);
     // Where the application answers under the same name, its pages keep their addresses.
-    else if (atRoot && !isSlug(slug) && host === this.table.school?.ownHost && !/^\/k\//i.test(url)) return false;
+    else if (atRoot && this.isPageOfOurs(slug, host, url)) return false;
     else this.unknown.answer(slug, request, response, (late) => this.lead(late, request, response));
     return true;
+  }
+
+  private isPageOfOurs(slug: string, host: string, url: string): boolean {
+    return !isSlug(slug) && host === this.table.school?.ownHost && !/^\/k\//i.test(url);
   }
 
   /** Of the school's short links, with or without a port. */
@@ -82,6 +79,19 @@ export class Redirects {
     if (found.trying && found.materialId !== null && now < found.trying.until)
       this.tryouts.seen(found.materialId, visitor, now - found.trying.since, found.kept);
   }
+}
+
+function reads({ method }: IncomingMessage): boolean {
+  return method === 'GET' || method === 'HEAD';
+}
+
+/** Somebody typed the letters of a short link into the field for them. @returns false where nobody did */
+function sendTyped(url: string, response: ServerResponse): boolean {
+  const typed = /^\/k\/\?s=([^&#]*)/i.exec(url)?.[1];
+  if (typed === undefined) return false;
+  const location = `/K/${typed.replace(/\+/g, '%20').slice(0, 60)}`;
+  response.writeHead(303, { Location: location, 'Content-Length': 0 }).end();
+  return true;
 }
 
 const slash = 47;

@@ -32,10 +32,17 @@ const usualHeightMm: Readonly<Record<SheetKind, number>> = {
   'student-card': 8,
 };
 
+const newTemplate: Pick<SheetTemplateView, 'name' | 'accent' | 'header'> = {
+  name: '',
+  accent: plainAccent,
+  header: null,
+};
+
 export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactElement {
-  const [name, setName] = useState(before?.name ?? '');
-  const [accent, setAccent] = useState(before?.accent ?? plainAccent);
-  const [header, setHeader] = useState<HeaderPicture | null>(before?.header ?? null);
+  const first = before ?? newTemplate;
+  const [name, setName] = useState(first.name);
+  const [accent, setAccent] = useState(first.accent);
+  const [header, setHeader] = useState<HeaderPicture | null>(first.header);
   const upload = useAddLookPicture();
   const keep = useKeepTemplate(before);
   const readable = accentReads(accent);

@@ -7,6 +7,7 @@ import {
   reachShareOf,
   surfaces,
   usualScene,
+  type Foretold,
   type LightLevel,
   type PrintTechnique,
   type Scene,
@@ -50,14 +51,7 @@ export default function CameraView({
     <div className="mt-2 grid gap-x-5 gap-y-3 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div>
         <SeenFrame seen={seen.attempt} />
-        <Verdict
-          seen={seen.attempt}
-          failed={seen.failed}
-          device={device}
-          expected={
-            distanceM <= foretold.readsToM ? 'reads' : distanceM >= foretold.missesFromM ? 'misses' : 'hit-and-miss'
-          }
-        />
+        <Verdict seen={seen.attempt} failed={seen.failed} device={device} expected={expectedAt(distanceM, foretold)} />
       </div>
       <div className="flex flex-col gap-3">
         <SelectField label="Device" value={device.id} onChange={(event) => setDeviceId(event.target.value)}>
@@ -67,49 +61,92 @@ export default function CameraView({
             </option>
           ))}
         </SelectField>
-        <Slider
-          label="Distance"
-          words={metres(distanceM)}
-          value={distanceM}
-          min={0.2}
-          max={mostM}
-          step={0.05}
-          onChange={setDistanceM}
+        <PlaceSliders
+          distanceM={distanceM}
+          mostM={mostM}
+          tiltDeg={tiltDeg}
+          onDistance={setDistanceM}
+          onTilt={setTiltDeg}
         />
-        <Slider
-          label="Turn of the paper"
-          words={`${tiltDeg}°`}
-          value={tiltDeg}
-          min={0}
-          max={60}
-          step={1}
-          onChange={setTiltDeg}
-        />
-        <div className="grid grid-cols-3 gap-3">
-          <ChoiceField
-            choices={lightLevels}
-            words={lightWords}
-            label="Light"
-            value={scene.light}
-            onChange={(event) => setScene({ ...scene, light: event.target.value as LightLevel })}
-          />
-          <ChoiceField
-            choices={printTechniques}
-            words={techniqueWords}
-            label="Print"
-            value={scene.technique}
-            onChange={(event) => setScene({ ...scene, technique: event.target.value as PrintTechnique })}
-          />
-          <ChoiceField
-            choices={surfaces}
-            words={surfaceWords}
-            label="Surface"
-            value={scene.surface}
-            onChange={(event) => setScene({ ...scene, surface: event.target.value as Surface })}
-          />
-        </div>
+        <SceneFields scene={scene} onChange={setScene} />
         {seen.attempt && <Readings readings={seen.attempt.readings} own={device.engine} />}
       </div>
+    </div>
+  );
+}
+
+function expectedAt(distanceM: number, { readsToM, missesFromM }: Foretold): 'reads' | 'hit-and-miss' | 'misses' {
+  if (distanceM <= readsToM) return 'reads';
+  return distanceM >= missesFromM ? 'misses' : 'hit-and-miss';
+}
+
+function PlaceSliders({
+  distanceM,
+  mostM,
+  tiltDeg,
+  onDistance,
+  onTilt,
+}: {
+  readonly distanceM: number;
+  readonly mostM: number;
+  readonly tiltDeg: number;
+  readonly onDistance: (distanceM: number) => void;
+  readonly onTilt: (tiltDeg: number) => void;
+}): ReactElement {
+  return (
+    <>
+      <Slider
+        label="Distance"
+        words={metres(distanceM)}
+        value={distanceM}
+        min={0.2}
+        max={mostM}
+        step={0.05}
+        onChange={onDistance}
+      />
+      <Slider
+        label="Turn of the paper"
+        words={`${tiltDeg}°`}
+        value={tiltDeg}
+        min={0}
+        max={60}
+        step={1}
+        onChange={onTilt}
+      />
+    </>
+  );
+}
+
+function SceneFields({
+  scene,
+  onChange,
+}: {
+  readonly scene: Scene;
+  readonly onChange: (scene: Scene) => void;
+}): ReactElement {
+  return (
+    <div className="grid grid-cols-3 gap-3">
+      <ChoiceField
+        choices={lightLevels}
+        words={lightWords}
+        label="Light"
+        value={scene.light}
+        onChange={(event) => onChange({ ...scene, light: event.target.value as LightLevel })}
+      />
+      <ChoiceField
+        choices={printTechniques}
+        words={techniqueWords}
+        label="Print"
+        value={scene.technique}
+        onChange={(event) => onChange({ ...scene, technique: event.target.value as PrintTechnique })}
+      />
+      <ChoiceField
+        choices={surfaces}
+        words={surfaceWords}
+        label="Surface"
+        value={scene.surface}
+        onChange={(event) => onChange({ ...scene, surface: event.target.value as Surface })}
+      />
     </div>
   );
 }

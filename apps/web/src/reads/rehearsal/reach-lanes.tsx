@@ -77,43 +77,47 @@ function Lane({
         </div>
       </div>
       <div className="relative h-[18px] rounded-fine bg-line" role="img" aria-label={words}>
-        {result && (
-          <>
-            <span
-              className="hatched absolute inset-y-0 left-0 rounded-fine"
-              style={{ width: share(result.hitAndMissM) }}
-            />
-            <span
-              className="absolute inset-y-0 bg-done first:rounded-l-[4px]"
-              style={{
-                left: result.fromM > 0.5 ? share(result.fromM) : 0,
-                right: `calc(100% - ${share(result.reachM)})`,
-              }}
-            />
-            <span
-              className="absolute inset-y-0 flex items-center pl-2 text-fine font-semibold text-sheet"
-              style={{ left: result.fromM > 0.5 ? share(result.fromM) : 0 }}
-            >
-              {result.reachM > 0 ? metres(result.reachM) : ''}
-            </span>
-          </>
-        )}
-        {!result && foretold && (
-          <span className="absolute inset-0 animate-pulse">
-            <span
-              className="hatched absolute inset-y-0 left-0 rounded-fine"
-              style={{ width: share(foretold.missesFromM) }}
-            />
-            <span
-              className="absolute inset-y-0 left-0 rounded-l-[4px] bg-done/45"
-              style={{ width: share(foretold.readsToM) }}
-            />
-          </span>
-        )}
+        {result && <ResultBar result={result} share={share} />}
+        {!result && foretold && <ForetoldBar foretold={foretold} share={share} />}
         <span className="absolute -inset-y-[5px] w-[2px] bg-ink" style={{ left: share(distanceM) }} />
       </div>
       <StateMark mark={mark} words={`${device.name}: ${markWords[mark]}`} />
     </>
+  );
+}
+
+type Share = (valueM: number) => string;
+
+function ResultBar({ result, share }: { readonly result: RehearsalResult; readonly share: Share }): ReactElement {
+  return (
+    <>
+      <span className="hatched absolute inset-y-0 left-0 rounded-fine" style={{ width: share(result.hitAndMissM) }} />
+      <span
+        className="absolute inset-y-0 bg-done first:rounded-l-[4px]"
+        style={{
+          left: result.fromM > 0.5 ? share(result.fromM) : 0,
+          right: `calc(100% - ${share(result.reachM)})`,
+        }}
+      />
+      <span
+        className="absolute inset-y-0 flex items-center pl-2 text-fine font-semibold text-sheet"
+        style={{ left: result.fromM > 0.5 ? share(result.fromM) : 0 }}
+      >
+        {result.reachM > 0 ? metres(result.reachM) : ''}
+      </span>
+    </>
+  );
+}
+
+function ForetoldBar({ foretold, share }: { readonly foretold: Foretold; readonly share: Share }): ReactElement {
+  return (
+    <span className="absolute inset-0 animate-pulse">
+      <span className="hatched absolute inset-y-0 left-0 rounded-fine" style={{ width: share(foretold.missesFromM) }} />
+      <span
+        className="absolute inset-y-0 left-0 rounded-l-[4px] bg-done/45"
+        style={{ width: share(foretold.readsToM) }}
+      />
+    </span>
   );
 }
 

@@ -17,18 +17,9 @@ import { useRemedies, type Remedies } from './use-remedies.js';
 const CameraView = lazy(() => import('./camera-view.js'));
 
 /** Would the devices read it from where students stand? */
-export function ReadsPart({
-  page,
-  rehearsals,
-}: {
-  readonly page: MaterialPage;
-  readonly rehearsals: RehearsalProgress;
-}): ReactElement | null {
+export function ReadsPart({ page, rehearsals }: Props): ReactElement | null {
   const { rehearsal, readiness, code } = page;
-  const [looking, setLooking] = useState(false);
-  const remedies = useRemedies(page);
   if (!code) return null;
-  const results = rehearsal.results ?? (rehearsals.runningKey === rehearsal.key ? rehearsals.devices : []);
   const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
   return (
     <div id="reads">
@@ -36,59 +27,90 @@ export function ReadsPart({
         mark={<StateMark mark={readiness.reads.state} words="Reads" />}
         title={headline(page)}
         aside={aside}
-        action={
-          <>
-            <Link to={`${pagePath(page)}/try`} className={buttonClass()}>
-              Try a device
-            </Link>
-            {rehearsals.running ? (
-              <Button onClick={rehearsals.stop}>Stop</Button>
-            ) : (
-              (rehearsals.stopped || rehearsals.failed) &&
-              rehearsal.results === null && <Button onClick={rehearsals.again}>Rehearse</Button>
-            )}
-          </>
-        }
+        action={<Actions page={page} rehearsals={rehearsals} />}
       >
         {rehearsal.devices.length === 0 ? (
           <p className="m-0 text-body">
             The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.
           </p>
         ) : (
-          <>
-            <ReachLanes rehearsal={rehearsal} modules={code.modules} results={results} />
-            <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-note text-muted" role="status">
-              <Key className="bg-done">read</Key>
-              <Key className="hatched">hit and miss</Key>
-              <Key className="bg-line">not read</Key>
-              <span>
-                the line: students at {metres(rehearsal.distanceM)}
-                {rehearsal.ownDistanceM === null ? '' : ', at this station'}
-              </span>
-              {rehearsals.running && (
-                <span>
-                  Rehearsing {Math.min(results.length + 1, rehearsal.devices.length)} of {rehearsal.devices.length}{' '}
-                  devices
-                </span>
-              )}
-              {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
-            </p>
-            {rehearsal.results && <Advice page={page} results={rehearsal.results} remedies={remedies} />}
-            <ByHand rehearsal={rehearsal} remedies={remedies} />
-            {rehearsal.results && <OtherReaders rehearsal={rehearsal} results={rehearsal.results} />}
-            <details className="mt-2 text-row" onToggle={(event) => setLooking(event.currentTarget.open)}>
-              <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
-              {looking && (
-                <Suspense>
-                  <CameraView page={page} />
-                </Suspense>
-              )}
-            </details>
-          </>
+          <Rehearsed page={page} rehearsals={rehearsals} />
         )}
         <TriedDevices page={page} />
       </Panel>
     </div>
+  );
+}
+
+interface Props {
+  readonly page: MaterialPage;
+  readonly rehearsals: RehearsalProgress;
+}
+
+function Actions({ page, rehearsals }: Props): ReactElement {
+  const { running, stopped, failed, stop, again } = rehearsals;
+  const mayRehearse = !running && (stopped || failed) && page.rehearsal.results === null;
+  return (
+    <>
+      <Link to={`${pagePath(page)}/try`} className={buttonClass()}>
+        Try a device
+      </Link>
+      {running && <Button onClick={stop}>Stop</Button>}
+      {mayRehearse && <Button onClick={again}>Rehearse</Button>}
+    </>
+  );
+}
+
+function Rehearsed({ page, rehearsals }: Props): ReactElement {
+  const { rehearsal, code } = page;
+  const [looking, setLooking] = useState(false);
+  const remedies = useRemedies(page);
+  const results = rehearsal.results ?? (rehearsals.runningKey === rehearsal.key ? rehearsals.devices : []);
+  return (
+    <>
+      <ReachLanes rehearsal={rehearsal} modules={code?.modules ?? 0} results={results} />
+      <Legend rehearsal={rehearsal} rehearsals={rehearsals} read={results.length} />
+      {rehearsal.results && <Advice page={page} results={rehearsal.results} remedies={remedies} />}
+      <ByHand rehearsal={rehearsal} remedies={remedies} />
+      {rehearsal.results && <OtherReaders rehearsal={rehearsal} results={rehearsal.results} />}
+      <details className="mt-2 text-row" onToggle={(event) => setLooking(event.currentTarget.open)}>
+        <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
+        {looking && (
+          <Suspense>
+            <CameraView page={page} />
+          </Suspense>
+        )}
+      </details>
+    </>
+  );
+}
+
+/** What the lanes show, and how far the rehearsal is. */
+function Legend({
+  rehearsal,
+  rehearsals,
+  read,
+}: {
+  readonly rehearsal: MaterialPage['rehearsal'];
+  readonly rehearsals: RehearsalProgress;
+  readonly read: number;
+}): ReactElement {
+  return (
+    <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-note text-muted" role="status">
+      <Key className="bg-done">read</Key>
+      <Key className="hatched">hit and miss</Key>
+      <Key className="bg-line">not read</Key>
+      <span>
+        the line: students at {metres(rehearsal.distanceM)}
+        {rehearsal.ownDistanceM === null ? '' : ', at this station'}
+      </span>
+      {rehearsals.running && (
+        <span>
+          Rehearsing {Math.min(read + 1, rehearsal.devices.length)} of {rehearsal.devices.length} devices
+        </span>
+      )}
+      {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
+    </p>
   );
 }
 

@@ -70,10 +70,7 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
   // Rehearsed and on its way to the server: the next one does not wait for that.
   const [handedIn, setHandedIn] = useState<ReadonlySet<string>>(new Set());
-  const wanted = places.filter((place) => place.code !== null && place.rehearsal.devices.length > 0);
-  const isOpen = ({ rehearsal: { key, results } }: RehearsalPlace): boolean => results === null && !handedIn.has(key);
-  const next = wanted.find(isOpen) ?? (withOthers ? wanted.find((place) => lacksOthers(place)) : undefined) ?? null;
-  const deciding = next !== null && next.rehearsal.results === null;
+  const { done, of, next } = planOf(places, handedIn, withOthers);
   // What is to be done as text: `next` itself is new with every look at the server.
   const task = next?.code && halt === null ? JSON.stringify(taskOf(next.place, next.code, next.rehearsal)) : null;
 
@@ -103,11 +100,11 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
   }, [task, changed]);
 
   return {
-    running: task !== null && deciding,
+    running: task !== null && next?.rehearsal.results === null,
     stopped: halt === 'stopped',
     failed: halt === 'failed',
-    done: wanted.filter((place) => !isOpen(place)).length,
-    of: wanted.length,
+    done,
+    of,
     devices: shown ? run.devices : [],
     runningKey: shown ? run.key : null,
     stop: () => setHalt('stopped'),
@@ -116,4 +113,16 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
       setHalt(null);
     },
   };
+}
+
+/** How much of it is rehearsed, and what is next: first what nobody rehearsed, then what other engines make of it. */
+function planOf(
+  places: readonly RehearsalPlace[],
+  handedIn: ReadonlySet<string>,
+  withOthers: boolean,
+): { readonly done: number; readonly of: number; readonly next: RehearsalPlace | null } {
+  const wanted = places.filter((place) => place.code !== null && place.rehearsal.devices.length > 0);
+  const open = wanted.filter(({ rehearsal: { key, results } }) => results === null && !handedIn.has(key));
+  const others = withOthers ? wanted.find((place) => lacksOthers(place)) : undefined;
+  return { done: wanted.length - open.length, of: wanted.length, next: open[0] ?? others ?? null };
 }

@@ -1,7 +1,8 @@
-import type { SignIn } from '@hapset/contract';
+import type { SignIn, WelcomeView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
+import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { CheckField, TextField } from '../../platform/design/field.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -48,28 +49,36 @@ export function SignInForm({
           <code className="font-mono">npm run create-administrator</code>
         </p>
       )}
-      {signIn.isError && (
-        <p role="alert" className="m-0 text-row font-semibold text-stop">
-          {wordsFor(signIn.error)}
-        </p>
-      )}
+      {signIn.isError && <Alert words={wordsFor(signIn.error)} />}
       <Button type="submit" tone="main" disabled={signIn.isPending} className="min-h-11">
         {signIn.isPending ? 'Signing in…' : 'Sign in'}
       </Button>
-      {demo && (
-        <div className="rounded-small bg-marker-soft px-4 py-3 text-row">
-          <p className="m-0">This is a demonstration. Its account:</p>
-          <dl className="m-0 mt-1 grid grid-cols-[auto_1fr] gap-x-3">
-            <dt className="text-muted">E-mail</dt>
-            <dd className="m-0 font-semibold break-all">{demo.email}</dd>
-            <dt className="text-muted">Password</dt>
-            <dd className="m-0 font-semibold whitespace-nowrap">{demo.password}</dd>
-          </dl>
-          <Button className="mt-2.5 w-full" disabled={signIn.isPending} onClick={() => send(demo)}>
-            Look around as Maren Dallow
-          </Button>
-        </div>
-      )}
+      {demo && <DemoAccount demo={demo} disabled={signIn.isPending} onTake={() => send(demo)} />}
     </form>
+  );
+}
+
+function DemoAccount({
+  demo,
+  disabled,
+  onTake,
+}: {
+  readonly demo: NonNullable<WelcomeView['demo']>;
+  readonly disabled: boolean;
+  readonly onTake: () => void;
+}): ReactElement {
+  return (
+    <div className="rounded-small bg-marker-soft px-4 py-3 text-row">
+      <p className="m-0">This is a demonstration. Its account:</p>
+      <dl className="m-0 mt-1 grid grid-cols-[auto_1fr] gap-x-3">
+        <dt className="text-muted">E-mail</dt>
+        <dd className="m-0 font-semibold break-all">{demo.email}</dd>
+        <dt className="text-muted">Password</dt>
+        <dd className="m-0 font-semibold whitespace-nowrap">{demo.password}</dd>
+      </dl>
+      <Button className="mt-2.5 w-full" disabled={disabled} onClick={onTake}>
+        Look around as Maren Dallow
+      </Button>
+    </div>
   );
 }

@@ -7,7 +7,7 @@ import {
   type ReaderEngineName,
 } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { useForm, type RegisterOptions } from 'react-hook-form';
+import { useForm, type RegisterOptions, type UseFormReturn } from 'react-hook-form';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { ChoiceField, TextField } from '../../platform/design/field.js';
 import { figureHints, genericWords } from '../../platform/wording/devices.js';
@@ -47,16 +47,13 @@ export function DeviceDialog({
       ? fieldsOf(device, device.name, device.count)
       : fieldsOf(genericFigures['shared-tablet'], '', null, 'shared-tablet'),
   });
-  const { register, handleSubmit, formState, setValue } = form;
+  const { register, handleSubmit, setValue } = form;
   const copy = (like: GenericDevice): void => {
     const figures = fieldsOf(genericFigures[like], '', null, like);
     for (const name of [...figureFields.map(([field]) => field), 'jpegQuality', 'engine'] as const)
       setValue(name, figures[name]);
   };
   const submit = (fields: Fields): void => keep.mutate(requestOf(fields, device), { onSuccess: onClose });
-  const figuresAreWrong = [...figureFields.map(([field]) => field), 'jpegQuality' as const].some(
-    (field) => formState.errors[field] !== undefined,
-  );
   return (
     <Dialog
       title={device ? device.name : 'Add a device'}
@@ -74,52 +71,8 @@ export function DeviceDialog({
             })}
           />
         )}
-        <div className="grid gap-4 sm:grid-cols-[1fr_150px]">
-          <TextField
-            label="Name"
-            maxLength={limits.nameLength}
-            {...register('name', { validate: (value) => value.trim() !== '' || 'It needs a name.' })}
-            problem={formState.errors.name?.message}
-          />
-          <TextField
-            label="How many"
-            inputMode="numeric"
-            hint="Empty: from home."
-            {...register('count', {
-              validate: (value) =>
-                value.trim() === '' || isWithin(value, 1, deviceCount, true) || 'A whole number, or nothing.',
-            })}
-            problem={formState.errors.count?.message}
-          />
-        </div>
-        <details className="text-row" open={figuresAreWrong || undefined}>
-          <summary className="w-fit cursor-pointer py-1 font-semibold">
-            More: its figures, and where to find them
-          </summary>
-          <div className="mt-2 grid gap-4 sm:grid-cols-2">
-            {figureFields.map(([field, label, least, most]) => (
-              <TextField
-                key={field}
-                label={label}
-                inputMode="decimal"
-                hint={figureHints[field]}
-                {...register(field, within(least, most, field.startsWith('preview')))}
-                problem={formState.errors[field]?.message}
-              />
-            ))}
-            <TextField
-              label="Compression quality"
-              inputMode="numeric"
-              hint={figureHints.jpegQuality}
-              {...register('jpegQuality', {
-                validate: (value) =>
-                  value.trim() === '' || isWithin(value, 1, 100, true) || 'From 1 to 100, or nothing.',
-              })}
-              problem={formState.errors.jpegQuality?.message}
-            />
-            <ChoiceField choices={readerEngineNames} words={engineWords} label="Its scanner" {...register('engine')} />
-          </div>
-        </details>
+        <NameAndCount form={form} />
+        <FigureFields form={form} />
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
           send={device ? 'Keep' : 'Add it'}
@@ -128,6 +81,67 @@ export function DeviceDialog({
         />
       </form>
     </Dialog>
+  );
+}
+
+interface PartProps {
+  readonly form: UseFormReturn<Fields>;
+}
+
+function NameAndCount({ form: { register, formState } }: PartProps): ReactElement {
+  return (
+    <div className="grid gap-4 sm:grid-cols-[1fr_150px]">
+      <TextField
+        label="Name"
+        maxLength={limits.nameLength}
+        {...register('name', { validate: (value) => value.trim() !== '' || 'It needs a name.' })}
+        problem={formState.errors.name?.message}
+      />
+      <TextField
+        label="How many"
+        inputMode="numeric"
+        hint="Empty: from home."
+        {...register('count', {
+          validate: (value) =>
+            value.trim() === '' || isWithin(value, 1, deviceCount, true) || 'A whole number, or nothing.',
+        })}
+        problem={formState.errors.count?.message}
+      />
+    </div>
+  );
+}
+
+/** Out of the way until somebody wants them, or one of them is wrong. */
+function FigureFields({ form: { register, formState } }: PartProps): ReactElement {
+  const figuresAreWrong = [...figureFields.map(([field]) => field), 'jpegQuality' as const].some(
+    (field) => formState.errors[field] !== undefined,
+  );
+  return (
+    <details className="text-row" open={figuresAreWrong || undefined}>
+      <summary className="w-fit cursor-pointer py-1 font-semibold">More: its figures, and where to find them</summary>
+      <div className="mt-2 grid gap-4 sm:grid-cols-2">
+        {figureFields.map(([field, label, least, most]) => (
+          <TextField
+            key={field}
+            label={label}
+            inputMode="decimal"
+            hint={figureHints[field]}
+            {...register(field, within(least, most, field.startsWith('preview')))}
+            problem={formState.errors[field]?.message}
+          />
+        ))}
+        <TextField
+          label="Compression quality"
+          inputMode="numeric"
+          hint={figureHints.jpegQuality}
+          {...register('jpegQuality', {
+            validate: (value) => value.trim() === '' || isWithin(value, 1, 100, true) || 'From 1 to 100, or nothing.',
+          })}
+          problem={formState.errors.jpegQuality?.message}
+        />
+        <ChoiceField choices={readerEngineNames} words={engineWords} label="Its scanner" {...register('engine')} />
+      </div>
+    </details>
   );
 }
 

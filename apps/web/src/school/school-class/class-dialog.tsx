@@ -32,17 +32,10 @@ export function ClassDialog({
       deviceIds: [...(schoolClass?.deviceIds ?? devices.map((device) => device.id))],
     },
   });
+  const send = (fields: Fields): void => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose });
   return (
     <Dialog title={schoolClass ? `Class ${schoolClass.name}` : 'New class'} onClose={onClose}>
-      <form
-        className="flex flex-col gap-4"
-        noValidate
-        onSubmit={(event) =>
-          void handleSubmit((fields) => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose }))(
-            event,
-          )
-        }
-      >
+      <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
         <TextField
           label="Name"
           maxLength={limits.nameLength}

@@ -1,10 +1,11 @@
 import { limits, routes, type AddressesOnPaper, type ChangeSchool, type SchoolView } from '@hapset/contract';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { paperNames } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { call } from '../../platform/api/client.js';
 import { ApiError } from '../../platform/api/problem-error.js';
+import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -66,60 +67,8 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
 }
 
 function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement {
-  const client = useQueryClient();
-  const notice = useNotice();
-  const form = useForm<Fields>({
-    defaultValues: {
-      ...school,
-      shortLinkHost: school.shortLinkHost ?? '',
-      visitorNetworks: school.visitorNetworks.join('\n'),
-    },
-  });
-  const change = useMutation({
-    mutationFn: ({
-      name,
-      timeZone,
-      paper,
-      printerMarginMm,
-      duplexEdge,
-      duplexRightMm,
-      duplexDownMm,
-      publicAddress,
-      shortLinkHost,
-      visitorNetworks,
-    }: Fields) =>
-      call(routes.changeSchool, {
-        body: {
-          name: name.trim(),
-          timeZone: timeZone.trim(),
-          paper,
-          printerMarginMm,
-          duplexEdge,
-          duplexRightMm,
-          duplexDownMm,
-          publicAddress: publicAddress.trim(),
-          shortLinkHost: shortLinkHost.trim() || null,
-          visitorNetworks: visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''),
-          version: school.version,
-        },
-      }),
-    onSuccess: async () => {
-      notice({ words: 'Settings saved.' });
-      await client.invalidateQueries();
-    },
-    onError: (error) =>
-      error instanceof ApiError && error.reason === 'stale'
-        ? client.invalidateQueries({ queryKey: schoolKeys.school })
-        : undefined,
-  });
-  const problems = new Map(
-    change.error instanceof ApiError
-      ? change.error.fields.map(({ field }) => [
-          field,
-          fieldWords[field as keyof Fields] ?? 'This needs another value.',
-        ])
-      : [],
-  );
+  const form = useForm<Fields>({ defaultValues: fieldsOf(school) });
+  const { change, problems } = useChangeSchool(school);
   return (
     <form
       className="flex flex-col gap-4"
@@ -136,50 +85,83 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         />
         <ChoiceField choices={paperNames} words={paperWords} label="Paper" {...form.register('paper')} />
       </div>
-      <fieldset className="m-0 rounded-small border border-line px-3 pt-1 pb-3">
-        <legend className="px-1 text-small font-semibold">Printer</legend>
-        <div className="grid gap-3 sm:grid-cols-2">
-          <TextField
-            label="Can’t reach at the edge (mm)"
-            type="number"
-            step={0.5}
-            min={limits.printerMarginMm.least}
-            max={limits.printerMarginMm.most}
-            {...form.register('printerMarginMm', { valueAsNumber: true })}
-            problem={problems.get('printerMarginMm')}
-          />
-          <ChoiceField
-            choices={['long', 'short']}
-            words={edgeWords}
-            label="Turns paper about"
-            {...form.register('duplexEdge')}
-          />
-          <TextField
-            label="Move backs to the right (mm)"
-            type="number"
-            step={0.1}
-            min={-limits.duplexShiftMm}
-            max={limits.duplexShiftMm}
-            {...form.register('duplexRightMm', { valueAsNumber: true })}
-            problem={problems.get('duplexRightMm')}
-          />
-          <TextField
-            label="Move backs down (mm)"
-            type="number"
-            step={0.1}
-            min={-limits.duplexShiftMm}
-            max={limits.duplexShiftMm}
-            {...form.register('duplexDownMm', { valueAsNumber: true })}
-            problem={problems.get('duplexDownMm')}
-          />
-        </div>
-        <p className="mt-2 mb-0 text-note text-muted">
-          <a href={routes.printerTest.path} target="_blank" rel="noreferrer" className="font-semibold text-ink">
-            Print the test page
-          </a>{' '}
-          on both sides: it shows these figures.
-        </p>
-      </fieldset>
+      <PrinterFields form={form} problems={problems} />
+      <AddressFields form={form} problems={problems} school={school} />
+      <TextArea
+        label="Networks where codes are inspected without signing in"
+        hint="One a line, for example 10.20.0.0/16. Left empty, only staff let the server follow a link."
+        rows={2}
+        {...form.register('visitorNetworks')}
+        problem={problems.get('visitorNetworks')}
+      />
+      {change.isError && <Alert words={wordsFor(change.error)} />}
+      <div>
+        <Button type="submit" tone="main" disabled={change.isPending}>
+          Save settings
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+interface PartProps {
+  readonly form: UseFormReturn<Fields>;
+  readonly problems: ReadonlyMap<string, string>;
+}
+
+function PrinterFields({ form, problems }: PartProps): ReactElement {
+  return (
+    <fieldset className="m-0 rounded-small border border-line px-3 pt-1 pb-3">
+      <legend className="px-1 text-small font-semibold">Printer</legend>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField
+          label="Can’t reach at the edge (mm)"
+          type="number"
+          step={0.5}
+          min={limits.printerMarginMm.least}
+          max={limits.printerMarginMm.most}
+          {...form.register('printerMarginMm', { valueAsNumber: true })}
+          problem={problems.get('printerMarginMm')}
+        />
+        <ChoiceField
+          choices={['long', 'short']}
+          words={edgeWords}
+          label="Turns paper about"
+          {...form.register('duplexEdge')}
+        />
+        <TextField
+          label="Move backs to the right (mm)"
+          type="number"
+          step={0.1}
+          min={-limits.duplexShiftMm}
+          max={limits.duplexShiftMm}
+          {...form.register('duplexRightMm', { valueAsNumber: true })}
+          problem={problems.get('duplexRightMm')}
+        />
+        <TextField
+          label="Move backs down (mm)"
+          type="number"
+          step={0.1}
+          min={-limits.duplexShiftMm}
+          max={limits.duplexShiftMm}
+          {...form.register('duplexDownMm', { valueAsNumber: true })}
+          problem={problems.get('duplexDownMm')}
+        />
+      </div>
+      <p className="mt-2 mb-0 text-note text-muted">
+        <a href={routes.printerTest.path} target="_blank" rel="noreferrer" className="font-semibold text-ink">
+          Print the test page
+        </a>{' '}
+        on both sides: it shows these figures.
+      </p>
+    </fieldset>
+  );
+}
+
+function AddressFields({ form, problems, school }: PartProps & { readonly school: SchoolView }): ReactElement {
+  const { dirtyFields } = form.formState;
+  return (
+    <>
       <TextField
         label="Public address"
         hint="Under which phones reach this server."
@@ -193,29 +175,61 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         problem={problems.get('shortLinkHost')}
       />
       <OnPaper
-        moved={form.formState.dirtyFields.publicAddress === true}
-        renamed={form.formState.dirtyFields.shortLinkHost === true}
+        moved={dirtyFields.publicAddress === true}
+        renamed={dirtyFields.shortLinkHost === true}
         before={school}
       />
-      <TextArea
-        label="Networks where codes are inspected without signing in"
-        hint="One a line, for example 10.20.0.0/16. Left empty, only staff let the server follow a link."
-        rows={2}
-        {...form.register('visitorNetworks')}
-        problem={problems.get('visitorNetworks')}
-      />
-      {change.isError && (
-        <p role="alert" className="m-0 text-row font-semibold text-stop">
-          {wordsFor(change.error)}
-        </p>
-      )}
-      <div>
-        <Button type="submit" tone="main" disabled={change.isPending}>
-          Save settings
-        </Button>
-      </div>
-    </form>
+    </>
   );
+}
+
+function fieldsOf(school: SchoolView): Fields {
+  return { ...school, shortLinkHost: school.shortLinkHost ?? '', visitorNetworks: school.visitorNetworks.join('\n') };
+}
+
+/** Only what a change may hold: a view knows more. */
+function requestOf(fields: Fields, version: number): ChangeSchool {
+  const { paper, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = fields;
+  return {
+    name: fields.name.trim(),
+    timeZone: fields.timeZone.trim(),
+    paper,
+    printerMarginMm,
+    duplexEdge,
+    duplexRightMm,
+    duplexDownMm,
+    publicAddress: fields.publicAddress.trim(),
+    shortLinkHost: fields.shortLinkHost.trim() || null,
+    visitorNetworks: fields.visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''),
+    version,
+  };
+}
+
+/** @returns the change, and what is wrong with its fields by their names */
+function useChangeSchool({ version }: SchoolView): {
+  readonly change: UseMutationResult<unknown, Error, Fields>;
+  readonly problems: ReadonlyMap<string, string>;
+} {
+  const client = useQueryClient();
+  const notice = useNotice();
+  const change = useMutation<unknown, Error, Fields>({
+    mutationFn: (fields) => call(routes.changeSchool, { body: requestOf(fields, version) }),
+    onSuccess: async () => {
+      notice({ words: 'Settings saved.' });
+      await client.invalidateQueries();
+    },
+    onError: (error) =>
+      error instanceof ApiError && error.reason === 'stale'
+        ? client.invalidateQueries({ queryKey: schoolKeys.school })
+        : undefined,
+  });
+  const wrong = change.error instanceof ApiError ? change.error.fields : [];
+  return {
+    change,
+    problems: new Map(
+      wrong.map(({ field }) => [field, fieldWords[field as keyof Fields] ?? 'This needs another value.']),
+    ),
+  };
 }
 
 /** What a change of addresses means for what hangs on walls already. */

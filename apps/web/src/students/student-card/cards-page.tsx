@@ -1,7 +1,7 @@
 /** Cards for a class or a whole year group: what they say and show, the real pages, and whether the devices read them. */
-import { cardFields, type CardsRequest } from '@hapset/contract';
+import { cardFields, type CardsPreview, type CardsRequest } from '@hapset/contract';
 import { cardCodes, paperNames, perPageChoices, type CardCode } from '@hapset/core';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Button } from '../../platform/design/button.js';
@@ -67,81 +67,81 @@ function Cards({ first }: { readonly first: CardsRequest }): ReactElement {
       <PageHead
         title="Student cards"
         trail={<Link to="/school/students">Students</Link>}
-        about={
-          preview.data
-            ? `${plural(cards, 'card')} on ${plural(cards === 0 ? 0 : preview.data.pages, 'page')}, by class and name.`
-            : 'By class and name.'
-        }
+        about={aboutCards(preview.data)}
         actions={<MakeCards request={request} disabled={cards === 0} />}
       />
       <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
         <Panel>
           <CardOptions request={request} onChange={set} />
         </Panel>
-        <div className="flex min-w-0 flex-col gap-4">
-          {preview.data?.sample && <CardRehearsal sample={preview.data.sample} />}
-          {preview.data && (preview.data.notices.length > 0 || preview.data.withoutId.length > 0) && (
-            <Panel title="Look at this before you print">
-              <SheetNotices notices={preview.data.notices} lessonId={null} addressOf={() => '/school/students'} />
-              {preview.data.withoutId.length > 0 && (
-                <p className="m-0 text-row">
-                  <strong>Without an id</strong>, so without a card: {preview.data.withoutId.slice(0, 8).join(', ')}
-                  {preview.data.withoutId.length > 8 ? ` and ${preview.data.withoutId.length - 8} more` : ''}.
-                </p>
-              )}
-            </Panel>
-          )}
-          {preview.isPending && <Loading rows={6} label="The cards are being laid out" />}
-          {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
-          {preview.data && cards === 0 && (
-            <Empty title="Nobody to make a card for">
-              {request.onlyNew
-                ? 'Everybody has one already. Take “only who has none yet” away to print them again.'
-                : 'Choose other classes, or import a roster first.'}
-            </Empty>
-          )}
-          {preview.data && cards > 0 && (
-            <PageView preview={preview.data} fresh={!preview.isPlaceholderData} onPage={setPage} />
-          )}
-        </div>
+        <Pages preview={preview} onlyNew={request.onlyNew} onPage={setPage} />
       </div>
     </>
   );
 }
 
-function CardOptions({
-  request,
-  onChange,
+function aboutCards(preview: CardsPreview | undefined): string {
+  if (!preview) return 'By class and name.';
+  const { codes, pages } = preview;
+  return `${plural(codes, 'card')} on ${plural(codes === 0 ? 0 : pages, 'page')}, by class and name.`;
+}
+
+function Pages({
+  preview,
+  onlyNew,
+  onPage,
 }: {
+  readonly preview: UseQueryResult<CardsPreview>;
+  readonly onlyNew: boolean;
+  readonly onPage: (page: number) => void;
+}): ReactElement {
+  const { data } = preview;
+  return (
+    <div className="flex min-w-0 flex-col gap-4">
+      {data?.sample && <CardRehearsal sample={data.sample} />}
+      {data && <Notices preview={data} />}
+      {preview.isPending && <Loading rows={6} label="The cards are being laid out" />}
+      {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
+      {data?.codes === 0 && (
+        <Empty title="Nobody to make a card for">
+          {onlyNew
+            ? 'Everybody has one already. Take “only who has none yet” away to print them again.'
+            : 'Choose other classes, or import a roster first.'}
+        </Empty>
+      )}
+      {data && data.codes > 0 && <PageView preview={data} fresh={!preview.isPlaceholderData} onPage={onPage} />}
+    </div>
+  );
+}
+
+const namesShown = 8;
+
+function Notices({ preview: { notices, withoutId } }: { readonly preview: CardsPreview }): ReactElement | null {
+  if (notices.length + withoutId.length === 0) return null;
+  return (
+    <Panel title="Look at this before you print">
+      <SheetNotices notices={notices} lessonId={null} addressOf={() => '/school/students'} />
+      {withoutId.length > 0 && (
+        <p className="m-0 text-row">
+          <strong>Without an id</strong>, so without a card: {withoutId.slice(0, namesShown).join(', ')}
+          {withoutId.length > namesShown ? ` and ${withoutId.length - namesShown} more` : ''}.
+        </p>
+      )}
+    </Panel>
+  );
+}
+
+interface OptionsProps {
   readonly request: CardsRequest;
   readonly onChange: (change: Partial<CardsRequest>) => void;
-}): ReactElement {
-  const groups = useQuery(groupsQuery).data;
+}
+
+function CardOptions({ request, onChange }: OptionsProps): ReactElement {
   const templates = (useQuery(templatesQuery).data ?? []).filter(({ kind }) => kind === 'student-card');
-  const { classNames, code, fields } = request;
+  const { code } = request;
   return (
     <div className="flex flex-col gap-4">
-      <fieldset className="m-0 border-0 p-0">
-        <legend className="mb-1 text-small font-semibold">For whom</legend>
-        <div className="grid max-h-44 grid-cols-2 gap-x-3 overflow-auto">
-          <Tick
-            words={`All classes${groups ? ` (${groups.students})` : ''}`}
-            ticked={classNames.length === 0}
-            onTick={() => onChange({ classNames: [] })}
-          />
-          {groups?.classes.map(({ name, students }) => (
-            <Tick
-              key={name}
-              words={`${name} (${students})`}
-              ticked={classNames.includes(name)}
-              onTick={(ticked) =>
-                onChange({ classNames: ticked ? [...classNames, name] : classNames.filter((other) => other !== name) })
-              }
-            />
-          ))}
-        </div>
-        <Tick words="Only who has none yet" ticked={request.onlyNew} onTick={(onlyNew) => onChange({ onlyNew })} />
-      </fieldset>
+      <ForWhom request={request} onChange={onChange} />
       <ChoiceField
         label="What the code says"
         choices={cardCodes}
@@ -150,43 +150,8 @@ function CardOptions({
         hint={cardCodeAbout[code]}
         onChange={(event) => onChange({ code: event.target.value as CardCode })}
       />
-      <div className="grid grid-cols-2 gap-3">
-        <ChoiceField
-          label="Paper"
-          choices={paperNames}
-          words={paperWords}
-          value={request.paper}
-          onChange={(event) => onChange({ paper: event.target.value as CardsRequest['paper'] })}
-        />
-        <SelectField
-          label="A page"
-          value={request.perPage}
-          onChange={(event) => onChange({ perPage: Number(event.target.value) })}
-        >
-          {perPageChoices['student-card'].map((count) => (
-            <option key={count} value={count}>
-              {sizeWords[count]}
-            </option>
-          ))}
-        </SelectField>
-      </div>
-      <fieldset className="m-0 border-0 p-0">
-        <legend className="mb-1 text-small font-semibold">Beside the name</legend>
-        <div className="grid grid-cols-2 gap-x-3">
-          {cardFields.map((field) => (
-            <Tick
-              key={field}
-              words={cardFieldWords[field]}
-              ticked={fields.includes(field)}
-              onTick={(ticked) =>
-                onChange({ fields: cardFields.filter((other) => (other === field ? ticked : fields.includes(other))) })
-              }
-            />
-          ))}
-          <Tick words="Backs, for both sides" ticked={request.backs} onTick={(backs) => onChange({ backs })} />
-        </div>
-        <SymbolField value={request.symbol} onChange={(symbol) => onChange({ symbol })} />
-      </fieldset>
+      <PaperFields request={request} onChange={onChange} />
+      <BesideTheName request={request} onChange={onChange} />
       {templates.length > 0 && (
         <SelectField
           label="Template"
@@ -202,6 +167,81 @@ function CardOptions({
         </SelectField>
       )}
     </div>
+  );
+}
+
+function ForWhom({ request: { classNames, onlyNew }, onChange }: OptionsProps): ReactElement {
+  const groups = useQuery(groupsQuery).data;
+  return (
+    <fieldset className="m-0 border-0 p-0">
+      <legend className="mb-1 text-small font-semibold">For whom</legend>
+      <div className="grid max-h-44 grid-cols-2 gap-x-3 overflow-auto">
+        <Tick
+          words={`All classes${groups ? ` (${groups.students})` : ''}`}
+          ticked={classNames.length === 0}
+          onTick={() => onChange({ classNames: [] })}
+        />
+        {groups?.classes.map(({ name, students }) => (
+          <Tick
+            key={name}
+            words={`${name} (${students})`}
+            ticked={classNames.includes(name)}
+            onTick={(ticked) =>
+              onChange({ classNames: ticked ? [...classNames, name] : classNames.filter((other) => other !== name) })
+            }
+          />
+        ))}
+      </div>
+      <Tick words="Only who has none yet" ticked={onlyNew} onTick={(ticked) => onChange({ onlyNew: ticked })} />
+    </fieldset>
+  );
+}
+
+function PaperFields({ request, onChange }: OptionsProps): ReactElement {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <ChoiceField
+        label="Paper"
+        choices={paperNames}
+        words={paperWords}
+        value={request.paper}
+        onChange={(event) => onChange({ paper: event.target.value as CardsRequest['paper'] })}
+      />
+      <SelectField
+        label="A page"
+        value={request.perPage}
+        onChange={(event) => onChange({ perPage: Number(event.target.value) })}
+      >
+        {perPageChoices['student-card'].map((count) => (
+          <option key={count} value={count}>
+            {sizeWords[count]}
+          </option>
+        ))}
+      </SelectField>
+    </div>
+  );
+}
+
+function BesideTheName({ request, onChange }: OptionsProps): ReactElement {
+  const { fields } = request;
+  return (
+    <fieldset className="m-0 border-0 p-0">
+      <legend className="mb-1 text-small font-semibold">Beside the name</legend>
+      <div className="grid grid-cols-2 gap-x-3">
+        {cardFields.map((field) => (
+          <Tick
+            key={field}
+            words={cardFieldWords[field]}
+            ticked={fields.includes(field)}
+            onTick={(ticked) =>
+              onChange({ fields: cardFields.filter((other) => (other === field ? ticked : fields.includes(other))) })
+            }
+          />
+        ))}
+        <Tick words="Backs, for both sides" ticked={request.backs} onTick={(backs) => onChange({ backs })} />
+      </div>
+      <SymbolField value={request.symbol} onChange={(symbol) => onChange({ symbol })} />
+    </fieldset>
   );
 }
 

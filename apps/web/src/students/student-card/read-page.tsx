@@ -4,6 +4,7 @@ import type { FoundCode } from '@hapset/readers';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useRef, useState, type FormEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
+import { Alert } from '../../platform/design/alert.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { StateMark } from '../../platform/design/state-mark.js';
@@ -19,29 +20,7 @@ const sameCardMs = 4000;
 
 export function ReadCardsPage(): ReactElement {
   const [camera, setCamera] = useState(false);
-  const [typed, setTyped] = useState('');
-  const [last, setLast] = useState<ReadCardView | null>(null);
-  const read = useReadCard();
-  const asked = useRef(new Map<string, number>());
-  const { mutate } = read;
-  const ask = useCallback((text: string): void => mutate(text, { onSuccess: setLast }), [mutate]);
-  const see = useCallback(
-    (codes: readonly FoundCode[]): void => {
-      const now = Date.now();
-      for (const { text } of codes) {
-        if (now - (asked.current.get(text) ?? 0) < sameCardMs) continue;
-        asked.current.set(text, now);
-        ask(text);
-      }
-    },
-    [ask],
-  );
-  const send = (event: FormEvent): void => {
-    event.preventDefault();
-    if (typed.trim() === '') return;
-    ask(typed.trim());
-    setTyped('');
-  };
+  const { read, last, ask, see } = useReading();
   return (
     <>
       <PageHead
@@ -60,22 +39,9 @@ export function ReadCardsPage(): ReactElement {
             <Button tone={camera ? 'plain' : 'main'} onClick={() => setCamera(!camera)}>
               {camera ? 'Stop the camera' : 'Use the camera'}
             </Button>
-            <form onSubmit={send} className="flex flex-1 gap-2">
-              <input
-                aria-label="What the card says"
-                placeholder="or type what the card says"
-                value={typed}
-                onChange={(event) => setTyped(event.target.value)}
-                className="min-h-9 w-full min-w-36 rounded-small border border-line-strong bg-sheet px-3 font-mono text-body placeholder:text-muted"
-              />
-              <Button type="submit">Read</Button>
-            </form>
+            <TypedCard onRead={ask} />
           </div>
-          {read.isError && (
-            <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
-              {wordsFor(read.error)}
-            </p>
-          )}
+          {read.isError && <Alert words={wordsFor(read.error)} className="mt-2 mb-0" />}
           <div role="status" aria-live="polite">
             {last && <LastCard card={last} />}
           </div>
@@ -83,6 +49,54 @@ export function ReadCardsPage(): ReactElement {
         <Readings />
       </div>
     </>
+  );
+}
+
+/** What the camera sees or somebody types, asked for, and who it was last. */
+function useReading(): {
+  readonly read: ReturnType<typeof useReadCard>;
+  readonly last: ReadCardView | null;
+  readonly ask: (text: string) => void;
+  readonly see: (codes: readonly FoundCode[]) => void;
+} {
+  const [last, setLast] = useState<ReadCardView | null>(null);
+  const read = useReadCard();
+  const asked = useRef(new Map<string, number>());
+  const { mutate } = read;
+  const ask = useCallback((text: string): void => mutate(text, { onSuccess: setLast }), [mutate]);
+  const see = useCallback(
+    (codes: readonly FoundCode[]): void => {
+      const now = Date.now();
+      for (const { text } of codes) {
+        if (now - (asked.current.get(text) ?? 0) < sameCardMs) continue;
+        asked.current.set(text, now);
+        ask(text);
+      }
+    },
+    [ask],
+  );
+  return { read, last, ask, see };
+}
+
+function TypedCard({ onRead }: { readonly onRead: (text: string) => void }): ReactElement {
+  const [typed, setTyped] = useState('');
+  const send = (event: FormEvent): void => {
+    event.preventDefault();
+    if (typed.trim() === '') return;
+    onRead(typed.trim());
+    setTyped('');
+  };
+  return (
+    <form onSubmit={send} className="flex flex-1 gap-2">
+      <input
+        aria-label="What the card says"
+        placeholder="or type what the card says"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        className="min-h-9 w-full min-w-36 rounded-small border border-line-strong bg-sheet px-3 font-mono text-body placeholder:text-muted"
+      />
+      <Button type="submit">Read</Button>
+    </form>
   );
 }
 

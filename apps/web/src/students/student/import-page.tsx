@@ -1,13 +1,14 @@
 /** Imports a roster from a file or the clipboard: columns, problems, a comparison with who is known, and earlier imports. */
-import { guessRosterColumns, readRoster, type RosterColumns, type SameId } from '@hapset/core';
-import type { ImportedStudent } from '@hapset/contract';
+import { guessRosterColumns, readRoster, type RosterColumns, type RosterStudent, type SameId } from '@hapset/core';
+import type { ImportedStudent, RosterComparisonView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
+import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { ChooseFile } from '../../platform/design/choose-file.js';
-import { ChoiceField, SelectField } from '../../platform/design/field.js';
+import { ChoiceField } from '../../platform/design/field.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
@@ -39,6 +40,74 @@ const sameIdWords = { first: 'the first row counts', last: 'the last row counts'
 
 export function ImportRosterPage(): ReactElement {
   const mayImport = useSession()?.role !== 'teacher';
+  return (
+    <>
+      <PageHead
+        title="Import roster"
+        trail={<Link to="/school/students">Students</Link>}
+        about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would."
+      />
+      {mayImport ? (
+        <Importing />
+      ) : (
+        <Empty title="Rosters come from the office">
+          The school’s office and its administrators import rosters. Ask them where somebody is missing.
+        </Empty>
+      )}
+    </>
+  );
+}
+
+function Importing(): ReactElement {
+  const { opened, problem, open, paste, close } = useOpenedList();
+  return (
+    <div className="flex flex-col gap-4">
+      <section
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          const [file] = event.dataTransfer.files;
+          if (file) void open(file);
+        }}
+        className="rounded-sheet border border-dashed border-line-strong px-4 py-4 sm:px-5"
+      >
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <ChooseFile label="Choose a file" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={(file) => void open(file)} />
+          <span className="text-body text-muted">or drop one here, or paste cells:</span>
+          <textarea
+            aria-label="Paste cells here"
+            rows={1}
+            value=""
+            onChange={() => undefined}
+            onPaste={paste}
+            placeholder="Paste here"
+            className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-field placeholder:text-muted"
+          />
+        </div>
+        {problem !== null && <Alert words={problem} className="mt-2 mb-0" />}
+      </section>
+      {opened ? (
+        <Roster
+          key={`${opened.name} ${opened.encoding ?? ''} ${opened.rows.length}`}
+          opened={opened}
+          onEncoding={(encoding) => opened.file && void open(opened.file, encoding)}
+          onDone={close}
+        />
+      ) : (
+        <EarlierImports />
+      )}
+    </div>
+  );
+}
+
+/** A list out of a file or the clipboard, or what is wrong with it. */
+function useOpenedList(): {
+  readonly opened: OpenedList | null;
+  readonly problem: string | null;
+  readonly open: (file: File, encoding?: Encoding | null) => Promise<void>;
+  readonly paste: (event: ClipboardEvent) => void;
+  readonly close: () => void;
+} {
   const [opened, setOpened] = useState<OpenedList | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const open = async (file: File, encoding: Encoding | null = null): Promise<void> => {
@@ -53,68 +122,10 @@ export function ImportRosterPage(): ReactElement {
     if (text.trim() === '') return;
     event.preventDefault();
     setProblem(null);
-    setOpened({
-      name: 'Pasted cells',
-      rows: parseCells(text, { keepEmpty: true }),
-      cut: false,
-      encoding: null,
-      file: null,
-    });
+    const rows = parseCells(text, { keepEmpty: true });
+    setOpened({ name: 'Pasted cells', rows, cut: false, encoding: null, file: null });
   };
-  return (
-    <>
-      <PageHead
-        title="Import roster"
-        trail={<Link to="/school/students">Students</Link>}
-        about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would."
-      />
-      {!mayImport && (
-        <Empty title="Rosters come from the office">
-          The school’s office and its administrators import rosters. Ask them where somebody is missing.
-        </Empty>
-      )}
-      <div className={mayImport ? 'flex flex-col gap-4' : 'hidden'}>
-        <section
-          onDragOver={(event) => event.preventDefault()}
-          onDrop={(event) => {
-            event.preventDefault();
-            const [file] = event.dataTransfer.files;
-            if (file) void open(file);
-          }}
-          className="rounded-sheet border border-dashed border-line-strong px-4 py-4 sm:px-5"
-        >
-          <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-            <ChooseFile label="Choose a file" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={(file) => void open(file)} />
-            <span className="text-body text-muted">or drop one here, or paste cells:</span>
-            <textarea
-              aria-label="Paste cells here"
-              rows={1}
-              value=""
-              onChange={() => undefined}
-              onPaste={paste}
-              placeholder="Paste here"
-              className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-field placeholder:text-muted"
-            />
-          </div>
-          {problem !== null && (
-            <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
-              {problem}
-            </p>
-          )}
-        </section>
-        {opened ? (
-          <Roster
-            key={`${opened.name} ${opened.encoding ?? ''} ${opened.rows.length}`}
-            opened={opened}
-            onEncoding={(encoding) => opened.file && void open(opened.file, encoding)}
-            onDone={() => setOpened(null)}
-          />
-        ) : (
-          mayImport && <EarlierImports />
-        )}
-      </div>
-    </>
-  );
+  return { opened, problem, open, paste, close: () => setOpened(null) };
 }
 
 interface RosterProps {
@@ -123,39 +134,14 @@ interface RosterProps {
   readonly onDone: () => void;
 }
 
-function Roster({ opened: { name, rows, cut, encoding }, onEncoding, onDone }: RosterProps): ReactElement {
+function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
+  const { name, rows, cut } = opened;
   const [columns, setColumns] = useState<RosterColumns>(() =>
     guessRosterColumns(rows.filter((row) => row.some((cell) => cell.trim() !== ''))),
   );
   const [sameId, setSameId] = useState<SameId>('first');
-  const [leave, setLeave] = useState(false);
   const { students, problems } = useMemo(() => readRoster(rows, columns, sameId), [rows, columns, sameId]);
-  const imported = useMemo(
-    () =>
-      students.map(({ schoolId, prefix, given, middle, family, className, year }): ImportedStudent => ({
-        schoolId,
-        prefix,
-        given,
-        middle,
-        family,
-        className,
-        year,
-      })),
-    [students],
-  );
-  const comparison = useQuery(comparisonQuery(imported));
-  const importing = useImportRoster();
-  const notice = useNotice();
-  const send = (): void =>
-    importing.mutate(
-      { students: imported, leave, fileName: name },
-      {
-        onSuccess: ({ added, changed, left }) => {
-          onDone();
-          notice({ words: `${added} added, ${changed} changed, ${left} left the school.` });
-        },
-      },
-    );
+  const imported = useMemo(() => students.map(toImported), [students]);
   const named = columns.roles.some((role) => role === 'name' || role === 'given' || role === 'family');
   return (
     <>
@@ -164,76 +150,98 @@ function Roster({ opened: { name, rows, cut, encoding }, onEncoding, onDone }: R
         aside={`${plural(students.length, 'student')} in ${plural(rows.length, 'row')}${cut ? '; only the first 5,000 rows are read' : ''}`}
       >
         <div className="mb-2 flex flex-wrap gap-4">
-          {encoding !== null && (
+          {opened.encoding !== null && (
             <ChoiceField
               label="Text encoding"
               choices={encodingChoices}
               words={encodingWords}
-              value={encoding}
+              value={opened.encoding}
               hint="Change it where names look wrong."
               onChange={(event) => onEncoding(event.target.value as Encoding)}
             />
           )}
           {problems.some(({ reason }) => reason === 'same-id') && (
-            <SelectField
+            <ChoiceField
               label="Where an id stands twice,"
+              choices={['first', 'last']}
+              words={sameIdWords}
               value={sameId}
               onChange={(event) => setSameId(event.target.value as SameId)}
-            >
-              {(['first', 'last'] as const).map((choice) => (
-                <option key={choice} value={choice}>
-                  {sameIdWords[choice]}
-                </option>
-              ))}
-            </SelectField>
+            />
           )}
         </div>
         <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
-        {!named && (
-          <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
-            Say which column holds the names.
-          </p>
-        )}
+        {!named && <Alert words="Say which column holds the names." className="mt-2 mb-0" />}
       </Panel>
       <RosterProblems problems={problems} />
-      {named && students.length > 0 && (
-        <Panel title="What would change">
-          {comparison.isPending && <Loading rows={2} label="The roster is compared with who is known" />}
-          {comparison.isError && (
-            <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />
-          )}
-          {comparison.data && (
-            <>
-              <Comparison comparison={comparison.data} />
-              {comparison.data.leftOut > 0 && (
-                <Tick
-                  words={`Those who are not in it any more (${comparison.data.leftOut}) have left the school`}
-                  ticked={leave}
-                  onTick={setLeave}
-                />
-              )}
-              {importing.isError && (
-                <p role="alert" className="m-0 text-row font-semibold text-stop">
-                  {wordsFor(importing.error)}
-                </p>
-              )}
-              <div className="mt-3 flex gap-2">
-                <Button
-                  tone="main"
-                  disabled={
-                    importing.isPending ||
-                    (comparison.data.added + comparison.data.changed === 0 && !(leave && comparison.data.leftOut > 0))
-                  }
-                  onClick={send}
-                >
-                  {importing.isPending ? 'Importing…' : `Import ${plural(students.length, 'student')}`}
-                </Button>
-                <Button onClick={onDone}>Cancel</Button>
-              </div>
-            </>
-          )}
-        </Panel>
+      {named && students.length > 0 && <WhatWouldChange imported={imported} fileName={name} onDone={onDone} />}
+    </>
+  );
+}
+
+function toImported({ schoolId, prefix, given, middle, family, className, year }: RosterStudent): ImportedStudent {
+  return { schoolId, prefix, given, middle, family, className, year };
+}
+
+interface ChangeProps {
+  readonly imported: readonly ImportedStudent[];
+  readonly fileName: string;
+  readonly onDone: () => void;
+}
+
+/** Compared with who is known, and imported when it is as it should be. */
+function WhatWouldChange({ imported, fileName, onDone }: ChangeProps): ReactElement {
+  const comparison = useQuery(comparisonQuery(imported));
+  return (
+    <Panel title="What would change">
+      {comparison.isPending && <Loading rows={2} label="The roster is compared with who is known" />}
+      {comparison.isError && <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />}
+      {comparison.data && (
+        <>
+          <Comparison comparison={comparison.data} />
+          <ImportIt comparison={comparison.data} imported={imported} fileName={fileName} onDone={onDone} />
+        </>
       )}
+    </Panel>
+  );
+}
+
+function ImportIt({
+  comparison: { added, changed, leftOut },
+  imported,
+  fileName,
+  onDone,
+}: ChangeProps & { readonly comparison: RosterComparisonView }): ReactElement {
+  const [leave, setLeave] = useState(false);
+  const importing = useImportRoster();
+  const notice = useNotice();
+  const nothingToDo = added + changed === 0 && !(leave && leftOut > 0);
+  const send = (): void =>
+    importing.mutate(
+      { students: imported, leave, fileName },
+      {
+        onSuccess: (done) => {
+          onDone();
+          notice({ words: `${done.added} added, ${done.changed} changed, ${done.left} left the school.` });
+        },
+      },
+    );
+  return (
+    <>
+      {leftOut > 0 && (
+        <Tick
+          words={`Those who are not in it any more (${leftOut}) have left the school`}
+          ticked={leave}
+          onTick={setLeave}
+        />
+      )}
+      {importing.isError && <Alert words={wordsFor(importing.error)} />}
+      <div className="mt-3 flex gap-2">
+        <Button tone="main" disabled={importing.isPending || nothingToDo} onClick={send}>
+          {importing.isPending ? 'Importing…' : `Import ${plural(imported.length, 'student')}`}
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+      </div>
     </>
   );
 }
