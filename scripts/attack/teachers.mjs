@@ -1,4 +1,5 @@
 // What a teacher with bad intentions tries, or many people at once.
+import { randomUUID } from 'node:crypto';
 import { crowd, tally } from './target.mjs';
 
 const maren = 'maren.dallow';
@@ -44,12 +45,9 @@ export const teachers = [
     name: 'the same roster from 30 connections makes each student once',
     async attack(target) {
       const students = Array.from({ length: 60 }, (_, index) => student(index, 'Race'));
-      const answers = await crowd(30, () =>
-        target.ask('POST', '/api/roster-imports', {
-          who: office,
-          body: { students, leave: false, fileName: 'race.csv' },
-        }),
-      );
+      const { id } = await target.ok('POST', '/api/roster-comparisons', { who: office, body: { students } });
+      const body = { rosterComparisonId: id, leave: false, fileName: 'race.csv' };
+      const answers = await crowd(30, () => target.ask('POST', '/api/roster-imports', { who: office, body }));
       const { total } = await target.ok('GET', '/api/students?class=Race', { who: office });
       return { held: total === 60, detail: `${total} students of 60; answered ${tally(answers)}` };
     },
@@ -109,9 +107,10 @@ export const teachers = [
     name: 'rosters are the office’s: a teacher imports, exports and erases none',
     async attack(target) {
       const answers = await Promise.all([
+        target.ask('POST', '/api/roster-comparisons', { who: maren, body: { students: [student(1, 'x')] } }),
         target.ask('POST', '/api/roster-imports', {
           who: maren,
-          body: { students: [student(1, 'x')], leave: false, fileName: 'x' },
+          body: { rosterComparisonId: randomUUID(), leave: false, fileName: 'x' },
         }),
         target.ask('GET', '/api/students-file?format=csv', { who: maren }),
         target.ask('POST', '/api/student-erasures', { who: maren, body: { className: null } }),
@@ -125,16 +124,10 @@ export const teachers = [
     name: 'forty previews of 7,000 cards let short links pass',
     async attack(target) {
       for (const from of [0, 3500])
-        await target.ok('POST', '/api/roster-imports', {
-          who: office,
-          body: {
-            students: Array.from({ length: 3500 }, (_, index) =>
-              student(10_000 + from + index, `C${Math.floor(index / 100)}`),
-            ),
-            leave: false,
-            fileName: 'many.csv',
-          },
-        });
+        await importRoster(
+          target,
+          Array.from({ length: 3500 }, (_, index) => student(10_000 + from + index, `C${Math.floor(index / 100)}`)),
+        );
       const request = {
         classNames: [],
         studentIds: [],
@@ -172,3 +165,9 @@ export const teachers = [
     },
   },
 ];
+
+async function importRoster(target, students) {
+  const { id } = await target.ok('POST', '/api/roster-comparisons', { who: office, body: { students } });
+  const body = { rosterComparisonId: id, leave: false, fileName: 'many.csv' };
+  await target.ok('POST', '/api/roster-imports', { who: office, body });
+}

@@ -23,6 +23,7 @@ import { Print } from '../paper/sheet/print.entity.js';
 import { SheetTemplate } from '../paper/sheet/sheet-template.entity.js';
 import { Sheet } from '../paper/sheet/sheet.entity.js';
 import { RosterImport } from '../students/student/roster-import.entity.js';
+import { ComparedRoster } from '../students/student/compared-roster.entity.js';
 import { Student } from '../students/student/student.entity.js';
 import { CardReading } from '../students/student-card/card-reading.entity.js';
 import { PrintedCard } from '../students/student-card/printed-card.entity.js';
@@ -51,6 +52,7 @@ import { Students1799000000000 } from '../platform/database/migrations/179900000
 import { Hardening1800000000000 } from '../platform/database/migrations/1800000000000-hardening.js';
 import { Kinds1801000000000 } from '../platform/database/migrations/1801000000000-kinds.js';
 import { OneQueue1802000000000 } from '../platform/database/migrations/1802000000000-one-queue.js';
+import { ComparedRosters1803000000000 } from '../platform/database/migrations/1803000000000-compared-rosters.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -71,6 +73,7 @@ export const entities = [
   SheetTemplate,
   Student,
   RosterImport,
+  ComparedRoster,
   StudentCard,
   PrintedCard,
   CardReading,
@@ -106,6 +109,7 @@ export const migrations = [
   Hardening1800000000000,
   Kinds1801000000000,
   OneQueue1802000000000,
+  ComparedRosters1803000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

@@ -1,5 +1,6 @@
 /** One of everything that has an id: for tests that walk all routes. */
 import type {
+  RosterComparisonView,
   FileView,
   LinkCheckAsked,
   LookPictureView,
@@ -7,7 +8,6 @@ import type {
   PrintView,
   ReadCardView,
   RehearsalAsked,
-  RosterImportView,
   SheetTemplateView,
   SheetView,
   StudentsPage,
@@ -71,15 +71,21 @@ async function paperOf({ server }: Scene, who: string, stationId: string, materi
   return { sheetId: sheet.id, printId: print.id, sheetTemplateId: template.id };
 }
 
-async function studentsOf({ server }: Scene, who: string): Ids {
-  const imported = await server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', {
-    students: [student],
-    leave: false,
-    fileName: 'x.csv',
-  });
+async function studentsOf(scene: Scene, who: string): Ids {
+  const { server } = scene;
+  const imported = await scene.importRoster([student]);
   const [ann] = (await server.ok<StudentsPage>(who, 'GET', '/api/students')).rows;
   const reading = await server.ok<ReadCardView>(who, 'POST', '/api/card-readings', { text: '00123' });
-  return { studentId: ann?.id ?? '', rosterImportId: imported.id, cardReadingId: reading.readingId ?? '' };
+  // Not in a path: an administrator's, who imports it in the tests of replies.
+  const compared = await server.ok<RosterComparisonView>('Pell', 'POST', '/api/roster-comparisons', {
+    students: [student],
+  });
+  return {
+    studentId: ann?.id ?? '',
+    rosterImportId: imported.id,
+    rosterComparisonId: compared.id,
+    cardReadingId: reading.readingId ?? '',
+  };
 }
 
 async function filesOf(scene: Scene, who: string): Ids {

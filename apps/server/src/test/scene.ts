@@ -1,5 +1,15 @@
 /** What most server tests begin with: two teachers, the office, an administrator, devices, a class, a lesson. */
-import type { AddedView, BenchView, CreatedView, MaterialPage, NewMaterial, SchoolClassView } from '@hapset/contract';
+import type {
+  AddedView,
+  BenchView,
+  CreatedView,
+  ImportedStudent,
+  MaterialPage,
+  NewMaterial,
+  RosterComparisonView,
+  RosterImportView,
+  SchoolClassView,
+} from '@hapset/contract';
 import { newId } from '../platform/database/columns.js';
 import { Device } from '../school/device/device.entity.js';
 import { TestServer, type TestServerOptions } from './test-server.js';
@@ -68,6 +78,19 @@ export class Scene {
     return (
       await this.server.ok<AddedView>(who, 'POST', `/api/lessons/${lessonId}/stations`, { items, materialIds: [] })
     ).stationIds;
+  }
+
+  /** Compares a roster, and imports what was compared. */
+  async importRoster(
+    students: readonly ImportedStudent[],
+    { leave = false, fileName = 'x.csv' }: { readonly leave?: boolean; readonly fileName?: string } = {},
+  ): Promise<RosterImportView> {
+    const rosterComparisonId = await this.compareRoster(students);
+    return this.server.ok('Hesper', 'POST', '/api/roster-imports', { rosterComparisonId, leave, fileName });
+  }
+
+  async compareRoster(students: readonly ImportedStudent[]): Promise<string> {
+    return (await this.server.ok<RosterComparisonView>('Hesper', 'POST', '/api/roster-comparisons', { students })).id;
   }
 
   bench(lessonId: string, who = 'Maren'): Promise<BenchView> {

@@ -49,6 +49,8 @@ export interface CompareRoster {
 
 /** What an import would change. Lists are cut to their first rows; the counts are whole. */
 export interface RosterComparisonView {
+  /** The server keeps the roster for a day under it, so that it is sent once. */
+  readonly id: string;
   readonly added: number;
   readonly changed: number;
   readonly same: number;
@@ -63,7 +65,9 @@ export interface RosterComparisonView {
   readonly someLeftOut: readonly string[];
 }
 
-export interface ImportRoster extends CompareRoster {
+/** The roster that was compared. */
+export interface ImportRoster {
+  readonly rosterComparisonId: string;
   /** Those who are not in it any more have left the school. */
   readonly leave: boolean;
   readonly fileName: string;

@@ -134,7 +134,7 @@ describe('bad bodies', () => {
   it('a stranger’s sign-in holds four kilobytes, and most forms sixty-four', () => {
     expect(budgetOf('POST', '/api/session').bytes).toBe(4096);
     expect(budgetOf('PATCH', `/api/lessons/${newId()}`).bytes).toBe(65_536);
-    expect(budgetOf('POST', '/api/roster-imports').bytes).toBe(3 * 1024 * 1024);
+    expect(budgetOf('POST', '/api/roster-comparisons').bytes).toBe(3 * 1024 * 1024);
     expect(budgetOf('POST', '/nowhere').bytes).toBe(65_536);
   });
 });

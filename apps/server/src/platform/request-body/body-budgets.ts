@@ -35,7 +35,6 @@ const own: Partial<Record<RouteName, BodyBudget>> = {
   addStations: manyItems,
   createLesson: manyItems,
   compareRoster: roster,
-  importRoster: roster,
   previewCards: cards,
   makeCards: cards,
   saveMaterialRehearsal: rehearsals,

@@ -11,9 +11,9 @@ const inOrder = [...all].sort(([, one], [, other]) => order(one.method) - order(
 
 /** They answer with files, pages or streams, or, in this scene, with a problem. */
 const otherwise: readonly string[] = [
-  'askVisitorInspection',
   'addFile',
   'addLookPicture',
+  'askVisitorInspection',
   'cardReadingsCsv',
   'changeLesson',
   'changeShortLink',

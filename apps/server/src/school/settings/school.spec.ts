@@ -209,11 +209,7 @@ describe('the school', () => {
       className,
       year: '',
     });
-    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', {
-      students: [student('Avocet', '6 Avocet'), student('Kestrel', '6 Kestrel')],
-      leave: false,
-      fileName: 'x',
-    });
+    await scene.importRoster([student('Avocet', '6 Avocet'), student('Kestrel', '6 Kestrel')]);
     const namesFor = async (who: string): Promise<readonly string[]> =>
       (await scene.server.ok<StudentsPage>(who, 'GET', '/api/students')).rows.map(({ family }) => family);
     const all = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students')).rows;

@@ -49,7 +49,7 @@ describe('student cards', () => {
       className: index % 2 === 0 ? '6 Kestrel' : '6 Heron',
       year: '6',
     }));
-    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students: roster, leave: false, fileName: 'x' });
+    await scene.importRoster(roster);
     students = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students')).rows;
   });
   afterAll(() => scene.stop());
@@ -212,7 +212,7 @@ describe('student cards', () => {
       className: 'Year 7',
       year: '7',
     }));
-    await scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students: many, leave: false, fileName: 'x' });
+    await scene.importRoster(many);
     const made = await make({ classNames: ['Year 7'] });
     expect(made).toMatchObject({ codes: 400, pages: 40, state: 'drawing', fileName: 'Year 7, student cards.pdf' });
     const done = await until(

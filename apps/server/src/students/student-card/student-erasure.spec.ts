@@ -36,7 +36,7 @@ describe('an erased student', () => {
       year: '6',
     }));
   const importRoster = (students: readonly ImportedStudent[], fileName: string) =>
-    scene.server.ok('Hesper', 'POST', '/api/roster-imports', { students, leave: false, fileName });
+    scene.importRoster(students, { fileName });
   const idOf = async (name: string): Promise<string> =>
     (await scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students?find=${encodeURIComponent(name)}`)).rows[0]
       ?.id ?? '';
@@ -102,10 +102,8 @@ describe('an erased student', () => {
     ).toBe(500);
     expect(
       (
-        await scene.server.as('Hesper', 'POST', '/api/roster-imports', {
+        await scene.server.as('Hesper', 'POST', '/api/roster-comparisons', {
           students: rosterOf([planted[2] ?? ''], '6 Heron'),
-          leave: false,
-          fileName: 'x',
         })
       ).status,
     ).toBe(500);

@@ -1,6 +1,7 @@
-/** Erases students' rows, and what the imports of rosters remember of them. Their cards and readings go with the rows. */
+/** Erases students' rows, what the imports of rosters remember of them, and every roster that was not imported yet. Their cards and readings go with the rows. */
 import { idKey } from '@hapset/core';
 import { In, type EntityManager } from 'typeorm';
+import { ComparedRoster } from './compared-roster.entity.js';
 import { RosterImport } from './roster-import.entity.js';
 import type { StudentRecord } from './student-record.js';
 import { Student } from './student.entity.js';
@@ -8,6 +9,8 @@ import { Student } from './student.entity.js';
 /** @param students locked in the same transaction */
 export async function eraseStudents(manager: EntityManager, students: readonly StudentRecord[]): Promise<void> {
   await forgetInImports(manager, students);
+  // Who is in one is not looked up: it is compared again in a moment.
+  await manager.createQueryBuilder().delete().from(ComparedRoster).execute();
   await manager.delete(Student, { id: In(students.map(({ id }) => id)) });
 }
 

@@ -3,12 +3,11 @@
  * sent, before it looks at the first; the whole server waited most of a second for that.
  */
 import { Injectable, type PipeTransform } from '@nestjs/common';
-import type { CompareRoster, ImportRoster, ImportedStudent } from '@hapset/contract';
+import type { CompareRoster, ImportedStudent } from '@hapset/contract';
 import { rosterLimits } from '@hapset/core';
 import { ProblemError } from '../../platform/problem/problem.js';
 
 const { nameLength, idLength, classLength, students: mostStudents } = rosterLimits;
-const fileNameLength = 300;
 
 type Checks = Readonly<Record<string, (value: unknown) => boolean>>;
 
@@ -16,12 +15,6 @@ const compareChecks: Checks = {
   students: (value) =>
     Array.isArray(value) && value.length >= 1 && value.length <= mostStudents && value.every(isRosterStudent),
 };
-const importChecks: Checks = {
-  ...compareChecks,
-  leave: (value) => typeof value === 'boolean',
-  fileName: (value) => isText(value, fileNameLength),
-};
-
 /** @throws ProblemError invalid naming the members that are missing, unknown or wrong */
 function checked<Body>(body: unknown, checks: Checks): Body {
   const given = typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {};
@@ -42,13 +35,6 @@ function checked<Body>(body: unknown, checks: Checks): Body {
 export class CompareRosterPipe implements PipeTransform<unknown, CompareRoster> {
   transform(body: unknown): CompareRoster {
     return checked(body, compareChecks);
-  }
-}
-
-@Injectable()
-export class ImportRosterPipe implements PipeTransform<unknown, ImportRoster> {
-  transform(body: unknown): ImportRoster {
-    return checked(body, importChecks);
   }
 }
 

@@ -20,6 +20,7 @@ import { In, IsNull, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { lockRow } from '../../platform/database/lock-row.js';
+import { ComparedRosters } from './compared-rosters.js';
 import { RosterImport, type StudentBefore } from './roster-import.entity.js';
 import { planUndo, requireUndoable, toUndoView } from './roster-undo.js';
 import { namesOf } from './student.service.js';
@@ -37,12 +38,16 @@ export class RosterService {
   constructor(
     @InjectRepository(Student) private readonly students: Repository<Student>,
     @InjectRepository(RosterImport) private readonly imports: Repository<RosterImport>,
+    private readonly compared: ComparedRosters,
     private readonly clock: Clock,
   ) {}
 
-  async compare(imported: readonly ImportedStudent[]): Promise<RosterComparisonView> {
+  /** Keeps it, so that it can be imported without being sent again. */
+  async compare(imported: readonly ImportedStudent[], comparedById: string): Promise<RosterComparisonView> {
+    const id = await this.compared.keep(imported, comparedById);
     const { added, changed, same, leftOut } = await this.comparison(this.students.manager, imported);
     return {
+      id,
       added: added.length,
       changed: changed.length,
       same,
@@ -58,10 +63,14 @@ export class RosterService {
     };
   }
 
-  /** All of it or nothing, and one import after the other: the same roster twice at once changes nothing the second time. */
-  async import({ students: imported, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
+  /**
+   * All of it or nothing, and one import after the other: the same roster twice at once changes nothing the second time.
+   * @throws ProblemError not-found for a roster that was not compared by the same person within a day
+   */
+  async import({ rosterComparisonId, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
     return this.students.manager.transaction(async (manager) => {
       await lockRow(manager, 'rosters');
+      const imported = await this.compared.require(manager, rosterComparisonId, importedById);
       const { added, changed, leftOut } = await this.comparison(manager, imported);
       const now = this.clock.now();
       const rows = added.map((student): Partial<Student> => ({

@@ -1,7 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
 import type {
   CompareRoster,
-  ImportRoster,
   RosterComparisonView,
   RosterImportView,
   RosterUndoView,
@@ -14,8 +13,8 @@ import { OfficeOnly } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../../paper/picture/send-file.js';
 import { RosterService } from './roster.service.js';
-import { CompareRosterPipe, ImportRosterPipe } from './roster-body.pipe.js';
-import { ChangeStudentDto, LeaveClassDto } from './student.dto.js';
+import { CompareRosterPipe } from './roster-body.pipe.js';
+import { ChangeStudentDto, ImportRosterDto, LeaveClassDto } from './student.dto.js';
 import { StudentService, type StudentsRequest } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
 import { studentFileFormats, studentFileTypes, studentsFile } from './students-file.js';
@@ -70,8 +69,8 @@ export class StudentController {
   @OfficeOnly()
   @Post('roster-comparisons')
   @HttpCode(200)
-  compare(@Body(CompareRosterPipe) { students }: CompareRoster): Promise<RosterComparisonView> {
-    return this.rosters.compare(students);
+  compare(@Body(CompareRosterPipe) { students }: CompareRoster, @Who() who: SignedIn): Promise<RosterComparisonView> {
+    return this.rosters.compare(students, who.id);
   }
 
   @OfficeOnly()
@@ -82,7 +81,7 @@ export class StudentController {
 
   @OfficeOnly()
   @Post('roster-imports')
-  import(@Body(ImportRosterPipe) body: ImportRoster, @Who() who: SignedIn): Promise<RosterImportView> {
+  import(@Body() body: ImportRosterDto, @Who() who: SignedIn): Promise<RosterImportView> {
     return this.rosters.import(body, who.id);
   }
 

@@ -1,10 +1,11 @@
-import type { ChangeStudent, LeaveClass } from '@hapset/contract';
+import type { ChangeStudent, ImportRoster, LeaveClass } from '@hapset/contract';
 import { rosterLimits, type NameParts } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsInt, IsString, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { IsBoolean, IsInt, IsString, IsUUID, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
 const { nameLength, idLength, classLength } = rosterLimits;
+const fileNameLength = 300;
 
 class NameDto implements NameParts {
   @IsString() @MaxLength(nameLength) prefix: string;
@@ -33,3 +34,10 @@ export class LeaveClassDto implements LeaveClass {
   @IsString() @MinLength(1) @MaxLength(classLength) className: string;
 }
 export const sameLeaveClass: Exact<Plain<LeaveClassDto>, Plain<LeaveClass>> = true;
+
+export class ImportRosterDto implements ImportRoster {
+  @IsUUID() rosterComparisonId: string;
+  @IsBoolean() leave: boolean;
+  @IsString() @MaxLength(fileNameLength) fileName: string;
+}
+export const sameImportRoster: Exact<Plain<ImportRosterDto>, Plain<ImportRoster>> = true;

@@ -1,6 +1,8 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { CardsOfStudents } from './cards-of-students.js';
+import { ComparedRoster } from './compared-roster.entity.js';
+import { ComparedRosters } from './compared-rosters.js';
 import { RosterImport } from './roster-import.entity.js';
 import { RosterService } from './roster.service.js';
 import { StudentController } from './student.controller.js';
@@ -10,9 +12,9 @@ import { StudentVisibility } from './student-visibility.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Student, RosterImport]), SchoolModule],
+  imports: [TypeOrmModule.forFeature([Student, RosterImport, ComparedRoster]), SchoolModule],
   controllers: [StudentController],
-  providers: [StudentService, RosterService, CardsOfStudents, StudentVisibility],
+  providers: [StudentService, RosterService, ComparedRosters, CardsOfStudents, StudentVisibility],
   exports: [StudentService, StudentVisibility, TypeOrmModule],
 })
 export class StudentModule {}

@@ -9,6 +9,8 @@ import type {
 } from '@hapset/contract';
 import { read, utils } from '@e965/xlsx';
 import Papa from 'papaparse';
+import { newId } from '../../platform/database/columns.js';
+import { ComparedRoster } from './compared-roster.entity.js';
 import { Scene } from '../../test/scene.js';
 import { RosterImport } from './roster-import.entity.js';
 
@@ -35,11 +37,7 @@ describe('students', () => {
 
   const list = (query = '') => scene.server.ok<StudentsPage>('Hesper', 'GET', `/api/students${query}`);
   const importRoster = (students: readonly ImportedStudent[], leave = false) =>
-    scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', {
-      students,
-      leave,
-      fileName: 'Year 6.csv',
-    });
+    scene.importRoster(students, { leave, fileName: 'Year 6.csv' });
   const compare = (students: readonly ImportedStudent[]) =>
     scene.server.ok<RosterComparisonView>('Hesper', 'POST', '/api/roster-comparisons', { students });
   const names = (page: StudentsPage): readonly string[] => page.rows.map(({ name }) => name);
@@ -216,33 +214,48 @@ describe('students', () => {
     } while (next !== null && pages < 60);
     expect([seen.size, pages]).toEqual([5000, 50]);
     expect(
-      (
-        await scene.server.as('Hesper', 'POST', '/api/roster-imports', {
-          students: [...many, ...first],
-          leave: false,
-          fileName: 'x',
-        })
-      ).body,
+      (await scene.server.as('Hesper', 'POST', '/api/roster-comparisons', { students: [...many, ...first] })).body,
     ).toMatchObject({ reason: 'invalid' });
   });
 
   it('a roster of another shape is refused with what is wrong', async () => {
     const good = student('Ann', 'Lee', '1');
-    const refused = async (body: object): Promise<readonly string[]> => {
-      const answer = await scene.server.as('Hesper', 'POST', '/api/roster-imports', body);
+    const refused = async (path: string, body: object): Promise<readonly string[]> => {
+      const answer = await scene.server.as('Hesper', 'POST', path, body);
       expect([answer.status, answer.body.reason]).toEqual([400, 'invalid']);
       return (answer.body as { fields: { field: string }[] }).fields.map(({ field }) => field);
     };
-    expect(await refused({ students: [good], leave: 'no', fileName: 'x' })).toEqual(['leave']);
-    expect(await refused({ students: [], leave: false, fileName: 'x' })).toEqual(['students']);
-    expect(await refused({ students: [{ ...good, role: 'administrator' }], leave: false, fileName: 'x' })).toEqual([
-      'students',
-    ]);
-    expect(await refused({ students: [{ ...good, given: 'x'.repeat(200) }], leave: false, fileName: 'x' })).toEqual([
-      'students',
-    ]);
-    expect(await refused({ students: [good], leave: false, fileName: 'x', more: 1 })).toEqual(['more']);
-    expect(await refused({})).toEqual(['students', 'leave', 'fileName']);
+    const [comparisons, imports] = ['/api/roster-comparisons', '/api/roster-imports'];
+    expect(await refused(comparisons, { students: [] })).toEqual(['students']);
+    expect(await refused(comparisons, { students: [{ ...good, role: 'administrator' }] })).toEqual(['students']);
+    expect(await refused(comparisons, { students: [{ ...good, given: 'x'.repeat(200) }] })).toEqual(['students']);
+    expect(await refused(comparisons, { students: [good], more: 1 })).toEqual(['more']);
+    expect(await refused(comparisons, {})).toEqual(['students']);
+    const request = { rosterComparisonId: newId(), leave: false, fileName: 'x' };
+    expect(await refused(imports, { ...request, leave: 'no' })).toEqual(['leave']);
+    expect(await refused(imports, { ...request, rosterComparisonId: 'x' })).toEqual(['rosterComparisonId']);
+    expect(new Set(await refused(imports, {}))).toEqual(new Set(['fileName', 'leave', 'rosterComparisonId']));
+  });
+
+  it('a roster that was compared is imported by whoever compared it, within a day', async () => {
+    const request = {
+      rosterComparisonId: await scene.compareRoster([student('Once', 'Sent', '77001')]),
+      leave: false,
+      fileName: 'x',
+    };
+    expect((await scene.server.as('Pell', 'POST', '/api/roster-imports', request)).status).toBe(404);
+    const done = await scene.server.ok<RosterImportView>('Hesper', 'POST', '/api/roster-imports', request);
+    expect(done).toMatchObject({ added: 1 });
+    scene.server.clock.advance(24 * 3_600_000 + 1);
+    expect((await scene.server.as('Hesper', 'POST', '/api/roster-imports', request)).status).toBe(404);
+    scene.server.clock.advance(-24 * 3_600_000 - 1);
+    // No more than a few are kept of one person, and none once they are old.
+    for (let count = 0; count < 7; count += 1) await scene.compareRoster([student('Once', 'Sent', '77001')]);
+    expect(await scene.server.dataSource.getRepository(ComparedRoster).count()).toBe(5);
+    scene.server.clock.advance(24 * 3_600_000 + 1);
+    await scene.compareRoster([student('Once', 'Sent', '77001')]);
+    expect(await scene.server.dataSource.getRepository(ComparedRoster).count()).toBe(1);
+    scene.server.clock.advance(-24 * 3_600_000 - 1);
   });
 
   it('undoing an import leaves alone what was done since, and says first what it would do', async () => {

@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ClipboardEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
+import { ApiError } from '../../platform/api/problem-error.js';
 import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { ChooseFile } from '../../platform/design/choose-file.js';
@@ -199,7 +200,13 @@ function WhatWouldChange({ imported, fileName, onDone }: ChangeProps): ReactElem
       {comparison.data && (
         <>
           <Comparison comparison={comparison.data} />
-          <ImportIt comparison={comparison.data} imported={imported} fileName={fileName} onDone={onDone} />
+          <ImportIt
+            comparison={comparison.data}
+            count={imported.length}
+            fileName={fileName}
+            onDone={onDone}
+            onGone={() => void comparison.refetch()}
+          />
         </>
       )}
     </Panel>
@@ -207,19 +214,26 @@ function WhatWouldChange({ imported, fileName, onDone }: ChangeProps): ReactElem
 }
 
 function ImportIt({
-  comparison: { added, changed, leftOut },
-  imported,
+  comparison: { id, added, changed, leftOut },
+  count,
   fileName,
   onDone,
-}: ChangeProps & { readonly comparison: RosterComparisonView }): ReactElement {
+  onGone,
+}: Pick<ChangeProps, 'fileName' | 'onDone'> & {
+  readonly comparison: RosterComparisonView;
+  readonly count: number;
+  /** The server does not know it any more: it has to be compared again. */
+  readonly onGone: () => void;
+}): ReactElement {
   const [leave, setLeave] = useState(false);
   const importing = useImportRoster();
   const notice = useNotice();
   const nothingToDo = added + changed === 0 && !(leave && leftOut > 0);
   const send = (): void =>
     importing.mutate(
-      { students: imported, leave, fileName },
+      { rosterComparisonId: id, leave, fileName },
       {
+        onError: (error) => error instanceof ApiError && error.reason === 'not-found' && onGone(),
         onSuccess: (done) => {
           onDone();
           notice({ words: `${done.added} added, ${done.changed} changed, ${done.left} left the school.` });
@@ -238,7 +252,7 @@ function ImportIt({
       {importing.isError && <Alert words={wordsFor(importing.error)} />}
       <div className="mt-3 flex gap-2">
         <Button tone="main" disabled={importing.isPending || nothingToDo} onClick={send}>
-          {importing.isPending ? 'Importing…' : `Import ${plural(imported.length, 'student')}`}
+          {importing.isPending ? 'Importing…' : `Import ${plural(count, 'student')}`}
         </Button>
         <Button onClick={onDone}>Cancel</Button>
       </div>
