@@ -12,6 +12,7 @@ import type {
 } from '@hapset/contract';
 import { newId } from '../platform/database/columns.js';
 import { Device } from '../school/device/device.entity.js';
+import { until } from './until.js';
 import { TestServer, type TestServerOptions } from './test-server.js';
 
 export const words = (text: string): NewMaterial => ({ words: text, pasted: text, repairs: [] });
@@ -103,13 +104,14 @@ export class Scene {
 
   /** Waits until nothing is being opened in the lesson any more. */
   async opened(lessonId: string): Promise<BenchView> {
-    for (let attempt = 0; attempt < 200; attempt += 1) {
-      const bench = await this.bench(lessonId);
-      // Once more, since titles that were learnt may have become visible after the stations were read.
-      if (bench.opening.left === 0) return this.bench(lessonId);
-      await new Promise((resolve) => setTimeout(resolve, 50));
-    }
-    throw new Error('the links were not opened in time');
+    const bench = await until(
+      () => this.bench(lessonId),
+      ({ opening }) => opening.left === 0,
+      15_000,
+    );
+    if (bench.opening.left > 0) throw new Error('the links were not opened in time');
+    // Once more, since titles that were learnt may have become visible after the stations were read.
+    return this.bench(lessonId);
   }
 
   /** Hands in a rehearsal in which every device reaches so far. */

@@ -1,3 +1,4 @@
+import { until } from '../../test/until.js';
 import { chmodSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -35,8 +36,7 @@ describe('office files', () => {
     });
     expect(file).toMatchObject({ media: 'office', variants: [] });
     const jobs = server.dataSource.getRepository(Job);
-    while (!(await jobs.existsBy({ kind: 'convert-office', state: 'done' })))
-      await new Promise((resolve) => setTimeout(resolve, 30));
+    await until(() => jobs.existsBy({ kind: 'convert-office', state: 'done' }), Boolean, 10_000);
     const pdf = await request(server.app.getHttpServer())
       .get(`${file.address}/pdf`)
       .set('Cookie', await server.cookieOf('Maren'))

@@ -66,8 +66,10 @@ describe('checking access', () => {
     expect(['waiting', 'opening']).toContain(asked.state);
     const meanwhile = await scene.page(stationId);
     expect(meanwhile.readiness.opens).toMatchObject({ opening: true, verdict: 'sign-in' });
-    while (web.requests.filter((request) => request.url === '/changing').length < 2)
-      await new Promise((resolve) => setTimeout(resolve, 10));
+    await until(
+      () => Promise.resolve(web.requests.filter((request) => request.url === '/changing').length),
+      (count) => count === 2,
+    );
     finish();
     await scene.opened(lessonId);
     const after = await scene.page(stationId);

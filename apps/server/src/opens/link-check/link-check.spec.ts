@@ -1,3 +1,4 @@
+import { until } from '../../test/until.js';
 import type { LinkCheckAsked, LinkCheckView } from '@hapset/contract';
 import { Scene } from '../../test/scene.js';
 import { openPage, SmallWeb } from '../../test/small-web.js';
@@ -20,13 +21,17 @@ describe('checking any link', () => {
     const asked = await scene.server.as('Maren', 'POST', '/api/link-checks', { link });
     expect(asked.status).toBe(202);
     const { id } = asked.body as LinkCheckAsked;
-    for (let attempt = 0; attempt < 200; attempt += 1) {
-      const view = await scene.server.ok<LinkCheckView>('Maren', 'GET', `/api/link-checks/${id}`);
-      if (view.state === 'done') return view;
-      expect(view).toMatchObject({ verdict: null, reasons: [], evidence: null });
-      await new Promise((resolve) => setTimeout(resolve, 25));
-    }
-    throw new Error('the link was not opened in time');
+    const view = await until(
+      async () => {
+        const seen = await scene.server.ok<LinkCheckView>('Maren', 'GET', `/api/link-checks/${id}`);
+        if (seen.state !== 'done') expect(seen).toMatchObject({ verdict: null, reasons: [], evidence: null });
+        return seen;
+      },
+      ({ state }) => state === 'done',
+      10_000,
+    );
+    expect(view.state).toBe('done');
+    return view;
   }
 
   it('answers with verdict, reasons, rights and evidence with its hops', async () => {

@@ -1,3 +1,4 @@
+import { until } from '../../test/until.js';
 import type { LiveEvent } from '@hapset/contract';
 import { get, type IncomingMessage } from 'node:http';
 import { SessionService } from './session.service.js';
@@ -51,8 +52,7 @@ describe('live events', () => {
     const isDone = (events: readonly LiveEvent[]): boolean =>
       events.some((event) => event.type === 'check' && event.state === 'done');
     const done = { type: 'check', materialId: material.id, state: 'done' };
-    for (let attempt = 0; attempt < 100 && !(isDone(own.events) && isDone(elsewhere.events)); attempt += 1)
-      await new Promise((resolve) => setTimeout(resolve, 50));
+    await until(() => Promise.resolve(isDone(own.events) && isDone(elsewhere.events)), Boolean, 10_000);
     expect(own.events).toContainEqual(done);
     expect(elsewhere.events).toContainEqual(done);
     expect(own.events.filter((event) => event.type === 'check' && event.state === 'done')).toHaveLength(1);

@@ -9,10 +9,15 @@ function answer(status: number, body: unknown): Response {
 
 describe('the client', () => {
   const fetchMock = jest.fn<Promise<Response>, [string, RequestInit]>();
+  // Otherwise it would be asked for as long as the process lives.
+  let away: jest.SpyInstance;
   beforeEach(() => {
+    away = jest.spyOn(serverState, 'noteAway').mockImplementation(() => undefined);
     fetchMock.mockReset();
     globalThis.fetch = fetchMock as unknown as typeof fetch;
   });
+
+  afterEach(() => away.mockRestore());
 
   it('fills the path, leaves empty queries out, sends JSON', async () => {
     fetchMock.mockResolvedValueOnce(answer(200, { rows: [] }));
@@ -35,27 +40,31 @@ describe('the client', () => {
     });
     fetchMock.mockRejectedValueOnce(new TypeError('network'));
     await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'unreachable' });
+    expect(away).toHaveBeenCalledTimes(1);
     fetchMock.mockResolvedValueOnce(new Response('<html>', { status: 500 }));
     await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'failed' });
   });
 
   it.each([502, 503, 504])('takes a proxy’s own %d page for a server that is away, and asks again', async (status) => {
-    const away = jest.spyOn(serverState, 'noteAway').mockImplementation(() => undefined);
     fetchMock.mockResolvedValueOnce(new Response('<html>', { status }));
     await expect(call(routes.lessons)).rejects.toMatchObject({ reason: 'unavailable' });
     expect(away).toHaveBeenCalledTimes(1);
-    away.mockRestore();
   });
 
   it('waits for a new sign-in when the session ended, and then goes on with the same call', async () => {
     const heard: boolean[] = [];
-    const leave = onSessionWanted((wanted) => heard.push(wanted));
+    let asked = (): void => undefined;
+    const isAsked = new Promise<void>((resolve) => (asked = resolve));
+    const leave = onSessionWanted((wanted) => {
+      heard.push(wanted);
+      if (wanted) asked();
+    });
     fetchMock
       .mockResolvedValueOnce(answer(401, { reason: 'not-signed-in', message: '' }))
       .mockResolvedValueOnce(answer(200, { id: 'new' }));
     const body = { name: 'Tides', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
     const result = call(routes.createLesson, { body });
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await isAsked;
     expect(heard).toEqual([false, true]);
     announceSession();
     await expect(result).resolves.toEqual({ id: 'new' });
