@@ -56,7 +56,10 @@ module.exports = {
     project('contract', 'packages/contract'),
     project('readers', 'packages/readers'),
     project('neighbours', 'apps/neighbours'),
-    project('web', 'apps/web'),
+    project('web', 'apps/web', {
+      testMatch: ['<rootDir>/src/**/*.spec.ts', '<rootDir>/src/**/*.spec.tsx'],
+      setupFiles: ['<rootDir>/src/test/browser.ts'],
+    }),
     project('scripts', 'scripts', {
       testMatch: ['<rootDir>/**/*.spec.mjs'],
       transform: { '\\.m?js$': swc('js'), '\\.ts$': swc('ts') },

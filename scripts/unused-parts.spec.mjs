@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { removeUnusedParts } from './unused-parts.mjs';
@@ -35,4 +35,18 @@ test('leaves what is loaded, and runs again without complaint', () => {
   expect(
     ['pdfjs-dist/legacy', 'typeorm/driver', 'lucide/dist/esm'].every((part) => existsSync(join(modules, part))),
   ).toBe(true);
+});
+
+test('takes maps of packages, not of our own workspaces, which are links', () => {
+  add('a/dist', 'own/dist', '@hapset');
+  for (const path of ['a/dist/x.js.map', 'a/dist/x.d.ts.map', 'a/dist/x.js', 'a/map.json', 'own/dist/x.js.map'])
+    writeFileSync(join(modules, path), '');
+  const packages = mkdtempSync(join(tmpdir(), 'hapset-modules-'));
+  writeFileSync(join(packages, 'x.js.map'), '');
+  symlinkSync(packages, join(modules, '@hapset/core'));
+  removeUnusedParts(modules);
+  expect(readdirSync(join(modules, 'a/dist'))).toEqual(['x.js']);
+  expect(existsSync(join(modules, 'a/map.json'))).toBe(true);
+  expect(readdirSync(packages)).toEqual(['x.js.map']);
+  rmSync(packages, { recursive: true, force: true });
 });

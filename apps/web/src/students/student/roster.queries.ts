@@ -32,7 +32,8 @@ export const studentKeys = {
   page: (request: StudentsRequest) => ['students', 'page', request],
   groups: ['students', 'groups'],
   imports: ['students', 'imports'],
-  compared: (students: readonly ImportedStudent[]) => ['students', 'compared', students],
+  // Apart from the others: an import would send the roster once more.
+  compared: (students: readonly ImportedStudent[]) => ['compared-roster', students],
 } as const;
 
 /** As it stands in an address. */
@@ -70,6 +71,7 @@ export const comparisonQuery = (students: readonly ImportedStudent[]) =>
     queryKey: studentKeys.compared(students),
     queryFn: ({ signal }): Promise<RosterComparisonView> => call(routes.compareRoster, { body: { students }, signal }),
     enabled: students.length > 0,
+    refetchOnWindowFocus: false,
     retry: false,
   });
 
