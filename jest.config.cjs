@@ -33,11 +33,15 @@ const swc = (syntax, tsx) => [
     sourceMaps: 'inline',
   },
 ];
+/** What takes minutes runs with `npm run test:long`. */
+const left = process.env.HAPSET_LONG === '1' ? ['/node_modules/'] : ['/node_modules/', '\\.long\\.spec\\.ts$'];
+
 const project = (displayName, rootDir, more = {}) => ({
   displayName,
   rootDir,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  testPathIgnorePatterns: left,
   transform: { '^.+\\.ts$': swc('ts', false), '^.+\\.tsx$': swc('ts', true), '/node_modules/.+\\.m?js$': swc('js') },
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
   resolver: `${__dirname}/scripts/jest-resolver.cjs`,

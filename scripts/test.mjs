@@ -1,5 +1,6 @@
 // `npm test`: everything that can fail, from a fresh clone. `npm test -- server e2e` runs some parts only:
-// format, types, lint, boundaries, unit, server, attack, dev, e2e. What comes after a part's name is handed to its runner.
+// format, types, lint, boundaries, unit, server, dev, e2e. What comes after a part's name is handed to its runner.
+// `npm run test:long` runs what takes minutes by itself: the attacks, long outages, thousands of codes.
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -14,7 +15,11 @@ import { projectFolder, readSettings, runMain, serverEnvironment, Trouble } from
 import { startDatabaseAlone, startStack } from './stack.mjs';
 
 const testPackages = { ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
-const partNames = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'attack', 'dev', 'e2e'];
+const usualParts = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'dev', 'e2e'];
+const longParts = ['attack', 'long-unit', 'long-server'];
+const partNames = [...usualParts, ...longParts];
+/** Specs that run with `npm run test:long` alone; jest.config.cjs leaves them out otherwise. */
+const longSpecs = ['\\.long\\.spec\\.ts$'];
 const output = join(projectFolder, 'test-output');
 const firstPort = Number(process.env.HAPSET_TEST_PORT ?? '4400');
 /** Of the ports of one stack and those of the next; e2e/journey.ts counts the same way. */
@@ -53,6 +58,8 @@ const parts = {
   unit: (rest) => runJest('unit', unitProjects, rest),
   server: (rest) => withDatabase(() => runJest('server', ['server'], rest)),
   attack: () => runAttacks(),
+  'long-unit': () => runJest('long-unit', unitProjects, longSpecs),
+  'long-server': () => withDatabase(() => runJest('long-server', ['server'], longSpecs)),
   dev: () => testDev(),
   e2e: (rest) => withStacks(() => runPlaywright(rest)),
 };
@@ -63,14 +70,16 @@ await runMain(async () => {
   requirePackages(testPackages);
   requireModules();
   build();
-  const named = process.argv.slice(2).filter((word) => partNames.includes(word));
-  const rest = process.argv.slice(2).filter((word) => !partNames.includes(word));
+  const isLong = process.argv[2] === 'long';
+  const words = process.argv.slice(isLong ? 3 : 2);
+  const named = words.filter((word) => partNames.includes(word));
+  const rest = words.filter((word) => !partNames.includes(word));
   takeTestLock();
   rmSync(output, { recursive: true, force: true });
   mkdirSync(output, { recursive: true });
   let passed = 0;
   let failed = 0;
-  for (const name of named.length > 0 ? named : partNames) {
+  for (const name of named.length > 0 ? named : isLong ? longParts : usualParts) {
     const began = Date.now();
     const result = await parts[name](rest);
     passed += result.passed;
@@ -151,7 +160,7 @@ async function runJest(name, projects, rest) {
       '--selectProjects',
       ...projects,
     ],
-    databaseEnvironment(),
+    { ...databaseEnvironment(), HAPSET_LONG: name.startsWith('long-') ? '1' : '' },
   );
   if (!existsSync(file)) return { passed: 0, failed: 1 };
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } = JSON.parse(

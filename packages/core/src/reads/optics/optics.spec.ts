@@ -1,3 +1,4 @@
+import { planSymbol } from '../../code/symbol/plan.js';
 import { renderFrame } from './camera.js';
 import { focalLengthPx, pixelsPerModule } from '../../school/device/device.js';
 import { farEdgePixelsPerModule } from './projection.js';
@@ -83,16 +84,20 @@ describe('the frame', () => {
   });
 
   it('is as good as 8 x 8 points a pixel, to 1.5 grey levels rms', () => {
+    // The smallest symbol: 64 points in each pixel take their time.
+    const planned = planSymbol('TIDES');
+    if (!planned.ok) throw new Error(planned.problem.reason);
+    const small = planned.value;
     for (const [pixels, tiltDeg, pitchDeg, rollDeg] of [
       [2, 14, 0, 5],
       [3, 0, 12, -6],
       [4, 24, -8, 3],
     ] as const) {
-      const distanceM = (focalLengthPx(sharp) * 120) / (plan.modules * pixels * 1000);
+      const distanceM = (focalLengthPx(sharp) * 120) / (small.modules * pixels * 1000);
       const view = { ...still, distanceM, tiltDeg, pitchDeg, rollDeg, handXDegPerS: 1, shiftXPx: 0.31, shiftYPx: 0.17 };
       const lens = { ...sharp, blurPx: 0.7 };
-      const usual = renderFrame(plan, 120, lens, view);
-      const fine = renderFrame(plan, 120, lens, { ...view, pointsAcross: 8 });
+      const usual = renderFrame(small, 120, lens, view);
+      const fine = renderFrame(small, 120, lens, { ...view, pointsAcross: 8 });
       const squares = Array.from(usual.grey).reduce(
         (sum, level, index) => sum + (level - (fine.grey[index] ?? 0)) ** 2,
         0,
