@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
+import { exactViews } from './scripts/lint/exact-views.mjs';
 import { functionLength } from './scripts/lint/function-length.mjs';
 import { namedExports, noClock, parameters, themeTokens } from './scripts/lint/syntax.mjs';
 
@@ -35,7 +36,7 @@ export default tseslint.config(
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   {
-    plugins: { hapset: { rules: { 'function-length': functionLength } } },
+    plugins: { hapset: { rules: { 'function-length': functionLength, 'exact-views': exactViews } } },
     rules: {
       'no-restricted-properties': ['error', canParse],
       'hapset/function-length': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
@@ -69,6 +70,11 @@ export default tseslint.config(
   },
   // Types alone, each listed in its own file.
   { files: ['packages/contract/src/index.ts'], rules: forbidSyntax(parameters) },
+  {
+    files: ['apps/server/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', 'apps/server/src/test/**'],
+    rules: { 'hapset/exact-views': 'error' },
+  },
   {
     // A rejection that nobody handles would be the server's; pages show theirs by their queries.
     files: ['apps/server/src/**/*.ts', 'apps/neighbours/src/**/*.ts'],

@@ -5,7 +5,9 @@ import { cpSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { ESLint } from 'eslint';
+import tseslint from 'typescript-eslint';
 import { projectFolder } from '../settings.mjs';
+import { exactViews } from './exact-views.mjs';
 
 const core = 'packages/core/src/platform/units.ts';
 const page = 'apps/web/src/platform/design/tick.tsx';
@@ -139,23 +141,79 @@ const eslint = new ESLint({
   cwd: projectFolder,
   overrideConfig: {
     languageOptions: { parserOptions: { project: null } },
-    rules: Object.fromEntries(typed.map((name) => [`@typescript-eslint/${name}`, 'off'])),
+    rules: {
+      'hapset/exact-views': 'off',
+      ...Object.fromEntries(typed.map((name) => [`@typescript-eslint/${name}`, 'off'])),
+    },
   },
 });
+/** Rules that look at types: they see a small project of their own. */
+const plantedTypes = [
+  {
+    name: 'a row that is spread into a reply',
+    code: 'export const toView = (row: Row, more: RowView): RowView => ({ ...more, ...row });',
+    expected: 'A row in a reply',
+  },
+  {
+    name: 'what is left of a row, spread into a reply',
+    code: 'export function toView({ secret: _, ...rest }: Row): RowView {\n  return { ...rest };\n}',
+    expected: 'A row in a reply',
+  },
+];
 const answers = {};
 for (const { name, file, code } of plantedCode) {
   const [result] = await eslint.lintText(`${code}\n`, { filePath: join(projectFolder, file) });
   answers[name] = result.messages.map(({ message }) => message).join('\n');
 }
+for (const planting of plantedTypes) answers[planting.name] = await lintTyped(planting.code);
 for (const planting of plantedImports) answers[planting.name] = cruise(planting);
 const [fine] = await eslint.lintText('export const fine = 1;\n', { filePath: join(projectFolder, core) });
 answers['nothing wrong'] = fine.messages.map(({ message }) => message).join('\n');
+// A copy of a row, and one field of it.
+answers['nothing wrong'] += await lintTyped(
+  'export const copy = (row: Row, view: RowView): [Row, RowView] => [{ ...row }, { ...view, id: row.id }];',
+);
 console.log(
   JSON.stringify({
     answers,
-    plantings: [...plantedCode, ...plantedImports].map(({ name, expected }) => ({ name, expected })),
+    plantings: [...plantedCode, ...plantedTypes, ...plantedImports].map(({ name, expected }) => ({ name, expected })),
   }),
 );
+
+async function lintTyped(code) {
+  const folder = mkdtempSync(join(tmpdir(), 'hapset-planted-'));
+  const write = (path, text) => {
+    mkdirSync(dirname(join(folder, path)), { recursive: true });
+    writeFileSync(join(folder, path), text);
+  };
+  try {
+    const view = 'apps/server/src/row.view.ts';
+    write('tsconfig.json', '{ "compilerOptions": { "strict": true }, "include": ["**/*.ts"] }');
+    write('packages/contract/src/row.ts', 'export interface RowView { readonly id: string }');
+    write('apps/server/src/row.entity.ts', 'export class Row { id = ""; secret = ""; }');
+    write(
+      view,
+      `import type { RowView } from '../../../packages/contract/src/row';\nimport type { Row } from './row.entity';\n${code}\n`,
+    );
+    const typedLint = new ESLint({
+      cwd: folder,
+      overrideConfigFile: true,
+      overrideConfig: {
+        files: ['**/*.ts'],
+        plugins: { hapset: { rules: { 'exact-views': exactViews } } },
+        languageOptions: {
+          parser: tseslint.parser,
+          parserOptions: { project: './tsconfig.json', tsconfigRootDir: folder },
+        },
+        rules: { 'hapset/exact-views': 'error' },
+      },
+    });
+    const [result] = await typedLint.lintFiles([view]);
+    return result.messages.map(({ message }) => message).join('\n');
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
 
 function cruise({ file, code, also = {} }) {
   const folder = mkdtempSync(join(tmpdir(), 'hapset-planted-'));
