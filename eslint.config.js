@@ -4,6 +4,7 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 import { exactViews } from './scripts/lint/exact-views.mjs';
 import { functionLength } from './scripts/lint/function-length.mjs';
+import { toldExports } from './scripts/lint/told-exports.mjs';
 import { namedExports, noClock, parameters, themeTokens } from './scripts/lint/syntax.mjs';
 
 const canParse = {
@@ -36,7 +37,9 @@ export default tseslint.config(
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   {
-    plugins: { hapset: { rules: { 'function-length': functionLength, 'exact-views': exactViews } } },
+    plugins: {
+      hapset: { rules: { 'function-length': functionLength, 'exact-views': exactViews, 'told-exports': toldExports } },
+    },
     rules: {
       'no-restricted-properties': ['error', canParse],
       'hapset/function-length': ['error', { max: 60, skipBlankLines: true, skipComments: true }],
@@ -70,6 +73,11 @@ export default tseslint.config(
   },
   // Types alone, each listed in its own file.
   { files: ['packages/contract/src/index.ts'], rules: forbidSyntax(parameters) },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', 'packages/core/src/test/**'],
+    rules: { 'hapset/told-exports': 'error' },
+  },
   {
     files: ['apps/server/src/**/*.ts'],
     ignores: ['**/*.spec.ts', 'apps/server/src/test/**'],

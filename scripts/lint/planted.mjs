@@ -36,6 +36,12 @@ const plantedCode = [
     code: "export const now = new Intl.DateTimeFormat('en').format();",
     expected: 'asks the clock',
   },
+  {
+    name: 'a silent export of the core',
+    file: core,
+    code: 'export function silent(): number {\n  return 1;\n}',
+    expected: 'Say what it returns',
+  },
   { name: 'chance in the core', file: core, code: 'export const dice = Math.random();', expected: 'Math.random' },
   { name: 'URL.canParse', file: server, code: "export const fine = URL.canParse('a');", expected: 'URL.canParse' },
   {

@@ -4,6 +4,13 @@ export const limits = {
   titleLength: 200,
   instructionLength: 200,
   placeLength: 80,
+  /** Of an account; what an index of such texts holds. */
+  emailLength: 190,
+  passwordLength: 200,
+  /** Of the school's own addresses and hosts. */
+  addressLength: 200,
+  /** Names of files as they were given, cut to that. */
+  fileNameLength: 200,
   linkLength: 2000,
   /** More than the largest symbol holds: 7,089 digits. */
   payloadLength: 7200,

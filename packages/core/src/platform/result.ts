@@ -5,10 +5,12 @@
 export type Result<Value, Problem> =
   { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly problem: Problem };
 
+/** What went well, with what came of it. */
 export function succeed<Value>(value: Value): Result<Value, never> {
   return { ok: true, value };
 }
 
+/** What was expected to go wrong now and then, with why. */
 export function fail<Problem>(problem: Problem): Result<never, Problem> {
   return { ok: false, problem };
 }

@@ -1,12 +1,13 @@
+import { limits } from '@hapset/contract';
 import type { LookDesign } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import { idColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import { idColumn, optionalTimeColumn, timeColumn, textColumn } from '../../platform/database/columns.js';
 
 /** A look of the school: seen and used by all staff. */
 @Entity('looks')
 export class Look {
   @PrimaryColumn(idColumn) id: string;
-  @Column({ type: 'varchar', length: 60 }) name: string;
+  @Column(textColumn(limits.lookNameLength)) name: string;
   @Column({ type: 'json' }) design: LookDesign;
   /** The school lets it be chosen; where it was chosen before, it stays. */
   @Column({ type: 'boolean', default: true }) allowed: boolean;

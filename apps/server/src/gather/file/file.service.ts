@@ -181,5 +181,5 @@ function tidyName(name: string): string {
     .replace(/^.*[\\/]/, '')
     .replace(/\p{C}/gu, '')
     .trim();
-  return tidy.slice(0, 200) || 'File';
+  return tidy.slice(0, limits.fileNameLength) || 'File';
 }

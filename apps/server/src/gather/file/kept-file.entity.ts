@@ -1,5 +1,12 @@
+import { limits } from '@hapset/contract';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import {
+  idColumn,
+  keywordColumn,
+  optionalTimeColumn,
+  timeColumn,
+  textColumn,
+} from '../../platform/database/columns.js';
 import { hashColumn, StoredContent } from './stored-content.entity.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
@@ -12,7 +19,7 @@ export class KeptFile {
   @ManyToOne('Account', { onDelete: 'RESTRICT' }) owner: Relation<SignedIn>;
   /** In its public address. */
   @Index({ unique: true }) @Column(keywordColumn(20)) token: string;
-  @Column({ type: 'varchar', length: 200 }) name: string;
+  @Column(textColumn(limits.fileNameLength)) name: string;
   @Index() @Column(hashColumn) contentHash: string;
   @ManyToOne(() => StoredContent, { onDelete: 'RESTRICT' }) content: Relation<StoredContent>;
   @Column({ type: 'int', default: 1 }) version: number;

@@ -1,6 +1,13 @@
+import { limits } from '@hapset/contract';
 import type { AddressCarry, Content, ErrorCorrectionLevel, Kept, MaterialKind, Repair } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import {
+  idColumn,
+  keywordColumn,
+  optionalTimeColumn,
+  timeColumn,
+  textColumn,
+} from '../../platform/database/columns.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
 export const titleSources = ['address', 'page', 'person'] as const;
@@ -14,7 +21,7 @@ export class Material {
   @Column(idColumn) ownerId: string;
   @ManyToOne('Account', { onDelete: 'RESTRICT' }) owner: Relation<SignedIn>;
   @Column(keywordColumn(20)) kind: MaterialKind;
-  @Column({ type: 'varchar', length: 200 }) title: string;
+  @Column(textColumn(limits.titleLength)) title: string;
   @Column(keywordColumn(10)) titleSource: TitleSource;
   /** What was pasted, before any repair. */
   @Column({ type: 'text' }) pasted: string;
@@ -45,7 +52,7 @@ export class Material {
   @Column({ ...keywordColumn(10), nullable: true }) shownUntil: string | null;
   @Column({ type: 'json', nullable: true }) tags: readonly string[] | null;
   @Column({ type: 'json' }) repairs: readonly Repair[];
-  @Column({ type: 'varchar', length: 200 }) instruction: string;
+  @Column(textColumn(limits.instructionLength)) instruction: string;
   @Column({ type: 'int', default: 1 }) version: number;
   @Column(timeColumn) createdAt: Date;
   @Column(optionalTimeColumn) removedAt: Date | null;

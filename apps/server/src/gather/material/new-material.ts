@@ -1,5 +1,5 @@
 /** What was pasted -> a material's row. The one place where titles, kinds and first instructions are decided. */
-import type { NewMaterial } from '@hapset/contract';
+import { limits, type NewMaterial } from '@hapset/contract';
 import {
   contentProblems,
   isWebAddress,
@@ -61,7 +61,7 @@ export function newMaterial(
     id: newId(),
     ownerId,
     ...held,
-    title: title || held.title.slice(0, 200) || 'Without a title',
+    title: title || held.title.slice(0, limits.titleLength) || 'Without a title',
     titleSource: title || held.content || held.kept ? 'person' : 'address',
     carry: 'link',
     trimmedLink: null,

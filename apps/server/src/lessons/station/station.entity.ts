@@ -1,5 +1,6 @@
+import { limits } from '@hapset/contract';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { idColumn, optionalTimeColumn } from '../../platform/database/columns.js';
+import { idColumn, optionalTimeColumn, textColumn } from '../../platform/database/columns.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
 import type { LessonRecord } from '../lesson/lesson-record.js';
 
@@ -14,9 +15,9 @@ export class Station {
   /** Order within the lesson; gaps and repeats are harmless, ids decide then. */
   @Column({ type: 'int' }) position: number;
   /** Null goes by the material's title. */
-  @Column({ type: 'varchar', length: 200, nullable: true }) name: string | null;
+  @Column({ ...textColumn(limits.titleLength), nullable: true }) name: string | null;
   /** Null takes the material's. */
-  @Column({ type: 'varchar', length: 200, nullable: true }) instruction: string | null;
+  @Column({ ...textColumn(limits.instructionLength), nullable: true }) instruction: string | null;
   /** Metres; null takes the lesson's. */
   @Column({ type: 'double', nullable: true }) viewingDistanceM: number | null;
   /** Side of the printed symbol chosen by hand, millimetres; null to compute it. */

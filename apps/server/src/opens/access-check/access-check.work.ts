@@ -1,4 +1,5 @@
 /** What one check does: opens the link, looks inside where it holds other things, judges, and writes down what was learnt. */
+import { limits } from '@hapset/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import {
@@ -123,7 +124,7 @@ function holderOf({ material, link }: AccessCheck, catalogue: ServiceCatalogue):
 /** What only the page itself could tell. */
 function pageOf({ final }: Evidence): LearntPage {
   return {
-    title: final?.page?.title.normalize('NFC').slice(0, 200) ?? '',
+    title: final?.page?.title.normalize('NFC').slice(0, limits.titleLength) ?? '',
     kind: kindOfFile(final?.contentType ?? ''),
   };
 }

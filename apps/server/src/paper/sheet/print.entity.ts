@@ -1,7 +1,13 @@
-import type { PrintState } from '@hapset/contract';
+import { limits, type PrintState } from '@hapset/contract';
 import type { SheetSetup, SheetKind } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import {
+  idColumn,
+  keywordColumn,
+  optionalTimeColumn,
+  timeColumn,
+  textColumn,
+} from '../../platform/database/columns.js';
 import type { HanForms } from '../../code/typeface/shaped-line.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
@@ -14,7 +20,7 @@ export class Print {
   @Column(idColumn) ownerId: string;
   @ManyToOne('Account', { onDelete: 'CASCADE' }) owner: Relation<SignedIn>;
   /** Of the lesson, the collection, the material. */
-  @Column({ type: 'varchar', length: 200 }) name: string;
+  @Column(textColumn(limits.titleLength)) name: string;
   @Column(keywordColumn(20)) kind: SheetKind;
   @Column({ type: 'json' }) setup: SheetSetup;
   @Column(keywordColumn(4)) han: HanForms;

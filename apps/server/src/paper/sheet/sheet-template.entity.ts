@@ -1,12 +1,19 @@
+import { limits } from '@hapset/contract';
 import type { HeaderPicture, SheetKind } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import { idColumn, keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import {
+  idColumn,
+  keywordColumn,
+  optionalTimeColumn,
+  timeColumn,
+  textColumn,
+} from '../../platform/database/columns.js';
 
 /** A variant of the school's own of how a kind of sheet looks. */
 @Entity('sheet_templates')
 export class SheetTemplate {
   @PrimaryColumn(idColumn) id: string;
-  @Column({ type: 'varchar', length: 60 }) name: string;
+  @Column(textColumn(limits.lookNameLength)) name: string;
   @Column(keywordColumn(20)) kind: SheetKind;
   /** `#rrggbb` */
   @Column(keywordColumn(7)) accent: string;

@@ -17,5 +17,7 @@ export const optionalIdColumn: ColumnOptions = { ...idColumn, nullable: true };
 /** Words of our own unions, tokens, dates as text: plain ASCII, compared byte by byte. */
 export const keywordColumn = (length: number) =>
   ({ type: 'varchar', length, charset: 'ascii', collation: 'ascii_bin' }) as const satisfies ColumnOptions;
+/** Words of people, up to so many characters: a limit of the contract or the core, where somebody sends them. */
+export const textColumn = (length: number) => ({ type: 'varchar', length }) as const satisfies ColumnOptions;
 export const timeColumn: ColumnOptions = { type: 'datetime', precision: 3 };
 export const optionalTimeColumn: ColumnOptions = { type: 'datetime', precision: 3, nullable: true };

@@ -1,10 +1,10 @@
-import type { SignIn } from '@hapset/contract';
+import { limits, type SignIn } from '@hapset/contract';
 import { IsBoolean, IsOptional, IsString, MaxLength, MinLength } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
 export class SignInDto implements SignIn {
-  @IsString() @MinLength(1) @MaxLength(190) email: string;
-  @IsString() @MinLength(1) @MaxLength(200) password: string;
+  @IsString() @MinLength(1) @MaxLength(limits.emailLength) email: string;
+  @IsString() @MinLength(1) @MaxLength(limits.passwordLength) password: string;
   @IsOptional() @IsBoolean() keep?: boolean;
 }
 export const sameSignIn: Exact<Plain<SignInDto>, Plain<SignIn>> = true;

@@ -1,12 +1,13 @@
+import { limits } from '@hapset/contract';
 import type { ReaderEngineName, ScannerAct } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import { idColumn, keywordColumn } from '../../platform/database/columns.js';
+import { idColumn, keywordColumn, textColumn } from '../../platform/database/columns.js';
 
 /** A kind of device that the school has or that students bring. Figures as in the core's DeviceProfile. */
 @Entity('devices')
 export class Device {
   @PrimaryColumn(idColumn) id: string;
-  @Column({ type: 'varchar', length: 120 }) name: string;
+  @Column(textColumn(limits.nameLength)) name: string;
   @Column({ type: 'int', nullable: true }) count: number | null;
   @Column({ type: 'int' }) previewWidthPx: number;
   @Column({ type: 'int' }) previewHeightPx: number;

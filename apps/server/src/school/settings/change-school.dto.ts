@@ -36,10 +36,10 @@ export class ChangeSchoolDto implements ChangeSchool {
   @IsIn(['long', 'short']) duplexEdge: DuplexEdge;
   @IsNumber() @Min(-limits.duplexShiftMm) @Max(limits.duplexShiftMm) duplexRightMm: number;
   @IsNumber() @Min(-limits.duplexShiftMm) @Max(limits.duplexShiftMm) duplexDownMm: number;
-  @IsPublicAddress() @MaxLength(200) publicAddress: string;
+  @IsPublicAddress() @MaxLength(limits.addressLength) publicAddress: string;
   @ValidateIf((body: ChangeSchoolDto) => body.shortLinkHost !== null)
   @ValidateBy({ name: 'host', validator: { validate: (value) => typeof value === 'string' && isShortHost(value) } })
-  @MaxLength(200)
+  @MaxLength(limits.addressLength)
   shortLinkHost: string | null;
   @ValidateBy({
     name: 'networks',

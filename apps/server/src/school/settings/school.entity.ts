@@ -1,21 +1,21 @@
-import type { LookMakers } from '@hapset/contract';
+import { limits, type LookMakers } from '@hapset/contract';
 import type { DuplexEdge, PaperFormat } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-import { keywordColumn, optionalIdColumn, optionalTimeColumn } from '../../platform/database/columns.js';
+import { keywordColumn, optionalIdColumn, optionalTimeColumn, textColumn } from '../../platform/database/columns.js';
 
 /** One row: the school that runs this server. */
 @Entity('schools')
 export class School {
   @PrimaryColumn({ type: 'tinyint' }) id: number;
-  @Column({ type: 'varchar', length: 120 }) name: string;
+  @Column(textColumn(limits.nameLength)) name: string;
   @Column(keywordColumn(60)) timeZone: string;
   @Column(keywordColumn(10)) paper: PaperFormat;
   @Column({ type: 'double', default: 5 }) printerMarginMm: number;
   @Column({ ...keywordColumn(5), default: 'long' }) duplexEdge: DuplexEdge;
   @Column({ type: 'double', default: 0 }) duplexRightMm: number;
   @Column({ type: 'double', default: 0 }) duplexDownMm: number;
-  @Column({ type: 'varchar', length: 200 }) publicAddress: string;
-  @Column({ type: 'varchar', length: 200, nullable: true }) shortLinkHost: string | null;
+  @Column(textColumn(limits.addressLength)) publicAddress: string;
+  @Column({ ...textColumn(limits.addressLength), nullable: true }) shortLinkHost: string | null;
   /** Hosts of short links before that one: what is on paper stays valid. */
   @Column({ type: 'json', nullable: true }) formerShortHosts: readonly string[] | null;
   /** From where links of codes are followed for those who are not signed in; null or none: from nowhere. */

@@ -1,5 +1,6 @@
+import { limits } from '@hapset/contract';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { idColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
+import { idColumn, optionalTimeColumn, timeColumn, textColumn } from '../../platform/database/columns.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** What a student was before an import, so that it can be undone. */
@@ -30,7 +31,7 @@ export class RosterImport {
   @PrimaryColumn(idColumn) id: string;
   @Index() @Column(idColumn) importedById: string;
   @ManyToOne('Account', { onDelete: 'CASCADE' }) importedBy: Relation<SignedIn>;
-  @Column({ type: 'varchar', length: 200 }) fileName: string;
+  @Column(textColumn(limits.fileNameLength)) fileName: string;
   @Column({ type: 'json' }) changes: RosterChanges;
   @Column(timeColumn) importedAt: Date;
   @Column(optionalTimeColumn) undoneAt: Date | null;

@@ -1,12 +1,13 @@
 /** Rosters: compared with who is known, imported, and undone. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type {
-  ImportRoster,
-  RosterComparisonView,
-  RosterImportView,
-  ImportedStudent,
-  RosterUndoView,
+import {
+  limits,
+  type ImportRoster,
+  type RosterComparisonView,
+  type RosterImportView,
+  type ImportedStudent,
+  type RosterUndoView,
 } from '@hapset/contract';
 import {
   compareRoster,
@@ -109,7 +110,7 @@ export class RosterService {
       const row = this.imports.create({
         id: newId(),
         importedById,
-        fileName: fileName.normalize('NFC').slice(0, 200),
+        fileName: fileName.normalize('NFC').slice(0, limits.fileNameLength),
         changes,
         importedAt: now,
         undoneAt: null,

@@ -72,6 +72,7 @@ export function shapesPath(shapes: readonly CodeShape[]): string {
   return shapes.map((shape) => boxPath(shape.box) + (shape.hole ? boxPath(shape.hole) : '')).join('');
 }
 
+/** Whether a point lies in the box with its corners; all in modules. */
 export function boxHolds({ x, y, width, height, radii: [tl, tr, br, bl], cut }: Box, px: number, py: number): boolean {
   const [right, down] = [px - x, py - y];
   if (right < 0 || down < 0 || right > width || down > height) return false;

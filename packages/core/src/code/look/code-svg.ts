@@ -11,6 +11,7 @@ export interface SvgOptions {
   readonly pictureAddress: (pictureId: string) => string | null;
 }
 
+/** A whole SVG document. Sides without a unit are pixels; null leaves them to who shows it. */
 export function drawingSvg(drawing: CodeDrawing, { width, height, title, pictureAddress }: SvgOptions): string {
   const { surround } = drawing;
   const size = drawingSize(drawing);

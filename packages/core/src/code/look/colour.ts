@@ -11,6 +11,7 @@ export function rgbOf(colour: HexColour): Rgb {
   return [1, 3, 5].map((at) => parseInt(colour.slice(at, at + 2), 16) / 255) as unknown as Rgb;
 }
 
+/** `#rrggbb`; channels beyond 0 to 1 are cut. */
 export function hexOf(rgb: Rgb): HexColour {
   return `#${rgb
     .map((channel) =>
@@ -26,6 +27,7 @@ export function linear(channel: number): number {
   return channel <= 0.04045 ? channel / 12.92 : ((channel + 0.055) / 1.055) ** 2.4;
 }
 
+/** sRGB of linear light, both 0 to 1 (IEC 61966-2-1). */
 export function encoded(value: number): number {
   return value <= 0.0031308 ? value * 12.92 : 1.055 * value ** (1 / 2.4) - 0.055;
 }

@@ -37,6 +37,10 @@ const little = 0.2;
 /** A shade of light between two modules must not fall on the wrong side of the threshold. */
 const enoughModulation = 0.5;
 
+/**
+ * Contrast as a camera sees it, at the point of the ink where it is weakest (ISO/IEC 15415, symbol contrast).
+ * @param print decides how much light colours throw back
+ */
 export function contrastOf({ dark, light }: LookColours, print: Print): Contrast {
   const { ground: background, inks: points } = reflectancesOf({ dark, light }, print);
   const [least, most] = [Math.min(...points), Math.max(...points)];

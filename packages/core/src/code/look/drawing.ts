@@ -28,6 +28,7 @@ export interface DrawingOptions {
   readonly measure: MeasureText;
 }
 
+/** A code as shapes in modules from its upper left corner, with its quiet zone, frame and caption. */
 export function drawCode(plan: SymbolPlan, { look, name, iconOf, measure }: DrawingOptions): CodeDrawing {
   const { modules } = plan;
   const centre = look.centre === null ? null : placeCentre(plan, look.centre);

@@ -52,6 +52,10 @@ export const refusesLightOnDark: readonly ReaderEngineName[] = readerEngineNames
 
 const stops: readonly LookReason[] = ['too-little-contrast', 'light-on-dark', 'covers-patterns', 'beyond-repair'];
 
+/**
+ * What a look leaves: contrast of each print, repair, and reasons to change it, the worst first. Colours, shape
+ * and size of the centre decide; no reader is asked.
+ */
 export function judgeLook(plan: SymbolPlan, look: LookDesign): LookJudgement {
   const colours = lookColours(look);
   const contrast = Object.fromEntries(

@@ -82,10 +82,12 @@ export const lookLimits = {
   aspect: { least: 0.2, most: 5 },
 } as const;
 
+/** The colours of dark and light modules; two dark ones where ink runs from one to another. */
 export function lookColours({ ink, inkTo, ground }: Pick<LookDesign, 'ink' | 'inkTo' | 'ground'>): LookColours {
   return { dark: inkTo === null ? [ink] : [ink, inkTo], light: ground };
 }
 
+/** The same look in other colours. */
 export function withColours(look: LookDesign, { dark: [ink, inkTo], light }: LookColours): LookDesign {
   return { ...look, ink, inkTo: inkTo ?? null, ground: light };
 }

@@ -56,6 +56,7 @@ export function moduleShapesOf(
   ];
 }
 
+/** Whether a module belongs to one of the three finder patterns. Row and column from 0. */
 export function isFinder(row: number, column: number, modules: number): boolean {
   const [near, far] = [finderSide, modules - finderSide];
   return (row < near && (column < near || column >= far)) || (row >= far && column < near);

@@ -33,6 +33,7 @@ export const differenceKinds = [
  */
 export type DifferenceKind = (typeof differenceKinds)[number];
 
+/** Why a scanner may have read something else than was meant. @param meant from the first difference on, as `read` */
 export function differenceKind({ meant, read }: Pick<Difference, 'meant' | 'read'>): DifferenceKind {
   const [wanted, given] = [firstOf(meant), firstOf(read)];
   if (lineEnd.test(wanted) || lineEnd.test(given)) return 'line-end';

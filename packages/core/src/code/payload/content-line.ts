@@ -5,6 +5,7 @@ export function escapeText(text: string): string {
   return text.replace(/[\\;,]/g, '\\$&').replace(/\r\n|\r|\n/g, '\\n');
 }
 
+/** Undoes `escapeText` (RFC 6350, 3.4; RFC 5545, 3.3.11). */
 export function unescapeText(text: string): string {
   return text.replace(/\\([\\;,nN])/g, (_, character: string) => (character.toLowerCase() === 'n' ? '\n' : character));
 }

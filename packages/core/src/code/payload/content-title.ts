@@ -3,6 +3,7 @@ import { unreachable } from '../../platform/result.js';
 import type { Content } from '../../gather/content/content.js';
 import { fullName } from './vcard.js';
 
+/** What a person would call it: a name, a title, a subject; empty where its fields say nothing. */
 export function titleFromContent(content: Content): string {
   switch (content.kind) {
     case 'contact':

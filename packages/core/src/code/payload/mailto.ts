@@ -5,6 +5,7 @@ import { percentDecode, percentEncode } from './percent.js';
 // `@` and `+` may stand in the address as they are; everything else that is special is encoded (RFC 6068, 2).
 const keptInAddress = '@+!$*';
 
+/** `mailto:` address with subject and text, if any (RFC 6068). */
 export function mailtoPayload({ address, subject, text }: EmailContent): string {
   const fields = [
     ['subject', subject],

@@ -7,6 +7,7 @@ import type { ContactContent } from '../../gather/content/content.js';
 import { escapeText, readLines, splitEscaped, unescapeText } from './content-line.js';
 import { plainNumber } from '../../gather/content/phone-number.js';
 
+/** A vCard 3.0 (RFC 2426), since more scanners know it than 4.0. Fields without a value are left out. */
 export function vcardPayload(contact: ContactContent): string {
   const { givenName, familyName, organisation, phone, email, webPage } = contact;
   const line = (name: string, value: string): readonly string[] => (value === '' ? [] : [`${name}:${value}`]);
@@ -32,6 +33,7 @@ export function fullName({
   return [givenName, familyName].filter((part) => part !== '').join(' ') || organisation;
 }
 
+/** Null for what is no vCard. What it does not know is passed over. */
 export function readVcard(payload: string): ContactContent | null {
   if (!/^BEGIN:VCARD\r?\n/i.test(payload)) return null;
   const values = new Map(readLines(payload));

@@ -7,6 +7,10 @@ import { basicUtc, instantOf } from '../../platform/time/zoned.js';
 import type { EventContent } from '../../gather/content/content.js';
 import { escapeText, readLines, unescapeText } from './content-line.js';
 
+/**
+ * A calendar with one event (RFC 5545). Times are in UTC; an event without a time lasts its day.
+ * @param timeZone in which the times were written, IANA
+ */
 export function veventPayload(event: EventContent, timeZone: string): string {
   const { title, date, startsAt, endsAt, place, about } = event;
   const start = startsAt === '' ? null : basicUtc(instantOf(date, startsAt, timeZone));
@@ -40,6 +44,7 @@ export interface ReadEvent {
   readonly about: string;
 }
 
+/** Null for what holds no event. Times stay as they are written there. */
 export function readVevent(payload: string): ReadEvent | null {
   if (!/BEGIN:VEVENT\r?\n/i.test(payload)) return null;
   const values = new Map(readLines(payload));

@@ -5,6 +5,7 @@
 import type { NetworkContent } from '../../gather/content/content.js';
 import { splitEscaped } from './content-line.js';
 
+/** `WIFI:T:WPA;S:name;P:password;;`, as scanners read it; there is no standard of it. */
 export function wifiPayload({ name, security, password, hidden }: NetworkContent): string {
   const parts = [`T:${security === 'open' ? 'nopass' : security}`, `S:${escape(name)}`];
   if (security !== 'open') parts.push(`P:${escape(password)}`);
@@ -12,6 +13,7 @@ export function wifiPayload({ name, security, password, hidden }: NetworkContent
   return `WIFI:${parts.join(';')};;`;
 }
 
+/** Null for what is no network. */
 export function readWifi(payload: string): NetworkContent | null {
   if (!/^WIFI:/i.test(payload)) return null;
   const values = new Map(

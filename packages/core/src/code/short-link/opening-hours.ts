@@ -20,6 +20,7 @@ export interface Opening {
 
 export const alwaysOpen: Opening = { from: null, until: null, hours: [] };
 
+/** Whether neither days nor hours close it. */
 export function isAlwaysOpen({ from, until, hours }: Opening): boolean {
   return from === null && until === null && hours.length === 0;
 }

@@ -12,6 +12,7 @@ export function shortBase(publicAddress: string, shortLinkHost: string | null): 
   return `${origin}${folder}/K/`;
 }
 
+/** The whole address that a code carries. @param slug as it is stored */
 export function shortAddress(publicAddress: string, shortLinkHost: string | null, slug: string): string {
   return `${shortBase(publicAddress, shortLinkHost)}${slug}`;
 }

@@ -39,6 +39,7 @@ export function capacityBits(version: number, level: ErrorCorrectionLevel): numb
   return blockStructure(version, level).dataCodewords * 8;
 }
 
+/** Whether a version has room for the segments at that level; false beyond version 40. */
 export function holds(version: number, level: ErrorCorrectionLevel, { bits }: Segmentation): boolean {
   return version <= largestVersion && bits <= capacityBits(version, level);
 }

@@ -27,11 +27,13 @@ export interface Grid {
   readonly columns: Int32Array;
 }
 
+/** A symbol without a dark module. @param modules on a side */
 export function emptyGrid(modules: number): Grid {
   const words = Math.ceil(modules / 32);
   return { modules, words, rows: new Int32Array(modules * words), columns: new Int32Array(modules * words) };
 }
 
+/** Makes a module dark, in its row and in its column. Both from 0. */
 export function setDark({ words, rows, columns }: Grid, row: number, column: number): void {
   const inRow = row * words + (column >> 5);
   const inColumn = column * words + (row >> 5);

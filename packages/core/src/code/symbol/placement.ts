@@ -22,6 +22,10 @@ export interface Placement {
 
 const known = new Map<number, Placement>();
 
+/**
+ * Function patterns of a version, and the order in which data fills the rest (ISO/IEC 18004, 7.7.3).
+ * @param version 1 to 40
+ */
 export function placementOf(version: number): Placement {
   const existing = known.get(version);
   if (existing) return existing;

@@ -35,10 +35,15 @@ export const rangeEnds = [9, 26, 40] as const;
 /** Mode indicator and designator of one byte (7.4.2). */
 const eciBits = 12;
 
+/**
+ * Which of the three ranges of versions have the same character count indicators (ISO/IEC 18004, table 3).
+ * @param version 1 to 40
+ */
 export function rangeOf(version: number): 0 | 1 | 2 {
   return version <= rangeEnds[0] ? 0 : version <= rangeEnds[1] ? 1 : 2;
 }
 
+/** Length of the character count indicator, bits (ISO/IEC 18004, table 3). */
 export function characterCountBits(mode: SegmentMode, version: number): number {
   return countBits[mode][rangeOf(version)];
 }
@@ -51,6 +56,7 @@ export function densestMode(text: string): SegmentMode {
   return least === 2 ? 'numeric' : least === 1 ? 'alphanumeric' : 'byte';
 }
 
+/** 0 to 44, -1 for what alphanumeric mode does not hold (ISO/IEC 18004, table 5). */
 export function alphanumericValue(character: string): number {
   return alphanumeric.indexOf(character);
 }

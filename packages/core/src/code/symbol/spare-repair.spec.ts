@@ -117,3 +117,15 @@ describe('the largest picture in the middle', () => {
     expect(() => spareRepair(2, 'M', new Uint8Array(3))).toThrow(RangeError);
   });
 });
+
+describe('the largest centre', () => {
+  it('may reach to the finders and no further, across and down', () => {
+    for (const aspect of [1, 0.4, 2.5, 12]) {
+      const centre = largestCentre(2, 'H', aspect, 0);
+      for (const side of [centre?.width ?? 99, centre?.height ?? 99]) expect((25 - side) / 2).toBeGreaterThanOrEqual(9);
+    }
+    // Seven modules leave nine on each side exactly.
+    expect(largestCentre(2, 'H', 7, 0)).toEqual({ width: 7, height: 1 });
+    expect(largestCentre(2, 'H', 1 / 7, 0)).toEqual({ width: 1, height: 7 });
+  });
+});

@@ -87,6 +87,7 @@ export interface BlockStructure {
   readonly dataCodewords: number;
 }
 
+/** Blocks of data and error correction codewords (ISO/IEC 18004, table 9). @param version 1 to 40 */
 export function blockStructure(version: number, level: ErrorCorrectionLevel): BlockStructure {
   return (structures[level][version] ??= structureOf(version, level));
 }

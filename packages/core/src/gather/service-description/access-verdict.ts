@@ -28,6 +28,7 @@ export const openVerdicts = [
   'obstructed',
 ] as const satisfies readonly AccessVerdict[];
 
+/** Whether students get what is there, if not all of it. */
 export function letsIn(verdict: AccessVerdict): boolean {
   return (openVerdicts as readonly AccessVerdict[]).includes(verdict);
 }

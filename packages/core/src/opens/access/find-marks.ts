@@ -52,6 +52,10 @@ export function findNotice({ final }: Evidence, mark: Mark): string | null {
   return final?.page && isShort(final.page) ? findMark(final.page, mark) : null;
 }
 
+/**
+ * Whether a page says so little that a mark on it is what it is about. Lengths are characters; the second is for
+ * scripts that need fewer.
+ */
 export function isShort(page: PageFacts, length = noticeLength, denseLength = denseNoticeLength): boolean {
   return page.visibleCharacters <= (denseScript.test(page.firstLines.join('')) ? denseLength : length);
 }

@@ -21,6 +21,10 @@ import { linesOf, furniture } from './page-furniture.js';
 
 const rulePadMm = 1;
 
+/**
+ * Gives every item its place in the grid of its kind. Nothing is measured before a page is laid out. Fails where
+ * the cells have no room.
+ */
 export function compose(setup: SheetSetup, items: readonly SheetItem[]): Result<Composition, GridProblem> {
   const grid = gridOf(setup);
   return grid.ok ? succeed({ setup, grid: grid.value, items }) : grid;
@@ -67,6 +71,7 @@ function backPage(composition: Composition, front: number, measure: MeasureText)
   return page;
 }
 
+/** Where everything on a front lies, mm. @param index of the item, from 0 @param room of its cell, mm */
 export function layoutFront(
   { setup, items }: Composition,
   index: number,
@@ -76,6 +81,7 @@ export function layoutFront(
   return layoutFace(setup.design.front, room, frontContent(setup, items[index] as SheetItem), measure);
 }
 
+/** Where everything on a back lies, mm. @param index of the item, from 0 @param room of its cell, mm */
 export function layoutBack(
   { setup, items }: Composition,
   index: number,
@@ -118,6 +124,7 @@ export function panelsOf({ xMm, yMm, widthMm, heightMm }: MmBox): readonly [uppe
   ];
 }
 
+/** What a cell leaves for the front; a handout keeps a little from its rules. Millimetres. */
 export function faceRoom({ kind }: SheetSetup, box: MmBox): MmBox {
   return kind === 'handout' ? { ...box, yMm: box.yMm + rulePadMm, heightMm: box.heightMm - 2 * rulePadMm } : box;
 }

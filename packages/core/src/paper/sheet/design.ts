@@ -268,6 +268,7 @@ export const usualFields: Readonly<Record<SheetKind, readonly FaceField[]>> = {
 /** Text that is read has to stand out from white paper (WCAG 2.2, 1.4.3). */
 export const leastAccentContrast = 4.5;
 
+/** Whether titles in that colour can be read on white paper (WCAG 2.2, 1.4.3). @param accent `#rrggbb` */
 export function accentReads(accent: string): boolean {
   return 1.05 / (luminance(rgbOf(accent)) + 0.05) >= leastAccentContrast;
 }

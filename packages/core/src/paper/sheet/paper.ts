@@ -14,6 +14,7 @@ export const paperNames = ['A4', 'A5', 'A3', 'Letter', 'Legal'] as const satisfi
 /** What office printers can't reach at the edge, with a little room. */
 export const pageMarginMm = 14;
 
+/** Width and height as the sheet is held, mm. @param lying with the long side across */
 export function pageSize(paper: PaperFormat, lying: boolean): PaperSize {
   const { widthMm, heightMm } = paperFormats[paper];
   return lying ? { widthMm: heightMm, heightMm: widthMm } : { widthMm, heightMm };

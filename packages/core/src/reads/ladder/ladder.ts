@@ -45,6 +45,10 @@ export interface LadderOptions {
   readonly devices: readonly DeviceProfile[];
 }
 
+/**
+ * What a code could carry, from what was given down to the shortest, each with what it costs, and which one is
+ * recommended.
+ */
 export function ladderOf(options: LadderOptions): Ladder {
   const rungs = options.kind === 'words' ? [rung('words', options.payload, 'nothing', options)] : addressRungs(options);
   return { rungs, ...recommend(rungs, options.distanceM) };

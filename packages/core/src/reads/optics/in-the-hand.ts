@@ -19,6 +19,7 @@ export function tooFineInTheHand<Device extends DeviceProfile>(
   );
 }
 
+/** Whether every device reads a code of so many modules in the hand, printed as finely as an office printer can. */
 export function readsInTheHand(modules: number, devices: readonly DeviceProfile[]): boolean {
   return tooFineInTheHand(modules, devices).length === 0;
 }

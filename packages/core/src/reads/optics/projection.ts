@@ -36,6 +36,11 @@ export interface Projection {
   readonly heightPx: number;
 }
 
+/**
+ * Where the printed code falls on the sensor: a plane seen by a pinhole camera.
+ * @param modules on a side
+ * @param sizeMm side of the symbol
+ */
 export function project(modules: number, sizeMm: number, device: DeviceProfile, view: View): Projection {
   const centre = modules / 2;
   const forward = toSensor(sizeMm / modules, device, view);

@@ -15,6 +15,9 @@ export interface MarkedPiece {
   readonly code: string;
 }
 
+/**
+ * The text in pieces; what an eye takes for something else has a piece of its own, with a mark and its code point.
+ */
 export function markedText(text: string): readonly MarkedPiece[] {
   const marks = markAll([...text]);
   const pieces: { text: string; mark: TextMark | null; code: string }[] = [];

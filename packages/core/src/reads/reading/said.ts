@@ -54,6 +54,7 @@ export const saidKinds = [
 ] as const satisfies readonly Said['kind'][];
 export type SaidKind = (typeof saidKinds)[number];
 
+/** What a code says: a link, fields of a kind, an address of another scheme, a bare address, or words. */
 export function saidBy(text: string): Said {
   const trimmed = text.trim();
   return link(trimmed) ?? fields(trimmed) ?? otherAddress(trimmed) ?? bareAddress(trimmed) ?? { kind: 'words' };
