@@ -76,7 +76,12 @@ export default tseslint.config(
   {
     files: ['packages/core/src/**/*.ts'],
     ignores: ['**/*.spec.ts', 'packages/core/src/test/**'],
-    rules: { 'hapset/told-exports': 'error' },
+    rules: { 'hapset/told-exports': ['error', 'all'] },
+  },
+  {
+    files: ['packages/contract/src/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: { 'hapset/told-exports': ['error', 'all'] },
   },
   {
     files: ['apps/server/src/**/*.ts'],

@@ -42,6 +42,12 @@ const plantedCode = [
     code: 'export function silent(): number {\n  return 1;\n}',
     expected: 'Say what it returns',
   },
+  {
+    name: 'a silent type of the contract',
+    file: 'packages/contract/src/lessons/lesson.ts',
+    code: 'export interface Silent {\n  readonly id: string;\n}',
+    expected: 'Say what it returns',
+  },
   { name: 'chance in the core', file: core, code: 'export const dice = Math.random();', expected: 'Math.random' },
   { name: 'URL.canParse', file: server, code: "export const fine = URL.canParse('a');", expected: 'URL.canParse' },
   {

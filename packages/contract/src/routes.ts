@@ -81,6 +81,7 @@ import type { MaterialPage } from './overview/material-page.js';
 import type { ShelfPage } from './overview/shelf.js';
 import type { NewsItem } from './overview/news.js';
 
+/** Methods of HTTP that routes use (RFC 9110). */
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 /** `office`: office and administrators. */
 export type RouteAccess = 'anyone' | 'staff' | 'office' | 'administrator';
@@ -97,6 +98,9 @@ function route<Reply, Body = null>(method: Method, path: string, access: RouteAc
   return { method, path, access };
 }
 
+/**
+ * Every route that the server answers: its method, its path, who may call it, and the shapes of request and reply.
+ */
 export const routes = {
   /** Whether the process is alive: answers 200 also without its database. */
   health: route<HealthView>('GET', '/api/health', 'anyone'),
@@ -279,6 +283,7 @@ export const routes = {
   ),
 } as const;
 
+/** The name of a route, as pages, tests and body budgets call it. */
 export type RouteName = keyof typeof routes;
 
 /** Stand-in for a file's bytes; the contract knows no platform types. */

@@ -1,6 +1,7 @@
 import type { LookDesign, LookJudgement } from '@hapset/core';
 import type { LookChoice } from '../gather/material.js';
 
+/** A look of the school. */
 export interface LookView {
   readonly id: string;
   readonly name: string;
@@ -14,29 +15,35 @@ export interface LookView {
   readonly version: number;
 }
 
+/** Who may make looks. */
 export const lookMakers = ['staff', 'administrator'] as const;
 /** Who may make looks. */
 export type LookMakers = (typeof lookMakers)[number];
 
+/** The school's rules: the usual look, and who makes them. */
 export interface LookRules {
   /** Look of all codes for which none was chosen; null for the plain one. */
   readonly defaultLookId: string | null;
   readonly madeBy: LookMakers;
 }
 
+/** All looks with the rules. */
 export interface LooksView extends LookRules {
   readonly looks: readonly LookView[];
 }
 
+/** What a look needs to be made. */
 export interface CreateLook {
   readonly name: string;
   readonly design: LookDesign;
 }
 
+/** All of a look under the version that was seen. */
 export interface ChangeLook extends CreateLook {
   readonly version: number;
 }
 
+/** Whether a look may be chosen from now on. */
 export interface AllowLook {
   readonly allowed: boolean;
 }
@@ -46,12 +53,14 @@ export interface AddLookPicture {
   readonly uploadId: string;
 }
 
+/** A picture for the middle of codes or the top of sheets. */
 export interface LookPictureView {
   readonly id: string;
   /** Width : height. */
   readonly aspect: number;
 }
 
+/** Who chose the look of a code, the nearest first. */
 export const lookOrigins = ['material', 'lesson', 'school', 'nobody'] as const;
 /** Who chose the look that a code has. */
 export type LookOrigin = (typeof lookOrigins)[number];
@@ -67,6 +76,7 @@ export interface CodeLookView {
   readonly judgement: LookJudgement | null;
 }
 
+/** A look for all codes of a lesson. */
 export interface ChooseLook {
   readonly look: LookChoice;
 }

@@ -22,6 +22,7 @@ export interface ShortLinkTurnView {
   readonly at: string;
 }
 
+/** A short link with its history and how often it was opened. */
 export interface ShortLinkDetails extends ShortLinkView {
   /** The last ones first. */
   readonly turns: readonly ShortLinkTurnView[];
@@ -32,6 +33,7 @@ export interface ShortLinkDetails extends ShortLinkView {
   readonly visitors: Readonly<Record<VisitorKind, number>>;
 }
 
+/** When it leads on. */
 export interface ChangeShortLink {
   readonly opening: Opening;
 }
@@ -57,11 +59,14 @@ export interface ShortLinkRow {
   readonly createdAt: string;
 }
 
+/** Short links, the newest first. `next` asks for the following ones; null at the end. */
 export interface ShortLinksPage {
   readonly rows: readonly ShortLinkRow[];
   readonly next: string | null;
   readonly total: number;
 }
 
+/** Which short links a list shows. */
 export const shortLinkFilters = ['all', 'in-trouble', 'on-paper', 'to-replace', 'taken-down'] as const;
+/** One of them. */
 export type ShortLinkFilter = (typeof shortLinkFilters)[number];

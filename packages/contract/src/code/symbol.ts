@@ -7,6 +7,7 @@ export interface PreviewSymbol {
   readonly level?: ErrorCorrectionLevel;
 }
 
+/** A code while its words are typed. */
 export interface SymbolPreview {
   readonly version: number;
   readonly modules: number;

@@ -1,5 +1,6 @@
 /** What kept bytes are, told by the bytes themselves. */
 export const mediaKinds = ['picture', 'sound', 'film', 'pdf', 'office', 'captions', 'other'] as const;
+/** What a file is, by its bytes. */
 export type Media = (typeof mediaKinds)[number];
 
 /** A file that the school's own server keeps. */
@@ -20,6 +21,7 @@ export interface FileView {
   readonly createdAt: string;
 }
 
+/** Files that are kept, the newest first, and how much room they take. */
 export interface FilesPage {
   readonly rows: readonly FileView[];
   readonly next: string | null;
@@ -34,10 +36,12 @@ export interface AddFile {
   readonly name: string;
 }
 
+/** An upload whose bytes take the place of the file's. */
 export interface ReplaceFile {
   readonly uploadId: string;
 }
 
+/** Its new name under the version that was seen. */
 export interface RenameFile {
   readonly name: string;
   readonly version: number;

@@ -4,6 +4,7 @@ import type { FileView } from './file.js';
 /** What a material holds that is kept here, with its files. */
 export type KeptView = KeptFileView | PictureSetView | WrittenPageSummary;
 
+/** A material that is one file. */
 export interface KeptFileView {
   readonly kind: 'file';
   readonly file: FileView;
@@ -11,11 +12,13 @@ export interface KeptFileView {
   readonly captions: FileView | null;
 }
 
+/** A material that is several pictures. */
 export interface PictureSetView {
   readonly kind: 'picture-set';
   readonly pictures: readonly { readonly file: FileView; readonly caption: string; readonly alternative: string }[];
 }
 
+/** A material that is a page written here. */
 export interface WrittenPageSummary {
   readonly kind: 'written-page';
   /** Its first words. */
@@ -35,6 +38,7 @@ export interface WrittenPageView {
   readonly files: readonly FileView[];
 }
 
+/** The whole page under the version that was seen; `over` where that does not matter. */
 export interface SaveWrittenPage {
   readonly version: number;
   readonly document: PageDocument;

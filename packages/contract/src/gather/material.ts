@@ -28,10 +28,12 @@ export interface NewMaterial {
   readonly tags?: readonly string[];
 }
 
+/** Materials for the shelf, in their order. */
 export interface CreateMaterials {
   readonly items: readonly NewMaterial[];
 }
 
+/** Fields without a value stay as they are. */
 export interface ChangeMaterial {
   readonly version: number;
   readonly title?: string;
@@ -66,6 +68,7 @@ export interface DescribedLink {
   readonly steps: readonly string[];
 }
 
+/** What is known of a material without its answers. */
 export interface MaterialView {
   readonly id: string;
   readonly kind: MaterialKind;
@@ -97,6 +100,7 @@ export interface TagView {
   readonly materials: number;
 }
 
+/** Materials that were made, in the order in which they were sent. */
 export interface CreatedMaterials {
   readonly materialIds: readonly string[];
 }

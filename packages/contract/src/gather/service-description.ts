@@ -23,6 +23,7 @@ export interface ServiceView {
   readonly version: number | null;
 }
 
+/** A description, under the version that was seen; null for a new one. */
 export interface KeepService {
   readonly description: ServiceDescription;
   /** The version that was read; null for one that is new or replaces an installed one. */

@@ -1,5 +1,6 @@
 import type { LookChoice } from '../gather/material.js';
 
+/** What is known of a lesson without its stations. */
 export interface LessonView {
   readonly id: string;
   readonly name: string;
@@ -17,6 +18,7 @@ export interface LessonView {
   readonly version: number;
 }
 
+/** What a lesson needs to be made. */
 export interface CreateLesson {
   readonly name: string;
   readonly classId: string | null;
@@ -26,10 +28,12 @@ export interface CreateLesson {
   readonly viewingDistanceM: number;
 }
 
+/** All of a lesson under the version that was seen. */
 export interface ChangeLesson extends CreateLesson {
   readonly version: number;
 }
 
+/** What was made, by its id. */
 export interface CreatedView {
   readonly id: string;
 }

@@ -6,11 +6,13 @@ export interface AddStations {
   readonly materialIds: readonly string[];
 }
 
+/** All stations of a lesson in their new order. */
 export interface OrderStations {
   /** All stations of the lesson in their new order. */
   readonly stationIds: readonly string[];
 }
 
+/** Fields without a value stay as they are; null takes back what was the station's own. */
 export interface ChangeStation {
   readonly version: number;
   /** Null goes back to the material's title. */
@@ -22,6 +24,7 @@ export interface ChangeStation {
   readonly sizeMm?: number | null;
 }
 
+/** Stations that were added, in their order. */
 export interface AddedView {
   readonly stationIds: readonly string[];
 }

@@ -1,15 +1,18 @@
 import type { AccessVerdict, Doubt, Ending, Finding, Hop, InsideItem, Rights } from '@hapset/core';
 
+/** How far the opening of a link is. */
 export const accessCheckStates = ['waiting', 'opening', 'done', 'stopped'] as const;
 /** waiting -> opening -> done; stopped from either of the first two. */
 export type AccessCheckState = (typeof accessCheckStates)[number];
 
+/** Steps that mend what was found, at the service where it is looked after. */
 export interface MendingView {
   readonly service: string | null;
   readonly steps: readonly string[];
   readonly ownerPage: string | null;
 }
 
+/** One opening of a link as a student, with what it showed. */
 export interface AccessCheckView {
   readonly id: string;
   readonly state: AccessCheckState;
@@ -56,10 +59,12 @@ export interface AskLinkCheck {
   readonly link: string;
 }
 
+/** A check that waits, by its id. */
 export interface LinkCheckAsked {
   readonly id: string;
 }
 
+/** A link by itself, opened as a student: for scripts and visitors. */
 export interface LinkCheckView {
   readonly id: string;
   readonly link: string;
@@ -72,6 +77,7 @@ export interface LinkCheckView {
   readonly evidence: LinkCheckEvidence | null;
 }
 
+/** What opening it showed. */
 export interface LinkCheckEvidence {
   readonly ending: Ending;
   readonly hops: readonly Hop[];

@@ -5,15 +5,18 @@ import type { LessonView } from '../lessons/lesson.js';
 import type { RehearsalView } from '../reads/rehearsal.js';
 import type { ReadinessView } from './readiness.js';
 
+/** A lesson in the list, with how ready it is. */
 export interface LessonRow extends LessonView {
   readonly summary: ReadinessSummary;
 }
 
+/** Lessons, the next first. `next` asks for the following ones; null at the end. */
 export interface LessonsPage {
   readonly rows: readonly LessonRow[];
   readonly next: string | null;
 }
 
+/** A station with its answers. */
 export interface BenchRow {
   readonly stationId: string;
   /** From 1. */
@@ -27,6 +30,7 @@ export interface BenchRow {
   readonly rehearsal: RehearsalView;
 }
 
+/** A lesson with its stations and how ready they are. */
 export interface BenchView {
   readonly lesson: LessonView;
   readonly summary: ReadinessSummary;

@@ -10,6 +10,7 @@ export interface ShelfRow {
   readonly lessons: readonly { readonly id: string; readonly name: string }[];
 }
 
+/** Materials, the newest first. `next` asks for the following ones; null at the end. */
 export interface ShelfPage {
   readonly rows: readonly ShelfRow[];
   /** Give it as `after` for the next page; null at the end. */

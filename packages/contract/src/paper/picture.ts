@@ -1,10 +1,14 @@
 /** Pictures of a code, named by what they are for. */
 export const pictureUses = ['printing', 'document', 'board'] as const;
+/** What a picture of a code is for; it decides size and file name. */
 export type PictureUse = (typeof pictureUses)[number];
 
+/** Files that a code can be taken as. */
 export const pictureFormats = ['svg', 'pdf', 'png', 'jpeg'] as const;
+/** One of them, by the ending of its file. */
 export type PictureFormat = (typeof pictureFormats)[number];
 
+/** Dots an inch of pixel files for print. */
 export const pictureDensities = [300, 600] as const;
 /** Pixels an inch. */
 export type PictureDensity = (typeof pictureDensities)[number];
@@ -16,6 +20,7 @@ export interface PictureOptions {
   readonly dpi: PictureDensity;
 }
 
+/** How large pictures of a material's code are, by use. */
 export interface PicturesView {
   /** Side of the symbol, mm: as a poster would show it; as it suits a page that lies on a table; and the smallest that still reads in the hand. */
   readonly printingMm: number;
@@ -28,6 +33,7 @@ export interface PicturesView {
   readonly webHeightPx: number;
 }
 
+/** Whether the address of a picture for web pages answers. */
 export interface ShowWebPicture {
   readonly shown: boolean;
 }

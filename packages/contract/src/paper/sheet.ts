@@ -1,6 +1,7 @@
 /** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
 import type { GridProblem, HeaderPicture, PaperFormat, SheetKind, SheetSetup, TextField } from '@hapset/core';
 
+/** What somebody should look at before it is printed. */
 export const sheetWarnings = [
   'no-code',
   'locked',
@@ -12,8 +13,10 @@ export const sheetWarnings = [
   'missing-characters',
   'address-not-reachable',
 ] as const;
+/** One of them; printing goes on where it was confirmed. */
 export type SheetWarning = (typeof sheetWarnings)[number];
 
+/** A poster of one material in one click. */
 export interface MakeSheet {
   readonly kind: 'poster';
   readonly paper: PaperFormat;
@@ -57,6 +60,7 @@ export interface SheetChoices extends Pick<
   readonly templateId: string | null;
 }
 
+/** Which pages are wanted, and which of them is looked at, from 0. */
 export interface PreviewSheets {
   readonly places: SheetPlaces;
   readonly choices: SheetChoices;
@@ -64,6 +68,7 @@ export interface PreviewSheets {
   readonly page: number;
 }
 
+/** A warning about one code. */
 export interface SheetNotice {
   readonly warning: SheetWarning;
   /** Name of the station or material. */
@@ -83,6 +88,7 @@ export interface SheetNotice {
   readonly finer: boolean;
 }
 
+/** One page of sheets as they would be printed, and what all of them come to. */
 export interface SheetsPreview {
   readonly pages: number;
   readonly page: number;
@@ -99,13 +105,16 @@ export interface SheetsPreview {
   readonly problem: GridProblem['reason'] | null;
 }
 
+/** Sheets to be made, with the warnings that were confirmed. */
 export interface MakePrint {
   readonly places: SheetPlaces;
   readonly choices: SheetChoices;
   readonly goAhead: readonly SheetWarning[];
 }
 
+/** drawing -> done, failed or stopped; done -> expired a week later, where the file was kept. */
 export const printStates = ['drawing', 'done', 'failed', 'stopped', 'expired'] as const;
+/** How far a print is. */
 export type PrintState = (typeof printStates)[number];
 
 /** Pages that were made in one go. */
@@ -138,6 +147,7 @@ export interface SheetTemplateView {
   readonly version: number;
 }
 
+/** What a template needs to be made. */
 export interface CreateSheetTemplate {
   readonly name: string;
   readonly kind: SheetKind;
@@ -145,6 +155,7 @@ export interface CreateSheetTemplate {
   readonly header: HeaderPicture | null;
 }
 
+/** All of a template under the version that was seen. */
 export interface ChangeSheetTemplate {
   readonly name: string;
   readonly accent: string;

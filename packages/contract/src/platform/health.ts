@@ -1,3 +1,4 @@
+/** Whether the server lives, and its database. */
 export interface HealthView {
   readonly version: string;
   readonly database: 'up' | 'down';

@@ -20,8 +20,10 @@ export const problemReasons = [
   'unavailable',
   'failed',
 ] as const;
+/** Why a request was refused; pages say it in words. */
 export type ProblemReason = (typeof problemReasons)[number];
 
+/** The body of every reply that is no success. */
 export interface Problem {
   readonly reason: ProblemReason;
   /** A sentence for logs and scripts; pages use their own words. */
@@ -32,6 +34,7 @@ export interface Problem {
   readonly warnings?: readonly string[];
 }
 
+/** What is wrong with one member of a body. */
 export interface FieldProblem {
   readonly field: string;
   readonly message: string;

@@ -4,11 +4,13 @@ export interface InspectCode {
   readonly payload: string;
 }
 
+/** What is known here of what a code says. */
 export interface CodeInspection {
   /** Materials whose code says just that, or leads there. */
   readonly known: readonly KnownMaterial[];
 }
 
+/** A material of the teacher's whose code says the same. */
 export interface KnownMaterial {
   readonly materialId: string;
   readonly title: string;

@@ -11,6 +11,7 @@ export interface AskRehearsal {
   readonly scene?: Scene;
 }
 
+/** A camera for a rehearsal without a device of the school. */
 export interface AskedCamera {
   /** Preview stream, pixels; 16:9 where no height is given. */
   readonly widthPx: number;
@@ -26,10 +27,12 @@ export interface AskedCamera {
   readonly nearestFocusM?: number;
 }
 
+/** A rehearsal that waits, by its id. */
 export interface RehearsalAsked {
   readonly id: string;
 }
 
+/** How far a rehearsal for scripts is, and its result. */
 export interface AskedRehearsalView {
   readonly id: string;
   readonly state: 'working' | 'done' | 'failed';
@@ -39,6 +42,7 @@ export interface AskedRehearsalView {
   readonly result: AskedRehearsalResult | null;
 }
 
+/** From where to where the code was read, metres. */
 export interface AskedRehearsalResult {
   readonly reachM: number;
   readonly hitAndMissM: number;
@@ -54,6 +58,7 @@ export interface AskedRehearsalResult {
   }[];
 }
 
+/** What is rehearsed for a code, and what came of it. */
 export interface RehearsalView {
   /** Names what is rehearsed: payload, level, look, size and devices. Results are handed in under it. */
   readonly key: string;
@@ -78,10 +83,12 @@ export interface RehearsalResult extends RehearsedDevice {
   readonly others: readonly OtherReader[];
 }
 
+/** What another engine made of the same frames. */
 export interface OtherReader extends Pick<RehearsedDevice, 'reachM' | 'misread'> {
   readonly engine: ReaderEngineName;
 }
 
+/** Results that a page computed, for the key that it was given. */
 export interface SaveRehearsal {
   readonly results: readonly RehearsalResult[];
 }

@@ -1,9 +1,11 @@
 import type { VisitorKind } from '@hapset/core';
 
+/** What a real device made of a code. */
 export const tryoutOutcomes = ['as-meant', 'otherwise', 'nothing'] as const;
 /** What a real device did: what was meant, something else, or nothing at all. */
 export type TryoutOutcome = (typeof tryoutOutcomes)[number];
 
+/** One tryout of a real device. */
 export interface TryoutView {
   readonly id: string;
   readonly deviceId: string | null;
@@ -24,11 +26,13 @@ export interface TryoutListening {
   readonly until: string;
 }
 
+/** What a teacher saw a device do. */
 export interface TellTryout {
   readonly deviceId: string | null;
   readonly outcome: TryoutOutcome;
 }
 
+/** Which device of the school it was. */
 export interface ChangeTryout {
   readonly deviceId: string | null;
 }

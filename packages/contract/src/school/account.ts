@@ -1,7 +1,9 @@
 /** `office` imports, exports and erases whole rosters; teachers see the classes that the school gives them. */
 export const roles = ['teacher', 'office', 'administrator'] as const;
+/** What somebody may do. */
 export type Role = (typeof roles)[number];
 
+/** E-mail address and password; `keep` for thirty days instead of the browser's session. */
 export interface SignIn {
   readonly email: string;
   readonly password: string;

@@ -1,11 +1,13 @@
 import type { DeviceFigures, DeviceProfile, ScannerProfile } from '@hapset/core';
 
+/** A kind of device as the school knows it: its camera, its scanner, how many there are. */
 export interface DeviceView extends DeviceProfile, ScannerProfile {
   /** How many the school has; null for those that students bring. */
   readonly count: number | null;
   readonly jpegQuality: number | null;
 }
 
+/** All of a device, for a new one and for a change. */
 export interface CreateDevice extends DeviceFigures {
   readonly name: string;
   readonly count: number | null;

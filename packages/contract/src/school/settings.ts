@@ -10,6 +10,7 @@ export interface PrinterSettings {
   readonly duplexDownMm: number;
 }
 
+/** Settings of the school, as signed-in staff see them. */
 export interface SchoolView extends PrinterSettings {
   readonly name: string;
   /** IANA time zone: "Europe/Dublin". */
@@ -33,6 +34,7 @@ export interface AddressesOnPaper {
 /** All settings at once, under the version they were read with. */
 export type ChangeSchool = SchoolView;
 
+/** Which teachers see which classes of students. */
 export interface TeacherClassesView {
   /** Null: every teacher sees all classes. */
   readonly limited: readonly TeacherClasses[] | null;
@@ -40,6 +42,7 @@ export interface TeacherClassesView {
   readonly classes: readonly string[];
 }
 
+/** Classes that a teacher sees, where teachers are limited. */
 export interface TeacherClasses {
   readonly accountId: string;
   readonly classNames: readonly string[];
@@ -50,6 +53,7 @@ export interface ChangeTeacherClasses {
   readonly limited: readonly TeacherClasses[] | null;
 }
 
+/** What the administrator should know of the server. */
 export interface ServerNotes {
   /** Hosts of short links before: their links still work, as long as their names lead here. */
   readonly formerShortHosts: readonly string[];

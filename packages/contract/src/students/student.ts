@@ -2,6 +2,7 @@
 import type { CardCode, NameParts, PaperFormat, RosterPart } from '@hapset/core';
 import type { PrintView, SheetsPreview } from '../paper/sheet.js';
 
+/** A student as staff see them. */
 export interface StudentView extends NameParts {
   readonly id: string;
   /** As the school writes it; null where there is none. */
@@ -17,6 +18,7 @@ export interface StudentView extends NameParts {
   readonly version: number;
 }
 
+/** Students by class and name. `next` asks for the following ones; null at the end. */
 export interface StudentsPage {
   readonly rows: readonly StudentView[];
   readonly next: string | null;
@@ -32,17 +34,20 @@ export interface StudentGroups {
   readonly left: number;
 }
 
+/** A class or a year with how many are in it. */
 export interface StudentGroup {
   readonly name: string;
   readonly students: number;
 }
 
+/** A student as a roster says it; empty texts where it says nothing. */
 export interface ImportedStudent extends NameParts {
   readonly schoolId: string | null;
   readonly className: string;
   readonly year: string;
 }
 
+/** A roster that is compared with who is known, and kept for its import. */
 export interface CompareRoster {
   readonly students: readonly ImportedStudent[];
 }
@@ -73,6 +78,7 @@ export interface ImportRoster {
   readonly fileName: string;
 }
 
+/** An import of the past. */
 export interface RosterImportView {
   readonly id: string;
   readonly fileName: string;
@@ -100,6 +106,7 @@ export interface RosterUndoView {
 
 /** Changed since the import; got a card or a reading since; nobody knows any more what came after it. */
 export const rosterUntouched = ['changed', 'card', 'unknown'] as const;
+/** Why undoing leaves a student alone. */
 export type RosterUntouched = (typeof rosterUntouched)[number];
 
 /** Who is erased with all traces. */
@@ -108,6 +115,7 @@ export interface EraseStudents {
   readonly className: string | null;
 }
 
+/** Fields without a value stay as they are. */
 export interface ChangeStudent {
   readonly version: number;
   readonly className?: string;
@@ -122,9 +130,12 @@ export interface LeaveClass {
   readonly className: string;
 }
 
+/** What may stand on a card beside the name. */
 export const cardFields = ['class', 'id', 'school'] as const;
+/** One of them. */
 export type CardField = (typeof cardFields)[number];
 
+/** Cards to be made: for whom, what the code says, how they look. */
 export interface CardsRequest {
   /** Of those classes; all where none is named. */
   readonly classNames: readonly string[];
@@ -143,11 +154,13 @@ export interface CardsRequest {
   readonly templateId: string | null;
 }
 
+/** Which cards are wanted, and which page is looked at, from 0. */
 export interface PreviewCards {
   readonly request: CardsRequest;
   readonly page: number;
 }
 
+/** One page of cards as they would be printed. */
 export interface CardsPreview extends SheetsPreview {
   /** Who can't have a card, since there is no id that it could say. */
   readonly withoutId: readonly string[];
@@ -155,19 +168,25 @@ export interface CardsPreview extends SheetsPreview {
   readonly sample: { readonly payload: string; readonly sizeMm: number } | null;
 }
 
+/** Cards to be made. */
 export interface MakeCards {
   readonly request: CardsRequest;
 }
 
+/** The print that the cards became. */
 export type CardsMade = PrintView;
 
+/** What was found behind a card that was read. */
 export const cardReadingResults = ['student', 'left', 'replaced', 'misread', 'other-class', 'unknown'] as const;
+/** One of them. */
 export type CardReadingResult = (typeof cardReadingResults)[number];
 
+/** What a scanner read, letter by letter. */
 export interface ReadCard {
   readonly text: string;
 }
 
+/** Who it is, where it is a student's card. */
 export interface ReadCardView {
   readonly result: CardReadingResult;
   /** Null where no student is known by it. */
@@ -176,6 +195,7 @@ export interface ReadCardView {
   readonly readingId: string | null;
 }
 
+/** A reading in somebody's list. */
 export interface CardReadingView {
   readonly id: string;
   readonly readAt: string;
@@ -184,6 +204,7 @@ export interface CardReadingView {
   readonly schoolId: string | null;
 }
 
+/** Readings, the newest first, and how many there are in all. */
 export interface CardReadingsPage {
   readonly rows: readonly CardReadingView[];
   readonly total: number;

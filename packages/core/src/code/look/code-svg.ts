@@ -2,6 +2,7 @@
 import { drawingSize, type CodeDrawing } from './drawing.js';
 import type { DrawnShape, Paint } from './drawn-shape.js';
 
+/** What an SVG document says besides its shapes. */
 export interface SvgOptions {
   /** Of the whole picture, with its unit: "62.5mm", "840". Null leaves it to where it is shown. */
   readonly width: string | null;

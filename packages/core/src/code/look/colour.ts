@@ -3,6 +3,7 @@
 /** `#rrggbb`, lower case. */
 export type HexColour = string;
 
+/** sRGB channels, 0 to 1. */
 export type Rgb = readonly [number, number, number];
 
 /** Channels 0 to 1, gamma-encoded. @throws RangeError unless it is `#rrggbb` */
@@ -44,6 +45,7 @@ export function inGrey(rgb: Rgb): Rgb {
   return [luma, luma, luma];
 }
 
+/** Lightness 0 to 1, chroma, hue in degrees. */
 export interface Oklch {
   /** 0 black to 1 white. */
   readonly lightness: number;

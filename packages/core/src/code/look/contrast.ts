@@ -5,6 +5,7 @@
  */
 import { fromOklch, hexOf, inGrey, luminance, rgbOf, toOklch, type HexColour, type Rgb } from './colour.js';
 
+/** Colours of dark and light modules, `#rrggbb`. */
 export interface LookColours {
   /** Of the dark modules; two for a gradient. */
   readonly dark: readonly [HexColour] | readonly [HexColour, HexColour];
@@ -12,9 +13,12 @@ export interface LookColours {
   readonly light: HexColour;
 }
 
+/** How a look may be printed. */
 export const prints = ['colour', 'grey'] as const;
+/** One of them. */
 export type Print = (typeof prints)[number];
 
+/** What a camera sees of dark and light (ISO/IEC 15415). */
 export interface Contrast {
   /** Reflectance of the light less that of the darkest point's rival: Rmax - Rmin, 0 to 1, at the worst point. */
   readonly symbolContrast: number;
@@ -26,10 +30,12 @@ export interface Contrast {
   readonly lightOnDark: boolean;
 }
 
+/** Whether contrast is enough to be read. */
 export type ContrastVerdict = 'enough' | 'little' | 'too-little';
 
 /** Linear reflectances of office paper and toner: nothing printed is quite white or black. The camera model prints with these. */
 export const paperReflectance = 0.82;
+/** Of black toner, 0 to 1. */
 export const inkReflectance = 0.05;
 /** From 40 points on every engine measured reads; from 20 on the best of them. */
 const enough = 0.4;

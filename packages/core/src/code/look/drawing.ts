@@ -12,6 +12,7 @@ import { iconStrokes, type IconNode } from './icon-strokes.js';
 import { plainLook, type LookDesign } from './look.js';
 import { moduleShapesOf, type Modules } from './shapes.js';
 
+/** A code as shapes, with the room around its symbol in modules. */
 export interface CodeDrawing {
   readonly modules: number;
   /** Around the symbol, whole modules, quiet zone included. */
@@ -19,6 +20,7 @@ export interface CodeDrawing {
   readonly shapes: readonly DrawnShape[];
 }
 
+/** What a drawing needs besides the symbol. */
 export interface DrawingOptions {
   readonly look: LookDesign;
   /** What the code leads to: the caption's words where a look takes its name. */

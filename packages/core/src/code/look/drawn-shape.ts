@@ -1,6 +1,7 @@
 /** What a drawing is made of, in module units with the symbol's corner as origin. */
 import type { HexColour } from './colour.js';
 
+/** What a shape is filled with. */
 export type Paint =
   | { readonly kind: 'colour'; readonly colour: HexColour }
   /** From one point to the other, in modules; clamped beyond. */
@@ -17,6 +18,7 @@ export type Paint =
       readonly colours: readonly [HexColour, HexColour];
     };
 
+/** A part of a drawn code, in modules from the symbol's upper left corner. */
 export type DrawnShape =
   /** SVG path data, filled by the even-odd rule. */
   | { readonly kind: 'fill'; readonly path: string; readonly paint: Paint }

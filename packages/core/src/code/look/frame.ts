@@ -15,6 +15,7 @@ export interface Surround {
   readonly bottom: number;
 }
 
+/** Words beside a code, in modules from its upper left corner. */
 export interface CaptionText {
   readonly lines: readonly string[];
   /** Height of the letters' line, modules. */
@@ -26,6 +27,7 @@ export interface CaptionText {
   readonly onBand: boolean;
 }
 
+/** A frame around the quiet zone, with its caption. */
 export interface PlacedFrame {
   readonly surround: Surround;
   /** Path data for the even-odd rule; '' for none. */

@@ -8,6 +8,7 @@ export type IconNode = readonly [element: string, attributes: Readonly<Record<st
 const iconSide = 24;
 const iconLine = 2;
 
+/** The square that icons are drawn in. */
 export interface Square {
   readonly x: number;
   readonly y: number;

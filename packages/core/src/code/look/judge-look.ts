@@ -20,6 +20,7 @@ import {
 import { lookColours, withColours, type LookDesign } from './look.js';
 import type { AnswerState } from '../../platform/answer-state.js';
 
+/** What about a look should be changed, the worst first. */
 export const lookReasons = [
   'too-little-contrast',
   'little-contrast',
@@ -30,8 +31,10 @@ export const lookReasons = [
   'no-room-for-centre',
   'not-allowed',
 ] as const;
+/** One of them. */
 export type LookReason = (typeof lookReasons)[number];
 
+/** What a look leaves of contrast and repair. */
 export interface LookJudgement {
   readonly state: Extract<AnswerState, 'done' | 'look-at' | 'stop'>;
   /** Worst first; empty where nothing is wrong. */

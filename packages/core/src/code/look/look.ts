@@ -6,22 +6,29 @@ import { fail, succeed, type Result } from '../../platform/result.js';
 import type { HexColour } from './colour.js';
 import type { LookColours } from './contrast.js';
 
+/** Shapes of dark modules. */
 export const moduleShapes = ['plain', 'worn', 'pebbles', 'facets', 'reeds', 'planks'] as const;
 /** Of the data: squares; squares with worn corners; round stones; cut stones; strands downwards; strands across. */
 export type ModuleShape = (typeof moduleShapes)[number];
 
+/** Shapes of finder patterns. */
 export const finderShapes = ['plain', 'worn', 'ring', 'facet'] as const;
 /** Of the finder patterns; all keep 1:1:3:1:1 through their middle. */
 export type FinderShape = (typeof finderShapes)[number];
 
+/** Ways in which one ink runs into another. */
 export const gradientWays = ['across', 'down', 'slanting', 'outwards'] as const;
+/** One of them. */
 export type GradientWay = (typeof gradientWays)[number];
 
+/** Forms of frames outside the quiet zone. */
 export const frameForms = ['line', 'band', 'ticket', 'tide'] as const;
 /** A line; a line with a filled band for the words; one with notches at its sides; one whose band has waves. */
 export type FrameForm = (typeof frameForms)[number];
 
+/** Where words beside a code stand. */
 export const captionPlaces = ['above', 'below'] as const;
+/** One of them. */
 export type CaptionPlace = (typeof captionPlaces)[number];
 
 /** In the middle. `side`: the longer one as a share of the symbol's; null for the largest that leaves half of the spare repair. */
@@ -34,12 +41,14 @@ export type LookCentre =
       readonly side: number | null;
     };
 
+/** Words beside a code, and where they stand. */
 export interface LookCaption {
   /** Null for the name of what the code leads to. */
   readonly words: string | null;
   readonly place: CaptionPlace;
 }
 
+/** Everything that a look is made of. */
 export interface LookDesign {
   /** Of the modules; darker than `ground` unless somebody insists. */
   readonly ink: HexColour;
@@ -55,6 +64,7 @@ export interface LookDesign {
   readonly frame: FrameForm | null;
 }
 
+/** Black squares on white. */
 export const plainLook: LookDesign = {
   ink: '#000000',
   inkTo: null,
@@ -92,6 +102,7 @@ export function withColours(look: LookDesign, { dark: [ink, inkTo], light }: Loo
   return { ...look, ink, inkTo: inkTo ?? null, ground: light };
 }
 
+/** What of a design can't be drawn. */
 export interface LookProblem {
   /** Of the design: `ink`, `caption.words`. */
   readonly field: string;

@@ -9,6 +9,7 @@ import { alignmentCentres, modulesOf } from '../symbol/versions.js';
 import { box, type CodeShape } from './box.js';
 import type { FinderShape, LookDesign, ModuleShape } from './look.js';
 
+/** A symbol's modules alone. */
 export type Modules = Pick<SymbolPlan, 'modules' | 'matrix'>;
 
 /** Of a single stone, and of a strand, in modules. */

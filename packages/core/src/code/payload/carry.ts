@@ -8,13 +8,17 @@ import { vcardPayload } from './vcard.js';
 import { veventPayload } from './vevent.js';
 import { wifiPayload } from './wifi.js';
 
+/** What a code may carry. */
 export const carries = ['link', 'trimmed', 'short-link', 'bare', 'words'] as const;
+/** One of them. */
 export type Carry = (typeof carries)[number];
 
+/** What a code of an address may carry. */
 export const addressCarries = ['link', 'trimmed', 'short-link', 'bare'] as const satisfies readonly Carry[];
 /** What a code can carry of an address, by choice. */
 export type AddressCarry = (typeof addressCarries)[number];
 
+/** What a code carries, letter by letter. */
 export interface Carried {
   readonly carry: Carry;
   readonly payload: string;

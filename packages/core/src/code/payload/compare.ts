@@ -18,6 +18,7 @@ export function firstDifference(meant: string, read: string): Difference | null 
   return { at, meant: wanted.slice(at, at + context).join(''), read: given.slice(at, at + context).join('') };
 }
 
+/** Why a scanner read something else than was meant. */
 export const differenceKinds = [
   'cut',
   'line-end',

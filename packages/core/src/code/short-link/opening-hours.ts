@@ -10,6 +10,7 @@ export interface OpenHours {
   readonly until: string;
 }
 
+/** When a short link leads on: from and until by the school's clock, and hours of the week. */
 export interface Opening {
   /** Wall times `YYYY-MM-DDTHH:MM`; null without begin or end. */
   readonly from: string | null;
@@ -18,6 +19,7 @@ export interface Opening {
   readonly hours: readonly OpenHours[];
 }
 
+/** Neither days nor hours close it. */
 export const alwaysOpen: Opening = { from: null, until: null, hours: [] };
 
 /** Whether neither days nor hours close it. */
@@ -25,7 +27,9 @@ export function isAlwaysOpen({ from, until, hours }: Opening): boolean {
   return from === null && until === null && hours.length === 0;
 }
 
+/** Why hours can't be kept. */
 export const openingProblems = ['no-such-time', 'until-before-from', 'no-day', 'too-many-hours'] as const;
+/** One of them. */
 export type OpeningProblem = (typeof openingProblems)[number];
 const mostHours = 14;
 
@@ -42,6 +46,7 @@ export function openingProblem({ from, until, hours }: Opening): OpeningProblem 
   return null;
 }
 
+/** Whether it leads on, and when it does otherwise. */
 export type OpenState =
   { readonly open: true } | { readonly open: false; readonly reason: 'not-yet' | 'over' | 'other-hours' };
 

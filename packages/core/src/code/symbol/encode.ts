@@ -5,6 +5,7 @@ import { placementOf, type Placement } from './placement.js';
 import type { Segmentation } from './segments.js';
 import type { ErrorCorrectionLevel } from './versions.js';
 
+/** A symbol's modules under their mask. */
 export interface EncodedSymbol {
   readonly version: number;
   readonly level: ErrorCorrectionLevel;

@@ -11,6 +11,7 @@ import {
 } from './segments.js';
 import { blockStructure, largestVersion, type ErrorCorrectionLevel } from './versions.js';
 
+/** The smallest version that holds a text, with its segments. */
 export interface Fit {
   readonly version: number;
   readonly segmentation: Segmentation;

@@ -1,5 +1,6 @@
 /** How fine a code is, in words. The bounds are product rules: coarse to version 2, medium to 4, fine to 6. */
 export const grains = ['coarse', 'medium', 'fine', 'very-fine'] as const;
+/** How fine a code is. */
 export type Grain = (typeof grains)[number];
 
 /** @throws RangeError unless version is a whole number from 1 to 40. */

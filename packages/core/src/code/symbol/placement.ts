@@ -5,6 +5,7 @@
  */
 import { alignmentCentres, codewordsOf, modulesOf } from './versions.js';
 
+/** Which modules are function patterns, and the order in which data fills the rest. */
 export interface Placement {
   readonly modules: number;
   /** 1 where a finder, separator, timing or alignment pattern, or format or version information is; row by row. */

@@ -10,6 +10,7 @@ import type { ErrorCorrectionLevel } from './versions.js';
 
 export { errorCorrectionLevels, type ErrorCorrectionLevel } from './versions.js';
 
+/** A symbol: its version, level and mask, and each module. `matrix` is row by row, 1 is dark. */
 export interface SymbolPlan {
   readonly payload: string;
   /** 1 to 40 (ISO/IEC 18004, 5.3.1). */
@@ -53,6 +54,7 @@ export function planSymbol(payload: string, chosen?: ErrorCorrectionLevel): Resu
   });
 }
 
+/** Version and level of a symbol that is not drawn. */
 export interface SymbolSize extends Fit {
   readonly level: ErrorCorrectionLevel;
 }

@@ -4,13 +4,16 @@
  * left out: UTF-8 says the same to every reader.
  */
 export const segmentModes = ['numeric', 'alphanumeric', 'byte'] as const;
+/** A mode of ISO/IEC 18004, 7.3. */
 export type SegmentMode = (typeof segmentModes)[number];
 
+/** Characters that are encoded in one mode. */
 export interface Segment {
   readonly mode: SegmentMode;
   readonly text: string;
 }
 
+/** A payload in segments, with the bits that they take. */
 export interface Segmentation {
   /** UTF-8 is announced (ECI assignment 26). */
   readonly eci: boolean;

@@ -7,6 +7,7 @@ import { blockOfCodeword } from './codewords.js';
 import { placementOf } from './placement.js';
 import { blockStructure, modulesOf, type ErrorCorrectionLevel } from './versions.js';
 
+/** Codewords that may still be damaged where some are covered. */
 export interface SpareRepair {
   /** 1 where nothing is covered, 0 where nothing is left; below 0 a reader can't repair it any more. */
   readonly spare: number;

@@ -6,6 +6,7 @@ import { grainOf, type Grain } from './grain.js';
 import { charactersThatFit, fitText, longestPrefix } from './fit.js';
 import { largestVersion, modulesOf, type ErrorCorrectionLevel } from './versions.js';
 
+/** A version with the characters that it holds. */
 export interface GrowthStep {
   readonly version: number;
   readonly modules: number;
@@ -14,6 +15,7 @@ export interface GrowthStep {
   readonly upTo: number;
 }
 
+/** The steps around a payload. */
 export interface GrowthSteps {
   /** Characters of the payload. */
   readonly characters: number;

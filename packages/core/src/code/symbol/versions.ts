@@ -3,8 +3,10 @@
  * codewords a block and the number of blocks are stored; everything else follows from them.
  */
 export const errorCorrectionLevels = ['L', 'M', 'Q', 'H'] as const;
+/** A level of ISO/IEC 18004, 7.5.1: L, M, Q, H. */
 export type ErrorCorrectionLevel = (typeof errorCorrectionLevels)[number];
 
+/** Of ISO/IEC 18004. */
 export const largestVersion = 40;
 
 /** Table 9, "number of error correction codewords" divided by "number of blocks", from version 1 on. */
@@ -78,6 +80,7 @@ function countCodewords(version: number): number {
 
 const codewords = [0, ...Array.from({ length: largestVersion }, (_, index) => countCodewords(index + 1))];
 
+/** How data and error correction codewords are put into blocks. */
 export interface BlockStructure {
   readonly blocks: number;
   readonly eccPerBlock: number;

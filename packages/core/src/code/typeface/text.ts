@@ -4,12 +4,15 @@
  */
 import LineBreaker from 'linebreak';
 
+/** Faces that sheets are set in. */
 export const sheetFonts = ['heading', 'text', 'text-bold', 'mono'] as const;
+/** One of them. */
 export type SheetFont = (typeof sheetFonts)[number];
 
 /** Width of a text in millimetres; the adapter that knows the real fonts provides it. */
 export type MeasureText = (text: string, font: SheetFont, sizePt: number) => number;
 
+/** Lines of a text and the size at which they fit. */
 export interface FittedText {
   readonly lines: readonly string[];
   readonly sizePt: number;
@@ -17,6 +20,7 @@ export interface FittedText {
   readonly cut: boolean;
 }
 
+/** Room for a text: width in mm, sizes in points, lines. */
 export interface TextOptions {
   readonly font: SheetFont;
   readonly sizePt: number;

@@ -5,6 +5,7 @@ import type { Content } from './content.js';
 import { isWebAddress } from '../../platform/web-address.js';
 import { plainNumber } from './phone-number.js';
 
+/** What may be wrong with the fields of a kind. */
 export const contentProblemReasons = [
   'needed',
   'no-email',
@@ -16,8 +17,10 @@ export const contentProblemReasons = [
   'out-of-range',
   'password-length',
 ] as const;
+/** One of them. */
 export type ContentProblemReason = (typeof contentProblemReasons)[number];
 
+/** A field and what is wrong with it. */
 export interface ContentProblem {
   readonly field: string;
   readonly reason: ContentProblemReason;

@@ -1,5 +1,6 @@
 /** Kinds whose content is in the code itself and has fields of its own. A message is plain words and not among them. */
 
+/** Fields of a contact. */
 export interface ContactContent {
   readonly kind: 'contact';
   readonly givenName: string;
@@ -10,6 +11,7 @@ export interface ContactContent {
   readonly webPage: string;
 }
 
+/** Fields of an event; times by the school's clock. */
 export interface EventContent {
   readonly kind: 'event';
   readonly title: string;
@@ -22,6 +24,7 @@ export interface EventContent {
   readonly about: string;
 }
 
+/** Fields of a place; degrees. */
 export interface PlaceContent {
   readonly kind: 'place';
   readonly name: string;
@@ -31,6 +34,7 @@ export interface PlaceContent {
   readonly longitude: number;
 }
 
+/** Fields of an e-mail. */
 export interface EmailContent {
   readonly kind: 'e-mail';
   readonly address: string;
@@ -38,6 +42,7 @@ export interface EmailContent {
   readonly text: string;
 }
 
+/** Fields of a phone number. */
 export interface PhoneContent {
   readonly kind: 'phone';
   readonly number: string;
@@ -45,15 +50,19 @@ export interface PhoneContent {
   readonly name: string;
 }
 
+/** Fields of a text message. */
 export interface TextMessageContent {
   readonly kind: 'text-message';
   readonly number: string;
   readonly text: string;
 }
 
+/** How a wireless network is secured. */
 export const networkSecurities = ['WPA', 'WEP', 'open'] as const;
+/** One of them. */
 export type NetworkSecurity = (typeof networkSecurities)[number];
 
+/** Fields of a wireless network. */
 export interface NetworkContent {
   readonly kind: 'network';
   readonly name: string;
@@ -62,9 +71,11 @@ export interface NetworkContent {
   readonly hidden: boolean;
 }
 
+/** Fields of one kind. */
 export type Content =
   ContactContent | EventContent | PlaceContent | EmailContent | PhoneContent | TextMessageContent | NetworkContent;
 
+/** Kinds whose fields stand in the code itself. */
 export const contentKinds = [
   'contact',
   'event',
@@ -74,4 +85,5 @@ export const contentKinds = [
   'text-message',
   'network',
 ] as const satisfies readonly Content['kind'][];
+/** One of them. */
 export type ContentKind = (typeof contentKinds)[number];

@@ -4,10 +4,12 @@
  */
 import { looksLikeLink, readPiece, type IntakeItem, type TakenBack } from './read-intake.js';
 
+/** What a column of a pasted table holds. */
 export const columnRoles = ['what', 'title', 'instruction', 'tags', 'none'] as const;
 /** `what`: the link or the words that students open. */
 export type ColumnRole = (typeof columnRoles)[number];
 
+/** What each column holds, and whether the first row says so. */
 export interface Columns {
   /** True when the first row names the columns. */
   readonly header: boolean;

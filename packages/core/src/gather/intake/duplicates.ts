@@ -5,6 +5,7 @@
 import { type IntakeItem, type IntakeLink } from './read-intake.js';
 import { parseUrl } from '../../platform/web-address.js';
 
+/** Where the same link is already. */
 export type DuplicateMark = 'in-this-list' | 'already-here' | null;
 
 /** The form under which two addresses are compared. */

@@ -5,6 +5,7 @@
 import { repairLink, type Repair, type RepairKind } from './repair.js';
 import { isWebAddress } from '../../platform/web-address.js';
 
+/** What one of the pasted things was understood as. */
 export type IntakeItem = IntakeLink | IntakeWords | IntakeUnusable;
 
 interface IntakeBase {
@@ -16,15 +17,18 @@ interface IntakeBase {
   readonly instruction: string | null;
   readonly tags: readonly string[];
 }
+/** A link, repaired. */
 export interface IntakeLink extends IntakeBase {
   readonly kind: 'link';
   readonly link: string;
   readonly repairs: readonly Repair[];
 }
+/** Words for the code itself. */
 export interface IntakeWords extends IntakeBase {
   readonly kind: 'words';
   readonly words: string;
 }
+/** What is neither. */
 export interface IntakeUnusable extends IntakeBase {
   readonly kind: 'unusable';
   readonly problem: 'scheme-not-web' | 'not-an-address';

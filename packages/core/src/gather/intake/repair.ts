@@ -6,6 +6,7 @@
  * Left out on purpose: guessing at misspelt host names, and shortening (the carry ladder's work).
  */
 
+/** What may be repaired in a pasted link. */
 export const repairKinds = [
   'invisible-removed',
   'line-break-joined',
@@ -17,8 +18,10 @@ export const repairKinds = [
   'blank-removed',
   'scheme-missing',
 ] as const;
+/** One of them. */
 export type RepairKind = (typeof repairKinds)[number];
 
+/** What was repaired, and what was taken away or added. */
 export interface Repair {
   readonly kind: RepairKind;
   /** What stood there, '' when something was only put in. */
@@ -27,6 +30,7 @@ export interface Repair {
   readonly added: string;
 }
 
+/** A link with what was repaired. */
 export interface RepairedLink {
   readonly link: string;
   readonly repairs: readonly Repair[];

@@ -3,9 +3,12 @@ import type { PageDocument } from '../written-page/document.js';
 import { documentFiles, readDocument } from '../written-page/read-document.js';
 import { parseUrl } from '../../platform/web-address.js';
 
+/** What the school's own server keeps. */
 export const keptKinds = ['file', 'picture-set', 'written-page'] as const;
+/** One of them. */
 export type KeptKind = (typeof keptKinds)[number];
 
+/** A kept file with its transcript and captions. */
 export interface KeptFileContent {
   readonly kind: 'file';
   readonly fileId: string;
@@ -15,11 +18,13 @@ export interface KeptFileContent {
   readonly captionsId: string | null;
 }
 
+/** Kept pictures in their order. */
 export interface PictureSetContent {
   readonly kind: 'picture-set';
   readonly pictures: readonly KeptPicture[];
 }
 
+/** A picture of a set. */
 export interface KeptPicture {
   readonly fileId: string;
   /** Shown under it. */
@@ -28,13 +33,16 @@ export interface KeptPicture {
   readonly alternative: string;
 }
 
+/** A page that is written here. */
 export interface WrittenPageContent {
   readonly kind: 'written-page';
   readonly document: PageDocument;
 }
 
+/** What is kept of a material. */
 export type Kept = KeptFileContent | PictureSetContent | WrittenPageContent;
 
+/** The largest that is kept. */
 export const keptLimits = { pictures: 60, captionLength: 300, transcriptLength: 20_000 } as const;
 
 /** Takes what was sent, or gives null where it is none. Texts come back in NFC; what a page may not hold is left out. */

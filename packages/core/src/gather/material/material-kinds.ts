@@ -2,7 +2,11 @@
 import { keptKinds } from '../kept/kept.js';
 import { contentKinds } from '../content/content.js';
 
+/** What a link may lead to. */
 export const linkKinds = ['form', 'document', 'folder', 'video', 'audio', 'web-page'] as const;
+/** One of them. */
 export type LinkKind = (typeof linkKinds)[number];
+/** What a material may be. */
 export const materialKinds = [...linkKinds, 'message', ...contentKinds, ...keptKinds] as const;
+/** One of them. */
 export type MaterialKind = (typeof materialKinds)[number];

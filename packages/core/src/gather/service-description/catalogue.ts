@@ -7,35 +7,41 @@ import type { AddressDescription, ServiceDescription, WallDescription } from './
 import { descriptionProblems, type DescriptionProblem } from './description-problems.js';
 import type { CompilePattern } from './pattern.js';
 
+/** The school's services, ready to be looked up. */
 export interface ServiceCatalogue {
   readonly services: readonly KnownService[];
   readonly leftOut: readonly LeftOutService[];
 }
 
+/** A described service, its patterns compiled. */
 export interface KnownService {
   readonly description: ServiceDescription;
   readonly addresses: readonly KnownAddress[];
   readonly walls: readonly KnownWall[];
 }
 
+/** A described address, its pattern compiled. */
 export interface KnownAddress {
   readonly address: AddressDescription;
   /** The named parts of an address that fits; null for one that does not. */
   readonly match: (path: string, query: string) => Readonly<Record<string, string>> | null;
 }
 
+/** A described wall, its patterns compiled. */
 export interface KnownWall {
   readonly wall: WallDescription;
   /** Is its expression found in the text? True where it has none. */
   readonly matches: (text: string) => boolean;
 }
 
+/** A description that can't be used, and why. */
 export interface LeftOutService {
   readonly id: string;
   readonly name: string;
   readonly problems: readonly DescriptionProblem[];
 }
 
+/** Without any service. */
 export const emptyCatalogue: ServiceCatalogue = { services: [], leftOut: [] };
 
 /** Never throws: what can't be used is in `leftOut` with its problems. Descriptions must have the right shape. */

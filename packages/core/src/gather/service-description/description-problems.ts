@@ -3,6 +3,7 @@ import { isAddressPath, namesIn } from './address-path.js';
 import type { AddressDescription, ServiceDescription, WallDescription } from './description.js';
 import type { CompilePattern } from './pattern.js';
 
+/** Why a description can't be used. */
 export const descriptionProblemReasons = [
   'not-readable',
   'missing',
@@ -20,8 +21,10 @@ export const descriptionProblemReasons = [
   'student-link-unusable',
   'part-unknown',
 ] as const;
+/** One of them. */
 export type DescriptionProblemReason = (typeof descriptionProblemReasons)[number];
 
+/** Where in a description something is wrong. */
 export interface DescriptionProblem {
   /** Where: "addresses.0.studentLink"; '' for the whole. */
   readonly path: string;

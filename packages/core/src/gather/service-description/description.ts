@@ -6,6 +6,7 @@
 import type { LinkKind } from '../material/material-kinds.js';
 import type { AccessVerdict } from './access-verdict.js';
 
+/** What people who know a service say of it; docs/services.md. */
 export interface ServiceDescription {
   /** Lower case letters, digits and hyphens. */
   readonly id: string;
@@ -28,6 +29,7 @@ export interface ServiceDescription {
 
 /** Whose page an address is. Only `student` is meant for a code. */
 export const addressRoles = ['student', 'editor', 'preview', 'answers', 'copy'] as const;
+/** For whom an address of a service is. */
 export type AddressRole = (typeof addressRoles)[number];
 
 /** Either `path` or `pattern` is given. */
@@ -53,10 +55,13 @@ export const wallVerdicts = [
   'missing',
   'obstructed',
 ] as const satisfies readonly AccessVerdict[];
+/** A verdict that a wall may give. */
 export type WallVerdict = (typeof wallVerdicts)[number];
 
+/** Rights that a description may tell. */
 export const describedRights = ['comment', 'change', 'download', 'answer'] as const;
 
+/** How a right is seen on a page. */
 export interface RightDescription {
   readonly can: (typeof describedRights)[number];
   /** One of them is in title, first lines or on a button, compared without case. */
@@ -74,6 +79,7 @@ export interface WallDescription {
   readonly pattern?: string;
 }
 
+/** Steps for some verdicts. */
 export interface MendingDescription {
   readonly verdicts: readonly AccessVerdict[];
   /** In order, each one thing to do; `**words**` are what stands on the service's page. */

@@ -4,6 +4,7 @@ import type { KnownService, ServiceCatalogue } from './catalogue.js';
 import type { AddressDescription, ServiceDescription } from './description.js';
 import { parseUrl } from '../../platform/web-address.js';
 
+/** What a description says of an address. */
 export interface DescribedAddress {
   readonly service: ServiceDescription;
   /** Null when the host is known and the path is not. */

@@ -1,6 +1,7 @@
 /** A page's document -> HTML. Only what readDocument lets through is known here, and every text and value is escaped. */
 import type { PageDocument, PageMark, PageNode, PageAttributes } from './document.js';
 
+/** A file as a page shows it. */
 export interface ShownFile {
   readonly address: string;
   readonly name: string;

@@ -9,16 +9,22 @@ export const palette = {
   alignments: ['left', 'center', 'right'],
 } as const;
 
+/** A colour of the palette. */
 export type PageColour = keyof typeof palette.colours;
+/** A font of the palette. */
 export type PageFont = keyof typeof palette.fonts;
+/** A size of the palette. */
 export type PageSize = keyof typeof palette.sizes;
+/** How a paragraph is aligned. */
 export type PageAlignment = (typeof palette.alignments)[number];
 
+/** A page as a tree of blocks. */
 export interface PageDocument {
   readonly type: 'doc';
   readonly content: readonly PageNode[];
 }
 
+/** Blocks that a page may have. */
 export const blockTypes = [
   'paragraph',
   'heading',
@@ -34,9 +40,12 @@ export const blockTypes = [
   'keptPicture',
   'keptMedia',
 ] as const;
+/** What may stand in a block. */
 export const inlineTypes = ['text', 'hardBreak'] as const;
+/** One of blocks and what stands in them. */
 export type PageNodeType = (typeof blockTypes)[number] | (typeof inlineTypes)[number];
 
+/** A part of a page. */
 export interface PageNode {
   readonly type: PageNodeType;
   readonly attrs?: PageAttributes;
@@ -46,6 +55,7 @@ export interface PageNode {
   readonly marks?: readonly PageMark[];
 }
 
+/** What a part of a page may say of itself. */
 export interface PageAttributes {
   /** Of headings: 1 to 3. */
   readonly level?: number;
@@ -62,9 +72,12 @@ export interface PageAttributes {
   readonly media?: 'sound' | 'film';
 }
 
+/** How letters may be marked. */
 export const markTypes = ['bold', 'italic', 'underline', 'strike', 'code', 'link', 'look'] as const;
+/** One of them. */
 export type PageMarkType = (typeof markTypes)[number];
 
+/** How letters are marked. */
 export interface PageMark {
   readonly type: PageMarkType;
   readonly attrs?: {
@@ -76,5 +89,7 @@ export interface PageMark {
   };
 }
 
+/** The largest page that is kept. */
 export const documentLimits = { nodes: 4000, depth: 12, characters: 100_000 } as const;
+/** A page without a word. */
 export const emptyDocument: PageDocument = { type: 'doc', content: [] };

@@ -8,6 +8,7 @@ import { hostNameOf, isLoopbackHost, parseUrl } from '../../platform/web-address
 import type { Evidence } from './evidence.js';
 import { hostsOnTheWay } from './on-the-way.js';
 
+/** What may be wrong although it opens. */
 export const doubtReasons = [
   'start-page',
   'title-differs',
@@ -15,14 +16,17 @@ export const doubtReasons = [
   'address-loopback',
   'address-plain',
 ] as const;
+/** One of them. */
 export type DoubtReason = (typeof doubtReasons)[number];
 
+/** A doubt with what it is about. */
 export interface Doubt {
   readonly reason: DoubtReason;
   /** A host or a title. */
   readonly detail: string;
 }
 
+/** What a person said of the link: what opens is compared with it. */
 export interface Expected {
   /** Title that a person wrote; null where it was taken from page or address. */
   readonly title: string | null;

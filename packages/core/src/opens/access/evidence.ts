@@ -4,6 +4,7 @@
  */
 import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
 
+/** What opening a link as a student showed; all that verdicts are made of. */
 export interface Evidence {
   /** The link that was opened. */
   readonly asked: string;
@@ -29,6 +30,7 @@ export interface InsideItem {
   readonly depth: number;
 }
 
+/** One request on the way. Milliseconds. */
 export interface Hop {
   readonly address: string;
   /** HTTP status (RFC 9110); null when no answer came. */
@@ -49,10 +51,12 @@ export const failedEndings = [
   'not-a-web-address',
   'guarded-address',
 ] as const;
+/** How opening a link may end. */
 export const endings = ['answered', ...failedEndings] as const;
 /** How the opening ended. `guarded-address`: an address that the guard does not let the server reach. */
 export type Ending = (typeof endings)[number];
 
+/** Where it ended, and what was there. */
 export interface FinalPage {
   readonly address: string;
   readonly status: number;
@@ -67,6 +71,7 @@ export interface FinalPage {
   readonly page: PageFacts | null;
 }
 
+/** What of a page the rules look at. */
 export interface PageFacts {
   readonly title: string;
   /** Address of the picture that the page offers for previews; null without one. */
@@ -89,6 +94,7 @@ export interface PageFacts {
   readonly editableCharacters?: number;
 }
 
+/** What of a form the rules look at. */
 export interface FormFacts {
   readonly action: string;
   readonly method: 'get' | 'post';

@@ -15,6 +15,7 @@ import type { LanguageMarks } from './marks/language-marks.js';
 import { spanish } from './marks/spanish.js';
 
 const languages: readonly LanguageMarks[] = [english, german, french, spanish, japanese];
+/** A kind of words that tell what a page is. */
 export type Mark = keyof LanguageMarks;
 
 const wordsOf = Object.fromEntries(

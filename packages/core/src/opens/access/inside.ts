@@ -12,6 +12,7 @@ export interface PageLink {
   readonly inMenu: boolean;
 }
 
+/** How many things in a folder or a page are opened as well, and how deep. */
 export const insideLimits = { items: 200, depth: 2 } as const;
 
 /** The kinds that hold other things. */

@@ -3,6 +3,7 @@ import type { ServiceCatalogue } from '../../gather/service-description/catalogu
 import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
 import { failedEndings, type Evidence } from './evidence.js';
 
+/** Why a verdict was given. */
 export const verdictReasons = [
   'opened',
   'opened-file',
@@ -39,14 +40,17 @@ export const verdictReasons = [
   'leads-on',
   'check-failed',
 ] as const;
+/** One of them. */
 export type VerdictReason = (typeof verdictReasons)[number];
 
+/** A reason with the words or the address that it comes from. */
 export interface Finding {
   readonly reason: VerdictReason;
   /** What the reason names: a host, a status, the words that were found. '' where nothing is to be named. */
   readonly detail: string;
 }
 
+/** A verdict with its reasons, the first first. */
 export interface Judgement {
   readonly verdict: AccessVerdict;
   /** The first is the one to tell first; never empty. */
@@ -56,6 +60,7 @@ export interface Judgement {
 /** Reasons for the rule's verdict; none where the rule stays silent. */
 export type FindReasons = (evidence: Evidence, catalogue: ServiceCatalogue) => readonly Finding[];
 
+/** One way to a verdict. */
 export interface Rule {
   readonly verdict: AccessVerdict;
   readonly find: FindReasons;

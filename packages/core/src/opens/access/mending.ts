@@ -5,6 +5,7 @@ import type { ServiceCatalogue } from '../../gather/service-description/catalogu
 import { describeAddress } from '../../gather/service-description/match.js';
 import { parseUrl } from '../../platform/web-address.js';
 
+/** Steps that open it for students, at the service where it is looked after. */
 export interface Mending {
   /** Name of the service, null where it is not described. */
   readonly service: string | null;

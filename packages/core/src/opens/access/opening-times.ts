@@ -1,7 +1,9 @@
 /** When a lesson's links are opened again by the clock: late enough to be true, early enough to mend. */
 import { basicUtc, instantOf } from '../../platform/time/zoned.js';
 
+/** When links of coming lessons are opened by themselves. */
 export const openingTimeNames = ['evening-before', 'hour-before'] as const;
+/** One of them. */
 export type OpeningTime = (typeof openingTimeNames)[number];
 
 /** Wall time in the school's zone: teachers are still at their desks, services are awake. */
@@ -10,6 +12,7 @@ const hourMs = 3600 * 1000;
 /** A server that was asleep makes up for what it missed, but not for the day before yesterday. */
 const latestMs = 14 * hourMs;
 
+/** A time at which the links of a lesson are opened by themselves. */
 export interface DueOpening {
   readonly time: OpeningTime;
   /** Milliseconds since 1970. */

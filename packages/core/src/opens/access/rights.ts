@@ -7,6 +7,7 @@ import type { Evidence, FormFacts, PageFacts } from './evidence.js';
 import { findIn, findMark, textOf } from './find-marks.js';
 import { servicesOnTheWay } from './on-the-way.js';
 
+/** What a student may do there. */
 export interface Rights {
   readonly look: boolean;
   readonly comment: boolean;

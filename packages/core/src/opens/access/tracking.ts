@@ -24,6 +24,7 @@ export const generalTracking: readonly string[] = [
   'shared_by',
 ];
 
+/** A link without what only counts visitors, and the names of what was left out. */
 export interface TrimmedLink {
   readonly link: string;
   /** Names of what was left out, as they stood there. */

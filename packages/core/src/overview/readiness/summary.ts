@@ -1,6 +1,7 @@
 /** The one line above the bench: how many stations are ready, and what keeps the others. */
 import type { AnswerState } from '../../platform/answer-state.js';
 
+/** The four answers of one station. */
 export interface FourStates {
   readonly opens: AnswerState;
   readonly carries: AnswerState;
@@ -8,6 +9,7 @@ export interface FourStates {
   readonly paper: AnswerState;
 }
 
+/** How many stations are ready, and what holds the others up. */
 export interface ReadinessSummary {
   readonly stations: number;
   readonly ready: number;

@@ -9,16 +9,21 @@ import type { SheetFont } from '../../code/typeface/text.js';
 export const composedKinds = ['poster', 'table-card', 'small-card', 'handout', 'label'] as const;
 /** Students' cards are made of rosters. */
 export const sheetKinds = [...composedKinds, 'student-card'] as const;
+/** What is made of paper. */
 export type SheetKind = (typeof sheetKinds)[number];
 
 /** What may stand on the front beside the code. */
 export const faceFields = ['title', 'number', 'instruction', 'password', 'address', 'tap', 'class', 'place'] as const;
+/** A text of the front that may be left out. */
 export type FaceField = (typeof faceFields)[number];
 /** What it is, what it means, for whom, where to file it. */
 export const backFields = ['what', 'meaning', 'for-whom', 'where'] as const;
+/** A text of the back. */
 export type BackField = (typeof backFields)[number];
+/** A text of front or back. */
 export type TextField = FaceField | BackField;
 
+/** How a text is set: face, largest and smallest size in points, lines at most, tone. */
 export interface TextStyle {
   readonly font: SheetFont;
   readonly sizePt: number;
@@ -27,6 +32,7 @@ export interface TextStyle {
   readonly tone: 'ink' | 'quiet' | 'accent';
 }
 
+/** What a face is made of, from top to bottom. */
 export type FacePart =
   | ({ readonly kind: 'text'; readonly field: TextField; readonly gapMm: number; readonly at: PartPlace } & TextStyle)
   /** Shown where there is room: points from what to do to the code. */
@@ -43,6 +49,7 @@ export type FacePart =
 /** Above the code, below it, or at the foot of the face; beside it all stand in one column. */
 export type PartPlace = 'above' | 'below' | 'foot';
 
+/** A front or a back: its parts and the room between them, mm. */
 export interface FaceDesign {
   readonly parts: readonly FacePart[];
   /** From the edge of the face to its texts, and to the paper around the code. */
@@ -56,6 +63,7 @@ export interface FaceDesign {
   readonly mostBeside?: number;
 }
 
+/** A picture across the top; `aspect` is width to height. */
 export interface HeaderPicture {
   readonly pictureId: string;
   /** Width by height. */
@@ -63,6 +71,7 @@ export interface HeaderPicture {
   readonly heightMm: number;
 }
 
+/** How a kind of sheet looks. */
 export interface SheetDesign {
   readonly front: FaceDesign;
   readonly back: FaceDesign;
@@ -253,6 +262,7 @@ export function plainSheetDesign(kind: SheetKind): SheetDesign {
     header: null,
   };
 }
+/** Titles in black. */
 export const plainAccent = '#000000';
 
 /** What stands on the front of a kind where nobody chose. */

@@ -15,6 +15,7 @@ export interface FaceContent {
   readonly pictures: Readonly<Partial<Record<'header' | 'material', number>>>;
 }
 
+/** A text with its lines, in its box. */
 export interface TextBox extends MmBox {
   readonly field: TextField;
   readonly font: SheetFont;
@@ -25,6 +26,7 @@ export interface TextBox extends MmBox {
   readonly lines: readonly string[];
 }
 
+/** A code's symbol without its quiet zone; side in mm. */
 export interface CodeBox {
   /** Corner of the symbol itself; quiet zone and frame lie around. */
   readonly xMm: number;
@@ -32,14 +34,17 @@ export interface CodeBox {
   readonly sizeMm: number;
 }
 
+/** A picture in its box. */
 export interface PictureBox extends MmBox {
   readonly which: 'header' | 'material';
 }
 
+/** An arrow in its box. */
 export interface ArrowBox extends MmBox {
   readonly to: 'up' | 'left';
 }
 
+/** Everything on one face, in mm from its cell's corner. */
 export interface FaceLayout {
   readonly code: CodeBox | null;
   readonly texts: readonly TextBox[];

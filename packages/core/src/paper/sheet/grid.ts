@@ -6,11 +6,13 @@
 import { fail, succeed, type Result } from '../../platform/result.js';
 import { requirePositive } from '../../platform/units.js';
 
+/** Width and height, mm. */
 export interface PaperSize {
   readonly widthMm: number;
   readonly heightMm: number;
 }
 
+/** Where the cells of a kind lie on their page. */
 export interface Grid {
   readonly page: PaperSize;
   readonly columns: number;
@@ -26,6 +28,7 @@ export interface Grid {
   readonly pitchYMm: number;
 }
 
+/** A box on a page, mm from the upper left corner. */
 export interface MmBox {
   readonly xMm: number;
   readonly yMm: number;
@@ -33,6 +36,7 @@ export interface MmBox {
   readonly heightMm: number;
 }
 
+/** Why there can't be such pages. */
 export type GridProblem =
   { readonly reason: 'no-room' } | { readonly reason: 'cells-overlap' } | { readonly reason: 'beyond-page' };
 

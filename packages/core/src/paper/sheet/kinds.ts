@@ -13,6 +13,7 @@ export const perPageChoices: Readonly<Record<SheetKind, readonly number[]>> = {
   // Ten are as large as bank cards.
   'student-card': [8, 10, 24],
 };
+/** How many codes a page of a kind has where nothing is chosen. */
 export const usualPerPage: Readonly<Record<SheetKind, number>> = {
   poster: 1,
   'table-card': 2,

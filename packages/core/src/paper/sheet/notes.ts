@@ -7,6 +7,7 @@ import { perPageChoices } from './kinds.js';
 import { largestPosterCodeMm } from './poster.js';
 import type { MeasureText } from '../../code/typeface/text.js';
 
+/** What the layout could not do as it was asked. */
 export type SheetNote =
   | { readonly item: number; readonly reason: 'text-cut' | 'text-left-out'; readonly field: TextField }
   | { readonly item: number; readonly reason: 'too-small'; readonly sizeMm: number; readonly neededMm: number };

@@ -3,8 +3,11 @@ import type { LookDesign } from '../../code/look/look.js';
 import type { ErrorCorrectionLevel } from '../../code/symbol/versions.js';
 import type { AnswerState } from '../../platform/answer-state.js';
 
+/** What may differ between a sheet and what would be printed now. */
 export const paperChanges = ['payload', 'level', 'look', 'size'] as const;
+/** One of them. */
 export type PaperChange = (typeof paperChanges)[number];
+/** What of a code stands on paper, or would. */
 export interface PrintedFacts {
   readonly payload: string;
   /** Null where it is not known. */
@@ -13,6 +16,7 @@ export interface PrintedFacts {
   readonly sizeMm: number;
 }
 
+/** Whether it is on paper, and whether that still says the same. */
 export interface PaperAnswer {
   readonly state: AnswerState;
   readonly changed: readonly PaperChange[];

@@ -1,6 +1,7 @@
 /** Paper formats in millimetres, upright. A formats after ISO 216; Letter and Legal after ANSI/ASME Y14.1. */
 import type { PaperSize } from './grid.js';
 
+/** Papers as they are held upright, mm (ISO 216; ANSI/ASME Y14.1). */
 export const paperFormats = {
   A4: { widthMm: 210, heightMm: 297 },
   A5: { widthMm: 148, heightMm: 210 },
@@ -8,7 +9,9 @@ export const paperFormats = {
   Letter: { widthMm: 215.9, heightMm: 279.4 },
   Legal: { widthMm: 215.9, heightMm: 355.6 },
 } as const;
+/** One of them. */
 export type PaperFormat = keyof typeof paperFormats;
+/** In the order in which they are offered. */
 export const paperNames = ['A4', 'A5', 'A3', 'Letter', 'Legal'] as const satisfies readonly PaperFormat[];
 
 /** What office printers can't reach at the edge, with a little room. */

@@ -14,6 +14,7 @@ import { type PaperFormat } from './paper.js';
 import type { LabelGrid } from './kinds.js';
 import type { Surround } from '../../code/look/frame.js';
 
+/** How sheets are to be: kind, paper, what stands on them, how they are cut and turned. */
 export interface SheetSetup {
   readonly kind: SheetKind;
   readonly paper: PaperFormat;
@@ -47,6 +48,7 @@ export interface SheetItem {
   readonly pictureAspect: number | null;
 }
 
+/** A part of a page that belongs to one code. */
 export interface OfItem {
   /** Place in the list of items. */
   readonly item: number;
@@ -54,15 +56,20 @@ export interface OfItem {
   readonly turned: boolean;
 }
 
+/** A text on a page, with the lines that it was broken into. */
 export type PageText = Omit<TextBox, 'field'> & {
   readonly field: TextField | 'head' | 'head-about' | 'page-number';
   readonly item: number | null;
   readonly turned: boolean;
 };
+/** A code on a page. */
 export type PageCode = CodeBox & OfItem;
+/** A picture on a page. */
 export type PagePicture = PictureBox & OfItem;
+/** An arrow on a page. */
 export type PageArrow = ArrowBox & OfItem;
 
+/** A line to cut or fold along, or that parts things; from and to in mm. */
 export interface PageLine {
   readonly from: readonly [xMm: number, yMm: number];
   readonly to: readonly [xMm: number, yMm: number];
@@ -70,6 +77,7 @@ export interface PageLine {
   readonly kind: 'cut' | 'mark' | 'fold' | 'rule';
 }
 
+/** Everything on one page, in mm from its upper left corner. */
 export interface SheetPage extends PaperSize {
   readonly side: 'front' | 'back';
   readonly texts: readonly PageText[];

@@ -5,6 +5,7 @@ import { grainOf, type Grain } from '../../code/symbol/grain.js';
 import { charactersToShrink, chooseSize, untilGrowth } from '../../code/symbol/plan.js';
 import { modulesOf, type ErrorCorrectionLevel } from '../../code/symbol/versions.js';
 
+/** How fine a code is, in figures. */
 export interface SymbolFigures {
   readonly version: number;
   readonly modules: number;
@@ -20,6 +21,7 @@ export interface SymbolFigures {
   readonly reachM: number | null;
 }
 
+/** How large a code is printed, and which devices are to read it. */
 export interface Printed {
   readonly sizeMm: number;
   readonly devices: readonly DeviceProfile[];

@@ -7,10 +7,12 @@ import { bareAddress, type Carry } from '../../code/payload/carry.js';
 import { figuresOf, type SymbolFigures } from './figures.js';
 import type { ErrorCorrectionLevel } from '../../code/symbol/versions.js';
 
+/** What a code depends on to keep working. */
 export const dependencies = ['page', 'page-and-school', 'page-and-reader', 'nothing'] as const;
 /** What must go on working: the page where it is; also the school's own server; also a reader that takes bare addresses for links; nothing at all. */
 export type Dependency = (typeof dependencies)[number];
 
+/** Something that the code could carry, with what it costs. */
 export interface Rung {
   readonly kind: Carry;
   readonly payload: string;
@@ -19,10 +21,12 @@ export interface Rung {
   readonly dependsOn: Dependency;
 }
 
+/** Why one of them is recommended. */
 export const rungReasons = ['only-one', 'exact', 'reads-farther', 'fits-the-room', 'coarser', 'short-reads'] as const;
 /** Why one is recommended. */
 export type RungReason = (typeof rungReasons)[number];
 
+/** All that a code could carry, from what was given down to the shortest. */
 export interface Ladder {
   readonly rungs: readonly Rung[];
   /** Index of the recommended one; null where no symbol holds any. */
@@ -30,6 +34,7 @@ export interface Ladder {
   readonly reason: RungReason;
 }
 
+/** What is known of an address and where its code will hang. */
 export interface LadderOptions {
   /** What the material carries as it was given: a link, or a payload that needs none. */
   readonly kind: 'link' | 'words';

@@ -5,6 +5,7 @@ import { errorCorrectionLevels, type ErrorCorrectionLevel } from '../../code/sym
 /** Share of a symbol's codewords that each level repairs, in percent (ISO/IEC 18004, 6.5.1). */
 export const repairedPercent: Readonly<Record<ErrorCorrectionLevel, number>> = { L: 7, M: 15, Q: 25, H: 30 };
 
+/** A level with what it costs and what it survives. */
 export interface LevelChoice {
   readonly level: ErrorCorrectionLevel;
   /** Null where no symbol holds the payload at that level. */

@@ -4,6 +4,7 @@ import { uniformSource } from './random.js';
 import type { GreyFrame } from './sensor.js';
 import { framesPerTrial, trialView, type ReadFrame, type Staging } from './trial.js';
 
+/** A few frames, and how many of them were read. */
 export interface Attempt {
   /** As the camera sees it. */
   readonly first: GreyFrame;

@@ -8,6 +8,7 @@ import type { Print } from './print.js';
 import { levelsOf } from './sensor.js';
 import { borderModules, surroundings } from './surroundings.js';
 
+/** Light of a printed code behind a lens, sampled finely. */
 export interface BlurredPrint {
   /** Texels a module along each axis. */
   readonly perModule: number;

@@ -13,6 +13,7 @@ import { addGlare, sampleBlurred, samplePoints, type Glare } from './sampling.js
 import { glossOf, lightFigures, usualScene, type Scene } from './scene.js';
 import { develop, levelsOf, type GreyFrame } from './sensor.js';
 
+/** A view, and how finely it is sampled. */
 export interface FrameView extends View {
   /** For measuring the model: so many sampling points a pixel along each axis instead of its area. */
   readonly pointsAcross?: number;

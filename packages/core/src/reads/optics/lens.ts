@@ -7,6 +7,7 @@ import { radians } from '../../platform/units.js';
 import { focalLengthPx, type DeviceProfile } from '../../school/device/device.js';
 import type { View } from './projection.js';
 
+/** Blur across and down, as a Gaussian. */
 export interface Spread {
   /** Sigma in pixels. */
   readonly x: number;

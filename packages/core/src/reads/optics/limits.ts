@@ -8,6 +8,7 @@ import type { DeviceProfile } from '../../school/device/device.js';
 import { usualScene } from './scene.js';
 import { Trials, type ReadFrame, type Staging } from './trial.js';
 
+/** What keeps a code from being read from farther away. */
 export const limitingCauses = ['look', 'light', 'tilt', 'blur', 'noise'] as const;
 /** `blur`: a lens that is cleaned and in focus; `noise`: a better sensor, or a lamp at the code. */
 export type LimitingCause = (typeof limitingCauses)[number];

@@ -85,6 +85,7 @@ export function predictReachM(device: Camera, sizeMm: number, modules: number, s
   return (focalLengthPx(device) * sizeMm) / (modules * neededPixelsPerModule(device, modules, scene) * 1000);
 }
 
+/** What the predictor says before a rehearsal, metres. */
 export interface Foretold {
   readonly reachM: number;
   /** Up to here it reads, as far as the prediction can be trusted; from `missesFromM` on it does not. */

@@ -18,6 +18,7 @@ export interface PrintedCode
   readonly look?: LookDesign | null;
 }
 
+/** The printed symbol as reflectances, texel by texel. */
 export interface Print {
   readonly modules: number;
   /** Texels a module along each axis. */

@@ -1,6 +1,7 @@
 /** Does it read? What the reach of each device means from where students stand. */
 import type { AnswerState } from '../../platform/answer-state.js';
 
+/** How far one device reads it, metres. */
 export interface DeviceReach {
   readonly deviceId: string;
   /** Reads from here ... */
@@ -10,6 +11,7 @@ export interface DeviceReach {
   readonly misread: unknown;
 }
 
+/** Whether all devices read it from where students stand. */
 export interface ReadsAnswer {
   readonly state: AnswerState;
   /** Reach of the weakest device, metres; null before a rehearsal. */

@@ -13,6 +13,7 @@ import { usualScene, type Scene } from './scene.js';
 import { errorRate } from './sequential.js';
 import { Trials, type ReadFrame, type TriedDistance } from './trial.js';
 
+/** From where to where a device reads a code, metres. */
 export interface RehearsedDevice {
   readonly deviceId: string;
   /** From `fromM` up to here nearly all trials read, metres; 0 when that was so at no distance. */
@@ -30,6 +31,7 @@ export interface RehearsedDevice {
   readonly tried: readonly TriedDistance[];
 }
 
+/** What a rehearsal is given besides the code. */
 export interface RehearsalOptions {
   /** Asked before each trial; true ends the rehearsal early. */
   readonly stopped?: () => boolean;

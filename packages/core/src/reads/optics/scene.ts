@@ -3,17 +3,22 @@
  * model, named here once and listed in docs/optics.md; none is a property of a product.
  */
 
+/** How a sheet is printed. */
 export const printTechniques = ['laser', 'ink', 'grey'] as const;
 /** `grey`: saved toner, a copy, a tired cartridge. */
 export type PrintTechnique = (typeof printTechniques)[number];
 
+/** What a sheet is behind. */
 export const surfaces = ['matte', 'taped', 'laminated'] as const;
+/** One of them. */
 export type Surface = (typeof surfaces)[number];
 
+/** How bright a room is. */
 export const lightLevels = ['daylight', 'evening', 'dim'] as const;
 /** `evening`: lamps are on in the room; `dim`: a corridor without windows. */
 export type LightLevel = (typeof lightLevels)[number];
 
+/** Light, print and surface of a sheet on a wall. */
 export interface Scene {
   readonly technique: PrintTechnique;
   readonly surface: Surface;

@@ -21,6 +21,7 @@ export function levelsOf(light: Float32Array, into: Float32Array): Float32Array 
   return into;
 }
 
+/** Noise and compression of a sensor, grey levels. */
 export interface SensorFigures {
   /** Sigma in grey levels. */
   readonly noiseGrey: number;

@@ -16,6 +16,7 @@ const forReading = Math.log(readsFrom / failsTo);
 const forMissing = Math.log((1 - readsFrom) / (1 - failsTo));
 const bound = Math.log((1 - errorRate) / errorRate);
 
+/** Whether a distance counts as read. */
 export type TrialVerdict = 'reads' | 'fails';
 
 /** Null while more trials are needed. */

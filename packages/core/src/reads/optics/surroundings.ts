@@ -5,6 +5,7 @@ import { quietZoneModules } from '../../code/symbol/plan.js';
 /** Paper seen around the quiet zone, and wall around that, in modules. */
 const paperBorderModules = 2;
 const wallBorderModules = 1;
+/** Quiet zone, paper and wall around a symbol, modules. */
 export const borderModules = quietZoneModules + paperBorderModules + wallBorderModules;
 /** Linear reflectance of the wall behind the paper. */
 const wallReflectance = 0.45;

@@ -25,12 +25,14 @@ export interface Staging {
   readonly tiltDeg: number | null;
 }
 
+/** Frames of one distance, and how many of them were read. */
 export interface TriedDistance {
   readonly distanceM: number;
   readonly trials: number;
   readonly read: number;
 }
 
+/** Somebody who holds a phone up gives the scanner so many frames. */
 export const framesPerTrial = 10;
 /** Students don't stand exactly in front, nor is everybody of one height. Degrees. */
 const largestTiltDeg = 25;

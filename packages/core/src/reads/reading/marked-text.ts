@@ -4,9 +4,12 @@
  * the text.
  */
 
+/** What an eye takes for something else. */
 export const textMarks = ['invisible', 'line-end', 'odd-blank', 'edge-blank', 'look-alike'] as const;
+/** One of them. */
 export type TextMark = (typeof textMarks)[number];
 
+/** A piece of a text, with its mark and its code point. */
 export interface MarkedPiece {
   readonly text: string;
   /** Null for what is as it looks. */

@@ -6,6 +6,7 @@ import { linear } from '../../code/look/colour.js';
 import type { GreyFrame } from '../optics/sensor.js';
 import { quietZoneModules } from '../../code/symbol/plan.js';
 
+/** A point of a picture, pixels. */
 export interface Point {
   readonly x: number;
   readonly y: number;
@@ -14,6 +15,7 @@ export interface Point {
 /** Of the symbol itself, in pixels: upper left, upper right, lower right, lower left, as the symbol stands. */
 export type Corners = readonly [Point, Point, Point, Point];
 
+/** What can be measured of a symbol in a picture. */
 export interface MeasuredSymbol {
   /** (light - dark) / light in linear light, of the means of light and dark modules, 0 to 1. */
   readonly contrast: number;

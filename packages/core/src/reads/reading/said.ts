@@ -19,6 +19,7 @@ import { readVevent, type ReadEvent } from '../../code/payload/vevent.js';
 import { readWifi } from '../../code/payload/wifi.js';
 import { parseUrl } from '../../platform/web-address.js';
 
+/** What a code says, in parts. */
 export type Said =
   | {
       readonly kind: 'link';
@@ -39,6 +40,7 @@ export type Said =
   | { readonly kind: 'event'; readonly event: ReadEvent }
   | { readonly kind: 'words' };
 
+/** Kinds of what a code may say. */
 export const saidKinds = [
   'link',
   'bare-address',
@@ -52,6 +54,7 @@ export const saidKinds = [
   'network',
   'words',
 ] as const satisfies readonly Said['kind'][];
+/** One of them. */
 export type SaidKind = (typeof saidKinds)[number];
 
 /** What a code says: a link, fields of a kind, an address of another scheme, a bare address, or words. */

@@ -5,6 +5,7 @@
 import type { DeviceProfile } from './device.js';
 import { scannerActs, type ScannerAct } from './scanner-profile.js';
 
+/** Kinds of devices that a school may begin with. */
 export const genericDevices = [
   'old-tablet',
   'shared-tablet',
@@ -19,6 +20,7 @@ export const genericDevices = [
   'current-phone',
   'large-phone',
 ] as const;
+/** One of them. */
 export type GenericDevice = (typeof genericDevices)[number];
 
 /** What a device is as far as scanning goes. */
@@ -32,6 +34,7 @@ const everything = scannerActs;
 const hd = { previewWidthPx: 1280, previewHeightPx: 720 };
 const fullHd = { previewWidthPx: 1920, previewHeightPx: 1080 };
 
+/** Their figures; docs/optics.md says where they come from. */
 export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
   'old-tablet': {
     ...hd,

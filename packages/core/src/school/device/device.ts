@@ -1,9 +1,12 @@
 /** A kind of device as its camera sees: what matters for reading is the preview stream, not the megapixels of photos. */
 import { radians } from '../../platform/units.js';
 
+/** Reader engines that are rehearsed with. */
 export const readerEngineNames = ['zxing', 'zbar', 'qr'] as const;
+/** One of them. */
 export type ReaderEngineName = (typeof readerEngineNames)[number];
 
+/** A kind of device as its camera sees while it scans. */
 export interface DeviceProfile {
   readonly id: string;
   readonly name: string;

@@ -13,6 +13,7 @@ export const scannerActs = [
 /** A kind of payload that a scanner does something with, beyond showing it. */
 export type ScannerAct = (typeof scannerActs)[number];
 
+/** What the scanner of a device does with what it read. */
 export interface ScannerProfile {
   readonly id: string;
   readonly name: string;

@@ -4,7 +4,9 @@
  */
 import { checkOf, slugAlphabet, valuesOf, weightedSum } from '../../code/short-link/check-character.js';
 
+/** What the code of a card may say. */
 export const cardCodes = ['token', 'id', 'id-and-name'] as const;
+/** One of them. */
 export type CardCode = (typeof cardCodes)[number];
 
 const prefix = 'HPC';
@@ -20,6 +22,7 @@ export function cardTokenOf(numbers: readonly number[]): string {
   return prefix + [...body, checkOf(body)].map((value) => slugAlphabet[value]).join('');
 }
 
+/** What a card that was read says. */
 export type CardText =
   | { readonly kind: 'token'; readonly token: string }
   /** Begins like a card's token, and is none. */

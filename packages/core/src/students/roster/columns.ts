@@ -3,10 +3,13 @@
  * A wrong guess is mended by hand; a right one saves a teacher the whole dialog.
  */
 export const rosterRoles = ['id', 'name', 'prefix', 'given', 'middle', 'family', 'class', 'year', 'none'] as const;
+/** What a column holds. */
 export type RosterRole = (typeof rosterRoles)[number];
 
+/** Cells of a table, row by row. */
 export type RosterRows = readonly (readonly string[])[];
 
+/** What each column holds, and whether the first row says so. */
 export interface RosterColumns {
   /** One for each column. A role but `none` is held by one column at most. */
   readonly roles: readonly RosterRole[];

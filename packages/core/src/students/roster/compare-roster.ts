@@ -2,11 +2,15 @@
 import { nameKey } from './name.js';
 import { idKey, type RosterStudent } from './read-roster.js';
 
+/** A student who is known already. */
 export type Known<Id> = RosterStudent & { readonly id: Id; /** Left the school. */ readonly left: boolean };
 
+/** What of a student a roster may change. */
 export const rosterParts = ['schoolId', 'name', 'className', 'year'] as const;
+/** One of them. */
 export type RosterPart = (typeof rosterParts)[number];
 
+/** Who is in the roster with something else. */
 export interface ChangedStudent<Id, Student extends RosterStudent> {
   readonly id: Id;
   readonly before: Known<Id>;
@@ -15,6 +19,7 @@ export interface ChangedStudent<Id, Student extends RosterStudent> {
   readonly parts: readonly RosterPart[];
 }
 
+/** What an import would change. */
 export interface RosterComparison<Id, Student extends RosterStudent> {
   readonly added: readonly Student[];
   readonly changed: readonly ChangedStudent<Id, Student>[];

@@ -2,6 +2,7 @@
 import type { RosterColumns, RosterRole, RosterRows } from './columns.js';
 import { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './name.js';
 
+/** A student as a roster says it. */
 export interface RosterStudent extends NameParts {
   /** As the school writes it, with its leading zeros; null where it has none. */
   readonly schoolId: string | null;
@@ -13,11 +14,13 @@ export interface RosterStudent extends NameParts {
   readonly year: string;
 }
 
+/** A student with the row that says it, from 1. */
 export interface RosterEntry extends RosterStudent {
   /** Number of its row in the table, from 1, the head counted. */
   readonly row: number;
 }
 
+/** What may be wrong with a row. */
 export const rosterProblemReasons = [
   'no-name',
   'name-too-long',
@@ -26,8 +29,10 @@ export const rosterProblemReasons = [
   'same-name',
   'looks-like-formula',
 ] as const;
+/** One of them. */
 export type RosterProblemReason = (typeof rosterProblemReasons)[number];
 
+/** What is wrong with a row. */
 export interface RosterProblem {
   readonly row: number;
   readonly reason: RosterProblemReason;
@@ -39,6 +44,7 @@ export interface RosterProblem {
   readonly leftOut: boolean;
 }
 
+/** Students of a roster, and what is wrong with it. */
 export interface ReadRoster {
   readonly students: readonly RosterEntry[];
   readonly problems: readonly RosterProblem[];
@@ -47,6 +53,7 @@ export interface ReadRoster {
 /** Which of several rows with the same id counts. */
 export type SameId = 'first' | 'last';
 
+/** Longest names, ids and classes, characters; most students. */
 export const rosterLimits = { nameLength: 120, idLength: 40, classLength: 60, students: 5000 } as const;
 
 /** @param rows as the file has them, the head included; empty rows are passed over */

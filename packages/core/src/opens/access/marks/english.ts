@@ -1,5 +1,6 @@
 import type { LanguageMarks } from './language-marks.js';
 
+/** What pages say in English. */
 export const english: LanguageMarks = {
   askForAccess: [
     'request access',

@@ -1,5 +1,6 @@
 import type { LanguageMarks } from './language-marks.js';
 
+/** What pages say in French. */
 export const french: LanguageMarks = {
   askForAccess: [
     "demander l'accès",

@@ -1,5 +1,6 @@
 import type { LanguageMarks } from './language-marks.js';
 
+/** What pages say in German. */
 export const german: LanguageMarks = {
   askForAccess: [
     'zugriff anfordern',

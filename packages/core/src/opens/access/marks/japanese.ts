@@ -1,5 +1,6 @@
 import type { LanguageMarks } from './language-marks.js';
 
+/** What pages say in Japanese. */
 export const japanese: LanguageMarks = {
   askForAccess: [
     'アクセス権をリクエスト',

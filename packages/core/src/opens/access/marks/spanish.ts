@@ -1,5 +1,6 @@
 import type { LanguageMarks } from './language-marks.js';
 
+/** What pages say in Spanish. */
 export const spanish: LanguageMarks = {
   askForAccess: [
     'solicitar acceso',

@@ -2,6 +2,7 @@
 import { findNotice, findWallWords } from '../find-marks.js';
 import { found, type Finding, type Rule, type VerdictReason } from '../judgement.js';
 
+/** It takes no answers any more. */
 export const closed: Rule = {
   verdict: 'closed',
   find: (evidence, catalogue) => {

@@ -2,6 +2,7 @@
 import type { Rule } from '../judgement.js';
 import { parseUrl } from '../../../platform/web-address.js';
 
+/** The server or the way to it fails. */
 export const failing: Rule = {
   verdict: 'failing',
   find: ({ ending, final, hops, asked }) => {

@@ -2,6 +2,7 @@
 import { findAnyWall } from '../find-marks.js';
 import type { Rule } from '../judgement.js';
 
+/** The server says that there is nothing. */
 export const missingStatus: Rule = {
   verdict: 'missing',
   find: (evidence, catalogue) => {

@@ -2,6 +2,7 @@
 import { findNotice, findWallWords } from '../find-marks.js';
 import { found, type Rule } from '../judgement.js';
 
+/** It opens for people who were named. */
 export const namedOnly: Rule = {
   verdict: 'named-only',
   find: (evidence, catalogue) => {

@@ -10,6 +10,7 @@ export const slowMs = 5000;
 const savedOnly =
   /^application\/(?:zip|x-zip-compressed|gzip|x-7z-compressed|x-rar-compressed|vnd\.rar|octet-stream|x-msdownload|msword|vnd\.ms-|vnd\.openxmlformats|vnd\.oasis\.opendocument)/;
 
+/** Something stands before what is there. */
 export const obstructed: Rule = {
   verdict: 'obstructed',
   find: (evidence, catalogue) => {

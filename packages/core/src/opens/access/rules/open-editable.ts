@@ -2,6 +2,7 @@
 import type { Rule } from '../judgement.js';
 import { rightsOf } from '../rights.js';
 
+/** It opens, and whoever has the link may change it. */
 export const openEditable: Rule = {
   verdict: 'open-editable',
   find: (evidence, catalogue) => (rightsOf(evidence, catalogue)?.change ? [{ reason: 'may-change', detail: '' }] : []),

@@ -1,6 +1,7 @@
 /** Nothing stood in the way: a page with something on it, or a file. */
 import type { Rule } from '../judgement.js';
 
+/** Everything else that was answered with something. */
 export const open: Rule = {
   verdict: 'open',
   find: ({ final }) => {

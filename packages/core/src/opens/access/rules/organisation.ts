@@ -2,6 +2,7 @@
 import { findWallWords } from '../find-marks.js';
 import type { Rule } from '../judgement.js';
 
+/** It opens for accounts of the organisation. */
 export const organisation: Rule = {
   verdict: 'organisation',
   find: (evidence, catalogue) => {

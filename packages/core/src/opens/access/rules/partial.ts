@@ -2,6 +2,7 @@
 import { locksOut } from '../../../gather/service-description/access-verdict.js';
 import type { Rule } from '../judgement.js';
 
+/** Some of what is in it does not open. */
 export const partial: Rule = {
   verdict: 'partial',
   find: ({ inside = [] }) =>

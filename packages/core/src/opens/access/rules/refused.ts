@@ -1,6 +1,7 @@
 /** The address guard: what the server must not reach, nobody can be shown. */
 import type { Rule } from '../judgement.js';
 
+/** The server refuses. */
 export const refused: Rule = {
   verdict: 'refused',
   find: ({ ending, hops, asked }) =>

@@ -2,6 +2,7 @@
 import { findNotice } from '../find-marks.js';
 import type { Rule } from '../judgement.js';
 
+/** Visitors have to show that they are no robots. */
 export const robotCheck: Rule = {
   verdict: 'unknown',
   find: (evidence) => {

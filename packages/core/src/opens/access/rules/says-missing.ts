@@ -2,6 +2,7 @@
 import { findSoleWords, findWallWords } from '../find-marks.js';
 import type { Rule } from '../judgement.js';
 
+/** A page that says that there is nothing. */
 export const saysMissing: Rule = {
   verdict: 'missing',
   find: (evidence, catalogue) => {

@@ -11,6 +11,7 @@ import { found, type Finding, type Rule } from '../judgement.js';
 const signInPath =
   /\/(?:sign-?in|signon|log-?in|log-?on|auth|authenticate|authorize|authorise|oauth2?|openid|saml2?|adfs|sso|idp|cas|come-in|session|anmelden|anmeldung|einloggen|connexion|identification|iniciar-sesion|acceso|entrar)(?:[/?.]|$)/i;
 
+/** It asks to sign in. */
 export const signIn: Rule = {
   verdict: 'sign-in',
   find: (evidence, catalogue) => {

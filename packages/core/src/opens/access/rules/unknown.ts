@@ -10,6 +10,7 @@ export function leadsOn({ refreshTo, visibleCharacters }: PageFacts): string | n
   return visibleCharacters < stopCharacters ? refreshTo : null;
 }
 
+/** What no other rule tells. */
 export const unknown: Rule = {
   verdict: 'unknown',
   find: ({ final }) => {
