@@ -5,7 +5,7 @@ import tseslint from 'typescript-eslint';
 import { exactViews } from './scripts/lint/exact-views.mjs';
 import { functionLength } from './scripts/lint/function-length.mjs';
 import { toldExports } from './scripts/lint/told-exports.mjs';
-import { namedExports, noClock, parameters, themeTokens } from './scripts/lint/syntax.mjs';
+import { namedExports, noClock, ownFields, parameters, themeTokens } from './scripts/lint/syntax.mjs';
 
 const canParse = {
   object: 'URL',
@@ -65,7 +65,8 @@ export default tseslint.config(
       ...forbidSyntax(parameters, namedExports),
     },
   },
-  { files: ['apps/web/src/**/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens) },
+  { files: ['apps/web/src/**/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens, ownFields) },
+  { files: ['apps/web/src/platform/design/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens) },
   // A journey is one story: cut in pieces, it would have to tell its beginning again and again.
   {
     files: ['e2e/**/*.spec.ts', '**/*.spec.ts'],

@@ -81,6 +81,12 @@ const plantedCode = [
     code: 'export const Planted = ({ a }: { a: string }) => <p className={`${a} rounded-[7px]`}>x</p>;',
     expected: 'take a type size or a radius',
   },
+  {
+    name: 'a field of its own',
+    file: 'apps/web/src/overview/shelf/shelf-row.tsx',
+    code: 'export const Planted = () => <input />;',
+    expected: 'take one of platform/design',
+  },
   { name: 'export *', file: server, code: "export * from './lesson.service.js';", expected: 'Name what you export' },
   {
     name: 'six parameters',

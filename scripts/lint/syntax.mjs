@@ -46,3 +46,11 @@ export const themeTokens = [
     message: token,
   },
 ];
+
+/** Every field comes from the design system: labels, sizes, focus and dark rooms are looked after there. */
+export const ownFields = [
+  {
+    selector: 'JSXOpeningElement[name.name=/^(?:input|select|textarea)$/]',
+    message: 'A field of its own: take one of platform/design.',
+  },
+];

@@ -8,6 +8,7 @@ import { SelectField, TextArea, TextField } from '../../platform/design/field.js
 import { LiveCode } from '../symbol/live-code.js';
 import { contentProblemWords } from '../../platform/wording/content-problems.js';
 import { kindForms, toContent, toFormValues, type FormValues, type KindField } from './kind-fields.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 
 interface Props {
   readonly kind: ContentKind;
@@ -109,7 +110,7 @@ function Field({
   if (input === 'tick') {
     return (
       <label className="flex min-h-9 items-center gap-2.5 text-field">
-        <input type="checkbox" className="size-4 accent-ink" {...register(name)} /> {label}
+        <CheckBox {...register(name)} /> {label}
       </label>
     );
   }

@@ -7,6 +7,7 @@ import { percent } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { ChooseIcon } from './choose-icon.js';
 import { useAddLookPicture } from './look.queries.js';
+import { CheckBox, RangeInput } from '../../platform/design/inputs.js';
 
 interface Props {
   readonly design: LookDesign;
@@ -73,9 +74,7 @@ function SizeControl({
   return (
     <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-line pt-3 text-body">
       <label className="flex min-h-9 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-4 accent-ink"
+        <CheckBox
           checked={!byHand}
           onChange={(event) => onChange({ ...centre, side: event.target.checked ? null : 0.22 })}
         />
@@ -84,14 +83,13 @@ function SizeControl({
       {byHand && (
         <label className="flex min-h-9 items-center gap-2.5">
           Width
-          <input
-            type="range"
+          <RangeInput
             min={least}
             max={most}
             step={0.01}
             value={centre.side ?? least}
             onChange={(event) => onChange({ ...centre, side: Number(event.target.value) })}
-            className="w-44 accent-ink"
+            className="w-44"
           />
           <span className="w-12 text-muted">{percent(centre.side ?? least)}</span>
         </label>

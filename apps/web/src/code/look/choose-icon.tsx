@@ -1,6 +1,7 @@
 /** One of the icons, found by its name. */
 import { iconNames, iconOf } from '@hapset/core/icons';
 import { useState, type ReactElement } from 'react';
+import { SearchInput } from '../../platform/design/inputs.js';
 
 interface Props {
   readonly chosen: string | null;
@@ -14,14 +15,7 @@ export function ChooseIcon({ chosen, none, onChoose }: Props): ReactElement {
   const found = iconNames.filter((name) => name.includes(find.trim().toLowerCase()));
   return (
     <>
-      <input
-        type="search"
-        aria-label="Find an icon"
-        placeholder="Find an icon"
-        value={find}
-        onChange={(event) => setFind(event.target.value)}
-        className="min-h-9 w-full max-w-64 rounded-small border border-line-strong bg-sheet px-3 text-body placeholder:text-muted"
-      />
+      <SearchInput label="Find an icon" placeholder="Find an icon" value={find} onFind={(find) => setFind(find)} />
       <ul aria-label="Icons" className="m-0 mt-2 flex max-h-[132px] list-none flex-wrap gap-1 overflow-y-auto p-0.5">
         {found.map((name) => (
           <li key={name}>

@@ -17,6 +17,7 @@ import { finderShapeWords, frameWords, gradientWayWords, moduleShapeWords } from
 import { CentreControls } from './centre-controls.js';
 import { Choices } from '../../platform/design/choices.js';
 import { FinderSwatch, FrameSwatch, ModuleSwatch } from './swatches.js';
+import { CheckBox, ColourInput, LineInput } from '../../platform/design/inputs.js';
 
 interface Props {
   readonly design: LookDesign;
@@ -59,9 +60,7 @@ function ColourControls({ design, onChange }: PartProps): ReactElement {
         <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
         <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
         <label className="flex min-h-9 items-center gap-2 text-body">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
+          <CheckBox
             checked={design.inkTo !== null}
             onChange={(event) => onChange({ inkTo: event.target.checked ? firstInkTo : null })}
           />
@@ -184,22 +183,21 @@ function Colour({
         {label}
       </label>
       <span className="flex items-center gap-2">
-        <input
+        <ColourInput
           id={id}
-          type="color"
+
           value={value}
           onChange={(event) => onChange(event.target.value)}
-          className="h-9 w-11 cursor-pointer rounded-small border border-line-strong bg-sheet p-1"
         />
         {/* Typed as it is; it counts once it is a whole colour. */}
-        <input
+        <LineInput
           key={value}
           aria-label={`${label}, as a number`}
           defaultValue={value}
           spellCheck={false}
           maxLength={7}
           onChange={(event) => typed(event.target.value)}
-          className="min-h-9 w-[92px] rounded-small border border-line-strong bg-sheet px-2 font-mono text-row"
+          className="w-[92px] font-mono text-row"
         />
       </span>
     </div>

@@ -8,6 +8,7 @@ import { useNotice } from '../../platform/design/notice.js';
 import { openingProblemWords } from '../../platform/wording/short-links.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useChangeOpening } from './short-link.queries.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 
 interface Fields {
   from: string;
@@ -98,8 +99,7 @@ function Hours({
         <legend className="mb-1 text-small font-semibold">Only on these days</legend>
         {dayNames.map((name, index) => (
           <label key={name} className="flex min-h-9 items-center gap-1.5 text-row">
-            <input type="checkbox" value={String(index + 1)} className="size-4 accent-ink" {...register('days')} />{' '}
-            {name}
+            <CheckBox value={String(index + 1)} {...register('days')} /> {name}
           </label>
         ))}
         <span className="flex gap-3">

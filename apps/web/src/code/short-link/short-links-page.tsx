@@ -14,6 +14,7 @@ import { filterWords } from '../../platform/wording/short-links.js';
 import { verdictWords } from '../../platform/wording/verdicts.js';
 import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinksQuery } from './short-link.queries.js';
+import { SearchInput } from '../../platform/design/inputs.js';
 
 /** All short links of a teacher: where each leads, where it is used, and whether it still opens. */
 export function ShortLinksPage(): ReactElement {
@@ -35,13 +36,11 @@ export function ShortLinksPage(): ReactElement {
         }
         actions={
           <>
-            <input
-              type="search"
-              aria-label="Find a short link"
+            <SearchInput
+              label="Find a short link"
               placeholder="Find by title, target or letters"
               value={find}
-              onChange={(event) => setFind(event.target.value)}
-              className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
+              onFind={(find) => setFind(find)}
             />
             <a className={buttonClass()} href={`${addressOf(routes.shortLinksCsv, {})}?${query}`} download>
               Save as a list

@@ -5,6 +5,7 @@ import { useNotice } from '../../platform/design/notice.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { metres } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { RadioButton } from '../../platform/design/inputs.js';
 
 /** The error correction level by hand, each with what it costs. Left alone, it is the highest that costs nothing. */
 export function ChooseLevel({ page: { material, levels, code } }: { readonly page: MaterialPage }): ReactElement {
@@ -75,14 +76,7 @@ function Choice({
     <label
       className={`flex min-h-9 flex-wrap items-center gap-x-2.5 rounded-small px-2 ${checked ? 'bg-marker-soft' : ''} ${disabled ? 'text-muted' : ''}`}
     >
-      <input
-        type="radio"
-        name={`level-of-${name}`}
-        checked={checked}
-        disabled={disabled}
-        onChange={onChoose}
-        className="size-4 accent-ink"
-      />
+      <RadioButton name={`level-of-${name}`} checked={checked} disabled={disabled} onChange={onChoose} />
       <span className="min-w-48 font-semibold">{title}</span>
       <span className="text-muted">{figure}</span>
     </label>

@@ -13,6 +13,7 @@ import { mediaWords } from '../../platform/wording/kinds.js';
 import { bytes } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { filesQuery } from './file.queries.js';
+import { NameInput } from '../../platform/design/inputs.js';
 
 export function FilesPage(): ReactElement {
   const files = useInfiniteQuery(filesQuery);
@@ -126,7 +127,7 @@ function FileName({ file }: { readonly file: FileView }): ReactElement {
     onSettled: () => client.invalidateQueries(),
   });
   return (
-    <input
+    <NameInput
       aria-label={`Name of ${file.name}`}
       defaultValue={file.name}
       key={file.name}
@@ -135,10 +136,7 @@ function FileName({ file }: { readonly file: FileView }): ReactElement {
         const name = event.target.value.trim();
         if (name !== '' && name !== file.name) rename.mutate(name);
       }}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-      }}
-      className="-ml-[7px] min-h-8 w-full rounded-small border border-transparent bg-transparent px-1.5 text-field font-semibold hover:border-line-strong focus:border-ink"
+      className="min-h-8 text-field"
     />
   );
 }

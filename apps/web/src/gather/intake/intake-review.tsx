@@ -23,6 +23,7 @@ import { roleSentences, withoutStars } from '../../platform/wording/services.js'
 import { namesListed } from '../../platform/wording/scanners.js';
 import { fitsNoCode, type IntakeRowState } from './new-materials.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
+import { CheckBox, WordSelect } from '../../platform/design/inputs.js';
 
 interface Props {
   readonly rows: readonly IntakeRowState[];
@@ -139,12 +140,7 @@ const ReviewRow = memo(function ReviewRow(props: RowProps): ReactElement {
         <label className="flex min-h-8 shrink-0 items-center gap-2 text-small">
           {row.duplicate === 'already-here' ? 'Here already' : 'Twice in this list'}
           <span className="font-semibold text-ink">
-            <input
-              type="checkbox"
-              checked={row.taken}
-              onChange={() => onKeep(index)}
-              className="mr-1.5 align-[-2px] accent-ink"
-            />
+            <CheckBox checked={row.taken} onChange={() => onKeep(index)} className="mr-1.5 align-[-2px]" />
             add it all the same
           </span>
         </label>
@@ -236,20 +232,19 @@ function KindChoice({
 }): ReactElement {
   const [wanted, setWanted] = useState(false);
   return (
-    <select
+    <WordSelect
       aria-label={`Kind of ${link}`}
       value={kind}
       onPointerEnter={() => setWanted(true)}
       onFocus={() => setWanted(true)}
       onChange={(event) => onKind(event.target.value as LinkKind)}
-      className="-ml-1 min-h-8 rounded-small bg-transparent px-1 text-note font-semibold text-ink/80 hover:bg-ink/5"
     >
       {(wanted ? linkKinds : [kind]).map((choice) => (
         <option key={choice} value={choice}>
           {kindWords[choice]}
         </option>
       ))}
-    </select>
+    </WordSelect>
   );
 }
 

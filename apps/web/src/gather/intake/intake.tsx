@@ -10,6 +10,7 @@ import { isPlain } from './new-materials.js';
 import { Icon } from '../../platform/design/icon.js';
 import { useIntake, type IntakeHandle } from './use-intake.js';
 import { usePasteAnywhere } from './use-paste-anywhere.js';
+import { GrowingArea, LineInput } from '../../platform/design/inputs.js';
 
 // What is seen of more than one plain thing comes when there is some.
 const IntakeReview = lazy(() =>
@@ -141,7 +142,7 @@ function What({
   if (isLong(text))
     return <p className="m-0 flex-1 py-1.5 text-field">{plural(source.items.length + source.left, 'line')} pasted</p>;
   return (
-    <textarea
+    <GrowingArea
       ref={field}
       aria-label={label}
       placeholder={placeholder}
@@ -154,7 +155,6 @@ function What({
         event.preventDefault();
         add();
       }}
-      className="max-h-52 min-h-9 min-w-52 flex-1 resize-none bg-transparent [field-sizing:content] py-1.5 text-field outline-none placeholder:text-muted"
     />
   );
 }
@@ -212,11 +212,11 @@ function Understood({
           />
           <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-row">
             <span className="text-muted">Tags for all of them</span>
-            <input
+            <LineInput
               value={state.tags}
               onChange={(event) => dispatch({ kind: 'tags', tags: event.target.value })}
               placeholder="Practice cards, recorder"
-              className="min-h-9 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
+              className="min-w-40 flex-1 text-field"
             />
           </label>
         </Suspense>

@@ -12,6 +12,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { serviceFileWords, fieldProblemSentence } from '../../platform/wording/services.js';
 import { readServiceFile } from './service-file.js';
 import { useKeepService } from './service.queries.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 
 interface Row {
   readonly description: ServiceDescription;
@@ -94,13 +95,7 @@ function ServiceToImport({
   return (
     <li className="flex items-start gap-3 border-t border-line py-2 first:border-t-0">
       <label className="flex min-h-8 flex-1 items-start gap-2.5 text-field">
-        <input
-          type="checkbox"
-          className="mt-1 size-4 accent-ink"
-          checked={wanted}
-          disabled={outcome === 'kept'}
-          onChange={onTick}
-        />
+        <CheckBox className="mt-1" checked={wanted} disabled={outcome === 'kept'} onChange={onTick} />
         <span>
           <strong>{description.name}</strong>
           <span className={`block text-small ${problem === null ? 'text-muted' : 'text-stop'}`}>

@@ -11,6 +11,7 @@ import { rightWords, roleWords, wallWords } from '../../platform/wording/service
 import { verdictWords } from '../../platform/wording/verdicts.js';
 import { idFromName, mendable, noAddress, noMending, noRight, noWall, type ServiceFields } from './service-fields.js';
 import { Icon } from '../../platform/design/icon.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 
 type Form = UseFormReturn<ServiceFields>;
 
@@ -207,12 +208,7 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
               <legend className="mb-1 p-0 text-small font-semibold">When a link</legend>
               {mendable.map((verdict) => (
                 <label key={verdict} className="flex min-h-8 items-center gap-2 text-body">
-                  <input
-                    type="checkbox"
-                    value={verdict}
-                    className="size-4 accent-ink"
-                    {...register(`mending.${index}.verdicts`)}
-                  />
+                  <CheckBox value={verdict} {...register(`mending.${index}.verdicts`)} />
                   {verdictWords[verdict].short.toLowerCase()}
                 </label>
               ))}

@@ -24,6 +24,7 @@ import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { LineSelect, TextField } from '../../platform/design/field.js';
 import { Icon, type IconNode } from '../../platform/design/icon.js';
+import { LineInput } from '../../platform/design/inputs.js';
 
 const colourWords: Readonly<Record<PageColour, string>> = {
   ink: 'Ink',
@@ -65,11 +66,11 @@ export function PageToolbar({
       {now.picture !== null && (
         <label className="flex w-full items-center gap-2 border-t border-line px-1 pt-1.5 text-row">
           <span className="text-muted">What is to be seen, read aloud</span>
-          <input
+          <LineInput
             value={now.picture}
             maxLength={300}
             onChange={(event) => editor.commands.updateAttributes('keptPicture', { alt: event.target.value })}
-            className="min-h-8 min-w-40 flex-1 rounded-small border border-line-strong bg-sheet px-2"
+            className="min-w-40 flex-1"
           />
         </label>
       )}

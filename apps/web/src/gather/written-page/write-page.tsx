@@ -18,6 +18,7 @@ import './editor.css';
 import { pageExtensions, type KnownFile } from './page-extensions.js';
 import { PageToolbar } from './page-toolbar.js';
 import { useAutosave, type Autosave, type SaveState } from './use-autosave.js';
+import { NameInput } from '../../platform/design/inputs.js';
 
 export function WritePage(): ReactElement {
   const { materialId = '' } = useParams();
@@ -215,16 +216,13 @@ function Title({
     document.title = `${title} · Hapset`;
   }, [title]);
   return (
-    <input
+    <NameInput
       aria-label="Title"
       value={title}
       maxLength={200}
       onChange={(event) => setTitle(event.target.value)}
       onBlur={() => void keep()}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-      }}
-      className="-ml-2 w-full rounded-small border border-transparent bg-transparent px-2 font-heading text-page leading-tight font-semibold hover:border-line-strong focus:border-ink focus:bg-sheet"
+      className="font-heading text-page leading-tight"
     />
   );
 }

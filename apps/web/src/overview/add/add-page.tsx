@@ -26,6 +26,7 @@ import { PageButton } from './page-button.js';
 import { sharedText } from './shared-page.js';
 import { useAddTo } from './use-add-to.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
+import { SelectInput } from '../../platform/design/inputs.js';
 
 export function AddPage(): ReactElement {
   const [search] = useSearchParams();
@@ -98,10 +99,10 @@ function GoesTo({
   return (
     <label className="flex items-center gap-2.5 text-body">
       <span className="text-muted">Goes to</span>
-      <select
+      <SelectInput
         value={lessonId}
         onChange={(event) => onChange(event.target.value)}
-        className="min-h-9 max-w-64 rounded-small border border-line-strong bg-sheet px-2 font-semibold"
+        className="max-w-64 font-semibold"
       >
         <option value="">the shelf</option>
         {lessons.map((lesson) => (
@@ -109,7 +110,7 @@ function GoesTo({
             {lesson.name}
           </option>
         ))}
-      </select>
+      </SelectInput>
     </label>
   );
 }

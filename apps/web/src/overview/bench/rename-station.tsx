@@ -2,6 +2,7 @@ import { limits, type BenchRow } from '@hapset/contract';
 import { useRef, useState, type ReactElement } from 'react';
 import { useChangeStation } from '../../lessons/station/station.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { LineInput } from '../../platform/design/inputs.js';
 
 /** The name as a field: Enter keeps it, Escape leaves it, an empty one goes back to the material's title. */
 export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonly onDone: () => void }): ReactElement {
@@ -20,7 +21,7 @@ export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonl
   };
   return (
     <>
-      <input
+      <LineInput
         autoFocus
         aria-label="Name of the station"
         value={name}
@@ -35,7 +36,7 @@ export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonl
             onDone();
           }
         }}
-        className="w-full rounded-step border border-ink bg-sheet px-1.5 py-0.5 text-lead font-semibold"
+        className="w-full text-lead font-semibold"
       />
       {change.isError && (
         <span role="alert" className="block text-note font-semibold text-stop">

@@ -12,6 +12,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { shelfQuery, useCreateMaterials } from '../../gather/material/material.queries.js';
 import { ShelfRow } from './shelf-row.js';
 import { TagBar } from './tag-bar.js';
+import { SearchInput } from '../../platform/design/inputs.js';
 
 export function ShelfPage(): ReactElement {
   const [search, setSearch] = useSearchParams();
@@ -89,14 +90,12 @@ function Ways({
 }): ReactElement {
   return (
     <>
-      <input
-        type="search"
-        aria-label="Find on the shelf"
+      <SearchInput
+        label="Find on the shelf"
         placeholder="Find by title, link or words"
         value={find}
         autoFocus={autoFocus}
-        onChange={(event) => onFind(event.target.value)}
-        className="min-h-9 w-[min(320px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
+        onFind={(find) => onFind(find)}
       />
       <Link to="/inspect" className={buttonClass()}>
         Inspect a code

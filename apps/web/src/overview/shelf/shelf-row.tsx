@@ -6,6 +6,7 @@ import { carriesWords, opensWords } from '../readiness/answers.js';
 import { CodePicture } from '../../code/symbol/code-picture.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { KindIcon } from '../../gather/material/kind-icon.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 
 interface Props {
   readonly row: Row;
@@ -18,12 +19,10 @@ export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, 
   return (
     <li className={`flex items-stretch border-b border-line last:border-b-0 ${ticked ? 'bg-marker-soft' : ''}`}>
       <label className="flex w-10 shrink-0 cursor-pointer items-center justify-end">
-        <input
-          type="checkbox"
+        <CheckBox
           aria-label={`Choose ${material.title}`}
           checked={ticked}
           onChange={(event) => onTick(event.target.checked)}
-          className="size-4 accent-ink"
         />
       </label>
       <Link

@@ -13,6 +13,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { sheetKindWords } from '../../platform/wording/sheets.js';
 import { templatesQuery, useRemoveTemplate, useUsualTemplate } from './sheet.queries.js';
 import { TemplateDialog } from './template-dialog.js';
+import { SelectInput } from '../../platform/design/inputs.js';
 
 type Editing = { readonly kind: SheetKind; readonly before: SheetTemplateView | null };
 
@@ -28,18 +29,17 @@ export function TemplatesPage(): ReactElement {
         about="A colour for titles and a picture at the top, for all staff. The administrator says which one is usual."
         actions={
           <>
-            <select
+            <SelectInput
               aria-label="Kind of sheet"
               value={kind}
               onChange={(event) => setKind(event.target.value as SheetKind)}
-              className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 text-row"
             >
               {composedKinds.map((choice) => (
                 <option key={choice} value={choice}>
                   {sheetKindWords[choice]}
                 </option>
               ))}
-            </select>
+            </SelectInput>
             <Button tone="main" onClick={() => setEditing({ kind, before: null })}>
               New template
             </Button>

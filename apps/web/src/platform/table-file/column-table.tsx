@@ -2,6 +2,7 @@
 import type { ReactElement } from 'react';
 import { Tick } from '../design/tick.js';
 import type { Rows } from './table.js';
+import { SelectInput } from '../design/inputs.js';
 
 const rowsShown = 4;
 
@@ -38,18 +39,19 @@ export function ColumnTable<Role extends string>({
           <tr>
             {roles.map((role, column) => (
               <th key={column} className="min-w-36 pb-1.5 font-normal">
-                <select
+                <SelectInput
                   aria-label={`Column ${column + 1}`}
                   value={role}
                   onChange={(event) => choose(column, event.target.value as Role)}
-                  className={`min-h-9 w-full rounded-small border px-2 text-row font-semibold ${role === none ? 'border-line-strong bg-sheet' : 'border-marker-line bg-marker-soft'}`}
+                  marked={role !== none}
+                  className="w-full text-row font-semibold"
                 >
                   {choices.map((choice) => (
                     <option key={choice} value={choice}>
                       {words[choice]}
                     </option>
                   ))}
-                </select>
+                </SelectInput>
               </th>
             ))}
           </tr>

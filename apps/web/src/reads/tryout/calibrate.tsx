@@ -2,6 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { cardHeightMm, cardWidthMm, keepPxPerMm } from './calibration.js';
+import { RangeInput } from '../../platform/design/inputs.js';
 
 /** A card is laid against the screen, and its outline drawn to match. */
 export function Calibrate({
@@ -31,14 +32,13 @@ export function Calibrate({
       </div>
       <label className="mt-4 block text-row font-semibold">
         Size of the outline
-        <input
-          type="range"
+        <RangeInput
           min={2}
           max={8}
           step={0.02}
           value={pxPerMm}
           onChange={(event) => setPxPerMm(Number(event.target.value))}
-          className="mt-2 block w-full accent-ink"
+          className="mt-2 block w-full"
         />
       </label>
       <div className="mt-4 flex justify-end gap-2">

@@ -9,6 +9,7 @@ import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { outcomeWords, visitorWords } from '../../platform/wording/short-links.js';
 import { tryoutsQuery, useRemoveTryout, useSayDevice, useTellTryout } from './tryout.queries.js';
+import { SelectInput } from '../../platform/design/inputs.js';
 
 const marks: Readonly<Record<TryoutOutcome, Mark>> = { 'as-meant': 'done', otherwise: 'stop', nothing: 'stop' };
 
@@ -53,11 +54,11 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
         </span>
       </span>
       <span className="col-start-2 flex items-center gap-1">
-        <select
+        <SelectInput
           aria-label="Which device was it"
           value={deviceId ?? ''}
           onChange={(event) => say.mutate({ tryoutId: id, deviceId: event.target.value || null })}
-          className="min-h-9 max-w-44 rounded-small border border-line-strong bg-sheet px-2 text-row"
+          className="max-w-44 text-row"
         >
           <option value="">some device</option>
           {page.rehearsal.devices.map((device) => (
@@ -65,7 +66,7 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
               {device.name}
             </option>
           ))}
-        </select>
+        </SelectInput>
         <Button tone="quiet" onClick={() => remove.mutate(id)} disabled={remove.isPending}>
           Remove
         </Button>
@@ -89,18 +90,14 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
     <Panel title="What did it show?">
       <label className="flex flex-wrap items-center gap-2 text-row">
         <span className="text-muted">Tried with</span>
-        <select
-          value={deviceId}
-          onChange={(event) => setDeviceId(event.target.value)}
-          className="min-h-9 rounded-small border border-line-strong bg-sheet px-2 font-semibold"
-        >
+        <SelectInput value={deviceId} onChange={(event) => setDeviceId(event.target.value)} className="font-semibold">
           {page.rehearsal.devices.map((device) => (
             <option key={device.id} value={device.id}>
               {device.name}
             </option>
           ))}
           <option value="">some other device</option>
-        </select>
+        </SelectInput>
       </label>
       <div className="mt-3 flex flex-wrap gap-2">
         {tryoutOutcomes.map((outcome) => (

@@ -15,6 +15,7 @@ import { classesQuery } from '../school-class/school-class.queries.js';
 import { actWords, namesListed } from '../../platform/wording/scanners.js';
 import { DeviceDialog } from '../device/device-dialog.js';
 import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device.queries.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 
 /** What students scan with; the administrator says what each scanner acts on. */
 export function DevicesPage(): ReactElement {
@@ -176,10 +177,8 @@ function ScannerForm({ device: { id, name, actsOn } }: { readonly device: Device
         </legend>
         {scannerActs.map((act) => (
           <label key={act} className="flex min-h-9 items-center gap-2">
-            <input
-              type="checkbox"
+            <CheckBox
               aria-label={`${name} ${actWords[act]}`}
-              className="size-4 accent-ink"
               checked={now.includes(act)}
               onChange={() => toggle(act)}
             />{' '}

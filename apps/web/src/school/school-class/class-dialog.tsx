@@ -6,6 +6,7 @@ import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { ChoiceField, TextField } from '../../platform/design/field.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useKeepClass } from './school-class.queries.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 
 interface Fields {
   name: string;
@@ -53,7 +54,7 @@ export function ClassDialog({
           <legend className="mb-1 p-0 text-small font-semibold">Which devices do they scan with?</legend>
           {devices.map((device) => (
             <label key={device.id} className="flex min-h-9 items-center gap-2.5 text-field">
-              <input type="checkbox" value={device.id} className="size-4 accent-ink" {...register('deviceIds')} />
+              <CheckBox value={device.id} {...register('deviceIds')} />
               {device.name}
               <span className="text-small text-muted">{device.count === null ? 'from home' : device.count}</span>
             </label>

@@ -14,6 +14,7 @@ import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { cardResultWords } from '../../platform/wording/students.js';
 import { cardReadingsQuery, useReadCard, useRemoveReading } from './cards.queries.js';
+import { LineInput } from '../../platform/design/inputs.js';
 
 /** The camera sees a card many times in a second: within this it is asked for once. */
 const sameCardMs = 4000;
@@ -88,12 +89,12 @@ function TypedCard({ onRead }: { readonly onRead: (text: string) => void }): Rea
   };
   return (
     <form onSubmit={send} className="flex flex-1 gap-2">
-      <input
+      <LineInput
         aria-label="What the card says"
         placeholder="or type what the card says"
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        className="min-h-9 w-full min-w-36 rounded-small border border-line-strong bg-sheet px-3 font-mono text-body placeholder:text-muted"
+        className="w-full min-w-36 font-mono text-body"
       />
       <Button type="submit">Read</Button>
     </form>

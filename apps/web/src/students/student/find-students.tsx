@@ -8,6 +8,7 @@ import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { studentsSearch, useEraseStudents, useLeaveClass, type StudentsRequest } from './roster.queries.js';
 import { LineSelect } from '../../platform/design/field.js';
+import { SearchInput } from '../../platform/design/inputs.js';
 
 export function FindStudents({
   request,
@@ -22,13 +23,11 @@ export function FindStudents({
 }): ReactElement {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-2.5">
-      <input
-        type="search"
-        aria-label="Find a student"
+      <SearchInput
+        label="Find a student"
         placeholder="Find by name, id or class"
         value={request.find}
-        onChange={(event) => onRequest({ ...request, find: event.target.value })}
-        className="min-h-9 w-[min(300px,86vw)] rounded-small border border-line-strong bg-sheet px-3 text-field placeholder:text-muted"
+        onFind={(find) => onRequest({ ...request, find: find })}
       />
       <LineSelect
         label="Class"

@@ -26,6 +26,7 @@ import { EarlierImports } from './earlier-imports.js';
 import { RosterMapping } from './roster-mapping.js';
 import { comparisonQuery, useImportRoster } from './roster.queries.js';
 import { RosterProblems } from './roster-problems.js';
+import { PasteArea } from '../../platform/design/inputs.js';
 
 interface OpenedList {
   readonly name: string;
@@ -75,15 +76,7 @@ function Importing(): ReactElement {
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <ChooseFile label="Choose a file" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={(file) => void open(file)} />
           <span className="text-body text-muted">or drop one here, or paste cells:</span>
-          <textarea
-            aria-label="Paste cells here"
-            rows={1}
-            value=""
-            onChange={() => undefined}
-            onPaste={paste}
-            placeholder="Paste here"
-            className="min-h-9 w-40 resize-none rounded-small border border-line-strong bg-sheet px-3 py-1.5 text-field placeholder:text-muted"
-          />
+          <PasteArea aria-label="Paste cells here" onPaste={paste} placeholder="Paste here" />
         </div>
         {problem !== null && <Alert words={problem} className="mt-2 mb-0" />}
       </section>
