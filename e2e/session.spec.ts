@@ -38,6 +38,8 @@ test('another teacher’s lesson does not exist', async ({ page }) => {
   await newLesson(page, 'Only mine');
   const address = page.url();
   await page.getByRole('button', { name: 'Sign out' }).click();
+  // Its answer takes the cookie away: also that of a sign-in that came before it.
+  await expect(page).toHaveURL(/\/sign-in/);
   await signIn(page, 'tobiah.quill@fernhollow.example');
   await page.goto(address);
   await expect(page.getByRole('alert')).toContainText('not here any more');
