@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { drawCode, layoutPage, pagesOf, plainLook, planSymbol, pointsPerMm } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import { drawOnPdf, startPdf } from '../apps/server/dist/paper/picture/draw-pdf.js';
-import { drawableOf } from '../apps/server/dist/paper/sheet/sheet-job.js';
+import { drawableOf } from '../apps/server/dist/paper/sheet/sheet-order.js';
 import { answerTask } from '../apps/server/dist/paper/sheet/sheet.work.js';
 import { fontBytes } from '../apps/server/dist/code/typeface/faces.js';
 import { measureIn, shapeLine } from '../apps/server/dist/code/typeface/shaped-line.js';

@@ -34,9 +34,9 @@ export async function lookInside(
   let left = 0;
   let level = linksToOpen(holder, evidence.final?.address ?? evidence.asked, links, looking, seen);
   for (let depth = 1; depth <= insideLimits.depth && level.length > 0 && !looking.stop.aborted; depth += 1) {
-    const room = insideLimits.items - inside.length;
-    left += Math.max(0, level.length - room);
-    const opened = await openAll(level.slice(0, room), looking);
+    const mayOpen = insideLimits.items - inside.length;
+    left += Math.max(0, level.length - mayOpen);
+    const opened = await openAll(level.slice(0, mayOpen), looking);
     inside.push(...opened.map(({ item }) => ({ ...item, depth })));
     level = opened.flatMap(({ item, page }) =>
       isFolder(item.address, looking.catalogue) && letsIn(item.verdict)

@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import type { JobRun } from '../../platform/queue/job-kind.js';
 import { JobService } from '../../platform/queue/job.service.js';
-import { PrintJobs } from './print-jobs.js';
+import { PrintOrders } from './print-orders.js';
 import type { Print } from './print.entity.js';
 import { SheetWorkers } from './sheet-workers.js';
 import { PrintRows } from './print-rows.js';
@@ -13,7 +13,7 @@ const jobKind = 'print';
 export class PrintDrawing {
   constructor(
     private readonly rows: PrintRows,
-    private readonly printJobs: PrintJobs,
+    private readonly printOrders: PrintOrders,
     private readonly workers: SheetWorkers,
     private readonly jobs: JobService,
   ) {
@@ -55,7 +55,7 @@ export class PrintDrawing {
 
   /** Of a print that goes on; what was remembered as printed goes with it, since it never was. */
   private async end(print: Print, state: 'stopped' | 'failed'): Promise<void> {
-    if (await this.rows.end(print.id, state)) await this.printJobs.forget(print);
+    if (await this.rows.end(print.id, state)) await this.printOrders.forget(print);
   }
 
   private async draw({ subject, stop, tell }: JobRun): Promise<void> {
@@ -64,7 +64,7 @@ export class PrintDrawing {
     if (!print) return;
     const bytes = (await this.workers.ask(
       print.ownerId,
-      { kind: 'pdf', job: await this.printJobs.load(print) },
+      { kind: 'pdf', order: await this.printOrders.load(print) },
       { long: true, stop, onPage: (drawn) => tell(drawn, print.pages) },
     )) as Uint8Array;
     // Where it was stopped or became another one meanwhile, nothing is kept, and the job was put back or ended with that.

@@ -4,16 +4,16 @@ import { Injectable } from '@nestjs/common';
 import { fileName } from '@hapset/core';
 import { notFound } from '../../platform/problem/problem.js';
 import { Storage } from '../../platform/storage/storage.js';
-import { PrintJobs } from './print-jobs.js';
+import { PrintOrders } from './print-orders.js';
 import type { Print } from './print.entity.js';
 import { fileWords } from './print.service.js';
-import type { SheetJob } from './sheet-job.js';
+import type { SheetOrder } from './sheet-order.js';
 import { SheetWorkers } from './sheet-workers.js';
 
 @Injectable()
 export class PrintOutput {
   constructor(
-    private readonly printJobs: PrintJobs,
+    private readonly printOrders: PrintOrders,
     private readonly workers: SheetWorkers,
     private readonly storage: Storage,
   ) {}
@@ -23,33 +23,37 @@ export class PrintOutput {
     if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
     if (print.state !== 'done') throw notFound('file');
     return Buffer.from(
-      (await this.workers.ask(print.ownerId, { kind: 'pdf', job: await this.printJobs.load(print) })) as Uint8Array,
+      (await this.workers.ask(print.ownerId, { kind: 'pdf', order: await this.printOrders.load(print) })) as Uint8Array,
     );
   }
 
   /** Pages as pictures, one after the other, as they are taken. */
   async *pictures(print: Print, dpi: number): AsyncGenerator<{ readonly name: string; readonly bytes: Buffer }> {
-    const job = await this.jobOfDone(print);
+    const order = await this.orderOfDone(print);
     for (let page = 0; page < print.pages; page += 1) {
-      const bytes = (await this.workers.ask(print.ownerId, { kind: 'png', job, page, dpi })) as Uint8Array;
-      yield { name: pictureName(print, job, page), bytes: Buffer.from(bytes) };
+      const bytes = (await this.workers.ask(print.ownerId, { kind: 'png', order, page, dpi })) as Uint8Array;
+      yield { name: pictureName(print, order, page), bytes: Buffer.from(bytes) };
     }
   }
 
   /** SVG. @param page from 0 @throws ProblemError not-found beyond the last one */
   async page(print: Print, page: number): Promise<string> {
     if (!Number.isInteger(page) || page < 0 || page >= print.pages) throw notFound('page');
-    return (await this.workers.ask(print.ownerId, { kind: 'svg', job: await this.jobOfDone(print), page })) as string;
+    return (await this.workers.ask(print.ownerId, {
+      kind: 'svg',
+      order: await this.orderOfDone(print),
+      page,
+    })) as string;
   }
 
-  private async jobOfDone(print: Print): Promise<SheetJob> {
+  private async orderOfDone(print: Print): Promise<SheetOrder> {
     if (print.state !== 'done') throw notFound('file');
-    return this.printJobs.load(print);
+    return this.printOrders.load(print);
   }
 }
 
 /** A poster is named after its station; pages that hold several codes are counted. */
-function pictureName({ fileName: whole, kind, pages }: Print, { contents }: SheetJob, page: number): string {
+function pictureName({ fileName: whole, kind, pages }: Print, { contents }: SheetOrder, page: number): string {
   const alone = kind === 'poster' && pages === contents.length ? contents[page] : undefined;
   if (alone) return fileName(`${alone.title}, ${fileWords.poster[0]}`, Number(alone.more?.texts.number) || null, 'png');
   return `${whole.replace(/\.pdf$/, '')}, page ${String(page + 1).padStart(String(pages).length, '0')}.png`;

@@ -19,10 +19,10 @@ import { newId } from '../../platform/database/columns.js';
 import { PrintDrawing } from './print-drawing.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
 import { Print } from './print.entity.js';
-import type { SheetJob } from './sheet-job.js';
+import type { SheetOrder } from './sheet-order.js';
 import type { PlacesToPrint } from './sheet-places.js';
 import { noticesOf, SheetPlanner } from './sheet-planner.js';
-import { PrintJobs, type ContentSource } from './print-jobs.js';
+import { PrintOrders, type ContentSource } from './print-orders.js';
 import { Sheet } from './sheet.entity.js';
 import { toPrintView } from './print.view.js';
 import { SheetWorkers } from './sheet-workers.js';
@@ -32,7 +32,7 @@ import type { SheetNotes, SheetPreviewAnswer } from './sheet.work.js';
 export const pagesAtOnce = 20;
 const shownPrints = 12;
 
-export interface PreviewedJob {
+export interface PreviewedOrder {
   readonly shown: Omit<SheetsPreview, 'notices'>;
   readonly notes: Pick<SheetNotes, 'notes' | 'sizesMm'>;
 }
@@ -50,7 +50,7 @@ export class PrintService {
   constructor(
     @InjectRepository(Print) private readonly prints: Repository<Print>,
     private readonly planner: SheetPlanner,
-    private readonly printJobs: PrintJobs,
+    private readonly printOrders: PrintOrders,
     private readonly workers: SheetWorkers,
     private readonly drawing: PrintDrawing,
     private readonly clock: Clock,
@@ -62,21 +62,21 @@ export class PrintService {
     ownerId: string,
   ): Promise<SheetsPreview> {
     const planned = await this.planner.plan(places, choices);
-    const { shown, notes } = await this.previewJob(planned.job, page, ownerId);
+    const { shown, notes } = await this.previewOrder(planned.order, page, ownerId);
     return { ...shown, notices: noticesOf(planned, notes, choices) };
   }
 
   /** A page of whatever is to be drawn, and what the layout found. */
-  async previewJob(job: SheetJob, page: number, ownerId: string): Promise<PreviewedJob> {
+  async previewOrder(order: SheetOrder, page: number, ownerId: string): Promise<PreviewedOrder> {
     const { notes, sizesMm, ...shown } = (await this.workers.ask(ownerId, {
       kind: 'preview',
-      job,
+      order,
       page,
     })) as SheetPreviewAnswer;
     return {
       shown: {
         ...shown,
-        codes: job.contents.length,
+        codes: order.contents.length,
         sizesMm: sizesMm.length === 0 ? null : [Math.min(...sizesMm), Math.max(...sizesMm)],
       },
       notes: { notes, sizesMm },
@@ -85,7 +85,7 @@ export class PrintService {
 
   /** Says where the contents of a kind of print are remembered, that are no sheets of materials. Called once for each kind. */
   contents(kind: SheetKind, source: ContentSource): void {
-    this.printJobs.provide(kind, source);
+    this.printOrders.provide(kind, source);
   }
 
   /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long, invalid for pages that can't be */
@@ -97,7 +97,7 @@ export class PrintService {
   ): Promise<{ readonly print: Print; readonly sheets: readonly Sheet[] }> {
     const planned = await this.planner.plan(places, choices);
     if (planned.codes.length === 0) throw new ProblemError('payload-too-long', 'No code can hold that much.');
-    const notes = await this.layOut(planned.job, ownerId);
+    const notes = await this.layOut(planned.order, ownerId);
     const named = new Set(noticesOf(planned, notes, choices).map(({ warning }) => warning));
     const open = sheetWarnings.filter((warning) => named.has(warning) && !goAhead.includes(warning));
     if (open.length > 0)
@@ -109,11 +109,11 @@ export class PrintService {
     const many = places.places.length > 1;
     const print = await this.begin(
       { name: places.name, position: many ? null : (alone?.position ?? null), many },
-      { job: planned.job, pages: notes.pages },
+      { order: planned.order, pages: notes.pages },
       ownerId,
       async (manager, { id: printId, fileName: called, madeAt }) => {
         planned.codes.forEach(({ place }, position) => {
-          const { kind, paper } = planned.job.setup;
+          const { kind, paper } = planned.order.setup;
           sheets.push(
             Object.assign(new Sheet(), {
               id: newId(),
@@ -122,7 +122,7 @@ export class PrintService {
               kind,
               paper,
               sizeMm: notes.sizesMm[position] ?? 0,
-              content: planned.job.contents[position],
+              content: planned.order.contents[position],
               fileName: called,
               madeAt,
               printId,
@@ -143,11 +143,11 @@ export class PrintService {
    */
   async begin(
     { name, position, many }: PrintName,
-    { job, pages }: { readonly job: SheetJob; readonly pages: number },
+    { order, pages }: { readonly order: SheetOrder; readonly pages: number },
     ownerId: string,
     remember: (manager: EntityManager, print: Print) => Promise<void>,
   ): Promise<Print> {
-    const { setup, han, contents } = job;
+    const { setup, han, contents } = order;
     const now = this.clock.now();
     const long = pages > pagesAtOnce;
     const named = fileName(`${name.slice(0, 90)}, ${fileWords[setup.kind][many ? 1 : 0]}`, position, 'pdf');
@@ -176,8 +176,8 @@ export class PrintService {
   }
 
   /** Counts pages and measures codes. @throws ProblemError invalid for pages that can't be */
-  async layOut(job: SheetJob, ownerId: string): Promise<SheetNotes> {
-    const notes = (await this.workers.ask(ownerId, { kind: 'notes', job })) as SheetNotes;
+  async layOut(order: SheetOrder, ownerId: string): Promise<SheetNotes> {
+    const notes = (await this.workers.ask(ownerId, { kind: 'notes', order })) as SheetNotes;
     if (notes.problem !== null)
       throw new ProblemError('invalid', 'There can’t be such pages.', {
         fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }],
@@ -216,14 +216,14 @@ export class PrintService {
     await this.prints.update({ id: printId }, { revision: () => 'revision + 1' });
     const print = await this.prints.findOneBy({ id: printId });
     if (!print) return;
-    const job = await this.printJobs.load(print);
+    const order = await this.printOrders.load(print);
     await this.drawing.putAwayFiles([printId]);
-    if (job.contents.length === 0) {
+    if (order.contents.length === 0) {
       await this.prints.delete({ id: printId });
       return this.drawing.stop(print);
     }
-    const { pages } = (await this.workers.ask(print.ownerId, { kind: 'notes', job })) as SheetNotes;
-    await this.prints.update({ id: printId }, { codes: job.contents.length, pages });
+    const { pages } = (await this.workers.ask(print.ownerId, { kind: 'notes', order })) as SheetNotes;
+    await this.prints.update({ id: printId }, { codes: order.contents.length, pages });
     if (print.state === 'drawing') await this.drawing.restart(print);
   }
 }

@@ -8,7 +8,7 @@ import {
   type MeasuredReach,
 } from '@hapset/core';
 import { titleOf, type PlaceToPrint } from './sheet-places.js';
-import type { MoreContent, SheetContent } from './sheet-job.js';
+import type { MoreContent, SheetContent } from './sheet-order.js';
 import { tapLine } from './tap-words.js';
 import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 

@@ -18,22 +18,22 @@ import { drawOnPdf, startPdf, type PictureBytes } from '../picture/draw-pdf.js';
 import { fontBytes, type Face } from '../../code/typeface/faces.js';
 import { measureIn, shapeLine, type HanForms } from '../../code/typeface/shaped-line.js';
 import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
-import type { Drawable, SheetJob } from './sheet-job.js';
+import type { Drawable, SheetOrder } from './sheet-order.js';
 
 /** @param onPage hears how many pages are drawn; the drawing pauses there, so that it can be stopped */
 export async function drawSheetsPdf(
   drawable: Drawable,
-  job: SheetJob,
+  order: SheetOrder,
   pictures: PictureBytes,
   onPage: (drawn: number) => Promise<void> | void = () => undefined,
 ): Promise<Buffer> {
   const { composition } = drawable;
   const pages = pagesOf(composition);
-  const measure = measureIn(job.han);
-  const { document, finish } = startPdf({ title: job.title, madeAt: new Date(job.madeAt) });
+  const measure = measureIn(order.han);
+  const { document, finish } = startPdf({ title: order.title, madeAt: new Date(order.madeAt) });
   const root = document.struct('Document');
   document.addStructure(root);
-  const drawing = new PageDrawing(document, root, { drawable, job, pictures });
+  const drawing = new PageDrawing(document, root, { drawable, order, pictures });
   for (let index = 0; index < pages; index += 1) {
     const page = layoutPage(composition, index, measure);
     document.addPage({ size: [page.widthMm * pointsPerMm, page.heightMm * pointsPerMm], margin: 0 });
@@ -46,7 +46,7 @@ export async function drawSheetsPdf(
 
 interface Drawn {
   readonly drawable: Drawable;
-  readonly job: SheetJob;
+  readonly order: SheetOrder;
   readonly pictures: PictureBytes;
 }
 
@@ -71,9 +71,9 @@ class PageDrawing {
   }
 
   private drawCode(code: SheetPage['codes'][number]): void {
-    const { drawable, job, pictures } = this.drawn;
+    const { drawable, order, pictures } = this.drawn;
     const drawing = drawable.drawingOf(code.item);
-    const content = job.contents[code.item];
+    const content = order.contents[code.item];
     if (!content) return;
     const box = { ...code, widthMm: code.sizeMm, heightMm: code.sizeMm };
     this.addFigure(`QR code of ${content.title}: ${content.payload}`, () =>
@@ -82,11 +82,11 @@ class PageDrawing {
   }
 
   private drawPicture(picture: SheetPage['pictures'][number]): void {
-    const { drawable, job, pictures } = this.drawn;
+    const { drawable, order, pictures } = this.drawn;
     const ofHeader = picture.which === 'header';
     const id = ofHeader
       ? drawable.composition.setup.design.header?.pictureId
-      : job.contents[picture.item]?.more?.picture?.id;
+      : order.contents[picture.item]?.more?.picture?.id;
     const bytes = pictures.get(id ?? '');
     if (!bytes) return;
     this.addFigure(ofHeader ? 'The school' : 'What opens', () =>
@@ -115,10 +115,10 @@ class PageDrawing {
   }
 
   private drawText(text: PageText): void {
-    const { drawable, job } = this.drawn;
+    const { drawable, order } = this.drawn;
     this.turned(text.turned, text, () => {
       this.document.fillColor(toneColour(text.tone, drawable.composition.setup.design.accent));
-      for (const line of placedLines(text, job.han)) this.drawRuns(line, text.sizePt);
+      for (const line of placedLines(text, order.han)) this.drawRuns(line, text.sizePt);
     });
   }
 

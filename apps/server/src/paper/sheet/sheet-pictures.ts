@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { drawingSvg, iconStrokes, type IconNode } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import sharp from 'sharp';
-import type { MoreContent, SheetContent } from './sheet-job.js';
+import type { MoreContent, SheetContent } from './sheet-order.js';
 import { AccessCheckService } from '../../opens/access-check/access-check.service.js';
 import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 

@@ -18,7 +18,7 @@ import { LookPictureService } from '../../code/look/look-picture.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { missingCharacters } from '../../code/typeface/shaped-line.js';
 import { contentOf, distanceOf, reachAtM } from './sheet-content.js';
-import { textsOf, type SheetContent, type SheetJob } from './sheet-job.js';
+import { textsOf, type SheetContent, type SheetOrder } from './sheet-order.js';
 import { SheetPictures } from './sheet-pictures.js';
 import type { PlacesToPrint, PlaceToPrint } from './sheet-places.js';
 import { titleOf } from './sheet-places.js';
@@ -28,8 +28,8 @@ import { PlacedCodeService } from '../../reads/placed-code/placed-code.service.j
 import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 
 export interface PlannedSheets {
-  readonly job: SheetJob;
-  /** Of the codes of the job, in its order. */
+  readonly order: SheetOrder;
+  /** In the order of its codes. */
   readonly codes: readonly PlacedCode[];
   /** Places for which there is no code. */
   readonly without: readonly PlaceToPrint[];
@@ -59,7 +59,7 @@ export class SheetPlanner {
         pictures.shown.get(placed.place.material.id) ?? null,
       ),
     );
-    const job: SheetJob = {
+    const order: SheetOrder = {
       setup,
       contents,
       han: choices.han,
@@ -68,7 +68,7 @@ export class SheetPlanner {
       madeAt: this.clock.now().getTime(),
     };
     return {
-      job,
+      order,
       codes,
       without: places.filter(({ place }) => !codes.some((placed) => placed.place === place)),
     };
@@ -121,21 +121,21 @@ export class SheetPlanner {
 
 /** What is not right, station by station: product rules, and what the layout found. */
 export function noticesOf(
-  { job, codes, without }: PlannedSheets,
+  { order, codes, without }: PlannedSheets,
   { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
   choices: SheetChoices,
 ): readonly SheetNotice[] {
   return [
     ...without.map(({ place }) => blank('no-code', place)),
     ...codes.flatMap((placed, index) => {
-      const content = job.contents[index] as SheetContent;
+      const content = order.contents[index] as SheetContent;
       const ofLayout = notes.filter(({ item }) => item === index);
       return [
         ...rulesOf(placed, content, choices).map((warning) => blank(warning, placed.place)),
-        ...missingOf(placed, content, job.setup),
+        ...missingOf(placed, content, order.setup),
         ...ofLayout.map((note) =>
           note.reason === 'too-small'
-            ? tooSmall(placed, { ...note, sizeMm: sizesMm[index] ?? note.sizeMm }, job.setup, choices)
+            ? tooSmall(placed, { ...note, sizeMm: sizesMm[index] ?? note.sizeMm }, order.setup, choices)
             : { ...blank(note.reason, placed.place), field: note.field },
         ),
       ];

@@ -4,7 +4,7 @@ import { outlined } from '../picture/outlined.js';
 import type { PictureBytes } from '../picture/draw-pdf.js';
 import { outlineRun } from '../../code/typeface/outline-text.js';
 import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
-import type { Drawable, SheetJob } from './sheet-job.js';
+import type { Drawable, SheetOrder } from './sheet-order.js';
 import { arrowPath, placedLines } from './sheet-pdf.js';
 
 const pointMm = 25.4 / 72;
@@ -12,7 +12,7 @@ const pointMm = 25.4 / 72;
 export function drawSheetSvg(
   page: SheetPage,
   { composition, drawingOf }: Drawable,
-  job: Pick<SheetJob, 'han' | 'contents'>,
+  order: Pick<SheetOrder, 'han' | 'contents'>,
   pictures: PictureBytes,
 ): string {
   const { accent, header } = composition.setup.design;
@@ -30,13 +30,13 @@ export function drawSheetSvg(
     ),
     ...page.pictures.map((picture) => {
       const href = address(
-        (picture.which === 'header' ? header?.pictureId : job.contents[picture.item]?.more?.picture?.id) ?? '',
+        (picture.which === 'header' ? header?.pictureId : order.contents[picture.item]?.more?.picture?.id) ?? '',
       );
       return href === null
         ? ''
         : `<image${turn(picture, picture.turned)} x="${round(picture.xMm)}" y="${round(picture.yMm)}" width="${round(picture.widthMm)}" height="${round(picture.heightMm)}" href="${href}"/>`;
     }),
-    ...page.texts.map((text) => textElement(text, accent, job)),
+    ...page.texts.map((text) => textElement(text, accent, order)),
     ...page.codes.map((code, index) => {
       const drawing = drawingOf(code.item);
       const box = { xMm: code.xMm, yMm: code.yMm, widthMm: code.sizeMm, heightMm: code.sizeMm };
@@ -48,7 +48,7 @@ export function drawSheetSvg(
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${round(page.widthMm)}mm" height="${round(page.heightMm)}mm" viewBox="0 0 ${round(page.widthMm)} ${round(page.heightMm)}"><rect width="100%" height="100%" fill="#ffffff"/>${parts.join('')}</svg>`;
 }
 
-function textElement(text: PageText, accent: string, { han }: Pick<SheetJob, 'han'>): string {
+function textElement(text: PageText, accent: string, { han }: Pick<SheetOrder, 'han'>): string {
   const size = text.sizePt * pointMm;
   const path = placedLines(text, han)
     .flatMap(({ runs, xMm, baselineMm }) => runs.map((run) => outlineRun(run, size, xMm + run.xEm * size, baselineMm)))

@@ -1,5 +1,5 @@
 import { plainChoices, plainSheetDesign } from '@hapset/core';
-import { noTexts, type SheetJob } from './sheet-job.js';
+import { noTexts, type SheetOrder } from './sheet-order.js';
 import { SheetWorkers, takeTurn } from './sheet-workers.js';
 
 describe('whose drawing is next', () => {
@@ -29,7 +29,7 @@ describe('drawings that are stopped', () => {
     address: null,
     more: { texts: noTexts, neededMm: 20, rehearsedMm: 20, picture: null },
   };
-  const job: SheetJob = {
+  const order: SheetOrder = {
     setup: {
       ...plainChoices('poster', 'A4'),
       backs: null,
@@ -49,15 +49,15 @@ describe('drawings that are stopped', () => {
     const [running, waiting] = [new AbortController(), new AbortController()];
     const first = workers.ask(
       'a',
-      { kind: 'pdf', job },
+      { kind: 'pdf', order },
       { long: true, stop: running.signal, onPage: () => running.abort() },
     );
-    const second = workers.ask('a', { kind: 'pdf', job }, { long: true, stop: waiting.signal });
+    const second = workers.ask('a', { kind: 'pdf', order }, { long: true, stop: waiting.signal });
     waiting.abort();
     await expect(second).rejects.toThrow('stopped');
     await expect(first).rejects.toThrow('stopped');
-    await expect(workers.ask('a', { kind: 'pdf', job }, { stop: waiting.signal })).rejects.toThrow('stopped');
-    expect(await workers.ask('a', { kind: 'notes', job })).toMatchObject({ pages: 30 });
+    await expect(workers.ask('a', { kind: 'pdf', order }, { stop: waiting.signal })).rejects.toThrow('stopped');
+    expect(await workers.ask('a', { kind: 'notes', order })).toMatchObject({ pages: 30 });
     await workers.beforeApplicationShutdown();
   });
 });

@@ -2,7 +2,7 @@ import type { PaperFormat, SheetKind } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn, optionalIdColumn, timeColumn } from '../../platform/database/columns.js';
 import { Print } from './print.entity.js';
-import type { SheetContent } from './sheet-job.js';
+import type { SheetContent } from './sheet-order.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
 import type { StationRecord } from '../../lessons/station/station-record.js';
 

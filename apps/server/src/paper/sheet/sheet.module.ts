@@ -9,7 +9,7 @@ import { StorageModule } from '../../platform/storage/storage.module.js';
 import { StationModule } from '../../lessons/station/station.module.js';
 import { PrintController } from './print.controller.js';
 import { Print } from './print.entity.js';
-import { PrintJobs } from './print-jobs.js';
+import { PrintOrders } from './print-orders.js';
 import { PrintDrawing } from './print-drawing.js';
 import { PrintService } from './print.service.js';
 import { SheetPictures } from './sheet-pictures.js';
@@ -49,7 +49,7 @@ import { PrintOutput } from './print-output.js';
     PrintDrawing,
     PrintRows,
     PrintOutput,
-    PrintJobs,
+    PrintOrders,
     SheetPlanner,
     SheetPlacesService,
     SheetPictures,

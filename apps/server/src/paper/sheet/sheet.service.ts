@@ -6,7 +6,7 @@ import { plainChoices, plainSheetDesign, type SheetSetup } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { notFound } from '../../platform/problem/problem.js';
 import { PrintService } from './print.service.js';
-import { noTexts, type SheetJob } from './sheet-job.js';
+import { noTexts, type SheetOrder } from './sheet-order.js';
 import { titleOf, type PlaceToPrint } from './sheet-places.js';
 import { SheetPlanner } from './sheet-planner.js';
 import { Sheet } from './sheet.entity.js';
@@ -47,12 +47,12 @@ export class SheetService {
     return {
       sheet,
       pdf: Buffer.from(
-        (await this.workers.ask(ownerId, { kind: 'pdf', job: await this.oldPoster(sheet) })) as Uint8Array,
+        (await this.workers.ask(ownerId, { kind: 'pdf', order: await this.oldPoster(sheet) })) as Uint8Array,
       ),
     };
   }
 
-  private async oldPoster({ paper, content, sizeMm, madeAt }: Sheet): Promise<SheetJob> {
+  private async oldPoster({ paper, content, sizeMm, madeAt }: Sheet): Promise<SheetOrder> {
     const setup: SheetSetup = {
       ...plainChoices('poster', paper),
       backs: null,

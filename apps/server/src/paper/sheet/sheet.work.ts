@@ -3,17 +3,17 @@ import { layoutPage, notesOf, pagesOf, type GridProblem, type SheetNote } from '
 import { iconOf } from '@hapset/core/icons';
 import sharp from 'sharp';
 import { measureIn } from '../../code/typeface/shaped-line.js';
-import { drawableOf, type Drawable, type SheetJob } from './sheet-job.js';
+import { drawableOf, type Drawable, type SheetOrder } from './sheet-order.js';
 import { drawSheetsPdf } from './sheet-pdf.js';
 import { drawSheetSvg } from './sheet-svg.js';
 
 export type SheetTask =
   /** How many pages, what is not right, and one page. */
-  | { readonly kind: 'preview'; readonly job: SheetJob; readonly page: number }
-  | { readonly kind: 'notes'; readonly job: SheetJob }
-  | { readonly kind: 'pdf'; readonly job: SheetJob }
-  | { readonly kind: 'svg'; readonly job: SheetJob; readonly page: number }
-  | { readonly kind: 'png'; readonly job: SheetJob; readonly page: number; readonly dpi: number };
+  | { readonly kind: 'preview'; readonly order: SheetOrder; readonly page: number }
+  | { readonly kind: 'notes'; readonly order: SheetOrder }
+  | { readonly kind: 'pdf'; readonly order: SheetOrder }
+  | { readonly kind: 'svg'; readonly order: SheetOrder; readonly page: number }
+  | { readonly kind: 'png'; readonly order: SheetOrder; readonly page: number; readonly dpi: number };
 
 export interface SheetNotes {
   readonly pages: number;
@@ -48,11 +48,11 @@ type LaidOut = ReturnType<typeof drawableOf>;
 /** Pages of one print are asked for one after the other. */
 let last: { readonly key: string; readonly laidOut: LaidOut } | null = null;
 
-/** The layout of a job; the same one again for the same key. */
-export function layOut(job: SheetJob): LaidOut {
-  if (job.key !== undefined && last?.key === job.key) return last.laidOut;
-  const laidOut = drawableOf(job, { iconOf, measure: measureIn(job.han) });
-  if (job.key !== undefined) last = { key: job.key, laidOut };
+/** The layout of an order; the same one again for the same key. */
+export function layOut(order: SheetOrder): LaidOut {
+  if (order.key !== undefined && last?.key === order.key) return last.laidOut;
+  const laidOut = drawableOf(order, { iconOf, measure: measureIn(order.han) });
+  if (order.key !== undefined) last = { key: order.key, laidOut };
   return laidOut;
 }
 
@@ -60,15 +60,15 @@ export async function answerTask(
   task: SheetTask,
   onPage: (drawn: number) => Promise<void> | void = () => undefined,
 ): Promise<SheetAnswer> {
-  const { job } = task;
-  const measure = measureIn(job.han);
-  const drawable = layOut(job);
+  const { order } = task;
+  const measure = measureIn(order.han);
+  const drawable = layOut(order);
   if (!drawable.ok) return { ...noPages, problem: drawable.problem.reason };
   const { composition } = drawable.value;
   const pages = pagesOf(composition);
-  const pictures = new Map(Object.entries(job.pictures).map(([id, bytes]) => [id, Buffer.from(bytes)]));
+  const pictures = new Map(Object.entries(order.pictures).map(([id, bytes]) => [id, Buffer.from(bytes)]));
   const svgOf = (index: number): string =>
-    drawSheetSvg(layoutPage(composition, index, measure), drawable.value, job, pictures);
+    drawSheetSvg(layoutPage(composition, index, measure), drawable.value, order, pictures);
   switch (task.kind) {
     case 'notes':
       return { pages, problem: null, ...notesOf(composition, measure) };
@@ -87,7 +87,7 @@ export async function answerTask(
       };
     }
     case 'pdf':
-      return drawSheetsPdf(drawable.value, job, pictures, onPage);
+      return drawSheetsPdf(drawable.value, order, pictures, onPage);
     case 'svg':
       return svgOf(task.page);
     case 'png':

@@ -37,8 +37,8 @@ export function fairTurns(
     else queues.set(one.ownerId, [one]);
   }
   const begun: string[] = [];
-  let room = atOnce - running.reduce((sum, { count }) => sum + count, 0);
-  while (room > 0) {
+  let left = atOnce - running.reduce((sum, { count }) => sum + count, 0);
+  while (left > 0) {
     const next = [...queues]
       .flatMap(([ownerId, queue]) => {
         const first = queue.find(({ lane }) => (inLane.get(lane) ?? 0) < atOneLane);
@@ -54,7 +54,7 @@ export function fairTurns(
     inLane.set(lane, (inLane.get(lane) ?? 0) + 1);
     ofOwner.set(ownerId, next.has + 1);
     begun.push(id);
-    room -= 1;
+    left -= 1;
   }
   return begun;
 }

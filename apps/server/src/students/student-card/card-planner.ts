@@ -19,7 +19,7 @@ import { mapInSlices } from '../../platform/clock/in-slices.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { DeviceService } from '../../school/device/device.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
-import { noTexts, type SheetContent, type SheetJob } from '../../paper/sheet/sheet-job.js';
+import { noTexts, type SheetContent, type SheetOrder } from '../../paper/sheet/sheet-order.js';
 import { symbolPicture, symbolPictures } from '../../paper/sheet/sheet-pictures.js';
 import { SheetPlanner } from '../../paper/sheet/sheet-planner.js';
 import type { SheetNotes } from '../../paper/sheet/sheet.work.js';
@@ -35,7 +35,7 @@ const fieldOf: Readonly<Record<CardsRequest['fields'][number], FaceField>> = {
 };
 
 export interface PlannedCards {
-  readonly job: SheetJob;
+  readonly order: SheetOrder;
   /** Of the cards of the job, in its order. */
   readonly students: readonly StudentOnCard[];
   /** Who can't have one, since there is no id that it could say. */
@@ -88,7 +88,7 @@ export class CardPlanner {
       ...(await symbolPictures(symbol === null ? [] : [symbol.id])),
     };
     return {
-      job: {
+      order: {
         setup,
         contents,
         han: 'sc',
@@ -160,7 +160,7 @@ function contentOf(
 
 /** Names that can't be written or have no room, and codes that are too small for a desk. */
 export async function cardNotices(
-  { job, students }: PlannedCards,
+  { order, students }: PlannedCards,
   { notes, sizesMm }: Pick<SheetNotes, 'notes' | 'sizesMm'>,
 ): Promise<readonly SheetNotice[]> {
   const about = (item: number): Omit<SheetNotice, 'warning'> => ({
@@ -183,7 +183,7 @@ export async function cardNotices(
   });
   const laid = notes.map((note): SheetNotice => {
     if (note.reason !== 'too-small') return { ...about(note.item), warning: note.reason, field: note.field };
-    const [sizeMm, neededMm] = [sizesMm[note.item] ?? 0, job.contents[note.item]?.more?.neededMm ?? 1];
+    const [sizeMm, neededMm] = [sizesMm[note.item] ?? 0, order.contents[note.item]?.more?.neededMm ?? 1];
     return {
       ...about(note.item),
       warning: 'too-small',

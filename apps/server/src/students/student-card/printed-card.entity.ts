@@ -1,6 +1,6 @@
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, optionalTimeColumn } from '../../platform/database/columns.js';
-import type { SheetContent } from '../../paper/sheet/sheet-job.js';
+import type { SheetContent } from '../../paper/sheet/sheet-order.js';
 import type { PrintRecord } from '../../paper/sheet/sheet-record.js';
 import type { StudentRecord } from '../student/student-record.js';
 

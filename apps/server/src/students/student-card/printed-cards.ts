@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { IsNull, Repository, type EntityManager } from 'typeorm';
-import type { SheetContent } from '../../paper/sheet/sheet-job.js';
+import type { SheetContent } from '../../paper/sheet/sheet-order.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { PrintedCard } from './printed-card.entity.js';

@@ -11,7 +11,7 @@ import { CardTokens } from './card-tokens.js';
 import type { PrintRecord } from '../../paper/sheet/sheet-record.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 import { PrintedCards } from './printed-cards.js';
-import type { SheetContent } from '../../paper/sheet/sheet-job.js';
+import type { SheetContent } from '../../paper/sheet/sheet-order.js';
 
 @Injectable()
 export class StudentCardService {
@@ -37,8 +37,8 @@ export class StudentCardService {
 
   private async drawPreview(request: CardsRequest, page: number, who: SignedIn): Promise<CardsPreview> {
     const planned = await this.planner.plan(request, await this.chosen(request, who), new Map());
-    const { shown, notes } = await this.prints.previewJob(planned.job, page, who.id);
-    const [first] = planned.job.contents;
+    const { shown, notes } = await this.prints.previewOrder(planned.order, page, who.id);
+    const [first] = planned.order.contents;
     return {
       ...shown,
       notices: await cardNotices(planned, notes),
@@ -52,20 +52,20 @@ export class StudentCardService {
     const chosen = await this.chosen(request, who);
     const tokens =
       request.code === 'token' ? await this.tokens.load(chosen.map(({ id }) => id)) : new Map<string, string>();
-    const { job, students } = await this.planner.plan(request, chosen, tokens);
+    const { order, students } = await this.planner.plan(request, chosen, tokens);
     if (students.length === 0)
       throw new ProblemError('invalid', 'There is nobody to make a card for.', {
         fields: [{ field: 'request', message: 'chooses no students' }],
       });
     return this.prints.begin(
       { name: nameOf(request, students), position: null, many: students.length > 1 },
-      { job, pages: (await this.prints.layOut(job, who.id)).pages },
+      { order, pages: (await this.prints.layOut(order, who.id)).pages },
       who.id,
       async (manager, { id: printId }) => {
         await this.printed.remember(
           manager,
           printId,
-          students.map(({ id }, index) => ({ studentId: id, content: job.contents[index] as SheetContent })),
+          students.map(({ id }, index) => ({ studentId: id, content: order.contents[index] as SheetContent })),
         );
       },
     );

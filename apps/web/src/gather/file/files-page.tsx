@@ -30,7 +30,7 @@ export function FilesPage(): ReactElement {
           </Link>
         }
       />
-      {first && <Room page={first} />}
+      {first && <UsedStorage page={first} />}
       {files.isPending && <Loading label="Your files are loading" />}
       {files.isError && <Failed words={wordsFor(files.error)} onRetry={() => void files.refetch()} />}
       {files.isSuccess && rows.length === 0 && (
@@ -55,7 +55,11 @@ export function FilesPage(): ReactElement {
   );
 }
 
-function Room({ page: { usedBytes, teacherLimitBytes, fileLimitBytes } }: { readonly page: FilesView }): ReactElement {
+function UsedStorage({
+  page: { usedBytes, teacherLimitBytes, fileLimitBytes },
+}: {
+  readonly page: FilesView;
+}): ReactElement {
   const part = Math.min(1, usedBytes / teacherLimitBytes);
   return (
     <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-row">

@@ -80,21 +80,21 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
 function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }): ReactElement {
   const [pxPerMm, setPxPerMm] = useState(() => readPxPerMm(localStorage));
   const [calibrating, setCalibrating] = useState(false);
-  const room = useRef<HTMLDivElement>(null);
-  const [roomPx, setRoomPx] = useState(400);
+  const frame = useRef<HTMLDivElement>(null);
+  const [framePx, setFramePx] = useState(400);
   useLayoutEffect(() => {
-    const measure = (): void => setRoomPx(Math.min(room.current?.clientWidth ?? 400, window.innerHeight - 220));
+    const measure = (): void => setFramePx(Math.min(frame.current?.clientWidth ?? 400, window.innerHeight - 220));
     measure();
     window.addEventListener('resize', measure);
     return () => window.removeEventListener('resize', measure);
   }, []);
   if (!code) return <></>;
   const scale = pxPerMm ?? nominalPxPerMm;
-  const { sizeMm, nearer } = shownSize(rehearsal.sizeMm, code.modules, Math.max(160, roomPx), scale);
+  const { sizeMm, nearer } = shownSize(rehearsal.sizeMm, code.modules, Math.max(160, framePx), scale);
   const sidePx = sizeMm * (1 + 8 / code.modules) * scale;
   return (
     <section className="min-w-0 rounded-sheet border border-line bg-print p-4">
-      <div ref={room} className="flex min-w-0 justify-center overflow-hidden">
+      <div ref={frame} className="flex min-w-0 justify-center overflow-hidden">
         <div className="text-print-ink" style={{ width: sidePx }}>
           <CodePicture drawing={code.drawing} label="The code to be tried" className="block w-full" />
         </div>

@@ -78,13 +78,13 @@ describe('a text in a width', () => {
         fc.integer({ min: 60, max: 200 }),
         (all, maxLines, widthMm) => {
           const text = all.join(' ');
-          const room = options({ maxLines, widthMm });
-          const { lines, sizePt, cut } = fitText(text, room, measure);
+          const left = options({ maxLines, widthMm });
+          const { lines, sizePt, cut } = fitText(text, left, measure);
           expect(lines.length).toBeLessThanOrEqual(maxLines);
           for (const line of lines) expect(measure(line, 'text', sizePt)).toBeLessThanOrEqual(widthMm);
           if (!cut) expect(lines.join('').replaceAll(' ', '')).toBe(all.join(''));
-          expect(fitText(text, { ...room, maxLines: maxLines + 1 }, measure).sizePt).toBeGreaterThanOrEqual(sizePt);
-          expect(fitText(text, { ...room, widthMm: widthMm + 10 }, measure).sizePt).toBeGreaterThanOrEqual(sizePt);
+          expect(fitText(text, { ...left, maxLines: maxLines + 1 }, measure).sizePt).toBeGreaterThanOrEqual(sizePt);
+          expect(fitText(text, { ...left, widthMm: widthMm + 10 }, measure).sizePt).toBeGreaterThanOrEqual(sizePt);
         },
       ),
     );

@@ -51,7 +51,7 @@ function frontPage(composition: Composition, front: number, measure: MeasureText
       const layout = layoutFront(composition, item, lower, measure);
       put(page, layout, item);
       put(page, layout, item, { from: lower, to: upper });
-    } else put(page, layoutFront(composition, item, faceRoom(setup, box), measure), item);
+    } else put(page, layoutFront(composition, item, faceSpace(setup, box), measure), item);
   }
   page.lines.push(...linesOf(composition, front));
   page.texts.push(...furniture(composition, front, measure));
@@ -63,7 +63,7 @@ function backPage(composition: Composition, front: number, measure: MeasureText)
   const page = emptyPage(grid.page, 'back');
   const { edge, adjustment } = setup.backs ?? { edge: 'long' as const, adjustment: { rightMm: 0, downMm: 0 } };
   for (const { item, box } of cellsOn(composition, front)) {
-    const { box: behind, onItsHead } = backOf(grid.page, backRoom(setup, box), edge, adjustment);
+    const { box: behind, onItsHead } = backOf(grid.page, backSpace(setup, box), edge, adjustment);
     const layout = layoutBack(composition, item, behind, measure);
     if (onItsHead) put(page, layout, item, { from: behind, to: behind });
     else put(page, layout, item);
@@ -71,27 +71,27 @@ function backPage(composition: Composition, front: number, measure: MeasureText)
   return page;
 }
 
-/** Where everything on a front lies, mm. @param index of the item, from 0 @param room of its cell, mm */
+/** Where everything on a front lies, mm. @param index of the item, from 0 @param space of its cell, mm */
 export function layoutFront(
   { setup, items }: Composition,
   index: number,
-  room: MmBox,
+  space: MmBox,
   measure: MeasureText,
 ): FaceLayout {
-  return layoutFace(setup.design.front, room, frontContent(setup, items[index] as SheetItem), measure);
+  return layoutFace(setup.design.front, space, frontContent(setup, items[index] as SheetItem), measure);
 }
 
-/** Where everything on a back lies, mm. @param index of the item, from 0 @param room of its cell, mm */
+/** Where everything on a back lies, mm. @param index of the item, from 0 @param space of its cell, mm */
 export function layoutBack(
   { setup, items }: Composition,
   index: number,
-  room: MmBox,
+  space: MmBox,
   measure: MeasureText,
 ): FaceLayout {
   const { texts } = items[index] as SheetItem;
   return layoutFace(
     setup.design.back,
-    room,
+    space,
     { texts: pick(texts, backFields), code: null, neededMm: 0, pictures: {} },
     measure,
   );
@@ -125,12 +125,12 @@ export function panelsOf({ xMm, yMm, widthMm, heightMm }: MmBox): readonly [uppe
 }
 
 /** What a cell leaves for the front; a handout keeps a little from its rules. Millimetres. */
-export function faceRoom({ kind }: SheetSetup, box: MmBox): MmBox {
+export function faceSpace({ kind }: SheetSetup, box: MmBox): MmBox {
   return kind === 'handout' ? { ...box, yMm: box.yMm + rulePadMm, heightMm: box.heightMm - 2 * rulePadMm } : box;
 }
 
 /** A poster's back is a label in its corner; a tent's lies inside its lower panel. */
-export function backRoom({ kind, printerMarginMm }: SheetSetup, box: MmBox): MmBox {
+export function backSpace({ kind, printerMarginMm }: SheetSetup, box: MmBox): MmBox {
   if (kind === 'table-card') return panelsOf(box)[1];
   if (kind !== 'poster') return box;
   const [widthMm, heightMm] = [

@@ -14,7 +14,7 @@ export interface Block {
 /** What is to be laid out, and where. */
 export interface Problem {
   readonly design: FaceDesign;
-  readonly room: MmBox;
+  readonly space: MmBox;
   readonly content: FaceContent;
   readonly parts: readonly FacePart[];
   readonly measure: MeasureText;

@@ -4,10 +4,10 @@ import { measure, bare } from '../../test/sample-sheets.js';
 
 describe('a face', () => {
   it('writes where lines may break in scripts without blanks, and never inside a character', () => {
-    const room = { xMm: 0, yMm: 0, widthMm: 66, heightMm: 36 };
+    const space = { xMm: 0, yMm: 0, widthMm: 66, heightMm: 36 };
     const layout = layoutFace(
       plainSheetDesign('small-card').front,
-      room,
+      space,
       {
         texts: { title: '潮の満ち引き。砂浜と岩場の生き物' },
         code: { modules: 33, surround: bare },
@@ -24,7 +24,7 @@ describe('a face', () => {
     const families =
       layoutFace(
         plainSheetDesign('label').front,
-        { ...room, widthMm: 30 },
+        { ...space, widthMm: 30 },
         { texts: { title: family.repeat(30) }, code: null, neededMm: 0, pictures: {} },
         measure,
       ).texts[0]?.lines ?? [];

@@ -41,11 +41,11 @@ const firstToGo: readonly TextField[] = [
   'what',
 ];
 
-/** Lays out `content` in `room`. */
-export function layoutFace(design: FaceDesign, room: MmBox, content: FaceContent, measure: MeasureText): FaceLayout {
+/** Lays out `content` in `space`. */
+export function layoutFace(design: FaceDesign, space: MmBox, content: FaceContent, measure: MeasureText): FaceLayout {
   const beside =
     content.code !== null &&
-    (design.way === 'beside' || (design.way === 'fitting' && room.widthMm > room.heightMm * wideAspect));
+    (design.way === 'beside' || (design.way === 'fitting' && space.widthMm > space.heightMm * wideAspect));
   const present = design.parts.filter((part) => isPresent(part, content));
   const solve = beside ? solveBeside : solveOver;
   // First with what is shown where there is room, then without it, then without one text after the other.
@@ -57,7 +57,7 @@ export function layoutFace(design: FaceDesign, room: MmBox, content: FaceContent
     ...withoutOneMore(needed.filter((part) => part.kind === 'text')),
   ];
   for (const parts of attempts) {
-    const found = solve({ design, room, content, parts, measure, last: parts.length === 0 });
+    const found = solve({ design, space, content, parts, measure, last: parts.length === 0 });
     if (found)
       return {
         ...found,
@@ -111,7 +111,7 @@ function solveOver(problem: Problem): Solution | null {
 
 function solveWithoutCode(problem: Problem): Solution | null {
   for (const share of shares) {
-    const { blocks, freeMm } = roomOver(problem, share);
+    const { blocks, freeMm } = spaceOver(problem, share);
     if (freeMm >= 0) return placeOver(problem, blocks, 0);
   }
   return problem.last ? placeOver(problem, [], 0) : null;
@@ -122,13 +122,13 @@ function largestCode(
   problem: Problem,
   shape: ReturnType<typeof around>,
 ): { readonly blocks: readonly Block[]; readonly sizeMm: number } | null {
-  const { design, room, content } = problem;
+  const { design, space, content } = problem;
   let best: { readonly blocks: readonly Block[]; readonly sizeMm: number } | null = null;
   for (const share of shares) {
-    const { blocks, freeMm } = roomOver(problem, share);
+    const { blocks, freeMm } = spaceOver(problem, share);
     if (freeMm < 0) continue;
     const sizeMm = Math.min(
-      (room.widthMm - 2 * design.codePadMm) / shape.across,
+      (space.widthMm - 2 * design.codePadMm) / shape.across,
       (freeMm + edgeMm(design, blocks, 'above') + edgeMm(design, blocks, 'foot')) / shape.down,
     );
     if (sizeMm > (best?.sizeMm ?? 0)) best = { blocks, sizeMm };
@@ -138,14 +138,14 @@ function largestCode(
 }
 
 /** The texts in that share of their size, and the height that they leave; below 0 where they don't fit. */
-function roomOver(problem: Problem, share: number): { readonly blocks: readonly Block[]; readonly freeMm: number } {
-  const { design, room } = problem;
-  const blocks = blocksOf(problem, Math.max(0, room.widthMm - 2 * design.padMm), share);
+function spaceOver(problem: Problem, share: number): { readonly blocks: readonly Block[]; readonly freeMm: number } {
+  const { design, space } = problem;
+  const blocks = blocksOf(problem, Math.max(0, space.widthMm - 2 * design.padMm), share);
   const textsMm =
     stackMm(at(blocks, 'above'), 'without-gap') +
     stackMm(at(blocks, 'below'), 'with-gap') +
     stackMm(at(blocks, 'foot'), 'with-gap');
-  return { blocks, freeMm: room.heightMm - 2 * design.padMm - textsMm };
+  return { blocks, freeMm: space.heightMm - 2 * design.padMm - textsMm };
 }
 
 /** Without texts at an edge, the code may go as near to it as it may at the sides. */
@@ -156,10 +156,11 @@ function edgeMm({ padMm, codePadMm }: FaceDesign, blocks: readonly Block[], plac
 
 /** Worth it: what may be left out goes before the code gets smaller than it must be. */
 function isLargeEnough(problem: Problem, sizeMm: number, shape: ReturnType<typeof around>): boolean {
-  const { design, room, content } = problem;
+  const { design, space, content } = problem;
   const leastMm = Math.min(
     content.neededMm,
-    (keptForCode * (Math.min(room.widthMm, room.heightMm) - 2 * design.codePadMm)) / Math.max(shape.across, shape.down),
+    (keptForCode * (Math.min(space.widthMm, space.heightMm) - 2 * design.codePadMm)) /
+      Math.max(shape.across, shape.down),
   );
   return sizeMm >= leastMm - 1e-9 && !(hasOptional(problem) && sizeMm < content.neededMm);
 }
@@ -173,15 +174,15 @@ function takenMm({ fills }: FaceDesign, { neededMm }: FaceContent, largestMm: nu
   return fills ? Math.floor(largestMm * 10) / 10 : Math.min(neededMm, largestMm);
 }
 
-function placeOver({ design, room, content }: Problem, blocks: readonly Block[], sizeMm: number): Solution {
+function placeOver({ design, space, content }: Problem, blocks: readonly Block[], sizeMm: number): Solution {
   const placed: PlacedBlock[] = [];
   const [above, below, foot] = [at(blocks, 'above'), at(blocks, 'below'), at(blocks, 'foot')];
-  const box = { xMm: room.xMm + design.padMm, widthMm: room.widthMm - 2 * design.padMm };
+  const box = { xMm: space.xMm + design.padMm, widthMm: space.widthMm - 2 * design.padMm };
   const shape = content.code && around(content.code);
-  let yMm = room.yMm + (above.length > 0 || !shape ? design.padMm : design.codePadMm);
+  let yMm = space.yMm + (above.length > 0 || !shape ? design.padMm : design.codePadMm);
   yMm = stack(above, { ...box, topMm: yMm }, 'without-gap', placed);
   const footMm =
-    room.yMm + room.heightMm - (foot.length > 0 || below.length > 0 || !shape ? design.padMm : design.codePadMm);
+    space.yMm + space.heightMm - (foot.length > 0 || below.length > 0 || !shape ? design.padMm : design.codePadMm);
   const footTopMm = footMm - stackMm(foot, 'without-gap');
   stack(foot, { ...box, topMm: footTopMm }, 'without-gap', placed);
   if (!shape) return toSolution(placed, null, 'middle', 'up', content);
@@ -190,7 +191,7 @@ function placeOver({ design, room, content }: Problem, blocks: readonly Block[],
   // Code and what to do are one, in the middle of what is left.
   const spareMm = Math.max(0, untilMm - yMm - codeMm - stackMm(below, 'with-gap'));
   const code: CodeBox = {
-    xMm: room.xMm + (room.widthMm - shape.across * sizeMm) / 2 + shape.left * sizeMm,
+    xMm: space.xMm + (space.widthMm - shape.across * sizeMm) / 2 + shape.left * sizeMm,
     yMm: yMm + spareMm / 2 + shape.top * sizeMm,
     sizeMm,
   };
@@ -199,33 +200,33 @@ function placeOver({ design, room, content }: Problem, blocks: readonly Block[],
 }
 
 function solveBeside(problem: Problem): Solution | null {
-  const { design, room, content, parts } = problem;
+  const { design, space, content, parts } = problem;
   const shape = around(content.code ?? { modules: 1, surround: plainSurround });
-  const highMm = (room.heightMm - 2 * design.codePadMm) / shape.down;
+  const highMm = (space.heightMm - 2 * design.codePadMm) / shape.down;
   const alone = parts.length === 0;
   const largestMm = Math.min(
     highMm,
     alone
-      ? (room.widthMm - 2 * design.codePadMm) / shape.across
-      : (room.widthMm * (design.mostBeside ?? usualMostBeside) - design.codePadMm) / shape.across,
+      ? (space.widthMm - 2 * design.codePadMm) / shape.across
+      : (space.widthMm * (design.mostBeside ?? usualMostBeside) - design.codePadMm) / shape.across,
   );
   const sizeMm = takenMm(design, content, largestMm);
   const codeWidthMm = shape.across * sizeMm;
   const gapMm = Math.min(design.padMm, design.codePadMm + 1);
-  const columnMm = room.widthMm - design.codePadMm - codeWidthMm - gapMm - design.padMm;
+  const columnMm = space.widthMm - design.codePadMm - codeWidthMm - gapMm - design.padMm;
   const code: CodeBox = alone
     ? {
-        xMm: room.xMm + (room.widthMm - codeWidthMm) / 2 + shape.left * sizeMm,
-        yMm: room.yMm + (room.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
+        xMm: space.xMm + (space.widthMm - codeWidthMm) / 2 + shape.left * sizeMm,
+        yMm: space.yMm + (space.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
         sizeMm,
       }
     : {
-        xMm: room.xMm + design.codePadMm + shape.left * sizeMm,
-        yMm: room.yMm + (room.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
+        xMm: space.xMm + design.codePadMm + shape.left * sizeMm,
+        yMm: space.yMm + (space.heightMm - shape.down * sizeMm) / 2 + shape.top * sizeMm,
         sizeMm,
       };
   if (alone) return toSolution([], code, 'start', 'left', content);
-  const heightMm = room.heightMm - 2 * design.padMm;
+  const heightMm = space.heightMm - 2 * design.padMm;
   const fitting = shares
     .map((share) => blocksOf(problem, columnMm, share))
     .filter((blocks) => stackMm(blocks, 'without-gap') <= heightMm && narrowest(blocks, columnMm, problem.measure));
@@ -233,9 +234,9 @@ function solveBeside(problem: Problem): Solution | null {
   if (!blocks) return null;
   const placed: PlacedBlock[] = [];
   const column: Column = {
-    xMm: room.xMm + room.widthMm - design.padMm - columnMm,
+    xMm: space.xMm + space.widthMm - design.padMm - columnMm,
     widthMm: columnMm,
-    topMm: room.yMm + (room.heightMm - stackMm(blocks, 'without-gap')) / 2,
+    topMm: space.yMm + (space.heightMm - stackMm(blocks, 'without-gap')) / 2,
   };
   stack(blocks, column, 'without-gap', placed);
   return toSolution(placed, code, 'start', 'left', content);

@@ -1,6 +1,6 @@
 /** What is not right with sheets before they are printed: texts that end early, codes that are too small, and what would help. */
 import { plainSheetDesign, type SheetKind, type TextField } from './design.js';
-import { backRoom, compose, faceRoom, layoutBack, layoutFront, panelsOf } from './compose.js';
+import { backSpace, compose, faceSpace, layoutBack, layoutFront, panelsOf } from './compose.js';
 import { type Composition, type SheetItem, type SheetSetup } from './sheet-page.js';
 import { cellBox } from './grid.js';
 import { perPageChoices } from './kinds.js';
@@ -19,12 +19,12 @@ export function notesOf(
 ): { readonly sizesMm: readonly number[]; readonly notes: readonly SheetNote[] } {
   const { setup, grid, items } = composition;
   const first = cellBox(grid, 0);
-  const room = setup.kind === 'table-card' ? panelsOf(first)[1] : faceRoom(setup, first);
+  const space = setup.kind === 'table-card' ? panelsOf(first)[1] : faceSpace(setup, first);
   const notes: SheetNote[] = [];
   const sizesMm = items.map(({ neededMm }, item) => {
     const faces = [
-      layoutFront(composition, item, room, measure),
-      ...(setup.backs === null ? [] : [layoutBack(composition, item, backRoom(setup, first), measure)]),
+      layoutFront(composition, item, space, measure),
+      ...(setup.backs === null ? [] : [layoutBack(composition, item, backSpace(setup, first), measure)]),
     ];
     for (const { cut, leftOut } of faces) {
       notes.push(

@@ -48,8 +48,8 @@ export interface MoreContent {
   readonly picture: { readonly id: string; readonly aspect: number } | null;
 }
 
-export interface SheetJob {
-  /** Of a print that was made, with what is on it: jobs of the same key are laid out alike, so a worker does it once. */
+export interface SheetOrder {
+  /** Of a print that was made, with what is on it: orders of the same key are laid out alike, so a worker does it once. */
   readonly key?: string;
   readonly setup: SheetSetup;
   readonly contents: readonly SheetContent[];
@@ -63,7 +63,7 @@ export interface SheetJob {
 
 export interface Drawable {
   readonly composition: Composition;
-  /** By the code's place in the job. */
+  /** By the code's place in the order. */
   readonly drawingOf: (index: number) => CodeDrawing;
 }
 
@@ -84,10 +84,10 @@ export function textsOf({ title, instruction, tap = '', address, foot = '', more
 
 /**
  * Codes are drawn when a page asks for them: a page of seven thousand cards needs ten.
- * @throws RangeError for a payload that no code holds: such a place is never put into a job
+ * @throws RangeError for a payload that no code holds: such a place is never put into an order
  */
 export function drawableOf(
-  { setup, contents }: Pick<SheetJob, 'setup' | 'contents'>,
+  { setup, contents }: Pick<SheetOrder, 'setup' | 'contents'>,
   { iconOf, measure }: Pick<DrawingOptions, 'iconOf' | 'measure'>,
 ): Result<Drawable, GridProblem> {
   const drawn = new Map<number, CodeDrawing>();

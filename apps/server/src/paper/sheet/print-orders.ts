@@ -4,7 +4,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
 import type { Print } from './print.entity.js';
 import type { SheetKind } from '@hapset/core';
-import type { SheetContent, SheetJob } from './sheet-job.js';
+import type { SheetContent, SheetOrder } from './sheet-order.js';
 import { SheetPictures } from './sheet-pictures.js';
 import { SheetPlanner } from './sheet-planner.js';
 import { Sheet } from './sheet.entity.js';
@@ -18,7 +18,7 @@ export interface ContentSource {
 }
 
 @Injectable()
-export class PrintJobs {
+export class PrintOrders {
   private readonly sources = new Map<SheetKind, ContentSource>();
 
   constructor(
@@ -35,7 +35,7 @@ export class PrintJobs {
     await this.sourceOf(kind).forget(id);
   }
 
-  async load({ id, revision, kind, setup, han, name, madeAt }: Print): Promise<SheetJob> {
+  async load({ id, revision, kind, setup, han, name, madeAt }: Print): Promise<SheetOrder> {
     const contents = await this.sourceOf(kind).load(id);
     const pictures = { ...(await this.pictures.again(contents)), ...(await this.planner.picturesOf(contents, setup)) };
     return { key: `${id} ${revision}`, setup, contents, han, pictures, title: name, madeAt: madeAt.getTime() };

@@ -3,7 +3,7 @@ import { iconOf } from '@hapset/core/icons';
 import * as core from '@hapset/core';
 import { measureIn } from '../../code/typeface/shaped-line.js';
 import { layOut } from './sheet.work.js';
-import { drawableOf, noTexts, type SheetContent } from './sheet-job.js';
+import { drawableOf, noTexts, type SheetContent } from './sheet-order.js';
 
 const content = (payload: string, more: Partial<SheetContent> = {}): SheetContent => ({
   payload,
@@ -54,7 +54,7 @@ describe('what is drawn of a print', () => {
   });
 
   it('is laid out once for all pages of a print, and again when it became another one', () => {
-    const job = (key?: string) => ({
+    const order = (key?: string) => ({
       ...(key !== undefined && { key }),
       setup,
       contents: [content('a')],
@@ -63,10 +63,10 @@ describe('what is drawn of a print', () => {
       title: '',
       madeAt: 0,
     });
-    const first = layOut(job('print 1'));
-    expect(layOut(job('print 1'))).toBe(first);
-    expect(layOut(job('print 2'))).not.toBe(first);
-    expect(layOut(job())).not.toBe(layOut(job()));
+    const first = layOut(order('print 1'));
+    expect(layOut(order('print 1'))).toBe(first);
+    expect(layOut(order('print 2'))).not.toBe(first);
+    expect(layOut(order())).not.toBe(layOut(order()));
   });
 
   it('refuses what no code holds', () => {
