@@ -185,7 +185,9 @@ for (const { name, file, code } of plantedCode) {
 }
 for (const planting of plantedTypes) answers[planting.name] = await lintTyped(planting.code);
 for (const planting of plantedImports) answers[planting.name] = cruise(planting);
-const [fine] = await eslint.lintText('/** A number. */\nexport const fine = 1;\n', { filePath: join(projectFolder, core) });
+const [fine] = await eslint.lintText('/** A number. */\nexport const fine = 1;\n', {
+  filePath: join(projectFolder, core),
+});
 answers['nothing wrong'] = fine.messages.map(({ message }) => message).join('\n');
 // A copy of a row, and one field of it.
 answers['nothing wrong'] += await lintTyped(
