@@ -155,6 +155,8 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   }
 
   private async fail({ job, kind }: Running, failure: string): Promise<void> {
+    // Whoever has it now says how it ends.
+    if ((await this.rows.listLost([job])).length > 0) return;
     await kind.failed?.(job.subject);
     await this.rows.finish(job, 'failed', failure);
   }

@@ -190,4 +190,36 @@ describe('long work', () => {
     await allIn('restarted', 'done');
     expect(seen).toEqual(['second']);
   });
+
+  it('is no failure of whoever has lost it', async () => {
+    const givenUp: string[] = [];
+    const begun = signal();
+    const mayFail = signal();
+    let attempt = 0;
+    jobsOf(scene.server).handle({
+      name: 'lost',
+      pool: 'cores',
+      work: async () => {
+        attempt += 1;
+        if (attempt > 1) return;
+        begun.happens();
+        await mayFail.happened;
+        throw new Error('of the one that was lost');
+      },
+      failed: (subject) => Promise.resolve(void givenUp.push(subject)),
+    });
+    // Its last attempt.
+    await jobsOf(scene.server).enqueue({ kind: 'lost', subject: 'x', afterS: 3600 });
+    await scene.server.dataSource.query("UPDATE jobs SET attempts = 2 WHERE kind = 'lost'");
+    await scene.server.waitingJobsAreDue();
+    await begun.happened;
+    // Another server has just put it back; this one does not know yet.
+    await scene.server.dataSource.query(
+      "UPDATE jobs SET state = 'waiting', claim = NULL, attempts = 0, run_at = NOW(3) + INTERVAL 1 HOUR WHERE kind = 'lost'",
+    );
+    mayFail.happens();
+    await scene.server.waitingJobsAreDue();
+    await allIn('lost', 'done');
+    expect([attempt, givenUp]).toEqual([2, []]);
+  });
 });
