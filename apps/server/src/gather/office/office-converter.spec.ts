@@ -13,7 +13,7 @@ import { TestServer } from '../../test/test-server.js';
 import { uploaded } from '../../test/upload.js';
 
 describe('office files', () => {
-  /** Something that stands in for the program: a script with its command line. */
+  /** A small script used instead of LibreOffice. It takes the same command line. */
   const program = (script: string): string => {
     const file = join(mkdtempSync(join(tmpdir(), 'office-')), 'soffice');
     writeFileSync(file, `#!/bin/bash\n${script}\n`);

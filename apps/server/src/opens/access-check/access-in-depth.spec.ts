@@ -209,14 +209,14 @@ describe('an access check in depth', () => {
     const lessonId = await busy.lesson('Tobiah');
     await busy.stations(
       lessonId,
-      [link(`http://${other}/held?tobiah-elsewhere`), link(`http://${crowd}/held?tobiah-there`)],
+      [link(`http://${other}/held?tobiah-other-host`), link(`http://${crowd}/held?tobiah-same-host`)],
       'Tobiah',
     );
     const seen = (words: string) => (): boolean => held.some(({ path }) => path.includes(words));
-    await happens(seen('tobiah-elsewhere'));
-    expect(held.some(({ path }) => path.includes('tobiah-there'))).toBe(false);
+    await happens(seen('tobiah-other-host'));
+    expect(held.some(({ path }) => path.includes('tobiah-same-host'))).toBe(false);
     held.shift()?.answer();
-    await happens(seen('tobiah-there'));
+    await happens(seen('tobiah-same-host'));
     expect(held.filter(({ path }) => path.includes('maren'))).toHaveLength(pools.network.atOneLane - 1);
     for (const { answer } of held) answer();
     await busy.stop();

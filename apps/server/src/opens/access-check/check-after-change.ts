@@ -1,4 +1,4 @@
-/** Materials are opened as a student would when they are new or lead elsewhere; what is removed is not opened any more. */
+/** Materials are opened as a student would when they are new or lead withNewAddress; what is removed is not opened any more. */
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { MaterialEvents, type MaterialChange, type MaterialSubscriber } from '../../gather/material/material-events.js';
 import { AccessCheckService } from './access-check.service.js';
@@ -15,10 +15,10 @@ export class CheckAfterChange implements OnModuleInit, MaterialSubscriber {
   }
 
   async settled(changes: readonly MaterialChange[]): Promise<void> {
-    const elsewhere = changes.filter(
+    const withNewAddress = changes.filter(
       ({ after, addressBefore, addressAfter }) => after.removedAt === null && addressBefore !== addressAfter,
     );
-    if (elsewhere.length > 0) await this.checks.enqueue(elsewhere.map(({ after }) => after));
+    if (withNewAddress.length > 0) await this.checks.enqueue(withNewAddress.map(({ after }) => after));
     await this.checks.stop(changes.filter(({ after }) => after.removedAt !== null).map(({ after }) => after));
   }
 }

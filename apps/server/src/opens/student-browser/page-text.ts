@@ -5,7 +5,7 @@ const firstLinesKept = 12;
 /** Characters that are kept of a line. */
 export const lineLength = 200;
 
-/** The rules of a style sheet that stand in no at-rule, in one pass. */
+/** Finds the rules of a style sheet outside at-rules, in one pass. */
 export function* topRules(css: string): Generator<{ readonly selectors: string; readonly rule: string }> {
   let [depth, from, opened] = [0, 0, 0];
   for (let at = 0; at < css.length; at += 1) {

@@ -4,19 +4,17 @@ import {
   type SheetChoices,
   type SheetPlaces,
   type SheetsPreview,
+  type SheetWarning,
 } from '@hapset/contract';
 import { plainChoices, gridOf, plainSheetDesign, composedKinds, type SheetSetup } from '@hapset/core';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import sharp from 'sharp';
-import { SheetWorkers } from './sheet-workers.js';
-import { JobService } from '../../platform/queue/job.service.js';
 import { Scene, words } from '../../test/scene.js';
-import { until } from '../../test/until.js';
+import { fileOf, makePrint, noPlaces, type PrintChoices } from '../../test/prints.js';
 import { unzip } from '../../test/unzip.js';
 import { pdfInfo, pdfObjects, pdfPages, pdfText } from '../../test/pdf-pages.js';
 
-const none: SheetPlaces = { lessonId: null, stationIds: [], materialIds: [], tag: null };
 const titles = [
   'What hides under seaweed?',
   'Ελληνικά νερά',
@@ -98,31 +96,19 @@ describe('sheets of many codes', () => {
   });
   afterAll(() => scene.stop());
 
-  const preview = (
-    choices: Partial<SheetChoices> & Pick<SheetChoices, 'kind'>,
-    page = 0,
-    places: SheetPlaces = { ...none, lessonId },
-  ) =>
+  const preview = (choices: PrintChoices, page = 0, places: SheetPlaces = { ...noPlaces, lessonId }) =>
     scene.server.ok<SheetsPreview>('Maren', 'POST', '/api/sheet-previews', {
       places,
       choices: { ...plainChoices(choices.kind, 'A4'), ...choices },
       page,
     });
   const make = (
-    choices: Partial<SheetChoices> & Pick<SheetChoices, 'kind'>,
-    goAhead: readonly string[] = [],
-    places: SheetPlaces = { ...none, lessonId },
-  ) =>
-    scene.server.as('Maren', 'POST', '/api/prints', {
-      places,
-      choices: { ...plainChoices(choices.kind, 'A4'), ...choices },
-      goAhead,
-    });
-  const bytes = async (path: string): Promise<Buffer> => {
-    const response = await scene.server.file('Maren', path);
-    expect(response.status).toBe(200);
-    return response.body as Buffer;
-  };
+    choices: PrintChoices,
+    goAhead: readonly SheetWarning[] = [],
+    places: SheetPlaces = { ...noPlaces, lessonId },
+  ) => makePrint(scene, choices, places, goAhead);
+  const bytes = (path: string): Promise<Buffer> => fileOf(scene, path);
+
   it.each(composedKinds)('%s: sound files by other programs, and every code reads as what was typed', async (kind) => {
     const print = (await make({ kind }, ['too-small'])).body as PrintView;
     expect(print).toMatchObject({ kind, codes: 7, state: 'done', name: 'Life between the tides' });
@@ -231,22 +217,22 @@ describe('sheets of many codes', () => {
   it('takes chosen stations, materials and collections, and nothing that is named twice or not at all', async () => {
     const { rows } = await scene.bench(lessonId);
     const stationIds = rows.slice(2, 4).map((row) => row.stationId);
-    expect((await preview({ kind: 'poster' }, 0, { ...none, stationIds })).codes).toBe(2);
+    expect((await preview({ kind: 'poster' }, 0, { ...noPlaces, stationIds })).codes).toBe(2);
     const { material } = await scene.page(rows[0]?.stationId ?? '');
-    expect((await preview({ kind: 'poster' }, 0, { ...none, materialIds: [material.id] })).codes).toBe(1);
+    expect((await preview({ kind: 'poster' }, 0, { ...noPlaces, materialIds: [material.id] })).codes).toBe(1);
     await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
       version: material.version,
       tags: ['tides'],
     });
-    expect((await preview({ kind: 'poster' }, 0, { ...none, tag: 'tides' })).codes).toBe(1);
-    for (const places of [none, { ...none, lessonId, tag: 'tides' }, { ...none, tag: 'nothing of that' }])
+    expect((await preview({ kind: 'poster' }, 0, { ...noPlaces, tag: 'tides' })).codes).toBe(1);
+    for (const places of [noPlaces, { ...noPlaces, lessonId, tag: 'tides' }, { ...noPlaces, tag: 'nothing of that' }])
       expect((await make({ kind: 'poster' }, [], places)).body).toMatchObject({ reason: 'invalid' });
   });
 
   it('says by name what is too small, cut, or can’t be written, before anything is printed', async () => {
     const other = await scene.lesson('Maren', { viewingDistanceM: 6 });
     await scene.stations(other, [{ ...words('tide '.repeat(60)), title: `\u{10380} ${'wave '.repeat(38)}`.trim() }]);
-    const places = { ...none, lessonId: other };
+    const places = { ...noPlaces, lessonId: other };
     const { notices } = await preview({ kind: 'poster', paper: 'A5', distanceM: 6 }, 0, places);
     expect(notices.map(({ warning }) => warning)).toEqual(
       expect.arrayContaining(['too-small', 'missing-characters', 'text-cut']),
@@ -295,7 +281,7 @@ describe('sheets of many codes', () => {
     const text = async (fields: SheetChoices['fields']): Promise<string> => {
       const print = (
         await make({ kind: 'table-card', fields }, ['too-small', 'locked', 'not-opened-yet', 'does-not-read'], {
-          ...none,
+          ...noPlaces,
           lessonId: other,
         })
       ).body as PrintView;
@@ -308,7 +294,7 @@ describe('sheets of many codes', () => {
   it('remembers each code as printed, and says when it changed after that', async () => {
     const other = await scene.lesson();
     const [stationId = ''] = await scene.stations(other, [words('one thing')]);
-    await make({ kind: 'small-card' }, ['too-small', 'does-not-read'], { ...none, lessonId: other });
+    await make({ kind: 'small-card' }, ['too-small', 'does-not-read'], { ...noPlaces, lessonId: other });
     const page = (): Promise<MaterialPage> => scene.page(stationId);
     expect((await page()).readiness.paper).toMatchObject({ state: 'done' });
     expect((await page()).sheets).toMatchObject([{ kind: 'small-card', available: true }]);
@@ -318,53 +304,5 @@ describe('sheets of many codes', () => {
       words: 'another thing',
     });
     expect((await page()).readiness.paper).toMatchObject({ state: 'look-at', changed: ['payload'] });
-  });
-
-  describe('of more pages than are drawn at once', () => {
-    const long = { kind: 'poster', copies: 3 } as const;
-    const print = async (id: string): Promise<PrintView> =>
-      scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${id}`);
-    const inState = (id: string, state: PrintView['state']) =>
-      until(
-        () => print(id),
-        (found) => found.state === state,
-        20_000,
-      );
-
-    it('are laid out once before they are made', async () => {
-      const asked = jest.spyOn(scene.server.app.get(SheetWorkers), 'ask');
-      await inState(((await make(long)).body as PrintView).id, 'done');
-      expect(asked.mock.calls.map(([, { kind }]) => kind)).toEqual(['notes', 'pdf']);
-      asked.mockRestore();
-    });
-
-    it('are drawn by a job, kept for a week, and then put away', async () => {
-      const made = (await make(long)).body as PrintView;
-      expect(made).toMatchObject({ state: 'drawing', pages: 21 });
-      await inState(made.id, 'done');
-      expect(await print(made.id)).toMatchObject({ drawn: 21 });
-      expect((await bytes(`/api/prints/${made.id}/file`)).subarray(0, 5).toString()).toBe('%PDF-');
-      scene.server.clock.advance(8 * 24 * 3_600_000);
-      const next = (await make(long)).body as PrintView;
-      await inState(next.id, 'done');
-      expect(await print(made.id)).toMatchObject({ state: 'expired' });
-      expect((await scene.server.as('Maren', 'GET', `/api/prints/${made.id}/file`)).status).toBe(404);
-    });
-
-    it('can be stopped; what was not drawn was never printed', async () => {
-      const other = await scene.lesson();
-      const [stationId = ''] = await scene.stations(other, [words('a thing for many')]);
-      // Nobody works, so that it surely waits.
-      const jobs = scene.server.app.get(JobService);
-      const wake = jest.spyOn(jobs, 'wake').mockImplementation(() => undefined);
-      const made = (await make({ kind: 'poster', copies: 30 }, ['does-not-read'], { ...none, lessonId: other }))
-        .body as PrintView;
-      expect((await scene.page(stationId)).readiness.paper.state).toBe('done');
-      await scene.server.ok('Maren', 'DELETE', `/api/prints/${made.id}/drawing`);
-      expect(await print(made.id)).toMatchObject({ state: 'stopped' });
-      expect((await scene.page(stationId)).readiness.paper.state).toBe('not-yet');
-      wake.mockRestore();
-      jobs.wake();
-    });
   });
 });

@@ -53,7 +53,7 @@ describe('a migration', () => {
     90_000,
   );
 
-  /** A database as it was before that migration. */
+  /** Migrates a database up to, but not including, that migration. */
   async function before(
     migration: (typeof migrations)[number],
   ): Promise<{ dataSource: DataSource; migrate: () => Promise<DataSource> }> {

@@ -62,7 +62,7 @@ describe('while the database is away', () => {
     const now = await other.ok<MaterialPage>('Maren', 'GET', `/api/materials/${material.id}`);
     await other.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
       version: now.material.version,
-      link: 'https://a.example/elsewhere',
+      link: 'https://a.example/new',
     });
     await other.dataSource.query('UPDATE short_links SET changed_at = NOW(3) - INTERVAL 1 HOUR');
     await other.stop();
@@ -76,7 +76,7 @@ describe('while the database is away', () => {
     expect((await get('/api/lessons').set('Cookie', cookie)).status).toBe(200);
     await until(
       async () => (await get(`/K/${shortLink?.slug}`)).headers.location,
-      (location) => location === 'https://a.example/elsewhere',
+      (location) => location === 'https://a.example/new',
       40_000,
     );
     // What was being drawn is not lost: it is done, or waits to be tried again.

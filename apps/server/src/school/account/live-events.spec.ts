@@ -45,22 +45,22 @@ describe('live events', () => {
 
   it('tell the owner how checks move on, also from another server, and nobody else', async () => {
     const second = await TestServer.start({ trustedHosts: [web.host], database: scene.server.database });
-    const [own, other, elsewhere] = [await listen('Maren'), await listen('Tobiah'), await listen('Maren', second)];
+    const [own, other, atSecond] = [await listen('Maren'), await listen('Tobiah'), await listen('Maren', second)];
     const lessonId = await scene.lesson();
     const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/open'))]);
     const { material } = await scene.page(stationId);
     const isDone = (events: readonly LiveEvent[]): boolean =>
       events.some((event) => event.type === 'check' && event.state === 'done');
     const done = { type: 'check', materialId: material.id, state: 'done' };
-    await until(() => Promise.resolve(isDone(own.events) && isDone(elsewhere.events)), Boolean, 10_000);
+    await until(() => Promise.resolve(isDone(own.events) && isDone(atSecond.events)), Boolean, 10_000);
     expect(own.events).toContainEqual(done);
-    expect(elsewhere.events).toContainEqual(done);
+    expect(atSecond.events).toContainEqual(done);
     expect(own.events.filter((event) => event.type === 'check' && event.state === 'done')).toHaveLength(1);
     expect(other.events).toEqual([]);
     own.response.destroy();
     other.response.destroy();
     await second.stop();
-    await elsewhere.ended;
+    await atSecond.ended;
   });
 
   it('end with the session, also where it was ended at another server', async () => {

@@ -9,6 +9,7 @@ import { LiveCode } from '../symbol/live-code.js';
 import { contentProblemWords } from '../../platform/wording/content-problems.js';
 import { kindForms, toContent, toFormValues, type FormValues, type KindField } from './kind-fields.js';
 import { CheckBox } from '../../platform/design/inputs.js';
+import { Alert } from '../../platform/design/alert.js';
 
 interface Props {
   readonly kind: ContentKind;
@@ -61,11 +62,7 @@ export function KindForm({
             <Field field={field} register={form.register} errors={form.formState.errors} />
           </div>
         ))}
-        {failure !== null && (
-          <p role="alert" className="col-span-2 m-0 text-row font-semibold text-stop">
-            {failure}
-          </p>
-        )}
+        {failure !== null && <Alert words={failure} className="col-span-2 m-0" />}
         <div className="col-span-2">
           <Button type="submit" tone="main" disabled={sending}>
             {send}

@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { TextArea } from '../../platform/design/field.js';
 import { LiveCode } from '../symbol/live-code.js';
+import { Alert } from '../../platform/design/alert.js';
 
 interface Props {
   readonly devices: readonly DeviceView[];
@@ -38,11 +39,7 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
           autoFocus
           problem={words.length > limits.wordsLength ? 'Longer than a code can hold.' : undefined}
         />
-        {failure !== null && (
-          <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
-            {failure}
-          </p>
-        )}
+        {failure !== null && <Alert words={failure} className="mt-3 mb-0" />}
         <div className="mt-4">
           <Button type="submit" tone="main" disabled={sending || empty || words.length > limits.wordsLength}>
             {send}

@@ -11,6 +11,7 @@ import { Icon } from '../../platform/design/icon.js';
 import { useIntake, type IntakeHandle } from './use-intake.js';
 import { usePasteAnywhere } from './use-paste-anywhere.js';
 import { GrowingArea, LineInput } from '../../platform/design/inputs.js';
+import { Alert } from '../../platform/design/alert.js';
 
 // What is seen of more than one plain thing comes when there is some.
 const IntakeReview = lazy(() =>
@@ -85,11 +86,7 @@ export function Intake({
           />
         </Suspense>
       )}
-      {failure !== null && (
-        <p role="alert" className="m-0 border-t border-line px-4 py-2.5 text-row font-semibold text-stop">
-          {failure}
-        </p>
-      )}
+      {failure !== null && <Alert words={failure} className="m-0 border-t border-line px-4 py-2.5" />}
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { routes, type KeptFileView, type MaterialView } from '@hapset/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { call } from '../../platform/api/client.js';
-import { Button } from '../../platform/design/button.js';
+import { Button, TextButton } from '../../platform/design/button.js';
 import { ChooseFile } from '../../platform/design/choose-file.js';
 import { TextArea } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -93,13 +93,9 @@ function OtherBytes({
       {captions && (
         <span className="flex items-center gap-2 text-muted">
           Captions: {captions.name}
-          <button
-            type="button"
-            className="min-h-8 font-semibold text-ink underline"
-            onClick={() => onKeep({ captionsId: null })}
-          >
+          <TextButton className="" onClick={() => onKeep({ captionsId: null })}>
             Leave out
-          </button>
+          </TextButton>
         </span>
       )}
       {sent !== null && (

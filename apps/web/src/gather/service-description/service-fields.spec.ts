@@ -9,7 +9,7 @@ const descriptions = readdirSync(folder).map(
 );
 
 describe('the fields of a description', () => {
-  it.each(descriptions)('give $name back as it was', (description) =>
+  it.each(descriptions)('return $name unchanged', (description) =>
     expect(toDescription(toServiceFields(description))).toEqual(description),
   );
 

@@ -1,6 +1,6 @@
 import { fillPath, routes, type AccessCheckView, type MaterialPage, type ReadinessView } from '@hapset/contract';
 import type { ReactElement, ReactNode } from 'react';
-import { Button, buttonClass } from '../../platform/design/button.js';
+import { Button, buttonClass, TextButton } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
@@ -251,14 +251,13 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
           );
         })}
       </span>
-      <button
-        type="button"
-        className="min-h-8 font-semibold text-ink underline"
+      <TextButton
+        className=""
         disabled={change.isPending}
         onClick={() => change.mutate({ version: material.version, link: material.pasted })}
       >
         Use it as pasted
-      </button>
+      </TextButton>
     </p>
   );
 }

@@ -5,6 +5,7 @@ import type { BenchRow } from '@hapset/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { renderPage, serverAnswers, type Sent } from '../../test/render-page.js';
+import { locked } from '../../test/sample-readiness.js';
 import { BenchTableRow } from './bench-table-row.js';
 import { RenameStation } from './rename-station.js';
 
@@ -17,16 +18,7 @@ const row = {
   code: null,
   material: { kind: 'document', at: { service: 'Cofferlane' } },
   readiness: {
-    opens: {
-      state: 'stop',
-      opening: false,
-      verdict: 'sign-in',
-      checkedAt: null,
-      stale: false,
-      steps: 2,
-      inTheCode: false,
-      closed: false,
-    },
+    opens: locked,
     carries: { state: 'stop', carry: 'link', grain: null, modules: null, act: null, ignoredBy: [] },
     reads: { state: 'not-yet', leastReachM: null, distanceM: 2, devices: 0, fallShort: [], look: [] },
     paper: { state: 'not-yet', sizeMm: null, changed: [] },

@@ -1,36 +1,27 @@
+import { locked } from '../../test/sample-readiness.js';
 import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
 
-const opens = {
-  state: 'stop',
-  opening: false,
-  verdict: 'sign-in',
-  checkedAt: null,
-  stale: false,
-  steps: 2,
-  inTheCode: false,
-  closed: false,
-} as const;
 const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [], look: [] } as const;
 
 describe('cells of the bench', () => {
   it('say what stops and how many steps mend it', () => {
-    expect(opensWords(opens)).toEqual({
+    expect(opensWords(locked)).toEqual({
       mark: 'stop',
       title: 'Asks to sign in',
       figure: 'Two steps mend it',
       mends: true,
     });
-    expect(opensWords({ ...opens, steps: 1 }).figure).toBe('One step mends it');
-    expect(opensWords({ ...opens, opening: true })).toMatchObject({ figure: 'opening again…', mends: false });
+    expect(opensWords({ ...locked, steps: 1 }).figure).toBe('One step mends it');
+    expect(opensWords({ ...locked, opening: true })).toMatchObject({ figure: 'opening again…', mends: false });
   });
   it('say that a verdict is too old, and that a class with accounts gets in', () => {
-    expect(opensWords({ ...opens, state: 'look-at', verdict: 'open', stale: true })).toEqual({
+    expect(opensWords({ ...locked, state: 'look-at', verdict: 'open', stale: true })).toEqual({
       mark: 'look-at',
       title: 'Anyone',
       figure: 'opened too long ago',
       mends: false,
     });
-    expect(opensWords({ ...opens, state: 'done', verdict: 'organisation' })).toEqual({
+    expect(opensWords({ ...locked, state: 'done', verdict: 'organisation' })).toEqual({
       mark: 'done',
       title: 'School accounts only',
       figure: 'this class has them',
@@ -38,13 +29,13 @@ describe('cells of the bench', () => {
     });
   });
   it('say that words need no network', () => {
-    expect(opensWords({ ...opens, state: 'done', verdict: null, inTheCode: true })).toMatchObject({
+    expect(opensWords({ ...locked, state: 'done', verdict: null, inTheCode: true })).toMatchObject({
       mark: 'done',
       title: 'In the code',
     });
   });
   it('say when a short link is closed at the time', () => {
-    expect(opensWords({ ...opens, verdict: 'open', closed: true })).toMatchObject({
+    expect(opensWords({ ...locked, verdict: 'open', closed: true })).toMatchObject({
       mark: 'stop',
       title: 'Closed by hours',
     });

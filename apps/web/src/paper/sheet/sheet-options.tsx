@@ -4,17 +4,18 @@ import {
   plainChoices,
   composedKinds,
   faceFields,
-  paperNames,
   perPageChoices,
   withBacks,
   type FaceField,
   type SheetKind,
 } from '@hapset/core';
 import type { ReactElement } from 'react';
+import { TextButton } from '../../platform/design/button.js';
 import { Choices } from '../../platform/design/choices.js';
 import { ChoiceField, SelectField, TextField } from '../../platform/design/field.js';
-import { faceFieldWords, paperWords, sheetKindAbout, sheetKindWords } from '../../platform/wording/sheets.js';
+import { faceFieldWords, sheetKindAbout, sheetKindWords } from '../../platform/wording/sheets.js';
 import { KindSwatch } from './kind-swatch.js';
+import { PaperField } from './paper-field.js';
 import { LabelFields } from './label-fields.js';
 import { Tick } from '../../platform/design/tick.js';
 
@@ -67,9 +68,9 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
       <WhatStandsOnThem choices={choices} set={set} />
       <div className="grid grid-cols-2 items-end gap-3">
         <TemplateField choices={choices} set={set} templates={templates} />
-        <button type="button" onClick={onNewTemplate} className="min-h-9 text-left text-row font-semibold underline">
+        <TextButton className="text-left text-row" onClick={onNewTemplate}>
           New template
-        </button>
+        </TextButton>
       </div>
       <details>
         <summary className="cursor-pointer text-small font-semibold">More</summary>
@@ -101,13 +102,7 @@ interface FieldsProps {
 function PaperFields({ choices, set }: FieldsProps): ReactElement {
   return (
     <>
-      <ChoiceField
-        label="Paper"
-        choices={paperNames}
-        words={paperWords}
-        value={choices.paper}
-        onChange={(event) => set({ paper: event.target.value as SheetChoices['paper'] })}
-      />
+      <PaperField value={choices.paper} onChoose={(paper) => set({ paper })} />
       <ChoiceField
         label="Way round"
         choices={waysRound}

@@ -26,3 +26,11 @@ export function Button({
 }): ReactElement {
   return <button ref={ref} type={type} className={buttonClass(tone, className)} {...rest} />;
 }
+
+/** A small action in a line of text. */
+export function TextButton({
+  className = 'px-1',
+  ...rest
+}: Omit<ButtonHTMLAttributes<HTMLButtonElement>, 'type'>): ReactElement {
+  return <button type="button" className={`min-h-8 font-semibold text-ink underline ${className}`} {...rest} />;
+}

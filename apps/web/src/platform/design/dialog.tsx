@@ -1,5 +1,6 @@
 import { Dialog as Primitive } from 'radix-ui';
 import type { ReactElement, ReactNode } from 'react';
+import { Alert } from './alert.js';
 import { Button } from './button.js';
 
 interface Props {
@@ -43,11 +44,7 @@ interface EndProps {
 export function DialogEnd({ failure, send, disabled, onCancel }: EndProps): ReactElement {
   return (
     <>
-      {failure !== null && (
-        <p role="alert" className="m-0 text-row font-semibold text-stop">
-          {failure}
-        </p>
-      )}
+      {failure !== null && <Alert words={failure} />}
       <div className="flex justify-end gap-2">
         <Button onClick={onCancel}>Cancel</Button>
         <Button type="submit" tone="main" disabled={disabled}>

@@ -10,6 +10,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { outcomeWords, visitorWords } from '../../platform/wording/short-links.js';
 import { tryoutsQuery, useRemoveTryout, useSayDevice, useTellTryout } from './tryout.queries.js';
 import { SelectInput } from '../../platform/design/inputs.js';
+import { Alert } from '../../platform/design/alert.js';
 
 const marks: Readonly<Record<TryoutOutcome, Mark>> = { 'as-meant': 'done', otherwise: 'stop', nothing: 'stop' };
 
@@ -110,11 +111,7 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
           </Button>
         ))}
       </div>
-      {tell.isError && (
-        <p role="alert" className="mt-2 mb-0 text-row font-semibold text-stop">
-          {wordsFor(tell.error)}
-        </p>
-      )}
+      {tell.isError && <Alert words={wordsFor(tell.error)} className="mt-2 mb-0" />}
     </Panel>
   );
 }

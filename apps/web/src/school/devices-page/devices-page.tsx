@@ -16,6 +16,7 @@ import { actWords, namesListed } from '../../platform/wording/scanners.js';
 import { DeviceDialog } from '../device/device-dialog.js';
 import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device.queries.js';
 import { CheckBox } from '../../platform/design/inputs.js';
+import { Alert } from '../../platform/design/alert.js';
 
 /** What students scan with; the administrator says what each scanner acts on. */
 export function DevicesPage(): ReactElement {
@@ -139,11 +140,7 @@ function RemoveDevice({
           : `${namesListed(classes.map(({ name }) => name))} ${classes.length === 1 ? 'scans' : 'scan'} with it and would do without.`}{' '}
         Codes are rehearsed again without it. Adding it again takes its figures once more.
       </p>
-      {remove.isError && (
-        <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
-          {wordsFor(remove.error)}
-        </p>
-      )}
+      {remove.isError && <Alert words={wordsFor(remove.error)} className="mt-3 mb-0" />}
       <div className="mt-5 flex justify-end gap-2">
         <Button onClick={onClose}>Keep it</Button>
         <Button

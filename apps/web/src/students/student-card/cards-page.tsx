@@ -1,6 +1,6 @@
 /** Cards for a class or a whole year group: what they say and show, the real pages, and whether the devices read them. */
 import { cardFields, type CardsPreview, type CardsRequest } from '@hapset/contract';
-import { cardCodes, paperNames, perPageChoices, type CardCode } from '@hapset/core';
+import { cardCodes, perPageChoices, type CardCode } from '@hapset/core';
 import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -12,6 +12,7 @@ import { Panel } from '../../platform/design/panel.js';
 import { groupsQuery } from '../student/roster.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 import { MadeDialog } from '../../paper/sheet/made-dialog.js';
+import { PaperField } from '../../paper/sheet/paper-field.js';
 import { PageView } from '../../paper/sheet/page-view.js';
 import { SheetNotices } from '../../paper/sheet/sheet-notices.js';
 import { templatesQuery } from '../../paper/sheet/sheet.queries.js';
@@ -19,7 +20,6 @@ import { Tick } from '../../platform/design/tick.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { paperWords } from '../../platform/wording/sheets.js';
 import { cardCodeAbout, cardCodeWords, cardFieldWords } from '../../platform/wording/students.js';
 import { CardRehearsal } from './card-rehearsal.js';
 import { cardsPreviewQuery, useMakeCards } from './cards.queries.js';
@@ -200,13 +200,7 @@ function ForWhom({ request: { classNames, onlyNew }, onChange }: OptionsProps): 
 function PaperFields({ request, onChange }: OptionsProps): ReactElement {
   return (
     <div className="grid grid-cols-2 gap-3">
-      <ChoiceField
-        label="Paper"
-        choices={paperNames}
-        words={paperWords}
-        value={request.paper}
-        onChange={(event) => onChange({ paper: event.target.value as CardsRequest['paper'] })}
-      />
+      <PaperField value={request.paper} onChoose={(paper) => onChange({ paper })} />
       <SelectField
         label="A page"
         value={request.perPage}

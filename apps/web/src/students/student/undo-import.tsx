@@ -10,6 +10,7 @@ import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { rosterUntouchedWords } from '../../platform/wording/students.js';
 import { rosterUndoQuery, useUndoImport } from './roster.queries.js';
+import { Alert } from '../../platform/design/alert.js';
 
 export function UndoImportDialog({
   importId,
@@ -26,11 +27,7 @@ export function UndoImportDialog({
       {planned.isPending && <Loading rows={2} label="Looking what would change" />}
       {planned.isError && <Failed words={wordsFor(planned.error)} onRetry={() => void planned.refetch()} />}
       {planned.data && <Plan plan={planned.data} />}
-      {undo.isError && (
-        <p role="alert" className="mt-3 mb-0 text-row font-semibold text-stop">
-          {wordsFor(undo.error)}
-        </p>
-      )}
+      {undo.isError && <Alert words={wordsFor(undo.error)} className="mt-3 mb-0" />}
       <div className="mt-4 flex justify-end gap-2">
         <Button onClick={onClose}>Cancel</Button>
         <Button

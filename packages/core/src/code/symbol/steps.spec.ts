@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import type { DeviceProfile } from '../../school/device/device.js';
 import { figuresOf } from '../../reads/ladder/figures.js';
 import { smallestVersion } from './fit.js';
 import { levelChoices } from '../../reads/ladder/levels.js';
 import { growthSteps, type GrowthSteps } from './steps.js';
+import { tablet } from '../../test/sample-optics.js';
 
 const steps = (payload: string): GrowthSteps => {
   const found = growthSteps(payload);
@@ -68,17 +68,6 @@ describe('the steps around a payload', () => {
   });
 });
 
-const tablet: DeviceProfile = {
-  id: 't',
-  name: 'Tablets',
-  previewWidthPx: 1280,
-  previewHeightPx: 720,
-  horizontalFovDeg: 60,
-  nearestFocusM: 0.15,
-  blurPx: 0.8,
-  noiseGrey: 6,
-  engine: 'zxing',
-};
 const printed = { sizeMm: 100, devices: [tablet] };
 
 describe('a level chosen by hand', () => {

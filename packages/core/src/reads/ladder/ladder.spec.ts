@@ -1,18 +1,8 @@
 import fc from 'fast-check';
 import type { DeviceProfile } from '../../school/device/device.js';
 import { ladderOf, type Ladder, type LadderOptions } from './ladder.js';
+import { tablet } from '../../test/sample-optics.js';
 
-const tablet: DeviceProfile = {
-  id: 't',
-  name: 'Tablets',
-  previewWidthPx: 1280,
-  previewHeightPx: 720,
-  horizontalFovDeg: 60,
-  nearestFocusM: 0.15,
-  blurPx: 0.8,
-  noiseGrey: 6,
-  engine: 'zxing',
-};
 const phone: DeviceProfile = { ...tablet, id: 'p', previewWidthPx: 1920 };
 const ladder = (payload: string, more: Partial<LadderOptions> = {}): Ladder =>
   ladderOf({

@@ -1,0 +1,11 @@
+/** The answer of a link that asks students to sign in, with two known steps. */
+export const locked = {
+  state: 'stop',
+  opening: false,
+  verdict: 'sign-in',
+  checkedAt: null,
+  stale: false,
+  steps: 2,
+  inTheCode: false,
+  closed: false,
+} as const;
