@@ -129,7 +129,7 @@ function OtherRole({
   return (
     <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
       <StateMark mark="look-at" words="To be looked at" />
-      <span className="min-w-0">
+      <span className="min-w-0 flex-1 basis-52 sm:flex-initial sm:basis-auto">
         {roleSentences[role]} {studentLink === null && address?.steps?.map(withoutStars).join(' ')}
       </span>
       {studentLink !== null && (

@@ -56,9 +56,7 @@ export function ImportServices({
       about="A JSON file with one description or a list of them, as exported here. docs/services.md explains what stands in one."
       onClose={onClose}
     >
-      <div>
-        <ChooseFile label="Choose a file" accept=".json,application/json" onChoose={(file) => void choose(file)} />
-      </div>
+      <ChooseFile wide label="Choose a file" accept=".json,application/json" onChoose={(file) => void choose(file)} />
       {failure !== null && <Alert words={failure} className="mt-3 mb-0" />}
       <ul aria-label="In the file" className="m-0 mt-3 list-none p-0">
         {rows.map((row, index) => (

@@ -32,5 +32,11 @@ export function TextButton({
   className = 'px-1',
   ...rest
 }: Omit<ButtonHTMLAttributes<HTMLButtonElement>, 'type'>): ReactElement {
-  return <button type="button" className={`min-h-8 font-semibold text-ink underline ${className}`} {...rest} />;
+  return (
+    <button
+      type="button"
+      className={`min-h-8 shrink-0 font-semibold whitespace-nowrap text-ink underline ${className}`}
+      {...rest}
+    />
+  );
 }

@@ -4,15 +4,19 @@ import type { ReactElement } from 'react';
 export function ChooseFile({
   label,
   accept,
+  wide = false,
   onChoose,
 }: {
   readonly label: string;
   readonly accept?: string;
+  /** A large target over the whole width, where choosing is the first step. */
+  readonly wide?: boolean;
   readonly onChoose: (file: File) => void;
 }): ReactElement {
   return (
     <ChooseFiles
       label={label}
+      wide={wide}
       {...(accept !== undefined && { accept })}
       onChoose={([chosen]) => {
         if (chosen) onChoose(chosen);
@@ -21,18 +25,25 @@ export function ChooseFile({
   );
 }
 
+const word =
+  'flex min-h-9 cursor-pointer items-center rounded-small px-1 text-row font-semibold text-ink/80 underline focus-within:outline-2 hover:text-ink';
+const target =
+  'flex min-h-11 cursor-pointer items-center justify-center rounded-small border border-dashed border-line-strong px-3 text-body font-semibold focus-within:outline-2';
+
 export function ChooseFiles({
   label,
+  wide = false,
   onChoose,
   ...rest
 }: {
   readonly label: string;
   readonly accept?: string;
   readonly multiple?: boolean;
+  readonly wide?: boolean;
   readonly onChoose: (files: readonly File[]) => void;
 }): ReactElement {
   return (
-    <label className="flex min-h-9 cursor-pointer items-center rounded-small px-1 text-row font-semibold text-ink/80 underline focus-within:outline-2 hover:text-ink">
+    <label className={wide ? target : word}>
       {label}
       <input
         type="file"
