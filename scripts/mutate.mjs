@@ -20,7 +20,6 @@ const aims = { core: 85, server: 70 };
 
 await runMain(async () => {
   requireNode();
-  requirePackages(mariadbPackages);
   requireModules();
   const {
     values: { seed, count },
@@ -30,6 +29,7 @@ await runMain(async () => {
     allowPositionals: true,
   });
   const { project, patterns, tests } = filesOf(area);
+  if (project === 'server') requirePackages(mariadbPackages);
   build();
   installTool();
   const temporary = mkdtempSync(join(tmpdir(), 'hapset-mutate-'));
