@@ -3,7 +3,10 @@ import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from '
 import { idColumn, timeColumn } from '../../platform/database/columns.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
-/** A roster that somebody compared and may import: kept for a day at most, and gone when any student is erased. */
+/**
+ * A roster that somebody compared. It may be imported for a day and is removed within the hour after, or at once when
+ * any student is erased.
+ */
 @Entity('compared_rosters')
 @Index(['comparedById', 'id'])
 export class ComparedRoster {

@@ -19,10 +19,14 @@ export class ComparedRosters {
     private readonly clock: Clock,
   ) {}
 
+  /** Removes those that can no longer be imported, whoever compared them. */
+  async removeOld(): Promise<void> {
+    await this.rosters.delete({ comparedAt: LessThan(this.oldest()) });
+  }
+
   /** @returns its id */
   async keep(students: readonly ImportedStudent[], comparedById: string): Promise<string> {
     const comparedAt = this.clock.now();
-    await this.rosters.delete({ comparedAt: LessThan(new Date(comparedAt.getTime() - keptMs)) });
     const older = await this.rosters.find({
       where: { comparedById },
       select: { id: true },
@@ -39,7 +43,11 @@ export class ComparedRosters {
   /** @throws ProblemError not-found for what another person compared, and a day later */
   async require(manager: EntityManager, id: string, comparedById: string): Promise<readonly ImportedStudent[]> {
     const found = await manager.findOneBy(ComparedRoster, { id, comparedById });
-    if (!found || found.comparedAt.getTime() < this.clock.now().getTime() - keptMs) throw notFound('compared roster');
+    if (!found || found.comparedAt < this.oldest()) throw notFound('compared roster');
     return found.students;
+  }
+
+  private oldest(): Date {
+    return new Date(this.clock.now().getTime() - keptMs);
   }
 }

@@ -5,6 +5,7 @@ import { ComparedRoster } from './compared-roster.entity.js';
 import { ComparedRosters } from './compared-rosters.js';
 import { RosterImport } from './roster-import.entity.js';
 import { RosterService } from './roster.service.js';
+import { RosterTidying } from './roster-tidying.js';
 import { StudentController } from './student.controller.js';
 import { Student } from './student.entity.js';
 import { StudentService } from './student.service.js';
@@ -14,7 +15,7 @@ import { SchoolModule } from '../../school/settings/school.module.js';
 @Module({
   imports: [TypeOrmModule.forFeature([Student, RosterImport, ComparedRoster]), SchoolModule],
   controllers: [StudentController],
-  providers: [StudentService, RosterService, ComparedRosters, CardsOfStudents, StudentVisibility],
+  providers: [StudentService, RosterService, ComparedRosters, RosterTidying, CardsOfStudents, StudentVisibility],
   exports: [StudentService, StudentVisibility, TypeOrmModule],
 })
 export class StudentModule {}
