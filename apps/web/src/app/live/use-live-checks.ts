@@ -5,7 +5,7 @@ import { useEffect } from 'react';
 import { lessonKeys } from '../../lessons/lesson/lesson.keys.js';
 import { materialKeys } from '../../gather/material/material.keys.js';
 import { tryoutKeys } from '../../reads/tryout/tryout.queries.js';
-import { newsKeys } from '../../overview/news/news.keys.js';
+import { newsQuery } from '../../overview/news/news.queries.js';
 
 /** Many checks end within moments; they are shown together. */
 const gatherMs = 250;
@@ -19,7 +19,7 @@ export function useLiveChecks(): void {
       timer = null;
       void client.invalidateQueries({ queryKey: lessonKeys.all });
       void client.invalidateQueries({ queryKey: materialKeys.all });
-      if (finished) void client.invalidateQueries({ queryKey: newsKeys.all });
+      if (finished) void client.invalidateQueries({ queryKey: newsQuery.queryKey });
       finished = false;
     };
     const source = new EventSource(routes.events.path);

@@ -1,19 +1,18 @@
-import { routes, type NewsItem } from '@hapset/contract';
+import type { NewsItem } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
-import { call } from '../../platform/api/client.js';
 import { Failed } from '../../platform/design/list-states.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { opensState } from '@hapset/core';
 import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { verdictWords } from '../../platform/wording/verdicts.js';
-import { newsKeys } from './news.keys.js';
+import { newsQuery } from './news.queries.js';
 
 /** What stopped opening for students. Nothing to say takes no room. */
 export function NewsList(): ReactElement | null {
-  const news = useQuery({ queryKey: newsKeys.all, queryFn: ({ signal }) => call(routes.news, { signal }) });
+  const news = useQuery(newsQuery);
   if (news.isError) return <Failed words={wordsFor(news.error)} onRetry={() => void news.refetch()} />;
   if (!news.data || news.data.length === 0) return null;
   return (

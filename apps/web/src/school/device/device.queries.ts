@@ -1,10 +1,9 @@
 import { routes, type ChangeDevice, type CreateDevice, type DeviceView } from '@hapset/contract';
 import { queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../../platform/api/client.js';
-import { deviceKeys } from './device.keys.js';
 
 export const devicesQuery = queryOptions({
-  queryKey: deviceKeys.list,
+  queryKey: ['devices'],
   queryFn: ({ signal }): Promise<readonly DeviceView[]> => call(routes.devices, { signal }),
 });
 

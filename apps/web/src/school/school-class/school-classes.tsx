@@ -1,11 +1,10 @@
-import { routes, type SchoolClassView } from '@hapset/contract';
+import type { SchoolClassView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
-import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
-import { deviceKeys } from '../device/device.keys.js';
+import { devicesQuery } from '../device/device.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { ClassDialog } from './class-dialog.js';
 import { classesQuery } from './school-class.queries.js';
@@ -13,7 +12,7 @@ import { classesQuery } from './school-class.queries.js';
 /** The school's classes: which accounts their students have, and which devices they scan with. */
 export function SchoolClasses(): ReactElement {
   const classes = useQuery(classesQuery);
-  const devices = useQuery({ queryKey: deviceKeys.list, queryFn: ({ signal }) => call(routes.devices, { signal }) });
+  const devices = useQuery(devicesQuery);
   const [editing, setEditing] = useState<SchoolClassView | 'new' | null>(null);
   const nameOf = (id: string): string => devices.data?.find((device) => device.id === id)?.name ?? '';
   return (

@@ -1,4 +1,4 @@
-import { limits, routes, type AddressesOnPaper, type ChangeSchool, type SchoolView } from '@hapset/contract';
+import { limits, routes, type ChangeSchool, type SchoolView } from '@hapset/contract';
 import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { paperNames } from '@hapset/core';
 import type { ReactElement } from 'react';
@@ -14,7 +14,7 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { paperWords } from '../../platform/wording/sheets.js';
-import { schoolKeys } from './school.keys.js';
+import { onPaperQuery, schoolQuery } from './school.queries.js';
 
 type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'> & {
   shortLinkHost: string;
@@ -220,7 +220,7 @@ function useChangeSchool({ version }: SchoolView): {
     },
     onError: (error) =>
       error instanceof ApiError && error.reason === 'stale'
-        ? client.invalidateQueries({ queryKey: schoolKeys.school })
+        ? client.invalidateQueries({ queryKey: schoolQuery.queryKey })
         : undefined,
   });
   const wrong = change.error instanceof ApiError ? change.error.fields : [];
@@ -242,11 +242,7 @@ function OnPaper({
   readonly renamed: boolean;
   readonly before: SchoolView;
 }): ReactElement | null {
-  const printed = useQuery({
-    queryKey: schoolKeys.onPaper,
-    queryFn: ({ signal }): Promise<AddressesOnPaper> => call(routes.onPaper, { signal }),
-    enabled: moved || renamed,
-  }).data;
+  const printed = useQuery({ ...onPaperQuery, enabled: moved || renamed }).data;
   if (!printed || (!moved && !renamed)) return null;
   const pages = moved ? printed.pages : 0;
   const shortLinks = renamed || (moved && before.shortLinkHost === null) ? printed.shortLinks : 0;

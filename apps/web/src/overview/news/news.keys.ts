@@ -1,1 +1,0 @@
-export const newsKeys = { all: ['news'] as const };

@@ -1,1 +1,0 @@
-export const deviceKeys = { list: ['devices'] as const };

@@ -1,1 +1,0 @@
-export const schoolKeys = { school: ['school'] as const, onPaper: ['school', 'on-paper'] as const };
