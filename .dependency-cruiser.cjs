@@ -71,6 +71,8 @@ module.exports = {
           '^node_modules/re2js/',
           '^node_modules/lucide/',
           '^node_modules/linebreak/',
+          '^node_modules/fastest-levenshtein/',
+          '^(?:packages/core/)?node_modules/tldts/',
         ],
       },
     },

@@ -55,7 +55,7 @@ test('what a bookmark or a phone’s share menu sends survives signing in first'
   await page.goto('/add?link=https%3A%2F%2Fa.example%2Ftide-tables&title=Tide%20tables');
   await expect(page).toHaveURL(/\/sign-in\?next=/);
   await page.getByRole('button', { name: 'Look around as Maren Dallow' }).click();
-  await expect(page.getByLabel('What should students open?')).toHaveValue('https://a.example/tide-tables Tide tables');
+  await expect(page.getByLabel('What should students open?')).toHaveValue('https://a.example/tide-tables\tTide tables');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Tide tables', level: 1 })).toBeVisible();
 });

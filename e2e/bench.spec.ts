@@ -1,7 +1,7 @@
 import { add, askleaf, bench, cofferlane, expect, newLesson, settled, signIn, stationNames, test } from './journey.js';
 
 test.describe('the bench', () => {
-  test('takes many lines at once, shows each repair and lets it be taken back', async ({ page }) => {
+  test('takes many lines at once, shows each correction and lets it be changed', async ({ page }) => {
     await signIn(page);
     await newLesson(page, 'Messy paste');
     await add(page, `${askleaf}/ask/tide-line-tally`);
@@ -17,25 +17,20 @@ test.describe('the bench', () => {
       );
     const review = page.getByRole('list', { name: 'What will be added' });
     await expect(review.getByRole('listitem').filter({ hasText: 'cofferlane.localhost/leaf/a' }).first()).toContainText(
-      'took out a second http://',
+      'removed a second http://',
     );
-    await expect(review).toContainText('Here already');
-    await expect(review).toContainText('Phones open only addresses that begin with http or https.');
-    await expect(review).toContainText('these words go into the code themselves');
+    await expect(review).toContainText('Already here');
+    await expect(review).toContainText('Phones only open links that start with http or https.');
+    await expect(review).toContainText('the code itself holds these words');
     await expect(page.getByRole('button', { name: 'Add 2 stations' })).toBeVisible();
 
-    await review
-      .getByRole('listitem')
-      .filter({ hasText: 'took off the end' })
-      .last()
-      .getByRole('button', { name: 'Take back' })
-      .click();
-    await expect(review).toContainText('http://cofferlane.localhost/leaf/a.');
-    await expect(review).toContainText('Left as it was');
-    await review.getByRole('button', { name: 'Repair again' }).click();
-    await expect(review).not.toContainText('Left as it was');
+    const first = review.getByRole('listitem').first();
+    await first.getByRole('button', { name: 'Change' }).click();
+    await first.getByRole('textbox', { name: 'Link' }).fill('http://cofferlane.localhost/leaf/b');
+    await first.getByRole('button', { name: 'Save' }).click();
+    await expect(first).toContainText('http://cofferlane.localhost/leaf/b');
 
-    await review.getByLabel('add it all the same').check();
+    await review.getByLabel('Add anyway').check();
     await page.getByRole('button', { name: 'Add 3 stations' }).click();
     await expect(bench(page).getByRole('row')).toHaveCount(5);
     expect(await stationNames(page)).toEqual([

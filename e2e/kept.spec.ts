@@ -119,7 +119,7 @@ test('an upload that is stopped leaves nothing, and one that is refused says why
   await page.getByRole('button', { name: 'Stop shore-sounds.wav' }).click();
   await expect(page.getByRole('list', { name: 'Files on their way' }).getByRole('listitem')).toHaveCount(0);
   await context.unroute('**/api/uploads/*');
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Discard' }).click();
   await choose(page, { name: 'torn.png', mimeType: 'image/png', buffer: png('x', [1, 2, 3]).buffer.subarray(0, 200) });
   await expect(page.getByRole('alert')).toHaveText(
     'This picture can’t be read. Save it as JPEG or PNG and upload it again.',

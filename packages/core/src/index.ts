@@ -2,18 +2,23 @@
 export { succeed, fail, unreachable, type Result } from './platform/result.js';
 export { pointsPerMm, radians } from './platform/units.js';
 
-export { repairLink, repairKinds, type Repair, type RepairKind, type RepairedLink } from './gather/intake/repair.js';
+export { repairKinds, type Repair, type RepairKind } from './gather/intake/repairs.js';
+export { readIntake, holdsAddress } from './gather/intake/read-intake.js';
 export {
-  readIntake,
-  readPiece,
-  splitPieces,
-  looksLikeLink,
+  readItem,
+  readLink,
+  type IntakeAnswer,
+  type IntakeContact,
   type IntakeItem,
   type IntakeLink,
-  type IntakeWords,
+  type IntakeQuestion,
   type IntakeUnusable,
-  type TakenBack,
-} from './gather/intake/read-intake.js';
+  type IntakeWords,
+} from './gather/intake/readings.js';
+export { splitPieces } from './gather/intake/pieces.js';
+export { addressDoubts, type AddressDoubt } from './gather/intake/address.js';
+export { listedHosts, type IsListedHost } from './gather/intake/web-host.js';
+export type { RefusedReason } from './gather/intake/refused.js';
 export {
   bodyOf,
   columnRoles,

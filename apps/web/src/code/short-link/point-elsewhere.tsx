@@ -1,5 +1,5 @@
 import { limits, type MaterialPage } from '@hapset/contract';
-import { letsIn, repairLink, type AccessVerdict } from '@hapset/core';
+import { letsIn, readLink, type AccessVerdict } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
@@ -22,7 +22,7 @@ export function PointElsewhere({
 }): ReactElement {
   const [text, setText] = useState('');
   const check = useTryLink();
-  const { link } = repairLink(text);
+  const link = readLink(text)?.link ?? '';
   const { change, point } = usePoint(material, link, onClose);
   const before = material.link;
   const verdict = check.data?.link === link ? check.data.verdict : null;

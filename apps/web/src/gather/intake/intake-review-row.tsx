@@ -1,4 +1,4 @@
-/** One of the pasted things: what it was understood as, what was repaired, and what can be chosen otherwise. */
+/** One of the pasted items: what it was understood as, what was corrected, and what can be chosen otherwise. */
 import type { DeviceView } from '@hapset/contract';
 import {
   chooseSize,
@@ -7,87 +7,149 @@ import {
   modulesOf,
   recogniseKind,
   tooFineInTheHand,
-  type IntakeItem,
+  type IntakeContact,
   type IntakeLink,
   type IntakeWords,
   type LinkKind,
-  type RepairKind,
   type ServiceCatalogue,
 } from '@hapset/core';
-import { memo, useState, type ReactElement, type ReactNode } from 'react';
-import { StateMark } from '../../platform/design/state-mark.js';
-import { KindIcon } from '../material/kind-icon.js';
-import { kindWords } from '../../platform/wording/kinds.js';
-import { repairSentence, repairWords } from '../../platform/wording/repairs.js';
-import { roleSentences, withoutStars } from '../../platform/wording/services.js';
-import { namesListed } from '../../platform/wording/scanners.js';
-import { fitsNoCode, type IntakeRowState } from './new-materials.js';
-import { CheckBox, WordSelect } from '../../platform/design/inputs.js';
-
+import { memo, useState, type Dispatch, type ReactElement, type ReactNode } from 'react';
 import { TextButton } from '../../platform/design/button.js';
+import { CheckBox, WordSelect } from '../../platform/design/inputs.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { contactName, refusedWords } from '../../platform/wording/intake.js';
+import { kindWords } from '../../platform/wording/kinds.js';
+import { repairSentence } from '../../platform/wording/repairs.js';
+import { namesListed } from '../../platform/wording/scanners.js';
+import { roleSentences, withoutStars } from '../../platform/wording/services.js';
+import { KindIcon } from '../material/kind-icon.js';
+import { ChangeItem } from './change-item.js';
+import { Question } from './intake-question.js';
+import type { IntakeAction } from './intake-state.js';
+import { fitsNoCode, type IntakeRowState } from './new-materials.js';
 
 export interface ReviewRowProps {
   readonly row: IntakeRowState;
   readonly index: number;
   readonly devices: readonly DeviceView[];
   readonly catalogue: ServiceCatalogue;
-  readonly onTakeBack: (pasted: string, kind: RepairKind) => void;
-  readonly onKeep: (index: number) => void;
-  readonly onKind: (pasted: string, kind: LinkKind) => void;
-  /** Takes the student's link in the place of the one given; null takes that back. */
-  readonly onStudentLink: (pasted: string, link: string | null) => void;
-  /** Puts words on a page of their own, or back into the code. */
-  readonly onPage: (pasted: string) => void;
+  readonly dispatch: Dispatch<IntakeAction>;
+  /** True where it is not the only one, so that it can be left out. */
+  readonly isOneOfMany: boolean;
 }
 
 /** Drawn again only when it changed itself: scrolling through thousands draws new rows alone. */
 export const ReviewRow = memo(function ReviewRow(props: ReviewRowProps): ReactElement {
-  const { row, index, catalogue, onTakeBack, onKeep } = props;
+  const { row, dispatch } = props;
   const { item } = row;
-  const beside = [item.instruction, item.tags.length > 0 ? item.tags.join(', ') : null].filter((part) => part !== null);
+  const [changing, setChanging] = useState(false);
   return (
-    <div className={`flex flex-wrap gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap ${row.taken ? '' : 'text-muted'}`}>
+    <div className={`flex flex-wrap gap-x-3 gap-y-1 px-4 py-2.5 sm:flex-nowrap ${isMuted(row) ? 'text-muted' : ''}`}>
       <span className="mt-0.5 shrink-0">
-        {item.kind === 'unusable' ? (
-          <StateMark mark="stop" words="Cannot be used" />
-        ) : (
-          <KindIcon kind={item.kind === 'words' ? 'message' : kindOf(row, item, catalogue)} />
-        )}
+        <RowMark {...props} />
       </span>
       <div className="min-w-0 flex-1">
-        {item.kind === 'link' ? (
-          <LinkText {...props} item={item} />
+        {changing ? (
+          <ChangeItem
+            item={item}
+            onCancel={() => setChanging(false)}
+            onSave={(change) => {
+              setChanging(false);
+              dispatch({ kind: 'changed', pasted: item.pasted, change });
+            }}
+          />
         ) : (
-          <ItemText item={item} row={row} onPage={() => props.onPage(item.pasted)} devices={props.devices} />
+          <Understood {...props} />
         )}
-        {beside.length > 0 && <p className="m-0 text-note text-muted">{beside.join(' · ')}</p>}
-        <Repairs row={row} onTakeBack={(kind) => onTakeBack(item.pasted, kind)} />
       </div>
-      {row.duplicate !== null && (
-        <label className="flex min-h-8 shrink-0 items-center gap-2 text-small">
-          {row.duplicate === 'already-here' ? 'Here already' : 'Twice in this list'}
-          <span className="font-semibold text-ink">
-            <CheckBox checked={row.taken} onChange={() => onKeep(index)} className="mr-1.5 align-[-2px]" />
-            add it all the same
-          </span>
-        </label>
-      )}
+      {!changing && <RowActions {...props} onChange={() => setChanging(true)} />}
     </div>
   );
 });
+
+/** Left out, or here already: read, but not added. */
+function isMuted({ item, taken, leftOut }: IntakeRowState): boolean {
+  return leftOut || (!taken && item.kind !== 'question');
+}
+
+function RowMark({ row, catalogue }: ReviewRowProps): ReactElement {
+  const { item } = row;
+  if (item.kind === 'unusable') return <StateMark mark="stop" words="Cannot be used" />;
+  if (item.kind === 'question') return <StateMark mark="look-at" words="Question" />;
+  if (item.kind === 'contact') return <KindIcon kind={item.content.kind} />;
+  return <KindIcon kind={item.kind === 'words' ? 'message' : kindOf(row, item, catalogue)} />;
+}
+
+/** The item as it will be, with what was corrected. */
+function Understood(props: ReviewRowProps): ReactElement {
+  const { row, devices, dispatch } = props;
+  const { item } = row;
+  const beside = [item.instruction, item.tags.length > 0 ? item.tags.join(', ') : null].filter((part) => part !== null);
+  return (
+    <>
+      {item.kind === 'question' && !row.leftOut && <Question item={item} dispatch={dispatch} />}
+      {item.kind === 'question' && row.leftOut && <p className="m-0 text-body break-words">{item.pasted}</p>}
+      {item.kind === 'link' && <LinkText {...props} item={item} />}
+      {item.kind === 'words' && <WordsText item={item} row={row} dispatch={dispatch} devices={devices} />}
+      {item.kind === 'contact' && <ContactText item={item} />}
+      {item.kind === 'unusable' && (
+        <>
+          <p className="m-0 font-mono text-small break-all">{item.pasted}</p>
+          <p className="m-0 text-small text-stop">{refusedWords[item.problem]}</p>
+        </>
+      )}
+      {beside.length > 0 && <p className="m-0 text-note text-muted">{beside.join(' · ')}</p>}
+      {item.kind === 'link' && <Corrections item={item} />}
+    </>
+  );
+}
+
+/** What can be done with the row: change it, ask again, leave it out, add a duplicate. */
+function RowActions({
+  row,
+  index,
+  dispatch,
+  isOneOfMany,
+  onChange,
+}: ReviewRowProps & { readonly onChange: () => void }): ReactElement {
+  const { item, asked, leftOut, duplicate } = row;
+  const pasted = item.pasted;
+  return (
+    <div className="flex shrink-0 basis-full flex-wrap items-start gap-x-3 pl-8 text-small sm:basis-auto sm:justify-end sm:pl-0">
+      {duplicate !== null && !leftOut && (
+        <label className="flex min-h-8 items-center gap-2 text-small">
+          {duplicate === 'already-here' ? 'Already here' : 'Twice in this list'}
+          <span className="font-semibold text-ink">
+            <CheckBox
+              checked={row.taken}
+              onChange={() => dispatch({ kind: 'duplicate-toggled', index })}
+              className="mr-1.5 align-[-2px]"
+            />
+            Add anyway
+          </span>
+        </label>
+      )}
+      {asked !== null && (
+        <TextButton onClick={() => dispatch({ kind: 'answered', pasted: asked, answer: null })}>
+          Choose again
+        </TextButton>
+      )}
+      {!leftOut && item.kind !== 'contact' && <TextButton onClick={onChange}>Change</TextButton>}
+      {isOneOfMany && (
+        <TextButton onClick={() => dispatch({ kind: 'left-out-toggled', pasted })}>
+          {leftOut ? 'Add it' : 'Leave out'}
+        </TextButton>
+      )}
+    </div>
+  );
+}
 
 function kindOf({ kind }: IntakeRowState, item: IntakeLink, catalogue: ServiceCatalogue): LinkKind {
   return kind ?? recogniseKind(item.link, catalogue);
 }
 
 /** The link with its kind, which can be chosen otherwise, and with what its address gives away. */
-function LinkText({
-  row,
-  item,
-  catalogue,
-  onKind,
-  onStudentLink,
-}: ReviewRowProps & { readonly item: IntakeLink }): ReactElement {
+function LinkText({ row, item, catalogue, dispatch }: ReviewRowProps & { readonly item: IntakeLink }): ReactElement {
   const described = describeAddress(item.link, catalogue);
   const role = described?.address?.role ?? 'student';
   const kind = kindOf(row, item, catalogue);
@@ -96,18 +158,24 @@ function LinkText({
       {item.title !== null && <p className="m-0 text-body font-semibold">{item.title}</p>}
       <p className="m-0 font-mono text-small break-all">{item.link}</p>
       <p className="m-0 flex flex-wrap items-center gap-x-1.5 text-note text-muted">
-        <KindChoice link={item.link} kind={kind} onKind={(choice) => onKind(item.pasted, choice)} />
+        <KindChoice
+          link={item.link}
+          kind={kind}
+          onKind={(linkKind) => dispatch({ kind: 'kind-chosen', pasted: item.pasted, linkKind })}
+        />
         {described && <span>{described.service.name}</span>}
       </p>
       {described && role !== 'student' && (
-        <OtherRole role={role} item={item} described={described} onStudentLink={onStudentLink} />
+        <OtherRole role={role} item={item} described={described} dispatch={dispatch} />
       )}
       {row.insteadOf !== null && (
         <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
           <span className="text-done">
-            The student’s link, in the place of <span className="font-mono break-all">{row.insteadOf}</span>
+            The student’s link, instead of <span className="font-mono break-all">{row.insteadOf}</span>
           </span>
-          <TextButton onClick={() => onStudentLink(item.pasted, null)}>Take back</TextButton>
+          <TextButton onClick={() => dispatch({ kind: 'student-link-chosen', pasted: item.pasted, link: null })}>
+            Undo
+          </TextButton>
         </p>
       )}
     </>
@@ -119,8 +187,8 @@ function OtherRole({
   role,
   item,
   described,
-  onStudentLink,
-}: Pick<ReviewRowProps, 'onStudentLink'> & {
+  dispatch,
+}: Pick<ReviewRowProps, 'dispatch'> & {
   readonly item: IntakeLink;
   readonly role: keyof typeof roleSentences;
   readonly described: NonNullable<ReturnType<typeof describeAddress>>;
@@ -128,12 +196,14 @@ function OtherRole({
   const { studentLink, address } = described;
   return (
     <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
-      <StateMark mark="look-at" words="To be looked at" />
+      <StateMark mark="look-at" words="Needs attention" />
       <span className="min-w-0 flex-1 basis-52 sm:flex-initial sm:basis-auto">
         {roleSentences[role]} {studentLink === null && address?.steps?.map(withoutStars).join(' ')}
       </span>
       {studentLink !== null && (
-        <TextButton onClick={() => onStudentLink(item.pasted, studentLink)}>Use the student’s link</TextButton>
+        <TextButton onClick={() => dispatch({ kind: 'student-link-chosen', pasted: item.pasted, link: studentLink })}>
+          Use the student’s link
+        </TextButton>
       )}
     </p>
   );
@@ -167,39 +237,35 @@ function KindChoice({
   );
 }
 
-function ItemText({
+function WordsText({
   item,
   row,
-  onPage,
+  dispatch,
   devices,
-}: {
-  readonly item: Exclude<IntakeItem, IntakeLink>;
-  readonly row: IntakeRowState;
-  readonly onPage: () => void;
-  readonly devices: readonly DeviceView[];
-}): ReactElement {
-  if (item.kind === 'words') {
-    return (
-      <>
-        <p className="m-0 text-body break-words">{item.words}</p>
-        <p className="m-0 text-note text-muted">
-          {item.title !== null && `${item.title} · `}
-          {row.onPage
-            ? 'Written page: the code carries its address.'
-            : 'Message: these words go into the code themselves.'}
-        </p>
-        <TooLong item={item} onPage={row.onPage} onSwitch={onPage} devices={devices} />
-      </>
-    );
-  }
+}: Pick<ReviewRowProps, 'row' | 'dispatch' | 'devices'> & { readonly item: IntakeWords }): ReactElement {
   return (
     <>
-      <p className="m-0 font-mono text-small break-all">{item.pasted}</p>
-      <p className="m-0 text-small text-stop">
-        {item.problem === 'scheme-not-web'
-          ? 'Phones open only addresses that begin with http or https.'
-          : 'This is no whole address. Copy it once more from the address bar.'}
+      {item.title !== null && <p className="m-0 text-body font-semibold">{item.title}</p>}
+      <p className="m-0 text-body break-words whitespace-pre-line">{item.words}</p>
+      <p className="m-0 text-note text-muted">
+        {row.onPage ? 'Written page: the code carries its link.' : 'Message: the code itself holds these words.'}
       </p>
+      <TooLong
+        item={item}
+        onPage={row.onPage}
+        onSwitch={() => dispatch({ kind: 'page-toggled', pasted: item.pasted })}
+        devices={devices}
+      />
+    </>
+  );
+}
+
+function ContactText({ item }: { readonly item: IntakeContact }): ReactElement {
+  return (
+    <>
+      {item.title !== null && <p className="m-0 text-body font-semibold">{item.title}</p>}
+      <p className="m-0 font-mono text-small break-all">{contactName(item.content)}</p>
+      <p className="m-0 text-note text-muted">{kindWords[item.content.kind]}</p>
     </>
   );
 }
@@ -222,7 +288,7 @@ function TooLong({
   if (!none && tooFine.length === 0) return null;
   return (
     <TooLongLine action="Put it on a page" onSwitch={onSwitch}>
-      <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'To be looked at'} />
+      <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'Needs attention'} />
       <span className="min-w-0">
         {none ? 'No code holds that much.' : `Even in the hand ${namesListed(tooFine)} can’t read that much.`}
       </span>
@@ -253,34 +319,20 @@ function tooFineFor(item: IntakeWords, devices: readonly DeviceView[]): readonly
   return size.ok ? tooFineInTheHand(modulesOf(size.value.version), devices).map(({ name }) => name) : [];
 }
 
-function Repairs({
-  row,
-  onTakeBack,
-}: {
-  readonly row: IntakeRowState;
-  readonly onTakeBack: (kind: RepairKind) => void;
-}): ReactElement | null {
-  const repairs = row.item.kind === 'link' ? row.item.repairs : [];
-  if (repairs.length + row.takenBack.length === 0) return null;
+function Corrections({ item: { repairs } }: { readonly item: IntakeLink }): ReactElement | null {
+  if (repairs.length === 0) return null;
   return (
-    <ul aria-label="Repairs" className="m-0 mt-1 flex list-none flex-wrap gap-x-4 gap-y-1 p-0 text-small">
-      {repairs.map((repair) => {
+    <p className="m-0 mt-1 text-small text-done">
+      Corrected:{' '}
+      {repairs.map((repair, index) => {
         const { words, what } = repairSentence(repair);
         return (
-          <li key={repair.kind} className="flex items-center gap-1.5">
-            <span className="text-done">
-              Repaired: {words} {what !== '' && <span className="font-mono break-all">{what}</span>}
-            </span>
-            <TextButton onClick={() => onTakeBack(repair.kind)}>Take back</TextButton>
-          </li>
+          <span key={repair.kind}>
+            {index > 0 && ', '}
+            {words} {what !== '' && <span className="font-mono break-all">{what}</span>}
+          </span>
         );
       })}
-      {row.takenBack.map((kind) => (
-        <li key={kind} className="flex items-center gap-1.5">
-          <span className="text-muted">Left as it was: {repairWords[kind]}</span>
-          <TextButton onClick={() => onTakeBack(kind)}>Repair again</TextButton>
-        </li>
-      ))}
-    </ul>
+    </p>
   );
 }

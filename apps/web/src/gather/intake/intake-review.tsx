@@ -4,7 +4,7 @@ import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 import { ReviewRow, type ReviewRowProps } from './intake-review-row.js';
 import type { IntakeRowState } from './new-materials.js';
 
-interface Props extends Omit<ReviewRowProps, 'row' | 'index' | 'devices'> {
+interface Props extends Omit<ReviewRowProps, 'row' | 'index' | 'devices' | 'isOneOfMany'> {
   readonly rows: readonly IntakeRowState[];
   /** Of the class whose devices are to read it; null for all of the school's. */
   readonly classId: string | null;
@@ -12,12 +12,12 @@ interface Props extends Omit<ReviewRowProps, 'row' | 'index' | 'devices'> {
 
 /** Up to here every row is drawn; beyond, only those in sight are. */
 const drawnAtOnce = 60;
-/** Height of a row without repairs, pixels; real ones are measured. */
+/** Height of a row without corrections, pixels; real ones are measured. */
 const usualHeightPx = 66;
 
-/** What was understood, line by line: kind, repairs with a way back, duplicates with a way to keep them. */
+/** What was understood, item by item: kind, corrections, questions, duplicates. */
 export function IntakeReview({ classId, ...rest }: Props): ReactElement {
-  const props = { ...rest, devices: useDevicesOf(classId) };
+  const props = { ...rest, devices: useDevicesOf(classId), isOneOfMany: rest.rows.length > 1 };
   return props.rows.length > drawnAtOnce ? <LongReview {...props} /> : <ShortReview {...props} />;
 }
 

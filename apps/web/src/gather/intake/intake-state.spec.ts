@@ -4,7 +4,8 @@ const after = (...actions: readonly IntakeAction[]): IntakeState => actions.redu
 const list = { name: 'stations.csv', rows: [['a', 'b']], cut: false };
 const typed = { kind: 'text', text: 'https://a.example' } as const;
 const decided: readonly IntakeAction[] = [
-  { kind: 'repair-toggled', pasted: 'x', repair: 'quote-removed' },
+  { kind: 'answered', pasted: 'x', answer: 1 },
+  { kind: 'left-out-toggled', pasted: 'x' },
   { kind: 'kind-chosen', pasted: 'x', linkKind: 'video' },
   { kind: 'student-link-chosen', pasted: 'x', link: 'https://a.example/student' },
   { kind: 'page-toggled', pasted: 'x' },
@@ -30,7 +31,8 @@ describe('the intake', () => {
 
   it('keeps what was decided while one types on, and not once the field is empty', () => {
     const { decisions } = after(typed, ...decided, { kind: 'text', text: 'https://a.example and more' });
-    expect([...(decisions.takenBack.get('x') ?? [])]).toEqual(['quote-removed']);
+    expect(decisions.answers.get('x')).toBe(1);
+    expect([...decisions.leftOut]).toEqual(['x']);
     expect(decisions.kinds.get('x')).toBe('video');
     expect(decisions.studentLinks.get('x')).toBe('https://a.example/student');
     expect([...decisions.onPage]).toEqual(['x']);
@@ -40,13 +42,21 @@ describe('the intake', () => {
   });
 
   it('takes each decision back by the same action', () => {
-    const { decisions } = after(typed, ...decided, ...decided.filter(({ kind }) => kind !== 'student-link-chosen'), {
-      kind: 'student-link-chosen',
-      pasted: 'x',
-      link: null,
-    });
-    expect([...(decisions.takenBack.get('x') ?? [])]).toEqual([]);
-    expect([decisions.onPage.size, decisions.kept.size, decisions.studentLinks.size]).toEqual([0, 0, 0]);
+    const toggles = decided.filter(({ kind }) => /toggled$/.test(kind));
+    const { decisions } = after(
+      typed,
+      ...decided,
+      ...toggles,
+      { kind: 'student-link-chosen', pasted: 'x', link: null },
+      { kind: 'answered', pasted: 'x', answer: null },
+    );
+    const { onPage, kept, leftOut, studentLinks, answers } = decisions;
+    expect([onPage, kept, leftOut, studentLinks, answers].map(({ size }) => size)).toEqual([0, 0, 0, 0, 0]);
+  });
+
+  it('keeps what was changed in the place of what was read', () => {
+    const change = { kind: 'words', text: 'Who am I?', title: '' } as const;
+    expect(after(typed, { kind: 'changed', pasted: 'x', change }).decisions.changes.get('x')).toBe(change);
   });
 
   it('changes no state that was handed out', () => {

@@ -1,7 +1,7 @@
 /** What the intake holds while it is filled, as a reducer: text or a list, what was decided about it, whether it is sent. */
-import type { Columns, LinkKind, RepairKind } from '@hapset/core';
+import type { Columns, LinkKind } from '@hapset/core';
 import type { Rows } from '../../platform/table-file/table.js';
-import { noDecisions, type Decisions } from './new-materials.js';
+import { noDecisions, type Decisions, type ItemChange } from './new-materials.js';
 
 /** A list out of a file. */
 export interface ChosenList {
@@ -33,7 +33,9 @@ export type IntakeAction =
   | { readonly kind: 'columns'; readonly columns: Columns }
   | { readonly kind: 'tags'; readonly tags: string }
   | { readonly kind: 'files'; readonly files: readonly File[] | null }
-  | { readonly kind: 'repair-toggled'; readonly pasted: string; readonly repair: RepairKind }
+  | { readonly kind: 'answered'; readonly pasted: string; readonly answer: 0 | 1 | null }
+  | { readonly kind: 'changed'; readonly pasted: string; readonly change: ItemChange }
+  | { readonly kind: 'left-out-toggled'; readonly pasted: string }
   | { readonly kind: 'kind-chosen'; readonly pasted: string; readonly linkKind: LinkKind }
   | { readonly kind: 'student-link-chosen'; readonly pasted: string; readonly link: string | null }
   | { readonly kind: 'page-toggled'; readonly pasted: string }
@@ -99,18 +101,16 @@ function isDecision(action: IntakeAction): action is Decision {
 
 function decide(before: Decisions, action: Decision): Decisions {
   switch (action.kind) {
-    case 'repair-toggled': {
-      const repairs = switched<RepairKind>(before.takenBack.get(action.pasted) ?? new Set(), action.repair);
-      return { ...before, takenBack: new Map(before.takenBack).set(action.pasted, repairs) };
-    }
+    case 'answered':
+      return { ...before, answers: withEntry(before.answers, action.pasted, action.answer) };
+    case 'changed':
+      return { ...before, changes: new Map(before.changes).set(action.pasted, action.change) };
+    case 'left-out-toggled':
+      return { ...before, leftOut: switched(before.leftOut, action.pasted) };
     case 'kind-chosen':
       return { ...before, kinds: new Map(before.kinds).set(action.pasted, action.linkKind) };
-    case 'student-link-chosen': {
-      const links = new Map(before.studentLinks);
-      if (action.link === null) links.delete(action.pasted);
-      else links.set(action.pasted, action.link);
-      return { ...before, studentLinks: links };
-    }
+    case 'student-link-chosen':
+      return { ...before, studentLinks: withEntry(before.studentLinks, action.pasted, action.link) };
     case 'page-toggled':
       return { ...before, onPage: switched(before.onPage, action.pasted) };
     case 'duplicate-toggled':
@@ -121,5 +121,17 @@ function decide(before: Decisions, action: Decision): Decisions {
 function switched<Item>(set: ReadonlySet<Item>, item: Item): ReadonlySet<Item> {
   const next = new Set(set);
   if (!next.delete(item)) next.add(item);
+  return next;
+}
+
+/** @param value null removes it */
+function withEntry<Value>(
+  map: ReadonlyMap<string, Value>,
+  key: string,
+  value: Value | null,
+): ReadonlyMap<string, Value> {
+  const next = new Map(map);
+  if (value === null) next.delete(key);
+  else next.set(key, value);
   return next;
 }

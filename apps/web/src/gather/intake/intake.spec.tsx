@@ -13,7 +13,7 @@ describe('the intake', () => {
     onAdd: (items: readonly NewMaterial[]) => Promise<unknown> = () => Promise.resolve(),
     here: readonly string[] = [],
   ): void {
-    serverAnswers({ 'GET /api/services': [], 'GET /api/devices': [], 'GET /api/classes': [] });
+    serverAnswers({ 'GET /api/services': [], 'GET /api/devices': [], 'GET /api/classes': [], 'GET /api/school': {} });
     renderPage(<Intake label="Next station" placeholder="Paste" noun="station" here={here} onAdd={onAdd} />);
   }
 
@@ -35,7 +35,7 @@ describe('the intake', () => {
     await userEvent.paste('https://https://a.example/tides\nWhat lives under the seaweed?');
     const items = within(await review()).getAllByRole('listitem');
     expect(items.some((item) => item.textContent?.includes('https://a.example/tides'))).toBe(true);
-    expect(screen.getByText(/^Repaired:/)).toBeTruthy();
+    expect(screen.getByText(/^Corrected:/)).toBeTruthy();
     expect(onAdd).not.toHaveBeenCalled();
     await userEvent.click(screen.getByRole('button', { name: /2 stations/ }));
     await waitFor(() => expect(onAdd).toHaveBeenCalledTimes(1));
@@ -45,6 +45,48 @@ describe('the intake', () => {
       'What lives under the seaweed?',
     ]);
     expect(added[0]?.repairs.length).toBeGreaterThan(0);
+  });
+
+  it('shows one item before it is added: what it is, and a way to change it', async () => {
+    const onAdd = jest.fn(() => Promise.resolve());
+    show(onAdd);
+    await userEvent.click(field());
+    await userEvent.paste('Worksheet: htps://a.example/tides');
+    expect((await review()).textContent).toMatch(/Worksheet.*https:\/\/a\.example\/tides.*Corrected/);
+    await userEvent.click(screen.getByRole('button', { name: 'Change' }));
+    await userEvent.clear(screen.getByRole('textbox', { name: 'Title' }));
+    await userEvent.type(screen.getByRole('textbox', { name: 'Title' }), 'Tides');
+    await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides', title: 'Tides' })]);
+  });
+
+  it('asks where two things may be meant, and adds nothing before the answer', async () => {
+    const onAdd = jest.fn(() => Promise.resolve());
+    show(onAdd);
+    await userEvent.click(field());
+    await userEvent.paste('Please open https://a.example/tides and read it');
+    const link = await screen.findByRole('button', { name: /^Link/ });
+    await userEvent.type(field(), '{Enter}');
+    expect(onAdd).not.toHaveBeenCalled();
+    expect(document.activeElement).toBe(link);
+    await userEvent.click(screen.getByRole('button', { name: /^These words/ }));
+    expect(screen.getByRole('button', { name: 'Choose again' })).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(onAdd).toHaveBeenCalledWith([
+      expect.objectContaining({ words: 'Please open https://a.example/tides and read it' }),
+    ]);
+  });
+
+  it('leaves out what is not wanted of a list', async () => {
+    const onAdd = jest.fn(() => Promise.resolve());
+    show(onAdd);
+    await userEvent.click(field());
+    await userEvent.paste('Hello Maren,\nhttps://a.example/tides');
+    const [first] = within(await review()).getAllByRole('listitem');
+    await userEvent.click(within(first as HTMLElement).getByRole('button', { name: 'Leave out' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides' })]);
   });
 
   it('keeps what was typed where it could not be added, and says so', async () => {

@@ -6,7 +6,7 @@ import { Button } from '../../platform/design/button.js';
 import { ChooseFile, ChooseFiles } from '../../platform/design/choose-file.js';
 import { useCatalogue } from '../service-description/use-catalogue.js';
 import { plural } from '../../platform/wording/figures.js';
-import { isPlain } from './new-materials.js';
+import { firstAnswer } from './intake-question.js';
 import { Icon } from '../../platform/design/icon.js';
 import { useIntake, type IntakeHandle } from './use-intake.js';
 import { usePasteAnywhere } from './use-paste-anywhere.js';
@@ -122,7 +122,7 @@ function WhatRow({
 
 /** The field, or in its place what is too long for one. */
 function What({
-  intake: { state, source, dispatch, add },
+  intake: { state, source, questions, dispatch, add },
   label,
   placeholder,
   autoFocus,
@@ -150,7 +150,8 @@ function What({
       onKeyDown={(event) => {
         if (event.key !== 'Enter' || event.shiftKey || text.trim() === '') return;
         event.preventDefault();
-        add();
+        if (questions > 0) document.querySelector<HTMLElement>(firstAnswer)?.focus();
+        else add();
       }}
     />
   );
@@ -166,18 +167,18 @@ function Actions({
   return (
     <>
       {(state.list !== null || isLong(state.text)) && (
-        <Button onClick={() => dispatch({ kind: 'text', text: '' })}>Leave it</Button>
+        <Button onClick={() => dispatch({ kind: 'text', text: '' })}>Discard</Button>
       )}
       <Button tone="main" onClick={add} disabled={!mayAdd}>
-        {state.sending ? 'Adding…' : materials.length === 1 ? 'Add' : `Add ${plural(materials.length, noun)}`}
+        {state.sending ? 'Adding…' : materials.length < 2 ? 'Add' : `Add ${plural(materials.length, noun)}`}
       </Button>
     </>
   );
 }
 
-/** What was understood, where there is something to decide. */
+/** What was understood, seen before it is added. */
 function Understood({
-  intake: { state, dispatch, source, rows },
+  intake: { state, dispatch, source, rows, questions },
   classId,
 }: {
   readonly intake: IntakeHandle;
@@ -195,30 +196,30 @@ function Understood({
           />
         )}
       </Suspense>
-      {(source.table !== null || !isPlain(rows, catalogue)) && (
-        <Suspense>
-          <IntakeReview
-            rows={rows}
-            catalogue={catalogue}
-            onTakeBack={(pasted, repair) => dispatch({ kind: 'repair-toggled', pasted, repair })}
-            onKeep={(index) => dispatch({ kind: 'duplicate-toggled', index })}
-            onKind={(pasted, linkKind) => dispatch({ kind: 'kind-chosen', pasted, linkKind })}
-            onStudentLink={(pasted, link) => dispatch({ kind: 'student-link-chosen', pasted, link })}
-            onPage={(pasted) => dispatch({ kind: 'page-toggled', pasted })}
-            classId={classId}
-          />
-          <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-row">
-            <span className="text-muted">Tags for all of them</span>
-            <LineInput
-              value={state.tags}
-              onChange={(event) => dispatch({ kind: 'tags', tags: event.target.value })}
-              placeholder="Practice cards, recorder"
-              className="min-w-40 flex-1 text-field"
-            />
-          </label>
-        </Suspense>
-      )}
+      <Suspense>
+        <IntakeReview rows={rows} catalogue={catalogue} dispatch={dispatch} classId={classId} />
+        {questions > 0 && (
+          <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
+            {plural(questions, 'question')} to answer before you add
+          </p>
+        )}
+        {rows.length > 1 && <TagsForAll state={state} dispatch={dispatch} />}
+      </Suspense>
     </>
+  );
+}
+
+function TagsForAll({ state, dispatch }: Pick<IntakeHandle, 'state' | 'dispatch'>): ReactElement {
+  return (
+    <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-row">
+      <span className="text-muted">Tags for all of them</span>
+      <LineInput
+        value={state.tags}
+        onChange={(event) => dispatch({ kind: 'tags', tags: event.target.value })}
+        placeholder="Practice cards, recorder"
+        className="min-w-40 flex-1 text-field"
+      />
+    </label>
   );
 }
 

@@ -1,5 +1,4 @@
-import { compileServices, emptyCatalogue } from '@hapset/core';
-import { isPlain, noDecisions, reviewIntake, toNewMaterials } from './new-materials.js';
+import { noDecisions, openQuestions, reviewIntake, toNewMaterials, type ItemChange } from './new-materials.js';
 
 describe('reviewing the intake', () => {
   it('leaves duplicates out until they are wanted', () => {
@@ -31,35 +30,53 @@ describe('reviewing the intake', () => {
     ]);
   });
 
-  it('needs no look at one thing that is in order', () => {
-    expect(isPlain(reviewIntake('https://a.example/1', [], noDecisions), emptyCatalogue)).toBe(true);
-    expect(isPlain(reviewIntake('https://a.example/1.', [], noDecisions), emptyCatalogue)).toBe(false);
-    expect(isPlain(reviewIntake('https://a.example/1', ['https://a.example/1'], noDecisions), emptyCatalogue)).toBe(
-      false,
-    );
-    expect(isPlain(reviewIntake('one\ntwo', [], noDecisions), emptyCatalogue)).toBe(false);
+  it('takes nothing of a question until it is answered, and then what was answered', () => {
+    const text = 'Please open https://a.example/1 and read it';
+    const rows = reviewIntake(text, [], noDecisions);
+    expect([openQuestions(rows), toNewMaterials(rows)]).toEqual([1, []]);
+    const link = reviewIntake(text, [], { ...noDecisions, answers: new Map([[text, 0]]) });
+    expect(link).toMatchObject([{ asked: text, taken: true }]);
+    expect([openQuestions(link), toNewMaterials(link)]).toMatchObject([0, [{ link: 'https://a.example/1' }]]);
+    const words = reviewIntake(text, [], { ...noDecisions, answers: new Map([[text, 1]]) });
+    expect(toNewMaterials(words)).toMatchObject([{ words: text, pasted: text }]);
+    const none = reviewIntake(text, [], { ...noDecisions, leftOut: new Set([text]) });
+    expect([openQuestions(none), toNewMaterials(none)]).toEqual([0, []]);
   });
 
-  const catalogue = compileServices(
-    [
-      {
-        id: 'a',
-        name: 'A',
-        hosts: ['a.example'],
-        addresses: [{ role: 'editor', kind: 'form', path: '/{form}/build', studentLink: '/{form}' }],
-        walls: [],
-        mending: [],
-      },
-    ],
-    () => ({ names: [], find: () => null }),
-  );
+  it('gives a row to each link of an answer that has two', () => {
+    const text = 'https://a.example/1 and https://a.example/2';
+    const rows = reviewIntake(text, [], { ...noDecisions, answers: new Map([[text, 0]]) });
+    expect(toNewMaterials(rows).map(({ link }) => link)).toEqual(['https://a.example/1', 'https://a.example/2']);
+  });
 
-  it('looks at an editor’s link, and sends the student’s where that was chosen', () => {
+  it('takes what was changed in the place of what was read', () => {
+    const text = 'Tides: https://a.example/1';
+    const changed = (change: ItemChange) =>
+      toNewMaterials(reviewIntake(text, [], { ...noDecisions, changes: new Map([[text, change]]) }));
+    expect(changed({ kind: 'words', text: ' Who am I? ', title: '' })).toEqual([
+      { words: 'Who am I?', pasted: text, repairs: [] },
+    ]);
+    expect(changed({ kind: 'link', text: 'a.example/2', title: 'Two' })).toMatchObject([
+      { link: 'https://a.example/2', title: 'Two', pasted: text },
+    ]);
+    expect(changed({ kind: 'link', text: 'no link', title: '' })).toEqual([]);
+  });
+
+  it('sends e-mail addresses and phone numbers as what they are', () => {
+    expect(toNewMaterials(reviewIntake('Office: maren@fernhollow.example', [], noDecisions))).toEqual([
+      {
+        content: { kind: 'e-mail', address: 'maren@fernhollow.example', subject: '', text: '' },
+        title: 'Office',
+        pasted: 'Office: maren@fernhollow.example',
+        repairs: [],
+      },
+    ]);
+  });
+
+  it('sends the student’s link where that was chosen', () => {
     const text = 'https://a.example/tally/build';
-    expect(isPlain(reviewIntake(text, [], noDecisions), catalogue)).toBe(false);
     const rows = reviewIntake(text, [], { ...noDecisions, studentLinks: new Map([[text, 'https://a.example/tally']]) });
     expect(rows[0]?.insteadOf).toBe(text);
-    expect(isPlain(rows, catalogue)).toBe(false);
     expect(toNewMaterials(rows)).toEqual([{ link: 'https://a.example/tally', pasted: text, repairs: [] }]);
   });
 
@@ -90,9 +107,5 @@ describe('words that are too long for a code', () => {
       kept: { kind: 'written-page', document: { content: [{ content: [{ text: long }] }] } },
     });
     expect(page?.words).toBeUndefined();
-  });
-  it('are looked at before they are added, where a camera might not read them', () => {
-    expect(isPlain(reviewIntake('Low tide at nine', [], noDecisions), emptyCatalogue)).toBe(true);
-    expect(isPlain(reviewIntake('Low tide at nine. '.repeat(9), [], noDecisions), emptyCatalogue)).toBe(false);
   });
 });

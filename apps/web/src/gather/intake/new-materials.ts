@@ -1,37 +1,50 @@
+/** What was pasted with what the teacher decided about it, and what becomes a material of it. */
 import { limits, type NewMaterial } from '@hapset/contract';
 import {
   chooseSize,
-  describeAddress,
   documentFromText,
   markDuplicates,
   readIntake,
+  readLink,
   titleFromWords,
   type DuplicateMark,
+  type IntakeAnswer,
   type IntakeItem,
+  type IsListedHost,
   type LinkKind,
-  type RepairKind,
-  type ServiceCatalogue,
 } from '@hapset/core';
 
-/** One thing of the intake with what the teacher decided about it. */
+/** One item of the intake with what the teacher decided about it. */
 export interface IntakeRowState {
   readonly item: IntakeItem;
   readonly duplicate: DuplicateMark;
-  /** Repairs that could be made again, since they were taken back. */
-  readonly takenBack: readonly RepairKind[];
   /** Will it become a material? */
   readonly taken: boolean;
   /** Kind of the link as the teacher chose it; null where what was recognised holds. */
   readonly kind: LinkKind | null;
-  /** The link that was given, where the student's stands in its place; null otherwise. */
+  /** The link that was given, where the student's is in its place; null otherwise. */
   readonly insteadOf: string | null;
   /** Words that go on a page of their own, not into the code. */
   readonly onPage: boolean;
+  /** What was asked, where this is the answer; null where nothing was. */
+  readonly asked: string | null;
+  readonly leftOut: boolean;
+}
+
+/** What the teacher put in the place of what was read. */
+export interface ItemChange {
+  readonly kind: 'link' | 'words';
+  readonly text: string;
+  readonly title: string;
 }
 
 export interface Decisions {
+  /** Which reading of a question was meant, by pasted text. */
+  readonly answers: ReadonlyMap<string, 0 | 1>;
   /** By pasted text. */
-  readonly takenBack: ReadonlyMap<string, ReadonlySet<RepairKind>>;
+  readonly changes: ReadonlyMap<string, ItemChange>;
+  /** By pasted text. */
+  readonly leftOut: ReadonlySet<string>;
   /** Positions of duplicates that are wanted all the same. */
   readonly kept: ReadonlySet<number>;
   /** Kinds that were chosen, by pasted text. */
@@ -43,41 +56,85 @@ export interface Decisions {
 }
 
 export const noDecisions: Decisions = {
-  takenBack: new Map(),
+  answers: new Map(),
+  changes: new Map(),
+  leftOut: new Set(),
   kept: new Set(),
   kinds: new Map(),
   studentLinks: new Map(),
   onPage: new Set(),
 };
 
-/** Reads what was pasted and applies the decisions. */
-export function reviewIntake(text: string, here: readonly string[], decisions: Decisions): readonly IntakeRowState[] {
-  return reviewItems(readIntake(text, decisions.takenBack), here, decisions);
+/** Reads what was pasted and applies the decisions. @param isListed hosts that the school named */
+export function reviewIntake(
+  text: string,
+  here: readonly string[],
+  decisions: Decisions,
+  isListed?: IsListedHost,
+): readonly IntakeRowState[] {
+  return reviewItems(readIntake(text, isListed), here, decisions);
 }
 
-/** Applies the decisions to what was read. Duplicates stay out unless they are wanted. */
+/** Applies the decisions to what was read. Duplicates stay out unless they are wanted, questions until they are answered. */
 export function reviewItems(
   given: readonly IntakeItem[],
   here: readonly string[],
   decisions: Decisions,
 ): readonly IntakeRowState[] {
-  const items = given.map((item) => withStudentLink(item, decisions));
+  const answered = given.flatMap((item) => answersOf(item, decisions));
+  const items = answered.map(({ item }) => withStudentLink(item, decisions));
   const duplicates = markDuplicates(items, here);
-  return items.map((item, index) => {
-    const before = given[index];
+  return items.map((item, index): IntakeRowState => {
+    const { item: before, asked } = answered[index] ?? { item, asked: null };
     const duplicate = duplicates[index] ?? null;
     const onPage = decisions.onPage.has(item.pasted);
+    const leftOut = decisions.leftOut.has(item.pasted);
     return {
       item,
       duplicate,
+      asked,
+      leftOut,
       kind: decisions.kinds.get(item.pasted) ?? null,
-      insteadOf: before !== item && before?.kind === 'link' ? before.link : null,
-      takenBack: [...(decisions.takenBack.get(item.pasted) ?? [])],
+      insteadOf: before !== item && before.kind === 'link' ? before.link : null,
       onPage,
-      taken:
-        item.kind !== 'unusable' && (onPage || !fitsNoCode(item)) && (duplicate === null || decisions.kept.has(index)),
+      taken: !leftOut && canBeAdded(item, onPage) && (duplicate === null || decisions.kept.has(index)),
     };
   });
+}
+
+function canBeAdded(item: IntakeItem, onPage: boolean): boolean {
+  return item.kind !== 'unusable' && item.kind !== 'question' && (onPage || !fitsNoCode(item));
+}
+
+/** An item as it was changed or answered; as many as the answer has. */
+function answersOf(
+  item: IntakeItem,
+  { answers, changes }: Decisions,
+): readonly { readonly item: IntakeItem; readonly asked: string | null }[] {
+  const changed = (given: IntakeItem): IntakeItem => applyChange(given, changes.get(given.pasted));
+  const answer = answers.get(item.pasted);
+  if (item.kind !== 'question' || answer === undefined || changes.has(item.pasted))
+    return [{ item: changed(item), asked: null }];
+  return item.readings[answer].map((one) => ({ item: changed(one), asked: item.pasted }));
+}
+
+function applyChange(item: IntakeItem, change: ItemChange | undefined): IntakeItem {
+  if (!change) return item;
+  const { pasted, instruction, tags } = item;
+  const base = { pasted, instruction, tags, title: change.title.trim() || null };
+  const text = change.text.trim();
+  if (change.kind === 'words') return { ...base, kind: 'words', words: text.normalize('NFC') };
+  const read = readLink(text);
+  return read ? { ...base, kind: 'link', link: read.link, repairs: read.repairs } : unusable(base);
+}
+
+function unusable(base: Pick<IntakeAnswer, 'pasted' | 'instruction' | 'tags' | 'title'>): IntakeAnswer {
+  return { ...base, kind: 'unusable', problem: 'not-an-address' };
+}
+
+/** Questions that still have to be answered. */
+export function openQuestions(rows: readonly IntakeRowState[]): number {
+  return rows.filter(({ item, leftOut }) => item.kind === 'question' && !leftOut).length;
 }
 
 /** Longer than any code holds: it can become a page only. */
@@ -91,8 +148,6 @@ export function fitsNoCode(item: IntakeItem): boolean {
 
 /** Up to here a code holds whatever is written, four bytes a character: 2,331 at level M. */
 const neverTooLong = 580;
-/** Up to this version every camera in use reads it in the hand. */
-const neverTooFine = 6;
 
 function withStudentLink(item: IntakeItem, { studentLinks }: Decisions): IntakeItem {
   const link = studentLinks.get(item.pasted);
@@ -105,7 +160,7 @@ function withStudentLink(item: IntakeItem, { studentLinks }: Decisions): IntakeI
  */
 export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly string[] = []): readonly NewMaterial[] {
   return rows.flatMap(({ item, taken, kind, onPage }): readonly NewMaterial[] => {
-    if (!taken || item.kind === 'unusable') return [];
+    if (!taken || item.kind === 'unusable' || item.kind === 'question') return [];
     const all = [...new Set([...item.tags, ...tags])];
     const beside = {
       pasted: item.pasted,
@@ -123,32 +178,8 @@ export function toNewMaterials(rows: readonly IntakeRowState[], tags: readonly s
           pasted: titleFromWords(item.words),
         },
       ];
-    return item.kind === 'words'
-      ? [{ words: item.words, repairs: [], ...beside }]
-      : [{ link: item.link, repairs: item.repairs, ...(kind !== null && { kind }), ...beside }];
+    if (item.kind === 'words') return [{ words: item.words, repairs: [], ...beside }];
+    if (item.kind === 'contact') return [{ content: item.content, repairs: [], ...beside }];
+    return [{ link: item.link, repairs: item.repairs, ...(kind !== null && { kind }), ...beside }];
   });
-}
-
-/** True when the one thing that was pasted needs no look: nothing repaired, nothing doubled, no page of its editor's. */
-export function isPlain(rows: readonly IntakeRowState[], catalogue: ServiceCatalogue): boolean {
-  const [only] = rows;
-  if (rows.length !== 1 || !only) return false;
-  if (only.insteadOf !== null || (only.item.kind === 'link' && isForOthers(only.item.link, catalogue))) return false;
-  return (
-    only.duplicate === null &&
-    only.takenBack.length === 0 &&
-    ((only.item.kind === 'words' && !mayBeTooFine(only.item.words)) ||
-      (only.item.kind === 'link' && only.item.repairs.length === 0))
-  );
-}
-
-function mayBeTooFine(words: string): boolean {
-  const size = chooseSize(words);
-  return !size.ok || size.value.version > neverTooFine;
-}
-
-/** True for an address that is known and not the student's: the editor's, the answers'. */
-export function isForOthers(link: string, catalogue: ServiceCatalogue): boolean {
-  const role = describeAddress(link, catalogue)?.address?.role;
-  return role !== undefined && role !== 'student';
 }

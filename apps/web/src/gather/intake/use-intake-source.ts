@@ -3,12 +3,12 @@ import {
   bodyOf,
   guessColumns,
   prepareForDuplicates,
-  readPiece,
+  readItem,
   readRow,
   splitPieces,
   type Columns,
   type IntakeItem,
-  type TakenBack,
+  type IsListedHost,
 } from '@hapset/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Rows } from '../../platform/table-file/table.js';
@@ -25,37 +25,30 @@ type Input = string | readonly string[];
 /**
  * @param file rows of a chosen file; null to read the text
  * @param chosen columns as the teacher set them; null to guess
+ * @param isListed hosts that the school named
  */
 export function useIntakeSource(
   text: string,
   file: Rows | null,
   chosen: Columns | null,
-  takenBack: TakenBack,
+  isListed: IsListedHost,
 ): IntakeSource {
   const pasted = usePastedTable(text);
   const rows = file ?? pasted;
   const columns = useMemo(() => (rows ? (chosen ?? guessColumns(rows)) : null), [rows, chosen]);
   const inputs = useMemo(
-    (): readonly Input[] => (rows && columns ? bodyOf(rows, columns) : splitPieces(text)),
-    [rows, columns, text],
+    (): readonly Input[] => (rows && columns ? bodyOf(rows, columns) : splitPieces(text, isListed)),
+    [rows, columns, text, isListed],
   );
-  const keyOf = useCallback(
-    (input: Input): string => {
-      const what = typeof input === 'string' ? input : (input[columns?.roles.indexOf('what') ?? 0] ?? '').trim();
-      return JSON.stringify([input, columns?.roles ?? null, [...(takenBack.get(what) ?? [])]]);
-    },
-    [columns, takenBack],
-  );
+  const keyOf = useCallback((input: Input): string => JSON.stringify([input, columns?.roles ?? null]), [columns]);
   const read = useCallback(
-    (input: Input): IntakeItem => {
-      const item =
-        typeof input === 'string'
-          ? readPiece(input, takenBack.get(input) ?? new Set())
-          : readRow(input, columns?.roles ?? [], takenBack);
-      if (item.kind === 'link') prepareForDuplicates(item);
-      return item;
+    (input: Input): readonly IntakeItem[] => {
+      const items =
+        typeof input === 'string' ? readItem(input, isListed) : readRow(input, columns?.roles ?? [], isListed);
+      for (const item of items) if (item.kind === 'link') prepareForDuplicates(item);
+      return items;
     },
-    [columns, takenBack],
+    [columns, isListed],
   );
   const { items, left } = useReadItems(inputs, keyOf, read);
   return { items, left, table: rows && columns ? { rows, columns } : null };

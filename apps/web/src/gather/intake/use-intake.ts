@@ -2,10 +2,11 @@
 import type { NewMaterial } from '@hapset/contract';
 import { readTags } from '@hapset/core';
 import { useMemo, useReducer, type Dispatch } from 'react';
+import { useListedHosts } from './use-listed-hosts.js';
 import { listFileWords } from '../../platform/wording/list-files.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { emptyIntake, intakeReducer, type IntakeAction, type IntakeState } from './intake-state.js';
-import { reviewItems, toNewMaterials, type IntakeRowState } from './new-materials.js';
+import { openQuestions, reviewItems, toNewMaterials, type IntakeRowState } from './new-materials.js';
 import { useIntakeSource, type IntakeSource } from './use-intake-source.js';
 
 export interface IntakeHandle {
@@ -15,6 +16,8 @@ export interface IntakeHandle {
   readonly rows: readonly IntakeRowState[];
   /** What would be added. */
   readonly materials: readonly NewMaterial[];
+  /** How many still have to be answered. */
+  readonly questions: number;
   readonly mayAdd: boolean;
   readonly add: () => void;
   readonly readList: (file: File) => Promise<void>;
@@ -34,10 +37,12 @@ export function useIntake({
 }): IntakeHandle {
   const [state, dispatch] = useReducer(intakeReducer, initial, emptyIntake);
   const { text, list, columns, decisions, tags, sending } = state;
-  const source = useIntakeSource(text, list?.rows ?? null, columns, decisions.takenBack);
+  const isListed = useListedHosts();
+  const source = useIntakeSource(text, list?.rows ?? null, columns, isListed);
   const rows = useMemo(() => reviewItems(source.items, here, decisions), [source.items, here, decisions]);
   const materials = toNewMaterials(rows, readTags(tags));
-  const mayAdd = materials.length > 0 && !sending && source.left === 0;
+  const questions = openQuestions(rows);
+  const mayAdd = materials.length > 0 && questions === 0 && !sending && source.left === 0;
   const add = (): void => {
     if (!mayAdd) return;
     dispatch({ kind: 'sending' });
@@ -56,7 +61,7 @@ export function useIntake({
     if (files.length === 1 && first && isListName(first.name)) void readList(first);
     else if (files.length > 0) dispatch({ kind: 'files', files: [...files] });
   };
-  return { state, dispatch, source, rows, materials, mayAdd, add, readList, takeDropped };
+  return { state, dispatch, source, rows, materials, questions, mayAdd, add, readList, takeDropped };
 }
 
 /** Dropped alone, these are read as lists; everything else is a file to keep. */

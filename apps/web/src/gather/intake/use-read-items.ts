@@ -9,7 +9,7 @@ const showEveryMs = 250;
 
 export interface ReadItems {
   readonly items: readonly IntakeItem[];
-  /** How many are still to be read. */
+  /** How many inputs are still to be read. */
   readonly left: number;
 }
 
@@ -20,45 +20,52 @@ export interface ReadItems {
 export function useReadItems<Input>(
   inputs: readonly Input[],
   keyOf: (input: Input) => string,
-  read: (input: Input) => IntakeItem,
+  read: (input: Input) => readonly IntakeItem[],
 ): ReadItems {
-  const known = useRef(new Map<string, IntakeItem>());
-  const [far, setFar] = useState<{ readonly keys: readonly string[]; readonly items: readonly IntakeItem[] }>({
-    keys: [],
-    items: [],
-  });
+  const known = useRef(new Map<string, readonly IntakeItem[]>());
+  const [far, setFar] = useState<Read>({ keys: [], items: [], count: 0 });
   const short = inputs.length <= atOnce;
   const keys = useMemo(() => (short ? [] : inputs.map(keyOf)), [inputs, keyOf, short]);
-  const atHand = useMemo(() => (short ? inputs.map(read) : []), [inputs, read, short]);
+  const atHand = useMemo(() => (short ? inputs.flatMap(read) : []), [inputs, read, short]);
 
   useEffect(() => {
     if (short) return;
     const items: IntakeItem[] = [];
+    let count = 0;
     let shownAt = 0;
     let timer: ReturnType<typeof setTimeout>;
     const slice = (): void => {
       const until = performance.now() + sliceMs;
-      while (items.length < inputs.length && performance.now() < until) {
-        const key = keys[items.length] ?? '';
-        const item = known.current.get(key) ?? read(inputs[items.length] as Input);
-        known.current.set(key, item);
-        items.push(item);
+      while (count < inputs.length && performance.now() < until) {
+        const key = keys[count] ?? '';
+        const found = known.current.get(key) ?? read(inputs[count] as Input);
+        known.current.set(key, found);
+        items.push(...found);
+        count += 1;
       }
       // Every sight of more rows draws the review again, so it is shown now and then only.
-      if (items.length === inputs.length || performance.now() - shownAt > showEveryMs) {
+      if (count === inputs.length || performance.now() - shownAt > showEveryMs) {
         shownAt = performance.now();
-        const shown = [...items];
-        startTransition(() => setFar({ keys, items: shown }));
+        const shown = { keys, items: [...items], count };
+        startTransition(() => setFar(shown));
       }
-      if (items.length < inputs.length) timer = setTimeout(slice);
+      if (count < inputs.length) timer = setTimeout(slice);
     };
     timer = setTimeout(slice);
     return () => clearTimeout(timer);
   }, [inputs, keys, read, short]);
 
   if (short) return { items: atHand, left: 0 };
-  const items = far.keys === keys ? far.items : none;
-  return { items, left: inputs.length - items.length };
+  const { items, count } = far.keys === keys ? far : none;
+  return { items, left: inputs.length - count };
 }
 
-const none: readonly IntakeItem[] = [];
+/** What was read of which inputs. */
+interface Read {
+  readonly keys: readonly string[];
+  readonly items: readonly IntakeItem[];
+  /** How many inputs that is. */
+  readonly count: number;
+}
+
+const none: Read = { keys: [], items: [], count: 0 };

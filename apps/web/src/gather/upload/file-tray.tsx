@@ -56,7 +56,7 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
             onClose();
           }}
         >
-          Leave it
+          Discard
         </Button>
         {pictures.length > 1 && pictures.length === kept.length && (
           <Button disabled={busy > 0 || sending} onClick={() => add(keptMaterials(kept, true))}>

@@ -1,7 +1,7 @@
 /** The editor's tools: what a paragraph is, how letters look, what stands between. */
 import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
-import { isSafeLink, palette, repairLink, type PageColour, type PageFont, type PageSize } from '@hapset/core';
+import { isSafeLink, palette, readLink, type PageColour, type PageFont, type PageSize } from '@hapset/core';
 import {
   AlignCenter,
   AlignLeft,
@@ -293,8 +293,8 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
   const keep = (event: FormEvent): void => {
     event.preventDefault();
     event.stopPropagation();
-    const href = /^(?:mailto|tel):/i.test(address.trim()) ? address.trim() : repairLink(address).link;
-    if (!isSafeLink(href)) return setProblem('This is no whole address. Copy it once more from the address bar.');
+    const href = /^(?:mailto|tel):/i.test(address.trim()) ? address.trim() : (readLink(address)?.link ?? '');
+    if (!isSafeLink(href)) return setProblem('This link is not complete. Copy it again from the address bar.');
     const { empty } = editor.state.selection;
     if (empty && before === undefined)
       editor

@@ -1,4 +1,5 @@
 import { fillPath, routes, type AccessCheckView, type MaterialPage, type ReadinessView } from '@hapset/contract';
+import { isWebAddress } from '@hapset/core';
 import type { ReactElement, ReactNode } from 'react';
 import { Button, buttonClass, TextButton } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -240,7 +241,7 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-small text-muted">
       <span className="min-w-0">
-        Repaired when pasted:{' '}
+        Corrected when pasted:{' '}
         {material.repairs.map((repair, index) => {
           const { words, what } = repairSentence(repair);
           return (
@@ -251,13 +252,15 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
           );
         })}
       </span>
-      <TextButton
-        className=""
-        disabled={change.isPending}
-        onClick={() => change.mutate({ version: material.version, link: material.pasted })}
-      >
-        Use it as pasted
-      </TextButton>
+      {isWebAddress(material.pasted) && (
+        <TextButton
+          className=""
+          disabled={change.isPending}
+          onClick={() => change.mutate({ version: material.version, link: material.pasted })}
+        >
+          Use it as pasted
+        </TextButton>
+      )}
     </p>
   );
 }

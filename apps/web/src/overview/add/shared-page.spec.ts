@@ -4,11 +4,11 @@ const shared = (query: string): string => sharedText(new URLSearchParams(query))
 
 describe('what was shared', () => {
   it.each([
-    ['link=https://a.example/x&title=Tide tables', 'https://a.example/x Tide tables'],
+    ['link=https://a.example/x&title=Tide tables', 'https://a.example/x\tTide tables'],
     ['link=https://a.example/x', 'https://a.example/x'],
     ['link=https://a.example/x&title=https://a.example/x', 'https://a.example/x'],
-    ['title=Tide tables&text=https://a.example/x', 'https://a.example/x Tide tables'],
-    ['text=Look at this https://a.example/x today', 'https://a.example/x Look at this today'],
+    ['title=Tide tables&text=https://a.example/x', 'https://a.example/x\tTide tables'],
+    ['title=Tides&text=Look at this https://a.example/x today', 'Look at this https://a.example/x today'],
     ['text=Who am I?', 'Who am I?'],
     ['title=Only a title', 'Only a title'],
     ['', ''],

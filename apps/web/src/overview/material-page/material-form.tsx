@@ -1,5 +1,5 @@
 import { limits, type ChangeMaterial, type DeviceView, type MaterialView } from '@hapset/contract';
-import { linkKinds, readTags, repairLink, type MaterialKind } from '@hapset/core';
+import { linkKinds, readLink, readTags, type MaterialKind } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
@@ -41,7 +41,7 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
       ...(touched.kind && { kind: fields.kind }),
       ...(touched.shownUntil && { shownUntil: fields.shownUntil === '' ? null : fields.shownUntil }),
       ...(touched.tags && { tags: readTags(fields.tags) }),
-      ...(touched.link && { link: repairLink(fields.link).link }),
+      ...(touched.link && { link: readLink(fields.link)?.link ?? fields.link.trim() }),
       ...(touched.words && { words: fields.words }),
     });
   return (

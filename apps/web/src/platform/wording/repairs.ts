@@ -1,26 +1,33 @@
 import type { Repair, RepairKind } from '@hapset/core';
 
-export const repairWords: Readonly<Record<RepairKind, string>> = {
-  'invisible-removed': 'took out invisible characters',
+const words: Readonly<Record<RepairKind, string>> = {
+  'invisible-removed': 'removed invisible characters',
   'line-break-joined': 'joined two lines',
-  'quote-removed': 'took off quotation marks',
-  'bracket-removed': 'took off brackets',
-  'scheme-doubled': 'took out a second',
-  'scheme-mended': 'mended the start to',
-  'blank-removed': 'took out blanks',
-  'trailing-punctuation': 'took off the end',
-  'scheme-missing': 'put in front',
+  'quote-removed': 'removed quotation marks',
+  'bracket-removed': 'removed brackets',
+  'scheme-doubled': 'removed a second',
+  'scheme-mended': 'changed the start to',
+  'blank-removed': 'removed spaces',
+  'trailing-punctuation': 'removed from the end',
+  'scheme-missing': 'added',
+  'slash-turned': 'changed \\ to /',
+  'dot-mended': 'changed commas to dots',
+  'entity-decoded': 'changed &amp; to &',
+  'markup-removed': 'removed formatting',
+  'blank-encoded': 'wrote spaces as %20',
+  'percent-decoded': 'decoded the link',
 };
 
-/** The repair in words with what it touched, where that can be seen. */
-export function repairSentence({ kind, removed, added }: Repair): { readonly words: string; readonly what: string } {
-  const seen: Partial<Record<RepairKind, string>> = {
-    'quote-removed': removed,
-    'bracket-removed': removed,
-    'scheme-doubled': removed,
-    'scheme-mended': added,
-    'trailing-punctuation': removed,
-    'scheme-missing': added,
-  };
-  return { words: repairWords[kind], what: seen[kind] ?? '' };
+/** What is shown behind the words, where it can be seen. */
+const shown: Partial<Record<RepairKind, 'removed' | 'added'>> = {
+  'scheme-doubled': 'removed',
+  'scheme-mended': 'added',
+  'trailing-punctuation': 'removed',
+  'scheme-missing': 'added',
+};
+
+/** A correction in words with what it touched, where that can be seen. */
+export function repairSentence(repair: Repair): { readonly words: string; readonly what: string } {
+  const part = shown[repair.kind];
+  return { words: words[repair.kind], what: part ? repair[part] : '' };
 }

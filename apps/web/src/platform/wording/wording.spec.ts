@@ -38,6 +38,7 @@ import {
   paperNames,
   printTechniques,
   readerEngineNames,
+  addressDoubts,
   repairKinds,
   rosterParts,
   rosterProblemReasons,
@@ -59,7 +60,8 @@ import { contentProblemWords } from './content-problems.js';
 import { kindWords, mediaWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
 import { problemWords, wordsFor } from './problems.js';
-import { repairSentence, repairWords } from './repairs.js';
+import { addressDoubtWords, answerWords, contactName, refusedWords } from './intake.js';
+import { repairSentence } from './repairs.js';
 import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
 import {
   descriptionProblemSentence,
@@ -135,7 +137,26 @@ function expectWords(table: Readonly<Record<string, string>>, keys: readonly str
 describe('every reason has words', () => {
   it('problems', () => expectWords(problemWords, [...problemReasons, 'unreachable']));
   it('verdict reasons', () => expectWords(reasonWords, verdictReasons));
-  it('repairs', () => expectWords(repairWords, repairKinds));
+  it('corrections', () =>
+    expectWords(
+      Object.fromEntries(repairKinds.map((kind) => [kind, repairSentence({ kind, removed: '', added: '' }).words])),
+      repairKinds,
+    ));
+  it('what is doubtful about a link', () => expectWords(addressDoubtWords, addressDoubts));
+  it('what can’t be used', () => expectWords(refusedWords, ['file-path', 'scheme-not-web', 'not-an-address']));
+  it('what students would get', () => {
+    const base = { pasted: 'x', title: null, instruction: null, tags: [] };
+    const link = { ...base, kind: 'link', link: 'https://a.example/', repairs: [] } as const;
+    const call = { kind: 'phone', number: '01 555', name: '' } as const;
+    expect(answerWords([link])).toEqual({ verb: 'Link', what: 'https://a.example/' });
+    expect(answerWords([link, link]).verb).toBe('2 links');
+    expect(answerWords([{ ...base, kind: 'words', words: 'Go' }])).toEqual({ verb: 'These words', what: 'Go' });
+    expect(answerWords([{ ...base, kind: 'contact', content: call }])).toEqual({
+      verb: 'Phone call to',
+      what: '01 555',
+    });
+    expect(contactName({ kind: 'e-mail', address: 'a@b.example', subject: '', text: '' })).toBe('a@b.example');
+  });
   it('warnings', () => expectWords(warningWords, sheetWarnings));
   it('columns and list files', () => {
     expectWords(columnWords, columnRoles);
@@ -299,7 +320,7 @@ describe('sentences', () => {
   });
   it('show what a repair touched where that can be seen', () => {
     expect(repairSentence({ kind: 'scheme-doubled', removed: 'https://', added: '' })).toEqual({
-      words: 'took out a second',
+      words: 'removed a second',
       what: 'https://',
     });
     expect(repairSentence({ kind: 'invisible-removed', removed: '\u200b', added: '' }).what).toBe('');

@@ -11,8 +11,9 @@ import type {
   NetworkContent,
 } from '../../gather/content/content.js';
 import { geoPayload, readGeo } from './geo.js';
-import { mailtoPayload, readMailto } from './mailto.js';
-import { readSms, readTel, smsPayload, telPayload } from './telephone.js';
+import { readMailto, readSms, readTel } from '../../gather/content/contact-uri.js';
+import { mailtoPayload } from './mailto.js';
+import { smsPayload, telPayload } from './telephone.js';
 import { readVcard, vcardPayload } from './vcard.js';
 import { readVevent, veventPayload } from './vevent.js';
 import { readWifi, wifiPayload } from './wifi.js';

@@ -2,7 +2,9 @@
  * A list out of a spreadsheet: which column holds what, guessed by its heading or its cells, and the things it lists.
  * The guess is shown and can be changed; cells come from whoever parsed the file or the clipboard.
  */
-import { looksLikeLink, readPiece, type IntakeItem, type TakenBack } from './read-intake.js';
+import { holdsAddress } from './read-intake.js';
+import { readItem, type IntakeAnswer, type IntakeItem } from './readings.js';
+import type { IsListedHost } from './web-host.js';
 
 /** What a column of a pasted table holds. */
 export const columnRoles = ['what', 'title', 'instruction', 'tags', 'none'] as const;
@@ -54,11 +56,11 @@ const headings: Readonly<Record<Exclude<ColumnRole, 'none'>, readonly string[]>>
 export function guessColumns(rows: Rows): Columns {
   const width = Math.max(0, ...rows.map((row) => row.length));
   const named = Array.from({ length: width }, (_, column) => roleOfHeading(rows[0]?.[column] ?? ''));
-  const header = named.some((role) => role !== 'none') && !(rows[0] ?? []).some(looksLikeLink);
+  const header = named.some((role) => role !== 'none') && !(rows[0] ?? []).some((cell) => holdsAddress(cell));
   const roles: ColumnRole[] = header ? keepFirst(named) : Array.from({ length: width }, () => 'none' as const);
   const body = header ? rows.slice(1) : rows;
   if (!roles.includes('what')) {
-    const most = fullest(width, (column) => (roles[column] === 'none' ? count(body, column, looksLikeLink) : -1));
+    const most = fullest(width, (column) => (roles[column] === 'none' ? count(body, column, holdsAddress) : -1));
     roles[most] = 'what';
   }
   // Without headings the free columns follow in the order in which lists are written: title, then what to do.
@@ -79,12 +81,12 @@ export function looksLikeList(rows: Rows): boolean {
   if (body.length === 0 || roles.length < 2) return false;
   // A stray comma in one line of many makes no columns: nearly all rows must have as many cells, and more than one.
   const even = body.filter((row) => row.length === roles.length).length >= body.length * 0.8;
-  return even && (header || count(body, what, looksLikeLink) >= body.length * 0.6);
+  return even && (header || count(body, what, holdsAddress) >= body.length * 0.6);
 }
 
-/** The things that the rows list; rows without a link or words are left out. */
-export function readColumns(rows: Rows, columns: Columns, takenBack: TakenBack = new Map()): readonly IntakeItem[] {
-  return bodyOf(rows, columns).map((row) => readRow(row, columns.roles, takenBack));
+/** The items that the rows list; rows without a link or words are left out. @param isListed hosts that the school named */
+export function readColumns(rows: Rows, columns: Columns, isListed: IsListedHost = () => false): readonly IntakeItem[] {
+  return bodyOf(rows, columns).flatMap((row) => readRow(row, columns.roles, isListed));
 }
 
 /** The rows that list something: without the heading, and without those that have no link or words. */
@@ -93,17 +95,28 @@ export function bodyOf(rows: Rows, { header, roles }: Columns): Rows {
   return (header ? rows.slice(1) : rows).filter((row) => (row[what] ?? '').trim() !== '');
 }
 
-/** One row as a thing. */
-export function readRow(row: readonly string[], roles: readonly ColumnRole[], takenBack: TakenBack): IntakeItem {
+/** What one row lists: one item, or as many as there are links in its cell. */
+export function readRow(
+  row: readonly string[],
+  roles: readonly ColumnRole[],
+  isListed: IsListedHost,
+): readonly IntakeItem[] {
   const cell = (role: ColumnRole): string => (row[roles.indexOf(role)] ?? '').trim().normalize('NFC');
-  const what = cell('what');
-  const item = readPiece(what, takenBack.get(what) ?? new Set());
-  return {
+  const [instruction, tags] = [cell('instruction') || null, readTags(cell('tags'))];
+  const withRow = <Item extends IntakeItem>(item: Item): Item => ({
     ...item,
     title: cell('title') || item.title,
-    instruction: cell('instruction') || null,
-    tags: readTags(cell('tags')),
-  };
+    instruction,
+    tags,
+  });
+  return readItem(cell('what'), isListed).map((item) =>
+    item.kind === 'question'
+      ? {
+          ...withRow(item),
+          readings: [item.readings[0].map(withRow<IntakeAnswer>), item.readings[1].map(withRow<IntakeAnswer>)],
+        }
+      : withRow(item),
+  );
 }
 
 /** "shells, low tide" as tags: trimmed, each once, empty ones left out. */

@@ -1,5 +1,5 @@
 import { readIntake } from './read-intake.js';
-import type { RepairKind } from './repair.js';
+import type { RepairKind } from './repairs.js';
 
 /** Addresses of the shapes that teachers paste: short and long, with queries, ports, fragments, brackets, other scripts. */
 const addresses = [
@@ -20,11 +20,11 @@ const addresses = [
 const messes: readonly (readonly [string, (address: string) => string, readonly RepairKind[]])[] = [
   ['blanks around', (address) => `   ${address}\t `, []],
   ['typographic quotes', (address) => `“${address}”`, ['quote-removed']],
-  ['straight quotes and a full stop', (address) => `"${address}".`, ['quote-removed', 'trailing-punctuation']],
+  ['straight quotes and a full stop', (address) => `"${address}".`, ['quote-removed']],
   ['angle brackets', (address) => `<${address}>`, ['bracket-removed']],
   ['round brackets', (address) => `(${address})`, ['bracket-removed']],
   ['a comma at the end', (address) => `${address},`, ['trailing-punctuation']],
-  ['dots at the end', (address) => `${address}...`, ['trailing-punctuation']],
+  ['two dots at the end', (address) => `${address}..`, ['trailing-punctuation']],
   ['the scheme twice', (address) => `https://${address}`, ['scheme-doubled']],
   ['a slash lost', (address) => address.replace('://', ':/'), ['scheme-mended']],
   ['a colon lost', (address) => address.replace('://', '//'), ['scheme-mended']],

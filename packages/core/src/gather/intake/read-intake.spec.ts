@@ -1,19 +1,13 @@
 import fc from 'fast-check';
 import { markDuplicates } from './duplicates.js';
-import { looksLikeLink, readIntake, type IntakeItem } from './read-intake.js';
-import type { RepairKind } from './repair.js';
-import { isWebAddress } from '../../platform/web-address.js';
+import { splitPieces } from './pieces.js';
+import { holdsAddress, readIntake } from './read-intake.js';
 
 const links = (text: string): readonly string[] =>
   readIntake(text).flatMap((item) => (item.kind === 'link' ? [item.link] : []));
-const only = (text: string): IntakeItem => {
-  const items = readIntake(text);
-  expect(items).toHaveLength(1);
-  return items[0] as IntakeItem;
-};
 
 describe('reading what was pasted', () => {
-  it('takes one thing a line and leaves empty lines out', () => {
+  it('takes one item a line and leaves empty lines out', () => {
     expect(links('https://a.example/1\n\n  \r\nhttps://a.example/2\r\nhttps://a.example/3')).toEqual([
       'https://a.example/1',
       'https://a.example/2',
@@ -21,81 +15,56 @@ describe('reading what was pasted', () => {
     ]);
   });
 
-  it('tells links from words', () => {
-    expect(only('What lives under the seaweed?').kind).toBe('words');
-    expect(only('Meet at 9.30 by the gate').kind).toBe('words');
-    expect(only('mail maren@fernhollow.example').kind).toBe('words');
-    expect(only('notes.txt').kind).toBe('words');
-    expect(only('St.').kind).toBe('words');
-    expect(only('cofferlane.example/leaf/tides').kind).toBe('link');
-    expect(only('www.fernhollow.example').kind).toBe('link');
-  });
-
   it('joins an address that a mail program broke', () => {
     expect(links('https://a.example/leaf/\nfield-guide')).toEqual(['https://a.example/leaf/field-guide']);
     expect(links('https://a.example/leaf\n/field-guide?x=1')).toEqual(['https://a.example/leaf/field-guide?x=1']);
+    expect(links('https://a.example/leaf/\nlong-\nname')).toEqual(['https://a.example/leaf/long-name']);
     expect(links('<https://a.example/very\nlong>')).toEqual(['https://a.example/verylong']);
     expect(links('<https://a.example/leaf/\nfield-guide> The guide')).toEqual(['https://a.example/leaf/field-guide']);
   });
 
-  it('does not join two things', () => {
+  it('does not join two items', () => {
     expect(readIntake('https://a.example/leaf\nWhat do you see?').map((item) => item.kind)).toEqual(['link', 'words']);
     expect(links('https://a.example/1/\nhttps://a.example/2/')).toEqual([
       'https://a.example/1/',
       'https://a.example/2/',
     ]);
+    expect(splitPieces('https://a.example/1/\n\nlist')).toHaveLength(2);
   });
 
-  it('takes words behind an address as its title', () => {
-    expect(only('https://a.example/leaf - Field guide to limpets')).toMatchObject({
-      link: 'https://a.example/leaf',
-      title: 'Field guide to limpets',
-    });
-    expect(only('https://a.example/leaf\tPhoto bank')).toMatchObject({
-      link: 'https://a.example/leaf',
-      title: 'Photo bank',
-    });
-    expect(only('“https://https://a.example/leaf”. Tide tables')).toMatchObject({
-      link: 'https://a.example/leaf',
-      title: 'Tide tables',
-    });
-    expect(only('https://a. example/leaf')).toMatchObject({ link: 'https://a.example/leaf', title: null });
-    expect(only('https://a.example/ leaf')).toMatchObject({ link: 'https://a.example/leaf', title: null });
-  });
+  it.each([
+    ['behind a colon', 'Worksheet:\nhttps://a.example/1\nWho am I?', ['Worksheet:\nhttps://a.example/1', 'Who am I?']],
+    ['over a broken link', 'Guide:\na.example/leaf/\nfield', ['Guide:\na.example/leaf/\nfield']],
+    [
+      'in a block of the two',
+      'Station 1\na.example/1\n\nOne more\nand another',
+      ['Station 1\na.example/1', 'One more', 'and another'],
+    ],
+    [
+      'throughout a list',
+      'A\nhttps://a.example/1\nB\nhttps://a.example/2',
+      ['A\nhttps://a.example/1', 'B\nhttps://a.example/2'],
+    ],
+  ])('puts a label to its link: %s', (_, text, pieces) => expect(splitPieces(text)).toEqual(pieces));
 
-  it('says what phones would not open', () => {
-    for (const text of ['ftp://a.example/x', 'javascript:alert(1)', 'file:///etc/hosts', 'data:text/html,hello'])
-      expect(only(text)).toMatchObject({ kind: 'unusable', problem: 'scheme-not-web' });
-    expect(only('https://')).toMatchObject({ kind: 'unusable', problem: 'not-an-address' });
-  });
-
-  it('applies what the teacher took back to that thing alone', () => {
-    const takenBack = new Map([['https://a.example/x.', new Set<RepairKind>(['trailing-punctuation'])]]);
-    const items = readIntake('https://a.example/x.\nhttps://a.example/y.', takenBack);
-    expect(items.map((item) => (item.kind === 'link' ? item.link : ''))).toEqual([
-      'https://a.example/x.',
-      'https://a.example/y',
-    ]);
-  });
+  it.each([
+    ['a question', 'What do you see?\nhttps://a.example/1'],
+    ['a sentence', 'We sort the shells by size, then by colour, then we count\nhttps://a.example/1'],
+    ['a line of several', 'One\nTwo\nhttps://a.example/1'],
+    ['another link', 'https://a.example/0\nhttps://a.example/1'],
+    ['a link with words', 'Shells\nhttps://a.example/1 and more of them'],
+  ])('takes no label from %s', (_, text) => expect(splitPieces(text)).toEqual(text.split('\n')));
 
   it('keeps every pasted letter somewhere', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme', maxLength: 200 }), (text) => {
-        const kept = readIntake(text)
-          .map((item) => item.pasted)
-          .join('');
+        const kept = splitPieces(text).join('');
         expect(kept.replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
       }),
     );
   });
 
-  it('gives only links that are addresses', () => {
-    fc.assert(
-      fc.property(fc.string(), (text) => {
-        for (const item of readIntake(text)) if (item.kind === 'link') expect(isWebAddress(item.link)).toBe(true);
-      }),
-    );
-  });
+  it('refuses what is no text', () => expect(() => readIntake(7 as unknown as string)).toThrow(TypeError));
 
   it('reads 2,000 lines', () => {
     const lines = Array.from({ length: 2000 }, (_, index) => `https://a.example/leaf/${index}`).join('\n');
@@ -103,16 +72,16 @@ describe('reading what was pasted', () => {
   });
 });
 
-describe('looking like a link', () => {
+describe('holding an address', () => {
   it.each([
     'https://a.example',
     '“http://a.example',
     'a.example/x',
-    'cofferlane.localhost:4310/leaf/x',
+    'See cofferlane.localhost:4310/leaf/x',
     'käse.example/brot',
-  ])('%j does', (text) => expect(looksLikeLink(text)).toBe(true));
-  it.each(['hello', 'e.g.', 'a@b.example', '3.5', 'tide.pdf', ''])('%j does not', (text) =>
-    expect(looksLikeLink(text)).toBe(false),
+  ])('%j does', (text) => expect(holdsAddress(text)).toBe(true));
+  it.each(['hello', 'e.g.', 'a@b.example', '3.5', 'tide.pdf', 'Node.js', 'main.py', ''])('%j does not', (text) =>
+    expect(holdsAddress(text)).toBe(false),
   );
 });
 

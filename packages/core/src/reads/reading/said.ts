@@ -12,8 +12,7 @@ import type {
   TextMessageContent,
 } from '../../gather/content/content.js';
 import { readGeo } from '../../code/payload/geo.js';
-import { readMailto } from '../../code/payload/mailto.js';
-import { readSms, readTel } from '../../code/payload/telephone.js';
+import { readMailto, readSms, readTel } from '../../gather/content/contact-uri.js';
 import { readVcard } from '../../code/payload/vcard.js';
 import { readVevent, type ReadEvent } from '../../code/payload/vevent.js';
 import { readWifi } from '../../code/payload/wifi.js';
