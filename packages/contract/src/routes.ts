@@ -28,7 +28,19 @@ import type {
 import type { ShowWebPicture } from './paper/picture.js';
 import type { EarlierPage, SaveWrittenPage, WrittenPageView } from './gather/kept.js';
 import type { ChangeLesson, CreateLesson, CreatedView, LessonView } from './lessons/lesson.js';
-import type { ChangeMaterial, CreateMaterials, MaterialView, TagView, CreatedMaterials } from './gather/material.js';
+import type {
+  ChangedMaterials,
+  ChangeMaterial,
+  CreateMaterials,
+  CreatedMaterials,
+  MaterialsRequest,
+  MaterialView,
+  MatchShelf,
+  RemovedMaterials,
+  ShelfMatch,
+  TagMaterials,
+  TagView,
+} from './gather/material.js';
 import type {
   ChangeSheetTemplate,
   CreateSheetTemplate,
@@ -78,7 +90,7 @@ import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './sc
 import type { AddStations, OrderStations, ChangeStation, AddedView } from './lessons/station.js';
 import type { BenchView, LessonsPage } from './overview/bench.js';
 import type { MaterialPage } from './overview/material-page.js';
-import type { ShelfPage } from './overview/shelf.js';
+import type { SearchResults, ShelfPage } from './overview/shelf.js';
 import type { NewsItem } from './overview/news.js';
 
 /** Methods of HTTP that routes use (RFC 9110). */
@@ -182,6 +194,14 @@ export const routes = {
   makeMaterialSheet: route<SheetView, MakeSheet>('POST', '/api/materials/:materialId/sheets'),
   materialPicture: route<Blob>('GET', '/api/materials/:materialId/picture'),
   showWebPicture: route<null, ShowWebPicture>('PUT', '/api/materials/:materialId/web-picture'),
+
+  /** Which of these links are on the caller's shelf already. */
+  matchShelf: route<readonly ShelfMatch[], MatchShelf>('POST', '/api/shelf-matches'),
+  tagMaterials: route<ChangedMaterials, TagMaterials>('POST', '/api/material-tags'),
+  removeMaterials: route<RemovedMaterials, MaterialsRequest>('POST', '/api/material-removals'),
+  restoreMaterials: route<null, MaterialsRequest>('POST', '/api/material-restorations'),
+  /** Lessons, stations and materials whose names have the words of `find`, one letter wrong allowed. */
+  search: route<SearchResults>('GET', '/api/search'),
 
   shortLinks: route<ShortLinksPage>('GET', '/api/short-links'),
   shortLinksCsv: route<string>('GET', '/api/short-links.csv'),

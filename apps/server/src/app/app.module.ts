@@ -36,6 +36,7 @@ import { ShortLinkModule } from '../code/short-link/short-link.module.js';
 import { CarryModule } from '../code/carry/carry.module.js';
 import { TryoutModule } from '../reads/tryout/tryout.module.js';
 import { BenchModule } from '../overview/bench/bench.module.js';
+import { SearchModule } from '../overview/search/search.module.js';
 import { ShelfModule } from '../overview/shelf/shelf.module.js';
 import { MaterialPageModule } from '../overview/material-page/material-page.module.js';
 import { ShortLinkPageModule } from '../student-pages/short-link-page/short-link-page.module.js';
@@ -78,6 +79,7 @@ export class AppModule {
         StudentCardModule,
         NewsModule,
         BenchModule,
+        SearchModule,
         ShelfModule,
         MaterialPageModule,
         StudentPageModule,

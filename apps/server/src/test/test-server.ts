@@ -126,6 +126,7 @@ export class TestServer {
     const logger = logTo === undefined ? pino({ level: 'silent' }) : createLogger('info', logTo);
     const configuration = testConfiguration(name, options);
     const app = await NestFactory.create(AppModule.with(configuration, logger), {
+      abortOnError: false,
       forceCloseConnections: true,
       bodyParser: false,
       logger: new NestLog(logger),

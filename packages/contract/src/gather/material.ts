@@ -113,3 +113,36 @@ export const lookChoicePattern = new RegExp(`^(?:${plainLookChoice}|[0-9a-f]{8}(
 
 /** Id of one of the school's looks, `plain`, or null for what lesson or school say. */
 export type LookChoice = string | null;
+
+/** Links that may be on the shelf already. */
+export interface MatchShelf {
+  readonly links: readonly string[];
+}
+
+/** A link that is on the shelf already, and as what. */
+export interface ShelfMatch {
+  readonly link: string;
+  readonly materialId: string;
+  readonly title: string;
+}
+
+/** Several materials at once. */
+export interface MaterialsRequest {
+  readonly materialIds: readonly string[];
+}
+
+/** A tag for several materials, or taken from them. */
+export interface TagMaterials extends MaterialsRequest {
+  readonly tag: string;
+  readonly tagged: boolean;
+}
+
+/** Those that were changed: the others were so before. */
+export interface ChangedMaterials {
+  readonly materialIds: readonly string[];
+}
+
+/** What was removed, and what a lesson still shows. */
+export interface RemovedMaterials extends ChangedMaterials {
+  readonly used: readonly { readonly materialId: string; readonly title: string }[];
+}

@@ -1,34 +1,78 @@
 /** Finds a teacher's materials: as one types, by tag, in pages, newest first. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { TagView } from '@hapset/contract';
-import { IsNull, Repository, type FindOptionsWhere, type SelectQueryBuilder } from 'typeorm';
+import type { ShelfOrder, TagView } from '@hapset/contract';
+import { In, IsNull, Repository, type FindOptionsWhere, type SelectQueryBuilder } from 'typeorm';
 import { Material } from './material.entity.js';
 
+/** A shelf of more is cut: newest first, as everywhere. */
+const mostListed = 10_000;
 const hasTag = 'JSON_CONTAINS(material.tags, JSON_QUOTE(:tag))';
 
 export interface FindMaterials {
   readonly find: string;
   readonly tag: string | null;
-  /** The last id of the page before. */
-  readonly after: string | null;
 }
+
+/** What is listed of a material where only its name is shown. */
+export type MaterialName = Pick<Material, 'id' | 'title' | 'kind'>;
+
+/** Orders that the database knows. Ids grow with time. */
+const columns: Readonly<Record<Exclude<ShelfOrder, 'state'>, readonly (readonly [string, 'ASC' | 'DESC'])[]>> = {
+  newest: [['material.id', 'DESC']],
+  oldest: [['material.id', 'ASC']],
+  title: [
+    ['material.title', 'ASC'],
+    ['material.id', 'DESC'],
+  ],
+  kind: [
+    ['material.kind', 'ASC'],
+    ['material.title', 'ASC'],
+    ['material.id', 'DESC'],
+  ],
+};
 
 @Injectable()
 export class MaterialFinder {
   constructor(@InjectRepository(Material) private readonly materials: Repository<Material>) {}
 
-  /** Up to `most` rows, newest first, and how many there are in all pages. */
-  async page(
+  /** All that are found, by id: in that order, the newest first among equals. */
+  async listIds(
     ownerId: string,
-    { find, tag, after }: FindMaterials,
-    most: number,
-  ): Promise<{ readonly rows: readonly Material[]; readonly total: number }> {
-    const query = this.find(ownerId, find);
+    { find, tag }: FindMaterials,
+    order: Exclude<ShelfOrder, 'state'>,
+  ): Promise<readonly string[]> {
+    const query = this.find(ownerId, find).select('material.id', 'id');
     if (tag !== null) query.andWhere(hasTag, { tag });
-    const total = await query.getCount();
-    if (after !== null) query.andWhere('material.id < :after', { after });
-    return { rows: await query.orderBy('material.id', 'DESC').limit(most).getMany(), total };
+    for (const [column, direction] of columns[order]) query.addOrderBy(column, direction);
+    const rows = await query.limit(mostListed).getRawMany<{ id: string }>();
+    return rows.map(({ id }) => id);
+  }
+
+  /** In the order of the ids; what is gone is left out. */
+  async listByIds(ids: readonly string[]): Promise<readonly Material[]> {
+    const rows = ids.length === 0 ? [] : await this.materials.findBy({ id: In([...ids]) });
+    const byId = new Map(rows.map((row) => [row.id, row]));
+    return ids.flatMap((id) => byId.get(id) ?? []);
+  }
+
+  /** The newest, by name alone. */
+  listNames(ownerId: string): Promise<MaterialName[]> {
+    return this.find(ownerId, '')
+      .select(['material.id', 'material.title', 'material.kind'])
+      .orderBy('material.id', 'DESC')
+      .limit(mostListed)
+      .getMany();
+  }
+
+  /** Whose link has one of the hosts in it; the newest first. */
+  async listWithLinks(ownerId: string, hosts: readonly string[]): Promise<readonly Material[]> {
+    if (hosts.length === 0) return [];
+    const query = this.find(ownerId, '').andWhere(
+      `(${hosts.map((_, index) => `material.link LIKE :host${index}`).join(' OR ')})`,
+      Object.fromEntries(hosts.map((host, index) => [`host${index}`, `%${asLiteral(host)}%`])),
+    );
+    return query.orderBy('material.id', 'DESC').limit(mostListed).getMany();
   }
 
   /** The owner's tags with how many materials each has, by name. */
@@ -87,7 +131,7 @@ export class MaterialFinder {
       .filter((word) => word !== '')
       .slice(0, 8);
     words.forEach((word, index) => {
-      const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+      const like = `%${asLiteral(word)}%`;
       query.andWhere(
         `(material.title LIKE :word${index} OR material.link LIKE :word${index} OR material.words LIKE :word${index})`,
         { [`word${index}`]: like },
@@ -95,4 +139,9 @@ export class MaterialFinder {
     });
     return query;
   }
+}
+
+/** For LIKE: its signs taken as they are. */
+function asLiteral(text: string): string {
+  return text.replace(/[\\%_]/g, '\\$&');
 }

@@ -4,6 +4,8 @@ import { SchoolModule } from '../../school/settings/school.module.js';
 import { FileModule } from '../file/file.module.js';
 import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
 import { MaterialViews } from './material-views.js';
+import { ManyMaterialsController } from './many-materials.controller.js';
+import { ManyMaterials } from './many-materials.js';
 import { MaterialEvents } from './material-events.js';
 import { MaterialFinder } from './material-finder.js';
 import { MaterialController } from './material.controller.js';
@@ -13,8 +15,8 @@ import { TagController } from './tag.controller.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Material]), FileModule, SchoolModule, ServiceDescriptionModule],
-  controllers: [MaterialController, TagController],
-  providers: [MaterialService, MaterialFinder, MaterialEvents, MaterialViews],
+  controllers: [MaterialController, ManyMaterialsController, TagController],
+  providers: [MaterialService, ManyMaterials, MaterialFinder, MaterialEvents, MaterialViews],
   exports: [MaterialService, MaterialFinder, MaterialEvents, MaterialViews],
 })
 export class MaterialModule {}

@@ -8,6 +8,7 @@ import { notFound, stale } from '../../platform/problem/problem.js';
 import { SchoolClassService } from '../../school/school-class/school-class.service.js';
 import { Lesson } from './lesson.entity.js';
 
+const mostNames = 5000;
 /** Sorts above every day. */
 const noDate = '9999-99-99';
 
@@ -43,6 +44,16 @@ export class LessonService {
       .addOrderBy('lesson.id', 'DESC')
       .limit(limits.lessonsPage + 1)
       .getMany();
+  }
+
+  /** The owner's, by name alone; the newest first. */
+  listNames(ownerId: string): Promise<Pick<Lesson, 'id' | 'name' | 'date'>[]> {
+    return this.lessons.find({
+      where: { ownerId, removedAt: IsNull() },
+      select: { id: true, name: true, date: true },
+      order: { id: 'DESC' },
+      take: mostNames,
+    });
   }
 
   /** Of every teacher, between two days (`YYYY-MM-DD`), both included. */

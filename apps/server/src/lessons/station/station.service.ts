@@ -20,6 +20,16 @@ export interface StationPosition {
   readonly position: string;
 }
 
+/** A station by the name under which it is shown. */
+export interface StationName {
+  readonly stationId: string;
+  readonly lessonId: string;
+  readonly name: string;
+  readonly lessonName: string;
+}
+
+const mostNames = 10_000;
+
 @Injectable()
 export class StationService {
   constructor(
@@ -113,6 +123,18 @@ export class StationService {
       [...materialIds],
     );
     return rows as { materialId: string; id: string; name: string }[];
+  }
+
+  /** The owner's, by name alone; the newest first. */
+  async listNames(ownerId: string): Promise<readonly StationName[]> {
+    const rows: unknown = await this.stations.query(
+      `SELECT stations.id AS stationId, lessons.id AS lessonId, lessons.name AS lessonName, COALESCE(stations.name, materials.title) AS name
+       FROM stations JOIN lessons ON lessons.id = stations.lesson_id JOIN materials ON materials.id = stations.material_id
+       WHERE lessons.owner_id = ? AND stations.removed_at IS NULL AND lessons.removed_at IS NULL
+       ORDER BY stations.id DESC LIMIT ${mostNames}`,
+      [ownerId],
+    );
+    return rows as StationName[];
   }
 
   /** Stations that show these materials, with their numbers. */

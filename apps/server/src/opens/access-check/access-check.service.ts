@@ -65,11 +65,12 @@ export class AccessCheckService {
       this.services.catalogue(),
       this.school.get(),
     ]);
+    const byMaterial = new Map<string | null, AccessCheck[]>();
+    for (const row of rows) byMaterial.set(row.materialId, [...(byMaterial.get(row.materialId) ?? []), row]);
     return new Map(
       materials.map((material) => {
-        const own = rows.filter(
-          (row) => row.materialId === material.id && row.link === addressOf(material, publicAddress),
-        );
+        const address = addressOf(material, publicAddress);
+        const own = (byMaterial.get(material.id) ?? []).filter((row) => row.link === address);
         const done = own.find((row) => row.state === 'done') ?? null;
         const steps = done ? (mendingOf(done, catalogue)?.steps.length ?? 0) : 0;
         return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];

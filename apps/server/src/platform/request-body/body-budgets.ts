@@ -33,6 +33,7 @@ const own: Partial<Record<RouteName, BodyBudget>> = {
   signIn: { bytes: 4 * kilobyte, members: 20, membersOfOne, items: 10, depth: 4 },
   createMaterials: manyItems,
   addStations: manyItems,
+  matchShelf: { ...manyItems, members: 10 },
   createLesson: manyItems,
   compareRoster: roster,
   previewCards: cards,
