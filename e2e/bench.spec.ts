@@ -1,4 +1,16 @@
-import { add, askleaf, bench, cofferlane, expect, newLesson, settled, signIn, stationNames, test } from './journey.js';
+import {
+  add,
+  addAnyway,
+  askleaf,
+  bench,
+  cofferlane,
+  expect,
+  newLesson,
+  settled,
+  signIn,
+  stationNames,
+  test,
+} from './journey.js';
 
 test.describe('the bench', () => {
   test('takes many lines at once, shows each correction and lets it be changed', async ({ page }) => {
@@ -103,7 +115,8 @@ test.describe('the bench', () => {
       );
     }, `${cofferlane}/leaf/what-yeast-eats`);
     await expect(page.getByLabel('Next station')).toHaveValue(`${cofferlane}/leaf/what-yeast-eats`);
-    await page.keyboard.press('Enter');
+    await addAnyway(page);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(page.getByRole('link', { name: 'What yeast eats' })).toBeVisible();
   });
 

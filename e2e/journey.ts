@@ -57,10 +57,11 @@ export async function newLesson(page: Page, name: string, distanceM = '1.5'): Pr
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
-/** Types into the intake and adds what was understood. */
+/** Types into the intake and adds what was understood, though it may be on the shelf already: each journey has things of its own. */
 export async function add(page: Page, text: string): Promise<void> {
   const intake = page.getByLabel(/^Next (?:station|material)$/);
   await intake.fill(text);
+  await addAnyway(page);
   await page.getByRole('button', { name: /^Add\b/ }).click();
   await expect(intake).toHaveValue('');
 }
@@ -68,8 +69,16 @@ export async function add(page: Page, text: string): Promise<void> {
 /** Adds one thing on the shelf, which leads to its page. */
 export async function addOne(page: Page, text: string): Promise<void> {
   await page.getByLabel('Next material').fill(text);
+  await addAnyway(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.waitForURL(/\/shelf\/./);
+}
+
+/** Adds again what is on the shelf already, once that is known. */
+export async function addAnyway(page: Page): Promise<void> {
+  await expect(page.getByRole('list', { name: 'What will be added' })).toBeVisible();
+  await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
+  for (const box of await page.getByLabel('Add anyway').all()) await box.check();
 }
 
 export function bench(page: Page): Locator {

@@ -184,7 +184,6 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await signIn(page);
   await page.goto('/add');
   await page.getByRole('button', { name: 'Write a page' }).click();
-  await page.getByRole('link', { name: 'Write', exact: true }).click();
   await page.getByLabel('Title').fill('Before the trip');
   const body = page.getByRole('textbox', { name: 'The page' });
   await body.click();
@@ -231,7 +230,6 @@ test('two people who write one page are told, and lose nothing', async ({ page, 
   await signIn(page);
   await page.goto('/add');
   await page.getByRole('button', { name: 'Write a page' }).click();
-  await page.getByRole('link', { name: 'Write', exact: true }).click();
   await expect(page.getByRole('textbox', { name: 'The page' })).toBeVisible();
   const second = await context.newPage();
   await second.goto(page.url());

@@ -1,4 +1,4 @@
-import { cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
+import { add, cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
 import { decodePdf, textOfPdf } from './decode.js';
 
 test('a link that asks to sign in is mended step by step and leaves as a poster that decodes', async ({
@@ -11,8 +11,7 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
   await newLesson(page, 'Limpets at low tide');
 
   await test.step('paste it and see that it is locked', async () => {
-    await page.getByLabel('Next station').fill(link);
-    await page.keyboard.press('Enter');
+    await add(page, link);
     await expect(page.getByText('Asks to sign in')).toBeVisible();
     await expect(page.getByText('0 of 1 station ready')).toBeVisible();
     await page.getByRole('link', { name: 'Field guide to limpets' }).click();

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { addOne, askleaf, cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
+import { addAnyway, addOne, askleaf, cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
 
 const administrator = 'pell.arkwright@fernhollow.example';
 
@@ -10,7 +10,8 @@ test('an editor’s link is recognised when it is pasted, and the student’s ta
   await intake.fill(`${askleaf}/ask/tide-line-tally/build`);
   await expect(page.getByText('This is the editor’s page')).toBeVisible();
   await page.getByRole('button', { name: 'Use the student’s link' }).click();
-  await expect(page.getByText('The student’s link, in the place of')).toBeVisible();
+  await expect(page.getByText('The student’s link, instead of')).toBeVisible();
+  await addAnyway(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(intake).toHaveValue('');
   await settled(page);

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { add, askleaf, cofferlane, expect, glimreel, hushtone, newLesson, signIn, test } from './journey.js';
+import { add, addOne, askleaf, cofferlane, expect, glimreel, hushtone, newLesson, signIn, test } from './journey.js';
 
 /** Goes where the application says, signs in there once, does what the step says, and comes back. */
 async function mend(
@@ -122,8 +122,7 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
 test('a short link of somebody else is pointed out, with every host on the way', async ({ page }) => {
   await signIn(page);
   await page.goto('/shelf');
-  await page.getByLabel('Next material').fill(`${hushtone.replace('hushtone', 'nipaway')}/n/foghorn`);
-  await page.keyboard.press('Enter');
+  await addOne(page, `${hushtone.replace('hushtone', 'nipaway')}/n/foghorn`);
   await expect(page.getByRole('heading', { name: 'Opens for anyone', exact: true })).toBeVisible();
   for (const host of ['nipaway.localhost', 'tally.nipaway.localhost'])
     await expect(

@@ -42,7 +42,7 @@ test('`?` lists the keys', async ({ page }) => {
   await signIn(page);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Find something on the shelf');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Find a lesson, a station or a material');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });

@@ -14,7 +14,7 @@ export interface Sent {
   readonly body: unknown;
 }
 
-/** Stands in for the server. An answer may be a problem. @returns what was sent so far, the first first */
+/** Stands in for the server. An answer may be a problem, or come later. @returns what was sent so far, the first first */
 export function serverAnswers(answers: Answers): readonly Sent[] {
   const sent: Sent[] = [];
   globalThis.fetch = ((address: string, { method = 'GET', body }: RequestInit = {}) => {
@@ -23,7 +23,7 @@ export function serverAnswers(answers: Answers): readonly Sent[] {
     sent.push(one);
     const known = what in answers ? answers[what] : new Problem(404, 'not-found');
     const answer: unknown = typeof known === 'function' ? (known as (body: unknown) => unknown)(one.body) : known;
-    return Promise.resolve(reply(answer instanceof Problem ? answer.status : 200, answer));
+    return Promise.resolve(answer).then((given) => reply(given instanceof Problem ? given.status : 200, given));
   }) as typeof fetch;
   return sent;
 }

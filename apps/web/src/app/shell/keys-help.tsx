@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { Dialog } from '../../platform/design/dialog.js';
 
 const keys = [
-  ['/', 'Find something on the shelf'],
+  ['/', 'Find a lesson, a station or a material'],
   ['Ctrl V', 'Paste links anywhere on a bench, the shelf or the start page'],
   ['Tab', 'Go from field to field'],
   ['Space, then ↑ ↓', 'On a station’s number: move it, Space again to put it down'],

@@ -7,6 +7,9 @@ import { useSession, useSignOut } from '../../school/account/session.queries.js'
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
 const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
+const SearchDialog = lazy(() =>
+  import('./search-dialog.js').then(({ SearchDialog: component }) => ({ default: component })),
+);
 const SignInAgain = lazy(() =>
   import('../../school/account/sign-in-again.js').then(({ SignInAgain: component }) => ({ default: component })),
 );
@@ -23,7 +26,8 @@ export function Shell(): ReactElement {
   const session = useSession();
   const signOut = useSignOut();
   const navigate = useNavigate();
-  const find = useFindKey();
+  const [searching, setSearching] = useState(false);
+  useFindKey(() => setSearching(true));
   useLiveChecks();
   return (
     <div className="min-h-screen">
@@ -50,10 +54,13 @@ export function Shell(): ReactElement {
         <div className="ml-auto flex items-center gap-1 self-center text-row">
           <button
             type="button"
-            onClick={find}
-            className="hidden min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5 sm:flex"
+            onClick={() => setSearching(true)}
+            className="flex min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5"
           >
-            Find <kbd className="rounded-fine border border-line-strong bg-sheet px-1.5 font-mono text-fine">/</kbd>
+            Find{' '}
+            <kbd className="hidden rounded-fine border border-line-strong bg-sheet px-1.5 font-mono text-fine sm:inline">
+              /
+            </kbd>
           </button>
           <span className="hidden px-2 text-ink/80 md:inline">{session?.name}</span>
           <button
@@ -70,18 +77,13 @@ export function Shell(): ReactElement {
         <Outlet />
       </main>
       <Overlays />
+      <Suspense>{searching && <SearchDialog onClose={() => setSearching(false)} />}</Suspense>
     </div>
   );
 }
 
-/** `/` goes to the shelf's search field from anywhere. */
-function useFindKey(): () => void {
-  const navigate = useNavigate();
-  const find = (): void => {
-    const field = document.querySelector<HTMLInputElement>('input[type="search"]');
-    if (field) field.focus();
-    else void navigate('/shelf?focus=find');
-  };
+/** `/` finds from anywhere but a field. */
+function useFindKey(find: () => void): void {
   const latest = useRef(find);
   useEffect(() => {
     latest.current = find;
@@ -97,7 +99,6 @@ function useFindKey(): () => void {
     document.addEventListener('keydown', press);
     return () => document.removeEventListener('keydown', press);
   }, []);
-  return find;
 }
 
 /** What can lie over any page: the list of keys, and signing in again when the session has ended. */

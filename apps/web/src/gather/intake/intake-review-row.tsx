@@ -13,6 +13,7 @@ import {
   type LinkKind,
   type ServiceCatalogue,
 } from '@hapset/core';
+import { Link } from 'react-router';
 import { memo, useState, type Dispatch, type ReactElement, type ReactNode } from 'react';
 import { TextButton } from '../../platform/design/button.js';
 import { CheckBox, WordSelect } from '../../platform/design/inputs.js';
@@ -68,8 +69,8 @@ export const ReviewRow = memo(function ReviewRow(props: ReviewRowProps): ReactEl
 });
 
 /** Left out, or here already: read, but not added. */
-function isMuted({ item, taken, leftOut }: IntakeRowState): boolean {
-  return leftOut || (!taken && item.kind !== 'question');
+function isMuted({ item, taken, used, leftOut }: IntakeRowState): boolean {
+  return leftOut || (!taken && used === null && item.kind !== 'question');
 }
 
 function RowMark({ row, catalogue }: ReviewRowProps): ReactElement {
@@ -112,13 +113,14 @@ function RowActions({
   isOneOfMany,
   onChange,
 }: ReviewRowProps & { readonly onChange: () => void }): ReactElement {
-  const { item, asked, leftOut, duplicate } = row;
+  const { item, asked, leftOut, duplicate, match } = row;
   const pasted = item.pasted;
   return (
     <div className="flex shrink-0 basis-full flex-wrap items-start gap-x-3 pl-8 text-small sm:basis-auto sm:justify-end sm:pl-0">
-      {duplicate !== null && !leftOut && (
+      {(duplicate !== null || match !== null) && !leftOut && (
         <label className="flex min-h-8 items-center gap-2 text-small">
-          {duplicate === 'already-here' ? 'Already here' : 'Twice in this list'}
+          {duplicate === 'already-here' && 'Already here'}
+          {duplicate === 'in-this-list' && 'Twice in this list'}
           <span className="font-semibold text-ink">
             <CheckBox
               checked={row.taken}
@@ -167,6 +169,14 @@ function LinkText({ row, item, catalogue, dispatch }: ReviewRowProps & { readonl
       </p>
       {described && role !== 'student' && (
         <OtherRole role={role} item={item} described={described} dispatch={dispatch} />
+      )}
+      {row.match !== null && (
+        <p className="m-0 mt-0.5 text-small">
+          {row.used === null ? 'Also on your shelf as' : 'Already on your shelf as'}{' '}
+          <Link to={`/shelf/${row.match.materialId}`} className="font-semibold text-ink">
+            {row.match.title}
+          </Link>
+        </p>
       )}
       {row.insteadOf !== null && (
         <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import type { NewMaterial } from '@hapset/contract';
+import type { NewMaterial, ShelfMatch } from '@hapset/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { renderPage, serverAnswers } from '../../test/render-page.js';
@@ -12,8 +12,15 @@ describe('the intake', () => {
   function show(
     onAdd: (items: readonly NewMaterial[]) => Promise<unknown> = () => Promise.resolve(),
     here: readonly string[] = [],
+    onShelf: readonly ShelfMatch[] | (() => Promise<readonly ShelfMatch[]>) = [],
   ): void {
-    serverAnswers({ 'GET /api/services': [], 'GET /api/devices': [], 'GET /api/classes': [], 'GET /api/school': {} });
+    serverAnswers({
+      'GET /api/services': [],
+      'GET /api/devices': [],
+      'GET /api/classes': [],
+      'GET /api/school': {},
+      'POST /api/shelf-matches': onShelf,
+    });
     renderPage(<Intake label="Next station" placeholder="Paste" noun="station" here={here} onAdd={onAdd} />);
   }
 
@@ -22,9 +29,10 @@ describe('the intake', () => {
     show(onAdd);
     await userEvent.type(field(), 'https://a.example/tides{Enter}');
     await waitFor(() => expect(onAdd).toHaveBeenCalledTimes(1));
-    expect(onAdd).toHaveBeenCalledWith([
-      { link: 'https://a.example/tides', pasted: 'https://a.example/tides', repairs: [] },
-    ]);
+    expect(onAdd).toHaveBeenCalledWith(
+      [{ link: 'https://a.example/tides', pasted: 'https://a.example/tides', repairs: [] }],
+      [],
+    );
     await waitFor(() => expect(field()).toHaveProperty('value', ''));
   });
 
@@ -58,7 +66,10 @@ describe('the intake', () => {
     await userEvent.type(screen.getByRole('textbox', { name: 'Title' }), 'Tides');
     await userEvent.click(screen.getByRole('button', { name: 'Save' }));
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
-    expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides', title: 'Tides' })]);
+    expect(onAdd).toHaveBeenCalledWith(
+      [expect.objectContaining({ link: 'https://a.example/tides', title: 'Tides' })],
+      [],
+    );
   });
 
   it('asks where two things may be meant, and adds nothing before the answer', async () => {
@@ -73,9 +84,10 @@ describe('the intake', () => {
     await userEvent.click(screen.getByRole('button', { name: /^These words/ }));
     expect(screen.getByRole('button', { name: 'Choose again' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
-    expect(onAdd).toHaveBeenCalledWith([
-      expect.objectContaining({ words: 'Please open https://a.example/tides and read it' }),
-    ]);
+    expect(onAdd).toHaveBeenCalledWith(
+      [expect.objectContaining({ words: 'Please open https://a.example/tides and read it' })],
+      [],
+    );
   });
 
   it('leaves out what is not wanted of a list', async () => {
@@ -86,7 +98,7 @@ describe('the intake', () => {
     const [first] = within(await review()).getAllByRole('listitem');
     await userEvent.click(within(first as HTMLElement).getByRole('button', { name: 'Leave out' }));
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
-    expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides' })]);
+    expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides' })], []);
   });
 
   it('keeps what was typed where it could not be added, and says so', async () => {
@@ -103,5 +115,40 @@ describe('the intake', () => {
     const [first, second] = within(await review()).getAllByRole('listitem');
     expect(first?.textContent).toMatch(/already/i);
     expect(second?.textContent).not.toMatch(/already/i);
+  });
+
+  describe('a link that is on the shelf already', () => {
+    const match = { link: 'https://a.example/tides', materialId: 'm1', title: 'Tide tables' };
+
+    it('is used, not added again', async () => {
+      const onAdd = jest.fn(() => Promise.resolve());
+      show(onAdd, [], [match]);
+      await userEvent.type(field(), 'https://a.example/tides');
+      expect(await screen.findByText(/Already on your shelf as/)).toBeTruthy();
+      expect(screen.getByRole('link', { name: 'Tide tables' })).toBeTruthy();
+      await userEvent.click(screen.getByRole('button', { name: 'Use that' }));
+      await waitFor(() => expect(onAdd).toHaveBeenCalledWith([], ['m1']));
+    });
+
+    it('is shown first where Enter comes before it is known', async () => {
+      const onAdd = jest.fn(() => Promise.resolve());
+      let tell = (_: readonly ShelfMatch[]): void => undefined;
+      show(onAdd, [], () => new Promise<readonly ShelfMatch[]>((resolve) => (tell = resolve)));
+      await userEvent.type(field(), 'https://a.example/tides{Enter}');
+      tell([match]);
+      expect(await screen.findByText(/Already on your shelf as/)).toBeTruthy();
+      expect(onAdd).not.toHaveBeenCalled();
+    });
+
+    it('is added anyway where that is wanted', async () => {
+      const onAdd = jest.fn(() => Promise.resolve());
+      show(onAdd, [], [match]);
+      await userEvent.type(field(), 'https://a.example/tides');
+      await userEvent.click(await screen.findByRole('checkbox', { name: 'Add anyway' }));
+      await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+      await waitFor(() =>
+        expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides' })], []),
+      );
+    });
   });
 });

@@ -1,14 +1,14 @@
 /** The intake: paste links or write a message; what was understood is seen before it becomes a material. */
-import type { NewMaterial } from '@hapset/contract';
 import { Plus } from 'lucide';
-import { lazy, Suspense, useRef, type ReactElement, type RefObject } from 'react';
+import { lazy, Suspense, useRef, type ReactElement, type ReactNode, type RefObject } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { ChooseFile, ChooseFiles } from '../../platform/design/choose-file.js';
 import { useCatalogue } from '../service-description/use-catalogue.js';
 import { plural } from '../../platform/wording/figures.js';
 import { firstAnswer } from './intake-question.js';
 import { Icon } from '../../platform/design/icon.js';
-import { useIntake, type IntakeHandle } from './use-intake.js';
+import { textOfHtml } from './rich-text.js';
+import { useIntake, type AddItems, type IntakeHandle } from './use-intake.js';
 import { usePasteAnywhere } from './use-paste-anywhere.js';
 import { GrowingArea, LineInput } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
@@ -33,7 +33,11 @@ interface Props {
   readonly here: readonly string[];
   /** Of the class whose devices are to read it; null for all of the school's. */
   readonly classId?: string | null;
-  readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown>;
+  /** Where materials of the shelf are added to a lesson; elsewhere a link that is on the shelf is only shown. */
+  readonly intoLesson?: boolean;
+  readonly onAdd: AddItems;
+  /** Beside the ways to add files and lists. */
+  readonly ways?: ReactNode;
   readonly autoFocus?: boolean;
   /** Text to begin with, given by another page. */
   readonly initial?: string;
@@ -62,6 +66,7 @@ export function Intake({
   );
   return (
     <div
+      aria-busy={intake.asking}
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
@@ -69,7 +74,11 @@ export function Intake({
       }}
       className={`rounded-sheet border bg-sheet/60 ${empty ? 'border-dashed border-line-strong' : 'border-ink bg-sheet'}`}
     >
-      <WhatRow intake={intake} noun={noun} empty={empty} field={field} {...{ label, placeholder, autoFocus }} />
+      <WhatRow
+        {...{ intake, noun, empty, field, label, placeholder, autoFocus }}
+        intoLesson={props.intoLesson ?? false}
+        ways={props.ways}
+      />
       {source.left > 0 && (
         <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
           Reading {source.items.length} of {source.items.length + source.left}
@@ -81,7 +90,7 @@ export function Intake({
           <FileTray
             files={files}
             noun={noun}
-            onAdd={props.onAdd}
+            onAdd={(items) => props.onAdd(items, [])}
             onClose={() => dispatch({ kind: 'files', files: null })}
           />
         </Suspense>
@@ -100,8 +109,15 @@ interface WhatProps extends Pick<Props, 'label' | 'placeholder'> {
 function WhatRow({
   noun,
   empty,
+  intoLesson,
+  ways,
   ...what
-}: WhatProps & { readonly noun: string; readonly empty: boolean }): ReactElement {
+}: WhatProps & {
+  readonly noun: string;
+  readonly empty: boolean;
+  readonly intoLesson: boolean;
+  readonly ways: ReactNode;
+}): ReactElement {
   const { intake } = what;
   const { dispatch } = intake;
   return (
@@ -112,9 +128,10 @@ function WhatRow({
         <EmptyActions
           onFiles={(chosen) => dispatch({ kind: 'files', files: chosen })}
           onList={(chosen) => void intake.readList(chosen)}
+          ways={ways}
         />
       ) : (
-        <Actions intake={intake} noun={noun} />
+        <Actions intake={intake} noun={noun} intoLesson={intoLesson} />
       )}
     </div>
   );
@@ -147,6 +164,12 @@ function What({
       rows={Math.min(8, Math.max(1, text.split('\n', 9).length))}
       value={text}
       onChange={(event) => dispatch({ kind: 'text', text: event.target.value })}
+      onPaste={(event) => {
+        const rich = textOfHtml(event.clipboardData.getData('text/html'));
+        if (rich === null || text !== '') return;
+        event.preventDefault();
+        dispatch({ kind: 'text', text: rich });
+      }}
       onKeyDown={(event) => {
         if (event.key !== 'Enter' || event.shiftKey || text.trim() === '') return;
         event.preventDefault();
@@ -158,19 +181,24 @@ function What({
 }
 
 function Actions({
-  intake: { state, dispatch, materials, mayAdd, add },
+  intake: { state, dispatch, materials, uses, mayAdd, add },
   noun,
+  intoLesson,
 }: {
   readonly intake: IntakeHandle;
   readonly noun: string;
+  readonly intoLesson: boolean;
 }): ReactElement {
+  const count = materials.length + (intoLesson ? uses.length : 0);
+  const words =
+    materials.length === 0 && uses.length === 1 ? 'Use that' : count < 2 ? 'Add' : `Add ${plural(count, noun)}`;
   return (
     <>
       {(state.list !== null || isLong(state.text)) && (
         <Button onClick={() => dispatch({ kind: 'text', text: '' })}>Discard</Button>
       )}
       <Button tone="main" onClick={add} disabled={!mayAdd}>
-        {state.sending ? 'Adding…' : materials.length < 2 ? 'Add' : `Add ${plural(materials.length, noun)}`}
+        {state.sending ? 'Adding…' : words}
       </Button>
     </>
   );
@@ -234,12 +262,15 @@ function isLong(text: string): boolean {
 function EmptyActions({
   onFiles,
   onList,
+  ways,
 }: {
   readonly onFiles: (files: readonly File[]) => void;
   readonly onList: (file: File) => void;
+  readonly ways: ReactNode;
 }): ReactElement {
   return (
     <span className="flex shrink-0 flex-wrap items-center gap-x-3">
+      {ways}
       <ChooseFiles label="Files or photos" multiple onChoose={onFiles} />
       <ChooseFile label="Import a list" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={onList} />
       <kbd className="hidden rounded-step border border-line-strong bg-sheet px-2 py-0.5 font-mono text-fine sm:block">

@@ -1,5 +1,5 @@
 /** What was pasted with what the teacher decided about it, and what becomes a material of it. */
-import { limits, type NewMaterial } from '@hapset/contract';
+import { limits, type NewMaterial, type ShelfMatch } from '@hapset/contract';
 import {
   chooseSize,
   documentFromText,
@@ -29,6 +29,10 @@ export interface IntakeRowState {
   /** What was asked, where this is the answer; null where nothing was. */
   readonly asked: string | null;
   readonly leftOut: boolean;
+  /** The same link on the shelf, where it is used instead of being added again; null otherwise. */
+  readonly used: ShelfMatch | null;
+  /** The same link on the shelf, used or not. */
+  readonly match: ShelfMatch | null;
 }
 
 /** What the teacher put in the place of what was read. */
@@ -45,7 +49,7 @@ export interface Decisions {
   readonly changes: ReadonlyMap<string, ItemChange>;
   /** By pasted text. */
   readonly leftOut: ReadonlySet<string>;
-  /** Positions of duplicates that are wanted all the same. */
+  /** Positions of what is here already and is added anyway. */
   readonly kept: ReadonlySet<number>;
   /** Kinds that were chosen, by pasted text. */
   readonly kinds: ReadonlyMap<string, LinkKind>;
@@ -80,26 +84,43 @@ export function reviewItems(
   given: readonly IntakeItem[],
   here: readonly string[],
   decisions: Decisions,
+  matches: readonly ShelfMatch[] = [],
 ): readonly IntakeRowState[] {
+  const onShelf = new Map(matches.map((match) => [match.link, match]));
   const answered = given.flatMap((item) => answersOf(item, decisions));
   const items = answered.map(({ item }) => withStudentLink(item, decisions));
   const duplicates = markDuplicates(items, here);
   return items.map((item, index): IntakeRowState => {
     const { item: before, asked } = answered[index] ?? { item, asked: null };
     const duplicate = duplicates[index] ?? null;
-    const onPage = decisions.onPage.has(item.pasted);
-    const leftOut = decisions.leftOut.has(item.pasted);
+    const match = (item.kind === 'link' && duplicate === null && onShelf.get(item.link)) || null;
     return {
       item,
-      duplicate,
       asked,
-      leftOut,
       kind: decisions.kinds.get(item.pasted) ?? null,
       insteadOf: before !== item && before.kind === 'link' ? before.link : null,
-      onPage,
-      taken: !leftOut && canBeAdded(item, onPage) && (duplicate === null || decisions.kept.has(index)),
+      ...whatBecomes(item, decisions, { duplicate, match, anyway: decisions.kept.has(index) }),
     };
   });
+}
+
+/** Whether it becomes a material, or is one already. */
+function whatBecomes(
+  item: IntakeItem,
+  decisions: Decisions,
+  { duplicate, match, anyway }: Pick<IntakeRowState, 'duplicate' | 'match'> & { readonly anyway: boolean },
+): Pick<IntakeRowState, 'duplicate' | 'match' | 'used' | 'onPage' | 'leftOut' | 'taken'> {
+  const onPage = decisions.onPage.has(item.pasted);
+  const leftOut = decisions.leftOut.has(item.pasted);
+  const isNew = duplicate === null && match === null;
+  return {
+    duplicate,
+    match,
+    used: leftOut || anyway ? null : match,
+    onPage,
+    leftOut,
+    taken: !leftOut && canBeAdded(item, onPage) && (isNew || anyway),
+  };
 }
 
 function canBeAdded(item: IntakeItem, onPage: boolean): boolean {
@@ -130,6 +151,18 @@ function applyChange(item: IntakeItem, change: ItemChange | undefined): IntakeIt
 
 function unusable(base: Pick<IntakeAnswer, 'pasted' | 'instruction' | 'tags' | 'title'>): IntakeAnswer {
   return { ...base, kind: 'unusable', problem: 'not-an-address' };
+}
+
+/** Materials on the shelf that are used in the place of new ones. */
+export function usedMaterials(rows: readonly IntakeRowState[]): readonly string[] {
+  return rows.flatMap(({ used }) => used?.materialId ?? []);
+}
+
+/** Links that may be on the shelf already. */
+export function linksOf(items: readonly IntakeItem[], { answers, changes }: Decisions): readonly string[] {
+  const rows = items.flatMap((item) => answersOf(item, { ...noDecisions, answers, changes }));
+  const links = rows.flatMap(({ item }) => (item.kind === 'link' ? item.link : []));
+  return [...new Set(links)].slice(0, limits.itemsAtOnce);
 }
 
 /** Questions that still have to be answered. */

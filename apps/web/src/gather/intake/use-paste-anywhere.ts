@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { textOfClipboard } from './rich-text.js';
 
 /** Ctrl+V anywhere on the page lands in the intake, unless another field has the cursor. */
 export function usePasteAnywhere(take: (text: string) => void, takeFiles: (files: readonly File[]) => void): void {
@@ -17,7 +18,7 @@ export function usePasteAnywhere(take: (text: string) => void, takeFiles: (files
         return;
       }
       if (target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]')) return;
-      const text = event.clipboardData?.getData('text/plain') ?? '';
+      const text = textOfClipboard(event.clipboardData);
       if (text.trim() === '') return;
       event.preventDefault();
       latest.current.take(text);

@@ -1,7 +1,7 @@
 /** What the school's own server keeps for a material, and what students see of it. */
 import type { KeptFileView, MaterialPage, PictureSetView, WrittenPageSummary } from '@hapset/contract';
 import { lazy, Suspense, type ReactElement, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { buttonClass } from '../../platform/design/button.js';
 import { Panel } from '../../platform/design/panel.js';
 import { bytes, plural } from '../../platform/wording/figures.js';
@@ -100,6 +100,7 @@ function PageSheet({
   readonly look: ReactNode;
 }): ReactElement {
   const { words, links, files } = kept;
+  const { pathname } = useLocation();
   return (
     <Panel
       title="Written here"
@@ -117,7 +118,7 @@ function PageSheet({
       action={
         <>
           {look}
-          <Link className={buttonClass('main')} to={`/shelf/${page.material.id}/write`}>
+          <Link className={buttonClass('main')} to={`/shelf/${page.material.id}/write`} state={{ done: pathname }}>
             Write
           </Link>
         </>

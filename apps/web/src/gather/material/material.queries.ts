@@ -4,8 +4,14 @@ import {
   type ChangeMaterial,
   type MaterialPage,
   type MaterialView,
+  type ChangedMaterials,
+  type MaterialsRequest,
   type NewMaterial,
+  type RemovedMaterials,
+  type ShelfMatch,
+  type ShelfOrder,
   type ShelfPage,
+  type TagMaterials,
   type TagView,
 } from '@hapset/contract';
 import {
@@ -22,11 +28,11 @@ import { materialKeys } from './material.keys.js';
 import { routeFor, type PlaceId } from './place-id.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
-export const shelfQuery = (find: string, tag: string | null) =>
+export const shelfQuery = (find: string, tag: string | null, order: ShelfOrder = 'newest') =>
   infiniteQueryOptions({
-    queryKey: materialKeys.shelf(find, tag),
+    queryKey: materialKeys.shelf(find, tag, order),
     queryFn: ({ signal, pageParam }): Promise<ShelfPage> =>
-      call(routes.shelf, { signal, query: { find, tag, after: pageParam } }),
+      call(routes.shelf, { signal, query: { find, tag, order, after: pageParam } }),
     initialPageParam: null as string | null,
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
@@ -34,6 +40,15 @@ export const shelfQuery = (find: string, tag: string | null) =>
       query.state.data?.pages.some((page) => page.rows.some((row) => row.readiness.opens.opening))
         ? whileOpeningMs
         : false,
+  });
+
+/** Which of the links are on the shelf already. At most as many as the server takes at once. */
+export const shelfMatchesQuery = (links: readonly string[]) =>
+  queryOptions({
+    queryKey: materialKeys.matches(links),
+    queryFn: ({ signal }): Promise<readonly ShelfMatch[]> => call(routes.matchShelf, { body: { links }, signal }),
+    enabled: links.length > 0,
+    placeholderData: keepPreviousData,
   });
 
 export const tagsQuery = queryOptions({
@@ -75,6 +90,29 @@ export function useChangeMaterial(materialId: string): UseMutationResult<Materia
   const changed = useMaterialsChanged();
   return useMutation({
     mutationFn: (body: ChangeMaterial) => call(routes.changeMaterial, { params: { materialId }, body }),
+    onSettled: changed,
+  });
+}
+
+/** Gives a tag to several, or takes it from them. Gives those that were changed. */
+export function useTagMaterials(): UseMutationResult<ChangedMaterials, Error, TagMaterials> {
+  const changed = useMaterialsChanged();
+  return useMutation({ mutationFn: (body: TagMaterials) => call(routes.tagMaterials, { body }), onSettled: changed });
+}
+
+/** Removes what no lesson shows, and names the rest. */
+export function useRemoveMaterials(): UseMutationResult<RemovedMaterials, Error, MaterialsRequest> {
+  const changed = useMaterialsChanged();
+  return useMutation({
+    mutationFn: (body: MaterialsRequest) => call(routes.removeMaterials, { body }),
+    onSettled: changed,
+  });
+}
+
+export function useRestoreMaterials(): UseMutationResult<unknown, Error, MaterialsRequest> {
+  const changed = useMaterialsChanged();
+  return useMutation({
+    mutationFn: (body: MaterialsRequest) => call(routes.restoreMaterials, { body }),
     onSettled: changed,
   });
 }

@@ -5,6 +5,7 @@ import { Button } from '../../platform/design/button.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { keptMaterials } from './kept-materials.js';
+import { SentFiles } from './sent-files.js';
 import { UploadList } from './upload-list.js';
 import { useUploads } from './use-uploads.js';
 
@@ -21,6 +22,7 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
   const uploads = useUploads();
   const [sending, setSending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
+  const [closing, setClosing] = useState(false);
   const taken = useRef<readonly File[] | null>(null);
   useEffect(() => {
     if (taken.current === files) return;
@@ -40,8 +42,13 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
       .catch((error: unknown) => setFailure(wordsFor(error)))
       .finally(() => setSending(false));
   };
+  const discard = (): void => {
+    for (const { key } of uploads.items) uploads.remove(key);
+    onClose();
+  };
   return (
     <div className="border-t border-line">
+      {closing && <SentFiles files={kept} onClose={() => setClosing(false)} onDone={discard} />}
       <UploadList uploads={uploads} />
       <div className="flex flex-wrap items-center gap-2.5 border-t border-line px-4 py-2.5">
         <p role="status" className="m-0 min-w-40 flex-1 text-row text-muted">
@@ -50,14 +57,7 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
               ? `Sending ${plural(busy, 'file')}. It goes on after a lost connection.`
               : `${plural(kept.length, 'file')} kept here.`)}
         </p>
-        <Button
-          onClick={() => {
-            for (const { key } of uploads.items) uploads.remove(key);
-            onClose();
-          }}
-        >
-          Discard
-        </Button>
+        <Button onClick={() => (kept.length > 0 ? setClosing(true) : discard())}>Discard</Button>
         {pictures.length > 1 && pictures.length === kept.length && (
           <Button disabled={busy > 0 || sending} onClick={() => add(keptMaterials(kept, true))}>
             Add as one set of pictures

@@ -4,7 +4,7 @@ import type { PageDocument } from '@hapset/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { EditorContent, useEditor, type Editor, type JSONContent } from '@tiptap/react';
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useLocation, useParams } from 'react-router';
 import { call } from '../../platform/api/client.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { ChooseFiles } from '../../platform/design/choose-file.js';
@@ -55,7 +55,7 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
           <Title page={page} onMoved={autosave.moved} />
         </div>
         <Button onClick={() => setEarlierShown(true)}>Earlier pages</Button>
-        <Link to={`/shelf/${page.materialId}`} className={buttonClass('main')}>
+        <Link to={useWayBack(page.materialId)} className={buttonClass('main')}>
           Done
         </Link>
       </header>
@@ -79,6 +79,12 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
       )}
     </>
   );
+}
+
+/** Where one came from; the page's code for who came by its address. */
+function useWayBack(materialId: string): string {
+  const state = useLocation().state as { readonly done?: string } | null;
+  return state?.done ?? `/shelf/${materialId}`;
 }
 
 /** The editor of a page, which keeps itself, and the files on their way into it. */

@@ -1,13 +1,13 @@
 import {
   limits,
   routes,
+  type AddStations,
   type BenchView,
   type ChangeLesson,
   type CreateLesson,
   type CreatedView,
   type LessonsPage,
   type LessonView,
-  type NewMaterial,
 } from '@hapset/contract';
 import {
   infiniteQueryOptions,
@@ -50,17 +50,20 @@ export function useChangeLesson(lessonId: string): UseMutationResult<LessonView,
   });
 }
 
+/** New materials, and materials that are on the shelf already. */
+export type StationsToAdd = Pick<AddStations, 'items' | 'materialIds'>;
+
 /** Adds stations at the end, in as many calls as the server's limit asks for. Gives their ids. */
-export function useAddStations(lessonId: string): UseMutationResult<readonly string[], Error, readonly NewMaterial[]> {
+export function useAddStations(lessonId: string): UseMutationResult<readonly string[], Error, StationsToAdd> {
   const changed = useMaterialsChanged();
   return useMutation({
-    mutationFn: (items: readonly NewMaterial[]) =>
-      inParts(
-        items,
-        limits.itemsAtOnce,
-        async (part) =>
-          (await call(routes.addStations, { params: { lessonId }, body: { items: part, materialIds: [] } })).stationIds,
-      ),
+    mutationFn: async ({ items, materialIds }: StationsToAdd) => {
+      const send = async (body: AddStations): Promise<readonly string[]> =>
+        (await call(routes.addStations, { params: { lessonId }, body })).stationIds;
+      const made = await inParts(items, limits.itemsAtOnce, (part) => send({ items: part, materialIds: [] }));
+      const used = await inParts(materialIds, limits.itemsAtOnce, (part) => send({ items: [], materialIds: part }));
+      return [...made, ...used];
+    },
     onSettled: changed,
   });
 }

@@ -10,13 +10,14 @@ import {
 } from '@hapset/core';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
-import { useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { KindForm } from '../../code/content/kind-form.js';
 import { MessageForm } from '../../code/content/message-form.js';
-import { lessonsQuery } from '../../lessons/lesson/lesson.queries.js';
+import { lessonsQuery, useAddStations } from '../../lessons/lesson/lesson.queries.js';
+import { useCreateMaterials } from '../../gather/material/material.queries.js';
 import { KindIcon } from '../../gather/material/kind-icon.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -47,25 +48,39 @@ export function AddPage(): ReactElement {
           noun={lessonId === '' ? 'material' : 'station'}
           here={[]}
           classId={classId}
+          intoLesson={lessonId !== ''}
           initial={sharedText(search)}
           autoFocus
           onAdd={add}
         />
-        <WriteOne onAdd={add} />
-        <KindChooser classId={classId} onAdd={(item) => add([item])} />
+        <WriteOne lessonId={lessonId === '' ? null : lessonId} />
+        <KindChooser classId={classId} onAdd={(item) => add([item], [])} />
         <PageButton />
       </div>
     </>
   );
 }
 
-/** A page written here: it is made first, and then written. */
-function WriteOne({ onAdd }: { readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown> }): ReactElement {
-  const notice = useNotice();
-  const write = (): void =>
-    void onAdd([
+/** Makes an empty page and opens its editor, which leads back to the lesson or to the page's code. */
+function useBeginPage(lessonId: string | null): () => Promise<void> {
+  const navigate = useNavigate();
+  const create = useCreateMaterials();
+  const addStations = useAddStations(lessonId ?? '');
+  return async () => {
+    const [materialId = ''] = await create.mutateAsync([
       { kept: { kind: 'written-page', document: emptyDocument }, title: 'New page', pasted: 'New page', repairs: [] },
-    ]).catch((error: unknown) => notice({ words: wordsFor(error) }));
+    ]);
+    if (lessonId !== null) await addStations.mutateAsync({ items: [], materialIds: [materialId] });
+    const done = lessonId === null ? `/shelf/${materialId}` : `/lessons/${lessonId}`;
+    await navigate(`/shelf/${materialId}/write`, { state: { done } });
+  };
+}
+
+/** A page written here: it is made first, and then written. */
+function WriteOne({ lessonId }: { readonly lessonId: string | null }): ReactElement {
+  const notice = useNotice();
+  const begin = useBeginPage(lessonId);
+  const write = (): void => void begin().catch((error: unknown) => notice({ words: wordsFor(error) }));
   return (
     <Panel title="Kept here" aside="on the school’s own server, with an address of its own">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">

@@ -1,8 +1,9 @@
 import type { BenchRow, BenchView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactElement } from 'react';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../../opens/access-check/use-open-again-on-return.js';
+import { TextButton } from '../../platform/design/button.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { useOpenMaterial } from '../../gather/material/material.queries.js';
@@ -12,6 +13,8 @@ import { BenchProgress } from './bench-progress.js';
 import { BenchTable } from './bench-table.js';
 import { benchQuery, useAddStations } from '../../lessons/lesson/lesson.queries.js';
 import { BenchHead } from './bench-head.js';
+
+const FromShelf = lazy(() => import('./from-shelf.js').then(({ FromShelf: component }) => ({ default: component })));
 
 export function BenchPage(): ReactElement {
   const lessonId = useParams().lessonId ?? '';
@@ -50,11 +53,29 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
           placeholder="Next station: paste links or write a message…"
           noun="station"
           here={rows.flatMap((row) => row.material.link ?? [])}
+          intoLesson
+          ways={<ShelfWay bench={bench} />}
           classId={lesson.classId}
           autoFocus={rows.length === 0}
-          onAdd={(items) => add.mutateAsync(items)}
+          onAdd={(items, materialIds) => add.mutateAsync({ items, materialIds })}
         />
       </div>
+    </>
+  );
+}
+
+function ShelfWay({ bench: { lesson, rows } }: { readonly bench: BenchView }): ReactElement {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <TextButton className="min-h-9 px-1 text-row" onClick={() => setOpen(true)}>
+        From the shelf
+      </TextButton>
+      <Suspense>
+        {open && (
+          <FromShelf lessonId={lesson.id} here={rows.map((row) => row.material.id)} onClose={() => setOpen(false)} />
+        )}
+      </Suspense>
     </>
   );
 }

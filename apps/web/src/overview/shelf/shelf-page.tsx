@@ -1,28 +1,39 @@
-import type { ShelfPage as ShelfPageView, ShelfRow as ShelfRowView } from '@hapset/contract';
+import {
+  shelfOrders,
+  type ShelfOrder,
+  type ShelfPage as ShelfPageView,
+  type ShelfRow as ShelfRowView,
+} from '@hapset/contract';
 import { useInfiniteQuery, type InfiniteData, type UseInfiniteQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
-import { composerOfMaterials } from '../../paper/sheet/places-of-address.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { shelfQuery, useCreateMaterials } from '../../gather/material/material.queries.js';
+import { shelfQuery } from '../../gather/material/material.queries.js';
+import { useAddTo } from '../add/use-add-to.js';
+import { ChosenMaterials } from './chosen-materials.js';
 import { ShelfRow } from './shelf-row.js';
 import { TagBar } from './tag-bar.js';
-import { SearchInput } from '../../platform/design/inputs.js';
+import { SearchInput, SelectInput } from '../../platform/design/inputs.js';
 
 export function ShelfPage(): ReactElement {
   const [search, setSearch] = useSearchParams();
   const tag = search.get('tag');
   const [find, setFind] = useState('');
   const wanted = useDeferredValue(find.trim());
-  const shelf = useInfiniteQuery(shelfQuery(wanted, tag));
-  const navigate = useNavigate();
-  const create = useCreateMaterials();
-  const rows = rowsOf(shelf);
+  const order = shelfOrders.find((known) => known === search.get('order')) ?? 'newest';
+  const shelf = useInfiniteQuery(shelfQuery(wanted, tag, order));
+  const add = useAddTo(null);
+  const choose = (key: 'tag' | 'order', value: string | null): void => {
+    const next = new URLSearchParams(search);
+    if (value === null) next.delete(key);
+    else next.set(key, value);
+    setSearch(next);
+  };
   return (
     <>
       <PageHead
@@ -34,15 +45,15 @@ export function ShelfPage(): ReactElement {
         label="Next material"
         placeholder="Next material: paste links, drop files or write a message…"
         noun="material"
-        here={wanted === '' && tag === null ? rows.flatMap((row) => row.material.link ?? []) : []}
-        onAdd={async (items) => {
-          const ids = await create.mutateAsync(items);
-          if (ids.length === 1) await navigate(`/shelf/${ids[0] ?? ''}`);
-        }}
+        here={[]}
+        onAdd={add}
       />
-      <TagBar chosen={tag} onChoose={(next) => setSearch(next === null ? {} : { tag: next })} />
+      <TagBar chosen={tag} onChoose={(next) => choose('tag', next)} />
       <div className="mt-4">
-        <Found shelf={shelf} wanted={wanted} tag={tag} />
+        <Found
+          {...{ shelf, wanted, tag, order }}
+          onOrder={(next) => choose('order', next === 'newest' ? null : next)}
+        />
       </div>
     </>
   );
@@ -54,22 +65,19 @@ function rowsOf(shelf: Shelf): readonly ShelfRowView[] {
   return shelf.data?.pages.flatMap((page) => page.rows) ?? [];
 }
 
-function Found({
-  shelf,
-  wanted,
-  tag,
-}: {
+interface FoundProps extends Omit<RowsProps, 'rows' | 'total'> {
   readonly shelf: Shelf;
-  readonly wanted: string;
-  readonly tag: string | null;
-}): ReactElement {
+}
+
+function Found({ shelf, ...rest }: FoundProps): ReactElement {
+  const { wanted } = rest;
   const rows = rowsOf(shelf);
   return (
     <>
       {shelf.isPending && <Loading label="The shelf is loading" />}
       {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
       {shelf.isSuccess && rows.length === 0 && <Nothing wanted={wanted} />}
-      {rows.length > 0 && <Rows rows={rows} total={shelf.data?.pages[0]?.total ?? 0} wanted={wanted} tag={tag} />}
+      {rows.length > 0 && <Rows rows={rows} total={shelf.data?.pages[0]?.total ?? 0} {...rest} />}
       {shelf.hasNextPage && (
         <Button className="mt-3" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
           Show more
@@ -121,34 +129,47 @@ function Nothing({ wanted }: { readonly wanted: string }): ReactElement {
   );
 }
 
-function Rows({
-  rows,
-  total,
-  wanted,
-  tag,
-}: {
+const orderWords: Readonly<Record<ShelfOrder, string>> = {
+  newest: 'Newest first',
+  oldest: 'Oldest first',
+  title: 'By title',
+  kind: 'By kind',
+  state: 'Problems first',
+};
+
+interface RowsProps {
   readonly rows: readonly ShelfRowView[];
   readonly total: number;
   readonly wanted: string;
   readonly tag: string | null;
-}): ReactElement {
+  readonly order: ShelfOrder;
+  readonly onOrder: (order: ShelfOrder) => void;
+}
+
+function Rows({ rows, total, wanted, tag, order, onOrder }: RowsProps): ReactElement {
   const [chosen, setChosen] = useState<readonly string[]>([]);
+  const chosenRows = rows.filter(({ material }) => chosen.includes(material.id));
   return (
     <>
-      <p className="mt-0 mb-2 text-row text-muted" role="status">
-        {plural(total, 'material')}
-        {wanted === '' ? '' : ' found'}
-        {tag === null ? '' : ` in “${tag}”`}
-      </p>
-      {chosen.length > 0 && (
-        <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
-          <span className="text-row font-semibold">{plural(chosen.length, 'material')} chosen</span>
-          <Link to={composerOfMaterials(chosen)} className={buttonClass()}>
-            Make sheets
-          </Link>
-          <Button onClick={() => setChosen([])}>Choose none</Button>
-        </div>
-      )}
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+        <p className="m-0 text-row text-muted" role="status">
+          {plural(total, 'material')}
+          {wanted === '' ? '' : ' found'}
+          {tag === null ? '' : ` in “${tag}”`}
+        </p>
+        <SelectInput
+          aria-label="Sort the shelf"
+          value={order}
+          onChange={(event) => onOrder(event.target.value as ShelfOrder)}
+        >
+          {shelfOrders.map((one) => (
+            <option key={one} value={one}>
+              {orderWords[one]}
+            </option>
+          ))}
+        </SelectInput>
+      </div>
+      {chosenRows.length > 0 && <ChosenMaterials rows={chosenRows} onClear={() => setChosen([])} />}
       <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
         {rows.map((row) => (
           <ShelfRow

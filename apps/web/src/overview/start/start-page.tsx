@@ -1,13 +1,12 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
-import { useNavigate } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
 import { Button } from '../../platform/design/button.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { LessonRow } from '../bench/lesson-row.js';
 import { lessonsQuery } from '../../lessons/lesson/lesson.queries.js';
-import { useCreateMaterials } from '../../gather/material/material.queries.js';
+import { useAddTo } from '../add/use-add-to.js';
 import { NewsList } from '../news/news-list.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -22,8 +21,7 @@ const NewLesson = lazy(() =>
 
 export function StartPage(): ReactElement {
   const session = useSession();
-  const navigate = useNavigate();
-  const create = useCreateMaterials();
+  const add = useAddTo(null);
   const [creating, setCreating] = useState(false);
   const firstName = session?.name.split(' ')[0] ?? '';
   return (
@@ -38,10 +36,7 @@ export function StartPage(): ReactElement {
         noun="material"
         here={[]}
         autoFocus
-        onAdd={async (items) => {
-          const ids = await create.mutateAsync(items);
-          await navigate(ids.length === 1 ? `/shelf/${ids[0] ?? ''}` : '/shelf');
-        }}
+        onAdd={add}
       />
       <NewsList />
       <div className="mt-8 mb-2.5 flex items-center gap-3">

@@ -1,0 +1,78 @@
+/** What can be done with several materials of the shelf at once. */
+import type { ShelfRow } from '@hapset/contract';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
+import { Link } from 'react-router';
+import { useRemoveMaterials, useRestoreMaterials } from '../../gather/material/material.queries.js';
+import { composerOfMaterials } from '../../paper/sheet/places-of-address.js';
+import { Button, buttonClass } from '../../platform/design/button.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+const IntoLesson = lazy(() => import('./into-lesson.js').then(({ IntoLesson: component }) => ({ default: component })));
+const TagChosen = lazy(() => import('./tag-chosen.js').then(({ TagChosen: component }) => ({ default: component })));
+
+interface Props {
+  /** Materials that are shown and chosen. */
+  readonly rows: readonly ShelfRow[];
+  readonly onClear: () => void;
+}
+
+export function ChosenMaterials({ rows, onClear }: Props): ReactElement {
+  const [open, setOpen] = useState<'lesson' | 'tag' | null>(null);
+  const remove = useRemoveChosen(onClear);
+  const materialIds = rows.map(({ material }) => material.id);
+  const close = (): void => setOpen(null);
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
+      <span className="text-row font-semibold">{plural(rows.length, 'material')} chosen</span>
+      <Button onClick={() => setOpen('lesson')}>Put into a lesson</Button>
+      <Button onClick={() => setOpen('tag')}>Tag</Button>
+      <Link to={composerOfMaterials(materialIds)} className={buttonClass()}>
+        Make sheets
+      </Link>
+      <Button onClick={() => remove(materialIds)}>Delete</Button>
+      <Button tone="quiet" onClick={onClear}>
+        Choose none
+      </Button>
+      <Suspense>
+        {open === 'lesson' && <IntoLesson materialIds={materialIds} onClose={close} onDone={onClear} />}
+        {open === 'tag' && <TagChosen rows={rows} onClose={close} />}
+      </Suspense>
+    </div>
+  );
+}
+
+/** Deletes with a way back, and says what a lesson still shows. */
+function useRemoveChosen(onDone: () => void): (materialIds: readonly string[]) => void {
+  const remove = useRemoveMaterials();
+  const restore = useRestoreMaterials();
+  const notice = useNotice();
+  return (materialIds) =>
+    remove.mutate(
+      { materialIds },
+      {
+        onSuccess: ({ materialIds: removed, used }) => {
+          onDone();
+          notice({
+            words: removalWords(
+              removed.length,
+              used.map(({ title }) => title),
+            ),
+            ...(removed.length > 0 && { undo: () => restore.mutate({ materialIds: removed }) }),
+          });
+        },
+        onError: (error) => notice({ words: wordsFor(error) }),
+      },
+    );
+}
+
+function removalWords(removed: number, used: readonly string[]): string {
+  const done = `${plural(removed, 'material')} deleted.`;
+  if (used.length === 0) return done;
+  const kept =
+    used.length === 1
+      ? `“${used[0] ?? ''}” is in a lesson. Remove its station first.`
+      : `${used.length} are in a lesson. Remove their stations first.`;
+  return removed === 0 ? kept : `${done} ${kept}`;
+}

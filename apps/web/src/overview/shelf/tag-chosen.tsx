@@ -1,0 +1,94 @@
+/** A tag for several materials, or taken from them, with a way back. */
+import { limits, type ShelfRow } from '@hapset/contract';
+import { useState, type FormEvent, type ReactElement } from 'react';
+import { useTagMaterials } from '../../gather/material/material.queries.js';
+import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
+import { TextField } from '../../platform/design/field.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { plural } from '../../platform/wording/figures.js';
+import { wordsFor } from '../../platform/wording/problems.js';
+
+export function TagChosen({
+  rows,
+  onClose,
+}: {
+  readonly rows: readonly ShelfRow[];
+  readonly onClose: () => void;
+}): ReactElement {
+  const [tag, setTag] = useState('');
+  const change = useTagMaterials();
+  const notice = useNotice();
+  const send = (wanted: string, tagged: boolean): void =>
+    change.mutate(
+      { materialIds: rows.map(({ material }) => material.id), tag: wanted, tagged },
+      {
+        onSuccess: ({ materialIds }) => {
+          onClose();
+          notice({
+            words: `${tagged ? 'Tagged' : 'Tag removed from'} ${plural(materialIds.length, 'material')}.`,
+            ...(materialIds.length > 0 && {
+              undo: () => change.mutate({ materialIds, tag: wanted, tagged: !tagged }),
+            }),
+          });
+        },
+      },
+    );
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    send(tag.trim(), true);
+  };
+  return (
+    <Dialog title={`Tag ${plural(rows.length, 'material')}`} onClose={onClose}>
+      <form onSubmit={submit} className="flex flex-col gap-4">
+        <TextField
+          label="Tag to add"
+          maxLength={limits.tagLength}
+          value={tag}
+          onChange={(event) => setTag(event.target.value)}
+          autoFocus
+        />
+        <KnownTags rows={rows} disabled={change.isPending} onRemove={(one) => send(one, false)} />
+        <DialogEnd
+          failure={change.isError ? wordsFor(change.error) : null}
+          send="Add tag"
+          disabled={tag.trim() === '' || change.isPending}
+          onCancel={onClose}
+        />
+      </form>
+    </Dialog>
+  );
+}
+
+/** The tags that any of them has, each with a way to remove it. */
+function KnownTags({
+  rows,
+  disabled,
+  onRemove,
+}: {
+  readonly rows: readonly ShelfRow[];
+  readonly disabled: boolean;
+  readonly onRemove: (tag: string) => void;
+}): ReactElement | null {
+  const known = [...new Set(rows.flatMap(({ material }) => material.tags))].sort((one, other) =>
+    one.localeCompare(other),
+  );
+  if (known.length === 0) return null;
+  return (
+    <div role="group" aria-label="Remove a tag">
+      <p className="m-0 mb-1 text-small font-semibold">Remove a tag</p>
+      <div className="flex flex-wrap gap-2">
+        {known.map((tag) => (
+          <button
+            key={tag}
+            type="button"
+            disabled={disabled}
+            onClick={() => onRemove(tag)}
+            className="min-h-8 rounded-small border border-line-strong bg-sheet px-3 text-row font-semibold hover:border-ink"
+          >
+            {tag} <span aria-hidden>×</span>
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
