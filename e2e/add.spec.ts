@@ -1,4 +1,4 @@
-import { cofferlane, expect, newLesson, signIn, test } from './journey.js';
+import { addAnyway, cofferlane, expect, newLesson, signIn, test } from './journey.js';
 import { decodePng } from './decode.js';
 
 test('an event becomes a code whose instants are right in summer and in winter', async ({ page }, info) => {
@@ -189,6 +189,7 @@ test.describe('on a phone', () => {
     });
     await signIn(page);
     await page.goto(`/add?title=What%20yeast%20eats&text=${encodeURIComponent(`${cofferlane}/leaf/what-yeast-eats`)}`);
+    await addAnyway(page);
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
     await page.getByRole('button', { name: 'Share picture' }).click();

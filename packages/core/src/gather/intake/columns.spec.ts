@@ -28,6 +28,37 @@ describe('columns of a list', () => {
     ).toEqual(['title', 'what']);
   });
 
+  it.each([
+    ['Web address', 'what'],
+    ['Adresse', 'what'],
+    ['URL', 'what'],
+    ['Words', 'what'],
+    ['Text', 'what'],
+    ['Texte', 'what'],
+    ['Texto', 'what'],
+    ['Station', 'title'],
+    ['Titel', 'title'],
+    ['Nom', 'title'],
+    ['Nombre', 'title'],
+    ['What to do', 'instruction'],
+    ['Aufgabe', 'instruction'],
+    ['Anweisung', 'instruction'],
+    ['Tarea', 'instruction'],
+    ['Instrucción', 'instruction'],
+    ['Collection', 'tags'],
+    ['Stichworte', 'tags'],
+    ['Étiquettes', 'tags'],
+    ['Etiquetas', 'tags'],
+  ])('%s is a head of what is %s', (head, role) => {
+    const { roles, header } = guessColumns([
+      [head, ''],
+      ['x', 'y'],
+    ]);
+    expect(header).toBe(true);
+    expect(roles[0]).toBe(role);
+    expect(roles[1]).toBe(role === 'what' ? 'none' : 'what');
+  });
+
   it('are guessed by their cells where there are no headings', () => {
     expect(guessColumns(list)).toEqual({ header: false, roles: ['what', 'title', 'instruction'] });
     expect(guessColumns([['Shells', 'https://a.example/2', '']])).toEqual({

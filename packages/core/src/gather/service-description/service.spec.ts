@@ -1,15 +1,11 @@
 import fc from 'fast-check';
-import type { Evidence, FinalPage, PageFacts } from '../../opens/access/evidence.js';
-import { accessVerdicts } from './access-verdict.js';
 import { askleaf, cofferlane, sampleCatalogue } from '../../test/sample-services.js';
 import { fillTemplate, matchPath } from './address-path.js';
 import { compileServices, emptyCatalogue, needPatterns } from './catalogue.js';
 import type { ServiceDescription } from './description.js';
 import { descriptionProblems } from './description-problems.js';
 import { describeAddress, hostMatches, isOwnShortener } from './match.js';
-import { mendingFor } from '../../opens/access/mending.js';
 import { compileRe2 } from './re2-pattern.js';
-import { samePage, trimLink } from '../../opens/access/tracking.js';
 
 describe('matching an address', () => {
   it('ignores the port and the case of the host', () => {
@@ -188,123 +184,5 @@ describe('descriptions that people write', () => {
     // 5,000 letters would take such an engine longer than the universe is old; this test would never end.
     for (const source of ['^(a+)+$', '^(a|a)*$', '^(a|aa)+$', '(x+x+)+y'])
       expect(compileRe2(source).find(`${'a'.repeat(5000)}!${'x'.repeat(5000)}`)).toBeNull();
-  });
-});
-
-describe('mending', () => {
-  it('gives the service’s own steps, and the page on which its owner does them', () => {
-    const mending = mendingFor('sign-in', 'http://cofferlane.localhost:4310/leaf/tides?from=mail', sampleCatalogue);
-    expect(mending).toMatchObject({
-      service: 'Cofferlane',
-      ownerPage: 'http://cofferlane.localhost:4310/leaf/tides/who',
-    });
-    expect(mending?.steps[0]).toContain('**Who may look**');
-  });
-
-  it('finds that page from the editor’s address too', () => {
-    expect(mendingFor('sign-in', 'http://cofferlane.localhost:4310/leaf/tides/write', sampleCatalogue)?.ownerPage).toBe(
-      'http://cofferlane.localhost:4310/leaf/tides/who',
-    );
-  });
-
-  it('has steps for every verdict but open, also at a stranger’s', () => {
-    for (const verdict of accessVerdicts) {
-      const mending = mendingFor(verdict, 'https://stranger.example/x', sampleCatalogue);
-      if (verdict === 'open') expect(mending).toBeNull();
-      else expect(mending?.steps.length).toBeGreaterThan(0);
-    }
-  });
-});
-
-describe('parameters that only count visitors', () => {
-  it.each([
-    [
-      'https://a.example/x?utm_source=mail&id=7&utm_medium=web#part',
-      'https://a.example/x?id=7#part',
-      ['utm_source', 'utm_medium'],
-    ],
-    ['https://a.example/x?gclid=1', 'https://a.example/x', ['gclid']],
-    ['https://a.example/x?UTM_Source=1&q=a+b%20c', 'https://a.example/x?q=a+b%20c', ['UTM_Source']],
-    ['http://cofferlane.example/leaf/x?lane=9', 'http://cofferlane.example/leaf/x', ['lane']],
-  ])('are left out of %s', (link, trimmed, removed) =>
-    expect(trimLink(link, sampleCatalogue)).toEqual({ link: trimmed, removed }),
-  );
-
-  it.each([
-    'https://a.example/x',
-    'https://a.example/x?id=7',
-    'https://a.example/x?lane=9',
-    'https://a.example/x#?utm_source=1',
-    'utm_source',
-  ])('are not seen in %s', (link) => expect(trimLink(link, sampleCatalogue)).toBeNull());
-
-  it('are all found at once, and the rest stays character by character', () => {
-    const pair = fc
-      .tuple(fc.constantFrom('utm_x', 'id', 'q', 'fooclid', 'Name'), fc.stringMatching(/^[A-Za-z0-9%+.]{0,8}$/))
-      .map(([name, value]) => `${name}=${value}`);
-    fc.assert(
-      fc.property(fc.array(pair, { maxLength: 8 }), (pairs) => {
-        const trimmed = trimLink(`https://a.example/x?${pairs.join('&')}`, sampleCatalogue);
-        const wanted = pairs.filter((each) => !/^(?:utm_|fooclid)/.test(each));
-        expect(trimmed === null).toBe(wanted.length === pairs.length);
-        if (!trimmed) return;
-        expect(trimmed.link).toBe(`https://a.example/x${wanted.length === 0 ? '' : `?${wanted.join('&')}`}`);
-        expect(trimLink(trimmed.link, sampleCatalogue)).toBeNull();
-      }),
-    );
-  });
-
-  const page = (facts: Partial<PageFacts> = {}): PageFacts => ({
-    title: 'Tides',
-    firstLines: [],
-    visibleCharacters: 1000,
-    forms: [],
-    scripts: 0,
-    refreshTo: null,
-    ...facts,
-  });
-  const opened = (asked: string, final: Partial<FinalPage> = {}): Evidence => ({
-    asked,
-    hops: [],
-    ending: 'answered',
-    final: {
-      address: asked,
-      status: 200,
-      contentType: 'text/html',
-      sizeBytes: 5000,
-      cut: false,
-      page: page(),
-      ...final,
-    },
-    elapsedMs: 1,
-  });
-  const whole = 'https://a.example/x?utm_source=mail&id=7';
-  const short = 'https://a.example/x?id=7';
-
-  it.each<[string, boolean, Partial<FinalPage>]>([
-    ['the same page', true, {}],
-    [
-      'the same page with a figure that changes',
-      true,
-      { page: page({ visibleCharacters: 1004, firstLines: ['Read 4 times'] }) },
-    ],
-    ['another status', false, { status: 404 }],
-    ['another title', false, { page: page({ title: 'Welcome' }) }],
-    [
-      'a page with a form more',
-      false,
-      { page: page({ forms: [{ action: '', method: 'post', fields: [], buttons: [] }] }) },
-    ],
-    ['a much shorter page', false, { page: page({ visibleCharacters: 300 }) }],
-    ['another address', false, { address: 'https://a.example/start' }],
-    ['a file of the same size in a page’s place', false, { page: null, contentType: 'application/pdf' }],
-  ])('without them %s: %s', (_, same, final) =>
-    expect(samePage(opened(whole), opened(short, final), sampleCatalogue)).toBe(same),
-  );
-
-  it('count as needed where either did not open', () => {
-    expect(samePage(opened(whole), { ...opened(short), ending: 'took-too-long', final: null }, sampleCatalogue)).toBe(
-      false,
-    );
   });
 });

@@ -227,7 +227,7 @@ const heads: Readonly<Record<Exclude<RosterRole, 'none'>, readonly string[]>> = 
 
 const roleOfHead = new Map(
   Object.entries(heads).flatMap(([role, words]) =>
-    words.map((word) => [word.normalize('NFD').replace(/\p{M}/gu, ''), role as RosterRole] as const),
+    words.map((word) => [withoutMarks(word), role as RosterRole] as const),
   ),
 );
 const looked = 60;
@@ -242,12 +242,19 @@ export function guessRosterColumns(rows: RosterRows): RosterColumns {
 }
 
 function headOf(cell: string): string {
-  return cell
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
+  return withoutMarks(cell.toLowerCase())
     .replace(/[._:*()#\s]+/gu, ' ')
     .trim();
+}
+
+/** Letters whose stroke or missing dot is no mark of its own, so that decomposing leaves it. */
+const plainLetters: Readonly<Record<string, string>> = { đ: 'd', ı: 'i', ł: 'l', ø: 'o' };
+
+function withoutMarks(text: string): string {
+  return text
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[đıłø]/gu, (letter) => plainLetters[letter] ?? letter);
 }
 
 /** A role is held once: by the first column that has it. A whole name beside its parts is not needed. */

@@ -1,0 +1,33 @@
+import { readsAnswer } from './reads-answer.js';
+
+const reach = (
+  deviceId: string,
+  reachM: number,
+  fromM = 0.2,
+): { deviceId: string; reachM: number; fromM: number; misread: null } => ({ deviceId, reachM, fromM, misread: null });
+
+describe('reads', () => {
+  it('is done when every device reaches the distance', () => {
+    expect(readsAnswer([reach('a', 2.5), reach('b', 3)], 2.5)).toEqual({
+      state: 'done',
+      leastReachM: 2.5,
+      fallShort: [],
+    });
+  });
+  it('is to be looked at when one falls short, or stands too near for it', () => {
+    expect(readsAnswer([reach('a', 2.4), reach('b', 3)], 2.5)).toEqual({
+      state: 'look-at',
+      leastReachM: 2.4,
+      fallShort: ['a'],
+    });
+    expect(readsAnswer([reach('a', 3, 1)], 0.5)).toMatchObject({ state: 'look-at', fallShort: ['a'] });
+  });
+  it('stops when a device reads nothing or something else', () => {
+    expect(readsAnswer([reach('a', 0), reach('b', 3)], 1).state).toBe('stop');
+    expect(readsAnswer([{ ...reach('a', 3), misread: { at: 1 } }], 1).state).toBe('stop');
+  });
+  it('is not yet without a rehearsal', () => {
+    expect(readsAnswer(null, 1).state).toBe('not-yet');
+    expect(readsAnswer([], 1).state).toBe('not-yet');
+  });
+});
