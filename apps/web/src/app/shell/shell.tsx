@@ -2,14 +2,12 @@ import { lazy, Suspense, useEffect, useRef, useState, type ReactElement } from '
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { onSessionWanted } from '../../platform/api/session-renewal.js';
 import { useLiveChecks } from '../live/use-live-checks.js';
+import { SearchDialog } from './search-dialog.js';
 import { ServerAway } from './server-away.js';
 import { useSession, useSignOut } from '../../school/account/session.queries.js';
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
 const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
-const SearchDialog = lazy(() =>
-  import('./search-dialog.js').then(({ SearchDialog: component }) => ({ default: component })),
-);
 const SignInAgain = lazy(() =>
   import('../../school/account/sign-in-again.js').then(({ SignInAgain: component }) => ({ default: component })),
 );
@@ -77,7 +75,7 @@ export function Shell(): ReactElement {
         <Outlet />
       </main>
       <Overlays />
-      <Suspense>{searching && <SearchDialog onClose={() => setSearching(false)} />}</Suspense>
+      {searching && <SearchDialog onClose={() => setSearching(false)} />}
     </div>
   );
 }

@@ -158,11 +158,15 @@ export function usedMaterials(rows: readonly IntakeRowState[]): readonly string[
   return rows.flatMap(({ used }) => used?.materialId ?? []);
 }
 
-/** Links that may be on the shelf already. */
+/** Links that may be on the shelf already, as many as the server takes at once. */
 export function linksOf(items: readonly IntakeItem[], { answers, changes }: Decisions): readonly string[] {
-  const rows = items.flatMap((item) => answersOf(item, { ...noDecisions, answers, changes }));
-  const links = rows.flatMap(({ item }) => (item.kind === 'link' ? item.link : []));
-  return [...new Set(links)].slice(0, limits.itemsAtOnce);
+  const links = new Set<string>();
+  for (const item of items) {
+    for (const { item: answer } of answersOf(item, { ...noDecisions, answers, changes }))
+      if (answer.kind === 'link') links.add(answer.link);
+    if (links.size >= limits.itemsAtOnce) break;
+  }
+  return [...links].slice(0, limits.itemsAtOnce);
 }
 
 /** Questions that still have to be answered. */

@@ -72,27 +72,20 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
   );
 }
 
+/** Where it is: on the shelf or as a station, and in which other lessons. */
 function Trail({ page: { station, lessons } }: { readonly page: PageView }): ReactElement {
-  if (station) {
-    return (
-      <>
-        <Link to={`/lessons/${station.lessonId}`} className="text-ink/80">
-          {station.lessonName}
-        </Link>{' '}
-        › Station {station.position}
-      </>
-    );
-  }
+  const others = lessons.filter(({ id }) => id !== station?.lessonId);
   return (
     <>
-      <Link to="/shelf" className="text-ink/80">
-        Shelf
+      <Link to={station ? `/lessons/${station.lessonId}` : '/shelf'} className="text-ink/80">
+        {station?.lessonName ?? 'Shelf'}
       </Link>
-      {lessons.length > 0 && (
+      {station && ` › Station ${station.position}`}
+      {others.length > 0 && (
         <>
           {' '}
-          · in{' '}
-          {lessons.map((lesson, index) => (
+          · {station ? 'also in' : 'in'}{' '}
+          {others.map((lesson, index) => (
             <span key={lesson.id}>
               {index > 0 && ', '}
               <Link to={`/lessons/${lesson.id}`} className="text-ink/80">

@@ -59,8 +59,9 @@ export function besideAfter(text: string): Beside {
   if (label !== null && joins.test(label)) return { label: null, cost: 3 };
   if (words > 12) return { label, cost: 4 };
   if (apart) return { label, cost: 0, isAside: /^\s*[(\uff08][^()\uff08\uff09]*[)\uff09][^\p{L}\p{N}]*$/u.test(text) };
-  const isName = /^[^\p{L}\p{N}]*(?:\p{Lu}|\p{Lo}|\p{N})/u.test(rest) && !/[:=]/.test(rest);
-  return { label, cost: isName && words <= 8 && !/[.!?]\s*$|[.!?]\s/u.test(rest.trim()) ? 0.5 : 3 };
+  const plain = rest.replace(/^[^\p{L}\p{N}]+/u, '').trim();
+  const isName = /^(?:\p{Lu}|\p{Lo}|\p{N})/u.test(plain) && !/[:=]/.test(plain);
+  return { label, cost: isName && words <= 8 && !/[.!?]$|[.!?]\s/u.test(plain) ? 0.5 : 3 };
 }
 
 /** Without bullets, numbers and check boxes in front. */
