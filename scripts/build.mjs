@@ -16,6 +16,7 @@ const pageSources = [
   'apps/web/index.html',
   'apps/web/vite.config.ts',
   'apps/web/package.json',
+  'packages/core/package.json',
   'package-lock.json',
 ];
 

@@ -17,7 +17,7 @@ export {
 } from './gather/intake/readings.js';
 export { splitPieces } from './gather/intake/pieces.js';
 export { addressDoubts, type AddressDoubt } from './gather/intake/address.js';
-export { listedHosts, type IsListedHost } from './gather/intake/web-host.js';
+export { listedHosts, type IsListedHost } from './gather/service-description/listed-hosts.js';
 export type { RefusedReason } from './gather/intake/refused.js';
 export {
   bodyOf,
@@ -26,10 +26,10 @@ export {
   looksLikeList,
   readColumns,
   readRow,
-  readTags,
   type ColumnRole,
   type Columns,
 } from './gather/intake/columns.js';
+export { readTags } from './gather/intake/tags.js';
 export {
   markDuplicates,
   prepareForDuplicates,

@@ -12,9 +12,12 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { visitorWords } from '../../platform/wording/short-links.js';
 import { lessonOpening } from './lesson-opening.js';
 import { OpeningForm } from './opening-form.js';
-import { PointElsewhere } from './point-elsewhere.js';
 import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinkQuery } from './short-link.queries.js';
+
+const PointElsewhere = lazy(() =>
+  import('./point-elsewhere.js').then(({ PointElsewhere: component }) => ({ default: component })),
+);
 
 const BarChart = lazy(() =>
   import('../../platform/design/bar-chart.js').then(({ BarChart: component }) => ({ default: component })),
@@ -51,7 +54,7 @@ export function ShortLinkPart({
           {shown && <Details page={page} />}
         </details>
       </Panel>
-      {pointing && <PointElsewhere page={page} onClose={() => setPointing(false)} />}
+      <Suspense>{pointing && <PointElsewhere page={page} onClose={() => setPointing(false)} />}</Suspense>
     </div>
   );
 }

@@ -1,4 +1,16 @@
-import { noDecisions, openQuestions, reviewIntake, toNewMaterials, type ItemChange } from './new-materials.js';
+import { readIntake, readLink } from '@hapset/core';
+import {
+  noDecisions,
+  openQuestions,
+  reviewItems,
+  toNewMaterials,
+  type Decisions,
+  type IntakeRowState,
+  type ItemChange,
+} from './new-materials.js';
+
+const reviewIntake = (text: string, here: readonly string[], decisions: Decisions): readonly IntakeRowState[] =>
+  reviewItems(readIntake(text), here, decisions, { matches: [], readLink });
 
 describe('reviewing the intake', () => {
   it('leaves duplicates out until they are wanted', () => {

@@ -4,15 +4,13 @@ import {
   chooseSize,
   documentFromText,
   markDuplicates,
-  readIntake,
-  readLink,
   titleFromWords,
   type DuplicateMark,
   type IntakeAnswer,
   type IntakeItem,
-  type IsListedHost,
   type LinkKind,
 } from '@hapset/core';
+import type { IntakeReader } from './reader.js';
 
 /** One item of the intake with what the teacher decided about it. */
 export interface IntakeRowState {
@@ -69,14 +67,14 @@ export const noDecisions: Decisions = {
   onPage: new Set(),
 };
 
-/** Reads what was pasted and applies the decisions. @param isListed hosts that the school named */
-export function reviewIntake(
-  text: string,
-  here: readonly string[],
-  decisions: Decisions,
-  isListed?: IsListedHost,
-): readonly IntakeRowState[] {
-  return reviewItems(readIntake(text, isListed), here, decisions);
+/** What reads a link that was typed in the place of another. */
+type ReadLink = IntakeReader['readLink'];
+const readsNone: ReadLink = () => null;
+
+/** What is known beside what was read. */
+export interface Known {
+  readonly matches: readonly ShelfMatch[];
+  readonly readLink: ReadLink;
 }
 
 /** Applies the decisions to what was read. Duplicates stay out unless they are wanted, questions until they are answered. */
@@ -84,10 +82,10 @@ export function reviewItems(
   given: readonly IntakeItem[],
   here: readonly string[],
   decisions: Decisions,
-  matches: readonly ShelfMatch[] = [],
+  { matches, readLink }: Known = { matches: [], readLink: readsNone },
 ): readonly IntakeRowState[] {
   const onShelf = new Map(matches.map((match) => [match.link, match]));
-  const answered = given.flatMap((item) => answersOf(item, decisions));
+  const answered = given.flatMap((item) => answersOf(item, decisions, readLink));
   const items = answered.map(({ item }) => withStudentLink(item, decisions));
   const duplicates = markDuplicates(items, here);
   return items.map((item, index): IntakeRowState => {
@@ -130,16 +128,17 @@ function canBeAdded(item: IntakeItem, onPage: boolean): boolean {
 /** An item as it was changed or answered; as many as the answer has. */
 function answersOf(
   item: IntakeItem,
-  { answers, changes }: Decisions,
+  { answers, changes }: Pick<Decisions, 'answers' | 'changes'>,
+  readLink: ReadLink,
 ): readonly { readonly item: IntakeItem; readonly asked: string | null }[] {
-  const changed = (given: IntakeItem): IntakeItem => applyChange(given, changes.get(given.pasted));
+  const changed = (given: IntakeItem): IntakeItem => applyChange(given, changes.get(given.pasted), readLink);
   const answer = answers.get(item.pasted);
   if (item.kind !== 'question' || answer === undefined || changes.has(item.pasted))
     return [{ item: changed(item), asked: null }];
   return item.readings[answer].map((one) => ({ item: changed(one), asked: item.pasted }));
 }
 
-function applyChange(item: IntakeItem, change: ItemChange | undefined): IntakeItem {
+function applyChange(item: IntakeItem, change: ItemChange | undefined, readLink: ReadLink): IntakeItem {
   if (!change) return item;
   const { pasted, instruction, tags } = item;
   const base = { pasted, instruction, tags, title: change.title.trim() || null };
@@ -159,10 +158,10 @@ export function usedMaterials(rows: readonly IntakeRowState[]): readonly string[
 }
 
 /** Links that may be on the shelf already, as many as the server takes at once. */
-export function linksOf(items: readonly IntakeItem[], { answers, changes }: Decisions): readonly string[] {
+export function linksOf(items: readonly IntakeItem[], decisions: Decisions, readLink: ReadLink): readonly string[] {
   const links = new Set<string>();
   for (const item of items) {
-    for (const { item: answer } of answersOf(item, { ...noDecisions, answers, changes }))
+    for (const { item: answer } of answersOf(item, decisions, readLink))
       if (answer.kind === 'link') links.add(answer.link);
     if (links.size >= limits.itemsAtOnce) break;
   }

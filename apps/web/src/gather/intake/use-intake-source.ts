@@ -1,17 +1,8 @@
 /** Where the intake's things come from: typed or pasted lines, a pasted table, or a file. */
-import {
-  bodyOf,
-  guessColumns,
-  prepareForDuplicates,
-  readItem,
-  readRow,
-  splitPieces,
-  type Columns,
-  type IntakeItem,
-  type IsListedHost,
-} from '@hapset/core';
+import type { Columns, IntakeItem, IsListedHost } from '@hapset/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Rows } from '../../platform/table-file/table.js';
+import type { IntakeReader } from './reader.js';
 import { useReadItems, type ReadItems } from './use-read-items.js';
 
 export interface IntakeSource extends ReadItems {
@@ -22,36 +13,47 @@ export interface IntakeSource extends ReadItems {
 /** A piece of text or a row of cells. */
 type Input = string | readonly string[];
 
-/**
- * @param file rows of a chosen file; null to read the text
- * @param chosen columns as the teacher set them; null to guess
- * @param isListed hosts that the school named
- */
+/** Text to read, or rows in its place. */
+export interface IntakeInput {
+  readonly text: string;
+  /** Rows of a chosen file; null to read the text. */
+  readonly file: Rows | null;
+  /** Columns as the teacher set them; null to guess. */
+  readonly chosen: Columns | null;
+}
+
+/** @param reader null until it is there. @param isListed hosts that the school named */
 export function useIntakeSource(
-  text: string,
-  file: Rows | null,
-  chosen: Columns | null,
+  { text, file, chosen }: IntakeInput,
+  reader: IntakeReader | null,
   isListed: IsListedHost,
 ): IntakeSource {
   const pasted = usePastedTable(text);
   const rows = file ?? pasted;
-  const columns = useMemo(() => (rows ? (chosen ?? guessColumns(rows)) : null), [rows, chosen]);
-  const inputs = useMemo(
-    (): readonly Input[] => (rows && columns ? bodyOf(rows, columns) : splitPieces(text, isListed)),
-    [rows, columns, text, isListed],
+  const columns = useMemo(
+    () => (rows && reader ? (chosen ?? reader.guessColumns(rows)) : null),
+    [rows, chosen, reader],
   );
+  const inputs = useMemo((): readonly Input[] => {
+    if (!reader) return [];
+    return rows && columns ? reader.bodyOf(rows, columns) : reader.splitPieces(text, isListed);
+  }, [rows, columns, text, reader, isListed]);
   const keyOf = useCallback((input: Input): string => JSON.stringify([input, columns?.roles ?? null]), [columns]);
   const read = useCallback(
     (input: Input): readonly IntakeItem[] => {
+      if (!reader) return [];
       const items =
-        typeof input === 'string' ? readItem(input, isListed) : readRow(input, columns?.roles ?? [], isListed);
-      for (const item of items) if (item.kind === 'link') prepareForDuplicates(item);
+        typeof input === 'string'
+          ? reader.readItem(input, isListed)
+          : reader.readRow(input, columns?.roles ?? [], isListed);
+      for (const item of items) if (item.kind === 'link') reader.prepareForDuplicates(item);
       return items;
     },
-    [columns, isListed],
+    [columns, reader, isListed],
   );
   const { items, left } = useReadItems(inputs, keyOf, read);
-  return { items, left, table: rows && columns ? { rows, columns } : null };
+  const waiting = reader === null && (rows !== null || text.trim() !== '') ? 1 : 0;
+  return { items, left: left + waiting, table: rows && columns ? { rows, columns } : null };
 }
 
 /** The cells of pasted text when it is a list. What parses them comes when a text could be one for the first time. */

@@ -17,6 +17,7 @@ import {
   type IntakeRowState,
 } from './new-materials.js';
 import { shelfMatchesQuery } from '../material/material.queries.js';
+import { useReader, type IntakeReader } from './reader.js';
 import { useIntakeSource, type IntakeSource } from './use-intake-source.js';
 
 export interface IntakeHandle {
@@ -54,12 +55,14 @@ export function useIntake({
 }): IntakeHandle {
   const [state, dispatch] = useReducer(intakeReducer, initial, emptyIntake);
   const { text, list, columns, decisions, tags, sending } = state;
-  const isListed = useListedHosts();
-  const source = useIntakeSource(text, list?.rows ?? null, columns, isListed);
-  const { matches, asking, findsNew } = useShelfMatches(source, decisions);
+  const filled = text.trim() !== '' || list !== null;
+  const reader = useReader(filled);
+  const source = useIntakeSource({ text, file: list?.rows ?? null, chosen: columns }, reader, useListedHosts(filled));
+  const readLink = reader?.readLink ?? readNone;
+  const { matches, asking, findsNew } = useShelfMatches(source, decisions, readLink);
   const rows = useMemo(
-    () => reviewItems(source.items, here, decisions, matches),
-    [source.items, here, decisions, matches],
+    () => reviewItems(source.items, here, decisions, { matches, readLink }),
+    [source.items, here, decisions, matches, readLink],
   );
   const materials = toNewMaterials(rows, readTags(tags));
   const uses = usedMaterials(rows);
@@ -111,9 +114,16 @@ interface ShelfMatches {
 }
 
 /** What of the links is on the shelf already. Nothing while that can't be found out: then it is added once more. */
-function useShelfMatches({ items, left }: IntakeSource, decisions: Decisions): ShelfMatches {
+function useShelfMatches(
+  { items, left }: IntakeSource,
+  decisions: Decisions,
+  readLink: IntakeReader['readLink'],
+): ShelfMatches {
   const client = useQueryClient();
-  const links = useMemo(() => (left > 0 ? [] : linksOf(items, decisions)), [items, left, decisions]);
+  const links = useMemo(
+    () => (left > 0 ? [] : linksOf(items, decisions, readLink)),
+    [items, left, decisions, readLink],
+  );
   const asked = useDeferredValue(links);
   const { data: matches = noMatches, isFetching } = useQuery(shelfMatchesQuery(asked));
   const findsNew = async (): Promise<boolean> => {
@@ -125,6 +135,7 @@ function useShelfMatches({ items, left }: IntakeSource, decisions: Decisions): S
 }
 
 const noMatches: readonly ShelfMatch[] = [];
+const readNone = (): null => null;
 
 /** Dropped alone, these are read as lists; everything else is a file to keep. */
 function isListName(name: string): boolean {

@@ -1,7 +1,7 @@
 /** One material, one page, top to bottom in the order of the work; the same inside and outside a lesson. */
 import { useQuery } from '@tanstack/react-query';
 import type { MaterialPage as PageView } from '@hapset/contract';
-import { useEffect, useState, type ReactElement } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactElement } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../../opens/access-check/use-open-again-on-return.js';
 import { OpensPart } from '../../opens/access-check/opens-part.js';
@@ -18,10 +18,14 @@ import { PaperPart } from '../../paper/sheet/paper-part.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { CarriesPart } from '../../code/symbol/carries-part.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { ChangeMaterialDialog } from './change-material.js';
 import { CodeAside } from './code-aside.js';
 import { materialPageQuery, useOpenMaterial } from '../../gather/material/material.queries.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
+
+// What reads a changed link comes with its dialog.
+const ChangeMaterialDialog = lazy(() =>
+  import('./change-material.js').then(({ ChangeMaterialDialog: component }) => ({ default: component })),
+);
 
 export function MaterialPage(): ReactElement {
   const { stationId, materialId = '' } = useParams();
@@ -67,7 +71,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
           <PaperPart page={page} place={place} name={name} />
         </div>
       </div>
-      {changing && <ChangeMaterialDialog page={page} onClose={() => setChanging(false)} />}
+      <Suspense>{changing && <ChangeMaterialDialog page={page} onClose={() => setChanging(false)} />}</Suspense>
     </>
   );
 }

@@ -3,7 +3,8 @@ import { isLoopbackHost, parseUrl } from '../../platform/web-address.js';
 import { matchAt } from './match-at.js';
 import { repair, type Repair } from './repairs.js';
 import { schemeAt } from './scheme.js';
-import { standingOfHost, type HostStanding, type IsListedHost } from './web-host.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
+import { standingOfHost, type HostStanding } from './web-host.js';
 
 /** An address as it was found. */
 export interface FoundAddress {

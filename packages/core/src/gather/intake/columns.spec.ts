@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { guessColumns, looksLikeList, readColumns, readTags } from './columns.js';
+import { guessColumns, looksLikeList, readColumns } from './columns.js';
+import { readTags } from './tags.js';
 
 const list = [
   ['https://a.example/1', 'Tide tables', 'Find the next low tide'],

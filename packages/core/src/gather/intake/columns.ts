@@ -3,8 +3,9 @@
  * The guess is shown and can be changed; cells come from whoever parsed the file or the clipboard.
  */
 import { holdsAddress } from './read-intake.js';
+import { readTags } from './tags.js';
 import { readItem, type IntakeAnswer, type IntakeItem } from './readings.js';
-import type { IsListedHost } from './web-host.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
 
 /** What a column of a pasted table holds. */
 export const columnRoles = ['what', 'title', 'instruction', 'tags', 'none'] as const;
@@ -117,19 +118,6 @@ export function readRow(
         }
       : withRow(item),
   );
-}
-
-/** "shells, low tide" as tags: trimmed, each once, empty ones left out. */
-export function readTags(text: string): readonly string[] {
-  return [
-    ...new Set(
-      text
-        .normalize('NFC')
-        .split(/[,;]/)
-        .map((tag) => tag.replace(/\s+/gu, ' ').trim())
-        .filter((tag) => tag !== ''),
-    ),
-  ];
 }
 
 function roleOfHeading(text: string): ColumnRole {

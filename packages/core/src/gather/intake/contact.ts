@@ -3,7 +3,8 @@ import type { EmailContent, PhoneContent, TextMessageContent } from '../content/
 import { plainNumber } from '../content/phone-number.js';
 import { readMailto, readSms, readTel } from '../content/contact-uri.js';
 import { matchAt } from './match-at.js';
-import { standingOfHost, type IsListedHost } from './web-host.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
+import { standingOfHost } from './web-host.js';
 
 /** What is written or called instead of opened. */
 export interface FoundContact {

@@ -2,7 +2,7 @@
 import type { FoundAddress } from './address.js';
 import { withoutListMarks } from './label.js';
 import { scan } from './scan.js';
-import type { IsListedHost } from './web-host.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
 
 interface Line {
   readonly text: string;

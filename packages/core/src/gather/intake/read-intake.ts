@@ -5,7 +5,7 @@
 import { splitPieces } from './pieces.js';
 import { readItem, type IntakeItem } from './readings.js';
 import { scan } from './scan.js';
-import type { IsListedHost } from './web-host.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
 
 /** Reads pasted text. Empty lines count for nothing. @param isListed hosts that the school named */
 export function readIntake(text: string, isListed: IsListedHost = () => false): readonly IntakeItem[] {

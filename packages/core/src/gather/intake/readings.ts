@@ -18,7 +18,7 @@ import { withoutTags } from './markup.js';
 import type { RefusedReason } from './refused.js';
 import { gatherRepairs, repair, type Repair } from './repairs.js';
 import { scan, withGaps, type Found, type Scanned } from './scan.js';
-import type { IsListedHost } from './web-host.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
 
 interface IntakeBase {
   /** What was pasted for this item, exactly. */

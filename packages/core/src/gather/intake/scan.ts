@@ -11,7 +11,7 @@ import { contactAt, phoneAt, type FoundContact } from './contact.js';
 import { markedAt } from './markup.js';
 import { refusedAt, type FoundRefused } from './refused.js';
 import { repair } from './repairs.js';
-import type { IsListedHost } from './web-host.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
 
 /** Something in a text that is more than words. */
 export type Found = FoundAddress | FoundContact | FoundRefused;

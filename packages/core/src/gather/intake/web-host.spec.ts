@@ -1,5 +1,6 @@
 import { sampleCatalogue } from '../../test/sample-services.js';
-import { listedHosts, standingOfHost } from './web-host.js';
+import { listedHosts } from '../service-description/listed-hosts.js';
+import { standingOfHost } from './web-host.js';
 
 describe('a host', () => {
   it.each([

@@ -3,15 +3,11 @@
  * known public suffix, a name that the school listed, a name for local use or for examples, or an IP address.
  */
 import { parse } from 'tldts';
-import type { ServiceCatalogue } from '../service-description/catalogue.js';
-import { hostMatches } from '../service-description/match.js';
+import type { IsListedHost } from '../service-description/listed-hosts.js';
 import { parseUrl } from '../../platform/web-address.js';
 
 /** `unlisted`: it could be one, and nothing vouches for it: a misspelt ending, a machine of the school's network. */
 export type HostStanding = 'known' | 'unlisted' | 'impossible';
-
-/** True for a host that the school itself named: of its services, or its own. */
-export type IsListedHost = (hostName: string) => boolean;
 
 /** Endings for local networks and for examples (RFC 2606, RFC 6761, RFC 6762, RFC 8375). */
 const reservedEnding = /(?:^|\.)(?:example|test|localhost|local|internal|home\.arpa)$/;
@@ -46,11 +42,4 @@ function hasPublicSuffix(name: string): boolean {
 function isDottedQuad(host: string): boolean {
   const parts = host.split('.');
   return parts.length === 4 && parts.every((part) => part !== '' && part.length < 4 && Number(part) < 256);
-}
-
-/** The hosts of the school's services and its own. @param own addresses of the school itself, such as its public one */
-export function listedHosts({ services }: ServiceCatalogue, own: readonly (string | null)[] = []): IsListedHost {
-  const patterns = services.flatMap(({ description }) => description.hosts);
-  const names = new Set(own.map((address) => parseUrl(address ?? '')?.hostname ?? address));
-  return (host) => names.has(host) || patterns.some((pattern) => hostMatches(pattern, host));
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { sampleCatalogue } from '../../../test/sample-services.js';
 import { readIntake } from '../read-intake.js';
-import { listedHosts } from '../web-host.js';
+import { listedHosts } from '../../service-description/listed-hosts.js';
 import { hasRightTitles, scorePaste, type Paste } from './score.js';
 
 const isListed = listedHosts(sampleCatalogue);
