@@ -34,7 +34,11 @@ async function takeAll(browser) {
   await page
     .getByLabel('Next station')
     .fill(
-      `“https://https://cofferlane.example/leaf/tide-tables”.\n<http://askleaf.localhost:4510/ask/rising-dough-log/build>\nWhat lives under the seaweed?`,
+      [
+        'Worksheet: htps://cofferlane.example/leaf/tide-tables',
+        'Please open https://cofferlane.example/leaf/shells and read it',
+        'Office: +353 1 555 0123',
+      ].join('\n'),
     );
   await page.getByRole('list', { name: 'What will be added' }).waitFor();
   await page.getByLabel('Next station').scrollIntoViewIfNeeded();
@@ -106,8 +110,15 @@ async function takePhones(browser) {
   await phone.goto(
     '/add?link=http%3A%2F%2Fcofferlane.localhost%3A4510%2Fleaf%2Fwhat-yeast-eats&title=What%20yeast%20eats',
   );
-  await phone.getByRole('button', { name: 'Add', exact: true }).click();
+  await phone.getByRole('button', { name: 'Use that', exact: true }).click();
   await phone.getByRole('heading', { name: 'Opens for anyone' }).waitFor();
+  await phone.waitForTimeout(600);
+  pictures.push(await phone.screenshot());
+  await phone.goto('/add');
+  await phone
+    .getByLabel('What should students open?')
+    .fill('Please open https://cofferlane.example/leaf/shells and read it');
+  await phone.getByRole('list', { name: 'What will be added' }).waitFor();
   await phone.waitForTimeout(600);
   pictures.push(await phone.screenshot());
   await sideBySide(browser, pictures, 'phones');

@@ -339,7 +339,8 @@ function Corrections({ item: { repairs } }: { readonly item: IntakeLink }): Reac
         return (
           <span key={repair.kind}>
             {index > 0 && ', '}
-            {words} {what !== '' && <span className="font-mono break-all">{what}</span>}
+            {words}
+            {what !== '' && <span className="font-mono break-all"> {what}</span>}
           </span>
         );
       })}

@@ -247,7 +247,8 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
           return (
             <span key={repair.kind}>
               {index > 0 && ', '}
-              {words} {what !== '' && <span className="font-mono break-all">{what}</span>}
+              {words}
+              {what !== '' && <span className="font-mono break-all"> {what}</span>}
             </span>
           );
         })}
