@@ -2,8 +2,8 @@
 // page ever stands still meanwhile.
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readIntake } from '../../packages/core/dist/gather/intake/read-intake.js';
-import { scorePaste } from '../../packages/core/dist/gather/intake/pastes/score.js';
+import { readIntake } from '../../packages/core/dist/gather/paste/read-intake.js';
+import { scorePaste } from '../../packages/core/dist/gather/paste/pastes/score.js';
 import { listenForLongTasks, newPage, signIn, withBrowser } from '../browser.mjs';
 import { projectFolder, readSettings } from '../settings.mjs';
 
@@ -59,7 +59,7 @@ const isListed = (host) => /^(?:cofferlane|askleaf)\.example$/.test(host);
 
 function scorePastes() {
   return ['first', 'second'].map((half) => {
-    const file = `packages/core/src/gather/intake/pastes/${half}-half.json`;
+    const file = `packages/core/src/gather/paste/pastes/${half}-half.json`;
     const pastes = JSON.parse(readFileSync(join(projectFolder, file), 'utf8'));
     const scores = pastes.map((paste) => scorePaste(paste, readIntake(paste.pasted, isListed)));
     const count = (wanted) => scores.filter((score) => score === wanted).length;

@@ -2,23 +2,22 @@
 export { succeed, fail, unreachable, type Result } from './platform/result.js';
 export { pointsPerMm, radians } from './platform/units.js';
 
-export { repairKinds, type Repair, type RepairKind } from './gather/intake/repairs.js';
-export { readIntake, holdsAddress } from './gather/intake/read-intake.js';
-export {
-  readItem,
-  readLink,
-  type IntakeAnswer,
-  type IntakeContact,
-  type IntakeItem,
-  type IntakeLink,
-  type IntakeQuestion,
-  type IntakeUnusable,
-  type IntakeWords,
-} from './gather/intake/readings.js';
-export { splitPieces } from './gather/intake/pieces.js';
-export { addressDoubts, type AddressDoubt } from './gather/intake/address.js';
+export { repairKinds, type Repair, type RepairKind } from './gather/paste/repairs.js';
+export { readIntake, holdsAddress } from './gather/paste/read-intake.js';
+export { readItem, readLink } from './gather/paste/readings.js';
+export type {
+  IntakeAnswer,
+  IntakeContact,
+  IntakeItem,
+  IntakeLink,
+  IntakeQuestion,
+  IntakeUnusable,
+  IntakeWords,
+} from './gather/paste/intake-item.js';
+export { splitPieces } from './gather/paste/pieces.js';
+export { addressDoubts, type AddressDoubt } from './gather/paste/address-body.js';
 export { listedHosts, type IsListedHost } from './gather/service-description/listed-hosts.js';
-export type { RefusedReason } from './gather/intake/refused.js';
+export type { RefusedReason } from './gather/paste/refused.js';
 export {
   bodyOf,
   columnRoles,

@@ -2,9 +2,10 @@
  * A list out of a spreadsheet: which column holds what, guessed by its heading or its cells, and the things it lists.
  * The guess is shown and can be changed; cells come from whoever parsed the file or the clipboard.
  */
-import { holdsAddress } from './read-intake.js';
+import { holdsAddress } from '../paste/read-intake.js';
 import { readTags } from './tags.js';
-import { readItem, type IntakeAnswer, type IntakeItem } from './readings.js';
+import { readItem } from '../paste/readings.js';
+import type { IntakeAnswer, IntakeItem } from '../paste/intake-item.js';
 import type { IsListedHost } from '../service-description/listed-hosts.js';
 
 /** What a column of a pasted table holds. */

@@ -2,7 +2,7 @@
  * Points out links that are there already. Addresses count as the same when a browser would ask for the
  * same thing: case of scheme and host, the default port, an empty path and the fragment make no difference.
  */
-import type { IntakeItem, IntakeLink } from './readings.js';
+import type { IntakeItem, IntakeLink } from '../paste/intake-item.js';
 import { parseUrl } from '../../platform/web-address.js';
 
 /** Where the same link is already. */

@@ -3,7 +3,8 @@
  * and what has to be asked. Pure: the same text, the same list. The grammar is described in readings.ts.
  */
 import { splitPieces } from './pieces.js';
-import { readItem, type IntakeItem } from './readings.js';
+import { readItem } from './readings.js';
+import type { IntakeItem } from './intake-item.js';
 import { scan } from './scan.js';
 import type { IsListedHost } from '../service-description/listed-hosts.js';
 

@@ -1,5 +1,5 @@
 /** Compares what was read of a paste with what was meant by it. The pastes were written down before the parser. */
-import type { IntakeAnswer, IntakeItem } from '../readings.js';
+import type { IntakeAnswer, IntakeItem } from '../intake-item.js';
 
 /** One paste with what is meant by it. */
 export interface Paste {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { markDuplicates } from './duplicates.js';
+import { markDuplicates } from '../intake/duplicates.js';
 import { splitPieces } from './pieces.js';
 import { holdsAddress, readIntake } from './read-intake.js';
 

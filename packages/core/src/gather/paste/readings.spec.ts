@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { readItem, readLink, type IntakeAnswer, type IntakeItem } from './readings.js';
+import { readItem, readLink } from './readings.js';
+import type { IntakeAnswer, IntakeItem } from './intake-item.js';
 import { repairKinds, type RepairKind } from './repairs.js';
 
 const noneListed = (): boolean => false;

@@ -1,12 +1,6 @@
 /** Finds what can be opened, written to or called in a pasted text, and leaves the rest as text between. */
-import {
-  bareAddressAt,
-  commaAddressAt,
-  encodedAddressAt,
-  schemedAddressAt,
-  spacedAddressAt,
-  type FoundAddress,
-} from './address.js';
+import { bareAddressAt, commaAddressAt, encodedAddressAt, schemedAddressAt, spacedAddressAt } from './address.js';
+import type { FoundAddress } from './address-body.js';
 import { contactAt, phoneAt, type FoundContact } from './contact.js';
 import { markedAt } from './markup.js';
 import { refusedAt, type FoundRefused } from './refused.js';

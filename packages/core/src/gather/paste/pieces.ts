@@ -1,5 +1,5 @@
 /** Parts pasted text into items: a line each, but for a label above its link and an address broken over lines. */
-import type { FoundAddress } from './address.js';
+import type { FoundAddress } from './address-body.js';
 import { withoutListMarks } from './label.js';
 import { scan } from './scan.js';
 import type { IsListedHost } from '../service-description/listed-hosts.js';
