@@ -79,7 +79,7 @@ export function Intake({
         intoLesson={props.intoLesson ?? false}
         ways={props.ways}
       />
-      {source.left > 0 && (
+      {source.items.length + source.left > 1 && source.left > 0 && (
         <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
           Reading {source.items.length} of {source.items.length + source.left}
         </p>

@@ -17,6 +17,7 @@ import {
   type IntakeRowState,
 } from './new-materials.js';
 import { shelfMatchesQuery } from '../material/material.queries.js';
+import { useOnceRead } from './use-once-read.js';
 import { useReader, type IntakeReader } from './reader.js';
 import { useIntakeSource, type IntakeSource } from './use-intake-source.js';
 
@@ -79,6 +80,7 @@ export function useIntake({
       dispatch({ kind: 'failed', words: wordsFor(error) });
     }
   };
+  const addOnceRead = useOnceRead(source.left > 0, text, () => void add());
   const readList = async (file: File): Promise<void> => {
     const { readListFile } = await import('../../platform/table-file/list-file.js');
     const read = await readListFile(file);
@@ -99,7 +101,7 @@ export function useIntake({
     questions,
     asking,
     mayAdd,
-    add: () => void add(),
+    add: addOnceRead,
     readList,
     takeDropped,
   };
