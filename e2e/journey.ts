@@ -76,9 +76,10 @@ export async function addOne(page: Page, text: string): Promise<void> {
 
 /** Adds again what is on the shelf already, once that is known. */
 export async function addAnyway(page: Page): Promise<void> {
-  await expect(page.getByRole('list', { name: 'What will be added' })).toBeVisible();
+  const review = page.getByRole('list', { name: 'What will be added' });
+  await expect(review).toBeVisible();
   await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
-  for (const box of await page.getByLabel('Add anyway').all()) await box.check();
+  for (const box of await review.getByRole('checkbox').all()) await box.check();
 }
 
 export function bench(page: Page): Locator {

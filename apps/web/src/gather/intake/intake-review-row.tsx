@@ -127,7 +127,7 @@ function RowActions({
               onChange={() => dispatch({ kind: 'duplicate-toggled', index })}
               className="mr-1.5 align-[-2px]"
             />
-            Add anyway
+            {match === null ? 'Add anyway' : 'Add a second one'}
           </span>
         </label>
       )}

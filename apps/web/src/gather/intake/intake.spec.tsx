@@ -144,7 +144,7 @@ describe('the intake', () => {
       const onAdd = jest.fn(() => Promise.resolve());
       show(onAdd, [], [match]);
       await userEvent.type(field(), 'https://a.example/tides');
-      await userEvent.click(await screen.findByRole('checkbox', { name: 'Add anyway' }));
+      await userEvent.click(await screen.findByRole('checkbox', { name: 'Add a second one' }));
       await userEvent.click(screen.getByRole('button', { name: 'Add' }));
       await waitFor(() =>
         expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides' })], []),
