@@ -19,11 +19,26 @@ describe('an address', () => {
     expect(hostNameOf(address)).toBe('xn--schle-mva.example');
   });
 
-  it.each(['localhost', 'tide.localhost', '127.0.0.1', '[::1]', '[::ffff:7f00:1]'])('of %s leads to itself', (host) => {
-    expect(isLoopbackHost(host)).toBe(true);
+  it.each(['http://a.example', 'HTTPS://a.example/x'])('%s is one of the web', (text) => {
+    expect(isWebAddress(text)).toBe(true);
   });
 
-  it.each(['localhost.example', '128.0.0.1', '[::2]'])('of %s leads elsewhere', (host) => {
-    expect(isLoopbackHost(host)).toBe(false);
-  });
+  it.each(['ftp://a.example', 'mailto:a@b.example', 'https://a.example/a b', 'javascript:alert(1)', 'a.example', ''])(
+    '%j is none of the web',
+    (text) => expect(isWebAddress(text)).toBe(false),
+  );
+
+  it.each(['localhost', 'tide.localhost', '127.0.0.1', '[::1]', '[::ffff:7f00:1]', '[::ffff:7f00:ffff]'])(
+    'of %s leads to itself',
+    (host) => {
+      expect(isLoopbackHost(host)).toBe(true);
+    },
+  );
+
+  it.each(['localhost.example', '128.0.0.1', '[::2]', '[::ffff:8000:1]', 'xlocalhost'])(
+    'of %s leads elsewhere',
+    (host) => {
+      expect(isLoopbackHost(host)).toBe(false);
+    },
+  );
 });
