@@ -117,7 +117,13 @@ async function takePhones(browser) {
   await phone.goto('/add');
   await phone
     .getByLabel('What should students open?')
-    .fill('Please open https://cofferlane.example/leaf/shells and read it');
+    .fill(
+      [
+        'https://cofferlane.example/leaf/shells',
+        'Tides: htps://cofferlane.example/leaf/tides',
+        'Please open https://cofferlane.example/leaf/dunes and read it',
+      ].join('\n'),
+    );
   await phone.getByRole('list', { name: 'What will be added' }).waitFor();
   await phone.waitForTimeout(600);
   pictures.push(await phone.screenshot());

@@ -21,7 +21,7 @@ describe('percent-encoding', () => {
   it('is read back as it was', () =>
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme' }), (text) => {
-        fc.pre(!/\r/.test(text) && text.isWellFormed());
+        fc.pre(!/\r|[\ud800-\udfff]/u.test(text));
         expect(percentDecode(percentEncode(text))).toBe(text);
       }),
     ));

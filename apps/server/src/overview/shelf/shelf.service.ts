@@ -31,7 +31,7 @@ export class ShelfService {
 
   async page(ownerId: string, request: ShelfRequest): Promise<ShelfPage> {
     const ids = await this.listIds(ownerId, request);
-    const begin = Number.parseInt(request.after ?? '0', 10) || 0;
+    const begin = Math.max(0, Number.parseInt(request.after ?? '0', 10) || 0);
     const end = begin + limits.shelfPage;
     const shown = await this.finder.listByIds(ids.slice(begin, end));
     const [standings, uses, view] = await Promise.all([
