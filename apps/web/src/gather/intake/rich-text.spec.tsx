@@ -26,6 +26,11 @@ describe('text of rich text', () => {
     ['scripts', '<script>alert(1)</script><a href="https://a.example/1">A</a>', '[A](https://a.example/1)'],
   ])('keeps %s', (_, html, text) => expect(textOfHtml(html)).toBe(text));
 
+  it('reads what is nested without end as its text', () => {
+    const deep = `${'<div>'.repeat(5000)}<a href="https://a.example/1">A</a>${'</div>'.repeat(5000)}`;
+    expect(textOfHtml(deep)).toMatch(/A/);
+  });
+
   it.each([
     ['without links or tables', '<p><b>Words</b></p>'],
     ['that leads nowhere', '<a name="x">Words</a>'],

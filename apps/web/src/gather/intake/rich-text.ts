@@ -45,10 +45,13 @@ export function textOfClipboard(data: DataTransfer | null): string {
   return textOfHtml(data?.getData('text/html') ?? '') ?? data?.getData('text/plain') ?? '';
 }
 
-function textOf(node: Node): string {
-  if (node.nodeType === Node.TEXT_NODE) return (node.textContent ?? '').replace(/\s+/g, ' ');
+/** Deeper, only the text counts: documents are not nested like that, attacks are. */
+const deepest = 200;
+
+function textOf(node: Node, depth = 0): string {
+  if (node.nodeType === Node.TEXT_NODE || depth > deepest) return (node.textContent ?? '').replace(/\s+/g, ' ');
   if (!(node instanceof HTMLElement) || silent.has(node.tagName)) return '';
-  const inner = [...node.childNodes].map(textOf).join('');
+  const inner = [...node.childNodes].map((child) => textOf(child, depth + 1)).join('');
   if (node instanceof HTMLAnchorElement) return linkText(node.getAttribute('href') ?? '', inner);
   if (node.tagName === 'TD' || node.tagName === 'TH') return `${inner.replace(/\s+/g, ' ').trim()}\t`;
   return blocks.has(node.tagName) ? `\n${inner.replace(/\t$/, '')}\n` : inner;
