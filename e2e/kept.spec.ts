@@ -2,6 +2,9 @@ import type { BrowserContext, Page } from '@playwright/test';
 import { expect, newLesson, settled, signIn, test } from './journey.js';
 import { film, picture, tone } from './media.js';
 
+// A service worker that takes the page over meanwhile sends its requests past what stands in for the network here.
+test.use({ serviceWorkers: 'block' });
+
 interface Chosen {
   readonly name: string;
   readonly mimeType: string;

@@ -1,5 +1,8 @@
 import { expect, signIn, test } from './journey.js';
 
+// A service worker that takes the page over meanwhile sends its requests past what stands in for the network here.
+test.use({ serviceWorkers: 'block' });
+
 test('an address without a page says so and leads back', async ({ page }) => {
   await signIn(page);
   await page.goto('/no/such/page');
