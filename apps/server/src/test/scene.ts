@@ -115,6 +115,13 @@ export class Scene {
   }
 
   /** Hands in a rehearsal in which every device reaches so far. */
+  /** A lesson with these stations, each rehearsed with that reach. @returns its id */
+  async rehearsedLesson(items: readonly NewMaterial[], reachM: number): Promise<string> {
+    const lessonId = await this.lesson();
+    for (const stationId of await this.stations(lessonId, items)) await this.rehearsed(stationId, reachM);
+    return lessonId;
+  }
+
   async rehearsed(stationId: string, reachM: number): Promise<void> {
     const { rehearsal } = await this.page(stationId);
     const results = rehearsal.devices.map((device) => ({

@@ -14,7 +14,7 @@ export interface Sent {
   readonly body: unknown;
 }
 
-/** Stands in for the server. An answer may be a problem, or come later. @returns what was sent so far, the first first */
+/** Answers in place of the server. An answer may be a problem or a promise. @returns requests sent so far, in order */
 export function serverAnswers(answers: Answers): readonly Sent[] {
   const sent: Sent[] = [];
   globalThis.fetch = ((address: string, { method = 'GET', body }: RequestInit = {}) => {

@@ -10,12 +10,10 @@ describe('prints of more pages than are drawn at once', () => {
   let lessonId: string;
   beforeAll(async () => {
     scene = await Scene.start();
-    lessonId = await scene.lesson();
-    await scene.stations(
-      lessonId,
+    lessonId = await scene.rehearsedLesson(
       Array.from({ length: 7 }, (_, index) => words(`Station ${index + 1}: look and write`)),
+      3,
     );
-    for (const row of (await scene.bench(lessonId)).rows) await scene.rehearsed(row.stationId, 3);
   });
   afterAll(() => scene.stop());
 
@@ -36,7 +34,7 @@ describe('prints of more pages than are drawn at once', () => {
     asked.mockRestore();
   });
 
-  it('are drawn by a job, kept for a week, and then put away', async () => {
+  it('are drawn by a job, kept for a week, and then removed', async () => {
     const made = (await makePrint(scene, long, { ...noPlaces, lessonId })).body as PrintView;
     expect(made).toMatchObject({ state: 'drawing', pages: 21 });
     await inState(made.id, 'done');

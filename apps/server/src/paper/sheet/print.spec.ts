@@ -87,12 +87,10 @@ describe('sheets of many codes', () => {
   let lessonId: string;
   beforeAll(async () => {
     scene = await Scene.start();
-    lessonId = await scene.lesson();
-    await scene.stations(
-      lessonId,
+    lessonId = await scene.rehearsedLesson(
       titles.map((title, index) => ({ ...words(`Station ${index + 1}: look and write`), title })),
+      3,
     );
-    for (const row of (await scene.bench(lessonId)).rows) await scene.rehearsed(row.stationId, 3);
   });
   afterAll(() => scene.stop());
 

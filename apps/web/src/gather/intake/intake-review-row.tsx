@@ -20,10 +20,10 @@ import { CheckBox, WordSelect } from '../../platform/design/inputs.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { contactName, refusedWords } from '../../platform/wording/intake.js';
 import { kindWords } from '../../platform/wording/kinds.js';
-import { repairSentence } from '../../platform/wording/repairs.js';
 import { namesListed } from '../../platform/wording/scanners.js';
 import { roleSentences, withoutStars } from '../../platform/wording/services.js';
 import { KindIcon } from '../material/kind-icon.js';
+import { RepairList } from '../material/repair-list.js';
 import { ChangeItem } from './change-item.js';
 import { Question } from './intake-question.js';
 import type { IntakeAction } from './intake-state.js';
@@ -333,17 +333,7 @@ function Corrections({ item: { repairs } }: { readonly item: IntakeLink }): Reac
   if (repairs.length === 0) return null;
   return (
     <p className="m-0 mt-1 text-small text-done">
-      Corrected:{' '}
-      {repairs.map((repair, index) => {
-        const { words, what } = repairSentence(repair);
-        return (
-          <span key={repair.kind}>
-            {index > 0 && ', '}
-            {words}
-            {what !== '' && <span className="font-mono break-all"> {what}</span>}
-          </span>
-        );
-      })}
+      Corrected: <RepairList repairs={repairs} />
     </p>
   );
 }

@@ -125,7 +125,7 @@ function canBeAdded(item: IntakeItem, onPage: boolean): boolean {
   return item.kind !== 'unusable' && item.kind !== 'question' && (onPage || !fitsNoCode(item));
 }
 
-/** An item as it was changed or answered; as many as the answer has. */
+/** The item after changes and answers. An answer may give several items. */
 function answersOf(
   item: IntakeItem,
   { answers, changes }: Pick<Decisions, 'answers' | 'changes'>,

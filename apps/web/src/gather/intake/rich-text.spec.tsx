@@ -36,6 +36,6 @@ describe('text of rich text', () => {
     ['that leads nowhere', '<a name="x">Words</a>'],
     ['with nothing in it', '<a href="https://a.example/1"></a>'.replace('https://a.example/1', '#')],
     ['that is too long', `<a href="https://a.example/1">A</a>${' '.repeat(500_000)}`],
-    ['that is none', ''],
+    ['that is empty', ''],
   ])('is null for text %s', (_, html) => expect(textOfHtml(html)).toBeNull());
 });

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 
-/** Does it at once, or as soon as everything is read: Enter may come first. Typing on takes the wish back. */
+/** Acts at once, or when everything is read: a teacher may press Enter before that. Typing more cancels it. */
 export function useOnceRead(isReading: boolean, text: string, act: () => void): () => void {
   const wanted = useRef(false);
   const latest = useRef(act);

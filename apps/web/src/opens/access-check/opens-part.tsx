@@ -6,9 +6,9 @@ import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { RepairList } from '../../gather/material/repair-list.js';
 import { ago, plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { repairSentence } from '../../platform/wording/repairs.js';
 import { EarlierChecks } from './earlier-checks.js';
 import { roleSentences } from '../../platform/wording/services.js';
 import { doubtSentence, reasonSentence, rightsSentence, verdictWords } from '../../platform/wording/verdicts.js';
@@ -241,17 +241,7 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-small text-muted">
       <span className="min-w-0">
-        Corrected when pasted:{' '}
-        {material.repairs.map((repair, index) => {
-          const { words, what } = repairSentence(repair);
-          return (
-            <span key={repair.kind}>
-              {index > 0 && ', '}
-              {words}
-              {what !== '' && <span className="font-mono break-all"> {what}</span>}
-            </span>
-          );
-        })}
+        Corrected when pasted: <RepairList repairs={material.repairs} />
       </span>
       {isWebAddress(material.pasted) && (
         <TextButton

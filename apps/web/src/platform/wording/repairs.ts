@@ -11,7 +11,7 @@ const words: Readonly<Record<RepairKind, string>> = {
   'trailing-punctuation': 'removed from the end',
   'scheme-missing': 'added',
   'slash-turned': 'changed \\ to /',
-  'dot-mended': 'changed commas to dots',
+  'dot-mended': 'replaced commas with dots',
   'entity-decoded': 'changed &amp; to &',
   'markup-removed': 'removed formatting',
   'blank-encoded': 'wrote spaces as %20',
