@@ -118,4 +118,6 @@ export default tseslint.config(
       ...forbidSyntax(parameters, namedExports, noClock),
     },
   },
+  // Areas, whose own indexes name what they offer.
+  { files: ['packages/core/src/index.ts'], rules: forbidSyntax(parameters) },
 );

@@ -1,0 +1,13 @@
+/** What the core offers of `opens`. */
+export { mendingFor, type Mending } from './access/mending.js';
+export { samePage, trimLink, type TrimmedLink } from './access/tracking.js';
+export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
+export { standsBefore, verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';
+export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './access/doubts.js';
+export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './access/inside.js';
+export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './access/opening-times.js';
+export { addressAtService, hostsOnTheWay } from './access/on-the-way.js';
+export { leadsOn } from './access/rules/unknown.js';
+export { rightsOf, type Rights } from './access/rights.js';
+export { judgeAccess } from './access/verdict.js';
+export { isStale, opensState } from './access/opens-answer.js';

@@ -1,0 +1,2 @@
+/** What the core offers of `overview`. */
+export { summarise, type FourStates, type ReadinessSummary } from './readiness/summary.js';

@@ -1,0 +1,38 @@
+/** What the core offers of `students`. */
+export {
+  guessRosterColumns,
+  rosterRoles,
+  type RosterColumns,
+  type RosterRole,
+  type RosterRows,
+} from './roster/columns.js';
+export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './roster/name.js';
+export {
+  idKey,
+  readRoster,
+  rosterLimits,
+  rosterProblemReasons,
+  type ReadRoster,
+  type RosterEntry,
+  type RosterProblem,
+  type RosterProblemReason,
+  type RosterStudent,
+  type SameId,
+} from './roster/read-roster.js';
+export {
+  compareRoster,
+  rosterParts,
+  type ChangedStudent,
+  type Known,
+  type RosterComparison,
+  type RosterPart,
+} from './roster/compare-roster.js';
+export {
+  cardCodes,
+  cardPayload,
+  cardTokenNumbers,
+  cardTokenOf,
+  readCardText,
+  type CardCode,
+  type CardText,
+} from './roster/card-code.js';
