@@ -8,11 +8,11 @@ import { Dialog } from '../../platform/design/dialog.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { plural } from '../../platform/wording/figures.js';
 import { failing } from '../../platform/wording/looks.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { ChooseLook } from './choose-look.js';
 import { useChooseLessonLook } from './look.queries.js';
 import { sampleOfLesson } from './sample.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 function whoHas(stations: number, withOwn: number): string {
   if (withOwn > 0)
@@ -30,15 +30,18 @@ export default function LessonLook({
   const { lesson, rows } = bench;
   const choose = useChooseLessonLook(lesson.id);
   const notice = useNotice();
+  const sendChange = useSendChange();
   const sample = useMemo(() => sampleOfLesson(bench), [bench]);
   const own = rows.filter(({ material }) => material.look !== null);
   const take = (look: LookChoice, fails = ''): void =>
-    choose.mutate(look, {
+    sendChange(choose, look, {
       onSuccess: () => {
         onClose();
-        notice({ words: whoHas(rows.length, own.length) + failing(fails), undo: () => choose.mutate(lesson.look) });
+        notice({
+          words: whoHas(rows.length, own.length) + failing(fails),
+          undo: () => sendChange(choose, lesson.look),
+        });
       },
-      onError: (error) => notice({ words: wordsFor(error) }),
     });
   return (
     <Dialog
@@ -72,6 +75,7 @@ export default function LessonLook({
 function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElement {
   const changed = useMaterialsChanged();
   const notice = useNotice();
+  const sendChange = useSendChange();
   const own = rows.filter(({ material }) => material.look !== null);
   const set = async (
     looks: readonly { readonly id: string; readonly version: number; readonly look: LookChoice }[],
@@ -82,13 +86,14 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
   const join = useMutation({
     mutationFn: () => set(own.map(({ material: { id, version } }) => ({ id, version, look: null }))),
     onSuccess: () =>
-      notice({ words: `${plural(own.length, 'station')} go with the lesson now.`, undo: () => leave.mutate() }),
-    onError: (error) => notice({ words: wordsFor(error) }),
+      notice({
+        words: `${plural(own.length, 'station')} go with the lesson now.`,
+        undo: () => sendChange(leave, undefined),
+      }),
     onSettled: changed,
   });
   const leave = useMutation({
     mutationFn: () => set(own.map(({ material: { id, version, look } }) => ({ id, version: version + 1, look }))),
-    onError: (error) => notice({ words: wordsFor(error) }),
     onSettled: changed,
   });
   return (
@@ -97,7 +102,7 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
         {own.map(({ name }) => `“${name}”`).join(', ')}{' '}
         {own.length === 1 ? 'has a look of its own and keeps' : 'have looks of their own and keep'} it.
       </span>
-      <Button disabled={join.isPending} onClick={() => join.mutate()}>
+      <Button disabled={join.isPending} onClick={() => sendChange(join, undefined)}>
         Let {own.length === 1 ? 'it' : 'them'} go with the lesson
       </Button>
     </p>

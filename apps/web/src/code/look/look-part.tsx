@@ -10,9 +10,9 @@ import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { failing, lookOriginWords, plainLookWords } from '../../platform/wording/looks.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { ContrastFigure, ReasonList, RepairFigure } from './look-figures.js';
 import { designAddress } from './design-address.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 // Drawing looks needs the icons; who never opens this does not load them.
 const ChooseForCode = lazy(() => import('./choose-for-code.js'));
@@ -57,16 +57,17 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
 function ChooseLook({ page, onClose }: { readonly page: MaterialPage; readonly onClose: () => void }): ReactElement {
   const change = useChangeMaterial(page.material.id);
   const notice = useNotice();
+  const sendChange = useSendChange();
   const before = page.material.look;
   const choose = (choice: LookChoice, words: string): void =>
-    change.mutate(
+    sendChange(
+      change,
       { version: page.material.version, look: choice },
       {
         onSuccess: ({ version }) => {
           onClose();
-          notice({ words, undo: () => change.mutate({ version, look: before }) });
+          notice({ words, undo: () => sendChange(change, { version, look: before }) });
         },
-        onError: (error) => notice({ words: wordsFor(error) }),
       },
     );
   return (
@@ -102,19 +103,11 @@ function FreeLevel({
   readonly level: ErrorCorrectionLevel;
 }): ReactElement {
   const change = useChangeMaterial(material.id);
-  const notice = useNotice();
+  const sendChange = useSendChange();
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-row">
       <span className="flex-1">Level {level} repairs more and the code stays as coarse as it is.</span>
-      <Button
-        disabled={change.isPending}
-        onClick={() =>
-          change.mutate(
-            { version: material.version, level },
-            { onError: (error) => notice({ words: wordsFor(error) }) },
-          )
-        }
-      >
+      <Button disabled={change.isPending} onClick={() => sendChange(change, { version: material.version, level })}>
         Take level {level}
       </Button>
     </p>

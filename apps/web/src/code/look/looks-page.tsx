@@ -22,6 +22,7 @@ import { looksQuery, useAllowLook, useChangeLookRules } from './look.queries.js'
 import { drawSample, usualSample, type LookSample } from './sample.js';
 import { Icon } from '../../platform/design/icon.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function LooksPage(): ReactElement {
   const looks = useQuery(looksQuery);
@@ -95,10 +96,10 @@ function LookList({
 function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: LooksView }): ReactElement {
   const change = useChangeLookRules();
   const notice = useNotice();
+  const sendChange = useSendChange();
   const keep = (rules: { defaultLookId: string | null; madeBy: LookMakers }): void =>
-    change.mutate(rules, {
+    sendChange(change, rules, {
       onSuccess: () => notice({ words: 'The school’s rules for looks are kept.' }),
-      onError: (error) => notice({ words: wordsFor(error) }),
     });
   return (
     <div className="mb-4 grid gap-4 sm:max-w-2xl sm:grid-cols-2">
@@ -178,7 +179,7 @@ function factsOf({ uses, allowed }: LookView, isDefault: boolean): readonly stri
 function LookMenu({ look, isDefault, mayRule }: Omit<CardProps, 'sample'>): ReactElement {
   const { id, name, allowed, mayChange, uses } = look;
   const allow = useAllowLook();
-  const notice = useNotice();
+  const sendChange = useSendChange();
   const navigate = useNavigate();
   const removal = useRemoval({
     remove: routes.removeLook,
@@ -195,11 +196,7 @@ function LookMenu({ look, isDefault, mayRule }: Omit<CardProps, 'sample'>): Reac
           ? [
               {
                 label: allowed ? 'Allow no longer' : 'Allow again',
-                onSelect: () =>
-                  allow.mutate(
-                    { lookId: id, allowed: !allowed },
-                    { onError: (error) => notice({ words: wordsFor(error) }) },
-                  ),
+                onSelect: () => sendChange(allow, { lookId: id, allowed: !allowed }),
               },
             ]
           : []),

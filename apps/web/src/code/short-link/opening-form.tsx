@@ -6,9 +6,9 @@ import { Button } from '../../platform/design/button.js';
 import { TextField } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { openingProblemWords } from '../../platform/wording/short-links.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { useChangeOpening } from './short-link.queries.js';
 import { CheckBox } from '../../platform/design/inputs.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 interface Fields {
   from: string;
@@ -32,12 +32,12 @@ export function OpeningForm({
 }): ReactElement {
   const change = useChangeOpening(page.material.id);
   const notice = useNotice();
+  const sendChange = useSendChange();
   const { register, handleSubmit, reset, setValue, formState } = useForm<Fields>({ values: toFields(link.opening) });
   const keep = (opening: Opening): void => {
     const before = link.opening;
-    change.mutate(opening, {
-      onSuccess: () => notice({ words: 'The opening hours are kept.', undo: () => change.mutate(before) }),
-      onError: (error) => notice({ words: wordsFor(error) }),
+    sendChange(change, opening, {
+      onSuccess: () => notice({ words: 'The opening hours are kept.', undo: () => sendChange(change, before) }),
     });
   };
   return (

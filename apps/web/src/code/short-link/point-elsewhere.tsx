@@ -11,6 +11,7 @@ import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { reasonSentence, verdictWords } from '../../platform/wording/verdicts.js';
 import { useTryLink } from './short-link.queries.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** A new target for what is on paper already: opened as a student first, then taken, with a way back. */
 export function PointElsewhere({
@@ -75,17 +76,20 @@ function usePoint(
 ): { readonly change: ReturnType<typeof useChangeMaterial>; readonly point: () => void } {
   const change = useChangeMaterial(id);
   const notice = useNotice();
+  const sendChange = useSendChange();
   const point = (): void =>
-    change.mutate(
+    sendChange(
+      change,
       { version, link },
       {
         onSuccess: (changed) => {
           notice({
             words: 'The short link leads there now. Nothing is to be printed again.',
-            ...(before !== null && { undo: () => change.mutate({ version: changed.version, link: before }) }),
+            ...(before !== null && { undo: () => sendChange(change, { version: changed.version, link: before }) }),
           });
           onDone();
         },
+        onError: null,
       },
     );
   return { change, point };

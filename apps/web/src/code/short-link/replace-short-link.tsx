@@ -1,13 +1,14 @@
 import type { ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { useReplaceShortLink } from './short-link.queries.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** Of an earlier version: short enough to be guessed. */
 export function ReplaceShortLink({ materialId }: { readonly materialId: string }): ReactElement {
   const replace = useReplaceShortLink();
   const notice = useNotice();
+  const sendChange = useSendChange();
   return (
     <span className="flex flex-wrap items-center gap-x-3 gap-y-1 text-small">
       <span className="text-look">
@@ -16,9 +17,8 @@ export function ReplaceShortLink({ materialId }: { readonly materialId: string }
       <Button
         disabled={replace.isPending}
         onClick={() =>
-          replace.mutate(materialId, {
+          sendChange(replace, materialId, {
             onSuccess: () => notice({ words: 'Replaced. New prints carry the longer link; printed codes still work.' }),
-            onError: (error) => notice({ words: wordsFor(error) }),
           })
         }
       >

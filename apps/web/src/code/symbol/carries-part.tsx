@@ -19,11 +19,11 @@ import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { grainWords, metres, plural } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { dependencyWords, rungReasonWords, rungWords } from '../../platform/wording/ladder.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { ignoredSentence, namesListed } from '../../platform/wording/scanners.js';
 import { CodePicture } from './code-picture.js';
 import { ChooseLevel } from './choose-level.js';
 import { OfferPage } from './offer-page.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** What the code could carry, each with what it costs in steps; the one that it carries now is marked. */
 export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
@@ -275,17 +275,18 @@ interface Taking {
 function useTaking({ material }: MaterialPage): Taking {
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
+  const sendChange = useSendChange();
   const before = material.carry;
   const take = (carry: AddressCarry): void =>
-    change.mutate(
+    sendChange(
+      change,
       { version: material.version, carry },
       {
         onSuccess: ({ version }) =>
           notice({
             words: `The code carries ${rungWords[carry].toLowerCase()} now.`,
-            undo: () => change.mutate({ version, carry: before }),
+            undo: () => sendChange(change, { version, carry: before }),
           }),
-        onError: (error) => notice({ words: wordsFor(error) }),
       },
     );
   return { pending: change.isPending, take };

@@ -1,20 +1,18 @@
 import type { MaterialPage } from '@hapset/contract';
 import { repairedPercent, type ErrorCorrectionLevel, type SymbolFigures } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { useNotice } from '../../platform/design/notice.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { metres } from '../../platform/wording/figures.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { RadioButton } from '../../platform/design/inputs.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** The error correction level by hand, each with what it costs. Left alone, it is the highest that costs nothing. */
 export function ChooseLevel({ page: { material, levels, code } }: { readonly page: MaterialPage }): ReactElement {
   const change = useChangeMaterial(material.id);
-  const notice = useNotice();
+  const sendChange = useSendChange();
   // What was pointed at is marked at once, not when the server has answered.
   const chosen = change.isPending ? (change.variables.level ?? null) : material.level;
-  const choose = (level: ErrorCorrectionLevel | null): void =>
-    change.mutate({ version: material.version, level }, { onError: (error) => notice({ words: wordsFor(error) }) });
+  const choose = (level: ErrorCorrectionLevel | null): void => sendChange(change, { version: material.version, level });
   // Where it was left alone, the figures at hand are those of M raised for nothing.
   const free = levels.find(({ level }) => level === 'M')?.figures ?? null;
   return (

@@ -5,27 +5,28 @@ import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { namesListed } from '../../platform/wording/scanners.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** What is too long to be read even in the hand moves to a page of its own, in one click, and back. */
 export function OfferPage({ page }: { readonly page: MaterialPage }): ReactElement | null {
   const { material, code, rehearsal } = page;
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
+  const sendChange = useSendChange();
   const held = heldInTheCode(page);
   const tooFine = code ? tooFineInTheHand(code.modules, rehearsal.devices).map(({ name }) => name) : [];
   if (held === null || (code !== null && tooFine.length === 0)) return null;
   const move = (): void =>
-    change.mutate(
+    sendChange(
+      change,
       { version: material.version, kept: { kind: 'written-page', document: documentFromText(held.text) } },
       {
         onSuccess: ({ version }) =>
           notice({
             words: 'It is on a page of its own now; the code carries its address.',
-            undo: () => change.mutate({ version, ...held.back }),
+            undo: () => sendChange(change, { version, ...held.back }),
           }),
-        onError: (error) => notice({ words: wordsFor(error) }),
       },
     );
   return (

@@ -11,6 +11,7 @@ import { useChangeMaterial } from '../material/material.queries.js';
 import { sendFile, sendOnly } from '../upload/upload-file.js';
 import { bytes } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 interface DetailsProps {
   readonly material: MaterialView;
@@ -21,16 +22,13 @@ type KeepMore = (more: Partial<{ transcript: string; captionsId: string | null }
 /** The words spoken, captions, and other bytes under the same address. */
 export function FileDetails({ material, kept }: DetailsProps): ReactElement {
   const change = useChangeMaterial(material.id);
-  const notice = useNotice();
+  const sendChange = useSendChange();
   const { file, captions, transcript } = kept;
   const keep: KeepMore = (more) =>
-    change.mutate(
-      {
-        version: material.version,
-        kept: { kind: 'file', fileId: file.id, transcript, captionsId: captions?.id ?? null, ...more },
-      },
-      { onError: (error) => notice({ words: wordsFor(error) }) },
-    );
+    sendChange(change, {
+      version: material.version,
+      kept: { kind: 'file', fileId: file.id, transcript, captionsId: captions?.id ?? null, ...more },
+    });
   return (
     <div className="mt-2.5 flex flex-col gap-3">
       {(file.media === 'sound' || file.media === 'film') && (

@@ -25,12 +25,11 @@ import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { ChooseFiles } from '../../platform/design/choose-file.js';
 import { TextField } from '../../platform/design/field.js';
-import { useNotice } from '../../platform/design/notice.js';
 import { useChangeMaterial } from '../material/material.queries.js';
 import { UploadList } from '../upload/upload-list.js';
 import { useUploads } from '../upload/use-uploads.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { Icon } from '../../platform/design/icon.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 interface Row {
   /** A picture may be in the set twice. */
@@ -50,21 +49,21 @@ export function PictureOrder({
   const [rows, setRows] = useState<readonly Row[] | null>(null);
   const uploads = useUploads();
   const change = useChangeMaterial(material.id);
-  const notice = useNotice();
+  const sendChange = useSendChange();
   const shown = rows ?? pictures.map((picture, index): Row => ({ ...picture, key: String(index) }));
   const added = uploads.items.flatMap(({ key, file }): Row[] =>
     file?.media === 'picture' ? [{ key: `new ${key}`, file, caption: '', alternative: '' }] : [],
   );
   const busy = uploads.items.some(({ state }) => state !== 'done' && state !== 'failed');
   const keep = (): void =>
-    change.mutate(
+    sendChange(
+      change,
       { version: material.version, kept: { kind: 'picture-set', pictures: [...shown, ...added].map(toKept) } },
       {
         onSuccess: () => {
           uploads.clear();
           setRows(null);
         },
-        onError: (error) => notice({ words: wordsFor(error) }),
       },
     );
   return (

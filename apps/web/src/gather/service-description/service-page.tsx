@@ -18,6 +18,7 @@ import { fieldOf, toDescription, toServiceFields, type ServiceFields } from './s
 import { ServiceForm } from './service-form.js';
 import { servicesQuery, useKeepService } from './service.queries.js';
 import { Tryout } from './tryout.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function ServicePage(): ReactElement {
   const { serviceId } = useParams();
@@ -33,6 +34,7 @@ export function ServicePage(): ReactElement {
 function ServiceContent({ service }: { readonly service: ServiceView | null }): ReactElement {
   const mayChange = useSession()?.role === 'administrator';
   const notice = useNotice();
+  const sendChange = useSendChange();
   const navigate = useNavigate();
   const keep = useKeepService();
   const form = useForm<ServiceFields>({ defaultValues: toServiceFields(readable(service)) });
@@ -47,7 +49,8 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
     }
   };
   const send = (fields: ServiceFields): void =>
-    keep.mutate(
+    sendChange(
+      keep,
       { description: toDescription(fields), version: service?.version ?? null },
       {
         onSuccess: ({ name }) => {

@@ -16,6 +16,7 @@ import { descriptionProblemSentence } from '../../platform/wording/services.js';
 import { ImportServices } from './import-services.js';
 import { saveServiceFile } from './service-file.js';
 import { servicesQuery, useKeepService } from './service.queries.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function ServicesPage(): ReactElement {
   const services = useQuery(servicesQuery);
@@ -144,14 +145,14 @@ function useServiceRemoval({
 }: ServiceView): ReturnType<typeof useMutation<unknown, Error, void>> {
   const client = useQueryClient();
   const notice = useNotice();
+  const sendChange = useSendChange();
   const keep = useKeepService();
   return useMutation<unknown, Error, void>({
     mutationFn: () => call(routes.removeService, { params: { serviceId: id } }),
     onSuccess: () => {
       notice({
         words: `${name} is removed.`,
-        undo: () =>
-          keep.mutate({ description, version: null }, { onError: (error) => notice({ words: wordsFor(error) }) }),
+        undo: () => sendChange(keep, { description, version: null }),
       });
       return client.invalidateQueries();
     },

@@ -8,10 +8,10 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { RepairList } from '../../gather/material/repair-list.js';
 import { ago, plural } from '../../platform/wording/figures.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { EarlierChecks } from './earlier-checks.js';
 import { roleSentences } from '../../platform/wording/services.js';
 import { doubtSentence, reasonSentence, rightsSentence, verdictWords } from '../../platform/wording/verdicts.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** Does it open for a student? What is wrong stands first, with the steps that mend it. */
 export function OpensPart({
@@ -174,19 +174,20 @@ function ForOthers({ page: { material } }: { readonly page: MaterialPage }): Rea
   const { at, link, version } = material;
   const change = useChangeMaterial(material.id);
   const notice = useNotice();
+  const sendChange = useSendChange();
   if (!at || at.role === null || at.role === 'student' || link === null) return null;
   const { studentLink } = at;
   const take = (): void => {
     if (studentLink === null) return;
-    change.mutate(
+    sendChange(
+      change,
       { version, link: studentLink },
       {
         onSuccess: (changed) =>
           notice({
             words: 'The code carries the student’s link now.',
-            undo: () => change.mutate({ version: changed.version, link }),
+            undo: () => sendChange(change, { version: changed.version, link }),
           }),
-        onError: (error) => notice({ words: wordsFor(error) }),
       },
     );
   };

@@ -7,7 +7,7 @@ import { composerOfMaterials } from '../../paper/sheet/places-of-address.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { plural } from '../../platform/wording/figures.js';
-import { wordsFor } from '../../platform/wording/problems.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 const IntoLesson = lazy(() => import('./into-lesson.js').then(({ IntoLesson: component }) => ({ default: component })));
 const TagChosen = lazy(() => import('./tag-chosen.js').then(({ TagChosen: component }) => ({ default: component })));
@@ -48,8 +48,10 @@ function useRemoveChosen(onDone: () => void): (materialIds: readonly string[]) =
   const remove = useRemoveMaterials();
   const restore = useRestoreMaterials();
   const notice = useNotice();
+  const sendChange = useSendChange();
   return (materialIds) =>
-    remove.mutate(
+    sendChange(
+      remove,
       { materialIds },
       {
         onSuccess: ({ materialIds: removed, used }) => {
@@ -59,10 +61,9 @@ function useRemoveChosen(onDone: () => void): (materialIds: readonly string[]) =
               removed.length,
               used.map(({ title }) => title),
             ),
-            ...(removed.length > 0 && { undo: () => restore.mutate({ materialIds: removed }) }),
+            ...(removed.length > 0 && { undo: () => sendChange(restore, { materialIds: removed }) }),
           });
         },
-        onError: (error) => notice({ words: wordsFor(error) }),
       },
     );
 }

@@ -7,6 +7,7 @@ import { TextField } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function TagChosen({
   rows,
@@ -18,8 +19,10 @@ export function TagChosen({
   const [tag, setTag] = useState('');
   const change = useTagMaterials();
   const notice = useNotice();
+  const sendChange = useSendChange();
   const send = (wanted: string, tagged: boolean): void =>
-    change.mutate(
+    sendChange(
+      change,
       { materialIds: rows.map(({ material }) => material.id), tag: wanted, tagged },
       {
         onSuccess: ({ materialIds }) => {
@@ -27,10 +30,11 @@ export function TagChosen({
           notice({
             words: `${tagged ? 'Tagged' : 'Tag removed from'} ${plural(materialIds.length, 'material')}.`,
             ...(materialIds.length > 0 && {
-              undo: () => change.mutate({ materialIds, tag: wanted, tagged: !tagged }),
+              undo: () => sendChange(change, { materialIds, tag: wanted, tagged: !tagged }),
             }),
           });
         },
+        onError: null,
       },
     );
   const submit = (event: FormEvent): void => {

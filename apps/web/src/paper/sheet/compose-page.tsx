@@ -31,6 +31,7 @@ import { SheetNotices } from './sheet-notices.js';
 import { SheetOptions } from './sheet-options.js';
 import { previewQuery, templatesQuery, useMakePrint } from './sheet.queries.js';
 import { TemplateDialog } from './template-dialog.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function ComposePage(): ReactElement {
   const [search] = useSearchParams();
@@ -190,15 +191,18 @@ interface MakeProps {
 function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps): ReactElement {
   const make = useMakePrint();
   const notice = useNotice();
+  const sendChange = useSendChange();
   const [made, setMade] = useState<string | null>(null);
   const send = (goAhead: readonly SheetWarning[]): void => {
-    make.mutate(
+    sendChange(
+      make,
       { places, choices, goAhead },
       {
         onSuccess: (print) => {
           setMade(print.id);
           notice({ words: `${print.state === 'drawing' ? 'Being drawn' : 'Made'}: ${print.fileName}` });
         },
+        onError: null,
       },
     );
   };

@@ -10,6 +10,7 @@ import type { PlaceId } from '../../gather/material/place-id.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { warningWords } from '../../platform/wording/warnings.js';
 import { useMakeSheet } from './sheet.queries.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 interface Props {
   readonly place: PlaceId;
@@ -22,10 +23,12 @@ interface Props {
 export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactElement {
   const make = useMakeSheet(place);
   const notice = useNotice();
+  const sendChange = useSendChange();
   const send = (goAhead: readonly SheetWarning[]): void => {
-    make.mutate(
+    sendChange(
+      make,
       { kind: 'poster', paper, goAhead },
-      { onSuccess: (sheet) => notice({ words: `Poster saved: ${sheet.fileName}` }) },
+      { onSuccess: (sheet) => notice({ words: `Poster saved: ${sheet.fileName}` }), onError: null },
     );
   };
   const { error } = make;

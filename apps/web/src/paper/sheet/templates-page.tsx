@@ -14,6 +14,7 @@ import { sheetKindWords } from '../../platform/wording/sheets.js';
 import { templatesQuery, useRemoveTemplate, useUsualTemplate } from './sheet.queries.js';
 import { TemplateDialog } from './template-dialog.js';
 import { SelectInput } from '../../platform/design/inputs.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 type Editing = { readonly kind: SheetKind; readonly before: SheetTemplateView | null };
 
@@ -81,7 +82,7 @@ function TemplateRow({
   const remove = useRemoveTemplate();
   const makeUsual = useUsualTemplate();
   const notice = useNotice();
-  const told = { onError: (error: Error) => notice({ words: wordsFor(error) }) };
+  const sendChange = useSendChange();
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0">
       <span
@@ -98,7 +99,7 @@ function TemplateRow({
       </span>
       {header && <img src={`/api/look-pictures/${header.pictureId}`} alt="" className="h-9 max-w-40 object-contain" />}
       {administrator && (
-        <Button disabled={makeUsual.isPending} onClick={() => makeUsual.mutate({ id, usual: !usual }, told)}>
+        <Button disabled={makeUsual.isPending} onClick={() => sendChange(makeUsual, { id, usual: !usual })}>
           {usual ? 'No longer usual' : 'Make it usual'}
         </Button>
       )}
@@ -108,8 +109,7 @@ function TemplateRow({
           <Button
             disabled={remove.isPending}
             onClick={() =>
-              remove.mutate(id, {
-                ...told,
+              sendChange(remove, id, {
                 onSuccess: () => notice({ words: `“${name}” is removed. What was printed with it stays as it is.` }),
               })
             }

@@ -3,9 +3,8 @@ import type { Said } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../platform/design/button.js';
-import { useNotice } from '../../platform/design/notice.js';
 import { useCreateMaterials } from '../../gather/material/material.queries.js';
-import { wordsFor } from '../../platform/wording/problems.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** Puts what the code says on the shelf. @param link where it leads in the end, where that is taken instead */
 export function AdoptCode({
@@ -21,11 +20,10 @@ export function AdoptCode({
 }): ReactElement {
   const create = useCreateMaterials();
   const navigate = useNavigate();
-  const notice = useNotice();
+  const sendChange = useSendChange();
   const adopt = (): void =>
-    create.mutate([materialOf(text, said, link)], {
+    sendChange(create, [materialOf(text, said, link)], {
       onSuccess: ([id = '']) => void navigate(`/shelf/${id}`),
-      onError: (error) => notice({ words: wordsFor(error) }),
     });
   return (
     <Button disabled={create.isPending} onClick={adopt}>

@@ -4,8 +4,8 @@ import { useMutation } from '@tanstack/react-query';
 import { call } from '../../platform/api/client.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export interface PrintChange {
   readonly sizeMm?: number | null;
@@ -26,6 +26,7 @@ export function useRemedies(page: MaterialPage): Remedies {
   const { material, station, rehearsal } = page;
   const changed = useMaterialsChanged();
   const notice = useNotice();
+  const sendChange = useSendChange();
   const printing = useMutation({
     mutationFn: ({
       request: { sizeMm, viewingDistanceM },
@@ -50,23 +51,23 @@ export function useRemedies(page: MaterialPage): Remedies {
           });
     },
     onSettled: changed,
-    onError: (error) => notice({ words: wordsFor(error) }),
   });
   const carrying = useChangeMaterial(material.id);
   const before: PrintChange = { sizeMm: rehearsal.chosenSizeMm, viewingDistanceM: rehearsal.ownDistanceM };
   return {
     print: (request, words) =>
-      printing.mutate(
+      sendChange(
+        printing,
         { request, later: false },
-        { onSuccess: () => notice({ words, undo: () => printing.mutate({ request: before, later: true }) }) },
+        { onSuccess: () => notice({ words, undo: () => sendChange(printing, { request: before, later: true }) }) },
       ),
     carry: (carry, words) =>
-      carrying.mutate(
+      sendChange(
+        carrying,
         { version: material.version, carry },
         {
           onSuccess: ({ version }) =>
-            notice({ words, undo: () => carrying.mutate({ version, carry: material.carry }) }),
-          onError: (error) => notice({ words: wordsFor(error) }),
+            notice({ words, undo: () => sendChange(carrying, { version, carry: material.carry }) }),
         },
       ),
     pending: printing.isPending || carrying.isPending,

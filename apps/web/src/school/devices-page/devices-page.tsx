@@ -7,7 +7,6 @@ import { useSession } from '../account/session.queries.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
-import { useNotice } from '../../platform/design/notice.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { engineWords } from '../../platform/wording/rehearsal.js';
@@ -17,6 +16,7 @@ import { DeviceDialog } from '../device/device-dialog.js';
 import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device.queries.js';
 import { CheckBox } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** What students scan with; the administrator says what each scanner acts on. */
 export function DevicesPage(): ReactElement {
@@ -158,13 +158,10 @@ function RemoveDevice({
 /** Found out by scanning one code of each kind with the device; kept at once. */
 function ScannerForm({ device: { id, name, actsOn } }: { readonly device: DeviceView }): ReactElement {
   const change = useChangeDevice(id);
-  const notice = useNotice();
+  const sendChange = useSendChange();
   const now = change.isPending ? (change.variables.actsOn ?? actsOn) : actsOn;
   const toggle = (act: ScannerAct): void =>
-    change.mutate(
-      { actsOn: now.includes(act) ? now.filter((each) => each !== act) : [...now, act] },
-      { onError: (error) => notice({ words: wordsFor(error) }) },
-    );
+    sendChange(change, { actsOn: now.includes(act) ? now.filter((each) => each !== act) : [...now, act] });
   return (
     <details className="mt-1">
       <summary className="w-fit cursor-pointer py-1 text-small">Say what its scanner does</summary>

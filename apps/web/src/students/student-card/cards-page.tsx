@@ -7,7 +7,6 @@ import { Link, useSearchParams } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { ChoiceField, SelectField } from '../../platform/design/field.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
-import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { groupsQuery } from '../student/roster.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
@@ -24,6 +23,7 @@ import { cardCodeAbout, cardCodeWords, cardFieldWords } from '../../platform/wor
 import { CardRehearsal } from './card-rehearsal.js';
 import { cardsPreviewQuery, useMakeCards } from './cards.queries.js';
 import { SymbolField } from './symbol-field.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 const sizeWords: Readonly<Record<number, string>> = { 8: '8, large', 10: '10, as bank cards', 24: '24, small' };
 
@@ -247,7 +247,7 @@ function MakeCards({
   readonly disabled: boolean;
 }): ReactElement {
   const make = useMakeCards();
-  const notice = useNotice();
+  const sendChange = useSendChange();
   const [made, setMade] = useState<string | null>(null);
   return (
     <>
@@ -255,9 +255,8 @@ function MakeCards({
         tone="main"
         disabled={disabled || make.isPending}
         onClick={() =>
-          make.mutate(request, {
+          sendChange(make, request, {
             onSuccess: ({ id }) => setMade(id),
-            onError: (error) => notice({ words: wordsFor(error) }),
           })
         }
       >

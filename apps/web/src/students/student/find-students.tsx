@@ -3,12 +3,11 @@ import { routes, type StudentGroup, type StudentGroups } from '@hapset/contract'
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { useNotice } from '../../platform/design/notice.js';
 import { plural } from '../../platform/wording/figures.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { studentsSearch, useEraseStudents, useLeaveClass, type StudentsRequest } from './roster.queries.js';
 import { LineSelect } from '../../platform/design/field.js';
 import { SearchInput } from '../../platform/design/inputs.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function FindStudents({
   request,
@@ -110,7 +109,7 @@ function ExportAs({ request }: { readonly request: StudentsRequest }): ReactElem
 function EraseLeft({ students }: { readonly students: number }): ReactElement {
   const [asking, setAsking] = useState(false);
   const erase = useEraseStudents();
-  const notice = useNotice();
+  const sendChange = useSendChange();
   return (
     <>
       <Button onClick={() => setAsking(true)}>Erase all who left</Button>
@@ -126,9 +125,8 @@ function EraseLeft({ students }: { readonly students: number }): ReactElement {
               tone="main"
               disabled={erase.isPending}
               onClick={() =>
-                erase.mutate(null, {
+                sendChange(erase, null, {
                   onSuccess: () => setAsking(false),
-                  onError: (error) => notice({ words: wordsFor(error) }),
                 })
               }
             >
@@ -144,7 +142,7 @@ function EraseLeft({ students }: { readonly students: number }): ReactElement {
 function LeaveClass({ className, onDone }: { readonly className: string; readonly onDone: () => void }): ReactElement {
   const [asking, setAsking] = useState(false);
   const leave = useLeaveClass();
-  const notice = useNotice();
+  const sendChange = useSendChange();
   return (
     <>
       <Button onClick={() => setAsking(true)}>Mark class as left</Button>
@@ -159,9 +157,7 @@ function LeaveClass({ className, onDone }: { readonly className: string; readonl
             <Button
               tone="main"
               disabled={leave.isPending}
-              onClick={() =>
-                leave.mutate(className, { onSuccess: onDone, onError: (error) => notice({ words: wordsFor(error) }) })
-              }
+              onClick={() => sendChange(leave, className, { onSuccess: onDone })}
             >
               Mark as left
             </Button>

@@ -27,6 +27,7 @@ import { RosterMapping } from './roster-mapping.js';
 import { comparisonQuery, useImportRoster } from './roster.queries.js';
 import { RosterProblems } from './roster-problems.js';
 import { PasteArea } from '../../platform/design/inputs.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 interface OpenedList {
   readonly name: string;
@@ -221,9 +222,11 @@ function ImportIt({
   const [leave, setLeave] = useState(false);
   const importing = useImportRoster();
   const notice = useNotice();
+  const sendChange = useSendChange();
   const nothingToDo = added + changed === 0 && !(leave && leftOut > 0);
   const send = (): void =>
-    importing.mutate(
+    sendChange(
+      importing,
       { rosterComparisonId: id, leave, fileName },
       {
         onError: (error) => error instanceof ApiError && error.reason === 'not-found' && onGone(),

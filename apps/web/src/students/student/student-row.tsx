@@ -8,9 +8,9 @@ import { Icon } from '../../platform/design/icon.js';
 import { Menu, type MenuEntry } from '../../platform/design/menu.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { ago } from '../../platform/wording/figures.js';
-import { wordsFor } from '../../platform/wording/problems.js';
 import { ChangeStudentDialog } from './change-student.js';
 import { useChangeStudent, useEraseStudent, useReplaceCard } from './roster.queries.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function StudentRow({
   student,
@@ -55,21 +55,23 @@ function useEntries({ id, name, left, cardMadeAt, version }: StudentView): reado
   const change = useChangeStudent(id);
   const replace = useReplaceCard();
   const notice = useNotice();
-  const told = (words: string) => ({
-    onSuccess: () => notice({ words }),
-    onError: (error: Error) => notice({ words: wordsFor(error) }),
-  });
+  const sendChange = useSendChange();
+  const told = (words: string) => ({ onSuccess: () => notice({ words }) });
   return [
     {
       label: 'The card is lost',
       disabled: cardMadeAt === null,
       onSelect: () =>
-        replace.mutate(id, told(`${name}’s card is no longer valid. Make a new one under “only who has none yet”.`)),
+        sendChange(
+          replace,
+          id,
+          told(`${name}’s card is no longer valid. Make a new one under “only who has none yet”.`),
+        ),
     },
     {
       label: left ? 'Is back' : 'Left the school',
       onSelect: () =>
-        change.mutate({ version, left: !left }, told(left ? `${name} is back.` : `${name} left the school.`)),
+        sendChange(change, { version, left: !left }, told(left ? `${name} is back.` : `${name} left the school.`)),
     },
   ];
 }
@@ -82,7 +84,7 @@ function EraseStudent({
   readonly onClose: () => void;
 }): ReactElement {
   const erase = useEraseStudent();
-  const notice = useNotice();
+  const sendChange = useSendChange();
   return (
     <Dialog
       title={`Erase ${name}?`}
@@ -91,11 +93,7 @@ function EraseStudent({
     >
       <div className="flex justify-end gap-2">
         <Button onClick={onClose}>Cancel</Button>
-        <Button
-          tone="main"
-          disabled={erase.isPending}
-          onClick={() => erase.mutate(id, { onError: (error) => notice({ words: wordsFor(error) }) })}
-        >
+        <Button tone="main" disabled={erase.isPending} onClick={() => sendChange(erase, id)}>
           Erase
         </Button>
       </div>

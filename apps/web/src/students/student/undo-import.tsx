@@ -11,6 +11,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { rosterUntouchedWords } from '../../platform/wording/students.js';
 import { rosterUndoQuery, useUndoImport } from './roster.queries.js';
 import { Alert } from '../../platform/design/alert.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 export function UndoImportDialog({
   importId,
@@ -22,6 +23,7 @@ export function UndoImportDialog({
   const planned = useQuery(rosterUndoQuery(importId));
   const undo = useUndoImport();
   const notice = useNotice();
+  const sendChange = useSendChange();
   return (
     <Dialog title="Undo this import?" about="Only what nobody changed since is undone." onClose={onClose}>
       {planned.isPending && <Loading rows={2} label="Looking what would change" />}
@@ -34,13 +36,14 @@ export function UndoImportDialog({
           tone="main"
           disabled={!planned.data || undo.isPending}
           onClick={() =>
-            undo.mutate(importId, {
+            sendChange(undo, importId, {
               onSuccess: ({ deleted, restored, untouched }) => {
                 notice({
                   words: `Import undone: ${deleted} deleted, ${restored} restored, ${untouched} left as they are.`,
                 });
                 onClose();
               },
+              onError: null,
             })
           }
         >
