@@ -4,6 +4,7 @@
  */
 import type {
   AccessCheckView,
+  AnswerOpens,
   AskLinkCheck,
   EarlierCheck,
   LinkCheckAsked,
@@ -188,6 +189,8 @@ export const routes = {
   removeMaterial: route<null>('DELETE', '/api/materials/:materialId'),
   restoreMaterial: route<null>('POST', '/api/materials/:materialId/restore'),
   openMaterial: route<AccessCheckView | null>('POST', '/api/materials/:materialId/access-checks'),
+  answerOpens: route<null, AnswerOpens>('PUT', '/api/materials/:materialId/person-answer'),
+  withdrawAnswer: route<null>('DELETE', '/api/materials/:materialId/person-answer'),
   earlierChecks: route<readonly EarlierCheck[]>('GET', '/api/materials/:materialId/access-checks'),
   checkPicture: route<Blob>('GET', '/api/access-checks/:accessCheckId/picture'),
   saveMaterialRehearsal: route<null, SaveRehearsal>('PUT', '/api/materials/:materialId/rehearsals/:rehearsalKey'),

@@ -3,6 +3,7 @@ import type { DataSourceOptions } from 'typeorm';
 import { Account } from '../school/account/account.entity.js';
 import { Session } from '../school/account/session.entity.js';
 import { SignInFailures } from '../school/account/sign-in-failures.entity.js';
+import { PersonAnswer } from '../opens/person-answer/person-answer.entity.js';
 import { AccessCheck } from '../opens/access-check/access-check.entity.js';
 import type { Configuration } from '../platform/configuration/configuration.js';
 import { Device } from '../school/device/device.entity.js';
@@ -53,6 +54,7 @@ import { Hardening1800000000000 } from '../platform/database/migrations/18000000
 import { Kinds1801000000000 } from '../platform/database/migrations/1801000000000-kinds.js';
 import { OneQueue1802000000000 } from '../platform/database/migrations/1802000000000-one-queue.js';
 import { ComparedRosters1803000000000 } from '../platform/database/migrations/1803000000000-compared-rosters.js';
+import { WhatIsKept1804000000000 } from '../platform/database/migrations/1804000000000-what-is-kept.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -66,6 +68,7 @@ export const entities = [
   Station,
   Material,
   AccessCheck,
+  PersonAnswer,
   Rehearsal,
   AskedRehearsal,
   Print,
@@ -110,6 +113,7 @@ export const migrations = [
   Kinds1801000000000,
   OneQueue1802000000000,
   ComparedRosters1803000000000,
+  WhatIsKept1804000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

@@ -6,6 +6,7 @@ import sharp from 'sharp';
 import type { EntityManager } from 'typeorm';
 import { newId } from '../platform/database/columns.js';
 import { Decoder } from '../platform/decoder/decoder.js';
+import { takeIntoStorage, toStoredContent } from '../gather/file/content-store.js';
 import { newToken } from '../gather/file/file.service.js';
 import { KeptFile } from '../gather/file/kept-file.entity.js';
 import { StoredContent } from '../gather/file/stored-content.entity.js';
@@ -40,23 +41,13 @@ export class DemoFiles {
     const folder = await mkdtemp(join(tmpdir(), 'hapset-demo-'));
     try {
       await writeFile(join(folder, 'made'), await make());
-      const { hash, file, variants, ...facts } = await this.decoder.decode({
-        kind: 'prepare',
-        file: join(folder, 'made'),
-      });
-      await this.storage.take(hash, file);
-      for (const variant of variants) await this.storage.take(`${hash}.${variant.name}`, variant.file);
-      const kept = variants.map(({ name: variantName, contentType, sizeBytes }) => ({
-        name: variantName,
-        key: `${hash}.${variantName}`,
-        contentType,
-        sizeBytes,
-      }));
+      const prepared = await this.decoder.decode({ kind: 'prepare', file: join(folder, 'made') });
+      await takeIntoStorage(this.storage, prepared);
       await this.manager
         .createQueryBuilder()
         .insert()
         .into(StoredContent)
-        .values({ hash, ...facts, variants: kept, storedAt: this.now, orphanedAt: null })
+        .values(toStoredContent(prepared, this.now))
         .orIgnore()
         .execute();
       // The same drawing may be shown twice; each place has a file of its own.
@@ -66,7 +57,7 @@ export class DemoFiles {
         ownerId,
         token: newToken(),
         name,
-        contentHash: hash,
+        contentHash: prepared.hash,
         version: 1,
         createdAt: this.now,
         removedAt: null,

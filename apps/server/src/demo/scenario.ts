@@ -6,6 +6,7 @@ import Papa from 'papaparse';
 import type {
   Content,
   DeviceProfile,
+  MediaProfile,
   LookDesign,
   PageDocument,
   PaperFormat,
@@ -38,7 +39,9 @@ export type DemoKept =
 export interface DemoScenario {
   readonly school: { readonly name: string; readonly timeZone: string; readonly paper: PaperFormat };
   readonly accounts: readonly { readonly email: string; readonly name: string; readonly role: Role }[];
-  readonly devices: readonly (Omit<DeviceProfile & ScannerProfile, 'id'> & { readonly count: number | null })[];
+  readonly devices: readonly (Omit<DeviceProfile & ScannerProfile & MediaProfile, 'id'> & {
+    readonly count: number | null;
+  })[];
   readonly classes: readonly {
     readonly name: string;
     readonly studentAccounts: StudentAccounts;

@@ -10,6 +10,7 @@ import type {
   RosterImportView,
   SchoolClassView,
 } from '@hapset/contract';
+import { commonFormats } from '@hapset/core';
 import { newId } from '../platform/database/columns.js';
 import { Device } from '../school/device/device.entity.js';
 import { until } from './until.js';
@@ -40,6 +41,7 @@ export class Scene {
       noiseGrey: 6,
       engine: 'zxing' as const,
       actsOn: ['link', 'contact', 'event', 'place', 'e-mail', 'phone', 'text-message', 'network'] as const,
+      plays: commonFormats,
     };
     const devices = ['Tablets', 'Laptops'].map((name, index) => ({
       id: newId(),

@@ -3,9 +3,12 @@ export const locked = {
   state: 'stop',
   opening: false,
   verdict: 'sign-in',
+  reason: 'led-to-sign-in',
   checkedAt: null,
   stale: false,
   steps: 2,
   inTheCode: false,
-  closed: false,
+  obstacle: null,
+  unplayed: null,
+  answer: null,
 } as const;

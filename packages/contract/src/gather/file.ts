@@ -1,7 +1,4 @@
-/** What kept bytes are, told by the bytes themselves. */
-export const mediaKinds = ['picture', 'sound', 'film', 'pdf', 'office', 'captions', 'other'] as const;
-/** What a file is, by its bytes. */
-export type Media = (typeof mediaKinds)[number];
+import type { Media } from '@hapset/core';
 
 /** A file that the school's own server keeps. */
 export interface FileView {
@@ -39,6 +36,8 @@ export interface AddFile {
 /** An upload whose bytes take the place of the file's. */
 export interface ReplaceFile {
   readonly uploadId: string;
+  /** What the file is called from now on. */
+  readonly name: string;
 }
 
 /** Its new name under the version that was seen. */

@@ -9,6 +9,8 @@ export type AccessCheckState = (typeof accessCheckStates)[number];
 export interface MendingView {
   readonly service: string | null;
   readonly steps: readonly string[];
+  /** False for general advice: nobody knows whether it helps there. */
+  readonly known: boolean;
   readonly ownerPage: string | null;
 }
 
@@ -43,6 +45,20 @@ export interface AccessCheckView {
   readonly trimmed: { readonly link: string; readonly removed: readonly string[] } | null;
   /** Hosts on the way that are the school's own short links. */
   readonly ownShorteners: readonly string[];
+}
+
+/** A person says whether it opens, after trying it. */
+export interface AnswerOpens {
+  readonly opens: boolean;
+}
+
+/** What a person said after trying it. */
+export interface PersonAnswerView {
+  readonly opens: boolean;
+  /** Name of the person at that time. */
+  readonly by: string;
+  /** RFC 3339 in UTC. */
+  readonly at: string;
 }
 
 /** One opening of the past. */

@@ -1,4 +1,16 @@
-import type { AccessVerdict, AnswerState, Carry, Grain, LookReason, PaperChange, ScannerAct } from '@hapset/core';
+import type {
+  AccessVerdict,
+  AnswerState,
+  Carry,
+  Grain,
+  LookReason,
+  MediaFormat,
+  Obstacle,
+  PaperChange,
+  ScannerAct,
+  VerdictReason,
+} from '@hapset/core';
+import type { PersonAnswerView } from '../opens/access-check.js';
 
 /** The four answers with the figures behind them: what the bench shows. */
 export interface ReadinessView {
@@ -8,14 +20,20 @@ export interface ReadinessView {
     readonly opening: boolean;
     /** Null for words and before the first check. */
     readonly verdict: AccessVerdict | null;
+    /** What decided it; null before the first check. */
+    readonly reason: VerdictReason | null;
     readonly checkedAt: string | null;
     /** True where the last check is too old to rely on. */
     readonly stale: boolean;
-    /** How many steps mend it; 0 where nothing is to be mended. */
+    /** How many steps are known to open it; 0 where none is known, or none is needed. */
     readonly steps: number;
     readonly inTheCode: boolean;
-    /** Its short link does not lead on then: when the lesson begins, or now without one. */
-    readonly closed: boolean;
+    /** What keeps students out when the lesson begins, or now without one, although the material is fine. */
+    readonly obstacle: Obstacle | null;
+    /** Its sound or film is in a format that some devices don't play. `by`: their names, none where no device is known. */
+    readonly unplayed: { readonly formats: readonly MediaFormat[]; readonly by: readonly string[] } | null;
+    /** A person's answer, where it decides. */
+    readonly answer: PersonAnswerView | null;
   };
   readonly carries: {
     readonly state: AnswerState;

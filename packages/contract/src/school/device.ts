@@ -1,7 +1,7 @@
-import type { DeviceFigures, DeviceProfile, ScannerProfile } from '@hapset/core';
+import type { DeviceFigures, DeviceProfile, MediaProfile, ScannerProfile } from '@hapset/core';
 
 /** A kind of device as the school knows it: its camera, its scanner, how many there are. */
-export interface DeviceView extends DeviceProfile, ScannerProfile {
+export interface DeviceView extends DeviceProfile, ScannerProfile, MediaProfile {
   /** How many the school has; null for those that students bring. */
   readonly count: number | null;
   readonly jpegQuality: number | null;

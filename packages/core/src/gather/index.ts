@@ -27,7 +27,7 @@ export {
 } from './intake/columns.js';
 export { readTags } from './intake/tags.js';
 export { markDuplicates, prepareForDuplicates, comparableAddress, type DuplicateMark } from './intake/duplicates.js';
-export { recogniseKind, titleFromAddress, titleFromWords } from './intake/kind.js';
+export { recogniseKind, titleFromAddress, titleFromName, titleFromWords } from './intake/kind.js';
 export { linkKinds, materialKinds, type LinkKind, type MaterialKind } from './material/material-kinds.js';
 export {
   compileServices,
@@ -58,6 +58,18 @@ export { describeAddress, isOwnShortener, type DescribedAddress } from './servic
 export type { CompilePattern, Pattern } from './service-description/pattern.js';
 export { accessVerdicts, letsIn, locksOut, type AccessVerdict } from './service-description/access-verdict.js';
 export {
+  containerName,
+  findingsOf,
+  formatsNeeded,
+  isLookedInto,
+  mediaKinds,
+  type FileFacts,
+  type FileFindings,
+  type KeptFacts,
+  type Media,
+  type MediaTracks,
+} from './kept/file-facts.js';
+export {
   filesOf,
   isOwnPublicPage,
   keptKinds,
@@ -84,7 +96,14 @@ export {
 } from './written-page/document.js';
 export { documentFromText } from './written-page/document-from-text.js';
 export { documentHtml, type ShownFile } from './written-page/document-html.js';
-export { documentFiles, documentLinks, documentText, isSafeLink, readDocument } from './written-page/read-document.js';
+export {
+  documentFiles,
+  documentLinks,
+  documentText,
+  isSafeLink,
+  labelledLinks,
+  readDocument,
+} from './written-page/read-document.js';
 export {
   contentKinds,
   networkSecurities,

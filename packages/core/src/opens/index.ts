@@ -1,5 +1,5 @@
 /** What the core offers of `opens`. */
-export { mendingFor, type Mending } from './access/mending.js';
+export { mendingFor, otherLinkFor, type Mending } from './access/mending.js';
 export { samePage, trimLink, type TrimmedLink } from './access/tracking.js';
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
 export { standsBefore, verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';
@@ -9,5 +9,15 @@ export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from
 export { addressAtService, hostsOnTheWay } from './access/on-the-way.js';
 export { leadsOn } from './access/rules/unknown.js';
 export { rightsOf, type Rights } from './access/rights.js';
+export { judgeKept } from './access/judge-kept.js';
 export { judgeAccess } from './access/verdict.js';
-export { isStale, opensState } from './access/opens-answer.js';
+export {
+  answerCounts,
+  isStale,
+  mayBeAnswered,
+  opensAnswer,
+  opensState,
+  type KnownOpening,
+  type PersonAnswer,
+} from './access/opens-answer.js';
+export { findObstacle, isOnThisComputerOnly, obstacles, type Obstacle } from './access/obstacle.js';

@@ -1,2 +1,3 @@
 /** What the core offers of `overview`. */
-export { summarise, type FourStates, type ReadinessSummary } from './readiness/summary.js';
+export { summarise, type ReadinessSummary } from './readiness/summary.js';
+export { findTrouble, isReady, stationTroubles, type FourAnswers, type StationTrouble } from './readiness/trouble.js';

@@ -45,7 +45,7 @@ export class FileController {
     @Body() body: ReplaceFileDto,
     @Who() who: SignedIn,
   ): Promise<FileView> {
-    return toFileView(await this.files.replace(fileId, body.uploadId, who.id));
+    return toFileView(await this.files.replace(fileId, body, who.id));
   }
 
   @Delete(':fileId')

@@ -10,6 +10,7 @@ export const sameAddFile: Exact<Plain<AddFileDto>, Plain<AddFile>> = true;
 
 export class ReplaceFileDto implements ReplaceFile {
   @IsUUID() uploadId: string;
+  @IsString() @MinLength(1) @MaxLength(limits.titleLength) name: string;
 }
 export const sameReplaceFile: Exact<Plain<ReplaceFileDto>, Plain<ReplaceFile>> = true;
 

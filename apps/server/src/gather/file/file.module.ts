@@ -9,6 +9,7 @@ import { SchoolModule } from '../../school/settings/school.module.js';
 import { DecoderModule } from '../../platform/decoder/decoder.module.js';
 import { OfficeModule } from '../office/office.module.js';
 import { FileController } from './file.controller.js';
+import { FileEvents } from './file-events.js';
 import { FileService } from './file.service.js';
 import { FileUse } from './file-use.entity.js';
 import { KeptBytesController } from './kept-bytes.controller.js';
@@ -16,6 +17,7 @@ import { KeptFile } from './kept-file.entity.js';
 import { StoredContent } from './stored-content.entity.js';
 import { TidyFilesService } from './tidy-files.service.js';
 import { OfficeCopies } from './office-copies.js';
+import { KeptFactsService } from './kept-facts.service.js';
 import { ContentStore } from './content-store.js';
 
 @Module({
@@ -30,7 +32,7 @@ import { ContentStore } from './content-store.js';
     SchoolModule,
   ],
   controllers: [FileController, KeptBytesController, UploadController],
-  providers: [FileService, ContentStore, OfficeCopies, TidyFilesService],
-  exports: [FileService],
+  providers: [FileService, ContentStore, OfficeCopies, TidyFilesService, KeptFactsService, FileEvents],
+  exports: [FileService, KeptFactsService, FileEvents],
 })
 export class FileModule {}

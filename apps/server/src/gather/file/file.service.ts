@@ -2,12 +2,13 @@
 import { randomInt } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { limits } from '@hapset/contract';
+import { limits, type ReplaceFile } from '@hapset/contract';
 import { In, IsNull, LessThan, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { UploadService } from '../upload/upload.service.js';
+import { FileEvents } from './file-events.js';
 import { FileUse } from './file-use.entity.js';
 import { KeptFile } from './kept-file.entity.js';
 import { ContentStore } from './content-store.js';
@@ -24,6 +25,7 @@ export class FileService {
     @InjectRepository(KeptFile) private readonly files: Repository<KeptFile>,
     private readonly contents: ContentStore,
     private readonly uploads: UploadService,
+    private readonly events: FileEvents,
     private readonly clock: Clock,
   ) {}
 
@@ -98,13 +100,17 @@ export class FileService {
     return this.files.create({ ...row, content });
   }
 
-  /** Puts other bytes under the same address. */
-  async replace(id: string, uploadId: string, ownerId: string): Promise<KeptFile> {
+  /** Puts other bytes, with their own name, under the same address. @throws ProblemError not-found, unusable-picture, busy */
+  async replace(id: string, { uploadId, name }: ReplaceFile, ownerId: string): Promise<KeptFile> {
+    const before = await this.files.findOneByOrFail({ id });
     const local = await this.uploads.takeFinished(uploadId, ownerId);
-    await this.uploads.handedOver(uploadId, ownerId, async () =>
-      this.files.update({ id }, { contentHash: (await this.contents.store(local)).hash, version: () => 'version + 1' }),
-    );
-    return this.files.findOneOrFail({ where: { id }, relations: { content: true } });
+    await this.uploads.handedOver(uploadId, ownerId, async () => {
+      const { hash: contentHash } = await this.contents.store(local);
+      await this.files.update({ id }, { contentHash, name: tidyName(name), version: () => 'version + 1' });
+    });
+    const after = await this.files.findOneOrFail({ where: { id }, relations: { content: true } });
+    await this.events.replaced({ id, nameBefore: before.name, nameAfter: after.name });
+    return after;
   }
 
   /** @throws ProblemError stale */

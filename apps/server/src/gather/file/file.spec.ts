@@ -223,8 +223,9 @@ describe('kept files', () => {
     const file = await add('first words');
     const after = await scene.server.ok<FileView>('Maren', 'POST', `/api/files/${file.id}/content`, {
       uploadId: await uploaded(scene, 'second words'),
+      name: 'second.txt',
     });
-    expect(after).toMatchObject({ id: file.id, address: file.address, version: 2, sizeBytes: 12 });
+    expect(after).toMatchObject({ id: file.id, name: 'second.txt', address: file.address, version: 2, sizeBytes: 12 });
     expect((await get(file.address)).body.toString()).toBe('second words');
   });
 

@@ -1,4 +1,4 @@
-import type { Media } from '@hapset/contract';
+import type { FileFindings, Media } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import { keywordColumn, optionalTimeColumn, timeColumn } from '../../platform/database/columns.js';
 import type { VariantName } from '../../platform/storage/variant-name.js';
@@ -16,6 +16,8 @@ export class StoredContent {
   @Column(keywordColumn(10)) media: Media;
   @Column({ type: 'int', nullable: true }) widthPx: number | null;
   @Column({ type: 'int', nullable: true }) heightPx: number | null;
+  /** What is in it; null where nobody looked yet, and where there is nothing more to know. */
+  @Column({ type: 'json', nullable: true }) findings: FileFindings | null;
   @Column({ type: 'json' }) variants: readonly Variant[];
   @Column(timeColumn) storedAt: Date;
   /** Since when no file holds them. */

@@ -11,12 +11,13 @@ import { MaterialFinder } from './material-finder.js';
 import { MaterialController } from './material.controller.js';
 import { Material } from './material.entity.js';
 import { MaterialService } from './material.service.js';
+import { TitleOfFile } from './title-of-file.js';
 import { TagController } from './tag.controller.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Material]), FileModule, SchoolModule, ServiceDescriptionModule],
   controllers: [MaterialController, ManyMaterialsController, TagController],
-  providers: [MaterialService, ManyMaterials, MaterialFinder, MaterialEvents, MaterialViews],
+  providers: [MaterialService, ManyMaterials, MaterialFinder, MaterialEvents, MaterialViews, TitleOfFile],
   exports: [MaterialService, MaterialFinder, MaterialEvents, MaterialViews],
 })
 export class MaterialModule {}

@@ -33,7 +33,7 @@ describe('lessons and their bench', () => {
       },
     });
     expect(bench.rows[0]?.rehearsal.devices.map((device) => device.name)).toEqual(['Tablets']);
-    expect(bench.summary).toEqual({ stations: 1, ready: 0, locked: 0, toLookAt: 0, withoutSheet: 1 });
+    expect(bench.summary).toMatchObject({ stations: 1, ready: 0, troubles: { locked: 0, 'without-sheet': 1 } });
   });
 
   it('rehearse on all of the school’s devices where there is no class', async () => {

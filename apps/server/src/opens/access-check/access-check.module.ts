@@ -12,6 +12,10 @@ import { AccessCheckService } from './access-check.service.js';
 import { MaterialModule } from '../../gather/material/material.module.js';
 import { StationModule } from '../../lessons/station/station.module.js';
 import { AccessCheckController } from './access-check.controller.js';
+import { FileModule } from '../../gather/file/file.module.js';
+import { PersonAnswerModule } from '../person-answer/person-answer.module.js';
+import { CheckSurroundings } from './check-surroundings.js';
+import { SmallPicture } from './small-picture.js';
 import { CheckAfterChange } from './check-after-change.js';
 import { CheckChanges } from './check-changes.js';
 import { LinkChecks } from './link-checks.js';
@@ -26,9 +30,20 @@ import { LinkChecks } from './link-checks.js';
     JobModule,
     MaterialModule,
     StationModule,
+    FileModule,
+    PersonAnswerModule,
   ],
   controllers: [AccessCheckController],
-  providers: [AccessCheckService, LinkChecks, AccessCheckRunner, AccessCheckWork, CheckAfterChange, CheckChanges],
+  providers: [
+    AccessCheckService,
+    LinkChecks,
+    AccessCheckRunner,
+    AccessCheckWork,
+    CheckSurroundings,
+    SmallPicture,
+    CheckAfterChange,
+    CheckChanges,
+  ],
   exports: [AccessCheckService, LinkChecks],
 })
 export class AccessCheckModule {}

@@ -47,7 +47,7 @@ export class AccessCheckRunner {
     const own = { id: run.subject, state: In(['waiting', 'opening'] as const) };
     await this.checks.update(own, { state: 'opening' });
     const check = await this.checks.findOne({ where: own, relations: { material: true } });
-    if (check) await this.worker.work(check, await this.worker.prepare(), run);
+    if (check) await this.worker.work(check, run);
   }
 
   private async fail(id: string): Promise<void> {

@@ -6,12 +6,13 @@ import { newId } from '../../platform/database/columns.js';
 import { addressOf } from '../../gather/material/material-address.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
+import { PersonAnswerService } from '../person-answer/person-answer.service.js';
 import { AccessCheck } from './access-check.entity.js';
 import { notFound } from '../../platform/problem/problem.js';
-import { mendingOf, toAccessCheckView } from './access-check.view.js';
+import { stepsOf, toAccessCheckView } from './access-check.view.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
-import type { AccessCheckView } from '@hapset/contract';
+import type { AccessCheckView, PersonAnswerView } from '@hapset/contract';
 import type { AccessCheckRecord } from './access-check-record.js';
 
 const earlierShown = 20;
@@ -22,8 +23,10 @@ export interface LastChecks {
   readonly done: AccessCheck | null;
   /** One that waits or runs. */
   readonly pending: AccessCheck | null;
-  /** Steps that mend what the finished one found; 0 where nothing is known to be wrong. */
+  /** Steps that are known to open it; 0 where none is known or none is needed. */
   readonly steps: number;
+  /** What a person said after trying it; null where nobody did. */
+  readonly answer: PersonAnswerView | null;
 }
 
 @Injectable()
@@ -33,6 +36,7 @@ export class AccessCheckService {
     private readonly runner: AccessCheckRunner,
     private readonly services: ServiceDescriptionService,
     private readonly school: SchoolService,
+    private readonly answers: PersonAnswerService,
   ) {}
 
   /** Asks for a check of each link that is not being opened already. Words need none. */
@@ -65,15 +69,26 @@ export class AccessCheckService {
       this.services.catalogue(),
       this.school.get(),
     ]);
+    const answers = await this.answers.list(materials, publicAddress);
     const byMaterial = new Map<string | null, AccessCheck[]>();
     for (const row of rows) byMaterial.set(row.materialId, [...(byMaterial.get(row.materialId) ?? []), row]);
     return new Map(
       materials.map((material) => {
         const address = addressOf(material, publicAddress);
-        const own = (byMaterial.get(material.id) ?? []).filter((row) => row.link === address);
+        const own = (byMaterial.get(material.id) ?? []).filter(
+          // What is kept here is the same at every address of the school.
+          (row) => row.link === address || material.kept !== null,
+        );
         const done = own.find((row) => row.state === 'done') ?? null;
-        const steps = done ? (mendingOf(done, catalogue)?.steps.length ?? 0) : 0;
-        return [material.id, { done, pending: own.find((row) => row.state !== 'done') ?? null, steps }];
+        return [
+          material.id,
+          {
+            done,
+            pending: own.find((row) => row.state !== 'done') ?? null,
+            steps: done ? stepsOf(done, material, catalogue) : 0,
+            answer: answers.get(material.id) ?? null,
+          },
+        ];
       }),
     );
   }

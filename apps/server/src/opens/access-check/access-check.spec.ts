@@ -34,11 +34,12 @@ describe('checking access', () => {
     const bench = await scene.opened(lessonId);
     expect(bench.rows.map((row) => row.readiness.opens)).toMatchObject([
       { state: 'done', verdict: 'open', steps: 0 },
-      { state: 'stop', verdict: 'sign-in', steps: 2 },
-      { state: 'stop', verdict: 'missing', steps: 2 },
+      { state: 'stop', verdict: 'sign-in', steps: 0 },
+      // General advice is no step that is known to help.
+      { state: 'stop', verdict: 'missing', steps: 0 },
     ]);
     expect(bench.rows.map((row) => row.name)).toEqual(['Field guide to limpets', 'Locked', 'Gone']);
-    expect(bench.summary).toMatchObject({ locked: 2, withoutSheet: 1 });
+    expect(bench.summary.troubles).toMatchObject({ locked: 1, 'not-opening': 1, 'without-sheet': 1 });
     expect(bench.openedAt).toBe(scene.server.clock.now().toISOString());
   });
 

@@ -7,6 +7,7 @@ import {
   letsIn,
   locksOut,
   mendingFor,
+  otherLinkFor,
   rightsOf,
   standsBefore,
   type Evidence,
@@ -64,6 +65,14 @@ function wayOf(
 /** The steps that mend what was found, at the service where it is looked after; null before it is done, and where nothing is to be mended. */
 export function mendingOf({ verdict, evidence, link }: AccessCheckRecord, catalogue: ServiceCatalogue): Mending | null {
   return verdict ? mendingFor(verdict, evidence ? addressAtService(evidence, catalogue) : link, catalogue) : null;
+}
+
+/** Steps that are known to open it. Another link is one step, and simpler than any change of permissions. */
+export function stepsOf(check: AccessCheckRecord, { link }: MaterialRecord, catalogue: ServiceCatalogue): number {
+  if (check.verdict === null || check.verdict === 'open') return 0;
+  if (link !== null && otherLinkFor(link, catalogue) !== null) return 1;
+  const mending = mendingOf(check, catalogue);
+  return mending?.known ? mending.steps.length : 0;
 }
 
 /** What a student would see and could do; little of it where the door is shut. */

@@ -5,12 +5,13 @@ import { InjectRepository } from '@nestjs/typeorm';
 import {
   isFolder,
   judgeAccess,
+  labelledLinks,
   letsIn,
   samePage,
   trimLink,
   type Evidence,
-  type Holder,
   type Judgement,
+  type Kept,
   type MaterialKind,
   type ServiceCatalogue,
 } from '@hapset/core';
@@ -18,63 +19,75 @@ import { Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { retryingDeadlocks } from '../../platform/database/deadlock.js';
 import type { JobRun } from '../../platform/queue/job-kind.js';
-import { Decoder } from '../../platform/decoder/decoder.js';
-import { SchoolService } from '../../school/settings/school.service.js';
-import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
+import { KeptFactsService } from '../../gather/file/kept-facts.service.js';
 import { StudentBrowser } from '../student-browser/student-browser.js';
 import { AccessCheck } from './access-check.entity.js';
 import { lookInside } from './look-inside.js';
-import { smallPicture } from './small-picture.js';
+import { CheckSurroundings, type Surroundings } from './check-surroundings.js';
+import { SmallPicture } from './small-picture.js';
 import { learnFromPage, type LearntPage } from '../../gather/material/learn-from-page.js';
 
 const detailLength = 500;
 
-export interface CheckSurroundings {
-  readonly catalogue: ServiceCatalogue;
-  readonly publicAddress: string;
+/** What one opening found out, before it is written down. */
+interface Outcome {
+  readonly evidence: Evidence;
+  readonly judgement: Judgement;
+  readonly trimmed: AccessCheck['trimmed'];
+  readonly picture: Buffer | null;
 }
 
 @Injectable()
 export class AccessCheckWork {
-  private preparing: Promise<CheckSurroundings> | null = null;
-
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly browser: StudentBrowser,
-    private readonly decoder: Decoder,
-    private readonly services: ServiceDescriptionService,
-    private readonly school: SchoolService,
+    private readonly pictures: SmallPicture,
+    private readonly keptFacts: KeptFactsService,
+    private readonly surroundings: CheckSurroundings,
     private readonly clock: Clock,
   ) {}
 
-  /** What checks that begin together share: it is read once for them. */
-  prepare(): Promise<CheckSurroundings> {
-    this.preparing ??= Promise.all([this.services.catalogue(), this.school.get()])
-      .then(([catalogue, { publicAddress }]) => ({ catalogue, publicAddress }))
-      .finally(() => (this.preparing = null));
-    return this.preparing;
+  /** Writes nothing when it was stopped. @param check with its material */
+  async work(check: AccessCheck, run: JobRun): Promise<void> {
+    const around = await this.surroundings.read();
+    const kept = check.material?.kept ?? null;
+    const outcome = kept
+      ? await this.lookAtKept(check.link, kept, around, run.stop)
+      : await this.openLink(check, around, run.stop);
+    if (!run.stop.aborted) await this.finish({ check, run }, outcome);
   }
 
-  /** Writes nothing when it was stopped. @param check with its material */
-  async work(check: AccessCheck, { catalogue, publicAddress }: CheckSurroundings, run: JobRun): Promise<void> {
-    const { stop } = run;
+  /** What is kept here is known; only what its page links to is opened. */
+  private async lookAtKept(link: string, kept: Kept, around: Surroundings, stop: AbortSignal): Promise<Outcome> {
+    const facts = await this.keptFacts.find(kept);
+    const known: Evidence = { asked: link, hops: [], ending: 'answered', final: null, elapsedMs: 0, kept: facts };
+    const links = kept.kind === 'written-page' ? labelledLinks(kept.document) : [];
+    const evidence =
+      links.length === 0
+        ? known
+        : await lookInside(
+            'written-page',
+            { evidence: known, links: links.map((link) => ({ ...link, inMenu: false })) },
+            { browser: this.browser, ...around, stop },
+          );
+    const judgement = judgeAccess(evidence, around.catalogue);
+    const picture = letsIn(judgement.verdict) ? await this.pictures.ofKept(kept) : null;
+    return { evidence, judgement, trimmed: null, picture };
+  }
+
+  private async openLink(check: AccessCheck, around: Surroundings, stop: AbortSignal): Promise<Outcome> {
+    const { catalogue, publicAddress } = around;
     const opened = await this.browser.openPage(check.link, stop, publicAddress);
     const outside = judgeAccess(opened.evidence, catalogue);
-    const holder = letsIn(outside.verdict) ? holderOf(check, catalogue) : null;
-    const evidence = holder
-      ? await lookInside(holder, opened, { browser: this.browser, catalogue, publicAddress, stop })
+    const isHolder = letsIn(outside.verdict) && holdsOthers(check, catalogue);
+    const evidence = isHolder
+      ? await lookInside('folder', opened, { browser: this.browser, ...around, stop })
       : opened.evidence;
-    const judgement = holder ? judgeAccess(evidence, catalogue) : outside;
-    const trimmed = letsIn(judgement.verdict) ? await this.openTrimmed(check.link, evidence, catalogue, stop) : null;
-    const picture = letsIn(judgement.verdict)
-      ? await smallPicture({ browser: this.browser, decoder: this.decoder }, evidence, publicAddress, stop)
-      : null;
-    if (!stop.aborted)
-      await this.finish({ check, run }, evidence, judgement, {
-        trimmed,
-        picture,
-        pictureBytes: picture?.length ?? null,
-      });
+    const judgement = isHolder ? judgeAccess(evidence, catalogue) : outside;
+    if (!letsIn(judgement.verdict)) return { evidence, judgement, trimmed: null, picture: null };
+    const trimmed = await this.openTrimmed(check.link, evidence, catalogue, stop);
+    return { evidence, judgement, trimmed, picture: await this.pictures.ofPage(evidence, publicAddress, stop) };
   }
 
   /** Opens the link without what only counts visitors, where it has such parameters. */
@@ -91,9 +104,7 @@ export class AccessCheckWork {
   /** Verdict and what was learnt become visible together; a check that was stopped or taken over meanwhile changes nothing. */
   private async finish(
     { check, run }: { readonly check: AccessCheck; readonly run: JobRun },
-    evidence: Evidence,
-    { verdict, reasons }: Judgement,
-    more: Pick<AccessCheck, 'trimmed' | 'picture' | 'pictureBytes'>,
+    { evidence, judgement: { verdict, reasons }, trimmed, picture }: Outcome,
   ): Promise<void> {
     const result = {
       state: 'done' as const,
@@ -101,7 +112,9 @@ export class AccessCheckWork {
       verdict,
       reasons: reasons.map(({ reason, detail }) => ({ reason, detail: detail.slice(0, detailLength) })),
       evidence,
-      ...more,
+      trimmed,
+      picture,
+      pictureBytes: picture?.length ?? null,
     };
     const seen = verdict === 'open' || verdict === 'open-editable' || verdict === 'partial';
     const page = seen && check.material ? pageOf(evidence) : null;
@@ -116,9 +129,8 @@ export class AccessCheckWork {
   }
 }
 
-function holderOf({ material, link }: AccessCheck, catalogue: ServiceCatalogue): Holder | null {
-  if (isFolder(link, catalogue)) return 'folder';
-  return material?.kind === 'folder' || material?.kind === 'written-page' ? material.kind : null;
+function holdsOthers({ material, link }: AccessCheck, catalogue: ServiceCatalogue): boolean {
+  return isFolder(link, catalogue) || material?.kind === 'folder';
 }
 
 /** What only the page itself could tell. */

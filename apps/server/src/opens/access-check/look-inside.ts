@@ -26,7 +26,7 @@ export interface LookingInside {
 /** The evidence with what was found inside of it. */
 export async function lookInside(
   holder: Holder,
-  { evidence, links }: Opened,
+  { evidence, links }: Pick<Opened, 'evidence' | 'links'>,
   looking: LookingInside,
 ): Promise<Evidence> {
   const inside: InsideItem[] = [];

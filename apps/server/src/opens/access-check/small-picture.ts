@@ -1,25 +1,37 @@
-/** The picture that a page offers for previews, fetched through the same guard and made small. */
-import type { Evidence } from '@hapset/core';
-import type { Decoder } from '../../platform/decoder/decoder.js';
-import type { StudentBrowser } from '../student-browser/student-browser.js';
+/** The picture of what opened, made small: the one that a page offers for previews, or the first that is kept here. */
+import { Injectable } from '@nestjs/common';
+import type { Evidence, Kept } from '@hapset/core';
+import { KeptFactsService } from '../../gather/file/kept-facts.service.js';
+import { Decoder } from '../../platform/decoder/decoder.js';
+import { StudentBrowser } from '../student-browser/student-browser.js';
 
 const widthPx = 320;
 const heightPx = 200;
 
-/** WebP; null without a picture, or for one that can't be read. */
-export async function smallPicture(
-  { browser, decoder }: { readonly browser: StudentBrowser; readonly decoder: Decoder },
-  { final }: Evidence,
-  publicAddress: string | null,
-  stop: AbortSignal,
-): Promise<Buffer | null> {
-  const address = final?.contentType.startsWith('image/') ? final.address : (final?.page?.picture ?? null);
-  if (address === null) return null;
-  const { picture } = await browser.openPage(address, stop, publicAddress);
-  if (picture === null) return null;
-  try {
-    return Buffer.from((await decoder.decode({ kind: 'preview', picture, widthPx, heightPx })).bytes);
-  } catch {
-    return null; // whatever calls itself a picture and is none
+@Injectable()
+export class SmallPicture {
+  constructor(
+    private readonly browser: StudentBrowser,
+    private readonly decoder: Decoder,
+    private readonly keptFacts: KeptFactsService,
+  ) {}
+
+  /** Fetched through the same guard. WebP; null without a picture, or for one that can't be read. */
+  async ofPage({ final }: Evidence, publicAddress: string | null, stop: AbortSignal): Promise<Buffer | null> {
+    const address = final?.contentType.startsWith('image/') ? final.address : (final?.page?.picture ?? null);
+    return address === null ? null : this.shrink((await this.browser.openPage(address, stop, publicAddress)).picture);
+  }
+
+  async ofKept(kept: Kept): Promise<Buffer | null> {
+    return this.shrink(await this.keptFacts.firstPicture(kept));
+  }
+
+  private async shrink(picture: Uint8Array | null): Promise<Buffer | null> {
+    if (picture === null) return null;
+    try {
+      return Buffer.from((await this.decoder.decode({ kind: 'preview', picture, widthPx, heightPx })).bytes);
+    } catch {
+      return null; // whatever calls itself a picture and is none
+    }
   }
 }

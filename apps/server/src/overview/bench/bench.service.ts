@@ -8,7 +8,7 @@ import {
   type LessonsPage,
   type MaterialView,
 } from '@hapset/contract';
-import { summarise, type FourStates } from '@hapset/core';
+import { summarise } from '@hapset/core';
 import { ReadinessService, type Standing } from '../readiness/readiness.service.js';
 import { StationService } from '../../lessons/station/station.service.js';
 import { LessonService, type LessonCursor } from '../../lessons/lesson/lesson.service.js';
@@ -33,7 +33,7 @@ export class BenchService {
     const opened = links.map((standing) => standing.readiness.opens.checkedAt);
     return {
       lesson: toLessonView(lesson),
-      summary: summarise(standings.map(fourStates)),
+      summary: summarise(standings.map(({ readiness }) => readiness)),
       rows: standings.map((standing, index) => toBenchRow(standing, index, view)),
       opening: { left: links.filter((standing) => standing.opening).length, of: links.length },
       openedAt: opened.length > 0 && opened.every((at) => at !== null) ? ([...opened].sort()[0] ?? null) : null,
@@ -47,7 +47,9 @@ export class BenchService {
     const standings = await this.readiness.list(await this.stations.placesOf(shown));
     const rows: LessonRow[] = shown.map((lesson) => ({
       ...toLessonView(lesson),
-      summary: summarise(standings.filter((standing) => standing.place.lesson?.id === lesson.id).map(fourStates)),
+      summary: summarise(
+        standings.filter((standing) => standing.place.lesson?.id === lesson.id).map(({ readiness }) => readiness),
+      ),
     }));
     const last = shown.at(-1);
     return { rows, next: lessons.length > shown.length && last ? `${last.date ?? ''}~${last.id}` : null };
@@ -57,15 +59,6 @@ export class BenchService {
 function readCursor(text: string): LessonCursor {
   const [date = '', id = ''] = text.split('~');
   return { date: date === '' ? null : date, id };
-}
-
-function fourStates({ readiness }: Standing): FourStates {
-  return {
-    opens: readiness.opens.state,
-    carries: readiness.carries.state,
-    reads: readiness.reads.state,
-    paper: readiness.paper.state,
-  };
 }
 
 function toBenchRow(

@@ -1,5 +1,5 @@
 import type { DeviceView } from '@hapset/contract';
-import { plainLook, scannerActs } from '@hapset/core';
+import { commonFormats, plainLook, scannerActs } from '@hapset/core';
 import type { ChosenLook } from '../../code/look/look.service.js';
 import type { AccessCheck } from '../../opens/access-check/access-check.entity.js';
 import type { Lesson } from '../../lessons/lesson/lesson.entity.js';
@@ -28,6 +28,7 @@ const tablet: DeviceView = {
   jpegQuality: null,
   engine: 'zxing',
   actsOn: scannerActs,
+  plays: commonFormats,
 };
 const laptop: DeviceView = { ...tablet, id: 'l', name: 'Laptops', horizontalFovDeg: 70 };
 const devices = [tablet, laptop];
@@ -65,7 +66,7 @@ function facts(more: Partial<CodeFacts> & { readonly material?: Material } = {})
     code,
     look,
     print,
-    checks: { done: null, pending: null, steps: 0 },
+    checks: { done: null, pending: null, steps: 0, answer: null },
     rehearsal: null,
     opening: null,
     timeZone: 'Europe/Dublin',
@@ -150,7 +151,9 @@ describe('the four answers', () => {
   });
 
   it('name verdict and steps, and keep the verdict while it is opened again', () => {
-    const { opens } = toReadinessView(facts({ checks: { done: check('sign-in'), pending: check(null), steps: 2 } }));
+    const { opens } = toReadinessView(
+      facts({ checks: { done: check('sign-in'), pending: check(null), steps: 2, answer: null } }),
+    );
     expect(opens).toEqual({
       state: 'stop',
       opening: true,
@@ -159,9 +162,14 @@ describe('the four answers', () => {
       stale: false,
       steps: 2,
       inTheCode: false,
-      closed: false,
+      reason: null,
+      obstacle: null,
+      unplayed: null,
+      answer: null,
     });
-    expect(toReadinessView(facts({ checks: { done: check('open'), pending: null, steps: 0 } })).opens).toMatchObject({
+    expect(
+      toReadinessView(facts({ checks: { done: check('open'), pending: null, steps: 0, answer: null } })).opens,
+    ).toMatchObject({
       state: 'done',
       opening: false,
       steps: 0,
@@ -169,10 +177,13 @@ describe('the four answers', () => {
   });
 
   it('are done for the school’s own people in a class that has accounts, and to be looked at once they are old', () => {
-    const done = { done: check('organisation'), pending: null, steps: 1 };
+    const done = { done: check('organisation'), pending: null, steps: 1, answer: null };
     expect(toReadinessView(facts({ checks: done })).opens.state).toBe('stop');
     expect(toReadinessView(facts({ checks: done, accounts: 'school' })).opens.state).toBe('done');
-    const old = { checks: { done: check('open'), pending: null, steps: 0 }, now: new Date('2026-12-20T09:00:00Z') };
+    const old = {
+      checks: { done: check('open'), pending: null, steps: 0, answer: null },
+      now: new Date('2026-12-20T09:00:00Z'),
+    };
     expect(toReadinessView(facts(old)).opens).toMatchObject({ state: 'look-at', verdict: 'open', stale: true });
   });
 
@@ -217,14 +228,14 @@ describe('the four answers', () => {
         facts({
           opening,
           lessonAt: time === null ? null : Date.parse(time),
-          checks: { done: check('open'), pending: null, steps: 0 },
+          checks: { done: check('open'), pending: null, steps: 0, answer: null },
         }),
       ).opens;
-    expect(at('2026-11-24T10:00:00Z')).toMatchObject({ state: 'done', closed: false });
-    expect(at('2026-11-25T10:00:00Z')).toMatchObject({ state: 'stop', closed: true });
+    expect(at('2026-11-24T10:00:00Z')).toMatchObject({ state: 'done', obstacle: null });
+    expect(at('2026-11-25T10:00:00Z')).toMatchObject({ state: 'stop', obstacle: 'hours' });
     // Without a lesson, and for one that has been, now counts: the hours begin three days later.
-    expect(at(null)).toMatchObject({ state: 'stop', closed: true });
-    expect(at('2026-11-20T10:00:00Z')).toMatchObject({ state: 'stop', closed: true });
+    expect(at(null)).toMatchObject({ state: 'stop', obstacle: 'hours' });
+    expect(at('2026-11-20T10:00:00Z')).toMatchObject({ state: 'stop', obstacle: 'hours' });
   });
 
   it('tell paper that is older than the change', () => {

@@ -12,9 +12,11 @@ import {
   type DecodedPicture,
   type DecoderAnswer,
   type DecoderTask,
+  type LookedInto,
   type PreparedContent,
   type PreparedVariant,
 } from './decoder.task.js';
+import { lookIntoMedia, lookIntoPdf } from './look-into.js';
 import { tellMedia } from './media.js';
 
 const phoneWidths = [
@@ -41,10 +43,12 @@ class TooManyPixels extends Error {
   }
 }
 
-function run(task: DecoderTask): Promise<PreparedContent | DecodedPicture> {
+function run(task: DecoderTask): Promise<PreparedContent | LookedInto | DecodedPicture> {
   switch (task.kind) {
     case 'prepare':
       return prepare(task.file);
+    case 'look-into':
+      return lookInto(task.file);
     case 'centre':
       return centre(task.file, task.widestPx);
     case 'preview':
@@ -53,10 +57,16 @@ function run(task: DecoderTask): Promise<PreparedContent | DecodedPicture> {
 }
 
 async function prepare(file: string): Promise<PreparedContent> {
-  const { contentType, media } = await tellMedia(file);
-  if (media !== 'picture')
-    return { ...(await measured(file)), contentType, media, widthPx: null, heightPx: null, variants: [] };
-  return preparePicture(file, contentType);
+  const looked = await lookInto(file);
+  if (looked.media !== 'picture')
+    return { ...(await measured(file)), ...looked, widthPx: null, heightPx: null, variants: [] };
+  return preparePicture(file, looked.contentType);
+}
+
+async function lookInto(file: string): Promise<LookedInto> {
+  const told = await tellMedia(file);
+  if (told.media === 'sound' || told.media === 'film') return { ...told, tracks: await lookIntoMedia(file) };
+  return told.media === 'pdf' ? { ...told, pages: await lookIntoPdf(file) } : told;
 }
 
 async function preparePicture(file: string, given: string): Promise<PreparedContent> {

@@ -1,6 +1,6 @@
 /** What kept bytes are, told by the bytes themselves; a name is believed in nothing. */
 import { open } from 'node:fs/promises';
-import type { Media } from '@hapset/contract';
+import type { Media } from '@hapset/core';
 import { fileTypeFromFile } from 'file-type/node';
 
 export interface Told {
@@ -38,7 +38,8 @@ export async function tellMedia(file: string): Promise<Told> {
     return known?.mime === 'text/rtf'
       ? { contentType: 'application/rtf', media: 'office' }
       : tellText(await headOf(file));
-  const contentType = sameThing[known.mime] ?? known.mime;
+  const [mime = ''] = known.mime.split(';');
+  const contentType = sameThing[mime] ?? mime;
   if (pictures.has(contentType)) return { contentType, media: 'picture' };
   if (contentType.startsWith('audio/')) return { contentType, media: 'sound' };
   if (contentType.startsWith('video/')) return { contentType, media: 'film' };

@@ -2,17 +2,23 @@
 import type { ReadinessView, RehearsalView } from '@hapset/contract';
 import {
   actNeeded,
+  findObstacle,
+  formatsNeeded,
   ignoring,
-  isStale,
+  notPlaying,
+  uncommonFormats,
   openStateAt,
-  opensState,
+  opensAnswer,
   readsAnswer,
   standing,
   worse,
+  type AnswerState,
   type LookJudgement,
+  type Obstacle,
   type Opening,
   type StudentAccounts,
 } from '@hapset/core';
+import { dayIn } from '../../platform/clock/day-in.js';
 import type { LastChecks } from '../../opens/access-check/access-check.service.js';
 import type { ChosenLook } from '../../code/look/look.service.js';
 import type { MaterialCode } from '../../code/symbol/planned-symbols.js';
@@ -53,50 +59,93 @@ export function toRehearsalView({ print, rehearsal }: CodeFacts): RehearsalView 
   };
 }
 
-export function opensView({
-  code,
-  checks,
-  opening,
-  timeZone,
-  accounts,
-  now,
-  lessonAt,
-}: CodeFacts): ReadinessView['opens'] {
-  if (code.carried.carry === 'words')
-    return {
-      state: 'done',
-      opening: false,
-      verdict: null,
-      checkedAt: null,
-      stale: false,
-      steps: 0,
-      inTheCode: true,
-      closed: false,
-    };
-  const closed = opening !== null && !openStateAt(opening, Math.max(lessonAt ?? 0, now.getTime()), timeZone).open;
+export function opensView(facts: CodeFacts): ReadinessView['opens'] {
+  const { code, checks } = facts;
+  if (code.carried.carry === 'words') return inTheCode;
+  const obstacle = obstacleOf(facts);
+  const unplayed = unplayedOf(facts);
+  const opened = lastOpened(facts);
+  const states = [opened.state, obstacle === null ? 'done' : 'stop', unplayed?.state ?? 'done'] as const;
   return {
-    ...lastOpened(checks, { accounts, closed, now, lessonAt }),
+    ...opened,
+    // What nobody has looked at yet stays so, unless something is known to be in the way.
+    state: opened.state === 'not-yet' && obstacle === null ? 'not-yet' : states.reduce(worse),
     opening: checks.pending !== null,
     steps: checks.steps,
     inTheCode: false,
-    closed,
+    obstacle,
+    unplayed: unplayed && { formats: unplayed.formats, by: unplayed.by },
   };
 }
 
-/** What the last check said, and whether it is too old to rely on. */
-function lastOpened(
-  { done }: CodeFacts['checks'],
-  { accounts, closed, now, lessonAt }: Pick<CodeFacts, 'accounts' | 'now' | 'lessonAt'> & { readonly closed: boolean },
-): Pick<ReadinessView['opens'], 'state' | 'verdict' | 'checkedAt' | 'stale'> {
-  const verdict = done?.verdict ?? null;
-  const checkedAt = done?.finishedAt ?? null;
-  const stale = checkedAt !== null && isStale(checkedAt.getTime(), now.getTime(), lessonAt);
-  const state = closed ? 'stop' : opensState(verdict, accounts);
+const inTheCode: ReadinessView['opens'] = {
+  state: 'done',
+  opening: false,
+  verdict: null,
+  reason: null,
+  checkedAt: null,
+  stale: false,
+  steps: 0,
+  inTheCode: true,
+  obstacle: null,
+  unplayed: null,
+  answer: null,
+};
+
+function obstacleOf({ code, place, opening, timeZone, now, lessonAt }: CodeFacts): Obstacle | null {
+  const wantedAt = Math.max(lessonAt ?? 0, now.getTime());
+  const { shownUntil, pageToken } = place.material;
+  const { carry, payload } = code.carried;
+  return findObstacle({
+    shownUntil: pageToken === null ? null : shownUntil,
+    wantedOn: dayIn(timeZone, new Date(wantedAt)),
+    leadsOn: opening === null || openStateAt(opening, wantedAt, timeZone).open,
+    ownAddress: carry === 'short-link' || pageToken !== null ? payload : null,
+  });
+}
+
+/** Sounds and films that devices of the class don't play: it stops where none does. */
+function unplayedOf({
+  checks,
+  print,
+}: CodeFacts): (ReadinessView['opens']['unplayed'] & { readonly state: AnswerState }) | null {
+  const kept = checks.done?.evidence?.kept;
+  const formats = kept ? formatsNeeded(kept) : [];
+  if (print.devices.length === 0) {
+    const uncommon = uncommonFormats(formats);
+    return uncommon.length === 0 ? null : { formats: uncommon, by: [], state: 'look-at' };
+  }
+  const without = notPlaying(print.devices, formats);
+  if (without.length === 0) return null;
+  const missing = formats.filter((format) => without.some(({ plays }) => !plays.includes(format)));
   return {
-    state: stale && state === 'done' ? 'look-at' : state,
+    formats: missing,
+    by: without.map(({ name }) => name),
+    state: without.length === print.devices.length ? 'stop' : 'look-at',
+  };
+}
+
+/** What the last check said, or a person where that decides, and whether it is too old to rely on. */
+function lastOpened({
+  checks: { done, answer },
+  accounts,
+  now,
+  lessonAt,
+}: CodeFacts): Pick<ReadinessView['opens'], 'state' | 'verdict' | 'reason' | 'checkedAt' | 'stale' | 'answer'> {
+  const { verdict, finishedAt: checkedAt, reasons } = done ?? { verdict: null, finishedAt: null, reasons: null };
+  const said = answer && { opens: answer.opens, at: Date.parse(answer.at) };
+  const { state, stale, byPerson } = opensAnswer(
+    { verdict, checkedAt: checkedAt && checkedAt.getTime(), answer: said, accounts },
+    now.getTime(),
+    lessonAt,
+  );
+  return {
+    state,
     verdict,
-    checkedAt: checkedAt?.toISOString() ?? null,
+    reason: reasons?.[0]?.reason ?? null,
+    checkedAt: checkedAt && checkedAt.toISOString(),
     stale,
+    answer: byPerson ? answer : null,
   };
 }
 

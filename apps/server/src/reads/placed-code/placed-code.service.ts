@@ -54,7 +54,7 @@ export class PlacedCodeService {
       const facts: CodeFacts = {
         ...known,
         rehearsal: resultsOf(known.print.rehearsalKey, ownerId),
-        checks: checks.get(id) ?? { done: null, pending: null, steps: 0 },
+        checks: checks.get(id) ?? { done: null, pending: null, steps: 0, answer: null },
       };
       return toPlacedCode(facts, school, (format) => printOn(format).sizeMm);
     });

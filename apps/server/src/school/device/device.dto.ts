@@ -1,5 +1,12 @@
 import { limits, type ChangeDevice, type CreateDevice } from '@hapset/contract';
-import { readerEngineNames, scannerActs, type ReaderEngineName, type ScannerAct } from '@hapset/core';
+import {
+  mediaFormats,
+  readerEngineNames,
+  scannerActs,
+  type MediaFormat,
+  type ReaderEngineName,
+  type ScannerAct,
+} from '@hapset/core';
 import {
   ArrayMaxSize,
   ArrayUnique,
@@ -39,6 +46,11 @@ export class CreateDeviceDto implements CreateDevice {
   @ArrayUnique()
   @IsIn(scannerActs, { each: true })
   actsOn: readonly ScannerAct[];
+  @IsArray()
+  @ArrayMaxSize(mediaFormats.length)
+  @ArrayUnique()
+  @IsIn(mediaFormats, { each: true })
+  plays: readonly MediaFormat[];
 }
 export const sameCreateDevice: Exact<Plain<CreateDeviceDto>, Plain<CreateDevice>> = true;
 
@@ -59,5 +71,11 @@ export class ChangeDeviceDto implements ChangeDevice {
   @ArrayUnique()
   @IsIn(scannerActs, { each: true })
   actsOn?: readonly ScannerAct[];
+  @IfGiven()
+  @IsArray()
+  @ArrayMaxSize(mediaFormats.length)
+  @ArrayUnique()
+  @IsIn(mediaFormats, { each: true })
+  plays?: readonly MediaFormat[];
 }
 export const sameChangeDevice: Exact<Plain<ChangeDeviceDto>, Plain<ChangeDevice>> = true;

@@ -1,5 +1,5 @@
 import { limits } from '@hapset/contract';
-import type { ReaderEngineName, ScannerAct } from '@hapset/core';
+import type { MediaFormat, ReaderEngineName, ScannerAct } from '@hapset/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import { idColumn, keywordColumn, textColumn } from '../../platform/database/columns.js';
 
@@ -19,6 +19,8 @@ export class Device {
   @Column(keywordColumn(20)) engine: ReaderEngineName;
   /** What its scanner acts on; the rest it shows as text. */
   @Column({ type: 'json' }) actsOn: readonly ScannerAct[];
+  /** Sounds and films that its browser plays. */
+  @Column({ type: 'json' }) plays: readonly MediaFormat[];
   /** Order of the list, from 1. */
   @Column({ type: 'int' }) position: number;
 }

@@ -2,7 +2,7 @@ import { limits, type ChangeDevice, type CreateDevice } from '@hapset/contract';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
-import { scannerActs, type ScannerAct } from '@hapset/core';
+import { mediaFormats, scannerActs } from '@hapset/core';
 import { newId } from '../../platform/database/columns.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
 import { Device } from './device.entity.js';
@@ -17,7 +17,7 @@ export class DeviceService {
   }
 
   /** At the end of the list. @throws ProblemError invalid when the list is full */
-  async create({ actsOn, name, ...figures }: CreateDevice): Promise<Device> {
+  async create({ actsOn, plays, name, ...figures }: CreateDevice): Promise<Device> {
     if ((await this.devices.count()) >= limits.device.devices)
       throw new ProblemError('invalid', 'The list of devices is full. Remove one that is not used any more.', {
         fields: [{ field: 'name', message: 'the list is full' }],
@@ -27,20 +27,22 @@ export class DeviceService {
       ...figures,
       id: newId(),
       name: name.normalize('NFC').trim(),
-      actsOn: inOrder(actsOn),
+      actsOn: inOrder(scannerActs, actsOn),
+      plays: inOrder(mediaFormats, plays),
       position,
     });
   }
 
   /** @throws ProblemError not-found */
-  async change(id: string, { actsOn, name, ...figures }: ChangeDevice): Promise<Device> {
+  async change(id: string, { actsOn, plays, name, ...figures }: ChangeDevice): Promise<Device> {
     const device = await this.devices.findOneBy({ id });
     if (!device) throw notFound('device');
     return this.devices.save({
       ...device,
       ...figures,
       ...(name !== undefined && { name: name.normalize('NFC').trim() }),
-      ...(actsOn !== undefined && { actsOn: inOrder(actsOn) }),
+      ...(actsOn !== undefined && { actsOn: inOrder(scannerActs, actsOn) }),
+      ...(plays !== undefined && { plays: inOrder(mediaFormats, plays) }),
     });
   }
 
@@ -50,7 +52,7 @@ export class DeviceService {
   }
 }
 
-/** Of the list of acts, so that it always reads the same. */
-function inOrder(actsOn: readonly ScannerAct[]): readonly ScannerAct[] {
-  return scannerActs.filter((act) => actsOn.includes(act));
+/** In the order of the list, so that it always reads the same. */
+function inOrder<Name>(list: readonly Name[], chosen: readonly Name[]): readonly Name[] {
+  return list.filter((name) => chosen.includes(name));
 }

@@ -15,5 +15,6 @@ export function toDeviceView(device: Device): DeviceView {
     jpegQuality: device.jpegQuality,
     engine: device.engine,
     actsOn: device.actsOn,
+    plays: device.plays,
   };
 }

@@ -9,7 +9,7 @@ import { useNotice } from '../../platform/design/notice.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { reasonSentence, verdictWords } from '../../platform/wording/verdicts.js';
+import { reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 import { useTryLink } from './short-link.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 
@@ -123,10 +123,11 @@ function WhatOpened({
   if (data === null) return <Alert words="It was not opened within a minute. Try it once more." />;
   if (verdict === null || !data) return null;
   const [reason] = data.reasons;
+  const words = wordsOfVerdict(verdict, reason?.reason ?? null);
   return (
     <div role="status" className="text-body">
       <p className="m-0 flex items-center gap-2 font-semibold">
-        <StateMark mark={markOf(verdict)} words={verdictWords[verdict].short} /> {verdictWords[verdict].heading}
+        <StateMark mark={markOf(verdict)} words={words.short} /> {words.heading}
       </p>
       {data.evidence?.title && <p className="m-0 mt-1">{data.evidence.title}</p>}
       {verdict !== 'open' && reason && (

@@ -1,5 +1,5 @@
 import { keptLimits } from '@hapset/core';
-import { routes, type KeptFileView, type MaterialView } from '@hapset/contract';
+import { routes, type KeptFileView, type MaterialView, type ReplaceFile } from '@hapset/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { call } from '../../platform/api/client.js';
@@ -117,7 +117,7 @@ function useSending(fileId: string): {
   const failed = (error: unknown): void => notice({ words: wordsFor(error) });
   const tell = (chosen: File) => (count: number) => setSent(`${bytes(count)} of ${bytes(chosen.size)}`);
   const replacing = useMutation({
-    mutationFn: (uploadId: string) => call(routes.replaceFile, { params: { fileId }, body: { uploadId } }),
+    mutationFn: (body: ReplaceFile) => call(routes.replaceFile, { params: { fileId }, body }),
     onSuccess: () => notice({ words: 'Replaced. The code stays the same.' }),
     onError: failed,
     onSettled: () => client.invalidateQueries(),
@@ -132,7 +132,7 @@ function useSending(fileId: string): {
   /** The same address gets other bytes, so the upload itself is what is handed over. */
   const replace = async (chosen: File): Promise<void> => {
     try {
-      replacing.mutate(await sendOnly(chosen, tell(chosen)));
+      replacing.mutate({ uploadId: await sendOnly(chosen, tell(chosen)), name: chosen.name });
     } catch (error) {
       failed(error);
     } finally {

@@ -10,7 +10,7 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { roleWords, withoutStars } from '../../platform/wording/services.js';
-import { reasonSentence, verdictWords } from '../../platform/wording/verdicts.js';
+import { reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 
 interface Props {
   /** As it stands in the form now. */
@@ -78,7 +78,7 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
         </Answer>
       )}
       <Answer name="For a student" mark={opensMark(verdict)}>
-        {verdictWords[verdict].heading}
+        {wordsOfVerdict(verdict, reasons[0]?.reason ?? null).heading}
         {title !== null && <span className="block text-small text-muted">{title}</span>}
         {verdict !== 'open' &&
           reasons.map(({ reason, detail }) => (

@@ -1,5 +1,6 @@
 import type { FileView } from '@hapset/contract';
-import { keptMaterials, titleFromName } from './kept-materials.js';
+import { titleFromName } from '@hapset/core';
+import { keptMaterials } from './kept-materials.js';
 
 const file = (id: string, name: string): FileView => ({
   id,

@@ -1,4 +1,5 @@
 import type { FileView, NewMaterial } from '@hapset/contract';
+import { titleFromName } from '@hapset/core';
 
 /** Kept files -> new materials: one each, or all pictures as one set. Titles are the names without their endings. */
 export function keptMaterials(files: readonly FileView[], asSet: boolean): readonly NewMaterial[] {
@@ -19,14 +20,4 @@ export function keptMaterials(files: readonly FileView[], asSet: boolean): reado
     pasted: name,
     repairs: [],
   }));
-}
-
-/** "tide_tables-2.pdf" gives "Tide tables 2"; a name that is an ending alone stays. */
-export function titleFromName(name: string): string {
-  const words = name
-    .replace(/\.[a-z0-9]{1,5}$/i, '')
-    .replace(/[_-]+/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-  return words === '' ? name : words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -6,7 +6,7 @@ import { Failed, Loading } from '../../platform/design/list-states.js';
 import { materialKeys } from '../../gather/material/material.keys.js';
 import { dayAndTime } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { verdictWords } from '../../platform/wording/verdicts.js';
+import { wordsOfVerdict } from '../../platform/wording/verdicts.js';
 
 /** What was found at earlier openings; asked for when somebody wants to know. */
 export function EarlierChecks({ materialId }: { readonly materialId: string }): ReactElement {
@@ -23,10 +23,10 @@ export function EarlierChecks({ materialId }: { readonly materialId: string }): 
         <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />
       ) : earlier.data ? (
         <ol className="m-0 list-none p-0">
-          {earlier.data.map(({ id, finishedAt, verdict }) => (
+          {earlier.data.map(({ id, finishedAt, verdict, reasons }) => (
             <li key={id} className="flex gap-3 py-0.5">
               <span className="w-36 shrink-0 tabular-nums">{dayAndTime(finishedAt)}</span>
-              <span className="text-ink">{verdictWords[verdict].short}</span>
+              <span className="text-ink">{wordsOfVerdict(verdict, reasons[0]?.reason ?? null).short}</span>
             </li>
           ))}
         </ol>

@@ -2,6 +2,7 @@ import type { BenchView } from '@hapset/contract';
 import type { ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import type { RehearsalProgress } from '../../reads/rehearsal/use-rehearsals.js';
+import { troublesListed } from '../../platform/wording/troubles.js';
 import { ago, plural } from '../../platform/wording/figures.js';
 import { useOpenLesson } from '../../lessons/lesson/lesson.queries.js';
 
@@ -13,11 +14,7 @@ interface Props {
 /** The line above the bench: how far the lesson is, and what is going on right now. */
 export function BenchProgress({ bench, rehearsals }: Props): ReactElement {
   const { summary, opening } = bench;
-  const rest = [
-    summary.locked > 0 ? `${summary.locked} locked` : '',
-    summary.toLookAt > 0 ? `${summary.toLookAt} to look at` : '',
-    summary.withoutSheet > 0 ? `${summary.withoutSheet} without a sheet` : '',
-  ].filter((part) => part !== '');
+  const rest = troublesListed(summary);
   return (
     <div className="mb-2.5 flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1.5 text-body">
       <p className="m-0 flex-1">

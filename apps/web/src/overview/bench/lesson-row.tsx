@@ -2,6 +2,7 @@ import type { LessonRow as Row } from '@hapset/contract';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
+import { troubleWords } from '../../platform/wording/troubles.js';
 import { lessonTime, plural } from '../../platform/wording/figures.js';
 
 export function LessonRow({ row }: { readonly row: Row }): ReactElement {
@@ -32,7 +33,13 @@ export function LessonRow({ row }: { readonly row: Row }): ReactElement {
 function readyWords({ summary }: Row): { readonly mark: Mark; readonly words: string } {
   if (summary.stations === 0) return { mark: 'not-yet', words: 'No stations yet' };
   const words = `${summary.ready} of ${plural(summary.stations, 'station')} ready`;
-  if (summary.locked > 0) return { mark: 'stop', words: `${words}, ${summary.locked} locked` };
+  const { troubles } = summary;
+  const stopping = troubles.locked + troubles['not-opening'];
+  if (stopping > 0) {
+    const name = troubles.locked > 0 ? 'locked' : 'not-opening';
+    return { mark: 'stop', words: `${words}, ${troubles[name]} ${troubleWords[name]}` };
+  }
   if (summary.ready === summary.stations) return { mark: 'done', words };
-  return { mark: summary.toLookAt > 0 ? 'look-at' : 'not-yet', words };
+  const toLookAt = troubles['to-check'] + troubles.code + troubles['not-read'] + troubles.outdated;
+  return { mark: toLookAt > 0 ? 'look-at' : 'not-yet', words };
 }

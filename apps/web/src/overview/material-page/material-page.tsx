@@ -18,6 +18,7 @@ import { PaperPart } from '../../paper/sheet/paper-part.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { CarriesPart } from '../../code/symbol/carries-part.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { CodePicture } from '../../code/symbol/code-picture.js';
 import { CodeAside } from './code-aside.js';
 import { materialPageQuery, useOpenMaterial } from '../../gather/material/material.queries.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
@@ -63,7 +64,11 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
         <CodeAside page={page} name={name} />
         <div className="flex min-w-0 flex-col gap-3">
           <KeptPart page={page} />
-          <OpensPart page={page} onOpen={() => open.mutate(material.id)} />
+          <OpensPart
+            page={page}
+            toScan={<CodeToScan page={page} name={name} />}
+            onOpen={() => open.mutate(material.id)}
+          />
           <CarriesPart page={page} />
           {page.shortLink && <ShortLinkPart page={page} link={page.shortLink} />}
           <LookPart page={page} />
@@ -73,6 +78,18 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
       </div>
       <Suspense>{changing && <ChangeMaterialDialog page={page} onClose={() => setChanging(false)} />}</Suspense>
     </>
+  );
+}
+
+function CodeToScan({ page: { code }, name }: { readonly page: PageView; readonly name: string }): ReactElement | null {
+  return (
+    code && (
+      <CodePicture
+        drawing={code.drawing}
+        label={`Code of ${name}, to scan`}
+        className="size-28 shrink-0 rounded-fine bg-print p-1.5"
+      />
+    )
   );
 }
 

@@ -1,3 +1,4 @@
+import type { VerdictReason } from '@hapset/core';
 import { locked } from '../../test/sample-readiness.js';
 import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
 
@@ -8,10 +9,10 @@ describe('cells of the bench', () => {
     expect(opensWords(locked)).toEqual({
       mark: 'stop',
       title: 'Asks to sign in',
-      figure: 'Two steps mend it',
+      figure: 'Fix in two steps',
       mends: true,
     });
-    expect(opensWords({ ...locked, steps: 1 }).figure).toBe('One step mends it');
+    expect(opensWords({ ...locked, steps: 1 }).figure).toBe('Fix in one step');
     expect(opensWords({ ...locked, opening: true })).toMatchObject({ figure: 'opening again…', mends: false });
   });
   it('say that a verdict is too old, and that a class with accounts gets in', () => {
@@ -34,10 +35,57 @@ describe('cells of the bench', () => {
       title: 'In the code',
     });
   });
+  it('offer a fix only where its steps are known', () => {
+    expect(opensWords({ ...locked, steps: 0 })).toMatchObject({ figure: 'Check it yourself', mends: true });
+  });
+  it('tell an error from silence, and claim no reason for a bare refusal', () => {
+    const title = (reason: VerdictReason): string => opensWords({ ...locked, verdict: 'failing', reason }).title;
+    expect(
+      ['server-error', 'status-error', 'took-too-long', 'not-reached', 'bad-certificate'].map((reason) =>
+        title(reason as VerdictReason),
+      ),
+    ).toEqual([
+      'Answered with an error',
+      'Answered with an error',
+      'Did not answer',
+      'Did not answer',
+      'Can’t be opened',
+    ]);
+    const refusal = { ...locked, verdict: 'named-only' } as const;
+    expect(opensWords({ ...refusal, reason: 'status-forbidden' }).title).toBe('Refuses students');
+    expect(opensWords({ ...refusal, reason: 'says-private' }).title).toBe('Chosen people only');
+  });
+  it('show a person’s answer as a person’s', () => {
+    const answer = { opens: true, by: 'Maren Dallow', at: '2026-11-20T09:00:00.000Z' };
+    const unknown = { ...locked, state: 'done', verdict: 'unknown', reason: 'needs-script' } as const;
+    expect(opensWords({ ...unknown, answer })).toMatchObject({
+      mark: 'done',
+      title: 'It opens',
+      figure: 'Maren Dallow tried it',
+    });
+    expect(opensWords({ ...unknown, state: 'stop', answer: { ...answer, opens: false } }).title).toBe('Doesn’t open');
+  });
+  it('name who does not play a sound or film', () => {
+    const open = { ...locked, state: 'look-at', verdict: 'open', reason: 'kept-here' } as const;
+    const by = (names: readonly string[]): string =>
+      opensWords({ ...open, unplayed: { formats: ['webm'], by: names } }).figure;
+    expect([by([]), by(['Tablets']), by(['Tablets', 'Phones'])]).toEqual([
+      'by many phones',
+      'by Tablets',
+      'by 2 kinds of devices',
+    ]);
+  });
+  it.each([
+    ['hours', 'Closed then'],
+    ['shown-until', 'Not shown then'],
+    ['address', 'No phone gets there'],
+  ] as const)('say first what keeps students out whatever the page: %s', (obstacle, title) => {
+    expect(opensWords({ ...locked, obstacle })).toMatchObject({ mark: 'stop', title, mends: true });
+  });
   it('say when a short link is closed at the time', () => {
-    expect(opensWords({ ...locked, verdict: 'open', closed: true })).toMatchObject({
+    expect(opensWords({ ...locked, verdict: 'open', obstacle: 'hours' })).toMatchObject({
       mark: 'stop',
-      title: 'Closed by hours',
+      title: 'Closed then',
     });
   });
   it('say how far, and who falls short', () => {

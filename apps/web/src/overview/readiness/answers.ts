@@ -1,11 +1,11 @@
 /** The four answers in words and figures: what stands in a cell of the bench, and what is read aloud. */
 import type { ReadinessView } from '@hapset/contract';
-import { standing, type AddressCarry, type Carry, type MaterialKind } from '@hapset/core';
+import { standing, type AccessVerdict, type AddressCarry, type Carry, type MaterialKind } from '@hapset/core';
 import type { Mark } from '../../platform/design/state-mark.js';
 import { countWord, grainWords, metres } from '../../platform/wording/figures.js';
 import { lookReasonWords } from '../../platform/wording/looks.js';
 import { kindWords } from '../../platform/wording/kinds.js';
-import { verdictWords } from '../../platform/wording/verdicts.js';
+import { obstacleWords, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 
 export interface AnswerWords {
   readonly mark: Mark;
@@ -16,28 +16,39 @@ export interface AnswerWords {
 }
 
 export function opensWords(opens: ReadinessView['opens']): AnswerWords {
-  const { state, opening, verdict, steps, inTheCode, closed } = opens;
-  if (inTheCode) return { mark: 'done', title: 'In the code', figure: 'needs no network', mends: false };
-  if (verdict === null) return notOpenedWords(opening);
-  if (closed)
-    return { mark: state, title: 'Closed by hours', figure: 'Its short link does not open then', mends: false };
-  const title = verdictWords[verdict].short;
-  if (opening) return { mark: state, title, figure: 'opening again…', mends: false };
-  if (verdict === 'open' || state === 'done') return { mark: state, title, figure: letsInFigure(opens), mends: false };
-  const figure = steps === 1 ? 'One step mends it' : `${countWord(steps)} steps mend it`;
-  return { mark: state, title, figure, mends: true };
+  const { state, opening, verdict, inTheCode, obstacle, unplayed, answer } = opens;
+  const words = (title: string, figure: string, mends = false): AnswerWords => ({ mark: state, title, figure, mends });
+  if (inTheCode) return words('In the code', 'needs no network');
+  if (obstacle) return words(obstacleWords[obstacle].short, obstacleWords[obstacle].figure, true);
+  if (verdict === null) return words(opening ? 'Opening…' : 'Not opened yet', opening ? 'as a student' : '');
+  if (answer) return words(answer.opens ? 'It opens' : 'Doesn’t open', `${answer.by} tried it`);
+  if (verdict === 'open' && unplayed) return words('Not played', `by ${unplayedBy(unplayed.by)}`, true);
+  return openedWords(opens, verdict, words);
 }
 
-function notOpenedWords(opening: boolean): AnswerWords {
-  return {
-    mark: 'not-yet',
-    title: opening ? 'Opening…' : 'Not opened yet',
-    figure: opening ? 'as a student' : '',
-    mends: false,
-  };
+function openedWords(
+  { state, opening, reason, ...opens }: ReadinessView['opens'],
+  verdict: AccessVerdict,
+  words: (title: string, figure: string, mends?: boolean) => AnswerWords,
+): AnswerWords {
+  const title = wordsOfVerdict(verdict, reason).short;
+  if (opening) return words(title, 'opening again…');
+  if (verdict === 'open' || state === 'done') return words(title, letsInFigure(opens));
+  return words(title, fixWords(opens.steps), true);
 }
 
-function letsInFigure({ verdict, stale }: ReadinessView['opens']): string {
+/** "Fix in one step" only where the steps are known. */
+function fixWords(steps: number): string {
+  if (steps === 0) return 'Check it yourself';
+  return steps === 1 ? 'Fix in one step' : `Fix in ${countWord(steps).toLowerCase()} steps`;
+}
+
+function unplayedBy(names: readonly string[]): string {
+  if (names.length === 0) return 'many phones';
+  return names.length === 1 ? (names[0] ?? '') : `${names.length} kinds of devices`;
+}
+
+function letsInFigure({ verdict, stale }: Pick<ReadinessView['opens'], 'verdict' | 'stale'>): string {
   if (verdict !== 'open') return 'this class has them';
   return stale ? 'opened too long ago' : 'without signing in';
 }

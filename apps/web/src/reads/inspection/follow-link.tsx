@@ -7,7 +7,7 @@ import { useSession } from '../../school/account/session.queries.js';
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { StateMark } from '../../platform/design/state-mark.js';
-import { doubtSentence, reasonSentence, verdictWords } from '../../platform/wording/verdicts.js';
+import { doubtSentence, reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { AdoptCode } from './adopt-code.js';
 
@@ -78,7 +78,10 @@ function Way({
 }
 
 function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | 'reasons' | 'doubts'>): ReactElement {
-  const words = verdict === null ? { short: 'Not known', heading: 'It could not be told.' } : verdictWords[verdict];
+  const words =
+    verdict === null
+      ? { short: 'Not known', heading: 'It could not be told.' }
+      : wordsOfVerdict(verdict, reasons[0]?.reason ?? null);
   return (
     <>
       <p className="m-0 flex items-center gap-2.5 font-semibold">

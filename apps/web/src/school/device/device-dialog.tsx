@@ -146,7 +146,7 @@ function FigureFields({ form: { register, formState } }: PartProps): ReactElemen
 }
 
 function fieldsOf(
-  figures: Omit<CreateDevice, 'name' | 'count' | 'actsOn'>,
+  figures: Omit<CreateDevice, 'name' | 'count' | 'actsOn' | 'plays'>,
   name: string,
   count: number | null,
   like: GenericDevice = 'shared-tablet',
@@ -195,6 +195,7 @@ function requestOf(
     jpegQuality: orNothing(jpegQuality),
     engine,
     actsOn: device ? device.actsOn : genericFigures[like].actsOn,
+    plays: device ? device.plays : genericFigures[like].plays,
   };
 }
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { DeviceView } from '@hapset/contract';
-import { scannerActs, type ScannerAct } from '@hapset/core';
+import { mediaFormats, scannerActs } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../account/session.queries.js';
@@ -11,6 +11,7 @@ import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { engineWords } from '../../platform/wording/rehearsal.js';
 import { classesQuery } from '../school-class/school-class.queries.js';
+import { mediaFormatWords } from '../../platform/wording/media.js';
 import { actWords, namesListed } from '../../platform/wording/scanners.js';
 import { DeviceDialog } from '../device/device-dialog.js';
 import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device.queries.js';
@@ -87,6 +88,7 @@ function DeviceRow({
     noiseGrey,
     jpegQuality,
     actsOn,
+    plays,
   } = device;
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3.5 last:border-b-0 sm:grid-cols-[220px_1fr_auto] sm:px-5">
@@ -106,7 +108,11 @@ function DeviceRow({
         <span className="block text-small text-muted">
           Its scanner {actsOn.length === 0 ? 'shows text only' : actsOn.map((act) => actWords[act]).join(', ')}
         </span>
-        {actions && <ScannerForm device={device} />}
+        <span className="block text-small text-muted">
+          Plays{' '}
+          {plays.length === 0 ? 'no sounds and films' : plays.map((format) => mediaFormatWords[format]).join(', ')}
+        </span>
+        {actions && <AbilitiesForm device={device} />}
       </div>
       {actions && (
         <span className="flex items-start gap-1">
@@ -155,31 +161,70 @@ function RemoveDevice({
   );
 }
 
-/** Found out by scanning one code of each kind with the device; kept at once. */
-function ScannerForm({ device: { id, name, actsOn } }: { readonly device: DeviceView }): ReactElement {
+/** Found out by scanning one code of each kind, and by opening files with the device; saved at once. */
+function AbilitiesForm({ device: { id, name, actsOn, plays } }: { readonly device: DeviceView }): ReactElement {
   const change = useChangeDevice(id);
   const sendChange = useSendChange();
-  const now = change.isPending ? (change.variables.actsOn ?? actsOn) : actsOn;
-  const toggle = (act: ScannerAct): void =>
-    sendChange(change, { actsOn: now.includes(act) ? now.filter((each) => each !== act) : [...now, act] });
+  const now = { actsOn, plays, ...(change.isPending && change.variables) };
   return (
     <details className="mt-1">
-      <summary className="w-fit cursor-pointer py-1 text-small">Say what its scanner does</summary>
-      <fieldset className="m-0 flex flex-wrap gap-x-5 border-0 p-0" disabled={change.isPending}>
-        <legend className="mb-1 p-0 text-small text-muted">
-          Scan one code of each kind with it. What is not ticked, it shows as text.
-        </legend>
-        {scannerActs.map((act) => (
-          <label key={act} className="flex min-h-9 items-center gap-2">
-            <CheckBox
-              aria-label={`${name} ${actWords[act]}`}
-              checked={now.includes(act)}
-              onChange={() => toggle(act)}
-            />{' '}
-            {actWords[act]}
-          </label>
-        ))}
-      </fieldset>
+      <summary className="w-fit cursor-pointer py-1 text-small">Say what its scanner does and what it plays</summary>
+      <Abilities
+        legend="Scan one code of each kind with it. What is not ticked, it shows as text."
+        of={name}
+        all={scannerActs}
+        words={actWords}
+        ticked={now.actsOn}
+        disabled={change.isPending}
+        onChange={(next) => sendChange(change, { actsOn: next })}
+      />
+      <Abilities
+        legend="Open a sound or film of each kind with it. What is not ticked, it doesn’t play."
+        of={name}
+        all={mediaFormats}
+        words={mediaFormatWords}
+        ticked={now.plays}
+        disabled={change.isPending}
+        onChange={(next) => sendChange(change, { plays: next })}
+      />
     </details>
+  );
+}
+
+interface AbilitiesProps<Ability extends string> {
+  readonly legend: string;
+  readonly of: string;
+  readonly all: readonly Ability[];
+  readonly words: Readonly<Record<Ability, string>>;
+  readonly ticked: readonly Ability[];
+  readonly disabled: boolean;
+  readonly onChange: (ticked: readonly Ability[]) => void;
+}
+
+function Abilities<Ability extends string>({
+  legend,
+  of,
+  all,
+  words,
+  ticked,
+  disabled,
+  onChange,
+}: AbilitiesProps<Ability>): ReactElement {
+  return (
+    <fieldset className="m-0 mt-1 flex flex-wrap gap-x-5 border-0 p-0" disabled={disabled}>
+      <legend className="mb-1 p-0 text-small text-muted">{legend}</legend>
+      {all.map((ability) => (
+        <label key={ability} className="flex min-h-9 items-center gap-2">
+          <CheckBox
+            aria-label={`${of} ${words[ability]}`}
+            checked={ticked.includes(ability)}
+            onChange={() =>
+              onChange(ticked.includes(ability) ? ticked.filter((each) => each !== ability) : [...ticked, ability])
+            }
+          />{' '}
+          {words[ability]}
+        </label>
+      ))}
+    </fieldset>
   );
 }

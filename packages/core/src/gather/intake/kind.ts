@@ -32,6 +32,16 @@ export function titleFromAddress(link: string): string {
   return telling ? words.charAt(0).toUpperCase() + words.slice(1, 80) : url.hostname;
 }
 
+/** A first title for a file: "tide_tables-2.pdf" gives "Tide tables 2"; a name that is an ending alone stays. */
+export function titleFromName(name: string): string {
+  const words = name
+    .replace(/\.[a-z0-9]{1,5}$/i, '')
+    .replace(/[_-]+/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  return words === '' ? name : words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 /** A first title for words: their first line, cut at a word near 60 characters. */
 export function titleFromWords(words: string): string {
   const line = words.split('\n')[0]?.trim() ?? '';

@@ -7,6 +7,7 @@ export const accessVerdicts = [
   'named-only',
   'closed',
   'missing',
+  'empty',
   'partial',
   'obstructed',
   'failing',
@@ -15,7 +16,7 @@ export const accessVerdicts = [
 ] as const;
 /**
  * `open-editable`: students could change it. `organisation`: opens with an account of one organisation. `closed`: takes
- * no answers, expired, not open yet, over its limit. `partial`: opens, and holds something that does not. `obstructed`:
+ * no answers, expired, not open yet, over its limit. `empty`: kept here, and there is nothing to see. `partial`: opens, and holds something that does not. `obstructed`:
  * opens after something that stands before it, or slowly, or unencrypted, or as a download alone.
  */
 export type AccessVerdict = (typeof accessVerdicts)[number];
@@ -35,5 +36,5 @@ export function letsIn(verdict: AccessVerdict): boolean {
 
 /** Verdicts that name a locked or absent thing for certain; doubt and trouble of the server are none. */
 export function locksOut(verdict: AccessVerdict): boolean {
-  return ['sign-in', 'organisation', 'named-only', 'closed', 'missing'].includes(verdict);
+  return ['sign-in', 'organisation', 'named-only', 'closed', 'missing', 'empty'].includes(verdict);
 }

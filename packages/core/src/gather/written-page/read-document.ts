@@ -32,14 +32,20 @@ export function documentFiles({ content }: PageDocument): readonly string[] {
 }
 
 /** Addresses of the links in it, each once, in their order. */
-export function documentLinks({ content }: PageDocument): readonly string[] {
-  return [
-    ...new Set(
-      walk(content).flatMap(({ marks = [] }) =>
-        marks.flatMap(({ type, attrs }) => (type === 'link' && attrs?.href !== undefined ? [attrs.href] : [])),
-      ),
-    ),
-  ];
+export function documentLinks(document: PageDocument): readonly string[] {
+  return labelledLinks(document).map(({ address }) => address);
+}
+
+/** The links in it with the words that carry them, each address once, in their order. */
+export function labelledLinks({
+  content,
+}: PageDocument): readonly { readonly address: string; readonly text: string }[] {
+  const labels = new Map<string, string>();
+  for (const { text = '', marks = [] } of walk(content)) {
+    const href = marks.find(({ type }) => type === 'link')?.attrs?.href;
+    if (href !== undefined) labels.set(href, (labels.get(href) ?? '') + text);
+  }
+  return [...labels].map(([address, text]) => ({ address, text: text.trim() }));
 }
 
 /** Its words, a block a line. */

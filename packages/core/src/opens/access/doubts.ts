@@ -4,7 +4,8 @@
  */
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import { isOwnShortener, serviceAt } from '../../gather/service-description/match.js';
-import { hostNameOf, isLoopbackHost, parseUrl } from '../../platform/web-address.js';
+import { hostNameOf, parseUrl } from '../../platform/web-address.js';
+import { isOnThisComputerOnly } from './obstacle.js';
 import type { Evidence } from './evidence.js';
 import { hostsOnTheWay } from './on-the-way.js';
 
@@ -36,8 +37,8 @@ export interface Expected {
 
 /** None where nothing came that could be doubted. */
 export function doubtsOf(evidence: Evidence, expected: Expected, catalogue: ServiceCatalogue): readonly Doubt[] {
-  if (evidence.final === null) return [];
   if (expected.kept) return ownAddressDoubts(evidence.asked);
+  if (evidence.final === null) return [];
   return [
     ...startPage(evidence, catalogue),
     ...titleDiffers(evidence, expected.title),
@@ -113,6 +114,6 @@ function ownAddressDoubts(asked: string): readonly Doubt[] {
   const url = parseUrl(asked);
   if (!url) return [];
   const { hostname, protocol } = url;
-  if (isLoopbackHost(hostname) || hostname === '0.0.0.0') return [{ reason: 'address-loopback', detail: hostname }];
+  if (isOnThisComputerOnly(asked)) return [{ reason: 'address-loopback', detail: hostname }];
   return protocol === 'http:' ? [{ reason: 'address-plain', detail: hostname }] : [];
 }

@@ -2,6 +2,7 @@
  * What opening a link as a student showed. Collected by the server (which follows redirects and reads the
  * page), judged here. JSON throughout, so that it can be stored and judged again by later rules.
  */
+import type { KeptFacts } from '../../gather/kept/file-facts.js';
 import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
 
 /** What opening a link as a student showed; all that verdicts are made of. */
@@ -17,6 +18,8 @@ export interface Evidence {
   readonly elapsedMs: number;
   /** What was opened inside: the items of a folder, the links of a written page. Absent where nothing was looked into. */
   readonly inside?: readonly InsideItem[];
+  /** What is known of it, where the school's own server keeps it: nothing was asked by HTTP then. */
+  readonly kept?: KeptFacts;
   /** Items that were not opened since there were more than the limit; absent for none. */
   readonly insideLeft?: number;
 }

@@ -35,10 +35,20 @@ export const verdictReasons = [
   'may-change',
   'robot-check',
   'needs-script',
+  'status-error',
   'unexpected-status',
   'nothing-to-see',
   'leads-on',
   'check-failed',
+  'kept-here',
+  'page-empty',
+  'file-gone',
+  'file-empty',
+  'file-damaged',
+  'file-password',
+  'format-unusual',
+  'needs-program',
+  'file-unread',
 ] as const;
 /** One of them. */
 export type VerdictReason = (typeof verdictReasons)[number];

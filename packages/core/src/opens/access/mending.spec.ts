@@ -1,6 +1,6 @@
 import { accessVerdicts, type AccessVerdict } from '../../gather/service-description/access-verdict.js';
 import { sampleCatalogue } from '../../test/sample-services.js';
-import { mendingFor } from './mending.js';
+import { mendingFor, otherLinkFor } from './mending.js';
 
 describe('mending', () => {
   it('gives the service’s own steps, and the page on which its owner does them', () => {
@@ -10,6 +10,20 @@ describe('mending', () => {
       ownerPage: 'http://cofferlane.localhost:4310/leaf/tides/who',
     });
     expect(mending?.steps[0]).toContain('**Who may look**');
+  });
+
+  it('is known to help only where the service is described', () => {
+    const leaf = 'http://cofferlane.localhost:4310/leaf/tides';
+    expect(mendingFor('sign-in', leaf, sampleCatalogue)?.known).toBe(true);
+    expect(mendingFor('failing', leaf, sampleCatalogue)?.known).toBe(false);
+    expect(mendingFor('sign-in', 'https://stranger.example/x', sampleCatalogue)?.known).toBe(false);
+  });
+
+  it('begins with another link where the given one is the editor’s', () => {
+    const leaf = 'http://cofferlane.localhost:4310/leaf/tides';
+    expect(otherLinkFor(`${leaf}/write`, sampleCatalogue)).toBe(leaf);
+    expect(otherLinkFor(leaf, sampleCatalogue)).toBeNull();
+    expect(otherLinkFor('https://stranger.example/edit', sampleCatalogue)).toBeNull();
   });
 
   it('finds that page from the editor’s address too', () => {
@@ -34,6 +48,7 @@ describe('mending', () => {
     ['partial', /named items/],
     ['obstructed', /a device like your students/],
     ['missing', /paste the new address here/],
+    ['empty', /write something on the page/],
     ['failing', /in a minute/],
     ['unknown', /nobody is signed in/],
     ['refused', /begins with http or https/],

@@ -10,6 +10,8 @@ export interface Mending {
   /** Name of the service, null where it is not described. */
   readonly service: string | null;
   readonly steps: readonly string[];
+  /** True for the steps of a described service; general advice is no step that is known to help. */
+  readonly known: boolean;
   /** Page on which the owner does it; null where it is not known. */
   readonly ownerPage: string | null;
 }
@@ -24,10 +26,18 @@ export function mendingFor(verdict: AccessVerdict, link: string, catalogue: Serv
     return {
       service: service.name,
       steps: own.steps,
+      known: true,
       ownerPage: ownerPageOf(own, described?.studentLink ?? link),
     };
   }
-  return { service: service?.name ?? null, steps: generalSteps(verdict), ownerPage: null };
+  return { service: service?.name ?? null, steps: generalSteps(verdict), known: false, ownerPage: null };
+}
+
+/** The student's link, where the given one is known as its editor's or another that no student should get; null otherwise. */
+export function otherLinkFor(link: string, catalogue: ServiceCatalogue): string | null {
+  const described = describeAddress(link, catalogue);
+  const role = described?.address?.role ?? 'student';
+  return role === 'student' || described?.studentLink === link ? null : (described?.studentLink ?? null);
 }
 
 function ownerPageOf({ ownerPage }: { readonly ownerPage?: string | undefined }, link: string): string | null {
@@ -74,6 +84,8 @@ function generalSteps(verdict: Exclude<AccessVerdict, 'open'>): readonly string[
         'Open the page yourself and copy its whole address once more.',
         'If it was moved or removed, paste the new address here.',
       ];
+    case 'empty':
+      return ['Replace the file, or write something on the page.'];
     case 'failing':
       return ['Open the page yourself. If it works for you, open it again here in a minute.'];
     case 'unknown':

@@ -1,5 +1,5 @@
 import { accessVerdicts } from '../../gather/service-description/access-verdict.js';
-import { isStale, opensState } from './opens-answer.js';
+import { answerCounts, isStale, mayBeAnswered, opensAnswer, opensState } from './opens-answer.js';
 
 describe('opens', () => {
   it('is done for open alone, to be looked at for unknown, and stops for all others', () => {
@@ -11,6 +11,7 @@ describe('opens', () => {
       ['named-only', 'stop'],
       ['closed', 'stop'],
       ['missing', 'stop'],
+      ['empty', 'stop'],
       ['partial', 'look-at'],
       ['obstructed', 'look-at'],
       ['failing', 'stop'],
@@ -24,6 +25,36 @@ describe('opens', () => {
       'organisation',
     ]);
     expect(opensState('organisation', 'school')).toBe('done');
+  });
+  it('is left to a person where the check can’t tell, and a person’s no counts anywhere', () => {
+    const left = ['obstructed', 'failing', 'unknown', 'refused'];
+    expect(accessVerdicts.filter(mayBeAnswered)).toEqual(left);
+    expect(accessVerdicts.filter((verdict) => answerCounts({ opens: true }, verdict))).toEqual(left);
+    expect(accessVerdicts.every((verdict) => answerCounts({ opens: false }, verdict))).toBe(true);
+  });
+  it('is what a person said where that counts, as long as it is not too old', () => {
+    const day = 24 * 3600 * 1000;
+    const known = {
+      verdict: 'unknown',
+      checkedAt: 0,
+      answer: { opens: true, at: 90 * day },
+      accounts: 'none',
+    } as const;
+    expect(opensAnswer(known, 95 * day, null)).toEqual({ state: 'done', stale: false, byPerson: true });
+    expect(opensAnswer(known, 105 * day, null)).toEqual({ state: 'look-at', stale: true, byPerson: true });
+    expect(opensAnswer({ ...known, answer: { opens: false, at: 0 } }, 95 * day, null)).toMatchObject({ state: 'stop' });
+    expect(opensAnswer({ ...known, verdict: 'sign-in' }, 1, null)).toEqual({
+      state: 'stop',
+      stale: false,
+      byPerson: false,
+    });
+    expect(opensAnswer({ ...known, verdict: null }, 1, null)).toMatchObject({ state: 'not-yet', byPerson: false });
+    expect(opensAnswer({ ...known, verdict: 'open', answer: null }, 20 * day, null)).toEqual({
+      state: 'look-at',
+      stale: true,
+      byPerson: false,
+    });
+    expect(opensAnswer({ ...known, answer: null, checkedAt: null, verdict: null }, 1, null).stale).toBe(false);
   });
   it('grows stale: after two weeks, and after a day where a lesson is near', () => {
     const day = 24 * 3600 * 1000;

@@ -22,12 +22,33 @@ export function opensState(verdict: AccessVerdict | null, accounts: StudentAccou
     case 'named-only':
     case 'closed':
     case 'missing':
+    case 'empty':
     case 'failing':
     case 'refused':
       return 'stop';
     default:
       return unreachable(verdict);
   }
+}
+
+/** What a person found out with a device at hand. */
+export interface PersonAnswer {
+  readonly opens: boolean;
+  /** Milliseconds since 1970. */
+  readonly at: number;
+}
+
+/**
+ * Whether a person's answer decides. "It doesn't" always does. "It opens" does where the check can't tell; what the
+ * check knows for certain (a sign-in, an absent page) is not talked away.
+ */
+export function answerCounts({ opens }: Pick<PersonAnswer, 'opens'>, verdict: AccessVerdict): boolean {
+  return !opens || mayBeAnswered(verdict);
+}
+
+/** Verdicts that leave it to a person to say whether it opens. */
+export function mayBeAnswered(verdict: AccessVerdict): boolean {
+  return ['unknown', 'failing', 'obstructed', 'refused'].includes(verdict);
 }
 
 const dayMs = 24 * 3600 * 1000;
@@ -38,4 +59,28 @@ const staleAfterMs = 14 * dayMs;
 export function isStale(checkedAt: number, now: number, lessonAt: number | null): boolean {
   const soon = lessonAt !== null && lessonAt > now && lessonAt - now <= dayMs;
   return now - checkedAt > (soon ? dayMs : staleAfterMs);
+}
+
+/** What is known of opening a material for a class. Times in milliseconds since 1970. */
+export interface KnownOpening {
+  /** Of the last check; null before the first. */
+  readonly verdict: AccessVerdict | null;
+  readonly checkedAt: number | null;
+  /** What a person said after trying it; null where nobody did. */
+  readonly answer: PersonAnswer | null;
+  readonly accounts: StudentAccounts;
+}
+
+/** Does it open? A person's answer decides where it counts; what is too old to rely on is to be looked at. */
+export function opensAnswer(
+  { verdict, checkedAt, answer, accounts }: KnownOpening,
+  now: number,
+  lessonAt: number | null,
+): { readonly state: AnswerState; readonly stale: boolean; readonly byPerson: boolean } {
+  const byPerson = answer !== null && verdict !== null && answerCounts(answer, verdict);
+  const said = byPerson ? answer : null;
+  const since = said?.at ?? checkedAt;
+  const stale = since !== null && isStale(since, now, lessonAt);
+  const state = said ? (said.opens ? 'done' : 'stop') : opensState(verdict, accounts);
+  return { state: stale && state === 'done' ? 'look-at' : state, stale, byPerson };
 }

@@ -24,7 +24,8 @@ const writingPlace = 20;
 
 /** Null where nothing came that could be looked at. */
 export function rightsOf(evidence: Evidence, catalogue: ServiceCatalogue): Rights | null {
-  const { final } = evidence;
+  const { final, kept } = evidence;
+  if (kept) return { look: true, comment: false, change: false, download: kept.files.length > 0, answer: 'no' };
   if (!final || final.status < 200 || final.status >= 300) return null;
   const { page } = final;
   if (!page) return { look: final.attachment !== true, comment: false, change: false, download: true, answer: 'no' };

@@ -204,7 +204,8 @@ describe('what stands in the way', () => {
       'open-editable',
       'may-change',
     ],
-    ['an unusual status', { status: 418 }, 'unknown', 'unexpected-status'],
+    ['another error of the service', { status: 418 }, 'failing', 'status-error'],
+    ['an unusual status', { status: 304 }, 'unknown', 'unexpected-status'],
     ['an empty answer', { page: null, contentType: '', sizeBytes: 0 }, 'unknown', 'nothing-to-see'],
   ])('%s', (_, shape, verdict, reason) => {
     const judgement = judgeAccess(evidence(shape), sampleCatalogue);

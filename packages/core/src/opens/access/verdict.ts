@@ -6,6 +6,7 @@
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import type { Evidence } from './evidence.js';
 import type { Judgement, Rule } from './judgement.js';
+import { judgeKept } from './judge-kept.js';
 import { closed } from './rules/closed.js';
 import { failing } from './rules/failing.js';
 import { missingStatus } from './rules/missing-status.js';
@@ -18,6 +19,7 @@ import { partial } from './rules/partial.js';
 import { refused } from './rules/refused.js';
 import { robotCheck } from './rules/robot-check.js';
 import { saysMissing } from './rules/says-missing.js';
+import { statusError } from './rules/status-error.js';
 import { signIn } from './rules/sign-in.js';
 import { unknown } from './rules/unknown.js';
 
@@ -32,6 +34,7 @@ const rules: readonly Rule[] = [
   closed,
   signIn,
   saysMissing,
+  statusError,
   unknown,
   partial,
   obstructed,
@@ -41,6 +44,7 @@ const rules: readonly Rule[] = [
 
 /** Judges what opening a link as a student showed. */
 export function judgeAccess(evidence: Evidence, catalogue: ServiceCatalogue): Judgement {
+  if (evidence.kept) return judgeKept(evidence.kept, evidence.inside);
   for (const { verdict, find } of rules) {
     const reasons = find(evidence, catalogue);
     if (reasons.length > 0) return { verdict, reasons };

@@ -1,36 +1,21 @@
 /** The one line above the bench: how many stations are ready, and what keeps the others. */
-import type { AnswerState } from '../../platform/answer-state.js';
-
-/** The four answers of one station. */
-export interface FourStates {
-  readonly opens: AnswerState;
-  readonly carries: AnswerState;
-  readonly reads: AnswerState;
-  readonly paper: AnswerState;
-}
+import { findTrouble, isReady, stationTroubles, type FourAnswers, type StationTrouble } from './trouble.js';
 
 /** How many stations are ready, and what holds the others up. */
 export interface ReadinessSummary {
   readonly stations: number;
   readonly ready: number;
-  /** Stations that don't open. */
-  readonly locked: number;
-  /** Stations with something to look at, the locked ones left out. */
-  readonly toLookAt: number;
-  /** Stations that only lack a sheet. */
-  readonly withoutSheet: number;
+  /** Each station once, under its first trouble; those that are still being worked on are in none. */
+  readonly troubles: Readonly<Record<StationTrouble, number>>;
 }
 
-/** Every station counts once: locked, then to look at, then without a sheet, then ready; one still being worked on counts nowhere. */
-export function summarise(stations: readonly FourStates[]): ReadinessSummary {
-  const counts = { stations: stations.length, ready: 0, locked: 0, toLookAt: 0, withoutSheet: 0 };
-  for (const states of stations) {
-    const [opens, ...others] = [states.opens, states.carries, states.reads, states.paper];
-    if (opens === 'stop') counts.locked += 1;
-    else if (opens === 'look-at' || others.some((state) => state === 'look-at' || state === 'stop'))
-      counts.toLookAt += 1;
-    else if (states.paper === 'not-yet') counts.withoutSheet += 1;
-    else if (opens === 'done' && others.every((state) => state === 'done')) counts.ready += 1;
-  }
-  return counts;
+/** Counts the stations of a lesson. */
+export function summarise(stations: readonly FourAnswers[]): ReadinessSummary {
+  const found = stations.map(findTrouble);
+  const counts = stationTroubles.map((trouble) => [trouble, found.filter((each) => each === trouble).length]);
+  return {
+    stations: stations.length,
+    ready: stations.filter(isReady).length,
+    troubles: Object.fromEntries(counts) as Record<StationTrouble, number>,
+  };
 }

@@ -3,6 +3,7 @@
  * this model's own figures for such cameras in evening light (docs/optics.md says how to find a device's own).
  */
 import type { DeviceProfile } from './device.js';
+import { commonFormats, type MediaFormat } from './media-format.js';
 import { scannerActs, type ScannerAct } from './scanner-profile.js';
 
 /** Kinds of devices that a school may begin with. */
@@ -27,10 +28,14 @@ export type GenericDevice = (typeof genericDevices)[number];
 export type DeviceFigures = Omit<DeviceProfile, 'id' | 'name'> & {
   readonly jpegQuality: number | null;
   readonly actsOn: readonly ScannerAct[];
+  readonly plays: readonly MediaFormat[];
 };
 
 const pages: readonly ScannerAct[] = ['link', 'contact', 'event', 'place', 'e-mail', 'network'];
 const everything = scannerActs;
+/** Browsers of laptops play open formats as well; of tablets and phones only newer ones do, and a class has both. */
+const laptopFormats: readonly MediaFormat[] = [...commonFormats, 'webm', 'ogg', 'flac'];
+const handheldFormats: readonly MediaFormat[] = [...commonFormats, 'flac'];
 const hd = { previewWidthPx: 1280, previewHeightPx: 720 };
 const fullHd = { previewWidthPx: 1920, previewHeightPx: 1080 };
 
@@ -45,6 +50,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zbar',
     actsOn: ['link', 'contact', 'e-mail'],
+    plays: commonFormats,
   },
   'shared-tablet': {
     ...hd,
@@ -55,6 +61,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zxing',
     actsOn: pages,
+    plays: handheldFormats,
   },
   'current-tablet': {
     ...fullHd,
@@ -65,6 +72,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zxing',
     actsOn: everything,
+    plays: handheldFormats,
   },
   'small-tablet': {
     ...hd,
@@ -75,6 +83,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zxing',
     actsOn: pages,
+    plays: handheldFormats,
   },
   'fixed-focus-webcam': {
     ...hd,
@@ -85,6 +94,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: 75,
     engine: 'qr',
     actsOn: ['link'],
+    plays: laptopFormats,
   },
   'clamshell-laptop': {
     ...hd,
@@ -95,6 +105,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: 80,
     engine: 'zxing',
     actsOn: pages,
+    plays: laptopFormats,
   },
   'convertible-laptop': {
     ...fullHd,
@@ -105,6 +116,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: 80,
     engine: 'zxing',
     actsOn: pages,
+    plays: laptopFormats,
   },
   'document-camera': {
     ...fullHd,
@@ -115,6 +127,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: 85,
     engine: 'qr',
     actsOn: ['link'],
+    plays: laptopFormats,
   },
   'old-phone': {
     ...hd,
@@ -125,6 +138,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zbar',
     actsOn: ['link', 'contact', 'e-mail', 'phone', 'text-message'],
+    plays: commonFormats,
   },
   'plain-phone': {
     ...hd,
@@ -135,6 +149,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zxing',
     actsOn: everything,
+    plays: handheldFormats,
   },
   'current-phone': {
     ...fullHd,
@@ -145,6 +160,7 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zxing',
     actsOn: everything,
+    plays: handheldFormats,
   },
   'large-phone': {
     ...fullHd,
@@ -155,5 +171,6 @@ export const genericFigures: Readonly<Record<GenericDevice, DeviceFigures>> = {
     jpegQuality: null,
     engine: 'zxing',
     actsOn: everything,
+    plays: handheldFormats,
   },
 };

@@ -1,0 +1,128 @@
+/** What one opening showed: why it is judged so, the steps that open it, what students would see. */
+import { fillPath, routes, type AccessCheckView } from '@hapset/contract';
+import type { ReactElement } from 'react';
+import { buttonClass } from '../../platform/design/button.js';
+import { StateMark } from '../../platform/design/state-mark.js';
+import { plural } from '../../platform/wording/figures.js';
+import { doubtSentence, reasonSentence, rightsSentence, verdictWords } from '../../platform/wording/verdicts.js';
+import { WithBold } from './with-bold.js';
+
+const reasonsShown = 3;
+
+/** Why, what to do, and what was seen. */
+export function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElement {
+  const { mending, verdict, reasons } = check;
+  // Locked items stand in a list of their own.
+  const told = reasons.filter(({ reason }) => reason !== 'holds-locked');
+  return (
+    <>
+      {verdict !== 'open' &&
+        told.slice(0, reasonsShown).map(({ reason, detail }) => (
+          <p key={`${reason} ${detail}`} className="m-0 text-body">
+            {reasonSentence(reason, detail)}
+          </p>
+        ))}
+      {mending && mending.steps.length > 0 && (
+        <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
+          <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-field leading-relaxed">
+            {mending.steps.map((step) => (
+              <li key={step}>
+                <WithBold step={step} />
+              </li>
+            ))}
+          </ol>
+          {mending.ownerPage && (
+            <a className={buttonClass()} href={mending.ownerPage} target="_blank" rel="noreferrer">
+              Go there in {mending.service}
+            </a>
+          )}
+        </div>
+      )}
+      <Locked check={check} />
+      <Seen check={check} />
+      {check.inside && check.inside.opened > 0 && (
+        <p className="mt-1.5 mb-0 text-row text-muted">
+          {plural(check.inside.opened, 'thing')} in it {check.inside.opened === 1 ? 'was' : 'were'} opened as well
+          {check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
+        </p>
+      )}
+      {check.doubts.map(({ reason, detail }) => (
+        <p key={`${reason} ${detail}`} className="mt-1.5 mb-0 flex items-start gap-2 text-body">
+          <StateMark mark="look-at" words="A doubt" />
+          {doubtSentence(reason, detail)}
+        </p>
+      ))}
+      <Hops check={check} />
+    </>
+  );
+}
+
+/** What in it does not open, each with its own way there. */
+function Locked({ check: { inside } }: { readonly check: AccessCheckView }): ReactElement | null {
+  if (!inside || inside.locked.length === 0) return null;
+  return (
+    <ul aria-label="What does not open in it" className="mt-1.5 mb-0 list-none p-0 text-row">
+      {inside.locked.map(({ address, name, verdict }) => (
+        <li key={address} className="flex flex-wrap items-center gap-x-2 py-0.5">
+          <StateMark mark="stop" words={verdictWords[verdict].short} />
+          <a
+            href={address}
+            target="_blank"
+            rel="noreferrer"
+            className="font-semibold text-ink underline underline-offset-2"
+          >
+            {name}
+          </a>
+          <span className="text-muted">{verdictWords[verdict].short.toLowerCase()}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What a student would see there, and could do. */
+function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | null {
+  const { rights, title, firstLines, hasPicture, id } = check;
+  if (rights === null) return null;
+  return (
+    <div className="mt-1.5 flex gap-3 border-l-[3px] border-line-strong pl-3 text-row">
+      {hasPicture && (
+        <img
+          src={fillPath(routes.checkPicture.path, { accessCheckId: id })}
+          alt=""
+          className="h-[70px] w-28 shrink-0 rounded-fine object-cover"
+        />
+      )}
+      <div className="min-w-0">
+        <p className="m-0 font-semibold">
+          {title ?? (check.contentType?.startsWith('text/html') ? 'A page without a title' : (check.contentType ?? ''))}
+        </p>
+        <p className="m-0 line-clamp-2 text-muted">{firstLines.filter((line) => line !== title).join(' · ')}</p>
+        <p className="m-0">{rightsSentence(rights)}</p>
+      </div>
+    </div>
+  );
+}
+
+/** Every request on the way, for those who want to know. */
+function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
+  return (
+    <details className="mt-2 text-small text-muted">
+      <summary className="w-fit cursor-pointer py-1">What happened on the way</summary>
+      <ol className="m-0 list-decimal pl-5 font-mono text-fine leading-relaxed">
+        {check.hops.map((hop, index) => (
+          <li key={index} className="break-all">
+            {hop.address}{' '}
+            <span className="whitespace-nowrap">
+              ({hop.status === null ? 'no answer' : `answered ${hop.status}`}, {hop.elapsedMs} ms)
+            </span>
+          </li>
+        ))}
+      </ol>
+      {check.ownShorteners.length > 0 && (
+        <p className="mt-1 mb-0">{check.ownShorteners.join(', ')}: the school’s own short links, nobody strange.</p>
+      )}
+      <p className="mt-1 mb-0">Opened from the school’s server; tablets may be on another network.</p>
+    </details>
+  );
+}

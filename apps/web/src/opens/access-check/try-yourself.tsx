@@ -1,0 +1,102 @@
+/** The way on where the check can't tell: a person tries it as a student would, and says what happened. */
+import { routes, type MaterialPage } from '@hapset/contract';
+import { useMutation } from '@tanstack/react-query';
+import type { ReactElement, ReactNode } from 'react';
+import { call } from '../../platform/api/client.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
+import { Button, TextButton } from '../../platform/design/button.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { dayAndTime } from '../../platform/wording/figures.js';
+
+/** @param toScan its code, small @param asked whether a person's answer is needed; otherwise it is offered quietly */
+export function TryYourself({
+  page,
+  asked,
+  toScan,
+}: {
+  readonly page: MaterialPage;
+  readonly asked: boolean;
+  readonly toScan: ReactNode;
+}): ReactElement {
+  const { answer } = page.readiness.opens;
+  const sending = useAnswer(page.material.id);
+  if (answer)
+    return (
+      <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-body">
+        <span>
+          <strong>{answer.by}</strong> tried it on {dayAndTime(answer.at)}:{' '}
+          {answer.opens ? 'it opens.' : 'it doesn’t open.'}
+        </span>
+        <TextButton disabled={sending.pending} onClick={sending.withdraw}>
+          Remove this answer
+        </TextButton>
+      </p>
+    );
+  if (asked) return <Ask page={page} toScan={toScan} sending={sending} />;
+  return (
+    <p className="mt-2 mb-0 text-small text-muted">
+      Did it fail on a student’s device?{' '}
+      <TextButton disabled={sending.pending} onClick={() => sending.answer(false)}>
+        It doesn’t open
+      </TextButton>
+    </p>
+  );
+}
+
+function Ask({
+  page: { material },
+  toScan,
+  sending,
+}: {
+  readonly toScan: ReactNode;
+  readonly page: MaterialPage;
+  readonly sending: ReturnType<typeof useAnswer>;
+}): ReactElement {
+  const address = material.link ?? material.pageAddress ?? '';
+  return (
+    <div className="mt-2 flex flex-wrap items-start gap-x-5 gap-y-2 border-t border-line pt-3">
+      {toScan}
+      <div className="min-w-52 flex-1">
+        <h3 className="m-0 text-group">Check it yourself</h3>
+        <p className="mt-1 mb-0 text-body">
+          Scan the code with a student’s device. Or open{' '}
+          <a className="font-semibold break-all text-ink" href={address} target="_blank" rel="noreferrer">
+            the link
+          </a>{' '}
+          in a private window, where nobody is signed in.
+        </p>
+        <p className="mt-2 mb-0 flex flex-wrap gap-2">
+          <Button disabled={sending.pending} onClick={() => sending.answer(true)}>
+            It opens
+          </Button>
+          <Button disabled={sending.pending} onClick={() => sending.answer(false)}>
+            It doesn’t
+          </Button>
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function useAnswer(materialId: string): {
+  readonly answer: (opens: boolean) => void;
+  readonly withdraw: () => void;
+  readonly pending: boolean;
+} {
+  const changed = useMaterialsChanged();
+  const sendChange = useSendChange();
+  const params = { materialId };
+  const answering = useMutation({
+    mutationFn: (opens: boolean) => call(routes.answerOpens, { params, body: { opens } }),
+    onSettled: changed,
+  });
+  const withdrawing = useMutation({
+    mutationFn: () => call(routes.withdrawAnswer, { params }),
+    onSettled: changed,
+  });
+  return {
+    answer: (opens) => sendChange(answering, opens),
+    withdraw: () => sendChange(withdrawing, undefined),
+    pending: answering.isPending || withdrawing.isPending,
+  };
+}
