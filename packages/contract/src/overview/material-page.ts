@@ -17,7 +17,7 @@ export interface MaterialPage {
   /** What it holds, where the school's own server keeps it. */
   readonly kept: KeptView | null;
   readonly station: StationPlace | null;
-  readonly lessons: readonly { readonly id: string; readonly name: string }[];
+  readonly lessons: readonly { readonly id: string; readonly name: string; readonly date: string | null }[];
   readonly code: CodeView | null;
   /** What the code could carry, side by side. */
   readonly ladder: Ladder;

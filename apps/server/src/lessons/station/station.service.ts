@@ -30,6 +30,15 @@ export interface StationName {
 
 const mostNames = 10_000;
 
+/** A lesson that shows a material. */
+export interface UsedInLesson {
+  readonly materialId: string;
+  readonly id: string;
+  readonly name: string;
+  /** `YYYY-MM-DD`; null for one without a day. */
+  readonly date: string | null;
+}
+
 @Injectable()
 export class StationService {
   constructor(
@@ -111,18 +120,16 @@ export class StationService {
   }
 
   /** Lessons that show these materials, each once for each material. */
-  async lessonsOf(
-    materialIds: readonly string[],
-  ): Promise<readonly { materialId: string; id: string; name: string }[]> {
+  async lessonsOf(materialIds: readonly string[]): Promise<readonly UsedInLesson[]> {
     if (materialIds.length === 0) return [];
     const rows: unknown = await this.stations.query(
-      `SELECT DISTINCT stations.material_id AS materialId, lessons.id AS id, lessons.name AS name
+      `SELECT DISTINCT stations.material_id AS materialId, lessons.id AS id, lessons.name AS name, lessons.date AS date
        FROM stations JOIN lessons ON lessons.id = stations.lesson_id
        WHERE stations.material_id IN (${materialIds.map(() => '?').join(',')}) AND stations.removed_at IS NULL AND lessons.removed_at IS NULL
        ORDER BY lessons.name, lessons.id`,
       [...materialIds],
     );
-    return rows as { materialId: string; id: string; name: string }[];
+    return rows as UsedInLesson[];
   }
 
   /** The owner's, by name alone; the newest first. */

@@ -45,7 +45,7 @@ export class MaterialPageService {
       material: view,
       kept,
       station,
-      lessons: uses.map(({ id, name }) => ({ id, name })),
+      lessons: uses.map(({ id, name, date }) => ({ id, name, date })),
       code,
       ladder: ladderOf(ladderRequest(standing, shortLink, check?.trimmed?.link ?? null)),
       levels: levelChoices(standing.payload, rehearsal),

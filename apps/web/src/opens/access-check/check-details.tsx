@@ -1,5 +1,6 @@
 /** What one opening showed: why it is judged so, the steps that open it, what students would see. */
 import { fillPath, routes, type AccessCheckView } from '@hapset/contract';
+import { mayBeAnswered } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { buttonClass } from '../../platform/design/button.js';
 import { StateMark } from '../../platform/design/state-mark.js';
@@ -12,6 +13,8 @@ const reasonsShown = 3;
 /** Why, what to do, and what was seen. */
 export function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElement {
   const { mending, verdict, reasons } = check;
+  // General advice would say what the way to try it says better.
+  const isForPerson = verdict !== null && mayBeAnswered(verdict);
   // Locked items stand in a list of their own.
   const told = reasons.filter(({ reason }) => reason !== 'holds-locked');
   return (
@@ -22,7 +25,7 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
             {reasonSentence(reason, detail)}
           </p>
         ))}
-      {mending && mending.steps.length > 0 && (
+      {mending && mending.steps.length > 0 && (mending.known || !isForPerson) && (
         <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
           <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-field leading-relaxed">
             {mending.steps.map((step) => (

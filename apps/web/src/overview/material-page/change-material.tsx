@@ -54,6 +54,7 @@ export function ChangeMaterialDialog({
           <MaterialForm
             material={material}
             devices={rehearsal.devices}
+            lessons={lessons}
             sending={change.isPending}
             failure={failure}
             onSend={send}

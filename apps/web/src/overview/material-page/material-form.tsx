@@ -1,10 +1,12 @@
-import { limits, type ChangeMaterial, type DeviceView, type MaterialView } from '@hapset/contract';
+import { limits, type ChangeMaterial, type DeviceView, type MaterialPage, type MaterialView } from '@hapset/contract';
 import { linkKinds, readLink, readTags, type MaterialKind } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
 import { DialogEnd } from '../../platform/design/dialog.js';
 import { LiveCode } from '../../code/symbol/live-code.js';
+import { dayHere } from '../../platform/wording/figures.js';
+import { shownTooShort } from './shown-too-short.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 
 interface Fields {
@@ -21,6 +23,8 @@ interface Props {
   readonly material: MaterialView;
   /** Those that are to read it. */
   readonly devices: readonly DeviceView[];
+  /** Lessons that show it. */
+  readonly lessons: MaterialPage['lessons'];
   readonly sending: boolean;
   readonly failure: string | null;
   readonly onSend: (request: Omit<ChangeMaterial, 'version'>) => void;
@@ -28,7 +32,7 @@ interface Props {
 }
 
 /** Title, link or words, kind and instruction; only what was touched is sent. */
-export function MaterialForm({ material, devices, sending, failure, onSend, onCancel }: Props): ReactElement {
+export function MaterialForm({ material, devices, lessons, sending, failure, onSend, onCancel }: Props): ReactElement {
   const form = useForm<Fields>({
     defaultValues: fieldsOf(material),
   });
@@ -62,12 +66,15 @@ export function MaterialForm({ material, devices, sending, failure, onSend, onCa
         problem={errors.instruction?.message}
       />
       {material.pageAddress !== null && (
-        <TextField
-          label="Shown to students until"
-          type="date"
-          hint="Leave it empty to show it as long as the server runs."
-          {...register('shownUntil')}
-        />
+        <>
+          <TextField
+            label="Show until"
+            type="date"
+            hint="Leave it empty to show it as long as the server runs."
+            {...register('shownUntil')}
+          />
+          <ShownTooShort control={form.control} lessons={lessons} />
+        </>
       )}
       <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
       <DialogEnd
@@ -129,6 +136,19 @@ function WordsFields({
       />
       <LiveWords control={control} devices={devices} />
     </div>
+  );
+}
+
+/** Said while it is set, and not only on the bench on the day itself. */
+function ShownTooShort({
+  control,
+  lessons,
+}: { readonly control: Control<Fields> } & Pick<Props, 'lessons'>): ReactElement {
+  const until = useWatch({ control, name: 'shownUntil' });
+  return (
+    <p role="status" className="m-0 -mt-2 text-body font-semibold text-look">
+      {until === '' ? '' : shownTooShort(until, lessons, dayHere(new Date()))}
+    </p>
   );
 }
 

@@ -79,11 +79,12 @@ export function dayAndTime(time: string): string {
 /** "Thursday 10 June, 09:40" for a day and wall time in the school's zone. */
 export function lessonTime(date: string | null, startsAt: string | null): string {
   if (date === null) return 'no date yet';
-  const day = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  }).format(new Date(`${date}T00:00:00Z`));
-  return startsAt === null ? day : `${day}, ${startsAt}`;
+  return startsAt === null ? dayOf(date) : `${dayOf(date)}, ${startsAt}`;
+}
+
+const longDay = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+
+/** "Thursday 10 June". @param date `YYYY-MM-DD` */
+export function dayOf(date: string): string {
+  return longDay.format(new Date(`${date}T00:00:00Z`));
 }
