@@ -33,7 +33,7 @@ import { ShortLinkCount } from '../code/short-link/short-link-count.entity.js';
 import { ShortLinkMiss } from '../code/short-link/short-link-miss.entity.js';
 import { ShortLinkTurn } from '../code/short-link/short-link-turn.entity.js';
 import { ShortLink } from '../code/short-link/short-link.entity.js';
-import { Tryout } from '../reads/tryout/tryout.entity.js';
+import { Tryout } from '../reads/tryout-results/tryout.entity.js';
 import { Station } from '../lessons/station/station.entity.js';
 import { Upload } from '../gather/upload/upload.entity.js';
 import { EarlierPage } from '../gather/written-page/earlier-page.entity.js';

@@ -53,6 +53,8 @@ export interface ReadinessView {
     readonly devices: number;
     /** Names of the devices that don't reach the distance. */
     readonly fallShort: readonly string[];
+    /** Names of real devices that did not read it when they were tried, or read something else; null for an unnamed one. */
+    readonly failed: readonly (string | null)[];
     /** What its look leaves to be desired, worst first. */
     readonly look: readonly LookReason[];
   };

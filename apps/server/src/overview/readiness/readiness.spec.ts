@@ -68,6 +68,7 @@ function facts(more: Partial<CodeFacts> & { readonly material?: Material } = {})
     print,
     checks: { done: null, pending: null, steps: 0, answer: null },
     rehearsal: null,
+    tried: [],
     opening: null,
     timeZone: 'Europe/Dublin',
     accounts: 'none',
@@ -206,12 +207,23 @@ describe('the four answers', () => {
       distanceM: 2,
       devices: 2,
       fallShort: [],
+      failed: [],
       look: [],
     });
     expect(toReadinessView(facts({ rehearsal: rehearsal(1.9) })).reads).toMatchObject({
       state: 'look-at',
       fallShort: ['Tablets', 'Laptops'],
     });
+  });
+
+  it('believe real devices of the class more than the rehearsal', () => {
+    const reads = (tried: CodeFacts['tried']): unknown =>
+      toReadinessView(facts({ rehearsal: rehearsal(2.1), tried })).reads;
+    expect(reads([{ deviceId: 't', outcome: 'nothing' }])).toMatchObject({ state: 'look-at', failed: ['Tablets'] });
+    expect(reads([{ deviceId: 'l', outcome: 'otherwise' }])).toMatchObject({ state: 'stop', failed: ['Laptops'] });
+    expect(reads([{ deviceId: null, outcome: 'nothing' }])).toMatchObject({ state: 'look-at', failed: [null] });
+    expect(reads([{ deviceId: 't', outcome: 'as-meant' }])).toMatchObject({ state: 'done', failed: [] });
+    expect(reads([{ deviceId: 'of another class', outcome: 'nothing' }])).toMatchObject({ state: 'done', failed: [] });
   });
 
   it('stop where no code holds it', () => {

@@ -17,6 +17,7 @@ import {
   type Obstacle,
   type Opening,
   type StudentAccounts,
+  type TriedDevice,
 } from '@hapset/core';
 import { dayIn } from '../../platform/clock/day-in.js';
 import type { LastChecks } from '../../opens/access-check/access-check.service.js';
@@ -42,6 +43,8 @@ export interface CodeFacts {
   /** When the lesson begins; null without a day. */
   readonly lessonAt: number | null;
   readonly rehearsal: RehearsedResults | null;
+  /** What real devices last did with the code as it is now. */
+  readonly tried: readonly TriedDevice[];
 }
 
 export function toRehearsalView({ print, rehearsal }: CodeFacts): RehearsalView {
@@ -171,8 +174,11 @@ export function lookStanding(judgement: LookJudgement, allowed: boolean): Return
 }
 
 /** What a look fails at is never rehearsed away: the worse of both counts. */
-export function readsView({ code, look, print, rehearsal }: CodeFacts): ReadinessView['reads'] {
-  const answer = readsAnswer(rehearsal?.results ?? null, print.distanceM);
+export function readsView({ code, look, print, rehearsal, tried }: CodeFacts): ReadinessView['reads'] {
+  // Devices of other classes say nothing about this one.
+  const nameOf = new Map(print.devices.map(({ id, name }) => [id, name]));
+  const own = tried.filter(({ deviceId }) => deviceId === null || nameOf.has(deviceId));
+  const answer = readsAnswer(rehearsal?.results ?? null, print.distanceM, own);
   const names = print.devices.filter((device) => answer.fallShort.includes(device.id)).map((device) => device.name);
   const { state, reasons } = code.judgement
     ? lookStanding(code.judgement, look.allowed)
@@ -183,6 +189,7 @@ export function readsView({ code, look, print, rehearsal }: CodeFacts): Readines
     distanceM: print.distanceM,
     devices: print.devices.length,
     fallShort: names,
+    failed: answer.failed.map((id) => (id === null ? null : (nameOf.get(id) ?? null))),
     look: reasons,
   };
 }

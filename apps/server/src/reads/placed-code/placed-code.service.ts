@@ -7,8 +7,8 @@ import type { Place } from '../../lessons/station/place.js';
 import { AccessCheckService } from '../../opens/access-check/access-check.service.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { ClassEquipment } from '../../school/school-class/class-equipment.js';
-import { RehearsalResultsService } from '../rehearsal-results/rehearsal-results.service.js';
 import { type CodeFacts } from './answers.js';
+import { ReadingEvidence } from './reading-evidence.js';
 import { planPrint } from './print-plan.js';
 import { toPlacedCode, type PlacedCode } from './placed-code.js';
 import type { LessonRecord } from '../../lessons/lesson/lesson-record.js';
@@ -20,7 +20,7 @@ export class PlacedCodeService {
     private readonly equipment: ClassEquipment,
     private readonly checks: AccessCheckService,
     private readonly shortLinks: ShortLinkService,
-    private readonly results: RehearsalResultsService,
+    private readonly reading: ReadingEvidence,
     private readonly clock: Clock,
   ) {}
 
@@ -45,15 +45,19 @@ export class PlacedCodeService {
       const lessonAt = lesson ? beginOf(lesson, timeZone) : null;
       return { place, code, look, opening, timeZone, print: printOn(paper), printOn, accounts, now, lessonAt };
     });
-    const resultsOf = await this.results.find(
-      planned.map(({ print }) => print.rehearsalKey),
-      materials.map(({ ownerId }) => ownerId),
-    );
-    return planned.map(({ printOn, ...known }) => {
-      const { id, ownerId } = known.place.material;
+    const codesNow = planned.map(({ place: { material }, code, print }) => ({
+      materialId: material.id,
+      ownerId: material.ownerId,
+      payload: code.carried.payload,
+      rehearsalKey: print.rehearsalKey,
+    }));
+    const readSoFar = await this.reading.find(codesNow);
+    return planned.map(({ printOn, ...known }, index) => {
+      const { id } = known.place.material;
+      const codeNow = codesNow[index];
       const facts: CodeFacts = {
         ...known,
-        rehearsal: resultsOf(known.print.rehearsalKey, ownerId),
+        ...(codeNow ? readSoFar(codeNow) : { rehearsal: null, tried: [] }),
         checks: checks.get(id) ?? { done: null, pending: null, steps: 0, answer: null },
       };
       return toPlacedCode(facts, school, (format) => printOn(format).sizeMm);

@@ -6,7 +6,7 @@ import { MaterialService } from '../../gather/material/material.service.js';
 import { notFound } from '../../platform/problem/problem.js';
 import { ShortLinkService } from '../../code/short-link/short-link.service.js';
 import { ChangeTryoutDto, TellTryoutDto } from './tryout.dto.js';
-import { TryoutService } from './tryout.service.js';
+import { TryoutService } from '../tryout-results/tryout.service.js';
 import { PlacedCodeService } from '../placed-code/placed-code.service.js';
 import { placeAlone } from '../../lessons/station/place.js';
 

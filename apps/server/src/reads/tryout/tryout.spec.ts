@@ -1,5 +1,5 @@
 import { RedirectTable } from '../../code/short-link/redirect-table.js';
-import { TryoutService } from './tryout.service.js';
+import { TryoutService } from '../tryout-results/tryout.service.js';
 import type { CreatedMaterials, MaterialPage, TryoutListening, TryoutView } from '@hapset/contract';
 import { get } from 'node:http';
 import request from 'supertest';
@@ -35,6 +35,28 @@ describe('trying a real device', () => {
       slug: (await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`)).shortLink?.slug ?? '',
     };
   }
+
+  it('counts against the rehearsal until it is removed, or the same device reads it', async () => {
+    const id = await create(link('https://a.example/not-read'));
+    const [deviceId = ''] = scene.deviceIds;
+    const tell = (outcome: string, of: string | null = deviceId): Promise<unknown> =>
+      scene.server.ok('Maren', 'POST', `/api/materials/${id}/tryouts`, { deviceId: of, outcome });
+    const reads = async (): Promise<MaterialPage['readiness']['reads']> =>
+      (await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`)).readiness.reads;
+    await tell('nothing');
+    expect(await reads()).toMatchObject({ state: 'look-at', failed: ['Tablets'] });
+    await tell('as-meant');
+    expect(await reads()).toMatchObject({ state: 'not-yet', failed: [] });
+    await tell('otherwise', null);
+    expect(await reads()).toMatchObject({ state: 'stop', failed: [null] });
+    const [last] = await tryouts(id);
+    await scene.server.ok('Maren', 'DELETE', `/api/tryouts/${last?.id ?? ''}`);
+    expect(await reads()).toMatchObject({ failed: [] });
+    await tell('nothing');
+    const { version } = (await scene.server.ok<MaterialPage>('Maren', 'GET', `/api/materials/${id}`)).material;
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${id}`, { version, link: 'https://a.example/other-code' });
+    expect(await reads()).toMatchObject({ failed: [] });
+  });
 
   it('is seen by the server itself while it listens, on whichever server the device asks', async () => {
     const second = await TestServer.start({ database: scene.server.database });

@@ -7,7 +7,7 @@ import { Injectable } from '@nestjs/common';
 import { isSlug, openStateAt, slugAskedFor, visitorKind } from '@hapset/core';
 import { isbot } from 'isbot';
 import { Clock } from '../../platform/clock/clock.js';
-import { TryoutService } from '../../reads/tryout/tryout.service.js';
+import { TryoutService } from '../../reads/tryout-results/tryout.service.js';
 import { OpensCounter } from '../../code/short-link/opens-counter.js';
 import { RedirectTable, type Redirect } from '../../code/short-link/redirect-table.js';
 import { ShortLinkPages } from './short-link-pages.js';

@@ -10,7 +10,7 @@ import { toFileView } from '../../gather/file/file.view.js';
 import { toKeptView } from '../../gather/material/material-views.js';
 import { Anyone } from '../../school/rights/access.decorators.js';
 import { SchoolService } from '../../school/settings/school.service.js';
-import { TryoutService } from '../../reads/tryout/tryout.service.js';
+import { TryoutService } from '../../reads/tryout-results/tryout.service.js';
 import { goneHtml, studentPageHtml, type GoneReason } from './student-page.html.js';
 import { StudentAssets } from './student-assets.js';
 import { MaterialService } from '../../gather/material/material.service.js';

@@ -20,7 +20,7 @@ const row = {
   readiness: {
     opens: locked,
     carries: { state: 'stop', carry: 'link', grain: null, modules: null, act: null, ignoredBy: [] },
-    reads: { state: 'not-yet', leastReachM: null, distanceM: 2, devices: 0, fallShort: [], look: [] },
+    reads: { state: 'not-yet', leastReachM: null, distanceM: 2, devices: 0, fallShort: [], failed: [], look: [] },
     paper: { state: 'not-yet', sizeMm: null, changed: [] },
   },
 } as unknown as BenchRow;

@@ -2,7 +2,15 @@ import type { VerdictReason } from '@hapset/core';
 import { locked } from '../../test/sample-readiness.js';
 import { carriesWords, opensWords, paperWords, readsWords } from './answers.js';
 
-const reads = { state: 'done', leastReachM: 2.64, distanceM: 2.5, devices: 4, fallShort: [], look: [] } as const;
+const reads = {
+  state: 'done',
+  leastReachM: 2.64,
+  distanceM: 2.5,
+  devices: 4,
+  fallShort: [],
+  failed: [],
+  look: [],
+} as const;
 
 describe('cells of the bench', () => {
   it('say what stops and how many steps mend it', () => {
@@ -98,6 +106,12 @@ describe('cells of the bench', () => {
       figure: '2 devices fall short of 2.5 m',
     });
     expect(readsWords({ ...reads, state: 'not-yet', leastReachM: null }, true).title).toBe('Rehearsing…');
+  });
+  it('believe real devices more than the rehearsal', () => {
+    const tried = (failed: readonly (string | null)[]): object => readsWords({ ...reads, state: 'look-at', failed });
+    expect(tried(['Tablets'])).toMatchObject({ mark: 'look-at', title: 'Not read when tried', figure: 'Tablets' });
+    expect(tried([null])).toMatchObject({ figure: 'on a real device' });
+    expect(tried(['Tablets', 'Laptops'])).toMatchObject({ figure: 'on 2 devices' });
   });
   it('say that a look fails, whatever the rehearsal says, and what it leaves to be desired', () => {
     expect(readsWords({ ...reads, state: 'stop', look: ['too-little-contrast', 'not-allowed'] })).toEqual({

@@ -76,10 +76,18 @@ export function carriesWords(
 }
 
 export function readsWords(reads: ReadinessView['reads'], rehearsing = false): AnswerWords {
-  const { state, leastReachM, look } = reads;
+  const { state, leastReachM, look, failed } = reads;
   const [worst] = look;
   if (worst && standing(look).state === 'stop')
     return { mark: state, title: 'Look fails', figure: lookReasonWords[worst].short, mends: false };
+  const [tried] = failed;
+  if (tried !== undefined)
+    return {
+      mark: state,
+      title: 'Not read when tried',
+      figure: failed.length === 1 ? (tried ?? 'on a real device') : `on ${failed.length} devices`,
+      mends: false,
+    };
   if (leastReachM === null)
     return {
       mark: 'not-yet',

@@ -42,8 +42,8 @@ export function TryoutResults({
 
 function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout: TryoutView }): ReactElement {
   const { id, deviceId, outcome, current, at } = tryout;
-  const say = useSayDevice(page.material.id);
-  const remove = useRemoveTryout(page.material.id);
+  const say = useSayDevice();
+  const remove = useRemoveTryout();
   return (
     <li className="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-3 gap-y-1 border-b border-line py-2 text-body last:border-b-0">
       <StateMark mark={current ? marks[outcome] : 'not-yet'} words={outcomeWords[outcome]} />

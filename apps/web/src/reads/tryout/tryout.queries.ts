@@ -1,6 +1,7 @@
 import { routes, type TellTryout, type TryoutListening, type TryoutView } from '@hapset/contract';
-import { queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { queryOptions, useMutation, type UseMutationResult } from '@tanstack/react-query';
 import { call } from '../../platform/api/client.js';
+import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 import { materialKeys } from '../../gather/material/material.keys.js';
 
 export const tryoutKeys = { list: (materialId: string) => [...materialKeys.all, 'tryouts', materialId] as const };
@@ -19,30 +20,28 @@ export function useListen(materialId: string): UseMutationResult<TryoutListening
   return useMutation({ mutationFn: () => call(routes.listenForTryout, { params: { materialId } }) });
 }
 
-/** Whatever it does, the list of tryouts is asked for again. */
+/** What a real device did changes what is shown of the code everywhere. */
 function useTryoutChange<Input>(
-  materialId: string,
   change: (request: Input) => Promise<unknown>,
 ): UseMutationResult<unknown, Error, Input> {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: change,
-    onSettled: () => client.invalidateQueries({ queryKey: tryoutKeys.list(materialId) }),
-  });
+  const changed = useMaterialsChanged();
+  return useMutation({ mutationFn: change, onSettled: changed });
 }
 
 export function useTellTryout(materialId: string): UseMutationResult<unknown, Error, TellTryout> {
-  return useTryoutChange(materialId, (body) => call(routes.tellTryout, { params: { materialId }, body }));
+  return useTryoutChange((body) => call(routes.tellTryout, { params: { materialId }, body }));
 }
 
-export function useSayDevice(
-  materialId: string,
-): UseMutationResult<unknown, Error, { readonly tryoutId: string; readonly deviceId: string | null }> {
-  return useTryoutChange(materialId, ({ tryoutId, deviceId }) =>
+export function useSayDevice(): UseMutationResult<
+  unknown,
+  Error,
+  { readonly tryoutId: string; readonly deviceId: string | null }
+> {
+  return useTryoutChange(({ tryoutId, deviceId }) =>
     call(routes.changeTryout, { params: { tryoutId }, body: { deviceId } }),
   );
 }
 
-export function useRemoveTryout(materialId: string): UseMutationResult<unknown, Error, string> {
-  return useTryoutChange(materialId, (tryoutId) => call(routes.removeTryout, { params: { tryoutId } }));
+export function useRemoveTryout(): UseMutationResult<unknown, Error, string> {
+  return useTryoutChange((tryoutId) => call(routes.removeTryout, { params: { tryoutId } }));
 }

@@ -11,6 +11,13 @@ export interface DeviceReach {
   readonly misread: unknown;
 }
 
+/** What a real device made of the code. */
+export interface TriedDevice {
+  /** Null where nobody said which device it was. */
+  readonly deviceId: string | null;
+  readonly outcome: 'as-meant' | 'otherwise' | 'nothing';
+}
+
 /** Whether all devices read it from where students stand. */
 export interface ReadsAnswer {
   readonly state: AnswerState;
@@ -18,10 +25,31 @@ export interface ReadsAnswer {
   readonly leastReachM: number | null;
   /** Devices that don't read from where students stand. */
   readonly fallShort: readonly string[];
+  /** Real devices that did not read it, or read something else, whatever was simulated; null for an unnamed one. */
+  readonly failed: readonly (string | null)[];
 }
 
-/** All devices must reach the distance; one that returns other characters than were meant stops. */
-export function readsAnswer(reaches: readonly DeviceReach[] | null, distanceM: number): ReadsAnswer {
+/**
+ * All devices must reach the distance; one that returns other characters than were meant stops. What a real device did
+ * corrects the simulation: the last tryout of each counts against it, never for it.
+ */
+export function readsAnswer(
+  reaches: readonly DeviceReach[] | null,
+  distanceM: number,
+  tried: readonly TriedDevice[] = [],
+): ReadsAnswer {
+  const simulated = simulatedAnswer(reaches, distanceM);
+  const failures = tried.filter(({ outcome }) => outcome !== 'as-meant');
+  if (failures.length === 0) return { ...simulated, failed: [] };
+  const state = failures.some(({ outcome }) => outcome === 'otherwise') ? 'stop' : 'look-at';
+  return {
+    ...simulated,
+    state: simulated.state === 'stop' ? 'stop' : state,
+    failed: failures.map(({ deviceId }) => deviceId),
+  };
+}
+
+function simulatedAnswer(reaches: readonly DeviceReach[] | null, distanceM: number): Omit<ReadsAnswer, 'failed'> {
   if (reaches === null || reaches.length === 0) return { state: 'not-yet', leastReachM: null, fallShort: [] };
   const leastReachM = Math.min(...reaches.map((reach) => reach.reachM));
   const fallShort = reaches

@@ -2,8 +2,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { TellTryout, TryoutView } from '@hapset/contract';
-import { shortAddress, type VisitorKind } from '@hapset/core';
-import { MoreThan, Repository } from 'typeorm';
+import { shortAddress, type TriedDevice, type VisitorKind } from '@hapset/core';
+import { In, MoreThan, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
@@ -103,6 +103,29 @@ export class TryoutService {
       current: then === payload,
       at: at.toISOString(),
     }));
+  }
+
+  /**
+   * By material id: the last outcome of each device with that payload. Devices that nobody named count as one.
+   * @param codes what the codes say now
+   */
+  async lastOf(
+    codes: readonly { readonly materialId: string; readonly payload: string }[],
+  ): Promise<ReadonlyMap<string, readonly TriedDevice[]>> {
+    if (codes.length === 0) return new Map();
+    const payloadOf = new Map(codes.map(({ materialId, payload }) => [materialId, payload]));
+    const rows = await this.tryouts.find({
+      where: { materialId: In([...payloadOf.keys()]) },
+      select: { id: true, materialId: true, deviceId: true, outcome: true, payload: true },
+      order: { id: 'ASC' },
+    });
+    const last = new Map<string, Map<string | null, TriedDevice>>();
+    for (const { materialId, deviceId, outcome, payload } of rows) {
+      if (payloadOf.get(materialId) !== payload) continue;
+      const devices = last.get(materialId) ?? new Map<string | null, TriedDevice>();
+      last.set(materialId, devices.set(deviceId, { deviceId, outcome }));
+    }
+    return new Map([...last].map(([materialId, devices]) => [materialId, [...devices.values()]]));
   }
 
   private async shortAddressOf(materialId: string): Promise<string> {
