@@ -116,3 +116,4 @@ export {
   type OpenState,
 } from './short-link/opening-hours.js';
 export { visitorKind, visitorKinds, type VisitorKind } from './short-link/visitor.js';
+export { plainSurround } from './look/frame.js';

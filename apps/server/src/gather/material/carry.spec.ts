@@ -45,6 +45,27 @@ describe('what a code carries by choice', () => {
     expect(await change(id, { version: 4, link: web.address('/counted?id=8') })).toMatchObject({ carry: 'link' });
   });
 
+  it('is recommended before and after the choice alike, at the size at which each would be printed', async () => {
+    const lessonId = await scene.lesson('Maren', { viewingDistanceM: 3 });
+    const long = `https://a.example/leaf/${'limpets-and-barnacles/'.repeat(7)}`;
+    const [stationId = ''] = await scene.stations(lessonId, [link(long)]);
+    const before = await scene.page(stationId);
+    const figures = ({ ladder, rehearsal }: MaterialPage): unknown => ({
+      recommended: ladder.recommended,
+      reason: ladder.reason,
+      rungs: ladder.rungs.map((rung) => [rung.kind, rung.figures?.sizeMm, rung.figures?.reachM]),
+      distanceM: rehearsal.distanceM,
+    });
+    let version = 1;
+    for (const [index, rung] of before.ladder.rungs.entries()) {
+      await change(before.material.id, { version, carry: rung.kind });
+      version += 1;
+      const after = await scene.page(stationId);
+      expect(figures(after)).toEqual(figures(before));
+      expect(after.rehearsal.sizeMm).toBe(after.ladder.rungs[index]?.figures?.sizeMm);
+    }
+  });
+
   it('is a bare address where it leads to the same page, and never an unproven shorter link', async () => {
     const id = await create(link('https://a.example/leaf'));
     expect(await refused(id, { version: 1, carry: 'trimmed' })).toMatchObject({

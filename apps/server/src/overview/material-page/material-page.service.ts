@@ -1,7 +1,7 @@
 /** The page of a material, the same inside and outside a lesson, put together from what other nouns know. */
 import { Injectable } from '@nestjs/common';
 import type { MaterialPage, StationPlace, ShortLinkView } from '@hapset/contract';
-import { ladderOf, levelChoices, newSlugLength, shortAddress, shortBase } from '@hapset/core';
+import { ladderOf, levelChoices, newSlugLength, reachShareOf, shortAddress, shortBase } from '@hapset/core';
 import { toPicturesView } from '../../paper/picture/picture.view.js';
 import { ShortLinkService } from '../../code/short-link/short-link.service.js';
 import { toSheetView } from '../../paper/sheet/sheet.view.js';
@@ -48,7 +48,7 @@ export class MaterialPageService {
       lessons: uses.map(({ id, name, date }) => ({ id, name, date })),
       code,
       ladder: ladderOf(ladderRequest(standing, shortLink, check?.trimmed?.link ?? null)),
-      levels: levelChoices(standing.payload, rehearsal),
+      levels: levelChoices(standing.payload, printedAs(standing)),
       shortLink,
       look,
       pictures: picturesOf(standing),
@@ -63,22 +63,26 @@ export class MaterialPageService {
 
 /** @param proven the link without what only counts visitors, as the last check proved it */
 function ladderRequest(
-  { place: { material }, payload, rehearsal, school }: Standing,
+  standing: Standing,
   shortLink: ShortLinkView | null,
   proven: string | null,
 ): Parameters<typeof ladderOf>[0] {
+  const { payload, rehearsal, school } = standing;
+  const { material } = standing.place;
   const address = addressOf(material, school.publicAddress);
-  const { sizeMm, distanceM, devices } = rehearsal;
   return {
     kind: address === null ? 'words' : 'link',
     payload: address ?? payload,
     trimmed: material.trimmedLink ?? proven,
     short: shortLink?.address ?? shortAddress(school.publicAddress, school.shortLinkHost, slugToCome(school)),
     level: material.level,
-    sizeMm,
-    distanceM,
-    devices,
+    distanceM: rehearsal.distanceM,
+    ...printedAs(standing),
   };
+}
+
+function printedAs({ sizeMmOf, look, rehearsal: { devices } }: Standing): Parameters<typeof levelChoices>[1] {
+  return { sizeMmOf, reachShare: reachShareOf(look.design), devices };
 }
 
 function picturesOf({ code, look, rehearsal, place, school }: Standing): MaterialPage['pictures'] {

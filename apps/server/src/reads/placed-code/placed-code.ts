@@ -23,6 +23,8 @@ export interface PlacedCode {
   readonly rehearsal: RehearsalView;
   /** As it was when this was found out. */
   readonly school: SchoolRecord;
+  /** The size that a symbol of so many modules would have in its place, mm. */
+  readonly sizeMmOf: (modules: number) => number;
   /** The size that it would have on that paper, mm. */
   readonly sizeMmOn: (paper: PaperFormat) => number;
 }
@@ -43,6 +45,7 @@ export function toPlacedCode(facts: CodeFacts, school: SchoolRecord, sizeMmOn: P
     reads: readsView(facts),
     rehearsal: toRehearsalView(facts),
     school,
+    sizeMmOf: facts.print.sizeMmOf,
     sizeMmOn,
   };
 }

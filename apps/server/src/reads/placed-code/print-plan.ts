@@ -4,6 +4,7 @@ import type { DeviceView } from '@hapset/contract';
 import {
   largestPosterCodeMm,
   plainLook,
+  plainSurround,
   posterCodeMm,
   smallestPosterCodeMm,
   withoutSurround,
@@ -19,6 +20,8 @@ export const distanceWithoutLessonM = 1.5;
 export interface PlannedPrint {
   readonly sizeMm: number;
   readonly chosenSizeMm: number | null;
+  /** Side that a symbol of so many modules would have, mm: for what else the code could carry. */
+  readonly sizeMmOf: (modules: number) => number;
   readonly largestMm: number;
   readonly distanceM: number;
   readonly ownDistanceM: number | null;
@@ -41,14 +44,16 @@ export function planPrint(place: Place, code: MaterialCode, { devices, paper, lo
   const ownDistanceM = station?.viewingDistanceM ?? null;
   const distanceM = ownDistanceM ?? lesson?.viewingDistanceM ?? distanceWithoutLessonM;
   const chosenSizeMm = station ? station.sizeMm : material.sizeMm;
-  const sizeMm = code.view
-    ? posterCodeMm(code.view.drawing, look, paper, { devices, distanceM }, chosenSizeMm)
-    : smallestPosterCodeMm;
+  const surround = code.view?.drawing.surround ?? plainSurround;
+  const sizeMmOf = (modules: number): number =>
+    posterCodeMm({ modules, surround }, look, paper, { devices, distanceM }, chosenSizeMm);
+  const sizeMm = code.view ? sizeMmOf(code.view.drawing.modules) : smallestPosterCodeMm;
   const largestMm = code.view
     ? largestPosterCodeMm(paper, code.view.drawing.modules, code.view.drawing.surround)
     : smallestPosterCodeMm;
   return {
     sizeMm,
+    sizeMmOf,
     chosenSizeMm,
     largestMm,
     distanceM,

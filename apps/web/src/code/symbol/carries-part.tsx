@@ -120,11 +120,13 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
       <table className="w-full border-collapse text-left text-small">
         <thead>
           <tr className="border-b border-line">
-            {['Carries', 'Version', 'Level', 'Side of a module', 'Fits still', 'Next coarser step'].map((name) => (
-              <th key={name} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
-                {name}
-              </th>
-            ))}
+            {['Carries', 'Version', 'Level', 'Printed', 'Side of a module', 'Fits still', 'Next coarser step'].map(
+              (name) => (
+                <th key={name} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
+                  {name}
+                </th>
+              ),
+            )}
           </tr>
         </thead>
         <tbody>
@@ -136,6 +138,7 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
                 </th>
                 <td className="pr-4">{figures.version}</td>
                 <td className="pr-4">{figures.level}</td>
+                <td className="pr-4 whitespace-nowrap">{Math.round(figures.sizeMm)} mm</td>
                 <td className="pr-4 whitespace-nowrap">{figures.moduleMm.toFixed(1)} mm</td>
                 <td className="pr-4 whitespace-nowrap">{plural(figures.charactersUntilGrowth, 'character')}</td>
                 <td className="whitespace-nowrap">

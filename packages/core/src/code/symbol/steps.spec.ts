@@ -68,7 +68,7 @@ describe('the steps around a payload', () => {
   });
 });
 
-const printed = { sizeMm: 100, devices: [tablet] };
+const printed = { sizeMmOf: () => 100, reachShare: 1, devices: [tablet] };
 
 describe('a level chosen by hand', () => {
   it('costs modules and reach as it rises', () => {

@@ -15,15 +15,23 @@ export interface SymbolFigures {
   readonly charactersUntilGrowth: number;
   /** Null where nothing gets coarser. */
   readonly charactersToShrink: number | null;
-  /** Side of a module at the printed size, mm. */
+  /** Side of the symbol as it would be printed, mm. */
+  readonly sizeMm: number;
+  /** Side of a module at that size, mm. */
   readonly moduleMm: number;
   /** Of the weakest device, predicted, metres; null without devices. */
   readonly reachM: number | null;
 }
 
-/** How large a code is printed, and which devices are to read it. */
+/**
+ * How large a code would be printed, and which devices are to read it. The size is that of the code in question, and not
+ * of the one that is carried now: what is promised before a choice is what comes of it.
+ */
 export interface Printed {
-  readonly sizeMm: number;
+  /** Side of a symbol of so many modules on paper, mm. */
+  readonly sizeMmOf: (modules: number) => number;
+  /** Share of its reach that a code keeps in its look, up to 1. */
+  readonly reachShare: number;
   readonly devices: readonly DeviceProfile[];
 }
 
@@ -31,13 +39,15 @@ export interface Printed {
 export function figuresOf(
   payload: string,
   level: ErrorCorrectionLevel | null,
-  { sizeMm, devices }: Printed,
+  { sizeMmOf, reachShare, devices }: Printed,
 ): SymbolFigures | null {
   const chosen = level ?? undefined;
   const size = chooseSize(payload, chosen);
   if (!size.ok) return null;
   const { version } = size.value;
   const modules = modulesOf(version);
+  const sizeMm = sizeMmOf(modules);
+  const reachM = weakestReachM(devices, sizeMm, modules);
   return {
     version,
     modules,
@@ -46,8 +56,9 @@ export function figuresOf(
     characters: [...payload].length,
     charactersUntilGrowth: untilGrowth(payload, size.value, chosen),
     charactersToShrink: charactersToShrink({ payload, version }, chosen),
+    sizeMm,
     moduleMm: sizeMm / modules,
-    reachM: weakestReachM(devices, sizeMm, modules),
+    reachM: reachM && reachM * reachShare,
   };
 }
 

@@ -11,7 +11,8 @@ const ladder = (payload: string, more: Partial<LadderOptions> = {}): Ladder =>
     trimmed: null,
     short: null,
     level: null,
-    sizeMm: 120,
+    sizeMmOf: () => 120,
+    reachShare: 1,
     distanceM: 2,
     devices: [tablet, phone],
     ...more,
@@ -53,17 +54,19 @@ describe('the carry ladder', () => {
 
   it('recommends what reads from where students stand, then what is coarser at no cost, and never the bare address', () => {
     expect(ladder('https://a.example/x')).toMatchObject({ recommended: 0, reason: 'exact' });
-    const far = ladder(counted, { trimmed: long, distanceM: 2.1, sizeMm: 155 });
+    const far = ladder(counted, { trimmed: long, distanceM: 2.1, sizeMmOf: () => 155 });
     const [linkReach = 0, trimmedReach = 0] = far.rungs.map(({ figures }) => figures?.reachM ?? 0);
-    expect(ladder(counted, { trimmed: long, sizeMm: 155, distanceM: (linkReach + trimmedReach) / 2 })).toMatchObject({
+    expect(
+      ladder(counted, { trimmed: long, sizeMmOf: () => 155, distanceM: (linkReach + trimmedReach) / 2 }),
+    ).toMatchObject({
       recommended: 1,
       reason: 'fits-the-room',
     });
-    expect(ladder(counted, { trimmed: long, sizeMm: 155, distanceM: trimmedReach * 2 })).toMatchObject({
+    expect(ladder(counted, { trimmed: long, sizeMmOf: () => 155, distanceM: trimmedReach * 2 })).toMatchObject({
       recommended: 1,
       reason: 'reads-farther',
     });
-    expect(ladder(counted, { trimmed: long, sizeMm: 155, distanceM: linkReach / 2 })).toMatchObject({
+    expect(ladder(counted, { trimmed: long, sizeMmOf: () => 155, distanceM: linkReach / 2 })).toMatchObject({
       recommended: 1,
       reason: 'coarser',
     });
@@ -73,7 +76,7 @@ describe('the carry ladder', () => {
 
   it('recommends the school’s short link where nothing direct reads from where students stand, and only there', () => {
     const short = 'HTTPS://K.FERNHOLLOW.EXAMPLE/CD3F7';
-    const options = { trimmed: long, short, sizeMm: 155 };
+    const options = { trimmed: long, short, sizeMmOf: () => 155 };
     const { rungs } = ladder(counted, options);
     expect(rungs.map(({ kind, dependsOn }) => [kind, dependsOn])).toEqual([
       ['link', 'page'],
@@ -111,5 +114,16 @@ describe('the carry ladder', () => {
       }),
       { numRuns: 50 },
     );
+  });
+
+  it('judges each rung at the size at which it would be printed, and in the look that it would have', () => {
+    const bySize = ladder(counted, { trimmed: long, sizeMmOf: (modules) => modules * 2 });
+    expect(bySize.rungs.map(({ figures }) => figures && figures.sizeMm / figures.modules)).toEqual([2, 2, 2]);
+    // Twice the modules at twice the size read from as far away.
+    const [reach = 0, other = 0] = bySize.rungs.map(({ figures }) => figures?.reachM ?? 0);
+    expect(Math.abs(reach - other) / other).toBeLessThan(0.06);
+    const [plain] = ladder(long).rungs;
+    const [faint] = ladder(long, { reachShare: 0.8 }).rungs;
+    expect((faint?.figures?.reachM ?? 0) / (plain?.figures?.reachM ?? 1)).toBeCloseTo(0.8);
   });
 });

@@ -2,9 +2,8 @@
  * The carry ladder: what a material's code could carry, side by side, with what each costs and one recommended. Nobody
  * need know that fewer characters make a coarser code which reads from farther away: the figures say it, in steps.
  */
-import type { DeviceProfile } from '../../school/device/device.js';
 import { bareAddress, type Carry } from '../../code/payload/carry.js';
-import { figuresOf, type SymbolFigures } from './figures.js';
+import { figuresOf, type Printed, type SymbolFigures } from './figures.js';
 import type { ErrorCorrectionLevel } from '../../code/symbol/versions.js';
 
 /** What a code depends on to keep working. */
@@ -35,7 +34,7 @@ export interface Ladder {
 }
 
 /** What is known of an address and where its code will hang. */
-export interface LadderOptions {
+export interface LadderOptions extends Printed {
   /** What the material carries as it was given: a link, or a payload that needs none. */
   readonly kind: 'link' | 'words';
   readonly payload: string;
@@ -45,9 +44,7 @@ export interface LadderOptions {
   readonly short: string | null;
   /** Chosen by hand; null for the highest that costs nothing. */
   readonly level: ErrorCorrectionLevel | null;
-  readonly sizeMm: number;
   readonly distanceM: number;
-  readonly devices: readonly DeviceProfile[];
 }
 
 /**
