@@ -55,6 +55,7 @@ import { Kinds1801000000000 } from '../platform/database/migrations/180100000000
 import { OneQueue1802000000000 } from '../platform/database/migrations/1802000000000-one-queue.js';
 import { ComparedRosters1803000000000 } from '../platform/database/migrations/1803000000000-compared-rosters.js';
 import { WhatIsKept1804000000000 } from '../platform/database/migrations/1804000000000-what-is-kept.js';
+import { ReadFlat1805000000000 } from '../platform/database/migrations/1805000000000-read-flat.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -114,6 +115,7 @@ export const migrations = [
   OneQueue1802000000000,
   ComparedRosters1803000000000,
   WhatIsKept1804000000000,
+  ReadFlat1805000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

@@ -55,7 +55,7 @@ export const bodies: Bodies = {
   addStations: () => ({ items: [words('x')], materialIds: [] }),
   orderStations: ({ stationId = '' }) => ({ stationIds: [stationId] }),
   changeStation: () => ({ version: 1, name: 'x' }),
-  saveStationRehearsal: () => ({ results: [] }),
+  saveStationRehearsal: () => ({ results: [], unreadBy: [] }),
   makeStationSheet: () => ({ kind: 'poster', paper: 'A4', goAhead: [] }),
   createMaterials: () => ({ items: [words('x')] }),
   matchShelf: () => ({ links: ['https://a.example'] }),
@@ -86,7 +86,7 @@ export const bodies: Bodies = {
   chooseLessonLook: () => ({ look: 'plain' }),
   showWebPicture: () => ({ shown: true }),
   askLinkCheck: () => ({ link: 'ftp://a.example' }),
-  saveMaterialRehearsal: () => ({ results: [] }),
+  saveMaterialRehearsal: () => ({ results: [], unreadBy: [] }),
   previewSheets: ({ materialId = '' }) => ({
     places: onlyMaterial(materialId),
     choices: plainChoices('poster', 'A4'),

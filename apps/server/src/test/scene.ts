@@ -137,6 +137,9 @@ export class Scene {
       others: [],
       misread: null,
     }));
-    await this.server.ok('Maren', 'PUT', `/api/stations/${stationId}/rehearsals/${rehearsal.key}`, { results });
+    await this.server.ok('Maren', 'PUT', `/api/stations/${stationId}/rehearsals/${rehearsal.key}`, {
+      results,
+      unreadBy: [],
+    });
   }
 }

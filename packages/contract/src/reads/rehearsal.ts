@@ -75,6 +75,8 @@ export interface RehearsalView {
   readonly look: LookDesign | null;
   /** Null until it was rehearsed as it is now. */
   readonly results: readonly RehearsalResult[] | null;
+  /** Engines that can't read it even flat and straight at 150 dots an inch; null until it was rehearsed. */
+  readonly unreadBy: readonly ReaderEngineName[] | null;
   readonly rehearsedAt: string | null;
 }
 
@@ -91,4 +93,6 @@ export interface OtherReader extends Pick<RehearsedDevice, 'reachM' | 'misread'>
 /** Results that a page computed, for the key that it was given. */
 export interface SaveRehearsal {
   readonly results: readonly RehearsalResult[];
+  /** Engines that could not read it flat and straight. */
+  readonly unreadBy: readonly ReaderEngineName[];
 }

@@ -73,14 +73,7 @@ export {
   type LookJudgement,
   type LookReason,
 } from './look/judge-look.js';
-export {
-  contrastOf,
-  contrastVerdict,
-  prints,
-  type Contrast,
-  type ContrastVerdict,
-  type Print,
-} from './look/contrast.js';
+export { contrastOf, hasEnoughContrast, leastContrast, prints, type Contrast, type Print } from './look/contrast.js';
 export { centreLeaves, largestCentre, spareRepair, type SpareRepair } from './symbol/spare-repair.js';
 export {
   baselineMm,

@@ -40,6 +40,7 @@ export { attempt, type Attempt } from './optics/attempt.js';
 export { limitingCauses, limitsAt, sizeThatReadsMm, type LimitingCause } from './optics/limits.js';
 export { trialView, Trials, type ReadFrame, type Staging, type TriedDistance } from './optics/trial.js';
 export { uniformSource } from './optics/random.js';
+export { flatDpi, flatFrame } from './optics/flat.js';
 export { readsAnswer, type DeviceReach, type ReadsAnswer, type TriedDevice } from './optics/reads-answer.js';
 export { saidBy, saidKinds, type Said, type SaidKind } from './reading/said.js';
 export { markedText, textMarks, type MarkedPiece, type TextMark } from './reading/marked-text.js';

@@ -90,6 +90,7 @@ const rehearsal = (reachM: number): RehearsedResults =>
       frames: 9,
       misread: null,
     })),
+    unreadBy: [],
     rehearsedAt: new Date('2026-11-20T09:01:00Z'),
   }) as unknown as RehearsedResults;
 const sheet = (payload: string, sizeMm: number): Sheet =>
@@ -273,6 +274,18 @@ describe('the four answers', () => {
     ).toBe('done');
   });
 
+  it('stop where one engine can’t read the look even flat, whatever the devices read', () => {
+    const unread = { ...rehearsal(9), unreadBy: ['qr'] as const };
+    expect(toReadinessView(facts({ rehearsal: unread })).reads).toMatchObject({
+      state: 'stop',
+      look: ['not-read-flat'],
+    });
+    expect(toPlacedCode(facts({ rehearsal: unread }), school as SchoolRecord, () => 100).look.judgement).toMatchObject({
+      state: 'stop',
+      reasons: ['not-read-flat'],
+    });
+  });
+
   it('never let a rehearsal make good what a look fails at', () => {
     const look = (design: object, allowed = true): ChosenLook => ({
       ...noLook,
@@ -284,8 +297,8 @@ describe('the four answers', () => {
       look: ['too-little-contrast'],
     });
     expect(toReadinessView(facts({ look: look({ ink: '#c0c0c0' }), rehearsal: rehearsal(9) })).reads).toMatchObject({
-      state: 'look-at',
-      look: ['little-contrast'],
+      state: 'stop',
+      look: ['too-little-contrast'],
     });
     expect(
       toReadinessView(facts({ look: look({ ink: '#1d6f5b' }, false), rehearsal: rehearsal(9) })).reads,

@@ -58,6 +58,7 @@ export function toRehearsalView({ print, rehearsal }: CodeFacts): RehearsalView 
     devices: print.devices,
     look: print.look,
     results: rehearsal?.results ?? null,
+    unreadBy: rehearsal?.unreadBy ?? null,
     rehearsedAt: rehearsal?.rehearsedAt.toISOString() ?? null,
   };
 }
@@ -168,9 +169,21 @@ export function carriesView({ code, place, print }: CodeFacts): ReadinessView['c
   };
 }
 
-/** With what the school says about it. */
-export function lookStanding(judgement: LookJudgement, allowed: boolean): ReturnType<typeof standing> {
-  return standing(allowed ? judgement.reasons : [...judgement.reasons, 'not-allowed']);
+/** With what readers and the school say about it. */
+export function lookStanding(
+  { reasons }: LookJudgement,
+  { allowed, readFlat }: { readonly allowed: boolean; readonly readFlat: boolean },
+): ReturnType<typeof standing> {
+  return standing([
+    ...reasons,
+    ...(readFlat ? [] : (['not-read-flat'] as const)),
+    ...(allowed ? [] : (['not-allowed'] as const)),
+  ]);
+}
+
+/** An engine that fails there reads it nowhere. Nothing is known before the rehearsal. */
+export function isReadFlat(rehearsal: RehearsedResults | null): boolean {
+  return rehearsal === null || rehearsal.unreadBy.length === 0;
 }
 
 /** What a look fails at is never rehearsed away: the worse of both counts. */
@@ -181,7 +194,7 @@ export function readsView({ code, look, print, rehearsal, tried }: CodeFacts): R
   const answer = readsAnswer(rehearsal?.results ?? null, print.distanceM, own);
   const names = print.devices.filter((device) => answer.fallShort.includes(device.id)).map((device) => device.name);
   const { state, reasons } = code.judgement
-    ? lookStanding(code.judgement, look.allowed)
+    ? lookStanding(code.judgement, { allowed: look.allowed, readFlat: isReadFlat(rehearsal) })
     : { state: 'done' as const, reasons: [] };
   return {
     state: worse(answer.state, state),

@@ -1,9 +1,16 @@
 /** A material's code in its place, as one value that everything above is made of. */
 import type { CodeLookView, CodeView, ReadinessView, RehearsalView } from '@hapset/contract';
 import type { LookJudgement, PaperFormat, SymbolPlan } from '@hapset/core';
-import type { ChosenLook } from '../../code/look/look.service.js';
 import type { Place } from '../../lessons/station/place.js';
-import { carriesView, lookStanding, opensView, readsView, toRehearsalView, type CodeFacts } from './answers.js';
+import {
+  carriesView,
+  isReadFlat,
+  lookStanding,
+  opensView,
+  readsView,
+  toRehearsalView,
+  type CodeFacts,
+} from './answers.js';
 import type { AccessCheckRecord } from '../../opens/access-check/access-check-record.js';
 import type { SchoolRecord } from '../../school/settings/school-record.js';
 
@@ -37,7 +44,7 @@ export function toPlacedCode(facts: CodeFacts, school: SchoolRecord, sizeMmOn: P
     plan: code.plan,
     code: code.view,
     payload: code.carried.payload,
-    look: toCodeLook(facts.look, code.judgement),
+    look: toCodeLook(facts, code.judgement),
     check: checks.done ?? checks.pending,
     opening: checks.pending !== null,
     opens: opensView(facts),
@@ -50,6 +57,8 @@ export function toPlacedCode(facts: CodeFacts, school: SchoolRecord, sizeMmOn: P
   };
 }
 
-function toCodeLook({ from, id, name, design, allowed }: ChosenLook, judgement: LookJudgement | null): CodeLookView {
-  return { from, id, name, design, judgement: judgement && { ...judgement, ...lookStanding(judgement, allowed) } };
+function toCodeLook({ look, rehearsal }: CodeFacts, judgement: LookJudgement | null): CodeLookView {
+  const { from, id, name, design, allowed } = look;
+  const standing = judgement && lookStanding(judgement, { allowed, readFlat: isReadFlat(rehearsal) });
+  return { from, id, name, design, judgement: judgement && { ...judgement, ...standing } };
 }

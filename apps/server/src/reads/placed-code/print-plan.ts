@@ -65,7 +65,7 @@ export function planPrint(place: Place, code: MaterialCode, { devices, paper, lo
 }
 
 /** Results of an older camera model are no results of this one. */
-const cameraModel = 2;
+const cameraModel = 3;
 
 /** What of a device changes what it reads. Their order is part of the key. */
 const profileFields = [

@@ -1,7 +1,7 @@
 /** What was rehearsed before, found by the key that names what was rehearsed. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { RehearsalResult } from '@hapset/contract';
+import type { RehearsalResult, SaveRehearsal } from '@hapset/contract';
 import { In, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { Rehearsal } from './rehearsal.entity.js';
@@ -9,6 +9,7 @@ import { Rehearsal } from './rehearsal.entity.js';
 /** Results with the time at which they were measured. */
 export interface RehearsedResults {
   readonly results: readonly RehearsalResult[];
+  readonly unreadBy: SaveRehearsal['unreadBy'];
   readonly rehearsedAt: Date;
 }
 
@@ -36,8 +37,8 @@ export class RehearsalResultsService {
     return (key, ownerId) => rows.find((row) => row.rehearsalKey === key && row.material.ownerId === ownerId) ?? null;
   }
 
-  async save(materialId: string, rehearsalKey: string, results: readonly RehearsalResult[]): Promise<void> {
-    await this.rehearsals.upsert({ materialId, rehearsalKey, results, rehearsedAt: this.clock.now() }, [
+  async save(materialId: string, rehearsalKey: string, { results, unreadBy }: SaveRehearsal): Promise<void> {
+    await this.rehearsals.upsert({ materialId, rehearsalKey, results, unreadBy, rehearsedAt: this.clock.now() }, [
       'materialId',
       'rehearsalKey',
     ]);

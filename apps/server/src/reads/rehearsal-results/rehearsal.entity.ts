@@ -1,4 +1,5 @@
 import type { RehearsalResult } from '@hapset/contract';
+import type { ReaderEngineName } from '@hapset/core';
 import { Column, Entity, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, keywordColumn, timeColumn } from '../../platform/database/columns.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
@@ -10,5 +11,7 @@ export class Rehearsal {
   @PrimaryColumn(keywordColumn(64)) rehearsalKey: string;
   @ManyToOne('Material', { onDelete: 'CASCADE' }) material: Relation<MaterialRecord>;
   @Column({ type: 'json' }) results: readonly RehearsalResult[];
+  /** Engines that could not read it flat and straight. */
+  @Column({ type: 'json' }) unreadBy: readonly ReaderEngineName[];
   @Column(timeColumn) rehearsedAt: Date;
 }

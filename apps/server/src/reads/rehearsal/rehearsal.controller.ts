@@ -19,7 +19,7 @@ export class RehearsalController {
     @Param('rehearsalKey') key: string,
     @Body() body: SaveRehearsalDto,
   ): Promise<null> {
-    await this.rehearsals.save(placeAlone(await this.materials.require(materialId)), key, body.results);
+    await this.rehearsals.save(placeAlone(await this.materials.require(materialId)), key, body);
     return null;
   }
 
@@ -30,7 +30,7 @@ export class RehearsalController {
     @Body() body: SaveRehearsalDto,
   ): Promise<null> {
     const { place } = await this.stations.place(stationId);
-    await this.rehearsals.save(place, key, body.results);
+    await this.rehearsals.save(place, key, body);
     return null;
   }
 }

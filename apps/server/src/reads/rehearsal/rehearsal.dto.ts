@@ -3,6 +3,7 @@ import { readerEngineNames, type ReaderEngineName } from '@hapset/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsIn,
   IsInt,
@@ -64,5 +65,10 @@ export class SaveRehearsalDto implements SaveRehearsal {
   @ValidateNested({ each: true })
   @Type(() => RehearsalResultDto)
   results: RehearsalResultDto[];
+  @IsArray()
+  @ArrayMaxSize(readerEngineNames.length)
+  @ArrayUnique()
+  @IsIn(readerEngineNames, { each: true })
+  unreadBy: ReaderEngineName[];
 }
 export const sameSaveRehearsal: Exact<Plain<SaveRehearsalDto>, Plain<SaveRehearsal>> = true;

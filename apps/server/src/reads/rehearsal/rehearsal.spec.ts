@@ -24,10 +24,11 @@ describe('handing in a rehearsal', () => {
     misread: null,
     ...more,
   });
-  const save = async (results: readonly object[], key?: string) => {
+  const save = async (results: readonly object[], key?: string, unreadBy: readonly string[] = []) => {
     const { rehearsal } = await scene.page(stationId);
     return scene.server.as('Maren', 'PUT', `/api/stations/${stationId}/rehearsals/${key ?? rehearsal.key}`, {
       results,
+      unreadBy,
     });
   };
 
@@ -40,6 +41,7 @@ describe('handing in a rehearsal', () => {
       distanceM: 2,
       devices: 1,
       fallShort: [],
+      failed: [],
       look: [],
     });
     expect(row?.rehearsal.results).toEqual([result(scene.deviceIds[0] ?? '')]);
@@ -52,6 +54,15 @@ describe('handing in a rehearsal', () => {
       leastReachM: 1.7,
       fallShort: ['Tablets'],
     });
+  });
+
+  it('stops where one of the engines can’t read it even flat', async () => {
+    await save([result(scene.deviceIds[0] ?? '')], undefined, ['zbar']);
+    const { readiness, rehearsal, look } = await scene.page(stationId);
+    expect(readiness.reads).toMatchObject({ state: 'stop', look: ['not-read-flat'] });
+    expect(rehearsal.unreadBy).toEqual(['zbar']);
+    expect(look.judgement?.reasons).toEqual(['not-read-flat']);
+    expect((await save([result(scene.deviceIds[0] ?? '')], undefined, ['eye'])).status).toBe(400);
   });
 
   it('stops where something else was read', async () => {

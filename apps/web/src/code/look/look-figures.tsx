@@ -5,7 +5,7 @@ import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { percent, plural } from '../../platform/wording/figures.js';
 import { lookReasonWords } from '../../platform/wording/looks.js';
 
-const contrastReasons: readonly LookReason[] = ['too-little-contrast', 'light-on-dark', 'little-contrast'];
+const contrastReasons: readonly LookReason[] = ['too-little-contrast', 'light-on-dark'];
 const repairReasons: readonly LookReason[] = ['covers-patterns', 'beyond-repair', 'little-spare-repair'];
 
 export function ContrastFigure({ judgement }: { readonly judgement: LookJudgement }): ReactElement {

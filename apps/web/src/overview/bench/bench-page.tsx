@@ -10,6 +10,7 @@ import { useOpenMaterial } from '../../gather/material/material.queries.js';
 import { useRehearsals } from '../../reads/rehearsal/use-rehearsals.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { BenchProgress } from './bench-progress.js';
+import { isRowInSight } from './row-in-sight.js';
 import { BenchTable } from './bench-table.js';
 import { benchQuery, useAddStations } from '../../lessons/lesson/lesson.queries.js';
 import { BenchHead } from './bench-head.js';
@@ -30,6 +31,7 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
   const open = useOpenMaterial();
   const rehearsals = useRehearsals(
     rows.map(({ stationId, code, rehearsal }) => ({ place: { stationId }, code, rehearsal })),
+    { isInSight: isRowInSight },
   );
   useOpenAgainOnReturn(
     rows.filter(isShut).map((row) => row.material.id),

@@ -11,6 +11,7 @@ import { carriesWords, opensWords, paperWords, readsWords } from '../readiness/a
 import { CodePicture } from '../../code/symbol/code-picture.js';
 import { useRemoval } from '../../platform/undo/use-removal.js';
 import { kindWords } from '../../platform/wording/kinds.js';
+import { rowId } from './row-in-sight.js';
 import { RenameStation } from './rename-station.js';
 import { Icon } from '../../platform/design/icon.js';
 
@@ -34,6 +35,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
   return (
     <div
       ref={setNodeRef}
+      id={rowId(row.stationId)}
       role="row"
       style={{ transform: CSS.Translate.toString(transform), transition }}
       className={`relative grid grid-cols-2 items-center gap-x-3 gap-y-2.5 px-3.5 py-3 lg:gap-y-0 lg:px-0 lg:py-0 ${benchColumns} ${last ? '' : 'border-b border-line'} ${isDragging ? 'z-10 bg-marker-soft shadow-float' : 'bg-sheet focus-within:bg-marker-soft hover:bg-marker-soft'}`}

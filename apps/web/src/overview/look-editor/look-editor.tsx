@@ -1,6 +1,6 @@
 /** A look while it is designed: how the code looks, what that leaves of it, and its controls. */
 import { limits, type LookView } from '@hapset/contract';
-import { judgeLook, plainLook, withoutSurround, type LookDesign, type LookJudgement } from '@hapset/core';
+import { judgeLook, plainLook, standing, withoutSurround, type LookDesign, type LookJudgement } from '@hapset/core';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { DesignControls } from '../../code/look/design-controls.js';
@@ -89,7 +89,7 @@ interface LeavesOfLook {
 }
 
 function useLeaves(sample: LookSample, design: LookDesign): LeavesOfLook {
-  const judgement = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
+  const rules = useMemo(() => judgeLook(sample.plan, design), [sample, design]);
   const sizeMm = useMemo(() => printedMm(sample, design), [sample, design]);
   const quick = useQuickRehearsal({
     plan: sample.plan,
@@ -97,6 +97,9 @@ function useLeaves(sample: LookSample, design: LookDesign): LeavesOfLook {
     sizeMm,
     devices: sample.devices,
   });
+  // What no rule foresees, readers tell.
+  const judgement =
+    quick.unreadBy.length === 0 ? rules : { ...rules, ...standing([...rules.reasons, 'not-read-flat']) };
   const fails = judgement.state === 'stop' || (quick.result !== null && quick.result.reachM === 0);
   return { judgement, sizeMm, quick, fails };
 }

@@ -13,7 +13,7 @@ export function MendLook({
   readonly onMend: (part: Partial<LookDesign>) => void;
 }): ReactElement | null {
   const mended = useMemo(() => mendedColours(design), [design]);
-  if ((reason === 'too-little-contrast' || reason === 'little-contrast') && mended) {
+  if (reason === 'too-little-contrast' && mended) {
     return (
       <MendButton onClick={() => onMend(mended)}>
         Take the nearest colours that pass

@@ -1,8 +1,9 @@
 import type { MaterialPage } from '@hapset/contract';
-import { guessedEncoding, hostNameOf } from '@hapset/core';
+import { guessedEncoding, hostNameOf, readerEngineNames } from '@hapset/core';
 import { useMemo, type ReactElement } from 'react';
 import { countWord, percent } from '../../platform/wording/figures.js';
-import { differenceSentence } from '../../platform/wording/rehearsal.js';
+import { namesListed } from '../../platform/wording/scanners.js';
+import { differenceSentence, readerWords } from '../../platform/wording/rehearsal.js';
 import { CodePicture } from '../../code/symbol/code-picture.js';
 
 /** The code in sight, what it says letter by letter, and what it depends on. */
@@ -64,8 +65,9 @@ function SpareRepair({ share }: { readonly share: number }): ReactElement {
   );
 }
 
-function agreement({ results, devices }: MaterialPage['rehearsal']): string {
-  if (results === null) return 'Exactly what was given, nothing between.';
+/** What the readers make of the drawing, with its look. */
+function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): string {
+  if (results === null || unreadBy === null) return 'Exactly what was given, nothing between.';
   const misread =
     results.find((result) => result.misread !== null) ??
     results
@@ -75,13 +77,10 @@ function agreement({ results, devices }: MaterialPage['rehearsal']): string {
     const device = devices.find((candidate) => candidate.id === misread.deviceId);
     return `${device?.name ?? 'A device'} read ${differenceSentence(misread.misread)}.`;
   }
-  const engines = new Set([
-    ...devices.map((device) => device.engine),
-    ...results.flatMap(({ others }) => others.filter(({ reachM }) => reachM > 0).map(({ engine }) => engine)),
-  ]).size;
-  return engines > 1
-    ? `${countWord(engines)} readers agree, letter by letter.`
-    : 'What was read agrees, letter by letter.';
+  const reading = readerEngineNames.length - unreadBy.length;
+  if (reading === readerEngineNames.length) return `${countWord(reading)} readers agree, letter by letter.`;
+  const unread = namesListed(unreadBy.map((engine) => readerWords[engine]));
+  return `${unread} can’t read it, even flat and straight.`;
 }
 
 /** The honest sentence about what the code depends on. */

@@ -131,7 +131,7 @@ describe('cells of the bench', () => {
         state: 'look-at',
         leastReachM: 2,
         fallShort: ['Clamshell laptops'],
-        look: ['little-contrast'],
+        look: ['little-spare-repair'],
       }).figure,
     ).toBe('Clamshell laptops fall short of 2.5 m');
   });

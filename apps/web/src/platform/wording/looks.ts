@@ -14,9 +14,13 @@ export const lookReasonWords: Readonly<Record<LookReason, ReasonWords>> = {
     short: 'too little contrast',
     long: 'Too little contrast: in grey print or in colour the modules can’t be told from what is behind them. Take a darker colour.',
   },
+  'not-read-flat': {
+    short: 'a reader can’t read it',
+    long: 'One of our three readers can’t read this look, even flat and straight. Take squares, darker colours or a smaller middle.',
+  },
   'light-on-dark': {
     short: 'light on dark',
-    long: 'Light on dark: readers take it for no code. Change the two colours for each other.',
+    long: 'Light on dark: scanners don’t see a code. Swap the two colours.',
   },
   'covers-patterns': {
     short: 'middle too large',
@@ -25,10 +29,6 @@ export const lookReasonWords: Readonly<Record<LookReason, ReasonWords>> = {
   'beyond-repair': {
     short: 'middle too large',
     long: 'What is in the middle takes more than can be repaired. Make it smaller.',
-  },
-  'little-contrast': {
-    short: 'little contrast',
-    long: 'Little contrast: good devices read it, others need more light. A darker colour is safer.',
   },
   'little-spare-repair': {
     short: 'little spare repair',

@@ -24,6 +24,8 @@ export interface RehearsalRequest extends RehearsedCode {
   readonly devices: readonly DeviceProfile[];
   /** Left out for a plain print on a wall. */
   readonly scene?: Scene;
+  /** Of the one device: what it made of a code of the same shape. */
+  readonly like?: RehearsalResult | null;
 }
 
 /** One attempt of a student, to be looked at. */
@@ -57,6 +59,7 @@ export interface SeenReading {
 
 export type ReaderRequest =
   | { readonly kind: 'rehearse'; readonly request: RehearsalRequest }
+  | { readonly kind: 'flat'; readonly request: RehearsedCode }
   | { readonly kind: 'attempt'; readonly request: AttemptRequest }
   | { readonly kind: 'limits'; readonly request: LimitsRequest }
   | { readonly kind: 'find'; readonly frame: GreyFrame };
@@ -65,6 +68,7 @@ export type ReaderRequest =
 export type ReaderMessage =
   | { readonly kind: 'device'; readonly result: RehearsalResult }
   | { readonly kind: 'end' }
+  | { readonly kind: 'flat'; readonly unreadBy: readonly ReaderEngineName[] }
   | { readonly kind: 'attempt'; readonly seen: SeenAttempt }
   | { readonly kind: 'limits'; readonly causes: readonly LimitingCause[] }
   | { readonly kind: 'codes'; readonly codes: readonly FoundCode[] }

@@ -2,6 +2,7 @@
 import {
   attempt,
   firstDifference,
+  flatFrame,
   limitsAt,
   planSymbol,
   readerEngineNames,
@@ -58,16 +59,26 @@ function planned({ payload, level }: RehearsedCode): SymbolPlan {
   return plan.value;
 }
 
-async function rehearse({ devices, scene, ...code }: RehearsalRequest): Promise<void> {
+async function rehearse({ devices, scene, like = null, ...code }: RehearsalRequest): Promise<void> {
   const plan = planned(code);
   for (const device of devices) {
     const result = await rehearseDevice(plan, code.sizeMm, device, await readerOf(device.engine), {
       look: code.look,
+      like,
       ...(scene && { scene }),
     });
     if (result) tell({ kind: 'device', result: { ...result, others: [] } });
   }
   tell({ kind: 'end' });
+}
+
+/** Which engines can't read it even flat, straight and in even light. */
+async function readFlat(code: RehearsedCode): Promise<void> {
+  const frame = flatFrame({ ...planned(code), look: code.look }, code.sizeMm);
+  const unreadBy: ReaderEngineName[] = [];
+  for (const name of readerEngineNames)
+    if ((await (await engine(name)).read(frame))?.text !== code.payload) unreadBy.push(name);
+  tell({ kind: 'flat', unreadBy });
 }
 
 async function seenBy({ device, distanceM, tiltDeg, scene, ...code }: AttemptRequest): Promise<void> {
@@ -95,6 +106,7 @@ async function limits({ device, distanceM, ...code }: LimitsRequest): Promise<vo
 
 async function work(request: ReaderRequest): Promise<void> {
   if (request.kind === 'rehearse') return rehearse(request.request);
+  if (request.kind === 'flat') return readFlat(request.request);
   if (request.kind === 'attempt') return seenBy(request.request);
   if (request.kind === 'limits') return limits(request.request);
   finder ??= createFinder({ address: zxingWasm });

@@ -1,6 +1,13 @@
 /** Asks the workers: for results of devices, for one attempt to be looked at, for what limits. Aborting ends a worker at once. */
 import type { OtherReader, RehearsalResult } from '@hapset/contract';
-import { readerEngineNames, type LimitingCause } from '@hapset/core';
+import {
+  chooseSize,
+  readerEngineNames,
+  type DeviceProfile,
+  type LimitingCause,
+  type ReaderEngineName,
+  type Scene,
+} from '@hapset/core';
 import { askReader } from '../reader/reader-pool.js';
 import type {
   AttemptRequest,
@@ -8,29 +15,69 @@ import type {
   ReaderMessage,
   ReaderRequest,
   RehearsalRequest,
+  RehearsedCode,
   SeenAttempt,
 } from '../reader/reader.messages.js';
 
 /** Devices at once: one core is left for the page, but two are always at work. */
 const atOnce = Math.min(4, Math.max(2, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 
-/** @param onDevice hears of each device as it is done @returns in the order of the request */
+/** What came of it: for each device how far, and which engines can't read it even flat. */
+export interface Rehearsed {
+  readonly results: readonly RehearsalResult[];
+  readonly unreadBy: readonly ReaderEngineName[];
+}
+
+/** @param onDevice hears of each device as it is done @returns devices in the order of the request */
 export async function rehearse(
   { devices, ...code }: RehearsalRequest,
   signal: AbortSignal,
   onDevice: (result: RehearsalResult) => void,
-): Promise<readonly RehearsalResult[]> {
+): Promise<Rehearsed> {
+  const flat = readFlat(code, signal);
   const results = await several(devices, async (device) => {
-    const result = await askFor(
-      { kind: 'rehearse', request: { ...code, devices: [device] } },
-      signal,
-      (message) => (message.kind === 'device' ? message.result : null),
-      'end',
-    );
-    if (result) onDevice(result);
+    const shape = shapeOf(code, device);
+    const result = await rehearseOne({ ...code, devices: [device], like: knownShapes.get(shape) ?? null }, signal);
+    if (!result) return null;
+    if (knownShapes.size >= mostShapes) knownShapes.clear();
+    knownShapes.set(shape, result);
+    onDevice(result);
     return result;
   });
-  return results.flatMap((result) => result ?? []);
+  return { results: results.flatMap((result) => result ?? []), unreadBy: await flat };
+}
+
+function rehearseOne(request: RehearsalRequest, signal: AbortSignal): Promise<RehearsalResult | null> {
+  return askFor(
+    { kind: 'rehearse', request },
+    signal,
+    (message) => (message.kind === 'device' ? message.result : null),
+    'end',
+  );
+}
+
+/** Which engines can't read the code flat and straight. */
+export async function readFlat(code: RehearsedCode, signal: AbortSignal): Promise<readonly ReaderEngineName[]> {
+  const { payload, level, look, sizeMm } = code;
+  const unreadBy = await askFor(
+    { kind: 'flat', request: { payload, level, look, sizeMm } },
+    signal,
+    (message) => (message.kind === 'flat' ? message.unreadBy : null),
+    'flat',
+  );
+  return unreadBy ?? [];
+}
+
+/** Results by shape: a code of the same version, level, look and size reads as far, which a few trials confirm. */
+const knownShapes = new Map<string, RehearsalResult>();
+const mostShapes = 300;
+
+function shapeOf(
+  { payload, level, look, sizeMm, scene }: RehearsedCode & { readonly scene?: Scene },
+  device: DeviceProfile,
+): string {
+  const size = chooseSize(payload, level);
+  return JSON.stringify([size.ok ? size.value.version : 0, level, look, sizeMm, scene ?? null, device]);
 }
 
 /** What the other engines make of it: shown, not decisive. */
@@ -46,12 +93,7 @@ export async function rehearseOthers(
       : [];
   });
   const found = await several(cells, async (device): Promise<(OtherReader & { readonly deviceId: string }) | null> => {
-    const result = await askFor(
-      { kind: 'rehearse', request: { ...code, devices: [device] } },
-      signal,
-      (message) => (message.kind === 'device' ? message.result : null),
-      'end',
-    );
+    const result = await rehearseOne({ ...code, devices: [device] }, signal);
     return result && { deviceId: device.id, engine: device.engine, reachM: result.reachM, misread: result.misread };
   });
   return results.map((result) => ({

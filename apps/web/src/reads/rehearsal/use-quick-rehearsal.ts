@@ -1,6 +1,6 @@
 /** The weakest device alone, rehearsed while something is being designed: each change starts it again. */
 import type { DeviceView, RehearsalResult } from '@hapset/contract';
-import { weakestDevice, type LookDesign, type SymbolPlan } from '@hapset/core';
+import { weakestDevice, type LookDesign, type ReaderEngineName, type SymbolPlan } from '@hapset/core';
 import { useEffect, useState } from 'react';
 import type { RehearsalRequest } from '../reader/reader.messages.js';
 import { rehearse } from './rehearse.js';
@@ -11,6 +11,8 @@ export interface QuickRehearsal {
   /** Null while it runs. */
   readonly result: RehearsalResult | null;
   readonly failed: boolean;
+  /** Engines that can't read it even flat; none while that is not known. */
+  readonly unreadBy: readonly ReaderEngineName[];
 }
 
 export interface QuickRequest {
@@ -18,6 +20,13 @@ export interface QuickRequest {
   readonly look: LookDesign;
   readonly sizeMm: number;
   readonly devices: readonly DeviceView[];
+}
+
+interface Done {
+  /** What was rehearsed, as text. */
+  readonly request: string;
+  readonly result: RehearsalResult | null;
+  readonly unreadBy: readonly ReaderEngineName[];
 }
 
 /** A change that is followed by another within that time is not rehearsed. */
@@ -35,15 +44,15 @@ export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickRequest)
       sizeMm,
       devices: [device],
     } satisfies RehearsalRequest);
-  const [done, setDone] = useState<{ readonly request: string; readonly result: RehearsalResult | null } | null>(null);
+  const [done, setDone] = useState<Done | null>(null);
   useEffect(() => {
     if (request === null) return;
     const leave = new AbortController();
     const run = (): void => {
       rehearse(JSON.parse(request) as RehearsalRequest, leave.signal, () => undefined)
-        .then(([result = null]) => setDone({ request, result }))
+        .then(({ results: [result = null], unreadBy }) => setDone({ request, result, unreadBy }))
         .catch(() => {
-          if (!leave.signal.aborted) setDone({ request, result: null });
+          if (!leave.signal.aborted) setDone({ request, result: null, unreadBy: [] });
         });
     };
     const timer = setTimeout(run, pauseMs);
@@ -53,5 +62,10 @@ export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickRequest)
     };
   }, [request]);
   const known = done !== null && done.request === request;
-  return { device, result: known ? done.result : null, failed: known && done.result === null };
+  return {
+    device,
+    result: known ? done.result : null,
+    failed: known && done.result === null,
+    unreadBy: known ? done.unreadBy : [],
+  };
 }

@@ -7,14 +7,9 @@ import { useEffect, useState } from 'react';
 import { call } from '../../platform/api/client.js';
 import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
 import type { RehearsalRequest } from '../reader/reader.messages.js';
-import { rehearse, rehearseOthers } from './rehearse.js';
+import { planRehearsals, type RehearsalOrder, type RehearsalPlace } from './plan-rehearsals.js';
+import { rehearse, rehearseOthers, type Rehearsed } from './rehearse.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
-
-export interface RehearsalPlace {
-  readonly place: PlaceId;
-  readonly code: CodeView | null;
-  readonly rehearsal: RehearsalView;
-}
 
 export interface RehearsalProgress {
   readonly running: boolean;
@@ -35,24 +30,25 @@ interface Task {
   readonly key: string;
   readonly request: RehearsalRequest;
   /** What decides is known: the other engines are asked. */
-  readonly known: readonly RehearsalResult[] | null;
+  readonly known: Rehearsed | null;
 }
 
 function taskOf(
   place: PlaceId,
   { payload, level }: CodeView,
-  { key, look, sizeMm, devices, results }: RehearsalView,
+  { key, look, sizeMm, devices, results, unreadBy }: RehearsalView,
 ): Task {
-  return { place, key, request: { payload, level, look, sizeMm, devices }, known: results };
+  return {
+    place,
+    key,
+    request: { payload, level, look, sizeMm, devices },
+    known: results && { results, unreadBy: unreadBy ?? [] },
+  };
 }
 
-function lacksOthers({ rehearsal: { results } }: RehearsalPlace): boolean {
-  return results !== null && results.some(({ others }) => others.length === 0);
-}
-
-async function handIn(place: PlaceId, rehearsalKey: string, results: readonly RehearsalResult[]): Promise<void> {
+async function handIn(place: PlaceId, rehearsalKey: string, { results, unreadBy }: Rehearsed): Promise<void> {
   const { route, params } = routeFor(place, routes.saveStationRehearsal, routes.saveMaterialRehearsal);
-  await call(route, { params: { ...params, rehearsalKey }, body: { results } }).catch((error: unknown) => {
+  await call(route, { params: { ...params, rehearsalKey }, body: { results, unreadBy } }).catch((error: unknown) => {
     // Something changed meanwhile: the page is loaded again and says what is to be rehearsed now.
     if ((error as { reason?: string }).reason !== 'rehearsal-outdated') throw error;
   });
@@ -63,14 +59,13 @@ interface Run {
   readonly devices: readonly RehearsalResult[];
 }
 
-/** @param withOthers true where what the other engines make of it is shown */
-export function useRehearsals(places: readonly RehearsalPlace[], withOthers = false): RehearsalProgress {
+export function useRehearsals(places: readonly RehearsalPlace[], order: RehearsalOrder = {}): RehearsalProgress {
   const changed = useMaterialsChanged();
   const [halt, setHalt] = useState<'stopped' | 'failed' | null>(null);
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
   // Rehearsed and on its way to the server: the next one does not wait for that.
   const [handedIn, setHandedIn] = useState<ReadonlySet<string>>(new Set());
-  const { done, of, next } = planOf(places, handedIn, withOthers);
+  const { done, of, next } = planRehearsals(places, { ...order, handedIn, runningKey: run.key });
   // What is to be done as text: `next` itself is new with every look at the server.
   const task = next?.code && halt === null ? JSON.stringify(taskOf(next.place, next.code, next.rehearsal)) : null;
 
@@ -83,15 +78,15 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
     const leave = new AbortController();
     const work = async (): Promise<void> => {
       setRun({ key, devices: [] });
-      const results = known
-        ? await rehearseOthers(request, known, leave.signal)
+      const rehearsed = known
+        ? { ...known, results: await rehearseOthers(request, known.results, leave.signal) }
         : await rehearse(request, leave.signal, (result) => {
             if (!leave.signal.aborted) setRun((before) => ({ ...before, devices: [...before.devices, result] }));
           });
       if (leave.signal.aborted) return;
       if (!known) setHandedIn((before) => new Set(before).add(key));
       // Whatever is rehearsed next: from here on nothing is aborted, and a failure stops the rest.
-      await handIn(place, key, results).then(changed, () => setHalt('failed'));
+      await handIn(place, key, rehearsed).then(changed, () => setHalt('failed'));
     };
     work().catch(() => {
       if (!leave.signal.aborted) setHalt('failed');
@@ -113,16 +108,4 @@ export function useRehearsals(places: readonly RehearsalPlace[], withOthers = fa
       setHalt(null);
     },
   };
-}
-
-/** How much of it is rehearsed, and what is next: first what nobody rehearsed, then what other engines make of it. */
-function planOf(
-  places: readonly RehearsalPlace[],
-  handedIn: ReadonlySet<string>,
-  withOthers: boolean,
-): { readonly done: number; readonly of: number; readonly next: RehearsalPlace | null } {
-  const wanted = places.filter((place) => place.code !== null && place.rehearsal.devices.length > 0);
-  const open = wanted.filter(({ rehearsal: { key, results } }) => results === null && !handedIn.has(key));
-  const others = withOthers ? wanted.find((place) => lacksOthers(place)) : undefined;
-  return { done: wanted.length - open.length, of: wanted.length, next: open[0] ?? others ?? null };
 }

@@ -32,7 +32,7 @@ export function CardRehearsal({
       leave.signal,
       () => undefined,
     )
-      .then((results) => {
+      .then(({ results }) => {
         if (!leave.signal.aborted) setDone({ sizeMm, results });
       })
       .catch(() => undefined);

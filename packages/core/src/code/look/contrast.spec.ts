@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { fromOklch, hexOf, inGrey, luminance, rgbOf, toOklch } from './colour.js';
-import { contrastOf, contrastVerdict, nearestEnough, type LookColours } from './contrast.js';
+import { contrastOf, hasEnoughContrast, leastContrast, nearestEnough, prints, type LookColours } from './contrast.js';
 
 const colour = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
 const on = (dark: string, light = '#ffffff', second?: string): LookColours => ({
@@ -55,17 +55,24 @@ describe('contrast', () => {
     expect(contrastOf(colours, 'grey').symbolContrast).toBeLessThan(
       contrastOf(on('#000000'), 'grey').symbolContrast / 4,
     );
-    expect(contrastVerdict(colours)).toBe('too-little');
+    expect(hasEnoughContrast(colours)).toBe(false);
   });
 
   it.each([
-    ['#000000', 'enough'],
-    ['#1d6f5b', 'enough'],
-    ['#a8323e', 'enough'],
-    ['#c0c0c0', 'little'],
-    ['#ffdf6b', 'too-little'],
-    ['#ffffff', 'too-little'],
-  ])('%s on white: %s', (dark, verdict) => expect(contrastVerdict(on(dark))).toBe(verdict));
+    ['#000000', true],
+    ['#1d6f5b', true],
+    ['#a8323e', true],
+    ['#a8a8a8', true],
+    ['#b0b0b0', false],
+    ['#c0c0c0', false],
+    ['#ffdf6b', false],
+    ['#ffffff', false],
+  ])('%s on white is enough: %s', (dark, enough) => expect(hasEnoughContrast(on(dark))).toBe(enough));
+
+  it('of a gradient is enough where its worst point is', () => {
+    expect(hasEnoughContrast(on('#000000', '#ffffff', '#a8a8a8'))).toBe(true);
+    expect(hasEnoughContrast(on('#000000', '#ffffff', '#b0b0b0'))).toBe(false);
+  });
 
   it('of a gradient is that of its worst point, and none where it crosses what is behind it', () => {
     const plain = contrastOf(on('#b0b0b0'), 'colour').symbolContrast;
@@ -94,7 +101,9 @@ describe('the nearest colours that pass', () => {
     fc.assert(
       fc.property(colour, colour, (dark, light) => {
         const mended = nearestEnough(on(dark, light));
-        if (mended !== null) expect(contrastVerdict(mended)).toBe('enough');
+        if (mended !== null)
+          for (const print of prints)
+            expect(contrastOf(mended, print).symbolContrast).toBeGreaterThanOrEqual(leastContrast);
       }),
       { numRuns: 60 },
     );
@@ -105,6 +114,6 @@ describe('the nearest colours that pass', () => {
   it('change no more than is needed', () => {
     const [found = ''] = nearestEnough(on('#ffc400'))?.dark ?? [];
     const { lightness, ...rest } = toOklch(rgbOf(found));
-    expect(contrastVerdict(on(hexOf(fromOklch({ ...rest, lightness: lightness + 0.02 }))))).not.toBe('enough');
+    expect(hasEnoughContrast(on(hexOf(fromOklch({ ...rest, lightness: lightness + 0.02 }))))).toBe(false);
   });
 });

@@ -30,18 +30,15 @@ export interface Contrast {
   readonly lightOnDark: boolean;
 }
 
-/** Whether contrast is enough to be read. */
-export type ContrastVerdict = 'enough' | 'little' | 'too-little';
-
 /** Linear reflectances of office paper and toner: nothing printed is quite white or black. The camera model prints with these. */
 export const paperReflectance = 0.82;
 /** Of black toner, 0 to 1. */
 export const inkReflectance = 0.05;
-/** From 40 points on every engine measured reads; from 20 on the best of them. */
-const enough = 0.4;
-const little = 0.2;
-/** A shade of light between two modules must not fall on the wrong side of the threshold. */
-const enoughModulation = 0.5;
+/**
+ * From here on every engine reads a flat print (docs/optics.md): the one threshold for looks, for the colours that are
+ * offered instead, and for the figures beside them.
+ */
+export const leastContrast = 0.45;
 
 /**
  * Contrast as a camera sees it, at the point of the ink where it is weakest (ISO/IEC 15415, symbol contrast).
@@ -89,13 +86,9 @@ export function worsePrint(colours: LookColours): Print {
   );
 }
 
-/** Of both prints, the worse one. */
-export function contrastVerdict(colours: LookColours): ContrastVerdict {
-  const all = prints.map((print) => contrastOf(colours, print));
-  const least = Math.min(...all.map(({ symbolContrast }) => symbolContrast));
-  const modulation = Math.min(...all.map((contrast) => contrast.modulation));
-  if (least >= enough && modulation >= enoughModulation) return 'enough';
-  return least >= little && modulation > 0 ? 'little' : 'too-little';
+/** Whether readers tell dark from light in both prints. */
+export function hasEnoughContrast(colours: LookColours): boolean {
+  return prints.every((print) => contrastOf(colours, print).symbolContrast >= leastContrast);
 }
 
 /**
@@ -103,20 +96,19 @@ export function contrastVerdict(colours: LookColours): ContrastVerdict {
  * light one lighter. Null where they pass already.
  */
 export function nearestEnough(colours: LookColours): LookColours | null {
-  if (contrastVerdict(colours) === 'enough') return null;
+  if (hasEnoughContrast(colours)) return null;
   const darker = (share: number): LookColours => ({
     ...colours,
     dark: colours.dark.map((colour) =>
       withLightness(colour, (lightness) => lightness * (1 - share)),
     ) as unknown as LookColours['dark'],
   });
-  if (contrastVerdict(darker(1)) === 'enough')
-    return darker(leastShare((share) => contrastVerdict(darker(share)) === 'enough'));
+  if (hasEnoughContrast(darker(1))) return darker(leastShare((share) => hasEnoughContrast(darker(share))));
   const both = (share: number): LookColours => ({
     ...darker(1),
     light: withLightness(colours.light, (lightness) => lightness + (1 - lightness) * share),
   });
-  return both(leastShare((share) => contrastVerdict(both(share)) === 'enough'));
+  return both(leastShare((share) => hasEnoughContrast(both(share))));
 }
 
 /** Bisection down to a step that no eye sees. @param passes true for 1 */

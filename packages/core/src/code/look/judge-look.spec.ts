@@ -33,7 +33,7 @@ describe('what a look leaves', () => {
 
   it.each([
     ['colours too near', { ink: '#ffdf6b' }, 'stop', ['too-little-contrast']],
-    ['colours a little near', { ink: '#c0c0c0' }, 'look-at', ['little-contrast']],
+    ['colours a little near', { ink: '#c0c0c0' }, 'stop', ['too-little-contrast']],
     ['the same grey', { ink: '#d02020', ground: '#3a8f3a' }, 'stop', ['too-little-contrast']],
     ['light on dark', { ink: '#ffffff', ground: '#101010' }, 'stop', ['light-on-dark']],
     ['a gradient that ends in the ground', { inkTo: '#ffffff' }, 'stop', ['too-little-contrast']],

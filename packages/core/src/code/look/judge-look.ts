@@ -8,22 +8,14 @@ import type { SymbolPlan } from '../symbol/plan.js';
 import { centreLeaves, spareRepair, type SpareRepair } from '../symbol/spare-repair.js';
 import type { ErrorCorrectionLevel } from '../symbol/versions.js';
 import { placeCentre } from './centre.js';
-import {
-  contrastOf,
-  contrastVerdict,
-  nearestEnough,
-  prints,
-  type Contrast,
-  type ContrastVerdict,
-  type Print,
-} from './contrast.js';
+import { contrastOf, hasEnoughContrast, nearestEnough, prints, type Contrast, type Print } from './contrast.js';
 import { lookColours, withColours, type LookDesign } from './look.js';
 import type { AnswerState } from '../../platform/answer-state.js';
 
 /** What about a look should be changed, the worst first. */
 export const lookReasons = [
   'too-little-contrast',
-  'little-contrast',
+  'not-read-flat',
   'light-on-dark',
   'covers-patterns',
   'beyond-repair',
@@ -40,7 +32,6 @@ export interface LookJudgement {
   /** Worst first; empty where nothing is wrong. */
   readonly reasons: readonly LookReason[];
   readonly contrast: Readonly<Record<Print, Contrast>>;
-  readonly contrastVerdict: ContrastVerdict;
   /** Engines that take light on dark for no code at all. */
   readonly refusedBy: readonly ReaderEngineName[];
   readonly spare: SpareRepair;
@@ -53,7 +44,13 @@ export interface LookJudgement {
 /** As these engines are set up here: neither looks for codes whose light and dark have changed places. */
 export const refusesLightOnDark: readonly ReaderEngineName[] = readerEngineNames;
 
-const stops: readonly LookReason[] = ['too-little-contrast', 'light-on-dark', 'covers-patterns', 'beyond-repair'];
+const stops: readonly LookReason[] = [
+  'too-little-contrast',
+  'not-read-flat',
+  'light-on-dark',
+  'covers-patterns',
+  'beyond-repair',
+];
 
 /**
  * What a look leaves: contrast of each print, repair, and reasons to change it, the worst first. Colours, shape
@@ -64,16 +61,16 @@ export function judgeLook(plan: SymbolPlan, look: LookDesign): LookJudgement {
   const contrast = Object.fromEntries(
     prints.map((print) => [print, contrastOf(colours, print)]),
   ) as unknown as LookJudgement['contrast'];
-  const verdict = contrastVerdict(colours);
   const refusedBy = prints.some((print) => contrast[print].lightOnDark) ? refusesLightOnDark : [];
   const centre = look.centre === null ? null : placeCentre(plan, look.centre);
   const spare = spareRepair(plan.version, plan.level, centre?.covered ?? new Uint8Array(plan.modules * plan.modules));
   const found: Readonly<Record<LookReason, boolean>> = {
-    'too-little-contrast': verdict === 'too-little',
+    'too-little-contrast': !hasEnoughContrast(colours),
+    // Only readers can tell; whoever asked them adds it.
+    'not-read-flat': false,
     'light-on-dark': refusedBy.length > 0,
     'covers-patterns': centre !== null && reachesPatterns(plan.modules, centre),
     'beyond-repair': spare.spare <= 0,
-    'little-contrast': verdict === 'little',
     'little-spare-repair': spare.spare > 0 && spare.spare < centreLeaves,
     'no-room-for-centre': look.centre !== null && centre === null,
     'not-allowed': false,
@@ -81,7 +78,6 @@ export function judgeLook(plan: SymbolPlan, look: LookDesign): LookJudgement {
   return {
     ...standing(lookReasons.filter((reason) => found[reason])),
     contrast,
-    contrastVerdict: verdict,
     refusedBy,
     spare,
     centre: centre && { width: centre.width, height: centre.height },

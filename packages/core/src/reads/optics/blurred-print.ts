@@ -33,7 +33,8 @@ const texelsPerSigma = 1.5;
 /** Those of one distance and its neighbour. */
 const mostKept = 40;
 
-type SharpPrint = Omit<BlurredPrint, 'levels'>;
+/** Light of a printed code before any lens. */
+export type SharpPrint = Omit<BlurredPrint, 'levels'>;
 
 interface Kept {
   readonly grounds: Map<string, SharpPrint>;
@@ -52,7 +53,7 @@ export function blurredPrint(print: Print, { across, down }: SheetSpread, slope:
   const [x, y] = [Math.exp(stepAcross * stepRatio), Math.exp(stepDown * stepRatio)];
   const perModule = Math.min(finest, Math.max(2, Math.ceil(texelsPerSigma / Math.min(x, y))));
   const groundKey = `${perModule} ${slope}`;
-  const ground = kept.grounds.get(groundKey) ?? onWall(print, perModule, slope);
+  const ground = kept.grounds.get(groundKey) ?? sharpPrint(print, perModule, slope);
   kept.grounds.set(groundKey, ground);
   const light = ground.light.slice();
   const rest = (sigma: number): number => Math.sqrt(Math.max(0, sigma * sigma - lostByTexels(perModule))) * perModule;
@@ -68,8 +69,11 @@ function lostByTexels(perModule: number): number {
   return (1 / 12 + 1 / 6) / perModule ** 2;
 }
 
-/** The sharp print with quiet zone, paper and wall: means over texels, told exactly by the integral. */
-function onWall(print: Print, perModule: number, slope: number): SharpPrint {
+/**
+ * The sharp print with quiet zone, paper and wall, in linear light: means over texels, told exactly by the integral.
+ * @param slope of the light across, as in `blurredPrint`
+ */
+export function sharpPrint(print: Print, perModule: number, slope: number): SharpPrint {
   const { modules } = print;
   const side = (modules + 2 * borderModules) * perModule;
   const light = new Float32Array(side * side);

@@ -50,4 +50,23 @@ describe('rehearsing', () => {
     let asked = 0;
     expect(await rehearseDevice(plan, 100, small, readerFor(40), { stopped: () => (asked += 1) > 3 })).toBeNull();
   });
+
+  it('believes what a code of the same shape gave where trials confirm it, with far fewer frames', async () => {
+    const first = await rehearseDevice(plan, 100, small, readerFor(60));
+    const second = await rehearseDevice(plan, 100, small, readerFor(60), { like: first });
+    expect(second).toMatchObject({ reachM: first?.reachM, hitAndMissM: first?.hitAndMissM, fromM: first?.fromM });
+    expect(second?.frames).toBeLessThan((first?.frames ?? 0) / 2);
+  });
+
+  it('searches anew where they do not', async () => {
+    const first = await rehearseDevice(plan, 100, small, readerFor(40));
+    const alone = await rehearseDevice(plan, 100, small, readerFor(70));
+    const after = await rehearseDevice(plan, 100, small, readerFor(70), { like: first });
+    expect((after?.reachM ?? 0) / (alone?.reachM ?? 1)).toBeCloseTo(1, 1);
+    expect(after?.reachM).toBeLessThan(first?.reachM ?? 0);
+    const never = await rehearseDevice(plan, 100, small, () => Promise.resolve(null), { like: first });
+    expect(never?.reachM).toBe(0);
+    const nothing = { reachM: 0, hitAndMissM: 0, fromM: 0 };
+    expect((await rehearseDevice(plan, 100, small, readerFor(60), { like: nothing }))?.reachM).toBeGreaterThan(0);
+  });
 });

@@ -39,6 +39,11 @@ export interface RehearsalOptions {
   /** How the code looks; black squares on white where it is left out. */
   readonly look?: LookDesign | null;
   readonly scene?: Scene;
+  /**
+   * What the same device made of a code of the same version, level, look and size: how far they are read is told by their
+   * modules, not by what they say. It is confirmed by trials with this code, and searched for anew where they miss.
+   */
+  readonly like?: Found | null;
   /** Turn of the paper, degrees; null or left out for up to 25 to either side. */
   readonly tiltDeg?: number | null;
 }
@@ -58,12 +63,13 @@ export async function rehearseDevice(
   read: ReadFrame,
   options: RehearsalOptions = {},
 ): Promise<RehearsedDevice | null> {
-  const { stopped = () => false, seed = 1, look = null, scene = usualScene, tiltDeg = null } = options;
+  const { stopped = () => false, seed = 1, look = null, scene = usualScene, tiltDeg = null, like = null } = options;
   const trials = new Trials({ code: { ...plan, look }, sizeMm, device, scene, tiltDeg }, read, stopped, seed);
   const search = new ReachSearch(
     trials,
     nearestDistanceM(plan.modules, sizeMm, device),
     predictReachM(device, sizeMm, plan.modules),
+    like,
   );
   const found = await search.run();
   return (
@@ -84,24 +90,38 @@ export function nearestDistanceM(modules: number, sizeMm: number, device: Device
   return Math.max(device.nearestFocusM, (focalLengthPx(device) * wholeMm) / (device.previewHeightPx * 0.9) / 1000);
 }
 
-type Found = Pick<RehearsedDevice, 'reachM' | 'hitAndMissM' | 'fromM'>;
+/** From where to where it reads. */
+export type Found = Pick<RehearsedDevice, 'reachM' | 'hitAndMissM' | 'fromM'>;
 
 class Stopped extends Error {}
 
 class ReachSearch {
+  /** Distances at which enough trials read. */
+  private readonly proven = new Set<number>();
+
   constructor(
     private readonly trials: Trials,
     private readonly nearestM: number,
     private readonly predictedM: number,
+    private readonly like: Found | null,
   ) {}
 
   async run(): Promise<Found | null> {
     try {
+      if (this.like && (await this.confirms(this.like))) {
+        const { fromM, reachM, hitAndMissM } = this.like;
+        return { fromM, reachM, hitAndMissM };
+      }
       return await this.search();
     } catch (error) {
       if (error instanceof Stopped) return null;
       throw error;
     }
+  }
+
+  /** Trials where the other code was read last, and near by. */
+  private async confirms({ fromM, reachM }: Found): Promise<boolean> {
+    return reachM > 0 && (await this.allAt(fromM)) && (await this.readsAt(reachM));
   }
 
   private async search(): Promise<Found> {
@@ -114,6 +134,9 @@ class ReachSearch {
       if (await this.readsAt(middleM)) reachM = middleM;
       else missedM = middleM;
     }
+    // Where it read last decides, so a few trials are not enough there.
+    if (!this.proven.has(reachM) && !(await this.readsAt(reachM)))
+      [reachM, missedM] = await this.inwards(fromM, reachM);
     return {
       reachM: round2(reachM),
       hitAndMissM: round2(await this.hitsBeyond(missedM ?? reachM * stepOut, reachM)),
@@ -139,8 +162,7 @@ class ReachSearch {
     for (const share of [0.5, beginsAt]) {
       const distanceM = expectedM * share;
       if (distanceM <= reachM) continue;
-      if (!(await (share === beginsAt ? this.readsAt(distanceM) : this.surelyAt(distanceM))))
-        return this.inwards(reachM, distanceM);
+      if (!(await this.surelyAt(distanceM))) return this.inwards(reachM, distanceM);
       reachM = distanceM;
     }
     for (let distanceM = reachM * stepOut; distanceM < expectedM * 4; distanceM *= stepOut) {
@@ -186,6 +208,7 @@ class ReachSearch {
   private async readsAt(distanceM: number): Promise<boolean> {
     const verdict = await this.trials.verdictAt(distanceM);
     if (verdict === null) throw new Stopped();
+    if (verdict === 'reads') this.proven.add(distanceM);
     return verdict === 'reads';
   }
 }
