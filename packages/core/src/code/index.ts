@@ -110,3 +110,4 @@ export {
 } from './short-link/opening-hours.js';
 export { visitorKind, visitorKinds, type VisitorKind } from './short-link/visitor.js';
 export { plainSurround } from './look/frame.js';
+export { planForLook } from './look/plan-for-look.js';

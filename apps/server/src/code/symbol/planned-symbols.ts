@@ -7,7 +7,7 @@ import {
   drawCode,
   grainOf,
   judgeLook,
-  planSymbol,
+  planForLook,
   type Carriable,
   type Carried,
   type ErrorCorrectionLevel,
@@ -51,7 +51,7 @@ export class PlannedSymbols {
     const key = JSON.stringify([level, carried.carry, carried.payload, design, named]);
     const found = this.plans.get(key);
     if (found) return found;
-    const planned = planSymbol(carried.payload, level ?? undefined);
+    const planned = planForLook(carried.payload, level, design);
     const code = planned.ok
       ? {
           carried,

@@ -48,6 +48,29 @@ describe('what a look leaves', () => {
     expect(judgeLook(planned(), { ...plainLook, ...look })).toMatchObject({ state, reasons });
   });
 
+  it('never shows what is too small to recognise: then the code goes without, and says so', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ minLength: 1, maxLength: 120 }),
+        fc.constantFrom('L', 'M', 'Q', 'H'),
+        fc.double({ min: 0.3, max: 3, noNaN: true }),
+        fc.option(fc.double({ min: 0.05, max: 0.3, noNaN: true })),
+        (payload, level, aspect, side) => {
+          const pictureId = '01990000-0000-7000-8000-000000000001';
+          const { centre, reasons } = judgeLook(planned(payload, level), {
+            ...plainLook,
+            centre: { kind: 'picture', pictureId, aspect, side },
+          });
+          if (centre === null) expect(reasons).toContain('no-room-for-centre');
+          else {
+            expect(Math.max(centre.width, centre.height)).toBeGreaterThanOrEqual(5);
+            expect(Math.min(centre.width, centre.height)).toBeGreaterThanOrEqual(3);
+          }
+        },
+      ),
+    );
+  });
+
   it('says when a centre picture reaches the patterns that nothing repairs', () => {
     expect(
       judgeLook(planned('9'), { ...plainLook, centre: { kind: 'icon', icon: 'shell', side: 0.4 } }).reasons,
