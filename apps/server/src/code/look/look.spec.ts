@@ -84,7 +84,7 @@ describe('looks of the school', () => {
   it('are found nearest first: the code’s, the lesson’s, the school’s', async () => {
     const [own, lessons, schools] = [await make('Own'), await make('Lesson'), await make('School')];
     const lessonId = await scene.lesson();
-    const [stationId = ''] = await scene.stations(lessonId, [link('https://a.example/x')]);
+    const [stationId = ''] = await scene.stations(lessonId, [link('https://a.example/limpets-1')]);
     const look = async () => (await scene.page(stationId)).look;
     expect(await look()).toMatchObject({ from: 'nobody', id: null, design: plainLook });
     await rules(schools.id);

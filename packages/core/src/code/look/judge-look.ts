@@ -52,6 +52,9 @@ const stops: readonly LookReason[] = [
   'beyond-repair',
 ];
 
+/** Worth knowing, and nothing to change: the code reads as well without its picture. */
+const informs: readonly LookReason[] = ['no-room-for-centre'];
+
 /**
  * What a look leaves: contrast of each print, repair, and reasons to change it, the worst first. Colours, shape
  * and size of the centre decide; no reader is asked.
@@ -92,7 +95,7 @@ export function standing(reasons: readonly LookReason[]): Pick<LookJudgement, 's
     reasons.filter((reason) => !stops.includes(reason)),
   ];
   return {
-    state: stopping.length > 0 ? 'stop' : others.length > 0 ? 'look-at' : 'done',
+    state: stopping.length > 0 ? 'stop' : others.some((reason) => !informs.includes(reason)) ? 'look-at' : 'done',
     reasons: [...stopping, ...others],
   };
 }
