@@ -26,7 +26,7 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
   await test.step('printing it warns first', async () => {
     await page.getByRole('button', { name: 'Make its poster' }).click();
     await expect(page.getByRole('dialog')).toContainText('It does not open for students yet.');
-    await page.getByRole('button', { name: 'Mend it first' }).click();
+    await page.getByRole('button', { name: 'Fix it first' }).click();
   });
 
   await test.step('change the sharing there, as its owner', async () => {

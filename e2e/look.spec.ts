@@ -72,7 +72,7 @@ test('a look that fails is seen while it is designed, is not kept by accident, a
   await page.getByRole('button', { name: 'Keep and use it here' }).click();
   const dialog = page.getByRole('dialog', { name: 'This look fails' });
   await expect(dialog).toContainText('every station that has it stops');
-  await dialog.getByRole('button', { name: 'Mend it first' }).click();
+  await dialog.getByRole('button', { name: 'Fix it first' }).click();
   await page.getByRole('button', { name: 'Take the nearest colours that pass' }).click();
   await expect(page.getByRole('list', { name: 'What is wrong with this look' })).toHaveCount(0);
   await expect(left.getByText(/^Reads from/)).toBeVisible({ timeout: 30_000 });

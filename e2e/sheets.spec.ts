@@ -20,7 +20,7 @@ const pageShown = (page: Page) => page.getByRole('img', { name: /^Page \d+ of \d
 async function makeAnyway(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Make the sheets' }).click();
   const files = page.getByRole('dialog', { name: 'Your sheets' });
-  const anyway = page.getByRole('button', { name: 'Make them all the same' });
+  const anyway = page.getByRole('button', { name: 'Print anyway' });
   await expect(files.or(anyway)).toBeVisible();
   if (await anyway.isVisible()) await anyway.click();
   await expect(files).toBeVisible();
@@ -139,7 +139,7 @@ test('what is not right is said by name, with what helps', async ({ page }) => {
   await expect(pageShown(page)).toBeVisible();
   await page.getByRole('button', { name: 'Make the sheets' }).click();
   await expect(page.getByRole('dialog')).toContainText('it should from 3.0 m');
-  await page.getByRole('button', { name: 'Mend it first' }).click();
+  await page.getByRole('link', { name: /^Fix “.*” first$/ }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 

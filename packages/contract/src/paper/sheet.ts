@@ -1,11 +1,24 @@
 /** What leaves on paper: posters in one click, and sheets that are composed for many codes at once. */
-import type { GridProblem, HeaderPicture, PaperFormat, SheetKind, SheetSetup, TextField } from '@hapset/core';
+import type {
+  AccessVerdict,
+  GridProblem,
+  HeaderPicture,
+  Obstacle,
+  PaperFormat,
+  SheetKind,
+  SheetSetup,
+  TextField,
+  VerdictReason,
+} from '@hapset/core';
 
 /** What somebody should look at before it is printed. */
 export const sheetWarnings = [
   'no-code',
   'locked',
+  'not-opening',
+  'to-check',
   'not-opened-yet',
+  'code-to-check',
   'does-not-read',
   'too-small',
   'text-cut',
@@ -76,6 +89,12 @@ export interface SheetNotice {
   readonly stationId: string | null;
   readonly materialId: string;
   readonly field: TextField | null;
+  /** With `locked`, `not-opening` and `to-check`: what was found. */
+  readonly opens: {
+    readonly verdict: AccessVerdict | null;
+    readonly reason: VerdictReason | null;
+    readonly obstacle: Obstacle | null;
+  } | null;
   /** That no font has. */
   readonly characters: readonly string[];
   /** With `too-small`: what it is printed at, from where that reads, and from where it should. */

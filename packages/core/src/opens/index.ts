@@ -13,11 +13,13 @@ export { judgeKept } from './access/judge-kept.js';
 export { judgeAccess } from './access/verdict.js';
 export {
   answerCounts,
+  isLocked,
   isStale,
   mayBeAnswered,
   opensAnswer,
   opensState,
   type KnownOpening,
+  type OpensFacts,
   type PersonAnswer,
 } from './access/opens-answer.js';
 export { findObstacle, isOnThisComputerOnly, obstacles, type Obstacle } from './access/obstacle.js';

@@ -63,5 +63,11 @@ export {
   type MeasuredReach,
 } from './sheet/poster.js';
 export { fileName } from './sheet/file-name.js';
-export { paperAnswer, paperChanges, type PaperAnswer, type PaperChange } from './sheet/paper-answer.js';
+export {
+  paperAnswer,
+  paperChanges,
+  type PaperAnswer,
+  type PaperChange,
+  type PrintedFacts,
+} from './sheet/paper-answer.js';
 export { deskDistanceM, deskScene } from './sheet/card-desk.js';

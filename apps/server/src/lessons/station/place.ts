@@ -7,9 +7,11 @@ export interface Place {
   readonly material: MaterialRecord;
   readonly station: Station | null;
   readonly lesson: LessonRecord | null;
+  /** The station's number among those of its lesson, from 1; null outside a lesson. */
+  readonly position: number | null;
 }
 
 /** A material outside every lesson. */
 export function placeAlone(material: MaterialRecord): Place {
-  return { material, station: null, lesson: null };
+  return { material, station: null, lesson: null, position: null };
 }

@@ -60,10 +60,11 @@ export class StationService {
   /** Where the materials of lessons hang, each lesson's in their order. */
   async placesOf(lessons: readonly LessonRecord[]): Promise<Place[]> {
     const stations = await this.list(lessons.map((lesson) => lesson.id));
-    return stations.flatMap((station) => {
-      const lesson = lessons.find((candidate) => candidate.id === station.lessonId);
-      return lesson ? [{ material: station.material, station, lesson }] : [];
-    });
+    return lessons.flatMap((lesson) =>
+      stations
+        .filter(({ lessonId }) => lessonId === lesson.id)
+        .map((station, index) => ({ material: station.material, station, lesson, position: index + 1 })),
+    );
   }
 
   async materialsOf(lessonId: string): Promise<MaterialRecord[]> {
@@ -85,7 +86,7 @@ export class StationService {
     const position = order.findIndex((other) => other.id === id) + 1;
     const { lesson, name, instruction, version } = found;
     return {
-      place: { material: found.material, station: found, lesson },
+      place: { material: found.material, station: found, lesson, position },
       station: { stationId: id, lessonId: lesson.id, lessonName: lesson.name, position, name, instruction, version },
     };
   }

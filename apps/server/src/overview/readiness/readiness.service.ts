@@ -1,8 +1,9 @@
 /** The four answers of many places at once: what is known of their codes, and what of them hangs on the wall. */
 import { Injectable } from '@nestjs/common';
 import type { ReadinessView } from '@hapset/contract';
-import { paperAnswer, plainLook } from '@hapset/core';
+import { paperAnswer } from '@hapset/core';
 import type { Place } from '../../lessons/station/place.js';
+import { factsNow, printedFacts } from '../../paper/sheet/printed-facts.js';
 import { LastSheets } from '../../paper/sheet/last-sheets.js';
 import { PlacedCodeService } from '../../reads/placed-code/placed-code.service.js';
 import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
@@ -39,23 +40,7 @@ export function toStanding(placed: PlacedCode, lastSheet: SheetRecord | null): S
   return { ...placed, readiness: { opens, carries, reads, paper: paperView(placed, lastSheet) } };
 }
 
-function paperView(
-  { payload, plan, look, rehearsal, sizeMmOn }: PlacedCode,
-  lastSheet: SheetRecord | null,
-): ReadinessView['paper'] {
-  const printed = lastSheet && {
-    payload: lastSheet.content.payload,
-    level: lastSheet.content.level ?? null,
-    look: lastSheet.content.look ?? plainLook,
-    sizeMm: rehearsedMmOf(lastSheet),
-  };
-  // A sheet of an earlier kind was printed at the size for its own paper.
-  const sizeMm = lastSheet && lastSheet.content.more === undefined ? sizeMmOn(lastSheet.paper) : rehearsal.sizeMm;
-  const answer = paperAnswer(printed, { payload, level: plan?.level ?? null, look: look.design, sizeMm });
+function paperView(placed: PlacedCode, lastSheet: SheetRecord | null): ReadinessView['paper'] {
+  const answer = paperAnswer(lastSheet && printedFacts(lastSheet), factsNow(placed, lastSheet));
   return { ...answer, sizeMm: lastSheet?.sizeMm ?? null, madeAt: lastSheet?.madeAt.toISOString() ?? null };
-}
-
-/** The size for which it was rehearsed when it was printed; sheets that are older than the composer were printed at just that. */
-function rehearsedMmOf({ content, sizeMm }: SheetRecord): number {
-  return content.more?.rehearsedMm ?? sizeMm;
 }

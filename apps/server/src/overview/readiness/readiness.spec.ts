@@ -55,7 +55,12 @@ const noLook: ChosenLook = { from: 'nobody', id: null, name: null, design: plain
 
 function facts(more: Partial<CodeFacts> & { readonly material?: Material } = {}): CodeFacts {
   const look = more.look ?? noLook;
-  const place: Place = more.place ?? { material: more.material ?? material(), station: null, lesson: lesson(2) };
+  const place: Place = more.place ?? {
+    material: more.material ?? material(),
+    station: null,
+    lesson: lesson(2),
+    position: null,
+  };
   const code = symbols.plan(toCarriable(place.material, school), 'Europe/Dublin', place.material.level, {
     design: look.design,
     name: 'Guide',
@@ -93,8 +98,13 @@ const rehearsal = (reachM: number): RehearsedResults =>
     unreadBy: [],
     rehearsedAt: new Date('2026-11-20T09:01:00Z'),
   }) as unknown as RehearsedResults;
+const texts = { title: 'Guide', instruction: undefined };
 const sheet = (payload: string, sizeMm: number): Sheet =>
-  ({ content: { payload }, sizeMm, madeAt: new Date('2026-11-20T09:02:00Z') }) as Sheet;
+  ({
+    content: { payload, address: payload, ...texts },
+    sizeMm,
+    madeAt: new Date('2026-11-20T09:02:00Z'),
+  }) as unknown as Sheet;
 
 const toReadinessView = (known: CodeFacts, lastSheet: Sheet | null = null) =>
   toStanding(
@@ -104,16 +114,16 @@ const toReadinessView = (known: CodeFacts, lastSheet: Sheet | null = null) =>
 
 describe('what is printed', () => {
   it('is larger for students who stand farther away', () => {
-    const near = facts({ place: { material: material(), station: null, lesson: lesson(0.8) } }).print;
+    const near = facts({ place: { material: material(), station: null, lesson: lesson(0.8), position: null } }).print;
     const far = facts().print;
     expect(near.sizeMm).toBeLessThan(far.sizeMm);
     expect(far.distanceM).toBe(2);
   });
 
   it('has a distance of its own without a lesson', () => {
-    expect(facts({ place: { material: material(), station: null, lesson: null } }).print.distanceM).toBe(
-      distanceWithoutLessonM,
-    );
+    expect(
+      facts({ place: { material: material(), station: null, lesson: null, position: null } }).print.distanceM,
+    ).toBe(distanceWithoutLessonM);
   });
 
   it('is rehearsed under a key that every change of code, size or devices changes, and the distance alone does not', () => {

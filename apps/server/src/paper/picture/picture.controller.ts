@@ -1,5 +1,6 @@
 import { Body, Controller, Get, Param, Put, Query, Res } from '@nestjs/common';
 import { fileName } from '@hapset/core';
+import { placeAlone } from '../../lessons/station/place.js';
 import type { Response } from 'express';
 import { Clock } from '../../platform/clock/clock.js';
 import { LessonService } from '../../lessons/lesson/lesson.service.js';
@@ -32,7 +33,7 @@ export class PictureController {
   ): Promise<void> {
     const options = readPictureOptions(query);
     const { name, bytes } = await this.pictures.draw(
-      { material: await this.materials.require(materialId), station: null, lesson: null },
+      placeAlone(await this.materials.require(materialId)),
       null,
       options,
     );

@@ -36,6 +36,8 @@ export class LastSheets {
       .groupBy('sheet.stationId')
       .addGroupBy('sheet.materialId')
       .getRawMany()) as { id: string }[];
-    return ids.length === 0 ? [] : this.sheets.findBy({ id: In(ids.map((row) => row.id)) });
+    return ids.length === 0
+      ? []
+      : this.sheets.find({ where: { id: In(ids.map((row) => row.id)) }, relations: { print: true } });
   }
 }

@@ -7,7 +7,7 @@ import {
   shortAddressInLetters,
   type MeasuredReach,
 } from '@hapset/core';
-import { titleOf, type PlaceToPrint } from './sheet-places.js';
+import { titleOf } from './sheet-places.js';
 import type { MoreContent, SheetContent } from './sheet-order.js';
 import { tapLine } from './tap-words.js';
 import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
@@ -15,12 +15,7 @@ import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 /** What of the choices a code's content depends on. */
 export type ContentChoices = Pick<SheetChoices, 'kind' | 'distanceM'>;
 
-export function contentOf(
-  placed: PlacedCode,
-  { position }: Pick<PlaceToPrint, 'position'>,
-  choices: ContentChoices,
-  picture: MoreContent['picture'],
-): SheetContent {
+export function contentOf(placed: PlacedCode, choices: ContentChoices, picture: MoreContent['picture']): SheetContent {
   const { place, plan, payload, look, carries, rehearsal } = placed;
   const { material, station } = place;
   const instruction = station?.instruction ?? material.instruction;
@@ -33,7 +28,7 @@ export function contentOf(
     tap: tapLine(carries.act, rehearsal.devices, instruction),
     address: addressOn(placed),
     more: {
-      texts: moreTexts(place, position),
+      texts: moreTexts(place),
       neededMm: neededMm(placed, choices),
       rehearsedMm: rehearsal.sizeMm,
       picture,
@@ -47,8 +42,8 @@ function addressOn({ code, payload }: PlacedCode): string | null {
   return code.carry === 'short-link' ? shortAddressInLetters(payload) : payload;
 }
 
-function moreTexts(place: PlacedCode['place'], position: number | null): MoreContent['texts'] {
-  const { material, lesson } = place;
+function moreTexts(place: PlacedCode['place']): MoreContent['texts'] {
+  const { material, lesson, position } = place;
   const [name, className, date, room] = [lesson?.name, lesson?.class?.name, lesson?.date, lesson?.place ?? ''];
   return {
     number: position === null ? '' : String(position),

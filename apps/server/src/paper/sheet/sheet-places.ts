@@ -9,16 +9,10 @@ import { MaterialFinder } from '../../gather/material/material-finder.js';
 import { placeAlone, type Place } from '../../lessons/station/place.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
-export interface PlaceToPrint {
-  readonly place: Place;
-  /** The station's number; null outside a lesson. */
-  readonly position: number | null;
-}
-
 export interface PlacesToPrint {
   /** Of the lesson, the collection, the material. */
   readonly name: string;
-  readonly places: readonly PlaceToPrint[];
+  readonly places: readonly Place[];
 }
 
 @Injectable()
@@ -49,29 +43,28 @@ export class SheetPlacesService {
   private async ofLesson(lessonId: string, who: SignedIn): Promise<PlacesToPrint> {
     const lesson = await this.lessons.require(lessonId);
     if (lesson.ownerId !== who.id) throw notFound('lesson');
-    const places = await this.stations.placesOf([lesson]);
-    return { name: lesson.name, places: places.map((place, index) => ({ place, position: index + 1 })) };
+    return { name: lesson.name, places: await this.stations.placesOf([lesson]) };
   }
 
   private async ofStations(ids: readonly string[], who: SignedIn): Promise<PlacesToPrint> {
     const found = await Promise.all(ids.map((id) => this.stations.place(id)));
     if (found.some(({ place }) => place.lesson?.ownerId !== who.id)) throw notFound('station');
-    const places = found.map(({ place, station: { position } }) => ({ place, position }));
+    const places = found.map(({ place }) => place);
     return { name: nameOf(places, found[0]?.station.lessonName ?? ''), places };
   }
 
   private async ofMaterials(tag: string | null, ids: readonly string[], who: SignedIn): Promise<PlacesToPrint> {
     const materials =
       tag === null ? await this.materials.requireOwn(ids, who.id) : await this.finder.listTagged(who.id, tag);
-    const places = materials.map((material) => ({ place: placeAlone(material), position: null }));
+    const places = materials.map(placeAlone);
     return { name: nameOf(places, tag ?? 'From the shelf'), places };
   }
 }
 
 /** One thing alone gives its own name. */
-function nameOf(places: readonly PlaceToPrint[], together: string): string {
+function nameOf(places: readonly Place[], together: string): string {
   const [only] = places;
-  return only && places.length === 1 ? titleOf(only.place) : together;
+  return only && places.length === 1 ? titleOf(only) : together;
 }
 
 export function titleOf({ station, material }: Place): string {

@@ -2,11 +2,11 @@
 import { Injectable } from '@nestjs/common';
 import type { SheetChoices, SheetNotice, SheetWarning } from '@hapset/contract';
 import {
-  hostNameOf,
-  isLoopbackHost,
+  isLocked,
   kindsThatHold,
   perPageChoices,
   plainSheetDesign,
+  standing,
   usualPerPage,
   withBacks,
   type SheetDesign,
@@ -20,10 +20,11 @@ import { missingCharacters } from '../../code/typeface/shaped-line.js';
 import { contentOf, distanceOf, reachAtM } from './sheet-content.js';
 import { textsOf, type SheetContent, type SheetOrder } from './sheet-order.js';
 import { SheetPictures } from './sheet-pictures.js';
-import type { PlacesToPrint, PlaceToPrint } from './sheet-places.js';
+import type { PlacesToPrint } from './sheet-places.js';
 import { titleOf } from './sheet-places.js';
 import { SheetTemplateService } from './sheet-template.service.js';
 import type { SheetNotes } from './sheet.work.js';
+import type { Place } from '../../lessons/station/place.js';
 import { PlacedCodeService } from '../../reads/placed-code/placed-code.service.js';
 import type { PlacedCode } from '../../reads/placed-code/placed-code.js';
 
@@ -32,7 +33,7 @@ export interface PlannedSheets {
   /** In the order of its codes. */
   readonly codes: readonly PlacedCode[];
   /** Places for which there is no code. */
-  readonly without: readonly PlaceToPrint[];
+  readonly without: readonly Place[];
 }
 
 @Injectable()
@@ -47,17 +48,12 @@ export class SheetPlanner {
   ) {}
 
   async plan({ name, places }: PlacesToPrint, choices: SheetChoices): Promise<PlannedSheets> {
-    const all = await this.codes.list(places.map(({ place }) => place));
+    const all = await this.codes.list(places);
     const codes = all.filter(({ code }) => code !== null);
     const pictures = await this.sheetPictures.load(choices.kind === 'poster' && choices.picture ? codes : []);
     const setup = await this.setup(name, codes, choices);
     const contents = codes.map((placed) =>
-      contentOf(
-        placed,
-        { position: places.find(({ place }) => place === placed.place)?.position ?? null },
-        choices,
-        pictures.shown.get(placed.place.material.id) ?? null,
-      ),
+      contentOf(placed, choices, pictures.shown.get(placed.place.material.id) ?? null),
     );
     const order: SheetOrder = {
       setup,
@@ -70,7 +66,7 @@ export class SheetPlanner {
     return {
       order,
       codes,
-      without: places.filter(({ place }) => !codes.some((placed) => placed.place === place)),
+      without: places.filter((place) => !codes.some((placed) => placed.place === place)),
     };
   }
 
@@ -126,12 +122,15 @@ export function noticesOf(
   choices: SheetChoices,
 ): readonly SheetNotice[] {
   return [
-    ...without.map(({ place }) => blank('no-code', place)),
+    ...without.map((place) => blank('no-code', place)),
     ...codes.flatMap((placed, index) => {
       const content = order.contents[index] as SheetContent;
       const ofLayout = notes.filter(({ item }) => item === index);
       return [
-        ...rulesOf(placed, content, choices).map((warning) => blank(warning, placed.place)),
+        ...rulesOf(placed, choices).map((warning) => ({
+          ...blank(warning, placed.place),
+          opens: foundOf(warning, placed),
+        })),
         ...missingOf(placed, content, order.setup),
         ...ofLayout.map((note) =>
           note.reason === 'too-small'
@@ -180,6 +179,7 @@ function blank(warning: SheetWarning, place: PlacedCode['place']): SheetNotice {
     stationId: place.station?.id ?? null,
     materialId: place.material.id,
     field: null,
+    opens: null,
     characters: [],
     sizeMm: null,
     reachM: null,
@@ -189,19 +189,37 @@ function blank(warning: SheetWarning, place: PlacedCode['place']): SheetNotice {
   };
 }
 
-/** A locked station, or one that does not read from where students stand, is printed on purpose only. */
-function rulesOf(
-  { place, code, opens, reads }: PlacedCode,
-  { payload }: SheetContent,
-  { kind, distanceM }: SheetChoices,
-): readonly SheetWarning[] {
-  const warnings: SheetWarning[] = [];
-  if (opens.state === 'stop') warnings.push('locked');
-  if (opens.state === 'not-yet') warnings.push('not-opened-yet');
+/** Whatever is not green is named, and printed on purpose only. */
+function rulesOf({ opens, carries, reads }: PlacedCode, { kind, distanceM }: SheetChoices): readonly SheetWarning[] {
   const asRehearsed = kind === 'poster' && distanceM === null;
   const { state, look } = reads;
-  if (asRehearsed ? state === 'look-at' || state === 'stop' : look.length > 0) warnings.push('does-not-read');
-  if ((place.material.pageToken !== null || code?.carry === 'short-link') && isLoopbackHost(hostNameOf(payload) ?? ''))
-    warnings.push('address-not-reachable');
-  return warnings;
+  const isUnread = asRehearsed
+    ? state === 'look-at' || state === 'stop'
+    : look.some((reason) => standing([reason]).state !== 'done');
+  const opensTrouble = troubleOf(opens);
+  return [
+    ...(opensTrouble ? [opensTrouble] : []),
+    ...(carries.state === 'look-at' ? (['code-to-check'] as const) : []),
+    ...(isUnread ? (['does-not-read'] as const) : []),
+  ];
+}
+
+function troubleOf(opens: PlacedCode['opens']): SheetWarning | null {
+  switch (opens.state) {
+    case 'done':
+      return null;
+    case 'not-yet':
+      return 'not-opened-yet';
+    case 'look-at':
+      return 'to-check';
+    case 'stop':
+      if (opens.obstacle === 'address') return 'address-not-reachable';
+      return isLocked(opens) ? 'locked' : 'not-opening';
+  }
+}
+
+const aboutOpening: readonly SheetWarning[] = ['locked', 'not-opening', 'to-check'];
+
+function foundOf(warning: SheetWarning, { opens: { verdict, reason, obstacle } }: PlacedCode): SheetNotice['opens'] {
+  return aboutOpening.includes(warning) ? { verdict, reason, obstacle } : null;
 }

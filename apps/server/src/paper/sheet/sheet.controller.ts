@@ -1,5 +1,6 @@
 import { Body, Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
 import type { SheetsPreview, SheetView } from '@hapset/contract';
+import { placeAlone } from '../../lessons/station/place.js';
 import type { Response } from 'express';
 import { MaterialService } from '../../gather/material/material.service.js';
 import { Who } from '../../school/rights/who.decorator.js';
@@ -31,8 +32,8 @@ export class SheetController {
     @Body() body: MakeSheetDto,
     @Who() who: SignedIn,
   ): Promise<SheetView> {
-    const place = { material: await this.materials.require(materialId), station: null, lesson: null };
-    return toSheetView(await this.sheets.make({ place, position: null }, body, who.id));
+    const place = placeAlone(await this.materials.require(materialId));
+    return toSheetView(await this.sheets.make(place, body, who.id));
   }
 
   @Post('stations/:stationId/sheets')
@@ -41,8 +42,8 @@ export class SheetController {
     @Body() body: MakeSheetDto,
     @Who() who: SignedIn,
   ): Promise<SheetView> {
-    const { place, station } = await this.stations.place(stationId);
-    return toSheetView(await this.sheets.make({ place, position: station.position }, body, who.id));
+    const { place } = await this.stations.place(stationId);
+    return toSheetView(await this.sheets.make(place, body, who.id));
   }
 
   @Get('sheets/:sheetId/file')

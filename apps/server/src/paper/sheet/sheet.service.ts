@@ -7,7 +7,8 @@ import { Repository } from 'typeorm';
 import { notFound } from '../../platform/problem/problem.js';
 import { PrintService } from './print.service.js';
 import { noTexts, type SheetOrder } from './sheet-order.js';
-import { titleOf, type PlaceToPrint } from './sheet-places.js';
+import type { Place } from '../../lessons/station/place.js';
+import { titleOf } from './sheet-places.js';
 import { SheetPlanner } from './sheet-planner.js';
 import { Sheet } from './sheet.entity.js';
 import { SheetWorkers } from './sheet-workers.js';
@@ -24,9 +25,9 @@ export class SheetService {
   ) {}
 
   /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long */
-  async make(place: PlaceToPrint, { paper, goAhead }: MakeSheet, ownerId: string): Promise<Sheet> {
+  async make(place: Place, { paper, goAhead }: MakeSheet, ownerId: string): Promise<Sheet> {
     const { sheets } = await this.prints.make(
-      { name: titleOf(place.place), places: [place] },
+      { name: titleOf(place), places: [place] },
       { ...plainChoices('poster', paper), picture: false },
       goAhead,
       ownerId,

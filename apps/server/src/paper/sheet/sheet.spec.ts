@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { SheetView } from '@hapset/contract';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
+import { makePrint, noPlaces } from '../../test/prints.js';
 import { link, Scene, words } from '../../test/scene.js';
 import { openPage, SmallWeb } from '../../test/small-web.js';
 import { measureText, missingCharacters } from '../../code/typeface/shaped-line.js';
@@ -117,6 +118,68 @@ describe('making sheets', () => {
     expect([id, className, look]).toEqual([lessonId, '6 Kestrel', null]);
     await scene.server.ok('Maren', 'PATCH', `/api/lessons/${lessonId}`, { ...lesson, viewingDistanceM: 0.6 });
     expect(await paper()).toMatchObject({ state: 'look-at', changed: ['size'] });
+  });
+
+  it('becomes printed before the change when any text on it changes, naming which, and not when others do', async () => {
+    const lessonId = await scene.lesson();
+    const [first = '', second = ''] = await scene.stations(lessonId, [words('Who am I?'), words('What am I?')]);
+    const places = { ...noPlaces, lessonId };
+    const goAhead = ['not-opened-yet', 'does-not-read', 'too-small'] as const;
+    const print = async (): Promise<void> => {
+      for (const kind of ['poster', 'handout'] as const)
+        expect((await makePrint(scene, { kind }, places, goAhead)).status).toBe(201);
+    };
+    const changed = async (): Promise<readonly string[]> => (await scene.page(first)).readiness.paper.changed;
+    await print();
+    expect(await changed()).toEqual([]);
+    // The handout was made last: it shows numbers, and neither class nor place.
+    await scene.server.ok('Maren', 'PUT', `/api/lessons/${lessonId}/station-order`, { stationIds: [second, first] });
+    expect(await changed()).toEqual(['number']);
+    await print();
+    await scene.server.ok('Maren', 'PATCH', `/api/stations/${first}`, {
+      version: 1,
+      name: 'Riddle',
+      instruction: 'Guess.',
+    });
+    expect((await scene.page(first)).readiness.paper).toMatchObject({
+      state: 'look-at',
+      changed: ['title', 'instruction'],
+    });
+    await print();
+    const { lesson } = await scene.bench(lessonId);
+    const { name, classId, date, startsAt, viewingDistanceM, version } = lesson;
+    await scene.server.ok('Maren', 'PATCH', `/api/lessons/${lessonId}`, {
+      name,
+      classId,
+      date,
+      startsAt,
+      viewingDistanceM,
+      version,
+      place: 'Shore',
+    });
+    expect(await changed()).toEqual([]);
+    expect((await makePrint(scene, { kind: 'poster' }, places, goAhead)).status).toBe(201);
+    await scene.server.ok('Maren', 'PATCH', `/api/lessons/${lessonId}`, {
+      name: 'Tides',
+      classId,
+      date,
+      startsAt,
+      viewingDistanceM,
+      version: version + 1,
+      place: 'Cliff',
+    });
+    expect(await changed()).toEqual(['class', 'place']);
+  });
+
+  it('names everything that is not green, also what is uncertain, each by its own name', async () => {
+    web.html('/drawn', '<title>App</title><script src="app.js"></script>');
+    web.html('/gone', '<title>Gone</title>', 410);
+    const warningsOf = async (path: string): Promise<unknown> =>
+      ((await make((await station(path)).stationId)).body as { warnings: string[] }).warnings;
+    expect(await warningsOf('/drawn')).toContain('to-check');
+    expect(await warningsOf('/gone')).toContain('not-opening');
+    expect(await warningsOf('/gone')).not.toContain('locked');
+    expect(await warningsOf('/locked')).toContain('locked');
   });
 
   it('makes one for a material that hangs nowhere', async () => {

@@ -168,6 +168,7 @@ export async function cardNotices(
     stationId: null,
     materialId: students[item]?.id ?? '',
     field: null,
+    opens: null,
     characters: [],
     sizeMm: null,
     reachM: null,

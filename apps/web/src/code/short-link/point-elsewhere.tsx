@@ -59,7 +59,7 @@ export function PointElsewhere({
             </Button>
           ) : (
             <Button tone="main" onClick={point} disabled={change.isPending}>
-              {letsIn(verdict) ? 'Point it there' : 'Point it there all the same'}
+              {letsIn(verdict) ? 'Point it there' : 'Point it there anyway'}
             </Button>
           )}
         </div>

@@ -181,7 +181,7 @@ function KeepOrLeave({
             </p>
           )}
           <p className="mt-3 mb-0 text-body text-muted">
-            If you keep it all the same, every station that has it stops until the look is mended.
+            If you save it anyway, every station that has it stops until the design is fixed.
           </p>
           <div className="mt-5 flex justify-end gap-2">
             <Button
@@ -190,10 +190,10 @@ function KeepOrLeave({
                 onKeep();
               }}
             >
-              Keep it all the same
+              Save anyway
             </Button>
             <Button tone="main" onClick={() => setAsking(false)}>
-              Mend it first
+              Fix it first
             </Button>
           </div>
         </Dialog>

@@ -186,6 +186,9 @@ describe('cells of the bench', () => {
       title: 'Poster',
       figure: 'code 155 mm',
     });
+    expect(paperWords({ state: 'look-at', changed: ['title', 'instruction'], sizeMm: 155, madeAt: '' }).figure).toBe(
+      'a change: title and task',
+    );
     expect(paperWords({ state: 'look-at', changed: ['payload'], sizeMm: 155, madeAt: '' }).title).toBe(
       'Printed before',
     );

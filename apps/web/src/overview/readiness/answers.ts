@@ -4,6 +4,7 @@ import { standing, type AccessVerdict, type AddressCarry, type Carry, type Mater
 import type { Mark } from '../../platform/design/state-mark.js';
 import { countWord, grainWords, metres } from '../../platform/wording/figures.js';
 import { lookReasonWords } from '../../platform/wording/looks.js';
+import { changesListed } from '../../platform/wording/sheets.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { obstacleWords, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 
@@ -108,11 +109,11 @@ function reachFigure({ distanceM, devices, fallShort, look: [worst] }: Readiness
   return `${who} fall short of ${metres(distanceM)}`;
 }
 
-export function paperWords({ state, sizeMm }: ReadinessView['paper']): AnswerWords {
+export function paperWords({ state, sizeMm, changed }: ReadinessView['paper']): AnswerWords {
   if (sizeMm === null) return { mark: 'not-yet', title: 'Not made', figure: '', mends: false };
   return state === 'done'
     ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, mends: false }
-    : { mark: state, title: 'Printed before', figure: 'the change', mends: false };
+    : { mark: state, title: 'Printed before', figure: `a change: ${changesListed(changed)}`, mends: false };
 }
 
 const addressWords: Readonly<Record<AddressCarry, string>> = {

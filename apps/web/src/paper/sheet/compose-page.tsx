@@ -12,7 +12,7 @@ import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { ApiError } from '../../platform/api/problem-error.js';
-import { Button } from '../../platform/design/button.js';
+import { Button, buttonClass } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -27,7 +27,7 @@ import { MadeDialog } from './made-dialog.js';
 import { PageView } from './page-view.js';
 import { placesOfAddress } from './places-of-address.js';
 import { Prints } from './prints.js';
-import { SheetNotices } from './sheet-notices.js';
+import { addressOfPlace, SheetNotices } from './sheet-notices.js';
 import { SheetOptions } from './sheet-options.js';
 import { previewQuery, templatesQuery, useMakePrint } from './sheet.queries.js';
 import { TemplateDialog } from './template-dialog.js';
@@ -187,6 +187,9 @@ interface MakeProps {
   readonly lessonId: string | null;
 }
 
+/** The safe choice has the focus. */
+const focusOnce = (link: HTMLAnchorElement | null): void => link?.focus();
+
 /** What is not right is named first, and printed only on purpose. */
 function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps): ReactElement {
   const make = useMakePrint();
@@ -211,6 +214,8 @@ function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps)
     error instanceof ApiError && error.reason === 'sheet-needs-go-ahead'
       ? sheetWarnings.filter((warning) => error.warnings.includes(warning))
       : [];
+  const named = notices.filter(({ warning }) => warnings.includes(warning));
+  const first = sheetWarnings.flatMap((warning) => named.find((each) => each.warning === warning) ?? [])[0];
   return (
     <>
       <Button tone="main" disabled={disabled || make.isPending} onClick={() => send([])}>
@@ -224,13 +229,19 @@ function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps)
           {warnings.length === 0 ? (
             <p className="m-0">{wordsFor(error)}</p>
           ) : (
-            <SheetNotices notices={notices.filter(({ warning }) => warnings.includes(warning))} lessonId={lessonId} />
+            <SheetNotices notices={named} lessonId={lessonId} />
           )}
           <div className="mt-5 flex justify-end gap-2">
-            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Make them all the same</Button>}
-            <Button tone="main" onClick={() => make.reset()}>
-              Mend it first
-            </Button>
+            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Print anyway</Button>}
+            {first ? (
+              <Link ref={focusOnce} to={addressOfPlace(first, lessonId)} className={buttonClass('main')}>
+                Fix “{first.name}” first
+              </Link>
+            ) : (
+              <Button tone="main" autoFocus onClick={() => make.reset()}>
+                Close
+              </Button>
+            )}
           </div>
         </Dialog>
       )}

@@ -1,3 +1,4 @@
+import { useNavigate } from 'react-router';
 import { sheetWarnings, type SheetWarning } from '@hapset/contract';
 import type { PaperFormat } from '@hapset/core';
 import type { ReactElement } from 'react';
@@ -8,6 +9,7 @@ import { useNotice } from '../../platform/design/notice.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { isStopping } from './sheet-notices.js';
 import { warningWords } from '../../platform/wording/warnings.js';
 import { useMakeSheet } from './sheet.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
@@ -19,9 +21,26 @@ interface Props {
   readonly tone?: 'main' | 'plain';
 }
 
+/** The part of the material's page in which it is fixed. */
+const partOfWarning: Readonly<Record<SheetWarning, string>> = {
+  'no-code': 'carries',
+  locked: 'opens',
+  'not-opening': 'opens',
+  'to-check': 'opens',
+  'not-opened-yet': 'opens',
+  'code-to-check': 'carries',
+  'does-not-read': 'reads',
+  'too-small': 'reads',
+  'text-cut': 'paper',
+  'text-left-out': 'paper',
+  'missing-characters': 'paper',
+  'address-not-reachable': 'opens',
+};
+
 /** Makes the poster in one click; what is not right is named first and printed only on purpose. */
 export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactElement {
   const make = useMakeSheet(place);
+  const navigate = useNavigate();
   const notice = useNotice();
   const sendChange = useSendChange();
   const send = (goAhead: readonly SheetWarning[]): void => {
@@ -36,6 +55,11 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
     error instanceof ApiError && error.reason === 'sheet-needs-go-ahead'
       ? sheetWarnings.filter((warning) => error.warnings.includes(warning))
       : [];
+  const [first] = warnings;
+  const fixFirst = (): void => {
+    make.reset();
+    if (first) void navigate({ hash: partOfWarning[first] });
+  };
   return (
     <>
       <Button tone={tone} disabled={make.isPending} onClick={() => send([])}>
@@ -51,14 +75,14 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
           <ul className="m-0 flex list-none flex-col gap-2 p-0">
             {warnings.map((warning) => (
               <li key={warning} className="flex items-start gap-2.5">
-                <StateMark mark={warning === 'locked' ? 'stop' : 'look-at'} words="Warning" /> {warningWords[warning]}
+                <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words="Warning" /> {warningWords[warning]}
               </li>
             ))}
           </ul>
           <div className="mt-5 flex justify-end gap-2">
-            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Print all the same</Button>}
-            <Button tone="main" onClick={() => make.reset()}>
-              Mend it first
+            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Print anyway</Button>}
+            <Button tone="main" autoFocus onClick={fixFirst}>
+              {first ? 'Fix it first' : 'Close'}
             </Button>
           </div>
         </Dialog>

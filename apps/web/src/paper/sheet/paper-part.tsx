@@ -8,17 +8,10 @@ import type { PlaceId } from '../../gather/material/place-id.js';
 import { ago } from '../../platform/wording/figures.js';
 import { Link } from 'react-router';
 import { buttonClass } from '../../platform/design/button.js';
-import { printStateWords, sheetKindWords } from '../../platform/wording/sheets.js';
+import { changesListed, printStateWords, sheetKindWords } from '../../platform/wording/sheets.js';
 import { MakePoster } from './make-poster.js';
 import { composerOfMaterials } from './places-of-address.js';
 import { sheetAddress } from './sheet.queries.js';
-
-const changeWords = {
-  payload: 'the code says something else now',
-  level: 'its error correction level is another one now',
-  look: 'it looks different now',
-  size: 'it would be printed in another size now',
-} as const;
 
 const titles = {
   'not-yet': 'Not on paper yet',
@@ -49,7 +42,7 @@ export function PaperPart({
         title={title}
         aside={
           changed.length > 0
-            ? changed.map((change) => changeWords[change]).join('; ')
+            ? `changed since: ${changesListed(changed)}`
             : `a poster would show the code ${rehearsal.sizeMm} mm wide`
         }
         action={

@@ -6,6 +6,12 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { noticeSentence, tooSmallHelp, warningTitles } from '../../platform/wording/sheets.js';
 
 const shownAtOnce = 4;
+const stopping: readonly SheetWarning[] = ['locked', 'not-opening', 'no-code', 'address-not-reachable'];
+
+/** Whether students get nothing at all. */
+export function isStopping(warning: SheetWarning): boolean {
+  return stopping.includes(warning);
+}
 
 interface Props {
   readonly notices: readonly SheetNotice[];
@@ -45,7 +51,7 @@ function Group({
   const help = warning === 'too-small' && notices[0] ? tooSmallHelp(notices[0]) : '';
   return (
     <li className="flex items-start gap-2.5">
-      <StateMark mark={warning === 'locked' || warning === 'no-code' ? 'stop' : 'look-at'} words="Warning" />
+      <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words="Warning" />
       <div className="min-w-0">
         <strong>{warningTitles[warning]}</strong>
         {notices.slice(0, shownAtOnce).map((notice) => (
@@ -63,7 +69,8 @@ function Group({
   );
 }
 
-function addressOfPlace({ stationId, materialId }: SheetNotice, lessonId: string | null): string {
+/** Where what is named is looked at. */
+export function addressOfPlace({ stationId, materialId }: SheetNotice, lessonId: string | null): string {
   return stationId !== null && lessonId !== null
     ? `/lessons/${lessonId}/stations/${stationId}`
     : `/shelf/${materialId}`;

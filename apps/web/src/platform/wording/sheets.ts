@@ -1,7 +1,9 @@
 /** Words of sheets: kinds, what stands on them, what is not right with them. */
 import type { PrintState, SheetNotice, SheetWarning } from '@hapset/contract';
-import type { FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
+import type { PaperChange, FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
 import { metres, plural } from './figures.js';
+import { namesListed } from './scanners.js';
+import { obstacleWords, wordsOfVerdict } from './verdicts.js';
 import { warningWords } from './warnings.js';
 
 export const sheetKindWords: Readonly<Record<SheetKind, string>> = {
@@ -72,7 +74,7 @@ export function pagesWords(pages: number, sizesMm: readonly [number, number] | n
 }
 
 /** What is not right with one code, without its name. */
-export function noticeSentence({ warning, field, characters, sizeMm, reachM, distanceM }: SheetNotice): string {
+export function noticeSentence({ warning, field, opens, characters, sizeMm, reachM, distanceM }: SheetNotice): string {
   switch (warning) {
     case 'too-small':
       return `${Math.floor(sizeMm ?? 0)} mm reads from ${metres(reachM ?? 0)}; it should from ${metres(distanceM ?? 0)}.`;
@@ -82,13 +84,22 @@ export function noticeSentence({ warning, field, characters, sizeMm, reachM, dis
       return field === null ? warningWords[warning] : `${textFieldWords[field]}: no room, it is left out.`;
     case 'missing-characters':
       return `${field === null ? 'Words at the code' : textFieldWords[field]}: no font has ${characters.join(' ')}.`;
-    case 'no-code':
     case 'locked':
+    case 'not-opening':
+    case 'to-check':
+      return opens ? `${foundWords(opens)}.` : warningWords[warning];
+    case 'no-code':
+    case 'code-to-check':
     case 'not-opened-yet':
     case 'does-not-read':
     case 'address-not-reachable':
       return warningWords[warning];
   }
+}
+
+function foundWords({ verdict, reason, obstacle }: NonNullable<SheetNotice['opens']>): string {
+  if (obstacle) return obstacleWords[obstacle].heading;
+  return verdict === null ? 'Not opened yet' : wordsOfVerdict(verdict, reason).heading;
 }
 
 /** What helps against a code that is too small; '' where nothing of here does. */
@@ -107,7 +118,10 @@ export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKind
 export const warningTitles: Readonly<Record<SheetWarning, string>> = {
   'no-code': 'No code',
   locked: 'Locked',
+  'not-opening': 'Does not open',
+  'to-check': 'To check',
   'not-opened-yet': 'Never opened',
+  'code-to-check': 'Fine code, or text only',
   'does-not-read': 'Does not read',
   'too-small': 'Too small',
   'text-cut': 'Text cut',
@@ -115,3 +129,25 @@ export const warningTitles: Readonly<Record<SheetWarning, string>> = {
   'missing-characters': 'Missing characters',
   'address-not-reachable': 'No phone gets there',
 };
+
+/** What changed since a sheet was printed, in the middle of a sentence. */
+export const paperChangeWords: Readonly<Record<PaperChange, string>> = {
+  payload: 'what the code says',
+  level: 'error correction level',
+  look: 'design',
+  size: 'size',
+  number: 'station number',
+  title: 'title',
+  instruction: 'task',
+  tap: 'what to tap',
+  password: 'password',
+  address: 'address',
+  class: 'class',
+  place: 'place',
+  back: 'back',
+};
+
+/** "title and task". */
+export function changesListed(changes: readonly PaperChange[]): string {
+  return namesListed(changes.map((change) => paperChangeWords[change]));
+}

@@ -52,6 +52,7 @@ import {
   mediaFormats,
   mediaKinds,
   obstacles,
+  paperChanges,
   stationTroubles,
   verdictReasons,
   visitorKinds,
@@ -106,6 +107,7 @@ import { doubtWords, reasonSentence, obstacleWords, reasonWords, rightsSentence,
 import { mediaFormatWords } from './media.js';
 import { troubleWords } from './troubles.js';
 import {
+  paperChangeWords,
   faceFieldWords,
   gridProblemWords,
   noticeSentence,
@@ -192,6 +194,7 @@ describe('every reason has words', () => {
       stationId: null,
       materialId: 'x',
       field: 'title',
+      opens: null,
       characters: ['q'],
       sizeMm: 40,
       reachM: 0.42,
@@ -226,6 +229,7 @@ describe('every reason has words', () => {
   });
   it('troubles of stations, and what keeps students out', () => {
     expectWords(troubleWords, stationTroubles);
+    expectWords(paperChangeWords, paperChanges);
     for (const part of ['short', 'heading', 'figure', 'remedy'] as const)
       expectWords(
         Object.fromEntries(obstacles.map((obstacle) => [obstacle, obstacleWords[obstacle][part]])),

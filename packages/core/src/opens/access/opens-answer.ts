@@ -1,6 +1,7 @@
 /** Does it open? What a verdict means for a class, and for how long it is believed. */
 import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
 import type { AnswerState } from '../../platform/answer-state.js';
+import type { Obstacle } from './obstacle.js';
 import { unreachable } from '../../platform/result.js';
 import type { StudentAccounts } from '../../school/accounts/student-accounts.js';
 
@@ -83,4 +84,23 @@ export function opensAnswer(
   const stale = since !== null && isStale(since, now, lessonAt);
   const state = said ? (said.opens ? 'done' : 'stop') : opensState(verdict, accounts);
   return { state: stale && state === 'done' ? 'look-at' : state, stale, byPerson };
+}
+
+/** What is known of opening, as far as trouble goes. */
+export interface OpensFacts {
+  readonly state: AnswerState;
+  readonly verdict: AccessVerdict | null;
+  readonly obstacle: Obstacle | null;
+  /** A person's answer, where it decides. */
+  readonly answer: object | null;
+}
+
+/** It stops because the service lets only chosen people, or people with an account, in; nothing else is called locked. */
+export function isLocked({ state, verdict, obstacle, answer }: OpensFacts): boolean {
+  return (
+    state === 'stop' &&
+    obstacle === null &&
+    answer === null &&
+    (verdict === 'sign-in' || verdict === 'organisation' || verdict === 'named-only')
+  );
 }

@@ -1,6 +1,5 @@
 /** What keeps a station from being ready: the first trouble in the order of the work, each under its own name. */
-import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
-import type { Obstacle } from '../../opens/access/obstacle.js';
+import { isLocked, type OpensFacts } from '../../opens/access/opens-answer.js';
 import type { AnswerState } from '../../platform/answer-state.js';
 
 /** In the order of the work. */
@@ -22,12 +21,7 @@ export type StationTrouble = (typeof stationTroubles)[number];
 
 /** The four answers of one station, as far as trouble goes. */
 export interface FourAnswers {
-  readonly opens: {
-    readonly state: AnswerState;
-    readonly verdict: AccessVerdict | null;
-    readonly obstacle: Obstacle | null;
-    readonly answer: object | null;
-  };
+  readonly opens: OpensFacts;
   readonly carries: { readonly state: AnswerState };
   readonly reads: { readonly state: AnswerState };
   readonly paper: { readonly state: AnswerState };
@@ -50,12 +44,4 @@ export function isReady({ opens, carries, reads, paper }: FourAnswers): boolean 
 
 function needsAttention(state: AnswerState): boolean {
   return state === 'look-at' || state === 'stop';
-}
-
-function isLocked({ verdict, obstacle, answer }: FourAnswers['opens']): boolean {
-  return (
-    obstacle === null &&
-    answer === null &&
-    (verdict === 'sign-in' || verdict === 'organisation' || verdict === 'named-only')
-  );
 }
