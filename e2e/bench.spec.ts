@@ -5,6 +5,7 @@ import {
   bench,
   cofferlane,
   expect,
+  moreForLesson,
   newLesson,
   settled,
   signIn,
@@ -143,11 +144,11 @@ test.describe('the bench', () => {
   test('says what was changed elsewhere and keeps what was typed', async ({ page, context }) => {
     await signIn(page);
     await newLesson(page, 'Two people');
-    await page.getByRole('button', { name: 'Change lesson' }).click();
+    await moreForLesson(page, 'Change lesson');
     await page.getByRole('dialog').getByLabel('Place').fill('Typed here');
     const other = await context.newPage();
     await other.goto(page.url());
-    await other.getByRole('button', { name: 'Change lesson' }).click();
+    await moreForLesson(other, 'Change lesson');
     await other.getByRole('dialog').getByLabel('Place').fill('Changed there');
     await other.getByRole('button', { name: 'Keep the change' }).click();
     await expect(other.getByText('Changed there', { exact: false })).toBeVisible();
@@ -162,7 +163,7 @@ test.describe('the bench', () => {
   test('restores a removed lesson by undo', async ({ page }) => {
     await signIn(page);
     await newLesson(page, 'Removed by mistake');
-    await page.getByRole('button', { name: 'Change lesson' }).click();
+    await moreForLesson(page, 'Change lesson');
     await page.getByRole('button', { name: 'Remove lesson' }).click();
     await expect(page.getByRole('heading', { name: 'Lessons', level: 1 })).toBeVisible();
     await expect(page.getByRole('link', { name: /Removed by mistake/ })).toHaveCount(0);

@@ -86,6 +86,12 @@ export function bench(page: Page): Locator {
   return page.getByRole('table', { name: 'Stations' });
 }
 
+/** What is done with a whole lesson is in the menu beside its next step. */
+export async function moreForLesson(page: Page, entry: string): Promise<void> {
+  await page.getByRole('button', { name: 'More for this lesson' }).click();
+  await page.getByRole('menuitem', { name: entry }).click();
+}
+
 /** Names of the stations in their order. */
 export async function stationNames(page: Page): Promise<readonly string[]> {
   return bench(page).locator('[role=row] a.block').allInnerTexts();

@@ -18,14 +18,15 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
   });
 
   await test.step('see the steps that mend it', async () => {
-    await expect(page.getByRole('heading', { name: 'Opens for nobody without an account' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Asks students to sign in' })).toBeVisible();
     await expect(page.getByText('It leads to the sign-in at gatepost.localhost.')).toBeVisible();
     await expect(page.getByRole('listitem').filter({ hasText: 'Who may look' })).toContainText('No sign-in needed');
   });
 
   await test.step('printing it warns first', async () => {
-    await page.getByRole('button', { name: 'Make its poster' }).click();
-    await expect(page.getByRole('dialog')).toContainText('It does not open for students yet.');
+    await page.getByRole('button', { name: 'Make a poster' }).click();
+    await expect(page.getByRole('dialog')).toContainText('It asks students to sign in');
+    await expect(page.getByRole('button', { name: 'Fix it first' })).toBeFocused();
     await page.getByRole('button', { name: 'Fix it first' }).click();
   });
 

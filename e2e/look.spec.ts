@@ -2,7 +2,19 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import type { BenchView } from '@hapset/contract';
 import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { add, addOne, askleaf, bench, cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
+import {
+  add,
+  addOne,
+  askleaf,
+  bench,
+  cofferlane,
+  expect,
+  moreForLesson,
+  newLesson,
+  settled,
+  signIn,
+  test,
+} from './journey.js';
 import { decodePdf, decodePng, decodePngBytes } from './decode.js';
 import { unzip } from '../apps/server/src/test/unzip.js';
 
@@ -18,7 +30,7 @@ test('a lesson gets a look in one action, is exported as ZIP, and every file dec
     `${askleaf}/ask/tide-line-tally\n${cofferlane}/leaf/what-yeast-eats\nWhat lives under the seaweed and walks sideways?`,
   );
   await settled(page);
-  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await moreForLesson(page, 'Design all codes');
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /Rock pool/ })
@@ -43,13 +55,13 @@ test('a lesson gets a look in one action, is exported as ZIP, and every file dec
   expect([...files.values()].map(decodePngBytes)).toEqual(rows.map(({ code }) => code?.payload));
 
   // One action there, one back.
-  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await moreForLesson(page, 'Design all codes');
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /Plain, black on white/ })
     .click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await moreForLesson(page, 'Design all codes');
   await expect(page.getByRole('dialog').getByRole('button', { name: /Rock pool/ })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -97,7 +109,7 @@ test('a failing look stops a station, whatever was rehearsed, until another is c
   await newLesson(page, 'Chalk and cheese', '0.8');
   await add(page, 'What is white and writes?');
   await settled(page);
-  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await moreForLesson(page, 'Design all codes');
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /Chalk on slate/ })
@@ -109,7 +121,7 @@ test('a failing look stops a station, whatever was rehearsed, until another is c
   await page.getByRole('link', { name: 'What is white and writes?' }).click();
   await expect(page.getByText('Light on dark:', { exact: false })).toBeVisible();
   await expect(page.getByRole('img', { name: 'Reads', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Make its poster' }).click();
+  await page.getByRole('button', { name: 'Make a poster' }).click();
   await expect(page.getByRole('dialog', { name: 'Look at this before you print' })).toBeVisible();
 });
 

@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { cropCards, decodeCards, decodePdf, hasInk, mirrored, renderPage, textOfPdf, type Cards } from './decode.js';
-import { add, expect, newLesson, settled, signIn, test } from './journey.js';
+import { add, expect, moreForLesson, newLesson, settled, signIn, test } from './journey.js';
 
 const riddles = [
   'I have one foot and no legs. Who am I?',
@@ -33,7 +33,7 @@ test('a lesson becomes cards: backs fall on their fronts, and every code says wh
   await newLesson(page, 'Riddles of the shore');
   await add(page, riddles.join('\n'));
   await settled(page);
-  await page.getByRole('link', { name: 'Make sheets' }).click();
+  await moreForLesson(page, 'Make sheets');
   await expect(page.getByRole('heading', { name: 'Sheets of “Riddles of the shore”' })).toBeVisible();
   await expect(pageShown(page)).toHaveAccessibleName('Page 1 of 5, front');
 
@@ -77,7 +77,7 @@ test('the browser’s own print has the same pages, in their size', async ({ pag
   await newLesson(page, 'Two for the wall', '0.8');
   await add(page, riddles.slice(0, 2).join('\n'));
   await settled(page);
-  await page.getByRole('link', { name: 'Make sheets' }).click();
+  await moreForLesson(page, 'Make sheets');
   await expect(pageShown(page)).toHaveAccessibleName('Page 1 of 2, front');
   await page.getByLabel('Way round').selectOption('Lying');
   await makeAnyway(page);
@@ -103,7 +103,7 @@ test('many pages are drawn while the page is left, and can be stopped', async ({
   await newLesson(page, 'A pile of tents', '0.8');
   await add(page, riddles.slice(0, 3).join('\n'));
   await settled(page);
-  await page.getByRole('link', { name: 'Make sheets' }).click();
+  await moreForLesson(page, 'Make sheets');
   await page.getByText('Table cards', { exact: true }).click();
   await page.getByLabel('Copies of each').fill('60');
   await expect(page.getByText(/^90 pages/)).toBeVisible();
@@ -126,7 +126,7 @@ test('what is not right is said by name, with what helps', async ({ page }) => {
   await newLesson(page, 'Far away', '6');
   await add(page, `A riddle with many words, so that its code is fine: ${'who walks sideways, '.repeat(8)}`);
   await settled(page);
-  await page.getByRole('link', { name: 'Make sheets' }).click();
+  await moreForLesson(page, 'Make sheets');
   await page.getByText('Labels', { exact: true }).click();
   await page.getByLabel('Read from (m)').fill('3');
   const notices = page.getByRole('list', { name: 'To be looked at before printing' });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
-import { addOne, expect, settled, signIn, test } from './journey.js';
+import { addOne, expect, moreForLesson, settled, signIn, test } from './journey.js';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -120,7 +120,7 @@ for (const [width, height] of [
     test('the composer fits, and axe finds nothing serious', async ({ page }) => {
       await signIn(page);
       await page.getByRole('link', { name: /The bakery of tiny helpers/ }).click();
-      await page.getByRole('link', { name: 'Make sheets' }).click();
+      await moreForLesson(page, 'Make sheets');
       for (const kind of ['Posters', 'Table cards', 'Labels']) {
         await page.getByText(kind, { exact: true }).click();
         await expect(page.getByRole('img', { name: /^Page 1 of/ })).toBeVisible();
@@ -165,6 +165,8 @@ for (const [width, height] of [
       await signIn(page);
       await page.getByLabel('What should students open?').fill('“https://a.example/x”.\nftp://a.example');
       await expect(page.getByRole('list', { name: 'What will be added' })).toBeVisible();
+      // While the shelf is asked, the button is greyed; colours are looked at when it is not.
+      await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
       expect(await wideness(page)).toBe(0);
       expect(await seriousFindings(page)).toEqual([]);
       await page.getByRole('button', { name: 'New lesson' }).click();

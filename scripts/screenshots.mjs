@@ -196,7 +196,7 @@ async function takeOpens(browser) {
     await page.goto('/shelf');
     await page.getByLabel('Next material').fill(link);
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'Open again' }).waitFor();
+    await page.getByText(/^checked /).waitFor();
     await page.waitForTimeout(300);
     pictures.push(await page.locator('#opens').screenshot());
     await page.getByRole('button', { name: 'Change' }).waitFor();
@@ -341,7 +341,8 @@ async function takeSheets(browser) {
   await signIn(page);
   await page.goto('/lessons');
   await page.getByRole('link', { name: /Life between the tides/ }).click();
-  await page.getByRole('link', { name: 'Make sheets' }).click();
+  await page.getByRole('button', { name: 'More for this lesson' }).click();
+  await page.getByRole('menuitem', { name: 'Make sheets' }).click();
   const shown = page.getByRole('img', { name: /^Page \d+ of/ });
   const svgNow = async () => {
     // The page before stays in sight until the next one is there.
@@ -408,7 +409,8 @@ async function takeLooks(browser) {
   });
   await page.goto('/lessons');
   await page.getByRole('link', { name: /The bakery of tiny helpers/ }).click();
-  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await page.getByRole('button', { name: 'More for this lesson' }).click();
+  await page.getByRole('menuitem', { name: 'Design all codes' }).click();
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /Warm bread/ })
@@ -532,7 +534,7 @@ async function makePoster(page, name) {
   await page.getByRole('link', { name, exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Make its poster' }).click(),
+    page.getByRole('button', { name: 'Make a poster' }).click(),
   ]);
   const file = join(work, 'poster.pdf');
   await download.saveAs(file);

@@ -35,7 +35,7 @@ export function OpensPart({
       <FoldingPanel
         id="opens"
         name="how it opens"
-        calm={opens.state === 'done'}
+        calm={opens.state === 'done' && !isDoubted(page)}
         mark={<StateMark mark={opens.state} words={`Opens: ${title}`} />}
         title={title}
         aside={asideOf(opens, done !== null)}
@@ -49,15 +49,41 @@ export function OpensPart({
       >
         <InTheWay opens={opens} />
         {!opens.inTheCode && <StudentLink page={page} />}
-        {done && <CheckDetails check={done} />}
-        {done?.verdict && (
-          <TryYourself page={page} toScan={toScan} asked={mayBeAnswered(done.verdict) && opens.obstacle === null} />
-        )}
-        {done && <EarlierChecks materialId={material.id} />}
+        {done && <WhatWasFound page={page} check={done} toScan={toScan} />}
         {material.repairs.length > 0 && <Repaired page={page} />}
       </FoldingPanel>
     </div>
   );
+}
+
+function WhatWasFound({
+  page,
+  check,
+  toScan,
+}: {
+  readonly page: MaterialPage;
+  readonly check: AccessCheckView;
+  readonly toScan: ReactNode;
+}): ReactElement {
+  const { material, readiness } = page;
+  return (
+    <>
+      <CheckDetails check={check} />
+      {check.verdict && (
+        <TryYourself
+          page={page}
+          toScan={toScan}
+          asked={mayBeAnswered(check.verdict) && readiness.opens.obstacle === null}
+        />
+      )}
+      <EarlierChecks materialId={material.id} />
+    </>
+  );
+}
+
+/** It opens, and still there is something for a person to judge. */
+function isDoubted({ check, material: { at } }: MaterialPage): boolean {
+  return (check?.doubts.length ?? 0) > 0 || (at !== null && at.role !== null && at.role !== 'student');
 }
 
 function titleOf(

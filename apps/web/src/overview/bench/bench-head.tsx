@@ -1,11 +1,14 @@
 /** The lesson above its bench, and what is done with all of its stations. */
 import type { BenchView, LessonView } from '@hapset/contract';
+import { nextStep, partOfTrouble } from '@hapset/core';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { lessonPicturesAddress } from '../../paper/picture/picture-address.js';
 import { composerOfLesson } from '../../paper/sheet/places-of-address.js';
-import { Button, buttonClass } from '../../platform/design/button.js';
+import { buttonClass } from '../../platform/design/button.js';
+import { Menu, type MenuEntry } from '../../platform/design/menu.js';
 import { PageHead } from '../../platform/design/page-head.js';
+import { fixWords } from '../../platform/wording/troubles.js';
 import { lessonTime, metres } from '../../platform/wording/figures.js';
 
 const LessonLook = lazy(() => import('../../code/look/lesson-look.js'));
@@ -14,9 +17,8 @@ const ChangeLesson = lazy(() =>
 );
 
 export function BenchHead({ bench }: { readonly bench: BenchView }): ReactElement {
-  const { lesson, rows } = bench;
+  const { lesson } = bench;
   const [open, setOpen] = useState<'change' | 'look' | null>(null);
-  const hasCodes = rows.some(({ code }) => code !== null);
   return (
     <>
       <PageHead
@@ -24,26 +26,10 @@ export function BenchHead({ bench }: { readonly bench: BenchView }): ReactElemen
         about={aboutLesson(lesson)}
         actions={
           <>
-            <Button onClick={() => setOpen('change')}>Change lesson</Button>
-            {hasCodes && (
-              <>
-                <Button onClick={() => setOpen('look')}>Look</Button>
-                <a
-                  href={lessonPicturesAddress(lesson.id, { use: 'document', format: 'png' })}
-                  download
-                  className={buttonClass()}
-                  title="All codes in one ZIP file, named after their stations"
-                >
-                  Save all pictures
-                </a>
-                <Link to={composerOfLesson(lesson.id)} className={buttonClass()}>
-                  Make sheets
-                </Link>
-              </>
-            )}
-            <Link to={`/add?lesson=${lesson.id}`} className={buttonClass('main')}>
-              Add a station
-            </Link>
+            <Menu label="More for this lesson" className={buttonClass()} entries={entriesOf(bench, setOpen)}>
+              More
+            </Menu>
+            <NextButton bench={bench} />
           </>
         }
       />
@@ -51,6 +37,54 @@ export function BenchHead({ bench }: { readonly bench: BenchView }): ReactElemen
       <Suspense>{open === 'look' && <LessonLook bench={bench} onClose={() => setOpen(null)} />}</Suspense>
     </>
   );
+}
+
+/** The one main action: whatever comes next. */
+function NextButton({ bench: { lesson, rows } }: { readonly bench: BenchView }): ReactElement {
+  const { words, to } = wayOn(lesson.id, rows);
+  return (
+    <Link to={to} className={buttonClass('main')}>
+      {words}
+    </Link>
+  );
+}
+
+function wayOn(lessonId: string, rows: BenchView['rows']): { readonly words: string; readonly to: string } {
+  const step = nextStep(rows.map(({ readiness }) => readiness));
+  const pageOf = (index: number): string => `/lessons/${lessonId}/stations/${rows[index]?.stationId ?? ''}`;
+  switch (step.kind) {
+    case 'fix':
+      return {
+        words: `Station ${step.index + 1}: ${fixWords[step.trouble].toLowerCase()}`,
+        to: `${pageOf(step.index)}#${partOfTrouble(step.trouble)}`,
+      };
+    case 'print':
+      return { words: 'Make sheets', to: composerOfLesson(lessonId) };
+    case 'try':
+      return { words: 'Try it in the room', to: `${pageOf(0)}/try` };
+    case 'add':
+    case 'wait':
+      return { words: 'Add a station', to: `/add?lesson=${lessonId}` };
+  }
+}
+
+/** Everything else that is done with all stations. */
+function entriesOf({ lesson, rows }: BenchView, open: (dialog: 'change' | 'look') => void): readonly MenuEntry[] {
+  const hasCodes = rows.some(({ code }) => code !== null);
+  return [
+    { label: 'Add a station', to: `/add?lesson=${lesson.id}` },
+    { label: 'Change lesson', onSelect: () => open('change') },
+    ...(hasCodes
+      ? [
+          { label: 'Design all codes', onSelect: () => open('look') },
+          { label: 'Make sheets', to: composerOfLesson(lesson.id) },
+          {
+            label: 'Save all pictures (ZIP)',
+            download: lessonPicturesAddress(lesson.id, { use: 'document', format: 'png' }),
+          },
+        ]
+      : []),
+  ];
 }
 
 function aboutLesson({ className, date, startsAt, place, viewingDistanceM }: LessonView): string {

@@ -13,12 +13,12 @@ import { LookPart } from '../../code/look/look-part.js';
 import { ReadsPart } from '../../reads/rehearsal/reads-part.js';
 import { useRehearsals } from '../../reads/rehearsal/use-rehearsals.js';
 import { SavePicture } from '../../paper/picture/save-picture.js';
-import { MakePoster } from '../../paper/sheet/make-poster.js';
 import { PaperPart } from '../../paper/sheet/paper-part.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { CarriesPart } from '../../code/symbol/carries-part.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { CodePicture } from '../../code/symbol/code-picture.js';
+import { MaterialStrip } from './material-strip.js';
 import { CodeAside } from './code-aside.js';
 import { materialPageQuery, useOpenMaterial } from '../../gather/material/material.queries.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
@@ -56,10 +56,10 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
           <>
             <Button onClick={() => setChanging(true)}>Change</Button>
             <SavePicture page={page} place={place} name={name} />
-            {code && <MakePoster place={place} name={name} paper={page.paper} />}
           </>
         }
       />
+      <MaterialStrip page={page} place={place} name={name} rehearsing={rehearsals.running} />
       <div className="grid grid-cols-1 gap-4 md:grid-cols-[250px_minmax(0,1fr)] lg:grid-cols-[278px_minmax(0,1fr)] lg:gap-5">
         <CodeAside page={page} name={name} />
         <div className="flex min-w-0 flex-col gap-3">

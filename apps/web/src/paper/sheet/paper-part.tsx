@@ -59,7 +59,7 @@ export function PaperPart({
             >
               Other sheets
             </Link>
-            {sheets.length > 0 && <MakePoster place={place} name={name} paper={paper} tone="plain" />}
+            <MakePoster place={place} name={name} paper={paper} tone="plain" />
           </>
         }
       >

@@ -1,9 +1,14 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ReactElement, ReactNode } from 'react';
+import { Link } from 'react-router';
 
 export interface MenuEntry {
   readonly label: string;
-  readonly onSelect: () => void;
+  /** What it does, or where it leads. */
+  readonly onSelect?: () => void;
+  readonly to?: string;
+  /** Of a file that is saved. */
+  readonly download?: string;
   readonly disabled?: boolean;
   readonly danger?: boolean;
 }
@@ -12,18 +17,17 @@ export interface MenuEntry {
 export function Menu({
   label,
   entries,
+  className = 'inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink',
   children,
 }: {
   readonly label: string;
   readonly entries: readonly MenuEntry[];
+  readonly className?: string;
   readonly children: ReactNode;
 }): ReactElement {
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger
-        className="inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
-        aria-label={label}
-      >
+      <DropdownMenu.Trigger className={className} aria-label={label}>
         {children}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -35,15 +39,27 @@ export function Menu({
           {entries.map((entry) => (
             <DropdownMenu.Item
               key={entry.label}
+              asChild={entry.to !== undefined || entry.download !== undefined}
               disabled={entry.disabled ?? false}
-              onSelect={entry.onSelect}
-              className={`flex min-h-8 cursor-default items-center rounded-step px-2.5 text-body outline-none data-[disabled]:opacity-40 data-[highlighted]:bg-marker-soft ${entry.danger ? 'text-stop' : ''}`}
+              {...(entry.onSelect && { onSelect: entry.onSelect })}
+              className={`flex min-h-8 cursor-default items-center rounded-step px-2.5 text-body text-ink no-underline outline-none data-[disabled]:opacity-40 data-[highlighted]:bg-marker-soft ${entry.danger ? 'text-stop' : ''}`}
             >
-              {entry.label}
+              {entryContent(entry)}
             </DropdownMenu.Item>
           ))}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
+  );
+}
+
+function entryContent({ label, to, download }: MenuEntry): ReactNode {
+  if (to !== undefined) return <Link to={to}>{label}</Link>;
+  return download === undefined ? (
+    label
+  ) : (
+    <a href={download} download>
+      {label}
+    </a>
   );
 }

@@ -30,7 +30,8 @@ export function Panel({ title, aside, action, mark, children }: Props): ReactEle
 }
 
 /**
- * A part that folds to one line while nothing in it needs attention, and opens by itself when something does.
+ * A part that is folded to one line where nothing in it needs attention, and opens by itself when something does. What
+ * is open stays open: nothing folds under somebody's eyes.
  * @param id its place in the address: `#id` opens it
  * @param name what it is called on its button
  */
@@ -46,8 +47,10 @@ export function FoldingPanel({
 }: Props & { readonly id: string; readonly name: string; readonly calm: boolean }): ReactElement {
   const { hash, key } = useLocation();
   const [chosen, setChosen] = useState<{ readonly open: boolean; readonly at: string } | null>(null);
+  const [neededAttention, setNeededAttention] = useState(!calm);
+  if (!calm && !neededAttention) setNeededAttention(true);
   // A choice holds until somebody is led here by a link.
-  const open = chosen?.at === key ? chosen.open : hash === `#${id}` || !calm;
+  const open = chosen?.at === key ? chosen.open : hash === `#${id}` || neededAttention;
   return (
     <Collapsible.Root asChild open={open} onOpenChange={(next) => setChosen({ open: next, at: key })}>
       <section id={id} className={`${frame} scroll-mt-4 ${open ? '' : 'py-2'}`}>

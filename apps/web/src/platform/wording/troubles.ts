@@ -18,3 +18,14 @@ export function troublesListed({ troubles }: ReadinessSummary): readonly string[
     .filter((trouble) => troubles[trouble] > 0)
     .map((trouble) => `${troubles[trouble]} ${troubleWords[trouble]}`);
 }
+
+/** On the button that leads to where it is fixed, after the name of what has it. */
+export const fixWords: Readonly<Record<StationTrouble, string>> = {
+  locked: 'Fix the sharing',
+  'not-opening': 'Fix how it opens',
+  'to-check': 'Check how it opens',
+  code: 'Look at the code',
+  'not-read': 'Make it readable',
+  outdated: 'Print it again',
+  'without-sheet': 'Make its poster',
+};

@@ -105,7 +105,7 @@ import {
 import { genericWords } from './devices.js';
 import { doubtWords, reasonSentence, obstacleWords, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
 import { mediaFormatWords } from './media.js';
-import { troubleWords } from './troubles.js';
+import { fixWords, troubleWords } from './troubles.js';
 import {
   paperChangeWords,
   faceFieldWords,
@@ -229,6 +229,7 @@ describe('every reason has words', () => {
   });
   it('troubles of stations, and what keeps students out', () => {
     expectWords(troubleWords, stationTroubles);
+    expectWords(fixWords, stationTroubles);
     expectWords(paperChangeWords, paperChanges);
     for (const part of ['short', 'heading', 'figure', 'remedy'] as const)
       expectWords(

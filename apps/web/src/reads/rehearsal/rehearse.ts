@@ -34,8 +34,7 @@ export async function rehearse(
   signal: AbortSignal,
   onDevice: (result: RehearsalResult) => void,
 ): Promise<Rehearsed> {
-  const flat = readFlat(code, signal);
-  const results = await several(devices, async (device) => {
+  const reaches = several(devices, async (device) => {
     const shape = shapeOf(code, device);
     const result = await rehearseOne({ ...code, devices: [device], like: knownShapes.get(shape) ?? null }, signal);
     if (!result) return null;
@@ -44,7 +43,9 @@ export async function rehearse(
     onDevice(result);
     return result;
   });
-  return { results: results.flatMap((result) => result ?? []), unreadBy: await flat };
+  // Together, so that one that is stopped is nobody's loose end.
+  const [unreadBy, results] = await Promise.all([readFlat(code, signal), reaches]);
+  return { results: results.flatMap((result) => result ?? []), unreadBy };
 }
 
 function rehearseOne(request: RehearsalRequest, signal: AbortSignal): Promise<RehearsalResult | null> {
