@@ -12,9 +12,9 @@ const reasonsShown = 3;
 
 /** Why, what to do, and what was seen. */
 export function CheckDetails({ check }: { readonly check: AccessCheckView }): ReactElement {
-  const { mending, verdict, reasons } = check;
-  // General advice would say what the way to try it says better.
-  const isForPerson = verdict !== null && mayBeAnswered(verdict);
+  const { verdict, reasons } = check;
+  // Said as what stops it already, with what to do.
+  const doubts = check.doubts.filter(({ reason }) => reason !== 'address-loopback');
   // Locked items stand in a list of their own.
   const told = reasons.filter(({ reason }) => reason !== 'holds-locked');
   return (
@@ -25,22 +25,7 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
             {reasonSentence(reason, detail)}
           </p>
         ))}
-      {mending && mending.steps.length > 0 && (mending.known || !isForPerson) && (
-        <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
-          <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-field leading-relaxed">
-            {mending.steps.map((step) => (
-              <li key={step}>
-                <WithBold step={step} />
-              </li>
-            ))}
-          </ol>
-          {mending.ownerPage && (
-            <a className={buttonClass()} href={mending.ownerPage} target="_blank" rel="noreferrer">
-              Go there in {mending.service}
-            </a>
-          )}
-        </div>
-      )}
+      <Steps check={check} />
       <Locked check={check} />
       <Seen check={check} />
       {check.inside && check.inside.opened > 0 && (
@@ -49,14 +34,36 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
           {check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
         </p>
       )}
-      {check.doubts.map(({ reason, detail }) => (
+      {doubts.map(({ reason, detail }) => (
         <p key={`${reason} ${detail}`} className="mt-1.5 mb-0 flex items-start gap-2 text-body">
           <StateMark mark="look-at" words="A doubt" />
           {doubtSentence(reason, detail)}
         </p>
       ))}
-      <Hops check={check} />
+      {check.hops.length > 0 && <Hops check={check} />}
     </>
+  );
+}
+
+/** What opens it; general advice only where nobody is asked to try it, which says the same better. */
+function Steps({ check: { mending, verdict } }: { readonly check: AccessCheckView }): ReactElement | null {
+  const isForPerson = verdict !== null && mayBeAnswered(verdict);
+  if (!mending || mending.steps.length === 0 || (isForPerson && !mending.known)) return null;
+  return (
+    <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
+      <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-field leading-relaxed">
+        {mending.steps.map((step) => (
+          <li key={step}>
+            <WithBold step={step} />
+          </li>
+        ))}
+      </ol>
+      {mending.ownerPage && (
+        <a className={buttonClass()} href={mending.ownerPage} target="_blank" rel="noreferrer">
+          Go there in {mending.service}
+        </a>
+      )}
+    </div>
   );
 }
 

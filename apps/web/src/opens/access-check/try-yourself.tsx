@@ -17,8 +17,8 @@ export function TryYourself({
   readonly page: MaterialPage;
   readonly asked: boolean;
   readonly toScan: ReactNode;
-}): ReactElement {
-  const { answer } = page.readiness.opens;
+}): ReactElement | null {
+  const { answer, state } = page.readiness.opens;
   const sending = useAnswer(page.material.id);
   if (answer)
     return (
@@ -32,6 +32,8 @@ export function TryYourself({
         </TextButton>
       </p>
     );
+  // What is known to stop students needs nobody to confirm it.
+  if (!asked && state === 'stop') return null;
   if (asked) return <Ask page={page} toScan={toScan} sending={sending} />;
   return (
     <p className="mt-2 mb-0 text-small text-muted">
