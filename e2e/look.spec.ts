@@ -41,7 +41,7 @@ test('a lesson gets a look in one action, is exported as ZIP, and every file dec
 
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Save all pictures' }).click(),
+    moreForLesson(page, 'Save all pictures (ZIP)'),
   ]);
   expect(download.suggestedFilename()).toBe('A walk with looks, codes.zip');
   const path = info.outputPath('codes.zip');
