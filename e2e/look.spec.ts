@@ -39,10 +39,7 @@ test('a lesson gets a look in one action, is exported as ZIP, and every file dec
   await settled(page);
   await expect(bench(page).getByRole('img', { name: 'Reads: done' })).toHaveCount(3);
 
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    moreForLesson(page, 'Save all pictures (ZIP)'),
-  ]);
+  const [download] = await Promise.all([page.waitForEvent('download'), moreForLesson(page, 'Save all pictures (ZIP)')]);
   expect(download.suggestedFilename()).toBe('A walk with looks, codes.zip');
   const path = info.outputPath('codes.zip');
   await download.saveAs(path);

@@ -15,7 +15,7 @@ export interface FoundCode extends SymbolFacts {
 export type FindCodes = (frame: GreyFrame) => Promise<readonly FoundCode[]>;
 
 const options: ReaderOptions = {
-  formats: ['QRCode'],
+  formats: ['QRCodeModel2'],
   tryHarder: true,
   tryRotate: true,
   tryInvert: true,

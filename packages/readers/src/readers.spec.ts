@@ -264,3 +264,26 @@ describe('bytes of a reader', () => {
     expect(decodeBytes(Uint8Array.from([0x52, 0xe4, 0x74]))).toBe('Rät');
   });
 });
+
+describe('a finder pattern', () => {
+  it('is taken for no small code of another kind', async () => {
+    const zxing = await createZxingReader({
+      bytes: readFileSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm')),
+    });
+    const phone = {
+      ...camera,
+      previewWidthPx: 1920,
+      previewHeightPx: 1080,
+      horizontalFovDeg: 65,
+      nearestFocusM: 0.12,
+      blurPx: 0.6,
+      noiseGrey: 4,
+    };
+    const symbol = plan('http://cofferlane.localhost:5410/leaf/field-guide-to-limpets');
+    // In one of these frames a finder pattern was read as Micro QR, M1: "487646".
+    const { misread, reachM } =
+      (await rehearseDevice(symbol, 130, phone, async (frame) => (await zxing.read(frame))?.text ?? null)) ?? {};
+    expect(misread).toBeNull();
+    expect(reachM).toBeGreaterThan(3);
+  });
+});

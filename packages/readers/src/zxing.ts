@@ -4,7 +4,7 @@ import type { Corners, ErrorCorrectionLevel, GreyFrame } from '@hapset/core';
 import type { ReaderEngine, WasmSource } from './engine.js';
 
 const options: ReaderOptions = {
-  formats: ['QRCode'],
+  formats: ['QRCodeModel2'],
   tryHarder: true,
   tryRotate: true,
   tryInvert: false,
