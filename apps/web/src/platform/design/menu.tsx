@@ -1,5 +1,5 @@
 import { DropdownMenu } from 'radix-ui';
-import type { ReactElement, ReactNode } from 'react';
+import { useRef, type ReactElement, type ReactNode } from 'react';
 import { Link } from 'react-router';
 
 export interface MenuEntry {
@@ -25,6 +25,13 @@ export function Menu({
   readonly className?: string;
   readonly children: ReactNode;
 }): ReactElement {
+  const chosen = useRef<(() => void) | null>(null);
+  // Once the focus is back on the button: what is chosen may open a field that takes it, and an open menu would take it back.
+  const afterClosing = (): void => {
+    const act = chosen.current;
+    chosen.current = null;
+    if (act) queueMicrotask(act);
+  };
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className={className} aria-label={label}>
@@ -33,6 +40,7 @@ export function Menu({
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="end"
+          onCloseAutoFocus={afterClosing}
           sideOffset={4}
           className="z-50 min-w-44 rounded-small border border-line bg-sheet p-1 shadow-float"
         >
@@ -41,7 +49,7 @@ export function Menu({
               key={entry.label}
               asChild={entry.to !== undefined || entry.download !== undefined}
               disabled={entry.disabled ?? false}
-              {...(entry.onSelect && { onSelect: entry.onSelect })}
+              onSelect={() => (chosen.current = entry.onSelect ?? null)}
               className={`flex min-h-8 cursor-default items-center rounded-step px-2.5 text-body text-ink no-underline outline-none data-[disabled]:opacity-40 data-[highlighted]:bg-marker-soft ${entry.danger ? 'text-stop' : ''}`}
             >
               {entryContent(entry)}
