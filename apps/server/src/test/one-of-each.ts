@@ -51,7 +51,7 @@ export async function makeOneOfEach(scene: Scene, who = 'Maren'): Promise<Record
 type Ids = Promise<Record<string, string>>;
 
 async function paperOf({ server }: Scene, who: string, stationId: string, materialId: string): Ids {
-  const goAhead = ['locked', 'not-opened-yet'];
+  const goAhead = ['locked', 'not-opening', 'not-opened-yet'];
   const sheet = await server.ok<SheetView>(who, 'POST', `/api/stations/${stationId}/sheets`, {
     kind: 'poster',
     paper: 'A4',

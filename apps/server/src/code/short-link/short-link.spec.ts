@@ -88,7 +88,7 @@ describe('short links of the school’s own', () => {
     await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, {
       kind: 'poster',
       paper: 'A4',
-      goAhead: ['locked', 'not-opened-yet', 'address-not-reachable'],
+      goAhead: ['locked', 'not-opening', 'not-opened-yet', 'address-not-reachable'],
     });
     await change(id, { version: 2, link: 'https://a.example/second' });
     const moved = await page(id);

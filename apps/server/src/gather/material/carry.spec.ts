@@ -181,7 +181,11 @@ describe('what a code carries by choice', () => {
       act: 'phone',
       ignoredBy: ['Laptops'],
     });
-    await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, { kind: 'poster', paper: 'A4', goAhead: [] });
+    await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, {
+      kind: 'poster',
+      paper: 'A4',
+      goAhead: ['code-to-check'],
+    });
     const rows: unknown = await scene.server.dataSource.query('SELECT content FROM sheets WHERE material_id = ?', [id]);
     expect(JSON.stringify(rows)).toContain('Only text appears? Dial the number in it.');
   });

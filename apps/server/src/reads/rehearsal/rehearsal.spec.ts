@@ -156,7 +156,7 @@ describe('size and distance chosen by hand', () => {
     const sheet = await scene.server.ok<SheetView>('Maren', 'POST', `/api/stations/${first}/sheets`, {
       kind: 'poster',
       paper: 'A4',
-      goAhead: ['locked', 'not-opened-yet', 'does-not-read'],
+      goAhead: ['locked', 'not-opening', 'not-opened-yet', 'does-not-read'],
     });
     expect(sheet.sizeMm).toBe(before.sizeMm - 25);
     await scene.server.ok('Maren', 'PATCH', `/api/stations/${first}`, {

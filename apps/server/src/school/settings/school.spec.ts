@@ -63,7 +63,7 @@ describe('the school', () => {
       await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, {
         kind: 'poster',
         paper: 'A4',
-        goAhead: ['locked', 'not-opened-yet'],
+        goAhead: ['locked', 'not-opening', 'not-opened-yet'],
       });
     expect(await scene.server.ok<AddressesOnPaper>('Pell', 'GET', '/api/school/on-paper')).toEqual({
       shortLinks: 1,

@@ -181,7 +181,7 @@ describe('what students see', () => {
     const response = await scene.server.as('Maren', 'POST', `/api/materials/${page.material.id}/sheets`, {
       kind: 'poster',
       paper: 'A4',
-      goAhead: ['locked', 'not-opened-yet', 'does-not-read'],
+      goAhead: ['locked', 'not-opening', 'not-opened-yet', 'does-not-read'],
     });
     expect(response.body).toMatchObject({ reason: 'sheet-needs-go-ahead', warnings: ['address-not-reachable'] });
   });
