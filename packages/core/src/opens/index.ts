@@ -9,6 +9,7 @@ export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from
 export { addressAtService, hostsOnTheWay } from './access/on-the-way.js';
 export { leadsOn } from './access/rules/unknown.js';
 export { rightsOf, type Rights } from './access/rights.js';
+export { findUnplayed, type Unplayed } from './access/unplayed.js';
 export { judgeKept } from './access/judge-kept.js';
 export { judgeAccess } from './access/verdict.js';
 export {

@@ -8,12 +8,5 @@ export {
   type DeviceProfile,
   type ReaderEngineName,
 } from './device/device.js';
-export {
-  commonFormats,
-  mediaFormats,
-  notPlaying,
-  uncommonFormats,
-  type MediaFormat,
-  type MediaProfile,
-} from './device/media-format.js';
+export { commonFormats, mediaFormats, type MediaFormat, type MediaProfile } from './device/media-format.js';
 export { studentAccounts, type StudentAccounts } from './accounts/student-accounts.js';

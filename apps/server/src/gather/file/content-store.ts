@@ -26,7 +26,7 @@ export class ContentStore {
     const { hash } = prepared;
     const known = await this.contents.findOneBy({ hash });
     if (known && (await this.storage.sizeOf(hash)) !== null) {
-      const { findings } = toStoredContent(prepared, this.clock.now());
+      const findings = findingsFrom(prepared);
       await this.contents.update({ hash }, { orphanedAt: null, findings });
       return { ...known, findings };
     }

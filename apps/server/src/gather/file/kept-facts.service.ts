@@ -1,4 +1,4 @@
-/** What is known of what is kept: of each file what looking into it showed, of a page how much stands on it. */
+/** What is known of kept things: what each file contains, and how much text a page has. */
 import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';

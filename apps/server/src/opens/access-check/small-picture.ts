@@ -31,7 +31,7 @@ export class SmallPicture {
     try {
       return Buffer.from((await this.decoder.decode({ kind: 'preview', picture, widthPx, heightPx })).bytes);
     } catch {
-      return null; // whatever calls itself a picture and is none
+      return null; // It claims to be a picture but can't be read as one.
     }
   }
 }

@@ -320,34 +320,3 @@ describe('the four answers', () => {
     expect(toReadinessView(facts({ look: look({ ink: '#1d6f5b' }) })).reads.state).toBe('not-yet');
   });
 });
-
-describe('planned symbols', () => {
-  it('are kept, and an event is planned for each zone', () => {
-    const same = toCarriable(material(), school);
-    expect(symbols.plan(same, 'UTC', null, plain)).toBe(symbols.plan(same, 'UTC', null, plain));
-    // The name is a part of the picture only where it stands under the code.
-    expect(symbols.plan(same, 'UTC', null, { ...plain, name: 'Other' })).toBe(symbols.plan(same, 'UTC', null, plain));
-    const named = { ...plainLook, caption: { words: null, place: 'below' as const } };
-    expect(symbols.plan(same, 'UTC', null, { design: named, name: 'Other' })).not.toBe(
-      symbols.plan(same, 'UTC', null, { design: named, name: 'Guide' }),
-    );
-    const event = toCarriable(
-      material({
-        link: null,
-        content: {
-          kind: 'event',
-          title: 'Walk',
-          date: '2027-06-12',
-          startsAt: '09:30',
-          endsAt: '',
-          place: '',
-          about: '',
-        },
-      }),
-      school,
-    );
-    expect(symbols.plan(event, 'UTC', null, plain).carried.payload).not.toBe(
-      symbols.plan(event, 'Europe/Dublin', null, plain).carried.payload,
-    );
-  });
-});

@@ -3,16 +3,14 @@ import type { ReadinessView, RehearsalView } from '@hapset/contract';
 import {
   actNeeded,
   findObstacle,
+  findUnplayed,
   formatsNeeded,
   ignoring,
-  notPlaying,
-  uncommonFormats,
   openStateAt,
   opensAnswer,
   readsAnswer,
   standing,
   worse,
-  type AnswerState,
   type LookJudgement,
   type Obstacle,
   type Opening,
@@ -67,7 +65,8 @@ export function opensView(facts: CodeFacts): ReadinessView['opens'] {
   const { code, checks } = facts;
   if (code.carried.carry === 'words') return inTheCode;
   const obstacle = obstacleOf(facts);
-  const unplayed = unplayedOf(facts);
+  const kept = checks.done?.evidence?.kept;
+  const unplayed = findUnplayed(kept ? formatsNeeded(kept) : [], facts.print.devices);
   const opened = lastOpened(facts);
   const states = [opened.state, obstacle === null ? 'done' : 'stop', unplayed?.state ?? 'done'] as const;
   return {
@@ -78,7 +77,7 @@ export function opensView(facts: CodeFacts): ReadinessView['opens'] {
     steps: checks.steps,
     inTheCode: false,
     obstacle,
-    unplayed: unplayed && { formats: unplayed.formats, by: unplayed.by },
+    unplayed: unplayed && { formats: unplayed.formats, by: unplayed.by.map(({ name }) => name) },
   };
 }
 
@@ -106,27 +105,6 @@ function obstacleOf({ code, place, opening, timeZone, now, lessonAt }: CodeFacts
     leadsOn: opening === null || openStateAt(opening, wantedAt, timeZone).open,
     ownAddress: carry === 'short-link' || pageToken !== null ? payload : null,
   });
-}
-
-/** Sounds and films that devices of the class don't play: it stops where none does. */
-function unplayedOf({
-  checks,
-  print,
-}: CodeFacts): (ReadinessView['opens']['unplayed'] & { readonly state: AnswerState }) | null {
-  const kept = checks.done?.evidence?.kept;
-  const formats = kept ? formatsNeeded(kept) : [];
-  if (print.devices.length === 0) {
-    const uncommon = uncommonFormats(formats);
-    return uncommon.length === 0 ? null : { formats: uncommon, by: [], state: 'look-at' };
-  }
-  const without = notPlaying(print.devices, formats);
-  if (without.length === 0) return null;
-  const missing = formats.filter((format) => without.some(({ plays }) => !plays.includes(format)));
-  return {
-    formats: missing,
-    by: without.map(({ name }) => name),
-    state: without.length === print.devices.length ? 'stop' : 'look-at',
-  };
 }
 
 /** What the last check said, or a person where that decides, and whether it is too old to rely on. */

@@ -43,22 +43,21 @@ export class PlacedCodeService {
       const printOn = (format: PaperFormat) => planPrint(place, code, { devices, paper: format, look: look.design });
       const opening = code.carried.carry === 'short-link' ? (openings.get(material.id) ?? null) : null;
       const lessonAt = lesson ? beginOf(lesson, timeZone) : null;
-      return { place, code, look, opening, timeZone, print: printOn(paper), printOn, accounts, now, lessonAt };
+      const print = printOn(paper);
+      const codeNow = {
+        materialId: material.id,
+        ownerId: material.ownerId,
+        payload: code.carried.payload,
+        rehearsalKey: print.rehearsalKey,
+      };
+      return { place, code, look, opening, timeZone, print, printOn, codeNow, accounts, now, lessonAt };
     });
-    const codesNow = planned.map(({ place: { material }, code, print }) => ({
-      materialId: material.id,
-      ownerId: material.ownerId,
-      payload: code.carried.payload,
-      rehearsalKey: print.rehearsalKey,
-    }));
-    const readSoFar = await this.reading.find(codesNow);
-    return planned.map(({ printOn, ...known }, index) => {
-      const { id } = known.place.material;
-      const codeNow = codesNow[index];
+    const readSoFar = await this.reading.find(planned.map(({ codeNow }) => codeNow));
+    return planned.map(({ printOn, codeNow, ...known }) => {
       const facts: CodeFacts = {
         ...known,
-        ...(codeNow ? readSoFar(codeNow) : { rehearsal: null, tried: [] }),
-        checks: checks.get(id) ?? { done: null, pending: null, steps: 0, answer: null },
+        ...readSoFar(codeNow),
+        checks: checks.get(codeNow.materialId) ?? { done: null, pending: null, steps: 0, answer: null },
       };
       return toPlacedCode(facts, school, (format) => printOn(format).sizeMm);
     });

@@ -58,7 +58,7 @@ function rehearseOne(request: RehearsalRequest, signal: AbortSignal): Promise<Re
 }
 
 /** Which engines can't read the code flat and straight. */
-export async function readFlat(code: RehearsedCode, signal: AbortSignal): Promise<readonly ReaderEngineName[]> {
+async function readFlat(code: RehearsedCode, signal: AbortSignal): Promise<readonly ReaderEngineName[]> {
   const { payload, level, look, sizeMm } = code;
   const unreadBy = await askFor(
     { kind: 'flat', request: { payload, level, look, sizeMm } },
