@@ -55,6 +55,13 @@ export class AccessCheckService {
     );
   }
 
+  /** Asks for checks of what has changed: one that is under way looks at what was there before, so it ends. */
+  async enqueueAnew(materials: readonly MaterialRecord[]): Promise<void> {
+    if (materials.length === 0) return;
+    await this.stop(materials);
+    await this.enqueue(materials);
+  }
+
   /** Stops what waits or runs; what was found out before stays. */
   async stop(materials: readonly MaterialRecord[]): Promise<void> {
     if (materials.length === 0) return;

@@ -28,13 +28,13 @@ export class CheckAfterChange implements OnModuleInit, MaterialSubscriber {
 
   async settled(changes: readonly MaterialChange[]): Promise<void> {
     const toOpen = changes.filter((change) => change.after.removedAt === null && opensOtherwise(change));
-    if (toOpen.length > 0) await this.checks.enqueue(toOpen.map(({ after }) => after));
+    await this.checks.enqueueAnew(toOpen.map(({ after }) => after));
     await this.checks.stop(changes.filter(({ after }) => after.removedAt !== null).map(({ after }) => after));
   }
 
   private async checkShowing(fileId: string): Promise<void> {
     const uses = await this.files.usesOf([fileId]);
-    await this.checks.enqueue(await this.materials.listByIds(uses.map(({ id }) => id)));
+    await this.checks.enqueueAnew(await this.materials.listByIds(uses.map(({ id }) => id)));
   }
 }
 

@@ -3,7 +3,7 @@ import type { Kept } from '@hapset/core';
 import { StoredContent } from '../../gather/file/stored-content.entity.js';
 import { madeMedia } from '../../test/made-media.js';
 import { Scene } from '../../test/scene.js';
-import { SmallWeb } from '../../test/small-web.js';
+import { openPage, SmallWeb } from '../../test/small-web.js';
 import { smallPng } from '../../test/small-png.js';
 import { until } from '../../test/until.js';
 import { uploaded } from '../../test/upload.js';
@@ -123,6 +123,24 @@ describe('what the school keeps itself', () => {
     const { readiness, check } = await opensOf(page('The field guide', web.address('/locked')));
     expect(readiness.opens).toMatchObject({ state: 'look-at', verdict: 'partial' });
     expect(check?.inside?.locked).toMatchObject([{ name: 'The field guide', verdict: 'sign-in' }]);
+  });
+
+  it('is looked at again when it changes while it is being looked at', async () => {
+    let finish = (): void => undefined;
+    web.pages.set('/slow', (_request, response) => {
+      finish = () => void response.writeHead(200, { 'Content-Type': 'text/html' }).end(openPage);
+    });
+    const { materialIds } = await scene.server.ok<{ materialIds: string[] }>('Maren', 'POST', '/api/materials', {
+      items: [{ kept: page('The guide', web.address('/slow')), pasted: 'x', repairs: [] }],
+    });
+    const [id = ''] = materialIds;
+    await until(
+      () => Promise.resolve(web.requests.some(({ url }) => url === '/slow')),
+      (asked) => asked,
+    );
+    await scene.server.ok('Maren', 'PATCH', `/api/materials/${id}`, { version: 1, kept: page('') });
+    finish();
+    expect((await again(id)).readiness.opens).toMatchObject({ state: 'stop', verdict: 'empty' });
   });
 
   it.each([
