@@ -1,7 +1,7 @@
 import { add, cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
 import { decodePdf, textOfPdf } from './decode.js';
 
-test('a link that asks to sign in is mended step by step and leaves as a poster that decodes', async ({
+test('a link that asks to sign in is fixed step by step and leaves as a poster that decodes', async ({
   page,
   context,
 }, info) => {
@@ -17,7 +17,7 @@ test('a link that asks to sign in is mended step by step and leaves as a poster 
     await page.getByRole('link', { name: 'Field guide to limpets' }).click();
   });
 
-  await test.step('see the steps that mend it', async () => {
+  await test.step('see the steps that fix it', async () => {
     await expect(page.getByRole('heading', { name: 'Asks students to sign in' })).toBeVisible();
     await expect(page.getByText('It leads to the sign-in at gatepost.localhost.')).toBeVisible();
     await expect(page.getByRole('listitem').filter({ hasText: 'Who may look' })).toContainText('No sign-in needed');

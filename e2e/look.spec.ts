@@ -65,7 +65,7 @@ test('a lesson gets a look in one action, is exported as ZIP, and every file dec
   );
 });
 
-test('a look that fails is seen while it is designed, is not kept by accident, and is mended in one click', async ({
+test('a look that fails is seen while it is designed, is not kept by accident, and is fixed in one click', async ({
   page,
 }) => {
   await signIn(page);

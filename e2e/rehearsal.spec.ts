@@ -1,6 +1,6 @@
 import { add, expect, newLesson, settled, signIn, test } from './journey.js';
 
-test('what falls short is mended in a click: nearer, larger, and back again', async ({ page }) => {
+test('what falls short is fixed in a click: nearer, larger, and back again', async ({ page }) => {
   await signIn(page);
   await newLesson(page, 'The far wall', '3');
   // More than A4 can make readable from so far.

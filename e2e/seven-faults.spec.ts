@@ -2,7 +2,7 @@ import type { BrowserContext, Page } from '@playwright/test';
 import { add, addOne, askleaf, cofferlane, expect, glimreel, hushtone, newLesson, signIn, test } from './journey.js';
 
 /** Goes where the application says, signs in there once, does what the step says, and comes back. */
-async function mend(
+async function fixThere(
   page: Page,
   context: BrowserContext,
   service: string,
@@ -65,7 +65,7 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
 
   await test.step('a document that asks to sign in', async () => {
     await station('Seven faults locked');
-    await mend(page, context, 'Cofferlane', /Who may look.*No sign-in needed/, async (there) => {
+    await fixThere(page, context, 'Cofferlane', /Who may look.*No sign-in needed/, async (there) => {
       await there.getByLabel('No sign-in needed').check();
       await keep(there);
     });
@@ -73,14 +73,14 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   await test.step('a folder with a locked thing in it', async () => {
     await station('Box of faults');
     await expect(page.getByRole('list', { name: 'What does not open in it' })).toContainText('fault-02asks to sign in');
-    await mend(page, context, 'Cofferlane', /for each locked item/, async (there) => {
+    await fixThere(page, context, 'Cofferlane', /for each locked item/, async (there) => {
       await there.getByRole('group', { name: 'fault-02' }).getByLabel('No sign-in needed').check();
       await keep(there);
     });
   });
   await test.step('a document that students could change', async () => {
     await station('Open to change');
-    await mend(page, context, 'Cofferlane', /take the tick off/, async (there) => {
+    await fixThere(page, context, 'Cofferlane', /take the tick off/, async (there) => {
       await there.getByLabel('Whoever looks may change it').uncheck();
       await keep(there);
     });
@@ -88,7 +88,7 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   });
   await test.step('a form that has all its answers', async () => {
     await station('Seven faults full');
-    await mend(page, context, 'Askleaf', /its number of answers/, async (there) => {
+    await fixThere(page, context, 'Askleaf', /its number of answers/, async (there) => {
       await there.getByLabel('So many answers').fill('');
       await keep(there);
     });
@@ -96,21 +96,21 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   });
   await test.step('a film that is shown to nobody', async () => {
     await station('Seven faults dark');
-    await mend(page, context, 'Glimreel', /To whoever has the link/, async (there) => {
+    await fixThere(page, context, 'Glimreel', /To whoever has the link/, async (there) => {
       await there.getByLabel('To whoever has the link').check();
       await keep(there);
     });
   });
   await test.step('a sound whose link is over', async () => {
     await station('Seven faults over');
-    await mend(page, context, 'Hushtone', /Lasts until/, async (there) => {
+    await fixThere(page, context, 'Hushtone', /Lasts until/, async (there) => {
       await there.getByLabel('Lasts until').fill('');
       await keep(there);
     });
   });
   await test.step('a sound for the school’s own people', async () => {
     await station('Seven faults school');
-    await mend(page, context, 'Hushtone', /No sign-in needed/, async (there) => {
+    await fixThere(page, context, 'Hushtone', /No sign-in needed/, async (there) => {
       await there.getByLabel('No sign-in needed').check();
       await keep(there);
     });

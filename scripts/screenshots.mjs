@@ -375,7 +375,7 @@ async function takeSheets(browser) {
   await sideBySide(browser, drawn, 'sheets', { width: 2128, height: 1500, direction: 'row;flex-wrap:wrap' });
 }
 
-/** A look that fails and the same mended; a lesson that gets one in a click; and the pictures of a code by use. */
+/** A look that fails and the same fixed; a lesson that gets one in a click; and the pictures of a code by use. */
 async function takeLooks(browser) {
   const page = await newPage(browser, settings);
   await signIn(page);

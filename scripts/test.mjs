@@ -45,7 +45,7 @@ const unitProjects = ['core', 'contract', 'readers', 'neighbours', 'web', 'scrip
 
 const parts = {
   format: () =>
-    runCheck('format check (`npm run format` mends it)', 'node', [
+    runCheck('format check (`npm run format` isFix it)', 'node', [
       'node_modules/prettier/bin/prettier.cjs',
       '--check',
       '--log-level',

@@ -5,8 +5,8 @@ export const accessCheckStates = ['waiting', 'opening', 'done', 'stopped'] as co
 /** waiting -> opening -> done; stopped from either of the first two. */
 export type AccessCheckState = (typeof accessCheckStates)[number];
 
-/** Steps that mend what was found, at the service where it is looked after. */
-export interface MendingView {
+/** Steps that fix what was found, at the service where it is looked after. */
+export interface RemedyView {
   readonly service: string | null;
   readonly steps: readonly string[];
   /** False for general advice: nobody knows whether it helps there. */
@@ -40,7 +40,7 @@ export interface AccessCheckView {
   readonly hops: readonly Hop[];
   /** What was opened inside of a folder or written page: how many, and those that do not open. Null where nothing was. */
   readonly inside: { readonly opened: number; readonly left: number; readonly locked: readonly InsideItem[] } | null;
-  readonly mending: MendingView | null;
+  readonly remedy: RemedyView | null;
   /** The link without what only counts visitors; given only when both were opened and led to the same page. */
   readonly trimmed: { readonly link: string; readonly removed: readonly string[] } | null;
   /** Hosts on the way that are the school's own short links. */

@@ -28,7 +28,7 @@ export interface Problem {
   readonly reason: ProblemReason;
   /** A sentence for logs and scripts; pages use their own words. */
   readonly message: string;
-  /** What to mend, field by field (paths like `items.0.link`). */
+  /** What to fix, field by field (paths like `items.0.link`). */
   readonly fields?: readonly FieldProblem[];
   /** Warnings to confirm, with `sheet-needs-go-ahead`. */
   readonly warnings?: readonly string[];

@@ -68,7 +68,7 @@ export {
   freeLevel,
   judgeLook,
   lookReasons,
-  mendedColours,
+  passingColours,
   standing,
   type LookJudgement,
   type LookReason,

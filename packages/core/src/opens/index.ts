@@ -1,5 +1,5 @@
 /** What the core offers of `opens`. */
-export { mendingFor, otherLinkFor, type Mending } from './access/mending.js';
+export { remedyFor, otherLinkFor, type Remedy } from './access/remedy.js';
 export { samePage, trimLink, type TrimmedLink } from './access/tracking.js';
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
 export { standsBefore, verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';

@@ -78,7 +78,7 @@ describe('checking access', () => {
       state: 'done',
       verdict: 'open',
       title: 'Field guide to limpets',
-      mending: null,
+      remedy: null,
     });
     expect(after.check?.hops).toHaveLength(1);
   });

@@ -6,12 +6,12 @@ import {
   isOwnShortener,
   letsIn,
   locksOut,
-  mendingFor,
+  remedyFor,
   otherLinkFor,
   rightsOf,
   standsBefore,
   type Evidence,
-  type Mending,
+  type Remedy,
   type ServiceCatalogue,
 } from '@hapset/core';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
@@ -42,7 +42,7 @@ export function toAccessCheckView(
     hasPicture: (check.pictureBytes ?? 0) > 0,
     ...wayOf(evidence),
     inside: insideOf(evidence),
-    mending: mendingOf(check, catalogue),
+    remedy: remedyOf(check, catalogue),
     trimmed: check.trimmed?.same ? { link: check.trimmed.link, removed: check.trimmed.removed } : null,
     ownShorteners: evidence ? hostsOnTheWay(evidence).filter((host) => isOwnShortener(host, catalogue)) : [],
   };
@@ -62,17 +62,17 @@ function wayOf(
   };
 }
 
-/** The steps that mend what was found, at the service where it is looked after; null before it is done, and where nothing is to be mended. */
-export function mendingOf({ verdict, evidence, link }: AccessCheckRecord, catalogue: ServiceCatalogue): Mending | null {
-  return verdict ? mendingFor(verdict, evidence ? addressAtService(evidence, catalogue) : link, catalogue) : null;
+/** The steps that fix what was found, at the service where it is looked after; null before it is done, and where nothing is to be fixed. */
+export function remedyOf({ verdict, evidence, link }: AccessCheckRecord, catalogue: ServiceCatalogue): Remedy | null {
+  return verdict ? remedyFor(verdict, evidence ? addressAtService(evidence, catalogue) : link, catalogue) : null;
 }
 
 /** Steps that are known to open it. Another link is one step, and simpler than any change of permissions. */
 export function stepsOf(check: AccessCheckRecord, { link }: MaterialRecord, catalogue: ServiceCatalogue): number {
   if (check.verdict === null || check.verdict === 'open') return 0;
   if (link !== null && otherLinkFor(link, catalogue) !== null) return 1;
-  const mending = mendingOf(check, catalogue);
-  return mending?.known ? mending.steps.length : 0;
+  const remedy = remedyOf(check, catalogue);
+  return remedy?.known ? remedy.steps.length : 0;
 }
 
 /** What a student would see and could do; little of it where the door is shut. */

@@ -5,7 +5,7 @@ import {
   compileServices,
   describeAddress,
   judgeAccess,
-  mendingFor,
+  remedyFor,
   recogniseKind,
   trimLink,
   type ServiceCatalogue,
@@ -45,7 +45,7 @@ export class ServiceTryoutService {
       reasons,
       title: evidence.final?.page?.title || null,
       finalAddress: evidence.final?.address ?? null,
-      steps: mendingFor(verdict, link, catalogue)?.steps ?? [],
+      steps: remedyFor(verdict, link, catalogue)?.steps ?? [],
     };
   }
 }

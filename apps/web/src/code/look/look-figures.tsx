@@ -1,4 +1,4 @@
-/** What a look leaves, in figures: contrast as printed, spare repair, and what mends what is wrong. */
+/** What a look leaves, in figures: contrast as printed, spare repair, and what isFix what is wrong. */
 import { centreLeaves, standing, type LookJudgement, type LookReason } from '@hapset/core';
 import type { ReactElement, ReactNode } from 'react';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
@@ -68,10 +68,10 @@ export function Figure({
 /** What is wrong, worst first, each with a way out beside it. */
 export function ReasonList({
   judgement,
-  mend,
+  fix,
 }: {
   readonly judgement: LookJudgement;
-  readonly mend?: (reason: LookReason) => ReactNode;
+  readonly fix?: (reason: LookReason) => ReactNode;
 }): ReactElement | null {
   if (judgement.reasons.length === 0) return null;
   return (
@@ -86,7 +86,7 @@ export function ReasonList({
           </span>
           <span className="min-w-0 flex-1">
             {lookReasonWords[reason].long}
-            {mend?.(reason)}
+            {fix?.(reason)}
           </span>
         </li>
       ))}

@@ -1,4 +1,4 @@
-/** The fields of a description: whose addresses, which part each plays, what walls look like, what mends them. */
+/** The fields of a description: whose addresses, which part each plays, what walls look like, what fixes them. */
 import { addressRoles, describedRights, linkKinds } from '@hapset/core';
 import { X } from 'lucide';
 import type { ReactElement, ReactNode } from 'react';
@@ -194,7 +194,7 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'mending' });
   return (
     <Part
-      title="What mends it"
+      title="What fixes it"
       aside="the steps that teachers see"
       empty="None: teachers see steps that fit any service."
       add="Add steps"

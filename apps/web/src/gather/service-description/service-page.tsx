@@ -120,7 +120,7 @@ function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
   return (
     <div role="status" className="mb-3 rounded-sheet border border-stop bg-sheet px-5 py-3 text-body">
       <p className="m-0 font-semibold">
-        This description is left out: links are judged without it until its problems are mended.
+        This description is left out: links are judged without it until its problems are fixed.
       </p>
       <ul className="m-0 mt-1 pl-5">
         {service.problems.map((problem, index) => (

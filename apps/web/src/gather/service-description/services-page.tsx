@@ -31,7 +31,7 @@ export function ServicesPage(): ReactElement {
             School
           </Link>
         }
-        about="How Hapset tells an editor’s link from the student’s, a wall from a page, and which steps mend the sharing."
+        about="How Hapset tells an editor’s link from the student’s, a wall from a page, and which steps fix the sharing."
         actions={mayChange && <ServicesActions services={services.data ?? []} onImport={() => setImporting(true)} />}
       />
       {services.isPending && <Loading rows={3} label="Services are loading" />}

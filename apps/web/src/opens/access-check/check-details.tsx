@@ -15,7 +15,7 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
   const { verdict, reasons } = check;
   // Said as what stops it already, with what to do.
   const doubts = check.doubts.filter(({ reason }) => reason !== 'address-loopback');
-  // Locked items stand in a list of their own.
+  // Locked items have a list of their own below.
   const told = reasons.filter(({ reason }) => reason !== 'holds-locked');
   return (
     <>
@@ -46,21 +46,21 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
 }
 
 /** What opens it; general advice only where nobody is asked to try it, which says the same better. */
-function Steps({ check: { mending, verdict } }: { readonly check: AccessCheckView }): ReactElement | null {
+function Steps({ check: { remedy, verdict } }: { readonly check: AccessCheckView }): ReactElement | null {
   const isForPerson = verdict !== null && mayBeAnswered(verdict);
-  if (!mending || mending.steps.length === 0 || (isForPerson && !mending.known)) return null;
+  if (!remedy || remedy.steps.length === 0 || (isForPerson && !remedy.known)) return null;
   return (
     <div className="mt-1.5 flex flex-wrap items-end gap-x-6 gap-y-2">
       <ol className="m-0 min-w-64 flex-1 list-decimal pl-5 text-field leading-relaxed">
-        {mending.steps.map((step) => (
+        {remedy.steps.map((step) => (
           <li key={step}>
             <WithBold step={step} />
           </li>
         ))}
       </ol>
-      {mending.ownerPage && (
-        <a className={buttonClass()} href={mending.ownerPage} target="_blank" rel="noreferrer">
-          Go there in {mending.service}
+      {remedy.ownerPage && (
+        <a className={buttonClass()} href={remedy.ownerPage} target="_blank" rel="noreferrer">
+          Go there in {remedy.service}
         </a>
       )}
     </div>

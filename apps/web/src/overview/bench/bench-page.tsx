@@ -82,7 +82,7 @@ function ShelfWay({ bench: { lesson, rows } }: { readonly bench: BenchView }): R
   );
 }
 
-/** It was looked at, and students don't get in: when the teacher comes back, it may be mended. */
+/** It was looked at, and students don't get in: when the teacher comes back, it may be fixed. */
 function isShut({ readiness: { opens } }: BenchRow): boolean {
   return !['done', 'not-yet'].includes(opens.state) && !opens.opening;
 }

@@ -44,7 +44,7 @@ describe('a row of the bench', () => {
     await userEvent.click(await screen.findByRole('menuitem', { name: entry }));
   };
 
-  it('answers the four questions, each with a way to where it is mended', () => {
+  it('answers the four questions, each with a way to where it is fixed', () => {
     const cells = screen.getAllByRole('cell');
     const ways = cells.flatMap((cell) =>
       within(cell)

@@ -13,7 +13,7 @@ import { Dialog } from '../../platform/design/dialog.js';
 import { TextField } from '../../platform/design/field.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { useQuickRehearsal, type QuickRehearsal } from '../../reads/rehearsal/use-quick-rehearsal.js';
-import { MendLook } from './mend-look.js';
+import { FixLook } from './fix-look.js';
 import { QuickFigure } from './quick-figure.js';
 import { useKeepLookHere, type DesignedFor, type KeepLook } from './use-keep-look-here.js';
 
@@ -48,7 +48,7 @@ export function LookEditor({ before, sample, names, from }: Props): ReactElement
         }
       />
       <div className="grid grid-cols-1 gap-4 md:grid-cols-[270px_minmax(0,1fr)] lg:grid-cols-[312px_minmax(0,1fr)] lg:gap-5">
-        <Leaves sample={sample} design={design} leaves={leaves} onMend={change} />
+        <Leaves sample={sample} design={design} leaves={leaves} onFix={change} />
         <div className="flex min-w-0 flex-col gap-3">
           <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
             <TextField
@@ -108,12 +108,12 @@ function Leaves({
   sample,
   design,
   leaves: { judgement, sizeMm, quick },
-  onMend,
+  onFix,
 }: {
   readonly sample: LookSample;
   readonly design: LookDesign;
   readonly leaves: LeavesOfLook;
-  readonly onMend: (part: Partial<LookDesign>) => void;
+  readonly onFix: (part: Partial<LookDesign>) => void;
 }): ReactElement {
   const drawing = useMemo(() => drawSample(sample, design), [sample, design]);
   const fallsShort = quick.result !== null && quick.result.reachM < sample.distanceM;
@@ -132,7 +132,7 @@ function Leaves({
         <div className="mt-1 border-t border-line px-1 pt-3">
           <ReasonList
             judgement={judgement}
-            mend={(reason) => <MendLook reason={reason} design={design} onMend={onMend} />}
+            fix={(reason) => <FixLook reason={reason} design={design} onFix={onFix} />}
           />
         </div>
       )}

@@ -42,9 +42,9 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
   const [changing, setChanging] = useState(false);
   const open = useOpenMaterial();
   const rehearsals = useRehearsals([{ place, code, rehearsal }], { withOthers: true });
-  const mayMend =
+  const mayBeFixed =
     !readiness.opens.inTheCode && !readiness.opens.opening && !['done', 'not-yet'].includes(readiness.opens.state);
-  useOpenAgainOnReturn(mayMend ? [material.id] : [], (id) => open.mutate(id));
+  useOpenAgainOnReturn(mayBeFixed ? [material.id] : [], (id) => open.mutate(id));
   useScrollToPart();
   const name = station?.name ?? material.title;
   return (

@@ -17,7 +17,7 @@ export function AnswerCell({
         <span className="block truncate text-body font-semibold">{answer.title}</span>
         {answer.figure !== '' && (
           <span
-            className={`block truncate text-note ${answer.mends ? 'font-semibold text-stop underline' : 'text-muted'}`}
+            className={`block truncate text-note ${answer.isFix ? 'font-semibold text-stop underline' : 'text-muted'}`}
           >
             {answer.figure}
           </span>

@@ -13,28 +13,28 @@ const reads = {
 } as const;
 
 describe('cells of the bench', () => {
-  it('say what stops and how many steps mend it', () => {
+  it('say what stops and how many steps fix it', () => {
     expect(opensWords(locked)).toEqual({
       mark: 'stop',
       title: 'Asks to sign in',
       figure: 'Fix in two steps',
-      mends: true,
+      isFix: true,
     });
     expect(opensWords({ ...locked, steps: 1 }).figure).toBe('Fix in one step');
-    expect(opensWords({ ...locked, opening: true })).toMatchObject({ figure: 'opening again…', mends: false });
+    expect(opensWords({ ...locked, opening: true })).toMatchObject({ figure: 'opening again…', isFix: false });
   });
   it('say that a verdict is too old, and that a class with accounts gets in', () => {
     expect(opensWords({ ...locked, state: 'look-at', verdict: 'open', stale: true })).toEqual({
       mark: 'look-at',
       title: 'Anyone',
       figure: 'opened too long ago',
-      mends: false,
+      isFix: false,
     });
     expect(opensWords({ ...locked, state: 'done', verdict: 'organisation' })).toEqual({
       mark: 'done',
       title: 'School accounts only',
       figure: 'this class has them',
-      mends: false,
+      isFix: false,
     });
   });
   it('say that words need no network', () => {
@@ -44,7 +44,7 @@ describe('cells of the bench', () => {
     });
   });
   it('offer a fix only where its steps are known', () => {
-    expect(opensWords({ ...locked, steps: 0 })).toMatchObject({ figure: 'Check it yourself', mends: true });
+    expect(opensWords({ ...locked, steps: 0 })).toMatchObject({ figure: 'Check it yourself', isFix: true });
   });
   it('tell an error from silence, and claim no reason for a bare refusal', () => {
     const title = (reason: VerdictReason): string => opensWords({ ...locked, verdict: 'failing', reason }).title;
@@ -88,7 +88,7 @@ describe('cells of the bench', () => {
     ['shown-until', 'Not shown then'],
     ['address', 'No phone gets there'],
   ] as const)('say first what keeps students out whatever the page: %s', (obstacle, title) => {
-    expect(opensWords({ ...locked, obstacle })).toMatchObject({ mark: 'stop', title, mends: true });
+    expect(opensWords({ ...locked, obstacle })).toMatchObject({ mark: 'stop', title, isFix: true });
   });
   it('say when a short link is closed at the time', () => {
     expect(opensWords({ ...locked, verdict: 'open', obstacle: 'hours' })).toMatchObject({
@@ -118,7 +118,7 @@ describe('cells of the bench', () => {
       mark: 'stop',
       title: 'Look fails',
       figure: 'too little contrast',
-      mends: false,
+      isFix: false,
     });
     expect(readsWords({ ...reads, state: 'look-at', look: ['little-spare-repair'] })).toMatchObject({
       mark: 'look-at',

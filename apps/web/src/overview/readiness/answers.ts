@@ -12,13 +12,13 @@ export interface AnswerWords {
   readonly mark: Mark;
   readonly title: string;
   readonly figure: string;
-  /** True where the figure is a way to mend it. */
-  readonly mends: boolean;
+  /** True where the figure is a way to fix it. */
+  readonly isFix: boolean;
 }
 
 export function opensWords(opens: ReadinessView['opens']): AnswerWords {
   const { state, opening, verdict, inTheCode, obstacle, unplayed, answer } = opens;
-  const words = (title: string, figure: string, mends = false): AnswerWords => ({ mark: state, title, figure, mends });
+  const words = (title: string, figure: string, isFix = false): AnswerWords => ({ mark: state, title, figure, isFix });
   if (inTheCode) return words('In the code', 'needs no network');
   if (obstacle) return words(obstacleWords[obstacle].short, obstacleWords[obstacle].figure, true);
   if (verdict === null) return words(opening ? 'Opening…' : 'Not opened yet', opening ? 'as a student' : '');
@@ -30,7 +30,7 @@ export function opensWords(opens: ReadinessView['opens']): AnswerWords {
 function openedWords(
   { state, opening, reason, ...opens }: ReadinessView['opens'],
   verdict: AccessVerdict,
-  words: (title: string, figure: string, mends?: boolean) => AnswerWords,
+  words: (title: string, figure: string, isFix?: boolean) => AnswerWords,
 ): AnswerWords {
   const title = wordsOfVerdict(verdict, reason).short;
   if (opening) return words(title, 'opening again…');
@@ -60,19 +60,19 @@ export function carriesWords(
   kind: MaterialKind,
 ): AnswerWords {
   if (grain === null || modules === null)
-    return { mark: state, title: 'Too long', figure: 'no code holds it', mends: false };
+    return { mark: state, title: 'Too long', figure: 'no code holds it', isFix: false };
   if (ignoredBy.length > 0)
     return {
       mark: state,
       title: carriedWords(carry, kind),
       figure: `text only on ${ignoredBy.length === 1 ? 'one device' : `${ignoredBy.length} devices`}`,
-      mends: false,
+      isFix: false,
     };
   return {
     mark: state,
     title: carriedWords(carry, kind),
     figure: `${grainWords[grain]} · ${modules} × ${modules}`,
-    mends: false,
+    isFix: false,
   };
 }
 
@@ -80,24 +80,24 @@ export function readsWords(reads: ReadinessView['reads'], rehearsing = false): A
   const { state, leastReachM, look, failed } = reads;
   const [worst] = look;
   if (worst && standing(look).state === 'stop')
-    return { mark: state, title: 'Look fails', figure: lookReasonWords[worst].short, mends: false };
+    return { mark: state, title: 'Look fails', figure: lookReasonWords[worst].short, isFix: false };
   const [tried] = failed;
   if (tried !== undefined)
     return {
       mark: state,
       title: 'Not read when tried',
       figure: failed.length === 1 ? (tried ?? 'on a real device') : `on ${failed.length} devices`,
-      mends: false,
+      isFix: false,
     };
   if (leastReachM === null)
     return {
       mark: 'not-yet',
       title: rehearsing ? 'Rehearsing…' : 'Not rehearsed',
       figure: reads.devices === 0 ? 'no devices in the list' : '',
-      mends: false,
+      isFix: false,
     };
   const title = leastReachM === 0 ? 'Not read' : metres(leastReachM);
-  return { mark: state, title, figure: reachFigure(reads), mends: false };
+  return { mark: state, title, figure: reachFigure(reads), isFix: false };
 }
 
 /** Who reads it, who does not, or what about its look is to be looked at. */
@@ -110,10 +110,10 @@ function reachFigure({ distanceM, devices, fallShort, look: [worst] }: Readiness
 }
 
 export function paperWords({ state, sizeMm, changed }: ReadinessView['paper']): AnswerWords {
-  if (sizeMm === null) return { mark: 'not-yet', title: 'Not made', figure: '', mends: false };
+  if (sizeMm === null) return { mark: 'not-yet', title: 'Not made', figure: '', isFix: false };
   return state === 'done'
-    ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, mends: false }
-    : { mark: state, title: 'Printed before', figure: `a change: ${changesListed(changed)}`, mends: false };
+    ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, isFix: false }
+    : { mark: state, title: 'Printed before', figure: `a change: ${changesListed(changed)}`, isFix: false };
 }
 
 const addressWords: Readonly<Record<AddressCarry, string>> = {

@@ -5,7 +5,7 @@ import type { FinderShape, FrameForm, GradientWay, LookReason, ModuleShape } fro
 interface ReasonWords {
   /** In a cell of the bench. */
   readonly short: string;
-  /** What is wrong, then what mends it. */
+  /** What is wrong, then what isFix it. */
   readonly long: string;
 }
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { judgeLook, mendedColours } from './judge-look.js';
+import { judgeLook, passingColours } from './judge-look.js';
 import { plainLook, type LookDesign } from './look.js';
 import { planned } from '../../test/sample-look.js';
 
@@ -96,11 +96,11 @@ describe('what a look leaves', () => {
     );
   });
 
-  it('mends colours in one step, and leaves good ones alone', () => {
+  it('isFix colours in one step, and leaves good ones alone', () => {
     const look: LookDesign = { ...plainLook, ink: '#ffc400', inkTo: '#d8e6f0', modules: 'worn' };
-    const mended = mendedColours(look);
-    expect(mended && judgeLook(planned(), mended).state).toBe('done');
-    expect(mended).toMatchObject({ modules: 'worn', ground: '#ffffff' });
-    expect(mendedColours(plainLook)).toBeNull();
+    const passing = passingColours(look);
+    expect(passing && judgeLook(planned(), passing).state).toBe('done');
+    expect(passing).toMatchObject({ modules: 'worn', ground: '#ffffff' });
+    expect(passingColours(plainLook)).toBeNull();
   });
 });

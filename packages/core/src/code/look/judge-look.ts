@@ -100,7 +100,7 @@ export function standing(reasons: readonly LookReason[]): Pick<LookJudgement, 's
   };
 }
 
-/** Finders, format information and timing patterns end at module 8 (ISO/IEC 18004, 6.3); no error correction mends those. */
+/** Finders, format information and timing patterns end at module 8 (ISO/IEC 18004, 6.3); no error correction isFix those. */
 function reachesPatterns(
   modules: number,
   { width, height }: { readonly width: number; readonly height: number },
@@ -120,7 +120,7 @@ export function freeLevel({
 const order: Readonly<Record<ErrorCorrectionLevel, number>> = { L: 0, M: 1, Q: 2, H: 3 };
 
 /** The look with the nearest colours that pass; null where its colours pass as they are. */
-export function mendedColours(look: LookDesign): LookDesign | null {
-  const mended = nearestEnough(lookColours(look));
-  return mended && withColours(look, mended);
+export function passingColours(look: LookDesign): LookDesign | null {
+  const passing = nearestEnough(lookColours(look));
+  return passing && withColours(look, passing);
 }

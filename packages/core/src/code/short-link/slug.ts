@@ -55,7 +55,7 @@ export function slugOf(numbers: readonly number[]): string | null {
   return isUnwanted(slug) ? null : slug;
 }
 
-/** Upper case, without blanks and hyphens that group it, look-alikes mended. */
+/** Upper case, without blanks and hyphens that group it, look-alikes fixed. */
 export function normalSlug(typed: string): string {
   return [...typed.toUpperCase().replace(/[\s\-\u2010-\u2015.]/g, '')]
     .map((character) => lookAlikes[character] ?? character)

@@ -160,7 +160,7 @@ function readMarks(given: unknown): readonly PageMark[] {
   });
 }
 
-/** http, https, mailto and tel; nothing that runs, and nothing that a browser would have to mend first. */
+/** http, https, mailto and tel; nothing that runs, and nothing that a browser would have to fix first. */
 export function isSafeLink(given: unknown): given is string {
   if (typeof given !== 'string' || given.length > 2000 || /[\s"<>]/.test(given)) return false;
   const protocol = parseUrl(given)?.protocol;

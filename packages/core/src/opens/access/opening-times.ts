@@ -1,4 +1,4 @@
-/** When a lesson's links are opened again by the clock: late enough to be true, early enough to mend. */
+/** When a lesson's links are opened again by the clock: late enough to be true, early enough to fix. */
 import { basicUtc, instantOf } from '../../platform/time/zoned.js';
 
 /** When links of coming lessons are opened by themselves. */

@@ -209,7 +209,7 @@ describe('what is looked into', () => {
 describe('a short link before a described service', () => {
   const hops = ['https://short.example/x', 'http://cofferlane.localhost/leaf/a', 'http://gatepost.localhost/come-in'];
   const led = evidence({ title: 'Welcome' }, { asked: hops[0], hops });
-  it('is judged by the walls of the service, and mended there', () => {
+  it('is judged by the walls of the service, and fixed there', () => {
     expect(judgeAccess(led, sampleCatalogue)).toMatchObject({
       verdict: 'sign-in',
       reasons: [{ reason: 'led-to-sign-in', detail: 'gatepost.localhost' }],

@@ -1,6 +1,6 @@
 /**
  * Which column of a table holds what of a student: told by its head in many languages, and where there is none by what stands in it.
- * A wrong guess is mended by hand; a right one saves a teacher the whole dialog.
+ * A wrong guess is fixed by hand; a right one saves a teacher the whole dialog.
  */
 export const rosterRoles = ['id', 'name', 'prefix', 'given', 'middle', 'family', 'class', 'year', 'none'] as const;
 /** What a column holds. */

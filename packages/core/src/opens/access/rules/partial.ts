@@ -1,4 +1,4 @@
-/** It opens, and holds something that does not: named, so that it can be mended. */
+/** It opens, and holds something that does not: named, so that it can be fixed. */
 import { locksOut } from '../../../gather/service-description/access-verdict.js';
 import type { Rule } from '../judgement.js';
 

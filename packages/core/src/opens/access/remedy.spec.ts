@@ -1,22 +1,22 @@
 import { accessVerdicts, type AccessVerdict } from '../../gather/service-description/access-verdict.js';
 import { sampleCatalogue } from '../../test/sample-services.js';
-import { mendingFor, otherLinkFor } from './mending.js';
+import { remedyFor, otherLinkFor } from './remedy.js';
 
-describe('mending', () => {
+describe('a remedy', () => {
   it('gives the service’s own steps, and the page on which its owner does them', () => {
-    const mending = mendingFor('sign-in', 'http://cofferlane.localhost:4310/leaf/tides?from=mail', sampleCatalogue);
-    expect(mending).toMatchObject({
+    const remedy = remedyFor('sign-in', 'http://cofferlane.localhost:4310/leaf/tides?from=mail', sampleCatalogue);
+    expect(remedy).toMatchObject({
       service: 'Cofferlane',
       ownerPage: 'http://cofferlane.localhost:4310/leaf/tides/who',
     });
-    expect(mending?.steps[0]).toContain('**Who may look**');
+    expect(remedy?.steps[0]).toContain('**Who may look**');
   });
 
   it('is known to help only where the service is described', () => {
     const leaf = 'http://cofferlane.localhost:4310/leaf/tides';
-    expect(mendingFor('sign-in', leaf, sampleCatalogue)?.known).toBe(true);
-    expect(mendingFor('failing', leaf, sampleCatalogue)?.known).toBe(false);
-    expect(mendingFor('sign-in', 'https://stranger.example/x', sampleCatalogue)?.known).toBe(false);
+    expect(remedyFor('sign-in', leaf, sampleCatalogue)?.known).toBe(true);
+    expect(remedyFor('failing', leaf, sampleCatalogue)?.known).toBe(false);
+    expect(remedyFor('sign-in', 'https://stranger.example/x', sampleCatalogue)?.known).toBe(false);
   });
 
   it('begins with another link where the given one is the editor’s', () => {
@@ -27,13 +27,13 @@ describe('mending', () => {
   });
 
   it('finds that page from the editor’s address too', () => {
-    expect(mendingFor('sign-in', 'http://cofferlane.localhost:4310/leaf/tides/write', sampleCatalogue)?.ownerPage).toBe(
+    expect(remedyFor('sign-in', 'http://cofferlane.localhost:4310/leaf/tides/write', sampleCatalogue)?.ownerPage).toBe(
       'http://cofferlane.localhost:4310/leaf/tides/who',
     );
   });
 
   it('says no page of the owner where the service names none', () => {
-    expect(mendingFor('failing', 'http://cofferlane.localhost:4310/leaf/tides', sampleCatalogue)).toMatchObject({
+    expect(remedyFor('failing', 'http://cofferlane.localhost:4310/leaf/tides', sampleCatalogue)).toMatchObject({
       service: 'Cofferlane',
       ownerPage: null,
     });
@@ -53,14 +53,14 @@ describe('mending', () => {
     ['unknown', /nobody is signed in/],
     ['refused', /begins with http or https/],
   ])('says what helps at a stranger’s: %s', (verdict, words) =>
-    expect(mendingFor(verdict, 'https://stranger.example/x', sampleCatalogue)?.steps.join(' ')).toMatch(words),
+    expect(remedyFor(verdict, 'https://stranger.example/x', sampleCatalogue)?.steps.join(' ')).toMatch(words),
   );
 
   it('has steps for every verdict but open, also at a stranger’s', () => {
     for (const verdict of accessVerdicts) {
-      const mending = mendingFor(verdict, 'https://stranger.example/x', sampleCatalogue);
-      if (verdict === 'open') expect(mending).toBeNull();
-      else expect(mending?.steps.length).toBeGreaterThan(0);
+      const remedy = remedyFor(verdict, 'https://stranger.example/x', sampleCatalogue);
+      if (verdict === 'open') expect(remedy).toBeNull();
+      else expect(remedy?.steps.length).toBeGreaterThan(0);
     }
   });
 });

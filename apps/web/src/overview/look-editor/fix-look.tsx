@@ -1,23 +1,23 @@
-import { mendedColours, type LookDesign, type LookReason } from '@hapset/core';
+import { passingColours, type LookDesign, type LookReason } from '@hapset/core';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { Button } from '../../platform/design/button.js';
 
 /** The way out in one click, where there is one. */
-export function MendLook({
+export function FixLook({
   reason,
   design,
-  onMend,
+  onFix,
 }: {
   readonly reason: LookReason;
   readonly design: LookDesign;
-  readonly onMend: (part: Partial<LookDesign>) => void;
+  readonly onFix: (part: Partial<LookDesign>) => void;
 }): ReactElement | null {
-  const mended = useMemo(() => mendedColours(design), [design]);
-  if (reason === 'too-little-contrast' && mended) {
+  const passing = useMemo(() => passingColours(design), [design]);
+  if (reason === 'too-little-contrast' && passing) {
     return (
-      <MendButton onClick={() => onMend(mended)}>
+      <FixButton onClick={() => onFix(passing)}>
         Take the nearest colours that pass
-        {[mended.ink, mended.inkTo, mended.ground].map(
+        {[passing.ink, passing.inkTo, passing.ground].map(
           (colour, index) =>
             colour !== null && (
               <span
@@ -28,25 +28,25 @@ export function MendLook({
               />
             ),
         )}
-      </MendButton>
+      </FixButton>
     );
   }
   if (reason === 'light-on-dark')
     return (
-      <MendButton onClick={() => onMend({ ink: design.ground, inkTo: null, ground: design.ink })}>
+      <FixButton onClick={() => onFix({ ink: design.ground, inkTo: null, ground: design.ink })}>
         Change the two colours for each other
-      </MendButton>
+      </FixButton>
     );
   if (design.centre && ['covers-patterns', 'beyond-repair', 'little-spare-repair'].includes(reason))
     return (
-      <MendButton onClick={() => design.centre && onMend({ centre: { ...design.centre, side: null } })}>
+      <FixButton onClick={() => design.centre && onFix({ centre: { ...design.centre, side: null } })}>
         Take the largest that leaves half
-      </MendButton>
+      </FixButton>
     );
   return null;
 }
 
-function MendButton({
+function FixButton({
   onClick,
   children,
 }: {

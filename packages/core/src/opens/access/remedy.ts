@@ -1,4 +1,4 @@
-/** The steps that mend a verdict: the service's own where it is described, general ones otherwise. */
+/** The steps that fix a verdict: the service's own where it is described, general ones otherwise. */
 import { unreachable } from '../../platform/result.js';
 import type { AccessVerdict } from '../../gather/service-description/access-verdict.js';
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
@@ -6,7 +6,7 @@ import { describeAddress } from '../../gather/service-description/match.js';
 import { parseUrl } from '../../platform/web-address.js';
 
 /** Steps that open it for students, at the service where it is looked after. */
-export interface Mending {
+export interface Remedy {
   /** Name of the service, null where it is not described. */
   readonly service: string | null;
   readonly steps: readonly string[];
@@ -16,8 +16,8 @@ export interface Mending {
   readonly ownerPage: string | null;
 }
 
-/** Null when there is nothing to mend. */
-export function mendingFor(verdict: AccessVerdict, link: string, catalogue: ServiceCatalogue): Mending | null {
+/** Null when there is nothing to fix. */
+export function remedyFor(verdict: AccessVerdict, link: string, catalogue: ServiceCatalogue): Remedy | null {
   if (verdict === 'open') return null;
   const described = describeAddress(link, catalogue);
   const service = described?.service ?? null;
