@@ -129,7 +129,7 @@ test('what is not right is said by name, with what helps', async ({ page }) => {
   await moreForLesson(page, 'Make sheets');
   await page.getByText('Labels', { exact: true }).click();
   await page.getByLabel('Read from (m)').fill('3');
-  const notices = page.getByRole('list', { name: 'To be looked at before printing' });
+  const notices = page.getByRole('list', { name: 'Needs attention before printing' });
   await expect(notices).toContainText('Too small');
   await expect(notices).toContainText('it should from 3.0 m');
   await page.getByLabel('Step across (mm)').fill('20');

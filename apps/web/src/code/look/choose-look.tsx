@@ -80,7 +80,7 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
           <StateMark
             mark={judgement.state}
             words={
-              judgement.state === 'done' ? 'Leaves enough' : judgement.state === 'stop' ? 'Fails' : 'To be looked at'
+              judgement.state === 'done' ? 'Leaves enough' : judgement.state === 'stop' ? 'Fails' : 'Needs attention'
             }
           />
           <span className="min-w-0 leading-snug">

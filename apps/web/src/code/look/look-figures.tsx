@@ -1,4 +1,4 @@
-/** What a look leaves, in figures: contrast as printed, spare repair, and what isFix what is wrong. */
+/** What a look leaves, in figures: contrast as printed, spare repair, and what fixes what is wrong. */
 import { centreLeaves, standing, type LookJudgement, type LookReason } from '@hapset/core';
 import type { ReactElement, ReactNode } from 'react';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
@@ -81,7 +81,7 @@ export function ReasonList({
           <span className="mt-0.5 shrink-0">
             <StateMark
               mark={standing([reason]).state}
-              words={standing([reason]).state === 'stop' ? 'Fails' : 'To be looked at'}
+              words={standing([reason]).state === 'stop' ? 'Fails' : 'Needs attention'}
             />
           </span>
           <span className="min-w-0 flex-1">

@@ -28,7 +28,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
         mark={
           <StateMark
             mark={look.judgement.state}
-            words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'to be looked at'}`}
+            words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'needs attention'}`}
           />
         }
         title={`Look: ${name}`}

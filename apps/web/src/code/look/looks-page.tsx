@@ -150,7 +150,7 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
       <div className="mt-2.5 flex items-start gap-2">
         <StateMark
           mark={allowed ? judgement.state : 'look-at'}
-          words={judgement.state === 'done' ? 'Leaves enough' : 'To be looked at'}
+          words={judgement.state === 'done' ? 'Leaves enough' : 'Needs attention'}
         />
         <div className="min-w-0 flex-1 leading-snug">
           <Link to={lookAddress(look)} className="text-lead font-semibold break-words text-ink">

@@ -98,7 +98,7 @@ function CarryNotes({
     <>
       {act !== null && ignoredBy.length > 0 && (
         <p className="mt-2 mb-0 flex items-center gap-2 text-row">
-          <StateMark mark="look-at" words="To be looked at" /> {ignoredSentence(act, ignoredBy)} The poster says what to
+          <StateMark mark="look-at" words="Needs attention" /> {ignoredSentence(act, ignoredBy)} The poster says what to
           do then.
         </p>
       )}

@@ -82,7 +82,7 @@ function Remark({ children }: { readonly children: ReactNode }): ReactElement {
   return (
     <div className="mt-2 flex gap-2 text-small">
       <span className="mt-0.5 shrink-0">
-        <StateMark mark="look-at" words="To be looked at" />
+        <StateMark mark="look-at" words="Needs attention" />
       </span>
       <span>{children}</span>
     </div>

@@ -33,7 +33,7 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
     <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-small border border-line-strong px-3 py-2 text-row">
       {code && (
         <span className="flex min-w-0 flex-1 items-center gap-2">
-          <StateMark mark="look-at" words="To be looked at" />
+          <StateMark mark="look-at" words="Needs attention" />
           <span>
             Even in the hand, {inTheHandMm} mm wide, {namesListed(tooFine)} can’t read it. On a page of its own the code
             stays coarse.

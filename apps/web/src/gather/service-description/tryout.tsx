@@ -102,7 +102,7 @@ function opensMark(verdict: AccessVerdict): 'done' | 'look-at' | 'stop' {
   return state === 'not-yet' ? 'look-at' : state;
 }
 
-const markWords = { done: 'Fine', 'look-at': 'To be looked at', stop: 'Stops' } as const;
+const markWords = { done: 'Fine', 'look-at': 'Needs attention', stop: 'Stops' } as const;
 
 function Answer({
   name,

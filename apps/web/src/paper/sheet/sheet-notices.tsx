@@ -27,7 +27,7 @@ export function SheetNotices({
 }: Props): ReactElement | null {
   if (notices.length === 0) return null;
   return (
-    <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-row" aria-label="To be looked at before printing">
+    <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-row" aria-label="Needs attention before printing">
       {sheetWarnings.map((warning) => {
         const those = notices.filter((notice) => notice.warning === warning);
         return those.length === 0 ? null : (

@@ -5,7 +5,7 @@ import type { FinderShape, FrameForm, GradientWay, LookReason, ModuleShape } fro
 interface ReasonWords {
   /** In a cell of the bench. */
   readonly short: string;
-  /** What is wrong, then what isFix it. */
+  /** What is wrong, then what fixes it. */
   readonly long: string;
 }
 

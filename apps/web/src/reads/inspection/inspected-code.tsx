@@ -29,7 +29,7 @@ export function InspectedCode({
   return (
     <li>
       <Panel
-        mark={<StateMark mark={careful ? 'look-at' : 'done'} words={careful ? 'To be looked at' : 'Understood'} />}
+        mark={<StateMark mark={careful ? 'look-at' : 'done'} words={careful ? 'Needs attention' : 'Understood'} />}
         title={`${number === null ? '' : `${number}. `}${saidTitles[said.kind]}`}
         {...(staff && { action: <AdoptCode text={code.text} said={said} /> })}
       >

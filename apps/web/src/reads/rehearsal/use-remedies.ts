@@ -19,7 +19,7 @@ export interface Remedies {
 }
 
 /**
- * What isFix a code that falls short, each with its way back. It belongs to the part and not to the button: what is offered goes
+ * What fixes a code that falls short, each with its way back. It belongs to the part and not to the button: what is offered goes
  * as soon as it is taken. Size and distance are the station's own where there is one.
  */
 export function useRemedies(page: MaterialPage): Remedies {

@@ -249,7 +249,7 @@ function OnPaper({
   if (pages + shortLinks === 0) return <p className="m-0 text-row text-muted">No sheet carries the present address.</p>;
   return (
     <p role="status" className="m-0 flex gap-2 text-row">
-      <StateMark mark="look-at" words="To be looked at" />
+      <StateMark mark="look-at" words="Needs attention" />
       <span>
         {plural(pages + shortLinks, 'sheet')} on paper {pages + shortLinks === 1 ? 'carries' : 'carry'} the present
         address. {pages + shortLinks === 1 ? 'It works' : 'They work'} on as long as the old name still leads to this

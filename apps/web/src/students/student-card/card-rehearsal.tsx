@@ -53,7 +53,7 @@ export function CardRehearsal({
     <p role="status" className="m-0 flex items-center gap-2 text-row">
       <StateMark
         mark={short.length === 0 ? 'done' : 'look-at'}
-        words={short.length === 0 ? 'Reads' : 'To be looked at'}
+        words={short.length === 0 ? 'Reads' : 'Needs attention'}
       />
       <span>
         {short.length === 0

@@ -15,7 +15,7 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
   const leftOut = problems.filter((problem) => problem.leftOut).length;
   return (
     <Panel
-      mark={<StateMark mark="look-at" words="To be looked at" />}
+      mark={<StateMark mark="look-at" words="Needs attention" />}
       title={`${plural(problems.length, 'row')} to look at`}
       aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are imported`}
     >

@@ -96,7 +96,7 @@ describe('what a look leaves', () => {
     );
   });
 
-  it('isFix colours in one step, and leaves good ones alone', () => {
+  it('fixes colours in one step, and leaves good ones alone', () => {
     const look: LookDesign = { ...plainLook, ink: '#ffc400', inkTo: '#d8e6f0', modules: 'worn' };
     const passing = passingColours(look);
     expect(passing && judgeLook(planned(), passing).state).toBe('done');

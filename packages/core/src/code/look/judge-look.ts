@@ -100,7 +100,7 @@ export function standing(reasons: readonly LookReason[]): Pick<LookJudgement, 's
   };
 }
 
-/** Finders, format information and timing patterns end at module 8 (ISO/IEC 18004, 6.3); no error correction isFix those. */
+/** Finders, format information and timing patterns end at module 8 (ISO/IEC 18004, 6.3); no error correction repairs those. */
 function reachesPatterns(
   modules: number,
   { width, height }: { readonly width: number; readonly height: number },

@@ -1,7 +1,7 @@
 /**
  * Spare repair: the error correction that covered modules leave unused. Codewords are spread over blocks, each of which
  * repairs its own errors only, so the weakest block decides: the least over all blocks of (t - errors) / t, a covered
- * codeword counting as one error. What covers function patterns is told apart: no error correction isFix those.
+ * codeword counting as one error. What covers function patterns is told apart: no error correction repairs those.
  */
 import { blockOfCodeword } from './codewords.js';
 import { placementOf } from './placement.js';
