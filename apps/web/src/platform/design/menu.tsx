@@ -42,6 +42,7 @@ export function Menu({
           align="end"
           onCloseAutoFocus={afterClosing}
           sideOffset={4}
+          collisionPadding={12}
           className="z-50 min-w-44 rounded-small border border-line bg-sheet p-1 shadow-float"
         >
           {entries.map((entry) => (

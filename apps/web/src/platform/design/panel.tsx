@@ -21,7 +21,7 @@ export function Panel({ title, aside, action, mark, children }: Props): ReactEle
       {title && (
         <div className="mb-1.5 flex flex-wrap items-center gap-x-2.5 gap-y-1">
           <PanelTitle title={title} aside={aside} mark={mark} />
-          {action && <span className="ml-auto flex gap-2">{action}</span>}
+          {action && <span className="ml-auto flex flex-wrap justify-end gap-2">{action}</span>}
         </div>
       )}
       {children}
@@ -56,7 +56,7 @@ export function FoldingPanel({
       <section id={id} className={`${frame} scroll-mt-4 ${open ? '' : 'py-2'}`}>
         <div className={`flex flex-wrap items-center gap-x-2.5 gap-y-1 ${open ? 'mb-1.5' : ''}`}>
           <PanelTitle title={title} aside={aside} mark={mark} />
-          <span className="ml-auto flex items-center gap-2">
+          <span className="ml-auto flex flex-wrap items-center justify-end gap-2">
             {open && action}
             <Collapsible.Trigger
               className="inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"

@@ -63,7 +63,7 @@ export function descriptionProblemSentence({ reason, detail }: Pick<DescriptionP
   return descriptionProblemWords[reason].replace('{}', detail).trim();
 }
 
-/** A step without the stars around what stands on the service's page, for places that have no bold. */
+/** A step without the stars around the words to look for on the service's page, for places that have no bold. */
 export function withoutStars(step: string): string {
   return step.replaceAll('**', '');
 }
