@@ -42,8 +42,11 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await page.getByLabel('New target').fill(`${askleaf}/ask/tide-line-tally`);
   await page.getByRole('button', { name: 'Open it as a student' }).click();
   await expect(page.getByRole('dialog').getByText('Opens for anyone')).toBeVisible();
+  await expect(page.getByLabel('Call it “Tide-line tally” too')).not.toBeChecked();
   await page.getByRole('button', { name: 'Point it there' }).click();
   await expect(page.getByText(/^The short link leads there now\./)).toBeVisible();
+  await expect(page.getByText('checked just now')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What yeast eats', level: 1 })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'On paper' })).toBeVisible();
 
   const student = await context.newPage();

@@ -2,7 +2,10 @@
 import type { MaterialKind } from '@hapset/core';
 import { In, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import type { MaterialRecord } from './material-record.js';
-import { Material } from './material.entity.js';
+import { Material, type TitleSource } from './material.entity.js';
+
+/** Titles that make way for the page's own. */
+const replaceable: readonly TitleSource[] = ['address', 'page'];
 
 export interface LearntPage {
   /** '' where the page has none. */
@@ -20,8 +23,8 @@ export function learnFromPage(
   { title, kind }: LearntPage,
 ): ((manager: EntityManager, link: string) => Promise<void>) | null {
   const news: { readonly where: FindOptionsWhere<Material>; readonly change: Partial<Material> }[] = [];
-  if (title !== '' && title !== material.title && material.titleSource !== 'person')
-    news.push({ where: { titleSource: In(['address', 'page']) }, change: { title, titleSource: 'page' } });
+  if (title !== '' && title !== material.title && replaceable.includes(material.titleSource))
+    news.push({ where: { titleSource: In(replaceable) }, change: { title, titleSource: 'page' } });
   if (kind && material.kind === 'web-page') news.push({ where: { kind: 'web-page' }, change: { kind } });
   if (news.length === 0) return null;
   return async (manager, link) => {

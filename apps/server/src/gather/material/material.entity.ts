@@ -10,8 +10,11 @@ import {
 } from '../../platform/database/columns.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
-export const titleSources = ['address', 'page', 'person'] as const;
-/** Where a title comes from; what a person wrote is never overwritten. */
+export const titleSources = ['address', 'page', 'person', 'paper'] as const;
+/**
+ * Where a title comes from. What a person wrote is never overwritten, nor the name that a short link had when it was
+ * pointed elsewhere (`paper`): it may hang on walls.
+ */
 export type TitleSource = (typeof titleSources)[number];
 
 @Entity('materials')

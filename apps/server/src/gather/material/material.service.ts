@@ -161,7 +161,9 @@ export class MaterialService {
       link,
       pasted: link,
       repairs: [],
-      ...(before.carry !== 'short-link' && { carry: 'link' as const, trimmedLink: null }),
+      ...(before.carry === 'short-link'
+        ? keepsName(before)
+        : { carry: 'link' as const, trimmedLink: null, ...takesName(before) }),
       kind: recogniseKind(link, await this.services.catalogue()),
     };
   }
@@ -199,6 +201,16 @@ export class MaterialService {
     });
     await this.events.settled([changed]);
   }
+}
+
+/** A short link that leads elsewhere keeps the name that stands on paper beside it. */
+function keepsName({ titleSource }: Material): Partial<Material> {
+  return titleSource === 'person' ? {} : { titleSource: 'paper' };
+}
+
+/** A link in the code itself needs new paper, which may say the new page's name. */
+function takesName({ titleSource }: Material): Partial<Material> {
+  return titleSource === 'paper' ? { titleSource: 'page' } : {};
 }
 
 /** Whether a change of the link leads to another page. */

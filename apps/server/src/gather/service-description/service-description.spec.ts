@@ -136,7 +136,7 @@ describe('the school’s services', () => {
     expect((await scene.page(stationId)).check).toMatchObject({
       verdict: 'closed',
       reasons: [{ reason: 'says-closed', detail: 'The lid is on' }],
-      mending: { service: 'Shellbox', steps: ['In Shellbox lift **the lid**.'] },
+      remedy: { service: 'Shellbox', steps: ['In Shellbox lift **the lid**.'] },
     });
   });
 

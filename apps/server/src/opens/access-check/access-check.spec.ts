@@ -43,6 +43,24 @@ describe('checking access', () => {
     expect(bench.openedAt).toBe(scene.server.clock.now().toISOString());
   });
 
+  it('keeps the name that stands on paper when a short link is pointed elsewhere', async () => {
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/locked'))]);
+    await scene.opened(lessonId);
+    const { id, title } = (await scene.page(stationId)).material;
+    const change = (body: object): Promise<unknown> => scene.server.ok('Maren', 'PATCH', `/api/materials/${id}`, body);
+    await change({ version: 1, carry: 'short-link' });
+    await change({ version: 2, link: web.address('/open') });
+    await scene.opened(lessonId);
+    expect((await scene.page(stationId)).check).toMatchObject({ verdict: 'open', doubts: [] });
+    expect((await scene.page(stationId)).material.title).toBe(title);
+    // A link that stands in the code itself needs new paper, and takes the new page's name.
+    await change({ version: 3, carry: 'link' });
+    await change({ version: 4, link: web.address('/open?again') });
+    await scene.opened(lessonId);
+    expect((await scene.page(stationId)).material.title).toBe('Field guide to limpets');
+  });
+
   it('never overwrites a title that a person wrote', async () => {
     const lessonId = await scene.lesson();
     await scene.stations(lessonId, [{ ...link(web.address('/open')), title: 'My limpets' }]);

@@ -4,7 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { TextArea } from '../../platform/design/field.js';
+import { CheckField, TextArea } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
@@ -21,12 +21,15 @@ export function PointElsewhere({
   readonly page: MaterialPage;
   readonly onClose: () => void;
 }): ReactElement {
-  const [text, setText] = useState('');
-  const check = useTryLink();
-  const link = readLink(text)?.link ?? '';
-  const { change, point } = usePoint(material, link, onClose);
+  const { text, setText, link, check, opened, pageTitle } = useNewTarget();
+  const [rename, setRename] = useState(false);
+  const { change, point } = usePoint(
+    material,
+    { link, ...(rename && pageTitle !== '' && { title: pageTitle }) },
+    onClose,
+  );
   const before = material.link;
-  const verdict = check.data?.link === link ? check.data.verdict : null;
+  const verdict = opened?.verdict ?? null;
   return (
     <Dialog
       title="Point elsewhere"
@@ -50,6 +53,7 @@ export function PointElsewhere({
           autoFocus
         />
         <WhatOpened check={check} verdict={verdict} />
+        <RenameToo before={material.title} after={pageTitle} checked={rename} onChange={setRename} />
         {change.isError && <Alert words={wordsFor(change.error)} />}
         <div className="flex flex-wrap justify-end gap-2">
           <Button onClick={onClose}>Cancel</Button>
@@ -68,10 +72,43 @@ export function PointElsewhere({
   );
 }
 
+/** What was typed, the link in it, and what opened there as a student; null until that is known. */
+function useNewTarget() {
+  const [text, setText] = useState('');
+  const check = useTryLink();
+  const link = readLink(text)?.link ?? '';
+  const opened = check.data?.link === link ? check.data : null;
+  const pageTitle = opened?.evidence?.title?.slice(0, limits.titleLength) ?? '';
+  return { text, setText, link, check, opened, pageTitle };
+}
+
+/** Nothing where both have one name. */
+function RenameToo({
+  before,
+  after,
+  checked,
+  onChange,
+}: {
+  readonly before: string;
+  readonly after: string;
+  readonly checked: boolean;
+  readonly onChange: (checked: boolean) => void;
+}): ReactElement | null {
+  if (after === '' || after === before) return null;
+  return (
+    <CheckField
+      label={`Call it “${after}” too`}
+      hint={`Sheets that are printed say “${before}”.`}
+      checked={checked}
+      onChange={(event) => onChange(event.target.checked)}
+    />
+  );
+}
+
 /** Points it there, with a way back. */
 function usePoint(
-  { id, version, link: before }: MaterialPage['material'],
-  link: string,
+  { id, version, link: linkBefore, title: titleBefore }: MaterialPage['material'],
+  wanted: { readonly link: string; readonly title?: string },
   onDone: () => void,
 ): { readonly change: ReturnType<typeof useChangeMaterial>; readonly point: () => void } {
   const change = useChangeMaterial(id);
@@ -80,12 +117,19 @@ function usePoint(
   const point = (): void =>
     sendChange(
       change,
-      { version, link },
+      { version, ...wanted },
       {
         onSuccess: (changed) => {
           notice({
             words: 'The short link leads there now. Nothing is to be printed again.',
-            ...(before !== null && { undo: () => sendChange(change, { version: changed.version, link: before }) }),
+            ...(linkBefore !== null && {
+              undo: () =>
+                sendChange(change, {
+                  version: changed.version,
+                  link: linkBefore,
+                  ...(wanted.title !== undefined && { title: titleBefore }),
+                }),
+            }),
           });
           onDone();
         },
