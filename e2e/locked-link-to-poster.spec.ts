@@ -24,7 +24,7 @@ test('a link that asks to sign in is fixed step by step and leaves as a poster t
   });
 
   await test.step('printing it warns first', async () => {
-    await page.getByRole('button', { name: 'Make a poster' }).click();
+    await page.locator('#paper').getByRole('button', { name: 'Make poster' }).click();
     await expect(page.getByRole('dialog')).toContainText('It asks students to sign in');
     await expect(page.getByRole('button', { name: 'Fix it first' })).toBeFocused();
     await page.getByRole('button', { name: 'Fix it first' }).click();
@@ -67,7 +67,7 @@ test('a link that asks to sign in is fixed step by step and leaves as a poster t
   await test.step('make the poster and decode it', async () => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('button', { name: 'Make its poster' }).click(),
+      page.getByRole('region', { name: 'How far it is' }).getByRole('button', { name: 'Make poster' }).click(),
     ]);
     expect(download.suggestedFilename()).toBe('01 Field guide to limpets, poster.pdf');
     const file = info.outputPath('poster.pdf');

@@ -118,7 +118,7 @@ test('a failing look stops a station, whatever was rehearsed, until another is c
   await page.getByRole('link', { name: 'What is white and writes?' }).click();
   await expect(page.getByText('Light on dark:', { exact: false })).toBeVisible();
   await expect(page.getByRole('img', { name: 'Reads', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Make a poster' }).click();
+  await page.locator('#paper').getByRole('button', { name: 'Make poster' }).click();
   await expect(page.getByRole('dialog', { name: 'Look at this before you print' })).toBeVisible();
 });
 

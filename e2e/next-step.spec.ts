@@ -34,7 +34,10 @@ test('the main button of a lesson is its next step: fix, then print, and paper s
   await settled(page);
   await expect(page.getByRole('link', { name: 'Make sheets' })).toBeVisible();
   await bench(page).getByRole('link', { name: 'Tide-line tally' }).click();
-  await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make its poster' }).click()]);
+  await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('region', { name: 'How far it is' }).getByRole('button', { name: 'Make poster' }).click(),
+  ]);
   await expect(page.getByRole('link', { name: 'Try it in the room' })).toBeVisible();
 
   await page.goto(lesson);

@@ -44,8 +44,10 @@ test('a lesson becomes cards: backs fall on their fronts, and every code says wh
   await expect(pageShown(page)).toHaveAccessibleName('Page 2 of 2, back');
 
   await makeAnyway(page);
-  const row = page.getByRole('list', { name: 'Made before' }).getByRole('listitem').first();
+  const row = page.getByRole('list', { name: 'Just made' }).getByRole('listitem');
+  await expect(row).toHaveCount(1);
   await expect(row).toContainText('Riddles of the shore, cards.pdf');
+  await expect(row).toContainText(/5 codes on 2 pages, A4 portrait, plain design\. Made .* by Maren Dallow/);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     row.getByRole('link', { name: 'Save PDF' }).click(),
@@ -118,7 +120,45 @@ test('many pages are drawn while the page is left, and can be stopped', async ({
   await expect(page.getByText(/^89 pages/)).toBeVisible();
   await makeAnyway(page);
   await page.getByRole('button', { name: 'Stop' }).click();
-  await expect(page.getByRole('list', { name: 'Made before' }).getByRole('listitem').first()).toContainText('Stopped');
+  await expect(page.getByRole('list', { name: 'Just made' })).toContainText('You stopped it before it was finished.');
+});
+
+test('a print is deleted and taken back, and made anew with what it was made with', async ({ page, context }) => {
+  await signIn(page);
+  await newLesson(page, 'Kept in the list', '0.8');
+  await add(page, riddles.slice(0, 2).join('\n'));
+  await settled(page);
+  await moreForLesson(page, 'Make sheets');
+  await page.getByText('Small cards', { exact: true }).click();
+  await page.getByLabel('Copies of each').fill('3');
+  await makeAnyway(page);
+  const name = 'Kept in the list, cards.pdf';
+  await page.getByRole('button', { name: 'Done' }).click();
+
+  await page.goto('/sheets');
+  const list = page.getByRole('list', { name: 'Made before' });
+  await expect(list).toContainText(name);
+  const print = await list
+    .getByRole('listitem')
+    .filter({ hasText: name })
+    .getByRole('link', { name: 'Print', exact: true })
+    .getAttribute('href');
+  await page.getByRole('button', { name: `More for ${name}` }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(list.getByText(name)).toHaveCount(0);
+  const late = await context.newPage();
+  await late.goto(print ?? '');
+  await expect(late.getByText('Its file was deleted.')).toBeVisible();
+  await late.close();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(list).toContainText(name);
+
+  await page.getByRole('button', { name: `More for ${name}` }).click();
+  await page.getByRole('menuitem', { name: 'Make it anew' }).click();
+  await expect(page.getByRole('heading', { name: 'Sheets of “Kept in the list”' })).toBeVisible();
+  await expect(page.getByRole('radio', { name: /Small cards/ })).toBeChecked();
+  await expect(page.getByLabel('Copies of each')).toHaveValue('3');
+  await expect(page.getByText(/^2 codes on 1 page/)).toBeVisible();
 });
 
 test('what is not right is said by name, with what helps', async ({ page }) => {

@@ -25,7 +25,7 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
     /127\.0\.0\.1:\d+\/k\/ [2-9A-Z]{3} [2-9A-Z]{3} [2-9A-Z]{2,3}/,
   );
 
-  await page.getByRole('button', { name: 'Make a poster' }).click();
+  await page.locator('#paper').getByRole('button', { name: 'Make poster' }).click();
   // No phone reaches this machine: said by name, and printed on purpose.
   const [download] = await Promise.all([
     page.waitForEvent('download'),

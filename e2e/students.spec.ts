@@ -72,7 +72,7 @@ test('a year group is imported, its cards are made, and three of them are read b
     await expect(page.getByText('letters that mean nothing outside this school', { exact: false })).toBeVisible();
     await expect(page.getByText(/^Every device reads a card from up to/)).toBeVisible({ timeout: 60_000 });
     await page.getByRole('button', { name: 'Make the cards' }).click();
-    const row = page.getByRole('list', { name: 'Made before' }).getByRole('listitem').first();
+    const row = page.getByRole('list', { name: 'Just made' }).getByRole('listitem');
     await expect(row).toContainText('All classes, student cards.pdf');
     const save = row.getByRole('link', { name: 'Save PDF' });
     await expect(save).toBeVisible({ timeout: 60_000 });
@@ -172,7 +172,7 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   await page.getByRole('link', { name: 'Make cards' }).click();
   await expect(page.getByText('2 cards on 1 page', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Make the cards' }).click();
-  await expect(page.getByRole('list', { name: 'Made before' })).toContainText('8x, student cards.pdf');
+  await expect(page.getByRole('list', { name: 'Just made' })).toContainText('8x, student cards.pdf');
   await page.goto('/school/students');
   await page.getByLabel('Find a student').fill('Odetta');
   // The list before stays in sight until the next one is there: one row alone is looked at.

@@ -530,7 +530,7 @@ async function settled(page) {
 
 /** A demo's address is reached by no phone, and more may be named: it is printed on purpose. */
 async function printAnyway(page) {
-  await page.getByRole('button', { name: 'Make a poster' }).click();
+  await page.locator('#paper').getByRole('button', { name: 'Make poster' }).click();
   const dialog = page.getByRole('dialog').getByRole('button', { name: 'Print anyway' });
   const made = page.getByText(/^Poster saved: /).first();
   await dialog.or(made).first().waitFor();

@@ -56,6 +56,7 @@ import { OneQueue1802000000000 } from '../platform/database/migrations/180200000
 import { ComparedRosters1803000000000 } from '../platform/database/migrations/1803000000000-compared-rosters.js';
 import { WhatIsKept1804000000000 } from '../platform/database/migrations/1804000000000-what-is-kept.js';
 import { ReadFlat1805000000000 } from '../platform/database/migrations/1805000000000-read-flat.js';
+import { ListOfPrints1806000000000 } from '../platform/database/migrations/1806000000000-list-of-prints.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -116,6 +117,7 @@ export const migrations = [
   ComparedRosters1803000000000,
   WhatIsKept1804000000000,
   ReadFlat1805000000000,
+  ListOfPrints1806000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

@@ -11,11 +11,12 @@ import type {
   VerdictReason,
 } from '@hapset/core';
 
-/** What somebody should look at before it is printed. */
+/** What somebody should look at before it is printed; what stops students comes first. */
 export const sheetWarnings = [
   'no-code',
   'locked',
   'not-opening',
+  'address-not-reachable',
   'to-check',
   'not-opened-yet',
   'code-to-check',
@@ -24,7 +25,6 @@ export const sheetWarnings = [
   'text-cut',
   'text-left-out',
   'missing-characters',
-  'address-not-reachable',
 ] as const;
 /** One of them; printing goes on where it was confirmed. */
 export type SheetWarning = (typeof sheetWarnings)[number];
@@ -45,8 +45,8 @@ export interface SheetView {
   readonly sizeMm: number;
   readonly madeAt: string;
   readonly fileName: string;
-  /** False where its file was too long to be kept until now. */
-  readonly available: boolean;
+  /** Whether there is a file to open, and if not, why. */
+  readonly state: PrintState;
 }
 
 /** What is put on paper. Exactly one of the four is given. */
@@ -131,8 +131,11 @@ export interface MakePrint {
   readonly goAhead: readonly SheetWarning[];
 }
 
-/** drawing -> done, failed or stopped; done -> expired a week later, where the file was kept. */
-export const printStates = ['drawing', 'done', 'failed', 'stopped', 'expired'] as const;
+/**
+ * drawing -> done, failed or stopped. Afterwards there may be no file any more: `expired` a week later, `erased` with a
+ * student who was on it, `deleted` by the teacher.
+ */
+export const printStates = ['drawing', 'done', 'failed', 'stopped', 'expired', 'erased', 'deleted'] as const;
 /** How far a print is. */
 export type PrintState = (typeof printStates)[number];
 
@@ -148,8 +151,29 @@ export interface PrintView {
   /** Of those, drawn so far. */
   readonly drawn: number;
   readonly state: PrintState;
+  /** Its file is gone, but what was on it is known: the same can be drawn again. */
+  readonly canBeDrawnAgain: boolean;
+  /** The composer can be opened with the same codes and choices. */
+  readonly canBeComposed: boolean;
   readonly fileName: string;
+  /** Name of the template; null for the plain design. */
+  readonly design: string | null;
+  /** Name of whose print it is. */
+  readonly author: string;
   readonly madeAt: string;
+}
+
+/** Prints, the newest first. `next` asks for the following ones; null at the end. */
+export interface PrintsPage {
+  readonly rows: readonly PrintView[];
+  readonly next: string | null;
+  readonly total: number;
+}
+
+/** What a print was made with. */
+export interface PrintOrigin {
+  readonly places: SheetPlaces;
+  readonly choices: SheetChoices;
 }
 
 /** A design of the school's own: seen and used by all staff. */

@@ -43,6 +43,7 @@ export const limits = {
   /** Codes on one print, with their copies. */
   sheetCodes: 2000,
   sheetCopies: 60,
+  printsPage: 20,
   sheetTemplates: 60,
   headerPicture: { aspect: { least: 0.5, most: 12 }, heightMm: { least: 5, most: 40 } },
   printerMarginMm: { least: 0, most: 20 },

@@ -6,6 +6,7 @@ export const problemReasons = [
   'not-allowed',
   'wrong-origin',
   'not-found',
+  'gone',
   'invalid',
   'stale',
   'superseded',

@@ -44,7 +44,7 @@ describe('prints of more pages than are drawn at once', () => {
     const next = (await makePrint(scene, long, { ...noPlaces, lessonId })).body as PrintView;
     await inState(next.id, 'done');
     expect(await print(made.id)).toMatchObject({ state: 'expired' });
-    expect((await scene.server.as('Maren', 'GET', `/api/prints/${made.id}/file`)).status).toBe(404);
+    expect((await scene.server.as('Maren', 'GET', `/api/prints/${made.id}/file`)).status).toBe(410);
   });
 
   it('can be stopped; what was not drawn was never printed', async () => {

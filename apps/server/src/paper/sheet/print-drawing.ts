@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import type { JobRun } from '../../platform/queue/job-kind.js';
 import { JobService } from '../../platform/queue/job.service.js';
 import { PrintOrders } from './print-orders.js';
-import type { Print } from './print.entity.js';
+import type { PrintRecord } from './sheet-record.js';
 import { SheetWorkers } from './sheet-workers.js';
 import { PrintRows } from './print-rows.js';
 
@@ -28,33 +28,47 @@ export class PrintDrawing {
     });
   }
 
-  async enqueue({ id, ownerId }: Print): Promise<void> {
+  async enqueue({ id, ownerId }: PrintRecord): Promise<void> {
     await this.jobs.enqueue({ kind: jobKind, subject: id, ownerId });
   }
 
+  /** Of what was drawn before, and whose file is gone. */
+  async begin(print: PrintRecord): Promise<void> {
+    if (await this.rows.begin(print.id)) await this.enqueue(print);
+  }
+
   /** What is on a print that is being drawn has become less. */
-  async restart({ id, ownerId }: Print): Promise<void> {
+  async restart({ id, ownerId }: PrintRecord): Promise<void> {
     await this.jobs.restart({ kind: jobKind, subject: id, ownerId });
   }
 
   /** By id, how many pages are drawn, of those that are being drawn. */
-  async listDrawn(prints: readonly Print[]): Promise<ReadonlyMap<string, number>> {
+  async listDrawn(prints: readonly PrintRecord[]): Promise<ReadonlyMap<string, number>> {
     const going = prints.filter(({ state }) => state === 'drawing').map(({ id }) => id);
     return new Map([...(await this.jobs.listProgress(jobKind, going))].map(([id, { done }]) => [id, done]));
   }
 
-  async stop(print: Print): Promise<void> {
+  async stop(print: PrintRecord): Promise<void> {
     await this.end(print, 'stopped');
-    await this.jobs.stop(jobKind, [print.id]);
+    await this.cancel(print);
   }
 
-  /** Of those prints, as far as they have one. */
-  async putAwayFiles(printIds: readonly string[]): Promise<void> {
-    await this.rows.putAwayFiles(printIds);
+  /** Nobody waits for it any more. */
+  async cancel({ id }: PrintRecord): Promise<void> {
+    await this.jobs.stop(jobKind, [id]);
   }
 
-  /** Of a print that goes on; what was remembered as printed goes with it, since it never was. */
-  private async end(print: Print, state: 'stopped' | 'failed'): Promise<void> {
+  /** As far as it has one. */
+  async eraseFile(printId: string): Promise<void> {
+    await this.rows.eraseFile(printId);
+  }
+
+  /**
+   * Of a print that goes on. What was remembered as printed goes with it, since it never was; one that had a file
+   * before is what it was.
+   */
+  private async end(print: PrintRecord, state: 'stopped' | 'failed'): Promise<void> {
+    if (await this.rows.putBack(print.id)) return;
     if (await this.rows.end(print.id, state)) await this.printOrders.forget(print);
   }
 

@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
-import type { Print } from './print.entity.js';
+import type { PrintRecord } from './sheet-record.js';
 import type { SheetKind } from '@hapset/core';
 import type { SheetContent, SheetOrder } from './sheet-order.js';
 import { SheetPictures } from './sheet-pictures.js';
@@ -31,11 +31,11 @@ export class PrintOrders {
     this.sources.set(kind, source);
   }
 
-  async forget({ id, kind }: Print): Promise<void> {
+  async forget({ id, kind }: PrintRecord): Promise<void> {
     await this.sourceOf(kind).forget(id);
   }
 
-  async load({ id, revision, kind, setup, han, name, madeAt }: Print): Promise<SheetOrder> {
+  async load({ id, revision, kind, setup, han, name, madeAt }: PrintRecord): Promise<SheetOrder> {
     const contents = await this.sourceOf(kind).load(id);
     const pictures = { ...(await this.pictures.again(contents)), ...(await this.planner.picturesOf(contents, setup)) };
     return { key: `${id} ${revision}`, setup, contents, han, pictures, title: name, madeAt: madeAt.getTime() };

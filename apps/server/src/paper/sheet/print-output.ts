@@ -1,11 +1,13 @@
 /** What a finished print is taken away as: its PDF, its pages as pictures, or one page to be looked at. */
 import { buffer } from 'node:stream/consumers';
 import { Injectable } from '@nestjs/common';
+import type { PrintState } from '@hapset/contract';
 import { fileName } from '@hapset/core';
-import { notFound } from '../../platform/problem/problem.js';
+import { notFound, ProblemError } from '../../platform/problem/problem.js';
 import { Storage } from '../../platform/storage/storage.js';
 import { PrintOrders } from './print-orders.js';
 import type { Print } from './print.entity.js';
+import { stateOf } from './print.view.js';
 import { fileWords } from './print.service.js';
 import type { SheetOrder } from './sheet-order.js';
 import { SheetWorkers } from './sheet-workers.js';
@@ -18,8 +20,9 @@ export class PrintOutput {
     private readonly storage: Storage,
   ) {}
 
-  /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none */
+  /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none, gone */
   async pdf(print: Print): Promise<Buffer> {
+    refuseGone(print);
     if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
     if (print.state !== 'done') throw notFound('file');
     return Buffer.from(
@@ -47,9 +50,24 @@ export class PrintOutput {
   }
 
   private async orderOfDone(print: Print): Promise<SheetOrder> {
+    refuseGone(print);
     if (print.state !== 'done') throw notFound('file');
     return this.printOrders.load(print);
   }
+}
+
+const whyGone: Readonly<Partial<Record<PrintState, string>>> = {
+  expired: 'Its file was kept for a week. Draw it again.',
+  erased: 'A student on it was erased, and its file with them.',
+  deleted: 'It was deleted.',
+  stopped: 'Its drawing was stopped.',
+  failed: 'It could not be drawn.',
+};
+
+/** @throws ProblemError gone with the true reason */
+function refuseGone(print: Print): void {
+  const why = whyGone[stateOf(print)];
+  if (why !== undefined) throw new ProblemError('gone', why);
 }
 
 /** A poster is named after its station; pages that hold several codes are counted. */

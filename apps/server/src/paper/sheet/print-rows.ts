@@ -1,4 +1,4 @@
-/** How far long prints are, and their files: kept for a week, put away when what is on them became less. */
+/** How far long prints are, and their files: kept for a week, removed when what is on them became less. */
 import { createHash } from 'node:crypto';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -29,6 +29,21 @@ export class PrintRows {
     return this.prints.findOneBy({ id, state: 'drawing' });
   }
 
+  /** Draws again what had a file before. @returns whether it begins now */
+  async begin(id: string): Promise<boolean> {
+    const { affected } = await this.prints.update({ id, state: In(['expired', 'erased']) }, { state: 'drawing' });
+    return affected === 1;
+  }
+
+  /** A print that had a file before has none still. @returns whether it was being drawn again until now */
+  async putBack(id: string): Promise<boolean> {
+    const { affected } = await this.prints.update(
+      { id, state: 'drawing', finishedAt: Not(IsNull()) },
+      { state: 'expired' },
+    );
+    return affected === 1;
+  }
+
   /** @returns whether it was going on until now */
   async end(id: string, state: 'stopped' | 'failed'): Promise<boolean> {
     const { affected } = await this.prints.update({ id, state: 'drawing' }, { state, finishedAt: this.clock.now() });
@@ -47,15 +62,17 @@ export class PrintRows {
     return affected === 1;
   }
 
-  /** Files of those prints, as far as they have one. */
-  async putAwayFiles(printIds: readonly string[]): Promise<void> {
-    if (printIds.length > 0)
-      await this.expire(await this.prints.find({ where: { id: In([...printIds]), storageKey: Not(IsNull()) } }));
+  /** As far as it has one. */
+  async eraseFile(id: string): Promise<void> {
+    await this.removeFiles(await this.prints.find({ where: { id, storageKey: Not(IsNull()) } }), 'erased');
   }
 
   async expireOld(): Promise<void> {
     const before = new Date(this.clock.now().getTime() - keptMs);
-    await this.expire(await this.prints.find({ where: { finishedAt: LessThan(before), storageKey: Not(IsNull()) } }));
+    await this.removeFiles(
+      await this.prints.find({ where: { finishedAt: LessThan(before), storageKey: Not(IsNull()) } }),
+      'expired',
+    );
   }
 
   private async store({ id, revision }: Print, bytes: Uint8Array): Promise<string> {
@@ -73,9 +90,9 @@ export class PrintRows {
   }
 
   /** That their codes are on paper is remembered. */
-  private async expire(prints: readonly Print[]): Promise<void> {
+  private async removeFiles(prints: readonly Print[], state: 'expired' | 'erased'): Promise<void> {
     for (const { storageKey } of prints) if (storageKey !== null) await this.storage.remove(storageKey);
     if (prints.length > 0)
-      await this.prints.update({ id: In(prints.map(({ id }) => id)) }, { state: 'expired', storageKey: null });
+      await this.prints.update({ id: In(prints.map(({ id }) => id)) }, { state, storageKey: null });
   }
 }

@@ -1,11 +1,11 @@
 import { Body, Controller, Delete, Get, Param, Post, Query, Res } from '@nestjs/common';
-import type { PrintView } from '@hapset/contract';
+import type { PrintOrigin, PrintsPage, PrintView } from '@hapset/contract';
 import type { Response } from 'express';
 import { Who } from '../../school/rights/who.decorator.js';
 import { writeZip } from '../picture/write-zip.js';
 import { nameFile } from '../picture/send-file.js';
+import { PrintList } from './print-list.js';
 import { PrintService } from './print.service.js';
-import { toPrintView } from './print.view.js';
 import { MakePrintDto } from './sheet.dto.js';
 import { SheetPlacesService } from './sheet-places.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -18,28 +18,53 @@ const densities = [150, 300] as const;
 export class PrintController {
   constructor(
     private readonly prints: PrintService,
+    private readonly made: PrintList,
     private readonly output: PrintOutput,
     private readonly places: SheetPlacesService,
   ) {}
 
   @Get()
-  async list(@Who() who: SignedIn): Promise<readonly PrintView[]> {
-    return this.prints.view(...(await this.prints.list(who.id)));
+  list(@Who() who: SignedIn, @Query('after') after?: unknown): Promise<PrintsPage> {
+    return this.made.page(who.id, typeof after === 'string' ? after : null);
   }
 
   @Post()
   async make(@Body() { places, choices, goAhead }: MakePrintDto, @Who() who: SignedIn): Promise<PrintView> {
-    return toPrintView((await this.prints.make(await this.places.list(places, who), choices, goAhead, who.id)).print);
+    const { print } = await this.prints.make(await this.places.list(places, who), choices, goAhead, who.id);
+    return this.made.viewOf(print.id);
   }
 
   @Get(':printId')
-  async print(@Param('printId') printId: string): Promise<PrintView> {
-    return (await this.prints.view(await this.prints.require(printId)))[0] as PrintView;
+  print(@Param('printId') printId: string): Promise<PrintView> {
+    return this.made.viewOf(printId);
+  }
+
+  @Delete(':printId')
+  async remove(@Param('printId') printId: string): Promise<null> {
+    await this.made.remove(printId);
+    return null;
+  }
+
+  @Post(':printId/restore')
+  async restore(@Param('printId') printId: string): Promise<null> {
+    await this.made.restore(printId);
+    return null;
+  }
+
+  @Get(':printId/origin')
+  origin(@Param('printId') printId: string): Promise<PrintOrigin> {
+    return this.made.origin(printId);
+  }
+
+  @Post(':printId/drawing')
+  async drawAgain(@Param('printId') printId: string): Promise<PrintView> {
+    await this.made.drawAgain(printId);
+    return this.made.viewOf(printId);
   }
 
   @Delete(':printId/drawing')
   async stop(@Param('printId') printId: string): Promise<null> {
-    await this.prints.stop(printId);
+    await this.made.stop(printId);
     return null;
   }
 

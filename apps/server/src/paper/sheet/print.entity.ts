@@ -1,4 +1,4 @@
-import { limits, type PrintState } from '@hapset/contract';
+import { limits, type PrintOrigin, type PrintState } from '@hapset/contract';
 import type { SheetSetup, SheetKind } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import {
@@ -35,4 +35,8 @@ export class Print {
   @Column({ type: 'varchar', length: 120 }) fileName: string;
   @Column(timeColumn) madeAt: Date;
   @Column(optionalTimeColumn) finishedAt: Date | null;
+  /** When it was taken off the list; what is on paper is remembered all the same. */
+  @Column(optionalTimeColumn) removedAt: Date | null;
+  /** What it was made with; null on student cards and on prints of before. */
+  @Column({ type: 'json', nullable: true }) origin: PrintOrigin | null;
 }

@@ -7,7 +7,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import {
   sheetWarnings,
   type PreviewSheets,
-  type PrintView,
+  type PrintOrigin,
   type SheetChoices,
   type SheetsPreview,
   type SheetWarning,
@@ -24,13 +24,11 @@ import type { PlacesToPrint } from './sheet-places.js';
 import { noticesOf, SheetPlanner } from './sheet-planner.js';
 import { PrintOrders, type ContentSource } from './print-orders.js';
 import { Sheet } from './sheet.entity.js';
-import { toPrintView } from './print.view.js';
 import { SheetWorkers } from './sheet-workers.js';
 import type { SheetNotes, SheetPreviewAnswer } from './sheet.work.js';
 
 /** More pages are drawn once, as a job. */
 export const pagesAtOnce = 20;
-const shownPrints = 12;
 
 export interface PreviewedOrder {
   readonly shown: Omit<SheetsPreview, 'notices'>;
@@ -43,6 +41,13 @@ export interface PrintName {
   /** A station's number, where it is of one alone. */
   readonly position: number | null;
   readonly many: boolean;
+}
+
+/** What is on a print, laid out. */
+interface PrintToBegin {
+  readonly order: SheetOrder;
+  readonly pages: number;
+  readonly origin: PrintOrigin | null;
 }
 
 @Injectable()
@@ -109,7 +114,7 @@ export class PrintService {
     const many = places.places.length > 1;
     const print = await this.begin(
       { name: places.name, position: many ? null : (alone?.position ?? null), many },
-      { order: planned.order, pages: notes.pages },
+      { order: planned.order, pages: notes.pages, origin: { places: places.asked, choices } },
       ownerId,
       async (manager, { id: printId, fileName: called, madeAt }) => {
         planned.codes.forEach(({ place }, position) => {
@@ -143,7 +148,7 @@ export class PrintService {
    */
   async begin(
     { name, position, many }: PrintName,
-    { order, pages }: { readonly order: SheetOrder; readonly pages: number },
+    { order, pages, origin }: PrintToBegin,
     ownerId: string,
     remember: (manager: EntityManager, print: Print) => Promise<void>,
   ): Promise<Print> {
@@ -166,6 +171,8 @@ export class PrintService {
       fileName: named,
       madeAt: now,
       finishedAt: long ? null : now,
+      removedAt: null,
+      origin,
     });
     await this.prints.manager.transaction(async (manager) => {
       await manager.insert(Print, print);
@@ -185,10 +192,6 @@ export class PrintService {
     return notes;
   }
 
-  async list(ownerId: string): Promise<readonly Print[]> {
-    return this.prints.find({ where: { ownerId }, order: { id: 'DESC' }, take: shownPrints });
-  }
-
   /** @throws ProblemError not-found */
   async require(id: string): Promise<Print> {
     const found = await this.prints.findOneBy({ id });
@@ -196,36 +199,38 @@ export class PrintService {
     return found;
   }
 
-  /** With how far they are. */
-  async view(...prints: readonly Print[]): Promise<readonly PrintView[]> {
-    const drawn = await this.drawing.listDrawn(prints);
-    return prints.map((print) => toPrintView(print, drawn.get(print.id)));
-  }
-
-  /** @throws ProblemError not-found */
-  async stop(id: string): Promise<void> {
-    await this.drawing.stop(await this.require(id));
-  }
-
   /**
-   * What is on a print is less than it was: its file goes, one that is being drawn begins again, and a print of
-   * nothing is gone with its name.
+   * Students on a print were erased: its file goes, one that is being drawn begins again without them, and of a print
+   * of nothing no name is left.
    */
   async rewrite(printId: string): Promise<void> {
-    // First of all: from now on no drawing of what was can be finished, and what was finished before is put away below.
+    // First of all: from now on no drawing of what was can be finished, and what was finished before is removed below.
     await this.prints.update({ id: printId }, { revision: () => 'revision + 1' });
     const print = await this.prints.findOneBy({ id: printId });
     if (!print) return;
     const order = await this.printOrders.load(print);
-    await this.drawing.putAwayFiles([printId]);
+    await this.drawing.eraseFile(printId);
     if (order.contents.length === 0) {
-      await this.prints.delete({ id: printId });
-      return this.drawing.stop(print);
+      await this.prints.update({ id: printId }, erased(print));
+      return this.drawing.cancel(print);
     }
     const { pages } = (await this.workers.ask(print.ownerId, { kind: 'notes', order })) as SheetNotes;
     await this.prints.update({ id: printId }, { codes: order.contents.length, pages });
     if (print.state === 'drawing') await this.drawing.restart(print);
   }
+}
+
+/** Nothing is on it any more, so that it says no name either. */
+function erased({ kind, setup }: Print): Partial<Print> {
+  const [, several] = fileWords[kind];
+  return {
+    state: 'erased',
+    name: several,
+    fileName: `${several}.pdf`,
+    setup: { ...setup, head: { title: '', about: '' } },
+    codes: 0,
+    pages: 0,
+  };
 }
 
 /** What the files of a kind are called: of one alone, and of several. */

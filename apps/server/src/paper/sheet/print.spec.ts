@@ -295,7 +295,7 @@ describe('sheets of many codes', () => {
     await make({ kind: 'small-card' }, ['too-small', 'does-not-read'], { ...noPlaces, lessonId: other });
     const page = (): Promise<MaterialPage> => scene.page(stationId);
     expect((await page()).readiness.paper).toMatchObject({ state: 'done' });
-    expect((await page()).sheets).toMatchObject([{ kind: 'small-card', available: true }]);
+    expect((await page()).sheets).toMatchObject([{ kind: 'small-card', state: 'done' }]);
     const { material } = await page();
     await scene.server.ok('Maren', 'PATCH', `/api/materials/${material.id}`, {
       version: material.version,

@@ -13,7 +13,11 @@ export interface PlacesToPrint {
   /** Of the lesson, the collection, the material. */
   readonly name: string;
   readonly places: readonly Place[];
+  /** How they were asked for. */
+  readonly asked: SheetPlaces;
 }
+
+type FoundPlaces = Omit<PlacesToPrint, 'asked'>;
 
 @Injectable()
 export class SheetPlacesService {
@@ -37,23 +41,23 @@ export class SheetPlacesService {
           : await this.ofMaterials(tag, materialIds, who);
     if (found.places.length === 0) throw invalid('has no codes');
     if (found.places.length > limits.sheetCodes) throw invalid(`has more than ${limits.sheetCodes} codes`);
-    return found;
+    return { ...found, asked: request };
   }
 
-  private async ofLesson(lessonId: string, who: SignedIn): Promise<PlacesToPrint> {
+  private async ofLesson(lessonId: string, who: SignedIn): Promise<FoundPlaces> {
     const lesson = await this.lessons.require(lessonId);
     if (lesson.ownerId !== who.id) throw notFound('lesson');
     return { name: lesson.name, places: await this.stations.placesOf([lesson]) };
   }
 
-  private async ofStations(ids: readonly string[], who: SignedIn): Promise<PlacesToPrint> {
+  private async ofStations(ids: readonly string[], who: SignedIn): Promise<FoundPlaces> {
     const found = await Promise.all(ids.map((id) => this.stations.place(id)));
     if (found.some(({ place }) => place.lesson?.ownerId !== who.id)) throw notFound('station');
     const places = found.map(({ place }) => place);
     return { name: nameOf(places, found[0]?.station.lessonName ?? ''), places };
   }
 
-  private async ofMaterials(tag: string | null, ids: readonly string[], who: SignedIn): Promise<PlacesToPrint> {
+  private async ofMaterials(tag: string | null, ids: readonly string[], who: SignedIn): Promise<FoundPlaces> {
     const materials =
       tag === null ? await this.materials.requireOwn(ids, who.id) : await this.finder.listTagged(who.id, tag);
     const places = materials.map(placeAlone);

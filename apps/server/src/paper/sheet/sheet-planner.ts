@@ -81,7 +81,10 @@ export class SheetPlanner {
   /** The plain design in the chosen template's colours. @throws ProblemError invalid for a template of another kind */
   async designOf(kind: SheetKind, templateId: string | null): Promise<SheetDesign> {
     const template = await this.templates.choose(kind, templateId);
-    return { ...plainSheetDesign(kind), ...(template && { accent: template.accent, header: template.header }) };
+    return {
+      ...plainSheetDesign(kind),
+      ...(template && { name: template.name, accent: template.accent, header: template.header }),
+    };
   }
 
   private async setup(

@@ -35,6 +35,10 @@ export class SheetTemplateService {
     return found;
   }
 
+  exists(id: string): Promise<boolean> {
+    return this.templates.existsBy({ id, removedAt: IsNull() });
+  }
+
   /** @throws ProblemError invalid */
   async create(request: CreateSheetTemplate, who: SignedIn): Promise<SheetTemplateView> {
     if ((await this.templates.countBy({ removedAt: IsNull() })) >= limits.sheetTemplates)

@@ -25,6 +25,7 @@ import { SheetService } from './sheet.service.js';
 import { PlacedCodeModule } from '../../reads/placed-code/placed-code.module.js';
 import { AccessCheckModule } from '../../opens/access-check/access-check.module.js';
 import { LastSheets } from './last-sheets.js';
+import { PrintList } from './print-list.js';
 import { PrintRows } from './print-rows.js';
 import { PrintOutput } from './print-output.js';
 
@@ -48,6 +49,7 @@ import { PrintOutput } from './print-output.js';
     PrintService,
     PrintDrawing,
     PrintRows,
+    PrintList,
     PrintOutput,
     PrintOrders,
     SheetPlanner,
@@ -56,6 +58,6 @@ import { PrintOutput } from './print-output.js';
     SheetTemplateService,
     SheetWorkers,
   ],
-  exports: [PrintService, SheetPlanner, LastSheets, SheetService],
+  exports: [PrintService, PrintList, SheetPlanner, LastSheets, SheetService],
 })
 export class SheetModule {}

@@ -1,7 +1,7 @@
 /** One poster in one click, and the files of sheets. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import type { MakeSheet } from '@hapset/contract';
+import type { MakeSheet, SheetPlaces } from '@hapset/contract';
 import { plainChoices, plainSheetDesign, type SheetSetup } from '@hapset/core';
 import { Repository } from 'typeorm';
 import { notFound } from '../../platform/problem/problem.js';
@@ -27,7 +27,7 @@ export class SheetService {
   /** @throws ProblemError sheet-needs-go-ahead naming the warnings that were not confirmed, payload-too-long */
   async make(place: Place, { paper, goAhead }: MakeSheet, ownerId: string): Promise<Sheet> {
     const { sheets } = await this.prints.make(
-      { name: titleOf(place), places: [place] },
+      { name: titleOf(place), places: [place], asked: askedFor(place) },
       { ...plainChoices('poster', paper), picture: false },
       goAhead,
       ownerId,
@@ -81,4 +81,13 @@ export class SheetService {
       madeAt: madeAt.getTime(),
     };
   }
+}
+
+function askedFor({ station, material }: Place): SheetPlaces {
+  return {
+    lessonId: null,
+    stationIds: station ? [station.id] : [],
+    materialIds: station ? [] : [material.id],
+    tag: null,
+  };
 }

@@ -1,4 +1,5 @@
 import type { SheetView } from '@hapset/contract';
+import { stateOf } from './print.view.js';
 import type { Sheet } from './sheet.entity.js';
 
 /** @param sheet with its print, where it has one */
@@ -10,6 +11,6 @@ export function toSheetView({ id, kind, paper, sizeMm, madeAt, fileName, print }
     sizeMm,
     madeAt: madeAt.toISOString(),
     fileName,
-    available: !print || print.state === 'done',
+    state: print ? stateOf(print) : 'done',
   };
 }

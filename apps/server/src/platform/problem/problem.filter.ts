@@ -15,6 +15,7 @@ const statusOf: Readonly<Record<ProblemReason, number>> = {
   'not-allowed': 403,
   'wrong-origin': 403,
   'not-found': 404,
+  gone: 410,
   invalid: 400,
   stale: 409,
   superseded: 409,

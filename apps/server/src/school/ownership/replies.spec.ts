@@ -17,6 +17,7 @@ const otherwise: readonly string[] = [
   'cardReadingsCsv',
   'changeLesson',
   'changeShortLink',
+  'drawPrintAgain',
   'earlierPages',
   'events',
   'listenForTryout',

@@ -11,7 +11,7 @@ import type { Response } from 'express';
 import { OfficeOnly } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../../paper/picture/send-file.js';
-import { toPrintView } from '../../paper/sheet/print.view.js';
+import { PrintList } from '../../paper/sheet/print-list.js';
 import { CardReadingService } from './card-reading.service.js';
 import { EraseStudentsDto, MakeCardsDto, PreviewCardsDto, ReadCardDto } from './student-card.dto.js';
 import { StudentService } from '../student/student.service.js';
@@ -26,6 +26,7 @@ export class StudentCardController {
     private readonly readings: CardReadingService,
     private readonly erasure: StudentErasure,
     private readonly students: StudentService,
+    private readonly prints: PrintList,
   ) {}
 
   @Post('student-card-previews')
@@ -36,7 +37,7 @@ export class StudentCardController {
 
   @Post('student-cards')
   async make(@Body() { request }: MakeCardsDto, @Who() who: SignedIn): Promise<PrintView> {
-    return toPrintView(await this.cards.make(request, who));
+    return this.prints.viewOf((await this.cards.make(request, who)).id);
   }
 
   @OfficeOnly()

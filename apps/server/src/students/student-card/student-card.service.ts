@@ -59,7 +59,7 @@ export class StudentCardService {
       });
     return this.prints.begin(
       { name: nameOf(request, students), position: null, many: students.length > 1 },
-      { order, pages: (await this.prints.layOut(order, who.id)).pages },
+      { order, pages: (await this.prints.layOut(order, who.id)).pages, origin: null },
       who.id,
       async (manager, { id: printId }) => {
         await this.printed.remember(

@@ -232,7 +232,15 @@ describe('student cards', () => {
       expect(await scene.server.dataSource.query(`SELECT id FROM ${table} WHERE student_id = ?`, [first.id])).toEqual(
         [],
       );
-    expect((await scene.server.file('Hesper', `/api/prints/${made.id}/file`)).status).toBe(404);
+    expect((await scene.server.as('Hesper', 'GET', `/api/prints/${made.id}/file`)).body).toMatchObject({
+      reason: 'gone',
+      message: 'A student on it was erased, and its file with them.',
+    });
+    expect(await scene.server.ok<PrintView>('Hesper', 'GET', `/api/prints/${made.id}`)).toMatchObject({
+      state: 'erased',
+      codes: 399,
+      canBeDrawnAgain: true,
+    });
   });
 
   it('are previewed for the latest request alone, and others are told so', async () => {

@@ -81,7 +81,7 @@ describe('an erased student', () => {
     await importRoster(rosterOf([...planted, ...crowd], '6 Kestrel'), 'Quillavine Brackwater moved up.csv');
     const ids = await Promise.all(planted.map(idOf));
     // One of each: a print of one card, whose file is named after the student; a long one that is done; a list; a change since.
-    await make({ studentIds: [ids[0] ?? ''] });
+    const alone = await make({ studentIds: [ids[0] ?? ''] });
     const whole = await make({});
     await until(
       () => stateOf(whole),
@@ -139,6 +139,13 @@ describe('an erased student', () => {
     held.mockRestore();
     const drawn = await scene.server.ok<PrintView>('Hesper', 'GET', `/api/prints/${running.id}`);
     expect(drawn.codes).toBe(300);
+    // Nobody is left on it: the list says why, and no name.
+    expect(await scene.server.ok<PrintView>('Hesper', 'GET', `/api/prints/${alone.id}`)).toMatchObject({
+      state: 'erased',
+      codes: 0,
+      fileName: 'student cards.pdf',
+      canBeDrawnAgain: false,
+    });
 
     for (const name of planted) {
       for (const part of name.split(' ')) {

@@ -14,8 +14,7 @@ import { Link, useSearchParams } from 'react-router';
 import { ApiError } from '../../platform/api/problem-error.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
-import { useNotice } from '../../platform/design/notice.js';
+import { Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
@@ -29,7 +28,7 @@ import { placesOfAddress } from './places-of-address.js';
 import { Prints } from './prints.js';
 import { addressOfPlace, SheetNotices } from './sheet-notices.js';
 import { SheetOptions } from './sheet-options.js';
-import { previewQuery, templatesQuery, useMakePrint } from './sheet.queries.js';
+import { previewQuery, printOriginQuery, templatesQuery, useMakePrint } from './sheet.queries.js';
 import { TemplateDialog } from './template-dialog.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 
@@ -37,21 +36,29 @@ export function ComposePage(): ReactElement {
   const [search] = useSearchParams();
   const places = placesOfAddress(search);
   const school = useQuery(schoolQuery);
+  const again = search.get('print');
+  if (again !== null) return <ComposedAgain key={again} printId={again} />;
   if (places === null)
     return (
       <>
         <PageHead title="Sheets" about="Posters, table cards, cards, handouts and labels." />
-        <Empty title="Nothing is chosen yet">
-          Open a lesson and press “Make sheets”, or tick materials on the shelf.
-        </Empty>
-        <div className="mt-4">
-          <Prints latest={null} />
-        </div>
+        <p className="mt-0 mb-4 text-body text-muted">
+          To make some, open a lesson and choose “Make sheets”, or tick materials on the shelf.
+        </p>
+        <Prints empty="What you make is listed here, with its file." />
       </>
     );
   if (school.isPending) return <Loading rows={6} label="The composer is loading" />;
   if (school.isError) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
   return <Composer key={search.toString()} all={places} first={plainChoices('poster', school.data.paper)} />;
+}
+
+/** With the codes and choices of a print that was made before. */
+function ComposedAgain({ printId }: { readonly printId: string }): ReactElement {
+  const origin = useQuery(printOriginQuery(printId));
+  if (origin.isPending) return <Loading rows={6} label="The composer is loading" />;
+  if (origin.isError) return <Failed words={wordsFor(origin.error)} onRetry={() => void origin.refetch()} />;
+  return <Composer all={origin.data.places} first={origin.data.choices} />;
 }
 
 function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: SheetChoices }): ReactElement {
@@ -193,21 +200,10 @@ const focusOnce = (link: HTMLAnchorElement | null): void => link?.focus();
 /** What is not right is named first, and printed only on purpose. */
 function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps): ReactElement {
   const make = useMakePrint();
-  const notice = useNotice();
   const sendChange = useSendChange();
   const [made, setMade] = useState<string | null>(null);
   const send = (goAhead: readonly SheetWarning[]): void => {
-    sendChange(
-      make,
-      { places, choices, goAhead },
-      {
-        onSuccess: (print) => {
-          setMade(print.id);
-          notice({ words: `${print.state === 'drawing' ? 'Being drawn' : 'Made'}: ${print.fileName}` });
-        },
-        onError: null,
-      },
-    );
+    sendChange(make, { places, choices, goAhead }, { onSuccess: (print) => setMade(print.id), onError: null });
   };
   const { error } = make;
   const warnings =

@@ -1,10 +1,9 @@
 import type { ReactElement } from 'react';
-import { Link } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { Prints } from './prints.js';
+import { JustMade, Prints } from './prints.js';
 
-/** What was just made: saved, printed, or taken as pictures. */
+/** What was just made comes first; what was made before is below. */
 export function MadeDialog({
   title,
   printId,
@@ -15,16 +14,12 @@ export function MadeDialog({
   readonly onClose: () => void;
 }): ReactElement {
   return (
-    <Dialog title={title} about="Save them, print them, or take the pages as pictures." wide onClose={onClose}>
-      <Prints latest={printId} />
-      <div className="mt-5 flex items-center justify-between gap-3">
-        <Link to="/sheets" className="text-row font-semibold text-ink">
-          They stay under Sheets
-        </Link>
-        <Button tone="main" onClick={onClose}>
-          Done
-        </Button>
+    <Dialog title={title} wide onClose={onClose}>
+      <JustMade printId={printId} />
+      <div className="mt-4 mb-5 flex justify-end">
+        <Button onClick={onClose}>Done</Button>
       </div>
+      <Prints without={printId} />
     </Dialog>
   );
 }

@@ -63,7 +63,7 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
   return (
     <>
       <Button tone={tone} disabled={make.isPending} onClick={() => send([])}>
-        {make.isPending ? 'Making…' : tone === 'main' ? 'Make its poster' : 'Make a poster'}
+        {make.isPending ? 'Making…' : 'Make poster'}
       </Button>
       {error && (
         <Dialog

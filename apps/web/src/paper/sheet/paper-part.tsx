@@ -74,17 +74,16 @@ function SheetList({ sheets }: { readonly sheets: MaterialPage['sheets'] }): Rea
     <ul className="m-0 mt-1 list-none p-0 text-row">
       {sheets.map((sheet) => (
         <li key={sheet.id} className="flex flex-wrap gap-x-3 py-1">
-          {sheet.available ? (
+          {sheet.state === 'done' ? (
             <a href={sheetAddress(sheet)} target="_blank" rel="noreferrer" className="font-semibold text-ink">
               {sheet.fileName}
             </a>
           ) : (
-            <span className="font-semibold" title={printStateWords.expired}>
-              {sheet.fileName}
-            </span>
+            <span className="font-semibold">{sheet.fileName}</span>
           )}
           <span className="text-muted">
             {sheetKindWords[sheet.kind]}, {sheet.paper}, code {Math.round(sheet.sizeMm)} mm, {ago(sheet.madeAt)}
+            {sheet.state !== 'done' && `. ${printStateWords[sheet.state]}`}
           </span>
         </li>
       ))}

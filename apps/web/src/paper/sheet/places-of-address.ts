@@ -1,5 +1,5 @@
-/** What is put on paper, as it stands in the composer's address: `?lesson=`, `?station=`, `?materials=a,b`, `?tag=`. */
-import type { SheetPlaces } from '@hapset/contract';
+/** What is put on paper, as the composer's address says it: `?lesson=`, `?station=`, `?materials=a,b`, `?tag=`; `?print=` for the same again. */
+import type { PrintView, SheetPlaces } from '@hapset/contract';
 
 const nothing: SheetPlaces = { lessonId: null, stationIds: [], materialIds: [], tag: null };
 
@@ -24,4 +24,10 @@ export function composerOfMaterials(ids: readonly string[]): string {
 
 export function composerOfTag(tag: string): string {
   return `/sheets?${new URLSearchParams({ tag }).toString()}`;
+}
+
+/** The composer with what a print was made with; cards have a page of their own. Null where that is not known. */
+export function composerOfPrint({ id, kind, canBeComposed }: PrintView): string | null {
+  if (kind === 'student-card') return '/students/cards';
+  return canBeComposed ? `/sheets?${new URLSearchParams({ print: id }).toString()}` : null;
 }

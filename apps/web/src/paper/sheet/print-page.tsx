@@ -1,23 +1,36 @@
 /** Nothing but the pages, in their size, handed to the browser's own print. */
-import { routes, type PrintView } from '@hapset/contract';
+import type { PrintView } from '@hapset/contract';
 import { pageSize } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, type ReactElement } from 'react';
-import { useParams } from 'react-router';
-import { call } from '../../platform/api/client.js';
+import { Link, useParams } from 'react-router';
 import { Failed, Loading } from '../../platform/design/list-states.js';
+import { PageHead } from '../../platform/design/page-head.js';
+import { Panel } from '../../platform/design/panel.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { printPageAddress } from './sheet.queries.js';
+import { PrintRow } from './print-row.js';
+import { printPageAddress, printQuery } from './sheet.queries.js';
 
 export function PrintPage(): ReactElement {
   const printId = useParams().printId ?? '';
-  const print = useQuery({
-    queryKey: ['sheets', 'print', printId],
-    queryFn: ({ signal }): Promise<PrintView> => call(routes.print, { params: { printId }, signal }),
-  });
+  const print = useQuery(printQuery(printId));
   if (print.isPending) return <Loading rows={3} label="The pages are loading" />;
   if (print.isError) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
-  return <Pages print={print.data} />;
+  return print.data.state === 'done' ? <Pages print={print.data} /> : <NoPages print={print.data} />;
+}
+
+/** Why there is nothing to print, or not yet. */
+function NoPages({ print }: { readonly print: PrintView }): ReactElement {
+  return (
+    <main className="mx-auto max-w-[760px] p-5">
+      <PageHead title="Print" trail={<Link to="/sheets">Sheets</Link>} />
+      <Panel>
+        <ul className="m-0 list-none p-0" aria-label="What is to be printed">
+          <PrintRow print={print} />
+        </ul>
+      </Panel>
+    </main>
+  );
 }
 
 function Pages({ print: { id, fileName, paper, lying, pages } }: { readonly print: PrintView }): ReactElement {

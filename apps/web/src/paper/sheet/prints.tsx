@@ -1,84 +1,51 @@
-/** What was made: progress while it is drawn, then file, print and pictures. */
-import type { PrintView } from '@hapset/contract';
-import { useQuery } from '@tanstack/react-query';
-import type { ReactElement } from 'react';
-import { Button, buttonClass } from '../../platform/design/button.js';
-import { Failed, Loading } from '../../platform/design/list-states.js';
+/** What was made: the newest alone, and the list of all before. */
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import type { ReactElement, ReactNode } from 'react';
+import { Button } from '../../platform/design/button.js';
+import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
-import { ago, plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { printStateWords } from '../../platform/wording/sheets.js';
-import { printFileAddress, printPicturesAddress, printsQuery, useStopPrint } from './sheet.queries.js';
+import { PrintRow } from './print-row.js';
+import { printQuery, printsQuery } from './sheet.queries.js';
 
-/** @param latest the one that was just made stands out */
-export function Prints({ latest }: { readonly latest: string | null }): ReactElement | null {
-  const prints = useQuery(printsQuery);
+/** The one that was just made, with nothing beside it. */
+export function JustMade({ printId }: { readonly printId: string }): ReactElement {
+  const print = useQuery(printQuery(printId));
+  if (print.isPending) return <Loading rows={1} label="What was made is loading" />;
+  if (print.isError) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
+  return (
+    <ul className="m-0 list-none rounded-small bg-marker-soft px-4 py-1" aria-label="Just made">
+      <PrintRow print={print.data} main />
+    </ul>
+  );
+}
+
+/** All of one's prints, page by page. @param without the one that is shown beside the list */
+export function Prints({
+  without = null,
+  empty,
+}: {
+  readonly without?: string | null;
+  readonly empty?: ReactNode;
+}): ReactElement | null {
+  const prints = useInfiniteQuery(printsQuery);
   if (prints.isPending) return <Loading rows={1} label="What was made before is loading" />;
   if (prints.isError) return <Failed words={wordsFor(prints.error)} onRetry={() => void prints.refetch()} />;
-  if (prints.data.length === 0) return null;
+  const rows = prints.data.pages.flatMap((page) => page.rows).filter(({ id }) => id !== without);
+  const total = (prints.data.pages[0]?.total ?? 0) - (without === null ? 0 : 1);
+  if (rows.length === 0) return empty === undefined ? null : <Empty title="Nothing made yet">{empty}</Empty>;
   return (
-    <Panel title="Made before">
+    <Panel title="Made before" aside={rows.length < total ? `${rows.length} of ${total}` : undefined}>
       <ul className="m-0 list-none p-0" aria-label="Made before">
-        {prints.data.map((print) => (
-          <PrintRow key={print.id} print={print} stands={print.id === latest} />
+        {rows.map((print) => (
+          <PrintRow key={print.id} print={print} />
         ))}
       </ul>
-    </Panel>
-  );
-}
-
-export function PrintRow({
-  print,
-  stands = false,
-}: {
-  readonly print: PrintView;
-  readonly stands?: boolean;
-}): ReactElement {
-  const { state, fileName, codes, pages, madeAt } = print;
-  return (
-    <li
-      className={`flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b border-line py-2 last:border-b-0 ${stands ? '-mx-2 rounded-small bg-marker-soft px-2' : ''}`}
-    >
-      <span className="min-w-0 flex-1 basis-60 text-row">
-        <span className="block font-semibold wrap-anywhere">{fileName}</span>
-        <span className="text-muted">
-          {plural(codes, 'code')}, {plural(pages, 'page')}, {ago(madeAt)}
-        </span>
-      </span>
-      {state === 'drawing' && <Drawing print={print} />}
-      {state === 'done' && (
-        <span className="flex flex-wrap gap-2">
-          <a href={printFileAddress(print)} download={fileName} className={buttonClass()}>
-            Save PDF
-          </a>
-          <a href={`/prints/${print.id}`} target="_blank" rel="noreferrer" className={buttonClass()}>
-            Print
-          </a>
-          <a
-            href={printPicturesAddress(print)}
-            download
-            className={buttonClass()}
-            title="A ZIP file with a PNG picture of each page"
-          >
-            Pages as pictures
-          </a>
-        </span>
+      {prints.hasNextPage && (
+        <Button className="mt-3" disabled={prints.isFetchingNextPage} onClick={() => void prints.fetchNextPage()}>
+          Show more
+        </Button>
       )}
-      {state !== 'drawing' && state !== 'done' && <span className="text-row text-muted">{printStateWords[state]}</span>}
-    </li>
-  );
-}
-
-function Drawing({ print: { id, drawn, pages } }: { readonly print: PrintView }): ReactElement {
-  const stop = useStopPrint();
-  return (
-    <span className="flex items-center gap-3 text-row">
-      <span role="status" className="text-muted">
-        Drawing page {Math.min(drawn + 1, pages)} of {pages}
-      </span>
-      <Button disabled={stop.isPending} onClick={() => stop.mutate(id)}>
-        Stop
-      </Button>
-    </span>
+    </Panel>
   );
 }

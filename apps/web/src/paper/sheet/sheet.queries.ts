@@ -5,12 +5,15 @@ import {
   type MakePrint,
   type MakeSheet,
   type PreviewSheets,
+  type PrintOrigin,
+  type PrintsPage,
   type PrintView,
   type SheetsPreview,
   type SheetTemplateView,
   type SheetView,
 } from '@hapset/contract';
 import {
+  infiniteQueryOptions,
   keepPreviousData,
   queryOptions,
   useMutation,
@@ -28,6 +31,8 @@ const sheetKeys = {
   all: ['sheets'],
   preview: (request: PreviewSheets) => ['sheets', 'preview', request],
   prints: ['sheets', 'prints'],
+  print: (printId: string) => ['sheets', 'prints', printId] as const,
+  origin: (printId: string) => ['sheets', 'origin', printId] as const,
   templates: ['sheet-templates'],
 } as const;
 
@@ -40,11 +45,27 @@ export const previewQuery = (request: PreviewSheets) =>
     retry: false,
   });
 
-export const printsQuery = queryOptions({
+export const printsQuery = infiniteQueryOptions({
   queryKey: sheetKeys.prints,
-  queryFn: ({ signal }): Promise<readonly PrintView[]> => call(routes.prints, { signal }),
-  refetchInterval: (query) => (query.state.data?.some(({ state }) => state === 'drawing') ? whileDrawingMs : false),
+  queryFn: ({ signal, pageParam }): Promise<PrintsPage> => call(routes.prints, { signal, query: { after: pageParam } }),
+  initialPageParam: null as string | null,
+  getNextPageParam: (page) => page.next,
+  refetchInterval: (query) =>
+    query.state.data?.pages.some(({ rows }) => rows.some(({ state }) => state === 'drawing')) ? whileDrawingMs : false,
 });
+
+export const printQuery = (printId: string) =>
+  queryOptions({
+    queryKey: sheetKeys.print(printId),
+    queryFn: ({ signal }): Promise<PrintView> => call(routes.print, { params: { printId }, signal }),
+    refetchInterval: (query) => (query.state.data?.state === 'drawing' ? whileDrawingMs : false),
+  });
+
+export const printOriginQuery = (printId: string) =>
+  queryOptions({
+    queryKey: sheetKeys.origin(printId),
+    queryFn: ({ signal }): Promise<PrintOrigin> => call(routes.printOrigin, { params: { printId }, signal }),
+  });
 
 export const templatesQuery = queryOptions({
   queryKey: sheetKeys.templates,
@@ -86,6 +107,10 @@ export function useMakePrint(): UseMutationResult<PrintView, Error, MakePrint> {
 
 export function useStopPrint(): UseMutationResult<null, Error, string> {
   return usePaperMutation((printId: string) => call(routes.stopPrint, { params: { printId } }));
+}
+
+export function useDrawAgain(): UseMutationResult<PrintView, Error, string> {
+  return usePaperMutation((printId: string) => call(routes.drawPrintAgain, { params: { printId } }));
 }
 
 function useTemplateMutation<Input, Reply>(

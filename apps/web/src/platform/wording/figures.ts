@@ -69,10 +69,18 @@ export function dayHere(time: Date): string {
   return isoDay.format(time);
 }
 
-/** "24 November, 18:00", by this device's clock. */
-export function dayAndTime(time: string): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' })
-    .format(new Date(time))
+/** "24 November, 18:00", by this device's clock; with the year where it is another one. @param nowMs since the epoch */
+export function dayAndTime(time: string, nowMs = Date.now()): string {
+  const date = new Date(time);
+  const thisYear = date.getFullYear() === new Date(nowMs).getFullYear();
+  return new Intl.DateTimeFormat('en-GB', {
+    day: 'numeric',
+    month: 'long',
+    ...(!thisYear && { year: 'numeric' }),
+    hour: '2-digit',
+    minute: '2-digit',
+  })
+    .format(date)
     .replace(' at ', ', ');
 }
 

@@ -9,6 +9,7 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   'wrong-origin':
     'This page was opened under another address than the server expects. Open Hapset under its own address.',
   'not-found': 'This is not here any more. It may have been removed, or it belongs to somebody else.',
+  gone: 'Its file is not here any more. Under Sheets you see why, and make it again.',
   invalid: 'Some fields need another value. They are marked.',
   stale: 'This was changed somewhere else meanwhile. The newest version is shown now; what you typed is kept.',
   superseded: 'A newer request took its place.',

@@ -61,10 +61,20 @@ export const gridProblemWords: Readonly<Record<GridProblem['reason'], string>> =
 export const printStateWords: Readonly<Record<PrintState, string>> = {
   drawing: 'Being drawn',
   done: 'Ready',
-  failed: 'It could not be drawn. Make it again.',
-  stopped: 'Stopped',
-  expired: 'Its file was kept for a week and is gone; that it was printed is remembered.',
+  failed: 'It could not be drawn. Make it anew.',
+  stopped: 'You stopped it before it was finished.',
+  expired: 'Its file was kept for a week. Draw it again if you need it.',
+  erased: 'A student on it was erased, and its file with them.',
+  deleted: 'Its file was deleted.',
 };
+
+/** How paper lies, within a line. */
+export const waysRoundInLine = { upright: 'portrait', lying: 'landscape' } as const;
+
+/** "plain design", "design “Tide”". @param design name of the template; null for the plain one */
+export function designWords(design: string | null): string {
+  return design === null ? 'plain design' : `design “${design}”`;
+}
 
 /** "7 pages, codes 90 to 120 mm wide". */
 export function pagesWords(pages: number, sizesMm: readonly [number, number] | null): string {

@@ -27,5 +27,5 @@ export const fixWords: Readonly<Record<StationTrouble, string>> = {
   code: 'Look at the code',
   'not-read': 'Make it readable',
   outdated: 'Print it again',
-  'without-sheet': 'Make its poster',
+  'without-sheet': 'Make poster',
 };

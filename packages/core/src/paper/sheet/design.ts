@@ -73,6 +73,8 @@ export interface HeaderPicture {
 
 /** How a kind of sheet looks. */
 export interface SheetDesign {
+  /** Of the template; null for the plain one. */
+  readonly name: string | null;
   readonly front: FaceDesign;
   readonly back: FaceDesign;
   /** `#rrggbb`, of titles and rules. */
@@ -256,6 +258,7 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
 /** The design that comes with Hapset. */
 export function plainSheetDesign(kind: SheetKind): SheetDesign {
   return {
+    name: null,
     front: fronts[kind],
     back: ownBack(kind === 'poster' || kind === 'table-card' ? 1.4 : 1),
     accent: plainAccent,
