@@ -1,4 +1,4 @@
-import { add, bench, cofferlane, expect, newLesson, signIn, test } from './journey.js';
+import { add, bench, cofferlane, expect, newLesson, openPart, signIn, test } from './journey.js';
 
 test('the ladder shows what a shorter link gains, and the bench follows', async ({ page }) => {
   await signIn(page);
@@ -10,6 +10,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
   await expect(bench(page).getByText('Very fine · 45 × 45')).toBeVisible();
   const lesson = page.url();
   await page.getByRole('link', { name: 'What yeast eats' }).click();
+  await openPart(page, 'carries');
   const ladder = page.getByRole('list', { name: 'What the code could carry' });
   await expect(ladder.getByRole('listitem')).toHaveCount(3);
   await expect(ladder.getByRole('listitem').first()).toContainText('carried now');
@@ -27,6 +28,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
   await expect(bench(page).getByText('Medium · 33 × 33')).toBeVisible();
 
   await page.getByRole('link', { name: 'What yeast eats' }).click();
+  await openPart(page, 'carries');
   await ladder.getByRole('listitem').first().getByRole('button', { name: 'Carry this' }).click();
   await expect(ladder.getByRole('listitem').first()).toContainText('carried now');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -61,6 +63,7 @@ test('a teacher shortens a message to the next step, watching the steps, and the
   await expect(now).toContainText('33 × 33');
   await expect(page.getByText('One character more makes the code finer; 20 fewer make it coarser.')).toBeVisible();
   await page.getByRole('button', { name: 'Keep the change' }).click();
+  await openPart(page, 'carries');
   await expect(page.getByRole('list', { name: 'What the code could carry' })).toContainText('33 × 33 · 62 characters');
   await page.goto(lesson);
   await expect(bench(page).getByText('Medium · 33 × 33')).toBeVisible();

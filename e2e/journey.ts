@@ -101,3 +101,18 @@ export async function stationNames(page: Page): Promise<readonly string[]> {
 export async function settled(page: Page): Promise<void> {
   await expect(page.getByText(/^(?:Opening|Rehearsing) \d+ of \d+/)).toHaveCount(0, { timeout: 60_000 });
 }
+
+/** Unfolds a part of a material's page, as a link to it does. */
+export async function openPart(
+  page: Page,
+  id: 'opens' | 'carries' | 'short-link' | 'look' | 'reads' | 'paper',
+): Promise<void> {
+  await page.locator(`#${id}`).waitFor();
+  await page.evaluate((part) => {
+    location.hash = part;
+  }, id);
+  await page
+    .locator(`#${id}`)
+    .getByRole('button', { name: /^Hide / })
+    .waitFor();
+}

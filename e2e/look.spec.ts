@@ -11,6 +11,7 @@ import {
   expect,
   moreForLesson,
   newLesson,
+  openPart,
   settled,
   signIn,
   test,
@@ -71,6 +72,7 @@ test('a look that fails is seen while it is designed, is not kept by accident, a
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, 'Which crab carries a borrowed house?');
+  await openPart(page, 'look');
   await page.getByRole('link', { name: 'Design one' }).click();
   await page.getByText('Pebbles', { exact: true }).click();
   await page.getByLabel('Code, as a number').fill('#fbfaf2');
@@ -91,6 +93,7 @@ test('a look that fails is seen while it is designed, is not kept by accident, a
   await expect(page.getByText('chosen for this code')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Reads from/ })).toBeVisible({ timeout: 30_000 });
 
+  await openPart(page, 'look');
   await page.getByRole('button', { name: 'Choose a look' }).click();
   await page
     .getByRole('dialog')
@@ -126,6 +129,7 @@ test('an own picture stands in the middle, as large as leaves half of the repair
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, 'Here the whole class meets after the walk, beside the boats');
+  await openPart(page, 'look');
   await page.getByRole('link', { name: 'Design one' }).click();
   const crest = new PNG({ width: 60, height: 60 });
   crest.data.fill(0x40);
@@ -154,6 +158,7 @@ test('a higher level is proposed where it costs nothing, and taken in a click', 
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, 'Who glues itself to the rock twice a day?');
+  await openPart(page, 'carries');
   await page.getByText('How much damage it survives').click();
   await page.getByText(/^Level L,/).click();
   const take = page.getByRole('button', { name: /^Take level [MQH]$/ });
@@ -244,6 +249,7 @@ test('the administrator decides which looks may be chosen, and which one codes h
     await addOne(page, 'What do limpets eat at night?');
     await expect(page.getByRole('heading', { name: 'Look: Rock pool' })).toBeVisible();
     await expect(page.getByText('the school’s', { exact: true })).toBeVisible();
+    await openPart(page, 'look');
     await page.getByRole('button', { name: 'Choose a look' }).click();
     const choices = page.getByRole('dialog').getByRole('list', { name: 'Looks' });
     await expect(choices.getByRole('button', { name: /Warm bread/ })).toBeVisible();

@@ -1,4 +1,4 @@
-import { add, expect, newLesson, settled, signIn, test } from './journey.js';
+import { add, expect, newLesson, openPart, settled, signIn, test } from './journey.js';
 
 test('what falls short is fixed in a click: nearer, larger, and back again', async ({ page }) => {
   await signIn(page);
@@ -53,6 +53,7 @@ test('what a camera sees is looked at while sliders move, and every reader says 
   await add(page, 'Which of them moves by day?');
   await settled(page);
   await page.getByRole('link', { name: 'Which of them moves by day?' }).first().click();
+  await openPart(page, 'reads');
   await page.getByText('See what the camera sees').click();
   await expect(
     page.getByText(/^Shared tablets read it in (?:9|10) of 10 frames; expected to read from there\.$/),

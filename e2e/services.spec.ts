@@ -1,5 +1,16 @@
 import { readFileSync } from 'node:fs';
-import { addAnyway, addOne, askleaf, cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
+import {
+  addAnyway,
+  addOne,
+  askleaf,
+  cofferlane,
+  expect,
+  newLesson,
+  openPart,
+  settled,
+  signIn,
+  test,
+} from './journey.js';
 
 const administrator = 'pell.arkwright@fernhollow.example';
 
@@ -49,6 +60,7 @@ test('a link with counting parameters is shortened only after both were opened',
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?lane=7&utm_source=mail`);
+  await openPart(page, 'carries');
   await expect(page.getByText('without lane, utm_source; both were opened and lead to the same page')).toBeVisible();
   await page
     .getByRole('listitem')

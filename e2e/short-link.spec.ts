@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { add, addOne, askleaf, bench, cofferlane, expect, newLesson, signIn, test } from './journey.js';
+import { add, addOne, askleaf, bench, cofferlane, expect, newLesson, openPart, signIn, test } from './journey.js';
 import { decodePdf, textOfPdf } from './decode.js';
 
 const phone = 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36';
@@ -14,6 +14,7 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await add(page, `${cofferlane}/leaf/what-yeast-eats`);
   const lesson = page.url();
   await page.getByRole('link', { name: 'What yeast eats' }).click();
+  await openPart(page, 'carries');
   const rung = page
     .getByRole('list', { name: 'What the code could carry' })
     .getByRole('listitem')
@@ -21,6 +22,7 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await expect(rung).toContainText('Coarse');
   await rung.getByRole('button', { name: 'Carry this' }).click();
   await expect(rung).toContainText('carried now');
+  await openPart(page, 'short-link');
   await expect(page.locator('#short-link')).toContainText(
     /127\.0\.0\.1:\d+\/k\/ [2-9A-Z]{3} [2-9A-Z]{3} [2-9A-Z]{2,3}/,
   );
@@ -88,6 +90,7 @@ test('a device that opens the code is seen within a second, and said to be one o
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?lane=try`);
+  await openPart(page, 'carries');
   await page
     .getByRole('listitem')
     .filter({ hasText: 'The school’s short link' })
@@ -95,6 +98,7 @@ test('a device that opens the code is seen within a second, and said to be one o
     .click();
   await expect(page.locator('#short-link')).toBeVisible();
   const says = (await page.locator('aside p.font-mono').innerText()).trim();
+  await openPart(page, 'reads');
   await page.getByRole('link', { name: 'Try a device' }).click();
   await expect(page.getByText('Waiting. The moment a device opens it')).toBeVisible();
   await page.getByRole('button', { name: 'Measure this screen' }).click();
@@ -109,6 +113,7 @@ test('a device that opens the code is seen within a second, and said to be one o
   await page.reload();
   await expect(page.getByLabel('Which device was it')).toHaveValue(/.+/);
   await page.getByRole('link', { name: 'Done' }).click();
+  await openPart(page, 'reads');
   await expect(page.getByRole('list', { name: 'Tried with real devices' })).toContainText('Small old phones tried');
   await device.close();
 
@@ -131,6 +136,7 @@ test('where no short link tells, the teacher says what the device showed', async
   await signIn(page);
   await page.goto('/shelf');
   await addOne(page, 'Whose shell is it?');
+  await openPart(page, 'reads');
   await page.getByRole('link', { name: 'Try a device' }).click();
   await expect(page.getByText('It should show exactly this:')).toContainText('Whose shell is it?');
   await page.getByLabel('Tried with').selectOption({ label: 'Small old phones' });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
-import { addOne, expect, moreForLesson, settled, signIn, test } from './journey.js';
+import { addOne, expect, moreForLesson, openPart, settled, signIn, test } from './journey.js';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -79,15 +79,18 @@ for (const [width, height] of [
       await signIn(page);
       await page.goto('/shelf');
       await addOne(page, `https://a.example/views/${width}`);
+      await openPart(page, 'carries');
       await page
         .getByRole('listitem')
         .filter({ hasText: 'The school’s short link' })
         .getByRole('button', { name: 'Carry this' })
         .click();
+      await openPart(page, 'short-link');
       await page.getByText('Opening hours, openings and history').click();
       await expect(page.getByRole('heading', { name: 'Where it led before' })).toBeVisible();
       expect(await wideness(page)).toBe(0);
       expect(await seriousFindings(page)).toEqual([]);
+      await openPart(page, 'reads');
       await page.getByRole('link', { name: 'Try a device' }).click();
       await expect(page.getByText('Waiting.', { exact: false })).toBeVisible();
       expect(await wideness(page)).toBe(0);

@@ -139,6 +139,7 @@ async function takeCarries(browser) {
   };
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Our school library' }).click();
+  await openPart(page, 'carries');
   await page.getByText('recommended').waitFor();
   await page.getByText('How much damage it survives').click();
   const ladder = await page.locator('#carries').screenshot();
@@ -149,6 +150,7 @@ async function takeCarries(browser) {
     .click();
   await page.locator('#short-link').waitFor();
   const address = (await page.locator('aside p.font-mono').innerText()).trim();
+  await openPart(page, 'reads');
   await page.getByRole('link', { name: 'Try a device' }).click();
   await page.getByText('Waiting.').waitFor();
   await page.waitForTimeout(1700);
@@ -158,6 +160,7 @@ async function takeCarries(browser) {
   await page.waitForTimeout(6000);
   const tried = await page.screenshot();
   await page.getByRole('link', { name: 'Done' }).click();
+  await openPart(page, 'short-link');
   await page.getByRole('button', { name: 'Point elsewhere' }).click();
   await page
     .getByLabel('New target')
@@ -384,6 +387,7 @@ async function takeLooks(browser) {
     .getByLabel('Next material')
     .fill('Find the smallest snail on the rock and count the turns of its house. Then draw it.');
   await page.keyboard.press('Enter');
+  await openPart(page, 'look');
   await page.getByRole('link', { name: 'Design one' }).click();
   await page.getByText('Worn', { exact: true }).first().click();
   await page.getByLabel('Code, as a number').fill('#ffe27a');
@@ -520,6 +524,16 @@ async function takeServices(browser) {
     height: 1672,
     direction: 'column',
   });
+}
+
+/** Unfolds a part of a material's page, as a link to it does. */
+async function openPart(page, id) {
+  await page.locator(`#${id}`).waitFor();
+  await page.evaluate((part) => (location.hash = part), id);
+  await page
+    .locator(`#${id}`)
+    .getByRole('button', { name: /^Hide / })
+    .waitFor();
 }
 
 async function settled(page) {

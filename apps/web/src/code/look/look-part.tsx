@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Panel } from '../../platform/design/panel.js';
+import { FoldingPanel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { failing, lookOriginWords, plainLookWords } from '../../platform/wording/looks.js';
@@ -23,34 +23,35 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
   if (!code || !look.judgement) return null;
   const name = look.name ?? plainLookWords;
   return (
-    <div id="look">
-      <Panel
-        mark={
-          <StateMark
-            mark={look.judgement.state}
-            words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'needs attention'}`}
-          />
-        }
-        title={`Look: ${name}`}
-        aside={look.from === 'nobody' ? '' : lookOriginWords[look.from]}
-        action={
-          <>
-            <Button onClick={() => setChoosing(true)}>Choose a look</Button>
-            <Link to={designAddress(page)} className={buttonClass()}>
-              Design one
-            </Link>
-          </>
-        }
-      >
-        <div className="grid gap-x-6 sm:grid-cols-2">
-          <ContrastFigure judgement={look.judgement} />
-          <RepairFigure judgement={look.judgement} />
-        </div>
-        <ReasonList judgement={look.judgement} />
-        {look.judgement.freeLevel !== null && <FreeLevel page={page} level={look.judgement.freeLevel} />}
-        {choosing && <ChooseLook page={page} onClose={() => setChoosing(false)} />}
-      </Panel>
-    </div>
+    <FoldingPanel
+      id="look"
+      name="its look"
+      calm={look.judgement.state === 'done' && look.judgement.freeLevel === null}
+      mark={
+        <StateMark
+          mark={look.judgement.state}
+          words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'needs attention'}`}
+        />
+      }
+      title={`Look: ${name}`}
+      aside={look.from === 'nobody' ? '' : lookOriginWords[look.from]}
+      action={
+        <>
+          <Button onClick={() => setChoosing(true)}>Choose a look</Button>
+          <Link to={designAddress(page)} className={buttonClass()}>
+            Design one
+          </Link>
+        </>
+      }
+    >
+      <div className="grid gap-x-6 sm:grid-cols-2">
+        <ContrastFigure judgement={look.judgement} />
+        <RepairFigure judgement={look.judgement} />
+      </div>
+      <ReasonList judgement={look.judgement} />
+      {look.judgement.freeLevel !== null && <FreeLevel page={page} level={look.judgement.freeLevel} />}
+      {choosing && <ChooseLook page={page} onClose={() => setChoosing(false)} />}
+    </FoldingPanel>
   );
 }
 

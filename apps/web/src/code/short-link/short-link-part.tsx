@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Failed } from '../../platform/design/list-states.js';
-import { Panel } from '../../platform/design/panel.js';
+import { FoldingPanel } from '../../platform/design/panel.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
 import { ago, plural } from '../../platform/wording/figures.js';
@@ -36,8 +36,11 @@ export function ShortLinkPart({
   const { material, code } = page;
   const carried = code?.carry === 'short-link';
   return (
-    <div id="short-link">
-      <Panel
+    <>
+      <FoldingPanel
+        id="short-link"
+        name="the short link"
+        calm={link.open && !link.shortForm}
         title="Short link"
         aside={`${carried ? '' : 'not in the code now; '}${link.open ? '' : 'closed just now; '}${link.opens === 0 ? 'not opened yet' : `opened ${plural(link.opens, 'time')}`}`}
         action={material.link !== null && <Button onClick={() => setPointing(true)}>Point elsewhere</Button>}
@@ -53,9 +56,9 @@ export function ShortLinkPart({
           </summary>
           {shown && <Details page={page} />}
         </details>
-      </Panel>
+      </FoldingPanel>
       <Suspense>{pointing && <PointElsewhere page={page} onClose={() => setPointing(false)} />}</Suspense>
-    </div>
+    </>
   );
 }
 

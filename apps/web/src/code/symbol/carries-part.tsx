@@ -13,12 +13,12 @@ import {
 import { useMemo, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { Panel } from '../../platform/design/panel.js';
+import { FoldingPanel, Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { grainWords, metres, plural } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
-import { dependencyWords, rungReasonWords, rungWords } from '../../platform/wording/ladder.js';
+import { carriedWords, dependencyWords, rungReasonWords, rungWords } from '../../platform/wording/ladder.js';
 import { ignoredSentence, namesListed } from '../../platform/wording/scanners.js';
 import { CodePicture } from './code-picture.js';
 import { ChooseLevel } from './choose-level.js';
@@ -27,47 +27,54 @@ import { useSendChange } from '../../platform/undo/use-send-change.js';
 
 /** What the code could carry, each with what it costs in steps; the one that it carries now is marked. */
 export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
-  const { code, ladder } = page;
+  const { code, ladder, readiness } = page;
   const taking = useTaking(page);
   if (!code) return <TooLong page={page} />;
   const growth = code.charactersUntilGrowth;
   return (
-    <div id="carries">
-      <Panel
-        title="Code carries"
-        aside={
-          growth === 0
-            ? 'one character more makes the code finer'
-            : `${plural(growth, 'more character')} fit before the code gets finer`
-        }
-      >
-        <ul aria-label="What the code could carry" className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
-          {ladder.rungs.map((rung, index) => (
-            <RungRow
-              key={rung.kind}
-              rung={rung}
-              page={page}
-              taking={taking}
-              isNow={rung.kind === code.carry}
-              recommended={index === ladder.recommended && ladder.rungs.length > 1}
-            />
-          ))}
-        </ul>
-        {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-row text-muted">{rungReasonWords[ladder.reason]}</p>}
-        <CarryNotes page={page} code={code} />
-        <OfferPage page={page} />
-        <ChooseLevel page={page} />
-        <details className="text-small text-muted">
-          <summary className="w-fit cursor-pointer py-1">In figures, and in terms of the standard</summary>
-          <RungFigures page={page} />
-          <p className="m-0">
-            Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules
-            (ISO/IEC 18004).
-          </p>
-        </details>
-      </Panel>
-    </div>
+    <FoldingPanel
+      id="carries"
+      name="what the code carries"
+      calm={readiness.carries.state === 'done' && isRecommended(ladder, code.carry)}
+      mark={<StateMark mark={readiness.carries.state} words="Code" />}
+      title={`Code carries ${carriedWords[code.carry]}`}
+      aside={
+        growth === 0
+          ? 'one character more makes the code finer'
+          : `${plural(growth, 'more character')} fit before the code gets finer`
+      }
+    >
+      <ul aria-label="What the code could carry" className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
+        {ladder.rungs.map((rung, index) => (
+          <RungRow
+            key={rung.kind}
+            rung={rung}
+            page={page}
+            taking={taking}
+            isNow={rung.kind === code.carry}
+            recommended={index === ladder.recommended && ladder.rungs.length > 1}
+          />
+        ))}
+      </ul>
+      {ladder.rungs.length > 1 && <p className="mt-2 mb-0 text-row text-muted">{rungReasonWords[ladder.reason]}</p>}
+      <CarryNotes page={page} code={code} />
+      <OfferPage page={page} />
+      <ChooseLevel page={page} />
+      <details className="text-small text-muted">
+        <summary className="w-fit cursor-pointer py-1">In figures, and in terms of the standard</summary>
+        <RungFigures page={page} />
+        <p className="m-0">
+          Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules
+          (ISO/IEC 18004).
+        </p>
+      </details>
+    </FoldingPanel>
   );
+}
+
+/** Nothing that it could carry instead would be better. */
+function isRecommended({ rungs, recommended }: MaterialPage['ladder'], carry: AddressCarry | 'words'): boolean {
+  return recommended === null || rungs[recommended]?.kind === carry;
 }
 
 function TooLong({ page }: { readonly page: MaterialPage }): ReactElement {

@@ -2,7 +2,7 @@ import type { MaterialPage } from '@hapset/contract';
 import { paperNames, type PaperFormat } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { LineSelect } from '../../platform/design/field.js';
-import { Panel } from '../../platform/design/panel.js';
+import { FoldingPanel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
 import { ago } from '../../platform/wording/figures.js';
@@ -36,36 +36,37 @@ export function PaperPart({
   const { state, changed } = readiness.paper;
   const title = titles[state];
   return (
-    <div id="paper">
-      <Panel
-        mark={<StateMark mark={state} words={`On paper: ${title}`} />}
-        title={title}
-        aside={
-          changed.length > 0
-            ? `changed since: ${changesListed(changed)}`
-            : `a poster would show the code ${rehearsal.sizeMm} mm wide`
-        }
-        action={
-          <>
-            <LineSelect
-              label="Paper"
-              value={paper}
-              choices={paperNames.map((choice) => [choice, choice])}
-              onChoose={(choice) => setPaper(choice as PaperFormat)}
-            />
-            <Link
-              to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])}
-              className={buttonClass()}
-            >
-              Other sheets
-            </Link>
-            <MakePoster place={place} name={name} paper={paper} tone="plain" />
-          </>
-        }
-      >
-        {sheets.length > 0 && <SheetList sheets={sheets} />}
-      </Panel>
-    </div>
+    <FoldingPanel
+      id="paper"
+      name="what is on paper"
+      calm={state === 'done'}
+      mark={<StateMark mark={state} words={`On paper: ${title}`} />}
+      title={title}
+      aside={
+        changed.length > 0
+          ? `changed since: ${changesListed(changed)}`
+          : `a poster would show the code ${rehearsal.sizeMm} mm wide`
+      }
+      action={
+        <>
+          <LineSelect
+            label="Paper"
+            value={paper}
+            choices={paperNames.map((choice) => [choice, choice])}
+            onChoose={(choice) => setPaper(choice as PaperFormat)}
+          />
+          <Link
+            to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])}
+            className={buttonClass()}
+          >
+            Other sheets
+          </Link>
+          <MakePoster place={place} name={name} paper={paper} tone="plain" />
+        </>
+      }
+    >
+      {sheets.length > 0 && <SheetList sheets={sheets} />}
+    </FoldingPanel>
   );
 }
 

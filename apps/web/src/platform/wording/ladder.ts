@@ -8,6 +8,15 @@ export const rungWords: Readonly<Record<Carry, string>> = {
   words: 'The words themselves',
 };
 
+/** After "Code carries". */
+export const carriedWords: Readonly<Record<Carry, string>> = {
+  link: 'the link',
+  trimmed: 'the shorter link',
+  'short-link': 'the school’s short link',
+  bare: 'the bare address',
+  words: 'the words',
+};
+
 export const dependencyWords: Readonly<Record<Dependency, string>> = {
   page: 'as long as the page stays there',
   'page-and-school':

@@ -2,7 +2,7 @@ import type { MaterialPage } from '@hapset/contract';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
-import { Panel } from '../../platform/design/panel.js';
+import { FoldingPanel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { pagePath } from '../../gather/material/page-path.js';
 import { metres } from '../../platform/wording/figures.js';
@@ -22,23 +22,24 @@ export function ReadsPart({ page, rehearsals }: Props): ReactElement | null {
   if (!code) return null;
   const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
   return (
-    <div id="reads">
-      <Panel
-        mark={<StateMark mark={readiness.reads.state} words="Reads" />}
-        title={headline(page)}
-        aside={aside}
-        action={<Actions page={page} rehearsals={rehearsals} />}
-      >
-        {rehearsal.devices.length === 0 ? (
-          <p className="m-0 text-body">
-            The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.
-          </p>
-        ) : (
-          <Rehearsed page={page} rehearsals={rehearsals} />
-        )}
-        <TriedDevices page={page} />
-      </Panel>
-    </div>
+    <FoldingPanel
+      id="reads"
+      name="what devices read"
+      calm={readiness.reads.state === 'done' && !rehearsals.running}
+      mark={<StateMark mark={readiness.reads.state} words="Reads" />}
+      title={headline(page)}
+      aside={aside}
+      action={<Actions page={page} rehearsals={rehearsals} />}
+    >
+      {rehearsal.devices.length === 0 ? (
+        <p className="m-0 text-body">
+          The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.
+        </p>
+      ) : (
+        <Rehearsed page={page} rehearsals={rehearsals} />
+      )}
+      <TriedDevices page={page} />
+    </FoldingPanel>
   );
 }
 
