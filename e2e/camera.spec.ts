@@ -65,7 +65,7 @@ test('the students’ reader reads without an account, and goes on doing so with
   await page.reload();
   await page.getByRole('button', { name: 'Use the camera' }).click();
   await expect(result).toContainText(payload, { timeout: 30_000 });
-  await result.getByRole('button', { name: 'Read another' }).click();
+  await page.getByRole('button', { name: 'Read another' }).click();
   await expect(page.getByLabel('What the camera sees')).toBeVisible();
   await context.setOffline(false);
 });

@@ -91,6 +91,22 @@ test('the students’ reader shows a link’s host in plain sight and opens noth
   await expect(open).toHaveAttribute('href', 'https://a.example/leaf/rock-pools');
   await expect(open).toHaveAttribute('rel', 'noreferrer');
   await page.getByRole('button', { name: 'Read another' }).click();
+  // All of a picture, and not whichever was found first.
+  await choose.setInputFiles({
+    name: 'three.png',
+    mimeType: 'image/png',
+    buffer: toPng(
+      photograph([
+        { payload: 'https://a.example/leaf/rock-pools', tiltDeg: 18, rollDeg: 9 },
+        { payload: 'Who leaves two rows of dots in the sand?', tiltDeg: 6, rollDeg: -95 },
+        { payload: 'https://b.example/song', tiltDeg: 12, rollDeg: 30 },
+      ]),
+    ),
+  });
+  await expect(page.getByText('Three codes are in it.')).toBeVisible();
+  await expect(page.getByRole('region', { name: /^What code \d of 3 says$/ })).toHaveCount(3);
+  await expect(page.getByRole('link', { name: 'Open b.example' })).toBeVisible();
+  await page.getByRole('button', { name: 'Read another' }).click();
   await choose.setInputFiles({
     name: 'odd.png',
     mimeType: 'image/png',

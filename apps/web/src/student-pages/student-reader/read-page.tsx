@@ -1,27 +1,29 @@
 /** For students on devices without a scanner: it only reads, shows what a code says in large letters, and keeps nothing. */
 import { markedText, saidBy, type Said } from '@hapset/core';
+import type { FoundCode } from '@hapset/readers';
 import { useEffect, useState, type ReactElement } from 'react';
 import { ChooseFile } from '../../platform/design/choose-file.js';
 import { CameraReader } from '../../reads/reader/camera-reader.js';
 import { findCodes } from '../../reads/reader/find-codes.js';
 import { frameOfPicture } from '../../reads/reader/grey-frame.js';
 import { ReadAloud } from './read-aloud.js';
+import { countWord } from '../../platform/wording/figures.js';
 import { saidTitles } from '../../platform/wording/reading.js';
 
 const large =
   'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-part font-semibold no-underline break-all';
 
 export function StudentReaderPage(): ReactElement {
-  const [text, setText] = useState<string | null>(null);
+  const [texts, setTexts] = useState<readonly string[]>([]);
   const [looking, setLooking] = useState(false);
   const [trouble, setTrouble] = useState('');
   useOwnManifest();
   const readPicture = async (picture: File): Promise<void> => {
     setTrouble('');
     try {
-      const [code] = await findCodes(await frameOfPicture(picture));
-      if (code) setText(code.text);
-      else setTrouble('No code was found in it. Go nearer and try again.');
+      const found = textsOf(await findCodes(await frameOfPicture(picture)));
+      setTexts(found);
+      if (found.length === 0) setTrouble('No code was found in it. Go nearer and try again.');
     } catch {
       setTrouble('This is no picture that can be read.');
     }
@@ -29,10 +31,10 @@ export function StudentReaderPage(): ReactElement {
   return (
     <main className="mx-auto flex min-h-screen w-full max-w-[560px] flex-col gap-4 px-4 pt-5 pb-10">
       <h1 className="m-0 text-page">Read a code</h1>
-      {text === null ? (
+      {texts.length === 0 ? (
         <>
           {looking ? (
-            <CameraReader onCodes={([first]) => first && setText(first.text)} />
+            <CameraReader onCodes={(codes) => setTexts(textsOf(codes))} />
           ) : (
             <button type="button" onClick={() => setLooking(true)} className={`${large} border-0 bg-ink text-sheet`}>
               Use the camera
@@ -50,24 +52,46 @@ export function StudentReaderPage(): ReactElement {
           </p>
         </>
       ) : (
-        <Result text={text} onMore={() => setText(null)} />
+        <Results texts={texts} onMore={() => setTexts([])} />
       )}
     </main>
   );
 }
 
-function Result({ text, onMore }: { readonly text: string; readonly onMore: () => void }): ReactElement {
+/** Each text once, in the order in which they were found. */
+function textsOf(codes: readonly FoundCode[]): readonly string[] {
+  return [...new Set(codes.map(({ text }) => text))];
+}
+
+/** All codes of the picture: which one is meant, the student decides. */
+function Results({ texts, onMore }: { readonly texts: readonly string[]; readonly onMore: () => void }): ReactElement {
+  const many = texts.length > 1;
+  return (
+    <div aria-live="polite" className="flex flex-col gap-6">
+      {many && <p className="m-0 text-panel font-semibold">{countWord(texts.length)} codes are in it.</p>}
+      {texts.map((text, index) => (
+        <Result
+          key={text}
+          text={text}
+          label={many ? `What code ${index + 1} of ${texts.length} says` : 'What the code says'}
+        />
+      ))}
+      <button type="button" onClick={onMore} className={`${large} border border-line-strong bg-sheet text-ink`}>
+        Read another
+      </button>
+    </div>
+  );
+}
+
+function Result({ text, label }: { readonly text: string; readonly label: string }): ReactElement {
   const said = saidBy(text);
   return (
-    <section aria-live="polite" aria-label="What the code says" className="flex flex-col gap-4">
+    <section aria-label={label} className="flex flex-col gap-4">
       <div className="rounded-sheet border border-line bg-sheet px-5 py-4">
         <p className="m-0 text-group text-muted">{saidTitles[said.kind]}</p>
         <p className="mt-1 mb-0 text-answer leading-snug break-words whitespace-pre-wrap">{plainText(text, said)}</p>
       </div>
       <Way text={text} said={said} />
-      <button type="button" onClick={onMore} className={`${large} border border-line-strong bg-sheet text-ink`}>
-        Read another
-      </button>
     </section>
   );
 }
