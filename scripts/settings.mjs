@@ -34,14 +34,19 @@ export function readSettings(environment = process.env) {
     publicAddress: environment.HAPSET_PUBLIC_ADDRESS ?? `http://${shownHost}:${port}`,
     filesFolder: join(dataFolder, 'files'),
     passwordFile: join(dataFolder, 'database-password'),
-    trustedHosts:
-      environment.HAPSET_TRUSTED_HOSTS ??
-      (!demo
-        ? ''
-        : ['cofferlane', 'askleaf', 'glimreel', 'hushtone', 'gatepost', 'nipaway', 'tally.nipaway']
-            .map((name) => `${name}.localhost:${neighboursPort}`)
-            .join(',')),
+    trustedHosts: [...(demo ? standIns(neighboursPort) : []), ...listed(environment.HAPSET_TRUSTED_HOSTS)].join(','),
   };
+}
+
+/** What the demo opens: the services that are simulated. */
+function standIns(neighboursPort) {
+  return ['cofferlane', 'askleaf', 'glimreel', 'hushtone', 'gatepost', 'nipaway', 'tally.nipaway'].map(
+    (name) => `${name}.localhost:${neighboursPort}`,
+  );
+}
+
+function listed(value = '') {
+  return value.split(',').flatMap((part) => part.trim() || []);
 }
 
 /** Only this machine can reach it. */

@@ -1,0 +1,19 @@
+import { readSettings } from './settings.mjs';
+
+describe('settings', () => {
+  const trusted = (environment) => readSettings(environment).trustedHosts.split(',');
+
+  it('trust hosts of the school’s own besides the stand-ins of the demo', () => {
+    expect(trusted({})).toHaveLength(7);
+    expect(trusted({ HAPSET_TRUSTED_HOSTS: 'files.school.example:8080, ,wiki.school.example:443' })).toEqual([
+      ...trusted({}),
+      'files.school.example:8080',
+      'wiki.school.example:443',
+    ]);
+  });
+
+  it('trust nothing of the demo without it', () => {
+    expect(readSettings({ HAPSET_DEMO: '0' }).trustedHosts).toBe('');
+    expect(trusted({ HAPSET_DEMO: '0', HAPSET_TRUSTED_HOSTS: 'a.example:1' })).toEqual(['a.example:1']);
+  });
+});
