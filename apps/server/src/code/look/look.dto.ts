@@ -11,11 +11,12 @@ import {
   lookChoicePattern,
 } from '@hapset/contract';
 import type { LookDesign } from '@hapset/core';
-import { IsBoolean, IsIn, IsInt, IsObject, IsString, IsUUID, Matches, MaxLength, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsObject, IsUUID, Matches, ValidateIf } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 export class CreateLookDto implements CreateLook {
-  @IsString() @Matches(/\S/) @MaxLength(limits.lookNameLength) name: string;
+  @IsText(limits.lookNameLength) name: string;
   // Read value by value by the core.
   @IsObject() design: LookDesign;
 }

@@ -7,10 +7,10 @@ import {
   IsBoolean,
   IsString,
   IsUUID,
-  Matches,
   MaxLength,
 } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 export class MatchShelfDto implements MatchShelf {
   @IsArray()
@@ -32,7 +32,7 @@ export class MaterialsRequestDto implements MaterialsRequest {
 export const sameMaterialsRequest: Exact<Plain<MaterialsRequestDto>, Plain<MaterialsRequest>> = true;
 
 export class TagMaterialsDto extends MaterialsRequestDto implements TagMaterials {
-  @IsString() @Matches(/\S/) @MaxLength(limits.tagLength) tag: string;
+  @IsText(limits.tagLength) tag: string;
   @IsBoolean() tagged: boolean;
 }
 export const sameTagMaterials: Exact<Plain<TagMaterialsDto>, Plain<TagMaterials>> = true;

@@ -139,7 +139,7 @@ export class MaterialService {
     { content, kept }: { readonly content: Content | undefined; readonly kept: Kept | undefined },
   ): Promise<Partial<Material>> {
     return {
-      ...(title !== undefined && { title: title.normalize('NFC').trim(), titleSource: 'person' as const }),
+      ...(title !== undefined && { title, titleSource: 'person' as const }),
       ...moved(before, { words, content, kept }),
       ...(leadsElsewhere(before, link) && (await this.newLink(before, link))),
       ...(words !== undefined && { words: words.normalize('NFC'), pasted: words }),
@@ -151,7 +151,7 @@ export class MaterialService {
         level,
         sizeMm,
         tags: tags && tidyTags(tags),
-        instruction: instruction?.normalize('NFC').trim(),
+        instruction,
       }),
     };
   }

@@ -39,6 +39,7 @@ import {
 } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 import { contentType, type ContentDto } from './content.dto.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 export class RepairDto implements Repair {
   @IsIn(repairKinds) kind: RepairKind;
@@ -60,8 +61,8 @@ export class NewMaterialDto implements NewMaterial {
   @Type(() => RepairDto)
   repairs: RepairDto[];
   @IsOptional() @IsIn(linkKinds) kind?: LinkKind;
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) title?: string;
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
+  @IsOptional() @IsText(limits.titleLength) title?: string;
+  @IsOptional() @IsText(limits.instructionLength) instruction?: string;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(limits.tags)
@@ -84,7 +85,7 @@ export const sameCreateMaterials: Exact<Plain<CreateMaterialsDto>, Plain<CreateM
 
 export class ChangeMaterialDto implements ChangeMaterial {
   @IsInt() version: number;
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) title?: string;
+  @IsOptional() @IsText(limits.titleLength) title?: string;
   @IsOptional() @IsIn(materialKinds) kind?: MaterialKind;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.linkLength) link?: string;
   @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.wordsLength) words?: string;
@@ -92,7 +93,7 @@ export class ChangeMaterialDto implements ChangeMaterial {
   @IsOptional() @IsObject() kept?: Kept;
   @IsOptional() @ValidateIf((_, value) => value !== null) @IsString() @Matches(/^\d{4}-\d{2}-\d{2}$/) shownUntil?:
     string | null;
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string;
+  @IsOptional() @IsText(limits.instructionLength) instruction?: string;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(limits.tags)

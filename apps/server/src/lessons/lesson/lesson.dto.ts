@@ -9,15 +9,15 @@ import {
   Max,
   MaxLength,
   Min,
-  MinLength,
   ValidateIf,
 } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 const given = (key: keyof CreateLesson) => ValidateIf((body: CreateLessonDto) => body[key] !== null);
 
 export class CreateLessonDto implements CreateLesson {
-  @IsString() @MinLength(1) @MaxLength(limits.nameLength) name: string;
+  @IsText(limits.nameLength) name: string;
   @given('classId') @IsUUID('all') classId: string | null;
   @given('date') @Matches(/^\d{4}-\d{2}-\d{2}$/) @IsISO8601({ strict: true }) date: string | null;
   @given('startsAt') @Matches(/^(?:[01]\d|2[0-3]):[0-5]\d$/) startsAt: string | null;

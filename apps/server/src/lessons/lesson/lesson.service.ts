@@ -74,7 +74,7 @@ export class LessonService {
   async create(request: CreateLesson, ownerId: string): Promise<string> {
     if (request.classId !== null) await this.classes.require(request.classId);
     const id = newId();
-    await this.lessons.insert({ ...request, name: request.name.normalize('NFC').trim(), id, ownerId, version: 1 });
+    await this.lessons.insert({ ...request, id, ownerId, version: 1 });
     return id;
   }
 

@@ -7,16 +7,14 @@ import {
   IsInt,
   IsNumber,
   IsOptional,
-  IsString,
   IsUUID,
   Max,
-  MaxLength,
   Min,
-  MinLength,
   ValidateNested,
 } from 'class-validator';
 import { NewMaterialDto } from '../../gather/material/new-material.dto.js';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 export class AddStationsDto implements AddStations {
   @IsArray()
@@ -35,8 +33,8 @@ export const sameOrderStations: Exact<Plain<OrderStationsDto>, Plain<OrderStatio
 
 export class ChangeStationDto implements ChangeStation {
   @IsInt() version: number;
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.titleLength) name?: string | null;
-  @IsOptional() @IsString() @MinLength(1) @MaxLength(limits.instructionLength) instruction?: string | null;
+  @IsOptional() @IsText(limits.titleLength) name?: string | null;
+  @IsOptional() @IsText(limits.instructionLength) instruction?: string | null;
   @IsOptional() @IsNumber() @Min(limits.viewingDistanceM.least) @Max(limits.viewingDistanceM.most) viewingDistanceM?:
     number | null;
   @IsOptional() @IsInt() @Min(limits.codeSizeMm.least) @Max(limits.codeSizeMm.most) sizeMm?: number | null;

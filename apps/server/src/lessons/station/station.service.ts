@@ -178,8 +178,8 @@ export class StationService {
   /** @throws ProblemError stale */
   async change(id: string, { version, name, instruction, viewingDistanceM, sizeMm }: ChangeStation): Promise<void> {
     const change: Partial<Station> = {
-      ...(name !== undefined && { name: name?.normalize('NFC').trim() ?? null }),
-      ...(instruction !== undefined && { instruction: instruction?.normalize('NFC').trim() ?? null }),
+      ...(name !== undefined && { name }),
+      ...(instruction !== undefined && { instruction }),
       ...(viewingDistanceM !== undefined && { viewingDistanceM }),
       ...(sizeMm !== undefined && { sizeMm }),
     };

@@ -107,7 +107,7 @@ export class SheetTemplateService {
       throw new ProblemError('invalid', 'That picture is not here.', {
         fields: [{ field: 'header', message: 'does not exist' }],
       });
-    return { name: name.normalize('NFC').trim(), accent: accent.toLowerCase(), header };
+    return { name, accent: accent.toLowerCase(), header };
   }
 }
 

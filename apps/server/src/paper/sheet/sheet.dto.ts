@@ -33,18 +33,15 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsString,
   IsUUID,
-  Length,
   Matches,
   Max,
-  MaxLength,
   Min,
-  MinLength,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 const { viewingDistanceM, headerPicture } = limits;
 /** More than any paper has. */
@@ -61,8 +58,7 @@ class PlacesDto implements SheetPlaces {
   @ValidateIf((body: PlacesDto) => body.lessonId !== null) @IsUUID() lessonId: string | null;
   @IsArray() @ArrayMaxSize(limits.itemsAtOnce) @ArrayUnique() @IsUUID('all', { each: true }) stationIds: string[];
   @IsArray() @ArrayMaxSize(limits.itemsAtOnce) @ArrayUnique() @IsUUID('all', { each: true }) materialIds: string[];
-  @ValidateIf((body: PlacesDto) => body.tag !== null) @IsString() @MinLength(1) @MaxLength(limits.tagLength) tag:
-    string | null;
+  @ValidateIf((body: PlacesDto) => body.tag !== null) @IsText(limits.tagLength) tag: string | null;
 }
 
 class LabelGridDto implements LabelGrid {
@@ -118,7 +114,7 @@ class HeaderPictureDto implements HeaderPicture {
 }
 
 class TemplateDto {
-  @IsString() @Length(1, limits.lookNameLength) name: string;
+  @IsText(limits.lookNameLength) name: string;
   @IsHexColor() @Matches(/^#[0-9a-f]{6}$/i) accent: string;
   @ValidateIf((body: TemplateDto) => body.header !== null)
   @ValidateNested()

@@ -15,14 +15,12 @@ import {
   IsInt,
   IsNumber,
   IsOptional,
-  IsString,
   Max,
-  MaxLength,
   Min,
-  MinLength,
   ValidateIf,
 } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 /** Left out it stays as it is; null is no value for it. */
 const IfGiven = (): PropertyDecorator => ValidateIf((_, value) => value !== undefined);
@@ -30,7 +28,7 @@ const IfGiven = (): PropertyDecorator => ValidateIf((_, value) => value !== unde
 const { previewPx, fovDeg, nearestFocusM, blurPx, noiseGrey, deviceCount } = limits.device;
 
 export class CreateDeviceDto implements CreateDevice {
-  @IsString() @MinLength(1) @MaxLength(limits.nameLength) name: string;
+  @IsText(limits.nameLength) name: string;
   @ValidateIf((body: CreateDeviceDto) => body.count !== null) @IsInt() @Min(1) @Max(deviceCount) count: number | null;
   @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewWidthPx: number;
   @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewHeightPx: number;
@@ -55,7 +53,7 @@ export class CreateDeviceDto implements CreateDevice {
 export const sameCreateDevice: Exact<Plain<CreateDeviceDto>, Plain<CreateDevice>> = true;
 
 export class ChangeDeviceDto implements ChangeDevice {
-  @IfGiven() @IsString() @MinLength(1) @MaxLength(limits.nameLength) name?: string;
+  @IfGiven() @IsText(limits.nameLength) name?: string;
   @IsOptional() @IsInt() @Min(1) @Max(deviceCount) count?: number | null;
   @IfGiven() @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewWidthPx?: number;
   @IfGiven() @IsInt() @Min(previewPx.least) @Max(previewPx.most) previewHeightPx?: number;

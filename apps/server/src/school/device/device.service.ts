@@ -17,7 +17,7 @@ export class DeviceService {
   }
 
   /** At the end of the list. @throws ProblemError invalid when the list is full */
-  async create({ actsOn, plays, name, ...figures }: CreateDevice): Promise<Device> {
+  async create({ actsOn, plays, ...figures }: CreateDevice): Promise<Device> {
     if ((await this.devices.count()) >= limits.device.devices)
       throw new ProblemError('invalid', 'The list of devices is full. Remove one that is not used any more.', {
         fields: [{ field: 'name', message: 'the list is full' }],
@@ -26,7 +26,6 @@ export class DeviceService {
     return this.devices.save({
       ...figures,
       id: newId(),
-      name: name.normalize('NFC').trim(),
       actsOn: inOrder(scannerActs, actsOn),
       plays: inOrder(mediaFormats, plays),
       position,
@@ -34,13 +33,12 @@ export class DeviceService {
   }
 
   /** @throws ProblemError not-found */
-  async change(id: string, { actsOn, plays, name, ...figures }: ChangeDevice): Promise<Device> {
+  async change(id: string, { actsOn, plays, ...figures }: ChangeDevice): Promise<Device> {
     const device = await this.devices.findOneBy({ id });
     if (!device) throw notFound('device');
     return this.devices.save({
       ...device,
       ...figures,
-      ...(name !== undefined && { name: name.normalize('NFC').trim() }),
       ...(actsOn !== undefined && { actsOn: inOrder(scannerActs, actsOn) }),
       ...(plays !== undefined && { plays: inOrder(mediaFormats, plays) }),
     });

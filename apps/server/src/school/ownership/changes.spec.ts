@@ -30,6 +30,27 @@ describe('every field of every change is kept', () => {
     expect(changing.filter((name) => !names.includes(name as RouteName))).toEqual([]);
   }, 120_000);
 
+  it('no name or title may be one that nobody can see', async () => {
+    const named = changes.flatMap(({ route, who = 'Maren', path, fields, read }) =>
+      ['name', 'title', 'instruction'].flatMap((field) =>
+        typeof fields[field] === 'string' ? [{ route, who, path, fields, read, field }] : [],
+      ),
+    );
+    expect(named.length).toBeGreaterThan(6);
+    for (const { route, who, path, fields, read, field } of named)
+      for (const unseen of ['   ', '\u200b\u3164\t']) {
+        const before = (await read())[field];
+        const { version = 1 } = await read();
+        const answer = await scene.server.as(who, routes[route].method, path, {
+          ...(route === 'keepService' ? { version: null } : versioned(route, version)),
+          ...fields,
+          [field]: unseen,
+        });
+        expect({ route, field, status: answer.status }).toEqual({ route, field, status: 400 });
+        expect((await read())[field]).toEqual(before);
+      }
+  }, 120_000);
+
   it('and each is there when it is read again', async () => {
     for (const { route, who = 'Maren', path, fields, read } of changes) {
       const { version = 1 } = await read();

@@ -1,20 +1,11 @@
 import { limits, type ChangeSchoolClass, type CreateSchoolClass } from '@hapset/contract';
 import { studentAccounts, type StudentAccounts } from '@hapset/core';
-import {
-  ArrayMaxSize,
-  ArrayUnique,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsString,
-  IsUUID,
-  MaxLength,
-  MinLength,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsInt, IsUUID } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 export class CreateSchoolClassDto implements CreateSchoolClass {
-  @IsString() @MinLength(1) @MaxLength(limits.nameLength) name: string;
+  @IsText(limits.nameLength) name: string;
   @IsIn(studentAccounts) studentAccounts: StudentAccounts;
   @IsArray() @ArrayMaxSize(100) @ArrayUnique() @IsUUID('all', { each: true }) deviceIds: string[];
 }

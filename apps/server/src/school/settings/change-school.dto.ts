@@ -13,7 +13,6 @@ import {
   Max,
   MaxLength,
   Min,
-  MinLength,
   ValidateBy,
   ValidateIf,
   ValidateNested,
@@ -21,6 +20,7 @@ import {
 import { isPublicAddress, isShortHost } from '../../platform/configuration/addresses.js';
 import { isNetwork } from '../../platform/configuration/networks.js';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
+import { IsText } from '../../platform/problem/is-text.js';
 
 const IsPublicAddress = (): PropertyDecorator =>
   ValidateBy({
@@ -29,7 +29,7 @@ const IsPublicAddress = (): PropertyDecorator =>
   });
 
 export class ChangeSchoolDto implements ChangeSchool {
-  @IsString() @MinLength(1) @MaxLength(limits.nameLength) name: string;
+  @IsText(limits.nameLength) name: string;
   @IsTimeZone() timeZone: string;
   @IsIn(paperNames) paper: PaperFormat;
   @IsNumber() @Min(limits.printerMarginMm.least) @Max(limits.printerMarginMm.most) printerMarginMm: number;

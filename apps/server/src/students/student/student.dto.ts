@@ -1,7 +1,8 @@
+import { IsText } from '../../platform/problem/is-text.js';
 import type { ChangeStudent, ImportRoster, LeaveClass } from '@hapset/contract';
 import { rosterLimits, type NameParts } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsInt, IsString, IsUUID, MaxLength, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import { IsBoolean, IsInt, IsString, IsUUID, MaxLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
 const { nameLength, idLength, classLength } = rosterLimits;
@@ -31,7 +32,7 @@ export class ChangeStudentDto implements ChangeStudent {
 export const sameChangeStudent: Exact<Plain<ChangeStudentDto>, Plain<ChangeStudent>> = true;
 
 export class LeaveClassDto implements LeaveClass {
-  @IsString() @MinLength(1) @MaxLength(classLength) className: string;
+  @IsText(classLength) className: string;
 }
 export const sameLeaveClass: Exact<Plain<LeaveClassDto>, Plain<LeaveClass>> = true;
 
