@@ -11,6 +11,7 @@ export const problemReasons = [
   'stale',
   'superseded',
   'in-use',
+  'not-undoable',
   'payload-too-long',
   'sheet-needs-go-ahead',
   'rehearsal-outdated',
@@ -31,8 +32,18 @@ export interface Problem {
   readonly message: string;
   /** What to fix, field by field (paths like `items.0.link`). */
   readonly fields?: readonly FieldProblem[];
+  /** What still shows it, with `in-use`. */
+  readonly usedBy?: UsedBy;
   /** Warnings to confirm, with `sheet-needs-go-ahead`. */
   readonly warnings?: readonly string[];
+}
+
+/** What stops a removal: lessons, materials, codes of anybody, or the school's own choice. */
+export interface UsedBy {
+  readonly kind: 'lesson' | 'material' | 'code' | 'school';
+  /** The first few, where the one who asks may see them. */
+  readonly names: readonly string[];
+  readonly count: number;
 }
 
 /** What is wrong with one member of a body. */

@@ -17,7 +17,7 @@ import { iconOf } from '@hapset/core/icons';
 import { IsNull, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
-import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
+import { inUse, notFound, ProblemError, stale } from '../../platform/problem/problem.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { Look } from './look.entity.js';
 import { LookPictureService } from './look-picture.service.js';
@@ -92,7 +92,7 @@ export class LookService {
       });
     const row = this.looks.create({
       id: newId(),
-      name: tidy(name),
+      name,
       design: await this.checked(design),
       allowed: true,
       madeById: who.id,
@@ -109,7 +109,7 @@ export class LookService {
     await this.requireOwn(id, who);
     const { affected } = await this.looks.update(
       { id, version, removedAt: IsNull() },
-      { name: tidy(name), design: await this.checked(design), version: version + 1 },
+      { name, design: await this.checked(design), version: version + 1 },
     );
     if (affected !== 1) throw stale('look');
     return this.view(id, who);
@@ -125,9 +125,9 @@ export class LookService {
   async remove(id: string, who: SignedIn): Promise<void> {
     await this.requireOwn(id, who);
     const [uses, { defaultLookId }] = await Promise.all([this.uses(), this.school.get()]);
-    if (defaultLookId === id) throw new ProblemError('in-use', 'It is the school’s look where none is chosen.');
+    if (defaultLookId === id) throw inUse('school', { count: 1 });
     const count = uses.get(id) ?? 0;
-    if (count > 0) throw new ProblemError('in-use', `${count} materials and lessons have this look.`);
+    if (count > 0) throw inUse('code', { count });
     await this.looks.update({ id }, { removedAt: this.clock.now() });
   }
 
@@ -190,10 +190,6 @@ export class LookService {
     )) as { look: string; uses: string }[];
     return new Map(rows.map(({ look, uses }) => [look, Number(uses)]));
   }
-}
-
-function tidy(name: string): string {
-  return name.normalize('NFC').trim();
 }
 
 /** @throws ProblemError not-allowed */

@@ -141,10 +141,16 @@ describe('looks of the school', () => {
     const { id } = await make('In use');
     const lessonId = await scene.lesson();
     await scene.server.ok('Maren', 'PUT', `/api/lessons/${lessonId}/look`, { look: id });
-    expect((await scene.server.as('Maren', 'DELETE', `/api/looks/${id}`)).body).toMatchObject({ reason: 'in-use' });
+    expect((await scene.server.as('Maren', 'DELETE', `/api/looks/${id}`)).body).toMatchObject({
+      reason: 'in-use',
+      usedBy: { kind: 'code', names: [], count: 1 },
+    });
     await scene.server.ok('Maren', 'PUT', `/api/lessons/${lessonId}/look`, { look: null });
     await rules(id);
-    expect((await scene.server.as('Maren', 'DELETE', `/api/looks/${id}`)).body).toMatchObject({ reason: 'in-use' });
+    expect((await scene.server.as('Maren', 'DELETE', `/api/looks/${id}`)).body).toMatchObject({
+      reason: 'in-use',
+      usedBy: { kind: 'school' },
+    });
     await rules(null);
     await scene.server.ok('Maren', 'DELETE', `/api/looks/${id}`);
     expect(await named('In use')).toBeUndefined();

@@ -6,7 +6,7 @@ import { limits, type ReplaceFile } from '@hapset/contract';
 import { In, IsNull, LessThan, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
-import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
+import { inUse, notFound, stale } from '../../platform/problem/problem.js';
 import { UploadService } from '../upload/upload.service.js';
 import { FileEvents } from './file-events.js';
 import { FileUse } from './file-use.entity.js';
@@ -126,10 +126,7 @@ export class FileService {
   /** It can be restored for a day. @throws ProblemError in-use, naming the materials that show it */
   async remove(id: string): Promise<void> {
     const uses = await this.usesOf([id]);
-    if (uses.length > 0)
-      throw new ProblemError('in-use', 'Materials still show this file.', {
-        fields: uses.map((use) => ({ field: use.id, message: use.title })),
-      });
+    if (uses.length > 0) throw inUse('material', { names: uses.map(({ title }) => title) });
     await this.files.update({ id }, { removedAt: this.clock.now() });
   }
 

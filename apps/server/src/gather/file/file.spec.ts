@@ -255,7 +255,7 @@ describe('kept files', () => {
     expect(refused.status).toBe(409);
     expect(refused.body).toMatchObject({
       reason: 'in-use',
-      fields: [{ field: materialIds[0], message: 'Shore words' }],
+      usedBy: { kind: 'material', names: ['Shore words'], count: 1 },
     });
     expect((await scene.server.ok<FilesPage>('Maren', 'GET', '/api/files')).rows[0]).toMatchObject({
       id: file.id,

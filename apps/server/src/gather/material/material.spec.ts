@@ -110,8 +110,10 @@ describe('materials and the shelf', () => {
     const [stationId = ''] = await scene.stations(lessonId, [words('hangs')]);
     const { material } = await scene.page(stationId);
     const refused = await scene.server.as('Maren', 'DELETE', `/api/materials/${material.id}`);
-    expect(refused.body).toMatchObject({ reason: 'in-use' });
-    expect((refused.body as { message: string }).message).toContain('Life between the tides');
+    expect(refused.body).toMatchObject({
+      reason: 'in-use',
+      usedBy: { kind: 'lesson', names: ['Life between the tides'], count: 1 },
+    });
     await scene.server.ok('Maren', 'DELETE', `/api/stations/${stationId}`);
     await scene.server.ok('Maren', 'DELETE', `/api/materials/${material.id}`);
     expect(await found('hangs')).toEqual([]);

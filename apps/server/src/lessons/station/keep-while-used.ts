@@ -1,7 +1,7 @@
 /** A material that a lesson shows is not removed. */
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { MaterialEvents, type MaterialSubscriber } from '../../gather/material/material-events.js';
-import { ProblemError } from '../../platform/problem/problem.js';
+import { inUse } from '../../platform/problem/problem.js';
 import { StationService } from './station.service.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
 
@@ -19,10 +19,6 @@ export class KeepWhileUsed implements OnModuleInit, MaterialSubscriber {
   /** @throws ProblemError in-use */
   async prepareRemoval({ id }: MaterialRecord): Promise<void> {
     const used = await this.stations.lessonsOf([id]);
-    if (used.length > 0)
-      throw new ProblemError(
-        'in-use',
-        `It is a station of ${used.map((use) => `“${use.name}”`).join(', ')}. Remove it there first.`,
-      );
+    if (used.length > 0) throw inUse('lesson', { names: used.map(({ name }) => name) });
   }
 }

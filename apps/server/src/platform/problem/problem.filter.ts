@@ -20,6 +20,7 @@ const statusOf: Readonly<Record<ProblemReason, number>> = {
   stale: 409,
   superseded: 409,
   'in-use': 409,
+  'not-undoable': 409,
   'payload-too-long': 422,
   'sheet-needs-go-ahead': 409,
   'rehearsal-outdated': 409,

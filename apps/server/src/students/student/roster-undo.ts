@@ -17,12 +17,12 @@ export interface UndoPlan {
   readonly untouched: readonly { readonly student: Student; readonly why: RosterUntouched }[];
 }
 
-/** @throws ProblemError not-found, in-use for one that another import came after, or that was undone already */
+/** @throws ProblemError not-found, not-undoable for one that another import came after, or that was undone already */
 export async function requireUndoable(manager: EntityManager, id: string): Promise<RosterImport> {
   const found = await manager.findOneBy(RosterImport, { id });
   if (!found) throw notFound('import');
   if (found.undoneAt !== null || (await manager.existsBy(RosterImport, { id: MoreThan(id) })))
-    throw new ProblemError('in-use', 'Only the last import can be undone, once.');
+    throw new ProblemError('not-undoable', 'Only the last import can be undone, once.');
   return found;
 }
 

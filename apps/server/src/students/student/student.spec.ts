@@ -110,7 +110,7 @@ describe('students', () => {
     await scene.server.ok('Hesper', 'DELETE', `/api/roster-imports/${done.id}`);
     expect(names(await list())).toEqual(['Suharto', '山田太郎', 'Ann Lee', 'Bo van Dam']);
     expect((await scene.server.as('Hesper', 'DELETE', `/api/roster-imports/${done.id}`)).body).toMatchObject({
-      reason: 'in-use',
+      reason: 'not-undoable',
     });
     const imports = await scene.server.ok<RosterImportView[]>('Hesper', 'GET', '/api/roster-imports');
     expect(imports.map(({ undone, undoable }) => [undone, undoable])).toEqual([

@@ -1,4 +1,4 @@
-import type { FieldProblem, Problem, ProblemReason } from '@hapset/contract';
+import type { FieldProblem, Problem, ProblemReason, UsedBy } from '@hapset/contract';
 
 /** What a page can be told of: the server's problem, or that it could not be reached. */
 export type ApiReason = ProblemReason | 'unreachable';
@@ -6,6 +6,7 @@ export type ApiReason = ProblemReason | 'unreachable';
 export class ApiError extends Error {
   readonly fields: readonly FieldProblem[];
   readonly warnings: readonly string[];
+  readonly usedBy: UsedBy | null;
 
   constructor(
     readonly reason: ApiReason,
@@ -14,5 +15,6 @@ export class ApiError extends Error {
     super(problem.message ?? reason);
     this.fields = problem.fields ?? [];
     this.warnings = problem.warnings ?? [];
+    this.usedBy = problem.usedBy ?? null;
   }
 }

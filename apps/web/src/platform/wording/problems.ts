@@ -1,4 +1,7 @@
+import type { UsedBy } from '@hapset/contract';
 import type { ApiReason, ApiError } from '../api/problem-error.js';
+import { plural } from './figures.js';
+import { namesListed } from './scanners.js';
 
 /** Every reason in words: what is, then what to do. */
 export const problemWords: Readonly<Record<ApiReason, string>> = {
@@ -13,7 +16,8 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   invalid: 'Some fields need another value. They are marked.',
   stale: 'This was changed somewhere else meanwhile. The newest version is shown now; what you typed is kept.',
   superseded: 'A newer request took its place.',
-  'in-use': 'A lesson still shows this. Remove it there first.',
+  'in-use': 'This is still used. Remove it there first.',
+  'not-undoable': 'Only the last import can be undone, and only once.',
   'payload-too-long': 'No code can hold that much. Make it shorter, or put it on a page and use that page’s link.',
   'sheet-needs-go-ahead': 'There is something to look at before this is printed.',
   'rehearsal-outdated': 'Code, size or devices changed during the rehearsal. It starts again.',
@@ -28,8 +32,20 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   unreachable: 'The server can’t be reached. Check the network; what you typed stays here.',
 };
 
+/** "“Life between the tides” and 2 more lessons still show this. Remove it there first." */
+function usedByWords({ kind, names, count }: UsedBy): string {
+  if (kind === 'school')
+    return 'The school uses this where nothing else is chosen. Ask the administrator to choose another.';
+  if (kind === 'code')
+    return `${plural(count, 'lesson or material', 'lessons and materials')} ${count === 1 ? 'uses' : 'use'} this. Choose something else there first.`;
+  const more = count - names.length;
+  const all = [...names.map((name) => `“${name}”`), ...(more > 0 ? [plural(more, `more ${kind}`)] : [])];
+  return `${namesListed(all)} still ${count === 1 ? 'shows' : 'show'} this. Remove it there first.`;
+}
+
 /** The sentence for whatever was thrown. */
 export function wordsFor(error: unknown): string {
-  const reason = (error as Partial<ApiError> | null)?.reason;
+  const { reason, usedBy } = (error ?? {}) as Partial<ApiError>;
+  if (usedBy) return usedByWords(usedBy);
   return reason !== undefined && reason in problemWords ? problemWords[reason] : problemWords.failed;
 }

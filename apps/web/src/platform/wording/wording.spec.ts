@@ -8,6 +8,7 @@ import {
   sheetWarnings,
   shortLinkFilters,
   tryoutOutcomes,
+  type UsedBy,
 } from '@hapset/contract';
 import {
   accessVerdicts,
@@ -327,6 +328,18 @@ describe('sentences', () => {
     expect(wordsFor(new ApiError('stale'))).toBe(problemWords.stale);
     expect(wordsFor(new Error('boom'))).toBe(problemWords.failed);
     expect(wordsFor(null)).toBe(problemWords.failed);
+  });
+  it('say what still uses a thing that was to be removed', () => {
+    const words = (usedBy: UsedBy): string => wordsFor(new ApiError('in-use', { usedBy }));
+    expect(words({ kind: 'lesson', names: ['Tides'], count: 1 })).toBe(
+      '“Tides” still shows this. Remove it there first.',
+    );
+    expect(words({ kind: 'material', names: ['A', 'B', 'C'], count: 5 })).toBe(
+      '“A”, “B”, “C” and 2 more materials still show this. Remove it there first.',
+    );
+    expect(words({ kind: 'code', names: [], count: 1 })).toContain('1 lesson or material uses this.');
+    expect(words({ kind: 'code', names: [], count: 3 })).toContain('3 lessons and materials use this.');
+    expect(words({ kind: 'school', names: [], count: 1 })).toContain('The school uses this');
   });
   it('name what a description’s problem is about', () => {
     expect(descriptionProblemSentence({ reason: 'part-unknown', detail: 'leaf' })).toBe(
