@@ -60,7 +60,6 @@ test('a link that asks to sign in is fixed step by step and leaves as a poster t
       timeout: 60_000,
     });
     await expect(page.getByRole('img', { name: /^Clamshell laptops: reads to \d/ })).toBeVisible();
-    // The engines that don't decide follow in the background.
     await expect(page.getByText('Three readers agree, letter by letter.')).toBeVisible({ timeout: 60_000 });
   });
 

@@ -57,6 +57,7 @@ import { ComparedRosters1803000000000 } from '../platform/database/migrations/18
 import { WhatIsKept1804000000000 } from '../platform/database/migrations/1804000000000-what-is-kept.js';
 import { ReadFlat1805000000000 } from '../platform/database/migrations/1805000000000-read-flat.js';
 import { ListOfPrints1806000000000 } from '../platform/database/migrations/1806000000000-list-of-prints.js';
+import { RehearsalsLikeIt1807000000000 } from '../platform/database/migrations/1807000000000-rehearsals-like-it.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -118,6 +119,7 @@ export const migrations = [
   WhatIsKept1804000000000,
   ReadFlat1805000000000,
   ListOfPrints1806000000000,
+  RehearsalsLikeIt1807000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

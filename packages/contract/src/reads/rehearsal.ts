@@ -73,6 +73,8 @@ export interface RehearsalView {
   readonly devices: readonly DeviceView[];
   /** How the code looks; null for black squares on white. */
   readonly look: LookDesign | null;
+  /** What the same devices made of another code of this shape, to begin with; null where nothing is to be rehearsed. */
+  readonly like: readonly RehearsalResult[] | null;
   /** Null until it was rehearsed as it is now. */
   readonly results: readonly RehearsalResult[] | null;
   /** Engines that can't read it even flat and straight at 150 dots an inch; null until it was rehearsed. */

@@ -35,7 +35,13 @@ export {
   type Surface,
 } from './optics/scene.js';
 export type { GreyFrame } from './optics/sensor.js';
-export { rehearseDevice, nearestDistanceM, type RehearsalOptions, type RehearsedDevice } from './optics/rehearse.js';
+export {
+  rehearseDevice,
+  nearestDistanceM,
+  type ReadableRange,
+  type RehearsalOptions,
+  type RehearsedDevice,
+} from './optics/rehearse.js';
 export { attempt, type Attempt } from './optics/attempt.js';
 export { limitingCauses, limitsAt, sizeThatReadsMm, type LimitingCause } from './optics/limits.js';
 export { trialView, Trials, type ReadFrame, type Staging, type TriedDistance } from './optics/trial.js';

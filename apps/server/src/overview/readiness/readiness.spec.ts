@@ -73,6 +73,7 @@ function facts(more: Partial<CodeFacts> & { readonly material?: Material } = {})
     print,
     checks: { done: null, pending: null, steps: 0, answer: null },
     rehearsal: null,
+    like: null,
     tried: [],
     opening: null,
     timeZone: 'Europe/Dublin',

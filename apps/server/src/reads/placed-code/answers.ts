@@ -1,5 +1,5 @@
 /** Facts -> what opens, what is carried and what reads, for a material in its place. Pure; the service collects the facts. */
-import type { ReadinessView, RehearsalView } from '@hapset/contract';
+import type { ReadinessView, RehearsalResult, RehearsalView } from '@hapset/contract';
 import {
   actNeeded,
   findObstacle,
@@ -41,11 +41,13 @@ export interface CodeFacts {
   /** When the lesson begins; null without a day. */
   readonly lessonAt: number | null;
   readonly rehearsal: RehearsedResults | null;
+  /** What the devices made of a code of the same shape; null where its own rehearsal is complete. */
+  readonly like: readonly RehearsalResult[] | null;
   /** What real devices last did with the code as it is now. */
   readonly tried: readonly TriedDevice[];
 }
 
-export function toRehearsalView({ print, rehearsal }: CodeFacts): RehearsalView {
+export function toRehearsalView({ print, rehearsal, like }: CodeFacts): RehearsalView {
   return {
     key: print.rehearsalKey,
     sizeMm: print.sizeMm,
@@ -55,6 +57,7 @@ export function toRehearsalView({ print, rehearsal }: CodeFacts): RehearsalView 
     ownDistanceM: print.ownDistanceM,
     devices: print.devices,
     look: print.look,
+    like,
     results: rehearsal?.results ?? null,
     unreadBy: rehearsal?.unreadBy ?? null,
     rehearsedAt: rehearsal?.rehearsedAt.toISOString() ?? null,

@@ -49,6 +49,7 @@ export class PlacedCodeService {
         ownerId: material.ownerId,
         payload: code.carried.payload,
         rehearsalKey: print.rehearsalKey,
+        shapeKey: print.shapeKey,
       };
       return { place, code, look, opening, timeZone, print, printOn, codeNow, accounts, now, lessonAt };
     });

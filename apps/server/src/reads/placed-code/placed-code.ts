@@ -28,6 +28,8 @@ export interface PlacedCode {
   readonly carries: ReadinessView['carries'];
   readonly reads: ReadinessView['reads'];
   readonly rehearsal: RehearsalView;
+  /** What codes of its shape have in common, for whatever is rehearsed next. */
+  readonly shapeKey: string;
   /** As it was when this was found out. */
   readonly school: SchoolRecord;
   /** The size that a symbol of so many modules would have in its place, mm. */
@@ -51,6 +53,7 @@ export function toPlacedCode(facts: CodeFacts, school: SchoolRecord, sizeMmOn: P
     carries: carriesView(facts),
     reads: readsView(facts),
     rehearsal: toRehearsalView(facts),
+    shapeKey: facts.print.shapeKey,
     school,
     sizeMmOf: facts.print.sizeMmOf,
     sizeMmOn,

@@ -29,6 +29,8 @@ export interface PlannedPrint {
   /** Null for black squares on white. */
   readonly look: LookDesign | null;
   readonly rehearsalKey: string;
+  /** Of everything that the key names but the payload. */
+  readonly shapeKey: string;
 }
 
 /** With what and for whom it is printed. */
@@ -60,7 +62,7 @@ export function planPrint(place: Place, code: MaterialCode, { devices, paper, lo
     ownDistanceM,
     devices,
     look: inPrint(look),
-    rehearsalKey: keyOf(code, sizeMm, devices, look),
+    ...keysOf(code, sizeMm, devices, look),
   };
 }
 
@@ -80,17 +82,23 @@ const profileFields = [
   'engine',
 ] as const satisfies readonly (keyof DeviceView)[];
 
-/** Names what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
-function keyOf(
+/** Name what a rehearsal depends on; the distance is not part of it, since reach does not depend on it. */
+function keysOf(
   { carried, plan }: MaterialCode,
   sizeMm: number,
   devices: readonly DeviceView[],
   look: LookDesign,
-): string {
+): Pick<PlannedPrint, 'rehearsalKey' | 'shapeKey'> {
   const profiles = devices.map((device) => profileFields.map((field) => device[field]));
-  return createHash('sha256')
-    .update(JSON.stringify([cameraModel, carried.payload, plan?.level ?? null, inPrint(look), sizeMm, profiles]))
-    .digest('hex');
+  const level = plan?.level ?? null;
+  return {
+    rehearsalKey: hashOf([cameraModel, carried.payload, level, inPrint(look), sizeMm, profiles]),
+    shapeKey: hashOf([cameraModel, 'shape', plan?.version ?? null, level, inPrint(look), sizeMm, profiles]),
+  };
+}
+
+function hashOf(parts: readonly unknown[]): string {
+  return createHash('sha256').update(JSON.stringify(parts)).digest('hex');
 }
 
 /** What of a look a camera meets: words and frame lie outside the quiet zone. */

@@ -15,7 +15,7 @@ export class RehearsalService {
 
   /** @throws ProblemError rehearsal-outdated when payload, size or devices changed meanwhile; invalid when devices are missing */
   async save(place: Place, rehearsalKey: string, request: SaveRehearsal): Promise<void> {
-    const { rehearsal } = await this.codes.find(place);
+    const { rehearsal, shapeKey } = await this.codes.find(place);
     if (rehearsal.key !== rehearsalKey)
       throw new ProblemError('rehearsal-outdated', 'Code, size or devices changed while it was rehearsed.');
     const rehearsed = new Set(request.results.map((result) => result.deviceId));
@@ -24,6 +24,6 @@ export class RehearsalService {
         fields: [{ field: 'results', message: 'must name each device once' }],
       });
     }
-    await this.results.save(place.material.id, rehearsalKey, request);
+    await this.results.save(place.material.id, { rehearsalKey, shapeKey }, request);
   }
 }

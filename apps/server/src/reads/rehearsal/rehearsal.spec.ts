@@ -56,6 +56,22 @@ describe('handing in a rehearsal', () => {
     });
   });
 
+  it('is where the rehearsal of another code of the same shape begins, for its owner alone', async () => {
+    const first = await scene.page(stationId);
+    expect(first.rehearsal.like).toBeNull();
+    const [alike = '', finer = ''] = await scene.stations(lessonId, [
+      link('https://a.example/leaf/y'),
+      link('https://a.example/leaf/a-much-longer-way-to-a-finer-code/y'),
+    ]);
+    const { rehearsal } = await scene.page(alike);
+    expect(rehearsal.key).not.toBe(first.rehearsal.key);
+    expect(rehearsal.results).toBeNull();
+    expect(rehearsal.like).toEqual(first.rehearsal.results);
+    expect((await scene.page(finer)).rehearsal.like).toBeNull();
+    const [other = ''] = await scene.stations(await scene.lesson('Pell'), [link('https://a.example/leaf/z')], 'Pell');
+    expect((await scene.page(other, 'Pell')).rehearsal.like).toBeNull();
+  });
+
   it('stops where one of the engines can’t read it even flat', async () => {
     await save([result(scene.deviceIds[0] ?? '')], undefined, ['zbar']);
     const { readiness, rehearsal, look } = await scene.page(stationId);

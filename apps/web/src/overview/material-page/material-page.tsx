@@ -41,7 +41,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
   const { material, station, code, readiness, rehearsal } = page;
   const [changing, setChanging] = useState(false);
   const open = useOpenMaterial();
-  const rehearsals = useRehearsals([{ place, code, rehearsal }], { withOthers: true });
+  const rehearsals = useRehearsals([{ place, code, rehearsal }]);
   const mayBeFixed =
     !readiness.opens.inTheCode && !readiness.opens.opening && !['done', 'not-yet'].includes(readiness.opens.state);
   useOpenAgainOnReturn(mayBeFixed ? [material.id] : [], (id) => open.mutate(id));

@@ -6,6 +6,7 @@ import type {
   GreyFrame,
   LimitingCause,
   LookDesign,
+  ReadableRange,
   ReaderEngineName,
   Scene,
 } from '@hapset/core';
@@ -24,8 +25,8 @@ export interface RehearsalRequest extends RehearsedCode {
   readonly devices: readonly DeviceProfile[];
   /** Left out for a plain print on a wall. */
   readonly scene?: Scene;
-  /** Of the one device: what it made of a code of the same shape. */
-  readonly like?: RehearsalResult | null;
+  /** Of the one device: how far it read a code of the same shape. */
+  readonly like?: ReadableRange | null;
 }
 
 /** One attempt of a student, to be looked at. */

@@ -8,13 +8,16 @@ import { differenceSentence, readerWords } from '../../platform/wording/rehearsa
 export function OtherReaders({
   rehearsal: { devices },
   results,
+  onOpen,
 }: {
   readonly rehearsal: RehearsalView;
   readonly results: readonly RehearsalResult[];
+  /** They are asked once somebody looks. */
+  readonly onOpen: () => void;
 }): ReactElement {
   const confidence = Math.min(...results.map((result) => result.confidence));
   return (
-    <details className="mt-2 text-row">
+    <details className="mt-2 text-row" onToggle={(event) => event.currentTarget.open && onOpen()}>
       <summary className="w-fit cursor-pointer py-1 font-semibold">Every reader on every device</summary>
       <div className="overflow-x-auto">
         <table className="w-full border-collapse text-left text-small">

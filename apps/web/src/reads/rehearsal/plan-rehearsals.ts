@@ -9,13 +9,13 @@ export interface RehearsalPlace {
 }
 
 export interface RehearsalOrder {
-  /** True where what the other engines make of it is shown. */
-  readonly withOthers?: boolean;
   /** What is on the screen comes first. */
   readonly isInSight?: (place: PlaceId) => boolean;
 }
 
 interface Planning extends RehearsalOrder {
+  /** True where what the other engines make of it is shown. */
+  readonly withOthers?: boolean;
   readonly handedIn: ReadonlySet<string>;
   readonly runningKey: string | null;
 }

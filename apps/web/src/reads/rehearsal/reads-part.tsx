@@ -73,7 +73,9 @@ function Rehearsed({ page, rehearsals }: Props): ReactElement {
       <Legend rehearsal={rehearsal} rehearsals={rehearsals} read={results.length} />
       {rehearsal.results && <Advice page={page} results={rehearsal.results} remedies={remedies} />}
       <ByHand rehearsal={rehearsal} remedies={remedies} />
-      {rehearsal.results && <OtherReaders rehearsal={rehearsal} results={rehearsal.results} />}
+      {rehearsal.results && (
+        <OtherReaders rehearsal={rehearsal} results={rehearsal.results} onOpen={rehearsals.askOthers} />
+      )}
       <details className="mt-2 text-row" onToggle={(event) => setLooking(event.currentTarget.open)}>
         <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
         {looking && (

@@ -5,6 +5,7 @@ import {
   readerEngineNames,
   type DeviceProfile,
   type LimitingCause,
+  type ReadableRange,
   type ReaderEngineName,
   type Scene,
 } from '@hapset/core';
@@ -28,19 +29,21 @@ export interface Rehearsed {
   readonly unreadBy: readonly ReaderEngineName[];
 }
 
+/** What is rehearsed, and what the same devices made of a code of the same shape before, as far as that is known. */
+export interface CodeToRehearse extends Omit<RehearsalRequest, 'like'> {
+  readonly like?: readonly RehearsalResult[];
+}
+
 /** @param onDevice hears of each device as it is done @returns devices in the order of the request */
 export async function rehearse(
-  { devices, ...code }: RehearsalRequest,
+  { devices, like = [], ...code }: CodeToRehearse,
   signal: AbortSignal,
   onDevice: (result: RehearsalResult) => void,
 ): Promise<Rehearsed> {
   const reaches = several(devices, async (device) => {
-    const shape = shapeOf(code, device);
-    const result = await rehearseOne({ ...code, devices: [device], like: knownShapes.get(shape) ?? null }, signal);
-    if (!result) return null;
-    if (knownShapes.size >= mostShapes) knownShapes.clear();
-    knownShapes.set(shape, result);
-    onDevice(result);
+    const before = like.find(({ deviceId }) => deviceId === device.id) ?? null;
+    const result = await rehearseOne(code, device, before, signal);
+    if (result) onDevice(result);
     return result;
   });
   // Together, so that one that is stopped is nobody's loose end.
@@ -48,13 +51,23 @@ export async function rehearse(
   return { results: results.flatMap((result) => result ?? []), unreadBy };
 }
 
-function rehearseOne(request: RehearsalRequest, signal: AbortSignal): Promise<RehearsalResult | null> {
-  return askFor(
-    { kind: 'rehearse', request },
+async function rehearseOne(
+  code: Omit<CodeToRehearse, 'devices' | 'like'>,
+  device: DeviceProfile,
+  before: ReadableRange | null,
+  signal: AbortSignal,
+): Promise<RehearsalResult | null> {
+  const shape = shapeOf(code, device);
+  const result = await askFor(
+    { kind: 'rehearse', request: { ...code, devices: [device], like: knownShapes.get(shape) ?? before } },
     signal,
     (message) => (message.kind === 'device' ? message.result : null),
     'end',
   );
+  if (!result) return null;
+  if (knownShapes.size >= mostShapes) knownShapes.clear();
+  knownShapes.set(shape, result);
+  return result;
 }
 
 /** Which engines can't read the code flat and straight. */
@@ -83,20 +96,26 @@ function shapeOf(
 
 /** What the other engines make of it: shown, not decisive. */
 export async function rehearseOthers(
-  { devices, ...code }: RehearsalRequest,
+  { devices, like = [], ...code }: CodeToRehearse,
   results: readonly RehearsalResult[],
   signal: AbortSignal,
 ): Promise<readonly RehearsalResult[]> {
   const cells = results.flatMap((result) => {
     const device = devices.find(({ id }) => id === result.deviceId);
+    const before = like.find(({ deviceId }) => deviceId === result.deviceId);
     return device
-      ? readerEngineNames.filter((engine) => engine !== device.engine).map((engine) => ({ ...device, engine }))
+      ? readerEngineNames
+          .filter((engine) => engine !== device.engine)
+          .map((engine) => ({ device: { ...device, engine }, before: rangeOfOther(before, engine) }))
       : [];
   });
-  const found = await several(cells, async (device): Promise<(OtherReader & { readonly deviceId: string }) | null> => {
-    const result = await rehearseOne({ ...code, devices: [device] }, signal);
-    return result && { deviceId: device.id, engine: device.engine, reachM: result.reachM, misread: result.misread };
-  });
+  const found = await several(
+    cells,
+    async ({ device, before }): Promise<(OtherReader & { readonly deviceId: string }) | null> => {
+      const result = await rehearseOne(code, device, before, signal);
+      return result && { deviceId: device.id, engine: device.engine, reachM: result.reachM, misread: result.misread };
+    },
+  );
   return results.map((result) => ({
     ...result,
     others: found.flatMap((other) =>
@@ -105,6 +124,12 @@ export async function rehearseOthers(
         : [],
     ),
   }));
+}
+
+/** Of other engines only the reach is kept; near by they read where the device's own does. */
+function rangeOfOther(before: RehearsalResult | undefined, engine: ReaderEngineName): ReadableRange | null {
+  const reachM = before?.others.find((other) => other.engine === engine)?.reachM;
+  return before && reachM !== undefined ? { fromM: before.fromM, reachM, hitAndMissM: reachM } : null;
 }
 
 export async function lookAtAttempt(request: AttemptRequest, signal: AbortSignal): Promise<SeenAttempt | null> {

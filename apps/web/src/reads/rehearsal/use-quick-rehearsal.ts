@@ -2,8 +2,7 @@
 import type { DeviceView, RehearsalResult } from '@hapset/contract';
 import { weakestDevice, type LookDesign, type ReaderEngineName, type SymbolPlan } from '@hapset/core';
 import { useEffect, useState } from 'react';
-import type { RehearsalRequest } from '../reader/reader.messages.js';
-import { rehearse } from './rehearse.js';
+import { rehearse, type CodeToRehearse } from './rehearse.js';
 
 export interface QuickRehearsal {
   /** Null without devices. */
@@ -43,13 +42,13 @@ export function useQuickRehearsal({ plan, look, sizeMm, devices }: QuickRequest)
       look,
       sizeMm,
       devices: [device],
-    } satisfies RehearsalRequest);
+    } satisfies CodeToRehearse);
   const [done, setDone] = useState<Done | null>(null);
   useEffect(() => {
     if (request === null) return;
     const leave = new AbortController();
     const run = (): void => {
-      rehearse(JSON.parse(request) as RehearsalRequest, leave.signal, () => undefined)
+      rehearse(JSON.parse(request) as CodeToRehearse, leave.signal, () => undefined)
         .then(({ results: [result = null], unreadBy }) => setDone({ request, result, unreadBy }))
         .catch(() => {
           if (!leave.signal.aborted) setDone({ request, result: null, unreadBy: [] });

@@ -1,14 +1,13 @@
 /**
- * Rehearses what has no result yet, one after the other, and hands the results in. Where it is asked for, the engines that don't
- * decide follow in the background.
+ * Rehearses what has no result yet, one after the other, and hands the results in. The engines that don't decide follow
+ * where somebody looks at them.
  */
 import { routes, type CodeView, type RehearsalResult, type RehearsalView } from '@hapset/contract';
 import { useEffect, useState } from 'react';
 import { call } from '../../platform/api/client.js';
 import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
-import type { RehearsalRequest } from '../reader/reader.messages.js';
 import { planRehearsals, type RehearsalOrder, type RehearsalPlace } from './plan-rehearsals.js';
-import { rehearse, rehearseOthers, type Rehearsed } from './rehearse.js';
+import { rehearse, rehearseOthers, type CodeToRehearse, type Rehearsed } from './rehearse.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 
 export interface RehearsalProgress {
@@ -22,13 +21,15 @@ export interface RehearsalProgress {
   readonly runningKey: string | null;
   readonly stop: () => void;
   readonly again: () => void;
+  /** Asks the engines that don't decide as well, last of all. */
+  readonly askOthers: () => void;
 }
 
 interface Task {
   readonly place: PlaceId;
   /** Names what is rehearsed; results are handed in under it. */
   readonly key: string;
-  readonly request: RehearsalRequest;
+  readonly request: CodeToRehearse;
   /** What decides is known: the other engines are asked. */
   readonly known: Rehearsed | null;
 }
@@ -36,12 +37,12 @@ interface Task {
 function taskOf(
   place: PlaceId,
   { payload, level }: CodeView,
-  { key, look, sizeMm, devices, results, unreadBy }: RehearsalView,
+  { key, look, sizeMm, devices, results, unreadBy, like }: RehearsalView,
 ): Task {
   return {
     place,
     key,
-    request: { payload, level, look, sizeMm, devices },
+    request: { payload, level, look, sizeMm, devices, like: like ?? [] },
     known: results && { results, unreadBy: unreadBy ?? [] },
   };
 }
@@ -65,7 +66,8 @@ export function useRehearsals(places: readonly RehearsalPlace[], order: Rehearsa
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
   // Rehearsed and on its way to the server: the next one does not wait for that.
   const [handedIn, setHandedIn] = useState<ReadonlySet<string>>(new Set());
-  const { done, of, next } = planRehearsals(places, { ...order, handedIn, runningKey: run.key });
+  const [withOthers, setWithOthers] = useState(false);
+  const { done, of, next } = planRehearsals(places, { ...order, withOthers, handedIn, runningKey: run.key });
   // What is to be done as text: `next` itself is new with every look at the server.
   const task = next?.code && halt === null ? JSON.stringify(taskOf(next.place, next.code, next.rehearsal)) : null;
 
@@ -107,5 +109,6 @@ export function useRehearsals(places: readonly RehearsalPlace[], order: Rehearsa
       setHandedIn(new Set());
       setHalt(null);
     },
+    askOthers: () => setWithOthers(true),
   };
 }

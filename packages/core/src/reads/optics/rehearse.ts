@@ -43,7 +43,7 @@ export interface RehearsalOptions {
    * What the same device made of a code of the same version, level, look and size: how far they are read is told by their
    * modules, not by what they say. It is confirmed by trials with this code, and searched for anew where they miss.
    */
-  readonly like?: Found | null;
+  readonly like?: ReadableRange | null;
   /** Turn of the paper, degrees; null or left out for up to 25 to either side. */
   readonly tiltDeg?: number | null;
 }
@@ -91,7 +91,7 @@ export function nearestDistanceM(modules: number, sizeMm: number, device: Device
 }
 
 /** From where to where it reads. */
-export type Found = Pick<RehearsedDevice, 'reachM' | 'hitAndMissM' | 'fromM'>;
+export type ReadableRange = Pick<RehearsedDevice, 'reachM' | 'hitAndMissM' | 'fromM'>;
 
 class Stopped extends Error {}
 
@@ -103,10 +103,10 @@ class ReachSearch {
     private readonly trials: Trials,
     private readonly nearestM: number,
     private readonly predictedM: number,
-    private readonly like: Found | null,
+    private readonly like: ReadableRange | null,
   ) {}
 
-  async run(): Promise<Found | null> {
+  async run(): Promise<ReadableRange | null> {
     try {
       if (this.like && (await this.confirms(this.like))) {
         const { fromM, reachM, hitAndMissM } = this.like;
@@ -120,11 +120,11 @@ class ReachSearch {
   }
 
   /** Trials where the other code was read last, and near by. */
-  private async confirms({ fromM, reachM }: Found): Promise<boolean> {
+  private async confirms({ fromM, reachM }: ReadableRange): Promise<boolean> {
     return reachM > 0 && (await this.allAt(fromM)) && (await this.readsAt(reachM));
   }
 
-  private async search(): Promise<Found> {
+  private async search(): Promise<ReadableRange> {
     const expectedM = Math.max(this.predictedM, this.nearestM * 1.1);
     const fromM = await this.begin(expectedM);
     if (fromM === null) return { reachM: 0, hitAndMissM: round2(await this.hitsBeyond(this.nearestM, 0)), fromM: 0 };
