@@ -132,7 +132,7 @@ test('a short link of somebody else is pointed out, with every host on the way',
   await page.getByText('What happened on the way').click();
   await expect(page.getByText('tablets may be on another network')).toBeVisible();
   await page.getByText('Earlier openings').click();
-  await expect(page.getByText('Anyone', { exact: true })).toBeVisible();
+  await expect(page.locator('#opens').getByText('Anyone', { exact: true })).toBeVisible();
 });
 
 test('what stopped opening is told on the start page, and leads to its station', async ({ page }) => {
