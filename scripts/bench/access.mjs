@@ -2,17 +2,18 @@
 import { judgeShapes, lettingIn, locking, readShapes } from '../access-corpus/access-corpus.mjs';
 
 export async function bench() {
-  const [inView, heldOut, second] = [
+  const [inView, heldOut, second, unseen] = [
     await judgeShapes(readShapes('in-view')),
     await judgeShapes(readShapes('held-out')),
     await judgeShapes(readShapes('second-look')),
+    await judgeShapes(readShapes('unseen')),
   ];
-  printMatrix([...inView, ...heldOut, ...second]);
+  printMatrix([...inView, ...heldOut, ...second, ...unseen]);
   for (const { name, expect, verdict } of [...inView, ...heldOut, ...second].filter(
     (result) => result.verdict !== result.expect,
   ))
     console.log(`  ${name}: ${expect} expected, ${verdict} said`);
-  return [...rows('in view', inView), ...rows('held out', heldOut), ...rows('second look', second)];
+  return [...rows('in view', inView), ...rows('held out', heldOut), ...rows('second look', second), ...rows('unseen', unseen)];
 }
 
 function rows(which, results) {
