@@ -1,5 +1,7 @@
 // Page shapes with the verdict that a careful person would give, served over HTTP and opened like any link. A third was
-// written before the rules (held-out.json). `in-view.json` is what the rules were made with.
+// written before the rules (held-out.json). `in-view.json` is what the rules were made with; `unseen.json` was written before
+// the rule that open needs proof, and is not read while rules are changed. `unproven`: a person would call it open, but so
+// little is on it that the check has to ask one.
 import { readFileSync, readdirSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { AddressGuard } from '../../apps/server/dist/opens/student-browser/address-guard.js';

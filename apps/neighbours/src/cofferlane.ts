@@ -124,7 +124,7 @@ function serveItems(app: Express, cupboard: Cupboard, gatepost: Gatepost): void 
     const visitor = gatepost.visitor(request);
     const hows = [entrance(crate, visitor), entrance({ ...crate, door: item.door }, visitor)];
     const how = hows.find((each) => each !== 'enter') ?? 'enter';
-    if (how === 'enter') response.send(itemPage(item, speak(request).language));
+    if (how === 'enter') response.send(itemPage(item, crate.owner, speak(request).language));
     else shut(how, crate.until, gatepost, request, response);
   });
 }
@@ -146,10 +146,15 @@ function contents(kept: Leaf | Crate, slug: string, shelf: Shelf, language: stri
 }
 
 /** A picture, drawn from its name. */
-function itemPage({ name, about }: CrateItem, language: string): string {
+function itemPage({ name, about }: CrateItem, owner: string, language: string): string {
   const hue = [...name].reduce((sum, character) => sum + character.charCodeAt(0) * 7, 0) % 360;
   const picture = `<svg viewBox="0 0 320 200" role="img" aria-label="${escapeHtml(about)}"><rect width="320" height="200" fill="hsl(${hue} 35% 78%)"/><path d="M0 150 Q80 ${90 + (hue % 40)} 160 150 T320 150 V200 H0Z" fill="hsl(${hue} 40% 45%)"/></svg>`;
-  return page(dress, name, `<h1>${escapeHtml(name)}</h1>${picture}<p>${escapeHtml(about)}</p>`, language);
+  return page(
+    dress,
+    name,
+    `<h1>${escapeHtml(name)}</h1><p><small>Out of a crate of ${escapeHtml(owner)}</small></p>${picture}<p>${escapeHtml(about)}</p>`,
+    language,
+  );
 }
 
 function whoPage(kept: Leaf | Crate): string {

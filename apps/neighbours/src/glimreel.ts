@@ -108,7 +108,7 @@ function reelPage({ title, owner, about }: Reel, say: Say): string {
   return page(
     dress,
     title,
-    `<h1>${escapeHtml(title)}</h1><p><small>${escapeHtml(owner)}</small></p>${film}<p>${escapeHtml(about)}</p>`,
+    `<h1>${escapeHtml(title)}</h1><p><small>A reel of ${escapeHtml(owner)}</small></p>${film}<p>${escapeHtml(about)}</p>`,
     say.language,
   );
 }

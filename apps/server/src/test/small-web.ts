@@ -55,6 +55,9 @@ export class SmallWeb {
   }
 }
 
+/** Enough text for a page to be more than a notice. */
+export const someText =
+  'Look for a low cone stuck to bare rock, and count the ribs that run from its tip to the rim. When the tide comes in, the animal lifts its shell by a finger’s breadth and walks off to graze; before the water leaves it is back on its own spot, to the millimetre. Its edge has grown to fit that spot alone. Draw the scar that it leaves on soft stone, measure it in two directions, and look for the trail of its rasping tongue around it.';
+
 /** An open page with enough on it to be one. */
-export const openPage =
-  '<html><head><title>Field guide to limpets</title></head><body><h1>Field guide to limpets</h1><p>Look for a low cone stuck to bare rock, and count the ribs that run from its tip to the rim.</p></body></html>';
+export const openPage = `<html><head><title>Field guide to limpets</title></head><body><h1>Field guide to limpets</h1><p>${someText}</p></body></html>`;

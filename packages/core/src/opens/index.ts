@@ -2,7 +2,14 @@
 export { remedyFor, otherLinkFor, type Remedy } from './access/remedy.js';
 export { samePage, trimLink, type TrimmedLink } from './access/tracking.js';
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
-export { standsBefore, verdictReasons, type Finding, type Judgement, type VerdictReason } from './access/judgement.js';
+export {
+  isUnproven,
+  standsBefore,
+  verdictReasons,
+  type Finding,
+  type Judgement,
+  type VerdictReason,
+} from './access/judgement.js';
 export { doubtReasons, doubtsOf, strangersBetween, type Doubt, type DoubtReason } from './access/doubts.js';
 export { insideLimits, isFolder, linksInside, type Holder, type PageLink } from './access/inside.js';
 export { dueOpenings, openingTimeNames, type DueOpening, type OpeningTime } from './access/opening-times.js';

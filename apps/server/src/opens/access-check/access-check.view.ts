@@ -9,6 +9,7 @@ import {
   remedyFor,
   otherLinkFor,
   rightsOf,
+  isUnproven,
   standsBefore,
   type Evidence,
   type Remedy,
@@ -86,10 +87,15 @@ function seen(
   const opened = doorIsOpen(check) ? evidence : null;
   return {
     rights: opened && rightsOf(opened, catalogue),
-    doubts: opened ? doubtsOf(opened, expected, catalogue) : [],
+    doubts: evidence && mayBeLookedAt(check) ? doubtsOf(evidence, expected, catalogue) : [],
     title: page?.title || null,
     firstLines: page?.firstLines.slice(0, firstLinesShown) ?? [],
   };
+}
+
+/** What a person would judge with, also where the check itself can't tell. */
+function mayBeLookedAt(check: AccessCheckRecord): boolean {
+  return doorIsOpen(check) || isUnproven(check.reasons ?? []);
 }
 
 function doorIsOpen({ verdict, reasons }: AccessCheckRecord): boolean {

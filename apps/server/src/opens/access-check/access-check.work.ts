@@ -4,6 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import {
   isFolder,
+  isUnproven,
   judgeAccess,
   labelledLinks,
   letsIn,
@@ -80,7 +81,9 @@ export class AccessCheckWork {
     const { catalogue, publicAddress } = around;
     const opened = await this.browser.openPage(check.link, stop, publicAddress);
     const outside = judgeAccess(opened.evidence, catalogue);
-    const isHolder = letsIn(outside.verdict) && holdsOthers(check, catalogue);
+    // A folder may say little itself: what is in it proves that it opens.
+    const mayOpen = letsIn(outside.verdict) || isUnproven(outside.reasons);
+    const isHolder = mayOpen && holdsOthers(check, catalogue);
     const evidence = isHolder
       ? await lookInside('folder', opened, { browser: this.browser, ...around, stop })
       : opened.evidence;

@@ -2,7 +2,7 @@ import type { AccessCheckView, EarlierCheck, SchoolView } from '@hapset/contract
 import type { PageDocument } from '@hapset/core';
 import sharp from 'sharp';
 import { link, Scene } from '../../test/scene.js';
-import { openPage, SmallWeb } from '../../test/small-web.js';
+import { openPage, SmallWeb, someText } from '../../test/small-web.js';
 import { TestServer } from '../../test/test-server.js';
 import { until } from '../../test/until.js';
 import { pools } from '../../platform/queue/job-kind.js';
@@ -118,13 +118,20 @@ describe('an access check in depth', () => {
 
   it('tells rights and doubts of what opens, and none of what does not', async () => {
     web.redirect('/deep/link', '/');
-    web.html('/', '<title>Welcome</title><p>All our guides.</p>');
+    web.html('/', `<title>Welcome</title><p>All our guides. ${someText}</p>`);
     expect(await checked('/deep/link', { title: 'Limpets' })).toMatchObject({
       verdict: 'open',
       rights: { look: true, change: false },
       doubts: [{ reason: 'start-page' }, { reason: 'title-differs', detail: 'Welcome' }],
     });
     expect(await checked('/locked')).toMatchObject({ rights: null, doubts: [] });
+    web.html('/', '<title>Welcome</title><p>All our guides.</p>');
+    expect(await checked('/deep/link')).toMatchObject({
+      verdict: 'unknown',
+      reasons: [{ reason: 'no-proof', detail: 'Welcome' }],
+      rights: null,
+      doubts: [{ reason: 'start-page' }],
+    });
   });
 
   it('keeps a history, the newest first', async () => {

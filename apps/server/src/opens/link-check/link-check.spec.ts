@@ -38,7 +38,7 @@ describe('checking any link', () => {
     const view = await checked(web.address('/short'));
     expect(view).toMatchObject({
       verdict: 'open',
-      reasons: [{ reason: 'opened' }],
+      reasons: [{ reason: 'shows-content' }],
       rights: { look: true },
       doubts: [],
       evidence: {

@@ -19,6 +19,22 @@ describe('the facts of a page', () => {
     ).toBe(3);
   });
 
+  it('count players that name what they play', () => {
+    expect(
+      read(
+        '<video src="a.mp4"></video><audio><source src="b.mp3"><source src="b.ogg"></audio><video></video><source src="c"><div hidden><audio src="d"></audio></div>',
+      ).players,
+    ).toBe(3);
+  });
+
+  it('tell what may be the material from what is beside it or over it', () => {
+    const facts = read(
+      '<nav>Home</nav><main><p>12345</p><div role="dialog">cookies</div><aside>more</aside><div aria-modal="true">wall</div><p>67890</p></main>',
+    );
+    expect(facts.contentCharacters).toBe(10);
+    expect(facts.visibleCharacters).toBe(10 + 'cookies'.length + 'more'.length + 'wall'.length);
+  });
+
   it('hold its forms with their visible fields', () => {
     const facts = read(
       '<form method="POST" action="/in"><input type="hidden" name="t"><input name="user"><input type="password"><select></select><textarea></textarea><button>Sign in</button><input type="submit" value="Go"></form>',

@@ -47,6 +47,8 @@ interface Open {
   readonly name: string;
   readonly hides: boolean;
   readonly menu: boolean;
+  /** Beside the material or over it. */
+  readonly apart: boolean;
   readonly isText: boolean;
   readonly editable: boolean;
 }
@@ -64,6 +66,7 @@ class Reading {
   private readonly path: Open[] = [];
   private hiddenDepth = 0;
   private menuDepth = 0;
+  private apartDepth = 0;
   private textDepth = 0;
   private editableDepth = 0;
   private readonly hiddenNames = new Set<string>();
@@ -75,6 +78,8 @@ class Reading {
   private scriptText = '';
   private styleText = '';
   private media = 0;
+  private players = 0;
+  private contentCharacters = 0;
   private editableCharacters = 0;
   private readonly bodyText = new Lines();
   private readonly menuText = new Lines();
@@ -94,7 +99,7 @@ class Reading {
 
   open(name: string, attributes: Attributes): void {
     const element = this.elementOf(name, attributes);
-    if (element.menu) this.endLine();
+    if (element.menu || element.apart) this.endLine();
     this.path.push(element);
     this.readHead(name, attributes);
     if (name === 'form') this.beginForm(attributes, element.hides);
@@ -111,6 +116,11 @@ class Reading {
       menu:
         (menus.has(name) && (name === 'nav' || this.textDepth === 0)) ||
         /^(?:navigation|menu|menubar|banner|contentinfo)$/.test(attributes.role ?? ''),
+      apart:
+        name === 'dialog' ||
+        name === 'aside' ||
+        attributes['aria-modal'] === 'true' ||
+        /^(?:dialog|alertdialog|complementary)$/.test(attributes.role ?? ''),
       isText: texts.has(name),
       editable: attributes.contenteditable !== undefined && attributes.contenteditable !== 'false',
     };
@@ -126,14 +136,16 @@ class Reading {
 
   private openVisible(name: string, attributes: Attributes): void {
     if (isMedium(name, attributes)) this.media += 1;
+    if (this.isPlayer(name, attributes)) this.players += 1;
     if (name === 'button' || attributes.role === 'button') this.buttonText = '';
     if (name === 'a' && attributes.href && this.links.length < linksKept) this.beginLink(attributes.href);
   }
 
   /** How deep in what it is now; an element that ends takes its own away. */
-  private count({ hides, menu, isText, editable }: Open, change: 1 | -1): void {
+  private count({ hides, menu, apart, isText, editable }: Open, change: 1 | -1): void {
     if (hides) this.hiddenDepth += change;
     if (menu) this.menuDepth += change;
+    if (apart) this.apartDepth += change;
     if (isText) this.textDepth += change;
     if (editable) this.editableDepth += change;
   }
@@ -150,7 +162,7 @@ class Reading {
 
   private leave(): Open | undefined {
     const top = this.path.pop();
-    if (top?.menu) this.endLine();
+    if (top && (top.menu || top.apart)) this.endLine();
     if (top) this.count(top, -1);
     return top;
   }
@@ -195,6 +207,7 @@ class Reading {
       picture: this.picture,
       firstLines: lines.first,
       visibleCharacters: lines.characters,
+      contentCharacters: this.contentCharacters,
       forms: visible.map(({ action, method, fields, buttons, filledCharacters }): FormFacts => ({
         action,
         method,
@@ -204,6 +217,7 @@ class Reading {
       })),
       scripts: this.scripts,
       media: this.media,
+      players: this.players,
       refreshTo: this.refreshTo,
       postsItselfTo: this.postsItselfTo(),
       buttons: this.buttons,
@@ -284,7 +298,16 @@ class Reading {
   private endLine(): void {
     const line = squeeze(this.line);
     this.line = '';
-    if (line !== '') (this.menuDepth > 0 ? this.menuText : this.bodyText).add(line);
+    if (line === '') return;
+    (this.menuDepth > 0 ? this.menuText : this.bodyText).add(line);
+    if (this.menuDepth === 0 && this.apartDepth === 0) this.contentCharacters += line.length;
+  }
+
+  /** It names what it plays, itself or by a source inside. */
+  private isPlayer(name: string, { src }: Attributes): boolean {
+    if (!src) return false;
+    if (name === 'audio' || name === 'video') return true;
+    return name === 'source' && this.path.some((each) => each.name === 'audio' || each.name === 'video');
   }
 
   private postsItselfTo(): string | null {

@@ -1,6 +1,6 @@
 /** What one opening showed: why it is judged so, the steps that open it, what students would see. */
 import { fillPath, routes, type AccessCheckView } from '@hapset/contract';
-import { mayBeAnswered } from '@hapset/core';
+import { isUnproven, mayBeAnswered } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { buttonClass } from '../../platform/design/button.js';
 import { StateMark } from '../../platform/design/state-mark.js';
@@ -90,10 +90,11 @@ function Locked({ check: { inside } }: { readonly check: AccessCheckView }): Rea
   );
 }
 
-/** What a student would see there, and could do. */
+/** What a student would see there, and could do; also where it is for a person to judge whether that is the material. */
 function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | null {
-  const { rights, title, firstLines, hasPicture, id } = check;
-  if (rights === null) return null;
+  const { rights, reasons, title, firstLines, hasPicture, id } = check;
+  if (rights === null && !isUnproven(reasons)) return null;
+  const [proof] = reasons;
   return (
     <div className="mt-1.5 flex gap-3 border-l-[3px] border-line-strong pl-3 text-row">
       {hasPicture && (
@@ -108,7 +109,10 @@ function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | nu
           {title ?? (check.contentType?.startsWith('text/html') ? 'A page without a title' : (check.contentType ?? ''))}
         </p>
         <p className="m-0 line-clamp-2 text-muted">{firstLines.filter((line) => line !== title).join(' · ')}</p>
-        <p className="m-0">{rightsSentence(rights)}</p>
+        {rights && <p className="m-0">{rightsSentence(rights)}</p>}
+        {check.verdict === 'open' && proof && proof.reason !== 'opened' && (
+          <p className="m-0 text-note text-muted">{reasonSentence(proof.reason, proof.detail)}</p>
+        )}
       </div>
     </div>
   );

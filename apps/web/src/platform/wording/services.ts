@@ -34,6 +34,7 @@ export const wallWords: Readonly<Record<WallDescription['verdict'], string>> = {
 };
 
 export const rightWords: Readonly<Record<RightDescription['can'], string>> = {
+  look: 'look',
   comment: 'comment',
   change: 'change it',
   download: 'save it',

@@ -79,6 +79,13 @@ export const obstacleWords: Readonly<Record<Obstacle, ObstacleWords>> = {
 export const reasonWords: Readonly<Record<VerdictReason, string>> = {
   opened: 'The page opened without an account.',
   'opened-file': 'A file came without an account.',
+  'service-says-open': 'The page shows “{}”, which its service shows only where it opens.',
+  'asks-questions': 'There is a form that students can answer.',
+  'plays-media': 'There is something to play.',
+  'takes-writing': 'There is a place to write into.',
+  'shows-content': 'The page has a text of its own.',
+  'holds-open': 'What is in it opens.',
+  'no-proof': 'Students get a short page. Is this your material, or a notice that it is locked?',
   'guarded-address': '{} is inside a private network or on the server itself. Hapset opens public addresses only.',
   'not-a-web-address': '{} is no http or https address.',
   'too-many-redirects': 'It was sent on from page to page without end, last at {}.',

@@ -58,8 +58,8 @@ export const wallVerdicts = [
 /** A verdict that a wall may give. */
 export type WallVerdict = (typeof wallVerdicts)[number];
 
-/** Rights that a description may tell. */
-export const describedRights = ['comment', 'change', 'download', 'answer'] as const;
+/** Rights that a description may tell. `look` alone says that the page opened: no wall shows those words. */
+export const describedRights = ['look', 'comment', 'change', 'download', 'answer'] as const;
 
 /** How a right is seen on a page. */
 export interface RightDescription {

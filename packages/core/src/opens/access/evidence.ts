@@ -83,10 +83,14 @@ export interface PageFacts {
   readonly firstLines: readonly string[];
   /** Characters that a person would see on the whole page, those of menus left out. */
   readonly visibleCharacters: number;
+  /** Of those, outside of dialogs and asides: what can be the material. Absent in evidence from before it was counted. */
+  readonly contentCharacters?: number;
   readonly forms: readonly FormFacts[];
   readonly scripts: number;
   /** Pictures, sounds and films that need no script; absent in evidence from before they were counted. */
   readonly media?: number;
+  /** Sounds and films that name what they play; absent in evidence from before they were counted. */
+  readonly players?: number;
   /** Where a meta refresh would lead within ten seconds; null without one. */
   readonly refreshTo: string | null;
   /** Where a form without any visible field would post itself to; null without one. */

@@ -7,6 +7,13 @@ import { failedEndings, type Evidence } from './evidence.js';
 export const verdictReasons = [
   'opened',
   'opened-file',
+  'service-says-open',
+  'asks-questions',
+  'plays-media',
+  'takes-writing',
+  'shows-content',
+  'holds-open',
+  'no-proof',
   ...failedEndings,
   'server-error',
   'too-busy',
@@ -74,6 +81,11 @@ export type FindReasons = (evidence: Evidence, catalogue: ServiceCatalogue) => r
 export interface Rule {
   readonly verdict: AccessVerdict;
   readonly find: FindReasons;
+}
+
+/** Nothing stood in the way, but nothing proved that it is the material: what is on it may still be looked at. */
+export function isUnproven(reasons: readonly Finding[]): boolean {
+  return reasons.some(({ reason }) => reason === 'no-proof');
 }
 
 /** Reasons by which what was seen is not the material yet. */

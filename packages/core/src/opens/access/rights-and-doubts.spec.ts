@@ -133,7 +133,7 @@ describe('what stands in the way of what opens', () => {
     ],
     ['a long wait', { elapsedMs: 6200 }, 'slow'],
   ])('%s', (_, more, reason) =>
-    expect(judgeAccess(evidence({}, { more }), emptyCatalogue)).toMatchObject({
+    expect(judgeAccess(evidence({ visibleCharacters: 2000 }, { more }), emptyCatalogue)).toMatchObject({
       verdict: 'obstructed',
       reasons: [{ reason }],
     }),

@@ -20,7 +20,7 @@ export interface Rights {
 /** A writing field that holds this many characters already is the text itself, not a question's answer. */
 const textInField = 80;
 /** A place to write into is more than a box for a search. */
-const writingPlace = 20;
+export const writingPlace = 20;
 
 /** Null where nothing came that could be looked at. */
 export function rightsOf(evidence: Evidence, catalogue: ServiceCatalogue): Rights | null {
@@ -57,7 +57,15 @@ function describedRights(evidence: Evidence, page: PageFacts, catalogue: Service
   return known.flatMap(({ can, words }) => (words.some((word) => text.includes(word.toLowerCase())) ? [can] : []));
 }
 
-function isTextInForm(form: FormFacts): boolean {
+/** The words of the page by which its service's description tells that it opened; null where it tells none. */
+export function findDescribedRight(evidence: Evidence, page: PageFacts, catalogue: ServiceCatalogue): string | null {
+  const text = textOf(page).toLowerCase();
+  const known = servicesOnTheWay(evidence, catalogue).flatMap(({ description }) => description.rights ?? []);
+  return known.flatMap(({ words }) => words).find((word) => text.includes(word.toLowerCase())) ?? null;
+}
+
+/** A text that stands in a field, with a button that saves it. */
+export function isTextInForm(form: FormFacts): boolean {
   return (
     form.method === 'post' &&
     (form.filledCharacters ?? 0) >= textInField &&

@@ -1,4 +1,12 @@
-import { type Shape, signInForm, verdictOf } from '../../test/sample-evidence.js';
+import { compileServices } from '../../gather/service-description/catalogue.js';
+import { compileRe2 } from '../../gather/service-description/re2-pattern.js';
+import { evidence, type Shape, signInForm, verdictOf } from '../../test/sample-evidence.js';
+import { cofferlane, sampleCatalogue } from '../../test/sample-services.js';
+import type { FormFacts } from './evidence.js';
+import type { VerdictReason } from './judgement.js';
+import { judgeAccess } from './verdict.js';
+
+const form = (...fields: readonly string[]): FormFacts => ({ action: '', method: 'post', fields, buttons: ['Send'] });
 
 describe('what lets every student in', () => {
   it.each<[string, Shape]>([
@@ -49,8 +57,17 @@ describe('what lets every student in', () => {
         },
       },
     ],
-    ['a page with a sound and hardly a word', { page: { visibleCharacters: 12, scripts: 1, media: 1 } }],
+    ['a page with a sound and hardly a word', { page: { visibleCharacters: 12, scripts: 1, media: 1, players: 1 } }],
     ['a file', { page: null, contentType: 'application/pdf' }],
+    [
+      'a short story of something that was not found',
+      { page: { title: 'Bello, nicht gefunden', visibleCharacters: 400 } },
+    ],
+  ])('%s', (_, shape) => expect(verdictOf(shape)).toBe('open'));
+});
+
+describe('what may be open, though nothing on it proves that', () => {
+  it.each<[string, Shape]>([
     [
       'a lesson that asks how old somebody is',
       { page: { title: 'How old are you?', firstLines: ['I am nine.'], visibleCharacters: 60 } },
@@ -59,10 +76,6 @@ describe('what lets every student in', () => {
     [
       'opening hours',
       { page: { title: 'Museum', firstLines: ['The museum opens on Tuesdays.'], visibleCharacters: 90 } },
-    ],
-    [
-      'a short story of something that was not found',
-      { page: { title: 'Bello, nicht gefunden', visibleCharacters: 400 } },
     ],
     [
       'a sign-up list, which is no sign-in',
@@ -74,5 +87,61 @@ describe('what lets every student in', () => {
         },
       },
     ],
-  ])('%s', (_, shape) => expect(verdictOf(shape)).toBe('open'));
+    ['a heading and a sentence', { page: { title: 'Tides', visibleCharacters: 399 } }],
+    [
+      'a sentence in a writing that needs no letters',
+      { page: { firstLines: ['砂州が動いた。'], visibleCharacters: 159 } },
+    ],
+    ['a text that is in a dialog', { page: { visibleCharacters: 2000, contentCharacters: 10 } }],
+    ['a player that names nothing to play', { page: { visibleCharacters: 30, media: 1, players: 0 } }],
+    ['a field for a code', { page: { visibleCharacters: 80, forms: [form('text')] } }],
+    ['a password alone', { page: { visibleCharacters: 80, forms: [form('password')] } }],
+    ['a letter to the owner', { page: { visibleCharacters: 80, forms: [form('textarea')] } }],
+    [
+      'questions about who one is',
+      { page: { visibleCharacters: 80, forms: [form('text', 'email', 'radio', 'radio')] } },
+    ],
+    ['a file that no phone shows', { page: null, contentType: 'application/x-odd' }],
+  ])('%s', (_, shape) => {
+    const { verdict, reasons } = judgeAccess(evidence(shape), sampleCatalogue);
+    expect([verdict, reasons.map(({ reason }) => reason)]).toEqual(['unknown', ['no-proof']]);
+  });
+});
+
+it('a short page that came slowly is not said to open slowly', () => {
+  const slow = { ...evidence({ page: { visibleCharacters: 80 } }), elapsedMs: 9000 };
+  expect(judgeAccess(slow, sampleCatalogue).verdict).toBe('unknown');
+});
+
+describe('what proves that it is open', () => {
+  it.each<[VerdictReason, Shape]>([
+    ['shows-content', { page: { visibleCharacters: 400 } }],
+    ['shows-content', { page: { firstLines: ['砂州が動いた。'], visibleCharacters: 160 } }],
+    ['plays-media', { page: { visibleCharacters: 20, players: 1 } }],
+    ['asks-questions', { page: { visibleCharacters: 80, forms: [form('radio', 'radio')] } }],
+    ['asks-questions', { page: { visibleCharacters: 80, forms: [form('checkbox', 'checkbox')] } }],
+    ['asks-questions', { page: { visibleCharacters: 80, forms: [form('text', 'textarea')] } }],
+    ['opened-file', { page: null, contentType: 'image/png' }],
+  ])('%s', (reason, shape) => {
+    const { verdict, reasons } = judgeAccess(evidence(shape), sampleCatalogue);
+    expect([verdict, reasons.map((found) => found.reason)]).toEqual(['open', [reason]]);
+  });
+  it('is what a service’s description knows of its pages', () => {
+    const shape = { page: { visibleCharacters: 60, firstLines: ['A board of Ansel Quill'] } };
+    expect(judgeAccess(evidence(shape), sampleCatalogue).verdict).toBe('unknown');
+    const knowing = compileServices(
+      [{ ...cofferlane, hosts: ['a.example'], walls: [], rights: [{ can: 'look', words: ['A board of'] }] }],
+      compileRe2,
+    );
+    expect(judgeAccess(evidence(shape), knowing)).toEqual({
+      verdict: 'open',
+      reasons: [{ reason: 'service-says-open', detail: 'A board of' }],
+    });
+  });
+  it('is what opens in it', () => {
+    const page = evidence({ page: { visibleCharacters: 60 } });
+    const inside = (verdict: 'open' | 'unknown') => [{ name: 'x', address: 'https://a.example/x', verdict, depth: 1 }];
+    expect(judgeAccess({ ...page, inside: inside('unknown') }, sampleCatalogue).verdict).toBe('unknown');
+    expect(judgeAccess({ ...page, inside: inside('open') }, sampleCatalogue).verdict).toBe('open');
+  });
 });

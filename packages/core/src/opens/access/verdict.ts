@@ -1,7 +1,7 @@
 /**
  * Evidence -> verdict, a pure function: the rules in their order, the first that finds a reason decides. The order goes
  * from what is certain (guard, network, status) over what the service's description knows to what the page looks like.
- * Where doubt remains the verdict is `unknown`, never `open`.
+ * Where doubt remains the verdict is `unknown`: `open` needs proof (proof.ts).
  */
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import type { Evidence } from './evidence.js';
@@ -22,6 +22,7 @@ import { saysMissing } from './rules/says-missing.js';
 import { statusError } from './rules/status-error.js';
 import { signIn } from './rules/sign-in.js';
 import { unknown } from './rules/unknown.js';
+import { unproven } from './rules/unproven.js';
 
 /** A check against robots comes with any status, so it is looked for before them. */
 const rules: readonly Rule[] = [
@@ -36,6 +37,7 @@ const rules: readonly Rule[] = [
   saysMissing,
   statusError,
   unknown,
+  unproven,
   partial,
   obstructed,
   openEditable,
