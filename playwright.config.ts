@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: 'e2e',
   workers: Number(process.env.HAPSET_TEST_WORKERS ?? '1'),
   retries: 0,
-  timeout: 90_000,
+  // On a busy machine a long journey takes three times as long; what hangs is told by its own expectation sooner.
+  timeout: 180_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   outputDir: 'test-output/playwright',

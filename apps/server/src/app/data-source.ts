@@ -58,6 +58,7 @@ import { WhatIsKept1804000000000 } from '../platform/database/migrations/1804000
 import { ReadFlat1805000000000 } from '../platform/database/migrations/1805000000000-read-flat.js';
 import { ListOfPrints1806000000000 } from '../platform/database/migrations/1806000000000-list-of-prints.js';
 import { RehearsalsLikeIt1807000000000 } from '../platform/database/migrations/1807000000000-rehearsals-like-it.js';
+import { PageFingerprints1808000000000 } from '../platform/database/migrations/1808000000000-page-fingerprints.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -120,6 +121,7 @@ export const migrations = [
   ReadFlat1805000000000,
   ListOfPrints1806000000000,
   RehearsalsLikeIt1807000000000,
+  PageFingerprints1808000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

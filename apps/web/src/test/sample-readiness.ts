@@ -11,4 +11,5 @@ export const locked = {
   obstacle: null,
   unplayed: null,
   answer: null,
+  answerBefore: null,
 } as const;

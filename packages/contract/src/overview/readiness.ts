@@ -34,6 +34,8 @@ export interface ReadinessView {
     readonly unplayed: { readonly formats: readonly MediaFormat[]; readonly by: readonly string[] } | null;
     /** A person's answer, where it decides. */
     readonly answer: PersonAnswerView | null;
+    /** What a person said of another page that was there before; null where that is still it. */
+    readonly answerBefore: PersonAnswerView | null;
   };
   readonly carries: {
     readonly state: AnswerState;

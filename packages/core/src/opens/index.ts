@@ -2,6 +2,7 @@
 export { remedyFor, otherLinkFor, type Remedy } from './access/remedy.js';
 export { samePage, trimLink, type TrimmedLink } from './access/tracking.js';
 export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
+export { fingerprintOf, isOtherPage, simHash, type PageFingerprint } from './access/page-fingerprint.js';
 export {
   isUnproven,
   standsBefore,

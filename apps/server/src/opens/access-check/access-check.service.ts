@@ -6,16 +6,23 @@ import { newId } from '../../platform/database/columns.js';
 import { addressOf } from '../../gather/material/material-address.js';
 import { SchoolService } from '../../school/settings/school.service.js';
 import { ServiceDescriptionService } from '../../gather/service-description/service-description.service.js';
-import { PersonAnswerService } from '../person-answer/person-answer.service.js';
+import { PersonAnswerService, type KnownAnswer } from '../person-answer/person-answer.service.js';
 import { AccessCheck } from './access-check.entity.js';
 import { notFound } from '../../platform/problem/problem.js';
 import { stepsOf, toAccessCheckView } from './access-check.view.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
 import type { AccessCheckView, PersonAnswerView } from '@hapset/contract';
+import { fingerprintOf, isOtherPage } from '@hapset/core';
 import type { AccessCheckRecord } from './access-check-record.js';
 
 const earlierShown = 20;
+
+/** @property otherPage whether the page is clearly another one since; null where that can't be told */
+export interface AnswerAboutPage {
+  readonly said: PersonAnswerView;
+  readonly otherPage: boolean | null;
+}
 
 /** What is known of one material's openings. */
 export interface LastChecks {
@@ -26,7 +33,7 @@ export interface LastChecks {
   /** Steps that are known to open it; 0 where none is known or none is needed. */
   readonly steps: number;
   /** What a person said after trying it; null where nobody did. */
-  readonly answer: PersonAnswerView | null;
+  readonly answer: AnswerAboutPage | null;
 }
 
 @Injectable()
@@ -93,7 +100,7 @@ export class AccessCheckService {
             done,
             pending: own.find((row) => row.state !== 'done') ?? null,
             steps: done ? stepsOf(done, material, catalogue) : 0,
-            answer: answers.get(material.id) ?? null,
+            answer: aboutPage(answers.get(material.id) ?? null, done),
           },
         ];
       }),
@@ -133,4 +140,10 @@ export class AccessCheckService {
       .getRawMany()) as { id: string }[];
     return newest.length === 0 ? [] : this.checks.findBy({ id: In(newest.map((row) => row.id)) });
   }
+}
+
+function aboutPage(answer: KnownAnswer | null, done: AccessCheck | null): AnswerAboutPage | null {
+  if (!answer) return null;
+  const now = done?.evidence ? fingerprintOf(done.evidence) : null;
+  return { said: answer.said, otherPage: isOtherPage(answer.fingerprint, now) };
 }

@@ -1,4 +1,5 @@
 import { limits } from '@hapset/contract';
+import type { PageFingerprint } from '@hapset/core';
 import { Column, Entity, OneToOne, JoinColumn, PrimaryColumn, type Relation } from 'typeorm';
 import type { MaterialRecord } from '../../gather/material/material-record.js';
 import { idColumn, textColumn, timeColumn } from '../../platform/database/columns.js';
@@ -14,4 +15,6 @@ export class PersonAnswer {
   /** The person's name at that time. */
   @Column(textColumn(limits.nameLength)) answeredBy: string;
   @Column(timeColumn) answeredAt: Date;
+  /** Of the page that was there; null where nothing came that can be known again. */
+  @Column({ type: 'json', nullable: true }) fingerprint: PageFingerprint | null;
 }

@@ -1,6 +1,7 @@
 import type { MaterialPage } from '@hapset/contract';
 import { link, Scene, words } from '../../test/scene.js';
 import { openPage, SmallWeb } from '../../test/small-web.js';
+import { until } from '../../test/until.js';
 
 describe('what a person says after trying it', () => {
   let scene: Scene;
@@ -49,6 +50,34 @@ describe('what a person says after trying it', () => {
     await say(material.id, true);
     scene.server.clock.advance(15 * 24 * 3600 * 1000);
     expect(await opensOf(material.id)).toMatchObject({ state: 'look-at', stale: true, answer: { opens: true } });
+  });
+
+  it('holds while the check finds the same page, and is asked for again when that is clearly another one', async () => {
+    const note = (more: string): string =>
+      `<title>Meeting</title><h1>Meeting</h1><p>We meet at the third breakwater at low tide, with boots and a ruler.${more}</p>`;
+    web.html('/note', note(' 3 read it.'));
+    const { material } = await opened('/note');
+    await say(material.id, true);
+    const again = async (): Promise<MaterialPage['readiness']['opens']> => {
+      await scene.server.ok('Maren', 'POST', `/api/materials/${material.id}/access-checks`);
+      return until(
+        () => opensOf(material.id),
+        ({ opening }) => !opening,
+        10_000,
+      );
+    };
+    scene.server.clock.advance(14.1 * 24 * 3600 * 1000);
+    web.html('/note', note(' 41 read it.'));
+    expect(await again()).toMatchObject({ state: 'done', stale: false, answer: { opens: true }, answerBefore: null });
+    web.html('/note', '<title>Meeting</title><p>To go on, ask whoever owns this board to let you in.</p>');
+    expect(await again()).toMatchObject({
+      state: 'look-at',
+      verdict: 'unknown',
+      answer: null,
+      answerBefore: { opens: true, by: 'Maren' },
+    });
+    await say(material.id, false);
+    expect(await opensOf(material.id)).toMatchObject({ state: 'stop', answer: { opens: false }, answerBefore: null });
   });
 
   it('does not talk away what is known for certain, but a no counts', async () => {

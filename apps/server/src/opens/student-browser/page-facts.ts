@@ -6,7 +6,7 @@
 import type { FormFacts, PageFacts, PageLink } from '@hapset/core';
 import { decodeBuffer } from 'encoding-sniffer';
 import { Parser } from 'htmlparser2';
-import { parseUrl } from '@hapset/core';
+import { parseUrl, simHash } from '@hapset/core';
 import { unseen, blocks, menus, texts, notVisible } from './tag-names.js';
 import { lineLength, topRules, Lines, squeeze, refreshTarget } from './page-text.js';
 
@@ -18,6 +18,8 @@ const formsKept = 30;
 const fieldsKept = 60;
 const buttonsKept = 40;
 const linksKept = 1000;
+/** Of the visible text, characters: enough to know a page again. */
+const textHashed = 20_000;
 /** Of scripts and of style sheets, characters. */
 const textKept = 200_000;
 /** Browsers stop at 512; the parser's own work grows with the square of the depth. */
@@ -80,6 +82,7 @@ class Reading {
   private media = 0;
   private players = 0;
   private contentCharacters = 0;
+  private visibleText = '';
   private editableCharacters = 0;
   private readonly bodyText = new Lines();
   private readonly menuText = new Lines();
@@ -208,6 +211,7 @@ class Reading {
       firstLines: lines.first,
       visibleCharacters: lines.characters,
       contentCharacters: this.contentCharacters,
+      textHash: simHash(this.visibleText.slice(0, textHashed)),
       forms: visible.map(({ action, method, fields, buttons, filledCharacters }): FormFacts => ({
         action,
         method,
@@ -300,6 +304,7 @@ class Reading {
     this.line = '';
     if (line === '') return;
     (this.menuDepth > 0 ? this.menuText : this.bodyText).add(line);
+    if (this.menuDepth === 0 && this.visibleText.length < textHashed) this.visibleText += `${line}\n`;
     if (this.menuDepth === 0 && this.apartDepth === 0) this.contentCharacters += line.length;
   }
 

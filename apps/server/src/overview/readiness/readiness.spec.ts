@@ -179,6 +179,7 @@ describe('the four answers', () => {
       obstacle: null,
       unplayed: null,
       answer: null,
+      answerBefore: null,
     });
     expect(
       toReadinessView(facts({ checks: { done: check('open'), pending: null, steps: 0, answer: null } })).opens,

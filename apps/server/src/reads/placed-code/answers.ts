@@ -96,6 +96,7 @@ const inTheCode: ReadinessView['opens'] = {
   obstacle: null,
   unplayed: null,
   answer: null,
+  answerBefore: null,
 };
 
 function obstacleOf({ code, place, opening, timeZone, now, lessonAt }: CodeFacts): Obstacle | null {
@@ -116,9 +117,16 @@ function lastOpened({
   accounts,
   now,
   lessonAt,
-}: CodeFacts): Pick<ReadinessView['opens'], 'state' | 'verdict' | 'reason' | 'checkedAt' | 'stale' | 'answer'> {
+}: CodeFacts): Pick<
+  ReadinessView['opens'],
+  'state' | 'verdict' | 'reason' | 'checkedAt' | 'stale' | 'answer' | 'answerBefore'
+> {
   const { verdict, finishedAt: checkedAt, reasons } = done ?? { verdict: null, finishedAt: null, reasons: null };
-  const said = answer && { opens: answer.opens, at: Date.parse(answer.at) };
+  const said = answer && {
+    opens: answer.said.opens,
+    at: Date.parse(answer.said.at),
+    otherPage: answer.otherPage,
+  };
   const { state, stale, byPerson } = opensAnswer(
     { verdict, checkedAt: checkedAt && checkedAt.getTime(), answer: said, accounts },
     now.getTime(),
@@ -130,7 +138,8 @@ function lastOpened({
     reason: reasons?.[0]?.reason ?? null,
     checkedAt: checkedAt && checkedAt.toISOString(),
     stale,
-    answer: byPerson ? answer : null,
+    answer: byPerson && answer ? answer.said : null,
+    answerBefore: answer?.otherPage === true ? answer.said : null,
   };
 }
 

@@ -46,7 +46,7 @@ export function TryYourself({
 }
 
 function Ask({
-  page: { material },
+  page: { material, readiness },
   toScan,
   sending,
 }: {
@@ -55,11 +55,18 @@ function Ask({
   readonly sending: ReturnType<typeof useAnswer>;
 }): ReactElement {
   const address = material.link ?? material.pageAddress ?? '';
+  const before = readiness.opens.answerBefore;
   return (
     <div className="mt-2 flex flex-wrap items-start gap-x-5 gap-y-2 border-t border-line pt-3">
       {toScan}
       <div className="min-w-52 flex-1">
         <h3 className="m-0 text-group">Check it yourself</h3>
+        {before && (
+          <p className="mt-1 mb-0 text-body">
+            The page has changed since {before.by} tried it on {dayAndTime(before.at)}. Then it{' '}
+            {before.opens ? 'opened' : 'did not open'}.
+          </p>
+        )}
         <p className="mt-1 mb-0 text-body">
           Scan the code with a student’s device. Or open{' '}
           <a className="font-semibold break-all text-ink" href={address} target="_blank" rel="noreferrer">

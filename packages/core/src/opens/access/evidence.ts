@@ -85,6 +85,8 @@ export interface PageFacts {
   readonly visibleCharacters: number;
   /** Of those, outside of dialogs and asides: what can be the material. Absent in evidence from before it was counted. */
   readonly contentCharacters?: number;
+  /** SimHash of the visible text (page-fingerprint.ts); absent in evidence from before it was made. */
+  readonly textHash?: string;
   readonly forms: readonly FormFacts[];
   readonly scripts: number;
   /** Pictures, sounds and films that need no script; absent in evidence from before they were counted. */

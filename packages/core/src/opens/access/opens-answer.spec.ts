@@ -37,12 +37,14 @@ describe('opens', () => {
     const known = {
       verdict: 'unknown',
       checkedAt: 0,
-      answer: { opens: true, at: 90 * day },
+      answer: { opens: true, at: 90 * day, otherPage: null },
       accounts: 'none',
     } as const;
     expect(opensAnswer(known, 95 * day, null)).toEqual({ state: 'done', stale: false, byPerson: true });
     expect(opensAnswer(known, 105 * day, null)).toEqual({ state: 'look-at', stale: true, byPerson: true });
-    expect(opensAnswer({ ...known, answer: { opens: false, at: 0 } }, 95 * day, null)).toMatchObject({ state: 'stop' });
+    expect(opensAnswer({ ...known, answer: { opens: false, at: 0, otherPage: null } }, 95 * day, null)).toMatchObject({
+      state: 'stop',
+    });
     expect(opensAnswer({ ...known, verdict: 'sign-in' }, 1, null)).toEqual({
       state: 'stop',
       stale: false,
@@ -55,6 +57,16 @@ describe('opens', () => {
       byPerson: false,
     });
     expect(opensAnswer({ ...known, answer: null, checkedAt: null, verdict: null }, 1, null).stale).toBe(false);
+  });
+  it('is what a person said until the page is clearly another one, and as new as the check that finds it the same', () => {
+    const day = 24 * 3600 * 1000;
+    const known = { verdict: 'unknown', checkedAt: 100 * day, accounts: 'none' } as const;
+    const said = (opens: boolean, otherPage: boolean | null) => ({ ...known, answer: { opens, at: 0, otherPage } });
+    expect(opensAnswer(said(true, false), 101 * day, null)).toEqual({ state: 'done', stale: false, byPerson: true });
+    expect(opensAnswer(said(true, false), 120 * day, null)).toMatchObject({ state: 'look-at', stale: true });
+    expect(opensAnswer(said(true, null), 101 * day, null)).toMatchObject({ state: 'look-at', stale: true });
+    expect(opensAnswer(said(true, true), 101 * day, null)).toEqual({ state: 'look-at', stale: false, byPerson: false });
+    expect(opensAnswer({ ...said(false, true), verdict: 'open' }, 101 * day, null)).toMatchObject({ state: 'done' });
   });
   it('grows stale: after two weeks, and after a day where a lesson is near', () => {
     const day = 24 * 3600 * 1000;

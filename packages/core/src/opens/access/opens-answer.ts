@@ -37,6 +37,8 @@ export interface PersonAnswer {
   readonly opens: boolean;
   /** Milliseconds since 1970. */
   readonly at: number;
+  /** Whether the page is clearly another one by now; null where that can't be told. */
+  readonly otherPage: boolean | null;
 }
 
 /**
@@ -78,12 +80,17 @@ export function opensAnswer(
   now: number,
   lessonAt: number | null,
 ): { readonly state: AnswerState; readonly stale: boolean; readonly byPerson: boolean } {
-  const byPerson = answer !== null && verdict !== null && answerCounts(answer, verdict);
+  const byPerson = answer !== null && verdict !== null && answer.otherPage !== true && answerCounts(answer, verdict);
   const said = byPerson ? answer : null;
-  const since = said?.at ?? checkedAt;
+  const since = said ? believedSince(said, checkedAt) : checkedAt;
   const stale = since !== null && isStale(since, now, lessonAt);
   const state = said ? (said.opens ? 'done' : 'stop') : opensState(verdict, accounts);
   return { state: stale && state === 'done' ? 'look-at' : state, stale, byPerson };
+}
+
+/** A check that found the same page makes an answer as good as new. */
+function believedSince({ at, otherPage }: PersonAnswer, checkedAt: number | null): number {
+  return otherPage === false ? Math.max(at, checkedAt ?? 0) : at;
 }
 
 /** What is known of opening, as far as trouble goes. */
