@@ -13,7 +13,12 @@ export async function bench() {
     (result) => result.verdict !== result.expect,
   ))
     console.log(`  ${name}: ${expect} expected, ${verdict} said`);
-  return [...rows('in view', inView), ...rows('held out', heldOut), ...rows('second look', second), ...rows('unseen', unseen)];
+  return [
+    ...rows('in view', inView),
+    ...rows('held out', heldOut),
+    ...rows('second look', second),
+    ...rows('unseen', unseen),
+  ];
 }
 
 function rows(which, results) {
