@@ -51,6 +51,8 @@ describe('opens', () => {
       byPerson: false,
     });
     expect(opensAnswer({ ...known, verdict: null }, 1, null)).toMatchObject({ state: 'not-yet', byPerson: false });
+    const no = { opens: false, at: 0, otherPage: null };
+    expect(opensAnswer({ ...known, verdict: null, answer: no }, 1, null)).toMatchObject({ byPerson: false });
     expect(opensAnswer({ ...known, verdict: 'open', answer: null }, 20 * day, null)).toEqual({
       state: 'look-at',
       stale: true,

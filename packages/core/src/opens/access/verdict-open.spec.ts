@@ -126,6 +126,13 @@ describe('what proves that it is open', () => {
     const { verdict, reasons } = judgeAccess(evidence(shape), sampleCatalogue);
     expect([verdict, reasons.map((found) => found.reason)]).toEqual(['open', [reason]]);
   });
+  it('is a place to write into, which is told as that', () => {
+    const text = { ...form('textarea'), buttons: ['Save'], filledCharacters: 80 };
+    expect(verdictOf({ page: { visibleCharacters: 90, forms: [text] } })).toBe('open-editable');
+    expect(verdictOf({ page: { visibleCharacters: 90, forms: [{ ...text, filledCharacters: 79 }] } })).toBe('unknown');
+    expect(verdictOf({ page: { visibleCharacters: 90, editableCharacters: 20 } })).toBe('open-editable');
+    expect(verdictOf({ page: { visibleCharacters: 90, editableCharacters: 19 } })).toBe('unknown');
+  });
   it('is what a service’s description knows of its pages', () => {
     const shape = { page: { visibleCharacters: 60, firstLines: ['A board of Ansel Quill'] } };
     expect(judgeAccess(evidence(shape), sampleCatalogue).verdict).toBe('unknown');
