@@ -1,8 +1,7 @@
 import type { PrintView } from '@hapset/contract';
 import { JobService } from '../../platform/queue/job.service.js';
-import { fileOf, makePrint, noPlaces } from '../../test/prints.js';
+import { fileOf, lessonOfLongPrints, makePrint, noPlaces, printInState, readPrint } from '../../test/prints.js';
 import { Scene, words } from '../../test/scene.js';
-import { until } from '../../test/until.js';
 import { SheetWorkers } from './sheet-workers.js';
 
 describe('prints of more pages than are drawn at once', () => {
@@ -10,22 +9,13 @@ describe('prints of more pages than are drawn at once', () => {
   let lessonId: string;
   beforeAll(async () => {
     scene = await Scene.start();
-    lessonId = await scene.rehearsedLesson(
-      Array.from({ length: 7 }, (_, index) => words(`Station ${index + 1}: look and write`)),
-      3,
-    );
+    lessonId = await lessonOfLongPrints(scene);
   });
   afterAll(() => scene.stop());
 
   const long = { kind: 'poster', copies: 3 } as const;
-  const print = async (id: string): Promise<PrintView> =>
-    scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${id}`);
-  const inState = (id: string, state: PrintView['state']) =>
-    until(
-      () => print(id),
-      (found) => found.state === state,
-      20_000,
-    );
+  const print = (id: string): Promise<PrintView> => readPrint(scene, id);
+  const inState = (id: string, state: PrintView['state']): Promise<PrintView> => printInState(scene, id, state);
 
   it('are laid out once before they are made', async () => {
     const asked = jest.spyOn(scene.server.app.get(SheetWorkers), 'ask');

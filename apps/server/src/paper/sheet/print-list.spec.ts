@@ -1,9 +1,8 @@
 import { sheetWarnings, type Problem, type PrintOrigin, type PrintsPage, type PrintView } from '@hapset/contract';
 import { plainChoices } from '@hapset/core';
 import { JobService } from '../../platform/queue/job.service.js';
-import { fileOf, makePrint, noPlaces } from '../../test/prints.js';
-import { Scene, words } from '../../test/scene.js';
-import { until } from '../../test/until.js';
+import { fileOf, lessonOfLongPrints, makePrint, noPlaces, printInState, readPrint } from '../../test/prints.js';
+import { Scene } from '../../test/scene.js';
 
 const weekMs = 7 * 24 * 3_600_000;
 
@@ -12,10 +11,7 @@ describe('the list of prints', () => {
   let lessonId: string;
   beforeAll(async () => {
     scene = await Scene.start();
-    lessonId = await scene.rehearsedLesson(
-      Array.from({ length: 7 }, (_, index) => words(`Station ${index + 1}: look and write`)),
-      3,
-    );
+    lessonId = await lessonOfLongPrints(scene);
   });
   afterAll(() => scene.stop());
 
@@ -24,13 +20,8 @@ describe('the list of prints', () => {
       .body as PrintView;
   const list = (after = ''): Promise<PrintsPage> =>
     scene.server.ok<PrintsPage>('Maren', 'GET', `/api/prints${after === '' ? '' : `?after=${after}`}`);
-  const print = (id: string): Promise<PrintView> => scene.server.ok<PrintView>('Maren', 'GET', `/api/prints/${id}`);
-  const inState = (id: string, state: PrintView['state']): Promise<PrintView> =>
-    until(
-      () => print(id),
-      (found) => found.state === state,
-      20_000,
-    );
+  const print = (id: string): Promise<PrintView> => readPrint(scene, id);
+  const inState = (id: string, state: PrintView['state']): Promise<PrintView> => printInState(scene, id, state);
   const whyNone = async (id: string): Promise<Problem> => {
     const answer = await scene.server.as('Maren', 'GET', `/api/prints/${id}/file`);
     expect(answer.status).toBe(410);
@@ -115,7 +106,7 @@ describe('the list of prints', () => {
     });
   });
 
-  it('draws what expired again as it was, and only that', async () => {
+  it('restores an expired file unchanged, and no other', async () => {
     const old = await expired();
     expect(old).toMatchObject({ state: 'expired', canBeDrawnAgain: true });
     expect((await whyNone(old.id)).message).toContain('kept for a week');

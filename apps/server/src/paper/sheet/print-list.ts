@@ -40,7 +40,11 @@ export class PrintList {
   async view(prints: readonly PrintRecord[]): Promise<readonly PrintView[]> {
     const [drawn, made] = await Promise.all([
       this.drawing.listDrawn(prints),
-      this.prints.find({ where: { id: In(prints.map(({ id }) => id)) }, relations: { owner: true } }),
+      this.prints.find({
+        where: { id: In(prints.map(({ id }) => id)) },
+        relations: { owner: true },
+        select: { id: true, owner: { id: true, name: true } },
+      }),
     ]);
     const authors = new Map(made.map(({ id, owner }) => [id, owner.name]));
     return prints.map((print) =>
@@ -78,15 +82,17 @@ export class PrintList {
     await this.drawing.stop(await this.require(id));
   }
 
-  /** Draws it as it was, where its file is gone. Nothing happens to one that is being drawn. @throws ProblemError not-found, gone */
+  /** Makes a missing file again, with the same content. Does nothing while it is being drawn. @throws ProblemError not-found, gone */
   async drawAgain(id: string): Promise<void> {
     const print = await this.require(id);
     if (print.state === 'drawing') return;
-    if (!mayBeDrawnAgain(print)) throw new ProblemError('gone', 'What was on it is not kept. Make it anew.');
+    if (!mayBeDrawnAgain(print))
+      throw new ProblemError('gone', 'Its content was not saved. Make it again in the composer.');
     await this.drawing.begin(print);
   }
 
-  private async require(id: string): Promise<Print> {
+  /** @throws ProblemError not-found */
+  async require(id: string): Promise<Print> {
     const found = await this.prints.findOneBy({ id });
     if (!found) throw notFound('print');
     return found;

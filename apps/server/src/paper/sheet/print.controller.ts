@@ -70,7 +70,7 @@ export class PrintController {
 
   @Get(':printId/file')
   async file(@Param('printId') printId: string, @Res() response: Response): Promise<void> {
-    const print = await this.prints.require(printId);
+    const print = await this.made.require(printId);
     const pdf = await this.output.pdf(print);
     nameFile(response, { type: 'application/pdf', name: print.fileName, disposition: 'inline' }).send(pdf);
   }
@@ -81,7 +81,7 @@ export class PrintController {
     @Query('dpi') asked: unknown,
     @Res() response: Response,
   ): Promise<void> {
-    const print = await this.prints.require(printId);
+    const print = await this.made.require(printId);
     const pictures = this.output.pictures(print, densities.find((dpi) => String(dpi) === asked) ?? densities[0]);
     // The first one is drawn before anything is sent: what can't be drawn is answered as a problem.
     const first = await pictures.next();
@@ -106,7 +106,7 @@ export class PrintController {
     @Param('pageNumber') pageNumber: string,
     @Res() response: Response,
   ): Promise<void> {
-    const svg = await this.output.page(await this.prints.require(printId), Number(pageNumber) - 1);
+    const svg = await this.output.page(await this.made.require(printId), Number(pageNumber) - 1);
     response
       .set({
         'Content-Type': 'image/svg+xml; charset=utf-8',

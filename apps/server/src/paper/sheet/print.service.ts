@@ -17,7 +17,7 @@ import { Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { PrintDrawing } from './print-drawing.js';
-import { notFound, ProblemError } from '../../platform/problem/problem.js';
+import { ProblemError } from '../../platform/problem/problem.js';
 import { Print } from './print.entity.js';
 import type { SheetOrder } from './sheet-order.js';
 import type { PlacesToPrint } from './sheet-places.js';
@@ -190,13 +190,6 @@ export class PrintService {
         fields: [{ field: 'choices', message: 'has no room for its cells', detail: notes.problem }],
       });
     return notes;
-  }
-
-  /** @throws ProblemError not-found */
-  async require(id: string): Promise<Print> {
-    const found = await this.prints.findOneBy({ id });
-    if (!found) throw notFound('print');
-    return found;
   }
 
   /**

@@ -3,6 +3,7 @@
  * knows. Only what shows is told; a service may allow more behind a script.
  */
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
+import type { RightDescription } from '../../gather/service-description/description.js';
 import type { Evidence, FormFacts, PageFacts } from './evidence.js';
 import { findIn, findMark, textOf } from './find-marks.js';
 import { servicesOnTheWay } from './on-the-way.js';
@@ -52,19 +53,29 @@ function isCommentForm({ fields, buttons }: FormFacts): boolean {
 }
 
 function describedRights(evidence: Evidence, page: PageFacts, catalogue: ServiceCatalogue): readonly string[] {
-  const text = textOf(page).toLowerCase();
-  const known = servicesOnTheWay(evidence, catalogue).flatMap(({ description }) => description.rights ?? []);
-  return known.flatMap(({ can, words }) => (words.some((word) => text.includes(word.toLowerCase())) ? [can] : []));
+  return shownRights(evidence, page, catalogue).map(({ can }) => can);
 }
 
 /** The words of the page by which its service's description tells that it opened; null where it tells none. */
 export function findDescribedRight(evidence: Evidence, page: PageFacts, catalogue: ServiceCatalogue): string | null {
-  const text = textOf(page).toLowerCase();
-  const known = servicesOnTheWay(evidence, catalogue).flatMap(({ description }) => description.rights ?? []);
-  return known.flatMap(({ words }) => words).find((word) => text.includes(word.toLowerCase())) ?? null;
+  return shownRights(evidence, page, catalogue)[0]?.word ?? null;
 }
 
-/** A text that stands in a field, with a button that saves it. */
+/** Rights that the service's description knows, each with the first of its words that the page shows. */
+function shownRights(
+  evidence: Evidence,
+  page: PageFacts,
+  catalogue: ServiceCatalogue,
+): readonly { readonly can: RightDescription['can']; readonly word: string }[] {
+  const text = textOf(page).toLowerCase();
+  const known = servicesOnTheWay(evidence, catalogue).flatMap(({ description }) => description.rights ?? []);
+  return known.flatMap(({ can, words }) => {
+    const word = words.find((each) => text.includes(each.toLowerCase()));
+    return word === undefined ? [] : [{ can, word }];
+  });
+}
+
+/** A field that already holds a text, with a button that saves it. */
 export function isTextInForm(form: FormFacts): boolean {
   return (
     form.method === 'post' &&
