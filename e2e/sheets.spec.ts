@@ -154,7 +154,7 @@ test('a print is deleted and taken back, and made anew with what it was made wit
   await expect(list).toContainText(name);
 
   await page.getByRole('button', { name: `More for ${name}` }).click();
-  await page.getByRole('menuitem', { name: 'Make it anew' }).click();
+  await page.getByRole('menuitem', { name: 'Make again' }).click();
   await expect(page.getByRole('heading', { name: 'Sheets of “Kept in the list”' })).toBeVisible();
   await expect(page.getByRole('radio', { name: /Small cards/ })).toBeChecked();
   await expect(page.getByLabel('Copies of each')).toHaveValue('3');

@@ -24,7 +24,7 @@ describe('planned symbols', () => {
   it('are kept, and an event is planned for each zone', () => {
     const same = carriable(null);
     expect(symbols.plan(same, 'UTC', null, plain)).toBe(symbols.plan(same, 'UTC', null, plain));
-    // The name is a part of the picture only where it stands under the code.
+    // The name is part of the picture only where it is printed under the code.
     expect(symbols.plan(same, 'UTC', null, { ...plain, name: 'Other' })).toBe(symbols.plan(same, 'UTC', null, plain));
     const named = { ...plainLook, caption: { words: null, place: 'below' as const } };
     expect(symbols.plan(same, 'UTC', null, { design: named, name: 'Other' })).not.toBe(

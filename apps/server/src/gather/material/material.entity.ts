@@ -13,7 +13,7 @@ import type { SignedIn } from '../../school/rights/signed-in.js';
 export const titleSources = ['address', 'page', 'person', 'paper'] as const;
 /**
  * Where a title comes from. What a person wrote is never overwritten, nor the name that a short link had when it was
- * pointed elsewhere (`paper`): it may hang on walls.
+ * pointed elsewhere (`paper`): printed sheets show it.
  */
 export type TitleSource = (typeof titleSources)[number];
 

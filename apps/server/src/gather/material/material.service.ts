@@ -203,7 +203,7 @@ export class MaterialService {
   }
 }
 
-/** A short link that leads elsewhere keeps the name that stands on paper beside it. */
+/** A short link that is pointed elsewhere keeps the name that is printed beside it. */
 function keepsName({ titleSource }: Material): Partial<Material> {
   return titleSource === 'person' ? {} : { titleSource: 'paper' };
 }

@@ -43,7 +43,7 @@ describe('checking access', () => {
     expect(bench.openedAt).toBe(scene.server.clock.now().toISOString());
   });
 
-  it('keeps the name that stands on paper when a short link is pointed elsewhere', async () => {
+  it('keeps the printed name when a short link is pointed elsewhere', async () => {
     const lessonId = await scene.lesson();
     const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/locked'))]);
     await scene.opened(lessonId);
@@ -54,7 +54,7 @@ describe('checking access', () => {
     await scene.opened(lessonId);
     expect((await scene.page(stationId)).check).toMatchObject({ verdict: 'open', doubts: [] });
     expect((await scene.page(stationId)).material.title).toBe(title);
-    // A link that stands in the code itself needs new paper, and takes the new page's name.
+    // A changed link needs a new code on paper, so the material takes the new page's name.
     await change({ version: 3, carry: 'link' });
     await change({ version: 4, link: web.address('/open?again') });
     await scene.opened(lessonId);

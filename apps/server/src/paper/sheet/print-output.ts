@@ -20,7 +20,7 @@ export class PrintOutput {
     private readonly storage: Storage,
   ) {}
 
-  /** The file: of a short print the same each time, of a long one while it is kept. @throws ProblemError not-found while there is none, gone */
+  /** The PDF. Short prints are drawn for each request, always the same; long ones are saved for a week. @throws ProblemError not-found while there is none, gone */
   async pdf(print: Print): Promise<Buffer> {
     refuseGone(print);
     if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
@@ -57,7 +57,7 @@ export class PrintOutput {
 }
 
 const whyGone: Readonly<Partial<Record<PrintState, string>>> = {
-  expired: 'Its file was kept for a week. Draw it again.',
+  expired: 'Its file was kept for a week. It can be restored.',
   erased: 'A student on it was erased, and its file with them.',
   deleted: 'It was deleted.',
   stopped: 'Its drawing was stopped.',

@@ -5,7 +5,7 @@ import { contentOf } from './sheet-content.js';
 import { textsOf } from './sheet-order.js';
 import type { SheetRecord } from './sheet-record.js';
 
-/** The sheet as it was when it was printed. */
+/** The content of a sheet when it was printed. */
 export function printedFacts(sheet: SheetRecord): PrintedFacts {
   const { payload, level = null, look = plainLook, more } = sheet.content;
   const texts = textsOf(sheet.content);

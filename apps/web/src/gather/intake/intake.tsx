@@ -33,7 +33,7 @@ interface Props {
   readonly here: readonly string[];
   /** Of the class whose devices are to read it; null for all of the school's. */
   readonly classId?: string | null;
-  /** True on a bench: materials from the shelf are added to the lesson. Elsewhere, a link that is on the shelf opens its material. */
+  /** True on a bench: materials from the shelf are added to the lesson. On other pages, a link that is already on the shelf opens its material. */
   readonly intoLesson?: boolean;
   readonly onAdd: AddItems;
   /** Beside the ways to add files and lists. */

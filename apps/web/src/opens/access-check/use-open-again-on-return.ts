@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 const awayMs = 2_000;
 
 /**
- * Opens links again when the teacher comes back to this page, since that is when something was fixed elsewhere.
+ * Opens links again when the teacher comes back to this page, since the sharing may have been fixed in the meantime.
  * @param materialIds those that did not open at the last look
  */
 export function useOpenAgainOnReturn(materialIds: readonly string[], open: (materialId: string) => void): void {

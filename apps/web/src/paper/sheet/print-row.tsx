@@ -67,7 +67,7 @@ export function DrawAgain({ print }: { readonly print: PrintView }): ReactElemen
   const sendChange = useSendChange();
   return (
     <Button disabled={drawAgain.isPending} onClick={() => sendChange(drawAgain, print.id)}>
-      Draw it again
+      Restore file
     </Button>
   );
 }
@@ -80,13 +80,13 @@ function MoreForPrint({ print }: { readonly print: PrintView }): ReactElement {
     words: `“${print.fileName}” is deleted. Sheets on the wall stay valid.`,
   });
   const pictures: MenuEntry = { label: 'Pages as pictures (ZIP)', download: printPicturesAddress(print) };
-  const anew: MenuEntry = { label: 'Make it anew', to: composerOfPrint(print) ?? '' };
+  const again: MenuEntry = { label: 'Make again', to: composerOfPrint(print) ?? '' };
   return (
     <Menu
       label={`More for ${print.fileName}`}
       entries={[
         ...(print.state === 'done' ? [pictures] : []),
-        ...(composerOfPrint(print) === null ? [] : [anew]),
+        ...(composerOfPrint(print) === null ? [] : [again]),
         { label: 'Delete', onSelect: removal.run, danger: true },
       ]}
     >

@@ -61,9 +61,9 @@ export const gridProblemWords: Readonly<Record<GridProblem['reason'], string>> =
 export const printStateWords: Readonly<Record<PrintState, string>> = {
   drawing: 'Being drawn',
   done: 'Ready',
-  failed: 'It could not be drawn. Make it anew.',
+  failed: 'It could not be drawn. Make it again.',
   stopped: 'You stopped it before it was finished.',
-  expired: 'Its file was kept for a week. Draw it again if you need it.',
+  expired: 'Its file was kept for a week. Restore it if you need it.',
   erased: 'A student on it was erased, and its file with them.',
   deleted: 'Its file was deleted.',
 };
