@@ -87,7 +87,7 @@ function MoreForPrint({ print }: { readonly print: PrintView }): ReactElement {
       entries={[
         ...(print.state === 'done' ? [pictures] : []),
         ...(composerOfPrint(print) === null ? [] : [again]),
-        { label: 'Delete', onSelect: removal.run, danger: true },
+        ...(print.state === 'deleted' ? [] : [{ label: 'Delete', onSelect: removal.run, danger: true }]),
       ]}
     >
       <Icon icon={MoreHorizontal} size={17} />
