@@ -17,8 +17,8 @@ export interface RosterColumns {
   readonly header: boolean;
 }
 
-/** Whole heads, in lower case without marks. The longer phrase is asked first. */
-const heads: Readonly<Record<Exclude<RosterRole, 'none'>, readonly string[]>> = {
+/** Whole heads in lower case, by what they mean. */
+export const rosterHeads: Readonly<Record<Exclude<RosterRole, 'none'>, readonly string[]>> = {
   id: [
     'id',
     'student id',
@@ -226,7 +226,7 @@ const heads: Readonly<Record<Exclude<RosterRole, 'none'>, readonly string[]>> = 
 };
 
 const roleOfHead = new Map(
-  Object.entries(heads).flatMap(([role, words]) =>
+  Object.entries(rosterHeads).flatMap(([role, words]) =>
     words.map((word) => [withoutMarks(word), role as RosterRole] as const),
   ),
 );

@@ -1,4 +1,4 @@
-import { guessRosterColumns } from './columns.js';
+import { guessRosterColumns, rosterHeads } from './columns.js';
 import { splitName } from './name.js';
 
 /** First rows of lists as offices of many countries export them, and what each column holds. */
@@ -48,6 +48,17 @@ const heads: readonly (readonly [string, readonly string[], readonly string[]])[
 ];
 
 describe('heads of rosters', () => {
+  it('each say one thing, however they are written, and none is empty', () => {
+    const words = Object.entries(rosterHeads).flatMap(([role, list]) => list.map((word) => [role, word] as const));
+    expect(words.filter(([, word]) => word.trim() !== word || word === '' || word !== word.toLowerCase())).toEqual([]);
+    expect(new Set(words.map(([, word]) => word)).size).toBe(words.length);
+    for (const [role, word] of words) {
+      // "Name" beside nothing else is the whole name; every other head alone is what it says.
+      const { roles, header } = guessRosterColumns([[` ${word.toUpperCase().toLowerCase()}: `], ['x']]);
+      expect([word, roles, header]).toEqual([word, [role], true]);
+    }
+  });
+
   it.each(heads)('%s', (_, head, roles) =>
     expect(guessRosterColumns([head, head.map(() => 'x')]).roles).toEqual(roles),
   );
