@@ -1,7 +1,20 @@
 /** What the core offers of `opens`. */
 export { remedyFor, otherLinkFor, type Remedy } from './access/remedy.js';
 export { samePage, trimLink, type TrimmedLink } from './access/tracking.js';
-export type { Evidence, Ending, FinalPage, FormFacts, Hop, InsideItem, PageFacts } from './access/evidence.js';
+export {
+  viewStops,
+  type DrawnFacts,
+  type Evidence,
+  type Ending,
+  type FinalPage,
+  type FormFacts,
+  type Hop,
+  type InsideItem,
+  type PageFacts,
+  type ViewStop,
+} from './access/evidence.js';
+export { differsFromSeen } from './access/teacher-saw.js';
+export { differsUndrawn, isCovered, mayBeRejudged, wantsDrawing, withDrawn, type DrawnView } from './access/drawn.js';
 export { fingerprintOf, isOtherPage, simHash, type PageFingerprint } from './access/page-fingerprint.js';
 export {
   isUnproven,

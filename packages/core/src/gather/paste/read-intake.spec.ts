@@ -64,6 +64,21 @@ describe('reading what was pasted', () => {
     );
   });
 
+  it('reads links in HTML with whatever else is in their tags, and entities by number and name', () => {
+    const html =
+      '<a class="x" href="https://a.example/l&#233;af?x=1&amp;y=2" target="_blank">T&#x69;des &#38; time</a>';
+    expect(readIntake(html)).toMatchObject([
+      { kind: 'link', link: 'https://a.example/léaf?x=1&y=2', title: 'Tides & time' },
+    ]);
+  });
+
+  it('takes the rest of a file name with blanks in it, by all the endings that files have', () => {
+    for (const ending of ['pdf', 'docx', 'doc', 'jpg', 'jpeg', 'png', 'mp3', 'html', 'htm'])
+      expect(readIntake(`https://a.example/files/Tide tables 2027.${ending}`)).toMatchObject([
+        { kind: 'link', link: `https://a.example/files/Tide%20tables%202027.${ending}` },
+      ]);
+  });
+
   it('refuses what is no text', () => expect(() => readIntake(7 as unknown as string)).toThrow(TypeError));
 
   it('reads 2,000 lines', () => {

@@ -1,11 +1,37 @@
 import fc from 'fast-check';
 import { askleaf, cofferlane, sampleCatalogue } from '../../test/sample-services.js';
-import { fillTemplate, matchPath } from './address-path.js';
+import { fillTemplate, isAddressPath, matchPath } from './address-path.js';
 import { compileServices, emptyCatalogue, needPatterns } from './catalogue.js';
 import type { ServiceDescription } from './description.js';
 import { descriptionProblems } from './description-problems.js';
 import { describeAddress, hostMatches, isOwnShortener } from './match.js';
 import { compileRe2 } from './re2-pattern.js';
+
+describe('a path of a description', () => {
+  it.each(['/leaf/{leaf}', '/leaf/*/change', '/leaf/**', '/', '/a-b/{leafOne2}'])('can be %s', (path) =>
+    expect(isAddressPath(path)).toBe(true),
+  );
+
+  it.each([
+    'leaf',
+    '//a.example',
+    '/leaf?x',
+    '/leaf#x',
+    '/le af',
+    '/x{leaf}',
+    '/{leaf}x',
+    '/{Leaf}',
+    '/{}',
+    '/**/x',
+    '/x*',
+  ])('can’t be %s', (path) => expect(isAddressPath(path)).toBe(false));
+
+  it('fills what is named, and leaves nothing of what is not', () => {
+    expect(fillTemplate('/leaf/{leaf}/{page}', { leaf: 'tides' })).toBe('/leaf/tides/');
+    expect(matchPath('/leaf/{leaf}', '/leaf')).toBeNull();
+    expect(matchPath('/leaf/{leaf}', '/leaf/a/b')).toBeNull();
+  });
+});
 
 describe('matching an address', () => {
   it('ignores the port and the case of the host', () => {

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { blockTypes, inlineTypes, markTypes, palette, type PageDocument, type PageNode } from './document.js';
+import {
+  blockTypes,
+  documentLimits,
+  inlineTypes,
+  markTypes,
+  palette,
+  type PageDocument,
+  type PageNode,
+} from './document.js';
 import { documentHtml, type ShownFile } from './document-html.js';
 import { documentFiles, documentLinks, documentText, readDocument } from './read-document.js';
 
@@ -131,6 +139,29 @@ describe('what a page may not hold', () => {
   it('is more than a page: refused as a whole', () => {
     expect(readDocument(doc(...Array.from({ length: 5000 }, () => paragraph())))).toBeNull();
     expect(readDocument(doc(paragraph(text('x'.repeat(100_001)))))).toBeNull();
+  });
+
+  it('is just not too much: as many parts as are taken come through', () => {
+    const paragraphs = (count: number) => ({
+      type: 'doc',
+      content: Array.from({ length: count }, () => ({ type: 'paragraph' })),
+    });
+    expect(readDocument(paragraphs(documentLimits.nodes))?.content).toHaveLength(documentLimits.nodes);
+    expect(readDocument(paragraphs(documentLimits.nodes + 1))).toBeNull();
+  });
+
+  it('has no attributes and no content where there is nothing to say', () => {
+    const page = readDocument({
+      type: 'doc',
+      content: [
+        { type: 'paragraph', content: [] },
+        { type: 'orderedList', attrs: { start: 1 }, content: [{ type: 'listItem', content: [{ type: 'paragraph' }] }] },
+        { type: 'orderedList', attrs: { start: 3 }, content: [{ type: 'listItem', content: [{ type: 'paragraph' }] }] },
+      ],
+    });
+    expect(page?.content[0]).toEqual({ type: 'paragraph' });
+    expect(page?.content[1]).not.toHaveProperty('attrs');
+    expect(page?.content[2]).toMatchObject({ attrs: { start: 3 } });
   });
 
   it('is nested without end: cut at its depth', () => {

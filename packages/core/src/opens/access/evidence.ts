@@ -22,6 +22,31 @@ export interface Evidence {
   readonly kept?: KeptFacts;
   /** Items that were not opened since there were more than the limit; absent for none. */
   readonly insideLeft?: number;
+  /** First words that the teacher saw there when it was added; absent where that is not known. */
+  readonly teacherSaw?: string;
+  /** How a browser drew it; `final` is what it showed then. Absent where none did. */
+  readonly drawn?: DrawnFacts;
+}
+
+/** Why a browser stopped before the page had settled. */
+export const viewStops = ['time', 'bytes', 'requests', 'page-changes'] as const;
+/** One of them. */
+export type ViewStop = (typeof viewStops)[number];
+
+/** What only a browser can tell of a page. */
+export interface DrawnFacts {
+  /** Until more than a skeleton was there, in milliseconds; null where nothing appeared. */
+  readonly contentAfterMs: number | null;
+  readonly stoppedBy: ViewStop | null;
+  readonly requests: number;
+  readonly failedRequests: number;
+  /** Files that the page wanted to save by itself. */
+  readonly downloads: number;
+  /** Share of the first screen that a layer over the page covers, 0 to 1; 0 without one. */
+  readonly layerShare: number;
+  readonly headings: readonly string[];
+  /** What came without a browser, where it was a page. */
+  readonly plain: Pick<PageFacts, 'title' | 'firstLines' | 'visibleCharacters'> | null;
 }
 
 /** Something that a folder or page holds, opened like the thing itself. */

@@ -57,6 +57,12 @@ describe('whether it is another page', () => {
     expect(isOtherPage(file('application/x-odd'), seen(tides))).toBe(true);
   });
 
+  it('can’t be told between what a browser drew and what came without one', () => {
+    const one = seen(tides);
+    expect(isOtherPage(one, one && { ...one, drawn: true })).toBeNull();
+    expect(isOtherPage(one && { ...one, drawn: true }, one && { ...one, drawn: true })).toBe(false);
+  });
+
   it('holds no word of the page but its title', () => {
     expect(
       JSON.stringify(fingerprintOf(evidence({ page: page({ textHash: simHash(tides), title: 'T' }) }))),

@@ -8,14 +8,21 @@ export interface PageFingerprint {
   readonly text: string | null;
   /** Kinds of the visible fields, form by form. */
   readonly forms: string;
+  /** Seen in a browser: it finds other text than the page's source has. */
+  readonly drawn?: true;
 }
 
 /** Null where nothing came that could be compared. */
-export function fingerprintOf({ final }: Evidence): PageFingerprint | null {
+export function fingerprintOf({ final, drawn }: Evidence): PageFingerprint | null {
   if (!final) return null;
   if (!final.page) return { title: final.contentType, text: null, forms: '' };
   const { title, textHash, forms } = final.page;
-  return { title, text: textHash ?? null, forms: forms.map(fieldsOf).join('; ') };
+  return {
+    title,
+    text: textHash ?? null,
+    forms: forms.map(fieldsOf).join('; '),
+    ...(drawn && { drawn: true as const }),
+  };
 }
 
 function fieldsOf({ fields }: PageFacts['forms'][number]): string {
@@ -29,7 +36,7 @@ const sameTextUnderTitle = 18;
 
 /** Whether what is there now is clearly something else. Null where that can't be told. */
 export function isOtherPage(before: PageFingerprint | null, now: PageFingerprint | null): boolean | null {
-  if (!before || !now) return null;
+  if (!before || !now || before.drawn !== now.drawn) return null;
   if (before.forms !== now.forms) return true;
   if (before.text === null || now.text === null) return before.title !== now.title || before.text !== now.text;
   return differingBits(before.text, now.text) > (before.title === now.title ? sameTextUnderTitle : sameText);

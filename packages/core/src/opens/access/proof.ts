@@ -4,9 +4,11 @@
  */
 import type { ServiceCatalogue } from '../../gather/service-description/catalogue.js';
 import { letsIn } from '../../gather/service-description/access-verdict.js';
+import { isCovered } from './drawn.js';
 import type { Evidence, FinalPage, FormFacts, PageFacts } from './evidence.js';
 import { isShort } from './find-marks.js';
 import { found, type Finding } from './judgement.js';
+import { showsWhatTeacherSaw } from './teacher-saw.js';
 import { findDescribedRight, isTextInForm, writingPlace } from './rights.js';
 
 /** A notice says what it has to say in less; longer than that, a page has a text of its own. Characters. */
@@ -23,10 +25,13 @@ export function findProofs(evidence: Evidence, catalogue: ServiceCatalogue): rea
   const { final } = evidence;
   if (!final || final.sizeBytes === 0) return [];
   if (!final.page) return found(showsFile(final));
+  // What lies over the page is all that a student gets, and what it asks for is not the material.
+  if (isCovered(evidence)) return [];
   return [
     ...ofService(evidence, final.page, catalogue),
     ...ofPage(final.page),
     ...ofWhatIsInside(evidence, final.page),
+    ...ofWhatTeacherSaw(evidence, final.page),
   ];
 }
 
@@ -48,6 +53,10 @@ function ofPage(page: PageFacts): readonly Finding[] {
 
 function ofWhatIsInside({ inside = [] }: Evidence, { title }: PageFacts): readonly Finding[] {
   return inside.some(({ verdict }) => letsIn(verdict)) ? [{ reason: 'holds-open', detail: title }] : [];
+}
+
+function ofWhatTeacherSaw({ teacherSaw }: Evidence, page: PageFacts): readonly Finding[] {
+  return showsWhatTeacherSaw(page, teacherSaw) === true ? [{ reason: 'as-teacher-saw', detail: page.title }] : [];
 }
 
 function showsFile({ contentType, attachment }: FinalPage): Finding | null {

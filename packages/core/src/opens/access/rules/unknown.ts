@@ -13,8 +13,9 @@ export function leadsOn({ refreshTo, visibleCharacters }: PageFacts): string | n
 /** What no other rule tells. */
 export const unknown: Rule = {
   verdict: 'unknown',
-  find: ({ final }) => {
+  find: ({ final, drawn }) => {
     if (!final) return [{ reason: 'nothing-to-see', detail: '' }];
+    if (drawn?.stoppedBy === 'page-changes') return [{ reason: 'keeps-changing', detail: final.address }];
     if (final.status < 200 || final.status >= 300)
       return [{ reason: 'unexpected-status', detail: String(final.status) }];
     if (final.page) return onPage(final.page);
