@@ -106,11 +106,18 @@ export interface Route<Body, Reply> {
   readonly method: Method;
   readonly path: string;
   readonly access: RouteAccess;
+  /** A change that waits for a server that is away, and is sent again with the same Idempotency-Key. */
+  readonly waits: boolean;
   readonly types?: { readonly body: Body; readonly reply: Reply };
 }
 
 function route<Reply, Body = null>(method: Method, path: string, access: RouteAccess = 'staff'): Route<Body, Reply> {
-  return { method, path, access };
+  return { method, path, access, waits: method !== 'GET' && method !== 'HEAD' };
+}
+
+/** What only asks, and what has a way of its own to go on: it is sent once, and a failure is said at once. */
+function atOnce<Body, Reply>(sent: Route<Body, Reply>): Route<Body, Reply> {
+  return { ...sent, waits: false };
 }
 
 /**
@@ -122,9 +129,9 @@ export const routes = {
   /** Whether it can do its work: 503 while it can't reach its database. */
   ready: route<HealthView>('GET', '/api/ready', 'anyone'),
   welcome: route<WelcomeView>('GET', '/api/welcome', 'anyone'),
-  signIn: route<SessionView, SignIn>('POST', '/api/session', 'anyone'),
+  signIn: atOnce(route<SessionView, SignIn>('POST', '/api/session', 'anyone')),
   session: route<SessionView>('GET', '/api/session'),
-  signOut: route<null>('DELETE', '/api/session'),
+  signOut: atOnce(route<null>('DELETE', '/api/session')),
 
   school: route<SchoolView>('GET', '/api/school'),
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
@@ -150,7 +157,7 @@ export const routes = {
   services: route<readonly ServiceView[]>('GET', '/api/services'),
   keepService: route<ServiceView, KeepService>('PUT', '/api/services/:serviceId', 'administrator'),
   removeService: route<null>('DELETE', '/api/services/:serviceId', 'administrator'),
-  tryService: route<ServiceTryoutView, TryService>('POST', '/api/service-tryouts', 'administrator'),
+  tryService: atOnce(route<ServiceTryoutView, TryService>('POST', '/api/service-tryouts', 'administrator')),
 
   looks: route<LooksView>('GET', '/api/looks'),
   createLook: route<LookView, CreateLook>('POST', '/api/looks'),
@@ -180,7 +187,7 @@ export const routes = {
   changeStation: route<null, ChangeStation>('PATCH', '/api/stations/:stationId'),
   removeStation: route<null>('DELETE', '/api/stations/:stationId'),
   restoreStation: route<null>('POST', '/api/stations/:stationId/restore'),
-  saveStationRehearsal: route<null, SaveRehearsal>('PUT', '/api/stations/:stationId/rehearsals/:rehearsalKey'),
+  saveStationRehearsal: atOnce(route<null, SaveRehearsal>('PUT', '/api/stations/:stationId/rehearsals/:rehearsalKey')),
   makeStationSheet: route<SheetView, MakeSheet>('POST', '/api/stations/:stationId/sheets'),
   stationPicture: route<Blob>('GET', '/api/stations/:stationId/picture'),
 
@@ -195,13 +202,16 @@ export const routes = {
   withdrawAnswer: route<null>('DELETE', '/api/materials/:materialId/person-answer'),
   earlierChecks: route<readonly EarlierCheck[]>('GET', '/api/materials/:materialId/access-checks'),
   checkPicture: route<Blob>('GET', '/api/access-checks/:accessCheckId/picture'),
-  saveMaterialRehearsal: route<null, SaveRehearsal>('PUT', '/api/materials/:materialId/rehearsals/:rehearsalKey'),
+  studentView: route<Blob>('GET', '/api/access-checks/:accessCheckId/student-view'),
+  saveMaterialRehearsal: atOnce(
+    route<null, SaveRehearsal>('PUT', '/api/materials/:materialId/rehearsals/:rehearsalKey'),
+  ),
   makeMaterialSheet: route<SheetView, MakeSheet>('POST', '/api/materials/:materialId/sheets'),
   materialPicture: route<Blob>('GET', '/api/materials/:materialId/picture'),
   showWebPicture: route<null, ShowWebPicture>('PUT', '/api/materials/:materialId/web-picture'),
 
   /** Which of these links are on the caller's shelf already. */
-  matchShelf: route<readonly ShelfMatch[], MatchShelf>('POST', '/api/shelf-matches'),
+  matchShelf: atOnce(route<readonly ShelfMatch[], MatchShelf>('POST', '/api/shelf-matches')),
   tagMaterials: route<ChangedMaterials, TagMaterials>('POST', '/api/material-tags'),
   removeMaterials: route<RemovedMaterials, MaterialsRequest>('POST', '/api/material-removals'),
   restoreMaterials: route<null, MaterialsRequest>('POST', '/api/material-restorations'),
@@ -215,13 +225,13 @@ export const routes = {
   /** A longer slug for new codes; the one before still leads to the same. */
   replaceShortLink: route<ShortLinkDetails>('POST', '/api/materials/:materialId/short-link/replacement'),
   tryouts: route<readonly TryoutView[]>('GET', '/api/materials/:materialId/tryouts'),
-  listenForTryout: route<TryoutListening>('POST', '/api/materials/:materialId/tryouts/listening'),
+  listenForTryout: atOnce(route<TryoutListening>('POST', '/api/materials/:materialId/tryouts/listening')),
   tellTryout: route<null, TellTryout>('POST', '/api/materials/:materialId/tryouts'),
   changeTryout: route<null, ChangeTryout>('PATCH', '/api/tryouts/:tryoutId'),
   removeTryout: route<null>('DELETE', '/api/tryouts/:tryoutId'),
 
   writtenPage: route<WrittenPageView>('GET', '/api/materials/:materialId/page'),
-  saveWrittenPage: route<WrittenPageView, SaveWrittenPage>('PUT', '/api/materials/:materialId/page'),
+  saveWrittenPage: atOnce(route<WrittenPageView, SaveWrittenPage>('PUT', '/api/materials/:materialId/page')),
   earlierPages: route<readonly EarlierPage[]>('GET', '/api/materials/:materialId/page/earlier'),
 
   files: route<FilesPage>('GET', '/api/files'),
@@ -231,10 +241,10 @@ export const routes = {
   removeFile: route<null>('DELETE', '/api/files/:fileId'),
   restoreFile: route<null>('POST', '/api/files/:fileId/restore'),
   /** The tus protocol 1.0 (resumable uploads). */
-  beginUpload: route<null>('POST', '/api/uploads'),
+  beginUpload: atOnce(route<null>('POST', '/api/uploads')),
   uploadProgress: route<null>('HEAD', '/api/uploads/:uploadId'),
-  goOnUpload: route<null>('PATCH', '/api/uploads/:uploadId'),
-  endUpload: route<null>('DELETE', '/api/uploads/:uploadId'),
+  goOnUpload: atOnce(route<null>('PATCH', '/api/uploads/:uploadId')),
+  endUpload: atOnce(route<null>('DELETE', '/api/uploads/:uploadId')),
 
   /** What students see: pages and bytes for everybody who has the address. */
   studentPage: route<string>('GET', '/p/:pageToken', 'anyone'),
@@ -248,26 +258,26 @@ export const routes = {
   /** Server-sent events: which materials' checks move on, and which were opened by a device that is tried. */
   events: route<string>('GET', '/api/events'),
   /** Any link, for scripts and tests: answers 202. */
-  askLinkCheck: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/link-checks'),
+  askLinkCheck: atOnce(route<LinkCheckAsked, AskLinkCheck>('POST', '/api/link-checks')),
   linkCheck: route<LinkCheckView>('GET', '/api/link-checks/:linkCheckId'),
 
   /** Any payload as a symbol, for scripts and tests. */
-  previewSymbol: route<SymbolPreview, PreviewSymbol>('POST', '/api/symbols/preview'),
+  previewSymbol: atOnce(route<SymbolPreview, PreviewSymbol>('POST', '/api/symbols/preview')),
 
-  askRehearsal: route<RehearsalAsked, AskRehearsal>('POST', '/api/rehearsals'),
+  askRehearsal: atOnce(route<RehearsalAsked, AskRehearsal>('POST', '/api/rehearsals')),
   askedRehearsal: route<AskedRehearsalView>('GET', '/api/rehearsals/:rehearsalId'),
 
   /** What a code that was read is among one's own. */
-  inspectCode: route<CodeInspection, InspectCode>('POST', '/api/inspections'),
+  inspectCode: atOnce(route<CodeInspection, InspectCode>('POST', '/api/inspections')),
   visitorRights: route<VisitorRights>('GET', '/api/visitor-inspections', 'anyone'),
-  askVisitorInspection: route<LinkCheckAsked, AskLinkCheck>('POST', '/api/visitor-inspections', 'anyone'),
+  askVisitorInspection: atOnce(route<LinkCheckAsked, AskLinkCheck>('POST', '/api/visitor-inspections', 'anyone')),
   visitorInspection: route<LinkCheckView>('GET', '/api/visitor-inspections/:visitorInspectionId', 'anyone'),
 
   tags: route<readonly TagView[]>('GET', '/api/tags'),
   openTag: route<null>('POST', '/api/tags/:tag/access-checks'),
 
   sheetFile: route<Blob>('GET', '/api/sheets/:sheetId/file'),
-  previewSheets: route<SheetsPreview, PreviewSheets>('POST', '/api/sheet-previews'),
+  previewSheets: atOnce(route<SheetsPreview, PreviewSheets>('POST', '/api/sheet-previews')),
   printerTest: route<Blob>('GET', '/api/printer-test'),
   prints: route<PrintsPage>('GET', '/api/prints'),
   makePrint: route<PrintView, MakePrint>('POST', '/api/prints'),
@@ -290,15 +300,15 @@ export const routes = {
   eraseStudents: route<StudentGroups, EraseStudents>('POST', '/api/student-erasures', 'office'),
   replaceCard: route<StudentView>('DELETE', '/api/students/:studentId/card'),
   leaveClass: route<StudentGroups, LeaveClass>('POST', '/api/class-departures', 'office'),
-  compareRoster: route<RosterComparisonView, CompareRoster>('POST', '/api/roster-comparisons', 'office'),
+  compareRoster: atOnce(route<RosterComparisonView, CompareRoster>('POST', '/api/roster-comparisons', 'office')),
   rosterImports: route<readonly RosterImportView[]>('GET', '/api/roster-imports', 'office'),
   importRoster: route<RosterImportView, ImportRoster>('POST', '/api/roster-imports', 'office'),
   /** What undoing would do. */
   rosterUndo: route<RosterUndoView>('GET', '/api/roster-imports/:rosterImportId/undo', 'office'),
   undoRosterImport: route<RosterUndoView>('DELETE', '/api/roster-imports/:rosterImportId', 'office'),
-  previewCards: route<CardsPreview, PreviewCards>('POST', '/api/student-card-previews'),
+  previewCards: atOnce(route<CardsPreview, PreviewCards>('POST', '/api/student-card-previews')),
   makeCards: route<CardsMade, MakeCards>('POST', '/api/student-cards'),
-  readCard: route<ReadCardView, ReadCard>('POST', '/api/card-readings'),
+  readCard: atOnce(route<ReadCardView, ReadCard>('POST', '/api/card-readings')),
   cardReadings: route<CardReadingsPage>('GET', '/api/card-readings'),
   cardReadingsCsv: route<string>('GET', '/api/card-readings.csv'),
   removeCardReading: route<null>('DELETE', '/api/card-readings/:cardReadingId'),

@@ -22,6 +22,8 @@ export interface NewMaterial {
   readonly kind?: LinkKind;
   /** Given where the teacher named it; otherwise the page's own title is used. */
   readonly title?: string;
+  /** First words of the page that the teacher saw there: what students get is compared with them. */
+  readonly teacherSaw?: string;
   /** What students should do; a sentence that fits the kind otherwise. */
   readonly instruction?: string;
   /** Collections it belongs to. */

@@ -1,9 +1,28 @@
-import type { AccessVerdict, Doubt, Ending, Finding, Hop, InsideItem, Rights } from '@hapset/core';
+import type { AccessVerdict, Doubt, Ending, Finding, Hop, InsideItem, Rights, ViewStop } from '@hapset/core';
 
 /** How far the opening of a link is. */
 export const accessCheckStates = ['waiting', 'opening', 'done', 'stopped'] as const;
 /** waiting -> opening -> done; stopped from either of the first two. */
 export type AccessCheckState = (typeof accessCheckStates)[number];
+
+/** How far seeing the page in a browser is; none is asked for what is no page and for what is certain without one. */
+export const studentViewStates = ['waiting', 'drawing', 'seen', 'failed', 'no-browser'] as const;
+/** waiting -> drawing -> seen or failed. `no-browser`: this server has none. */
+export type StudentViewState = (typeof studentViewStates)[number];
+
+/** What a student sees, as a browser shows it. */
+export interface StudentViewView {
+  readonly state: StudentViewState;
+  /** True when `GET /api/access-checks/:accessCheckId/student-view` has a picture of it. */
+  readonly hasPicture: boolean;
+  /** Until more than a skeleton was there, in milliseconds; null where nothing appeared, or where that is not known. */
+  readonly contentAfterMs: number | null;
+  readonly stoppedBy: ViewStop | null;
+  /** Whether a layer covers the page. */
+  readonly isCovered: boolean;
+  /** What a browser shows and its source does not: title and first lines of the source; null where they are alike. */
+  readonly withoutScripts: { readonly title: string; readonly firstLines: readonly string[] } | null;
+}
 
 /** Steps that fix what was found, at the service where it is looked after. */
 export interface RemedyView {
@@ -31,6 +50,10 @@ export interface AccessCheckView {
   readonly doubts: readonly Doubt[];
   readonly title: string | null;
   readonly firstLines: readonly string[];
+  /** A short page that says nothing of what the teacher saw when it was added; null where there is no such doubt. */
+  readonly notAsSeen: { readonly saw: string; readonly got: string } | null;
+  /** What a student sees in a browser; null where none was asked. */
+  readonly studentView: StudentViewView | null;
   /** True when `GET /api/access-checks/:accessCheckId/picture` has the page's own picture, made small. */
   readonly hasPicture: boolean;
   readonly ending: Ending | null;
@@ -68,6 +91,8 @@ export interface EarlierCheck {
   readonly finishedAt: string;
   readonly verdict: AccessVerdict;
   readonly reasons: readonly Finding[];
+  /** Whether the picture of what students saw then is still there. */
+  readonly hasView: boolean;
 }
 
 /** Opens any link as a student, for scripts and tests. */

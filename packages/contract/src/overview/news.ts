@@ -9,6 +9,9 @@ export interface NewsItem {
   readonly lessonName: string | null;
   readonly before: AccessVerdict;
   readonly now: AccessVerdict;
+  /** Ids of the checks before and now that have a picture of what students saw; null for one that has none. */
+  readonly viewBefore: string | null;
+  readonly viewNow: string | null;
   /** When it was noticed, RFC 3339 in UTC. */
   readonly noticedAt: string;
 }

@@ -16,8 +16,12 @@ import type { PersonAnswerView } from '../opens/access-check.js';
 export interface ReadinessView {
   readonly opens: {
     readonly state: AnswerState;
-    /** True while a check waits or runs. */
+    /** True while a check waits or runs, also in a browser. */
     readonly opening: boolean;
+    /** True while the plain check has ended and a browser has not. */
+    readonly viewing: boolean;
+    /** Id of the last check, where it has a picture of what students see; null otherwise. */
+    readonly viewId: string | null;
     /** Null for words and before the first check. */
     readonly verdict: AccessVerdict | null;
     /** What decided it; null before the first check. */

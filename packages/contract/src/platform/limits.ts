@@ -3,6 +3,10 @@ export const limits = {
   nameLength: 120,
   titleLength: 200,
   instructionLength: 200,
+  /** A card that was read waits so long for the server at most. */
+  cardWaitMs: 86_400_000,
+  /** Of what a teacher saw at a link: its first words. */
+  sawLength: 400,
   placeLength: 80,
   /** Of an account; what an index of such texts holds. */
   emailLength: 190,

@@ -184,6 +184,8 @@ export type CardReadingResult = (typeof cardReadingResults)[number];
 /** What a scanner read, letter by letter. */
 export interface ReadCard {
   readonly text: string;
+  /** How long it waited for the server since it was read, milliseconds, at most a day; devices' clocks may be wrong. */
+  readonly waitedMs?: number;
 }
 
 /** Who it is, where it is a student's card. */
