@@ -3,6 +3,7 @@ import express, { type Express, type Request, type Response } from 'express';
 import type { Crate, CrateItem, Leaf } from './contents.js';
 import type { Cupboard } from './cupboard.js';
 import { doorChoices, doorOf, entrance, fullAddress, ownerOnly, setDoor, type Entrance } from './doors.js';
+import type { Drawing } from './drawn.js';
 import type { Gatepost } from './gatepost.js';
 import { escapeHtml, page, type Dress } from './page.js';
 import { speak } from './speech.js';
@@ -33,8 +34,9 @@ export function cofferlane(cupboard: Cupboard, gatepost: Gatepost): Express {
     const kept = find(request);
     if (!kept) return nothing(request, response);
     const how = entrance(kept, gatepost.visitor(request));
-    if (how !== 'enter') return shut(how, kept.until, gatepost, request, response);
+    if (how !== 'enter') return shut(how, kept, gatepost, request, response);
     const { slug, shelf } = request.params;
+    (response.locals as Drawing).skeleton = shelf === 'crate';
     response.send(contents(kept, String(slug), shelf as Shelf, speak(request).language));
   });
   serveLeaves(app, cupboard, gatepost);
@@ -53,19 +55,21 @@ function nothing(request: Request, response: Response): void {
 
 function shut(
   how: Exclude<Entrance, 'enter'>,
-  until: string | null,
+  { until, note }: Pick<Leaf, 'until' | 'note'>,
   gatepost: Gatepost,
   request: Request,
   response: Response,
 ): void {
   const say = speak(request);
   const gate = gatepost.comeInAddress(fullAddress(request));
+  (response.locals as Drawing).wall = true;
   const send = (title: string, about: string, status = 200): void =>
     void response.status(status).send(page(dress, title, `<h1>${title}</h1>${about}`, say.language));
   switch (how) {
     case 'to-the-gate':
       return response.redirect(gate);
     case 'ask':
+      if (note !== undefined) return send(escapeHtml(note), '');
       return send(
         say('askForKey'),
         `<p>${say('chosenLook')}</p><p><a href="${escapeHtml(gate)}">${say('haveKey')}</a></p>`,
@@ -125,7 +129,7 @@ function serveItems(app: Express, cupboard: Cupboard, gatepost: Gatepost): void 
     const hows = [entrance(crate, visitor), entrance({ ...crate, door: item.door }, visitor)];
     const how = hows.find((each) => each !== 'enter') ?? 'enter';
     if (how === 'enter') response.send(itemPage(item, crate.owner, speak(request).language));
-    else shut(how, crate.until, gatepost, request, response);
+    else shut(how, crate, gatepost, request, response);
   });
 }
 

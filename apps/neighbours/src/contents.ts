@@ -10,6 +10,8 @@ export interface Kept {
   chosen: string[];
   /** Last day on which the link leads to it, `YYYY-MM-DD`; null without end. */
   until: string | null;
+  /** The owner's own words at a shut door, in any language; the service's where there are none. */
+  note?: string;
 }
 export interface Leaf extends Kept {
   paragraphs: string[];
@@ -47,6 +49,8 @@ export interface Reel {
   before: Before;
   /** May other pages show it in a frame? */
   embedding: boolean;
+  /** The owner's own words while it is dark. */
+  note?: string;
 }
 export interface Tone extends Kept {
   about: string;

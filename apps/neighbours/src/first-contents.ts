@@ -69,6 +69,19 @@ export const firstContents: Contents = {
         'Ask Mr Quill for the key to the map drawer.',
       ],
     },
+    'tide-diary': {
+      ...common,
+      title: 'Tide diary',
+      owner: maren,
+      door: 'chosen',
+      chosen: [maren],
+      mayChange: false,
+      note: 'Deník patří oddílu Racek. Klíč má kapitánka.',
+      paragraphs: [
+        'Monday: the water came to the fourth step and stayed for a quarter of an hour.',
+        'Tuesday: a gale from the west; it came to the sixth step and left a crab on it.',
+      ],
+    },
     'staff-minutes': {
       ...common,
       title: 'Minutes of the science group',
@@ -169,6 +182,15 @@ export const firstContents: Contents = {
       showing: 'dark',
       before: 'nothing',
       embedding: true,
+    },
+    'the-lamp-at-night': {
+      title: 'The lamp at night',
+      owner: maren,
+      about: 'One turn of the lamp, eight seconds long.',
+      showing: 'dark',
+      before: 'nothing',
+      embedding: true,
+      note: 'Tämä ilta on vain kutsutuille.',
     },
     'a-limpet-walks': {
       title: 'A limpet walks',

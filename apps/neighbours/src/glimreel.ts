@@ -2,6 +2,7 @@
 import express, { type Express, type Request, type Response } from 'express';
 import type { Before, Reel, Showing } from './contents.js';
 import type { Cupboard } from './cupboard.js';
+import type { Drawing } from './drawn.js';
 import { ownerOnly } from './doors.js';
 import type { Gatepost } from './gatepost.js';
 import { escapeHtml, page, type Dress } from './page.js';
@@ -45,23 +46,7 @@ export function glimreel(cupboard: Cupboard, gatepost: Gatepost): Express {
   });
   app.get('/arrive', (request, response) => gatepost.arrive(request, response));
 
-  app.get('/reel/:slug', (request, response) => {
-    const say = speak(request);
-    const reel = find(request);
-    if (!reel) return void response.send(page(dress, say('noReel'), `<h1>${say('noReel')}</h1>`, say.language));
-    if (reel.showing === 'dark' && gatepost.visitor(request) !== reel.owner) {
-      return void response.send(
-        page(dress, say('keptDark'), `<h1>${say('keptDark')}</h1><p>${say('ownerAlone')}</p>`, say.language),
-      );
-    }
-    if (!reel.embedding) response.setHeader('Content-Security-Policy', "frame-ancestors 'none'");
-    const passed = /(?:^|;\s*)passed=yes/.test(request.headers.cookie ?? '') || reel.before === 'nothing';
-    response.send(passed ? reelPage(reel, say) : before(reel.before, say));
-  });
-  app.post('/reel/:slug', (request, response) => {
-    response.setHeader('Set-Cookie', 'passed=yes; Path=/; SameSite=Lax');
-    response.redirect(303, request.path);
-  });
+  serveReels(app, gatepost, find);
 
   app.get('/reel/:slug/desk', (request, response) => {
     const reel = find(request);
@@ -84,6 +69,31 @@ export function glimreel(cupboard: Cupboard, gatepost: Gatepost): Express {
     },
   );
   return app;
+}
+
+/** What whoever has the link gets. */
+function serveReels(app: Express, gatepost: Gatepost, find: (request: Request) => Reel | undefined): void {
+  app.get('/reel/:slug', (request, response) => {
+    const say = speak(request);
+    const reel = find(request);
+    if (!reel) return void response.send(page(dress, say('noReel'), `<h1>${say('noReel')}</h1>`, say.language));
+    const passed = /(?:^|;\s*)passed=yes/.test(request.headers.cookie ?? '') || reel.before === 'nothing';
+    const isDark = reel.showing === 'dark' && gatepost.visitor(request) !== reel.owner;
+    (response.locals as Drawing).wall = isDark || !passed;
+    if (isDark && reel.note !== undefined)
+      return void response.send(page(dress, 'Glimreel', `<h1>${escapeHtml(reel.note)}</h1>`));
+    if (isDark) {
+      return void response.send(
+        page(dress, say('keptDark'), `<h1>${say('keptDark')}</h1><p>${say('ownerAlone')}</p>`, say.language),
+      );
+    }
+    if (!reel.embedding) response.setHeader('Content-Security-Policy', "frame-ancestors 'none'");
+    response.send(passed ? reelPage(reel, say) : before(reel.before, say));
+  });
+  app.post('/reel/:slug', (request, response) => {
+    response.setHeader('Set-Cookie', 'passed=yes; Path=/; SameSite=Lax');
+    response.redirect(303, request.path);
+  });
 }
 
 function before(kind: Before, say: Say): string {

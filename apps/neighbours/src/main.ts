@@ -3,7 +3,8 @@ import { createNeighbours } from './neighbours.js';
 
 const port = Number(process.env.HAPSET_NEIGHBOURS_PORT ?? '4310');
 const file = process.env.HAPSET_NEIGHBOURS_FILE ?? null;
-const server = createNeighbours(file, port).listen(port, '127.0.0.1', () => {
+const pages = process.env.HAPSET_NEIGHBOURS_PAGES === 'drawn' ? 'drawn' : 'plain';
+const server = createNeighbours({ file, port, pages }).listen(port, '127.0.0.1', () => {
   process.stdout.write(`stand-ins listening on ${port}\n`);
 });
 server.on('error', (error) => {

@@ -17,7 +17,11 @@ function ask(
   host: string,
   path: string,
   form?: Record<string, string>,
-  { cookie = '', language = 'en' }: { readonly cookie?: string; readonly language?: string } = {},
+  {
+    cookie = '',
+    language = 'en',
+    piece = false,
+  }: { readonly cookie?: string; readonly language?: string; readonly piece?: boolean } = {},
 ): Promise<Answer> {
   const body = form && new URLSearchParams(form).toString();
   const { port } = server.address() as AddressInfo;
@@ -32,6 +36,7 @@ function ask(
           Host: `${host}.localhost:${port}`,
           Cookie: cookie,
           'Accept-Language': language,
+          ...(piece && { 'X-Piece': 'yes' }),
           ...(body !== undefined && { 'Content-Type': 'application/x-www-form-urlencoded' }),
         },
       },
@@ -53,13 +58,13 @@ describe('the stand-in services', () => {
   beforeAll(async () => {
     // The services name each other by port, so it must be known before they are made.
     const port = await new Promise<number>((resolve) => {
-      const probe = createNeighbours(null, 0).listen(0, '127.0.0.1', () => {
+      const probe = createNeighbours({ file: null, port: 0, pages: 'plain' }).listen(0, '127.0.0.1', () => {
         const { port: free } = probe.address() as AddressInfo;
         probe.close(() => resolve(free));
       });
     });
     await new Promise<void>((resolve) => {
-      server = createNeighbours(file, port).listen(port, '127.0.0.1', () => resolve());
+      server = createNeighbours({ file, port, pages: 'plain' }).listen(port, '127.0.0.1', () => resolve());
     });
   });
   afterAll(() => new Promise((resolve) => server.close(resolve)));
@@ -130,7 +135,7 @@ describe('the stand-in services', () => {
     expect((await ask(server, 'cofferlane', '/leaf/field-guide-to-limpets/who')).status).toBe(302);
     await ask(server, 'cofferlane', '/leaf/field-guide-to-limpets/who', { door: 'open' }, { cookie });
     expect((await ask(server, 'cofferlane', '/leaf/field-guide-to-limpets')).status).toBe(200);
-    const again = createNeighbours(file, port).listen(0, '127.0.0.1');
+    const again = createNeighbours({ file, port, pages: 'plain' }).listen(0, '127.0.0.1');
     await new Promise((resolve) => again.once('listening', resolve));
     expect((await ask(again, 'cofferlane', '/leaf/field-guide-to-limpets')).status).toBe(200);
     await new Promise((resolve) => again.close(resolve));
@@ -223,5 +228,30 @@ describe('the stand-in services', () => {
     await mood('well');
     expect((await ask(server, 'hushtone', '/tone/foghorn')).status).toBe(200);
     expect((await ask(server, 'switchboard', '/')).body).toContain('Answers at once');
+  });
+
+  it('draw their pages by scripts where the switchboard says so', async () => {
+    const piece = async (host: string, path: string): Promise<Record<string, unknown>> =>
+      JSON.parse((await ask(server, host, path, undefined, { piece: true })).body) as Record<string, unknown>;
+    const switchTo = (pages: string): Promise<Answer> =>
+      ask(server, 'switchboard', '/', {
+        'pages cofferlane.localhost': pages,
+        'pages glimreel.localhost': pages,
+        'pages gatepost.localhost': pages,
+      });
+    await switchTo('drawn');
+    const shell = await ask(server, 'cofferlane', '/leaf/what-yeast-eats');
+    expect([shell.status, shell.body.includes('<script>'), shell.body.includes('yeast eats')]).toEqual([
+      200,
+      true,
+      false,
+    ]);
+    expect(await piece('cofferlane', '/leaf/what-yeast-eats')).toMatchObject({ wall: false, waitMs: 0 });
+    expect(String((await piece('cofferlane', '/leaf/what-yeast-eats')).body)).toContain('yeast');
+    // A dead link shows the first page, and the plain gate stays as it is.
+    expect(await piece('cofferlane', '/leaf/never')).toMatchObject({ to: '/' });
+    expect((await ask(server, 'gatepost', '/come-in')).body).not.toContain('<script>');
+    await switchTo('plain');
+    expect((await ask(server, 'cofferlane', '/leaf/never')).status).toBe(404);
   });
 });

@@ -10,10 +10,18 @@ import { Gatepost } from './gatepost.js';
 import { glimreel } from './glimreel.js';
 import { hushtone } from './hushtone.js';
 import { nipaway } from './nipaway.js';
-import { Switchboard } from './switchboard.js';
+import { drawn } from './drawn.js';
+import { Switchboard, type Pages } from './switchboard.js';
 
-/** @param file where changes are kept between starts; null keeps them in memory */
-export function createNeighbours(file: string | null, port: number): Express {
+export interface NeighboursOptions {
+  /** Where changes are kept between starts; null keeps them in memory. */
+  readonly file: string | null;
+  readonly port: number;
+  /** Whether scripts draw the pages, until the switchboard says otherwise. */
+  readonly pages: Pages;
+}
+
+export function createNeighbours({ file, port, pages }: NeighboursOptions): Express {
   const cupboard = new Cupboard(file);
   const gatepost = new Gatepost(`http://gatepost.localhost:${port}`);
   const short = nipaway(cupboard, port);
@@ -26,20 +34,26 @@ export function createNeighbours(file: string | null, port: number): Express {
     'nipaway.localhost': short,
     'tally.nipaway.localhost': short,
   };
-  const switchboard = new Switchboard(Object.keys(services));
+  const switchboard = new Switchboard(Object.keys(services), pages);
   const app = express();
   app.disable('x-powered-by');
   app.get('/alive', (_request, response) => void response.type('text/plain').send('alive'));
   for (const [host, service] of Object.entries({ ...services, 'switchboard.localhost': switchboard.pages() })) {
     const before = switchboard.before(host);
+    const draw = drawn(nameOf(host), () => switchboard.isDrawn(host));
     app.use((request, response, next) => {
       if (request.hostname !== host) return next();
       // Every service counts its visitors.
       if (!request.headers.cookie?.includes('visitor='))
         response.append('Set-Cookie', `visitor=${Date.now().toString(36)}; Path=/; SameSite=Lax`);
-      before(request, response, () => service(request, response, next));
+      before(request, response, () => draw(request, response, () => service(request, response, next)));
     });
   }
   app.use((_request, response) => void response.status(404).type('text/plain').send('No such service.'));
   return app;
+}
+
+function nameOf(host: string): string {
+  const [name = ''] = host.split('.');
+  return name.charAt(0).toUpperCase() + name.slice(1);
 }

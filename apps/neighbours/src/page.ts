@@ -18,3 +18,23 @@ export function page(dress: Dress, title: string, body: string, language = 'en',
 export function escapeHtml(text: string): string {
   return text.replace(/[&<>"']/g, (character) => `&#${character.charCodeAt(0)};`);
 }
+
+/** What a page of `page` is made of. */
+export function partsOf(html: string): {
+  readonly title: string;
+  readonly css: string;
+  readonly banner: string;
+  readonly main: string;
+} {
+  const between = (from: string, to: string): string => html.split(from)[1]?.split(to)[0] ?? '';
+  return {
+    title: unescapeHtml(between('<title>', '</title>')),
+    css: between('<style>', '</style>'),
+    banner: between('<body><header>', '</header>'),
+    main: between('</header><main>', '</main></body>'),
+  };
+}
+
+function unescapeHtml(text: string): string {
+  return text.replace(/&#(\d+);/g, (_, code: string) => String.fromCharCode(Number(code)));
+}

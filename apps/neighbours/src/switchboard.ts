@@ -12,6 +12,10 @@ const moodWords: Readonly<Record<Mood, string>> = {
   dripping: 'Drips a byte now and then, for ever',
   'hanging-up': 'Hangs up in the middle of its answer',
 };
+/** Drawn by scripts as most services do, or sent whole. */
+export const pageKinds = ['drawn', 'plain'] as const;
+export type Pages = (typeof pageKinds)[number];
+const pageWords: Readonly<Record<Pages, string>> = { drawn: 'Drawn by scripts', plain: 'Plain pages' };
 const slowMs = 6000;
 const dripMs = 400;
 
@@ -24,7 +28,17 @@ const dress: Dress = {
 export class Switchboard {
   private readonly moods = new Map<string, Mood>();
 
-  constructor(private readonly hosts: readonly string[]) {}
+  private readonly pagesOf = new Map<string, Pages>();
+
+  constructor(
+    private readonly hosts: readonly string[],
+    private readonly usual: Pages,
+  ) {}
+
+  /** The gate's pages and short links are plain as ever. */
+  isDrawn(host: string): boolean {
+    return !isPlainAlways(host) && (this.pagesOf.get(host) ?? this.usual) === 'drawn';
+  }
 
   pages(): Express {
     const app = express();
@@ -34,6 +48,8 @@ export class Switchboard {
       for (const host of this.hosts) {
         const mood = moods.find((each) => each === request.body[host]);
         if (mood) this.moods.set(host, mood);
+        const pages = pageKinds.find((each) => each === request.body[`pages ${host}`]);
+        if (pages) this.pagesOf.set(host, pages);
       }
       response.redirect('/');
     });
@@ -66,13 +82,22 @@ export class Switchboard {
     };
   }
 
+  private pageChoice(host: string): string {
+    if (isPlainAlways(host)) return '';
+    const now = this.isDrawn(host) ? 'drawn' : 'plain';
+    const options = pageKinds.map(
+      (each) => `<option value="${each}"${each === now ? ' selected' : ''}>${pageWords[each]}</option>`,
+    );
+    return `<select name="pages ${host}" aria-label="Pages of ${host}">${options.join('')}</select>`;
+  }
+
   private board(): string {
     const rows = this.hosts.map((host) => {
       const now = this.moods.get(host) ?? 'well';
       const options = moods
         .map((mood) => `<option value="${mood}"${mood === now ? ' selected' : ''}>${moodWords[mood]}</option>`)
         .join('');
-      return `<tr><th><label for="${host}">${escapeHtml(host)}</label></th><td><select id="${host}" name="${host}">${options}</select></td></tr>`;
+      return `<tr><th><label for="${host}">${escapeHtml(host)}</label></th><td><select id="${host}" name="${host}">${options}</select></td><td>${this.pageChoice(host)}</td></tr>`;
     });
     return page(
       dress,
@@ -80,6 +105,10 @@ export class Switchboard {
       `<form method="post"><table>${rows.join('')}</table><p><button>Switch</button></p></form>`,
     );
   }
+}
+
+function isPlainAlways(host: string): boolean {
+  return /gatepost|nipaway/.test(host);
 }
 
 function drip(response: Response): void {
