@@ -6,7 +6,11 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { AddressGuard } from '../../apps/server/dist/opens/student-browser/address-guard.js';
 import { StudentBrowser } from '../../apps/server/dist/opens/student-browser/student-browser.js';
-import { compileServices, judgeAccess } from '@hapset/core';
+import { compileServices, judgeAccess, mayBeRejudged, wantsDrawing, withDrawn } from '@hapset/core';
+import { pino } from 'pino';
+import { findChromium } from '../../apps/server/dist/platform/configuration/find-program.js';
+import { StudentViews } from '../../apps/server/dist/opens/student-view/student-views.js';
+import { viewLimits } from '../../apps/server/dist/opens/student-view/view-page.js';
 import { compileRe2 } from '@hapset/core/re2';
 
 const prose = {
@@ -33,10 +37,35 @@ export function readShapes(name) {
   }));
 }
 
-/** Opens every shape and judges it: `{ name, expect, verdict, reasons }` in the same order. */
-export async function judgeShapes(shapes) {
+/** The same pages as most services send them today: an empty shell, and a script that draws the page. */
+export function drawnByScript(shapes) {
+  return shapes
+    .filter(({ answers }) => answers.length === 1 && typeof answers[0][1].html === 'string')
+    .map(({ answers: [[place, answer]], ...shape }) => ({
+      ...shape,
+      answers: [[place, { ...answer, html: shellOf(answer.html), status: 200 }]],
+    }));
+}
+
+function shellOf(html) {
+  const text = JSON.stringify(html).replaceAll('<', '\\u003c');
+  return `<!doctype html><title>One moment</title><div id="root"></div><script>setTimeout(() => {
+    const page = new DOMParser().parseFromString(${text}, 'text/html');
+    document.title = page.title;
+    const root = document.getElementById('root').attachShadow({ mode: 'open' });
+    root.append(...page.head.querySelectorAll('style'), ...page.body.childNodes);
+  }, 100)</script>`;
+}
+
+/**
+ * Opens every shape and judges it: `{ name, expect, verdict, reasons }` in the same order.
+ * @param withBrowser whether a browser looks as well where the application would let it
+ */
+export async function judgeShapes(shapes, withBrowser = false) {
   const web = await serve(shapes);
-  const browser = new StudentBrowser(new AddressGuard(names.map((name) => `${name}.localhost:${web.port}`)));
+  const trustedHosts = names.map((name) => `${name}.localhost:${web.port}`);
+  const browser = new StudentBrowser(new AddressGuard(trustedHosts));
+  const views = withBrowser ? quickViews(trustedHosts) : null;
   const folder = new URL('../../demo/services/', import.meta.url);
   const catalogue = compileServices(
     readdirSync(folder).map((file) => JSON.parse(readFileSync(new URL(file, folder), 'utf8'))),
@@ -45,13 +74,30 @@ export async function judgeShapes(shapes) {
   const results = [];
   try {
     for (const { name, expect, answers } of shapes) {
-      const evidence = await browser.open(web.address(answers[0][0]));
-      results.push({ name, expect, ...judgeAccess(evidence, catalogue) });
+      const link = web.address(answers[0][0]);
+      const evidence = await browser.open(link);
+      const plain = judgeAccess(evidence, catalogue);
+      const view = views && wantsDrawing(evidence, plain, false) ? await views.see(link, [], noStop) : null;
+      const isJudgedAgain = view?.drawn && mayBeRejudged(plain);
+      const judgement = isJudgedAgain ? judgeAccess(withDrawn(evidence, view.drawn), catalogue) : plain;
+      results.push({ name, expect, ...judgement });
     }
   } finally {
+    await views?.beforeApplicationShutdown();
     await web.stop();
   }
   return results;
+}
+
+const noStop = new AbortController().signal;
+
+/** Pages of a corpus wait for nothing, so that they are watched for a shorter time. */
+export function quickViews(trustedHosts) {
+  const views = new StudentViews({ chromiumProgram: findChromium(), trustedHosts }, pino({ level: 'silent' }));
+  views.limits = { ...viewLimits, quietMs: 200, watchedMs: 300, watchedShortMs: 500 };
+  // Root has no sandbox in Chromium.
+  views.sandbox = process.getuid() !== 0;
+  return views;
 }
 
 async function serve(shapes) {

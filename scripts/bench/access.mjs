@@ -1,5 +1,5 @@
 // How often the access check is right: a confusion matrix over page shapes, a third of them written before the rules.
-import { judgeShapes, lettingIn, locking, readShapes } from '../access-corpus/access-corpus.mjs';
+import { drawnByScript, judgeShapes, lettingIn, locking, readShapes } from '../access-corpus/access-corpus.mjs';
 
 export async function bench() {
   const [inView, heldOut, second, unseen] = [
@@ -13,11 +13,29 @@ export async function bench() {
     (result) => result.verdict !== result.expect,
   ))
     console.log(`  ${name}: ${expect} expected, ${verdict} said`);
+  const all = ['in-view', 'held-out', 'second-look', 'unseen'].flatMap(readShapes);
+  console.log('\n  with a browser, where the application would let it look:');
+  const seen = await judgeShapes(all, true);
+  printMatrix(seen);
+  const drawn = drawnByScript(all);
+  const drawnSeen = await judgeShapes(drawn, true);
+  console.log('\n  the same pages drawn by scripts, with a browser:');
+  printMatrix(drawnSeen);
+  for (const { name, expect, verdict } of drawnSeen)
+    if (locking.includes(expect) && lettingIn.includes(verdict))
+      console.log(`  ${name}: ${expect} expected, ${verdict} said`);
+  const before = [...inView, ...heldOut, ...second, ...unseen];
+  for (const [index, { name, expect, verdict }] of seen.entries())
+    if (verdict !== before[index].verdict)
+      console.log(`  ${name}: ${expect} expected, ${before[index].verdict} without a browser, ${verdict} with it`);
   return [
     ...rows('in view', inView),
     ...rows('held out', heldOut),
     ...rows('second look', second),
     ...rows('unseen', unseen),
+    ...rows('all, with a browser', seen),
+    ...rows('drawn by scripts, without a browser', await judgeShapes(drawn)),
+    ...rows('drawn by scripts, with a browser', drawnSeen),
   ];
 }
 

@@ -87,9 +87,13 @@ export class TidyFilesService implements OnApplicationBootstrap, BeforeApplicati
     const prints = (await this.contents.query(
       'SELECT storage_key AS storageKey FROM prints WHERE storage_key IS NOT NULL',
     )) as { storageKey: string }[];
+    const views = (await this.contents.query(
+      'SELECT view_key AS viewKey FROM access_checks WHERE view_key IS NOT NULL',
+    )) as { viewKey: string }[];
     return [
       ...contents.flatMap(({ hash, variants }) => [hash, ...variants.map(({ key }) => key)]),
       ...prints.map(({ storageKey }) => storageKey),
+      ...views.map(({ viewKey }) => viewKey),
     ];
   }
 

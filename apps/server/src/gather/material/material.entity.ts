@@ -12,8 +12,8 @@ import type { SignedIn } from '../../school/rights/signed-in.js';
 
 export const titleSources = ['address', 'page', 'person', 'paper'] as const;
 /**
- * Where a title comes from. What a person wrote is never overwritten, nor the name that a short link had when it was
- * pointed elsewhere (`paper`): printed sheets show it.
+ * Where a title comes from. What a person wrote is never overwritten. Neither is the name that a short link had before its
+ * target changed (`paper`), since it is on printed sheets.
  */
 export type TitleSource = (typeof titleSources)[number];
 
@@ -53,6 +53,8 @@ export class Material {
   @Index({ unique: true }) @Column({ ...keywordColumn(20), nullable: true }) pageToken: string | null;
   /** Last day in the school's zone on which that page is shown, `YYYY-MM-DD`. */
   @Column({ ...keywordColumn(10), nullable: true }) shownUntil: string | null;
+  /** First words that the teacher saw at the link when it was added; null where that is not known, or for another link. */
+  @Column({ ...textColumn(limits.sawLength), nullable: true }) teacherSaw: string | null;
   @Column({ type: 'json', nullable: true }) tags: readonly string[] | null;
   @Column({ type: 'json' }) repairs: readonly Repair[];
   @Column(textColumn(limits.instructionLength)) instruction: string;

@@ -161,6 +161,7 @@ export class MaterialService {
       link,
       pasted: link,
       repairs: [],
+      teacherSaw: null,
       ...(before.carry === 'short-link'
         ? keepsName(before)
         : { carry: 'link' as const, trimmedLink: null, ...takesName(before) }),
@@ -203,7 +204,7 @@ export class MaterialService {
   }
 }
 
-/** A short link that is pointed elsewhere keeps the name that is printed beside it. */
+/** A short link with a new target keeps the name that is printed beside it. */
 function keepsName({ titleSource }: Material): Partial<Material> {
   return titleSource === 'person' ? {} : { titleSource: 'paper' };
 }

@@ -62,6 +62,7 @@ export class NewMaterialDto implements NewMaterial {
   repairs: RepairDto[];
   @IsOptional() @IsIn(linkKinds) kind?: LinkKind;
   @IsOptional() @IsText(limits.titleLength) title?: string;
+  @IsOptional() @IsString() @MaxLength(limits.sawLength) teacherSaw?: string;
   @IsOptional() @IsText(limits.instructionLength) instruction?: string;
   @IsOptional()
   @IsArray()

@@ -73,6 +73,7 @@ export function newMaterial(
     pictureShown: false,
     pageToken: held.kept ? newToken() : null,
     shownUntil: null,
+    teacherSaw: held.link === null ? null : sawThere(item),
     instruction: item.instruction?.normalize('NFC').trim() || held.instruction,
     tags: tidyTags(item.tags ?? []),
     pasted: item.pasted,
@@ -81,6 +82,11 @@ export function newMaterial(
     createdAt,
     removedAt: null,
   };
+}
+
+/** Null where nothing came along. */
+function sawThere({ teacherSaw = '' }: NewMaterial): string | null {
+  return teacherSaw.normalize('NFC').trim() || null;
 }
 
 function hold({ link, words, content, kept, kind }: NewMaterial, catalogue: ServiceCatalogue, path: string): Held {

@@ -6,7 +6,7 @@ import type { FileView } from '@hapset/contract';
 import { Readable } from 'node:stream';
 import request from 'supertest';
 import { OfficeConverter } from './office-converter.js';
-import { findOffice } from '../../platform/configuration/find-office.js';
+import { findOffice } from '../../platform/configuration/find-program.js';
 import { Job } from '../../platform/queue/job.entity.js';
 import { Scene } from '../../test/scene.js';
 import { TestServer } from '../../test/test-server.js';
@@ -36,7 +36,7 @@ describe('office files', () => {
     });
     expect(file).toMatchObject({ media: 'office', variants: [] });
     const jobs = server.dataSource.getRepository(Job);
-    await until(() => jobs.existsBy({ kind: 'convert-office', state: 'done' }), Boolean, 10_000);
+    await until(() => jobs.existsBy({ kind: 'convert-office', state: 'done' }), Boolean);
     const pdf = await request(server.app.getHttpServer())
       .get(`${file.address}/pdf`)
       .set('Cookie', await server.cookieOf('Maren'))

@@ -133,6 +133,12 @@ export class StationService {
     return rows as UsedInLesson[];
   }
 
+  /** Whether a lesson between two days (`YYYY-MM-DD`), both included, shows the material. */
+  async isWantedBetween(materialId: string, first: string, last: string): Promise<boolean> {
+    const lessons = await this.lessonsOf([materialId]);
+    return lessons.some(({ date }) => date !== null && date >= first && date <= last);
+  }
+
   /** The owner's, by name alone; the newest first. */
   async listNames(ownerId: string): Promise<readonly StationName[]> {
     const rows: unknown = await this.stations.query(

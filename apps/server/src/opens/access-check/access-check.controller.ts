@@ -2,6 +2,7 @@ import { Controller, Delete, Get, Header, Param, Post, StreamableFile } from '@n
 import type { AccessCheckView, EarlierCheck } from '@hapset/contract';
 import { MaterialService } from '../../gather/material/material.service.js';
 import { StationService } from '../../lessons/station/station.service.js';
+import { ViewPictures } from './view-pictures.js';
 import { AccessCheckService } from './access-check.service.js';
 import { toEarlierCheck } from './access-check.view.js';
 import { MaterialFinder } from '../../gather/material/material-finder.js';
@@ -15,6 +16,7 @@ export class AccessCheckController {
     private readonly materials: MaterialService,
     private readonly stations: StationService,
     private readonly finder: MaterialFinder,
+    private readonly views: ViewPictures,
   ) {}
 
   /** The check that waits now; null for words, which need none. */
@@ -37,6 +39,13 @@ export class AccessCheckController {
   @Header('Cache-Control', 'private, max-age=86400, immutable')
   async picture(@Param('accessCheckId') accessCheckId: string): Promise<StreamableFile> {
     return new StreamableFile(await this.checks.requirePicture(accessCheckId));
+  }
+
+  @Get('access-checks/:accessCheckId/student-view')
+  @Header('Content-Type', 'image/jpeg')
+  @Header('Cache-Control', 'private, max-age=86400, immutable')
+  async studentView(@Param('accessCheckId') accessCheckId: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.views.open(accessCheckId));
   }
 
   @Post('lessons/:lessonId/access-checks')

@@ -1,4 +1,4 @@
-import type { AccessCheckState } from '@hapset/contract';
+import type { AccessCheckState, StudentViewState } from '@hapset/contract';
 import type { AccessVerdict, Evidence, Finding, TrimmedLink } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import {
@@ -34,6 +34,10 @@ export class AccessCheck {
   /** The page's own picture for previews, made small; loaded on demand alone. */
   @Column({ type: 'mediumblob', nullable: true, select: false }) picture: Buffer | null;
   @Column({ type: 'int', nullable: true }) pictureBytes: number | null;
+  /** How far seeing it in a browser is; null where none is asked. */
+  @Column({ ...keywordColumn(10), nullable: true }) view: StudentViewState | null;
+  /** Where the storage has the picture of what a student sees; null without one. */
+  @Column({ ...keywordColumn(80), nullable: true }) viewKey: string | null;
   /** By the database's own clock, so that all servers tell their pages in one order. */
   @Index()
   @Column({ ...timeColumn, default: () => 'CURRENT_TIMESTAMP(3)', onUpdate: 'CURRENT_TIMESTAMP(3)' })

@@ -5,6 +5,13 @@ import { DecoderModule } from '../../platform/decoder/decoder.module.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { ServiceDescriptionModule } from '../../gather/service-description/service-description.module.js';
 import { StudentBrowserModule } from '../student-browser/student-browser.module.js';
+import { StudentViewModule } from '../student-view/student-view.module.js';
+import { StorageModule } from '../../platform/storage/storage.module.js';
+import { CheckResults } from './check-results.js';
+import { StudentViewWork } from './student-view.work.js';
+import { ViewJudging } from './view-judging.js';
+import { ViewPictures } from './view-pictures.js';
+import { ViewRequests } from './view-requests.js';
 import { AccessCheck } from './access-check.entity.js';
 import { AccessCheckRunner } from './access-check.runner.js';
 import { AccessCheckWork } from './access-check.work.js';
@@ -25,6 +32,8 @@ import { LinkChecks } from './link-checks.js';
     TypeOrmModule.forFeature([AccessCheck]),
     SchoolModule,
     StudentBrowserModule,
+    StudentViewModule,
+    StorageModule,
     ServiceDescriptionModule,
     DecoderModule,
     JobModule,
@@ -39,6 +48,11 @@ import { LinkChecks } from './link-checks.js';
     LinkChecks,
     AccessCheckRunner,
     AccessCheckWork,
+    CheckResults,
+    ViewRequests,
+    ViewPictures,
+    StudentViewWork,
+    ViewJudging,
     CheckSurroundings,
     SmallPicture,
     CheckAfterChange,

@@ -9,12 +9,14 @@ import { JobService } from '../../platform/queue/job.service.js';
 import { AccessCheck } from './access-check.entity.js';
 import { addChecks, checkJob, type NewCheck } from './add-checks.js';
 import { AccessCheckWork } from './access-check.work.js';
+import { StudentViewWork } from './student-view.work.js';
 
 @Injectable()
 export class AccessCheckRunner {
   constructor(
     @InjectRepository(AccessCheck) private readonly checks: Repository<AccessCheck>,
     private readonly worker: AccessCheckWork,
+    private readonly views: StudentViewWork,
     private readonly jobs: JobService,
     private readonly clock: Clock,
   ) {
@@ -37,6 +39,7 @@ export class AccessCheckRunner {
     const where = { materialId: In([...materialIds]), state: In(['waiting', 'opening'] as const) };
     const ids = (await this.checks.find({ where, select: { id: true } })).map(({ id }) => id);
     await this.jobs.stop(checkJob, ids);
+    await this.views.stop(materialIds);
     await this.checks.update(
       { id: In(ids), state: In(['waiting', 'opening']) },
       { state: 'stopped', finishedAt: this.clock.now() },

@@ -1,8 +1,11 @@
-import type { AccessCheckView, EarlierCheck, LinkCheckView } from '@hapset/contract';
+import type { AccessCheckView, EarlierCheck, LinkCheckEvidence, LinkCheckView } from '@hapset/contract';
 import {
   addressAtService,
+  differsFromSeen,
+  differsUndrawn,
   doubtsOf,
   hostsOnTheWay,
+  isCovered,
   isOwnShortener,
   letsIn,
   locksOut,
@@ -41,6 +44,8 @@ export function toAccessCheckView(
     reasons: check.reasons ?? [],
     ...seen(check, catalogue, expected),
     hasPicture: (check.pictureBytes ?? 0) > 0,
+    notAsSeen: evidence && differsFromSeen(evidence),
+    studentView: studentViewOf(check),
     ...wayOf(evidence),
     inside: insideOf(evidence),
     remedy: remedyOf(check, catalogue),
@@ -49,11 +54,26 @@ export function toAccessCheckView(
   };
 }
 
+/** What a browser showed, or how far it is. */
+function studentViewOf({ view, viewKey, evidence }: AccessCheckRecord): AccessCheckView['studentView'] {
+  if (view === null) return null;
+  const { contentAfterMs, stoppedBy } = evidence?.drawn ?? { contentAfterMs: null, stoppedBy: null };
+  const plain = evidence && differsUndrawn(evidence);
+  return {
+    state: view,
+    hasPicture: viewKey !== null,
+    contentAfterMs,
+    stoppedBy,
+    isCovered: evidence !== null && isCovered(evidence),
+    withoutScripts: plain && { title: plain.title, firstLines: plain.firstLines },
+  };
+}
+
 /** How it went, and where it ended. */
 function wayOf(
   evidence: Evidence | null,
 ): Pick<AccessCheckView, 'ending' | 'hops' | 'finalAddress' | 'contentType' | 'sizeBytes'> {
-  const { address, contentType, sizeBytes } = evidence?.final ?? { address: null, contentType: null, sizeBytes: null };
+  const { address, contentType, sizeBytes } = evidence?.final ?? nothingCame;
   return {
     ending: evidence?.ending ?? null,
     hops: evidence?.hops ?? [],
@@ -111,18 +131,34 @@ function insideOf(evidence: Evidence | null): AccessCheckView['inside'] {
   };
 }
 
-export function toEarlierCheck({ id, link, finishedAt, askedAt, verdict, reasons }: AccessCheckRecord): EarlierCheck {
+export function toEarlierCheck({
+  id,
+  link,
+  finishedAt,
+  askedAt,
+  verdict,
+  reasons,
+  viewKey,
+}: AccessCheckRecord): EarlierCheck {
   return {
     id,
     link,
     finishedAt: (finishedAt ?? askedAt).toISOString(),
     verdict: verdict ?? 'unknown',
     reasons: reasons ?? [],
+    hasView: viewKey !== null,
   };
 }
 
-/** A link by itself, for scripts. */
-export function toLinkCheckView(check: AccessCheckRecord, catalogue: ServiceCatalogue): LinkCheckView {
+const notYet = { state: 'opening', verdict: null, reasons: null, evidence: null } as const;
+
+function isViewed({ view }: AccessCheckRecord): boolean {
+  return view === 'waiting' || view === 'drawing';
+}
+
+/** A link by itself, for scripts: they wait for a browser too. */
+export function toLinkCheckView(given: AccessCheckRecord, catalogue: ServiceCatalogue): LinkCheckView {
+  const check = { ...given, ...(isViewed(given) && notYet) };
   const { evidence, verdict } = check;
   const { title, firstLines, rights, doubts } = seen(check, catalogue, { title: null, kept: false });
   return {
@@ -133,17 +169,19 @@ export function toLinkCheckView(check: AccessCheckRecord, catalogue: ServiceCata
     reasons: check.reasons ?? [],
     rights,
     doubts,
-    evidence: evidence && {
-      ending: evidence.ending,
-      hops: evidence.hops,
-      finalAddress: evidence.final?.address ?? null,
-      status: evidence.final?.status ?? null,
-      contentType: evidence.final?.contentType ?? null,
-      sizeBytes: evidence.final?.sizeBytes ?? null,
-      title,
-      firstLines,
-      elapsedMs: evidence.elapsedMs,
-      inside: evidence.inside ?? [],
-    },
+    evidence: evidence && { ...whatItShowed(evidence), title, firstLines },
   };
 }
+
+function whatItShowed({
+  ending,
+  hops,
+  final,
+  elapsedMs,
+  inside = [],
+}: Evidence): Omit<LinkCheckEvidence, 'title' | 'firstLines'> {
+  const { address, status, contentType, sizeBytes } = final ?? nothingCame;
+  return { ending, hops, finalAddress: address, status, contentType, sizeBytes, elapsedMs, inside };
+}
+
+const nothingCame = { address: null, status: null, contentType: null, sizeBytes: null };

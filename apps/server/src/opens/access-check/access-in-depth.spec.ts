@@ -180,7 +180,6 @@ describe('an access check in depth', () => {
     await until(
       () => Promise.resolve(held.length),
       (length) => length >= pools.network.atOnce,
-      10_000,
     );
     holding = false;
     for (const answer of held.splice(0)) answer();
@@ -211,7 +210,7 @@ describe('an access check in depth', () => {
       );
     }
     const happens = async (condition: () => boolean): Promise<void> =>
-      expect(await until(() => Promise.resolve(condition()), Boolean, 15_000)).toBe(true);
+      expect(await until(() => Promise.resolve(condition()), Boolean)).toBe(true);
     await happens(() => held.length === pools.network.atOneLane);
     const lessonId = await busy.lesson('Tobiah');
     await busy.stations(

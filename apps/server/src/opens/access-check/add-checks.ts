@@ -5,6 +5,8 @@ import { AccessCheck } from './access-check.entity.js';
 
 /** What checks are called in the queue. */
 export const checkJob = 'access-check';
+/** What seeing their pages in a browser is called. */
+export const viewJob = 'student-view';
 /** Somebody looks at the page of the one material. */
 const looksAtIt = 1;
 
@@ -42,6 +44,14 @@ export async function addChecks(manager: EntityManager, requests: readonly NewCh
       priority: requests.length === 1 ? looksAtIt : 0,
     })),
   );
+}
+
+/** Asks for a page to be seen in a browser, within the transaction that finishes its plain check. */
+export async function addViewJob(
+  manager: EntityManager,
+  { id, link, material }: Pick<AccessCheck, 'id' | 'link' | 'material'>,
+): Promise<void> {
+  await addJobs(manager, [{ kind: viewJob, subject: id, ownerId: material?.ownerId ?? null, lane: hostOfLink(link) }]);
 }
 
 /** Host and port, cut: so many may be opened at once. */

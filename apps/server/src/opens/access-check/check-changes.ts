@@ -10,6 +10,7 @@ interface ChangedRow {
   readonly materialId: string;
   readonly ownerId: string;
   readonly state: AccessCheckState;
+  readonly view: string | null;
 }
 
 @Injectable()
@@ -25,12 +26,12 @@ export class CheckChanges implements OnModuleInit {
 
   private async changes(): Promise<readonly ChangeToTell[]> {
     const rows = (await this.dataSource.query(
-      `SELECT checks.id, checks.material_id AS materialId, materials.owner_id AS ownerId, checks.state
+      `SELECT checks.id, checks.material_id AS materialId, materials.owner_id AS ownerId, checks.state, checks.view
        FROM access_checks checks JOIN materials ON materials.id = checks.material_id
        WHERE ${changedLately('checks.changed_at')}`,
     )) as ChangedRow[];
-    return rows.map(({ id, materialId, ownerId, state }) => ({
-      key: `${id} ${state}`,
+    return rows.map(({ id, materialId, ownerId, state, view }) => ({
+      key: `${id} ${state} ${view ?? ''}`,
       ownerId,
       event: { type: 'check', materialId, state },
     }));

@@ -7,6 +7,8 @@ import { SchoolService } from '../../school/settings/school.service.js';
 export interface Surroundings {
   readonly catalogue: ServiceCatalogue;
   readonly publicAddress: string;
+  /** Addresses of this school's own server. */
+  readonly ownAddresses: readonly string[];
 }
 
 @Injectable()
@@ -20,7 +22,14 @@ export class CheckSurroundings {
 
   read(): Promise<Surroundings> {
     this.reading ??= Promise.all([this.services.catalogue(), this.school.get()])
-      .then(([catalogue, { publicAddress }]) => ({ catalogue, publicAddress }))
+      .then(([catalogue, { publicAddress, shortLinkHost, formerShortHosts }]) => ({
+        catalogue,
+        publicAddress,
+        ownAddresses: [
+          publicAddress,
+          ...[shortLinkHost, ...(formerShortHosts ?? [])].flatMap((host) => (host === null ? [] : `http://${host}`)),
+        ],
+      }))
       .finally(() => (this.reading = null));
     return this.reading;
   }

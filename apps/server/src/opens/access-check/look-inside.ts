@@ -3,6 +3,7 @@ import {
   insideLimits,
   isFolder,
   judgeAccess,
+  type AccessVerdict,
   letsIn,
   linksInside,
   type Evidence,
@@ -12,15 +13,35 @@ import {
   type ServiceCatalogue,
 } from '@hapset/core';
 import type { Opened, StudentBrowser } from '../student-browser/student-browser.js';
+import type { Surroundings } from './check-surroundings.js';
 
 /** Items of one folder are mostly at one host, which is not to be flooded. */
 const atOnce = 6;
 
+/** What one item turned out to be, with the links on it. */
+export interface OpenedItem {
+  readonly verdict: AccessVerdict;
+  readonly links: readonly PageLink[];
+}
+
 export interface LookingInside {
-  readonly browser: StudentBrowser;
+  readonly open: (address: string) => Promise<OpenedItem>;
   readonly catalogue: ServiceCatalogue;
   readonly publicAddress: string | null;
   readonly stop: AbortSignal;
+}
+
+/** Opens items without a browser. */
+export function openingPlainly(
+  browser: StudentBrowser,
+  { catalogue, publicAddress }: Surroundings,
+  stop: AbortSignal,
+): LookingInside {
+  const open = async (address: string): Promise<OpenedItem> => {
+    const { evidence, links } = await browser.openPage(address, stop, publicAddress);
+    return { verdict: judgeAccess(evidence, catalogue).verdict, links };
+  };
+  return { open, catalogue, publicAddress, stop };
 }
 
 /** The evidence with what was found inside of it. */
@@ -38,9 +59,9 @@ export async function lookInside(
     left += Math.max(0, level.length - mayOpen);
     const opened = await openAll(level.slice(0, mayOpen), looking);
     inside.push(...opened.map(({ item }) => ({ ...item, depth })));
-    level = opened.flatMap(({ item, page }) =>
+    level = opened.flatMap(({ item, links: inItem }) =>
       isFolder(item.address, looking.catalogue) && letsIn(item.verdict)
-        ? linksToOpen('folder', item.address, page.links, looking, seen)
+        ? linksToOpen('folder', item.address, inItem, looking, seen)
         : [],
     );
   }
@@ -59,20 +80,19 @@ function linksToOpen(
   return fresh;
 }
 
-interface OpenedItem {
+interface NamedItem {
   readonly item: Omit<InsideItem, 'depth'>;
-  readonly page: Opened;
+  readonly links: readonly PageLink[];
 }
 
-async function openAll(links: readonly PageLink[], looking: LookingInside): Promise<readonly OpenedItem[]> {
-  const opened: OpenedItem[] = [];
+async function openAll(links: readonly PageLink[], looking: LookingInside): Promise<readonly NamedItem[]> {
+  const opened: NamedItem[] = [];
   const waiting = [...links.entries()];
   const worker = async (): Promise<void> => {
     for (let next = waiting.shift(); next && !looking.stop.aborted; next = waiting.shift()) {
       const [index, { address, text }] = next;
-      const page = await looking.browser.openPage(address, looking.stop, looking.publicAddress);
-      const { verdict } = judgeAccess(page.evidence, looking.catalogue);
-      opened[index] = { item: { name: text === '' ? lastPart(address) : text, address, verdict }, page };
+      const { verdict, links: inside } = await looking.open(address);
+      opened[index] = { item: { name: text === '' ? lastPart(address) : text, address, verdict }, links: inside };
     }
   };
   await Promise.all(Array.from({ length: atOnce }, worker));

@@ -40,20 +40,30 @@ export class AddressGuard {
     return this.trusted.has(`${hostname.toLowerCase()}:${port}`);
   }
 
+  /**
+   * The look-up to connect with, by `node:net` and `node:tls` too. It judges what it finds; literal addresses are
+   * connected to without a look-up, so they are judged here.
+   * @throws GuardedAddressError for a literal address that is not public
+   */
+  lookupFor(hostname: string, port: string | number): LookupFunction {
+    if (this.isTrusted(hostname, port)) return trustedLookup;
+    const literal = hostname.replace(/^\[|\]$/g, '');
+    if (isIP(literal) !== 0 && !isPublicAddress(literal)) throw new GuardedAddressError(literal);
+    return guardedLookup(this.lookUp);
+  }
+
   /** A connector for undici that refuses before a single byte is sent. */
   connector(): buildConnector.connector {
     const open = buildConnector({ lookup: guardedLookup(this.lookUp), timeout: 5000 } as buildConnector.BuildOptions);
     const trusted = buildConnector({ lookup: trustedLookup, timeout: 5000 } as buildConnector.BuildOptions);
     return (options, callback) => {
       const port = options.port || (options.protocol === 'https:' ? '443' : '80');
-      if (this.isTrusted(options.hostname, port)) {
-        trusted(options, callback);
-        return;
+      try {
+        (this.lookupFor(options.hostname, port) === trustedLookup ? trusted : open)(options, callback);
+      } catch (error) {
+        if (!(error instanceof GuardedAddressError)) throw error;
+        callback(error, null);
       }
-      // Literal addresses are connected to without a look-up, so they are judged here.
-      const literal = options.hostname.replace(/^\[|\]$/g, '');
-      if (isIP(literal) !== 0 && !isPublicAddress(literal)) callback(new GuardedAddressError(literal), null);
-      else open(options, callback);
     };
   }
 }

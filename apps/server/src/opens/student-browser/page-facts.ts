@@ -8,18 +8,13 @@ import { decodeBuffer } from 'encoding-sniffer';
 import { Parser } from 'htmlparser2';
 import { parseUrl, simHash } from '@hapset/core';
 import { unseen, blocks, menus, texts, notVisible } from './tag-names.js';
-import { lineLength, topRules, Lines, squeeze, refreshTarget } from './page-text.js';
+import { pageLimits } from './page-limits.js';
+import { topRules, Lines, squeeze, refreshTarget } from './page-text.js';
 
 export interface ReadPage {
   readonly facts: PageFacts;
   readonly links: readonly PageLink[];
 }
-const formsKept = 30;
-const fieldsKept = 60;
-const buttonsKept = 40;
-const linksKept = 1000;
-/** Of the visible text, characters: enough to know a page again. */
-const textHashed = 20_000;
 /** Of scripts and of style sheets, characters. */
 const textKept = 200_000;
 /** Browsers stop at 512; the parser's own work grows with the square of the depth. */
@@ -141,7 +136,7 @@ class Reading {
     if (isMedium(name, attributes)) this.media += 1;
     if (this.isPlayer(name, attributes)) this.players += 1;
     if (name === 'button' || attributes.role === 'button') this.buttonText = '';
-    if (name === 'a' && attributes.href && this.links.length < linksKept) this.beginLink(attributes.href);
+    if (name === 'a' && attributes.href && this.links.length < pageLimits.links) this.beginLink(attributes.href);
   }
 
   /** How deep in what it is now; an element that ends takes its own away. */
@@ -174,7 +169,7 @@ class Reading {
     if (this.link)
       this.links.push({
         address: this.link.address,
-        text: squeeze(this.link.text).slice(0, lineLength),
+        text: squeeze(this.link.text).slice(0, pageLimits.lineLength),
         inMenu: this.menuDepth > 0,
       });
     this.link = null;
@@ -206,12 +201,12 @@ class Reading {
     const lines = this.bodyText.characters > 0 ? this.bodyText : this.menuText;
     const visible = this.forms.filter((form) => form.seen && (form.fields.length > 0 || form.buttons.length > 0));
     const facts: PageFacts = {
-      title: squeeze(this.title ?? '').slice(0, lineLength),
+      title: squeeze(this.title ?? '').slice(0, pageLimits.lineLength),
       picture: this.picture,
       firstLines: lines.first,
       visibleCharacters: lines.characters,
       contentCharacters: this.contentCharacters,
-      textHash: simHash(this.visibleText.slice(0, textHashed)),
+      textHash: simHash(this.visibleText.slice(0, pageLimits.textHashed)),
       forms: visible.map(({ action, method, fields, buttons, filledCharacters }): FormFacts => ({
         action,
         method,
@@ -262,7 +257,7 @@ class Reading {
   }
 
   private beginForm({ action = '', method = 'get' }: Attributes, hides: boolean): void {
-    if (this.forms.length >= formsKept) return;
+    if (this.forms.length >= pageLimits.forms) return;
     this.form = {
       action: action.slice(0, 500),
       method: method.toLowerCase() === 'post' ? 'post' : 'get',
@@ -285,7 +280,7 @@ class Reading {
 
   private button(words: string): void {
     const buttons = this.form?.buttons ?? this.buttons;
-    if (words !== '' && buttons.length < buttonsKept) buttons.push(words.slice(0, lineLength));
+    if (words !== '' && buttons.length < pageLimits.buttons) buttons.push(words.slice(0, pageLimits.lineLength));
   }
 
   private endButton(name: string): void {
@@ -304,7 +299,7 @@ class Reading {
     this.line = '';
     if (line === '') return;
     (this.menuDepth > 0 ? this.menuText : this.bodyText).add(line);
-    if (this.menuDepth === 0 && this.visibleText.length < textHashed) this.visibleText += `${line}\n`;
+    if (this.menuDepth === 0 && this.visibleText.length < pageLimits.textHashed) this.visibleText += `${line}\n`;
     if (this.menuDepth === 0 && this.apartDepth === 0) this.contentCharacters += line.length;
   }
 
@@ -338,5 +333,5 @@ function isMedium(name: string, { src }: Attributes): boolean {
 
 function noteField(form: OpenForm, kind: string, isSeen: boolean): void {
   if (kind === 'hidden') form.hiddenFields += 1;
-  if (isSeen && !notVisible.has(kind) && form.fields.length < fieldsKept) form.fields.push(kind);
+  if (isSeen && !notVisible.has(kind) && form.fields.length < pageLimits.fields) form.fields.push(kind);
 }

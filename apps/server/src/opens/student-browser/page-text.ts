@@ -1,9 +1,6 @@
 /** Texts inside a page: its lines, the rules of its style sheets, where it leads on. */
 import { parseUrl } from '@hapset/core';
-
-const firstLinesKept = 12;
-/** Characters that are kept of a line. */
-export const lineLength = 200;
+import { pageLimits } from './page-limits.js';
 
 /** Finds the rules of a style sheet outside at-rules, in one pass. */
 export function* topRules(css: string): Generator<{ readonly selectors: string; readonly rule: string }> {
@@ -29,7 +26,7 @@ export class Lines {
 
   add(line: string): void {
     this.characters += line.length;
-    if (this.first.length < firstLinesKept) this.first.push(line.slice(0, lineLength));
+    if (this.first.length < pageLimits.firstLines) this.first.push(line.slice(0, pageLimits.lineLength));
   }
 }
 

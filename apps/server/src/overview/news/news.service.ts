@@ -14,6 +14,8 @@ interface ChangeRow {
   readonly title: string;
   readonly before: AccessVerdict;
   readonly now: AccessVerdict;
+  readonly viewBefore: string | null;
+  readonly viewNow: string | null;
   readonly noticedAt: Date;
   readonly stationId: string | null;
   readonly stationName: string | null;
@@ -51,6 +53,8 @@ function toNewsItem({
   title,
   before,
   now,
+  viewBefore,
+  viewNow,
   noticedAt,
   stationId,
   stationName,
@@ -65,6 +69,8 @@ function toNewsItem({
     lessonName,
     before,
     now,
+    viewBefore,
+    viewNow,
     noticedAt: noticedAt.toISOString(),
   };
 }
@@ -74,11 +80,14 @@ function toNewsItem({
  * the same; with the station of the next lesson in which it stands.
  */
 const lastChanges = `
-  SELECT changes.material_id AS materialId, materials.title, changes.before_verdict AS \`before\`, changes.verdict AS \`now\`, changes.finished_at AS noticedAt,
+  SELECT changes.material_id AS materialId, materials.title, changes.before_verdict AS \`before\`, changes.verdict AS \`now\`,
+         changes.view_before AS viewBefore, changes.view_now AS viewNow, changes.finished_at AS noticedAt,
          hung.station_id AS stationId, hung.station_name AS stationName, hung.lesson_id AS lessonId, hung.lesson_name AS lessonName
   FROM (
     SELECT checks.id, checks.material_id, checks.verdict, checks.finished_at, checks.link,
-           LAG(checks.verdict) OVER (PARTITION BY checks.material_id, checks.link ORDER BY checks.id) AS before_verdict
+           IF(checks.view_key IS NULL, NULL, checks.id) AS view_now,
+           LAG(checks.verdict) OVER (PARTITION BY checks.material_id, checks.link ORDER BY checks.id) AS before_verdict,
+           LAG(IF(checks.view_key IS NULL, NULL, checks.id)) OVER (PARTITION BY checks.material_id, checks.link ORDER BY checks.id) AS view_before
     FROM access_checks checks JOIN materials ON materials.id = checks.material_id
     WHERE materials.owner_id = ? AND materials.removed_at IS NULL AND checks.state = 'done'
   ) changes

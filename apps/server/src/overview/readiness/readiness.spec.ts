@@ -163,6 +163,16 @@ describe('the four answers', () => {
     expect(toRehearsalView(facts())).toMatchObject({ results: null, rehearsedAt: null, distanceM: 2 });
   });
 
+  it('say nothing of what seems to open while a browser still looks at it', () => {
+    const seen = (verdict: AccessCheck['verdict'], view: AccessCheck['view']) =>
+      toReadinessView(
+        facts({ checks: { done: { ...check(verdict), id: 'c', view }, pending: null, steps: 0, answer: null } }),
+      ).opens;
+    expect(seen('open', 'drawing')).toMatchObject({ state: 'not-yet', opening: true, viewing: true, verdict: 'open' });
+    expect(seen('sign-in', 'waiting')).toMatchObject({ state: 'stop', opening: true, viewing: true });
+    expect(seen('open', 'seen')).toMatchObject({ state: 'done', opening: false, viewing: false, viewId: null });
+  });
+
   it('name verdict and steps, and keep the verdict while it is opened again', () => {
     const { opens } = toReadinessView(
       facts({ checks: { done: check('sign-in'), pending: check(null), steps: 2, answer: null } }),
@@ -170,6 +180,8 @@ describe('the four answers', () => {
     expect(opens).toEqual({
       state: 'stop',
       opening: true,
+      viewing: false,
+      viewId: null,
       verdict: 'sign-in',
       checkedAt: '2026-11-20T09:00:00.000Z',
       stale: false,

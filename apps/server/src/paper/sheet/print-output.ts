@@ -20,7 +20,7 @@ export class PrintOutput {
     private readonly storage: Storage,
   ) {}
 
-  /** The PDF. Short prints are drawn for each request, always the same; long ones are saved for a week. @throws ProblemError not-found while there is none, gone */
+  /** The PDF. Short prints are drawn for each request, always the same; long ones are saved for a week. @throws ProblemError not-found if there is no such file, gone if the print was deleted */
   async pdf(print: Print): Promise<Buffer> {
     refuseGone(print);
     if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));

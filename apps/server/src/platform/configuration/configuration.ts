@@ -1,7 +1,7 @@
 /** Everything that comes from the environment, read once and checked at start. README lists the variables. */
 import { isPublicAddress } from './addresses.js';
 import { isNetwork } from './networks.js';
-import { findOffice } from './find-office.js';
+import { findChromium, findOffice } from './find-program.js';
 import { existsSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
@@ -32,6 +32,8 @@ export interface Configuration {
   readonly filesFolder: string;
   /** LibreOffice; null where it is not installed. */
   readonly officeProgram: string | null;
+  /** Chromium, in which pages are seen as students see them; null where it is not installed. */
+  readonly chromiumProgram: string | null;
   readonly fileLimitBytes: number;
   readonly teacherLimitBytes: number;
   readonly version: string;
@@ -59,6 +61,7 @@ export function readConfiguration(environment: Environment = process.env): Confi
     demo,
     ...foldersOf(environment, demo),
     officeProgram: environment.HAPSET_SOFFICE === undefined ? findOffice() : environment.HAPSET_SOFFICE || null,
+    chromiumProgram: environment.HAPSET_CHROMIUM === undefined ? findChromium() : environment.HAPSET_CHROMIUM || null,
     fileLimitBytes: megabytesOf('HAPSET_FILE_LIMIT_MB', environment.HAPSET_FILE_LIMIT_MB, 200),
     teacherLimitBytes: megabytesOf('HAPSET_TEACHER_LIMIT_MB', environment.HAPSET_TEACHER_LIMIT_MB, 5000),
     version: packageVersion(),

@@ -3,10 +3,11 @@ import type { EntityManager } from 'typeorm';
 
 /**
  * What a kind of work takes up. `network` waits for answers of others: many at once, few in one lane, counted over all
- * servers. `cores` computes: as many as each server has room for.
+ * servers. `cores` computes: as many as each server has room for. `browser` draws pages: each server has one browser.
  */
 export const pools = {
   network: { atOnce: 40, atOneLane: 6, countedOver: 'all servers' },
+  browser: { atOnce: 2, atOneLane: 2, countedOver: 'this server' },
   cores: { atOnce: 2, atOneLane: 2, countedOver: 'this server' },
 } as const;
 export type Pool = keyof typeof pools;

@@ -20,7 +20,6 @@ describe('long work', () => {
     const found = await until(
       () => rows(kind),
       (jobs) => jobs.length > 0 && jobs.every((job) => job.state === state),
-      10_000,
     );
     expect(found.map((job) => job.state)).toEqual(found.map(() => state));
     return found;
@@ -67,7 +66,6 @@ describe('long work', () => {
       await until(
         () => rows('fails'),
         ([job]) => job?.state === 'waiting' && job.attempts === expected,
-        10_000,
       );
       expect(attempts).toBe(expected);
       await scene.server.waitingJobsAreDue();
@@ -136,7 +134,6 @@ describe('long work', () => {
       await until(
         () => Promise.resolve(done),
         ({ length }) => length === expected,
-        10_000,
       );
       await allIn('again', 'done');
     }
@@ -163,7 +160,7 @@ describe('long work', () => {
       jobsOf(scene.server)
         .listProgress('stopped', ['x'])
         .then((known) => known.get('x'));
-    expect(await until(progress, (known) => known !== undefined, 10_000)).toEqual({ done: 3, total: 20 });
+    expect(await until(progress, (known) => known !== undefined)).toEqual({ done: 3, total: 20 });
     await jobsOf(scene.server).stop('stopped', ['x']);
     await ended.happened;
     await second.stop();

@@ -70,13 +70,13 @@ export function opensView(facts: CodeFacts): ReadinessView['opens'] {
   const obstacle = obstacleOf(facts);
   const kept = checks.done?.evidence?.kept;
   const unplayed = findUnplayed(kept ? formatsNeeded(kept) : [], facts.print.devices);
-  const opened = lastOpened(facts);
+  const opened = withView(lastOpened(facts), checks.done);
   const states = [opened.state, obstacle === null ? 'done' : 'stop', unplayed?.state ?? 'done'] as const;
   return {
     ...opened,
     // What nobody has looked at yet stays so, unless something is known to be in the way.
     state: opened.state === 'not-yet' && obstacle === null ? 'not-yet' : states.reduce(worse),
-    opening: checks.pending !== null,
+    opening: checks.pending !== null || opened.viewing,
     steps: checks.steps,
     inTheCode: false,
     obstacle,
@@ -87,6 +87,8 @@ export function opensView(facts: CodeFacts): ReadinessView['opens'] {
 const inTheCode: ReadinessView['opens'] = {
   state: 'done',
   opening: false,
+  viewing: false,
+  viewId: null,
   verdict: null,
   reason: null,
   checkedAt: null,
@@ -98,6 +100,17 @@ const inTheCode: ReadinessView['opens'] = {
   answer: null,
   answerBefore: null,
 };
+
+/** What seems to open may have something drawn over it: nothing is said of it until a browser has looked. */
+function withView<Opened extends Pick<ReadinessView['opens'], 'state' | 'answer'>>(
+  opened: Opened,
+  done: LastChecks['done'],
+): Opened & Pick<ReadinessView['opens'], 'viewing' | 'viewId'> {
+  const viewing = done?.view === 'waiting' || done?.view === 'drawing';
+  const mayBeCovered = viewing && opened.state === 'done' && opened.answer === null;
+  const viewId = done?.viewKey ? done.id : null;
+  return { ...opened, ...(mayBeCovered && { state: 'not-yet' }), viewing, viewId };
+}
 
 function obstacleOf({ code, place, opening, timeZone, now, lessonAt }: CodeFacts): Obstacle | null {
   const wantedAt = Math.max(lessonAt ?? 0, now.getTime());

@@ -41,6 +41,7 @@ export interface PlacedCode {
 /** @param sizeMmOn the size that it would have on a paper, mm */
 export function toPlacedCode(facts: CodeFacts, school: SchoolRecord, sizeMmOn: PlacedCode['sizeMmOn']): PlacedCode {
   const { code, checks, place } = facts;
+  const opens = opensView(facts);
   return {
     place,
     plan: code.plan,
@@ -48,8 +49,8 @@ export function toPlacedCode(facts: CodeFacts, school: SchoolRecord, sizeMmOn: P
     payload: code.carried.payload,
     look: toCodeLook(facts, code.judgement),
     check: checks.done ?? checks.pending,
-    opening: checks.pending !== null,
-    opens: opensView(facts),
+    opening: opens.opening,
+    opens,
     carries: carriesView(facts),
     reads: readsView(facts),
     rehearsal: toRehearsalView(facts),

@@ -39,7 +39,7 @@ describe('a rehearsal for scripts', () => {
       true,
     );
     expect(rates.at(-1)?.rate).toBeLessThan(0.9);
-  }, 60_000);
+  });
 
   it('asks the engine that is named, in the scene that is named', async () => {
     const older = await done({ ...request, device: { ...camera, engine: 'qr', noise: 10 } });
@@ -47,7 +47,7 @@ describe('a rehearsal for scripts', () => {
     const usual = await done(request);
     expect(older.result?.reachM).toBeLessThan(usual.result?.reachM ?? 0);
     expect(dim.result?.reachM).toBeLessThan(usual.result?.reachM ?? 0);
-  }, 90_000);
+  });
 
   it.each([
     ['sizeMm', { ...request, sizeMm: 0 }],

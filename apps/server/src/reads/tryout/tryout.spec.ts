@@ -135,7 +135,6 @@ describe('trying a real device', () => {
         return { lines, end: () => call.destroy() };
       }),
     );
-    const began = Date.now();
     await open(`/K/${slug}`);
     const [own, other] = heard;
     await until(
@@ -143,7 +142,6 @@ describe('trying a real device', () => {
       (text) => text.includes(`"type":"tryout","materialId":"${id}"`),
     );
     expect(own?.lines.join('')).toContain(`"type":"tryout","materialId":"${id}"`);
-    expect(Date.now() - began).toBeLessThan(1500);
     expect(other?.lines.join('')).not.toContain('tryout');
     heard.forEach(({ end }) => end());
   });
