@@ -17,6 +17,7 @@ import { PictureModule } from '../paper/picture/picture.module.js';
 import { MaterialModule } from '../gather/material/material.module.js';
 import { NewsModule } from '../overview/news/news.module.js';
 import { OpeningScheduleModule } from '../opens/opening-schedule/opening-schedule.module.js';
+import { IdempotencyModule } from '../school/idempotency/idempotency.module.js';
 import { OwnershipModule } from '../school/ownership/ownership.module.js';
 import { RehearsalModule } from '../reads/rehearsal/rehearsal.module.js';
 import { SchoolClassModule } from '../school/school-class/school-class.module.js';
@@ -52,6 +53,7 @@ export class AppModule {
         DatabaseModule.with(dataSourceOptions),
         LiveEventsModule,
         OwnershipModule,
+        IdempotencyModule,
         AccountModule,
         SchoolModule,
         DeviceModule,

@@ -59,6 +59,10 @@ import { ReadFlat1805000000000 } from '../platform/database/migrations/180500000
 import { ListOfPrints1806000000000 } from '../platform/database/migrations/1806000000000-list-of-prints.js';
 import { RehearsalsLikeIt1807000000000 } from '../platform/database/migrations/1807000000000-rehearsals-like-it.js';
 import { PageFingerprints1808000000000 } from '../platform/database/migrations/1808000000000-page-fingerprints.js';
+import { TeacherSaw1810000000000 } from '../platform/database/migrations/1810000000000-teacher-saw.js';
+import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1811000000000-answered-requests.js';
+import { AnsweredRequest } from '../school/idempotency/answered-request.entity.js';
+import { StudentViews1809000000000 } from '../platform/database/migrations/1809000000000-student-views.js';
 import { SnakeNaming } from '../platform/database/naming.js';
 
 export const entities = [
@@ -99,6 +103,7 @@ export const entities = [
   Tryout,
   Look,
   LookPicture,
+  AnsweredRequest,
 ];
 export const migrations = [
   Ground1790208000000,
@@ -122,6 +127,9 @@ export const migrations = [
   ListOfPrints1806000000000,
   RehearsalsLikeIt1807000000000,
   PageFingerprints1808000000000,
+  StudentViews1809000000000,
+  TeacherSaw1810000000000,
+  AnsweredRequests1811000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

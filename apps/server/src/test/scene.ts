@@ -109,7 +109,6 @@ export class Scene {
     const bench = await until(
       () => this.bench(lessonId),
       ({ opening }) => opening.left === 0,
-      15_000,
     );
     if (bench.opening.left > 0) throw new Error('the links were not opened in time');
     // Once more, since titles that were learnt may have become visible after the stations were read.

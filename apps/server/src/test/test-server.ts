@@ -37,6 +37,7 @@ function testConfiguration(
     servicesFolder = demoServices,
     filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')),
     officeProgram = null,
+    chromiumProgram = null,
     proxies = [],
     demo = true,
     databaseSocket,
@@ -54,6 +55,7 @@ function testConfiguration(
     webFolder,
     servicesFolder,
     officeProgram,
+    chromiumProgram,
     proxies,
     demo,
     publicAddress: 'http://127.0.0.1:4300',
@@ -108,6 +110,8 @@ export interface TestServerOptions {
   readonly demo?: boolean;
   /** Stands in for LibreOffice; there is none where nothing is said, whatever this machine has. */
   readonly officeProgram?: string | null;
+  /** None where nothing is said: a browser takes seconds. */
+  readonly chromiumProgram?: string | null;
 }
 
 export class TestServer {
@@ -176,9 +180,16 @@ export class TestServer {
   }
 
   /** A request by somebody; null for a stranger. */
-  async as(name: string | null, method: string, path: string, body?: object): Promise<Test> {
+  async as(
+    name: string | null,
+    method: string,
+    path: string,
+    body?: object,
+    headers: Readonly<Record<string, string>> = {},
+  ): Promise<Test> {
     const cookie = name === null ? '' : await this.cookieOf(name);
-    const call = request(this.app.getHttpServer())[method.toLowerCase() as 'get'](path).set('Cookie', cookie);
+    const agent = request(this.app.getHttpServer());
+    const call = agent[method.toLowerCase() as 'get'](path).set({ ...headers, Cookie: cookie });
     return body === undefined ? call : call.send(body);
   }
 

@@ -52,7 +52,7 @@ describe('live events', () => {
     const isDone = (events: readonly LiveEvent[]): boolean =>
       events.some((event) => event.type === 'check' && event.state === 'done');
     const done = { type: 'check', materialId: material.id, state: 'done' };
-    await until(() => Promise.resolve(isDone(own.events) && isDone(atSecond.events)), Boolean, 10_000);
+    await until(() => Promise.resolve(isDone(own.events) && isDone(atSecond.events)), Boolean);
     expect(own.events).toContainEqual(done);
     expect(atSecond.events).toContainEqual(done);
     expect(own.events.filter((event) => event.type === 'check' && event.state === 'done')).toHaveLength(1);

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type CardReadingsPage, type CardReadingView, type ReadCardView } from '@hapset/contract';
 import { cardPayload, idKey, readCardText } from '@hapset/core';
-import { Repository } from 'typeorm';
+import { Between, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { retryingDeadlocks } from '../../platform/database/deadlock.js';
@@ -34,11 +34,13 @@ export class CardReadingService {
     private readonly clock: Clock,
   ) {}
 
-  async read(text: string, who: SignedIn): Promise<ReadCardView> {
+  /** @param waitedMs since it was read; sent twice, it is one reading */
+  async read(text: string, waitedMs: number, who: SignedIn): Promise<ReadCardView> {
+    const at = new Date(this.clock.now().getTime() - waitedMs);
     const { student, result } = await this.find(text);
     if (student && !isVisible(student.className, await this.visibility.find(who)))
       return { result: 'other-class', student: null, readingId: null };
-    const readingId = student && result === 'student' ? await this.keep(student.id, who.id) : null;
+    const readingId = student && result === 'student' ? await this.keep(student.id, who.id, at) : null;
     return {
       result,
       student: student && {
@@ -105,16 +107,16 @@ export class CardReadingService {
     return only && fitting.length === 1 ? here(only) : { student: null, result: 'unknown' };
   }
 
-  private async keep(studentId: string, readById: string): Promise<string> {
+  private async keep(studentId: string, readById: string, at: Date): Promise<string> {
     return retryingDeadlocks(() =>
       this.readings.manager.transaction(async (manager) => {
         // One device after the other: what the one before has written is seen.
         await lockStudents(manager, [studentId]);
-        const now = this.clock.now();
-        const last = await manager.findOne(CardReading, { where: { studentId, readById }, order: { id: 'DESC' } });
-        if (last && now.getTime() - last.readAt.getTime() < sameReadingMs) return last.id;
+        const around = Between(new Date(at.getTime() - sameReadingMs + 1), new Date(at.getTime() + sameReadingMs - 1));
+        const same = await manager.findOneBy(CardReading, { studentId, readById, readAt: around });
+        if (same) return same.id;
         const id = newId();
-        await manager.insert(CardReading, { id, studentId, readById, readAt: now });
+        await manager.insert(CardReading, { id, studentId, readById, readAt: at });
         return id;
       }),
     );

@@ -62,8 +62,8 @@ export class StudentCardController {
 
   @Post('card-readings')
   @HttpCode(200)
-  read(@Body() { text }: ReadCardDto, @Who() who: SignedIn): Promise<ReadCardView> {
-    return this.readings.read(text, who);
+  read(@Body() { text, waitedMs }: ReadCardDto, @Who() who: SignedIn): Promise<ReadCardView> {
+    return this.readings.read(text, waitedMs ?? 0, who);
   }
 
   @Get('card-readings')

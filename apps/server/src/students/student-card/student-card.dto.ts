@@ -18,6 +18,7 @@ import {
   IsDefined,
   IsIn,
   IsInt,
+  IsOptional,
   IsString,
   IsUUID,
   Matches,
@@ -61,6 +62,7 @@ export const sameMakeCards: Exact<Plain<MakeCardsDto>, Plain<MakeCards>> = true;
 
 export class ReadCardDto implements ReadCard {
   @IsString() @MaxLength(limits.payloadLength) text: string;
+  @IsOptional() @IsInt() @Min(0) @Max(limits.cardWaitMs) waitedMs?: number;
 }
 export const sameReadCard: Exact<Plain<ReadCardDto>, Plain<ReadCard>> = true;
 

@@ -189,6 +189,23 @@ describe('student cards', () => {
     expect((await mine()).total).toBe(1);
   });
 
+  it('that waited for the server keep their time, and are one reading however often they are sent', async () => {
+    const [token = ''] = await cardsOf(await make({ classNames: ['6 Kestrel'] }), 1);
+    const hourMs = 3600_000;
+    const send = async (waitedMs: number) =>
+      (await scene.server.as('Pell', 'POST', '/api/card-readings', { text: token, waitedMs })) as {
+        status: number;
+        body: ReadCardView;
+      };
+    const first = await send(hourMs);
+    expect((await send(hourMs + 900)).body.readingId).toBe(first.body.readingId);
+    await send(2 * hourMs);
+    const { rows } = await scene.server.ok<CardReadingsPage>('Pell', 'GET', '/api/card-readings');
+    const now = scene.server.clock.now().getTime();
+    expect(rows.map(({ readAt }) => (now - Date.parse(readAt)) / hourMs)).toEqual([2, 1]);
+    for (const wrong of [25 * hourMs, -1, 0.5]) expect((await send(wrong)).status).toBe(400);
+  });
+
   it('show a symbol, are laid out in all sizes, and have backs', async () => {
     for (const perPage of [8, 10, 24])
       expect(await preview({ perPage })).toMatchObject({ codes: 12, problem: null, pages: Math.ceil(12 / perPage) });

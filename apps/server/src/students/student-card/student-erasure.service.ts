@@ -7,6 +7,7 @@ import { Injectable } from '@nestjs/common';
 import { In, type EntityManager, DataSource } from 'typeorm';
 import { retryingDeadlocks } from '../../platform/database/deadlock.js';
 import { lockRow } from '../../platform/database/lock-row.js';
+import { forgetReplies } from '../../school/idempotency/forget-replies.js';
 import { PrintService } from '../../paper/sheet/print.service.js';
 import { PrintedCard } from './printed-card.entity.js';
 import { StudentService } from '../student/student.service.js';
@@ -53,5 +54,6 @@ async function eraseRows(manager: EntityManager, ids: readonly string[]): Promis
     select: { id: true, printId: true },
   });
   await eraseStudents(manager, students);
+  await forgetReplies(manager);
   return [...new Set(cards.map(({ printId }) => printId))];
 }
