@@ -1,15 +1,29 @@
 import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 
 const source = (name: string): string => fileURLToPath(new URL(`../../packages/${name}/src/index.ts`, import.meta.url));
 const file = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 // The host stays the page's own: the server refuses writes whose Origin is another's.
 const server = { target: `http://127.0.0.1:${process.env.HAPSET_PORT ?? '4300'}`, changeOrigin: false };
 
+/** Characters. What is longer is for one page alone, and comes with it. */
+const longestPart = 100_000;
+
+/** Lists what pages load later, for platform/parts. */
+const partsList: Plugin = {
+  name: 'parts-list',
+  generateBundle(_, bundle) {
+    const parts = Object.values(bundle).flatMap((each) =>
+      each.type === 'chunk' && !each.isEntry && each.code.length <= longestPart ? [each.fileName] : [],
+    );
+    this.emitFile({ type: 'asset', fileName: 'parts.json', source: JSON.stringify(parts) });
+  },
+};
+
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), partsList],
   resolve: {
     alias: {
       '@hapset/core/re2': file('../../packages/core/src/gather/service-description/re2-pattern.ts'),

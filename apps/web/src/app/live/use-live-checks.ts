@@ -5,7 +5,9 @@ import { useEffect } from 'react';
 import { lessonKeys } from '../../lessons/lesson/lesson.keys.js';
 import { materialKeys } from '../../gather/material/material.keys.js';
 import { tryoutKeys } from '../../reads/tryout/tryout.queries.js';
+import { serverState } from '../../platform/api/server-state.js';
 import { newsQuery } from '../../overview/news/news.queries.js';
+import { LiveSource } from './live-source.js';
 
 /** Many checks end within moments; they are shown together. */
 const gatherMs = 250;
@@ -22,19 +24,26 @@ export function useLiveChecks(): void {
       if (finished) void client.invalidateQueries({ queryKey: newsQuery.queryKey });
       finished = false;
     };
-    const source = new EventSource(routes.events.path);
-    source.addEventListener('check', ({ data }: MessageEvent<string>) => {
-      const event = JSON.parse(data) as LiveEvent;
-      finished ||= event.type === 'check' && event.state === 'done';
-      timer ??= setTimeout(refresh, gatherMs);
+    const live = new LiveSource({
+      open: () => new EventSource(routes.events.path),
+      events: {
+        check: (data) => {
+          const event = JSON.parse(data) as LiveEvent;
+          finished ||= event.type === 'check' && event.state === 'done';
+          timer ??= setTimeout(refresh, gatherMs);
+        },
+        tryout: (data) =>
+          void client.invalidateQueries({ queryKey: tryoutKeys.list((JSON.parse(data) as LiveEvent).materialId) }),
+      },
+      onLost: () => serverState.askNow(),
+      onReturn: () => {
+        finished = true;
+        timer ??= setTimeout(refresh, gatherMs);
+      },
     });
-    source.addEventListener(
-      'tryout',
-      ({ data }: MessageEvent<string>) =>
-        void client.invalidateQueries({ queryKey: tryoutKeys.list((JSON.parse(data) as LiveEvent).materialId) }),
-    );
+    live.start();
     return () => {
-      source.close();
+      live.stop();
       if (timer !== null) clearTimeout(timer);
     };
   }, [client]);

@@ -29,6 +29,28 @@ describe('the client', () => {
     expect(fetchMock.mock.calls[1]?.[1]).toMatchObject({ method: 'PUT', body: '{"stationIds":["1"]}' });
   });
 
+  it('sends a change again with the same key once the server answers, and what only asks never', async () => {
+    const isAway = jest.spyOn(serverState, 'isAway').mockReturnValue(true);
+    const order = call(routes.orderStations, { params: { lessonId: 'x' }, body: { stationIds: ['1'] } });
+    expect(fetchMock).not.toHaveBeenCalled();
+    isAway.mockReturnValue(false);
+    fetchMock.mockRejectedValueOnce(new TypeError('network'));
+    fetchMock.mockImplementation(() => Promise.resolve(answer(200, null)));
+    // Each one that is added while the server is there sends what waits, too.
+    const other = call(routes.orderStations, { params: { lessonId: 'y' }, body: { stationIds: [] } });
+    for (let round = 0; round < 20; round += 1) await Promise.resolve();
+    const third = call(routes.orderStations, { params: { lessonId: 'z' }, body: { stationIds: [] } });
+    await Promise.all([order, other, third]);
+    isAway.mockRestore();
+    const sent = fetchMock.mock.calls.map(([path, { headers }]) => [path, new Headers(headers).get('Idempotency-Key')]);
+    expect(sent.map(([path]) => path?.at(13))).toEqual(['x', 'x', 'y', 'z']);
+    expect(new Set(sent.map(([, key]) => key)).size).toBe(3);
+    expect(sent[0]?.[1]).toMatch(/^"[0-9a-f-]{36}"$/);
+    fetchMock.mockReset();
+    fetchMock.mockRejectedValueOnce(new TypeError('network'));
+    await expect(call(routes.matchShelf, { body: { links: [] } })).rejects.toMatchObject({ reason: 'unreachable' });
+  });
+
   it('gives problems with their reason, fields and warnings', async () => {
     fetchMock.mockResolvedValueOnce(
       answer(409, { reason: 'sheet-needs-go-ahead', message: 'x', warnings: ['locked'] }),

@@ -1,6 +1,9 @@
 /** The one client: a route of the contract in, its reply out, every failure as ApiError. */
 import { fillPath, type Problem, type Route } from '@hapset/contract';
+import { v4 as uuid } from 'uuid';
+import { serverClock } from '../clock/server-clock.js';
 import { ApiError } from './problem-error.js';
+import { SaveQueue } from './save-queue.js';
 import { serverState } from './server-state.js';
 import { sessionRenewed } from './session-renewal.js';
 
@@ -16,10 +19,24 @@ export interface CallOptions<Body> {
 /** What a proxy in front says while it can't reach the server, in a page of its own (RFC 9110, 15.6.3 to 15.6.5). */
 const fromGateway: ReadonlySet<number> = new Set([502, 503, 504]);
 
-/** Calls a route. @throws ApiError */
-export async function call<Body, Reply>(route: Route<Body, Reply>, options: CallOptions<Body> = {}): Promise<Reply> {
+/** Changes that wait for the server. */
+export const saveQueue = new SaveQueue(serverState);
+
+/** Calls a route. A change waits where the server is away, and is answered once it is back. @throws ApiError */
+export function call<Body, Reply>(route: Route<Body, Reply>, options: CallOptions<Body> = {}): Promise<Reply> {
+  if (!route.waits) return exchange(route, options);
+  const key = uuid();
+  return saveQueue.add(() => exchange(route, options, key));
+}
+
+async function exchange<Body, Reply>(
+  route: Route<Body, Reply>,
+  options: CallOptions<Body>,
+  key: string | null = null,
+): Promise<Reply> {
   for (;;) {
-    const response = await send(route, options);
+    const response = await send(route, options, key);
+    if (!fromGateway.has(response.status)) noteAnswer(response);
     if (response.ok) return (await readJson(response)) as Reply;
     const problem = (await readJson(response).catch(() => null)) as Problem | null;
     const reason = problem?.reason ?? (fromGateway.has(response.status) ? 'unavailable' : 'failed');
@@ -40,6 +57,7 @@ export function addressOf(
 async function send<Body, Reply>(
   route: Route<Body, Reply>,
   { params, query, body, signal }: CallOptions<Body>,
+  key: string | null,
 ): Promise<Response> {
   const search = new URLSearchParams(
     Object.entries(query ?? {}).flatMap(([name, value]) => (value === null || value === '' ? [] : [[name, value]])),
@@ -49,13 +67,22 @@ async function send<Body, Reply>(
       method: route.method,
       credentials: 'same-origin',
       ...(signal && { signal }),
-      ...(body !== undefined && { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        ...(body !== undefined && { 'Content-Type': 'application/json' }),
+        ...(key !== null && { 'Idempotency-Key': `"${key}"` }),
+      },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch (error) {
     if (signal?.aborted) throw error;
     serverState.noteAway();
     throw new ApiError('unreachable');
   }
+}
+
+function noteAnswer(response: Response): void {
+  serverClock.noteAnswer(response.headers.get('date'));
+  serverState.noteAnswer();
 }
 
 async function readJson(response: Response): Promise<unknown> {

@@ -18,3 +18,8 @@ export class ApiError extends Error {
     this.usedBy = problem.usedBy ?? null;
   }
 }
+
+/** Whether the server could not be asked at all: asked again, it may do what was wanted. */
+export function isAway(error: unknown): boolean {
+  return error instanceof ApiError && (error.reason === 'unreachable' || error.reason === 'unavailable');
+}

@@ -12,6 +12,12 @@ function worthRetrying(count: number, error: Error): boolean {
   );
 }
 
+// The school's server may be there where the browser knows of no network.
+const networkMode = 'always';
+
 export const queryClient = new QueryClient({
-  defaultOptions: { queries: { staleTime: 5_000, retry: worthRetrying, retryDelay: 600 }, mutations: { retry: false } },
+  defaultOptions: {
+    queries: { staleTime: 5_000, retry: worthRetrying, retryDelay: 600, networkMode },
+    mutations: { retry: false, networkMode },
+  },
 });

@@ -26,4 +26,17 @@ describe('the state of the server', () => {
     await jest.advanceTimersByTimeAsync(10_000);
     expect(asked).toHaveBeenCalledTimes(3);
   });
+
+  it('is asked at once where something speaks for an outage, and is away where it does not answer', async () => {
+    const answers = [true, false];
+    const state = new ServerState(() => Promise.resolve(answers.shift() ?? false));
+    const seen: boolean[] = [];
+    for (let time = 0; time < 2; time += 1) {
+      state.askNow();
+      await Promise.resolve();
+      await Promise.resolve();
+      seen.push(state.isAway());
+    }
+    expect(seen).toEqual([false, true]);
+  });
 });

@@ -3,6 +3,7 @@
  * pages look again by themselves once it can.
  */
 import { routes } from '@hapset/contract';
+import { serverClock } from '../clock/server-clock.js';
 
 type Listener = () => void;
 
@@ -10,6 +11,7 @@ const everyMs = 3000;
 
 export class ServerState {
   private away = false;
+  private answeredAt = serverClock.now();
   private timer: ReturnType<typeof setTimeout> | null = null;
   private readonly listeners = new Set<Listener>();
   private readonly returns = new Set<Listener>();
@@ -18,6 +20,14 @@ export class ServerState {
   constructor(private readonly isReady: () => Promise<boolean>) {}
 
   isAway = (): boolean => this.away;
+
+  /** When it last answered, or when the page was opened: milliseconds since 1970. */
+  lastAnswer = (): number => this.answeredAt;
+
+  /** A call was answered. */
+  noteAnswer(): void {
+    this.answeredAt = serverClock.now();
+  }
 
   /** Hears whenever it changes. Returns how to stop listening. */
   subscribe = (listener: Listener): (() => void) => {
@@ -37,6 +47,15 @@ export class ServerState {
     this.away = true;
     this.tell(this.listeners);
     this.askLater();
+  }
+
+  /** Something speaks for an outage: it is asked before anybody waits for an answer. */
+  askNow(): void {
+    if (this.away) return;
+    this.isReady().then(
+      (ready) => !ready && this.noteAway(),
+      () => this.noteAway(),
+    );
   }
 
   private askLater(): void {
