@@ -1,4 +1,5 @@
 import './platform/design/theme.css';
+import './platform/theme/use-theme.js';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

@@ -30,10 +30,11 @@ async function staffOrVisitor(asked: LoaderFunctionArgs): Promise<Response | nul
   }
 }
 
+// A function, not an object of functions: the router says nothing of those that fail, and the page would stay empty.
 export const router = createBrowserRouter([
   {
     path: '/sign-in',
-    lazy: { Component: async () => (await import('../school/account/sign-in-page.js')).SignInPage },
+    lazy: async () => ({ Component: (await import('../school/account/sign-in-page.js')).SignInPage }),
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
   },
@@ -41,14 +42,14 @@ export const router = createBrowserRouter([
   {
     path: '/prints/:printId',
     loader: staffOnly,
-    lazy: { Component: async () => (await import('../paper/sheet/print-page.js')).PrintPage },
+    lazy: async () => ({ Component: (await import('../paper/sheet/print-page.js')).PrintPage }),
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
   },
   // For students: no session, no tabs.
   {
     path: '/read',
-    lazy: { Component: async () => (await import('../student-pages/student-reader/read-page.js')).StudentReaderPage },
+    lazy: async () => ({ Component: (await import('../student-pages/student-reader/read-page.js')).StudentReaderPage }),
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
   },
@@ -61,7 +62,7 @@ export const router = createBrowserRouter([
     children: [
       {
         index: true,
-        lazy: { Component: async () => (await import('../reads/inspection/inspect-page.js')).InspectPage },
+        lazy: async () => ({ Component: (await import('../reads/inspection/inspect-page.js')).InspectPage }),
       },
     ],
   },
@@ -72,90 +73,98 @@ export const router = createBrowserRouter([
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
     children: [
-      { index: true, lazy: { Component: async () => (await import('../overview/start/start-page.js')).StartPage } },
+      { index: true, lazy: async () => ({ Component: (await import('../overview/start/start-page.js')).StartPage }) },
       {
         path: 'lessons',
-        lazy: { Component: async () => (await import('../overview/bench/lessons-page.js')).LessonsPage },
+        lazy: async () => ({ Component: (await import('../overview/bench/lessons-page.js')).LessonsPage }),
       },
       {
         path: 'lessons/:lessonId',
-        lazy: { Component: async () => (await import('../overview/bench/bench-page.js')).BenchPage },
+        lazy: async () => ({ Component: (await import('../overview/bench/bench-page.js')).BenchPage }),
       },
       {
         path: 'lessons/:lessonId/stations/:stationId',
-        lazy: { Component: async () => (await import('../overview/material-page/material-page.js')).MaterialPage },
+        lazy: async () => ({ Component: (await import('../overview/material-page/material-page.js')).MaterialPage }),
       },
-      { path: 'shelf', lazy: { Component: async () => (await import('../overview/shelf/shelf-page.js')).ShelfPage } },
+      { path: 'shelf', lazy: async () => ({ Component: (await import('../overview/shelf/shelf-page.js')).ShelfPage }) },
       {
         path: 'lessons/:lessonId/stations/:stationId/try',
-        lazy: { Component: async () => (await import('../reads/tryout/try-page.js')).TryPage },
+        lazy: async () => ({ Component: (await import('../reads/tryout/try-page.js')).TryPage }),
       },
       {
         path: 'shelf/short-links',
-        lazy: { Component: async () => (await import('../code/short-link/short-links-page.js')).ShortLinksPage },
+        lazy: async () => ({ Component: (await import('../code/short-link/short-links-page.js')).ShortLinksPage }),
       },
       {
         path: 'shelf/:materialId/try',
-        lazy: { Component: async () => (await import('../reads/tryout/try-page.js')).TryPage },
+        lazy: async () => ({ Component: (await import('../reads/tryout/try-page.js')).TryPage }),
       },
       {
         path: 'shelf/files',
-        lazy: { Component: async () => (await import('../gather/file/files-page.js')).FilesPage },
+        lazy: async () => ({ Component: (await import('../gather/file/files-page.js')).FilesPage }),
       },
       {
         path: 'shelf/:materialId/write',
-        lazy: { Component: async () => (await import('../gather/written-page/write-page.js')).WritePage },
+        lazy: async () => ({ Component: (await import('../gather/written-page/write-page.js')).WritePage }),
       },
       {
         path: 'shelf/:materialId',
-        lazy: { Component: async () => (await import('../overview/material-page/material-page.js')).MaterialPage },
+        lazy: async () => ({ Component: (await import('../overview/material-page/material-page.js')).MaterialPage }),
       },
-      { path: 'sheets', lazy: { Component: async () => (await import('../paper/sheet/compose-page.js')).ComposePage } },
+      {
+        path: 'sheets',
+        lazy: async () => ({ Component: (await import('../paper/sheet/compose-page.js')).ComposePage }),
+      },
       {
         path: 'school/students',
-        lazy: { Component: async () => (await import('../students/student/students-page.js')).StudentsPage },
+        lazy: async () => ({ Component: (await import('../students/student/students-page.js')).StudentsPage }),
       },
       {
         path: 'school/students/import',
-        lazy: { Component: async () => (await import('../students/student/import-page.js')).ImportRosterPage },
+        lazy: async () => ({ Component: (await import('../students/student/import-page.js')).ImportRosterPage }),
       },
       {
         path: 'school/students/cards',
-        lazy: { Component: async () => (await import('../students/student-card/cards-page.js')).CardsPage },
+        lazy: async () => ({ Component: (await import('../students/student-card/cards-page.js')).CardsPage }),
       },
       {
         path: 'school/students/read',
-        lazy: { Component: async () => (await import('../students/student-card/read-page.js')).ReadCardsPage },
+        lazy: async () => ({ Component: (await import('../students/student-card/read-page.js')).ReadCardsPage }),
       },
       {
         path: 'school/templates',
-        lazy: { Component: async () => (await import('../paper/sheet/templates-page.js')).TemplatesPage },
+        lazy: async () => ({ Component: (await import('../paper/sheet/templates-page.js')).TemplatesPage }),
       },
-      { path: 'add', lazy: { Component: async () => (await import('../overview/add/add-page.js')).AddPage } },
+      { path: 'add', lazy: async () => ({ Component: (await import('../overview/add/add-page.js')).AddPage }) },
       {
         path: 'devices',
-        lazy: { Component: async () => (await import('../school/devices-page/devices-page.js')).DevicesPage },
+        lazy: async () => ({ Component: (await import('../school/devices-page/devices-page.js')).DevicesPage }),
       },
-      { path: 'school/looks', lazy: { Component: async () => (await import('../code/look/looks-page.js')).LooksPage } },
+      {
+        path: 'school/looks',
+        lazy: async () => ({ Component: (await import('../code/look/looks-page.js')).LooksPage }),
+      },
       {
         path: 'school/looks/:lookId',
-        lazy: { Component: async () => (await import('../overview/look-editor/look-editor-page.js')).LookEditorPage },
+        lazy: async () => ({ Component: (await import('../overview/look-editor/look-editor-page.js')).LookEditorPage }),
       },
       {
         path: 'school',
-        lazy: { Component: async () => (await import('../overview/school/school-page.js')).SchoolPage },
+        lazy: async () => ({ Component: (await import('../overview/school/school-page.js')).SchoolPage }),
       },
       {
         path: 'school/services',
-        lazy: { Component: async () => (await import('../gather/service-description/services-page.js')).ServicesPage },
+        lazy: async () => ({
+          Component: (await import('../gather/service-description/services-page.js')).ServicesPage,
+        }),
       },
       {
         path: 'school/services/new',
-        lazy: { Component: async () => (await import('../gather/service-description/service-page.js')).ServicePage },
+        lazy: async () => ({ Component: (await import('../gather/service-description/service-page.js')).ServicePage }),
       },
       {
         path: 'school/services/:serviceId',
-        lazy: { Component: async () => (await import('../gather/service-description/service-page.js')).ServicePage },
+        lazy: async () => ({ Component: (await import('../gather/service-description/service-page.js')).ServicePage }),
       },
       { path: '*', element: <NotFoundPage /> },
     ],

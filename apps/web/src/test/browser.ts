@@ -5,6 +5,7 @@ Object.assign(globalThis, { TextDecoder, TextEncoder });
 if (typeof Element !== 'undefined') {
   Element.prototype.hasPointerCapture = () => false;
   Element.prototype.releasePointerCapture = () => undefined;
+  window.matchMedia = () => ({ matches: false, addEventListener: () => undefined }) as unknown as MediaQueryList;
   Element.prototype.scrollIntoView = () => undefined;
   globalThis.ResizeObserver = class {
     observe(): void {}

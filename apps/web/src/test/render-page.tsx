@@ -37,10 +37,18 @@ export class Problem {
   ) {}
 }
 
-function reply(status: number, body: unknown): Response {
+/** @param body sent as JSON */
+export function reply(status: number, body: unknown): Response {
   const text = JSON.stringify(body);
   // What the client looks at: jsdom has no Response.
-  return { status, ok: status < 400, text: () => Promise.resolve(text), json: () => Promise.resolve(body) } as Response;
+  const headers = { get: () => null };
+  return {
+    status,
+    headers,
+    ok: status < 400,
+    text: () => Promise.resolve(text),
+    json: () => Promise.resolve(body),
+  } as unknown as Response;
 }
 
 export function renderPage(page: ReactElement, at = '/'): RenderResult {

@@ -2,6 +2,8 @@
 export const locked = {
   state: 'stop',
   opening: false,
+  viewing: false,
+  viewId: null,
   verdict: 'sign-in',
   reason: 'led-to-sign-in',
   checkedAt: null,

@@ -4,6 +4,7 @@ import { Dialog } from '../../platform/design/dialog.js';
 const keys = [
   ['/', 'Find a lesson, a station or a material'],
   ['Ctrl V', 'Paste links anywhere on a bench, the shelf or the start page'],
+  ['Ctrl Z', 'Undo what you did last on this page'],
   ['Tab', 'Go from field to field'],
   ['Space, then ↑ ↓', 'On a station’s number: move it, Space again to put it down'],
   ['Enter', 'Open what has the focus, or keep what was typed'],

@@ -8,6 +8,7 @@ import { call } from '../../platform/api/client.js';
 import { keyRoots } from '../../platform/api/materials-changed.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { SearchInput } from '../../platform/design/inputs.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed } from '../../platform/design/list-states.js';
 import { lessonTime } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
@@ -40,7 +41,7 @@ export function SearchDialog({ onClose }: { readonly onClose: () => void }): Rea
           className="mt-3 max-h-[52vh] overflow-y-auto"
           onClick={(event) => closeOnLink(event.target, onClose)}
         >
-          {found.isError && <Failed words={wordsFor(found.error)} onRetry={() => void found.refetch()} />}
+          {hasFailed(found) && <Failed words={wordsFor(found.error)} onRetry={() => void found.refetch()} />}
           {wanted !== '' && found.data && <Results found={found.data} wanted={wanted} />}
         </div>
       </div>

@@ -1,10 +1,17 @@
-import { lazy, Suspense, useEffect, useRef, useState, type ReactElement } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore, type ReactElement } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { saveQueue } from '../../platform/api/client.js';
+import { SavesWaitContext } from '../../platform/design/saves-wait.js';
+import { FocusKeeper } from '../../platform/focus/focus-keeper.js';
+import { fetchPartsSoon } from '../../platform/parts/fetch-parts.js';
+import { usePageKey } from '../../platform/design/page-key.js';
 import { onSessionWanted } from '../../platform/api/session-renewal.js';
 import { useLiveChecks } from '../live/use-live-checks.js';
+import { AccountMenu } from './account-menu.js';
+import { AskBeforeLeaving } from './ask-before-leaving.js';
 import { SearchDialog } from './search-dialog.js';
 import { ServerAway } from './server-away.js';
-import { useSession, useSignOut } from '../../school/account/session.queries.js';
+import { useSession } from '../../school/account/session.queries.js';
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
 const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
@@ -22,17 +29,18 @@ const tabs = [
 /** The paper with its index tabs: what stands around every page of the staff. */
 export function Shell(): ReactElement {
   const session = useSession();
-  const signOut = useSignOut();
-  const navigate = useNavigate();
   const [searching, setSearching] = useState(false);
   useFindKey(() => setSearching(true));
   useLiveChecks();
+  const waiting = useSyncExternalStore(saveQueue.subscribe, saveQueue.count) > 0;
+  useEffect(fetchPartsSoon, []);
+  useEffect(() => new FocusKeeper(document, () => document.getElementById('content')).start(), []);
   return (
     <div className="min-h-screen">
       <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
         To the content
       </a>
-      <div className="flex min-h-12 flex-wrap items-end gap-x-2 bg-band px-3 pt-1.5 sm:px-7">
+      <header className="flex min-h-12 flex-wrap items-end gap-x-2 bg-band px-3 pt-1.5 sm:px-7">
         <NavLink to="/" className="mr-3 self-center font-heading text-dialog font-bold text-ink no-underline">
           Hapset
         </NavLink>
@@ -42,7 +50,7 @@ export function Shell(): ReactElement {
               key={to}
               to={to}
               className={({ isActive }) =>
-                `flex min-h-10 items-center rounded-t-[10px] px-[18px] text-body font-semibold no-underline ${isActive ? 'bg-paper text-ink' : 'text-ink/75 hover:text-ink'}`
+                `flex min-h-10 items-center rounded-t-[10px] px-3 text-body sm:px-[18px] font-semibold no-underline ${isActive ? 'bg-paper text-ink' : 'text-ink/75 hover:text-ink'}`
               }
             >
               {label}
@@ -60,19 +68,16 @@ export function Shell(): ReactElement {
               /
             </kbd>
           </button>
-          <span className="hidden px-2 text-ink/80 md:inline">{session?.name}</span>
-          <button
-            type="button"
-            className="min-h-9 rounded-small px-2.5 font-semibold text-ink/80 hover:bg-ink/5"
-            onClick={() => signOut.mutate(undefined, { onSettled: () => void navigate('/sign-in', { replace: true }) })}
-          >
-            Sign out
-          </button>
+          {session && <AccountMenu session={session} />}
         </div>
-      </div>
+      </header>
       <ServerAway />
       <main id="content" tabIndex={-1} className="mx-auto w-full max-w-[1280px] px-4 pt-4 pb-16 outline-none sm:px-7">
-        <Outlet />
+        <SavesWaitContext value={waiting}>
+          <AskBeforeLeaving>
+            <Outlet />
+          </AskBeforeLeaving>
+        </SavesWaitContext>
       </main>
       <Overlays />
       {searching && <SearchDialog onClose={() => setSearching(false)} />}
@@ -82,21 +87,11 @@ export function Shell(): ReactElement {
 
 /** `/` finds from anywhere but a field. */
 function useFindKey(find: () => void): void {
-  const latest = useRef(find);
-  useEffect(() => {
-    latest.current = find;
+  usePageKey((event) => {
+    if (event.key !== '/' || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    find();
   });
-  useEffect(() => {
-    const press = (event: KeyboardEvent): void => {
-      const target = event.target;
-      const typing = target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]');
-      if (event.key !== '/' || typing || event.ctrlKey || event.metaKey) return;
-      event.preventDefault();
-      latest.current();
-    };
-    document.addEventListener('keydown', press);
-    return () => document.removeEventListener('keydown', press);
-  }, []);
 }
 
 /** What can lie over any page: the list of keys, and signing in again when the session has ended. */
@@ -104,15 +99,9 @@ function Overlays(): ReactElement {
   const [keysShown, setKeysShown] = useState(false);
   const [signInWanted, setSignInWanted] = useState(false);
   useEffect(() => onSessionWanted(setSignInWanted), []);
-  useEffect(() => {
-    const press = (event: KeyboardEvent): void => {
-      const target = event.target;
-      if (event.key === '?' && !(target instanceof HTMLElement && target.closest('input, textarea, select')))
-        setKeysShown(true);
-    };
-    document.addEventListener('keydown', press);
-    return () => document.removeEventListener('keydown', press);
-  }, []);
+  usePageKey(({ key }) => {
+    if (key === '?') setKeysShown(true);
+  });
   return (
     <Suspense>
       {keysShown && <KeysHelp onClose={() => setKeysShown(false)} />}

@@ -1,7 +1,7 @@
 import { useEffect, type ReactElement } from 'react';
 import { Link, useRevalidator, useRouteError } from 'react-router';
 import { serverState } from '../../platform/api/server-state.js';
-import { buttonClass } from '../../platform/design/button.js';
+import { Button, buttonClass } from '../../platform/design/button.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 
 export function NotFoundPage(): ReactElement {
@@ -12,12 +12,34 @@ export function NotFoundPage(): ReactElement {
 export function FailedPage(): ReactElement {
   const error = useRouteError();
   const { revalidate } = useRevalidator();
-  // Where the server was away, the page comes by itself once it is back.
-  useEffect(() => serverState.onReturn(() => void revalidate()), [revalidate]);
-  return <Trouble title="This page could not be shown" words={wordsFor(error)} />;
+  const partMissing = isPartMissing(error);
+  // Where the server was away, the page comes by itself once it is back. A part that did not come is asked for by a
+  // fresh page alone.
+  useEffect(() => {
+    if (partMissing) serverState.askNow();
+    return serverState.onReturn(() => (partMissing ? location.reload() : void revalidate()));
+  }, [partMissing, revalidate]);
+  const words = partMissing
+    ? 'A part of it did not come: the server can’t be reached, or Hapset was updated. Load it again.'
+    : wordsFor(error);
+  return <Trouble title="This page could not be shown" words={words} reload={partMissing} />;
 }
 
-function Trouble({ title, words }: { readonly title: string; readonly words: string }): ReactElement {
+/** What browsers say of a script that they could not load. */
+function isPartMissing(error: unknown): boolean {
+  return error instanceof TypeError && /dynamically imported module|importing a module/i.test(error.message);
+}
+
+function Trouble({
+  title,
+  words,
+  reload = false,
+}: {
+  readonly title: string;
+  readonly words: string;
+  /** Whether loading the page again helps. */
+  readonly reload?: boolean;
+}): ReactElement {
   useEffect(() => {
     document.title = `${title} · Hapset`;
   }, [title]);
@@ -25,9 +47,16 @@ function Trouble({ title, words }: { readonly title: string; readonly words: str
     <div className="mx-auto max-w-[560px] px-5 py-20 text-center">
       <h1 className="m-0 text-page">{title}</h1>
       <p className="text-muted">{words}</p>
-      <Link to="/" reloadDocument className={buttonClass('main')}>
-        To the start page
-      </Link>
+      <p className="flex justify-center gap-2">
+        {reload && (
+          <Button tone="main" onClick={() => location.reload()}>
+            Load again
+          </Button>
+        )}
+        <Link to="/" reloadDocument className={buttonClass(reload ? 'plain' : 'main')}>
+          To the start page
+        </Link>
+      </p>
     </div>
   );
 }

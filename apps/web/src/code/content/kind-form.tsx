@@ -4,6 +4,10 @@ import { contentPayload, contentProblems, type Content, type ContentKind } from 
 import type { ReactElement } from 'react';
 import { useForm, useWatch, type FieldErrors, type UseFormRegister } from 'react-hook-form';
 import { Button } from '../../platform/design/button.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { useFormDraft } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
+import { useUnsaved } from '../../platform/design/unsaved.js';
 import { SelectField, TextArea, TextField } from '../../platform/design/field.js';
 import { LiveCode } from '../symbol/live-code.js';
 import { contentProblemWords } from '../../platform/wording/content-problems.js';
@@ -20,9 +24,12 @@ interface Props {
   readonly devices: readonly DeviceView[];
   readonly send: string;
   readonly sending: boolean;
+  /** Where drafts of it are kept. */
+  readonly place: string;
   /** What went wrong when it was sent. */
   readonly failure: string | null;
-  readonly onSend: (content: Content) => void;
+  /** @param saved to be called once the server has it */
+  readonly onSend: (content: Content, saved: () => void) => void;
   /** Keeps it as a written page instead; left out where that can't be. */
   readonly onPage?: (content: Content) => void;
 }
@@ -34,6 +41,7 @@ export function KindForm({
   devices,
   send,
   sending,
+  place,
   failure,
   onSend,
   onPage,
@@ -49,13 +57,20 @@ export function KindForm({
       return problems.length > 0 ? { values: {}, errors } : { values, errors: {} };
     },
   });
+  const own = useOwnPlace(place);
+  // The key of a network is a password: it is kept nowhere but in the code.
+  const draft = useFormDraft(kind === 'network' ? nowhere : own, form);
+  useUnsaved(form.formState.isDirty && !sending, draft.remove);
   return (
     <form
       className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]"
       noValidate
-      onSubmit={(event) => void form.handleSubmit((values) => onSend(toContent(kind, values)))(event)}
+      onSubmit={(event) => void form.handleSubmit((values) => onSend(toContent(kind, values), draft.remove))(event)}
     >
       <div className="grid grid-cols-2 gap-4">
+        <div className="col-span-2 empty:hidden">
+          <DraftOffer draft={draft} onUse={draft.use} />
+        </div>
         <p className="col-span-2 m-0 text-row text-muted">{about}</p>
         {fields.map((field) => (
           <div key={field.name} className={field.half ? 'col-span-2 sm:col-span-1' : 'col-span-2'}>
@@ -79,6 +94,8 @@ export function KindForm({
     </form>
   );
 }
+
+const nowhere = { accountId: undefined, place: '' };
 
 function Field({
   field,

@@ -2,6 +2,10 @@
 import { limits, type DeviceView } from '@hapset/contract';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
+import { useUnsaved } from '../../platform/design/unsaved.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { isText, useDraft } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { TextArea } from '../../platform/design/field.js';
 import { LiveCode } from '../symbol/live-code.js';
 import { Alert } from '../../platform/design/alert.js';
@@ -11,26 +15,30 @@ interface Props {
   readonly send: string;
   readonly sending: boolean;
   readonly failure: string | null;
-  readonly onSend: (words: string) => void;
+  /** @param saved to be called once the server has it */
+  readonly onSend: (words: string, saved: () => void) => void;
   /** Keeps it as a written page instead. */
-  readonly onPage: (words: string) => void;
+  readonly onPage: (words: string, saved: () => void) => void;
 }
 
 export function MessageForm({ devices, send, sending, failure, onSend, onPage }: Props): ReactElement {
   const [words, setWords] = useState('');
+  const draft = useDraft(useOwnPlace('message new'), words === '' ? null : words, isText);
+  useUnsaved(words !== '' && !sending, draft.remove);
   const empty = words.trim() === '';
   return (
     <form
       className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!empty) onSend(words);
+        if (!empty) onSend(words, draft.remove);
       }}
     >
       <div>
         <p className="mt-0 mb-4 text-row text-muted">
           Every scanner shows it, without any network. Each character counts, in steps.
         </p>
+        <DraftOffer draft={draft} onUse={setWords} />
         <TextArea
           label="Message"
           rows={7}
@@ -50,7 +58,7 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
         payload={empty ? null : words}
         act={null}
         devices={devices}
-        wayOut={<Button onClick={() => onPage(words)}>Put it on a page</Button>}
+        wayOut={<Button onClick={() => onPage(words, draft.remove)}>Put it on a page</Button>}
       />
     </form>
   );

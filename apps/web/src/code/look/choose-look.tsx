@@ -3,6 +3,7 @@ import { plainLookChoice, type LookChoice, type LookView } from '@hapset/contrac
 import { judgeLook, plainLook, type LookDesign } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, type ReactElement } from 'react';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { CodePicture } from '../symbol/code-picture.js';
@@ -23,7 +24,7 @@ interface Props {
 export function ChooseLook({ sample, now, disabled, onChoose }: Props): ReactElement {
   const looks = useQuery(looksQuery);
   if (looks.isPending) return <Loading rows={2} label="Looks are loading" />;
-  if (looks.isError) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
+  if (hasFailed(looks)) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
   return (
     <ul className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3 p-0" aria-label="Looks">
       <Choice

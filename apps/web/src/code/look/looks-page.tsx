@@ -8,6 +8,7 @@ import { Link, useNavigate } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
 import { buttonClass } from '../../platform/design/button.js';
 import { ChoiceField, SelectField } from '../../platform/design/field.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Menu } from '../../platform/design/menu.js';
 import { useNotice } from '../../platform/design/notice.js';
@@ -47,7 +48,7 @@ export function LooksPage(): ReactElement {
         }
       />
       {looks.isPending && <Loading rows={3} label="Looks are loading" />}
-      {looks.isError && <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />}
+      {hasFailed(looks) && <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />}
       {looks.data && mayRule && <Rules looks={looks.data} />}
       {looks.data && <LookList looks={looks.data} mayRule={mayRule} />}
     </>

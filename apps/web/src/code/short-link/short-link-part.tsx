@@ -3,6 +3,7 @@ import { isAlwaysOpen } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed } from '../../platform/design/list-states.js';
 import { FoldingPanel } from '../../platform/design/panel.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
@@ -66,7 +67,7 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
   const details = useQuery(shortLinkQuery(page.material.id));
   const lesson =
     useQuery({ ...benchQuery(page.station?.lessonId ?? ''), enabled: page.station !== null }).data?.lesson ?? null;
-  if (details.isError) return <Failed words={wordsFor(details.error)} onRetry={() => void details.refetch()} />;
+  if (hasFailed(details)) return <Failed words={wordsFor(details.error)} onRetry={() => void details.refetch()} />;
   if (!details.data)
     return (
       <p className="m-0 py-2 text-muted" role="status">

@@ -5,6 +5,7 @@ import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { addressOf } from '../../platform/api/client.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -50,7 +51,7 @@ export function ShortLinksPage(): ReactElement {
       />
       <Filters filter={filter} onChoose={setFilter} />
       {list.isPending && <Loading label="Short links are loading" />}
-      {list.isError && <Failed words={wordsFor(list.error)} onRetry={() => void list.refetch()} />}
+      {hasFailed(list) && <Failed words={wordsFor(list.error)} onRetry={() => void list.refetch()} />}
       {list.isSuccess && (
         <Rows rows={rows} total={list.data.pages[0]?.total ?? 0} filtered={wanted !== '' || filter !== 'all'} />
       )}

@@ -25,7 +25,7 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
               {here && (
                 <span
                   aria-hidden
-                  className="absolute inset-y-0 left-0 bg-marker/70"
+                  className="absolute inset-y-0 left-0 bg-marker-fill"
                   style={{ width: `${Math.round((100 * (characters - from + 1)) / (upTo - from + 1))}%` }}
                 />
               )}

@@ -5,6 +5,7 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -32,7 +33,7 @@ export function FilesPage(): ReactElement {
       />
       {first && <UsedStorage page={first} />}
       {files.isPending && <Loading label="Your files are loading" />}
-      {files.isError && <Failed words={wordsFor(files.error)} onRetry={() => void files.refetch()} />}
+      {hasFailed(files) && <Failed words={wordsFor(files.error)} onRetry={() => void files.refetch()} />}
       {files.isSuccess && rows.length === 0 && (
         <Empty title="No files yet">
           Drop files on the shelf or on a lesson’s bench. The server keeps them, and students see them on a page of the

@@ -1,7 +1,12 @@
 /** The intake: paste links or write a message; what was understood is seen before it becomes a material. */
 import { Plus } from 'lucide';
-import { lazy, Suspense, useRef, type ReactElement, type ReactNode, type RefObject } from 'react';
+import { lazy, Suspense, useEffect, useRef, type ReactElement, type ReactNode, type RefObject } from 'react';
+import { useLocation } from 'react-router';
 import { Button } from '../../platform/design/button.js';
+import { useUnsaved } from '../../platform/design/unsaved.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { isText, useDraft, type DraftHandle } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { ChooseFile, ChooseFiles } from '../../platform/design/choose-file.js';
 import { useCatalogue } from '../service-description/use-catalogue.js';
 import { plural } from '../../platform/wording/figures.js';
@@ -52,7 +57,7 @@ export function Intake({
   autoFocus = false,
   ...props
 }: Props): ReactElement {
-  const intake = useIntake({ here, onAdd: props.onAdd, initial: props.initial ?? '' });
+  const { intake, draft } = useIntakeWithDraft({ here, onAdd: props.onAdd, initial: props.initial ?? '' });
   const { state, dispatch, source } = intake;
   const { text, list, files, failure } = state;
   const field = useRef<HTMLTextAreaElement>(null);
@@ -79,11 +84,10 @@ export function Intake({
         intoLesson={props.intoLesson ?? false}
         ways={props.ways}
       />
-      {source.items.length + source.left > 1 && source.left > 0 && (
-        <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
-          Reading {source.items.length} of {source.items.length + source.left}
-        </p>
-      )}
+      <div className="px-3 pb-3 empty:hidden">
+        <DraftOffer draft={draft} onUse={(found) => dispatch({ kind: 'text', text: found })} />
+      </div>
+      <Reading source={source} />
       {!empty && <Understood intake={intake} classId={classId} />}
       {files && (
         <Suspense>
@@ -97,6 +101,37 @@ export function Intake({
       )}
       {failure !== null && <Alert words={failure} className="m-0 border-t border-line px-4 py-2.5" />}
     </div>
+  );
+}
+
+/** With a draft for each page that has an intake. What another page gave to begin with is that page's. */
+function useIntakeWithDraft({ here, onAdd, initial }: Parameters<typeof useIntake>[0]): {
+  readonly intake: IntakeHandle;
+  readonly draft: DraftHandle<string>;
+} {
+  // The page is often left as soon as something is added.
+  const removeDraft = useRef((): void => undefined);
+  const intake = useIntake({
+    here,
+    onAdd: (items, materialIds) => onAdd(items, materialIds).then(() => removeDraft.current()),
+    initial,
+  });
+  const { text } = intake.state;
+  const at = useOwnPlace(`intake ${useLocation().pathname}`);
+  const draft = useDraft(at, text === '' || text === initial ? null : text, isText);
+  useUnsaved(text !== '' && text !== initial && !intake.state.sending, draft.remove);
+  useEffect(() => {
+    removeDraft.current = draft.remove;
+  });
+  return { intake, draft };
+}
+
+function Reading({ source: { items, left } }: Pick<IntakeHandle, 'source'>): ReactElement | null {
+  if (left === 0 || items.length + left <= 1) return null;
+  return (
+    <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
+      Reading {items.length} of {items.length + left}
+    </p>
   );
 }
 
@@ -269,7 +304,7 @@ function EmptyActions({
   readonly ways: ReactNode;
 }): ReactElement {
   return (
-    <span className="flex shrink-0 flex-wrap items-center gap-x-3">
+    <span className="flex flex-wrap items-center gap-x-3 sm:shrink-0">
       {ways}
       <ChooseFiles label="Files or photos" multiple onChoose={onFiles} />
       <ChooseFile label="Import a list" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={onList} />

@@ -1,3 +1,4 @@
+import { isField } from '../../platform/design/page-key.js';
 import { useEffect, useRef } from 'react';
 import { textOfClipboard } from './rich-text.js';
 
@@ -17,7 +18,7 @@ export function usePasteAnywhere(take: (text: string) => void, takeFiles: (files
         latest.current.takeFiles(files);
         return;
       }
-      if (target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]')) return;
+      if (isField(target)) return;
       const text = textOfClipboard(event.clipboardData);
       if (text.trim() === '') return;
       event.preventDefault();

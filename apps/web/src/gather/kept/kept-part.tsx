@@ -54,7 +54,7 @@ function FileSheet({
             controls
             preload="metadata"
             src={file.address}
-            className="max-h-60 rounded-small bg-ink"
+            className="max-h-60 rounded-small bg-print-ink"
             aria-label={file.name}
           />
         )}

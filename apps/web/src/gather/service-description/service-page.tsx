@@ -8,6 +8,7 @@ import { useSession } from '../../school/account/session.queries.js';
 import { ApiError } from '../../platform/api/problem-error.js';
 import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -16,6 +17,10 @@ import { descriptionProblemSentence, fieldProblemSentence } from '../../platform
 import { saveServiceFile } from './service-file.js';
 import { fieldOf, toDescription, toServiceFields, type ServiceFields } from './service-fields.js';
 import { ServiceForm } from './service-form.js';
+import { useUnsaved } from '../../platform/design/unsaved.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { useFormDraft } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { servicesQuery, useKeepService } from './service.queries.js';
 import { Tryout } from './tryout.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
@@ -24,7 +29,7 @@ export function ServicePage(): ReactElement {
   const { serviceId } = useParams();
   const services = useQuery({ ...servicesQuery, refetchOnWindowFocus: false });
   if (services.isPending) return <Loading rows={3} label="The service is loading" />;
-  if (services.isError) return <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />;
+  if (hasFailed(services)) return <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />;
   const service = services.data.find(({ id }) => id === serviceId) ?? null;
   if (serviceId !== undefined && !service)
     return <Failed words={wordsFor(new ApiError('not-found'))} onRetry={() => void services.refetch()} />;
@@ -38,6 +43,8 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
   const navigate = useNavigate();
   const keep = useKeepService();
   const form = useForm<ServiceFields>({ defaultValues: toServiceFields(readable(service)) });
+  const draft = useFormDraft(useOwnPlace(`service ${service?.id ?? 'new'}`), form);
+  useUnsaved(form.formState.isDirty && !keep.isPending, draft.remove);
   const showProblems = (error: unknown): void => {
     for (const problem of error instanceof ApiError ? error.fields : []) {
       // The form's own names are typed by its shape; the server's are paths into the same shape.
@@ -54,6 +61,7 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
       { description: toDescription(fields), version: service?.version ?? null },
       {
         onSuccess: ({ name }) => {
+          draft.remove();
           notice({ words: `${name} is kept. Links are recognised by it from now on.` });
           void navigate('/school/services');
         },
@@ -65,6 +73,9 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
       <ServiceHead service={service} saving={keep.isPending} mayChange={mayChange} />
       {service && service.problems.length > 0 && <LeftOut service={service} />}
       {keep.isError && <Alert words={wordsFor(keep.error)} className="mt-0 mb-3" />}
+      <div className="mb-3 empty:hidden">
+        <DraftOffer draft={draft} onUse={draft.use} />
+      </div>
       <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_320px]">
         <form id="service-form" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
           <fieldset disabled={!mayChange} className="m-0 min-w-0 border-0 p-0">

@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
 import { call } from '../../platform/api/client.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { StateMark } from '../../platform/design/state-mark.js';
@@ -35,7 +36,7 @@ export function ServicesPage(): ReactElement {
         actions={mayChange && <ServicesActions services={services.data ?? []} onImport={() => setImporting(true)} />}
       />
       {services.isPending && <Loading rows={3} label="Services are loading" />}
-      {services.isError && <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />}
+      {hasFailed(services) && <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />}
       {services.data && <ServiceList services={services.data} mayChange={mayChange} />}
       {!mayChange && services.data && (
         <p className="mt-3 mb-0 text-small text-muted">The school’s administrator changes these.</p>

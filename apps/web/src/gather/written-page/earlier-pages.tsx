@@ -5,6 +5,7 @@ import type { ReactElement } from 'react';
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -31,7 +32,7 @@ export function EarlierPages({
       onClose={onClose}
     >
       {earlier.isPending && <Loading rows={2} label="Earlier pages are loading" />}
-      {earlier.isError && <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />}
+      {hasFailed(earlier) && <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />}
       {earlier.data?.length === 0 && (
         <Empty title="None yet">While you write, the page is kept as it was every ten minutes.</Empty>
       )}

@@ -6,6 +6,8 @@ import type { WrittenPageView } from '@hapset/contract';
 import type { PageDocument } from '@hapset/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { DraftKeeper } from '../../platform/draft/draft-keeper.js';
+import { serverState } from '../../platform/api/server-state.js';
 import { useAskBeforeLeaving } from '../../platform/leaving/use-ask-before-leaving.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { materialKeys } from '../material/material.keys.js';
@@ -31,7 +33,8 @@ export interface Autosave {
   readonly keepBefore: () => void;
 }
 
-export function useAutosave({ materialId, version, document }: WrittenPageView): Autosave {
+/** @param draft where it is kept in this browser until the server has it */
+export function useAutosave({ materialId, version, document }: WrittenPageView, draft: DraftKeeper): Autosave {
   const [state, setState] = useState<SaveState>({ is: 'kept' });
   const saver = useSaver(materialId, version, document);
   const latest = useRef<PageDocument>(document);
@@ -43,6 +46,7 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
     setState({ is: 'keeping' });
     try {
       await saver.save(wanted);
+      if (latest.current === wanted) draft.remove();
       setState(latest.current === wanted ? { is: 'kept' } : { is: 'dirty' });
     } catch (error) {
       setState(
@@ -51,18 +55,19 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
           : { is: 'failed', words: wordsFor(error) },
       );
     }
-  }, [saver]);
+  }, [saver, draft]);
 
   const changed = useCallback(
     (written: PageDocument): void => {
       latest.current = written;
+      draft.keepSoon(written);
       setState((before) => (before.is === 'conflict' ? before : { is: 'dirty' }));
       clearTimeout(timer.current);
       timer.current = setTimeout(() => {
         saving.current = saving.current.then(saveLatest);
       }, quietMs);
     },
-    [saveLatest],
+    [saveLatest, draft],
   );
 
   const choose = useCallback(
@@ -71,30 +76,43 @@ export function useAutosave({ materialId, version, document }: WrittenPageView):
       await saving.current;
       await saver.settle(latest.current, choice);
       latest.current = saver.document;
+      draft.remove();
       setState({ is: 'kept' });
       return saver.document;
     },
-    [saver],
+    [saver, draft],
   );
 
+  const saveAgain = useCallback(() => void (saving.current = saving.current.then(saveLatest)), [saveLatest]);
+  useOnReturn(state.is === 'failed', saveAgain);
   useAskBeforeLeaving(state.is !== 'kept');
   // Left within the application: what was not kept yet is sent at once.
   useEffect(
     () => () => {
       clearTimeout(timer.current);
-      if (latest.current !== saver.document)
-        void saving.current.then(() => saver.save(latest.current)).catch(() => undefined);
+      if (latest.current !== saver.document) void saving.current.then(() => saveLast(saver, latest.current, draft));
     },
-    [saver],
+    [saver, draft],
   );
 
-  return {
-    state,
-    changed,
-    choose,
-    moved: useCallback((next: number) => saver.moved(next), [saver]),
-    keepBefore: useCallback(() => saver.keepBefore(), [saver]),
-  };
+  const moved = useCallback((next: number) => saver.moved(next), [saver]);
+  const keepBefore = useCallback(() => saver.keepBefore(), [saver]);
+  return { state, changed, choose, moved, keepBefore };
+}
+
+/** Once the server answers again, as long as something failed. */
+function useOnReturn(failed: boolean, act: () => void): void {
+  useEffect(() => (failed ? serverState.onReturn(act) : undefined), [failed, act]);
+}
+
+/** Nobody is there to be told of a failure; the draft is offered at the next visit. */
+async function saveLast(saver: PageSaver, document: PageDocument, draft: DraftKeeper): Promise<void> {
+  try {
+    await saver.save(document);
+    draft.remove();
+  } catch {
+    return;
+  }
 }
 
 /** Wherever the page is shown, it is asked for again once it was saved: also when it was left before an answer came back. */

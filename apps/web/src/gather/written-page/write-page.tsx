@@ -1,13 +1,17 @@
 /** Where a page is written. It keeps itself; what students see changes with it. */
 import { routes, type FileView, type WrittenPageView } from '@hapset/contract';
-import type { PageDocument } from '@hapset/core';
+import { readDocument, type PageDocument } from '@hapset/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { EditorContent, useEditor, type Editor, type JSONContent } from '@tiptap/react';
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type DragEvent, type ReactElement } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { call } from '../../platform/api/client.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { useDraftKeeper } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { ChooseFiles } from '../../platform/design/choose-file.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { UploadList } from '../upload/upload-list.js';
@@ -31,13 +35,14 @@ export function WritePage(): ReactElement {
     refetchOnWindowFocus: false,
   });
   if (page.isPending) return <Loading label="The page is loading" />;
-  if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
+  if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   return <Writing key={materialId} page={page.data} />;
 }
 
 function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
   const client = useQueryClient();
-  const autosave = useAutosave(page);
+  const { keeper, handle: draft } = useDraftKeeper(useOwnPlace(`page ${page.materialId}`), isDocument);
+  const autosave = useAutosave(page, keeper);
   const [earlierShown, setEarlierShown] = useState(false);
   const { editor, uploads } = usePageEditor(page, autosave);
   // What other pages know of it is old when one comes back to them.
@@ -59,6 +64,17 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
           Done
         </Link>
       </header>
+      {draft.found && (
+        <div className="mb-3">
+          <DraftOffer
+            draft={draft}
+            onUse={(document) => {
+              autosave.keepBefore();
+              editor.commands.setContent(toContent(document), { emitUpdate: true });
+            }}
+          />
+        </div>
+      )}
       {autosave.state.is === 'conflict' && (
         <ConflictChoice
           autosave={autosave}
@@ -79,6 +95,10 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
       )}
     </>
   );
+}
+
+function isDocument(value: unknown): value is PageDocument {
+  return readDocument(value) !== null;
 }
 
 /** Where one came from; the page's code for who came by its address. */

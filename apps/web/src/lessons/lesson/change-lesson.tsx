@@ -1,6 +1,5 @@
 import { routes, type LessonView } from '@hapset/contract';
 import type { ReactElement } from 'react';
-import { useNavigate } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { useRemoval } from '../../platform/undo/use-removal.js';
@@ -16,13 +15,12 @@ export function ChangeLesson({
   readonly onClose: () => void;
 }): ReactElement {
   const change = useChangeLesson(lesson.id);
-  const navigate = useNavigate();
   const removal = useRemoval({
     remove: routes.removeLesson,
     restore: routes.restoreLesson,
     params: { lessonId: lesson.id },
     words: `“${lesson.name}” was removed.`,
-    onRemoved: () => void navigate('/lessons'),
+    leadsTo: '/lessons',
   });
   return (
     <Dialog title="Change lesson" onClose={onClose}>
@@ -32,7 +30,12 @@ export function ChangeLesson({
         sending={change.isPending}
         error={change.error ?? removal.error}
         onCancel={onClose}
-        onSend={(request) => change.mutate({ ...request, version: lesson.version }, { onSuccess: onClose })}
+        onSend={(request, saved) =>
+          // The draft goes also when the dialog was closed meanwhile.
+          void change
+            .mutateAsync({ ...request, version: lesson.version }, { onSuccess: onClose })
+            .then(saved, () => undefined)
+        }
       />
       <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-row text-muted">
         <span className="flex-1">Its materials stay on the shelf.</span>

@@ -3,6 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useForm } from 'react-hook-form';
 import { classesQuery } from '../../school/school-class/school-class.queries.js';
+import { useUnsaved } from '../../platform/design/unsaved.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { useFormDraft } from '../../platform/draft/use-draft.js';
 import { SelectField, TextField } from '../../platform/design/field.js';
 import { DialogEnd } from '../../platform/design/dialog.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -21,25 +25,35 @@ interface Props {
   readonly send: string;
   readonly sending: boolean;
   readonly error: unknown;
-  readonly onSend: (request: CreateLesson) => void;
+  /** @param saved to be called once the server has it */
+  readonly onSend: (request: CreateLesson, saved: () => void) => void;
   readonly onCancel: () => void;
 }
 
 export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: Props): ReactElement {
   const classes = useQuery(classesQuery).data ?? [];
-  const { register, handleSubmit, formState } = useForm<Fields>({
+  const form = useForm<Fields>({
     defaultValues: lesson ? { ...fieldsOf(lesson), classId: undefined } : newLesson,
     // The list of classes arrives later than the form; its value is set once both are there.
     values: classes.length > 0 && lesson ? fieldsOf(lesson) : undefined,
     resetOptions: { keepDirtyValues: true },
   });
+  const { register, handleSubmit, formState } = form;
+  const draft = useFormDraft(useOwnPlace(`lesson ${lesson?.id ?? 'new'}`), form);
+  useUnsaved(formState.isDirty && !sending, draft.remove);
   const { least, most } = limits.viewingDistanceM;
+  const cancel = (): void => {
+    // What is being sent may yet be refused.
+    if (!sending) draft.remove();
+    onCancel();
+  };
   return (
     <form
       className="flex flex-col gap-4"
       noValidate
-      onSubmit={(event) => void handleSubmit((fields) => onSend(toRequest(fields)))(event)}
+      onSubmit={(event) => void handleSubmit((fields) => onSend(toRequest(fields), draft.remove))(event)}
     >
+      <DraftOffer draft={draft} onUse={draft.use} />
       <TextField
         label="What is it called?"
         maxLength={limits.nameLength}
@@ -69,7 +83,7 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
           problem={formState.errors.viewingDistanceM?.message}
         />
       </div>
-      <DialogEnd failure={error ? wordsFor(error) : null} send={send} disabled={sending} onCancel={onCancel} />
+      <DialogEnd failure={error ? wordsFor(error) : null} send={send} sending={sending} onCancel={cancel} />
     </form>
   );
 }

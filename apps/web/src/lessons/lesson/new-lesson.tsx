@@ -15,7 +15,12 @@ export function NewLesson({ onClose }: { readonly onClose: () => void }): ReactE
         sending={create.isPending}
         error={create.error}
         onCancel={onClose}
-        onSend={(request) => create.mutate(request, { onSuccess: ({ id }) => void navigate(`/lessons/${id}`) })}
+        onSend={(request, saved) =>
+          // The draft goes also when the dialog was closed meanwhile.
+          void create
+            .mutateAsync(request, { onSuccess: ({ id }) => void navigate(`/lessons/${id}`) })
+            .then(saved, () => undefined)
+        }
       />
     </Dialog>
   );

@@ -25,9 +25,10 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
             {reasonSentence(reason, detail)}
           </p>
         ))}
+      <NotAsSeen check={check} />
       <Steps check={check} />
       <Locked check={check} />
-      <Seen check={check} />
+      {check.notAsSeen === null && <Seen check={check} />}
       {check.inside && check.inside.opened > 0 && (
         <p className="mt-1.5 mb-0 text-row text-muted">
           {plural(check.inside.opened, 'thing')} in it {check.inside.opened === 1 ? 'was' : 'were'} opened as well
@@ -42,6 +43,26 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
       ))}
       {check.hops.length > 0 && <Hops check={check} />}
     </>
+  );
+}
+
+/** What the teacher saw there when it was added, beside what students get. */
+function NotAsSeen({ check: { notAsSeen } }: { readonly check: AccessCheckView }): ReactElement | null {
+  if (!notAsSeen) return null;
+  return (
+    <dl className="mt-2 mb-0 grid gap-x-4 gap-y-2 text-row sm:grid-cols-2">
+      {(
+        [
+          ['You saw', notAsSeen.saw],
+          ['Students get', notAsSeen.got],
+        ] as const
+      ).map(([who, words]) => (
+        <div key={who} className="min-w-0 border-l-[3px] border-line-strong pl-3">
+          <dt className="font-semibold">{who}</dt>
+          <dd className="m-0 line-clamp-4 text-muted">{words}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }
 

@@ -13,6 +13,7 @@ import { obstacleWords, wordsOfVerdict } from '../../platform/wording/verdicts.j
 import { CheckDetails } from './check-details.js';
 import { EarlierChecks } from './earlier-checks.js';
 import { StudentLink } from './student-link.js';
+import { WithStudentView } from './student-view.js';
 import { TryYourself } from './try-yourself.js';
 
 /** Does it open for a student? What is wrong is first, with the simplest step that opens it. */
@@ -68,7 +69,9 @@ function WhatWasFound({
   const { material, readiness } = page;
   return (
     <>
-      <CheckDetails check={check} />
+      <WithStudentView check={check}>
+        <CheckDetails check={check} />
+      </WithStudentView>
       {check.verdict && (
         <TryYourself
           page={page}
@@ -86,14 +89,18 @@ function isDoubted({ check, material: { at } }: MaterialPage): boolean {
   return (check?.doubts.length ?? 0) > 0 || (at !== null && at.role !== null && at.role !== 'student');
 }
 
-function titleOf(
-  { inTheCode, obstacle, unplayed, verdict, opening, answer }: ReadinessView['opens'],
-  done: AccessCheckView | null,
-): string {
+function titleOf(opens: ReadinessView['opens'], done: AccessCheckView | null): string {
+  const { inTheCode, obstacle, viewing, opening, answer } = opens;
   if (inTheCode) return 'Opens for anyone';
   if (obstacle) return obstacleWords[obstacle].heading;
   if (answer) return answer.opens ? 'Opens, as tried by a person' : 'Doesn’t open, as tried by a person';
-  if (verdict === null) return opening ? 'Opening it as a student…' : 'Not opened yet';
+  if (viewing) return 'Opening it in a browser…';
+  return verdictTitle(opens, done) ?? (opening ? 'Opening it as a student…' : 'Not opened yet');
+}
+
+/** Null before the first check. */
+function verdictTitle({ verdict, unplayed }: ReadinessView['opens'], done: AccessCheckView | null): string | null {
+  if (verdict === null) return null;
   if (verdict === 'open' && unplayed) return 'Some devices don’t play it';
   return wordsOfVerdict(verdict, done?.reasons[0]?.reason ?? null).heading;
 }

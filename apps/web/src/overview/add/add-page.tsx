@@ -24,7 +24,7 @@ import { PageHead } from '../../platform/design/page-head.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { PageButton } from './page-button.js';
-import { sharedText } from './shared-page.js';
+import { sharedText, sharedWords } from './shared-page.js';
 import { useAddTo } from './use-add-to.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 import { SelectInput } from '../../platform/design/inputs.js';
@@ -32,7 +32,8 @@ import { SelectInput } from '../../platform/design/inputs.js';
 export function AddPage(): ReactElement {
   const [search] = useSearchParams();
   const [lessonId, setLessonId] = useState(search.get('lesson') ?? '');
-  const add = useAddTo(lessonId === '' ? null : lessonId);
+  const addTo = useAddTo(lessonId === '' ? null : lessonId);
+  const add: typeof addTo = (items, materialIds) => addTo(withSharedWords(items, sharedWords(search)), materialIds);
   const classId = useLessonRows().find((lesson) => lesson.id === lessonId)?.classId ?? null;
   return (
     <>
@@ -59,6 +60,15 @@ export function AddPage(): ReactElement {
       </div>
     </>
   );
+}
+
+/** What was seen where the link came from goes with it: what students get is compared with that. */
+function withSharedWords(
+  items: readonly NewMaterial[],
+  shared: ReturnType<typeof sharedWords>,
+): readonly NewMaterial[] {
+  if (!shared) return items;
+  return items.map((item) => (item.pasted.includes(shared.link) ? { ...item, teacherSaw: shared.words } : item));
 }
 
 /** Makes an empty page and opens its editor, which leads back to the lesson or to the page's code. */
@@ -143,10 +153,11 @@ function KindChooser({
   const [kind, setKind] = useState<ContentKind | 'message' | null>(null);
   const [sending, setSending] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
-  const send = (item: Omit<NewMaterial, 'pasted' | 'repairs'>, pasted: string): void => {
+  const send = (item: Omit<NewMaterial, 'pasted' | 'repairs'>, pasted: string, saved: () => void): void => {
     setSending(true);
     setFailure(null);
     onAdd({ ...item, pasted, repairs: [] })
+      .then(saved)
       .catch((error: unknown) => setFailure(wordsFor(error)))
       .finally(() => setSending(false));
   };
@@ -160,8 +171,8 @@ function KindChooser({
             send="Add it"
             sending={sending}
             failure={failure}
-            onSend={(words) => send({ words }, words)}
-            onPage={(words) => send(asPage(words), 'A page')}
+            onSend={(words, saved) => send({ words }, words, saved)}
+            onPage={(words, saved) => send(asPage(words), 'A page', saved)}
           />
         </div>
       )}
@@ -175,8 +186,9 @@ function KindChooser({
             send="Add it"
             sending={sending}
             failure={failure}
-            onSend={(content) => send({ content }, kindWords[kind])}
-            onPage={(content) => send(asPage(contentText(content)), 'A page')}
+            place={`${kind} new`}
+            onSend={(content, saved) => send({ content }, kindWords[kind], saved)}
+            onPage={(content) => send(asPage(contentText(content)), 'A page', () => undefined)}
           />
         </div>
       )}

@@ -1,4 +1,5 @@
 /** What a bookmark or a phone's share menu shared, as one line for the intake: the link, a tab, its title. */
+import { limits } from '@hapset/contract';
 import { holdsAddress } from '@hapset/core';
 
 /**
@@ -15,8 +16,20 @@ export function sharedText(search: URLSearchParams): string {
   return text === '' ? title : text;
 }
 
-/** The bookmark that adds the page being looked at. Plain: it opens this page with address and title, and nothing else. */
+/** First words that were seen where the shared link leads; null where none came along. */
+export function sharedWords(search: URLSearchParams): { readonly link: string; readonly words: string } | null {
+  const [link, words] = [search.get('link') ?? '', (search.get('text') ?? '').replace(/\s+/g, ' ')].map((each) =>
+    each.trim(),
+  );
+  if (!link || !words || holdsAddress(words)) return null;
+  return { link, words: words.slice(0, limits.sawLength) };
+}
+
+/** What of the page a person sees first: chosen words, its main part, or all of it. */
+const firstWords = `(String(getSelection())||(document.querySelector('main,article,[role=main]')||document.body).innerText||'').slice(0,${limits.sawLength})`;
+
+/** The bookmark that adds the page being looked at. Plain: it opens this page with address, title and first words, and nothing else. */
 export function bookmarklet(origin: string): string {
-  const open = `window.open('${origin}/add?link='+encodeURIComponent(location.href)+'&title='+encodeURIComponent(document.title))`;
+  const open = `window.open('${origin}/add?link='+encodeURIComponent(location.href)+'&title='+encodeURIComponent(document.title)+'&text='+encodeURIComponent(${firstWords}))`;
   return `javascript:(()=>{${open}})()`;
 }

@@ -4,6 +4,7 @@ import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../../opens/access-check/use-open-again-on-return.js';
 import { TextButton } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { useOpenMaterial } from '../../gather/material/material.queries.js';
@@ -21,7 +22,7 @@ export function BenchPage(): ReactElement {
   const lessonId = useParams().lessonId ?? '';
   const bench = useQuery(benchQuery(lessonId));
   if (bench.isPending) return <Loading rows={6} label="The bench is loading" />;
-  if (bench.isError) return <Failed words={wordsFor(bench.error)} onRetry={() => void bench.refetch()} />;
+  if (hasFailed(bench)) return <Failed words={wordsFor(bench.error)} onRetry={() => void bench.refetch()} />;
   return <Bench key={lessonId} bench={bench.data} />;
 }
 

@@ -8,6 +8,7 @@ import { Menu } from '../../platform/design/menu.js';
 import { KindIcon } from '../../gather/material/kind-icon.js';
 import { AnswerCell } from '../readiness/answer-cell.js';
 import { carriesWords, opensWords, paperWords, readsWords } from '../readiness/answers.js';
+import { WithView } from '../../opens/access-check/with-view.js';
 import { CodePicture } from '../../code/symbol/code-picture.js';
 import { useRemoval } from '../../platform/undo/use-removal.js';
 import { kindWords } from '../../platform/wording/kinds.js';
@@ -48,7 +49,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
           ref={setActivatorNodeRef}
           {...attributes}
           {...listeners}
-          className="flex h-8 w-7 shrink-0 cursor-grab touch-none items-center justify-center bg-[linear-gradient(to_bottom,transparent_22%,var(--color-marker)_22%,var(--color-marker)_82%,transparent_82%)] text-field font-bold"
+          className="flex h-8 w-7 shrink-0 cursor-grab touch-none items-center justify-center bg-[linear-gradient(to_bottom,transparent_22%,var(--color-marker)_22%,var(--color-marker)_82%,transparent_82%)] text-field font-bold text-on-marker"
           aria-label={`Station ${row.position}, ${row.name}: move`}
           title="Drag to move, or press Space and the arrow keys"
         >
@@ -99,7 +100,7 @@ function Station({
 }
 
 function Answers({
-  row: { readiness, material, code },
+  row: { readiness, material, code, name },
   page,
   rehearsing,
 }: {
@@ -109,7 +110,7 @@ function Answers({
 }): ReactElement {
   return (
     <>
-      <Cell to={`${page}#opens`}>
+      <Cell to={`${page}#opens`} view={{ viewId: readiness.opens.viewId, name }}>
         <AnswerCell question="Opens" answer={opensWords(readiness.opens)} />
       </Cell>
       <Cell to={`${page}#carries`}>
@@ -154,12 +155,23 @@ function More({
   );
 }
 
-function Cell({ to, children }: { readonly to: string; readonly children: ReactNode }): ReactElement {
+function Cell({
+  to,
+  view,
+  children,
+}: {
+  readonly to: string;
+  /** What a student sees, to be shown on pointing at it. */
+  readonly view?: { readonly viewId: string | null; readonly name: string };
+  readonly children: ReactNode;
+}): ReactElement {
   return (
     <div role="cell" className="min-w-0">
-      <Link to={to} className="flex min-h-9 items-center text-ink no-underline lg:min-h-16">
-        {children}
-      </Link>
+      <WithView viewId={view?.viewId ?? null} name={view?.name ?? ''}>
+        <Link to={to} className="flex min-h-9 items-center text-ink no-underline lg:min-h-16">
+          {children}
+        </Link>
+      </WithView>
     </div>
   );
 }

@@ -19,6 +19,8 @@ import {
 import type { BenchRow } from '@hapset/contract';
 import { memo, useMemo, type ReactElement } from 'react';
 import { BenchTableRow, benchColumns } from './bench-table-row.js';
+import { useNotice } from '../../platform/design/notice.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { useOrderStations } from '../../lessons/lesson/lesson.queries.js';
 
 interface Props {
@@ -35,8 +37,15 @@ export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing 
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const notice = useNotice();
+  const sendChange = useSendChange();
   const move = (from: number, to: number): void => {
-    if (from !== to && from >= 0 && to >= 0 && to < ids.length) order.mutate(arrayMove(ids, from, to));
+    const moved = rows[from];
+    if (!moved || from === to || to < 0 || to >= ids.length) return;
+    sendChange(order, arrayMove(ids, from, to), {
+      // It is seen where it is now.
+      onSuccess: () => notice({ words: `“${moved.name}” was moved.`, quiet: true, undo: () => sendChange(order, ids) }),
+    });
   };
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (over) move(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));

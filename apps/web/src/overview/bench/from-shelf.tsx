@@ -8,6 +8,7 @@ import { useAddStations } from '../../lessons/lesson/lesson.queries.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { CheckBox, SearchInput } from '../../platform/design/inputs.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { plural } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
@@ -41,7 +42,8 @@ export function FromShelf({ lessonId, here, onClose }: Props): ReactElement {
         <DialogEnd
           failure={add.isError ? wordsFor(add.error) : null}
           send={chosen.length === 0 ? 'Add stations' : `Add ${plural(chosen.length, 'station')}`}
-          disabled={chosen.length === 0 || add.isPending}
+          sending={add.isPending}
+          disabled={chosen.length === 0}
           onCancel={onClose}
         />
       </form>
@@ -60,7 +62,7 @@ function Found({ find, here, chosen, onTick }: FoundProps): ReactElement {
   const shelf = useInfiniteQuery(shelfQuery(find, null));
   const rows = shelf.data?.pages.flatMap((page) => page.rows) ?? [];
   if (shelf.isPending) return <Loading rows={4} label="The shelf is loading" />;
-  if (shelf.isError) return <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />;
+  if (hasFailed(shelf)) return <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />;
   if (rows.length === 0)
     return (
       <Empty title={find === '' ? 'The shelf is empty' : `Nothing found for “${find}”`}>

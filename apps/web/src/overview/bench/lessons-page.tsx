@@ -2,6 +2,7 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -39,7 +40,7 @@ export function LessonsPage(): ReactElement {
 function LessonList({ onCreate }: { readonly onCreate: () => void }): ReactElement {
   const lessons = useInfiniteQuery(lessonsQuery);
   if (lessons.isPending) return <Loading label="Lessons are loading" />;
-  if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
+  if (hasFailed(lessons)) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
   const rows = lessons.data.pages.flatMap((page) => page.rows);
   if (rows.length === 0) {
     return (

@@ -1,5 +1,7 @@
 import { limits, type BenchRow } from '@hapset/contract';
 import { useRef, useState, type ReactElement } from 'react';
+import { useNotice } from '../../platform/design/notice.js';
+import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { useChangeStation } from '../../lessons/station/station.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { LineInput } from '../../platform/design/inputs.js';
@@ -8,15 +10,25 @@ import { LineInput } from '../../platform/design/inputs.js';
 export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonly onDone: () => void }): ReactElement {
   const [name, setName] = useState(row.name);
   const change = useChangeStation(row.stationId);
+  const notice = useNotice();
+  const sendChange = useSendChange();
   const ended = useRef(false);
   const keep = (): void => {
     if (ended.current) return;
     ended.current = true;
     const typed = name.trim();
     if (typed === row.name) return onDone();
-    change.mutate(
+    sendChange(
+      change,
       { version: row.version, name: typed === '' ? null : typed },
-      { onSuccess: onDone, onError: () => (ended.current = false) },
+      {
+        onSuccess: () => {
+          onDone();
+          const back = { version: row.version + 1, name: row.name === row.material.title ? null : row.name };
+          notice({ words: `“${row.name}” was renamed.`, undo: () => sendChange(change, back) });
+        },
+        onError: () => (ended.current = false),
+      },
     );
   };
   return (

@@ -7,6 +7,7 @@ import { looksQuery } from '../../code/look/look.queries.js';
 import { sampleOf, usualSample } from '../../code/look/sample.js';
 import { materialPageQuery } from '../../gather/material/material.queries.js';
 import { pagePath } from '../../gather/material/page-path.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
@@ -20,8 +21,8 @@ export function LookEditorPage(): ReactElement {
   const devices = useDevicesOf(null);
   const sample = useMemo(() => (page.data ? sampleOf(page.data) : usualSample(devices)), [page.data, devices]);
   if (looks.isPending || (onCode && page.isPending)) return <Loading label="The look is loading" />;
-  if (looks.isError) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
-  if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
+  if (hasFailed(looks)) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
+  if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   const before = looks.data.looks.find(({ id }) => id === lookId) ?? null;
   if (!sample)
     return (

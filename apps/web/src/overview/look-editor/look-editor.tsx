@@ -12,7 +12,11 @@ import { Button, buttonClass } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { TextField } from '../../platform/design/field.js';
 import { PageHead } from '../../platform/design/page-head.js';
+import { useUnsaved } from '../../platform/design/unsaved.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { isLike, useDraft, type DraftHandle } from '../../platform/draft/use-draft.js';
 import { useQuickRehearsal, type QuickRehearsal } from '../../reads/rehearsal/use-quick-rehearsal.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { FixLook } from './fix-look.js';
 import { QuickFigure } from './quick-figure.js';
 import { useKeepLookHere, type DesignedFor, type KeepLook } from './use-keep-look-here.js';
@@ -31,7 +35,13 @@ export function LookEditor({ before, sample, names, from }: Props): ReactElement
   const leaves = useLeaves(sample, design);
   const mine = before?.mayChange ?? false;
   const keep = useKeepLookHere(mine ? before : null, from);
-  const { name, setName, nameToKeep } = useName(before, design, names);
+  const { name, typed, setName, nameToKeep } = useName(before, design, names);
+  const { draft, changed } = useLookDraft(before, design, typed);
+  useUnsaved(changed && !keep.pending, draft.remove);
+  const use = ({ design: found, name: named }: DraftOfLook): void => {
+    setDesign(found);
+    setName(named);
+  };
   const change = (part: Partial<LookDesign>): void => setDesign((now) => ({ ...now, ...part }));
   return (
     <>
@@ -44,9 +54,17 @@ export function LookEditor({ before, sample, names, from }: Props): ReactElement
         }
         about={aboutOf(before, mine, from !== null)}
         actions={
-          <KeepOrLeave from={from} leaves={leaves} keep={keep} onKeep={() => keep.run({ name: nameToKeep, design })} />
+          <KeepOrLeave
+            from={from}
+            leaves={leaves}
+            keep={keep}
+            onKeep={() => keep.run({ name: nameToKeep, design }, draft.remove)}
+          />
         }
       />
+      <div className="mb-3 empty:hidden">
+        <DraftOffer draft={draft} onUse={use} />
+      </div>
       <div className="grid grid-cols-1 gap-4 md:grid-cols-[270px_minmax(0,1fr)] lg:grid-cols-[312px_minmax(0,1fr)] lg:gap-5">
         <Leaves sample={sample} design={design} leaves={leaves} onFix={change} />
         <div className="flex min-w-0 flex-col gap-3">
@@ -67,16 +85,43 @@ export function LookEditor({ before, sample, names, from }: Props): ReactElement
   );
 }
 
+interface DraftOfLook {
+  readonly design: LookDesign;
+  readonly name: string | null;
+}
+
+function isDraftOfLook(value: unknown): value is DraftOfLook {
+  return isLike<DraftOfLook>({ design: plainLook, name: null })(value) && isLike(plainLook)(value.design);
+}
+
+/** Of what was changed since the look was opened. */
+function useLookDraft(
+  before: LookView | null,
+  design: LookDesign,
+  name: string | null,
+): { readonly draft: DraftHandle<DraftOfLook>; readonly changed: boolean } {
+  const [begun] = useState({ design, name });
+  const changed = JSON.stringify({ design, name }) !== JSON.stringify(begun);
+  const place = useOwnPlace(`look ${before?.id ?? 'new'}`);
+  return { draft: useDraft(place, changed ? { design, name } : null, isDraftOfLook), changed };
+}
+
 /** As typed, or suggested by the design until somebody types. */
 function useName(
   before: LookView | null,
   design: LookDesign,
   names: readonly string[],
-): { readonly name: string; readonly setName: (name: string) => void; readonly nameToKeep: string } {
+): {
+  readonly name: string;
+  /** Null as long as it is suggested. */
+  readonly typed: string | null;
+  readonly setName: (name: string | null) => void;
+  readonly nameToKeep: string;
+} {
   const [typed, setName] = useState<string | null>(before?.name ?? null);
   const suggested = suggestedName(design, names);
   const name = typed ?? suggested;
-  return { name, setName, nameToKeep: name.trim() || suggested };
+  return { name, typed, setName, nameToKeep: name.trim() || suggested };
 }
 
 /** What a design leaves of the code. */

@@ -16,7 +16,8 @@ export interface DesignedFor {
 export interface KeepLook {
   readonly pending: boolean;
   readonly error: string | null;
-  readonly run: (request: { readonly name: string; readonly design: LookDesign }) => void;
+  /** @param saved called once the server has it */
+  readonly run: (request: { readonly name: string; readonly design: LookDesign }, saved: () => void) => void;
 }
 
 /** Keeps it, and gives it to the code for which it was designed. */
@@ -29,9 +30,10 @@ export function useKeepLookHere(before: LookView | null, from: DesignedFor | nul
     notice({ words });
     void navigate(from?.address ?? '/school/looks');
   };
-  const run: KeepLook['run'] = (request) =>
+  const run: KeepLook['run'] = (request, saved) =>
     keep.mutate(request, {
       onSuccess: ({ id, name }) => {
+        saved();
         if (!from || from.page.look.id === id) return done(`“${name}” is kept.`);
         changeMaterial.mutate(
           { version: from.page.material.version, look: id },

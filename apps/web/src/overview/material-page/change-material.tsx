@@ -1,7 +1,6 @@
 import { routes, type ChangeMaterial, type MaterialPage } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
-import { useNavigate } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { KindForm } from '../../code/content/kind-form.js';
@@ -22,8 +21,12 @@ export function ChangeMaterialDialog({
   const change = useChangeMaterial(material.id);
   const school = useQuery(schoolQuery).data;
   const [fieldsShown, setFieldsShown] = useState(false);
-  const send = (request: Omit<ChangeMaterial, 'version'>): void =>
-    change.mutate({ ...request, version: material.version }, { onSuccess: onClose });
+  const send = (request: Omit<ChangeMaterial, 'version'>, saved: () => void): void => {
+    // The draft goes also when the dialog was closed meanwhile.
+    void change
+      .mutateAsync({ ...request, version: material.version }, { onSuccess: onClose })
+      .then(saved, () => undefined);
+  };
   const { content } = material;
   const failure = change.isError ? wordsFor(change.error) : null;
   return (
@@ -42,7 +45,8 @@ export function ChangeMaterialDialog({
           send="Keep the change"
           sending={change.isPending}
           failure={failure}
-          onSend={(fields) => send({ content: fields })}
+          place={`fields of ${material.id}`}
+          onSend={(fields, saved) => send({ content: fields }, saved)}
         />
       ) : (
         <>
@@ -76,13 +80,12 @@ function RemoveMaterial({
   readonly title: string;
   readonly kept: boolean;
 }): ReactElement {
-  const navigate = useNavigate();
   const removal = useRemoval({
     remove: routes.removeMaterial,
     restore: routes.restoreMaterial,
     params: { materialId: id },
     words: `“${title}” was taken off the shelf.`,
-    onRemoved: () => void navigate('/shelf'),
+    leadsTo: '/shelf',
   });
   return (
     <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-row">

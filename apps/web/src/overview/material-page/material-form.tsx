@@ -2,6 +2,10 @@ import { limits, type ChangeMaterial, type DeviceView, type MaterialPage, type M
 import { linkKinds, readLink, readTags, type MaterialKind } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { useForm, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { useFormDraft } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
+import { useUnsaved } from '../../platform/design/unsaved.js';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
 import { DialogEnd } from '../../platform/design/dialog.js';
 import { LiveCode } from '../../code/symbol/live-code.js';
@@ -27,7 +31,8 @@ interface Props {
   readonly lessons: MaterialPage['lessons'];
   readonly sending: boolean;
   readonly failure: string | null;
-  readonly onSend: (request: Omit<ChangeMaterial, 'version'>) => void;
+  /** @param saved to be called once the server has it */
+  readonly onSend: (request: Omit<ChangeMaterial, 'version'>, saved: () => void) => void;
   readonly onCancel: () => void;
 }
 
@@ -36,20 +41,22 @@ export function MaterialForm({ material, devices, lessons, sending, failure, onS
   const form = useForm<Fields>({
     defaultValues: fieldsOf(material),
   });
+  const draft = useFormDraft(useOwnPlace(`material ${material.id}`), form);
   const { register, handleSubmit, formState } = form;
   const { dirtyFields: touched, errors } = formState;
-  const send = (fields: Fields): void =>
-    onSend({
-      ...(touched.title && { title: fields.title.trim() }),
-      ...(touched.instruction && { instruction: fields.instruction.trim() }),
-      ...(touched.kind && { kind: fields.kind }),
-      ...(touched.shownUntil && { shownUntil: fields.shownUntil === '' ? null : fields.shownUntil }),
-      ...(touched.tags && { tags: readTags(fields.tags) }),
-      ...(touched.link && { link: readLink(fields.link)?.link ?? fields.link.trim() }),
-      ...(touched.words && { words: fields.words }),
-    });
+  useUnsaved(formState.isDirty && !sending, draft.remove);
+  const cancel = (): void => {
+    // What is being sent may yet be refused.
+    if (!sending) draft.remove();
+    onCancel();
+  };
   return (
-    <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
+    <form
+      className="flex flex-col gap-4"
+      noValidate
+      onSubmit={(event) => void handleSubmit((fields) => onSend(toRequest(fields, touched), draft.remove))(event)}
+    >
+      <DraftOffer draft={draft} onUse={draft.use} />
       <TextField
         label="Title"
         maxLength={limits.titleLength}
@@ -80,14 +87,28 @@ export function MaterialForm({ material, devices, lessons, sending, failure, onS
       <DialogEnd
         failure={failure}
         send="Keep the change"
-        disabled={sending || !formState.isDirty}
-        onCancel={onCancel}
+        sending={sending}
+        disabled={!formState.isDirty}
+        onCancel={cancel}
       />
     </form>
   );
 }
 
 const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
+
+/** What was changed, and nothing else. */
+function toRequest(fields: Fields, touched: Partial<Record<keyof Fields, boolean>>): Omit<ChangeMaterial, 'version'> {
+  return {
+    ...(touched.title && { title: fields.title.trim() }),
+    ...(touched.instruction && { instruction: fields.instruction.trim() }),
+    ...(touched.kind && { kind: fields.kind }),
+    ...(touched.shownUntil && { shownUntil: fields.shownUntil === '' ? null : fields.shownUntil }),
+    ...(touched.tags && { tags: readTags(fields.tags) }),
+    ...(touched.link && { link: readLink(fields.link)?.link ?? fields.link.trim() }),
+    ...(touched.words && { words: fields.words }),
+  };
+}
 
 function fieldsOf(material: MaterialView): Fields {
   return {

@@ -6,6 +6,7 @@ import { Link, useLocation, useParams } from 'react-router';
 import { useOpenAgainOnReturn } from '../../opens/access-check/use-open-again-on-return.js';
 import { OpensPart } from '../../opens/access-check/opens-part.js';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { KeptPart } from '../../gather/kept/kept-part.js';
 import { ShortLinkPart } from '../../code/short-link/short-link-part.js';
@@ -33,7 +34,7 @@ export function MaterialPage(): ReactElement {
   const place: PlaceId = stationId !== undefined ? { stationId } : { materialId };
   const page = useQuery(materialPageQuery(place));
   if (page.isPending) return <Loading label="The material is loading" />;
-  if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
+  if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   return <Page key={JSON.stringify(place)} place={place} page={page.data} />;
 }
 

@@ -2,18 +2,20 @@ import type { NewsItem } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed } from '../../platform/design/list-states.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { opensState } from '@hapset/core';
 import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { verdictWords } from '../../platform/wording/verdicts.js';
+import { ViewPicture } from '../../opens/access-check/view-picture.js';
 import { newsQuery } from './news.queries.js';
 
 /** What stopped opening for students. Nothing to say takes no room. */
 export function NewsList(): ReactElement | null {
   const news = useQuery(newsQuery);
-  if (news.isError) return <Failed words={wordsFor(news.error)} onRetry={() => void news.refetch()} />;
+  if (hasFailed(news)) return <Failed words={wordsFor(news.error)} onRetry={() => void news.refetch()} />;
   if (!news.data || news.data.length === 0) return null;
   return (
     <section aria-labelledby="news" className="mt-6">
@@ -30,7 +32,7 @@ export function NewsList(): ReactElement | null {
 }
 
 function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
-  const { name, lessonName, before, now, noticedAt, lessonId, stationId, materialId } = item;
+  const { name, lessonName, before, now, noticedAt, lessonId, stationId, materialId, viewBefore, viewNow } = item;
   const state = opensState(now, 'none');
   const to =
     lessonId !== null && stationId !== null ? `/lessons/${lessonId}/stations/${stationId}` : `/shelf/${materialId}`;
@@ -45,8 +47,20 @@ function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
             {lessonName !== null && `, station of ${lessonName}`}; before: {verdictWords[before].short.toLowerCase()}
           </span>
         </span>
+        {viewBefore !== null && <Small checkId={viewBefore} words={`Before: ${verdictWords[before].short}`} />}
+        {viewNow !== null && <Small checkId={viewNow} words={`Now: ${verdictWords[now].short}`} />}
         <span className="text-row font-semibold underline underline-offset-2">See what to do</span>
       </Link>
     </li>
+  );
+}
+
+/** What students saw then, under a word that says when. */
+function Small({ checkId, words }: { readonly checkId: string; readonly words: string }): ReactElement {
+  return (
+    <span className="hidden w-14 shrink-0 text-note text-muted sm:block">
+      {words.split(':')[0]}
+      <ViewPicture checkId={checkId} words={words} className="mt-0.5 block h-20 w-14 object-cover object-top" />
+    </span>
   );
 }

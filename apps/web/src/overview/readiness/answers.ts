@@ -17,12 +17,13 @@ export interface AnswerWords {
 }
 
 export function opensWords(opens: ReadinessView['opens']): AnswerWords {
-  const { state, opening, verdict, inTheCode, obstacle, unplayed, answer } = opens;
+  const { state, opening, viewing, verdict, inTheCode, obstacle, unplayed, answer } = opens;
   const words = (title: string, figure: string, isFix = false): AnswerWords => ({ mark: state, title, figure, isFix });
   if (inTheCode) return words('In the code', 'needs no network');
   if (obstacle) return words(obstacleWords[obstacle].short, obstacleWords[obstacle].figure, true);
   if (verdict === null) return words(opening ? 'Opening…' : 'Not opened yet', opening ? 'as a student' : '');
   if (answer) return words(answer.opens ? 'It opens' : 'Doesn’t open', `${answer.by} tried it`);
+  if (viewing) return words('Opening…', 'in a browser');
   if (verdict === 'open' && unplayed) return words('Not played', `by ${unplayedBy(unplayed.by)}`, true);
   return openedWords(opens, verdict, words);
 }

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useSession } from '../../school/account/session.queries.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { SchoolClasses } from '../../school/school-class/school-classes.js';
 import { LooksSummary } from '../../code/look/looks-summary.js';
@@ -31,7 +32,7 @@ export function SchoolPage(): ReactElement {
           {session?.role === 'administrator' && <ServerNotesPart />}
         </div>
         {school.isPending && <Loading label="Settings are loading" />}
-        {school.isError && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}
+        {hasFailed(school) && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}
         {school.data && (
           <SchoolSettings
             key={school.data.version}

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { lessonsQuery, useAddStations } from '../../lessons/lesson/lesson.queries.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { RadioButton } from '../../platform/design/inputs.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { lessonTime, plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -41,7 +42,7 @@ export function IntoLesson({ materialIds, onClose, onDone }: Props): ReactElemen
     >
       <form onSubmit={send} className="flex flex-col gap-4">
         {lessons.isPending && <Loading rows={3} label="Lessons are loading" />}
-        {lessons.isError && <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />}
+        {hasFailed(lessons) && <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />}
         {lessons.isSuccess && rows.length === 0 && (
           <Empty title="No lessons yet">Make one under Lessons. Then put materials into it.</Empty>
         )}
@@ -63,7 +64,8 @@ export function IntoLesson({ materialIds, onClose, onDone }: Props): ReactElemen
         <DialogEnd
           failure={add.isError ? wordsFor(add.error) : null}
           send="Put into the lesson"
-          disabled={lessonId === '' || add.isPending}
+          sending={add.isPending}
+          disabled={lessonId === ''}
           onCancel={onClose}
         />
       </form>

@@ -8,6 +8,7 @@ import { useInfiniteQuery, type InfiniteData, type UseInfiniteQueryResult } from
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -75,7 +76,7 @@ function Found({ shelf, ...rest }: FoundProps): ReactElement {
   return (
     <>
       {shelf.isPending && <Loading label="The shelf is loading" />}
-      {shelf.isError && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
+      {hasFailed(shelf) && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
       {shelf.isSuccess && rows.length === 0 && <Nothing wanted={wanted} />}
       {rows.length > 0 && <Rows rows={rows} total={shelf.data?.pages[0]?.total ?? 0} {...rest} />}
       {shelf.hasNextPage && (

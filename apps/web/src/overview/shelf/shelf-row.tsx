@@ -18,7 +18,7 @@ export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, 
   const where = lessons.length === 0 ? 'in no lesson' : `in ${lessons.map((lesson) => lesson.name).join(', ')}`;
   return (
     <li className={`flex items-stretch border-b border-line last:border-b-0 ${ticked ? 'bg-marker-soft' : ''}`}>
-      <label className="flex w-10 shrink-0 cursor-pointer items-center justify-end">
+      <label className="flex w-12 shrink-0 cursor-pointer items-center justify-center">
         <CheckBox
           aria-label={`Choose ${material.title}`}
           checked={ticked}
@@ -27,7 +27,7 @@ export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, 
       </label>
       <Link
         to={`/shelf/${material.id}`}
-        className="grid flex-1 min-w-0 grid-cols-2 items-center gap-x-4 gap-y-2 px-4 py-2.5 text-ink no-underline hover:bg-marker-soft sm:grid-cols-[minmax(0,1fr)_190px_170px]"
+        className="grid flex-1 min-w-0 grid-cols-2 items-center gap-x-4 gap-y-2 py-2.5 pr-4 text-ink no-underline hover:bg-marker-soft sm:grid-cols-[minmax(0,1fr)_190px_170px]"
       >
         <span className="col-span-2 flex min-w-0 items-center gap-3.5 sm:col-span-1">
           {code ? (

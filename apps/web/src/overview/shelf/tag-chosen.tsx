@@ -55,7 +55,8 @@ export function TagChosen({
         <DialogEnd
           failure={change.isError ? wordsFor(change.error) : null}
           send="Add tag"
-          disabled={tag.trim() === '' || change.isPending}
+          sending={change.isPending}
+          disabled={tag.trim() === ''}
           onCancel={onClose}
         />
       </form>

@@ -2,6 +2,7 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { useSession } from '../../school/account/session.queries.js';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { LessonRow } from '../bench/lesson-row.js';
@@ -54,7 +55,7 @@ export function StartPage(): ReactElement {
 function NextLessons(): ReactElement {
   const lessons = useInfiniteQuery(lessonsQuery);
   if (lessons.isPending) return <Loading rows={3} label="Lessons are loading" />;
-  if (lessons.isError) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
+  if (hasFailed(lessons)) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
   const rows = soonestFirst(
     lessons.data.pages.flatMap((page) => page.rows),
     dayHere(new Date()),

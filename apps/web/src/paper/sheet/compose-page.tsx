@@ -2,6 +2,7 @@
 import {
   sheetWarnings,
   type BenchView,
+  type PrintView,
   type SheetChoices,
   type SheetPlaces,
   type SheetsPreview,
@@ -14,7 +15,11 @@ import { Link, useSearchParams } from 'react-router';
 import { ApiError } from '../../platform/api/problem-error.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { isLike, useDraft, type DraftHandle } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { Panel } from '../../platform/design/panel.js';
 import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
@@ -49,7 +54,7 @@ export function ComposePage(): ReactElement {
       </>
     );
   if (school.isPending) return <Loading rows={6} label="The composer is loading" />;
-  if (school.isError) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
+  if (hasFailed(school)) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
   return <Composer key={search.toString()} all={places} first={plainChoices('poster', school.data.paper)} />;
 }
 
@@ -57,14 +62,14 @@ export function ComposePage(): ReactElement {
 function ComposedAgain({ printId }: { readonly printId: string }): ReactElement {
   const origin = useQuery(printOriginQuery(printId));
   if (origin.isPending) return <Loading rows={6} label="The composer is loading" />;
-  if (origin.isError) return <Failed words={wordsFor(origin.error)} onRetry={() => void origin.refetch()} />;
+  if (hasFailed(origin)) return <Failed words={wordsFor(origin.error)} onRetry={() => void origin.refetch()} />;
   return <Composer all={origin.data.places} first={origin.data.choices} />;
 }
 
 function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: SheetChoices }): ReactElement {
   const [templating, setTemplating] = useState(false);
   const composition = useComposition(all, first);
-  const { choices, change, lessonId, lessonName: name, preview, stations, leftOut, setLeftOut } = composition;
+  const { choices, change, lessonId, lessonName: name, preview, stations, leftOut, setLeftOut, draft } = composition;
   const templates = useQuery(templatesQuery).data ?? [];
   return (
     <>
@@ -85,9 +90,13 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
             notices={preview.data?.notices ?? []}
             disabled={preview.isPending || preview.isError || preview.data.problem !== null}
             lessonId={lessonId}
+            onMade={draft.remove}
           />
         }
       />
+      <div className="mb-3 empty:hidden">
+        <DraftOffer draft={draft} onUse={composition.use} />
+      </div>
       <div className="grid items-start gap-4 lg:grid-cols-[370px_minmax(0,1fr)]">
         <Panel>
           <SheetOptions
@@ -132,6 +141,13 @@ interface Composition {
   readonly places: SheetPlaces;
   readonly preview: Preview;
   readonly setPage: (page: number) => void;
+  readonly draft: DraftHandle<DraftOfSheets>;
+  readonly use: (draft: DraftOfSheets) => void;
+}
+
+interface DraftOfSheets {
+  readonly choices: SheetChoices;
+  readonly leftOut: readonly string[];
 }
 
 /** What is chosen, and the pages that come of it a moment later. */
@@ -153,8 +169,20 @@ function useComposition(all: SheetPlaces, first: SheetChoices): Composition {
     // Another kind has other pages; other words on the same pages are looked at where they stand.
     if (next.kind !== choices.kind) setPage(0);
   };
+  const changed = choices !== first || leftOut.length > 0;
+  const draft = useDraft(
+    useOwnPlace(`sheets ${JSON.stringify(all)}`),
+    changed ? { choices, leftOut } : null,
+    (value): value is DraftOfSheets =>
+      isLike({ choices: first, leftOut: [] as readonly string[] })(value) && isLike(first)(value.choices),
+  );
+  const use = (found: DraftOfSheets): void => {
+    change(found.choices);
+    setLeftOut(found.leftOut);
+  };
   const lessonName = bench.data?.lesson.name;
-  return { lessonId, lessonName, stations, leftOut, setLeftOut, choices, change, places, preview, setPage };
+  const chosen = { leftOut, setLeftOut, choices, change, draft, use };
+  return { lessonId, lessonName, stations, ...chosen, places, preview, setPage };
 }
 
 function aboutPages(preview: SheetsPreview | undefined): string {
@@ -180,7 +208,7 @@ function Pages({
         </Panel>
       )}
       {preview.isPending && <Loading rows={6} label="The pages are being laid out" />}
-      {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
+      {hasFailed(preview) && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
       {data && <PageView preview={data} fresh={!preview.isPlaceholderData} onPage={onPage} />}
     </div>
   );
@@ -192,18 +220,23 @@ interface MakeProps {
   readonly notices: Parameters<typeof SheetNotices>[0]['notices'];
   readonly disabled: boolean;
   readonly lessonId: string | null;
+  readonly onMade: () => void;
 }
 
 /** The safe choice has the focus. */
 const focusOnce = (link: HTMLAnchorElement | null): void => link?.focus();
 
 /** What is not right is named first, and printed only on purpose. */
-function MakeSheets({ places, choices, notices, disabled, lessonId }: MakeProps): ReactElement {
+function MakeSheets({ places, choices, notices, disabled, lessonId, onMade }: MakeProps): ReactElement {
   const make = useMakePrint();
   const sendChange = useSendChange();
   const [made, setMade] = useState<string | null>(null);
   const send = (goAhead: readonly SheetWarning[]): void => {
-    sendChange(make, { places, choices, goAhead }, { onSuccess: (print) => setMade(print.id), onError: null });
+    const onSuccess = (print: PrintView): void => {
+      onMade();
+      setMade(print.id);
+    };
+    sendChange(make, { places, choices, goAhead }, { onSuccess, onError: null });
   };
   const { error } = make;
   const warnings =

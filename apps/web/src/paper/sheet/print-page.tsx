@@ -4,6 +4,7 @@ import { pageSize } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { Panel } from '../../platform/design/panel.js';
@@ -15,7 +16,7 @@ export function PrintPage(): ReactElement {
   const printId = useParams().printId ?? '';
   const print = useQuery(printQuery(printId));
   if (print.isPending) return <Loading rows={3} label="The pages are loading" />;
-  if (print.isError) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
+  if (hasFailed(print)) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
   return print.data.state === 'done' ? <Pages print={print.data} /> : <NoPages print={print.data} />;
 }
 

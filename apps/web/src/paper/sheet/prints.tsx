@@ -2,6 +2,7 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -12,7 +13,7 @@ import { printQuery, printsQuery } from './sheet.queries.js';
 export function JustMade({ printId }: { readonly printId: string }): ReactElement {
   const print = useQuery(printQuery(printId));
   if (print.isPending) return <Loading rows={1} label="What was made is loading" />;
-  if (print.isError) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
+  if (hasFailed(print)) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
   return (
     <ul className="m-0 list-none rounded-small bg-marker-soft px-4 py-1" aria-label="Just made">
       <PrintRow print={print.data} main />
@@ -30,7 +31,7 @@ export function Prints({
 }): ReactElement | null {
   const prints = useInfiniteQuery(printsQuery);
   if (prints.isPending) return <Loading rows={1} label="What was made before is loading" />;
-  if (prints.isError) return <Failed words={wordsFor(prints.error)} onRetry={() => void prints.refetch()} />;
+  if (hasFailed(prints)) return <Failed words={wordsFor(prints.error)} onRetry={() => void prints.refetch()} />;
   const rows = prints.data.pages.flatMap((page) => page.rows).filter(({ id }) => id !== without);
   const total = (prints.data.pages[0]?.total ?? 0) - (without === null ? 0 : 1);
   if (rows.length === 0) return empty === undefined ? null : <Empty title="Nothing made yet">{empty}</Empty>;

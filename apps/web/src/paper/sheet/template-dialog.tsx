@@ -77,7 +77,8 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
           send="Keep the template"
-          disabled={keep.isPending || upload.isPending || name.trim() === '' || !readable}
+          sending={keep.isPending}
+          disabled={upload.isPending || name.trim() === '' || !readable}
           onCancel={onClose}
         />
       </form>

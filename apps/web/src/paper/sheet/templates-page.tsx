@@ -6,6 +6,7 @@ import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { PageHead } from '../../platform/design/page-head.js';
@@ -48,7 +49,7 @@ export function TemplatesPage(): ReactElement {
         }
       />
       {templates.isPending && <Loading label="Templates are loading" />}
-      {templates.isError && <Failed words={wordsFor(templates.error)} onRetry={() => void templates.refetch()} />}
+      {hasFailed(templates) && <Failed words={wordsFor(templates.error)} onRetry={() => void templates.refetch()} />}
       {templates.data?.length === 0 && (
         <Empty title="No templates yet">
           Sheets are plain: black on white, without a picture. Make a template to give them the school’s colour and

@@ -1,6 +1,6 @@
 /** A small bar chart with its figures as a table for who does not see it. */
 import { BarController, BarElement, CategoryScale, Chart, LinearScale } from 'chart.js';
-import { useEffect, useRef, type ReactElement } from 'react';
+import { useEffect, useRef, useSyncExternalStore, type ReactElement } from 'react';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 
@@ -13,6 +13,7 @@ export function BarChart({
   readonly labels: readonly string[];
   readonly values: readonly number[];
 }): ReactElement {
+  const theme = useSyncExternalStore(watchTheme, shownTheme);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (!canvas.current) return;
@@ -35,7 +36,7 @@ export function BarChart({
       },
     });
     return () => chart.destroy();
-  }, [labels, values]);
+  }, [labels, values, theme]);
   return (
     <figure className="m-0 min-w-0">
       <figcaption className="mb-1 text-small text-muted">{label}</figcaption>
@@ -55,4 +56,15 @@ export function BarChart({
       </table>
     </figure>
   );
+}
+
+/** The chart is a painting: it is painted again when the colours of the page change. */
+function watchTheme(changed: () => void): () => void {
+  const observer = new MutationObserver(changed);
+  observer.observe(document.documentElement, { attributeFilter: ['data-theme'] });
+  return () => observer.disconnect();
+}
+
+function shownTheme(): string | undefined {
+  return document.documentElement.dataset.theme;
 }

@@ -1,10 +1,22 @@
-/** Notices at the foot of the page: what was done, with a way to undo it. */
+/** Notices at the foot of the page: what was done, with a way to undo it. Ctrl+Z undoes what was done last on the page. */
 import { Toast } from 'radix-ui';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactElement, type ReactNode } from 'react';
+import { usePageKey } from './page-key.js';
+import { UndoStack, type Undoable } from './undo-stack.js';
 
 export interface Notice {
   readonly words: string;
   readonly undo?: () => void;
+  /** Page that the action leads to; the one that is open unless given. */
+  readonly page?: string;
+  /** It is seen without words, and can be undone all the same. */
+  readonly quiet?: boolean;
+}
+
+interface Shown {
+  readonly id: number;
+  readonly words: string;
+  readonly undoable: Undoable | null;
 }
 
 const NoticeContext = createContext<(notice: Notice) => void>(() => undefined);
@@ -15,9 +27,8 @@ export function useNotice(): (notice: Notice) => void {
 }
 
 export function NoticeProvider({ children }: { readonly children: ReactNode }): ReactElement {
-  const [shown, setShown] = useState<(Notice & { readonly id: number }) | null>(null);
-  const show = useCallback((notice: Notice) => setShown((before) => ({ ...notice, id: (before?.id ?? 0) + 1 })), []);
-  const hide = useMemo(() => () => setShown(null), []);
+  const { shown, show, hide, undo } = useNotices();
+  useUndoKey(undo);
   return (
     <NoticeContext value={show}>
       <Toast.Provider duration={9000} swipeDirection="down" label="Notice">
@@ -30,12 +41,12 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }): 
             className="flex items-center gap-3 rounded-small bg-ink px-4 py-2.5 text-body text-sheet shadow-float"
           >
             <Toast.Description>{shown.words}</Toast.Description>
-            {shown.undo && (
+            {shown.undoable && (
               <Toast.Action
                 altText="Undo"
-                className="min-h-8 rounded-step px-2 font-semibold text-marker hover:bg-sheet/10"
+                className="min-h-8 rounded-step px-2 font-semibold text-marker-reversed hover:bg-sheet/10"
                 onClick={() => {
-                  shown.undo?.();
+                  undo(shown.undoable);
                   hide();
                 }}
               >
@@ -48,4 +59,53 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }): 
       </Toast.Provider>
     </NoticeContext>
   );
+}
+
+interface Notices {
+  readonly shown: Shown | null;
+  readonly show: (notice: Notice) => void;
+  readonly hide: () => void;
+  /** Undoes an action, or the last one of the page that is open where none is given. */
+  readonly undo: (action: Undoable | null) => boolean;
+}
+
+function useNotices(): Notices {
+  const [shown, setShown] = useState<Shown | null>(null);
+  const [stack] = useState(() => new UndoStack());
+  const say = useCallback(
+    (words: string, undoable: Undoable | null) =>
+      setShown((before) => ({ id: (before?.id ?? 0) + 1, words, undoable })),
+    [],
+  );
+  const show = useCallback(
+    ({ words, undo, quiet = false, page = location.pathname }: Notice) => {
+      const undoable = undo ? { words, undo, page } : null;
+      if (undoable) stack.add(undoable);
+      if (!quiet) say(words, undoable);
+    },
+    [stack, say],
+  );
+  const undo = useCallback(
+    (action: Undoable | null): boolean => {
+      const last = action ?? stack.takeLast(location.pathname);
+      if (!last) return false;
+      stack.remove(last);
+      last.undo();
+      if (!action) say(`Undone: ${last.words}`, null);
+      return true;
+    },
+    [stack, say],
+  );
+  const hide = useMemo(() => () => setShown(null), []);
+  return { shown, show, hide, undo };
+}
+
+/** In a field, the browser undoes what was typed; in a dialog, nothing is done yet. */
+function useUndoKey(undo: Notices['undo']): void {
+  usePageKey((event) => {
+    const { target, key, ctrlKey, metaKey, shiftKey, altKey } = event;
+    const isUndo = key.toLowerCase() === 'z' && (ctrlKey || metaKey) && !shiftKey && !altKey;
+    const inDialog = target instanceof HTMLElement && target.closest('[role=dialog]') !== null;
+    if (isUndo && !inDialog && undo(null)) event.preventDefault();
+  });
 }

@@ -1,5 +1,6 @@
 import type { Route } from '@hapset/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
 import { call } from '../api/client.js';
 import { useNotice } from '../design/notice.js';
 import { wordsFor } from '../wording/problems.js';
@@ -11,7 +12,7 @@ interface Removal {
   /** What is said when it is gone. */
   readonly words: string;
   /** Where to go from a page that is gone as well. */
-  readonly onRemoved?: () => void;
+  readonly leadsTo?: string;
 }
 
 export interface RemovalState {
@@ -23,8 +24,9 @@ export interface RemovalState {
  * Removes something at once, says so, and offers the way back: undo instead of "are you sure". What follows belongs to
  * the removal and not to whatever showed it, since that is often gone by then.
  */
-export function useRemoval({ remove, restore, params, words, onRemoved }: Removal): RemovalState {
+export function useRemoval({ remove, restore, params, words, leadsTo }: Removal): RemovalState {
   const notice = useNotice();
+  const navigate = useNavigate();
   const client = useQueryClient();
   // What is removed may be shown anywhere.
   const changed = (): Promise<void> => client.invalidateQueries();
@@ -36,8 +38,8 @@ export function useRemoval({ remove, restore, params, words, onRemoved }: Remova
   const removal = useMutation({
     mutationFn: () => call(remove, { params }),
     onSuccess: () => {
-      notice({ words, undo: () => undoing.mutate() });
-      onRemoved?.();
+      notice({ words, undo: () => undoing.mutate(), ...(leadsTo !== undefined && { page: leadsTo }) });
+      if (leadsTo !== undefined) void navigate(leadsTo);
       return changed();
     },
   });

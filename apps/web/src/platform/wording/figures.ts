@@ -1,5 +1,6 @@
 /** Figures with their units, the same everywhere. */
 import type { Grain } from '@hapset/core';
+import { serverClock } from '../clock/server-clock.js';
 
 export const grainWords: Readonly<Record<Grain, string>> = {
   coarse: 'Coarse',
@@ -54,7 +55,7 @@ const secondsOfUnit = [
 ] as const;
 
 /** "4 minutes ago". @param nowMs since the epoch */
-export function ago(time: string, nowMs = Date.now()): string {
+export function ago(time: string, nowMs = serverClock.now()): string {
   const seconds = (Date.parse(time) - nowMs) / 1000;
   if (Math.abs(seconds) < 20) return 'just now';
   // The largest unit of which there is at least one after rounding: 59.6 minutes are an hour.
@@ -70,7 +71,7 @@ export function dayHere(time: Date): string {
 }
 
 /** "24 November, 18:00", by this device's clock; with the year where it is another one. @param nowMs since the epoch */
-export function dayAndTime(time: string, nowMs = Date.now()): string {
+export function dayAndTime(time: string, nowMs = serverClock.now()): string {
   const date = new Date(time);
   const thisYear = date.getFullYear() === new Date(nowMs).getFullYear();
   return new Intl.DateTimeFormat('en-GB', {
@@ -82,6 +83,13 @@ export function dayAndTime(time: string, nowMs = Date.now()): string {
   })
     .format(date)
     .replace(' at ', ', ');
+}
+
+const hoursAndMinutes = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** "14:32", by this device's clock. @param timeMs milliseconds since 1970 */
+export function timeOf(timeMs: number): string {
+  return hoursAndMinutes.format(new Date(timeMs));
 }
 
 /** "Thursday 10 June, 09:40" for a day and wall time in the school's zone. */

@@ -44,7 +44,7 @@ export function CameraReader({ onCodes }: Props): ReactElement {
     );
   }
   return (
-    <div className="relative overflow-hidden rounded-sheet bg-ink">
+    <div className="relative overflow-hidden rounded-sheet bg-print-ink">
       <video
         ref={video}
         muted

@@ -3,8 +3,10 @@
  * where somebody looks at them.
  */
 import { routes, type CodeView, type RehearsalResult, type RehearsalView } from '@hapset/contract';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { call } from '../../platform/api/client.js';
+import { isAway } from '../../platform/api/problem-error.js';
+import { serverState } from '../../platform/api/server-state.js';
 import { routeFor, type PlaceId } from '../../gather/material/place-id.js';
 import { planRehearsals, type RehearsalOrder, type RehearsalPlace } from './plan-rehearsals.js';
 import { rehearse, rehearseOthers, type CodeToRehearse, type Rehearsed } from './rehearse.js';
@@ -60,9 +62,16 @@ interface Run {
   readonly devices: readonly RehearsalResult[];
 }
 
+/** `away`: it goes on by itself once the server answers. */
+type Halt = 'stopped' | 'failed' | 'away';
+
+function haltFor(error: unknown): Halt {
+  return isAway(error) ? 'away' : 'failed';
+}
+
 export function useRehearsals(places: readonly RehearsalPlace[], order: RehearsalOrder = {}): RehearsalProgress {
   const changed = useMaterialsChanged();
-  const [halt, setHalt] = useState<'stopped' | 'failed' | null>(null);
+  const [halt, setHalt] = useState<Halt | null>(null);
   const [run, setRun] = useState<Run>({ key: null, devices: [] });
   // Rehearsed and on its way to the server: the next one does not wait for that.
   const [handedIn, setHandedIn] = useState<ReadonlySet<string>>(new Set());
@@ -88,13 +97,19 @@ export function useRehearsals(places: readonly RehearsalPlace[], order: Rehearsa
       if (leave.signal.aborted) return;
       if (!known) setHandedIn((before) => new Set(before).add(key));
       // Whatever is rehearsed next: from here on nothing is aborted, and a failure stops the rest.
-      await handIn(place, key, rehearsed).then(changed, () => setHalt('failed'));
+      await handIn(place, key, rehearsed).then(changed, (error: unknown) => setHalt(haltFor(error)));
     };
-    work().catch(() => {
-      if (!leave.signal.aborted) setHalt('failed');
+    work().catch((error: unknown) => {
+      if (!leave.signal.aborted) setHalt(haltFor(error));
     });
     return () => leave.abort();
   }, [task, changed]);
+
+  const again = useCallback((): void => {
+    setHandedIn(new Set());
+    setHalt(null);
+  }, []);
+  useEffect(() => (halt === 'away' ? serverState.onReturn(again) : undefined), [halt, again]);
 
   return {
     running: task !== null && next?.rehearsal.results === null,
@@ -105,10 +120,7 @@ export function useRehearsals(places: readonly RehearsalPlace[], order: Rehearsa
     devices: shown ? run.devices : [],
     runningKey: shown ? run.key : null,
     stop: () => setHalt('stopped'),
-    again: () => {
-      setHandedIn(new Set());
-      setHalt(null);
-    },
+    again,
     askOthers: () => setWithOthers(true),
   };
 }

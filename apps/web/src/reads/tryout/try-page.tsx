@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useLayoutEffect, useRef, useState, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { materialPageQuery } from '../../gather/material/material.queries.js';
@@ -20,7 +21,7 @@ export function TryPage(): ReactElement {
   const { materialId, stationId } = useParams();
   const place: PlaceId = stationId === undefined ? { materialId: materialId ?? '' } : { stationId };
   const page = useQuery(materialPageQuery(place));
-  if (page.isError) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
+  if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   if (!page.data) return <Loading label="The code is loading" />;
   return <TryDevice page={page.data} />;
 }
@@ -93,13 +94,13 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
   const { sizeMm, nearer } = shownSize(rehearsal.sizeMm, code.modules, Math.max(160, framePx), scale);
   const sidePx = sizeMm * (1 + 8 / code.modules) * scale;
   return (
-    <section className="min-w-0 rounded-sheet border border-line bg-print p-4">
-      <div ref={frame} className="flex min-w-0 justify-center overflow-hidden">
+    <section className="min-w-0 rounded-sheet border border-line bg-sheet p-4">
+      <div ref={frame} className="-m-4 flex min-w-0 justify-center overflow-hidden rounded-t-sheet bg-print p-4">
         <div className="text-print-ink" style={{ width: sidePx }}>
           <CodePicture drawing={code.drawing} label="The code to be tried" className="block w-full" />
         </div>
       </div>
-      <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-row">
+      <div className="mt-7 flex flex-wrap items-center gap-x-4 gap-y-2 text-row">
         <span className="min-w-0 flex-1">
           {nearer === 1
             ? `As printed, ${Math.round(sizeMm)} mm wide.`

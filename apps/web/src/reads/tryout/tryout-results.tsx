@@ -2,6 +2,7 @@ import { tryoutOutcomes, type MaterialPage, type TryoutOutcome, type TryoutView 
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
@@ -26,7 +27,7 @@ export function TryoutResults({
   return (
     <>
       {!listening && <Tell page={page} />}
-      {tryouts.isError && <Failed words={wordsFor(tryouts.error)} onRetry={() => void tryouts.refetch()} />}
+      {hasFailed(tryouts) && <Failed words={wordsFor(tryouts.error)} onRetry={() => void tryouts.refetch()} />}
       {tryouts.data && (
         <Panel title="What devices did" aside={tryouts.data.length === 0 ? 'none was tried yet' : undefined}>
           <ul aria-label="What devices did" aria-live="polite" className="m-0 list-none p-0">

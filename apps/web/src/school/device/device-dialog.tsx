@@ -76,7 +76,7 @@ export function DeviceDialog({
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
           send={device ? 'Keep' : 'Add it'}
-          disabled={keep.isPending}
+          sending={keep.isPending}
           onCancel={onClose}
         />
       </form>

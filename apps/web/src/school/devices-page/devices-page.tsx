@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { useSession } from '../account/session.queries.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -33,7 +34,7 @@ export function DevicesPage(): ReactElement {
         actions={mayChange && <Button onClick={() => setEditing('new')}>Add a device</Button>}
       />
       {devices.isPending && <Loading label="Devices are loading" />}
-      {devices.isError && <Failed words={wordsFor(devices.error)} onRetry={() => void devices.refetch()} />}
+      {hasFailed(devices) && <Failed words={wordsFor(devices.error)} onRetry={() => void devices.refetch()} />}
       {devices.data?.length === 0 && <Empty title="No devices yet">The school’s administrator keeps this list.</Empty>}
       {devices.data && devices.data.length > 0 && (
         <ul

@@ -63,7 +63,7 @@ export function ClassDialog({
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
           send="Keep"
-          disabled={keep.isPending}
+          sending={keep.isPending}
           onCancel={onClose}
         />
       </form>

@@ -2,6 +2,7 @@ import type { SchoolClassView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { devicesQuery } from '../device/device.queries.js';
@@ -18,7 +19,7 @@ export function SchoolClasses(): ReactElement {
   return (
     <Panel title="Classes" action={<Button onClick={() => setEditing('new')}>New class</Button>}>
       {classes.isPending && <Loading rows={2} label="Classes are loading" />}
-      {classes.isError && <Failed words={wordsFor(classes.error)} onRetry={() => void classes.refetch()} />}
+      {hasFailed(classes) && <Failed words={wordsFor(classes.error)} onRetry={() => void classes.refetch()} />}
       {classes.data?.length === 0 && (
         <Empty title="No classes yet">
           A class says which devices its students scan with, and whether they have accounts of the school.

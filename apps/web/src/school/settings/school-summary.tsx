@@ -2,6 +2,7 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { Link } from 'react-router';
 import { buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -26,7 +27,7 @@ export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>)
       }
     >
       {query.isPending && <Loading rows={1} label={`${title} are loading`} />}
-      {query.isError && <Failed words={wordsFor(query.error)} onRetry={() => void query.refetch()} />}
+      {hasFailed(query) && <Failed words={wordsFor(query.error)} onRetry={() => void query.refetch()} />}
       {query.data !== undefined && <p className="m-0 text-body">{children(query.data)}</p>}
     </Panel>
   );

@@ -5,6 +5,7 @@ import { useState, type ReactElement } from 'react';
 import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
@@ -30,7 +31,7 @@ export function TeacherClassesPart(): ReactElement {
       }
     >
       {view.isPending && <Loading rows={1} label="Loading who sees which students" />}
-      {view.isError && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
+      {hasFailed(view) && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
       {view.data && <p className="m-0 text-body">{summary(view.data)}</p>}
       {open && view.data && <TeacherClassesDialog view={view.data} onClose={() => setOpen(false)} />}
     </Panel>
@@ -95,7 +96,7 @@ function TeacherClassesDialog({
         <DialogEnd
           failure={save.isError ? wordsFor(save.error) : null}
           send="Save"
-          disabled={save.isPending}
+          sending={save.isPending}
           onCancel={onClose}
         />
       </form>

@@ -6,6 +6,7 @@ import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { ChoiceField, SelectField } from '../../platform/design/field.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { groupsQuery } from '../student/roster.queries.js';
@@ -31,7 +32,7 @@ export function CardsPage(): ReactElement {
   const school = useQuery(schoolQuery);
   const [search] = useSearchParams();
   if (school.isPending) return <Loading rows={6} label="The cards are loading" />;
-  if (school.isError) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
+  if (hasFailed(school)) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
   const className = search.get('class');
   return (
     <Cards
@@ -101,7 +102,7 @@ function Pages({
       {data?.sample && <CardRehearsal sample={data.sample} />}
       {data && <Notices preview={data} />}
       {preview.isPending && <Loading rows={6} label="The cards are being laid out" />}
-      {preview.isError && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
+      {hasFailed(preview) && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
       {data?.codes === 0 && (
         <Empty title="Nobody to make a card for">
           {onlyNew

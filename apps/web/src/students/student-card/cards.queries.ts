@@ -4,6 +4,7 @@ import {
   type CardsPreview,
   type CardsRequest,
   type PrintView,
+  type ReadCard,
   type ReadCardView,
 } from '@hapset/contract';
 import {
@@ -46,10 +47,10 @@ export const cardReadingsQuery = queryOptions({
   queryFn: ({ signal }): Promise<CardReadingsPage> => call(routes.cardReadings, { signal }),
 });
 
-export function useReadCard(): UseMutationResult<ReadCardView, Error, string> {
+export function useReadCard(): UseMutationResult<ReadCardView, Error, ReadCard> {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (text: string) => call(routes.readCard, { body: { text } }),
+    mutationFn: (body: ReadCard) => call(routes.readCard, { body }),
     onSettled: () => client.invalidateQueries({ queryKey: cardKeys.readings }),
   });
 }

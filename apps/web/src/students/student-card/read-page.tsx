@@ -1,11 +1,11 @@
 /** Students' cards are read: who it is, for signed-in staff, and a list of readings to take away. */
 import { routes, type ReadCardView } from '@hapset/contract';
-import type { FoundCode } from '@hapset/readers';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useRef, useState, type FormEvent, type ReactElement } from 'react';
+import { useState, useSyncExternalStore, type FormEvent, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { Alert } from '../../platform/design/alert.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { CameraReader } from '../../reads/reader/camera-reader.js';
@@ -13,15 +13,14 @@ import { PageHead } from '../../platform/design/page-head.js';
 import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { cardResultWords } from '../../platform/wording/students.js';
-import { cardReadingsQuery, useReadCard, useRemoveReading } from './cards.queries.js';
+import { serverState } from '../../platform/api/server-state.js';
+import { cardReadingsQuery, useRemoveReading } from './cards.queries.js';
+import { useReading } from './use-reading.js';
 import { LineInput } from '../../platform/design/inputs.js';
-
-/** The camera sees a card many times in a second: within this it is asked for once. */
-const sameCardMs = 4000;
 
 export function ReadCardsPage(): ReactElement {
   const [camera, setCamera] = useState(false);
-  const { read, last, ask, see } = useReading();
+  const { error, last, waiting, ask, see } = useReading();
   return (
     <>
       <PageHead
@@ -42,8 +41,9 @@ export function ReadCardsPage(): ReactElement {
             </Button>
             <TypedCard onRead={ask} />
           </div>
-          {read.isError && <Alert words={wordsFor(read.error)} className="mt-2 mb-0" />}
+          {error && <Alert words={wordsFor(error)} className="mt-2 mb-0" />}
           <div role="status" aria-live="polite">
+            <Waiting cards={waiting} />
             {last && <LastCard card={last} />}
           </div>
         </section>
@@ -53,30 +53,16 @@ export function ReadCardsPage(): ReactElement {
   );
 }
 
-/** What the camera sees or somebody types, asked for, and who it was last. */
-function useReading(): {
-  readonly read: ReturnType<typeof useReadCard>;
-  readonly last: ReadCardView | null;
-  readonly ask: (text: string) => void;
-  readonly see: (codes: readonly FoundCode[]) => void;
-} {
-  const [last, setLast] = useState<ReadCardView | null>(null);
-  const read = useReadCard();
-  const asked = useRef(new Map<string, number>());
-  const { mutate } = read;
-  const ask = useCallback((text: string): void => mutate(text, { onSuccess: setLast }), [mutate]);
-  const see = useCallback(
-    (codes: readonly FoundCode[]): void => {
-      const now = Date.now();
-      for (const { text } of codes) {
-        if (now - (asked.current.get(text) ?? 0) < sameCardMs) continue;
-        asked.current.set(text, now);
-        ask(text);
-      }
-    },
-    [ask],
+/** A card that is being asked for at this moment is no reason to say so. */
+function Waiting({ cards }: { readonly cards: number }): ReactElement | null {
+  const isAway = useSyncExternalStore(serverState.subscribe, serverState.isAway);
+  if (cards === 0 || !isAway) return null;
+  return (
+    <p className="mt-3 mb-0 text-body font-semibold">
+      {plural(cards, 'card')} {cards === 1 ? 'is' : 'are'} not sent yet. You can go on reading cards. Keep this page
+      open: they are sent when the server answers.
+    </p>
   );
-  return { read, last, ask, see };
 }
 
 function TypedCard({ onRead }: { readonly onRead: (text: string) => void }): ReactElement {
@@ -129,7 +115,7 @@ function Readings(): ReactElement {
   const readings = useQuery(cardReadingsQuery);
   const remove = useRemoveReading();
   if (readings.isPending) return <Loading rows={3} label="Your readings are loading" />;
-  if (readings.isError) return <Failed words={wordsFor(readings.error)} onRetry={() => void readings.refetch()} />;
+  if (hasFailed(readings)) return <Failed words={wordsFor(readings.error)} onRetry={() => void readings.refetch()} />;
   const { rows, total } = readings.data;
   if (rows.length === 0)
     return <Empty title="Nothing read yet">Each card that you read stands here with its time.</Empty>;

@@ -63,7 +63,7 @@ export function ChangeStudentDialog({
         <DialogEnd
           failure={change.isError ? wordsFor(change.error) : null}
           send="Keep the change"
-          disabled={change.isPending}
+          sending={change.isPending}
           onCancel={onClose}
         />
       </form>

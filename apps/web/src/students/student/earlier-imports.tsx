@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { ago } from '../../platform/wording/figures.js';
@@ -13,7 +14,7 @@ export function EarlierImports(): ReactElement | null {
   const imports = useQuery(importsQuery);
   const [undoing, setUndoing] = useState<string | null>(null);
   if (imports.isPending) return <Loading rows={1} label="Earlier rosters are loading" />;
-  if (imports.isError) return <Failed words={wordsFor(imports.error)} onRetry={() => void imports.refetch()} />;
+  if (hasFailed(imports)) return <Failed words={wordsFor(imports.error)} onRetry={() => void imports.refetch()} />;
   if (imports.data.length === 0) return null;
   return (
     <Panel title="Earlier imports">

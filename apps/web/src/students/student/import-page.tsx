@@ -1,5 +1,12 @@
 /** Imports a roster from a file or the clipboard: columns, problems, a comparison with who is known, and earlier imports. */
-import { guessRosterColumns, readRoster, type RosterColumns, type RosterStudent, type SameId } from '@hapset/core';
+import {
+  guessRosterColumns,
+  readRoster,
+  rosterRoles,
+  type RosterColumns,
+  type RosterStudent,
+  type SameId,
+} from '@hapset/core';
 import type { ImportedStudent, RosterComparisonView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ClipboardEvent, type ReactElement } from 'react';
@@ -10,8 +17,12 @@ import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { ChooseFile } from '../../platform/design/choose-file.js';
 import { ChoiceField } from '../../platform/design/field.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
+import { DraftOffer } from '../../platform/draft/draft-offer.js';
+import { isLike, useDraft, type DraftHandle } from '../../platform/draft/use-draft.js';
+import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { Panel } from '../../platform/design/panel.js';
 import type { Encoding } from '../../platform/table-file/list-file.js';
 import { parseCells, type Rows } from '../../platform/table-file/table.js';
@@ -131,9 +142,7 @@ interface RosterProps {
 
 function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
   const { name, rows, cut } = opened;
-  const [columns, setColumns] = useState<RosterColumns>(() =>
-    guessRosterColumns(rows.filter((row) => row.some((cell) => cell.trim() !== ''))),
-  );
+  const { columns, setColumns, draft } = useColumns(rows);
   const [sameId, setSameId] = useState<SameId>('first');
   const { students, problems } = useMemo(() => readRoster(rows, columns, sameId), [rows, columns, sameId]);
   const imported = useMemo(() => students.map(toImported), [students]);
@@ -165,13 +174,45 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
             />
           )}
         </div>
+        <DraftOffer draft={draft} onUse={setColumns} />
         <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
         {!named && <Alert words="Say which column holds the names." className="mt-2 mb-0" />}
       </Panel>
       <RosterProblems problems={problems} />
-      {named && students.length > 0 && <WhatWouldChange imported={imported} fileName={name} onDone={onDone} />}
+      {named && students.length > 0 && (
+        <WhatWouldChange
+          imported={imported}
+          fileName={name}
+          onDone={() => {
+            draft.remove();
+            onDone();
+          }}
+        />
+      )}
     </>
   );
+}
+
+/**
+ * What each column holds: guessed, or as somebody said. That is kept as a draft for lists with the same columns; the
+ * cells themselves, with names of students, are never kept.
+ */
+function useColumns(rows: Rows): {
+  readonly columns: RosterColumns;
+  readonly setColumns: (columns: RosterColumns) => void;
+  readonly draft: DraftHandle<RosterColumns>;
+} {
+  const guessed = useMemo(
+    () => guessRosterColumns(rows.filter((row) => row.some((cell) => cell.trim() !== ''))),
+    [rows],
+  );
+  const [said, setColumns] = useState<RosterColumns | null>(null);
+  const isColumns = (value: unknown): value is RosterColumns =>
+    isLike(guessed)(value) &&
+    value.roles.length === guessed.roles.length &&
+    value.roles.every((role) => rosterRoles.includes(role));
+  const place = useOwnPlace(`roster columns ${guessed.roles.join('-')}`);
+  return { columns: said ?? guessed, setColumns, draft: useDraft(place, said, isColumns) };
 }
 
 function toImported({ schoolId, prefix, given, middle, family, className, year }: RosterStudent): ImportedStudent {
@@ -190,7 +231,7 @@ function WhatWouldChange({ imported, fileName, onDone }: ChangeProps): ReactElem
   return (
     <Panel title="What would change">
       {comparison.isPending && <Loading rows={2} label="The roster is compared with who is known" />}
-      {comparison.isError && <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />}
+      {hasFailed(comparison) && <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />}
       {comparison.data && (
         <>
           <Comparison comparison={comparison.data} />

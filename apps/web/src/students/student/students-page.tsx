@@ -4,6 +4,7 @@ import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../school/account/session.queries.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { plural } from '../../platform/wording/figures.js';
@@ -72,7 +73,7 @@ function Students({
 }): ReactElement {
   const students = useInfiniteQuery(studentsQuery(useDeferredValue(request)));
   if (students.isPending) return <Loading label="Students are loading" />;
-  if (students.isError) return <Failed words={wordsFor(students.error)} onRetry={() => void students.refetch()} />;
+  if (hasFailed(students)) return <Failed words={wordsFor(students.error)} onRetry={() => void students.refetch()} />;
   const rows = students.data.pages.flatMap((page) => page.rows);
   if (rows.length === 0) return <Nobody none={none} mayImport={mayRule} />;
   return (

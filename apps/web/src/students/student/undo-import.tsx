@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
+import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { plural } from '../../platform/wording/figures.js';
@@ -27,7 +28,7 @@ export function UndoImportDialog({
   return (
     <Dialog title="Undo this import?" about="Only what nobody changed since is undone." onClose={onClose}>
       {planned.isPending && <Loading rows={2} label="Looking what would change" />}
-      {planned.isError && <Failed words={wordsFor(planned.error)} onRetry={() => void planned.refetch()} />}
+      {hasFailed(planned) && <Failed words={wordsFor(planned.error)} onRetry={() => void planned.refetch()} />}
       {planned.data && <Plan plan={planned.data} />}
       {undo.isError && <Alert words={wordsFor(undo.error)} className="mt-3 mb-0" />}
       <div className="mt-4 flex justify-end gap-2">

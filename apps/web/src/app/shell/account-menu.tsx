@@ -1,0 +1,96 @@
+/** Whoever is signed in: how the pages look on this device, and the sign-out. */
+import type { SessionView } from '@hapset/contract';
+import { ChevronDown, UserRound } from 'lucide';
+import { useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { Button } from '../../platform/design/button.js';
+import { Dialog } from '../../platform/design/dialog.js';
+import { Icon } from '../../platform/design/icon.js';
+import { Menu } from '../../platform/design/menu.js';
+import { drafts } from '../../platform/draft/drafts.js';
+import type { ThemeChoice } from '../../platform/theme/theme.js';
+import { useThemeChoice } from '../../platform/theme/use-theme.js';
+import { plural } from '../../platform/wording/figures.js';
+import { useSignOut } from '../../school/account/session.queries.js';
+
+const themes: readonly (readonly [ThemeChoice, string])[] = [
+  ['device', 'Like this device'],
+  ['light', 'Light'],
+  ['dark', 'Dark'],
+];
+
+export function AccountMenu({
+  session: { accountId, name },
+}: {
+  readonly session: Pick<SessionView, 'accountId' | 'name'>;
+}): ReactElement {
+  const [theme, chooseTheme] = useThemeChoice();
+  const { ask, unsaved, stay, leave } = useLeaving(accountId);
+  return (
+    <>
+      <Menu
+        label={`Account of ${name}`}
+        choice={{
+          label: 'Light or dark',
+          chosen: theme,
+          options: themes,
+          onChoose: (chosen) => chooseTheme(chosen as ThemeChoice),
+        }}
+        entries={[{ label: 'Sign out', onSelect: ask }]}
+        className="flex min-h-9 items-center gap-1.5 rounded-small px-2.5 text-ink/80 hover:bg-ink/5"
+      >
+        <Icon icon={UserRound} size={17} className="md:hidden" />
+        <span className="hidden md:inline">{name}</span>
+        <Icon icon={ChevronDown} size={15} />
+      </Menu>
+      {unsaved > 0 && <AskBefore unsaved={unsaved} onStay={stay} onLeave={leave} />}
+    </>
+  );
+}
+
+/** What was typed and not saved is on this device: it goes with whoever typed it, after asking. */
+function useLeaving(accountId: string): {
+  readonly unsaved: number;
+  readonly ask: () => void;
+  readonly stay: () => void;
+  readonly leave: () => void;
+} {
+  const signOut = useSignOut();
+  const navigate = useNavigate();
+  const [unsaved, setUnsaved] = useState(0);
+  const leave = (): void => {
+    drafts.removeAll(accountId);
+    signOut.mutate(undefined, { onSettled: () => void navigate('/sign-in', { replace: true }) });
+  };
+  const ask = (): void => {
+    const count = drafts.count(accountId);
+    if (count === 0) leave();
+    else setUnsaved(count);
+  };
+  return { unsaved, ask, stay: () => setUnsaved(0), leave };
+}
+
+function AskBefore({
+  unsaved,
+  onStay,
+  onLeave,
+}: {
+  readonly unsaved: number;
+  readonly onStay: () => void;
+  readonly onLeave: () => void;
+}): ReactElement {
+  return (
+    <Dialog
+      title="Sign out?"
+      about={`You typed ${plural(unsaved, 'text')} on this device and did not save ${unsaved === 1 ? 'it' : 'them'}. Signing out deletes ${unsaved === 1 ? 'it' : 'them'}.`}
+      onClose={onStay}
+    >
+      <div className="flex justify-end gap-2">
+        <Button autoFocus onClick={onStay}>
+          Stay signed in
+        </Button>
+        <Button onClick={onLeave}>Sign out</Button>
+      </div>
+    </Dialog>
+  );
+}
