@@ -7,15 +7,15 @@ import {
   expect,
   moreForLesson,
   newLesson,
+  openSession,
   settled,
-  signIn,
   stationNames,
   test,
 } from './journey.js';
 
 test.describe('the bench', () => {
   test('takes many lines at once, shows each correction and lets it be changed', async ({ page }) => {
-    await signIn(page);
+    await openSession(page);
     await newLesson(page, 'Messy paste');
     await add(page, `${askleaf}/ask/tide-line-tally`);
     await page
@@ -55,7 +55,7 @@ test.describe('the bench', () => {
   });
 
   test('moves stations by keyboard, by mouse and by menu', async ({ page }) => {
-    await signIn(page);
+    await openSession(page);
     await newLesson(page, 'In another order');
     await add(page, 'first\nsecond\nthird');
     await settled(page);
@@ -88,7 +88,7 @@ test.describe('the bench', () => {
   });
 
   test('renames, removes and restores', async ({ page }) => {
-    await signIn(page);
+    await openSession(page);
     await newLesson(page, 'Names');
     await add(page, 'first\nsecond');
     await page.getByRole('button', { name: 'More for first' }).click();
@@ -105,7 +105,7 @@ test.describe('the bench', () => {
   });
 
   test('takes what is pasted anywhere on it', async ({ page }) => {
-    await signIn(page);
+    await openSession(page);
     await newLesson(page, 'Pasted');
     await page.getByRole('heading', { name: 'Pasted' }).click();
     await page.evaluate((text) => {
@@ -122,7 +122,7 @@ test.describe('the bench', () => {
   });
 
   test('rehearses in a worker, can be stopped and goes on', async ({ page }) => {
-    await signIn(page);
+    await openSession(page);
     await newLesson(page, 'Rehearsed', '2.5');
     await add(
       page,
@@ -142,7 +142,7 @@ test.describe('the bench', () => {
   });
 
   test('says what was changed elsewhere and keeps what was typed', async ({ page, context }) => {
-    await signIn(page);
+    await openSession(page);
     await newLesson(page, 'Two people');
     await moreForLesson(page, 'Change lesson');
     await page.getByRole('dialog').getByLabel('Place').fill('Typed here');
@@ -161,7 +161,7 @@ test.describe('the bench', () => {
   });
 
   test('restores a removed lesson by undo', async ({ page }) => {
-    await signIn(page);
+    await openSession(page);
     await newLesson(page, 'Removed by mistake');
     await moreForLesson(page, 'Change lesson');
     await page.getByRole('button', { name: 'Remove lesson' }).click();

@@ -1,7 +1,7 @@
-import { add, bench, cofferlane, expect, newLesson, openPart, signIn, test } from './journey.js';
+import { add, bench, cofferlane, expect, newLesson, openPart, openSession, test } from './journey.js';
 
 test('the ladder shows what a shorter link gains, and the bench follows', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Up the ladder');
   await add(
     page,
@@ -36,7 +36,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
 });
 
 test('a teacher shortens a message to the next step, watching the steps, and the bench follows', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'One step less');
   const lesson = page.url();
   await page.goto(`/add?lesson=${lesson.split('/').pop() ?? ''}`);
@@ -72,7 +72,7 @@ test('a teacher shortens a message to the next step, watching the steps, and the
 test('what no device reads in the hand moves to a page in one click, and a level is chosen by hand', async ({
   page,
 }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Too much to carry');
   await page.goto(`/add?lesson=${page.url().split('/').pop() ?? ''}`);
   await page.getByRole('button', { name: 'Message', exact: true }).click();
@@ -94,7 +94,7 @@ test('what no device reads in the hand moves to a page in one click, and a level
 });
 
 test('a kind that a device of the class ignores is said while it is filled in', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Who calls');
   await page.goto(`/add?lesson=${page.url().split('/').pop() ?? ''}`);
   await page.getByRole('button', { name: 'Phone number' }).click();
@@ -107,7 +107,7 @@ test('a kind that a device of the class ignores is said while it is filled in', 
 });
 
 test('words that no code holds become a page before they are added', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'A long story');
   await page.getByLabel('Next station').fill('The sea takes the sand and brings it back. '.repeat(60));
   await expect(page.getByText('No code holds that much.')).toBeVisible();

@@ -1,4 +1,4 @@
-import { add, expect, neighboursPort, newLesson, settled, signIn, test } from './journey.js';
+import { add, expect, neighboursPort, newLesson, openSession, settled, signIn, test } from './journey.js';
 import { photograph, toPng } from './scene.js';
 
 const nipped = `http://nipaway.localhost:${neighboursPort}/n/foghorn`;
@@ -6,7 +6,7 @@ const nipped = `http://nipaway.localhost:${neighboursPort}/n/foghorn`;
 test('a photographed table with three codes is inspected: one is a station, one has a stranger in between and is adopted', async ({
   page,
 }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Codes on a table', '0.8');
   await add(page, 'Who leaves two rows of dots in the sand?');
   await settled(page);
@@ -34,7 +34,7 @@ test('a photographed table with three codes is inspected: one is a station, one 
   const link = codes.filter({ hasText: 'A link' });
   await expect(link).toContainText('It is none of your materials.');
   await link.getByRole('button', { name: 'Follow it as a student would' }).click();
-  await expect(link.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 30_000 });
+  await expect(link.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 120_000 });
   await expect(link).toContainText('go on sending visitors there');
   await link.getByRole('button', { name: 'Put its target on the shelf' }).click();
   await page.waitForURL(/\/shelf\/./);
@@ -45,7 +45,7 @@ test('a photographed table with three codes is inspected: one is a station, one 
 test('the text of a code can be pasted; what is no picture, and a picture without a code, are said plainly', async ({
   page,
 }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/inspect');
   await expect(page.getByRole('heading', { name: 'Inspect a code' })).toBeVisible();
   const paste = (text: string) =>
@@ -71,7 +71,7 @@ test('the text of a code can be pasted; what is no picture, and a picture withou
 });
 
 test('without a camera it says so, and what else can be done', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/inspect');
   await page.getByRole('button', { name: 'Use the camera' }).click();
   await expect(page.getByRole('alert')).toContainText(/below/);
@@ -124,7 +124,7 @@ test('where the school lets its network, a code is inspected without signing in;
   await visitor.goto('/inspect');
   await expect(visitor.getByRole('button', { name: 'Sign in' })).toBeVisible();
 
-  await signIn(page, 'pell.arkwright@fernhollow.example');
+  await openSession(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/school');
   const networks = page.getByLabel('Networks where codes are inspected without signing in');
   await networks.fill('the library');
@@ -143,7 +143,7 @@ test('where the school lets its network, a code is inspected without signing in;
     .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: toPng(scene) });
   await visitor.getByRole('button', { name: 'Follow it as a student would' }).click();
   await expect(visitor.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, {
-    timeout: 30_000,
+    timeout: 120_000,
   });
   await expect(visitor.getByRole('button', { name: /shelf/ })).toHaveCount(0);
   await visitor.context().close();

@@ -36,16 +36,44 @@ export const test = base.extend<{ watched: undefined }>({
 });
 export { expect };
 
-/** Signs in without the form (session.spec.ts drives that one) and stands on the start page. */
-export async function signIn(page: Page, email = 'maren.dallow@fernhollow.example'): Promise<void> {
+/** Signs in without the form (session.spec.ts drives that one), for journeys that begin on a page of their own. */
+export async function openSession(page: Page, email = 'maren.dallow@fernhollow.example'): Promise<void> {
   const response = await page.request.post('/api/session', { data: { email, password: demoPassword } });
   expect(response.status()).toBe(201);
+}
+
+/** The same, and stands on the start page. */
+export async function signIn(page: Page, email?: string): Promise<void> {
+  await openSession(page, email);
   await page.goto('/');
   await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible();
 }
 
-/** Makes a lesson and stands on its bench. */
+export async function signOut(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Account of / }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+}
+
+/** Makes a lesson without its dialog (drafts.spec.ts and others drive that one), and stands on its bench. */
 export async function newLesson(page: Page, name: string, distanceM = '1.5'): Promise<void> {
+  const classes = (await (await page.request.get('/api/classes')).json()) as { id: string; name: string }[];
+  const classId = classes.find((each) => each.name === '6 Kestrel')?.id ?? null;
+  const data = {
+    name,
+    classId,
+    date: null,
+    startsAt: null,
+    place: 'Biology room',
+    viewingDistanceM: Number(distanceM),
+  };
+  const made = await page.request.post('/api/lessons', { data });
+  expect(made.status()).toBe(201);
+  await page.goto(`/lessons/${((await made.json()) as { id: string }).id}`);
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+}
+
+/** Makes a lesson as a teacher does. */
+export async function makeLesson(page: Page, name: string, distanceM: string): Promise<void> {
   await page.goto('/lessons');
   await page.getByRole('button', { name: 'New lesson' }).click();
   const dialog = page.getByRole('dialog');
@@ -99,7 +127,17 @@ export async function stationNames(page: Page): Promise<readonly string[]> {
 
 /** Waits until nothing is opened or rehearsed any more. */
 export async function settled(page: Page): Promise<void> {
-  await expect(page.getByText(/^(?:Opening|Rehearsing) \d+ of \d+/)).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByText(/^(?:Opening|Rehearsing) \d+ of \d+/)).toHaveCount(0, { timeout: 150_000 });
+}
+
+/** On a material's page: its code carries the school's short link from now on. */
+export async function carryShortLink(page: Page): Promise<void> {
+  await openPart(page, 'carries');
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'The school’s short link' })
+    .getByRole('button', { name: 'Carry this' })
+    .click();
 }
 
 /** Unfolds a part of a material's page, as a link to it does. */

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, newLesson, settled, signIn, test } from './journey.js';
+import { expect, newLesson, openSession, settled, signIn, test } from './journey.js';
 import { film, picture, tone } from './media.js';
 
 // A service worker may take the page over meanwhile: then a request may pass what stands in for the network here.
@@ -41,7 +41,7 @@ async function asStudent(page: Page, context: BrowserContext): Promise<Page> {
 }
 
 test('a sound is kept, opens for students, and plays on their page', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'With a sound of our own');
   await choose(page, sound);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -89,7 +89,7 @@ test('a film is kept with its captions, and plays with them', async ({ page, con
 });
 
 test('an upload that is interrupted goes on where it stopped', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   const long: Chosen = { name: 'long.wav', mimeType: 'audio/wav', buffer: tone(600) };
   const offsets: number[] = [];
@@ -106,7 +106,7 @@ test('an upload that is interrupted goes on where it stopped', async ({ page, co
   });
   await choose(page, long);
   await expect(page.getByRole('progressbar', { name: 'long.wav is on its way' })).toBeVisible();
-  await expect(page.getByText('Kept here, 9.6 MB')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Kept here, 9.6 MB')).toBeVisible({ timeout: 120_000 });
   expect(broken).toBe(true);
   // Nothing that was acknowledged is sent again.
   expect(offsets.filter((offset) => offset === 0)).toHaveLength(1);
@@ -114,7 +114,7 @@ test('an upload that is interrupted goes on where it stopped', async ({ page, co
 });
 
 test('an upload that is stopped leaves nothing, and one that is refused says why', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await context.route('**/api/uploads/*', (route, request) =>
     request.method() === 'PATCH' ? undefined : route.continue(),
@@ -131,7 +131,7 @@ test('an upload that is stopped leaves nothing, and one that is refused says why
 });
 
 test('pictures become one set, in the order and with the words that were given', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await choose(page, png('rock_pool.png', [60, 125, 107]), png('shore_crab.png', [168, 85, 62]));
   await page.getByRole('button', { name: 'Add as one set of pictures' }).click();
@@ -157,7 +157,7 @@ test('pictures become one set, in the order and with the words that were given',
 });
 
 test('files arrive by drop and by paste', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   const intake = page.getByLabel('Next material');
   const give = (how: 'drop' | 'paste', name: string, base64: string): Promise<void> =>
@@ -185,7 +185,7 @@ test('files arrive by drop and by paste', async ({ page }) => {
 });
 
 test('a page is written, keeps itself, and is read as a student sees it', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/add');
   await page.getByRole('button', { name: 'Write a page' }).click();
   await page.getByLabel('Title').fill('Before the trip');
@@ -231,7 +231,7 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
 });
 
 test('two people who write one page are told, and lose nothing', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/add');
   await page.getByRole('button', { name: 'Write a page' }).click();
   await expect(page.getByRole('textbox', { name: 'The page' })).toBeVisible();

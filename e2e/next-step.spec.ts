@@ -1,7 +1,7 @@
-import { add, addOne, askleaf, bench, cofferlane, expect, newLesson, settled, signIn, test } from './journey.js';
+import { add, addOne, askleaf, bench, cofferlane, expect, newLesson, openSession, settled, test } from './journey.js';
 
 test('where the check can’t tell, a person tries it and says so, with name and date', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await addOne(page, 'Tide gauge: https://gauge.example/harbour');
   await expect(page.getByRole('heading', { name: 'The service did not answer' })).toBeVisible();
@@ -19,7 +19,7 @@ test('where the check can’t tell, a person tries it and says so, with name and
 test('the main button of a lesson is its next step: fix, then print, and paper says what changed since', async ({
   page,
 }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'What comes next', '0.8');
   await add(page, `${askleaf}/ask/tide-line-tally\n${cofferlane}/leaf/staff-minutes`);
   const lesson = page.url();

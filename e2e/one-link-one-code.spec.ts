@@ -1,4 +1,4 @@
-import { addAnyway, cofferlane, expect, signIn, test } from './journey.js';
+import { addAnyway, cofferlane, expect, openSession, signIn, test } from './journey.js';
 import { decodePng } from './decode.js';
 
 test('one link pasted on the start page is a finished code two clicks later', async ({ page }, info) => {
@@ -28,7 +28,7 @@ test('words become a code that needs no network', async ({ page }) => {
 });
 
 test('the shelf finds as one types', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   const find = page.getByRole('searchbox', { name: 'Find on the shelf' });
   await find.pressSequentially('photo cove');

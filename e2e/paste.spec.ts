@@ -1,4 +1,4 @@
-import { expect, signIn, test } from './journey.js';
+import { expect, openSession, test } from './journey.js';
 import type { Locator, Page } from '@playwright/test';
 
 const field = (page: Page): Locator => page.getByLabel('What should students open?');
@@ -18,7 +18,7 @@ const certain: readonly (readonly [string, string, readonly string[]])[] = [
 ];
 
 test('what was pasted is shown as what it will be, before it is added', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/add');
   for (const [what, pasted, shown] of certain)
     await test.step(what, async () => {
@@ -29,7 +29,7 @@ test('what was pasted is shown as what it will be, before it is added', async ({
 });
 
 test('two links on a line become two materials, with their labels', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/add');
   await field(page).fill('Tables: https://a.example/1 Tally: https://a.example/2');
   await expect(review(page).getByRole('listitem')).toHaveCount(2);
@@ -40,7 +40,7 @@ test('two links on a line become two materials, with their labels', async ({ pag
 });
 
 test('what may be two things is asked, by keyboard alone, and changed afterwards', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/add');
   await field(page).fill('Please open https://a.example/tides and read it');
   await expect(page.getByText('1 question to answer before you add')).toBeVisible();
@@ -60,7 +60,7 @@ test('what may be two things is asked, by keyboard alone, and changed afterwards
 });
 
 test('a message with a greeting gives its link, and the rest is left out', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/add');
   await field(page).fill('Hello Maren,\nhere is the worksheet:\nhttps://a.example/leaf/\nfield-guide');
   await expect(review(page).getByRole('listitem')).toHaveCount(2);

@@ -1,7 +1,7 @@
-import { add, expect, newLesson, openPart, settled, signIn, test } from './journey.js';
+import { add, expect, newLesson, openPart, openSession, settled, test } from './journey.js';
 
 test('what falls short is fixed in a click: nearer, larger, and back again', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'The far wall', '3');
   // More than A4 can make readable from so far.
   await add(page, 'I have one foot and no legs. My house never leaves my back, and the tide never moves me. Who am I?');
@@ -16,7 +16,7 @@ test('what falls short is fixed in a click: nearer, larger, and back again', asy
   await advice.getByRole('button', { name: /^Let them stand at \d\.\d m$/ }).click();
   await expect(page.getByText(/^Students stand at \d\.\d m here now\.$/)).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
-    timeout: 30_000,
+    timeout: 120_000,
   });
   await expect(page.getByText('This station has its own distance.')).toBeVisible();
   await expect(advice).toHaveCount(0);
@@ -35,11 +35,11 @@ test('what falls short is fixed in a click: nearer, larger, and back again', asy
   ).toBe(true);
   await page.reload();
   const larger = advice.getByRole('button', { name: /^Print it at \d+ mm$/ });
-  await expect(larger).toBeVisible({ timeout: 30_000 });
+  await expect(larger).toBeVisible({ timeout: 120_000 });
   await expect(advice).toContainText(/Printed \d+ mm larger it reads from there\./);
   await larger.click();
   await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
-    timeout: 30_000,
+    timeout: 120_000,
   });
   await page.getByRole('button', { name: 'Compute the size' }).click();
   await expect(page.getByText('was chosen by hand')).toHaveCount(0);
@@ -48,7 +48,7 @@ test('what falls short is fixed in a click: nearer, larger, and back again', asy
 test('what a camera sees is looked at while sliders move, and every reader says what it makes of it', async ({
   page,
 }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Looking through the camera', '1');
   await add(page, 'Which of them moves by day?');
   await settled(page);
@@ -57,7 +57,7 @@ test('what a camera sees is looked at while sliders move, and every reader says 
   await page.getByText('See what the camera sees').click();
   await expect(
     page.getByText(/^Shared tablets read it in (?:9|10) of 10 frames; expected to read from there\.$/),
-  ).toBeVisible({ timeout: 30_000 });
+  ).toBeVisible({ timeout: 120_000 });
   const readings = page.getByRole('list', { name: 'What each reader makes of this frame' });
   await expect(readings.getByRole('listitem')).toHaveText([
     /Current phone, decides.*reads it exactly/,
@@ -80,12 +80,12 @@ test('what a camera sees is looked at while sliders move, and every reader says 
   await page.getByText('Every reader on every device').click();
   const table = page.getByRole('table').filter({ hasText: 'Scanner on a web page' });
   await expect(table.getByRole('row')).toHaveCount(5);
-  await expect(table.getByText('being asked…')).toHaveCount(0, { timeout: 60_000 });
+  await expect(table.getByText('being asked…')).toHaveCount(0, { timeout: 120_000 });
   await expect(table.getByRole('row').nth(1)).toContainText(/\d\.\d m/);
 });
 
 test('the administrator adds a device like a generic one, changes its figures, and removes it', async ({ page }) => {
-  await signIn(page, 'pell.arkwright@fernhollow.example');
+  await openSession(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/devices');
   await page.getByRole('button', { name: 'Add a device' }).click();
   const dialog = page.getByRole('dialog');

@@ -1,7 +1,7 @@
-import { expect, signIn, test } from './journey.js';
+import { expect, openSession, test } from './journey.js';
 
 test('the administrator changes the settings, with wrong fields named', async ({ page }) => {
-  await signIn(page, 'pell.arkwright@fernhollow.example');
+  await openSession(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/school');
   await page.getByLabel('Time zone').fill('Middle/Earth');
   await page.getByRole('button', { name: 'Save settings' }).click();
@@ -23,7 +23,7 @@ test('the administrator changes the settings, with wrong fields named', async ({
 });
 
 test('a teacher reads the settings and keeps the classes', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/school');
   await expect(page.getByText('The school’s administrator changes these.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save settings' })).toHaveCount(0);
@@ -40,7 +40,7 @@ test('a teacher reads the settings and keeps the classes', async ({ page }) => {
 });
 
 test('the devices of the school are listed with what their cameras see', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/devices');
   await expect(page.getByRole('listitem')).toHaveCount(4);
   await expect(page.getByText('Say what its scanner does')).toHaveCount(0);
@@ -48,7 +48,7 @@ test('the devices of the school are listed with what their cameras see', async (
 });
 
 test('the administrator says what a scanner does, and forms know it', async ({ page }) => {
-  await signIn(page, 'pell.arkwright@fernhollow.example');
+  await openSession(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/devices');
   const tablets = page.getByRole('listitem').filter({ hasText: 'Shared tablets' });
   await tablets.getByText('Say what its scanner does').click();

@@ -7,6 +7,7 @@ import {
   expect,
   newLesson,
   openPart,
+  openSession,
   settled,
   signIn,
   test,
@@ -15,7 +16,7 @@ import {
 const administrator = 'pell.arkwright@fernhollow.example';
 
 test('an editor’s link is recognised when it is pasted, and the student’s taken in its place', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'With an editor’s link');
   const intake = page.getByLabel('Next station');
   await intake.fill(`${askleaf}/ask/tide-line-tally/build`);
@@ -32,7 +33,7 @@ test('an editor’s link is recognised when it is pasted, and the student’s ta
 });
 
 test('an editor’s link that is there already says so, changes into the student’s, and back', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats/write`);
   await expect(page.getByText('This is the editor’s page: students would be asked to sign in')).toBeVisible();
@@ -45,7 +46,7 @@ test('an editor’s link that is there already says so, changes into the student
 });
 
 test('a kind is chosen by hand in the review', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await page.getByLabel('Next material').fill('https://a.example/reef-walk\nhttps://a.example/reef-song');
   const kind = page.getByLabel('Kind of https://a.example/reef-walk');
@@ -57,7 +58,7 @@ test('a kind is chosen by hand in the review', async ({ page }) => {
 });
 
 test('a link with counting parameters is shortened only after both were opened', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?lane=7&utm_source=mail`);
   await openPart(page, 'carries');
@@ -72,7 +73,7 @@ test('a link with counting parameters is shortened only after both were opened',
 });
 
 test('the administrator describes a service, tries it out, keeps it and removes it', async ({ page, browser }) => {
-  await signIn(page, administrator);
+  await openSession(page, administrator);
   await page.goto('/school');
   await page.getByRole('link', { name: 'All services' }).click();
   await page.getByRole('link', { name: 'Describe a service' }).click();
@@ -111,7 +112,7 @@ test('the administrator describes a service, tries it out, keeps it and removes 
 test('services are exported and imported again; one that can’t be used says where its problem is', async ({
   page,
 }, info) => {
-  await signIn(page, administrator);
+  await openSession(page, administrator);
   await page.goto('/school/services');
   const [download] = await Promise.all([
     page.waitForEvent('download'),

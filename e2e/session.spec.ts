@@ -1,4 +1,4 @@
-import { expect, newLesson, signIn, test } from './journey.js';
+import { expect, newLesson, openSession, signIn, signOut, test } from './journey.js';
 
 test('a wrong password is said plainly, and the demo account is one click', async ({ page }) => {
   await page.goto('/lessons');
@@ -12,7 +12,7 @@ test('a wrong password is said plainly, and the demo account is one click', asyn
 });
 
 test('a session that ends loses nothing: sign in again over the page and go on', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Long evening');
   await page.getByLabel('Next station').fill('Typed before the session ended');
   await context.clearCookies();
@@ -27,20 +27,20 @@ test('a session that ends loses nothing: sign in again over the page and go on',
 
 test('signing out closes the pages', async ({ page }) => {
   await signIn(page);
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   await expect(page).toHaveURL(/\/sign-in/);
   await page.goto('/shelf');
   await expect(page).toHaveURL(/\/sign-in\?next=%2Fshelf/);
 });
 
 test('another teacher’s lesson does not exist', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Only mine');
   const address = page.url();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   // Its answer takes the cookie away: also that of a sign-in that came before it.
   await expect(page).toHaveURL(/\/sign-in/);
-  await signIn(page, 'tobiah.quill@fernhollow.example');
+  await openSession(page, 'tobiah.quill@fernhollow.example');
   await page.goto(address);
   await expect(page.getByRole('alert')).toContainText('not here any more');
 });

@@ -1,5 +1,16 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { add, addOne, askleaf, cofferlane, expect, glimreel, hushtone, newLesson, signIn, test } from './journey.js';
+import {
+  add,
+  addOne,
+  askleaf,
+  cofferlane,
+  expect,
+  glimreel,
+  hushtone,
+  newLesson,
+  openSession,
+  test,
+} from './journey.js';
 
 /** Goes where the application says, signs in there once, does what the step says, and comes back. */
 async function fixThere(
@@ -32,7 +43,7 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   context,
 }) => {
   test.setTimeout(240_000);
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Seven faults');
   const links = [
     `${cofferlane}/leaf/seven-faults-locked`,
@@ -120,7 +131,7 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
 });
 
 test('a short link of somebody else is pointed out, with every host on the way', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await addOne(page, `${hushtone.replace('hushtone', 'nipaway')}/n/foghorn`);
   await expect(page.getByRole('heading', { name: 'Opens for anyone', exact: true })).toBeVisible();
@@ -136,7 +147,7 @@ test('a short link of somebody else is pointed out, with every host on the way',
 });
 
 test('what stopped opening is told on the start page, and leads to its station', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'News of the pier');
   await add(page, `${hushtone}/tone/news-of-the-pier`);
   await expect(page.getByText('without signing in')).toBeVisible();

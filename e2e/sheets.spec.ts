@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { cropCards, decodeCards, decodePdf, hasInk, mirrored, renderPage, textOfPdf, type Cards } from './decode.js';
-import { add, expect, moreForLesson, newLesson, settled, signIn, test } from './journey.js';
+import { add, expect, moreForLesson, newLesson, openSession, settled, test } from './journey.js';
 
 const riddles = [
   'I have one foot and no legs. Who am I?',
@@ -29,7 +29,7 @@ async function makeAnyway(page: Page): Promise<void> {
 test('a lesson becomes cards: backs fall on their fronts, and every code says what was typed', async ({
   page,
 }, info) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Riddles of the shore');
   await add(page, riddles.join('\n'));
   await settled(page);
@@ -75,7 +75,7 @@ test('a lesson becomes cards: backs fall on their fronts, and every code says wh
 });
 
 test('the browser’s own print has the same pages, in their size', async ({ page, context }, info) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Two for the wall', '0.8');
   await add(page, riddles.slice(0, 2).join('\n'));
   await settled(page);
@@ -101,7 +101,7 @@ test('the browser’s own print has the same pages, in their size', async ({ pag
 });
 
 test('many pages are drawn while the page is left, and can be stopped', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'A pile of tents', '0.8');
   await add(page, riddles.slice(0, 3).join('\n'));
   await settled(page);
@@ -112,7 +112,7 @@ test('many pages are drawn while the page is left, and can be stopped', async ({
   await makeAnyway(page);
   await page.goto('/sheets');
   const row = page.getByRole('listitem').filter({ hasText: 'A pile of tents, table cards.pdf' }).first();
-  await expect(row.getByRole('link', { name: 'Save PDF' })).toBeVisible({ timeout: 60_000 });
+  await expect(row.getByRole('link', { name: 'Save PDF' })).toBeVisible({ timeout: 120_000 });
 
   await page.goBack();
   await page.getByText('Table cards', { exact: true }).click();
@@ -124,7 +124,7 @@ test('many pages are drawn while the page is left, and can be stopped', async ({
 });
 
 test('a print is deleted and taken back, and made anew with what it was made with', async ({ page, context }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Kept in the list', '0.8');
   await add(page, riddles.slice(0, 2).join('\n'));
   await settled(page);
@@ -162,7 +162,7 @@ test('a print is deleted and taken back, and made anew with what it was made wit
 });
 
 test('what is not right is said by name, with what helps', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Far away', '6');
   await add(page, `A riddle with many words, so that its code is fine: ${'who walks sideways, '.repeat(8)}`);
   await settled(page);
@@ -184,7 +184,7 @@ test('what is not right is said by name, with what helps', async ({ page }) => {
 });
 
 test('materials ticked on the shelf become a handout in the school’s template', async ({ page }, info) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await add(page, 'The first of two for a handout\nThe second of two for a handout');
   await page.getByLabel('Choose The first of two for a handout').click();

@@ -1,8 +1,19 @@
-import { add, addAnyway, addOne, bench, expect, newLesson, signIn, stationNames, test } from './journey.js';
+import {
+  add,
+  addAnyway,
+  addOne,
+  bench,
+  expect,
+  newLesson,
+  openSession,
+  signIn,
+  stationNames,
+  test,
+} from './journey.js';
 import { picture } from './media.js';
 
 test('a link that is on the shelf already is used in a lesson, and its page says where', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await addOne(page, 'Crab watch: https://a.example/crab-watch');
   await newLesson(page, 'Crabs once');
@@ -20,7 +31,7 @@ test('a link that is on the shelf already is used in a lesson, and its page says
 });
 
 test('materials of the shelf become stations, from the shelf and from the bench', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await add(page, 'Kelp forest: https://a.example/kelp\nEel grass: https://a.example/eel');
   await newLesson(page, 'Under water');
@@ -43,7 +54,7 @@ test('materials of the shelf become stations, from the shelf and from the bench'
 });
 
 test('several materials are tagged and deleted at once, each with undo', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await add(page, 'Gull one: https://a.example/gull-1\nGull two: https://a.example/gull-2');
   const gulls = page.getByRole('listitem').filter({ hasText: /^Gull (?:one|two)/ });
@@ -62,7 +73,7 @@ test('several materials are tagged and deleted at once, each with undo', async (
 });
 
 test('the shelf is sorted, and the address keeps how', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await add(page, 'Sorted b: https://a.example/sorted-1\nSorted a: https://a.example/sorted-2');
   await page.getByRole('searchbox', { name: 'Find on the shelf' }).fill('sorted');
@@ -100,7 +111,7 @@ test('`/` finds lessons, stations and materials from anywhere, with a letter wro
 });
 
 test('a page is written at once, and Done leads back to the lesson it is for', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'With a page');
   await page.getByRole('link', { name: 'Add a station' }).click();
   await page.getByRole('button', { name: 'Write a page' }).click();
@@ -113,7 +124,7 @@ test('a page is written at once, and Done leads back to the lesson it is for', a
 });
 
 test('files that were sent and become nothing are deleted, or kept under Files', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await page
     .getByLabel('Files or photos')

