@@ -1,3 +1,4 @@
+import { placeCentre } from './centre.js';
 import { drawingSvg } from './code-svg.js';
 import { drawingSize, gradientAt, plainDrawing } from './drawing.js';
 import { frameForms, gradientWays } from './look.js';
@@ -71,6 +72,22 @@ describe('a drawing', () => {
     expect(ink).toMatchObject({
       paint: { kind: 'linear', from: [0, 0], to: [0, 33], colours: ['#123a6b', '#7a1f3d'] },
     });
+  });
+
+  it('has its picture inside of what is left free for it, whatever its shape', () => {
+    for (const aspect of [0.5, 1, 2]) {
+      const centre = { kind: 'picture', pictureId: 'p', aspect, side: 0.3 } as const;
+      const placed = placeCentre(planned(), centre);
+      const { shapes, modules } = draw({ centre });
+      const picture = shapes.find((shape) => shape.kind === 'picture');
+      if (picture?.kind !== 'picture' || !placed) throw new Error('no picture');
+      const [left, top] = [(modules - placed.width) / 2, (modules - placed.height) / 2];
+      expect(picture.width / picture.height).toBeCloseTo(aspect);
+      expect(picture.x).toBeGreaterThan(left);
+      expect(picture.y).toBeGreaterThan(top);
+      expect(picture.x + picture.width).toBeLessThan(left + placed.width);
+      expect(picture.y + picture.height).toBeLessThan(top + placed.height);
+    }
   });
 
   it('goes without an icon that is not known', () => {

@@ -139,6 +139,8 @@ describe('a look from outside', () => {
     ['centre', { centre: 'shell' }],
     ['centre.kind', { centre: { kind: 'film', side: null } }],
     ['centre.icon', { centre: { kind: 'icon', icon: '"/><script>', side: null } }],
+    ['centre.icon', { centre: { kind: 'icon', icon: 'shell!', side: null } }],
+    ['centre.icon', { centre: { kind: 'icon', icon: 's'.repeat(41), side: null } }],
     ['centre.side', { centre: { kind: 'icon', icon: 'shell', side: 0.9 } }],
     ['centre.pictureId', { centre: { kind: 'picture', pictureId: '../x', aspect: 1, side: null } }],
     [

@@ -6,6 +6,7 @@ import {
   groupedSlug,
   isShortForm,
   isSlug,
+  slugLengths,
   newSlugLength,
   normalSlug,
   slipsOf,
@@ -31,6 +32,13 @@ describe('a slug', () => {
     );
     expect(slugAlphabet).not.toMatch(/[01AEIOUBLSZ58]/);
     expect(() => slugOf([1, 2, 3])).toThrow(RangeError);
+  });
+
+  it('is refused if it is shorter or longer than slugs are', () => {
+    // The first letter counts nothing, so that its check is right at any length.
+    const [zero = ''] = slugAlphabet;
+    const lengths = Array.from({ length: 14 }, (_, length) => length).filter((length) => isSlug(zero.repeat(length)));
+    expect([lengths[0], lengths.at(-1)]).toEqual([slugLengths.least, slugLengths.most]);
   });
 
   it('is recognised as wrong after any one slip, and the slip can be named', () => {
@@ -148,6 +156,8 @@ describe('opening hours', () => {
     [{ hours: [{ days: [8], from: '09:00', until: '10:00' }] }, 'no-day'],
     [{ hours: [{ days: [], from: '09:00', until: '10:00' }] }, 'no-day'],
     [{ hours: [{ days: [1], from: '24:00', until: '25:00' }] }, 'no-such-time'],
+    [{ hours: [{ days: [1], from: '08:00', until: '25:00' }] }, 'no-such-time'],
+    [{ hours: [{ days: [1], from: '8 am', until: '09:00' }] }, 'no-such-time'],
     [{ hours: Array.from({ length: 15 }, () => ({ days: [1], from: '09:00', until: '10:00' })) }, 'too-many-hours'],
     [{}, null],
   ])('%o: %s', (opening, problem) => expect(openingProblem({ ...alwaysOpen, ...opening })).toBe(problem));

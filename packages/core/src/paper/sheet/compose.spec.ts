@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { faceFields, plainSheetDesign, sheetKinds } from './design.js';
-import { compose, layoutPage } from './compose.js';
+import { backSpace, compose, layoutPage } from './compose.js';
 import { frontsOf, pagesOf, type SheetItem, type SheetSetup } from './sheet-page.js';
 import { perPageChoices, usualLabels } from './kinds.js';
 import { paperNames } from './paper.js';
-import { notesOf } from './notes.js';
+import { kindsThatHold, notesOf } from './notes.js';
 import {
   measure,
   limpets,
@@ -198,6 +198,26 @@ describe('a poster', () => {
     expect([large.pictures.length, large.codes[0]?.sizeMm]).toEqual([0, 150]);
     const lying = layoutPage(composed(setupOf('poster', { lying: true }), [{ ...limpets, neededMm: 140 }]), 0, measure);
     expect(lying.codes[0]?.sizeMm).toBe(140);
+  });
+
+  it('names the kinds of sheets that would hold a code of that size', () => {
+    const kindsFor = (neededMm: number): readonly string[] =>
+      kindsThatHold(setupOf('label'), { modules: 33, surround: bare, neededMm });
+    expect(kindsFor(20)).toEqual(['poster', 'table-card', 'small-card']);
+    expect(kindsFor(100)).toEqual(['poster']);
+    expect(kindsFor(900)).toEqual([]);
+    expect(kindsThatHold(setupOf('poster'), { modules: 33, surround: bare, neededMm: 20 })).not.toContain('poster');
+  });
+
+  it('has its back’s label in its corner, off the printer’s margin, and a tent’s in its lower panel', () => {
+    const box = { xMm: 0, yMm: 0, widthMm: 210, heightMm: 297 };
+    const poster = backSpace(setupOf('poster'), box);
+    const { printerMarginMm } = setupOf('poster');
+    expect(poster.xMm + poster.widthMm).toBeCloseTo(210 - 2 * printerMarginMm);
+    expect(poster.yMm + poster.heightMm).toBeCloseTo(297 - 2 * printerMarginMm);
+    expect([poster.widthMm, poster.heightMm]).toEqual([110, 60]);
+    expect(backSpace(setupOf('table-card'), box)).toEqual({ xMm: 0, yMm: 148.5, widthMm: 210, heightMm: 148.5 });
+    expect(backSpace(setupOf('small-card'), box)).toEqual(box);
   });
 
   it('says what does not reach its distance', () => {

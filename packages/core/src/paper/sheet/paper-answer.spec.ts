@@ -38,6 +38,13 @@ describe('on paper', () => {
       expect(paperAnswer(printed, { ...printed, texts: { ...texts, [field]: undefined } }).changed).toEqual([field]);
     });
 
+    it('a text that is empty now and then is the same as none', () => {
+      const empty = { ...printed, texts: { ...texts, place: '' } };
+      expect(paperAnswer(empty, { ...printed, texts: { ...texts, place: undefined } }).changed).toEqual([]);
+      expect(paperAnswer({ ...printed, texts: { ...texts, place: undefined } }, empty).changed).toEqual([]);
+      expect(paperAnswer(empty, printed).changed).toEqual(['place']);
+    });
+
     it('and none that it does not', () => {
       const { number: _number, ...shown } = texts;
       const sheet = { ...printed, texts: shown };

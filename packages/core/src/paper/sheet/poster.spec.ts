@@ -2,7 +2,23 @@ import { plainLook } from '../../code/look/look.js';
 import { reachShareOf } from '../../code/look/reach-share.js';
 import { neededSizeMm, predictReachM } from '../../reads/optics/predictor.js';
 import { sharp, tablet } from '../../test/sample-optics.js';
-import { codeMmForDistance, reachOfPrintM } from './poster.js';
+import { codeMmForDistance, largestPosterCodeMm, posterCodeMm, reachOfPrintM } from './poster.js';
+
+describe('the size of a poster’s code', () => {
+  const drawing = { modules: 33, surround: { left: 4, top: 4, right: 4, bottom: 4 } };
+  const sizeOf = (distanceM: number, chosenMm: number | null = null): number =>
+    posterCodeMm(drawing, plainLook, 'A4', { devices: [tablet], distanceM }, chosenMm);
+  const largestMm = largestPosterCodeMm('A4', drawing.modules, drawing.surround);
+
+  it('grows with the distance up to what the paper holds', () => {
+    expect(sizeOf(1)).toBeLessThan(sizeOf(2));
+    expect(sizeOf(30)).toBe(largestMm);
+  });
+
+  it('is the one that was chosen by hand, as far as the paper holds it', () => {
+    expect([sizeOf(1, 60), sizeOf(1, 900)]).toEqual([60, largestMm]);
+  });
+});
 
 describe('how far a print is read', () => {
   const share = reachShareOf(plainLook);
