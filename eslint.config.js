@@ -18,6 +18,7 @@ export default tseslint.config(
   {
     ignores: [
       '**/dist/**',
+      '**/dist-page/**',
       '**/dist-types/**',
       '**/node_modules/**',
       '**/*.cjs',

@@ -7,6 +7,7 @@ const sources = [
   'packages/core',
   'packages/readers',
   'packages/contract',
+  'packages/in-page',
   'apps/server',
   'apps/web',
   'apps/neighbours',

@@ -6,7 +6,15 @@ import { machine } from './machine.mjs';
 import { projectFolder, Trouble } from './settings.mjs';
 
 const tsc = ['node_modules/typescript7/bin/tsc', '-b'];
-const parts = ['packages/core', 'packages/readers', 'packages/contract', 'apps/server', 'apps/neighbours'];
+/** Folders that the compiler fills. */
+export const parts = [
+  'packages/core',
+  'packages/readers',
+  'packages/contract',
+  'packages/in-page',
+  'apps/server',
+  'apps/neighbours',
+];
 const pageSources = [
   'packages/core/src',
   'packages/readers/src',
@@ -31,6 +39,7 @@ export function build(ask = machine) {
   ]);
   const built =
     existsSync(join(projectFolder, 'apps/server/dist/main.js')) &&
+    existsSync(join(projectFolder, 'packages/in-page/dist-page/page.js')) &&
     existsSync(join(projectFolder, 'apps/web/dist/index.html'));
   if (built && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
   console.log('Building …');
@@ -40,8 +49,21 @@ export function build(ask = machine) {
     !ask.run('node', [...tsc, '--force', ...parts])
   )
     throw new Trouble('The TypeScript does not compile; see above.');
+  buildInPage(ask);
   buildPages(ask);
   writeFileSync(mark, state);
+}
+
+/** What runs inside of opened pages, as one text. */
+function buildInPage(ask) {
+  const folder = join(projectFolder, 'packages/in-page');
+  if (!bundle(ask, folder)) throw new Trouble('What runs inside of pages could not be built; see above.');
+}
+
+function bundle(ask, cwd) {
+  return ask.run('node', [join(projectFolder, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], {
+    cwd,
+  });
 }
 
 function buildPages(ask) {
@@ -49,12 +71,7 @@ function buildPages(ask) {
   const mark = join(projectFolder, 'node_modules', '.hapset-pages');
   const state = fingerprint(pageSources);
   if (existsSync(join(web, 'dist/index.html')) && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
-  if (
-    !ask.run('node', [join(projectFolder, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'error'], {
-      cwd: web,
-    })
-  )
-    throw new Trouble('The pages could not be built; see above.');
+  if (!bundle(ask, web)) throw new Trouble('The pages could not be built; see above.');
   writeFileSync(mark, state);
 }
 

@@ -14,6 +14,8 @@ const environment = {
   HAPSET_NEIGHBOURS_PORT: '4910',
   HAPSET_DEV_PORT: '4901',
   HAPSET_DATA: join(copy, '.data'),
+  // A browser of the server's own has nothing to do with it.
+  HAPSET_CHROMIUM: '',
 };
 const address = `http://127.0.0.1:${environment.HAPSET_DEV_PORT}`;
 const built = ['packages/core', 'packages/readers', 'packages/contract', 'apps/server', 'apps/neighbours', 'apps/web'];

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { createInterface } from 'node:readline';
-import { build } from './build.mjs';
+import { build, parts } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
 import { requireFreePort, requireModules, requireNode, requirePackages } from './machine.mjs';
 import { stopGroup } from './process.mjs';
@@ -11,7 +11,6 @@ import { asUser, serviceUser } from './service-user.mjs';
 import { startDatabaseAlone } from './stack.mjs';
 
 const pagesPort = Number(process.env.HAPSET_DEV_PORT ?? '4301');
-const compiled = ['packages/core', 'packages/readers', 'packages/contract', 'apps/server', 'apps/neighbours'];
 /** How long the compiler is silent once it is done. */
 const settledMs = 400;
 const programs = ['apps/neighbours/dist/main.js', 'apps/server/dist/main.js'];
@@ -49,10 +48,9 @@ await runMain(async () => {
       if (old) await stopGroup(old.pid);
       running.set(script, start([script], { env, ...identity }));
     };
-    const compiler = start(
-      ['node_modules/typescript7/bin/tsc', '-b', '--watch', '--preserveWatchOutput', ...compiled],
-      { stdio: ['ignore', 'pipe', 'inherit'] },
-    );
+    const compiler = start(['node_modules/typescript7/bin/tsc', '-b', '--watch', '--preserveWatchOutput', ...parts], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
     running.set('compiler', compiler);
     // Started again by the compiler's word, not by changed files: those change one after the other, and a server that
     // starts in between ends at once. The compiler sees its own files change and looks a second time, hence the pause.

@@ -4,7 +4,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { projectFolder, Trouble } from './settings.mjs';
+import { chromiumSandbox, projectFolder, Trouble } from './settings.mjs';
 import { removeUnusedParts } from './unused-parts.mjs';
 
 /** Ports through which the machine is asked; tests put others in their place. */
@@ -78,6 +78,19 @@ export function requirePackages(wanted, ask = machine) {
     throw new Trouble(
       `The packages could not be installed. Run this by hand and see what it says:\n\n  apt-get install ${missing.join(' ')}`,
     );
+}
+
+/** In which pages are seen as students see them; it needs its sandbox. */
+export const browserPackages = { chromium: 'chromium', [chromiumSandbox]: 'chromium-sandbox' };
+
+/** The same for what Hapset can do without: it says so, and goes on. */
+export function offerPackages(wanted, without, ask = machine) {
+  try {
+    requirePackages(wanted, ask);
+  } catch (error) {
+    if (!(error instanceof Trouble)) throw error;
+    console.log(`${error.message}\n\n${without}\n`);
+  }
 }
 
 /** Runs `npm ci` when the lock file changed since the last time. @throws Trouble */

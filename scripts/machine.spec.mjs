@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync, readFileSync, existsSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { requireDisk, requireFreePort, requireNode, requirePackages } from './machine.mjs';
+import { offerPackages, requireDisk, requireFreePort, requireNode, requirePackages } from './machine.mjs';
 import { readSettings } from './settings.mjs';
 import { takeLock } from './parts.mjs';
 
@@ -45,6 +45,17 @@ describe('what the machine must have', () => {
     runs.length = 0;
     requirePackages({ mariadbd: 'mariadb-server' }, machineWith({ has: () => false, hasSudo: () => true, run }));
     expect(runs.at(-1)).toMatch(/^sudo -n apt-get install -y .*mariadb-server$/);
+  });
+
+  it('does without what it can do without, and says so', () => {
+    const told = jest.spyOn(console, 'log').mockImplementation(() => undefined);
+    offerPackages(
+      { chromium: 'chromium' },
+      'Pages that scripts draw are not checked.',
+      machineWith({ has: () => false }),
+    );
+    expect(told.mock.calls.flat().join('')).toMatch(/install -y chromium\n\nPages that scripts draw are not checked\./);
+    told.mockRestore();
   });
 
   it('free ports', async () => {

@@ -1,5 +1,5 @@
 // `npm run screenshots`: one picture of each main view, from fresh demo data, into docs/screenshots.
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { newPage, signIn, signInAs, withBrowser } from './browser.mjs';
 import { build } from './build.mjs';
@@ -57,12 +57,12 @@ async function takeAll(browser) {
     .getByRole('link', { name: /Life between/ })
     .first()
     .waitFor();
-  await take('start');
+  const start = await page.screenshot();
   await takeReviews(browser, page, intakeReview);
   await page.goto('/shelf');
   await page.getByRole('listitem').first().waitFor();
   await page.waitForTimeout(300);
-  await take('shelf');
+  await sideBySide(browser, [start, await page.screenshot()], 'start', { width: 2632, height: 848 });
   await takeCarries(browser);
   await takeKept(browser);
   await takeLooks(browser);
@@ -72,6 +72,7 @@ async function takeAll(browser) {
   await takeInspection(browser);
   await takeServices(browser);
   await takePhones(browser);
+  await takeDarkAndOutage(browser);
 }
 
 /** What is understood of a paste, a table and a message before it is added. */
@@ -193,6 +194,7 @@ async function takeOpens(browser) {
     at('cofferlane', '/leaf/seven-faults-open-to-change'),
     at('glimreel', '/reel/gulls-at-night'),
     at('nipaway', '/n/foghorn'),
+    at('cofferlane', '/leaf/tide-diary'),
   ];
   const pictures = [];
   for (const link of links) {
@@ -200,11 +202,11 @@ async function takeOpens(browser) {
     await page.getByLabel('Next material').fill(link);
     await page.keyboard.press('Enter');
     await page.getByText(/^checked /).waitFor();
-    await page.waitForTimeout(300);
+    await viewed(page);
     pictures.push(await page.locator('#opens').screenshot());
     await page.getByRole('button', { name: 'Change' }).waitFor();
   }
-  await sideBySide(browser, pictures, 'opens', { width: 980, height: 1120, direction: 'column' });
+  await sideBySide(browser, pictures, 'opens', { width: 980, height: 2000, direction: 'column' });
   const owner = await newPage(browser, settings);
   await owner.goto(at('glimreel', '/reel/a-limpet-walks/desk'));
   await owner.getByLabel('Name').fill('Maren Dallow');
@@ -274,6 +276,37 @@ async function takeKept(browser) {
   await sideBySide(browser, phones, 'student-pages');
 }
 
+/** A dark bench and station, what waits while the server is away, and a draft that is offered. */
+async function takeDarkAndOutage(browser) {
+  const page = await newPage(browser, settings);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await signIn(page);
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: /Life between the tides/ }).click();
+  await settled(page);
+  const pictures = [await page.screenshot()];
+  await page.getByRole('link', { name: 'Field guide to limpets' }).click();
+  await page.getByRole('heading', { name: /^Reads from/ }).waitFor();
+  pictures.push(await page.screenshot());
+  await page.emulateMedia({ colorScheme: 'light' });
+  await page.goto('/lessons');
+  await page.getByRole('button', { name: 'New lesson' }).click();
+  await page.getByLabel('What is it called?').fill('Shells and sand');
+  await page.route('**/api/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Make the lesson' }).click();
+  await page.getByText(/This is saved as soon as it answers/).waitFor();
+  pictures.push(await page.screenshot());
+  await page.unrouteAll();
+  await page.goto('about:blank');
+  await page.goto('/lessons');
+  await page.getByRole('button', { name: 'New lesson' }).click();
+  await page.getByRole('button', { name: 'Use draft' }).waitFor();
+  pictures.push(await page.screenshot());
+  const pairs = [];
+  for (const pair of [pictures.slice(0, 2), pictures.slice(2)]) pairs.push(await joined(browser, pair, 2632, 848));
+  await sideBySide(browser, pairs, 'dark-and-outage', { width: 2680, height: 1768, direction: 'column' });
+}
+
 /** One picture out of several. */
 async function sideBySide(
   browser,
@@ -281,12 +314,16 @@ async function sideBySide(
   name,
   { width = 24 + pictures.length * 414, height = 892, direction = 'row' } = {},
 ) {
+  writeFileSync(join(folder, `${name}.png`), await joined(browser, pictures, width, height, direction));
+}
+
+async function joined(browser, pictures, width, height, direction = 'row') {
   const page = await newPage(browser, settings, { width, height });
   await page.setContent(
     `<body style="margin:24px;display:flex;flex-direction:${direction};align-items:flex-start;gap:24px;background:#e9e3d6">${pictures.map((picture) => `<img style="border-radius:12px" src="data:image/png;base64,${picture.toString('base64')}">`).join('')}</body>`,
   );
   await page.waitForTimeout(300);
-  await page.screenshot({ path: join(folder, `${name}.png`) });
+  return page.screenshot();
 }
 
 /** A roster with problems, a page of cards with names in many scripts, and a card that was read. */
@@ -536,10 +573,18 @@ async function openPart(page, id) {
     .waitFor();
 }
 
+/** The page was opened in a browser, and its picture is shown. */
+async function viewed(page) {
+  await page.waitForTimeout(500);
+  await page.getByRole('heading', { name: 'Opening it in a browser…' }).waitFor({ state: 'detached' });
+  await page.waitForTimeout(1200);
+}
+
 async function settled(page) {
   await page.getByRole('table').waitFor();
   await page.waitForTimeout(1500);
-  await page.getByText(/^(?:Rehearsing|Opening) \d/).waitFor({ state: 'detached', timeout: 90_000 });
+  const isQuiet = () => !/(?:Rehearsing|Opening) \d/.test(document.body.innerText);
+  await page.waitForFunction(isQuiet, null, { timeout: 120_000 });
 }
 
 /** A demo's address is reached by no phone, and more may be named: it is printed on purpose. */

@@ -1,10 +1,13 @@
 // Addresses and folders of a running Hapset, from the environment; README lists the variables.
 import { createHash } from 'node:crypto';
+import { existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const projectFolder = resolve(fileURLToPath(new URL('..', import.meta.url)));
+
+export const chromiumSandbox = '/usr/lib/chromium/chrome-sandbox';
 
 /** @param {Record<string, string | undefined>} environment */
 export function readSettings(environment = process.env) {
@@ -28,6 +31,8 @@ export function readSettings(environment = process.env) {
     /** Tests make databases of their own; their account may. */
     testDatabases: false,
     demo,
+    /** Whether scripts draw the pages of the stand-ins, as most services do; without a browser they are plain. */
+    neighboursPages: pagesOf(environment),
     dataFolder,
     /** Where a browser on this machine finds it. */
     address: `http://${shownHost}:${port}`,
@@ -36,6 +41,10 @@ export function readSettings(environment = process.env) {
     passwordFile: join(dataFolder, 'database-password'),
     trustedHosts: [...(demo ? standIns(neighboursPort) : []), ...listed(environment.HAPSET_TRUSTED_HOSTS)].join(','),
   };
+}
+
+function pagesOf({ HAPSET_NEIGHBOURS_PAGES: pages, HAPSET_CHROMIUM: program }) {
+  return pages ?? (existsSync(chromiumSandbox) && program !== '' ? 'drawn' : 'plain');
 }
 
 /** What the demo opens: the services that are simulated. */
@@ -74,6 +83,7 @@ export function serverEnvironment(settings) {
     HAPSET_FILES_FOLDER: settings.filesFolder,
     HAPSET_NEIGHBOURS_PORT: String(settings.neighboursPort),
     HAPSET_TRUSTED_HOSTS: settings.trustedHosts,
+    HAPSET_NEIGHBOURS_PAGES: settings.neighboursPages,
     HAPSET_DEMO: settings.demo ? '1' : '0',
   };
 }

@@ -16,4 +16,9 @@ describe('settings', () => {
     expect(readSettings({ HAPSET_DEMO: '0' }).trustedHosts).toBe('');
     expect(trusted({ HAPSET_DEMO: '0', HAPSET_TRUSTED_HOSTS: 'a.example:1' })).toEqual(['a.example:1']);
   });
+
+  it('let the stand-ins send plain pages where there is no browser', () => {
+    expect(readSettings({ HAPSET_CHROMIUM: '' }).neighboursPages).toBe('plain');
+    expect(readSettings({ HAPSET_NEIGHBOURS_PAGES: 'drawn', HAPSET_CHROMIUM: '' }).neighboursPages).toBe('drawn');
+  });
 });

@@ -1,17 +1,25 @@
 // `npm start`: from a fresh clone to a running Hapset.
 import { build } from './build.mjs';
 import { mariadbPackages } from './database.mjs';
-import { requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
+import {
+  browserPackages,
+  offerPackages,
+  requireDisk,
+  requireModules,
+  requireNode,
+  requirePackages,
+} from './machine.mjs';
 import { projectFolder, readSettings, runMain, Trouble } from './settings.mjs';
 import { startStack } from './stack.mjs';
 
 await runMain(async () => {
   requireNode();
-  const settings = readSettings();
   requireDisk(projectFolder);
   requirePackages(mariadbPackages);
+  offerPackages(browserPackages, 'Hapset starts without it: pages that scripts draw can’t be checked.');
   requireModules();
   build();
+  const settings = readSettings();
   console.log('Starting …');
   const stack = await startStack(settings, tellExit);
   console.log(`

@@ -9,12 +9,12 @@ import { runAttacks } from './attack/attacks.mjs';
 import { build } from './build.mjs';
 import { testDev } from './dev-test.mjs';
 import { mariadbPackages } from './database.mjs';
-import { requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
+import { browserPackages, requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
 import { commandOf, isAlive } from './process.mjs';
 import { projectFolder, readSettings, runMain, serverEnvironment, Trouble } from './settings.mjs';
 import { startDatabaseAlone, startStack } from './stack.mjs';
 
-const testPackages = { ...mariadbPackages, chromium: 'chromium', pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
+const testPackages = { ...mariadbPackages, ...browserPackages, pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
 const usualParts = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'dev', 'e2e'];
 const longParts = ['attack', 'long-unit', 'long-server'];
 const partNames = [...usualParts, ...longParts];
@@ -34,6 +34,8 @@ const settingsOf = (index) => ({
     HAPSET_DATA: join(output, `data-${index}`),
   }),
   testDatabases: true,
+  // A browser takes seconds for each page; one journey switches to drawn pages.
+  neighboursPages: 'plain',
 });
 const settings = settingsOf(0);
 /** Where tests put what they need for a moment; gone with the run, whatever they forget. */
@@ -108,6 +110,19 @@ function noteJourneys(suites, file = '') {
   }
 }
 
+/** What the page showed where a journey failed: the files are gone once the machine is. */
+function tellFailedPages(suites) {
+  for (const suite of suites ?? []) {
+    tellFailedPages(suite.suites);
+    for (const { title, tests } of suite.specs ?? [])
+      for (const { name, path } of tests.flatMap(({ results }) => results.flatMap(({ attachments }) => attachments))) {
+        if (name !== 'error-context' || !existsSync(path)) continue;
+        const [, page = ''] = /```yaml\n([\s\S]*?)```/.exec(readFileSync(path, 'utf8')) ?? [];
+        console.log(`\nThe page where “${title}” failed:\n${page.slice(0, 12_000)}`);
+      }
+  }
+}
+
 function tellSlowest() {
   const slowest = durations.sort((one, other) => other.ms - one.ms).slice(0, 10);
   if (slowest.length > 0) console.log('The slowest:');
@@ -154,14 +169,14 @@ async function runCheck(name, command, args) {
 
 async function runJest(name, projects, rest) {
   const file = join(output, `${name}.json`);
-  // Two cores; the tests of one file run in order.
+  // Two cores; the tests of one file run in order. Those of the server wait for the database most of the time.
   const code = await run(
     'node',
     [
       'node_modules/jest/bin/jest.js',
       '--json',
       `--outputFile=${file}`,
-      '--maxWorkers=2',
+      `--maxWorkers=${projects.includes('server') ? 3 : 2}`,
       `--cacheDirectory=${join(projectFolder, 'node_modules/.cache/jest')}`,
       ...rest,
       '--selectProjects',
@@ -191,6 +206,7 @@ async function runPlaywright(rest) {
   const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'));
   const { expected, unexpected, flaky } = stats;
   noteJourneys(suites);
+  tellFailedPages(suites);
   const failed = unexpected + flaky;
   return { passed: expected, failed: code !== 0 && failed === 0 ? 1 : failed };
 }
