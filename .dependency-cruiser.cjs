@@ -116,7 +116,7 @@ module.exports = {
       name: 'design-has-no-domain',
       severity: 'error',
       from: { path: '^apps/web/src/platform/design/' },
-      to: { path: '^(apps/web/src/(?!platform/design/)|packages/)' },
+      to: { path: '^(apps/web/src/(?!platform/(?:design|language)/)|packages/)' },
     },
     {
       name: 'packages-by-their-entry',

@@ -36,6 +36,12 @@ const swc = (syntax, tsx) => [
 /** What takes minutes runs with `npm run test:long`. */
 const left = process.env.HAPSET_LONG === '1' ? ['/node_modules/'] : ['/node_modules/', '\\.long\\.spec\\.ts$'];
 
+const ownPackages = {
+  '^@hapset/core/re2$': `${__dirname}/packages/core/src/gather/service-description/re2-pattern.ts`,
+  '^@hapset/core/icons$': `${__dirname}/packages/core/src/code/look/icons.ts`,
+  '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts`,
+};
+
 const project = (displayName, rootDir, more = {}) => ({
   displayName,
   rootDir,
@@ -45,11 +51,7 @@ const project = (displayName, rootDir, more = {}) => ({
   transform: { '^.+\\.ts$': swc('ts', false), '^.+\\.tsx$': swc('ts', true), '/node_modules/.+\\.m?js$': swc('js') },
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
   resolver: `${__dirname}/scripts/jest-resolver.cjs`,
-  moduleNameMapper: {
-    '^@hapset/core/re2$': `${__dirname}/packages/core/src/gather/service-description/re2-pattern.ts`,
-    '^@hapset/core/icons$': `${__dirname}/packages/core/src/code/look/icons.ts`,
-    '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts`,
-  },
+  moduleNameMapper: ownPackages,
   ...more,
 });
 
@@ -62,6 +64,8 @@ module.exports = {
     project('readers', 'packages/readers'),
     project('neighbours', 'apps/neighbours'),
     project('web', 'apps/web', {
+      // Vite finds the files of other languages; tests read English.
+      moduleNameMapper: { ...ownPackages, '/other-language\\.js$': `${__dirname}/apps/web/src/test/other-language.ts` },
       testMatch: ['<rootDir>/src/**/*.spec.ts', '<rootDir>/src/**/*.spec.tsx'],
       setupFiles: ['<rootDir>/src/test/browser.ts'],
     }),

@@ -10,13 +10,13 @@ import { Menu } from '../../platform/design/menu.js';
 import { drafts } from '../../platform/draft/drafts.js';
 import type { ThemeChoice } from '../../platform/theme/theme.js';
 import { useThemeChoice } from '../../platform/theme/use-theme.js';
-import { plural } from '../../platform/wording/figures.js';
 import { useSignOut } from '../../school/account/session.queries.js';
+import { t } from '../words.js';
 
 const themes: readonly (readonly [ThemeChoice, string])[] = [
-  ['device', 'Like this device'],
-  ['light', 'Light'],
-  ['dark', 'Dark'],
+  ['device', t('accountMenu.likeThisDevice')],
+  ['light', t('accountMenu.light')],
+  ['dark', t('accountMenu.dark')],
 ];
 
 export function AccountMenu({
@@ -29,14 +29,14 @@ export function AccountMenu({
   return (
     <>
       <Menu
-        label={`Account of ${name}`}
+        label={t('accountMenu.accountOf', { name })}
         choice={{
-          label: 'Light or dark',
+          label: t('accountMenu.lightOrDark'),
           chosen: theme,
           options: themes,
           onChoose: (chosen) => chooseTheme(chosen as ThemeChoice),
         }}
-        entries={[{ label: 'Sign out', onSelect: ask }]}
+        entries={[{ label: t('accountMenu.signOut'), onSelect: ask }]}
         className="flex min-h-9 items-center gap-1.5 rounded-small px-2.5 text-ink/80 hover:bg-ink/5"
       >
         <Icon icon={UserRound} size={17} className="md:hidden" />
@@ -81,15 +81,15 @@ function AskBefore({
 }): ReactElement {
   return (
     <Dialog
-      title="Sign out?"
-      about={`You typed ${plural(unsaved, 'text')} on this device and did not save ${unsaved === 1 ? 'it' : 'them'}. Signing out deletes ${unsaved === 1 ? 'it' : 'them'}.`}
+      title={t('accountMenu.signOut2')}
+      about={t('accountMenu.youTypedTextsOnThis', { count: unsaved })}
       onClose={onStay}
     >
       <div className="flex justify-end gap-2">
         <Button autoFocus onClick={onStay}>
-          Stay signed in
+          {t('accountMenu.staySignedIn')}
         </Button>
-        <Button onClick={onLeave}>Sign out</Button>
+        <Button onClick={onLeave}>{t('accountMenu.signOut')}</Button>
       </div>
     </Dialog>
   );

@@ -4,6 +4,7 @@ import { useBlocker } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { UnsavedContext, type NoteUnsaved } from '../../platform/design/unsaved.js';
+import { t } from '../words.js';
 
 export function AskBeforeLeaving({ children }: { readonly children: ReactNode }): ReactElement {
   const unsaved = useRef(new Set<() => void>());
@@ -25,15 +26,15 @@ export function AskBeforeLeaving({ children }: { readonly children: ReactNode })
       {children}
       {blocker.state === 'blocked' && (
         <Dialog
-          title="You have not saved this"
-          about="A draft stays on this device for 14 days and is offered when you come back."
+          title={t('askBeforeLeaving.youHaveNotSavedThis')}
+          about={t('askBeforeLeaving.aDraftStaysOnThis')}
           onClose={() => blocker.reset()}
         >
           <div className="flex flex-wrap justify-end gap-2">
-            <Button onClick={discard}>Discard draft</Button>
-            <Button onClick={leave}>Leave, keep draft</Button>
+            <Button onClick={discard}>{t('askBeforeLeaving.discardDraft')}</Button>
+            <Button onClick={leave}>{t('askBeforeLeaving.leaveKeepDraft')}</Button>
             <Button tone="main" autoFocus onClick={() => blocker.reset()}>
-              Keep editing
+              {t('askBeforeLeaving.keepEditing')}
             </Button>
           </div>
         </Dialog>

@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { Link, Outlet } from 'react-router';
 import { useSession, welcomeQuery } from '../../school/account/session.queries.js';
 import { Shell } from './shell.js';
+import { t } from '../words.js';
 
 export function InspectFrame(): ReactElement {
   return useSession() ? <Shell /> : <VisitorFrame />;
@@ -19,7 +20,7 @@ function VisitorFrame(): ReactElement {
           to="/sign-in?next=/inspect"
           className="ml-auto flex min-h-9 items-center text-row font-semibold text-ink/80"
         >
-          Sign in
+          {t('inspectFrame.signIn')}
         </Link>
       </header>
       <main className="mx-auto w-full max-w-[860px] px-4 pt-4 pb-16 sm:px-7">

@@ -13,6 +13,7 @@ import { Failed } from '../../platform/design/list-states.js';
 import { lessonTime } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 export function SearchDialog({ onClose }: { readonly onClose: () => void }): ReactElement {
   const [find, setFind] = useState('');
@@ -25,10 +26,10 @@ export function SearchDialog({ onClose }: { readonly onClose: () => void }): Rea
     placeholderData: keepPreviousData,
   });
   return (
-    <Dialog title="Find" onClose={onClose}>
+    <Dialog title={t('searchDialog.find')} onClose={onClose}>
       <div onKeyDown={(event) => moveFocus(event, list.current)}>
         <SearchInput
-          label="Lesson, station or material"
+          label={t('searchDialog.lessonStationOrMaterial')}
           value={find}
           onFind={setFind}
           autoFocus
@@ -68,27 +69,27 @@ function Results({ found, wanted }: { readonly found: SearchResults; readonly wa
   if (lessons.length + stations.length + materials.length === 0)
     return (
       <p role="status" className="m-0 text-body text-muted">
-        Nothing found for “{wanted}”. Try fewer letters, or another word of the title.
+        {t('searchDialog.nothingFoundForTryFewer', { wanted })}
       </p>
     );
   return (
     <>
-      <Group title="Lessons">
+      <Group title={t('searchDialog.lessons')}>
         {lessons.map(({ id, name, date }) => (
           <Result key={id} to={`/lessons/${id}`} name={name} about={lessonTime(date, null)} />
         ))}
       </Group>
-      <Group title="Stations">
+      <Group title={t('searchDialog.stations')}>
         {stations.map(({ stationId, lessonId, name, lessonName }) => (
           <Result
             key={stationId}
             to={`/lessons/${lessonId}/stations/${stationId}`}
             name={name}
-            about={`in ${lessonName}`}
+            about={t('searchDialog.in', { lessonName })}
           />
         ))}
       </Group>
-      <Group title="Materials">
+      <Group title={t('searchDialog.materials')}>
         {materials.map(({ id, title, kind }) => (
           <Result
             key={id}

@@ -6,6 +6,7 @@ import { timeOf } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { saveQueue } from '../../platform/api/client.js';
 import { serverState } from '../../platform/api/server-state.js';
+import { t } from '../words.js';
 
 /** A line over the page while the server can't answer. When it can, everything shown looks again. */
 export function ServerAway(): ReactElement | null {
@@ -22,17 +23,17 @@ export function ServerAway(): ReactElement | null {
       role="status"
       className="sticky top-0 z-30 m-0 border-b border-stop bg-sheet px-4 py-2 text-center text-body font-semibold"
     >
-      The server can’t be reached. What you see is from {timeOf(serverState.lastAnswer())}. Hapset tries again by
-      itself. {waitingWords(waiting)}
+      {t('serverAway.theServerCantBeReached', {
+        timeOf: timeOf(serverState.lastAnswer()),
+        waitingWords: waitingWords(waiting),
+      })}
     </p>
   );
 }
 
 function waitingWords(waiting: number): string {
-  if (waiting === 0) return 'What you typed stays here.';
-  return waiting === 1
-    ? 'Your change is saved as soon as it answers.'
-    : `Your ${waiting} changes are saved as soon as it answers.`;
+  if (waiting === 0) return t('serverAway.whatYouTypedStaysHere');
+  return waiting === 1 ? t('serverAway.yourChangeIsSavedAs') : t('serverAway.yourChangesAreSavedAs', { waiting });
 }
 
 /** A page that asks for nothing would not notice: it is asked when somebody comes back to it, and when the network changes. */
@@ -55,7 +56,10 @@ function useOutageSigns(): void {
 function useLateFailures(): void {
   const notice = useNotice();
   useEffect(
-    () => saveQueue.onFailure((error) => notice({ words: `A change that waited was not saved. ${wordsFor(error)}` })),
+    () =>
+      saveQueue.onFailure((error) =>
+        notice({ words: t('serverAway.aChangeThatWaitedWas', { wordsFor: wordsFor(error) }) }),
+      ),
     [notice],
   );
 }

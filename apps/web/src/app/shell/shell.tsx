@@ -12,6 +12,7 @@ import { AskBeforeLeaving } from './ask-before-leaving.js';
 import { SearchDialog } from './search-dialog.js';
 import { ServerAway } from './server-away.js';
 import { useSession } from '../../school/account/session.queries.js';
+import { t } from '../words.js';
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
 const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
@@ -20,10 +21,10 @@ const SignInAgain = lazy(() =>
 );
 
 const tabs = [
-  ['/lessons', 'Lessons'],
-  ['/shelf', 'Shelf'],
-  ['/devices', 'Devices'],
-  ['/school', 'School'],
+  ['/lessons', t('shell.lessons')],
+  ['/shelf', t('shell.shelf')],
+  ['/devices', t('shell.devices')],
+  ['/school', t('shell.school')],
 ] as const;
 
 /** The paper with its index tabs: what stands around every page of the staff. */
@@ -38,13 +39,13 @@ export function Shell(): ReactElement {
   return (
     <div className="min-h-screen">
       <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
-        To the content
+        {t('shell.toTheContent')}
       </a>
       <header className="flex min-h-12 flex-wrap items-end gap-x-2 bg-band px-3 pt-1.5 sm:px-7">
         <NavLink to="/" className="mr-3 self-center font-heading text-dialog font-bold text-ink no-underline">
-          Hapset
+          {t('shell.hapset')}
         </NavLink>
-        <nav aria-label="Parts" className="order-last flex w-full overflow-x-auto sm:order-none sm:w-auto">
+        <nav aria-label={t('shell.parts')} className="order-last flex w-full overflow-x-auto sm:order-none sm:w-auto">
           {tabs.map(([to, label]) => (
             <NavLink
               key={to}
@@ -63,7 +64,7 @@ export function Shell(): ReactElement {
             onClick={() => setSearching(true)}
             className="flex min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5"
           >
-            Find{' '}
+            {t('shell.find')}{' '}
             <kbd className="hidden rounded-fine border border-line-strong bg-sheet px-1.5 font-mono text-fine sm:inline">
               /
             </kbd>

@@ -3,9 +3,10 @@ import { Link, useRevalidator, useRouteError } from 'react-router';
 import { serverState } from '../../platform/api/server-state.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 export function NotFoundPage(): ReactElement {
-  return <Trouble title="There is nothing here" words="The address may be mistyped, or what stood here was removed." />;
+  return <Trouble title={t('troublePages.thereIsNothingHere')} words={t('troublePages.theAddressMayBeMistyped')} />;
 }
 
 /** Shown when a page could not be built at all. */
@@ -19,10 +20,8 @@ export function FailedPage(): ReactElement {
     if (partMissing) serverState.askNow();
     return serverState.onReturn(() => (partMissing ? location.reload() : void revalidate()));
   }, [partMissing, revalidate]);
-  const words = partMissing
-    ? 'A part of it did not come: the server can’t be reached, or Hapset was updated. Load it again.'
-    : wordsFor(error);
-  return <Trouble title="This page could not be shown" words={words} reload={partMissing} />;
+  const words = partMissing ? t('troublePages.aPartOfItDid') : wordsFor(error);
+  return <Trouble title={t('troublePages.thisPageCouldNotBe')} words={words} reload={partMissing} />;
 }
 
 /** What browsers say of a script that they could not load. */
@@ -50,11 +49,11 @@ function Trouble({
       <p className="flex justify-center gap-2">
         {reload && (
           <Button tone="main" onClick={() => location.reload()}>
-            Load again
+            {t('troublePages.loadAgain')}
           </Button>
         )}
         <Link to="/" reloadDocument className={buttonClass(reload ? 'plain' : 'main')}>
-          To the start page
+          {t('troublePages.toTheStartPage')}
         </Link>
       </p>
     </div>

@@ -1,5 +1,6 @@
 /** The fields of each kind, as data: one form draws them all. */
 import { networkSecurities, type Content, type ContentKind } from '@hapset/core';
+import { t } from '../words.js';
 
 export interface KindField {
   readonly name: string;
@@ -19,93 +20,116 @@ export interface KindForm {
 }
 
 const securityWords: Readonly<Record<(typeof networkSecurities)[number], string>> = {
-  WPA: 'WPA (with a password)',
+  WPA: t('kindFields.wPAWithAPassword'),
   WEP: 'WEP (old)',
-  open: 'Open, without a password',
+  open: t('kindFields.openWithoutAPassword'),
 };
 
 export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
   contact: {
-    about: 'A phone offers to add the contact.',
+    about: t('kindFields.aPhoneOffersToAdd'),
     empty: { kind: 'contact', givenName: '', familyName: '', organisation: '', phone: '', email: '', webPage: '' },
     fields: [
-      { name: 'givenName', label: 'Given name', input: 'text', half: true },
-      { name: 'familyName', label: 'Family name', input: 'text', half: true },
-      { name: 'organisation', label: 'Organisation', input: 'text' },
-      { name: 'phone', label: 'Phone', input: 'tel', half: true },
-      { name: 'email', label: 'E-mail address', input: 'email', half: true },
-      { name: 'webPage', label: 'Web page', input: 'url' },
+      { name: 'givenName', label: t('kindFields.givenName'), input: 'text', half: true },
+      { name: 'familyName', label: t('kindFields.familyName'), input: 'text', half: true },
+      { name: 'organisation', label: t('kindFields.organisation'), input: 'text' },
+      { name: 'phone', label: t('kindFields.phone'), input: 'tel', half: true },
+      { name: 'email', label: t('kindFields.eMailAddress'), input: 'email', half: true },
+      { name: 'webPage', label: t('kindFields.webPage'), input: 'url' },
     ],
   },
   event: {
-    about: 'A phone offers to add it to the calendar. Times are the school’s; phones elsewhere show their own.',
+    about: t('kindFields.aPhoneOffersToAdd2'),
     empty: { kind: 'event', title: '', date: '', startsAt: '', endsAt: '', place: '', about: '' },
     fields: [
-      { name: 'title', label: 'What happens?', input: 'text' },
-      { name: 'date', label: 'Day', input: 'date' },
-      { name: 'startsAt', label: 'Begins at', hint: 'Empty for the whole day.', input: 'time', half: true },
-      { name: 'endsAt', label: 'Ends at', input: 'time', half: true },
-      { name: 'place', label: 'Place', input: 'text' },
-      { name: 'about', label: 'More about it', input: 'long' },
+      { name: 'title', label: t('kindFields.whatHappens'), input: 'text' },
+      { name: 'date', label: t('kindFields.day'), input: 'date' },
+      {
+        name: 'startsAt',
+        label: t('kindFields.beginsAt'),
+        hint: t('kindFields.emptyForTheWholeDay'),
+        input: 'time',
+        half: true,
+      },
+      { name: 'endsAt', label: t('kindFields.endsAt'), input: 'time', half: true },
+      { name: 'place', label: t('kindFields.place'), input: 'text' },
+      { name: 'about', label: t('kindFields.moreAboutIt'), input: 'long' },
     ],
   },
   place: {
-    about: 'A phone opens its map there.',
+    about: t('kindFields.aPhoneOpensItsMap'),
     empty: { kind: 'place', name: '', latitude: Number.NaN, longitude: Number.NaN },
     fields: [
       {
         name: 'name',
-        label: 'What is there?',
-        hint: 'For you and the sheet; the code holds the position alone.',
+        label: t('kindFields.whatIsThere'),
+        hint: t('kindFields.forYouAndTheSheet'),
         input: 'text',
       },
-      { name: 'latitude', label: 'Degrees north', hint: 'South is negative: -33.86', input: 'number', half: true },
-      { name: 'longitude', label: 'Degrees east', hint: 'West is negative: -6.26', input: 'number', half: true },
+      {
+        name: 'latitude',
+        label: t('kindFields.degreesNorth'),
+        hint: t('kindFields.southIsNegative3386'),
+        input: 'number',
+        half: true,
+      },
+      {
+        name: 'longitude',
+        label: t('kindFields.degreesEast'),
+        hint: t('kindFields.westIsNegative626'),
+        input: 'number',
+        half: true,
+      },
     ],
   },
   'e-mail': {
-    about: 'A phone opens a new mail, ready to be finished and sent.',
+    about: t('kindFields.aPhoneOpensANew'),
     empty: { kind: 'e-mail', address: '', subject: '', text: '' },
     fields: [
       { name: 'address', label: 'To', input: 'email' },
-      { name: 'subject', label: 'Subject', input: 'text' },
-      { name: 'text', label: 'Text', input: 'long' },
+      { name: 'subject', label: t('kindFields.subject'), input: 'text' },
+      { name: 'text', label: t('kindFields.text'), input: 'long' },
     ],
   },
   phone: {
-    about: 'A phone offers to call.',
+    about: t('kindFields.aPhoneOffersToCall'),
     empty: { kind: 'phone', number: '', name: '' },
     fields: [
       {
         name: 'number',
-        label: 'Number',
-        hint: 'With the country’s code it works from anywhere: +353 1 555 0199',
+        label: t('kindFields.number'),
+        hint: t('kindFields.withTheCountrysCodeIt'),
         input: 'tel',
       },
-      { name: 'name', label: 'Whose is it?', hint: 'For you and the sheet.', input: 'text' },
+      { name: 'name', label: t('kindFields.whoseIsIt'), hint: t('kindFields.forYouAndTheSheet2'), input: 'text' },
     ],
   },
   'text-message': {
-    about: 'A phone opens a new text message, ready to be sent.',
+    about: t('kindFields.aPhoneOpensANew2'),
     empty: { kind: 'text-message', number: '', text: '' },
     fields: [
-      { name: 'number', label: 'To number', input: 'tel' },
-      { name: 'text', label: 'Text', input: 'long' },
+      { name: 'number', label: t('kindFields.toNumber'), input: 'tel' },
+      { name: 'text', label: t('kindFields.text'), input: 'long' },
     ],
   },
   network: {
-    about: 'A phone offers to join. Whoever scans the code can read the password in it.',
+    about: t('kindFields.aPhoneOffersToJoin'),
     empty: { kind: 'network', name: '', security: 'WPA', password: '', hidden: false },
     fields: [
-      { name: 'name', label: 'Name of the network', input: 'text' },
+      { name: 'name', label: t('kindFields.nameOfTheNetwork'), input: 'text' },
       {
         name: 'security',
-        label: 'Kind',
+        label: t('kindFields.kind'),
         input: 'choice',
         choices: networkSecurities.map((security) => [security, securityWords[security]] as const),
       },
-      { name: 'password', label: 'Password', hint: 'Readable for whoever scans the code.', input: 'text' },
-      { name: 'hidden', label: 'The network hides its name', input: 'tick' },
+      {
+        name: 'password',
+        label: t('kindFields.password'),
+        hint: t('kindFields.readableForWhoeverScansThe'),
+        input: 'text',
+      },
+      { name: 'hidden', label: t('kindFields.theNetworkHidesItsName'), input: 'tick' },
     ],
   },
 };

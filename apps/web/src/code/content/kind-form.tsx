@@ -14,6 +14,7 @@ import { contentProblemWords } from '../../platform/wording/content-problems.js'
 import { kindForms, toContent, toFormValues, type FormValues, type KindField } from './kind-fields.js';
 import { CheckBox } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly kind: ContentKind;
@@ -159,7 +160,7 @@ function Preview({
       payload={payload}
       act={kind}
       devices={devices}
-      wayOut={onPage && <Button onClick={() => onPage(content)}>Put it on a page</Button>}
+      wayOut={onPage && <Button onClick={() => onPage(content)}>{t('kindForm.putItOnAPage')}</Button>}
     />
   );
 }

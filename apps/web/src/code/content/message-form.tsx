@@ -9,6 +9,7 @@ import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { TextArea } from '../../platform/design/field.js';
 import { LiveCode } from '../symbol/live-code.js';
 import { Alert } from '../../platform/design/alert.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly devices: readonly DeviceView[];
@@ -35,17 +36,15 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
       }}
     >
       <div>
-        <p className="mt-0 mb-4 text-row text-muted">
-          Every scanner shows it, without any network. Each character counts, in steps.
-        </p>
+        <p className="mt-0 mb-4 text-row text-muted">{t('messageForm.everyScannerShowsItWithout')}</p>
         <DraftOffer draft={draft} onUse={setWords} />
         <TextArea
-          label="Message"
+          label={t('messageForm.message')}
           rows={7}
           value={words}
           onChange={(event) => setWords(event.target.value)}
           autoFocus
-          problem={words.length > limits.wordsLength ? 'Longer than a code can hold.' : undefined}
+          problem={words.length > limits.wordsLength ? t('messageForm.longerThanACodeCan') : undefined}
         />
         {failure !== null && <Alert words={failure} className="mt-3 mb-0" />}
         <div className="mt-4">
@@ -58,7 +57,7 @@ export function MessageForm({ devices, send, sending, failure, onSend, onPage }:
         payload={empty ? null : words}
         act={null}
         devices={devices}
-        wayOut={<Button onClick={() => onPage(words, draft.remove)}>Put it on a page</Button>}
+        wayOut={<Button onClick={() => onPage(words, draft.remove)}>{t('messageForm.putItOnAPage')}</Button>}
       />
     </form>
   );

@@ -8,6 +8,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { ChooseIcon } from './choose-icon.js';
 import { useAddLookPicture } from './look.queries.js';
 import { CheckBox, RangeInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly design: LookDesign;
@@ -22,18 +23,18 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
   const side = centre?.side ?? null;
   return (
     <Panel
-      title="In the middle"
+      title={t('centreControls.inTheMiddle')}
       aside={
         centre === null
-          ? 'it takes from the repair'
+          ? t('centreControls.itTakesFromTheRepair')
           : judgement.centre === null
-            ? 'this code has no room for it'
-            : `${judgement.centre.width} × ${judgement.centre.height} modules`
+            ? t('centreControls.thisCodeHasNoRoom')
+            : t('centreControls.modules', { width: judgement.centre.width, height: judgement.centre.height })
       }
       action={
         <>
           <ChooseFile
-            label={upload.isPending ? 'Uploading…' : 'Own picture'}
+            label={upload.isPending ? t('centreControls.uploading') : t('centreControls.ownPicture')}
             accept="image/png,image/jpeg,image/webp"
             onChoose={(file) =>
               upload.mutate(file, {
@@ -41,7 +42,7 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
               })
             }
           />
-          {centre !== null && <Button onClick={() => put(null)}>Nothing</Button>}
+          {centre !== null && <Button onClick={() => put(null)}>{t('centreControls.nothing')}</Button>}
         </>
       }
     >
@@ -52,7 +53,7 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
       )}
       <ChooseIcon
         chosen={centre?.kind === 'icon' ? centre.icon : null}
-        none="No icon of that name. Try another word, or upload a picture."
+        none={t('centreControls.noIconOfThatName')}
         onChoose={(icon) => put({ kind: 'icon', icon, side })}
       />
       {centre !== null && <SizeControl centre={centre} now={judgement.centre} onChange={put} />}
@@ -78,11 +79,11 @@ function SizeControl({
           checked={!byHand}
           onChange={(event) => onChange({ ...centre, side: event.target.checked ? null : 0.22 })}
         />
-        As large as leaves half of the repair
+        {t('centreControls.asLargeAsLeavesHalf')}
       </label>
       {byHand && (
         <label className="flex min-h-9 items-center gap-2.5">
-          Width
+          {t('centreControls.width')}
           <RangeInput
             min={least}
             max={most}
@@ -94,7 +95,7 @@ function SizeControl({
           <span className="w-12 text-muted">{percent(centre.side ?? least)}</span>
         </label>
       )}
-      {now === null && <span className="text-small text-muted">On codes with more repair it shows.</span>}
+      {now === null && <span className="text-small text-muted">{t('centreControls.onCodesWithMoreRepair')}</span>}
     </div>
   );
 }

@@ -2,6 +2,7 @@
 import { iconNames, iconOf } from '@hapset/core/icons';
 import { useState, type ReactElement } from 'react';
 import { SearchInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly chosen: string | null;
@@ -15,8 +16,16 @@ export function ChooseIcon({ chosen, none, onChoose }: Props): ReactElement {
   const found = iconNames.filter((name) => name.includes(find.trim().toLowerCase()));
   return (
     <>
-      <SearchInput label="Find an icon" placeholder="Find an icon" value={find} onFind={(find) => setFind(find)} />
-      <ul aria-label="Icons" className="m-0 mt-2 flex max-h-[132px] list-none flex-wrap gap-1 overflow-y-auto p-0.5">
+      <SearchInput
+        label={t('chooseIcon.findAnIcon')}
+        placeholder={t('chooseIcon.findAnIcon')}
+        value={find}
+        onFind={(find) => setFind(find)}
+      />
+      <ul
+        aria-label={t('chooseIcon.icons')}
+        className="m-0 mt-2 flex max-h-[132px] list-none flex-wrap gap-1 overflow-y-auto p-0.5"
+      >
         {found.map((name) => (
           <li key={name}>
             <button

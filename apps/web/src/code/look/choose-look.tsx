@@ -11,6 +11,7 @@ import { lookReasonWords, plainLookWords } from '../../platform/wording/looks.js
 import { wordsFor } from '../../platform/wording/problems.js';
 import { looksQuery } from './look.queries.js';
 import { drawSample, type LookSample } from './sample.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly sample: LookSample;
@@ -23,10 +24,13 @@ interface Props {
 
 export function ChooseLook({ sample, now, disabled, onChoose }: Props): ReactElement {
   const looks = useQuery(looksQuery);
-  if (looks.isPending) return <Loading rows={2} label="Looks are loading" />;
+  if (looks.isPending) return <Loading rows={2} label={t('chooseLook.looksAreLoading')} />;
   if (hasFailed(looks)) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
   return (
-    <ul className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3 p-0" aria-label="Looks">
+    <ul
+      className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3 p-0"
+      aria-label={t('chooseLook.looks')}
+    >
       <Choice
         sample={sample}
         name={plainLookWords}
@@ -81,13 +85,17 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
           <StateMark
             mark={judgement.state}
             words={
-              judgement.state === 'done' ? 'Leaves enough' : judgement.state === 'stop' ? 'Fails' : 'Needs attention'
+              judgement.state === 'done'
+                ? t('chooseLook.leavesEnough')
+                : judgement.state === 'stop'
+                  ? t('chooseLook.fails')
+                  : t('chooseLook.needsAttention')
             }
           />
           <span className="min-w-0 leading-snug">
             <span className="block text-body font-semibold break-words">{name}</span>
             <span className="block text-note text-muted">
-              {[isNow ? 'chosen now' : '', worst ? lookReasonWords[worst].short : '']
+              {[isNow ? t('chooseLook.chosenNow') : '', worst ? lookReasonWords[worst].short : '']
                 .filter((part) => part !== '')
                 .join(' · ')}
             </span>

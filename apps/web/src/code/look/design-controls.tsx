@@ -18,6 +18,7 @@ import { CentreControls } from './centre-controls.js';
 import { Choices } from '../../platform/design/choices.js';
 import { FinderSwatch, FrameSwatch, ModuleSwatch } from './swatches.js';
 import { CheckBox, ColourInput, LineInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly design: LookDesign;
@@ -31,12 +32,12 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
       <ColourControls design={design} onChange={onChange} />
       <ShapeControls design={design} onChange={onChange} />
       <CentreControls design={design} judgement={judgement} onChange={onChange} />
-      <Panel title="Words and frame" aside="outside the quiet zone; on a poster they take some of the room">
+      <Panel title={t('designControls.wordsAndFrame')} aside={t('designControls.outsideTheQuietZoneOn')}>
         <Choices
-          legend="Frame"
+          legend={t('designControls.frame')}
           value={design.frame ?? 'none'}
           options={[
-            { value: 'none' as const, words: 'None', swatch: <FrameSwatch form={null} /> },
+            { value: 'none' as const, words: t('designControls.none'), swatch: <FrameSwatch form={null} /> },
             ...frameForms.map((form) => ({
               value: form,
               words: frameWords[form],
@@ -55,26 +56,34 @@ type PartProps = Omit<Props, 'judgement'>;
 
 function ColourControls({ design, onChange }: PartProps): ReactElement {
   return (
-    <Panel title="Colours">
+    <Panel title={t('designControls.colours')}>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
-        <Colour label="Code" value={design.ink} onChange={(ink) => onChange({ ink })} />
-        <Colour label="Behind it" value={design.ground} onChange={(ground) => onChange({ ground })} />
+        <Colour label={t('designControls.code')} value={design.ink} onChange={(ink) => onChange({ ink })} />
+        <Colour
+          label={t('designControls.behindIt')}
+          value={design.ground}
+          onChange={(ground) => onChange({ ground })}
+        />
         <label className="flex min-h-9 items-center gap-2 text-body">
           <CheckBox
             checked={design.inkTo !== null}
             onChange={(event) => onChange({ inkTo: event.target.checked ? firstInkTo : null })}
           />
-          Runs into a second colour
+          {t('designControls.runsIntoASecondColour')}
         </label>
       </div>
       {design.inkTo !== null && (
         <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
-          <Colour label="Second colour" value={design.inkTo} onChange={(inkTo) => onChange({ inkTo })} />
+          <Colour
+            label={t('designControls.secondColour')}
+            value={design.inkTo}
+            onChange={(inkTo) => onChange({ inkTo })}
+          />
           <div className="w-48">
             <ChoiceField
               choices={gradientWays}
               words={gradientWayWords}
-              label="Runs"
+              label={t('designControls.runs')}
               value={design.way}
               onChange={(event) => onChange({ way: event.target.value as LookDesign['way'] })}
             />
@@ -87,9 +96,9 @@ function ColourControls({ design, onChange }: PartProps): ReactElement {
 
 function ShapeControls({ design, onChange }: PartProps): ReactElement {
   return (
-    <Panel title="Shapes">
+    <Panel title={t('designControls.shapes')}>
       <Choices
-        legend="Modules"
+        legend={t('designControls.modules')}
         value={design.modules}
         options={moduleShapes.map((shape) => ({
           value: shape,
@@ -99,7 +108,7 @@ function ShapeControls({ design, onChange }: PartProps): ReactElement {
         onChoose={(modules) => onChange({ modules })}
       />
       <Choices
-        legend="Corners"
+        legend={t('designControls.corners')}
         value={design.finders}
         options={finderShapes.map((shape) => ({
           value: shape,
@@ -112,7 +121,7 @@ function ShapeControls({ design, onChange }: PartProps): ReactElement {
   );
 }
 
-const firstWords = 'Point your camera here';
+const firstWords = t('designControls.pointYourCameraHere');
 
 function CaptionControls({ design: { caption }, onChange }: PartProps): ReactElement {
   const kind = caption === null ? 'none' : caption.words === null ? 'name' : 'words';
@@ -125,25 +134,25 @@ function CaptionControls({ design: { caption }, onChange }: PartProps): ReactEle
     <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-3">
       <div className="w-52">
         <SelectField
-          label="Words"
+          label={t('designControls.words')}
           value={kind}
           onChange={(event) => choose(event.target.value as 'none' | 'name' | 'words')}
         >
-          <option value="none">None</option>
-          <option value="name">The code’s own name</option>
-          <option value="words">The same on every code</option>
+          <option value="none">{t('designControls.none')}</option>
+          <option value="name">{t('designControls.theCodesOwnName')}</option>
+          <option value="words">{t('designControls.theSameOnEveryCode')}</option>
         </SelectField>
       </div>
       {caption !== null && (
         <div className="w-32">
           <SelectField
-            label="Where"
+            label={t('designControls.where')}
             value={place}
             onChange={(event) => onChange({ caption: { ...caption, place: event.target.value as 'above' | 'below' } })}
           >
             {captionPlaces.map((each) => (
               <option key={each} value={each}>
-                {each === 'above' ? 'Above' : 'Below'}
+                {each === 'above' ? t('designControls.above') : t('designControls.below')}
               </option>
             ))}
           </SelectField>
@@ -152,7 +161,7 @@ function CaptionControls({ design: { caption }, onChange }: PartProps): ReactEle
       {caption !== null && caption.words !== null && (
         <div className="min-w-56 flex-1">
           <TextField
-            label="What they say"
+            label={t('designControls.whatTheySay')}
             value={caption.words}
             maxLength={lookLimits.captionLength}
             onChange={(event) => onChange({ caption: { words: event.target.value, place } })}
@@ -192,7 +201,7 @@ function Colour({
         {/* Typed as it is; it counts once it is a whole colour. */}
         <LineInput
           key={value}
-          aria-label={`${label}, as a number`}
+          aria-label={t('designControls.asANumber', { label })}
           defaultValue={value}
           spellCheck={false}
           maxLength={7}

@@ -6,18 +6,17 @@ import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { plural } from '../../platform/wording/figures.js';
 import { failing } from '../../platform/wording/looks.js';
 import { ChooseLook } from './choose-look.js';
 import { useChooseLessonLook } from './look.queries.js';
 import { sampleOfLesson } from './sample.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 function whoHas(stations: number, withOwn: number): string {
-  if (withOwn > 0)
-    return `That look is on every station now but ${withOwn === 1 ? 'one that keeps its own' : `${withOwn} that keep their own`}.`;
-  return stations === 1 ? 'The station has that look now.' : `All ${stations} stations have that look now.`;
+  if (withOwn > 0) return t('lessonLook.thatLookIsOnEvery', { count: withOwn });
+  return stations === 1 ? t('lessonLook.theStationHasThatLook') : t('lessonLook.allStationsHaveThatLook', { stations });
 }
 
 export default function LessonLook({
@@ -44,26 +43,20 @@ export default function LessonLook({
       },
     });
   return (
-    <Dialog
-      title="Look of the lesson"
-      about="One click, and all its codes look like that. Nothing they say changes."
-      wide
-      onClose={onClose}
-    >
+    <Dialog title={t('lessonLook.lookOfTheLesson')} about={t('lessonLook.oneClickAndAllIts')} wide onClose={onClose}>
       {sample ? (
         <ChooseLook sample={sample} now={lesson.look} disabled={choose.isPending} onChoose={take} />
       ) : (
-        <p className="m-0 text-body">There is no code in this lesson yet. Add a station first.</p>
+        <p className="m-0 text-body">{t('lessonLook.thereIsNoCodeIn')}</p>
       )}
       {own.length > 0 && <OwnLooks bench={bench} />}
       {lesson.look !== null && (
         <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
           <span className="flex-1">
-            {lesson.look === plainLookChoice ? 'This lesson is plain by choice.' : 'This lesson has a look of its own.'}{' '}
-            Without a choice the school decides.
+            {lesson.look === plainLookChoice ? t('lessonLook.thisLessonIsPlainBy') : t('lessonLook.thisLessonHasALook')}
           </span>
           <Button disabled={choose.isPending} onClick={() => take(null)}>
-            Leave it to the school
+            {t('lessonLook.leaveItToTheSchool')}
           </Button>
         </p>
       )}
@@ -87,7 +80,7 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
     mutationFn: () => set(own.map(({ material: { id, version } }) => ({ id, version, look: null }))),
     onSuccess: () =>
       notice({
-        words: `${plural(own.length, 'station')} go with the lesson now.`,
+        words: t('lessonLook.stationsGoWithTheLesson', { count: own.length }),
         undo: () => sendChange(leave, undefined),
       }),
     onSettled: changed,
@@ -99,11 +92,13 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
   return (
     <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row">
       <span className="flex-1">
-        {own.map(({ name }) => `“${name}”`).join(', ')}{' '}
-        {own.length === 1 ? 'has a look of its own and keeps' : 'have looks of their own and keep'} it.
+        {t('lessonLook.haveLooksOfTheirOwn', {
+          count: own.length,
+          value: own.map(({ name }) => `“${name}”`).join(', '),
+        })}
       </span>
       <Button disabled={join.isPending} onClick={() => sendChange(join, undefined)}>
-        Let {own.length === 1 ? 'it' : 'them'} go with the lesson
+        {t('lessonLook.letThemGoWithThe', { count: own.length })}
       </Button>
     </p>
   );

@@ -2,8 +2,9 @@
 import { centreLeaves, standing, type LookJudgement, type LookReason } from '@hapset/core';
 import type { ReactElement, ReactNode } from 'react';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
-import { percent, plural } from '../../platform/wording/figures.js';
+import { percent } from '../../platform/wording/figures.js';
 import { lookReasonWords } from '../../platform/wording/looks.js';
+import { t } from '../words.js';
 
 const contrastReasons: readonly LookReason[] = ['too-little-contrast', 'light-on-dark'];
 const repairReasons: readonly LookReason[] = ['covers-patterns', 'beyond-repair', 'little-spare-repair'];
@@ -13,10 +14,13 @@ export function ContrastFigure({ judgement }: { readonly judgement: LookJudgemen
   return (
     <Figure
       mark={markOf(judgement, contrastReasons)}
-      title="Contrast"
-      figure={`${percent(colour.symbolContrast)} in colour, ${percent(grey.symbolContrast)} in grey`}
+      title={t('lookFigures.contrast')}
+      figure={t('lookFigures.inColourInGrey', {
+        percent: percent(colour.symbolContrast),
+        percent2: percent(grey.symbolContrast),
+      })}
     >
-      Black on white has 77 %.
+      {t('lookFigures.blackOnWhiteHas77')}
     </Figure>
   );
 }
@@ -25,7 +29,7 @@ export function RepairFigure({ judgement }: { readonly judgement: LookJudgement 
   const { spare, centre } = judgement;
   const left = Math.max(0, spare.spare);
   return (
-    <Figure mark={markOf(judgement, repairReasons)} title="Spare repair" figure={percent(left)}>
+    <Figure mark={markOf(judgement, repairReasons)} title={t('lookFigures.spareRepair')} figure={percent(left)}>
       <span className="mt-1 mb-1 block h-[7px] overflow-hidden rounded-full bg-line" aria-hidden>
         <span
           className={`block h-full rounded-full ${left >= centreLeaves ? 'bg-done' : left > 0 ? 'bg-look' : 'bg-stop'}`}
@@ -33,8 +37,13 @@ export function RepairFigure({ judgement }: { readonly judgement: LookJudgement 
         />
       </span>
       {centre === null
-        ? 'Nothing covers the code; all of it is left for creases and stains.'
-        : `The middle takes ${centre.width} × ${centre.height} modules, ${spare.errors} of the ${plural(spare.repairable, 'codeword')} that can be repaired where it is least.`}
+        ? t('lookFigures.nothingCoversTheCodeAll')
+        : t('lookFigures.theMiddleTakesModulesOf', {
+            count: spare.repairable,
+            width: centre.width,
+            height: centre.height,
+            errors: spare.errors,
+          })}
     </Figure>
   );
 }
@@ -75,13 +84,13 @@ export function ReasonList({
 }): ReactElement | null {
   if (judgement.reasons.length === 0) return null;
   return (
-    <ul className="m-0 flex list-none flex-col gap-2 p-0" aria-label="What is wrong with this look">
+    <ul className="m-0 flex list-none flex-col gap-2 p-0" aria-label={t('lookFigures.whatIsWrongWithThis')}>
       {judgement.reasons.map((reason) => (
         <li key={reason} className="flex items-start gap-2.5 text-row">
           <span className="mt-0.5 shrink-0">
             <StateMark
               mark={standing([reason]).state}
-              words={standing([reason]).state === 'stop' ? 'Fails' : 'Needs attention'}
+              words={standing([reason]).state === 'stop' ? t('lookFigures.fails') : t('lookFigures.needsAttention')}
             />
           </span>
           <span className="min-w-0 flex-1">

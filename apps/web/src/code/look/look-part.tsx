@@ -13,6 +13,7 @@ import { failing, lookOriginWords, plainLookWords } from '../../platform/wording
 import { ContrastFigure, ReasonList, RepairFigure } from './look-figures.js';
 import { designAddress } from './design-address.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 // Drawing looks needs the icons; who never opens this does not load them.
 const ChooseForCode = lazy(() => import('./choose-for-code.js'));
@@ -30,16 +31,16 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
       mark={
         <StateMark
           mark={look.judgement.state}
-          words={`Look: ${look.judgement.state === 'done' ? 'leaves enough' : 'needs attention'}`}
+          words={look.judgement.state === 'done' ? t('lookPart.lookLeavesEnough') : t('lookPart.lookNeedsAttention')}
         />
       }
-      title={`Look: ${name}`}
+      title={t('lookPart.look', { name })}
       aside={look.from === 'nobody' ? '' : lookOriginWords[look.from]}
       action={
         <>
-          <Button onClick={() => setChoosing(true)}>Choose a look</Button>
+          <Button onClick={() => setChoosing(true)}>{t('lookPart.chooseALook')}</Button>
           <Link to={designAddress(page)} className={buttonClass()}>
-            Design one
+            {t('lookPart.designOne')}
           </Link>
         </>
       }
@@ -72,22 +73,21 @@ function ChooseLook({ page, onClose }: { readonly page: MaterialPage; readonly o
       },
     );
   return (
-    <Dialog title="Choose a look" about="On this code, as it would be. Nothing it says changes." wide onClose={onClose}>
+    <Dialog title={t('lookPart.chooseALook')} about={t('lookPart.onThisCodeAsIt')} wide onClose={onClose}>
       <Suspense>
         <ChooseForCode
           page={page}
           disabled={change.isPending}
-          onChoose={(choice, fails) => choose(choice, `The code has that look now.${failing(fails)}`)}
+          onChoose={(choice, fails) => choose(choice, t('lookPart.theCodeHasThatLook', { failing: failing(fails) }))}
         />
       </Suspense>
       {before !== null && (
         <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
           <span className="flex-1">
-            {before === plainLookChoice ? 'It is plain by choice.' : 'It was chosen for this code.'} Without a choice,
-            lesson and school decide.
+            {before === plainLookChoice ? t('lookPart.itIsPlainByChoice') : t('lookPart.itWasChosenForThis')}
           </span>
-          <Button disabled={change.isPending} onClick={() => choose(null, 'Lesson and school decide how it looks.')}>
-            Leave it to them
+          <Button disabled={change.isPending} onClick={() => choose(null, t('lookPart.lessonAndSchoolDecideHow'))}>
+            {t('lookPart.leaveItToThem')}
           </Button>
         </p>
       )}
@@ -107,9 +107,9 @@ function FreeLevel({
   const sendChange = useSendChange();
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-row">
-      <span className="flex-1">Level {level} repairs more and the code stays as coarse as it is.</span>
+      <span className="flex-1">{t('lookPart.levelRepairsMoreAndThe', { level })}</span>
       <Button disabled={change.isPending} onClick={() => sendChange(change, { version: material.version, level })}>
-        Take level {level}
+        {t('lookPart.takeLevel', { level })}
       </Button>
     </p>
   );

@@ -24,6 +24,7 @@ import { drawSample, usualSample, type LookSample } from './sample.js';
 import { Icon } from '../../platform/design/icon.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function LooksPage(): ReactElement {
   const looks = useQuery(looksQuery);
@@ -32,22 +33,22 @@ export function LooksPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Looks"
+        title={t('looksPage.looks')}
         trail={
           <Link to="/school" className="text-ink/80">
-            School
+            {t('looksPage.school')}
           </Link>
         }
-        about="Colours, shapes, what stands in the middle and around. A look never changes what a code says."
+        about={t('looksPage.coloursShapesWhatStandsIn')}
         actions={
           mayMake && (
             <Link to="/school/looks/new" className={buttonClass('main')}>
-              Design a look
+              {t('looksPage.designALook')}
             </Link>
           )
         }
       />
-      {looks.isPending && <Loading rows={3} label="Looks are loading" />}
+      {looks.isPending && <Loading rows={3} label={t('looksPage.looksAreLoading')} />}
       {hasFailed(looks) && <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />}
       {looks.data && mayRule && <Rules looks={looks.data} />}
       {looks.data && <LookList looks={looks.data} mayRule={mayRule} />}
@@ -66,15 +67,11 @@ function LookList({
   const sample = useMemo(() => usualSample(devices), [devices]);
   return (
     <>
-      {looks.length === 0 && (
-        <Empty title="No looks yet">
-          All codes are black on white, which reads best. A look of your own is designed with its readability in sight.
-        </Empty>
-      )}
+      {looks.length === 0 && <Empty title={t('looksPage.noLooksYet')}>{t('looksPage.allCodesAreBlackOn')}</Empty>}
       {looks.length > 0 && sample && (
         <ul
           className="m-0 grid list-none grid-cols-[repeat(auto-fill,minmax(250px,1fr))] gap-3 p-0"
-          aria-label="Looks of the school"
+          aria-label={t('looksPage.looksOfTheSchool')}
         >
           {looks.map((look) => (
             <LookCard
@@ -88,7 +85,7 @@ function LookList({
         </ul>
       )}
       {!mayRule && madeBy === 'administrator' && (
-        <p className="mt-3 mb-0 text-small text-muted">At this school the administrator makes looks.</p>
+        <p className="mt-3 mb-0 text-small text-muted">{t('looksPage.atThisSchoolTheAdministrator')}</p>
       )}
     </>
   );
@@ -100,12 +97,12 @@ function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: Lo
   const sendChange = useSendChange();
   const keep = (rules: { defaultLookId: string | null; madeBy: LookMakers }): void =>
     sendChange(change, rules, {
-      onSuccess: () => notice({ words: 'The school’s rules for looks are kept.' }),
+      onSuccess: () => notice({ words: t('looksPage.theSchoolsRulesForLooks') }),
     });
   return (
     <div className="mb-4 grid gap-4 sm:max-w-2xl sm:grid-cols-2">
       <SelectField
-        label="Look where none is chosen"
+        label={t('looksPage.lookWhereNoneIsChosen')}
         value={defaultLookId ?? ''}
         disabled={change.isPending}
         onChange={(event) => keep({ defaultLookId: event.target.value || null, madeBy })}
@@ -122,7 +119,7 @@ function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: Lo
       <ChoiceField
         choices={lookMakers}
         words={lookMakerWords}
-        label="Who makes looks"
+        label={t('looksPage.whoMakesLooks')}
         value={madeBy}
         disabled={change.isPending}
         onChange={(event) => keep({ defaultLookId, madeBy: event.target.value as LookMakers })}
@@ -151,7 +148,7 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
       <div className="mt-2.5 flex items-start gap-2">
         <StateMark
           mark={allowed ? judgement.state : 'look-at'}
-          words={judgement.state === 'done' ? 'Leaves enough' : 'Needs attention'}
+          words={judgement.state === 'done' ? t('looksPage.leavesEnough') : t('looksPage.needsAttention')}
         />
         <div className="min-w-0 flex-1 leading-snug">
           <Link to={lookAddress(look)} className="text-lead font-semibold break-words text-ink">
@@ -171,9 +168,9 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
 
 function factsOf({ uses, allowed }: LookView, isDefault: boolean): readonly string[] {
   return [
-    isDefault ? 'where none is chosen' : '',
-    uses > 0 ? `chosen ${uses === 1 ? 'once' : `${uses} times`}` : 'not chosen yet',
-    allowed ? '' : 'not allowed any more',
+    isDefault ? t('looksPage.whereNoneIsChosen') : '',
+    uses > 0 ? t('looksPage.chosenTimes', { count: uses }) : t('looksPage.notChosenYet'),
+    allowed ? '' : t('looksPage.notAllowedAnyMore'),
   ];
 }
 
@@ -186,22 +183,25 @@ function LookMenu({ look, isDefault, mayRule }: Omit<CardProps, 'sample'>): Reac
     remove: routes.removeLook,
     restore: routes.restoreLook,
     params: { lookId: id },
-    words: `“${name}” was removed.`,
+    words: t('looksPage.wasRemoved', { name }),
   });
   return (
     <Menu
-      label={`More for ${name}`}
+      label={t('looksPage.moreFor', { name })}
       entries={[
-        { label: mayChange ? 'Change' : 'Design from it', onSelect: () => void navigate(lookAddress(look)) },
+        {
+          label: mayChange ? t('looksPage.change') : t('looksPage.designFromIt'),
+          onSelect: () => void navigate(lookAddress(look)),
+        },
         ...(mayRule
           ? [
               {
-                label: allowed ? 'Allow no longer' : 'Allow again',
+                label: allowed ? t('looksPage.allowNoLonger') : t('looksPage.allowAgain'),
                 onSelect: () => sendChange(allow, { lookId: id, allowed: !allowed }),
               },
             ]
           : []),
-        { label: 'Remove', onSelect: removal.run, danger: true, disabled: uses > 0 || isDefault },
+        { label: t('looksPage.remove'), onSelect: removal.run, danger: true, disabled: uses > 0 || isDefault },
       ]}
     >
       <Icon icon={MoreHorizontal} size={17} />

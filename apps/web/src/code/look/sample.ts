@@ -12,6 +12,7 @@ import {
 } from '@hapset/core';
 import { iconOf } from '@hapset/core/icons';
 import { measureOnPage } from './measure.js';
+import { t } from '../words.js';
 
 export interface LookSample {
   readonly plan: SymbolPlan;
@@ -38,7 +39,7 @@ export function sampleOfLesson({ rows }: BenchView): LookSample | null {
 /** Where no code is at hand. */
 export function usualSample(devices: readonly DeviceView[]): LookSample | null {
   return planned('https://material.example/leaf/rock-pools', undefined, {
-    name: 'Rock pools',
+    name: t('sample.rockPools'),
     paper: 'A4',
     distanceM: 1.5,
     devices,

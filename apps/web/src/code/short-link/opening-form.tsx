@@ -9,6 +9,7 @@ import { openingProblemWords } from '../../platform/wording/short-links.js';
 import { useChangeOpening } from './short-link.queries.js';
 import { CheckBox } from '../../platform/design/inputs.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 interface Fields {
   from: string;
@@ -18,7 +19,15 @@ interface Fields {
   ends: string;
 }
 
-const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const dayNames = [
+  t('openingForm.mon'),
+  t('openingForm.tue'),
+  t('openingForm.wed'),
+  t('openingForm.thu'),
+  t('openingForm.fri'),
+  t('openingForm.sat'),
+  t('openingForm.sun'),
+] as const;
 
 /** When it leads on: from and until, and hours of the week, by the school's clock. Outside them students read when to come back. */
 export function OpeningForm({
@@ -37,7 +46,8 @@ export function OpeningForm({
   const keep = (opening: Opening): void => {
     const before = link.opening;
     sendChange(change, opening, {
-      onSuccess: () => notice({ words: 'The opening hours are kept.', undo: () => sendChange(change, before) }),
+      onSuccess: () =>
+        notice({ words: t('openingForm.theOpeningHoursAreKept'), undo: () => sendChange(change, before) }),
     });
   };
   return (
@@ -49,7 +59,7 @@ export function OpeningForm({
       <Hours register={register} problem={formState.errors.until?.message ?? formState.errors.root?.message} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={change.isPending || !formState.isDirty}>
-          Keep the hours
+          {t('openingForm.keepTheHours')}
         </Button>
         {lesson && (
           <Button
@@ -58,7 +68,7 @@ export function OpeningForm({
               setValue('until', lesson.until, { shouldDirty: true });
             }}
           >
-            During the lesson
+            {t('openingForm.duringTheLesson')}
           </Button>
         )}
         {!isAlwaysOpen(link.opening) && (
@@ -69,7 +79,7 @@ export function OpeningForm({
               keep(alwaysOpen);
             }}
           >
-            Always open
+            {t('openingForm.alwaysOpen')}
           </Button>
         )}
       </div>
@@ -87,24 +97,24 @@ function Hours({
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-2">
-        <TextField label="Open from" type="datetime-local" {...register('from')} />
+        <TextField label={t('openingForm.openFrom')} type="datetime-local" {...register('from')} />
         <TextField
-          label="Open until"
+          label={t('openingForm.openUntil')}
           type="datetime-local"
           {...register('until', { validate: (_, fields) => problemOf(fields) })}
           problem={problem}
         />
       </div>
       <fieldset className="m-0 flex flex-wrap items-end gap-x-4 gap-y-2 border-0 p-0">
-        <legend className="mb-1 text-small font-semibold">Only on these days</legend>
+        <legend className="mb-1 text-small font-semibold">{t('openingForm.onlyOnTheseDays')}</legend>
         {dayNames.map((name, index) => (
           <label key={name} className="flex min-h-9 items-center gap-1.5 text-row">
             <CheckBox value={String(index + 1)} {...register('days')} /> {name}
           </label>
         ))}
         <span className="flex gap-3">
-          <TextField label="from" type="time" {...register('begins')} />
-          <TextField label="until" type="time" {...register('ends')} />
+          <TextField label={t('openingForm.from')} type="time" {...register('begins')} />
+          <TextField label={t('openingForm.until')} type="time" {...register('ends')} />
         </span>
       </fieldset>
     </>

@@ -12,6 +12,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 import { useTryLink } from './short-link.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 /** A new target for what is on paper already: opened as a student first, then taken, with a way back. */
 export function PointElsewhere({
@@ -32,8 +33,8 @@ export function PointElsewhere({
   const verdict = opened?.verdict ?? null;
   return (
     <Dialog
-      title="Point elsewhere"
-      about="Codes that are on paper lead to the new page from then on."
+      title={t('pointElsewhere.pointElsewhere')}
+      about={t('pointElsewhere.codesThatAreOnPaper')}
       onClose={onClose}
     >
       <form
@@ -45,7 +46,7 @@ export function PointElsewhere({
       >
         <LeadsTo address={before} />
         <TextArea
-          label="New target"
+          label={t('pointElsewhere.newTarget')}
           rows={2}
           maxLength={limits.linkLength}
           value={text}
@@ -56,14 +57,14 @@ export function PointElsewhere({
         <RenameToo before={material.title} after={pageTitle} checked={rename} onChange={setRename} />
         {change.isError && <Alert words={wordsFor(change.error)} />}
         <div className="flex flex-wrap justify-end gap-2">
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{t('pointElsewhere.cancel')}</Button>
           {verdict === null ? (
             <Button type="submit" tone="main" disabled={link === '' || link === before || check.isPending}>
-              Open it as a student
+              {t('pointElsewhere.openItAsAStudent')}
             </Button>
           ) : (
             <Button tone="main" onClick={point} disabled={change.isPending}>
-              {letsIn(verdict) ? 'Point it there' : 'Point it there anyway'}
+              {letsIn(verdict) ? t('pointElsewhere.pointItThere') : t('pointElsewhere.pointItThereAnyway')}
             </Button>
           )}
         </div>
@@ -97,8 +98,8 @@ function RenameToo({
   if (after === '' || after === before) return null;
   return (
     <CheckField
-      label={`Call it “${after}” too`}
-      hint={`Sheets that are printed say “${before}”.`}
+      label={t('pointElsewhere.callItToo', { after })}
+      hint={t('pointElsewhere.sheetsThatArePrintedSay', { before })}
       checked={checked}
       onChange={(event) => onChange(event.target.checked)}
     />
@@ -121,7 +122,7 @@ function usePoint(
       {
         onSuccess: (changed) => {
           notice({
-            words: 'The short link leads there now. Nothing is to be printed again.',
+            words: t('pointElsewhere.theShortLinkLeadsThere'),
             ...(linkBefore !== null && {
               undo: () =>
                 sendChange(change, {
@@ -142,7 +143,7 @@ function usePoint(
 function LeadsTo({ address }: { readonly address: string | null }): ReactElement {
   return (
     <p className="m-0 text-row">
-      <span className="block text-muted">It leads to</span>
+      <span className="block text-muted">{t('pointElsewhere.itLeadsTo')}</span>
       <span className="font-mono text-small break-all">{address}</span>
     </p>
   );
@@ -160,11 +161,11 @@ function WhatOpened({
   if (isPending)
     return (
       <p role="status" className="m-0 text-body text-muted">
-        Opening it as a student…
+        {t('pointElsewhere.openingItAsAStudent')}
       </p>
     );
   if (isError) return <Alert words={wordsFor(error)} />;
-  if (data === null) return <Alert words="It was not opened within a minute. Try it once more." />;
+  if (data === null) return <Alert words={t('pointElsewhere.itWasNotOpenedWithin')} />;
   if (verdict === null || !data) return null;
   const [reason] = data.reasons;
   const words = wordsOfVerdict(verdict, reason?.reason ?? null);

@@ -15,6 +15,7 @@ import { lessonOpening } from './lesson-opening.js';
 import { OpeningForm } from './opening-form.js';
 import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinkQuery } from './short-link.queries.js';
+import { t } from '../words.js';
 
 const PointElsewhere = lazy(() =>
   import('./point-elsewhere.js').then(({ PointElsewhere: component }) => ({ default: component })),
@@ -42,18 +43,20 @@ export function ShortLinkPart({
         id="short-link"
         name="the short link"
         calm={link.open && !link.shortForm}
-        title="Short link"
-        aside={`${carried ? '' : 'not in the code now; '}${link.open ? '' : 'closed just now; '}${link.opens === 0 ? 'not opened yet' : `opened ${plural(link.opens, 'time')}`}`}
-        action={material.link !== null && <Button onClick={() => setPointing(true)}>Point elsewhere</Button>}
+        title={t('shortLinkPart.shortLink')}
+        aside={`${carried ? '' : t('shortLinkPart.notInTheCodeNow')}${link.open ? '' : t('shortLinkPart.closedJustNow')}${link.opens === 0 ? t('shortLinkPart.notOpenedYet') : t('shortLinkPart.openedTimes', { count: link.opens })}`}
+        action={
+          material.link !== null && (
+            <Button onClick={() => setPointing(true)}>{t('shortLinkPart.pointElsewhere')}</Button>
+          )
+        }
       >
         <p className="m-0 font-mono text-group break-all">{link.inLetters}</p>
-        <p className="mt-0.5 mb-0 text-small text-muted">
-          As it stands on paper, for who can’t scan. Blanks and small letters do no harm.
-        </p>
+        <p className="mt-0.5 mb-0 text-small text-muted">{t('shortLinkPart.asItStandsOnPaper')}</p>
         {link.shortForm && <ReplaceShortLink materialId={material.id} />}
         <details className="mt-1.5 text-row" onToggle={(event) => setShown(event.currentTarget.open)}>
           <summary className="w-fit cursor-pointer py-1 text-small text-muted">
-            Opening hours, openings and history
+            {t('shortLinkPart.openingHoursOpeningsAndHistory')}
           </summary>
           {shown && <Details page={page} />}
         </details>
@@ -71,7 +74,7 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
   if (!details.data)
     return (
       <p className="m-0 py-2 text-muted" role="status">
-        Loading…
+        {t('shortLinkPart.loading')}
       </p>
     );
   const { data } = details;
@@ -79,7 +82,7 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
     <div className="flex flex-col gap-4 pt-1">
       <section>
         <h3 className="m-0 text-body">
-          {isAlwaysOpen(data.opening) ? 'Open at any time' : 'Opening hours, by the school’s clock'}
+          {isAlwaysOpen(data.opening) ? t('shortLinkPart.openAtAnyTime') : t('shortLinkPart.openingHoursByTheSchools')}
         </h3>
         <OpeningForm link={data} page={page} lesson={lesson && lessonOpening(lesson)} />
       </section>
@@ -92,26 +95,31 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
 function Openings({ link: { days, hours, visitors, opens } }: { readonly link: ShortLinkDetails }): ReactElement {
   return (
     <section>
-      <h3 className="m-0 text-body">Openings in the last 30 days</h3>
+      <h3 className="m-0 text-body">{t('shortLinkPart.openingsInTheLast30')}</h3>
       {opens === 0 ? (
-        <p className="m-0 text-muted">None yet. Each opening counts once; robots and link previews don’t.</p>
+        <p className="m-0 text-muted">{t('shortLinkPart.noneYetEachOpeningCounts')}</p>
       ) : (
         <>
           <p className="m-0 text-muted">
-            {Object.entries(visitors)
-              .filter(([, count]) => count > 0)
-              .map(([kind, count]) => plural(count, visitorWords[kind as keyof typeof visitorWords]))
-              .join(', ')}
-            . Counts only; nothing about who.
+            {t('shortLinkPart.countsOnlyNothingAboutWho', {
+              value: Object.entries(visitors)
+                .filter(([, count]) => count > 0)
+                .map(([kind, count]) => plural(count, visitorWords[kind as keyof typeof visitorWords]))
+                .join(', '),
+            })}
           </p>
           <Suspense fallback={<div className="h-40" />}>
             <div className="grid gap-4 sm:grid-cols-2">
               <BarChart
-                label="By day"
+                label={t('shortLinkPart.byDay')}
                 labels={days.map(({ day }) => day.slice(5))}
                 values={days.map((day) => day.opens)}
               />
-              <BarChart label="By hour of the day" labels={hours.map((_, hour) => String(hour))} values={hours} />
+              <BarChart
+                label={t('shortLinkPart.byHourOfTheDay')}
+                labels={hours.map((_, hour) => String(hour))}
+                values={hours}
+              />
             </div>
           </Suspense>
         </>
@@ -130,9 +138,9 @@ function History({
   const change = useChangeMaterial(material.id);
   return (
     <section>
-      <h3 className="m-0 text-body">Where it led before</h3>
+      <h3 className="m-0 text-body">{t('shortLinkPart.whereItLedBefore')}</h3>
       {turns.length === 0 ? (
-        <p className="m-0 text-muted">It has led to one page only.</p>
+        <p className="m-0 text-muted">{t('shortLinkPart.itHasLedToOne')}</p>
       ) : (
         <ul className="m-0 list-none p-0">
           {turns.map((turn) => (
@@ -141,14 +149,14 @@ function History({
               className="flex flex-wrap items-center gap-x-3 border-b border-line py-1 last:border-b-0"
             >
               <span className="min-w-0 flex-1 font-mono text-note break-all">{turn.from}</span>
-              <span className="text-note text-muted">until {ago(turn.at)}</span>
+              <span className="text-note text-muted">{t('shortLinkPart.until', { ago: ago(turn.at) })}</span>
               {material.link !== null && turn.from !== material.link && (
                 <Button
                   tone="quiet"
                   disabled={change.isPending}
                   onClick={() => change.mutate({ version: material.version, link: turn.from })}
                 >
-                  Lead there again
+                  {t('shortLinkPart.leadThereAgain')}
                 </Button>
               )}
             </li>

@@ -9,13 +9,14 @@ import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { ago, plural } from '../../platform/wording/figures.js';
+import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { filterWords } from '../../platform/wording/short-links.js';
 import { verdictWords } from '../../platform/wording/verdicts.js';
 import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinksQuery } from './short-link.queries.js';
 import { SearchInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 /** All short links of a teacher: where each leads, where it is used, and whether it still opens. */
 export function ShortLinksPage(): ReactElement {
@@ -28,36 +29,36 @@ export function ShortLinksPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Short links"
-        about="Addresses of the school’s own. What they lead to can change; what is on paper stays."
+        title={t('shortLinksPage.shortLinks')}
+        about={t('shortLinksPage.addressesOfTheSchoolsOwn')}
         trail={
           <Link to="/shelf" className="text-ink/80">
-            Shelf
+            {t('shortLinksPage.shelf')}
           </Link>
         }
         actions={
           <>
             <SearchInput
-              label="Find a short link"
-              placeholder="Find by title, target or letters"
+              label={t('shortLinksPage.findAShortLink')}
+              placeholder={t('shortLinksPage.findByTitleTargetOr')}
               value={find}
               onFind={(find) => setFind(find)}
             />
             <a className={buttonClass()} href={`${addressOf(routes.shortLinksCsv, {})}?${query}`} download>
-              Save as a list
+              {t('shortLinksPage.saveAsAList')}
             </a>
           </>
         }
       />
       <Filters filter={filter} onChoose={setFilter} />
-      {list.isPending && <Loading label="Short links are loading" />}
+      {list.isPending && <Loading label={t('shortLinksPage.shortLinksAreLoading')} />}
       {hasFailed(list) && <Failed words={wordsFor(list.error)} onRetry={() => void list.refetch()} />}
       {list.isSuccess && (
         <Rows rows={rows} total={list.data.pages[0]?.total ?? 0} filtered={wanted !== '' || filter !== 'all'} />
       )}
       {list.hasNextPage && (
         <Button className="mt-3" disabled={list.isFetchingNextPage} onClick={() => void list.fetchNextPage()}>
-          Show more
+          {t('shortLinksPage.showMore')}
         </Button>
       )}
     </>
@@ -72,7 +73,7 @@ function Filters({
   readonly onChoose: (filter: ShortLinkFilter) => void;
 }): ReactElement {
   return (
-    <div role="group" aria-label="Which of them" className="mb-3 flex flex-wrap gap-1.5">
+    <div role="group" aria-label={t('shortLinksPage.whichOfThem')} className="mb-3 flex flex-wrap gap-1.5">
       {shortLinkFilters.map((choice) => (
         <button
           key={choice}
@@ -101,10 +102,10 @@ function Rows({
   return (
     <>
       <p className="mt-0 mb-2 text-row text-muted" role="status">
-        {plural(total, 'short link')}
+        {t('shortLinksPage.shortLinks2', { count: total })}
       </p>
       <ul
-        aria-label="Short links"
+        aria-label={t('shortLinksPage.shortLinks')}
         className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
       >
         {rows.map((row) => (
@@ -116,13 +117,9 @@ function Rows({
 }
 
 function Nothing({ filtered }: { readonly filtered: boolean }): ReactElement {
-  if (filtered) return <Empty title="No short link like that">Try another word, or look at all of them.</Empty>;
-  return (
-    <Empty title="No short links yet">
-      On the page of a material, under “Code carries”, choose the school’s short link. Its code is coarse, and you can
-      point it elsewhere later.
-    </Empty>
-  );
+  if (filtered)
+    return <Empty title={t('shortLinksPage.noShortLinkLikeThat')}>{t('shortLinksPage.tryAnotherWordOrLook')}</Empty>;
+  return <Empty title={t('shortLinksPage.noShortLinksYet')}>{t('shortLinksPage.onThePageOfA')}</Empty>;
 }
 
 function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
@@ -132,15 +129,17 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
       <span className="font-mono text-field font-semibold" title={address}>
         {slug}
         {!carried && target !== null && (
-          <span className="block font-sans text-note font-normal text-muted">not in its code now</span>
+          <span className="block font-sans text-note font-normal text-muted">
+            {t('shortLinksPage.notInItsCodeNow')}
+          </span>
         )}
       </span>
       <Target row={row} />
       <Standing row={row} />
       <span className="text-row">
-        {opens === 0 ? 'not scanned yet' : `opened ${plural(opens, 'time')}`}
+        {opens === 0 ? t('shortLinksPage.notScannedYet') : t('shortLinksPage.openedTimes', { count: opens })}
         <span className="block text-note text-muted">
-          {sheets === 0 ? 'on no sheet' : `on ${plural(sheets, 'sheet')}`}
+          {sheets === 0 ? t('shortLinksPage.onNoSheet') : t('shortLinksPage.onSheets', { count: sheets })}
         </span>
       </span>
     </li>
@@ -162,11 +161,13 @@ function Target({
         </Link>
       )}
       <span className="block truncate font-mono text-note text-muted" title={target ?? ''}>
-        {target ?? 'taken off the shelf'}
+        {target ?? t('shortLinksPage.takenOffTheShelf')}
       </span>
       {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
       {lessons.length > 0 && (
-        <span className="block truncate text-note text-muted">in {lessons.map(({ name }) => name).join(', ')}</span>
+        <span className="block truncate text-note text-muted">
+          {t('shortLinksPage.in', { value: lessons.map(({ name }) => name).join(', ') })}
+        </span>
       )}
     </span>
   );
@@ -187,8 +188,8 @@ function Standing({ row }: { readonly row: ShortLinkRow }): ReactElement {
 }
 
 function standingWords({ target, verdict }: ShortLinkRow): string {
-  if (target === null) return 'Taken down';
-  return verdict === null ? 'Not opened yet' : verdictWords[verdict].short;
+  if (target === null) return t('shortLinksPage.takenDown');
+  return verdict === null ? t('shortLinksPage.notOpenedYet') : verdictWords[verdict].short;
 }
 
 function markOf({ target, verdict }: ShortLinkRow): Mark {

@@ -16,7 +16,7 @@ import { useNotice } from '../../platform/design/notice.js';
 import { FoldingPanel, Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
-import { grainWords, metres, plural } from '../../platform/wording/figures.js';
+import { grainWords, metres } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { carriedWords, dependencyWords, rungReasonWords, rungWords } from '../../platform/wording/ladder.js';
 import { ignoredSentence, namesListed } from '../../platform/wording/scanners.js';
@@ -24,6 +24,7 @@ import { CodePicture } from './code-picture.js';
 import { ChooseLevel } from './choose-level.js';
 import { OfferPage } from './offer-page.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 /** What the code could carry, each with what it costs in steps; the one that it carries now is marked. */
 export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactElement {
@@ -36,15 +37,15 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
       id="carries"
       name="what the code carries"
       calm={readiness.carries.state === 'done' && isRecommended(ladder, code.carry)}
-      mark={<StateMark mark={readiness.carries.state} words="Code" />}
-      title={`Code carries ${carriedWords[code.carry]}`}
+      mark={<StateMark mark={readiness.carries.state} words={t('carriesPart.code')} />}
+      title={t('carriesPart.codeCarries', { carriedWords: carriedWords[code.carry] })}
       aside={
         growth === 0
-          ? 'one character more makes the code finer'
-          : `${plural(growth, 'more character')} fit before the code gets finer`
+          ? t('carriesPart.oneCharacterMoreMakesThe')
+          : t('carriesPart.moreCharactersFitBeforeThe', { count: growth })
       }
     >
-      <ul aria-label="What the code could carry" className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
+      <ul aria-label={t('carriesPart.whatTheCodeCouldCarry')} className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
         {ladder.rungs.map((rung, index) => (
           <RungRow
             key={rung.kind}
@@ -61,11 +62,14 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
       <OfferPage page={page} />
       <ChooseLevel page={page} />
       <details className="text-small text-muted">
-        <summary className="w-fit cursor-pointer py-1">In figures, and in terms of the standard</summary>
+        <summary className="w-fit cursor-pointer py-1">{t('carriesPart.inFiguresAndInTerms')}</summary>
         <RungFigures page={page} />
         <p className="m-0">
-          Version {code.version}, error correction level {code.level}, data mask {code.mask}, quiet zone 4 modules
-          (ISO/IEC 18004).
+          {t('carriesPart.versionErrorCorrectionLevelData', {
+            version: code.version,
+            level: code.level,
+            mask: code.mask,
+          })}
         </p>
       </details>
     </FoldingPanel>
@@ -80,10 +84,12 @@ function isRecommended({ rungs, recommended }: MaterialPage['ladder'], carry: Ad
 function TooLong({ page }: { readonly page: MaterialPage }): ReactElement {
   return (
     <div id="carries">
-      <Panel mark={<StateMark mark="stop" words="Code: stops" />} title="Too long for a code">
+      <Panel
+        mark={<StateMark mark="stop" words={t('carriesPart.codeStops')} />}
+        title={t('carriesPart.tooLongForACode')}
+      >
         <p className="m-0 text-body">
-          No code holds that much{page.material.level === null ? '' : ' at this error correction level'}. Shorten it, or
-          put it on a page of its own.
+          {page.material.level === null ? t('carriesPart.noCodeHoldsThatMuch') : t('carriesPart.noCodeHoldsThatMuch2')}
         </p>
         <OfferPage page={page} />
         <ChooseLevel page={page} />
@@ -105,15 +111,13 @@ function CarryNotes({
     <>
       {act !== null && ignoredBy.length > 0 && (
         <p className="mt-2 mb-0 flex items-center gap-2 text-row">
-          <StateMark mark="look-at" words="Needs attention" /> {ignoredSentence(act, ignoredBy)} The poster says what to
-          do then.
+          <StateMark mark="look-at" words={t('carriesPart.needsAttention')} />{' '}
+          {t('carriesPart.thePosterSaysWhatTo', { ignoredSentence: ignoredSentence(act, ignoredBy) })}
         </p>
       )}
       {grain === 'very-fine' && charactersToShrink !== null && (
         <p className="mt-2 mb-0 text-row">
-          {plural(charactersToShrink, 'character')} fewer make the code one step coarser;{' '}
-          {charactersToShrink === 1 ? 'it then reads' : 'removing less changes nothing. It then reads'} from farther
-          away.
+          {t('carriesPart.charactersFewerMakeTheCode', { count: charactersToShrink })}
         </p>
       )}
     </>
@@ -127,13 +131,19 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
       <table className="w-full border-collapse text-left text-small">
         <thead>
           <tr className="border-b border-line">
-            {['Carries', 'Version', 'Level', 'Printed', 'Side of a module', 'Fits still', 'Next coarser step'].map(
-              (name) => (
-                <th key={name} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
-                  {name}
-                </th>
-              ),
-            )}
+            {[
+              t('carriesPart.carries'),
+              t('carriesPart.version'),
+              t('carriesPart.level'),
+              t('carriesPart.printed'),
+              t('carriesPart.sideOfAModule'),
+              t('carriesPart.fitsStill'),
+              t('carriesPart.nextCoarserStep'),
+            ].map((name) => (
+              <th key={name} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
+                {name}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
@@ -145,13 +155,17 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
                 </th>
                 <td className="pr-4">{figures.version}</td>
                 <td className="pr-4">{figures.level}</td>
-                <td className="pr-4 whitespace-nowrap">{Math.round(figures.sizeMm)} mm</td>
-                <td className="pr-4 whitespace-nowrap">{figures.moduleMm.toFixed(1)} mm</td>
-                <td className="pr-4 whitespace-nowrap">{plural(figures.charactersUntilGrowth, 'character')}</td>
+                <td className="pr-4 whitespace-nowrap">{t('carriesPart.mm', { round: Math.round(figures.sizeMm) })}</td>
+                <td className="pr-4 whitespace-nowrap">
+                  {t('carriesPart.mm2', { toFixed: figures.moduleMm.toFixed(1) })}
+                </td>
+                <td className="pr-4 whitespace-nowrap">
+                  {t('carriesPart.characters', { count: figures.charactersUntilGrowth })}
+                </td>
                 <td className="whitespace-nowrap">
                   {figures.charactersToShrink === null
-                    ? 'there is none'
-                    : `${plural(figures.charactersToShrink, 'character')} fewer`}
+                    ? t('carriesPart.thereIsNone')
+                    : t('carriesPart.charactersFewer', { count: figures.charactersToShrink })}
                 </td>
               </tr>
             ),
@@ -183,21 +197,21 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
         <>
           <Figure
             title={grainWords[figures.grain]}
-            figure={`${figures.modules} × ${figures.modules} · ${plural(figures.characters, 'character')}`}
+            figure={t('carriesPart.characters2', { count: figures.characters, modules: figures.modules })}
           />
           <Reach figures={figures} rehearsedM={isNow ? readiness.reads.leastReachM : null} />
         </>
       ) : (
         <>
-          <Figure title="Too long" figure="no code holds it" />
+          <Figure title={t('carriesPart.tooLong')} figure={t('carriesPart.noCodeHoldsIt')} />
           <span aria-hidden />
         </>
       )}
       <div className="ml-auto">
-        {isNow && <StateMark mark={readiness.carries.state} words="Code" />}
+        {isNow && <StateMark mark={readiness.carries.state} words={t('carriesPart.code')} />}
         {!isNow && isAddressCarry(kind) && figures && (
           <Button onClick={() => taking.take(kind)} disabled={taking.pending}>
-            Carry this
+            {t('carriesPart.carryThis')}
           </Button>
         )}
       </div>
@@ -226,14 +240,16 @@ function RungName({ rung, page, isNow, recommended }: Omit<RungProps, 'taking'>)
         <p className="m-0 text-field font-semibold">
           {title}
           {recommended && (
-            <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-fine font-semibold">recommended</span>
+            <span className="ml-2 rounded-full bg-done/15 px-2 py-0.5 text-fine font-semibold">
+              {t('carriesPart.recommended')}
+            </span>
           )}
         </p>
         <p className="m-0 truncate font-mono text-note text-muted" title={payload}>
           {toCome ? payload.replace(/[^/]+$/, '…') : payload}
         </p>
         <p className="m-0 text-note text-muted">
-          {isNow && 'carried now, '}
+          {isNow && t('carriesPart.carriedNow')}
           {dependence(rung, page)}
         </p>
       </div>
@@ -250,13 +266,13 @@ function pictureOf(payload: string, level: ErrorCorrectionLevel | null): CodeDra
 /** What it depends on; of a bare address, whose scanners do nothing with it. */
 function dependence({ kind, dependsOn }: Rung, { check, rehearsal }: MaterialPage): string {
   if (kind === 'trimmed' && check?.trimmed)
-    return `without ${check.trimmed.removed.join(', ')}; both were opened and lead to the same page`;
+    return t('carriesPart.withoutBothWereOpenedAnd', { value: check.trimmed.removed.join(', ') });
   if (kind !== 'bare') return dependencyWords[dependsOn];
   const textOnly = ignoring(rehearsal.devices, 'bare-address').map(({ name }) => name);
-  if (textOnly.length === 0) return 'these devices’ scanners take it for an address and try http:// first';
+  if (textOnly.length === 0) return t('carriesPart.theseDevicesScannersTakeIt');
   return textOnly.length === rehearsal.devices.length
-    ? 'all scanners of this class show it as text and open nothing'
-    : `${namesListed(textOnly)} show it as text; the others try http:// first`;
+    ? t('carriesPart.allScannersOfThisClass')
+    : t('carriesPart.showItAsTextThe', { namesListed: namesListed(textOnly) });
 }
 
 /** As it was rehearsed, where it was; by pixels a module otherwise. */
@@ -268,8 +284,17 @@ function Reach({
   readonly rehearsedM: number | null;
 }): ReactElement {
   if (rehearsedM !== null)
-    return <Figure title={rehearsedM === 0 ? 'Not read' : metres(rehearsedM)} figure="weakest device" />;
-  return reachM === null ? <span aria-hidden /> : <Figure title={`about ${metres(reachM)}`} figure="weakest device" />;
+    return (
+      <Figure
+        title={rehearsedM === 0 ? t('carriesPart.notRead') : metres(rehearsedM)}
+        figure={t('carriesPart.weakestDevice')}
+      />
+    );
+  return reachM === null ? (
+    <span aria-hidden />
+  ) : (
+    <Figure title={t('carriesPart.about', { metres: metres(reachM) })} figure={t('carriesPart.weakestDevice')} />
+  );
 }
 
 function isAddressCarry(kind: Rung['kind']): kind is AddressCarry {
@@ -294,7 +319,7 @@ function useTaking({ material }: MaterialPage): Taking {
       {
         onSuccess: ({ version }) =>
           notice({
-            words: `The code carries ${rungWords[carry].toLowerCase()} now.`,
+            words: t('carriesPart.theCodeCarriesNow', { value: rungWords[carry].toLowerCase() }),
             undo: () => sendChange(change, { version, carry: before }),
           }),
       },

@@ -5,6 +5,7 @@ import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { metres } from '../../platform/wording/figures.js';
 import { RadioButton } from '../../platform/design/inputs.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 /** The error correction level by hand, each with what it costs. Left alone, it is the highest that costs nothing. */
 export function ChooseLevel({ page: { material, levels, code } }: { readonly page: MaterialPage }): ReactElement {
@@ -18,19 +19,24 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
   return (
     <details className="mt-1.5 text-row" open={chosen !== null}>
       <summary className="w-fit cursor-pointer py-1 text-small text-muted">
-        How much damage it survives{chosen === null ? '' : `: level ${chosen}, chosen by hand`}
+        {chosen === null
+          ? t('chooseLevel.howMuchDamageItSurvives')
+          : t('chooseLevel.howMuchDamageItSurvives2', { chosen })}
       </summary>
       <fieldset className="m-0 mt-1 border-0 p-0" disabled={change.isPending}>
-        <legend className="sr-only">Error correction level</legend>
+        <legend className="sr-only">{t('chooseLevel.errorCorrectionLevel')}</legend>
         <Choice
           name={material.id}
           checked={chosen === null}
           onChoose={() => choose(null)}
-          title="As much as costs nothing"
+          title={t('chooseLevel.asMuchAsCostsNothing')}
           figure={
             chosen === null && code
-              ? `level ${code.level} now, ${repairedPercent[code.level]} % can be repaired`
-              : 'the highest level that the smallest code holds'
+              ? t('chooseLevel.levelNowCanBeRepaired', {
+                  level: code.level,
+                  repairedPercent: repairedPercent[code.level],
+                })
+              : t('chooseLevel.theHighestLevelThatThe')
           }
         />
         {levels.map(({ level, figures }) => (
@@ -40,8 +46,8 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
             checked={chosen === level}
             disabled={figures === null}
             onChoose={() => choose(level)}
-            title={`Level ${level}, ${repairedPercent[level]} %`}
-            figure={figures === null ? 'no code holds it at that level' : costWords(figures, free)}
+            title={t('chooseLevel.level', { level, repairedPercent: repairedPercent[level] })}
+            figure={figures === null ? t('chooseLevel.noCodeHoldsItAt') : costWords(figures, free)}
           />
         ))}
       </fieldset>
@@ -50,9 +56,9 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
 }
 
 function costWords({ modules, reachM }: SymbolFigures, free: SymbolFigures | null): string {
-  const size = `${modules} × ${modules}${reachM === null ? '' : `, reads from about ${metres(reachM)}`}`;
+  const size = `${modules} × ${modules}${reachM === null ? '' : t('chooseLevel.readsFromAbout', { metres: metres(reachM) })}`;
   if (free === null || modules === free.modules) return size;
-  return modules > free.modules ? `${size}: finer` : `${size}: coarser, but a scratch may cost it`;
+  return modules > free.modules ? `${size}: finer` : t('chooseLevel.coarserButAScratchMay', { size });
 }
 
 function Choice({

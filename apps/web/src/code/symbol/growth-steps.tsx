@@ -1,6 +1,6 @@
 import type { GrowthSteps as Steps } from '@hapset/core';
 import type { ReactElement } from 'react';
-import { plural } from '../../platform/wording/figures.js';
+import { t } from '../words.js';
 
 /**
  * The steps around a text, as stairs that go down as the code gets finer: within a step nothing changes, however much is
@@ -10,7 +10,7 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
   const first = steps[0]?.modules ?? 21;
   return (
     <div>
-      <ol aria-label="Steps of the code" className="m-0 flex h-[92px] list-none items-end gap-1 p-0">
+      <ol aria-label={t('growthSteps.stepsOfTheCode')} className="m-0 flex h-[92px] list-none items-end gap-1 p-0">
         {steps.map(({ version, modules, upTo }, index) => {
           const from = (steps[index - 1]?.upTo ?? 0) + 1;
           const here = index === now;
@@ -18,7 +18,11 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
             <li
               key={version}
               aria-current={here ? 'step' : undefined}
-              aria-label={`${modules} by ${modules}, up to ${plural(upTo, 'character')}${here ? ', now' : ''}`}
+              aria-label={
+                here
+                  ? t('growthSteps.byUpToCharactersNow', { count: upTo, modules })
+                  : t('growthSteps.byUpToCharacters', { count: upTo, modules })
+              }
               className={`relative flex min-w-0 flex-1 flex-col justify-between overflow-hidden rounded-step border px-1.5 py-1 text-fine leading-tight ${here ? 'border-marker-line bg-marker-soft' : 'border-line bg-paper text-muted'}`}
               style={{ height: `${Math.round((100 * first) / modules)}%` }}
             >
@@ -32,7 +36,7 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
               <span className="relative font-semibold whitespace-nowrap">
                 {modules} × {modules}
               </span>
-              <span className="relative whitespace-nowrap">to {upTo}</span>
+              <span className="relative whitespace-nowrap">{t('growthSteps.to', { upTo })}</span>
             </li>
           );
         })}
@@ -47,8 +51,9 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
 /** What the next character does, and what fewer would do. */
 export function growthSentence({ characters, steps, now }: Steps): string {
   const left = (steps[now]?.upTo ?? characters) - characters;
-  const more = left === 0 ? 'One character more makes the code finer' : `${plural(left, 'more character')} fit`;
+  const more =
+    left === 0 ? t('growthSteps.oneCharacterMoreMakesThe') : t('growthSteps.moreCharactersFit', { count: left });
   const before = steps[now - 1];
-  if (!before) return `${more}${left === 0 ? '.' : ' before the code gets finer.'}`;
-  return `${more}; ${characters - before.upTo} fewer make it coarser.`;
+  if (!before) return `${more}${left === 0 ? '.' : t('growthSteps.beforeTheCodeGetsFiner')}`;
+  return t('growthSteps.fewerMakeItCoarser', { more, value: characters - before.upTo });
 }

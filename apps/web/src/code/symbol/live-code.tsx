@@ -16,6 +16,7 @@ import { grainWords } from '../../platform/wording/figures.js';
 import { ignoredSentence } from '../../platform/wording/scanners.js';
 import { CodePicture } from './code-picture.js';
 import { GrowthSteps } from './growth-steps.js';
+import { t } from '../words.js';
 
 interface Props {
   /** Null while something is missing. */
@@ -33,7 +34,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
   if (payload === null || payload === '') {
     return (
       <div className="flex aspect-square w-full max-w-48 items-center justify-center rounded-sheet border border-dashed border-line-strong p-4 text-center text-small text-muted">
-        The code appears here when nothing is missing.
+        {t('liveCode.theCodeAppearsHereWhen')}
       </div>
     );
   }
@@ -41,9 +42,9 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
     return (
       <div role="status" className="text-row">
         <p className="m-0 flex items-center gap-2 font-semibold">
-          <StateMark mark="stop" words="Too long" /> Longer than a code can hold
+          <StateMark mark="stop" words={t('liveCode.tooLong')} /> {t('liveCode.longerThanACodeCan')}
         </p>
-        <p className="mt-1 mb-2">On a page of its own students read it whole, and the code stays coarse.</p>
+        <p className="mt-1 mb-2">{t('liveCode.onAPageOfIts')}</p>
         {wayOut}
       </div>
     );
@@ -54,7 +55,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
       <div className="flex gap-3">
         <CodePicture
           drawing={code.drawing}
-          label="The code as it would be now"
+          label={t('liveCode.theCodeAsItWould')}
           className="w-36 shrink-0 rounded-sheet border border-line bg-print"
         />
         <p className="m-0 text-small">
@@ -62,7 +63,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
           <br />
           {code.plan.modules} × {code.plan.modules}
           {devices.length > 0 && tooFine.length === 0 && (
-            <span className="mt-2 block text-muted">Every device reads it on a card of {inTheHandMm} mm.</span>
+            <span className="mt-2 block text-muted">{t('liveCode.everyDeviceReadsItOn', { inTheHandMm })}</span>
           )}
         </p>
       </div>
@@ -70,7 +71,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
       {act !== null && ignored.length > 0 && <Remark>{ignoredSentence(act, ignored)}</Remark>}
       {tooFine.length > 0 && (
         <Remark>
-          Too fine in the hand: {tooFine.join(', ')} can’t read it on a card of {inTheHandMm} mm.{' '}
+          {t('liveCode.tooFineInTheHand', { value: tooFine.join(', '), inTheHandMm })}{' '}
           {wayOut && <span className="mt-1.5 block">{wayOut}</span>}
         </Remark>
       )}
@@ -82,7 +83,7 @@ function Remark({ children }: { readonly children: ReactNode }): ReactElement {
   return (
     <div className="mt-2 flex gap-2 text-small">
       <span className="mt-0.5 shrink-0">
-        <StateMark mark="look-at" words="Needs attention" />
+        <StateMark mark="look-at" words={t('liveCode.needsAttention')} />
       </span>
       <span>{children}</span>
     </div>

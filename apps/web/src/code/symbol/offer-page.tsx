@@ -7,6 +7,7 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { namesListed } from '../../platform/wording/scanners.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 /** What is too long to be read even in the hand moves to a page of its own, in one click, and back. */
 export function OfferPage({ page }: { readonly page: MaterialPage }): ReactElement | null {
@@ -24,7 +25,7 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
       {
         onSuccess: ({ version }) =>
           notice({
-            words: 'It is on a page of its own now; the code carries its address.',
+            words: t('offerPage.itIsOnAPage'),
             undo: () => sendChange(change, { version, ...held.back }),
           }),
       },
@@ -33,15 +34,12 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
     <div className="mt-2.5 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-small border border-line-strong px-3 py-2 text-row">
       {code && (
         <span className="flex min-w-0 flex-1 items-center gap-2">
-          <StateMark mark="look-at" words="Needs attention" />
-          <span>
-            Even in the hand, {inTheHandMm} mm wide, {namesListed(tooFine)} can’t read it. On a page of its own the code
-            stays coarse.
-          </span>
+          <StateMark mark="look-at" words={t('offerPage.needsAttention')} />
+          <span>{t('offerPage.evenInTheHandMm', { inTheHandMm, namesListed: namesListed(tooFine) })}</span>
         </span>
       )}
       <Button onClick={move} disabled={change.isPending}>
-        Put it on a page
+        {t('offerPage.putItOnAPage')}
       </Button>
     </div>
   );

@@ -15,6 +15,7 @@ import { bytes } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { filesQuery } from './file.queries.js';
 import { NameInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 export function FilesPage(): ReactElement {
   const files = useInfiniteQuery(filesQuery);
@@ -23,22 +24,19 @@ export function FilesPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Files"
-        about="What the school’s own server keeps for you."
+        title={t('filesPage.files')}
+        about={t('filesPage.whatTheSchoolsOwnServer')}
         trail={
           <Link to="/shelf" className="text-ink/80">
-            Shelf
+            {t('filesPage.shelf')}
           </Link>
         }
       />
       {first && <UsedStorage page={first} />}
-      {files.isPending && <Loading label="Your files are loading" />}
+      {files.isPending && <Loading label={t('filesPage.yourFilesAreLoading')} />}
       {hasFailed(files) && <Failed words={wordsFor(files.error)} onRetry={() => void files.refetch()} />}
       {files.isSuccess && rows.length === 0 && (
-        <Empty title="No files yet">
-          Drop files on the shelf or on a lesson’s bench. The server keeps them, and students see them on a page of the
-          school’s own.
-        </Empty>
+        <Empty title={t('filesPage.noFilesYet')}>{t('filesPage.dropFilesOnTheShelf')}</Empty>
       )}
       {rows.length > 0 && (
         <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
@@ -49,7 +47,7 @@ export function FilesPage(): ReactElement {
       )}
       {files.hasNextPage && (
         <Button className="mt-3" disabled={files.isFetchingNextPage} onClick={() => void files.fetchNextPage()}>
-          Show more
+          {t('filesPage.showMore')}
         </Button>
       )}
     </>
@@ -66,7 +64,7 @@ function UsedStorage({
     <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
       <div
         role="meter"
-        aria-label="Room that your files take"
+        aria-label={t('filesPage.roomThatYourFilesTake')}
         aria-valuenow={Math.round(part * 100)}
         aria-valuemin={0}
         aria-valuemax={100}
@@ -77,10 +75,8 @@ function UsedStorage({
           style={{ width: `${Math.max(part * 100, usedBytes > 0 ? 1 : 0)}%` }}
         />
       </div>
-      <span>
-        {bytes(usedBytes)} of {bytes(teacherLimitBytes)}
-      </span>
-      <span className="text-muted">A file may have up to {bytes(fileLimitBytes)}.</span>
+      <span>{t('filesPage.of', { bytes: bytes(usedBytes), bytes2: bytes(teacherLimitBytes) })}</span>
+      <span className="text-muted">{t('filesPage.aFileMayHaveUp', { bytes: bytes(fileLimitBytes) })}</span>
     </div>
   );
 }
@@ -90,7 +86,7 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
     remove: routes.removeFile,
     restore: routes.restoreFile,
     params: { fileId: file.id },
-    words: `“${file.name}” is removed.`,
+    words: t('filesPage.isRemoved', { name: file.name }),
   });
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-line px-4 py-2.5 last:border-b-0 sm:px-5">
@@ -112,11 +108,11 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
       <Button
         tone="quiet"
         disabled={file.usedIn.length > 0}
-        title={file.usedIn.length > 0 ? 'It can go when no material shows it any more.' : undefined}
+        title={file.usedIn.length > 0 ? t('filesPage.itCanGoWhenNo') : undefined}
         onClick={removal.run}
-        aria-label={`Remove ${file.name}`}
+        aria-label={t('filesPage.remove2', { name: file.name })}
       >
-        Remove
+        {t('filesPage.remove')}
       </Button>
     </li>
   );
@@ -133,7 +129,7 @@ function FileName({ file }: { readonly file: FileView }): ReactElement {
   });
   return (
     <NameInput
-      aria-label={`Name of ${file.name}`}
+      aria-label={t('filesPage.nameOf', { name: file.name })}
       defaultValue={file.name}
       key={file.name}
       maxLength={200}
@@ -150,10 +146,10 @@ function UsedIn({ file }: { readonly file: FileView }): ReactElement {
   return (
     <p className="m-0 max-w-72 text-small text-muted">
       {file.usedIn.length === 0 ? (
-        'shown nowhere'
+        t('filesPage.shownNowhere')
       ) : (
         <>
-          shown in{' '}
+          {t('filesPage.shownIn')}{' '}
           {file.usedIn.map((use, index) => (
             <span key={use.id}>
               {index > 0 && ', '}

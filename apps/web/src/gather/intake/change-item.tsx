@@ -5,9 +5,10 @@ import { useState, type FormEvent, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
 import type { ItemChange } from './new-materials.js';
+import { t } from '../words.js';
 
 const kinds = ['link', 'words'] as const;
-const kindNames = { link: 'A link', words: 'Words' } as const;
+const kindNames = { link: 'A link', words: t('changeItem.words') } as const;
 
 export function ChangeItem({
   item,
@@ -26,14 +27,14 @@ export function ChangeItem({
   return (
     <form onSubmit={save} className="grid max-w-xl gap-3 py-1">
       <ChoiceField
-        label="Students get"
+        label={t('changeItem.studentsGet')}
         choices={kinds}
         words={kindNames}
         value={change.kind}
         onChange={(event) => setChange({ ...change, kind: event.target.value as ItemChange['kind'] })}
       />
       <TextArea
-        label={change.kind === 'link' ? 'Link' : 'Words'}
+        label={change.kind === 'link' ? t('changeItem.link') : t('changeItem.words')}
         rows={2}
         maxLength={change.kind === 'link' ? limits.linkLength : limits.wordsLength}
         value={change.text}
@@ -41,18 +42,18 @@ export function ChangeItem({
         autoFocus
       />
       <TextField
-        label="Title"
-        hint="Leave it empty to use the page’s own title."
+        label={t('changeItem.title')}
+        hint={t('changeItem.leaveItEmptyToUse')}
         maxLength={limits.titleLength}
         value={change.title}
         onChange={(event) => setChange({ ...change, title: event.target.value })}
       />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={change.text.trim() === ''}>
-          Save
+          {t('changeItem.save')}
         </Button>
         <Button tone="quiet" onClick={onCancel}>
-          Cancel
+          {t('changeItem.cancel')}
         </Button>
       </div>
     </form>

@@ -4,6 +4,7 @@ import type { Dispatch, ReactElement } from 'react';
 import { answerWords, addressDoubtWords } from '../../platform/wording/intake.js';
 import { KindIcon } from '../material/kind-icon.js';
 import type { IntakeAction } from './intake-state.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly item: IntakeQuestion;
@@ -15,8 +16,8 @@ export const firstAnswer = '[data-answer="0"]';
 
 export function Question({ item, dispatch }: Props): ReactElement {
   return (
-    <div role="group" aria-label={`Which one should students get? ${item.pasted}`}>
-      <p className="m-0 text-body font-semibold">Which one should students get?</p>
+    <div role="group" aria-label={t('intakeQuestion.whichOneShouldStudentsGet', { pasted: item.pasted })}>
+      <p className="m-0 text-body font-semibold">{t('intakeQuestion.whichOneShouldStudentsGet2')}</p>
       {item.doubt !== null && <p className="m-0 mt-0.5 text-small text-muted">{addressDoubtWords[item.doubt]}</p>}
       <div className="mt-2 grid gap-2">
         {([0, 1] as const).map((answer) => (
@@ -57,7 +58,7 @@ function AnswerButton({
       <span className="min-w-0">
         <span className="block text-small font-semibold">
           {verb}
-          {title !== null && <span className="font-normal text-muted"> · named “{title}”</span>}
+          {title !== null && <span className="font-normal text-muted">{t('intakeQuestion.named', { title })}</span>}
         </span>
         <span
           className={`block break-words ${first?.kind === 'words' ? 'text-body' : 'font-mono text-small break-all'}`}

@@ -28,6 +28,7 @@ import { ChangeItem } from './change-item.js';
 import { Question } from './intake-question.js';
 import type { IntakeAction } from './intake-state.js';
 import { fitsNoCode, type IntakeRowState } from './new-materials.js';
+import { t } from '../words.js';
 
 export interface ReviewRowProps {
   readonly row: IntakeRowState;
@@ -75,8 +76,8 @@ function isMuted({ item, taken, used, leftOut }: IntakeRowState): boolean {
 
 function RowMark({ row, catalogue }: ReviewRowProps): ReactElement {
   const { item } = row;
-  if (item.kind === 'unusable') return <StateMark mark="stop" words="Cannot be used" />;
-  if (item.kind === 'question') return <StateMark mark="look-at" words="Question" />;
+  if (item.kind === 'unusable') return <StateMark mark="stop" words={t('intakeReviewRow.cannotBeUsed')} />;
+  if (item.kind === 'question') return <StateMark mark="look-at" words={t('intakeReviewRow.question')} />;
   if (item.kind === 'contact') return <KindIcon kind={item.content.kind} />;
   return <KindIcon kind={item.kind === 'words' ? 'message' : kindOf(row, item, catalogue)} />;
 }
@@ -119,27 +120,27 @@ function RowActions({
     <div className="flex shrink-0 basis-full flex-wrap items-start gap-x-3 pl-8 text-small sm:basis-auto sm:justify-end sm:pl-0">
       {(duplicate !== null || match !== null) && !leftOut && (
         <label className="flex min-h-8 items-center gap-2 text-small">
-          {duplicate === 'already-here' && 'Already here'}
-          {duplicate === 'in-this-list' && 'Twice in this list'}
+          {duplicate === 'already-here' && t('intakeReviewRow.alreadyHere')}
+          {duplicate === 'in-this-list' && t('intakeReviewRow.twiceInThisList')}
           <span className="font-semibold text-ink">
             <CheckBox
               checked={row.taken}
               onChange={() => dispatch({ kind: 'duplicate-toggled', index })}
               className="mr-1.5 align-[-2px]"
             />
-            {match === null ? 'Add anyway' : 'Add a second one'}
+            {match === null ? t('intakeReviewRow.addAnyway') : t('intakeReviewRow.addASecondOne')}
           </span>
         </label>
       )}
       {asked !== null && (
         <TextButton onClick={() => dispatch({ kind: 'answered', pasted: asked, answer: null })}>
-          Choose again
+          {t('intakeReviewRow.chooseAgain')}
         </TextButton>
       )}
-      {!leftOut && item.kind !== 'contact' && <TextButton onClick={onChange}>Change</TextButton>}
+      {!leftOut && item.kind !== 'contact' && <TextButton onClick={onChange}>{t('intakeReviewRow.change')}</TextButton>}
       {isOneOfMany && (
         <TextButton onClick={() => dispatch({ kind: 'left-out-toggled', pasted })}>
-          {leftOut ? 'Add it' : 'Leave out'}
+          {leftOut ? t('intakeReviewRow.addIt') : t('intakeReviewRow.leaveOut')}
         </TextButton>
       )}
     </div>
@@ -172,7 +173,7 @@ function LinkText({ row, item, catalogue, dispatch }: ReviewRowProps & { readonl
       )}
       {row.match !== null && (
         <p className="m-0 mt-0.5 text-small">
-          {row.used === null ? 'Also on your shelf as' : 'Already on your shelf as'}{' '}
+          {row.used === null ? t('intakeReviewRow.alsoOnYourShelfAs') : t('intakeReviewRow.alreadyOnYourShelfAs')}{' '}
           <Link to={`/shelf/${row.match.materialId}`} className="font-semibold text-ink">
             {row.match.title}
           </Link>
@@ -181,10 +182,10 @@ function LinkText({ row, item, catalogue, dispatch }: ReviewRowProps & { readonl
       {row.insteadOf !== null && (
         <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
           <span className="text-done">
-            The student’s link, instead of <span className="font-mono break-all">{row.insteadOf}</span>
+            {t('intakeReviewRow.theStudentsLinkInsteadOf')} <span className="font-mono break-all">{row.insteadOf}</span>
           </span>
           <TextButton onClick={() => dispatch({ kind: 'student-link-chosen', pasted: item.pasted, link: null })}>
-            Undo
+            {t('intakeReviewRow.undo')}
           </TextButton>
         </p>
       )}
@@ -206,13 +207,13 @@ function OtherRole({
   const { studentLink, address } = described;
   return (
     <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
-      <StateMark mark="look-at" words="Needs attention" />
+      <StateMark mark="look-at" words={t('intakeReviewRow.needsAttention')} />
       <span className="min-w-0 flex-1 basis-52 sm:flex-initial sm:basis-auto">
         {roleSentences[role]} {studentLink === null && address?.steps?.map(withoutStars).join(' ')}
       </span>
       {studentLink !== null && (
         <TextButton onClick={() => dispatch({ kind: 'student-link-chosen', pasted: item.pasted, link: studentLink })}>
-          Use the student’s link
+          {t('intakeReviewRow.useTheStudentsLink')}
         </TextButton>
       )}
     </p>
@@ -232,7 +233,7 @@ function KindChoice({
   const [wanted, setWanted] = useState(false);
   return (
     <WordSelect
-      aria-label={`Kind of ${link}`}
+      aria-label={t('intakeReviewRow.kindOf', { link })}
       value={kind}
       onPointerEnter={() => setWanted(true)}
       onFocus={() => setWanted(true)}
@@ -258,7 +259,7 @@ function WordsText({
       {item.title !== null && <p className="m-0 text-body font-semibold">{item.title}</p>}
       <p className="m-0 text-body break-words whitespace-pre-line">{item.words}</p>
       <p className="m-0 text-note text-muted">
-        {row.onPage ? 'Written page: the code carries its link.' : 'Message: the code itself holds these words.'}
+        {row.onPage ? t('intakeReviewRow.writtenPageTheCodeCarries') : t('intakeReviewRow.messageTheCodeItselfHolds')}
       </p>
       <TooLong
         item={item}
@@ -294,13 +295,18 @@ function TooLong({
 }): ReactElement | null {
   const none = fitsNoCode(item);
   const tooFine = none ? [] : tooFineFor(item, devices);
-  if (onPage) return <TooLongLine action="Put it into the code" onSwitch={onSwitch} />;
+  if (onPage) return <TooLongLine action={t('intakeReviewRow.putItIntoTheCode')} onSwitch={onSwitch} />;
   if (!none && tooFine.length === 0) return null;
   return (
-    <TooLongLine action="Put it on a page" onSwitch={onSwitch}>
-      <StateMark mark={none ? 'stop' : 'look-at'} words={none ? 'Too long' : 'Needs attention'} />
+    <TooLongLine action={t('intakeReviewRow.putItOnAPage')} onSwitch={onSwitch}>
+      <StateMark
+        mark={none ? 'stop' : 'look-at'}
+        words={none ? t('intakeReviewRow.tooLong') : t('intakeReviewRow.needsAttention')}
+      />
       <span className="min-w-0">
-        {none ? 'No code holds that much.' : `Even in the hand ${namesListed(tooFine)} can’t read that much.`}
+        {none
+          ? t('intakeReviewRow.noCodeHoldsThatMuch')
+          : t('intakeReviewRow.evenInTheHandCant', { namesListed: namesListed(tooFine) })}
       </span>
     </TooLongLine>
   );
@@ -333,7 +339,7 @@ function Corrections({ item: { repairs } }: { readonly item: IntakeLink }): Reac
   if (repairs.length === 0) return null;
   return (
     <p className="m-0 mt-1 text-small text-done">
-      Corrected: <RepairList repairs={repairs} />
+      {t('intakeReviewRow.corrected')} <RepairList repairs={repairs} />
     </p>
   );
 }

@@ -3,6 +3,7 @@ import { useRef, type ReactElement } from 'react';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 import { ReviewRow, type ReviewRowProps } from './intake-review-row.js';
 import type { IntakeRowState } from './new-materials.js';
+import { t } from '../words.js';
 
 interface Props extends Omit<ReviewRowProps, 'row' | 'index' | 'devices' | 'isOneOfMany'> {
   readonly rows: readonly IntakeRowState[];
@@ -25,7 +26,7 @@ type ReviewProps = Omit<ReviewRowProps, 'row' | 'index'> & Pick<Props, 'rows'>;
 
 function ShortReview({ rows, ...rest }: ReviewProps): ReactElement {
   return (
-    <ul aria-label="What will be added" className="m-0 list-none border-t border-line p-0">
+    <ul aria-label={t('intakeReview.whatWillBeAdded')} className="m-0 list-none border-t border-line p-0">
       {rows.map((row, index) => (
         <li key={index} className="border-b border-line last:border-b-0">
           <ReviewRow row={row} index={index} {...rest} />
@@ -48,12 +49,12 @@ function LongReview({ rows, ...rest }: ReviewProps): ReactElement {
     <div
       ref={scroller}
       tabIndex={0}
-      aria-label="What will be added, scrolls"
+      aria-label={t('intakeReview.whatWillBeAddedScrolls')}
       role="region"
       className="h-[56vh] overflow-y-auto border-t border-line [contain:strict]"
     >
       <ul
-        aria-label="What will be added"
+        aria-label={t('intakeReview.whatWillBeAdded')}
         className="relative m-0 list-none p-0"
         style={{ height: virtual.getTotalSize() }}
       >

@@ -17,6 +17,7 @@ import { useIntake, type AddItems, type IntakeHandle } from './use-intake.js';
 import { usePasteAnywhere } from './use-paste-anywhere.js';
 import { GrowingArea, LineInput } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
+import { T, t } from '../words.js';
 
 // What is seen of more than one plain thing comes when there is some.
 const IntakeReview = lazy(() =>
@@ -130,7 +131,7 @@ function Reading({ source: { items, left } }: Pick<IntakeHandle, 'source'>): Rea
   if (left === 0 || items.length + left <= 1) return null;
   return (
     <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
-      Reading {items.length} of {items.length + left}
+      {t('intake.readingOf', { number: items.length, value: items.length + left })}
     </p>
   );
 }
@@ -184,12 +185,19 @@ function What({
   if (list)
     return (
       <p className="m-0 flex-1 py-1.5 text-field">
-        List out of <strong>{list.name}</strong>
-        {list.cut && ', its first 5,000 rows'}
+        <T
+          k={list.cut ? 'intake.firstRowsOfList' : 'intake.listOutOf'}
+          values={{ name: list.name }}
+          components={[<strong key="1" />]}
+        />
       </p>
     );
   if (isLong(text))
-    return <p className="m-0 flex-1 py-1.5 text-field">{plural(source.items.length + source.left, 'line')} pasted</p>;
+    return (
+      <p className="m-0 flex-1 py-1.5 text-field">
+        {t('intake.linesPasted', { count: source.items.length + source.left })}
+      </p>
+    );
   return (
     <GrowingArea
       ref={field}
@@ -226,14 +234,18 @@ function Actions({
 }): ReactElement {
   const count = materials.length + (intoLesson ? uses.length : 0);
   const words =
-    materials.length === 0 && uses.length === 1 ? 'Use that' : count < 2 ? 'Add' : `Add ${plural(count, noun)}`;
+    materials.length === 0 && uses.length === 1
+      ? t('intake.useThat')
+      : count < 2
+        ? t('intake.add')
+        : t('intake.add2', { plural: plural(count, noun) });
   return (
     <>
       {(state.list !== null || isLong(state.text)) && (
-        <Button onClick={() => dispatch({ kind: 'text', text: '' })}>Discard</Button>
+        <Button onClick={() => dispatch({ kind: 'text', text: '' })}>{t('intake.discard')}</Button>
       )}
       <Button tone="main" onClick={add} disabled={!mayAdd}>
-        {state.sending ? 'Adding…' : words}
+        {state.sending ? t('intake.adding') : words}
       </Button>
     </>
   );
@@ -263,7 +275,7 @@ function Understood({
         <IntakeReview rows={rows} catalogue={catalogue} dispatch={dispatch} classId={classId} />
         {questions > 0 && (
           <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
-            {plural(questions, 'question')} to answer before you add
+            {t('intake.questionsToAnswerBeforeYou', { count: questions })}
           </p>
         )}
         {rows.length > 1 && <TagsForAll state={state} dispatch={dispatch} />}
@@ -275,11 +287,11 @@ function Understood({
 function TagsForAll({ state, dispatch }: Pick<IntakeHandle, 'state' | 'dispatch'>): ReactElement {
   return (
     <label className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line px-4 py-2.5 text-row">
-      <span className="text-muted">Tags for all of them</span>
+      <span className="text-muted">{t('intake.tagsForAllOfThem')}</span>
       <LineInput
         value={state.tags}
         onChange={(event) => dispatch({ kind: 'tags', tags: event.target.value })}
-        placeholder="Practice cards, recorder"
+        placeholder={t('intake.practiceCardsRecorder')}
         className="min-w-40 flex-1 text-field"
       />
     </label>
@@ -306,10 +318,10 @@ function EmptyActions({
   return (
     <span className="flex flex-wrap items-center gap-x-3 sm:shrink-0">
       {ways}
-      <ChooseFiles label="Files or photos" multiple onChoose={onFiles} />
-      <ChooseFile label="Import a list" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={onList} />
+      <ChooseFiles label={t('intake.filesOrPhotos')} multiple onChoose={onFiles} />
+      <ChooseFile label={t('intake.importAList')} accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={onList} />
       <kbd className="hidden rounded-step border border-line-strong bg-sheet px-2 py-0.5 font-mono text-fine sm:block">
-        Ctrl V
+        {t('intake.ctrlV')}
       </kbd>
     </span>
   );

@@ -12,6 +12,7 @@ import { sendFile, sendOnly } from '../upload/upload-file.js';
 import { bytes } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 interface DetailsProps {
   readonly material: MaterialView;
@@ -52,8 +53,8 @@ function Transcript({
   return (
     <>
       <TextArea
-        label="The words spoken"
-        hint="Shown under it, for whoever can’t hear or would rather read."
+        label={t('fileDetails.theWordsSpoken')}
+        hint={t('fileDetails.shownUnderItForWhoever')}
         rows={2}
         maxLength={keptLimits.transcriptLength}
         value={transcript}
@@ -62,7 +63,7 @@ function Transcript({
       {transcript !== before && (
         <div>
           <Button onClick={() => onKeep({ transcript })} disabled={saving}>
-            Keep the words
+            {t('fileDetails.keepTheWords')}
           </Button>
         </div>
       )}
@@ -80,19 +81,19 @@ function OtherBytes({
   const { sent, send, replace } = useSending(file.id);
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
-      <ChooseFile label="Replace it" onChoose={(chosen) => void replace(chosen)} />
+      <ChooseFile label={t('fileDetails.replaceIt')} onChoose={(chosen) => void replace(chosen)} />
       {file.media === 'film' && (
         <ChooseFile
-          label={captions ? 'Other captions' : 'Add captions (WebVTT)'}
+          label={captions ? t('fileDetails.otherCaptions') : t('fileDetails.addCaptionsWebVTT')}
           accept=".vtt,text/vtt"
           onChoose={(chosen) => send(chosen, (captionsId) => onKeep({ captionsId }))}
         />
       )}
       {captions && (
         <span className="flex items-center gap-2 text-muted">
-          Captions: {captions.name}
+          {t('fileDetails.captions', { name: captions.name })}
           <TextButton className="" onClick={() => onKeep({ captionsId: null })}>
-            Leave out
+            {t('fileDetails.leaveOut')}
           </TextButton>
         </span>
       )}
@@ -118,12 +119,12 @@ function useSending(fileId: string): {
   const tell = (chosen: File) => (count: number) => setSent(`${bytes(count)} of ${bytes(chosen.size)}`);
   const replacing = useMutation({
     mutationFn: (body: ReplaceFile) => call(routes.replaceFile, { params: { fileId }, body }),
-    onSuccess: () => notice({ words: 'Replaced. The code stays the same.' }),
+    onSuccess: () => notice({ words: t('fileDetails.replacedTheCodeStaysThe') }),
     onError: failed,
     onSettled: () => client.invalidateQueries(),
   });
   const send = (chosen: File, then: (fileId: string) => unknown): void => {
-    const sending = sendFile(chosen, chosen.name, tell(chosen), () => setSent('Being prepared…'));
+    const sending = sendFile(chosen, chosen.name, tell(chosen), () => setSent(t('fileDetails.beingPrepared')));
     sending.done
       .then((made) => then(made.id))
       .catch(failed)

@@ -4,7 +4,8 @@ import { lazy, Suspense, type ReactElement, type ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
 import { buttonClass } from '../../platform/design/button.js';
 import { Panel } from '../../platform/design/panel.js';
-import { bytes, plural } from '../../platform/wording/figures.js';
+import { bytes } from '../../platform/wording/figures.js';
+import { t } from '../words.js';
 
 const FileDetails = lazy(() =>
   import('./file-details.js').then(({ FileDetails: component }) => ({ default: component })),
@@ -18,7 +19,7 @@ export function KeptPart({ page }: { readonly page: MaterialPage }): ReactElemen
   if (!kept || material.pageAddress === null) return null;
   const look = (
     <a className={buttonClass()} href={new URL(material.pageAddress).pathname} target="_blank" rel="noreferrer">
-      See it as a student
+      {t('keptPart.seeItAsAStudent')}
     </a>
   );
   return (
@@ -41,7 +42,7 @@ function FileSheet({
 }): ReactElement {
   const { file } = kept;
   return (
-    <Panel title="Kept here" aside={`${file.name}, ${bytes(file.sizeBytes)}`} action={look}>
+    <Panel title={t('keptPart.keptHere')} aside={`${file.name}, ${bytes(file.sizeBytes)}`} action={look}>
       <div className="mt-1">
         {file.media === 'picture' && (
           <img src={`${file.address}/w640`} alt="" className="max-h-48 rounded-small border border-line" />
@@ -60,13 +61,11 @@ function FileSheet({
         )}
         {file.media === 'office' && (
           <p className="m-0 text-row text-muted">
-            {file.variants.includes('pdf')
-              ? 'Students see it as a PDF and can save it as it was written.'
-              : 'Students can save it. Where the server has LibreOffice, it is shown as a PDF as well.'}
+            {file.variants.includes('pdf') ? t('keptPart.studentsSeeItAsA') : t('keptPart.studentsCanSaveItWhere')}
           </p>
         )}
         {(file.media === 'other' || file.media === 'captions') && (
-          <p className="m-0 text-row text-muted">Students can save it; their device decides what opens it.</p>
+          <p className="m-0 text-row text-muted">{t('keptPart.studentsCanSaveItTheir')}</p>
         )}
       </div>
       <FileDetails material={page.material} kept={kept} />
@@ -84,7 +83,7 @@ function PictureSheet({
   readonly look: ReactNode;
 }): ReactElement {
   return (
-    <Panel title="Kept here" aside={plural(kept.pictures.length, 'picture')} action={look}>
+    <Panel title={t('keptPart.keptHere')} aside={t('keptPart.pictures', { count: kept.pictures.length })} action={look}>
       <PictureOrder material={page.material} pictures={kept.pictures} />
     </Panel>
   );
@@ -103,14 +102,14 @@ function PageSheet({
   const { pathname } = useLocation();
   return (
     <Panel
-      title="Written here"
+      title={t('keptPart.writtenHere')}
       aside={
         words + files === 0
-          ? 'nothing yet'
+          ? t('keptPart.nothingYet')
           : [
-              plural(words, 'word'),
-              links.length > 0 && plural(links.length, 'link'),
-              files > 0 && plural(files, 'file'),
+              t('keptPart.words', { count: words }),
+              links.length > 0 && t('keptPart.links', { count: links.length }),
+              files > 0 && t('keptPart.files', { count: files }),
             ]
               .filter(Boolean)
               .join(', ')
@@ -119,15 +118,13 @@ function PageSheet({
         <>
           {look}
           <Link className={buttonClass('main')} to={`/shelf/${page.material.id}/write`} state={{ done: pathname }}>
-            Write
+            {t('keptPart.write')}
           </Link>
         </>
       }
     >
       <p className="m-0 line-clamp-3 text-body whitespace-pre-line text-muted">
-        {kept.excerpt === ''
-          ? 'The page is empty. Write what students should read, with pictures, sounds and links.'
-          : kept.excerpt}
+        {kept.excerpt === '' ? t('keptPart.thePageIsEmptyWrite') : kept.excerpt}
       </p>
     </Panel>
   );

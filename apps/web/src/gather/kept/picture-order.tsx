@@ -30,6 +30,7 @@ import { UploadList } from '../upload/upload-list.js';
 import { useUploads } from '../upload/use-uploads.js';
 import { Icon } from '../../platform/design/icon.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 interface Row {
   /** A picture may be in the set twice. */
@@ -71,10 +72,10 @@ export function PictureOrder({
       <SortedPictures rows={shown} onChange={setRows} />
       {uploads.items.length > 0 && <UploadList uploads={uploads} />}
       <div className="mt-2 flex flex-wrap items-center gap-3">
-        <ChooseFiles label="More pictures" multiple accept="image/*" onChoose={uploads.add} />
+        <ChooseFiles label={t('pictureOrder.morePictures')} multiple accept="image/*" onChoose={uploads.add} />
         {(rows !== null || added.length > 0) && (
           <Button tone="main" className="ml-auto" disabled={busy || change.isPending} onClick={keep}>
-            Keep the set
+            {t('pictureOrder.keepTheSet')}
           </Button>
         )}
       </div>
@@ -112,7 +113,7 @@ function SortedPictures({
       onDragEnd={onDragEnd}
     >
       <SortableContext items={keys} strategy={verticalListSortingStrategy}>
-        <ul aria-label="Pictures" className="m-0 mt-1 list-none p-0">
+        <ul aria-label={t('pictureOrder.pictures')} className="m-0 mt-1 list-none p-0">
           {rows.map((row, index) => (
             <PictureRow
               key={row.key}
@@ -152,21 +153,21 @@ function PictureRow({
         ref={setActivatorNodeRef}
         {...attributes}
         {...listeners}
-        aria-label={`Picture ${position}: move`}
-        title="Drag to move, or press Space and the arrow keys"
+        aria-label={t('pictureOrder.pictureMove', { position })}
+        title={t('pictureOrder.dragToMoveOrPress')}
         className="shrink-0 cursor-grab touch-none rounded-fine border border-line bg-paper p-0"
       >
         <img src={`${row.file.address}/w640`} alt="" className="size-20 rounded-fine object-cover" />
       </button>
       <div className="grid min-w-0 flex-1 gap-2 sm:grid-cols-2">
         <TextField
-          label="Caption"
+          label={t('pictureOrder.caption')}
           value={row.caption}
           maxLength={300}
           onChange={(event) => onEdit({ caption: event.target.value })}
         />
         <TextField
-          label="What is to be seen, read aloud"
+          label={t('pictureOrder.whatIsToBeSeen')}
           value={row.alternative}
           maxLength={300}
           onChange={(event) => onEdit({ alternative: event.target.value })}
@@ -175,7 +176,7 @@ function PictureRow({
       {onRemove && (
         <button
           type="button"
-          aria-label={`Leave out picture ${position}`}
+          aria-label={t('pictureOrder.leaveOutPicture', { position })}
           onClick={onRemove}
           className="mt-5 inline-flex size-8 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
         >
@@ -190,12 +191,11 @@ function PictureRow({
 function announcements(keys: readonly string[]): Announcements {
   const place = (key: string | number): number => keys.indexOf(String(key)) + 1;
   return {
-    onDragStart: ({ active }) =>
-      `Picture ${place(active.id)} is picked up. Arrow keys move it, Space puts it down, Escape leaves it where it was.`,
+    onDragStart: ({ active }) => t('pictureOrder.pictureIsPickedUpArrow', { place: place(active.id) }),
     onDragOver: ({ active, over }) =>
-      over ? `Picture ${place(active.id)} would be picture ${place(over.id)}.` : undefined,
+      over ? t('pictureOrder.pictureWouldBePicture', { place: place(active.id), place2: place(over.id) }) : undefined,
     onDragEnd: ({ active, over }) =>
-      over ? `Picture ${place(active.id)} is picture ${place(over.id)} now.` : undefined,
-    onDragCancel: ({ active }) => `Picture ${place(active.id)} stays where it was.`,
+      over ? t('pictureOrder.pictureIsPictureNow', { place: place(active.id), place2: place(over.id) }) : undefined,
+    onDragCancel: ({ active }) => t('pictureOrder.pictureStaysWhereItWas', { place: place(active.id) }),
   };
 }

@@ -7,12 +7,12 @@ import { Button } from '../../platform/design/button.js';
 import { ChooseFile } from '../../platform/design/choose-file.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { StateMark } from '../../platform/design/state-mark.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { serviceFileWords, fieldProblemSentence } from '../../platform/wording/services.js';
 import { readServiceFile } from './service-file.js';
 import { useKeepService } from './service.queries.js';
 import { CheckBox } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 interface Row {
   readonly description: ServiceDescription;
@@ -51,14 +51,15 @@ export function ImportServices({
   };
   const left = rows.filter(({ wanted, outcome }) => wanted && outcome !== 'kept').length;
   return (
-    <Dialog
-      title="Import services"
-      about="A JSON file with one description or a list of them, as exported here. docs/services.md explains what stands in one."
-      onClose={onClose}
-    >
-      <ChooseFile wide label="Choose a file" accept=".json,application/json" onChoose={(file) => void choose(file)} />
+    <Dialog title={t('importServices.importServices')} about={t('importServices.aJSONFileWithOne')} onClose={onClose}>
+      <ChooseFile
+        wide
+        label={t('importServices.chooseAFile')}
+        accept=".json,application/json"
+        onChoose={(file) => void choose(file)}
+      />
       {failure !== null && <Alert words={failure} className="mt-3 mb-0" />}
-      <ul aria-label="In the file" className="m-0 mt-3 list-none p-0">
+      <ul aria-label={t('importServices.inTheFile')} className="m-0 mt-3 list-none p-0">
         {rows.map((row, index) => (
           <ServiceToImport
             key={index}
@@ -69,10 +70,12 @@ export function ImportServices({
         ))}
       </ul>
       <div className="mt-4 flex justify-end gap-2">
-        <Button onClick={onClose}>{left === 0 && rows.length > 0 ? 'Done' : 'Cancel'}</Button>
+        <Button onClick={onClose}>
+          {left === 0 && rows.length > 0 ? t('importServices.done') : t('importServices.cancel')}
+        </Button>
         {left > 0 && (
           <Button tone="main" disabled={keep.isPending} onClick={() => void importAll()}>
-            Import {plural(left, 'service')}
+            {t('importServices.importServices2', { count: left })}
           </Button>
         )}
       </div>
@@ -97,12 +100,12 @@ function ServiceToImport({
         <span>
           <strong>{description.name}</strong>
           <span className={`block text-small ${problem === null ? 'text-muted' : 'text-stop'}`}>
-            {problem ?? (replaces ? 'takes the place of the one that is here' : 'is new here')}
+            {problem ?? (replaces ? t('importServices.takesThePlaceOfThe') : t('importServices.isNewHere'))}
           </span>
         </span>
       </label>
-      {outcome === 'kept' && <StateMark mark="done" words="Kept" />}
-      {problem !== null && <StateMark mark="stop" words="Not kept" />}
+      {outcome === 'kept' && <StateMark mark="done" words={t('importServices.kept')} />}
+      {problem !== null && <StateMark mark="stop" words={t('importServices.notKept')} />}
     </li>
   );
 }

@@ -12,6 +12,7 @@ import { verdictWords } from '../../platform/wording/verdicts.js';
 import { idFromName, mendable, noAddress, noMending, noRight, noWall, type ServiceFields } from './service-fields.js';
 import { Icon } from '../../platform/design/icon.js';
 import { CheckBox } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 type Form = UseFormReturn<ServiceFields>;
 
@@ -25,34 +26,39 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
   });
   return (
     <div className="flex flex-col gap-4">
-      <Panel title="Whose addresses these are">
+      <Panel title={t('serviceForm.whoseAddressesTheseAre')}>
         <div className="grid gap-4 sm:grid-cols-2">
-          <TextField label="Name" hint="As people call it." {...name} problem={errors.name?.message} />
           <TextField
-            label="Id"
-            hint="Lower case letters, digits and hyphens."
+            label={t('serviceForm.name')}
+            hint={t('serviceForm.asPeopleCallIt')}
+            {...name}
+            problem={errors.name?.message}
+          />
+          <TextField
+            label={t('serviceForm.id')}
+            hint={t('serviceForm.lowerCaseLettersDigitsAnd')}
             readOnly={!isNew}
             {...register('id', { required: 'A service needs an id.' })}
             problem={errors.id?.message}
           />
           <TextArea
-            label="Hosts"
-            hint="One a line. *.example.org covers every name below it."
+            label={t('serviceForm.hosts')}
+            hint={t('serviceForm.oneALineExampleOrg')}
             rows={3}
             {...register('hosts')}
             problem={errors.hosts?.message}
           />
           <div className="flex flex-col gap-4">
             <TextArea
-              label="Parameters that only count visitors"
-              hint="One a line; the general ones are known."
+              label={t('serviceForm.parametersThatOnlyCountVisitors')}
+              hint={t('serviceForm.oneALineTheGeneral')}
               rows={1}
               {...register('tracking')}
               problem={errors.tracking?.message}
             />
             <TextArea
-              label="Short links of the school’s own"
-              hint="Hosts at which the school runs them itself."
+              label={t('serviceForm.shortLinksOfTheSchools')}
+              hint={t('serviceForm.hostsAtWhichTheSchool')}
               rows={1}
               {...register('shorteners')}
               problem={errors.shorteners?.message}
@@ -72,14 +78,14 @@ function Addresses({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'addresses' });
   return (
     <Part
-      title="Its addresses"
-      aside="the first that fits counts"
-      empty="None: the kind of a link is told by its ending alone."
-      add="Add an address"
+      title={t('serviceForm.itsAddresses')}
+      aside={t('serviceForm.theFirstThatFitsCounts')}
+      empty={t('serviceForm.noneTheKindOfA')}
+      add={t('serviceForm.addAnAddress')}
       onAdd={() => append(noAddress)}
     >
       {fields.map((field, index) => (
-        <Row key={field.id} label={`Address ${index + 1}`} onRemove={() => remove(index)}>
+        <Row key={field.id} label={t('serviceForm.address', { value: index + 1 })} onRemove={() => remove(index)}>
           <Address form={form} index={index} />
         </Row>
       ))}
@@ -93,8 +99,13 @@ function Address({ form, index }: { readonly form: Form; readonly index: number 
   const role = useWatch({ control, name: `addresses.${index}.role` });
   return (
     <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
-      <ChoiceField choices={addressRoles} words={roleWords} label="This is" {...register(`addresses.${index}.role`)} />
-      <SelectField label="of a" {...register(`addresses.${index}.kind`)}>
+      <ChoiceField
+        choices={addressRoles}
+        words={roleWords}
+        label={t('serviceForm.thisIs')}
+        {...register(`addresses.${index}.role`)}
+      />
+      <SelectField label={t('serviceForm.ofA')} {...register(`addresses.${index}.kind`)}>
         {linkKinds.map((choice) => (
           <option key={choice} value={choice}>
             {kindWords[choice].toLowerCase()}
@@ -102,15 +113,15 @@ function Address({ form, index }: { readonly form: Form; readonly index: number 
         ))}
       </SelectField>
       <TextField
-        label="Path"
-        hint="/leaf/{leaf}/write; * for one part, ** for the rest"
+        label={t('serviceForm.path')}
+        hint={t('serviceForm.leafLeafWriteForOne')}
         className={mono}
         {...register(`addresses.${index}.path`)}
         problem={problems?.path?.message}
       />
       <TextField
-        label="or an expression"
-        hint="RE2, looked for in path and query"
+        label={t('serviceForm.orAnExpression')}
+        hint={t('serviceForm.rE2LookedForInPath')}
         className={mono}
         {...register(`addresses.${index}.pattern`)}
         problem={problems?.pattern?.message}
@@ -118,15 +129,15 @@ function Address({ form, index }: { readonly form: Form; readonly index: number 
       {role !== 'student' && (
         <>
           <TextField
-            label="The student’s link"
-            hint="/leaf/{leaf}, on the same host"
+            label={t('serviceForm.theStudentsLink')}
+            hint={t('serviceForm.leafLeafOnTheSame')}
             className={mono}
             {...register(`addresses.${index}.studentLink`)}
             problem={problems?.studentLink?.message}
           />
           <TextArea
-            label="or how to get it by hand"
-            hint="One step a line."
+            label={t('serviceForm.orHowToGetIt')}
+            hint={t('serviceForm.oneStepALine')}
             rows={1}
             {...register(`addresses.${index}.steps`)}
             problem={problems?.steps?.message}
@@ -142,18 +153,18 @@ function Walls({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'walls' });
   return (
     <Part
-      title="Its walls"
-      aside="pages that stand where the material should be"
-      empty="None: walls are told by what such pages usually say."
-      add="Add a wall"
+      title={t('serviceForm.itsWalls')}
+      aside={t('serviceForm.pagesThatStandWhereThe')}
+      empty={t('serviceForm.noneWallsAreToldBy')}
+      add={t('serviceForm.addAWall')}
       onAdd={() => append(noWall)}
     >
       {fields.map((field, index) => {
         const problems = formState.errors.walls?.[index];
         return (
-          <Row key={field.id} label={`Wall ${index + 1}`} onRemove={() => remove(index)}>
+          <Row key={field.id} label={t('serviceForm.wall', { value: index + 1 })} onRemove={() => remove(index)}>
             <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
-              <SelectField label="A page that" {...register(`walls.${index}.verdict`)}>
+              <SelectField label={t('serviceForm.aPageThat')} {...register(`walls.${index}.verdict`)}>
                 {Object.entries(wallWords).map(([verdict, words]) => (
                   <option key={verdict} value={verdict}>
                     {words}
@@ -161,22 +172,22 @@ function Walls({ form }: { readonly form: Form }): ReactElement {
                 ))}
               </SelectField>
               <TextField
-                label="is at the host"
-                hint="where another service does the sign-in"
+                label={t('serviceForm.isAtTheHost')}
+                hint={t('serviceForm.whereAnotherServiceDoesThe')}
                 className={mono}
                 {...register(`walls.${index}.host`)}
                 problem={problems?.host?.message}
               />
               <TextArea
-                label="says"
-                hint="One of these lines, in its title or first lines."
+                label={t('serviceForm.says')}
+                hint={t('serviceForm.oneOfTheseLinesIn')}
                 rows={2}
                 {...register(`walls.${index}.words`)}
                 problem={problems?.words?.message}
               />
               <TextField
-                label="or has an expression"
-                hint="RE2, looked for in title and first lines"
+                label={t('serviceForm.orHasAnExpression')}
+                hint={t('serviceForm.rE2LookedForInTitle')}
                 className={mono}
                 {...register(`walls.${index}.pattern`)}
                 problem={problems?.pattern?.message}
@@ -194,18 +205,18 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'mending' });
   return (
     <Part
-      title="What fixes it"
-      aside="the steps that teachers see"
-      empty="None: teachers see steps that fit any service."
-      add="Add steps"
+      title={t('serviceForm.whatFixesIt')}
+      aside={t('serviceForm.theStepsThatTeachersSee')}
+      empty={t('serviceForm.noneTeachersSeeStepsThat')}
+      add={t('serviceForm.addSteps')}
       onAdd={() => append(noMending)}
     >
       {fields.map((field, index) => {
         const problems = formState.errors.mending?.[index];
         return (
-          <Row key={field.id} label={`Steps ${index + 1}`} onRemove={() => remove(index)}>
+          <Row key={field.id} label={t('serviceForm.steps', { value: index + 1 })} onRemove={() => remove(index)}>
             <fieldset className="m-0 mb-3 flex flex-wrap gap-x-4 border-0 p-0">
-              <legend className="mb-1 p-0 text-small font-semibold">When a link</legend>
+              <legend className="mb-1 p-0 text-small font-semibold">{t('serviceForm.whenALink')}</legend>
               {mendable.map((verdict) => (
                 <label key={verdict} className="flex min-h-8 items-center gap-2 text-body">
                   <CheckBox value={verdict} {...register(`mending.${index}.verdicts`)} />
@@ -215,20 +226,20 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
             </fieldset>
             {problems?.verdicts && (
               <p role="alert" className="mt-0 mb-2 text-note font-semibold text-stop">
-                Choose at least one.
+                {t('serviceForm.chooseAtLeastOne')}
               </p>
             )}
             <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
               <TextArea
-                label="Steps"
-                hint="One a line; **words** are what stands on the page."
+                label={t('serviceForm.steps2')}
+                hint={t('serviceForm.oneALineWordsAre')}
                 rows={3}
                 {...register(`mending.${index}.steps`)}
                 problem={problems?.steps?.message}
               />
               <TextField
-                label="Where its owner does that"
-                hint="{link}/who"
+                label={t('serviceForm.whereItsOwnerDoesThat')}
+                hint={t('serviceForm.linkWho')}
                 className={mono}
                 {...register(`mending.${index}.ownerPage`)}
                 problem={problems?.ownerPage?.message}
@@ -246,24 +257,24 @@ function Rights({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'rights' });
   return (
     <Part
-      title="What visitors may do"
-      aside="words on a page that opens"
-      empty="None: it is told by what the page itself shows."
-      add="Add words"
+      title={t('serviceForm.whatVisitorsMayDo')}
+      aside={t('serviceForm.wordsOnAPageThat')}
+      empty={t('serviceForm.noneItIsToldBy')}
+      add={t('serviceForm.addWords')}
       onAdd={() => append(noRight)}
     >
       {fields.map((field, index) => (
-        <Row key={field.id} label={`Right ${index + 1}`} onRemove={() => remove(index)}>
+        <Row key={field.id} label={t('serviceForm.right', { value: index + 1 })} onRemove={() => remove(index)}>
           <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
             <ChoiceField
               choices={describedRights}
               words={rightWords}
-              label="Students can"
+              label={t('serviceForm.studentsCan')}
               {...register(`rights.${index}.can`)}
             />
             <TextArea
-              label="where it says"
-              hint="One of these lines, in title, first lines or on a button."
+              label={t('serviceForm.whereItSays')}
+              hint={t('serviceForm.oneOfTheseLinesIn2')}
               rows={2}
               {...register(`rights.${index}.words`)}
               problem={formState.errors.rights?.[index]?.words?.message}
@@ -314,7 +325,7 @@ function Row({
       <div className="min-w-0 flex-1">{children}</div>
       <button
         type="button"
-        aria-label={`Remove ${label.toLowerCase()}`}
+        aria-label={t('serviceForm.remove', { value: label.toLowerCase() })}
         onClick={onRemove}
         className="mt-5 inline-flex size-8 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
       >

@@ -24,11 +24,12 @@ import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { servicesQuery, useKeepService } from './service.queries.js';
 import { Tryout } from './tryout.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function ServicePage(): ReactElement {
   const { serviceId } = useParams();
   const services = useQuery({ ...servicesQuery, refetchOnWindowFocus: false });
-  if (services.isPending) return <Loading rows={3} label="The service is loading" />;
+  if (services.isPending) return <Loading rows={3} label={t('servicePage.theServiceIsLoading')} />;
   if (hasFailed(services)) return <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />;
   const service = services.data.find(({ id }) => id === serviceId) ?? null;
   if (serviceId !== undefined && !service)
@@ -62,7 +63,7 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
       {
         onSuccess: ({ name }) => {
           draft.remove();
-          notice({ words: `${name} is kept. Links are recognised by it from now on.` });
+          notice({ words: t('servicePage.isKeptLinksAreRecognised', { name }) });
           void navigate('/school/services');
         },
         onError: showProblems,
@@ -99,26 +100,28 @@ function ServiceHead({
 }): ReactElement {
   return (
     <PageHead
-      title={service?.name ?? 'Describe a service'}
+      title={service?.name ?? t('servicePage.describeAService')}
       trail={
         <>
           <Link to="/school" className="text-ink/80">
-            School
+            {t('servicePage.school')}
           </Link>{' '}
           ›{' '}
           <Link to="/school/services" className="text-ink/80">
-            Services
+            {t('servicePage.services')}
           </Link>
         </>
       }
       actions={
         <>
           {service && service.problems.length === 0 && (
-            <Button onClick={() => saveServiceFile([service.description], service.id)}>Export</Button>
+            <Button onClick={() => saveServiceFile([service.description], service.id)}>
+              {t('servicePage.export')}
+            </Button>
           )}
           {mayChange && (
             <Button tone="main" type="submit" form="service-form" disabled={saving}>
-              Keep
+              {t('servicePage.keep')}
             </Button>
           )}
         </>
@@ -130,9 +133,7 @@ function ServiceHead({
 function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
   return (
     <div role="status" className="mb-3 rounded-sheet border border-stop bg-sheet px-5 py-3 text-body">
-      <p className="m-0 font-semibold">
-        This description is left out: links are judged without it until its problems are fixed.
-      </p>
+      <p className="m-0 font-semibold">{t('servicePage.thisDescriptionIsLeftOut')}</p>
       <ul className="m-0 mt-1 pl-5">
         {service.problems.map((problem, index) => (
           <li key={index}>

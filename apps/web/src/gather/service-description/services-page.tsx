@@ -11,13 +11,13 @@ import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { descriptionProblemSentence } from '../../platform/wording/services.js';
 import { ImportServices } from './import-services.js';
 import { saveServiceFile } from './service-file.js';
 import { servicesQuery, useKeepService } from './service.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function ServicesPage(): ReactElement {
   const services = useQuery(servicesQuery);
@@ -26,20 +26,20 @@ export function ServicesPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Services"
+        title={t('servicesPage.services')}
         trail={
           <Link to="/school" className="text-ink/80">
-            School
+            {t('servicesPage.school')}
           </Link>
         }
-        about="How Hapset tells an editor’s link from the student’s, a wall from a page, and which steps fix the sharing."
+        about={t('servicesPage.howHapsetTellsAnEditors')}
         actions={mayChange && <ServicesActions services={services.data ?? []} onImport={() => setImporting(true)} />}
       />
-      {services.isPending && <Loading rows={3} label="Services are loading" />}
+      {services.isPending && <Loading rows={3} label={t('servicesPage.servicesAreLoading')} />}
       {hasFailed(services) && <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />}
       {services.data && <ServiceList services={services.data} mayChange={mayChange} />}
       {!mayChange && services.data && (
-        <p className="mt-3 mb-0 text-small text-muted">The school’s administrator changes these.</p>
+        <p className="mt-3 mb-0 text-small text-muted">{t('servicesPage.theSchoolsAdministratorChangesThese')}</p>
       )}
       {importing && <ImportServices known={services.data ?? []} onClose={() => setImporting(false)} />}
     </>
@@ -56,12 +56,12 @@ function ServicesActions({
   const usable = services.filter(({ problems }) => problems.length === 0).map(({ description }) => description);
   return (
     <>
-      <Button onClick={onImport}>Import</Button>
+      <Button onClick={onImport}>{t('servicesPage.import')}</Button>
       <Button disabled={usable.length === 0} onClick={() => saveServiceFile(usable, 'services')}>
-        Export all
+        {t('servicesPage.exportAll')}
       </Button>
       <Link to="/school/services/new" className={buttonClass('main')}>
-        Describe a service
+        {t('servicesPage.describeAService')}
       </Link>
     </>
   );
@@ -75,12 +75,7 @@ function ServiceList({
   readonly mayChange: boolean;
 }): ReactElement {
   if (services.length === 0)
-    return (
-      <Empty title="No services described yet">
-        Links are opened and judged without descriptions too. A description adds what only people who know a service can
-        tell: which address is the editor’s, and where the sharing is changed.
-      </Empty>
-    );
+    return <Empty title={t('servicesPage.noServicesDescribedYet')}>{t('servicesPage.linksAreOpenedAndJudged')}</Empty>;
   return (
     <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
       {services.map((service) => (
@@ -102,7 +97,10 @@ function ServiceRow({
   const leftOut = problems.length > 0;
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0 sm:px-5">
-      <StateMark mark={leftOut ? 'stop' : 'done'} words={leftOut ? 'Left out' : 'In use'} />
+      <StateMark
+        mark={leftOut ? 'stop' : 'done'}
+        words={leftOut ? t('servicesPage.leftOut') : t('servicesPage.inUse')}
+      />
       <div className="min-w-56 flex-1">
         <Link to={`/school/services/${id}`} className="text-lead font-semibold text-ink">
           {name}
@@ -111,8 +109,13 @@ function ServiceRow({
       </div>
       {!leftOut && (
         <p className="m-0 text-small text-muted">
-          {plural(description.addresses.length, 'address', 'addresses')}, {plural(description.walls.length, 'wall')},
-          steps for {plural(new Set(description.mending.flatMap(({ verdicts }) => verdicts)).size, 'verdict')}
+          {t('servicesPage.addressesStepsFor', {
+            count: description.addresses.length,
+            walls: t('servicesPage.wall', { count: description.walls.length }),
+            verdicts: t('servicesPage.verdict', {
+              count: new Set(description.mending.flatMap(({ verdicts }) => verdicts)).size,
+            }),
+          })}
         </p>
       )}
       {mayChange && origin === 'school' && (
@@ -120,9 +123,9 @@ function ServiceRow({
           tone="quiet"
           onClick={() => removal.mutate()}
           disabled={removal.isPending}
-          aria-label={`${replacesInstalled ? 'Take back' : 'Remove'} ${name}`}
+          aria-label={`${replacesInstalled ? t('servicesPage.takeBack') : t('servicesPage.remove')} ${name}`}
         >
-          {replacesInstalled ? 'Back to the installed one' : 'Remove'}
+          {replacesInstalled ? t('servicesPage.backToTheInstalledOne') : t('servicesPage.remove')}
         </Button>
       )}
     </li>
@@ -130,11 +133,11 @@ function ServiceRow({
 }
 
 function aboutService({ origin, replacesInstalled, description, problems }: ServiceView): string {
-  const byTheSchool = replacesInstalled ? 'changed by the school' : 'described by the school';
-  const came = origin === 'installed' ? 'came with the installation' : byTheSchool;
+  const byTheSchool = replacesInstalled ? t('servicesPage.changedByTheSchool') : t('servicesPage.describedByTheSchool');
+  const came = origin === 'installed' ? t('servicesPage.cameWithTheInstallation') : byTheSchool;
   const [problem] = problems;
   return problem
-    ? `Left out, ${came}. ${descriptionProblemSentence(problem)}`
+    ? t('servicesPage.leftOut2', { came, descriptionProblemSentence: descriptionProblemSentence(problem) })
     : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`;
 }
 
@@ -152,7 +155,7 @@ function useServiceRemoval({
     mutationFn: () => call(routes.removeService, { params: { serviceId: id } }),
     onSuccess: () => {
       notice({
-        words: `${name} is removed.`,
+        words: t('servicesPage.isRemoved', { name }),
         undo: () => sendChange(keep, { description, version: null }),
       });
       return client.invalidateQueries();

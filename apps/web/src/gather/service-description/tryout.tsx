@@ -11,6 +11,7 @@ import { kindWords } from '../../platform/wording/kinds.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { roleWords, withoutStars } from '../../platform/wording/services.js';
 import { reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.js';
+import { t } from '../words.js';
 
 interface Props {
   /** As it stands in the form now. */
@@ -31,19 +32,17 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
   };
   return (
     <div className="lg:sticky lg:top-4">
-      <Panel title="Try it out">
-        <p className="mt-0 mb-3 text-row text-muted">
-          On a link of that service, as the description stands now. Nothing is kept.
-        </p>
+      <Panel title={t('tryout.tryItOut')}>
+        <p className="mt-0 mb-3 text-row text-muted">{t('tryout.onALinkOfThat')}</p>
         <form onSubmit={submit} className="flex flex-col gap-3">
           <TextField
-            label="Link"
+            label={t('tryout.link')}
             value={link}
             maxLength={limits.linkLength}
             onChange={(event) => setLink(event.target.value)}
           />
           <Button type="submit" disabled={link.trim() === '' || attempt.isPending}>
-            {attempt.isPending ? 'Opening it as a student…' : 'Try it'}
+            {attempt.isPending ? t('tryout.openingItAsAStudent') : t('tryout.tryIt')}
           </Button>
         </form>
         <div aria-live="polite">
@@ -58,9 +57,9 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
 function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactElement {
   const { belongs, role, kind, studentLink, tracking, verdict, reasons, title, steps } = tryout;
   const part = !belongs
-    ? 'The host is not among those named here.'
+    ? t('tryout.theHostIsNotAmong')
     : role === null
-      ? 'The host is known; none of the addresses fits.'
+      ? t('tryout.theHostIsKnownNone')
       : `${kindWords[kind]}: ${roleWords[role]}.`;
   return (
     <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-body">
@@ -102,7 +101,7 @@ function opensMark(verdict: AccessVerdict): 'done' | 'look-at' | 'stop' {
   return state === 'not-yet' ? 'look-at' : state;
 }
 
-const markWords = { done: 'Fine', 'look-at': 'Needs attention', stop: 'Stops' } as const;
+const markWords = { done: t('tryout.fine'), 'look-at': t('tryout.needsAttention'), stop: t('tryout.stops') } as const;
 
 function Answer({
   name,

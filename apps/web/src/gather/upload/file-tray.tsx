@@ -8,6 +8,7 @@ import { keptMaterials } from './kept-materials.js';
 import { SentFiles } from './sent-files.js';
 import { UploadList } from './upload-list.js';
 import { useUploads } from './use-uploads.js';
+import { t } from '../words.js';
 
 interface Props {
   /** Chosen last; each list is sent once. */
@@ -54,13 +55,13 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
         <p role="status" className="m-0 min-w-40 flex-1 text-row text-muted">
           {failure ??
             (busy > 0
-              ? `Sending ${plural(busy, 'file')}. It goes on after a lost connection.`
-              : `${plural(kept.length, 'file')} kept here.`)}
+              ? t('fileTray.sendingFilesItGoesOn', { count: busy })
+              : t('fileTray.filesKeptHere', { count: kept.length }))}
         </p>
-        <Button onClick={() => (kept.length > 0 ? setClosing(true) : discard())}>Discard</Button>
+        <Button onClick={() => (kept.length > 0 ? setClosing(true) : discard())}>{t('fileTray.discard')}</Button>
         {pictures.length > 1 && pictures.length === kept.length && (
           <Button disabled={busy > 0 || sending} onClick={() => add(keptMaterials(kept, true))}>
-            Add as one set of pictures
+            {t('fileTray.addAsOneSetOf')}
           </Button>
         )}
         <Button
@@ -68,7 +69,7 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
           disabled={busy > 0 || sending || kept.length === 0}
           onClick={() => add(keptMaterials(kept, false))}
         >
-          {kept.length <= 1 ? 'Add' : `Add ${plural(kept.length, noun)}`}
+          {kept.length <= 1 ? t('fileTray.add') : t('fileTray.add2', { plural: plural(kept.length, noun) })}
         </Button>
       </div>
     </div>

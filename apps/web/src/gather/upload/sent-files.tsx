@@ -6,8 +6,8 @@ import { call } from '../../platform/api/client.js';
 import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly files: readonly FileView[];
@@ -27,18 +27,18 @@ export function SentFiles({ files, onClose, onDone }: Props): ReactElement {
   const it = files.length === 1 ? 'it' : 'them';
   return (
     <Dialog
-      title={`${plural(files.length, 'file')} already sent`}
-      about={`No code leads to ${it} yet. Delete ${it}, or keep ${it} under Shelf, Files.`}
+      title={t('sentFiles.filesAlreadySent', { count: files.length })}
+      about={t('sentFiles.noCodeLeadsToYet', { it })}
       onClose={onClose}
     >
       {remove.isError && <Alert words={wordsFor(remove.error)} />}
       <div className="flex flex-wrap justify-end gap-2">
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t('sentFiles.cancel')}</Button>
         <Button disabled={remove.isPending} onClick={() => remove.mutate()}>
-          Delete {plural(files.length, 'file')}
+          {t('sentFiles.deleteFiles', { count: files.length })}
         </Button>
         <Button tone="main" autoFocus onClick={onDone}>
-          Keep under Files
+          {t('sentFiles.keepUnderFiles')}
         </Button>
       </div>
     </Dialog>

@@ -5,11 +5,12 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { bytes } from '../../platform/wording/figures.js';
 import type { UploadItem, Uploads } from './use-uploads.js';
 import { Icon } from '../../platform/design/icon.js';
+import { t } from '../words.js';
 
 /** Each file with how far it is; a stopped one leaves nothing behind. */
 export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactElement {
   return (
-    <ul aria-label="Files on their way" className="m-0 list-none p-0">
+    <ul aria-label={t('uploadList.filesOnTheirWay')} className="m-0 list-none p-0">
       {uploads.items.map((item) => (
         <li key={item.key} className="flex items-center gap-3 border-b border-line px-4 py-2.5 last:border-b-0">
           <Thumb item={item} />
@@ -17,11 +18,13 @@ export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactEle
             <p className="m-0 truncate text-body font-semibold">{item.source.name}</p>
             <Progress item={item} />
           </div>
-          {item.state === 'failed' && <Button onClick={() => uploads.retry(item.key)}>Try again</Button>}
+          {item.state === 'failed' && (
+            <Button onClick={() => uploads.retry(item.key)}>{t('uploadList.tryAgain')}</Button>
+          )}
           {item.state !== 'preparing' && (
             <button
               type="button"
-              aria-label={`${item.state === 'done' ? 'Leave out' : 'Stop'} ${item.source.name}`}
+              aria-label={`${item.state === 'done' ? t('uploadList.leaveOut') : t('uploadList.stop')} ${item.source.name}`}
               onClick={() => uploads.remove(item.key)}
               className="inline-flex size-9 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
             >
@@ -38,11 +41,11 @@ function Thumb({ item: { file, state } }: { readonly item: UploadItem }): ReactE
   if (file?.media === 'picture')
     return <img src={`${file.address}/w640`} alt="" className="size-10 shrink-0 rounded-fine object-cover" />;
   const [mark, words] = {
-    waiting: ['not-yet', 'Waits'],
-    sending: ['not-yet', 'On its way'],
-    preparing: ['not-yet', 'Being prepared'],
-    done: ['done', 'Kept'],
-    failed: ['stop', 'Not kept'],
+    waiting: ['not-yet', t('uploadList.waits')],
+    sending: ['not-yet', t('uploadList.onItsWay')],
+    preparing: ['not-yet', t('uploadList.beingPrepared')],
+    done: ['done', t('uploadList.kept')],
+    failed: ['stop', t('uploadList.notKept')],
   }[state] as ['not-yet' | 'done' | 'stop', string];
   return (
     <span className="flex size-10 shrink-0 items-center justify-center">
@@ -60,14 +63,19 @@ function Progress({ item: { state, sentBytes, source, problem, file } }: { reado
     );
   }
   if (state === 'done')
-    return <p className="m-0 text-small text-muted">Kept here, {bytes(file?.sizeBytes ?? source.size)}</p>;
-  if (state === 'preparing') return <p className="m-0 text-small text-muted">Being prepared for students…</p>;
+    return (
+      <p className="m-0 text-small text-muted">
+        {t('uploadList.keptHere', { bytes: bytes(file?.sizeBytes ?? source.size) })}
+      </p>
+    );
+  if (state === 'preparing')
+    return <p className="m-0 text-small text-muted">{t('uploadList.beingPreparedForStudents')}</p>;
   const part = source.size === 0 ? 0 : sentBytes / source.size;
   return (
     <div className="flex items-center gap-3">
       <div
         role="progressbar"
-        aria-label={`${source.name} is on its way`}
+        aria-label={t('uploadList.isOnItsWay', { name: source.name })}
         aria-valuenow={Math.round(part * 100)}
         aria-valuemin={0}
         aria-valuemax={100}
@@ -76,7 +84,9 @@ function Progress({ item: { state, sentBytes, source, problem, file } }: { reado
         <div className="h-full rounded-full bg-ink" style={{ width: `${part * 100}%` }} />
       </div>
       <span className="shrink-0 text-note text-muted">
-        {state === 'waiting' ? 'waits' : `${bytes(sentBytes)} of ${bytes(source.size)}`}
+        {state === 'waiting'
+          ? t('uploadList.waits2')
+          : t('uploadList.of', { bytes: bytes(sentBytes), bytes2: bytes(source.size) })}
       </span>
     </div>
   );

@@ -9,6 +9,7 @@ import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 /** How the page stood before; taking one keeps what stands there now. */
 export function EarlierPages({
@@ -26,24 +27,22 @@ export function EarlierPages({
     gcTime: 0,
   });
   return (
-    <Dialog
-      title="Earlier pages"
-      about="The page as it stood before. What stands there now is kept as well."
-      onClose={onClose}
-    >
-      {earlier.isPending && <Loading rows={2} label="Earlier pages are loading" />}
+    <Dialog title={t('earlierPages.earlierPages')} about={t('earlierPages.thePageAsItStood')} onClose={onClose}>
+      {earlier.isPending && <Loading rows={2} label={t('earlierPages.earlierPagesAreLoading')} />}
       {hasFailed(earlier) && <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />}
       {earlier.data?.length === 0 && (
-        <Empty title="None yet">While you write, the page is kept as it was every ten minutes.</Empty>
+        <Empty title={t('earlierPages.noneYet')}>{t('earlierPages.whileYouWriteThePage')}</Empty>
       )}
       <ul className="m-0 list-none p-0">
         {earlier.data?.map(({ id, replacedAt, document }) => (
           <li key={id} className="flex items-center gap-3 border-t border-line py-2.5 first:border-t-0">
             <span className="min-w-0 flex-1">
-              <span className="block text-body font-semibold">until {ago(replacedAt)}</span>
-              <span className="line-clamp-2 text-small text-muted">{documentText(document) || 'an empty page'}</span>
+              <span className="block text-body font-semibold">{t('earlierPages.until', { ago: ago(replacedAt) })}</span>
+              <span className="line-clamp-2 text-small text-muted">
+                {documentText(document) || t('earlierPages.anEmptyPage')}
+              </span>
             </span>
-            <Button onClick={() => onTake(document)}>Take this one</Button>
+            <Button onClick={() => onTake(document)}>{t('earlierPages.takeThisOne')}</Button>
           </li>
         ))}
       </ul>

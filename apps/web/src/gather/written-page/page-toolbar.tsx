@@ -25,17 +25,26 @@ import { Dialog } from '../../platform/design/dialog.js';
 import { LineSelect, TextField } from '../../platform/design/field.js';
 import { Icon, type IconNode } from '../../platform/design/icon.js';
 import { LineInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 const colourWords: Readonly<Record<PageColour, string>> = {
-  ink: 'Ink',
-  red: 'Red',
-  orange: 'Orange',
-  green: 'Green',
-  blue: 'Blue',
-  violet: 'Violet',
+  ink: t('pageToolbar.ink'),
+  red: t('pageToolbar.red'),
+  orange: t('pageToolbar.orange'),
+  green: t('pageToolbar.green'),
+  blue: t('pageToolbar.blue'),
+  violet: t('pageToolbar.violet'),
 };
-const fontWords: Readonly<Record<PageFont, string>> = { text: 'Text', heading: 'Heading', typewriter: 'Typewriter' };
-const sizeWords: Readonly<Record<PageSize, string>> = { small: 'Small', large: 'Large', huge: 'Very large' };
+const fontWords: Readonly<Record<PageFont, string>> = {
+  text: t('pageToolbar.text'),
+  heading: t('pageToolbar.heading'),
+  typewriter: t('pageToolbar.typewriter'),
+};
+const sizeWords: Readonly<Record<PageSize, string>> = {
+  small: t('pageToolbar.small'),
+  large: t('pageToolbar.large'),
+  huge: t('pageToolbar.veryLarge'),
+};
 
 export function PageToolbar({
   editor,
@@ -49,7 +58,7 @@ export function PageToolbar({
   return (
     <div
       role="toolbar"
-      aria-label="Page tools"
+      aria-label={t('pageToolbar.pageTools')}
       className="sticky top-0 z-20 flex flex-wrap items-center gap-x-1 gap-y-1 rounded-t-sheet border-b border-line bg-sheet px-2 py-1.5"
     >
       <LetterTools editor={editor} now={now} />
@@ -60,12 +69,22 @@ export function PageToolbar({
       <Gap />
       <AlignTools editor={editor} now={now} />
       <Gap />
-      <Tool label="Undo" icon={Undo2} onRun={() => editor.chain().focus().undo().run()} disabled={!now.undo} />
-      <Tool label="Redo" icon={Redo2} onRun={() => editor.chain().focus().redo().run()} disabled={!now.redo} />
+      <Tool
+        label={t('pageToolbar.undo')}
+        icon={Undo2}
+        onRun={() => editor.chain().focus().undo().run()}
+        disabled={!now.undo}
+      />
+      <Tool
+        label={t('pageToolbar.redo')}
+        icon={Redo2}
+        onRun={() => editor.chain().focus().redo().run()}
+        disabled={!now.redo}
+      />
       {children}
       {now.picture !== null && (
         <label className="flex w-full items-center gap-2 border-t border-line px-1 pt-1.5 text-row">
-          <span className="text-muted">What is to be seen, read aloud</span>
+          <span className="text-muted">{t('pageToolbar.whatIsToBeSeen')}</span>
           <LineInput
             value={now.picture}
             maxLength={300}
@@ -130,30 +149,30 @@ function LetterTools({ editor, now: { block, look } }: ToolsProps): ReactElement
   return (
     <>
       <LineSelect
-        label="Paragraph"
+        label={t('pageToolbar.paragraph')}
         value={String(block)}
         choices={[
-          ['0', 'Text'],
-          ['1', 'Large heading'],
-          ['2', 'Heading'],
-          ['3', 'Small heading'],
+          ['0', t('pageToolbar.text')],
+          ['1', t('pageToolbar.largeHeading')],
+          ['2', t('pageToolbar.heading')],
+          ['3', t('pageToolbar.smallHeading')],
         ]}
         onChoose={setBlock}
       />
       <LineSelect
-        label="Font"
+        label={t('pageToolbar.font')}
         value={look.font ?? 'text'}
         choices={Object.entries(fontWords)}
         onChoose={(font) => setLook({ font: font === 'text' ? null : (font as PageFont) })}
       />
       <LineSelect
-        label="Size"
+        label={t('pageToolbar.size')}
         value={look.size ?? ''}
-        choices={[['', 'Usual'], ...Object.entries(sizeWords)]}
+        choices={[['', t('pageToolbar.usual')], ...Object.entries(sizeWords)]}
         onChoose={(size) => setLook({ size: size === '' ? null : (size as PageSize) })}
       />
       <LineSelect
-        label="Colour"
+        label={t('pageToolbar.colour')}
         value={look.colour ?? 'ink'}
         choices={Object.keys(palette.colours).map((colour) => [colour, colourWords[colour as PageColour]])}
         onChoose={(colour) => setLook({ colour: colour === 'ink' ? null : (colour as PageColour) })}
@@ -166,21 +185,26 @@ function MarkTools({ editor, now: { active }, onLink }: ToolsProps & { readonly 
   const chain = () => editor.chain().focus();
   return (
     <>
-      <Tool label="Bold" icon={Bold} onRun={() => chain().toggleBold().run()} pressed={active.bold} />
-      <Tool label="Italic" icon={Italic} onRun={() => chain().toggleItalic().run()} pressed={active.italic} />
+      <Tool label={t('pageToolbar.bold')} icon={Bold} onRun={() => chain().toggleBold().run()} pressed={active.bold} />
       <Tool
-        label="Underline"
+        label={t('pageToolbar.italic')}
+        icon={Italic}
+        onRun={() => chain().toggleItalic().run()}
+        pressed={active.italic}
+      />
+      <Tool
+        label={t('pageToolbar.underline')}
         icon={Underline}
         onRun={() => chain().toggleUnderline().run()}
         pressed={active.underline}
       />
       <Tool
-        label="Strike through"
+        label={t('pageToolbar.strikeThrough')}
         icon={Strikethrough}
         onRun={() => chain().toggleStrike().run()}
         pressed={active.strike}
       />
-      <Tool label="Link" icon={Link2} onRun={onLink} pressed={active.link} />
+      <Tool label={t('pageToolbar.link')} icon={Link2} onRun={onLink} pressed={active.link} />
     </>
   );
 }
@@ -192,24 +216,34 @@ function BlockTools({ editor, now: { active } }: ToolsProps): ReactElement {
   return (
     <>
       <Tool
-        label="Bullet list"
+        label={t('pageToolbar.bulletList')}
         icon={List}
         onRun={() => chain().toggleBulletList().run()}
         pressed={active.bulletList}
       />
       <Tool
-        label="Numbered list"
+        label={t('pageToolbar.numberedList')}
         icon={ListOrdered}
         onRun={() => chain().toggleOrderedList().run()}
         pressed={active.orderedList}
       />
-      <Tool label="Quotation" icon={Quote} onRun={() => chain().toggleBlockquote().run()} pressed={active.blockquote} />
-      <Tool label="Line across" icon={Minus} onRun={() => chain().setHorizontalRule().run()} />
-      <Tool label={active.table ? 'Remove the table' : 'Table'} icon={Table} onRun={table} pressed={active.table} />
+      <Tool
+        label={t('pageToolbar.quotation')}
+        icon={Quote}
+        onRun={() => chain().toggleBlockquote().run()}
+        pressed={active.blockquote}
+      />
+      <Tool label={t('pageToolbar.lineAcross')} icon={Minus} onRun={() => chain().setHorizontalRule().run()} />
+      <Tool
+        label={active.table ? t('pageToolbar.removeTheTable') : t('pageToolbar.table')}
+        icon={Table}
+        onRun={table}
+        pressed={active.table}
+      />
       {active.table && (
         <>
-          <Word onRun={() => chain().addRowAfter().run()}>Row</Word>
-          <Word onRun={() => chain().addColumnAfter().run()}>Column</Word>
+          <Word onRun={() => chain().addRowAfter().run()}>{t('pageToolbar.row')}</Word>
+          <Word onRun={() => chain().addColumnAfter().run()}>{t('pageToolbar.column')}</Word>
         </>
       )}
     </>
@@ -217,9 +251,9 @@ function BlockTools({ editor, now: { active } }: ToolsProps): ReactElement {
 }
 
 const alignTools = [
-  ['left', 'Left', AlignLeft],
-  ['center', 'Centred', AlignCenter],
-  ['right', 'Right', AlignRight],
+  ['left', t('pageToolbar.left'), AlignLeft],
+  ['center', t('pageToolbar.centred'), AlignCenter],
+  ['right', t('pageToolbar.right'), AlignRight],
 ] as const;
 
 function AlignTools({ editor, now: { align } }: ToolsProps): ReactElement {
@@ -271,7 +305,7 @@ function Word({ onRun, children }: { readonly onRun: () => unknown; readonly chi
   return (
     <button
       type="button"
-      aria-label={`Add a ${children.toLowerCase()}`}
+      aria-label={t('pageToolbar.addA', { value: children.toLowerCase() })}
       onMouseDown={(event) => event.preventDefault()}
       onClick={onRun}
       className="min-h-9 rounded-small px-2 text-small font-semibold hover:bg-ink/5"
@@ -294,7 +328,7 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
     event.preventDefault();
     event.stopPropagation();
     const href = /^(?:mailto|tel):/i.test(address.trim()) ? address.trim() : (readLink(address)?.link ?? '');
-    if (!isSafeLink(href)) return setProblem('This link is not complete. Copy it again from the address bar.');
+    if (!isSafeLink(href)) return setProblem(t('pageToolbar.thisLinkIsNotComplete'));
     const { empty } = editor.state.selection;
     if (empty && before === undefined)
       editor
@@ -306,14 +340,10 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
     onClose();
   };
   return (
-    <Dialog
-      title="Link"
-      about="Where the words lead. Without a selection the address itself is written."
-      onClose={onClose}
-    >
+    <Dialog title={t('pageToolbar.link')} about={t('pageToolbar.whereTheWordsLeadWithout')} onClose={onClose}>
       <form onSubmit={keep} noValidate className="flex flex-col gap-4">
         <TextField
-          label="Address"
+          label={t('pageToolbar.address')}
           value={address}
           autoFocus
           onChange={(event) => setAddress(event.target.value)}
@@ -327,11 +357,11 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
                 onClose();
               }}
             >
-              Take the link off
+              {t('pageToolbar.takeTheLinkOff')}
             </Button>
           )}
           <Button type="submit" tone="main">
-            Keep
+            {t('pageToolbar.keep')}
           </Button>
         </div>
       </form>

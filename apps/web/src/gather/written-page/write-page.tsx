@@ -23,6 +23,7 @@ import { pageExtensions, type KnownFile } from './page-extensions.js';
 import { PageToolbar } from './page-toolbar.js';
 import { useAutosave, type Autosave, type SaveState } from './use-autosave.js';
 import { NameInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 export function WritePage(): ReactElement {
   const { materialId = '' } = useParams();
@@ -34,14 +35,17 @@ export function WritePage(): ReactElement {
     staleTime: Infinity,
     refetchOnWindowFocus: false,
   });
-  if (page.isPending) return <Loading label="The page is loading" />;
+  if (page.isPending) return <Loading label={t('writePage.thePageIsLoading')} />;
   if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   return <Writing key={materialId} page={page.data} />;
 }
 
 function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
   const client = useQueryClient();
-  const { keeper, handle: draft } = useDraftKeeper(useOwnPlace(`page ${page.materialId}`), isDocument);
+  const { keeper, handle: draft } = useDraftKeeper(
+    useOwnPlace(t('writePage.page', { materialId: page.materialId })),
+    isDocument,
+  );
   const autosave = useAutosave(page, keeper);
   const [earlierShown, setEarlierShown] = useState(false);
   const { editor, uploads } = usePageEditor(page, autosave);
@@ -53,15 +57,15 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
         <div className="min-w-0 flex-1 basis-72">
           <div className="text-small text-muted">
             <Link to={`/shelf/${page.materialId}`} className="text-ink/80">
-              Its code
+              {t('writePage.itsCode')}
             </Link>{' '}
             · <SaveWords state={autosave.state} />
           </div>
           <Title page={page} onMoved={autosave.moved} />
         </div>
-        <Button onClick={() => setEarlierShown(true)}>Earlier pages</Button>
+        <Button onClick={() => setEarlierShown(true)}>{t('writePage.earlierPages')}</Button>
         <Link to={useWayBack(page.materialId)} className={buttonClass('main')}>
-          Done
+          {t('writePage.done')}
         </Link>
       </header>
       {draft.found && (
@@ -120,7 +124,12 @@ function usePageEditor(
     content: toContent(page.document),
     onUpdate: ({ editor: current }) => autosave.changed(current.getJSON() as PageDocument),
     editorProps: {
-      attributes: { class: 'written-page', role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'The page' },
+      attributes: {
+        class: 'written-page',
+        role: 'textbox',
+        'aria-multiline': 'true',
+        'aria-label': t('writePage.thePage'),
+      },
     },
   });
   const uploads = useUploads();
@@ -162,11 +171,9 @@ function ConflictChoice({
       role="alert"
       className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-body"
     >
-      <span className="min-w-60 flex-1">
-        This page was changed somewhere else meanwhile. Choose one; the other is kept under Earlier pages.
-      </span>
-      <Button onClick={() => choose('other')}>Take the other one</Button>
-      <Button onClick={() => choose('mine')}>Keep this one</Button>
+      <span className="min-w-60 flex-1">{t('writePage.thisPageWasChangedSomewhere')}</span>
+      <Button onClick={() => choose('other')}>{t('writePage.takeTheOtherOne')}</Button>
+      <Button onClick={() => choose('mine')}>{t('writePage.keepThisOne')}</Button>
     </div>
   );
 }
@@ -186,7 +193,7 @@ function PageSurface({ editor, uploads }: { readonly editor: Editor; readonly up
     >
       <PageToolbar editor={editor}>
         <span className="ml-1">
-          <ChooseFiles label="Add a file" multiple onChoose={uploads.add} />
+          <ChooseFiles label={t('writePage.addAFile')} multiple onChoose={uploads.add} />
         </span>
       </PageToolbar>
       {uploads.items.length > 0 && <UploadList uploads={uploads} />}
@@ -243,7 +250,7 @@ function Title({
   }, [title]);
   return (
     <NameInput
-      aria-label="Title"
+      aria-label={t('writePage.title')}
       value={title}
       maxLength={200}
       onChange={(event) => setTitle(event.target.value)}
@@ -256,8 +263,10 @@ function Title({
 function SaveWords({ state }: { readonly state: SaveState }): ReactElement {
   const words =
     state.is === 'failed'
-      ? `not kept: ${state.words}`
-      : { kept: 'kept', dirty: 'writing…', keeping: 'keeping…', conflict: 'changed somewhere else' }[state.is];
+      ? t('writePage.notKept', { words: state.words })
+      : { kept: 'kept', dirty: 'writing…', keeping: 'keeping…', conflict: t('writePage.changedSomewhereElse') }[
+          state.is
+        ];
   return (
     <span role="status" className={state.is === 'failed' ? 'font-semibold text-stop' : ''}>
       {words}

@@ -5,6 +5,7 @@ import { Dialog } from '../../platform/design/dialog.js';
 import { useRemoval } from '../../platform/undo/use-removal.js';
 import { LessonForm } from './lesson-form.js';
 import { useChangeLesson } from './lesson.queries.js';
+import { t } from '../words.js';
 
 /** Changes a lesson, or takes it off the list; both can be undone. */
 export function ChangeLesson({
@@ -19,14 +20,14 @@ export function ChangeLesson({
     remove: routes.removeLesson,
     restore: routes.restoreLesson,
     params: { lessonId: lesson.id },
-    words: `“${lesson.name}” was removed.`,
+    words: t('changeLesson.wasRemoved', { name: lesson.name }),
     leadsTo: '/lessons',
   });
   return (
-    <Dialog title="Change lesson" onClose={onClose}>
+    <Dialog title={t('changeLesson.changeLesson')} onClose={onClose}>
       <LessonForm
         lesson={lesson}
-        send="Keep the change"
+        send={t('changeLesson.keepTheChange')}
         sending={change.isPending}
         error={change.error ?? removal.error}
         onCancel={onClose}
@@ -38,8 +39,8 @@ export function ChangeLesson({
         }
       />
       <div className="mt-5 flex items-center gap-3 border-t border-line pt-4 text-row text-muted">
-        <span className="flex-1">Its materials stay on the shelf.</span>
-        <Button onClick={removal.run}>Remove lesson</Button>
+        <span className="flex-1">{t('changeLesson.itsMaterialsStayOnThe')}</span>
+        <Button onClick={removal.run}>{t('changeLesson.removeLesson')}</Button>
       </div>
     </Dialog>
   );

@@ -10,6 +10,7 @@ import { useFormDraft } from '../../platform/draft/use-draft.js';
 import { SelectField, TextField } from '../../platform/design/field.js';
 import { DialogEnd } from '../../platform/design/dialog.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 interface Fields {
   name: string;
@@ -55,27 +56,36 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
     >
       <DraftOffer draft={draft} onUse={draft.use} />
       <TextField
-        label="What is it called?"
+        label={t('lessonForm.whatIsItCalled')}
         maxLength={limits.nameLength}
         autoFocus
         {...register('name', { validate: (value) => value.trim() !== '' || 'A lesson needs a name.' })}
         problem={formState.errors.name?.message}
       />
       <div className="grid gap-4 sm:grid-cols-2">
-        <SelectField label="Class" hint="Its devices are rehearsed." {...register('classId')}>
-          <option value="">No class yet</option>
+        <SelectField
+          label={t('lessonForm.class')}
+          hint={t('lessonForm.itsDevicesAreRehearsed')}
+          {...register('classId')}
+        >
+          <option value="">{t('lessonForm.noClassYet')}</option>
           {classes.map((schoolClass) => (
             <option key={schoolClass.id} value={schoolClass.id}>
               {schoolClass.name}
             </option>
           ))}
         </SelectField>
-        <TextField label="Place" maxLength={limits.placeLength} placeholder="Biology room" {...register('place')} />
-        <TextField label="Day" type="date" {...register('date')} />
-        <TextField label="Begins at" type="time" {...register('startsAt')} />
         <TextField
-          label="Students stand how far from the wall?"
-          hint="In metres. Codes are printed so large that they read from there."
+          label={t('lessonForm.place')}
+          maxLength={limits.placeLength}
+          placeholder={t('lessonForm.biologyRoom')}
+          {...register('place')}
+        />
+        <TextField label={t('lessonForm.day')} type="date" {...register('date')} />
+        <TextField label={t('lessonForm.beginsAt')} type="time" {...register('startsAt')} />
+        <TextField
+          label={t('lessonForm.studentsStandHowFarFrom')}
+          hint={t('lessonForm.inMetresCodesArePrinted')}
           inputMode="decimal"
           {...register('viewingDistanceM', {
             validate: (value) => within(value, least, most) || `Between ${least} and ${most} metres.`,

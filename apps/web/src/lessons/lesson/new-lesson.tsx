@@ -3,15 +3,16 @@ import { useNavigate } from 'react-router';
 import { Dialog } from '../../platform/design/dialog.js';
 import { LessonForm } from './lesson-form.js';
 import { useCreateLesson } from './lesson.queries.js';
+import { t } from '../words.js';
 
 /** Asks for a new lesson and goes to its bench. */
 export function NewLesson({ onClose }: { readonly onClose: () => void }): ReactElement {
   const navigate = useNavigate();
   const create = useCreateLesson();
   return (
-    <Dialog title="New lesson" onClose={onClose}>
+    <Dialog title={t('newLesson.newLesson')} onClose={onClose}>
       <LessonForm
-        send="Make the lesson"
+        send={t('newLesson.makeTheLesson')}
         sending={create.isPending}
         error={create.error}
         onCancel={onClose}

@@ -4,9 +4,9 @@ import { isUnproven, mayBeAnswered } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { buttonClass } from '../../platform/design/button.js';
 import { StateMark } from '../../platform/design/state-mark.js';
-import { plural } from '../../platform/wording/figures.js';
 import { doubtSentence, reasonSentence, rightsSentence, verdictWords } from '../../platform/wording/verdicts.js';
 import { WithBold } from './with-bold.js';
+import { t } from '../words.js';
 
 const reasonsShown = 3;
 
@@ -31,13 +31,15 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
       {check.notAsSeen === null && <Seen check={check} />}
       {check.inside && check.inside.opened > 0 && (
         <p className="mt-1.5 mb-0 text-row text-muted">
-          {plural(check.inside.opened, 'thing')} in it {check.inside.opened === 1 ? 'was' : 'were'} opened as well
-          {check.inside.left > 0 && `, ${check.inside.left} more were too many to open`}.
+          {t(check.inside.left > 0 ? 'checkDetails.openedSomeInside' : 'checkDetails.openedInside', {
+            count: check.inside.opened,
+            left: check.inside.left,
+          })}
         </p>
       )}
       {doubts.map(({ reason, detail }) => (
         <p key={`${reason} ${detail}`} className="mt-1.5 mb-0 flex items-start gap-2 text-body">
-          <StateMark mark="look-at" words="A doubt" />
+          <StateMark mark="look-at" words={t('checkDetails.aDoubt')} />
           {doubtSentence(reason, detail)}
         </p>
       ))}
@@ -53,8 +55,8 @@ function NotAsSeen({ check: { notAsSeen } }: { readonly check: AccessCheckView }
     <dl className="mt-2 mb-0 grid gap-x-4 gap-y-2 text-row sm:grid-cols-2">
       {(
         [
-          ['You saw', notAsSeen.saw],
-          ['Students get', notAsSeen.got],
+          [t('checkDetails.youSaw'), notAsSeen.saw],
+          [t('checkDetails.studentsGet'), notAsSeen.got],
         ] as const
       ).map(([who, words]) => (
         <div key={who} className="min-w-0 border-l-[3px] border-line-strong pl-3">
@@ -81,7 +83,7 @@ function Steps({ check: { remedy, verdict } }: { readonly check: AccessCheckView
       </ol>
       {remedy.ownerPage && (
         <a className={buttonClass()} href={remedy.ownerPage} target="_blank" rel="noreferrer">
-          Go there in {remedy.service}
+          {t('checkDetails.goThereIn', { service: remedy.service ?? '' })}
         </a>
       )}
     </div>
@@ -92,7 +94,7 @@ function Steps({ check: { remedy, verdict } }: { readonly check: AccessCheckView
 function Locked({ check: { inside } }: { readonly check: AccessCheckView }): ReactElement | null {
   if (!inside || inside.locked.length === 0) return null;
   return (
-    <ul aria-label="What does not open in it" className="mt-1.5 mb-0 list-none p-0 text-row">
+    <ul aria-label={t('checkDetails.whatDoesNotOpenIn')} className="mt-1.5 mb-0 list-none p-0 text-row">
       {inside.locked.map(({ address, name, verdict }) => (
         <li key={address} className="flex flex-wrap items-center gap-x-2 py-0.5">
           <StateMark mark="stop" words={verdictWords[verdict].short} />
@@ -127,7 +129,10 @@ function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | nu
       )}
       <div className="min-w-0">
         <p className="m-0 font-semibold">
-          {title ?? (check.contentType?.startsWith('text/html') ? 'A page without a title' : (check.contentType ?? ''))}
+          {title ??
+            (check.contentType?.startsWith('text/html')
+              ? t('checkDetails.aPageWithoutATitle')
+              : (check.contentType ?? ''))}
         </p>
         <p className="m-0 line-clamp-2 text-muted">{firstLines.filter((line) => line !== title).join(' · ')}</p>
         {rights && <p className="m-0">{rightsSentence(rights)}</p>}
@@ -143,21 +148,25 @@ function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | nu
 function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
   return (
     <details className="mt-2 text-small text-muted">
-      <summary className="w-fit cursor-pointer py-1">What happened on the way</summary>
+      <summary className="w-fit cursor-pointer py-1">{t('checkDetails.whatHappenedOnTheWay')}</summary>
       <ol className="m-0 list-decimal pl-5 font-mono text-fine leading-relaxed">
         {check.hops.map((hop, index) => (
           <li key={index} className="break-all">
             {hop.address}{' '}
             <span className="whitespace-nowrap">
-              ({hop.status === null ? 'no answer' : `answered ${hop.status}`}, {hop.elapsedMs} ms)
+              {hop.status === null
+                ? t('checkDetails.noAnswerMs', { elapsedMs: hop.elapsedMs })
+                : t('checkDetails.answeredMs', { status: hop.status, elapsedMs: hop.elapsedMs })}
             </span>
           </li>
         ))}
       </ol>
       {check.ownShorteners.length > 0 && (
-        <p className="mt-1 mb-0">{check.ownShorteners.join(', ')}: the school’s own short links, nobody strange.</p>
+        <p className="mt-1 mb-0">
+          {t('checkDetails.theSchoolsOwnShortLinks', { value: check.ownShorteners.join(', ') })}
+        </p>
       )}
-      <p className="mt-1 mb-0">Opened from the school’s server; tablets may be on another network.</p>
+      <p className="mt-1 mb-0">{t('checkDetails.openedFromTheSchoolsServer')}</p>
     </details>
   );
 }

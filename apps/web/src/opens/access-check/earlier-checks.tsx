@@ -8,6 +8,7 @@ import { materialKeys } from '../../gather/material/material.keys.js';
 import { dayAndTime } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { wordsOfVerdict } from '../../platform/wording/verdicts.js';
+import { t } from '../words.js';
 
 /** What was found at earlier openings; asked for when somebody wants to know. */
 export function EarlierChecks({ materialId }: { readonly materialId: string }): ReactElement {
@@ -19,7 +20,7 @@ export function EarlierChecks({ materialId }: { readonly materialId: string }): 
   });
   return (
     <details className="mt-1 text-small text-muted" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="w-fit cursor-pointer py-1">Earlier openings</summary>
+      <summary className="w-fit cursor-pointer py-1">{t('earlierChecks.earlierOpenings')}</summary>
       {hasFailed(earlier) ? (
         <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />
       ) : earlier.data ? (
@@ -35,14 +36,14 @@ export function EarlierChecks({ materialId }: { readonly materialId: string }): 
                   rel="noreferrer"
                   className="text-ink underline underline-offset-2"
                 >
-                  picture
+                  {t('earlierChecks.picture')}
                 </a>
               )}
             </li>
           ))}
         </ol>
       ) : (
-        open && <Loading rows={2} label="Earlier openings are loading" />
+        open && <Loading rows={2} label={t('earlierChecks.earlierOpeningsAreLoading')} />
       )}
     </details>
   );

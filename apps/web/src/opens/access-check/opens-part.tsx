@@ -15,6 +15,7 @@ import { EarlierChecks } from './earlier-checks.js';
 import { StudentLink } from './student-link.js';
 import { WithStudentView } from './student-view.js';
 import { TryYourself } from './try-yourself.js';
+import { t } from '../words.js';
 
 /** Does it open for a student? What is wrong is first, with the simplest step that opens it. */
 export function OpensPart({
@@ -37,13 +38,13 @@ export function OpensPart({
         id="opens"
         name="how it opens"
         calm={opens.state === 'done' && !isDoubted(page)}
-        mark={<StateMark mark={opens.state} words={`Opens: ${title}`} />}
+        mark={<StateMark mark={opens.state} words={t('opensPart.opens', { title })} />}
         title={title}
         aside={asideOf(opens, done !== null)}
         action={
           !opens.inTheCode && (
             <Button onClick={onOpen} disabled={opens.opening}>
-              {done ? 'Open again' : 'Open as a student'}
+              {done ? t('opensPart.openAgain') : t('opensPart.openAsAStudent')}
             </Button>
           )
         }
@@ -91,17 +92,17 @@ function isDoubted({ check, material: { at } }: MaterialPage): boolean {
 
 function titleOf(opens: ReadinessView['opens'], done: AccessCheckView | null): string {
   const { inTheCode, obstacle, viewing, opening, answer } = opens;
-  if (inTheCode) return 'Opens for anyone';
+  if (inTheCode) return t('opensPart.opensForAnyone');
   if (obstacle) return obstacleWords[obstacle].heading;
-  if (answer) return answer.opens ? 'Opens, as tried by a person' : 'Doesn’t open, as tried by a person';
-  if (viewing) return 'Opening it in a browser…';
-  return verdictTitle(opens, done) ?? (opening ? 'Opening it as a student…' : 'Not opened yet');
+  if (answer) return answer.opens ? t('opensPart.opensAsTriedByA') : t('opensPart.doesntOpenAsTriedBy');
+  if (viewing) return t('opensPart.openingItInABrowser');
+  return verdictTitle(opens, done) ?? (opening ? t('opensPart.openingItAsAStudent') : t('opensPart.notOpenedYet'));
 }
 
 /** Null before the first check. */
 function verdictTitle({ verdict, unplayed }: ReadinessView['opens'], done: AccessCheckView | null): string | null {
   if (verdict === null) return null;
-  if (verdict === 'open' && unplayed) return 'Some devices don’t play it';
+  if (verdict === 'open' && unplayed) return t('opensPart.someDevicesDontPlayIt');
   return wordsOfVerdict(verdict, done?.reasons[0]?.reason ?? null).heading;
 }
 
@@ -109,11 +110,13 @@ function asideOf(
   { inTheCode, opening, checkedAt, stale, answer }: ReadinessView['opens'],
   openedBefore: boolean,
 ): string {
-  if (inTheCode) return 'the words are in the code; no network, no account';
-  if (opening) return openedBefore ? 'opening again…' : '';
-  if (answer) return `${answer.by}, ${ago(answer.at)}${stale ? ', too long ago to rely on' : ''}`;
+  if (inTheCode) return t('opensPart.theWordsAreInThe');
+  if (opening) return openedBefore ? t('opensPart.openingAgain') : '';
+  if (answer) return `${answer.by}, ${ago(answer.at)}${stale ? t('opensPart.tooLongAgoToRely') : ''}`;
   if (!checkedAt) return '';
-  return `checked ${ago(checkedAt)}${stale ? ', too long ago to rely on' : ''}`;
+  return stale
+    ? t('opensPart.checkedTooLongAgoTo', { ago: ago(checkedAt) })
+    : t('opensPart.checked', { ago: ago(checkedAt) });
 }
 
 /** What keeps students out although the material itself is fine, and what to do. */
@@ -123,9 +126,10 @@ function InTheWay({ opens: { obstacle, unplayed } }: { readonly opens: Readiness
       {obstacle && <p className="m-0 text-body">{obstacleWords[obstacle].remedy}</p>}
       {unplayed && (
         <p className="m-0 text-body">
-          {unplayed.by.length === 0 ? 'Many phones' : namesListed(unplayed.by)} don’t play{' '}
-          {namesListed(unplayed.formats.map((format) => mediaFormatWords[format]))}. Save it as MP4 (H.264) or MP3, then
-          replace the file.
+          {t('opensPart.dontPlaySaveItAs', {
+            value: unplayed.by.length === 0 ? t('opensPart.manyPhones') : namesListed(unplayed.by),
+            namesListed: namesListed(unplayed.formats.map((format) => mediaFormatWords[format])),
+          })}
         </p>
       )}
     </>
@@ -137,7 +141,7 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-small text-muted">
       <span className="min-w-0">
-        Corrected when pasted: <RepairList repairs={material.repairs} />
+        {t('opensPart.correctedWhenPasted')} <RepairList repairs={material.repairs} />
       </span>
       {isWebAddress(material.pasted) && (
         <TextButton
@@ -145,7 +149,7 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
           disabled={change.isPending}
           onClick={() => change.mutate({ version: material.version, link: material.pasted })}
         >
-          Use it as pasted
+          {t('opensPart.useItAsPasted')}
         </TextButton>
       )}
     </p>

@@ -7,6 +7,7 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { roleSentences } from '../../platform/wording/services.js';
 import { WithBold } from './with-bold.js';
+import { t } from '../words.js';
 
 /** The link is known as a page of its editor's, or another that no student should get: says so, and offers the student's. */
 export function StudentLink({ page: { material } }: { readonly page: MaterialPage }): ReactElement | null {
@@ -24,7 +25,7 @@ export function StudentLink({ page: { material } }: { readonly page: MaterialPag
       {
         onSuccess: (changed) =>
           notice({
-            words: 'The code carries the student’s link now.',
+            words: t('studentLink.theCodeCarriesTheStudents'),
             undo: () => sendChange(change, { version: changed.version, link }),
           }),
       },
@@ -32,14 +33,14 @@ export function StudentLink({ page: { material } }: { readonly page: MaterialPag
   };
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line pt-2 text-body">
-      <StateMark mark="look-at" words="Needs attention" />
+      <StateMark mark="look-at" words={t('studentLink.needsAttention')} />
       <p className="m-0 min-w-52 flex-1">
         {roleSentences[at.role]}
         {studentLink !== null && <span className="block font-mono text-note break-all text-muted">{studentLink}</span>}
       </p>
       {studentLink !== null && (
         <Button onClick={take} disabled={change.isPending}>
-          Use the student’s link
+          {t('studentLink.useTheStudentsLink')}
         </Button>
       )}
       {studentLink === null && at.steps.length > 0 && (

@@ -3,8 +3,8 @@ import type { AccessCheckView } from '@hapset/contract';
 import { unreachable } from '@hapset/core';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { Dialog } from '../../platform/design/dialog.js';
-import { plural } from '../../platform/wording/figures.js';
 import { ViewPicture } from './view-picture.js';
+import { t } from '../words.js';
 
 const slowMs = 5000;
 
@@ -37,20 +37,20 @@ export function WithStudentView({
 
 function Picture({ check: { id, title, firstLines } }: { readonly check: AccessCheckView }): ReactElement {
   const [large, setLarge] = useState(false);
-  const words = [title ?? 'A page without a title', ...firstLines.slice(0, 2)].join('. ');
+  const words = [title ?? t('studentView.aPageWithoutATitle'), ...firstLines.slice(0, 2)].join('. ');
   return (
     <figure className="m-0 w-36 shrink-0">
       <button
         type="button"
         className="block cursor-zoom-in p-0"
-        aria-label="Enlarge the picture"
+        aria-label={t('studentView.enlargeThePicture')}
         onClick={() => setLarge(true)}
       >
-        <ViewPicture checkId={id} words={`What a student sees: ${words}`} className="h-auto w-full" />
+        <ViewPicture checkId={id} words={t('studentView.whatAStudentSees', { words })} className="h-auto w-full" />
       </button>
-      <figcaption className="mt-1 text-note text-muted">What a student sees</figcaption>
+      <figcaption className="mt-1 text-note text-muted">{t('studentView.whatAStudentSees2')}</figcaption>
       {large && (
-        <Dialog title="What a student sees" onClose={() => setLarge(false)}>
+        <Dialog title={t('studentView.whatAStudentSees2')} onClose={() => setLarge(false)}>
           <ViewPicture checkId={id} words={words} className="mx-auto block h-auto w-[min(390px,100%)]" />
         </Dialog>
       )}
@@ -63,10 +63,10 @@ function WhatElse({ view }: { readonly view: NonNullable<AccessCheckView['studen
   const told = [
     contentAfterMs !== null &&
       contentAfterMs >= slowMs &&
-      `The page is slow: text appears after ${plural(Math.round(contentAfterMs / 1000), 'second')}.`,
-    stoppedBy === 'bytes' && 'The page loads more than 20 MB. On a school’s network that takes long.',
-    stoppedBy === 'requests' && 'The page loads more than 400 files. On a school’s network that takes long.',
-    withoutScripts !== null && 'Scripts draw this page. Old devices may show less of it.',
+      t('studentView.thePageIsSlowText', { count: Math.round(contentAfterMs / 1000) }),
+    stoppedBy === 'bytes' && t('studentView.thePageLoadsMoreThan'),
+    stoppedBy === 'requests' && t('studentView.thePageLoadsMoreThan2'),
+    withoutScripts !== null && t('studentView.scriptsDrawThisPageOld'),
   ].filter((sentence) => sentence !== false);
   return told.length === 0 ? null : <p className="mt-2 mb-0 text-small text-muted">{told.join(' ')}</p>;
 }
@@ -75,13 +75,13 @@ function wordsWithout(state: NonNullable<AccessCheckView['studentView']>['state'
   switch (state) {
     case 'waiting':
     case 'drawing':
-      return 'The page is being opened in a browser. A picture of what a student sees follows in a few seconds.';
+      return t('studentView.thePageIsBeingOpened');
     case 'no-browser':
-      return 'This server has no browser, so there is no picture of what a student sees. An administrator can install Chromium with its sandbox.';
+      return t('studentView.thisServerHasNoBrowser');
     case 'failed':
-      return 'The page did not finish loading in a browser, so there is no picture of it.';
+      return t('studentView.thePageDidNotFinish');
     case 'seen':
-      return 'This picture was deleted. Choose Open again to get a new one.';
+      return t('studentView.thisPictureWasDeletedChoose');
     default:
       return unreachable(state);
   }

@@ -7,6 +7,7 @@ import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 import { Button, TextButton } from '../../platform/design/button.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { dayAndTime } from '../../platform/wording/figures.js';
+import { T, t } from '../words.js';
 
 /** @param toScan its code, small @param asked whether a person's answer is needed; otherwise it is offered quietly */
 export function TryYourself({
@@ -24,11 +25,13 @@ export function TryYourself({
     return (
       <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 border-t border-line pt-2 text-body">
         <span>
-          <strong>{answer.by}</strong> tried it on {dayAndTime(answer.at)}:{' '}
-          {answer.opens ? 'it opens.' : 'it doesn’t open.'}
+          <strong>{answer.by}</strong>{' '}
+          {answer.opens
+            ? t('tryYourself.triedItOnItOpens', { dayAndTime: dayAndTime(answer.at) })
+            : t('tryYourself.triedItOnItDoesnt', { dayAndTime: dayAndTime(answer.at) })}
         </span>
         <TextButton disabled={sending.pending} onClick={sending.withdraw}>
-          Remove this answer
+          {t('tryYourself.removeThisAnswer')}
         </TextButton>
       </p>
     );
@@ -37,9 +40,9 @@ export function TryYourself({
   if (asked) return <Ask page={page} toScan={toScan} sending={sending} />;
   return (
     <p className="mt-2 mb-0 text-small text-muted">
-      Did it fail on a student’s device?{' '}
+      {t('tryYourself.didItFailOnA')}{' '}
       <TextButton disabled={sending.pending} onClick={() => sending.answer(false)}>
-        It doesn’t open
+        {t('tryYourself.itDoesntOpen')}
       </TextButton>
     </p>
   );
@@ -60,26 +63,34 @@ function Ask({
     <div className="mt-2 flex flex-wrap items-start gap-x-5 gap-y-2 border-t border-line pt-3">
       {toScan}
       <div className="min-w-52 flex-1">
-        <h3 className="m-0 text-group">Check it yourself</h3>
+        <h3 className="m-0 text-group">{t('tryYourself.checkItYourself')}</h3>
         {before && (
           <p className="mt-1 mb-0 text-body">
-            The page has changed since {before.by} tried it on {dayAndTime(before.at)}. Then it{' '}
-            {before.opens ? 'opened' : 'did not open'}.
+            {before.opens
+              ? t('tryYourself.thePageHasChangedSince', { by: before.by, dayAndTime: dayAndTime(before.at) })
+              : t('tryYourself.thePageHasChangedSince2', { by: before.by, dayAndTime: dayAndTime(before.at) })}
           </p>
         )}
         <p className="mt-1 mb-0 text-body">
-          Scan the code with a student’s device. Or open{' '}
-          <a className="font-semibold break-all text-ink" href={address} target="_blank" rel="noreferrer">
-            the link
-          </a>{' '}
-          in a private window, where nobody is signed in.
+          <T
+            k="tryYourself.scanTheCodeWithA"
+            components={[
+              <a
+                key="2"
+                className="font-semibold break-all text-ink"
+                href={address}
+                target="_blank"
+                rel="noreferrer"
+              />,
+            ]}
+          />
         </p>
         <p className="mt-2 mb-0 flex flex-wrap gap-2">
           <Button disabled={sending.pending} onClick={() => sending.answer(true)}>
-            It opens
+            {t('tryYourself.itOpens')}
           </Button>
           <Button disabled={sending.pending} onClick={() => sending.answer(false)}>
-            It doesn’t
+            {t('tryYourself.itDoesnt')}
           </Button>
         </p>
       </div>

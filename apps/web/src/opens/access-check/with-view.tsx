@@ -1,6 +1,7 @@
 import { HoverCard } from 'radix-ui';
 import type { ReactElement, ReactNode } from 'react';
 import { ViewPicture } from './view-picture.js';
+import { t } from '../words.js';
 
 /** Shows the picture of what a student sees, on hover and on keyboard focus. */
 export function WithView({
@@ -19,7 +20,11 @@ export function WithView({
       <HoverCard.Trigger asChild>{children}</HoverCard.Trigger>
       <HoverCard.Portal>
         <HoverCard.Content side="right" sideOffset={6} collisionPadding={10} className="z-30 shadow-float">
-          <ViewPicture checkId={viewId} words={`What a student sees at ${name}`} className="block h-auto w-44" />
+          <ViewPicture
+            checkId={viewId}
+            words={t('withView.whatAStudentSeesAt', { name })}
+            className="block h-auto w-44"
+          />
         </HoverCard.Content>
       </HoverCard.Portal>
     </HoverCard.Root>

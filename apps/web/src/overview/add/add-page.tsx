@@ -28,6 +28,7 @@ import { sharedText, sharedWords } from './shared-page.js';
 import { useAddTo } from './use-add-to.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 import { SelectInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 export function AddPage(): ReactElement {
   const [search] = useSearchParams();
@@ -38,14 +39,14 @@ export function AddPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Add something"
-        about="Paste it, fill it in, or add it from the page you are looking at."
+        title={t('addPage.addSomething')}
+        about={t('addPage.pasteItFillItIn')}
         actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />}
       />
       <div className="flex flex-col gap-4">
         <Intake
-          label="What should students open?"
-          placeholder="Paste links, drop files, or write a message…"
+          label={t('addPage.whatShouldStudentsOpen')}
+          placeholder={t('addPage.pasteLinksDropFilesOr')}
           noun={lessonId === '' ? 'material' : 'station'}
           here={[]}
           classId={classId}
@@ -78,7 +79,12 @@ function useBeginPage(lessonId: string | null): () => Promise<void> {
   const addStations = useAddStations(lessonId ?? '');
   return async () => {
     const [materialId = ''] = await create.mutateAsync([
-      { kept: { kind: 'written-page', document: emptyDocument }, title: 'New page', pasted: 'New page', repairs: [] },
+      {
+        kept: { kind: 'written-page', document: emptyDocument },
+        title: t('addPage.newPage'),
+        pasted: t('addPage.newPage'),
+        repairs: [],
+      },
     ]);
     if (lessonId !== null) await addStations.mutateAsync({ items: [], materialIds: [materialId] });
     const done = lessonId === null ? `/shelf/${materialId}` : `/lessons/${lessonId}`;
@@ -92,18 +98,16 @@ function WriteOne({ lessonId }: { readonly lessonId: string | null }): ReactElem
   const begin = useBeginPage(lessonId);
   const write = (): void => void begin().catch((error: unknown) => notice({ words: wordsFor(error) }));
   return (
-    <Panel title="Kept here" aside="on the school’s own server, with an address of its own">
+    <Panel title={t('addPage.keptHere')} aside={t('addPage.onTheSchoolsOwnServer')}>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <button
           type="button"
           onClick={write}
           className="flex min-h-10 items-center gap-2 rounded-small border border-line-strong bg-sheet px-3.5 text-body font-semibold hover:border-ink"
         >
-          <KindIcon kind="written-page" size={16} /> Write a page
+          <KindIcon kind="written-page" size={16} /> {t('addPage.writeAPage')}
         </button>
-        <span className="text-row text-muted">
-          Or drop pictures, sounds, films and documents into the field above, or paste them there.
-        </span>
+        <span className="text-row text-muted">{t('addPage.orDropPicturesSoundsFilms')}</span>
       </div>
     </Panel>
   );
@@ -123,13 +127,13 @@ function GoesTo({
   const lessons = useLessonRows();
   return (
     <label className="flex items-center gap-2.5 text-body">
-      <span className="text-muted">Goes to</span>
+      <span className="text-muted">{t('addPage.goesTo')}</span>
       <SelectInput
         value={lessonId}
         onChange={(event) => onChange(event.target.value)}
         className="max-w-64 font-semibold"
       >
-        <option value="">the shelf</option>
+        <option value="">{t('addPage.theShelf')}</option>
         {lessons.map((lesson) => (
           <option key={lesson.id} value={lesson.id}>
             {lesson.name}
@@ -162,13 +166,13 @@ function KindChooser({
       .finally(() => setSending(false));
   };
   return (
-    <Panel title="In the code itself" aside="needs no network and no page">
+    <Panel title={t('addPage.inTheCodeItself')} aside={t('addPage.needsNoNetworkAndNo')}>
       <KindButtons kind={kind} onChoose={setKind} />
       {kind === 'message' && (
         <div className="mt-4 border-t border-line pt-4">
           <MessageForm
             devices={devices}
-            send="Add it"
+            send={t('addPage.addIt')}
             sending={sending}
             failure={failure}
             onSend={(words, saved) => send({ words }, words, saved)}
@@ -183,7 +187,7 @@ function KindChooser({
             kind={kind}
             school={school}
             devices={devices}
-            send="Add it"
+            send={t('addPage.addIt')}
             sending={sending}
             failure={failure}
             place={`${kind} new`}
@@ -204,7 +208,7 @@ function KindButtons({
   readonly onChoose: (kind: ContentKind | 'message' | null) => void;
 }): ReactElement {
   return (
-    <div className="flex flex-wrap gap-2" role="group" aria-label="Kind">
+    <div className="flex flex-wrap gap-2" role="group" aria-label={t('addPage.kind')}>
       {(['message', ...contentKinds] as const).map((choice) => (
         <button
           key={choice}

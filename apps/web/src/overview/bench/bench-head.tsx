@@ -10,6 +10,7 @@ import { Menu, type MenuEntry } from '../../platform/design/menu.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { fixWords } from '../../platform/wording/troubles.js';
 import { lessonTime, metres } from '../../platform/wording/figures.js';
+import { t } from '../words.js';
 
 const LessonLook = lazy(() => import('../../code/look/lesson-look.js'));
 const ChangeLesson = lazy(() =>
@@ -26,8 +27,12 @@ export function BenchHead({ bench }: { readonly bench: BenchView }): ReactElemen
         about={aboutLesson(lesson)}
         actions={
           <>
-            <Menu label="More for this lesson" className={buttonClass()} entries={entriesOf(bench, setOpen)}>
-              More
+            <Menu
+              label={t('benchHead.moreForThisLesson')}
+              className={buttonClass()}
+              entries={entriesOf(bench, setOpen)}
+            >
+              {t('benchHead.more')}
             </Menu>
             <NextButton bench={bench} />
           </>
@@ -55,16 +60,16 @@ function wayOn(lessonId: string, rows: BenchView['rows']): { readonly words: str
   switch (step.kind) {
     case 'fix':
       return {
-        words: `Station ${step.index + 1}: ${fixWords[step.trouble].toLowerCase()}`,
+        words: t('benchHead.station', { value: step.index + 1, value2: fixWords[step.trouble].toLowerCase() }),
         to: `${pageOf(step.index)}#${partOfTrouble(step.trouble)}`,
       };
     case 'print':
-      return { words: 'Make sheets', to: composerOfLesson(lessonId) };
+      return { words: t('benchHead.makeSheets'), to: composerOfLesson(lessonId) };
     case 'try':
-      return { words: 'Try it in the room', to: `${pageOf(0)}/try` };
+      return { words: t('benchHead.tryItInTheRoom'), to: `${pageOf(0)}/try` };
     case 'add':
     case 'wait':
-      return { words: 'Add a station', to: `/add?lesson=${lessonId}` };
+      return { words: t('benchHead.addAStation'), to: `/add?lesson=${lessonId}` };
   }
 }
 
@@ -72,14 +77,14 @@ function wayOn(lessonId: string, rows: BenchView['rows']): { readonly words: str
 function entriesOf({ lesson, rows }: BenchView, open: (dialog: 'change' | 'look') => void): readonly MenuEntry[] {
   const hasCodes = rows.some(({ code }) => code !== null);
   return [
-    { label: 'Add a station', to: `/add?lesson=${lesson.id}` },
-    { label: 'Change lesson', onSelect: () => open('change') },
+    { label: t('benchHead.addAStation'), to: `/add?lesson=${lesson.id}` },
+    { label: t('benchHead.changeLesson'), onSelect: () => open('change') },
     ...(hasCodes
       ? [
-          { label: 'Design all codes', onSelect: () => open('look') },
-          { label: 'Make sheets', to: composerOfLesson(lesson.id) },
+          { label: t('benchHead.designAllCodes'), onSelect: () => open('look') },
+          { label: t('benchHead.makeSheets'), to: composerOfLesson(lesson.id) },
           {
-            label: 'Save all pictures (ZIP)',
+            label: t('benchHead.saveAllPicturesZIP'),
             download: lessonPicturesAddress(lesson.id, { use: 'document', format: 'png' }),
           },
         ]
@@ -89,10 +94,10 @@ function entriesOf({ lesson, rows }: BenchView, open: (dialog: 'change' | 'look'
 
 function aboutLesson({ className, date, startsAt, place, viewingDistanceM }: LessonView): string {
   return [
-    className ? `Class ${className}` : '',
+    className ? t('benchHead.class', { className }) : '',
     lessonTime(date, startsAt),
     place,
-    `students stand ${metres(viewingDistanceM)} from the wall`,
+    t('benchHead.studentsStandFromTheWall', { metres: metres(viewingDistanceM) }),
   ]
     .filter((part) => part !== '')
     .join(' · ');

@@ -15,13 +15,14 @@ import { isRowInSight } from './row-in-sight.js';
 import { BenchTable } from './bench-table.js';
 import { benchQuery, useAddStations } from '../../lessons/lesson/lesson.queries.js';
 import { BenchHead } from './bench-head.js';
+import { t } from '../words.js';
 
 const FromShelf = lazy(() => import('./from-shelf.js').then(({ FromShelf: component }) => ({ default: component })));
 
 export function BenchPage(): ReactElement {
   const lessonId = useParams().lessonId ?? '';
   const bench = useQuery(benchQuery(lessonId));
-  if (bench.isPending) return <Loading rows={6} label="The bench is loading" />;
+  if (bench.isPending) return <Loading rows={6} label={t('benchPage.theBenchIsLoading')} />;
   if (hasFailed(bench)) return <Failed words={wordsFor(bench.error)} onRetry={() => void bench.refetch()} />;
   return <Bench key={lessonId} bench={bench.data} />;
 }
@@ -43,17 +44,14 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
       <BenchHead bench={bench} />
       <BenchProgress bench={bench} rehearsals={rehearsals} />
       {rows.length === 0 ? (
-        <Empty title="No stations yet">
-          Paste the links of what students should open, one a line, or write a message. Each becomes a station with its
-          own code.
-        </Empty>
+        <Empty title={t('benchPage.noStationsYet')}>{t('benchPage.pasteTheLinksOfWhat')}</Empty>
       ) : (
         <BenchTable lessonId={lesson.id} rows={rows} rehearsing={rehearsals.running} />
       )}
       <div className="mt-3">
         <Intake
-          label="Next station"
-          placeholder="Next station: paste links or write a message…"
+          label={t('benchPage.nextStation')}
+          placeholder={t('benchPage.nextStationPasteLinksOr')}
           noun="station"
           here={rows.flatMap((row) => row.material.link ?? [])}
           intoLesson
@@ -72,7 +70,7 @@ function ShelfWay({ bench: { lesson, rows } }: { readonly bench: BenchView }): R
   return (
     <>
       <TextButton className="min-h-9 px-1 text-row" onClick={() => setOpen(true)}>
-        From the shelf
+        {t('benchPage.fromTheShelf')}
       </TextButton>
       <Suspense>
         {open && (

@@ -3,8 +3,9 @@ import type { ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import type { RehearsalProgress } from '../../reads/rehearsal/use-rehearsals.js';
 import { troublesListed } from '../../platform/wording/troubles.js';
-import { ago, plural } from '../../platform/wording/figures.js';
+import { ago } from '../../platform/wording/figures.js';
 import { useOpenLesson } from '../../lessons/lesson/lesson.queries.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly bench: BenchView;
@@ -19,9 +20,7 @@ export function BenchProgress({ bench, rehearsals }: Props): ReactElement {
     <div className="mb-2.5 flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1.5 text-body">
       <p className="m-0 flex-1">
         {summary.stations > 0 && (
-          <strong>
-            {summary.ready} of {plural(summary.stations, 'station')} ready
-          </strong>
+          <strong>{t('benchProgress.ofStationsReady', { count: summary.stations, ready: summary.ready })}</strong>
         )}
         {rest.length > 0 && <span className="text-muted"> · {rest.join(' · ')}</span>}
       </p>
@@ -36,17 +35,19 @@ function Rehearsing({ rehearsals }: { readonly rehearsals: RehearsalProgress }):
     return (
       <span className="flex items-center gap-2 text-muted">
         <span role="status">
-          Rehearsing {Math.min(rehearsals.done + 1, rehearsals.of)} of {rehearsals.of}
+          {t('benchProgress.rehearsingOf', { min: Math.min(rehearsals.done + 1, rehearsals.of), of: rehearsals.of })}
         </span>
-        <Button onClick={rehearsals.stop}>Stop</Button>
+        <Button onClick={rehearsals.stop}>{t('benchProgress.stop')}</Button>
       </span>
     );
   }
   if (!rehearsals.stopped && !rehearsals.failed) return null;
   return (
     <span className="flex items-center gap-2 text-muted">
-      <span role="status">{rehearsals.failed ? 'The rehearsal failed' : 'Rehearsal stopped'}</span>
-      <Button onClick={rehearsals.again}>Go on</Button>
+      <span role="status">
+        {rehearsals.failed ? t('benchProgress.theRehearsalFailed') : t('benchProgress.rehearsalStopped')}
+      </span>
+      <Button onClick={rehearsals.again}>{t('benchProgress.goOn')}</Button>
     </span>
   );
 }
@@ -58,13 +59,13 @@ function Opening({ bench: { lesson, opening, openedAt } }: { readonly bench: Ben
     <span className="flex items-center gap-2.5 text-muted">
       <span role="status">
         {running
-          ? `Opening ${opening.of - opening.left + 1} of ${opening.of}`
+          ? t('benchProgress.openingOf', { value: opening.of - opening.left + 1, of: opening.of })
           : openedAt
-            ? `Opened as a student ${ago(openedAt)}`
+            ? t('benchProgress.openedAsAStudent', { ago: ago(openedAt) })
             : ''}
       </span>
       <Button disabled={open.isPending} onClick={() => open.mutate(running ? 'stop' : 'open')}>
-        {running ? 'Stop' : 'Open all again'}
+        {running ? t('benchProgress.stop') : t('benchProgress.openAllAgain')}
       </Button>
     </span>
   );

@@ -15,6 +15,7 @@ import { kindWords } from '../../platform/wording/kinds.js';
 import { rowId } from './row-in-sight.js';
 import { RenameStation } from './rename-station.js';
 import { Icon } from '../../platform/design/icon.js';
+import { t } from '../words.js';
 
 /** Header and rows share these columns. */
 export const benchColumns = 'lg:grid-cols-[minmax(320px,1.75fr)_1.15fr_1fr_1.1fr_0.85fr_40px] lg:gap-x-3';
@@ -50,8 +51,8 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
           {...attributes}
           {...listeners}
           className="flex h-8 w-7 shrink-0 cursor-grab touch-none items-center justify-center bg-[linear-gradient(to_bottom,transparent_22%,var(--color-marker)_22%,var(--color-marker)_82%,transparent_82%)] text-field font-bold text-on-marker"
-          aria-label={`Station ${row.position}, ${row.name}: move`}
-          title="Drag to move, or press Space and the arrow keys"
+          aria-label={t('benchTableRow.stationMove', { position: row.position, name: row.name })}
+          title={t('benchTableRow.dragToMoveOrPress')}
         >
           {row.position}
         </button>
@@ -111,16 +112,19 @@ function Answers({
   return (
     <>
       <Cell to={`${page}#opens`} view={{ viewId: readiness.opens.viewId, name }}>
-        <AnswerCell question="Opens" answer={opensWords(readiness.opens)} />
+        <AnswerCell question={t('benchTableRow.opens')} answer={opensWords(readiness.opens)} />
       </Cell>
       <Cell to={`${page}#carries`}>
-        <AnswerCell question="Code" answer={carriesWords(readiness.carries, material.kind)} />
+        <AnswerCell question={t('benchTableRow.code')} answer={carriesWords(readiness.carries, material.kind)} />
       </Cell>
       <Cell to={`${page}#reads`}>
-        <AnswerCell question="Reads" answer={readsWords(readiness.reads, rehearsing && code !== null)} />
+        <AnswerCell
+          question={t('benchTableRow.reads')}
+          answer={readsWords(readiness.reads, rehearsing && code !== null)}
+        />
       </Cell>
       <Cell to={`${page}#paper`}>
-        <AnswerCell question="On paper" answer={paperWords(readiness.paper)} />
+        <AnswerCell question={t('benchTableRow.onPaper')} answer={paperWords(readiness.paper)} />
       </Cell>
     </>
   );
@@ -136,17 +140,17 @@ function More({
     remove: routes.removeStation,
     restore: routes.restoreStation,
     params: { stationId: row.stationId },
-    words: `“${row.name}” was removed. It stays on the shelf.`,
+    words: t('benchTableRow.wasRemovedItStaysOn', { name: row.name }),
   });
   return (
     <div role="cell" className="absolute top-3 right-2 lg:static">
       <Menu
-        label={`More for ${row.name}`}
+        label={t('benchTableRow.moreFor', { name: row.name })}
         entries={[
-          { label: 'Rename', onSelect: onRename },
-          { label: 'Move up', onSelect: () => onMove(-1), disabled: row.position === 1 },
-          { label: 'Move down', onSelect: () => onMove(1), disabled: last },
-          { label: 'Remove', onSelect: removal.run, danger: true },
+          { label: t('benchTableRow.rename'), onSelect: onRename },
+          { label: t('benchTableRow.moveUp'), onSelect: () => onMove(-1), disabled: row.position === 1 },
+          { label: t('benchTableRow.moveDown'), onSelect: () => onMove(1), disabled: last },
+          { label: t('benchTableRow.remove'), onSelect: removal.run, danger: true },
         ]}
       >
         <Icon icon={MoreHorizontal} size={17} />

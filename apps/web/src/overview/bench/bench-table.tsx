@@ -22,6 +22,7 @@ import { BenchTableRow, benchColumns } from './bench-table-row.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { useOrderStations } from '../../lessons/lesson/lesson.queries.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly lessonId: string;
@@ -44,7 +45,12 @@ export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing 
     if (!moved || from === to || to < 0 || to >= ids.length) return;
     sendChange(order, arrayMove(ids, from, to), {
       // It is seen where it is now.
-      onSuccess: () => notice({ words: `“${moved.name}” was moved.`, quiet: true, undo: () => sendChange(order, ids) }),
+      onSuccess: () =>
+        notice({
+          words: t('benchTable.wasMoved', { name: moved.name }),
+          quiet: true,
+          undo: () => sendChange(order, ids),
+        }),
     });
   };
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
@@ -58,18 +64,28 @@ export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing 
       onDragEnd={onDragEnd}
       accessibility={{ announcements: announcements(rows) }}
     >
-      <div role="table" aria-label="Stations" className="overflow-hidden rounded-sheet border border-line bg-sheet">
+      <div
+        role="table"
+        aria-label={t('benchTable.stations')}
+        className="overflow-hidden rounded-sheet border border-line bg-sheet"
+      >
         <div
           role="row"
           className={`hidden border-b border-line text-small font-semibold text-muted lg:grid ${benchColumns}`}
         >
-          {['Station', 'Opens for', 'Code carries', 'Reads from', 'On paper'].map((question) => (
+          {[
+            t('benchTable.station'),
+            t('benchTable.opensFor'),
+            t('benchTable.codeCarries'),
+            t('benchTable.readsFrom'),
+            t('benchTable.onPaper'),
+          ].map((question) => (
             <span key={question} role="columnheader" className={`py-2.5 ${question === 'Station' ? 'pl-3.5' : ''}`}>
               {question}
             </span>
           ))}
           <span role="columnheader" className="sr-only">
-            More
+            {t('benchTable.more')}
           </span>
         </div>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
@@ -91,13 +107,15 @@ export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing 
 
 /** What is read aloud while a station is moved by keyboard. */
 function announcements(rows: readonly BenchRow[]): Announcements {
-  const name = (id: string | number): string => rows.find((row) => row.stationId === id)?.name ?? 'Station';
+  const name = (id: string | number): string =>
+    rows.find((row) => row.stationId === id)?.name ?? t('benchTable.station');
   const place = (id: string | number): number => rows.findIndex((row) => row.stationId === id) + 1;
   return {
-    onDragStart: ({ active }) =>
-      `${name(active.id)} is picked up. Arrow keys move it, Space puts it down, Escape leaves it where it was.`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} would be station ${place(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) => (over ? `${name(active.id)} is station ${place(over.id)} now.` : undefined),
-    onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
+    onDragStart: ({ active }) => t('benchTable.isPickedUpArrowKeys', { name: name(active.id) }),
+    onDragOver: ({ active, over }) =>
+      over ? t('benchTable.wouldBeStation', { name: name(active.id), place: place(over.id) }) : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? t('benchTable.isStationNow', { name: name(active.id), place: place(over.id) }) : undefined,
+    onDragCancel: ({ active }) => t('benchTable.staysWhereItWas', { name: name(active.id) }),
   };
 }

@@ -10,9 +10,9 @@ import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { CheckBox, SearchInput } from '../../platform/design/inputs.js';
 import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
-import { plural } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly lessonId: string;
@@ -30,9 +30,9 @@ export function FromShelf({ lessonId, here, onClose }: Props): ReactElement {
     add.mutate({ items: [], materialIds: chosen }, { onSuccess: onClose });
   };
   return (
-    <Dialog title="Add from the shelf" wide onClose={onClose}>
+    <Dialog title={t('fromShelf.addFromTheShelf')} wide onClose={onClose}>
       <form onSubmit={send} className="flex flex-col gap-4">
-        <SearchInput label="Find by title, link or words" value={find} onFind={setFind} autoFocus />
+        <SearchInput label={t('fromShelf.findByTitleLinkOr')} value={find} onFind={setFind} autoFocus />
         <Found
           find={useDeferredValue(find.trim())}
           here={here}
@@ -41,7 +41,9 @@ export function FromShelf({ lessonId, here, onClose }: Props): ReactElement {
         />
         <DialogEnd
           failure={add.isError ? wordsFor(add.error) : null}
-          send={chosen.length === 0 ? 'Add stations' : `Add ${plural(chosen.length, 'station')}`}
+          send={
+            chosen.length === 0 ? t('fromShelf.addStations') : t('fromShelf.addStations2', { count: chosen.length })
+          }
           sending={add.isPending}
           disabled={chosen.length === 0}
           onCancel={onClose}
@@ -61,17 +63,17 @@ interface FoundProps {
 function Found({ find, here, chosen, onTick }: FoundProps): ReactElement {
   const shelf = useInfiniteQuery(shelfQuery(find, null));
   const rows = shelf.data?.pages.flatMap((page) => page.rows) ?? [];
-  if (shelf.isPending) return <Loading rows={4} label="The shelf is loading" />;
+  if (shelf.isPending) return <Loading rows={4} label={t('fromShelf.theShelfIsLoading')} />;
   if (hasFailed(shelf)) return <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />;
   if (rows.length === 0)
     return (
-      <Empty title={find === '' ? 'The shelf is empty' : `Nothing found for “${find}”`}>
-        Paste a link at the bench instead.
+      <Empty title={find === '' ? t('fromShelf.theShelfIsEmpty') : t('fromShelf.nothingFoundFor', { find })}>
+        {t('fromShelf.pasteALinkAtThe')}
       </Empty>
     );
   return (
     <div className="max-h-[46vh] overflow-y-auto rounded-small border border-line p-1">
-      <ul aria-label="Materials of the shelf" className="m-0 list-none p-0">
+      <ul aria-label={t('fromShelf.materialsOfTheShelf')} className="m-0 list-none p-0">
         {rows.map((row) => (
           <li key={row.material.id}>
             <Choice
@@ -85,7 +87,7 @@ function Found({ find, here, chosen, onTick }: FoundProps): ReactElement {
       </ul>
       {shelf.hasNextPage && (
         <Button className="m-1" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
-          Show more
+          {t('fromShelf.showMore')}
         </Button>
       )}
     </div>
@@ -110,7 +112,7 @@ function Choice({
       <span className="min-w-0 flex-1 leading-snug">
         <span className="block truncate text-body font-semibold">{material.title}</span>
         <span className="block truncate text-small text-muted">
-          {[kindWords[material.kind], material.link, isHere ? 'in this lesson' : null]
+          {[kindWords[material.kind], material.link, isHere ? t('fromShelf.inThisLesson') : null]
             .filter((part) => part !== null)
             .join(' · ')}
         </span>

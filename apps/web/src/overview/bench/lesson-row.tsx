@@ -3,7 +3,8 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { troubleWords } from '../../platform/wording/troubles.js';
-import { lessonTime, plural } from '../../platform/wording/figures.js';
+import { lessonTime } from '../../platform/wording/figures.js';
+import { t } from '../words.js';
 
 export function LessonRow({ row }: { readonly row: Row }): ReactElement {
   const { mark, words } = readyWords(row);
@@ -16,7 +17,11 @@ export function LessonRow({ row }: { readonly row: Row }): ReactElement {
         <span className="min-w-52 flex-1">
           <span className="block text-group font-semibold">{row.name}</span>
           <span className="block text-small text-muted">
-            {[lessonTime(row.date, row.startsAt), row.className ? `class ${row.className}` : '', row.place]
+            {[
+              lessonTime(row.date, row.startsAt),
+              row.className ? t('lessonRow.class', { className: row.className }) : '',
+              row.place,
+            ]
               .filter((part) => part !== '')
               .join(' · ')}
           </span>
@@ -31,8 +36,8 @@ export function LessonRow({ row }: { readonly row: Row }): ReactElement {
 }
 
 function readyWords({ summary }: Row): { readonly mark: Mark; readonly words: string } {
-  if (summary.stations === 0) return { mark: 'not-yet', words: 'No stations yet' };
-  const words = `${summary.ready} of ${plural(summary.stations, 'station')} ready`;
+  if (summary.stations === 0) return { mark: 'not-yet', words: t('lessonRow.noStationsYet') };
+  const words = t('lessonRow.ofStationsReady', { count: summary.stations, ready: summary.ready });
   const { troubles } = summary;
   const stopping = troubles.locked + troubles['not-opening'];
   if (stopping > 0) {

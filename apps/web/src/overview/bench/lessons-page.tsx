@@ -8,6 +8,7 @@ import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { LessonRow } from './lesson-row.js';
 import { lessonsQuery } from '../../lessons/lesson/lesson.queries.js';
+import { t } from '../words.js';
 
 const NewLesson = lazy(() =>
   import('../../lessons/lesson/new-lesson.js').then(({ NewLesson: component }) => ({ default: component })),
@@ -18,15 +19,15 @@ export function LessonsPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Lessons"
-        about="Each lesson is a bench: one row a station, one column a question."
+        title={t('lessonsPage.lessons')}
+        about={t('lessonsPage.eachLessonIsABench')}
         actions={
           <>
             <Link to="/sheets" className={buttonClass()}>
-              Sheets
+              {t('lessonsPage.sheets')}
             </Link>
             <Button tone="main" onClick={() => setCreating(true)}>
-              New lesson
+              {t('lessonsPage.newLesson')}
             </Button>
           </>
         }
@@ -39,15 +40,15 @@ export function LessonsPage(): ReactElement {
 
 function LessonList({ onCreate }: { readonly onCreate: () => void }): ReactElement {
   const lessons = useInfiniteQuery(lessonsQuery);
-  if (lessons.isPending) return <Loading label="Lessons are loading" />;
+  if (lessons.isPending) return <Loading label={t('lessonsPage.lessonsAreLoading')} />;
   if (hasFailed(lessons)) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
   const rows = lessons.data.pages.flatMap((page) => page.rows);
   if (rows.length === 0) {
     return (
-      <Empty title="No lessons yet">
-        A lesson happens in a room on a day with a class. Its stations are the places that offer something to open.{' '}
+      <Empty title={t('lessonsPage.noLessonsYet')}>
+        {t('lessonsPage.aLessonHappensInA')}{' '}
         <button type="button" className="font-semibold text-ink underline" onClick={onCreate}>
-          Make the first one
+          {t('lessonsPage.makeTheFirstOne')}
         </button>
       </Empty>
     );
@@ -61,7 +62,7 @@ function LessonList({ onCreate }: { readonly onCreate: () => void }): ReactEleme
       </ul>
       {lessons.hasNextPage && (
         <Button className="mt-3" disabled={lessons.isFetchingNextPage} onClick={() => void lessons.fetchNextPage()}>
-          Show more lessons
+          {t('lessonsPage.showMoreLessons')}
         </Button>
       )}
     </>

@@ -5,6 +5,7 @@ import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { useChangeStation } from '../../lessons/station/station.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { LineInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 /** The name as a field: Enter keeps it, Escape leaves it, an empty one goes back to the material's title. */
 export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonly onDone: () => void }): ReactElement {
@@ -25,7 +26,7 @@ export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonl
         onSuccess: () => {
           onDone();
           const back = { version: row.version + 1, name: row.name === row.material.title ? null : row.name };
-          notice({ words: `“${row.name}” was renamed.`, undo: () => sendChange(change, back) });
+          notice({ words: t('renameStation.wasRenamed', { name: row.name }), undo: () => sendChange(change, back) });
         },
         onError: () => (ended.current = false),
       },
@@ -35,7 +36,7 @@ export function RenameStation({ row, onDone }: { readonly row: BenchRow; readonl
     <>
       <LineInput
         autoFocus
-        aria-label="Name of the station"
+        aria-label={t('renameStation.nameOfTheStation')}
         value={name}
         maxLength={limits.titleLength}
         onFocus={(event) => event.target.select()}

@@ -1,6 +1,7 @@
 import { passingColours, type LookDesign, type LookReason } from '@hapset/core';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import { Button } from '../../platform/design/button.js';
+import { t } from '../words.js';
 
 /** The way out in one click, where there is one. */
 export function FixLook({
@@ -16,7 +17,7 @@ export function FixLook({
   if (reason === 'too-little-contrast' && passing) {
     return (
       <FixButton onClick={() => onFix(passing)}>
-        Take the nearest colours that pass
+        {t('fixLook.takeTheNearestColoursThat')}
         {[passing.ink, passing.inkTo, passing.ground].map(
           (colour, index) =>
             colour !== null && (
@@ -34,13 +35,13 @@ export function FixLook({
   if (reason === 'light-on-dark')
     return (
       <FixButton onClick={() => onFix({ ink: design.ground, inkTo: null, ground: design.ink })}>
-        Change the two colours for each other
+        {t('fixLook.changeTheTwoColoursFor')}
       </FixButton>
     );
   if (design.centre && ['covers-patterns', 'beyond-repair', 'little-spare-repair'].includes(reason))
     return (
       <FixButton onClick={() => design.centre && onFix({ centre: { ...design.centre, side: null } })}>
-        Take the largest that leaves half
+        {t('fixLook.takeTheLargestThatLeaves')}
       </FixButton>
     );
   return null;

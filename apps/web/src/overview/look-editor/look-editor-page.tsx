@@ -12,6 +12,7 @@ import { Failed, Loading } from '../../platform/design/list-states.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useDevicesOf } from '../../school/school-class/use-devices-of.js';
 import { LookEditor } from './look-editor.js';
+import { t } from '../words.js';
 
 export function LookEditorPage(): ReactElement {
   const { lookId = 'new' } = useParams();
@@ -20,17 +21,11 @@ export function LookEditorPage(): ReactElement {
   const looks = useQuery(looksQuery);
   const devices = useDevicesOf(null);
   const sample = useMemo(() => (page.data ? sampleOf(page.data) : usualSample(devices)), [page.data, devices]);
-  if (looks.isPending || (onCode && page.isPending)) return <Loading label="The look is loading" />;
+  if (looks.isPending || (onCode && page.isPending)) return <Loading label={t('lookEditorPage.theLookIsLoading')} />;
   if (hasFailed(looks)) return <Failed words={wordsFor(looks.error)} onRetry={() => void looks.refetch()} />;
   if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   const before = looks.data.looks.find(({ id }) => id === lookId) ?? null;
-  if (!sample)
-    return (
-      <Failed
-        words="There is no code to design a look on. Shorten what it carries first."
-        onRetry={() => void page.refetch()}
-      />
-    );
+  if (!sample) return <Failed words={t('lookEditorPage.thereIsNoCodeTo')} onRetry={() => void page.refetch()} />;
   const from = page.data ? { page: page.data, address: pagePath(page.data) } : null;
   return (
     <LookEditor

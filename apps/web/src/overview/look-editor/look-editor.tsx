@@ -20,6 +20,7 @@ import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { FixLook } from './fix-look.js';
 import { QuickFigure } from './quick-figure.js';
 import { useKeepLookHere, type DesignedFor, type KeepLook } from './use-keep-look-here.js';
+import { t } from '../words.js';
 
 interface Props {
   /** The look that is changed; null for a new one. */
@@ -46,10 +47,10 @@ export function LookEditor({ before, sample, names, from }: Props): ReactElement
   return (
     <>
       <PageHead
-        title={mine ? 'Change a look' : 'Design a look'}
+        title={mine ? t('lookEditor.changeALook') : t('lookEditor.designALook')}
         trail={
           <Link to={from?.address ?? '/school/looks'} className="text-ink/80">
-            {from ? sample.name : 'Looks'}
+            {from ? sample.name : t('lookEditor.looks')}
           </Link>
         }
         about={aboutOf(before, mine, from !== null)}
@@ -70,12 +71,12 @@ export function LookEditor({ before, sample, names, from }: Props): ReactElement
         <div className="flex min-w-0 flex-col gap-3">
           <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
             <TextField
-              label="Name of the look"
+              label={t('lookEditor.nameOfTheLook')}
               value={name}
               maxLength={limits.lookNameLength}
               onChange={(event) => setName(event.target.value)}
               problem={keep.error ?? undefined}
-              hint="Under this name all staff find it."
+              hint={t('lookEditor.underThisNameAllStaff')}
             />
           </section>
           <DesignControls design={design} judgement={leaves.judgement} onChange={change} />
@@ -166,9 +167,9 @@ function Leaves({
   return (
     <aside className="self-start md:sticky md:top-4">
       <div className="flex justify-center rounded-sheet border border-line bg-print p-3">
-        <CodePicture drawing={drawing} label="The code in this look" className="h-[216px] w-full" />
+        <CodePicture drawing={drawing} label={t('lookEditor.theCodeInThisLook')} className="h-[216px] w-full" />
       </div>
-      <div className="mt-1.5 px-1" role="status" aria-label="What this look leaves">
+      <div className="mt-1.5 px-1" role="status" aria-label={t('lookEditor.whatThisLookLeaves')}>
         <ContrastFigure judgement={judgement} />
         <RepairFigure judgement={judgement} />
         <QuickFigure quick={quick} distanceM={sample.distanceM} sizeMm={sizeMm} />
@@ -184,8 +185,8 @@ function Leaves({
       {fallsShort && judgement.state === 'done' && (
         <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-small">
           {largerMm > sizeMm
-            ? `Without frame and words a poster shows it ${largerMm} mm wide instead of ${sizeMm}.`
-            : 'Squares read farthest; darker colours help, and so does a smaller middle.'}
+            ? t('lookEditor.withoutFrameAndWordsA', { largerMm, sizeMm })
+            : t('lookEditor.squaresReadFarthestDarkerColours')}
         </p>
       )}
     </aside>
@@ -208,26 +209,24 @@ function KeepOrLeave({
   return (
     <>
       <Link to={from?.address ?? '/school/looks'} className={buttonClass()}>
-        Leave it
+        {t('lookEditor.leaveIt')}
       </Link>
       <Button tone="main" disabled={keep.pending} onClick={() => (fails ? setAsking(true) : onKeep())}>
-        {from ? 'Keep and use it here' : 'Keep this look'}
+        {from ? t('lookEditor.keepAndUseItHere') : t('lookEditor.keepThisLook')}
       </Button>
       {asking && (
         <Dialog
-          title="This look fails"
-          about="Students would stand in front of a code that does not read."
+          title={t('lookEditor.thisLookFails')}
+          about={t('lookEditor.studentsWouldStandInFront')}
           onClose={() => setAsking(false)}
         >
           <ReasonList judgement={judgement} />
           {judgement.reasons.length === 0 && (
             <p className="m-0 text-body">
-              In the rehearsal {quick.device?.name ?? 'a device'} did not read it at any distance.
+              {t('lookEditor.inTheRehearsalDidNot', { value: quick.device?.name ?? 'a device' })}
             </p>
           )}
-          <p className="mt-3 mb-0 text-body text-muted">
-            If you save it anyway, every station that has it stops until the design is fixed.
-          </p>
+          <p className="mt-3 mb-0 text-body text-muted">{t('lookEditor.ifYouSaveItAnyway')}</p>
           <div className="mt-5 flex justify-end gap-2">
             <Button
               onClick={() => {
@@ -235,10 +234,10 @@ function KeepOrLeave({
                 onKeep();
               }}
             >
-              Save anyway
+              {t('lookEditor.saveAnyway')}
             </Button>
             <Button tone="main" onClick={() => setAsking(false)}>
-              Fix it first
+              {t('lookEditor.fixItFirst')}
             </Button>
           </div>
         </Dialog>
@@ -248,14 +247,11 @@ function KeepOrLeave({
 }
 
 function aboutOf(before: LookView | null, mine: boolean, onCode: boolean): string {
-  if (!before)
-    return onCode
-      ? 'It never changes what the code says. All staff find it under its name.'
-      : 'All staff find it under its name. It never changes what a code says.';
-  if (!mine) return `“${before.name}” belongs to somebody else: what you design becomes a look of its own.`;
+  if (!before) return onCode ? t('lookEditor.itNeverChangesWhatThe') : t('lookEditor.allStaffFindItUnder');
+  if (!mine) return t('lookEditor.belongsToSomebodyElseWhat', { name: before.name });
   return before.uses === 0
-    ? 'No code has it by choice yet.'
+    ? t('lookEditor.noCodeHasItBy')
     : before.uses === 1
-      ? 'One code or lesson has it, and changes with it.'
-      : `${before.uses} codes and lessons have it, and change with it.`;
+      ? t('lookEditor.oneCodeOrLessonHas')
+      : t('lookEditor.codesAndLessonsHaveIt', { uses: before.uses });
 }

@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import type { QuickRehearsal } from '../../reads/rehearsal/use-quick-rehearsal.js';
 import { metres } from '../../platform/wording/figures.js';
 import { Figure } from '../../code/look/look-figures.js';
+import { t } from '../words.js';
 
 /** Whether the weakest device reads it from where students stand. */
 export function QuickFigure({
@@ -13,28 +14,37 @@ export function QuickFigure({
   readonly distanceM: number;
   readonly sizeMm: number;
 }): ReactElement {
-  const where = `${sizeMm} mm wide, students at ${metres(distanceM)}`;
+  const where = t('quickFigure.mmWideStudentsAt', { sizeMm, metres: metres(distanceM) });
   if (!device)
     return (
-      <Figure mark="not-yet" title="Reads" figure="no devices in the list">
-        With devices in it, the weakest tries to read each change.
+      <Figure mark="not-yet" title={t('quickFigure.reads')} figure={t('quickFigure.noDevicesInTheList')}>
+        {t('quickFigure.withDevicesInItThe')}
       </Figure>
     );
   if (failed)
     return (
-      <Figure mark="not-yet" title="Reads" figure="the rehearsal failed">
-        Change something, and it starts once more.
+      <Figure mark="not-yet" title={t('quickFigure.reads')} figure={t('quickFigure.theRehearsalFailed')}>
+        {t('quickFigure.changeSomethingAndItStarts')}
       </Figure>
     );
-  if (!result) return <Figure mark="not-yet" title="Reads" figure="rehearsing…">{`${device.name}, ${where}.`}</Figure>;
+  if (!result)
+    return (
+      <Figure mark="not-yet" title={t('quickFigure.reads')} figure="rehearsing…">{`${device.name}, ${where}.`}</Figure>
+    );
   if (result.reachM === 0)
-    return <Figure mark="stop" title="Not read" figure={`by ${device.name}`}>{`At no distance, ${where}.`}</Figure>;
+    return (
+      <Figure mark="stop" title={t('quickFigure.notRead')} figure={`by ${device.name}`}>
+        {t('quickFigure.atNoDistance', { where })}
+      </Figure>
+    );
   const reaches = result.reachM >= distanceM && result.fromM <= distanceM;
   return (
     <Figure
       mark={reaches ? 'done' : 'look-at'}
-      title={`Reads from ${metres(result.reachM)}`}
-      figure={`with ${device.name}`}
-    >{`The weakest device; ${where}.`}</Figure>
+      title={t('quickFigure.readsFrom', { metres: metres(result.reachM) })}
+      figure={t('quickFigure.with', { name: device.name })}
+    >
+      {t('quickFigure.theWeakestDevice', { where })}
+    </Figure>
   );
 }

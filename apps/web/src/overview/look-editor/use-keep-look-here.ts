@@ -6,6 +6,7 @@ import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { ApiError } from '../../platform/api/problem-error.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 /** The code for which a look is designed, and where its page is. */
 export interface DesignedFor {
@@ -34,19 +35,19 @@ export function useKeepLookHere(before: LookView | null, from: DesignedFor | nul
     keep.mutate(request, {
       onSuccess: ({ id, name }) => {
         saved();
-        if (!from || from.page.look.id === id) return done(`“${name}” is kept.`);
+        if (!from || from.page.look.id === id) return done(t('useKeepLookHere.isKept', { name }));
         changeMaterial.mutate(
           { version: from.page.material.version, look: id },
           {
-            onSuccess: () => done(`The code looks like “${name}” now.`),
-            onError: () => done(`“${name}” is kept; choose it on the code’s page.`),
+            onSuccess: () => done(t('useKeepLookHere.theCodeLooksLikeNow', { name })),
+            onError: () => done(t('useKeepLookHere.isKeptChooseItOn', { name })),
           },
         );
       },
     });
   const error =
     keep.error instanceof ApiError && keep.error.reason === 'not-allowed'
-      ? 'At this school the administrator makes looks.'
+      ? t('useKeepLookHere.atThisSchoolTheAdministrator')
       : keep.error
         ? wordsFor(keep.error)
         : null;

@@ -9,6 +9,7 @@ import { useRemoval } from '../../platform/undo/use-removal.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { MaterialForm } from './material-form.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
+import { t } from '../words.js';
 
 /** Changes a material: what it says, what it is called, what students should do. */
 export function ChangeMaterialDialog({
@@ -31,8 +32,8 @@ export function ChangeMaterialDialog({
   const failure = change.isError ? wordsFor(change.error) : null;
   return (
     <Dialog
-      title="Change"
-      about={lessons.length > 1 ? `It hangs in ${lessons.length} lessons; all of them change.` : undefined}
+      title={t('changeMaterial.change')}
+      about={lessons.length > 1 ? t('changeMaterial.itHangsInLessonsAll', { number: lessons.length }) : undefined}
       wide={fieldsShown || material.words !== null}
       onClose={onClose}
     >
@@ -42,7 +43,7 @@ export function ChangeMaterialDialog({
           content={content}
           school={school}
           devices={rehearsal.devices}
-          send="Keep the change"
+          send={t('changeMaterial.keepTheChange')}
           sending={change.isPending}
           failure={failure}
           place={`fields of ${material.id}`}
@@ -52,7 +53,7 @@ export function ChangeMaterialDialog({
         <>
           {content && (
             <p className="mt-0 mb-4">
-              <Button onClick={() => setFieldsShown(true)}>Change what the code says</Button>
+              <Button onClick={() => setFieldsShown(true)}>{t('changeMaterial.changeWhatTheCodeSays')}</Button>
             </p>
           )}
           <MaterialForm
@@ -84,7 +85,7 @@ function RemoveMaterial({
     remove: routes.removeMaterial,
     restore: routes.restoreMaterial,
     params: { materialId: id },
-    words: `“${title}” was taken off the shelf.`,
+    words: t('changeMaterial.wasTakenOffTheShelf', { title }),
     leadsTo: '/shelf',
   });
   return (
@@ -96,10 +97,10 @@ function RemoveMaterial({
         {removal.error
           ? wordsFor(removal.error)
           : kept
-            ? 'Students who scan its code read that it was taken down.'
-            : 'A code that is on a wall goes on working.'}
+            ? t('changeMaterial.studentsWhoScanItsCode')
+            : t('changeMaterial.aCodeThatIsOn')}
       </span>
-      <Button onClick={removal.run}>Take off the shelf</Button>
+      <Button onClick={removal.run}>{t('changeMaterial.takeOffTheShelf')}</Button>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { countWord, percent } from '../../platform/wording/figures.js';
 import { namesListed } from '../../platform/wording/scanners.js';
 import { differenceSentence, readerWords } from '../../platform/wording/rehearsal.js';
 import { CodePicture } from '../../code/symbol/code-picture.js';
+import { t } from '../words.js';
 
 /** The code in sight, what it says letter by letter, and what it depends on. */
 export function CodeAside({ page, name }: { readonly page: MaterialPage; readonly name: string }): ReactElement {
@@ -15,24 +16,24 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
         {code ? (
           <CodePicture
             drawing={code.drawing}
-            label={`Code of ${name}`}
+            label={t('codeAside.codeOf', { name })}
             className="mx-auto block w-full max-w-[280px]"
           />
         ) : (
           <p className="m-0 flex aspect-square items-center justify-center p-4 text-center text-row text-muted">
-            This is more than a code can hold.
+            {t('codeAside.thisIsMoreThanA')}
           </p>
         )}
       </div>
       <div className="px-1">
-        <h2 className="mt-3.5 mb-1 text-group">This code says</h2>
+        <h2 className="mt-3.5 mb-1 text-group">{t('codeAside.thisCodeSays')}</h2>
         <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-small leading-snug break-words whitespace-pre-wrap">
           {code?.payload ?? material.words ?? material.link ?? material.title}
         </p>
         <p className="mt-1.5 mb-0 text-small text-muted">{agreement(rehearsal)}</p>
         {code && <Guessed text={code.payload} />}
         {page.look.judgement && <SpareRepair share={page.look.judgement.spare.spare} />}
-        <h2 className="mt-4 mb-1 text-group">Keeps working as long as</h2>
+        <h2 className="mt-4 mb-1 text-group">{t('codeAside.keepsWorkingAsLongAs')}</h2>
         <p className="m-0 text-row text-muted">{lifespan(page)}</p>
       </div>
     </aside>
@@ -45,11 +46,9 @@ function Guessed({ text }: { readonly text: string }): ReactElement | null {
   if (guessed === null) return null;
   return (
     <details className="mt-1 text-small text-muted">
-      <summary className="w-fit cursor-pointer py-1">What a careless reader could show</summary>
+      <summary className="w-fit cursor-pointer py-1">{t('codeAside.whatACarelessReaderCould')}</summary>
       <p className="m-0 mt-1 max-h-28 overflow-auto font-mono text-note wrap-anywhere">{guessed}</p>
-      <p className="mt-1 mb-0">
-        The code names its encoding; a few readers guess it instead. None of the three here do.
-      </p>
+      <p className="mt-1 mb-0">{t('codeAside.theCodeNamesItsEncoding')}</p>
     </details>
   );
 }
@@ -59,15 +58,15 @@ function SpareRepair({ share }: { readonly share: number }): ReactElement {
   return (
     <p className="mt-1 mb-0 text-small text-muted">
       {share >= 1
-        ? 'All of its repair is left for creases and stains.'
-        : `${percent(Math.max(0, share))} of its repair is left for creases and stains.`}
+        ? t('codeAside.allOfItsRepairIs')
+        : t('codeAside.ofItsRepairIsLeft', { percent: percent(Math.max(0, share)) })}
     </p>
   );
 }
 
 /** What the readers make of the drawing, with its look. */
 function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): string {
-  if (results === null || unreadBy === null) return 'Exactly what was given, nothing between.';
+  if (results === null || unreadBy === null) return t('codeAside.exactlyWhatWasGivenNothing');
   const misread =
     results.find((result) => result.misread !== null) ??
     results
@@ -75,22 +74,28 @@ function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): s
       .find(({ misread: other }) => other !== null);
   if (misread?.misread) {
     const device = devices.find((candidate) => candidate.id === misread.deviceId);
-    return `${device?.name ?? 'A device'} read ${differenceSentence(misread.misread)}.`;
+    return t('codeAside.read', {
+      value: device?.name ?? 'A device',
+      differenceSentence: differenceSentence(misread.misread),
+    });
   }
   const reading = readerEngineNames.length - unreadBy.length;
-  if (reading === readerEngineNames.length) return `${countWord(reading)} readers agree, letter by letter.`;
+  if (reading === readerEngineNames.length)
+    return t('codeAside.readersAgreeLetterByLetter', { countWord: countWord(reading) });
   const unread = namesListed(unreadBy.map((engine) => readerWords[engine]));
-  return `${unread} can’t read it, even flat and straight.`;
+  return t('codeAside.cantReadItEvenFlat', { unread });
 }
 
 /** The honest sentence about what the code depends on. */
 function lifespan({ material: { link, pageAddress, shownUntil }, code }: MaterialPage): string {
   if (code?.carry === 'short-link' && link !== null)
-    return `this server runs at ${hostIn(code.payload)}, and the page it leads to is there. If that moves, point the short link elsewhere; nothing is to be printed again.`;
+    return t('codeAside.thisServerRunsAtAnd', { hostIn: hostIn(code.payload) });
   if (pageAddress !== null)
-    return `this server runs at ${hostIn(pageAddress)}${shownUntil === null ? '' : `, and until ${shownUntil}`}. The school keeps it itself; no subscription and nobody between.`;
-  if (link === null) return 'the paper lasts. The words are in the code itself; no network and no server is needed.';
-  return `the page stays where it is at ${hostIn(link)}. The code carries its address itself; nobody stands between.`;
+    return shownUntil === null
+      ? t('codeAside.thisServerRunsAtThe', { hostIn: hostIn(pageAddress) })
+      : t('codeAside.thisServerRunsAtAnd2', { hostIn: hostIn(pageAddress), shownUntil });
+  if (link === null) return t('codeAside.thePaperLastsTheWords');
+  return t('codeAside.thePageStaysWhereIt', { hostIn: hostIn(link) });
 }
 
 function hostIn(address: string): string {

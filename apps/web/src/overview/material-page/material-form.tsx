@@ -12,6 +12,7 @@ import { LiveCode } from '../../code/symbol/live-code.js';
 import { dayHere } from '../../platform/wording/figures.js';
 import { shownTooShort } from './shown-too-short.js';
 import { kindWords } from '../../platform/wording/kinds.js';
+import { t } from '../words.js';
 
 interface Fields {
   title: string;
@@ -58,7 +59,7 @@ export function MaterialForm({ material, devices, lessons, sending, failure, onS
     >
       <DraftOffer draft={draft} onUse={draft.use} />
       <TextField
-        label="Title"
+        label={t('materialForm.title')}
         maxLength={limits.titleLength}
         {...register('title', needed)}
         problem={errors.title?.message}
@@ -66,8 +67,8 @@ export function MaterialForm({ material, devices, lessons, sending, failure, onS
       {material.link !== null && <LinkFields form={form} />}
       {material.words !== null && <WordsFields form={form} devices={devices} />}
       <TextField
-        label="What students should do"
-        hint="Printed under the code."
+        label={t('materialForm.whatStudentsShouldDo')}
+        hint={t('materialForm.printedUnderTheCode')}
         maxLength={limits.instructionLength}
         {...register('instruction', needed)}
         problem={errors.instruction?.message}
@@ -75,18 +76,22 @@ export function MaterialForm({ material, devices, lessons, sending, failure, onS
       {material.pageAddress !== null && (
         <>
           <TextField
-            label="Show until"
+            label={t('materialForm.showUntil')}
             type="date"
-            hint="Leave it empty to show it as long as the server runs."
+            hint={t('materialForm.leaveItEmptyToShow')}
             {...register('shownUntil')}
           />
           <ShownTooShort control={form.control} lessons={lessons} />
         </>
       )}
-      <TextField label="Tags" hint="Collections it belongs to, parted by commas." {...register('tags')} />
+      <TextField
+        label={t('materialForm.tags')}
+        hint={t('materialForm.collectionsItBelongsToParted')}
+        {...register('tags')}
+      />
       <DialogEnd
         failure={failure}
-        send="Keep the change"
+        send={t('materialForm.keepTheChange')}
         sending={sending}
         disabled={!formState.isDirty}
         onCancel={cancel}
@@ -95,7 +100,7 @@ export function MaterialForm({ material, devices, lessons, sending, failure, onS
   );
 }
 
-const needed = { validate: (value: string) => value.trim() !== '' || 'This is needed.' };
+const needed = { validate: (value: string) => value.trim() !== '' || t('materialForm.thisIsNeeded') };
 
 /** What was changed, and nothing else. */
 function toRequest(fields: Fields, touched: Partial<Record<keyof Fields, boolean>>): Omit<ChangeMaterial, 'version'> {
@@ -130,14 +135,14 @@ function LinkFields({ form: { register, formState } }: PartProps): ReactElement 
   return (
     <>
       <TextArea
-        label="Link"
+        label={t('materialForm.link')}
         rows={2}
         maxLength={limits.linkLength}
-        hint="A new link is another code: what is on the wall would have to be printed again."
+        hint={t('materialForm.aNewLinkIsAnother')}
         {...register('link', needed)}
         problem={formState.errors.link?.message}
       />
-      <ChoiceField choices={linkKinds} words={kindWords} label="Kind" {...register('kind')} />
+      <ChoiceField choices={linkKinds} words={kindWords} label={t('materialForm.kind')} {...register('kind')} />
     </>
   );
 }
@@ -149,7 +154,7 @@ function WordsFields({
   return (
     <div className="grid grid-cols-1 gap-5 sm:grid-cols-[minmax(0,1fr)_300px]">
       <TextArea
-        label="Words in the code"
+        label={t('materialForm.wordsInTheCode')}
         rows={7}
         maxLength={limits.wordsLength}
         {...register('words', needed)}

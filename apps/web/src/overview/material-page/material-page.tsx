@@ -23,6 +23,7 @@ import { MaterialStrip } from './material-strip.js';
 import { CodeAside } from './code-aside.js';
 import { materialPageQuery, useOpenMaterial } from '../../gather/material/material.queries.js';
 import type { PlaceId } from '../../gather/material/place-id.js';
+import { t } from '../words.js';
 
 // What reads a changed link comes with its dialog.
 const ChangeMaterialDialog = lazy(() =>
@@ -33,7 +34,7 @@ export function MaterialPage(): ReactElement {
   const { stationId, materialId = '' } = useParams();
   const place: PlaceId = stationId !== undefined ? { stationId } : { materialId };
   const page = useQuery(materialPageQuery(place));
-  if (page.isPending) return <Loading label="The material is loading" />;
+  if (page.isPending) return <Loading label={t('materialPage.theMaterialIsLoading')} />;
   if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
   return <Page key={JSON.stringify(place)} place={place} page={page.data} />;
 }
@@ -55,7 +56,7 @@ function Page({ place, page }: { readonly place: PlaceId; readonly page: PageVie
         trail={<Trail page={page} />}
         actions={
           <>
-            <Button onClick={() => setChanging(true)}>Change</Button>
+            <Button onClick={() => setChanging(true)}>{t('materialPage.change')}</Button>
             <SavePicture page={page} place={place} name={name} />
           </>
         }
@@ -87,7 +88,7 @@ function CodeToScan({ page: { code }, name }: { readonly page: PageView; readonl
     code && (
       <CodePicture
         drawing={code.drawing}
-        label={`Code of ${name}, to scan`}
+        label={t('materialPage.codeOfToScan', { name })}
         className="size-28 shrink-0 rounded-fine bg-print p-1.5"
       />
     )
@@ -100,13 +101,12 @@ function Trail({ page: { station, lessons } }: { readonly page: PageView }): Rea
   return (
     <>
       <Link to={station ? `/lessons/${station.lessonId}` : '/shelf'} className="text-ink/80">
-        {station?.lessonName ?? 'Shelf'}
+        {station?.lessonName ?? t('materialPage.shelf')}
       </Link>
-      {station && ` › Station ${station.position}`}
+      {station && t('materialPage.station', { position: station.position })}
       {others.length > 0 && (
         <>
-          {' '}
-          · {station ? 'also in' : 'in'}{' '}
+          {station ? t('materialPage.alsoIn') : t('materialPage.in')}{' '}
           {others.map((lesson, index) => (
             <span key={lesson.id}>
               {index > 0 && ', '}

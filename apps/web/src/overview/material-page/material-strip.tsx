@@ -11,6 +11,7 @@ import { buttonClass } from '../../platform/design/button.js';
 import { fixWords } from '../../platform/wording/troubles.js';
 import { AnswerCell } from '../readiness/answer-cell.js';
 import { carriesWords, opensWords, paperWords, readsWords, type AnswerWords } from '../readiness/answers.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly page: MaterialPage;
@@ -22,14 +23,14 @@ interface Props {
 export function MaterialStrip({ page, place, name, rehearsing }: Props): ReactElement {
   const { readiness, material, code } = page;
   const answers: readonly (readonly [PagePart, string, AnswerWords])[] = [
-    ['opens', 'Opens', opensWords(readiness.opens)],
-    ['carries', 'Code', carriesWords(readiness.carries, material.kind)],
-    ['reads', 'Reads', readsWords(readiness.reads, rehearsing && code !== null)],
-    ['paper', 'On paper', paperWords(readiness.paper)],
+    ['opens', t('materialStrip.opens'), opensWords(readiness.opens)],
+    ['carries', t('materialStrip.code'), carriesWords(readiness.carries, material.kind)],
+    ['reads', t('materialStrip.reads'), readsWords(readiness.reads, rehearsing && code !== null)],
+    ['paper', t('materialStrip.onPaper'), paperWords(readiness.paper)],
   ];
   return (
     <section
-      aria-label="How far it is"
+      aria-label={t('materialStrip.howFarItIs')}
       className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2 rounded-sheet border border-line bg-sheet px-4 py-2.5 sm:px-5"
     >
       {code && <CodePicture drawing={code.drawing} label="" className="size-[52px] shrink-0 md:hidden" />}
@@ -62,7 +63,7 @@ function NextStep({ page, place, name }: Omit<Props, 'rehearsing'>): ReactElemen
   if (!isReady(readiness)) return null;
   return (
     <Link to={`${pagePath(page)}/try`} className={buttonClass('main')}>
-      Try it in the room
+      {t('materialStrip.tryItInTheRoom')}
     </Link>
   );
 }

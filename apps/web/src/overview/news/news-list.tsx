@@ -11,6 +11,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { verdictWords } from '../../platform/wording/verdicts.js';
 import { ViewPicture } from '../../opens/access-check/view-picture.js';
 import { newsQuery } from './news.queries.js';
+import { t } from '../words.js';
 
 /** What stopped opening for students. Nothing to say takes no room. */
 export function NewsList(): ReactElement | null {
@@ -20,7 +21,7 @@ export function NewsList(): ReactElement | null {
   return (
     <section aria-labelledby="news" className="mt-6">
       <h2 id="news" className="mt-0 mb-2.5 text-part">
-        What changed
+        {t('newsList.whatChanged')}
       </h2>
       <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line-strong bg-sheet p-0">
         {news.data.map((item) => (
@@ -43,13 +44,18 @@ function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
         <span className="min-w-0 flex-1">
           <strong>{name}</strong>: {verdictWords[now].heading.toLowerCase()}
           <span className="block text-small text-muted">
-            noticed {ago(noticedAt)}
-            {lessonName !== null && `, station of ${lessonName}`}; before: {verdictWords[before].short.toLowerCase()}
+            {t(lessonName === null ? 'newsList.noticed' : 'newsList.noticedInLesson', {
+              ago: ago(noticedAt),
+              lesson: lessonName ?? '',
+              before: verdictWords[before].short,
+            })}
           </span>
         </span>
-        {viewBefore !== null && <Small checkId={viewBefore} words={`Before: ${verdictWords[before].short}`} />}
-        {viewNow !== null && <Small checkId={viewNow} words={`Now: ${verdictWords[now].short}`} />}
-        <span className="text-row font-semibold underline underline-offset-2">See what to do</span>
+        {viewBefore !== null && (
+          <Small checkId={viewBefore} words={t('newsList.before', { short: verdictWords[before].short })} />
+        )}
+        {viewNow !== null && <Small checkId={viewNow} words={t('newsList.now', { short: verdictWords[now].short })} />}
+        <span className="text-row font-semibold underline underline-offset-2">{t('newsList.seeWhatToDo')}</span>
       </Link>
     </li>
   );

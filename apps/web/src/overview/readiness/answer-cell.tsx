@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { StateMark } from '../../platform/design/state-mark.js';
 import type { AnswerWords } from './answers.js';
+import { t } from '../words.js';
 
 /** A state and the figure behind it. */
 export function AnswerCell({
@@ -27,4 +28,9 @@ export function AnswerCell({
   );
 }
 
-const markWords = { done: 'done', 'look-at': 'to look at', stop: 'stops', 'not-yet': 'not yet' } as const;
+const markWords = {
+  done: 'done',
+  'look-at': t('answerCell.toLookAt'),
+  stop: 'stops',
+  'not-yet': t('answerCell.notYet'),
+} as const;

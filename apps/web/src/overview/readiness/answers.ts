@@ -7,6 +7,7 @@ import { lookReasonWords } from '../../platform/wording/looks.js';
 import { changesListed } from '../../platform/wording/sheets.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { obstacleWords, wordsOfVerdict } from '../../platform/wording/verdicts.js';
+import { t } from '../words.js';
 
 export interface AnswerWords {
   readonly mark: Mark;
@@ -19,12 +20,17 @@ export interface AnswerWords {
 export function opensWords(opens: ReadinessView['opens']): AnswerWords {
   const { state, opening, viewing, verdict, inTheCode, obstacle, unplayed, answer } = opens;
   const words = (title: string, figure: string, isFix = false): AnswerWords => ({ mark: state, title, figure, isFix });
-  if (inTheCode) return words('In the code', 'needs no network');
+  if (inTheCode) return words(t('answers.inTheCode'), t('answers.needsNoNetwork'));
   if (obstacle) return words(obstacleWords[obstacle].short, obstacleWords[obstacle].figure, true);
-  if (verdict === null) return words(opening ? 'Opening…' : 'Not opened yet', opening ? 'as a student' : '');
-  if (answer) return words(answer.opens ? 'It opens' : 'Doesn’t open', `${answer.by} tried it`);
-  if (viewing) return words('Opening…', 'in a browser');
-  if (verdict === 'open' && unplayed) return words('Not played', `by ${unplayedBy(unplayed.by)}`, true);
+  if (verdict === null)
+    return words(opening ? t('answers.opening') : t('answers.notOpenedYet'), opening ? t('answers.asAStudent') : '');
+  if (answer)
+    return words(
+      answer.opens ? t('answers.itOpens') : t('answers.doesntOpen'),
+      t('answers.triedIt', { by: answer.by }),
+    );
+  if (viewing) return words(t('answers.opening'), t('answers.inABrowser'));
+  if (verdict === 'open' && unplayed) return words(t('answers.notPlayed'), `by ${unplayedBy(unplayed.by)}`, true);
   return openedWords(opens, verdict, words);
 }
 
@@ -34,25 +40,25 @@ function openedWords(
   words: (title: string, figure: string, isFix?: boolean) => AnswerWords,
 ): AnswerWords {
   const title = wordsOfVerdict(verdict, reason).short;
-  if (opening) return words(title, 'opening again…');
+  if (opening) return words(title, t('answers.openingAgain'));
   if (verdict === 'open' || state === 'done') return words(title, letsInFigure(opens));
   return words(title, fixWords(opens.steps), true);
 }
 
 /** "Fix in one step" only where the steps are known. */
 function fixWords(steps: number): string {
-  if (steps === 0) return 'Check it yourself';
-  return steps === 1 ? 'Fix in one step' : `Fix in ${countWord(steps).toLowerCase()} steps`;
+  if (steps === 0) return t('answers.checkItYourself');
+  return steps === 1 ? t('answers.fixInOneStep') : t('answers.fixInSteps', { value: countWord(steps).toLowerCase() });
 }
 
 function unplayedBy(names: readonly string[]): string {
-  if (names.length === 0) return 'many phones';
-  return names.length === 1 ? (names[0] ?? '') : `${names.length} kinds of devices`;
+  if (names.length === 0) return t('answers.manyPhones');
+  return names.length === 1 ? (names[0] ?? '') : t('answers.kindsOfDevices', { number: names.length });
 }
 
 function letsInFigure({ verdict, stale }: Pick<ReadinessView['opens'], 'verdict' | 'stale'>): string {
-  if (verdict !== 'open') return 'this class has them';
-  return stale ? 'opened too long ago' : 'without signing in';
+  if (verdict !== 'open') return t('answers.thisClassHasThem');
+  return stale ? t('answers.openedTooLongAgo') : t('answers.withoutSigningIn');
 }
 
 /** @param kind names what the code holds where it holds no link */
@@ -61,12 +67,12 @@ export function carriesWords(
   kind: MaterialKind,
 ): AnswerWords {
   if (grain === null || modules === null)
-    return { mark: state, title: 'Too long', figure: 'no code holds it', isFix: false };
+    return { mark: state, title: t('answers.tooLong'), figure: t('answers.noCodeHoldsIt'), isFix: false };
   if (ignoredBy.length > 0)
     return {
       mark: state,
       title: carriedWords(carry, kind),
-      figure: `text only on ${ignoredBy.length === 1 ? 'one device' : `${ignoredBy.length} devices`}`,
+      figure: t('answers.textOnlyOnDevices', { count: ignoredBy.length }),
       isFix: false,
     };
   return {
@@ -81,23 +87,24 @@ export function readsWords(reads: ReadinessView['reads'], rehearsing = false): A
   const { state, leastReachM, look, failed } = reads;
   const [worst] = look;
   if (worst && standing(look).state === 'stop')
-    return { mark: state, title: 'Look fails', figure: lookReasonWords[worst].short, isFix: false };
+    return { mark: state, title: t('answers.lookFails'), figure: lookReasonWords[worst].short, isFix: false };
   const [tried] = failed;
   if (tried !== undefined)
     return {
       mark: state,
-      title: 'Not read when tried',
-      figure: failed.length === 1 ? (tried ?? 'on a real device') : `on ${failed.length} devices`,
+      title: t('answers.notReadWhenTried'),
+      figure:
+        failed.length === 1 ? (tried ?? t('answers.onARealDevice')) : t('answers.onDevices', { number: failed.length }),
       isFix: false,
     };
   if (leastReachM === null)
     return {
       mark: 'not-yet',
-      title: rehearsing ? 'Rehearsing…' : 'Not rehearsed',
-      figure: reads.devices === 0 ? 'no devices in the list' : '',
+      title: rehearsing ? t('answers.rehearsing') : t('answers.notRehearsed'),
+      figure: reads.devices === 0 ? t('answers.noDevicesInTheList') : '',
       isFix: false,
     };
-  const title = leastReachM === 0 ? 'Not read' : metres(leastReachM);
+  const title = leastReachM === 0 ? t('answers.notRead') : metres(leastReachM);
   return { mark: state, title, figure: reachFigure(reads), isFix: false };
 }
 
@@ -105,27 +112,37 @@ export function readsWords(reads: ReadinessView['reads'], rehearsing = false): A
 function reachFigure({ distanceM, devices, fallShort, look: [worst] }: ReadinessView['reads']): string {
   const [first, ...others] = fallShort;
   if (first === undefined && worst) return lookReasonWords[worst].short;
-  if (first === undefined) return devices === 1 ? 'the one device' : `all ${devices} devices`;
+  if (first === undefined) return devices === 1 ? t('answers.theOneDevice') : t('answers.allDevices', { devices });
   const who = others.length === 0 ? first : `${fallShort.length} devices`;
-  return `${who} fall short of ${metres(distanceM)}`;
+  return t('answers.fallShortOf', { who, metres: metres(distanceM) });
 }
 
 export function paperWords({ state, sizeMm, changed }: ReadinessView['paper']): AnswerWords {
-  if (sizeMm === null) return { mark: 'not-yet', title: 'Not made', figure: '', isFix: false };
+  if (sizeMm === null) return { mark: 'not-yet', title: t('answers.notMade'), figure: '', isFix: false };
   return state === 'done'
-    ? { mark: state, title: 'Poster', figure: `code ${Math.round(sizeMm)} mm`, isFix: false }
-    : { mark: state, title: 'Printed before', figure: `a change: ${changesListed(changed)}`, isFix: false };
+    ? {
+        mark: state,
+        title: t('answers.poster'),
+        figure: t('answers.codeMm', { round: Math.round(sizeMm) }),
+        isFix: false,
+      }
+    : {
+        mark: state,
+        title: t('answers.printedBefore'),
+        figure: t('answers.aChange', { changesListed: changesListed(changed) }),
+        isFix: false,
+      };
 }
 
 const addressWords: Readonly<Record<AddressCarry, string>> = {
-  link: 'Link itself',
-  trimmed: 'Shorter link',
-  'short-link': 'Short link',
-  bare: 'Bare address',
+  link: t('answers.linkItself'),
+  trimmed: t('answers.shorterLink'),
+  'short-link': t('answers.shortLink'),
+  bare: t('answers.bareAddress'),
 };
 
 /** "Link itself", "Words", or the kind whose fields the code holds. */
 export function carriedWords(carry: Carry, kind: MaterialKind): string {
   if (carry !== 'words') return addressWords[carry];
-  return kind === 'message' ? 'Words' : kindWords[kind];
+  return kind === 'message' ? t('answers.words') : kindWords[kind];
 }

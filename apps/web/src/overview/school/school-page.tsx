@@ -14,13 +14,14 @@ import { SchoolSettings } from '../../school/settings/school-settings.js';
 import { ServerNotesPart } from '../../school/settings/server-notes.js';
 import { TeacherClassesPart } from '../../school/settings/teacher-classes.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
+import { t } from '../words.js';
 
 export function SchoolPage(): ReactElement {
   const session = useSession();
   const school = useQuery(schoolQuery);
   return (
     <>
-      <PageHead title={school.data?.name ?? 'School'} about="What belongs to the school and is seen by all staff." />
+      <PageHead title={school.data?.name ?? t('schoolPage.school')} about={t('schoolPage.whatBelongsToTheSchool')} />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="flex flex-col gap-4">
           <SchoolClasses />
@@ -31,7 +32,7 @@ export function SchoolPage(): ReactElement {
           {session?.role === 'administrator' && <TeacherClassesPart />}
           {session?.role === 'administrator' && <ServerNotesPart />}
         </div>
-        {school.isPending && <Loading label="Settings are loading" />}
+        {school.isPending && <Loading label={t('schoolPage.settingsAreLoading')} />}
         {hasFailed(school) && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}
         {school.data && (
           <SchoolSettings

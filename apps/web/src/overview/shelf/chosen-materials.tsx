@@ -6,8 +6,8 @@ import { useRemoveMaterials, useRestoreMaterials } from '../../gather/material/m
 import { composerOfMaterials } from '../../paper/sheet/places-of-address.js';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { plural } from '../../platform/wording/figures.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 const IntoLesson = lazy(() => import('./into-lesson.js').then(({ IntoLesson: component }) => ({ default: component })));
 const TagChosen = lazy(() => import('./tag-chosen.js').then(({ TagChosen: component }) => ({ default: component })));
@@ -24,16 +24,20 @@ export function ChosenMaterials({ rows, onClear }: Props): ReactElement {
   const materialIds = rows.map(({ material }) => material.id);
   const close = (): void => setOpen(null);
   return (
-    <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label="What is chosen">
-      <span className="text-row font-semibold">{plural(rows.length, 'material')} chosen</span>
-      <Button onClick={() => setOpen('lesson')}>Put into a lesson</Button>
-      <Button onClick={() => setOpen('tag')}>Tag</Button>
+    <div
+      className="mb-2 flex flex-wrap items-center gap-2.5"
+      role="group"
+      aria-label={t('chosenMaterials.whatIsChosen')}
+    >
+      <span className="text-row font-semibold">{t('chosenMaterials.materialsChosen', { count: rows.length })}</span>
+      <Button onClick={() => setOpen('lesson')}>{t('chosenMaterials.putIntoALesson')}</Button>
+      <Button onClick={() => setOpen('tag')}>{t('chosenMaterials.tag')}</Button>
       <Link to={composerOfMaterials(materialIds)} className={buttonClass()}>
-        Make sheets
+        {t('chosenMaterials.makeSheets')}
       </Link>
-      <Button onClick={() => remove(materialIds)}>Delete</Button>
+      <Button onClick={() => remove(materialIds)}>{t('chosenMaterials.delete')}</Button>
       <Button tone="quiet" onClick={onClear}>
-        Choose none
+        {t('chosenMaterials.chooseNone')}
       </Button>
       <Suspense>
         {open === 'lesson' && <IntoLesson materialIds={materialIds} onClose={close} onDone={onClear} />}
@@ -69,11 +73,11 @@ function useRemoveChosen(onDone: () => void): (materialIds: readonly string[]) =
 }
 
 function removalWords(removed: number, used: readonly string[]): string {
-  const done = `${plural(removed, 'material')} deleted.`;
+  const done = t('chosenMaterials.materialsDeleted', { count: removed });
   if (used.length === 0) return done;
   const kept =
     used.length === 1
-      ? `“${used[0] ?? ''}” is in a lesson. Remove its station first.`
-      : `${used.length} are in a lesson. Remove their stations first.`;
+      ? t('chosenMaterials.isInALessonRemove', { value: used[0] ?? '' })
+      : t('chosenMaterials.areInALessonRemove', { number: used.length });
   return removed === 0 ? kept : `${done} ${kept}`;
 }

@@ -7,8 +7,9 @@ import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { RadioButton } from '../../platform/design/inputs.js';
 import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
-import { lessonTime, plural } from '../../platform/wording/figures.js';
+import { lessonTime } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly materialIds: readonly string[];
@@ -36,19 +37,19 @@ export function IntoLesson({ materialIds, onClose, onDone }: Props): ReactElemen
   };
   return (
     <Dialog
-      title={`Put ${plural(materialIds.length, 'material')} into a lesson`}
-      about="Each becomes a station at the end. It stays on your shelf."
+      title={t('intoLesson.putMaterialsIntoALesson', { count: materialIds.length })}
+      about={t('intoLesson.eachBecomesAStationAt')}
       onClose={onClose}
     >
       <form onSubmit={send} className="flex flex-col gap-4">
-        {lessons.isPending && <Loading rows={3} label="Lessons are loading" />}
+        {lessons.isPending && <Loading rows={3} label={t('intoLesson.lessonsAreLoading')} />}
         {hasFailed(lessons) && <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />}
         {lessons.isSuccess && rows.length === 0 && (
-          <Empty title="No lessons yet">Make one under Lessons. Then put materials into it.</Empty>
+          <Empty title={t('intoLesson.noLessonsYet')}>{t('intoLesson.makeOneUnderLessonsThen')}</Empty>
         )}
         {rows.length > 0 && (
           <fieldset className="m-0 max-h-[46vh] overflow-y-auto rounded-small border border-line p-1">
-            <legend className="sr-only">Lesson</legend>
+            <legend className="sr-only">{t('intoLesson.lesson')}</legend>
             {rows.map((lesson) => (
               <label
                 key={lesson.id}
@@ -63,7 +64,7 @@ export function IntoLesson({ materialIds, onClose, onDone }: Props): ReactElemen
         )}
         <DialogEnd
           failure={add.isError ? wordsFor(add.error) : null}
-          send="Put into the lesson"
+          send={t('intoLesson.putIntoTheLesson')}
           sending={add.isPending}
           disabled={lessonId === ''}
           onCancel={onClose}

@@ -12,7 +12,6 @@ import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { Intake } from '../../gather/intake/intake.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { shelfQuery } from '../../gather/material/material.queries.js';
 import { useAddTo } from '../add/use-add-to.js';
@@ -20,6 +19,7 @@ import { ChosenMaterials } from './chosen-materials.js';
 import { ShelfRow } from './shelf-row.js';
 import { TagBar } from './tag-bar.js';
 import { SearchInput, SelectInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 export function ShelfPage(): ReactElement {
   const [search, setSearch] = useSearchParams();
@@ -38,13 +38,13 @@ export function ShelfPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Shelf"
-        about="All your materials, in a lesson or in none."
+        title={t('shelfPage.shelf')}
+        about={t('shelfPage.allYourMaterialsInA')}
         actions={<Ways find={find} onFind={setFind} autoFocus={search.get('focus') === 'find'} />}
       />
       <Intake
-        label="Next material"
-        placeholder="Next material: paste links, drop files or write a message…"
+        label={t('shelfPage.nextMaterial')}
+        placeholder={t('shelfPage.nextMaterialPasteLinksDrop')}
         noun="material"
         here={[]}
         onAdd={add}
@@ -75,13 +75,13 @@ function Found({ shelf, ...rest }: FoundProps): ReactElement {
   const rows = rowsOf(shelf);
   return (
     <>
-      {shelf.isPending && <Loading label="The shelf is loading" />}
+      {shelf.isPending && <Loading label={t('shelfPage.theShelfIsLoading')} />}
       {hasFailed(shelf) && <Failed words={wordsFor(shelf.error)} onRetry={() => void shelf.refetch()} />}
       {shelf.isSuccess && rows.length === 0 && <Nothing wanted={wanted} />}
       {rows.length > 0 && <Rows rows={rows} total={shelf.data?.pages[0]?.total ?? 0} {...rest} />}
       {shelf.hasNextPage && (
         <Button className="mt-3" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
-          Show more
+          {t('shelfPage.showMore')}
         </Button>
       )}
     </>
@@ -100,23 +100,23 @@ function Ways({
   return (
     <>
       <SearchInput
-        label="Find on the shelf"
-        placeholder="Find by title, link or words"
+        label={t('shelfPage.findOnTheShelf')}
+        placeholder={t('shelfPage.findByTitleLinkOr')}
         value={find}
         autoFocus={autoFocus}
         onFind={(find) => onFind(find)}
       />
       <Link to="/inspect" className={buttonClass()}>
-        Inspect a code
+        {t('shelfPage.inspectACode')}
       </Link>
       <Link to="/shelf/short-links" className={buttonClass()}>
-        Short links
+        {t('shelfPage.shortLinks')}
       </Link>
       <Link to="/shelf/files" className={buttonClass()}>
-        Files
+        {t('shelfPage.files')}
       </Link>
       <Link to="/add" className={buttonClass('main')}>
-        Add something
+        {t('shelfPage.addSomething')}
       </Link>
     </>
   );
@@ -124,18 +124,18 @@ function Ways({
 
 function Nothing({ wanted }: { readonly wanted: string }): ReactElement {
   return wanted === '' ? (
-    <Empty title="The shelf is empty">Whatever you paste above stands here and can be used in any lesson.</Empty>
+    <Empty title={t('shelfPage.theShelfIsEmpty')}>{t('shelfPage.whateverYouPasteAboveStands')}</Empty>
   ) : (
-    <Empty title={`Nothing found for “${wanted}”`}>Try fewer letters, or another word of the title.</Empty>
+    <Empty title={t('shelfPage.nothingFoundFor', { wanted })}>{t('shelfPage.tryFewerLettersOrAnother')}</Empty>
   );
 }
 
 const orderWords: Readonly<Record<ShelfOrder, string>> = {
-  newest: 'Newest first',
-  oldest: 'Oldest first',
-  title: 'By title',
-  kind: 'By kind',
-  state: 'Problems first',
+  newest: t('shelfPage.newestFirst'),
+  oldest: t('shelfPage.oldestFirst'),
+  title: t('shelfPage.byTitle'),
+  kind: t('shelfPage.byKind'),
+  state: t('shelfPage.problemsFirst'),
 };
 
 interface RowsProps {
@@ -154,12 +154,16 @@ function Rows({ rows, total, wanted, tag, order, onOrder }: RowsProps): ReactEle
     <>
       <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
         <p className="m-0 text-row text-muted" role="status">
-          {plural(total, 'material')}
-          {wanted === '' ? '' : ' found'}
-          {tag === null ? '' : ` in “${tag}”`}
+          {wanted === ''
+            ? tag === null
+              ? t('shelfPage.materials', { count: total })
+              : t('shelfPage.materialsIn', { count: total, tag })
+            : tag === null
+              ? t('shelfPage.materialsFound', { count: total })
+              : t('shelfPage.materialsFoundIn', { count: total, tag })}
         </p>
         <SelectInput
-          aria-label="Sort the shelf"
+          aria-label={t('shelfPage.sortTheShelf')}
           value={order}
           onChange={(event) => onOrder(event.target.value as ShelfOrder)}
         >

@@ -7,6 +7,7 @@ import { CodePicture } from '../../code/symbol/code-picture.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { KindIcon } from '../../gather/material/kind-icon.js';
 import { CheckBox } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly row: Row;
@@ -15,12 +16,13 @@ interface Props {
 }
 
 export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, onTick }: Props): ReactElement {
-  const where = lessons.length === 0 ? 'in no lesson' : `in ${lessons.map((lesson) => lesson.name).join(', ')}`;
+  const where =
+    lessons.length === 0 ? t('shelfRow.inNoLesson') : `in ${lessons.map((lesson) => lesson.name).join(', ')}`;
   return (
     <li className={`flex items-stretch border-b border-line last:border-b-0 ${ticked ? 'bg-marker-soft' : ''}`}>
       <label className="flex w-12 shrink-0 cursor-pointer items-center justify-center">
         <CheckBox
-          aria-label={`Choose ${material.title}`}
+          aria-label={t('shelfRow.choose', { title: material.title })}
           checked={ticked}
           onChange={(event) => onTick(event.target.checked)}
         />
@@ -45,8 +47,8 @@ export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, 
             </span>
           </span>
         </span>
-        <AnswerCell question="Opens" answer={opensWords(readiness.opens)} />
-        <AnswerCell question="Code" answer={carriesWords(readiness.carries, material.kind)} />
+        <AnswerCell question={t('shelfRow.opens')} answer={opensWords(readiness.opens)} />
+        <AnswerCell question={t('shelfRow.code')} answer={carriesWords(readiness.carries, material.kind)} />
       </Link>
     </li>
   );

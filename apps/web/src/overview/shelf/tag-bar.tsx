@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Button, buttonClass } from '../../platform/design/button.js';
 import { composerOfTag } from '../../paper/sheet/places-of-address.js';
 import { tagsQuery, useOpenTag } from '../../gather/material/material.queries.js';
+import { t } from '../words.js';
 
 /** The collections of the shelf. A chosen one can be opened as a whole. */
 export function TagBar({
@@ -17,7 +18,7 @@ export function TagBar({
   const open = useOpenTag();
   if (tags.length === 0 && chosen === null) return null;
   return (
-    <div className="mt-4 flex flex-wrap items-center gap-2" role="group" aria-label="Collections">
+    <div className="mt-4 flex flex-wrap items-center gap-2" role="group" aria-label={t('tagBar.collections')}>
       {tags.map(({ tag, materials }) => (
         <button
           key={tag}
@@ -32,10 +33,10 @@ export function TagBar({
       {chosen !== null && (
         <span className="ml-auto flex gap-2">
           <Link to={composerOfTag(chosen)} className={buttonClass()}>
-            Make sheets
+            {t('tagBar.makeSheets')}
           </Link>
           <Button disabled={open.isPending} onClick={() => open.mutate(chosen)}>
-            Open all again
+            {t('tagBar.openAllAgain')}
           </Button>
         </span>
       )}

@@ -5,9 +5,9 @@ import { useTagMaterials } from '../../gather/material/material.queries.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { TextField } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function TagChosen({
   rows,
@@ -28,7 +28,9 @@ export function TagChosen({
         onSuccess: ({ materialIds }) => {
           onClose();
           notice({
-            words: `${tagged ? 'Tagged' : 'Tag removed from'} ${plural(materialIds.length, 'material')}.`,
+            words: tagged
+              ? t('tagChosen.taggedMaterials', { count: materialIds.length })
+              : t('tagChosen.tagRemovedFromMaterials', { count: materialIds.length }),
             ...(materialIds.length > 0 && {
               undo: () => sendChange(change, { materialIds, tag: wanted, tagged: !tagged }),
             }),
@@ -42,10 +44,10 @@ export function TagChosen({
     send(tag.trim(), true);
   };
   return (
-    <Dialog title={`Tag ${plural(rows.length, 'material')}`} onClose={onClose}>
+    <Dialog title={t('tagChosen.tagMaterials', { count: rows.length })} onClose={onClose}>
       <form onSubmit={submit} className="flex flex-col gap-4">
         <TextField
-          label="Tag to add"
+          label={t('tagChosen.tagToAdd')}
           maxLength={limits.tagLength}
           value={tag}
           onChange={(event) => setTag(event.target.value)}
@@ -54,7 +56,7 @@ export function TagChosen({
         <KnownTags rows={rows} disabled={change.isPending} onRemove={(one) => send(one, false)} />
         <DialogEnd
           failure={change.isError ? wordsFor(change.error) : null}
-          send="Add tag"
+          send={t('tagChosen.addTag')}
           sending={change.isPending}
           disabled={tag.trim() === ''}
           onCancel={onClose}
@@ -79,8 +81,8 @@ function KnownTags({
   );
   if (known.length === 0) return null;
   return (
-    <div role="group" aria-label="Remove a tag">
-      <p className="m-0 mb-1 text-small font-semibold">Remove a tag</p>
+    <div role="group" aria-label={t('tagChosen.removeATag')}>
+      <p className="m-0 mb-1 text-small font-semibold">{t('tagChosen.removeATag')}</p>
       <div className="flex flex-wrap gap-2">
         {known.map((tag) => (
           <button

@@ -13,6 +13,7 @@ import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { soonestFirst } from './soonest-first.js';
 import { dayHere } from '../../platform/wording/figures.js';
+import { t } from '../words.js';
 
 const lessonsShown = 5;
 
@@ -27,13 +28,10 @@ export function StartPage(): ReactElement {
   const firstName = session?.name.split(' ')[0] ?? '';
   return (
     <>
-      <PageHead
-        title={`Good to see you, ${firstName}`}
-        about="Need one code now? Paste its link here. A whole lesson? Open its bench below."
-      />
+      <PageHead title={t('startPage.goodToSeeYou', { firstName })} about={t('startPage.needOneCodeNowPaste')} />
       <Intake
-        label="What should students open?"
-        placeholder="Paste a link, or write a message, and press Enter…"
+        label={t('startPage.whatShouldStudentsOpen')}
+        placeholder={t('startPage.pasteALinkOrWrite')}
         noun="material"
         here={[]}
         autoFocus
@@ -41,9 +39,9 @@ export function StartPage(): ReactElement {
       />
       <NewsList />
       <div className="mt-8 mb-2.5 flex items-center gap-3">
-        <h2 className="m-0 flex-1 text-part">Your lessons</h2>
+        <h2 className="m-0 flex-1 text-part">{t('startPage.yourLessons')}</h2>
         <Button tone="main" onClick={() => setCreating(true)}>
-          New lesson
+          {t('startPage.newLesson')}
         </Button>
       </div>
       <NextLessons />
@@ -54,19 +52,13 @@ export function StartPage(): ReactElement {
 
 function NextLessons(): ReactElement {
   const lessons = useInfiniteQuery(lessonsQuery);
-  if (lessons.isPending) return <Loading rows={3} label="Lessons are loading" />;
+  if (lessons.isPending) return <Loading rows={3} label={t('startPage.lessonsAreLoading')} />;
   if (hasFailed(lessons)) return <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />;
   const rows = soonestFirst(
     lessons.data.pages.flatMap((page) => page.rows),
     dayHere(new Date()),
   ).slice(0, lessonsShown);
-  if (rows.length === 0)
-    return (
-      <Empty title="No lessons yet">
-        One code alone needs no lesson. For several stations in a room, make a lesson: it shows at a glance which of
-        them are ready.
-      </Empty>
-    );
+  if (rows.length === 0) return <Empty title={t('startPage.noLessonsYet')}>{t('startPage.oneCodeAloneNeedsNo')}</Empty>;
   return (
     <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
       {rows.map((row) => (

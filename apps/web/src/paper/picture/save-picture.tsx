@@ -9,6 +9,7 @@ import { canCopyPictures, canShareFiles, copyPicture, sharePicture } from './han
 import { Use } from './picture-use.js';
 import { pictureAddress } from './picture-address.js';
 import { WebPicture } from './web-picture.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly page: MaterialPage;
@@ -23,20 +24,22 @@ export function SavePicture({ page, place, name }: Props): ReactElement | null {
   if (!pictures) return null;
   return (
     <>
-      {canShareFiles() && <HandOn words="Share picture" act={() => sharePicture(pictureAddress(place, {}), name)} />}
+      {canShareFiles() && (
+        <HandOn words={t('savePicture.sharePicture')} act={() => sharePicture(pictureAddress(place, {}), name)} />
+      )}
       <a
         className={buttonClass()}
         href={pictureAddress(place, {})}
         download
-        title={`PNG, ${pictures.documentMm} mm wide when it is pasted into a document`}
+        title={t('savePicture.pNGMmWideWhenIt', { documentMm: pictures.documentMm })}
       >
-        Save picture
+        {t('savePicture.savePicture')}
       </a>
-      <Button onClick={() => setOpen(true)}>Other pictures</Button>
+      <Button onClick={() => setOpen(true)}>{t('savePicture.otherPictures')}</Button>
       {open && (
         <Dialog
-          title="Pictures of this code"
-          about="What is it for? Each file is named after the code."
+          title={t('savePicture.picturesOfThisCode')}
+          about={t('savePicture.whatIsItForEach')}
           wide
           onClose={() => setOpen(false)}
         >
@@ -59,31 +62,34 @@ function Uses({
   const { documentMm, smallestMm, printingMm } = pictures;
   return (
     <ul className="m-0 flex list-none flex-col p-0">
-      <Use
-        title="For a document"
-        about={`${documentMm} mm wide when it is pasted, for a page on a table. Not smaller than ${smallestMm} mm, or some device no longer reads it.`}
-      >
-        <Save address={pictureAddress(place, { use: 'document', format: 'png' })} words="PNG" />
+      <Use title={t('savePicture.forADocument')} about={t('savePicture.mmWideWhenItIs', { documentMm, smallestMm })}>
+        <Save address={pictureAddress(place, { use: 'document', format: 'png' })} words={t('savePicture.pNG')} />
         {canCopyPictures() && (
           <HandOn
-            words="Copy"
-            done="The picture is on the clipboard."
+            words={t('savePicture.copy')}
+            done={t('savePicture.thePictureIsOnThe')}
             act={() => copyPicture(pictureAddress(place, { use: 'document', format: 'png' }))}
           />
         )}
       </Use>
-      <Use
-        title="For printing"
-        about={`${printingMm} mm wide, as it reads from where students stand. SVG and PDF stay sharp at any size.`}
-      >
-        <Save address={pictureAddress(place, { use: 'printing', format: 'pdf' })} words="PDF" />
-        <Save address={pictureAddress(place, { use: 'printing', format: 'svg' })} words="SVG" />
-        <Save address={pictureAddress(place, { use: 'printing', format: 'png', dpi: 300 })} words="PNG 300 dpi" />
-        <Save address={pictureAddress(place, { use: 'printing', format: 'png', dpi: 600 })} words="PNG 600 dpi" />
-        <Save address={pictureAddress(place, { use: 'printing', format: 'jpeg', dpi: 300 })} words="JPEG" />
+      <Use title={t('savePicture.forPrinting')} about={t('savePicture.mmWideAsItReads', { printingMm })}>
+        <Save address={pictureAddress(place, { use: 'printing', format: 'pdf' })} words={t('savePicture.pDF')} />
+        <Save address={pictureAddress(place, { use: 'printing', format: 'svg' })} words={t('savePicture.sVG')} />
+        <Save
+          address={pictureAddress(place, { use: 'printing', format: 'png', dpi: 300 })}
+          words={t('savePicture.pNG300Dpi')}
+        />
+        <Save
+          address={pictureAddress(place, { use: 'printing', format: 'png', dpi: 600 })}
+          words={t('savePicture.pNG600Dpi')}
+        />
+        <Save
+          address={pictureAddress(place, { use: 'printing', format: 'jpeg', dpi: 300 })}
+          words={t('savePicture.jPEG')}
+        />
       </Use>
-      <Use title="For the board" about="Large enough for a projector or a screen on the wall.">
-        <Save address={pictureAddress(place, { use: 'board', format: 'png' })} words="PNG" />
+      <Use title={t('savePicture.forTheBoard')} about={t('savePicture.largeEnoughForAProjector')}>
+        <Save address={pictureAddress(place, { use: 'board', format: 'png' })} words={t('savePicture.pNG')} />
       </Use>
       <WebPicture materialId={page.material.id} name={page.material.title} pictures={pictures} />
     </ul>

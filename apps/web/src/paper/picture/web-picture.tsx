@@ -8,6 +8,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { htmlLine } from './html-line.js';
 import { Use } from './picture-use.js';
 import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
+import { t } from '../words.js';
 
 /** The code on web pages of others: an address of its own that always shows the code as it is, and can be switched off. */
 export function WebPicture({
@@ -29,12 +30,9 @@ export function WebPicture({
   const { webAddress } = pictures;
   if (webAddress === null) {
     return (
-      <Use
-        title="For a web page"
-        about="An address that nobody guesses shows the code on any page, always as it is now. You can switch it off."
-      >
+      <Use title={t('webPicture.forAWebPage')} about={t('webPicture.anAddressThatNobodyGuesses')}>
         <Button disabled={show.isPending} onClick={() => show.mutate(true)}>
-          Make an address
+          {t('webPicture.makeAnAddress')}
         </Button>
       </Use>
     );
@@ -42,16 +40,16 @@ export function WebPicture({
   const line = htmlLine(pictures, webAddress, name);
   const copy = async (): Promise<void> => {
     await navigator.clipboard.writeText(line);
-    notice({ words: 'The line is on the clipboard.' });
+    notice({ words: t('webPicture.theLineIsOnThe') });
   };
   return (
     <Use
-      title="For a web page"
+      title={t('webPicture.forAWebPage')}
       about={
         <>
-          Put this line into the page’s HTML. It shows the code as it is now, also after a change.
+          {t('webPicture.putThisLineIntoThe')}
           <code
-            aria-label="HTML line"
+            aria-label={t('webPicture.hTMLLine')}
             className="mt-1.5 block rounded-small bg-band/60 px-3 py-2 font-mono text-note break-all text-ink select-all"
           >
             {line}
@@ -59,9 +57,9 @@ export function WebPicture({
         </>
       }
     >
-      <Button onClick={() => void copy()}>Copy the line</Button>
+      <Button onClick={() => void copy()}>{t('webPicture.copyTheLine')}</Button>
       <Button disabled={show.isPending} onClick={() => show.mutate(false)}>
-        Switch off
+        {t('webPicture.switchOff')}
       </Button>
     </Use>
   );

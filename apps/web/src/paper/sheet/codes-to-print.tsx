@@ -2,6 +2,7 @@
 import type { BenchRow } from '@hapset/contract';
 import type { ReactElement } from 'react';
 import { Tick } from '../../platform/design/tick.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly stations: readonly BenchRow[];
@@ -14,7 +15,9 @@ export function CodesToPrint({ stations, leftOut, onChange }: Props): ReactEleme
   return (
     <details className="mt-4 border-t border-line pt-3">
       <summary className="cursor-pointer text-small font-semibold">
-        Stations: {left === stations.length ? `all ${left}` : `${left} of ${stations.length}`}
+        {left === stations.length
+          ? t('codesToPrint.stationsAll', { left })
+          : t('codesToPrint.stationsOf', { left, number: stations.length })}
       </summary>
       <div className="mt-1">
         {stations.map(({ stationId, name }, index) => {

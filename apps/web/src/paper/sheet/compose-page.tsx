@@ -24,7 +24,6 @@ import { Panel } from '../../platform/design/panel.js';
 import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { CodesToPrint } from './codes-to-print.js';
 import { MadeDialog } from './made-dialog.js';
@@ -36,6 +35,7 @@ import { SheetOptions } from './sheet-options.js';
 import { previewQuery, printOriginQuery, templatesQuery, useMakePrint } from './sheet.queries.js';
 import { TemplateDialog } from './template-dialog.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function ComposePage(): ReactElement {
   const [search] = useSearchParams();
@@ -46,14 +46,12 @@ export function ComposePage(): ReactElement {
   if (places === null)
     return (
       <>
-        <PageHead title="Sheets" about="Posters, table cards, cards, handouts and labels." />
-        <p className="mt-0 mb-4 text-body text-muted">
-          To make some, open a lesson and choose “Make sheets”, or tick materials on the shelf.
-        </p>
-        <Prints empty="What you make is listed here, with its file." />
+        <PageHead title={t('composePage.sheets')} about={t('composePage.postersTableCardsCardsHandouts')} />
+        <p className="mt-0 mb-4 text-body text-muted">{t('composePage.toMakeSomeOpenA')}</p>
+        <Prints empty={t('composePage.whatYouMakeIsListed')} />
       </>
     );
-  if (school.isPending) return <Loading rows={6} label="The composer is loading" />;
+  if (school.isPending) return <Loading rows={6} label={t('composePage.theComposerIsLoading')} />;
   if (hasFailed(school)) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
   return <Composer key={search.toString()} all={places} first={plainChoices('poster', school.data.paper)} />;
 }
@@ -61,7 +59,7 @@ export function ComposePage(): ReactElement {
 /** With the codes and choices of a print that was made before. */
 function ComposedAgain({ printId }: { readonly printId: string }): ReactElement {
   const origin = useQuery(printOriginQuery(printId));
-  if (origin.isPending) return <Loading rows={6} label="The composer is loading" />;
+  if (origin.isPending) return <Loading rows={6} label={t('composePage.theComposerIsLoading')} />;
   if (hasFailed(origin)) return <Failed words={wordsFor(origin.error)} onRetry={() => void origin.refetch()} />;
   return <Composer all={origin.data.places} first={origin.data.choices} />;
 }
@@ -74,12 +72,12 @@ function Composer({ all, first }: { readonly all: SheetPlaces; readonly first: S
   return (
     <>
       <PageHead
-        title={name === undefined ? 'Sheets' : `Sheets of “${name}”`}
+        title={name === undefined ? t('composePage.sheets') : t('composePage.sheetsOf', { name })}
         trail={
           lessonId === null ? (
-            <Link to="/shelf">Shelf</Link>
+            <Link to="/shelf">{t('composePage.shelf')}</Link>
           ) : (
-            <Link to={`/lessons/${lessonId}`}>{name ?? 'Lesson'}</Link>
+            <Link to={`/lessons/${lessonId}`}>{name ?? t('composePage.lesson')}</Link>
           )
         }
         about={aboutPages(preview.data)}
@@ -186,8 +184,10 @@ function useComposition(all: SheetPlaces, first: SheetChoices): Composition {
 }
 
 function aboutPages(preview: SheetsPreview | undefined): string {
-  const seen = 'What you see is what is printed.';
-  return preview ? `${plural(preview.codes, 'code')} on ${plural(preview.pages, 'page')}. ${seen}` : seen;
+  const seen = t('composePage.whatYouSeeIsWhat');
+  return preview
+    ? t('composePage.codesOn', { count: preview.codes, pages: t('composePage.page', { count: preview.pages }), seen })
+    : seen;
 }
 
 function Pages({
@@ -203,11 +203,11 @@ function Pages({
   return (
     <div className="flex min-w-0 flex-col gap-4">
       {data && data.notices.length > 0 && (
-        <Panel title="Look at this before you print">
+        <Panel title={t('composePage.lookAtThisBeforeYou')}>
           <SheetNotices notices={data.notices} lessonId={lessonId} />
         </Panel>
       )}
-      {preview.isPending && <Loading rows={6} label="The pages are being laid out" />}
+      {preview.isPending && <Loading rows={6} label={t('composePage.thePagesAreBeingLaid')} />}
       {hasFailed(preview) && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
       {data && <PageView preview={data} fresh={!preview.isPlaceholderData} onPage={onPage} />}
     </div>
@@ -248,11 +248,11 @@ function MakeSheets({ places, choices, notices, disabled, lessonId, onMade }: Ma
   return (
     <>
       <Button tone="main" disabled={disabled || make.isPending} onClick={() => send([])}>
-        {make.isPending ? 'Making…' : 'Make the sheets'}
+        {make.isPending ? t('composePage.making') : t('composePage.makeTheSheets')}
       </Button>
       {error && (
         <Dialog
-          title={warnings.length > 0 ? 'Look at this before you print' : 'The sheets were not made'}
+          title={warnings.length > 0 ? t('composePage.lookAtThisBeforeYou') : t('composePage.theSheetsWereNotMade')}
           onClose={() => make.reset()}
         >
           {warnings.length === 0 ? (
@@ -261,20 +261,20 @@ function MakeSheets({ places, choices, notices, disabled, lessonId, onMade }: Ma
             <SheetNotices notices={named} lessonId={lessonId} />
           )}
           <div className="mt-5 flex justify-end gap-2">
-            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Print anyway</Button>}
+            {warnings.length > 0 && <Button onClick={() => send(warnings)}>{t('composePage.printAnyway')}</Button>}
             {first ? (
               <Link ref={focusOnce} to={addressOfPlace(first, lessonId)} className={buttonClass('main')}>
-                Fix “{first.name}” first
+                {t('composePage.fixFirst', { name: first.name })}
               </Link>
             ) : (
               <Button tone="main" autoFocus onClick={() => make.reset()}>
-                Close
+                {t('composePage.close')}
               </Button>
             )}
           </div>
         </Dialog>
       )}
-      {made !== null && <MadeDialog title="Your sheets" printId={made} onClose={() => setMade(null)} />}
+      {made !== null && <MadeDialog title={t('composePage.yourSheets')} printId={made} onClose={() => setMade(null)} />}
     </>
   );
 }

@@ -3,6 +3,7 @@ import type { SheetChoices } from '@hapset/contract';
 import type { LabelGrid } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
 import { TextField } from '../../platform/design/field.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly labels: LabelGrid;
@@ -11,21 +12,21 @@ interface Props {
 }
 
 const figures: readonly (readonly [keyof LabelGrid, string, boolean])[] = [
-  ['columns', 'Columns', true],
-  ['rows', 'Rows', true],
-  ['widthMm', 'Label width (mm)', false],
-  ['heightMm', 'Label height (mm)', false],
-  ['leftMm', 'Left margin (mm)', false],
-  ['topMm', 'Top margin (mm)', false],
-  ['pitchXMm', 'Step across (mm)', false],
-  ['pitchYMm', 'Step down (mm)', false],
+  ['columns', t('labelFields.columns'), true],
+  ['rows', t('labelFields.rows'), true],
+  ['widthMm', t('labelFields.labelWidthMm'), false],
+  ['heightMm', t('labelFields.labelHeightMm'), false],
+  ['leftMm', t('labelFields.leftMarginMm'), false],
+  ['topMm', t('labelFields.topMarginMm'), false],
+  ['pitchXMm', t('labelFields.stepAcrossMm'), false],
+  ['pitchYMm', t('labelFields.stepDownMm'), false],
 ];
 
 export function LabelFields({ labels, startAt, onChange }: Props): ReactElement {
   const cells = labels.columns * labels.rows;
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-small font-semibold">The label sheet</legend>
+      <legend className="mb-1 text-small font-semibold">{t('labelFields.theLabelSheet')}</legend>
       <div className="grid grid-cols-2 gap-x-3 gap-y-2">
         {figures.map(([name, words, whole]) => (
           <Figure
@@ -37,15 +38,13 @@ export function LabelFields({ labels, startAt, onChange }: Props): ReactElement 
           />
         ))}
         <Figure
-          words={`First free label (1 to ${cells})`}
+          words={t('labelFields.firstFreeLabel1To', { cells })}
           value={startAt + 1}
           whole
           onChange={(value) => onChange({ startAt: Math.min(Math.max(1, value), cells) - 1 })}
         />
       </div>
-      <p className="mt-1 mb-0 text-note text-muted">
-        A step goes from the begin of a label to that of the next. The figures stand on the pack.
-      </p>
+      <p className="mt-1 mb-0 text-note text-muted">{t('labelFields.aStepGoesFromThe')}</p>
     </fieldset>
   );
 }

@@ -13,6 +13,7 @@ import { isStopping } from './sheet-notices.js';
 import { warningWords } from '../../platform/wording/warnings.js';
 import { useMakeSheet } from './sheet.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly place: PlaceId;
@@ -47,7 +48,10 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
     sendChange(
       make,
       { kind: 'poster', paper, goAhead },
-      { onSuccess: (sheet) => notice({ words: `Poster saved: ${sheet.fileName}` }), onError: null },
+      {
+        onSuccess: (sheet) => notice({ words: t('makePoster.posterSaved', { fileName: sheet.fileName }) }),
+        onError: null,
+      },
     );
   };
   const { error } = make;
@@ -63,11 +67,11 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
   return (
     <>
       <Button tone={tone} disabled={make.isPending} onClick={() => send([])}>
-        {make.isPending ? 'Making…' : 'Make poster'}
+        {make.isPending ? t('makePoster.making') : t('makePoster.makePoster')}
       </Button>
       {error && (
         <Dialog
-          title={warnings.length > 0 ? 'Look at this before you print' : 'The poster was not made'}
+          title={warnings.length > 0 ? t('makePoster.lookAtThisBeforeYou') : t('makePoster.thePosterWasNotMade')}
           about={warnings.length > 0 ? `“${name}”` : undefined}
           onClose={() => make.reset()}
         >
@@ -75,14 +79,15 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
           <ul className="m-0 flex list-none flex-col gap-2 p-0">
             {warnings.map((warning) => (
               <li key={warning} className="flex items-start gap-2.5">
-                <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words="Warning" /> {warningWords[warning]}
+                <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words={t('makePoster.warning')} />{' '}
+                {warningWords[warning]}
               </li>
             ))}
           </ul>
           <div className="mt-5 flex justify-end gap-2">
-            {warnings.length > 0 && <Button onClick={() => send(warnings)}>Print anyway</Button>}
+            {warnings.length > 0 && <Button onClick={() => send(warnings)}>{t('makePoster.printAnyway')}</Button>}
             <Button tone="main" autoFocus onClick={fixFirst}>
-              {first ? 'Fix it first' : 'Close'}
+              {first ? t('makePoster.fixItFirst') : t('makePoster.close')}
             </Button>
           </div>
         </Dialog>

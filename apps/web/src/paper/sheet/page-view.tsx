@@ -4,6 +4,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { gridProblemWords, pagesWords } from '../../platform/wording/sheets.js';
 import { Tick } from '../../platform/design/tick.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly preview: SheetsPreview;
@@ -29,14 +30,14 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
           {pagesWords(pages, sizesMm)}
         </span>
         <span className="ml-auto flex items-center gap-4">
-          <Tick words="In grey" ticked={grey} onTick={setGrey} />
-          <Tick words="Real size" ticked={real} onTick={setReal} />
+          <Tick words={t('pageView.inGrey')} ticked={grey} onTick={setGrey} />
+          <Tick words={t('pageView.realSize')} ticked={real} onTick={setReal} />
         </span>
       </div>
       <div className={`flex justify-center rounded-sheet bg-band p-4 ${real ? 'overflow-auto' : ''}`}>
         <img
           src={address}
-          alt={`Page ${page + 1} of ${pages}, ${side}`}
+          alt={t('pageView.pageOf', { value: page + 1, pages, side })}
           className={`block bg-print shadow-float ${real ? 'max-w-none' : 'max-h-[68vh] max-w-full'} ${grey ? 'grayscale' : ''} ${fresh ? '' : 'opacity-60'}`}
           style={
             real
@@ -46,16 +47,17 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
         />
       </div>
       {pages > 1 && (
-        <nav aria-label="Pages" className="mt-3 flex items-center justify-center gap-3 text-row">
+        <nav aria-label={t('pageView.pages')} className="mt-3 flex items-center justify-center gap-3 text-row">
           <Button disabled={page === 0} onClick={() => onPage(page - 1)}>
-            Page before
+            {t('pageView.pageBefore')}
           </Button>
           <span>
-            {page + 1} of {pages}
-            {side === 'back' ? ', back' : ''}
+            {side === 'back'
+              ? t('pageView.ofBack', { value: page + 1, pages })
+              : t('pageView.of', { value: page + 1, pages })}
           </span>
           <Button disabled={page + 1 >= pages} onClick={() => onPage(page + 1)}>
-            Next page
+            {t('pageView.nextPage')}
           </Button>
         </nav>
       )}

@@ -2,6 +2,7 @@ import { paperNames, type PaperFormat } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { ChoiceField } from '../../platform/design/field.js';
 import { paperWords } from '../../platform/wording/sheets.js';
+import { t } from '../words.js';
 
 /** Chooses the paper to print on. */
 export function PaperField({
@@ -13,7 +14,7 @@ export function PaperField({
 }): ReactElement {
   return (
     <ChoiceField
-      label="Paper"
+      label={t('paperField.paper')}
       choices={paperNames}
       words={paperWords}
       value={value}

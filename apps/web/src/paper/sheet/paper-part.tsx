@@ -12,12 +12,13 @@ import { changesListed, printStateWords, sheetKindWords } from '../../platform/w
 import { MakePoster } from './make-poster.js';
 import { composerOfMaterials } from './places-of-address.js';
 import { sheetAddress } from './sheet.queries.js';
+import { t } from '../words.js';
 
 const titles = {
-  'not-yet': 'Not on paper yet',
-  done: 'On paper',
-  'look-at': 'Printed before the change',
-  stop: 'On paper',
+  'not-yet': t('paperPart.notOnPaperYet'),
+  done: t('paperPart.onPaper'),
+  'look-at': t('paperPart.printedBeforeTheChange'),
+  stop: t('paperPart.onPaper'),
 } as const;
 
 /** What is on paper, and whether it still says what the code says. */
@@ -40,17 +41,17 @@ export function PaperPart({
       id="paper"
       name="what is on paper"
       calm={state === 'done'}
-      mark={<StateMark mark={state} words={`On paper: ${title}`} />}
+      mark={<StateMark mark={state} words={t('paperPart.onPaper2', { title })} />}
       title={title}
       aside={
         changed.length > 0
-          ? `changed since: ${changesListed(changed)}`
-          : `a poster would show the code ${rehearsal.sizeMm} mm wide`
+          ? t('paperPart.changedSince', { changesListed: changesListed(changed) })
+          : t('paperPart.aPosterWouldShowThe', { sizeMm: rehearsal.sizeMm })
       }
       action={
         <>
           <LineSelect
-            label="Paper"
+            label={t('paperPart.paper')}
             value={paper}
             choices={paperNames.map((choice) => [choice, choice])}
             onChoose={(choice) => setPaper(choice as PaperFormat)}
@@ -59,7 +60,7 @@ export function PaperPart({
             to={'stationId' in place ? `/sheets?station=${place.stationId}` : composerOfMaterials([place.materialId])}
             className={buttonClass()}
           >
-            Other sheets
+            {t('paperPart.otherSheets')}
           </Link>
           <MakePoster place={place} name={name} paper={paper} tone="plain" />
         </>
@@ -83,8 +84,13 @@ function SheetList({ sheets }: { readonly sheets: MaterialPage['sheets'] }): Rea
             <span className="font-semibold">{sheet.fileName}</span>
           )}
           <span className="text-muted">
-            {sheetKindWords[sheet.kind]}, {sheet.paper}, code {Math.round(sheet.sizeMm)} mm, {ago(sheet.madeAt)}
-            {sheet.state !== 'done' && `. ${printStateWords[sheet.state]}`}
+            {t(sheet.state === 'done' ? 'paperPart.madeSheet' : 'paperPart.sheetWithState', {
+              kind: sheetKindWords[sheet.kind],
+              paper: sheet.paper,
+              sizeMm: Math.round(sheet.sizeMm),
+              ago: ago(sheet.madeAt),
+              state: sheet.state === 'done' ? '' : printStateWords[sheet.state],
+            })}
           </span>
         </li>
       ))}

@@ -11,11 +11,12 @@ import { Panel } from '../../platform/design/panel.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { PrintRow } from './print-row.js';
 import { printPageAddress, printQuery } from './sheet.queries.js';
+import { t } from '../words.js';
 
 export function PrintPage(): ReactElement {
   const printId = useParams().printId ?? '';
   const print = useQuery(printQuery(printId));
-  if (print.isPending) return <Loading rows={3} label="The pages are loading" />;
+  if (print.isPending) return <Loading rows={3} label={t('printPage.thePagesAreLoading')} />;
   if (hasFailed(print)) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
   return print.data.state === 'done' ? <Pages print={print.data} /> : <NoPages print={print.data} />;
 }
@@ -24,9 +25,9 @@ export function PrintPage(): ReactElement {
 function NoPages({ print }: { readonly print: PrintView }): ReactElement {
   return (
     <main className="mx-auto max-w-[760px] p-5">
-      <PageHead title="Print" trail={<Link to="/sheets">Sheets</Link>} />
+      <PageHead title={t('printPage.print')} trail={<Link to="/sheets">{t('printPage.sheets')}</Link>} />
       <Panel>
-        <ul className="m-0 list-none p-0" aria-label="What is to be printed">
+        <ul className="m-0 list-none p-0" aria-label={t('printPage.whatIsToBePrinted')}>
           <PrintRow print={print} />
         </ul>
       </Panel>
@@ -46,12 +47,12 @@ function Pages({ print: { id, fileName, paper, lying, pages } }: { readonly prin
   };
   return (
     <main>
-      <style>{`@page { size: ${widthMm}mm ${heightMm}mm; margin: 0 } body { background: #fff }`}</style>
+      <style>{t('printPage.pageSizeMmMmMargin', { widthMm, heightMm })}</style>
       {Array.from({ length: pages }, (_, index) => (
         <img
           key={index}
           src={printPageAddress(id, index + 1)}
-          alt={`Page ${index + 1} of ${pages}`}
+          alt={t('printPage.pageOf', { value: index + 1, pages })}
           onLoad={loaded}
           className="block break-after-page last:break-after-auto"
           style={{ width: `${widthMm}mm`, height: `${heightMm}mm` }}

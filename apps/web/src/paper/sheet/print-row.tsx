@@ -7,10 +7,11 @@ import { Icon } from '../../platform/design/icon.js';
 import { Menu, type MenuEntry } from '../../platform/design/menu.js';
 import { useRemoval } from '../../platform/undo/use-removal.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
-import { dayAndTime, plural } from '../../platform/wording/figures.js';
+import { dayAndTime } from '../../platform/wording/figures.js';
 import { designWords, printStateWords, waysRoundInLine } from '../../platform/wording/sheets.js';
 import { composerOfPrint } from './places-of-address.js';
 import { printFileAddress, printPicturesAddress, useDrawAgain, useStopPrint } from './sheet.queries.js';
+import { t } from '../words.js';
 
 /** @param main its file is what one is here for */
 export function PrintRow({
@@ -41,21 +42,21 @@ export function PrintRow({
 /** "5 codes on 2 pages, A4 portrait, plain design. 29 November, 14:03, Maren Dallow". */
 function aboutPrint({ codes, pages, paper, lying, design, madeAt, author }: PrintView): string {
   const what = [
-    `${plural(codes, 'code')} on ${plural(pages, 'page')}`,
+    t('printRow.codesOn', { count: codes, pages: t('printRow.page', { count: pages }) }),
     `${paper} ${waysRoundInLine[lying ? 'lying' : 'upright']}`,
     designWords(design),
   ];
-  return `${what.join(', ')}. Made ${dayAndTime(madeAt)} by ${author}`;
+  return t('printRow.madeBy', { value: what.join(', '), dayAndTime: dayAndTime(madeAt), author });
 }
 
 function FileLinks({ print, main }: { readonly print: PrintView; readonly main: boolean }): ReactElement {
   return (
     <>
       <a href={printFileAddress(print)} download={print.fileName} className={buttonClass(main ? 'main' : 'plain')}>
-        Save PDF
+        {t('printRow.savePDF')}
       </a>
       <a href={`/prints/${print.id}`} target="_blank" rel="noreferrer" className={buttonClass()}>
-        Print
+        {t('printRow.print')}
       </a>
     </>
   );
@@ -67,7 +68,7 @@ export function DrawAgain({ print }: { readonly print: PrintView }): ReactElemen
   const sendChange = useSendChange();
   return (
     <Button disabled={drawAgain.isPending} onClick={() => sendChange(drawAgain, print.id)}>
-      Restore file
+      {t('printRow.restoreFile')}
     </Button>
   );
 }
@@ -77,13 +78,13 @@ function MoreForPrint({ print }: { readonly print: PrintView }): ReactElement {
     remove: routes.removePrint,
     restore: routes.restorePrint,
     params: { printId: print.id },
-    words: `“${print.fileName}” is deleted. Sheets on the wall stay valid.`,
+    words: t('printRow.isDeletedSheetsOnThe', { fileName: print.fileName }),
   });
-  const pictures: MenuEntry = { label: 'Pages as pictures (ZIP)', download: printPicturesAddress(print) };
-  const again: MenuEntry = { label: 'Make again', to: composerOfPrint(print) ?? '' };
+  const pictures: MenuEntry = { label: t('printRow.pagesAsPicturesZIP'), download: printPicturesAddress(print) };
+  const again: MenuEntry = { label: t('printRow.makeAgain'), to: composerOfPrint(print) ?? '' };
   return (
     <Menu
-      label={`More for ${print.fileName}`}
+      label={t('printRow.moreFor', { fileName: print.fileName })}
       entries={[
         ...(print.state === 'done' ? [pictures] : []),
         ...(composerOfPrint(print) === null ? [] : [again]),
@@ -100,10 +101,10 @@ function Drawing({ print: { id, drawn, pages } }: { readonly print: PrintView })
   return (
     <span className="flex items-center gap-3 text-row">
       <span role="status" className="text-muted">
-        Drawing page {Math.min(drawn + 1, pages)} of {pages}
+        {t('printRow.drawingPageOf', { min: Math.min(drawn + 1, pages), pages })}
       </span>
       <Button disabled={stop.isPending} onClick={() => stop.mutate(id)}>
-        Stop
+        {t('printRow.stop')}
       </Button>
     </span>
   );

@@ -8,14 +8,15 @@ import { Panel } from '../../platform/design/panel.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { PrintRow } from './print-row.js';
 import { printQuery, printsQuery } from './sheet.queries.js';
+import { t } from '../words.js';
 
 /** The one that was just made, with nothing beside it. */
 export function JustMade({ printId }: { readonly printId: string }): ReactElement {
   const print = useQuery(printQuery(printId));
-  if (print.isPending) return <Loading rows={1} label="What was made is loading" />;
+  if (print.isPending) return <Loading rows={1} label={t('prints.whatWasMadeIsLoading')} />;
   if (hasFailed(print)) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
   return (
-    <ul className="m-0 list-none rounded-small bg-marker-soft px-4 py-1" aria-label="Just made">
+    <ul className="m-0 list-none rounded-small bg-marker-soft px-4 py-1" aria-label={t('prints.justMade')}>
       <PrintRow print={print.data} main />
     </ul>
   );
@@ -30,21 +31,24 @@ export function Prints({
   readonly empty?: ReactNode;
 }): ReactElement | null {
   const prints = useInfiniteQuery(printsQuery);
-  if (prints.isPending) return <Loading rows={1} label="What was made before is loading" />;
+  if (prints.isPending) return <Loading rows={1} label={t('prints.whatWasMadeBeforeIs')} />;
   if (hasFailed(prints)) return <Failed words={wordsFor(prints.error)} onRetry={() => void prints.refetch()} />;
   const rows = prints.data.pages.flatMap((page) => page.rows).filter(({ id }) => id !== without);
   const total = (prints.data.pages[0]?.total ?? 0) - (without === null ? 0 : 1);
-  if (rows.length === 0) return empty === undefined ? null : <Empty title="Nothing made yet">{empty}</Empty>;
+  if (rows.length === 0) return empty === undefined ? null : <Empty title={t('prints.nothingMadeYet')}>{empty}</Empty>;
   return (
-    <Panel title="Made before" aside={rows.length < total ? `${rows.length} of ${total}` : undefined}>
-      <ul className="m-0 list-none p-0" aria-label="Made before">
+    <Panel
+      title={t('prints.madeBefore')}
+      aside={rows.length < total ? t('prints.of', { number: rows.length, total }) : undefined}
+    >
+      <ul className="m-0 list-none p-0" aria-label={t('prints.madeBefore')}>
         {rows.map((print) => (
           <PrintRow key={print.id} print={print} />
         ))}
       </ul>
       {prints.hasNextPage && (
         <Button className="mt-3" disabled={prints.isFetchingNextPage} onClick={() => void prints.fetchNextPage()}>
-          Show more
+          {t('prints.showMore')}
         </Button>
       )}
     </Panel>

@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { noticeSentence, tooSmallHelp, warningTitles } from '../../platform/wording/sheets.js';
+import { t } from '../words.js';
 
 const shownAtOnce = 4;
 const stopping: readonly SheetWarning[] = ['locked', 'not-opening', 'no-code', 'address-not-reachable'];
@@ -27,7 +28,10 @@ export function SheetNotices({
 }: Props): ReactElement | null {
   if (notices.length === 0) return null;
   return (
-    <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-row" aria-label="Needs attention before printing">
+    <ul
+      className="m-0 flex list-none flex-col gap-2.5 p-0 text-row"
+      aria-label={t('sheetNotices.needsAttentionBeforePrinting')}
+    >
       {sheetWarnings.map((warning) => {
         const those = notices.filter((notice) => notice.warning === warning);
         return those.length === 0 ? null : (
@@ -51,7 +55,7 @@ function Group({
   const help = warning === 'too-small' && notices[0] ? tooSmallHelp(notices[0]) : '';
   return (
     <li className="flex items-start gap-2.5">
-      <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words="Warning" />
+      <StateMark mark={isStopping(warning) ? 'stop' : 'look-at'} words={t('sheetNotices.warning')} />
       <div className="min-w-0">
         <strong>{warningTitles[warning]}</strong>
         {notices.slice(0, shownAtOnce).map((notice) => (
@@ -62,7 +66,7 @@ function Group({
             : {noticeSentence(notice)}
           </p>
         ))}
-        {rest > 0 && <p className="m-0 text-muted">and {rest} more</p>}
+        {rest > 0 && <p className="m-0 text-muted">{t('sheetNotices.andMore', { rest })}</p>}
         {help !== '' && <p className="m-0 text-muted">{help}</p>}
       </div>
     </li>

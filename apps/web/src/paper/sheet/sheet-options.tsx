@@ -18,6 +18,7 @@ import { KindSwatch } from './kind-swatch.js';
 import { PaperField } from './paper-field.js';
 import { LabelFields } from './label-fields.js';
 import { Tick } from '../../platform/design/tick.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly choices: SheetChoices;
@@ -27,10 +28,10 @@ interface Props {
 }
 
 const waysRound = ['upright', 'lying'] as const;
-const waysRoundWords = { upright: 'Upright', lying: 'Lying' } as const;
+const waysRoundWords = { upright: t('sheetOptions.upright'), lying: t('sheetOptions.lying') } as const;
 const arrangements = ['list', 'columns'] as const;
-const arrangementWords = { list: 'One below the other', columns: 'In columns' } as const;
-const hanWords = { sc: 'Chinese', jp: 'Japanese' } as const;
+const arrangementWords = { list: t('sheetOptions.oneBelowTheOther'), columns: t('sheetOptions.inColumns') } as const;
+const hanWords = { sc: t('sheetOptions.chinese'), jp: t('sheetOptions.japanese') } as const;
 
 export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Props): ReactElement {
   const { kind } = choices;
@@ -39,7 +40,7 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
     <div className="flex flex-col gap-4">
       <div>
         <Choices
-          legend="Kind"
+          legend={t('sheetOptions.kind')}
           value={kind}
           options={composedKinds.map((value) => ({
             value,
@@ -54,12 +55,12 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
         <PaperFields choices={choices} set={set} />
         <AmountFields choices={choices} set={set} />
         <TextField
-          label="Read from (m)"
+          label={t('sheetOptions.readFromM')}
           type="number"
           min={limits.viewingDistanceM.least}
           max={limits.viewingDistanceM.most}
           step={0.1}
-          placeholder={usualDistanceWords[kind] ?? '0.3, in the hand'}
+          placeholder={usualDistanceWords[kind] ?? t('sheetOptions.n03InTheHand')}
           value={choices.distanceM ?? ''}
           onChange={(event) => set({ distanceM: distanceIn(event.target.value) })}
         />
@@ -69,18 +70,18 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
       <div className="grid grid-cols-2 items-end gap-3">
         <TemplateField choices={choices} set={set} templates={templates} />
         <TextButton className="text-left text-row" onClick={onNewTemplate}>
-          New template
+          {t('sheetOptions.newTemplate')}
         </TextButton>
       </div>
       <details>
-        <summary className="cursor-pointer text-small font-semibold">More</summary>
+        <summary className="cursor-pointer text-small font-semibold">{t('sheetOptions.more')}</summary>
         <div className="mt-2">
           <ChoiceField
-            label="Chinese characters in forms that are"
+            label={t('sheetOptions.chineseCharactersInFormsThat')}
             choices={['sc', 'jp']}
             words={hanWords}
             value={choices.han}
-            hint="Where kana or Hangul stand beside them, those decide."
+            hint={t('sheetOptions.whereKanaOrHangulStand')}
             onChange={(event) => set({ han: event.target.value as SheetChoices['han'] })}
           />
         </div>
@@ -90,8 +91,8 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
 }
 
 const usualDistanceWords: Readonly<Partial<Record<SheetKind, string>>> = {
-  poster: 'the lesson’s',
-  'table-card': '0.5, on a table',
+  poster: t('sheetOptions.theLessons'),
+  'table-card': t('sheetOptions.n05OnATable'),
 };
 
 interface FieldsProps {
@@ -104,7 +105,7 @@ function PaperFields({ choices, set }: FieldsProps): ReactElement {
     <>
       <PaperField value={choices.paper} onChoose={(paper) => set({ paper })} />
       <ChoiceField
-        label="Way round"
+        label={t('sheetOptions.wayRound')}
         choices={waysRound}
         words={waysRoundWords}
         value={choices.lying ? 'lying' : 'upright'}
@@ -119,17 +120,21 @@ function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: Fi
   return (
     <>
       {perPageChoices[kind].length > 1 && (
-        <SelectField label="A page" value={perPage} onChange={(event) => set({ perPage: Number(event.target.value) })}>
+        <SelectField
+          label={t('sheetOptions.aPage')}
+          value={perPage}
+          onChange={(event) => set({ perPage: Number(event.target.value) })}
+        >
           {perPageChoices[kind].map((count) => (
             <option key={count} value={count}>
-              {count} codes
+              {t('sheetOptions.codes', { number: count })}
             </option>
           ))}
         </SelectField>
       )}
       {kind === 'handout' && (
         <ChoiceField
-          label="Order"
+          label={t('sheetOptions.order')}
           choices={arrangements}
           words={arrangementWords}
           value={inColumns ? 'columns' : 'list'}
@@ -138,7 +143,7 @@ function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: Fi
       )}
       {kind !== 'poster' && kind !== 'handout' && (
         <Count
-          label="Copies of each"
+          label={t('sheetOptions.copiesOfEach')}
           value={copies}
           most={limits.sheetCopies}
           onChange={(next) => set({ copies: next })}
@@ -151,7 +156,7 @@ function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: Fi
 function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: FieldsProps): ReactElement {
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-small font-semibold">What stands on them</legend>
+      <legend className="mb-1 text-small font-semibold">{t('sheetOptions.whatStandsOnThem')}</legend>
       <div className="grid grid-cols-2 gap-x-3">
         {faceFields.map((field) => (
           <Tick
@@ -162,10 +167,18 @@ function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: Fi
           />
         ))}
         {kind === 'poster' && (
-          <Tick words="Picture of what opens" ticked={picture} onTick={(ticked) => set({ picture: ticked })} />
+          <Tick
+            words={t('sheetOptions.pictureOfWhatOpens')}
+            ticked={picture}
+            onTick={(ticked) => set({ picture: ticked })}
+          />
         )}
         {withBacks.includes(kind) && (
-          <Tick words="Backs, for both sides" ticked={backs} onTick={(ticked) => set({ backs: ticked })} />
+          <Tick
+            words={t('sheetOptions.backsForBothSides')}
+            ticked={backs}
+            onTick={(ticked) => set({ backs: ticked })}
+          />
         )}
       </div>
     </fieldset>
@@ -180,11 +193,13 @@ function TemplateField({
   const ofKind = templates.filter((template) => template.kind === kind);
   return (
     <SelectField
-      label="Template"
+      label={t('sheetOptions.template')}
       value={templateId ?? ''}
       onChange={(event) => set({ templateId: event.target.value || null })}
     >
-      <option value="">{ofKind.find(({ usual }) => usual)?.name ?? 'Plain'}, as usual</option>
+      <option value="">
+        {t('sheetOptions.asUsual', { value: ofKind.find(({ usual }) => usual)?.name ?? t('sheetOptions.plain') })}
+      </option>
       {ofKind.map(({ id, name }) => (
         <option key={id} value={id}>
           {name}

@@ -12,6 +12,7 @@ import { useAddLookPicture } from '../../code/look/look.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { sheetKindWords } from '../../platform/wording/sheets.js';
 import { useKeepTemplate } from './sheet.queries.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly kind: SheetKind;
@@ -48,8 +49,12 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
   const readable = accentReads(accent);
   return (
     <Dialog
-      title={before === null ? `New template for ${sheetKindWords[kind].toLowerCase()}` : `Change “${before.name}”`}
-      about="Seen and used by all staff. What was printed before stays as it is."
+      title={
+        before === null
+          ? t('templateDialog.newTemplateFor', { value: sheetKindWords[kind].toLowerCase() })
+          : t('templateDialog.change', { name: before.name })
+      }
+      about={t('templateDialog.seenAndUsedByAll')}
       onClose={onClose}
     >
       <form
@@ -60,23 +65,23 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
         }}
       >
         <TextField
-          label="Name"
+          label={t('templateDialog.name')}
           value={name}
           maxLength={limits.lookNameLength}
           onChange={(event) => setName(event.target.value)}
         />
         <TextField
-          label="Colour of titles"
+          label={t('templateDialog.colourOfTitles')}
           type="color"
           value={accent}
           className="h-9 w-20 rounded-small border border-line-strong bg-sheet p-1"
-          problem={readable ? undefined : 'Too pale to be read on white paper. Take a darker one.'}
+          problem={readable ? undefined : t('templateDialog.tooPaleToBeRead')}
           onChange={(event) => setAccent(event.target.value)}
         />
         {withHeader.includes(kind) && <HeaderField kind={kind} header={header} upload={upload} onChange={setHeader} />}
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
-          send="Keep the template"
+          send={t('templateDialog.keepTheTemplate')}
           sending={keep.isPending}
           disabled={upload.isPending || name.trim() === '' || !readable}
           onCancel={onClose}
@@ -103,13 +108,13 @@ function HeaderField({
     });
   return (
     <div>
-      <p className="m-0 text-small font-semibold">Picture at the top</p>
+      <p className="m-0 text-small font-semibold">{t('templateDialog.pictureAtTheTop')}</p>
       {header === null ? (
-        <ChooseFile label="Choose a picture" accept="image/*" onChoose={choose} />
+        <ChooseFile label={t('templateDialog.chooseAPicture')} accept="image/*" onChoose={choose} />
       ) : (
         <ChosenHeader header={header} onChange={onChange} />
       )}
-      {upload.isPending && <p className="m-0 text-small text-muted">Uploading the picture…</p>}
+      {upload.isPending && <p className="m-0 text-small text-muted">{t('templateDialog.uploadingThePicture')}</p>}
       {upload.isError && <Alert words={wordsFor(upload.error)} />}
     </div>
   );
@@ -126,13 +131,13 @@ function ChosenHeader({
     <div className="flex items-center gap-4">
       <img
         src={`/api/look-pictures/${header.pictureId}`}
-        alt="Picture at the top"
+        alt={t('templateDialog.pictureAtTheTop')}
         className="h-12 max-w-48 object-contain"
       />
       <div className="min-w-0 flex-1">
         <Slider
-          label="Height"
-          words={`${header.heightMm} mm`}
+          label={t('templateDialog.height')}
+          words={t('templateDialog.mm', { heightMm: header.heightMm })}
           value={header.heightMm}
           min={limits.headerPicture.heightMm.least}
           max={limits.headerPicture.heightMm.most}
@@ -140,7 +145,7 @@ function ChosenHeader({
           onChange={(heightMm) => onChange({ ...header, heightMm })}
         />
       </div>
-      <Button onClick={() => onChange(null)}>Without</Button>
+      <Button onClick={() => onChange(null)}>{t('templateDialog.without')}</Button>
     </div>
   );
 }

@@ -16,6 +16,7 @@ import { templatesQuery, useRemoveTemplate, useUsualTemplate } from './sheet.que
 import { TemplateDialog } from './template-dialog.js';
 import { SelectInput } from '../../platform/design/inputs.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 type Editing = { readonly kind: SheetKind; readonly before: SheetTemplateView | null };
 
@@ -26,13 +27,13 @@ export function TemplatesPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Templates of sheets"
-        trail={<Link to="/school">School</Link>}
-        about="A colour for titles and a picture at the top, for all staff. The administrator says which one is usual."
+        title={t('templatesPage.templatesOfSheets')}
+        trail={<Link to="/school">{t('templatesPage.school')}</Link>}
+        about={t('templatesPage.aColourForTitlesAnd')}
         actions={
           <>
             <SelectInput
-              aria-label="Kind of sheet"
+              aria-label={t('templatesPage.kindOfSheet')}
               value={kind}
               onChange={(event) => setKind(event.target.value as SheetKind)}
             >
@@ -43,18 +44,15 @@ export function TemplatesPage(): ReactElement {
               ))}
             </SelectInput>
             <Button tone="main" onClick={() => setEditing({ kind, before: null })}>
-              New template
+              {t('templatesPage.newTemplate')}
             </Button>
           </>
         }
       />
-      {templates.isPending && <Loading label="Templates are loading" />}
+      {templates.isPending && <Loading label={t('templatesPage.templatesAreLoading')} />}
       {hasFailed(templates) && <Failed words={wordsFor(templates.error)} onRetry={() => void templates.refetch()} />}
       {templates.data?.length === 0 && (
-        <Empty title="No templates yet">
-          Sheets are plain: black on white, without a picture. Make a template to give them the school’s colour and
-          crest.
-        </Empty>
+        <Empty title={t('templatesPage.noTemplatesYet')}>{t('templatesPage.sheetsArePlainBlackOn')}</Empty>
       )}
       {templates.data && templates.data.length > 0 && (
         <ul className="m-0 list-none rounded-sheet border border-line bg-sheet p-0">
@@ -94,28 +92,27 @@ function TemplateRow({
       <span className="min-w-0 flex-1 basis-48">
         <span className="block text-lead font-semibold">{name}</span>
         <span className="text-small text-muted">
-          {sheetKindWords[kind]}
-          {usual ? ', usual' : ''}
+          {usual ? t('templatesPage.usual', { sheetKindWords: sheetKindWords[kind] }) : sheetKindWords[kind]}
         </span>
       </span>
       {header && <img src={`/api/look-pictures/${header.pictureId}`} alt="" className="h-9 max-w-40 object-contain" />}
       {administrator && (
         <Button disabled={makeUsual.isPending} onClick={() => sendChange(makeUsual, { id, usual: !usual })}>
-          {usual ? 'No longer usual' : 'Make it usual'}
+          {usual ? t('templatesPage.noLongerUsual') : t('templatesPage.makeItUsual')}
         </Button>
       )}
       {mine && (
         <>
-          <Button onClick={onChange}>Change</Button>
+          <Button onClick={onChange}>{t('templatesPage.change')}</Button>
           <Button
             disabled={remove.isPending}
             onClick={() =>
               sendChange(remove, id, {
-                onSuccess: () => notice({ words: `“${name}” is removed. What was printed with it stays as it is.` }),
+                onSuccess: () => notice({ words: t('templatesPage.isRemovedWhatWasPrinted', { name }) }),
               })
             }
           >
-            Remove
+            {t('templatesPage.remove')}
           </Button>
         </>
       )}

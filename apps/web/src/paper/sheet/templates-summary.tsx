@@ -3,17 +3,23 @@ import type { ReactElement } from 'react';
 import { SchoolSummary } from '../../school/settings/school-summary.js';
 import { sheetKindWords } from '../../platform/wording/sheets.js';
 import { templatesQuery } from './sheet.queries.js';
+import { t } from '../words.js';
 
 /** On the school's page: which templates of sheets there are, which are usual, and the way to them. */
 export function TemplatesSummary(): ReactElement {
   return (
-    <SchoolSummary title="Templates of sheets" to="/school/templates" query={useQuery(templatesQuery)}>
+    <SchoolSummary
+      title={t('templatesSummary.templatesOfSheets')}
+      to="/school/templates"
+      query={useQuery(templatesQuery)}
+    >
       {(templates) =>
         templates.length === 0
-          ? 'None yet: all sheets are plain.'
+          ? t('templatesSummary.noneYetAllSheetsAre')
           : templates
               .map(
-                ({ name, kind, usual }) => `${name} (${sheetKindWords[kind].toLowerCase()}${usual ? ', usual' : ''})`,
+                ({ name, kind, usual }) =>
+                  `${name} (${sheetKindWords[kind].toLowerCase()}${usual ? t('templatesSummary.usual') : ''})`,
               )
               .join(', ')
       }

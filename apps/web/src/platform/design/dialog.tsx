@@ -4,6 +4,7 @@ import { Alert } from './alert.js';
 import { Button } from './button.js';
 import { SavesWaitContext } from './saves-wait.js';
 import { UnsavedContext, type NoteUnsaved } from './unsaved.js';
+import { t } from '../language/words.js';
 
 interface Props {
   readonly title: string;
@@ -73,11 +74,11 @@ function Ask({ onStay, onDiscard }: { readonly onStay: () => void; readonly onDi
       role="alert"
       className="mt-4 flex flex-wrap items-center gap-2 rounded-small border border-look bg-look-soft px-3.5 py-2.5 text-body"
     >
-      <span className="min-w-40 flex-1 font-semibold">You have not saved this.</span>
+      <span className="min-w-40 flex-1 font-semibold">{t('dialog.youHaveNotSavedThis')}</span>
       <Button autoFocus onClick={onStay}>
-        Keep editing
+        {t('dialog.keepEditing')}
       </Button>
-      <Button onClick={onDiscard}>Discard</Button>
+      <Button onClick={onDiscard}>{t('dialog.discard')}</Button>
     </div>
   );
 }
@@ -109,11 +110,11 @@ export function DialogEnd({ failure, send, sending, disabled = false, onCancel }
       {failure !== null && <Alert words={failure} />}
       {waits && (
         <p role="status" className="m-0 text-row font-semibold">
-          The server can’t be reached. This is saved as soon as it answers. You can close this and go on.
+          {t('dialog.theServerCantBeReached')}
         </p>
       )}
       <div className="flex justify-end gap-2">
-        <Button onClick={onCancel}>{waits ? 'Close' : 'Cancel'}</Button>
+        <Button onClick={onCancel}>{waits ? t('dialog.close') : t('dialog.cancel')}</Button>
         <Button type="submit" tone="main" disabled={sending || disabled}>
           {send}
         </Button>

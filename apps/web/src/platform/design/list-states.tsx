@@ -1,6 +1,7 @@
 /** What a list shows when it has nothing to list: empty, loading, failed. */
 import type { ReactElement, ReactNode } from 'react';
 import { Button } from './button.js';
+import { t } from '../language/words.js';
 
 export function Empty({ title, children }: { readonly title: string; readonly children: ReactNode }): ReactElement {
   return (
@@ -36,7 +37,7 @@ export function Failed({ words, onRetry }: { readonly words: string; readonly on
       className="flex flex-wrap items-center gap-3 rounded-sheet border border-stop bg-sheet px-5 py-4 text-body"
     >
       <span className="flex-1">{words}</span>
-      <Button onClick={onRetry}>Try again</Button>
+      <Button onClick={onRetry}>{t('listStates.tryAgain')}</Button>
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { Toast } from 'radix-ui';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { usePageKey } from './page-key.js';
 import { UndoStack, type Undoable } from './undo-stack.js';
+import { t } from '../language/words.js';
 
 export interface Notice {
   readonly words: string;
@@ -31,7 +32,7 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }): 
   useUndoKey(undo);
   return (
     <NoticeContext value={show}>
-      <Toast.Provider duration={9000} swipeDirection="down" label="Notice">
+      <Toast.Provider duration={9000} swipeDirection="down" label={t('notice.notice')}>
         {children}
         {shown && (
           <Toast.Root
@@ -43,14 +44,14 @@ export function NoticeProvider({ children }: { readonly children: ReactNode }): 
             <Toast.Description>{shown.words}</Toast.Description>
             {shown.undoable && (
               <Toast.Action
-                altText="Undo"
+                altText={t('notice.undo')}
                 className="min-h-8 rounded-step px-2 font-semibold text-marker-reversed hover:bg-sheet/10"
                 onClick={() => {
                   undo(shown.undoable);
                   hide();
                 }}
               >
-                Undo
+                {t('notice.undo')}
               </Toast.Action>
             )}
           </Toast.Root>
@@ -91,7 +92,7 @@ function useNotices(): Notices {
       if (!last) return false;
       stack.remove(last);
       last.undo();
-      if (!action) say(`Undone: ${last.words}`, null);
+      if (!action) say(t('notice.undone', { words: last.words }), null);
       return true;
     },
     [stack, say],

@@ -3,6 +3,7 @@ import { Collapsible } from 'radix-ui';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { Icon } from './icon.js';
+import { t } from '../language/words.js';
 
 interface Props {
   readonly title?: ReactNode;
@@ -60,7 +61,7 @@ export function FoldingPanel({
             <Collapsible.Trigger
               onClick={(event) => event.stopPropagation()}
               className="inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
-              aria-label={`${open ? 'Hide' : 'Show'} ${name}`}
+              aria-label={`${open ? t('panel.hide') : t('panel.show')} ${name}`}
             >
               <Icon icon={ChevronDown} size={17} className={open ? 'rotate-180' : ''} />
             </Collapsible.Trigger>

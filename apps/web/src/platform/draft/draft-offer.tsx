@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import { TextButton } from '../design/button.js';
 import { dayAndTime } from '../wording/figures.js';
 import type { DraftHandle } from './use-draft.js';
+import { t } from '../language/words.js';
 
 /** Offers what was typed or chosen here before and never saved. */
 export function DraftOffer<Value>({
@@ -17,7 +18,9 @@ export function DraftOffer<Value>({
       role="status"
       className="m-0 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-small bg-marker-soft px-3 py-2 text-row"
     >
-      <span>You have an unsaved draft from {dayAndTime(new Date(found.savedAt).toISOString())}.</span>
+      <span>
+        {t('draftOffer.youHaveAnUnsavedDraft', { dayAndTime: dayAndTime(new Date(found.savedAt).toISOString()) })}
+      </span>
       <span className="flex gap-x-3">
         <TextButton
           onClick={() => {
@@ -25,9 +28,9 @@ export function DraftOffer<Value>({
             used();
           }}
         >
-          Use draft
+          {t('draftOffer.useDraft')}
         </TextButton>
-        <TextButton onClick={discard}>Discard draft</TextButton>
+        <TextButton onClick={discard}>{t('draftOffer.discardDraft')}</TextButton>
       </span>
     </p>
   );

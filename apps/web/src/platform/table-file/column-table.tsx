@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { Tick } from '../design/tick.js';
 import type { Rows } from './table.js';
 import { SelectInput } from '../design/inputs.js';
+import { t } from '../language/words.js';
 
 const rowsShown = 4;
 
@@ -40,7 +41,7 @@ export function ColumnTable<Role extends string>({
             {roles.map((role, column) => (
               <th key={column} className="min-w-36 pb-1.5 font-normal">
                 <SelectInput
-                  aria-label={`Column ${column + 1}`}
+                  aria-label={t('columnTable.column', { value: column + 1 })}
                   value={role}
                   onChange={(event) => choose(column, event.target.value as Role)}
                   marked={role !== none}
@@ -68,7 +69,7 @@ export function ColumnTable<Role extends string>({
           ))}
         </tbody>
       </table>
-      <Tick words="The first row names the columns" ticked={header} onTick={(ticked) => onChange(roles, ticked)} />
+      <Tick words={t('columnTable.theFirstRowNamesThe')} ticked={header} onTick={(ticked) => onChange(roles, ticked)} />
     </div>
   );
 }

@@ -1,13 +1,14 @@
 import type { ContentProblemReason } from '@hapset/core';
+import { t } from '../language/words.js';
 
 export const contentProblemWords: Readonly<Record<ContentProblemReason, string>> = {
-  needed: 'This is needed.',
-  'no-email': 'Write a whole e-mail address, with @ and a dot after it.',
-  'no-number': 'Write a phone number: digits, with + and the country’s code in front if you like.',
-  'no-web-address': 'Write a whole address that begins with http or https.',
-  'no-day': 'Choose a day that exists.',
-  'ends-before-it-starts': 'It ends before it begins.',
-  'end-without-start': 'With an end it needs a beginning.',
-  'out-of-range': 'Degrees north go from -90 to 90, degrees east from -180 to 180.',
-  'password-length': 'A WPA password has 8 to 63 characters.',
+  needed: t('contentProblems.thisIsNeeded'),
+  'no-email': t('contentProblems.writeAWholeEMail'),
+  'no-number': t('contentProblems.writeAPhoneNumberDigits'),
+  'no-web-address': t('contentProblems.writeAWholeAddressThat'),
+  'no-day': t('contentProblems.chooseADayThatExists'),
+  'ends-before-it-starts': t('contentProblems.itEndsBeforeItBegins'),
+  'end-without-start': t('contentProblems.withAnEndItNeeds'),
+  'out-of-range': t('contentProblems.degreesNorthGoFrom90'),
+  'password-length': t('contentProblems.aWPAPasswordHas8'),
 };

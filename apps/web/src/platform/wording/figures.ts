@@ -1,12 +1,13 @@
 /** Figures with their units, the same everywhere. */
 import type { Grain } from '@hapset/core';
 import { serverClock } from '../clock/server-clock.js';
+import { t } from '../language/words.js';
 
 export const grainWords: Readonly<Record<Grain, string>> = {
-  coarse: 'Coarse',
-  medium: 'Medium',
-  fine: 'Fine',
-  'very-fine': 'Very fine',
+  coarse: t('figures.coarse'),
+  medium: t('figures.medium'),
+  fine: t('figures.fine'),
+  'very-fine': t('figures.veryFine'),
 };
 
 const metresFormat = new Intl.NumberFormat('en', { minimumFractionDigits: 1, maximumFractionDigits: 1 });
@@ -57,7 +58,7 @@ const secondsOfUnit = [
 /** "4 minutes ago". @param nowMs since the epoch */
 export function ago(time: string, nowMs = serverClock.now()): string {
   const seconds = (Date.parse(time) - nowMs) / 1000;
-  if (Math.abs(seconds) < 20) return 'just now';
+  if (Math.abs(seconds) < 20) return t('figures.justNow');
   // The largest unit of which there is at least one after rounding: 59.6 minutes are an hour.
   const [unit, length] = secondsOfUnit.find(([, size]) => Math.round(Math.abs(seconds) / size) >= 1) ?? ['second', 1];
   return relativeTime.format(Math.round(seconds / length), unit);
@@ -94,7 +95,7 @@ export function timeOf(timeMs: number): string {
 
 /** "Thursday 10 June, 09:40" for a day and wall time in the school's zone. */
 export function lessonTime(date: string | null, startsAt: string | null): string {
-  if (date === null) return 'no date yet';
+  if (date === null) return t('figures.noDateYet');
   return startsAt === null ? dayOf(date) : `${dayOf(date)}, ${startsAt}`;
 }
 

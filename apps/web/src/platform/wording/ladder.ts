@@ -1,36 +1,36 @@
 import type { Carry, Dependency, RungReason } from '@hapset/core';
+import { t } from '../language/words.js';
 
 export const rungWords: Readonly<Record<Carry, string>> = {
-  link: 'The link, as it is',
-  trimmed: 'The link without what only counts visitors',
-  'short-link': 'The school’s short link',
-  bare: 'The address without https://',
-  words: 'The words themselves',
+  link: t('ladder.theLinkAsItIs'),
+  trimmed: t('ladder.theLinkWithoutWhatOnly'),
+  'short-link': t('ladder.theSchoolsShortLink'),
+  bare: t('ladder.theAddressWithoutHttps'),
+  words: t('ladder.theWordsThemselves'),
 };
 
 /** After "Code carries". */
 export const carriedWords: Readonly<Record<Carry, string>> = {
-  link: 'the link',
-  trimmed: 'the shorter link',
-  'short-link': 'the school’s short link',
-  bare: 'the bare address',
-  words: 'the words',
+  link: t('ladder.theLink'),
+  trimmed: t('ladder.theShorterLink'),
+  'short-link': t('ladder.theSchoolsShortLink2'),
+  bare: t('ladder.theBareAddress'),
+  words: t('ladder.theWords'),
 };
 
 export const dependencyWords: Readonly<Record<Dependency, string>> = {
-  page: 'as long as the page stays there',
-  'page-and-school':
-    'as long as the page and this server are there; it can be pointed elsewhere without printing again',
-  'page-and-reader': 'some scanners show it as text and open nothing',
-  nothing: 'for good, without any network',
+  page: t('ladder.asLongAsThePage'),
+  'page-and-school': t('ladder.asLongAsThePage2'),
+  'page-and-reader': t('ladder.someScannersShowItAs'),
+  nothing: t('ladder.forGoodWithoutAnyNetwork'),
 };
 
 /** Why a rung is recommended. */
 export const rungReasonWords: Readonly<Record<RungReason, string>> = {
-  'only-one': 'There is one way, and it says exactly what was typed.',
-  exact: 'It says exactly what was given, and nothing shorter gains a step.',
-  'reads-farther': 'None reads from where students stand yet; this one reads farthest.',
-  'fits-the-room': 'It is the first that reads from where students stand.',
-  'short-reads': 'Nothing direct reads from where students stand; the school’s short link does.',
-  coarser: 'It leads to the same page, and its code is coarser.',
+  'only-one': t('ladder.thereIsOneWayAnd'),
+  exact: t('ladder.itSaysExactlyWhatWas'),
+  'reads-farther': t('ladder.noneReadsFromWhereStudents'),
+  'fits-the-room': t('ladder.itIsTheFirstThat'),
+  'short-reads': t('ladder.nothingDirectReadsFromWhere'),
+  coarser: t('ladder.itLeadsToTheSame'),
 };

@@ -1,17 +1,18 @@
 import type { ColumnRole } from '@hapset/core';
 import type { ListFileProblem } from '../table-file/list-file.js';
+import { t } from '../language/words.js';
 
 export const listFileWords: Readonly<Record<ListFileProblem, string>> = {
-  'too-large': 'This file is too large, or unpacks to too much. Save the list alone as CSV and choose that.',
-  'not-a-list': 'This is no list that can be read. Choose a CSV, XLSX or ODS file.',
-  'too-wide': 'This table has more than 200 columns. Save the list alone as CSV and choose that.',
-  empty: 'There is nothing in this list.',
+  'too-large': t('listFiles.thisFileIsTooLarge'),
+  'not-a-list': t('listFiles.thisIsNoListThat'),
+  'too-wide': t('listFiles.thisTableHasMoreThan'),
+  empty: t('listFiles.thereIsNothingInThis'),
 };
 
 export const columnWords: Readonly<Record<ColumnRole, string>> = {
-  what: 'Link or words',
-  title: 'Title',
-  instruction: 'What to do',
-  tags: 'Tags',
-  none: 'Not used',
+  what: t('listFiles.linkOrWords'),
+  title: t('listFiles.title'),
+  instruction: t('listFiles.whatToDo'),
+  tags: t('listFiles.tags'),
+  none: t('listFiles.notUsed'),
 };

@@ -1,6 +1,7 @@
 /** Looks in words: what they are made of, and what they leave to be desired. */
 import type { LookMakers, LookOrigin } from '@hapset/contract';
 import type { FinderShape, FrameForm, GradientWay, LookReason, ModuleShape } from '@hapset/core';
+import { t } from '../language/words.js';
 
 interface ReasonWords {
   /** In a cell of the bench. */
@@ -11,81 +12,81 @@ interface ReasonWords {
 
 export const lookReasonWords: Readonly<Record<LookReason, ReasonWords>> = {
   'too-little-contrast': {
-    short: 'too little contrast',
-    long: 'Too little contrast: in grey print or in colour the modules can’t be told from what is behind them. Take a darker colour.',
+    short: t('looks.tooLittleContrast'),
+    long: t('looks.tooLittleContrastInGrey'),
   },
   'not-read-flat': {
-    short: 'a reader can’t read it',
-    long: 'One of our three readers can’t read this look, even flat and straight. Take squares, darker colours or a smaller middle.',
+    short: t('looks.aReaderCantReadIt'),
+    long: t('looks.oneOfOurThreeReaders'),
   },
   'light-on-dark': {
-    short: 'light on dark',
-    long: 'Light on dark: scanners don’t see a code. Swap the two colours.',
+    short: t('looks.lightOnDark'),
+    long: t('looks.lightOnDarkScannersDont'),
   },
   'covers-patterns': {
-    short: 'middle too large',
-    long: 'What is in the middle reaches the patterns by which a reader finds the code. Make it smaller.',
+    short: t('looks.middleTooLarge'),
+    long: t('looks.whatIsInTheMiddle'),
   },
   'beyond-repair': {
-    short: 'middle too large',
-    long: 'What is in the middle takes more than can be repaired. Make it smaller.',
+    short: t('looks.middleTooLarge'),
+    long: t('looks.whatIsInTheMiddle2'),
   },
   'little-spare-repair': {
-    short: 'little spare repair',
-    long: 'Less than half of the repair is left: a crease or a stain can cost the code. Make what is in the middle smaller.',
+    short: t('looks.littleSpareRepair'),
+    long: t('looks.lessThanHalfOfThe'),
   },
   'no-room-for-centre': {
-    short: 'no room in the middle',
-    long: 'This code has no room in its middle; it goes without the picture. A higher level of repair makes room.',
+    short: t('looks.noRoomInTheMiddle'),
+    long: t('looks.thisCodeHasNoRoom'),
   },
   'not-allowed': {
-    short: 'not allowed any more',
-    long: 'The school does not allow this look any more. What hangs on the wall stays; choose another one before the next print.',
+    short: t('looks.notAllowedAnyMore'),
+    long: t('looks.theSchoolDoesNotAllow'),
   },
 };
 
 export const moduleShapeWords: Readonly<Record<ModuleShape, string>> = {
-  plain: 'Squares',
-  worn: 'Worn',
-  pebbles: 'Pebbles',
-  facets: 'Facets',
-  reeds: 'Reeds',
-  planks: 'Planks',
+  plain: t('looks.squares'),
+  worn: t('looks.worn'),
+  pebbles: t('looks.pebbles'),
+  facets: t('looks.facets'),
+  reeds: t('looks.reeds'),
+  planks: t('looks.planks'),
 };
 export const finderShapeWords: Readonly<Record<FinderShape, string>> = {
-  plain: 'Square',
-  worn: 'Worn',
-  ring: 'Ring',
-  facet: 'Facet',
+  plain: t('looks.square'),
+  worn: t('looks.worn'),
+  ring: t('looks.ring'),
+  facet: t('looks.facet'),
 };
 export const gradientWayWords: Readonly<Record<GradientWay, string>> = {
-  across: 'Left to right',
-  down: 'Top to bottom',
-  slanting: 'Corner to corner',
-  outwards: 'From the middle',
+  across: t('looks.leftToRight'),
+  down: t('looks.topToBottom'),
+  slanting: t('looks.cornerToCorner'),
+  outwards: t('looks.fromTheMiddle'),
 };
 export const frameWords: Readonly<Record<FrameForm, string>> = {
-  line: 'Line',
-  band: 'Band',
-  ticket: 'Ticket',
-  tide: 'Tide',
+  line: t('looks.line'),
+  band: t('looks.band'),
+  ticket: t('looks.ticket'),
+  tide: t('looks.tide'),
 };
 
 /** Nobody gets a look that fails without being told. */
 export function failing(reason: string): string {
-  return reason === '' ? '' : ` It fails: ${reason}. No station with it is ready.`;
+  return reason === '' ? '' : t('looks.itFailsNoStationWith', { reason });
 }
 
 /** Who chose the look that a code has. */
 export const lookOriginWords: Readonly<Record<LookOrigin, string>> = {
-  material: 'chosen for this code',
-  lesson: 'from the lesson',
-  school: 'the school’s',
-  nobody: 'nothing else was chosen',
+  material: t('looks.chosenForThisCode'),
+  lesson: t('looks.fromTheLesson'),
+  school: t('looks.theSchools'),
+  nobody: t('looks.nothingElseWasChosen'),
 };
 export const lookMakerWords: Readonly<Record<LookMakers, string>> = {
-  staff: 'All staff',
-  administrator: 'The administrator only',
+  staff: t('looks.allStaff'),
+  administrator: t('looks.theAdministratorOnly'),
 };
 
-export const plainLookWords = 'Plain, black on white';
+export const plainLookWords = t('looks.plainBlackOnWhite');

@@ -1,62 +1,63 @@
 /** What a code says, and what a phone would do with it; what a camera lacks. */
 import type { Said, SaidKind, TextMark } from '@hapset/core';
 import type { CameraTrouble } from '../camera/use-camera.js';
+import { t } from '../language/words.js';
 
 export const saidTitles: Readonly<Record<SaidKind, string>> = {
-  link: 'A link',
-  'bare-address': 'An address without its scheme',
-  'other-address': 'An address that opens no page',
-  contact: 'A contact',
-  event: 'An event',
-  place: 'A place',
-  'e-mail': 'An e-mail',
-  phone: 'A phone number',
-  'text-message': 'A text message',
-  network: 'A network',
-  words: 'Words',
+  link: t('reading.aLink'),
+  'bare-address': t('reading.anAddressWithoutItsScheme'),
+  'other-address': t('reading.anAddressThatOpensNo'),
+  contact: t('reading.aContact'),
+  event: t('reading.anEvent'),
+  place: t('reading.aPlace'),
+  'e-mail': t('reading.anEMail'),
+  phone: t('reading.aPhoneNumber'),
+  'text-message': t('reading.aTextMessage'),
+  network: t('reading.aNetwork'),
+  words: t('reading.words'),
 };
 
 /** What a phone would do. */
 export function saidSentence(said: Said): string {
   switch (said.kind) {
     case 'link':
-      return `A phone opens a page at ${said.host}${said.secure ? '' : ', over plain http: whoever is on the way can read and change it'}.`;
+      return said.secure
+        ? t('reading.aPhoneOpensAPage', { host: said.host })
+        : t('reading.aPhoneOpensAPage2', { host: said.host });
     case 'bare-address':
-      return `Some scanners open ${said.host} over plain http, others show the text and do nothing.`;
+      return t('reading.someScannersOpenOverPlain', { host: said.host });
     case 'other-address':
-      return `It begins with “${said.scheme}:”. What happens is up to an application on the phone; no page opens. Be careful with it.`;
+      return t('reading.itBeginsWithWhatHappens', { scheme: said.scheme });
     case 'contact':
-      return 'A phone offers to keep the contact.';
+      return t('reading.aPhoneOffersToKeep');
     case 'event':
-      return `A phone offers to put “${said.event.title}” into the calendar.`;
+      return t('reading.aPhoneOffersToPut', { title: said.event.title });
     case 'place':
-      return 'A phone shows the place on a map.';
+      return t('reading.aPhoneShowsThePlace');
     case 'e-mail':
-      return `A phone begins an e-mail to ${said.address}.`;
+      return t('reading.aPhoneBeginsAnE', { address: said.address });
     case 'phone':
-      return `A phone offers to call ${said.number}.`;
+      return t('reading.aPhoneOffersToCall', { number: said.number });
     case 'text-message':
-      return `A phone begins a message to ${said.number}.`;
+      return t('reading.aPhoneBeginsAMessage', { number: said.number });
     case 'network':
-      return `A phone offers to join the network “${said.name}”.`;
+      return t('reading.aPhoneOffersToJoin', { name: said.name });
     case 'words':
-      return 'A phone shows the words. Nothing opens.';
+      return t('reading.aPhoneShowsTheWords');
   }
 }
 
 export const textMarkWords: Readonly<Record<TextMark, string>> = {
-  invisible: 'invisible character',
-  'line-end': 'line end',
-  'odd-blank': 'a blank that is none',
-  'edge-blank': 'blank at the edge',
-  'look-alike': 'letter of another script that looks alike',
+  invisible: t('reading.invisibleCharacter'),
+  'line-end': t('reading.lineEnd'),
+  'odd-blank': t('reading.aBlankThatIsNone'),
+  'edge-blank': t('reading.blankAtTheEdge'),
+  'look-alike': t('reading.letterOfAnotherScriptThat'),
 };
 
 export const cameraTroubleWords: Readonly<Record<CameraTrouble, string>> = {
-  insecure:
-    'Browsers lend the camera to secure addresses only, those that begin with https. Take a photo and choose it below instead.',
-  refused:
-    'The camera is not allowed for this page. Allow it in the browser’s settings of this page, or take a photo and choose it below.',
-  none: 'No camera was found. Choose a picture of the code below.',
-  busy: 'The camera gave no picture; another program may have it. Close that one and try again, or choose a picture below.',
+  insecure: t('reading.browsersLendTheCameraTo'),
+  refused: t('reading.theCameraIsNotAllowed'),
+  none: t('reading.noCameraWasFoundChoose'),
+  busy: t('reading.theCameraGaveNoPicture'),
 };

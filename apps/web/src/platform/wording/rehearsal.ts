@@ -9,40 +9,45 @@ import {
   type ReaderEngineName,
   type Surface,
 } from '@hapset/core';
+import { t } from '../language/words.js';
 
 /** What a scanner of that kind resembles. */
 export const engineWords: Readonly<Record<ReaderEngineName, string>> = {
-  zxing: 'reads like a current phone',
-  zbar: 'reads like an older scanner',
-  qr: 'reads like a scanner on a web page',
+  zxing: t('rehearsal.readsLikeACurrentPhone'),
+  zbar: t('rehearsal.readsLikeAnOlderScanner'),
+  qr: t('rehearsal.readsLikeAScannerOn'),
 };
 
 /** The reader by itself, in lists. */
 export const readerWords: Readonly<Record<ReaderEngineName, string>> = {
-  zxing: 'Current phone',
-  zbar: 'Older scanner',
-  qr: 'Scanner on a web page',
+  zxing: t('rehearsal.currentPhone'),
+  zbar: t('rehearsal.olderScanner'),
+  qr: t('rehearsal.scannerOnAWebPage'),
 };
 
-export const lightWords: Readonly<Record<LightLevel, string>> = { daylight: 'Daylight', evening: 'Lamps', dim: 'Dim' };
+export const lightWords: Readonly<Record<LightLevel, string>> = {
+  daylight: t('rehearsal.daylight'),
+  evening: t('rehearsal.lamps'),
+  dim: t('rehearsal.dim'),
+};
 export const techniqueWords: Readonly<Record<PrintTechnique, string>> = {
-  laser: 'Laser',
-  ink: 'Ink',
-  grey: 'Pale grey',
+  laser: t('rehearsal.laser'),
+  ink: t('rehearsal.ink'),
+  grey: t('rehearsal.paleGrey'),
 };
 export const surfaceWords: Readonly<Record<Surface, string>> = {
-  matte: 'Bare',
-  taped: 'Taped',
-  laminated: 'Laminated',
+  matte: t('rehearsal.bare'),
+  taped: t('rehearsal.taped'),
+  laminated: t('rehearsal.laminated'),
 };
 
 /** What would make it read, after "It would read from there ". */
 export const causeWords: Readonly<Record<LimitingCause, string>> = {
-  look: 'in black squares on white',
-  light: 'in even daylight',
-  tilt: 'from straight in front',
-  blur: 'with a clean lens and a still hand',
-  noise: 'with a lamp at the code',
+  look: t('rehearsal.inBlackSquaresOnWhite'),
+  light: t('rehearsal.inEvenDaylight'),
+  tilt: t('rehearsal.fromStraightInFront'),
+  blur: t('rehearsal.withACleanLensAnd'),
+  noise: t('rehearsal.withALampAtThe'),
 };
 
 /** "in even daylight, or from straight in front". */
@@ -52,16 +57,20 @@ export function causesListed(causes: readonly LimitingCause[]): string {
 
 /** What kind of difference a reading has, in brackets behind it. */
 export const differenceWords: Readonly<Record<DifferenceKind, string>> = {
-  cut: 'it ends elsewhere',
-  'line-end': 'another line end',
-  encoding: 'the encoding was guessed wrongly',
-  'normal-form': 'the same letter, put together otherwise',
-  invisible: 'a character that can’t be seen',
-  'look-alike': 'a letter that looks alike',
-  other: 'another character',
+  cut: t('rehearsal.itEndsElsewhere'),
+  'line-end': t('rehearsal.anotherLineEnd'),
+  encoding: t('rehearsal.theEncodingWasGuessedWrongly'),
+  'normal-form': t('rehearsal.theSameLetterPutTogether'),
+  invisible: t('rehearsal.aCharacterThatCantBe'),
+  'look-alike': t('rehearsal.aLetterThatLooksAlike'),
+  other: t('rehearsal.anotherCharacter'),
 };
 
 /** "“oaf” where “eaf” was meant: another character". */
 export function differenceSentence(difference: Pick<Difference, 'meant' | 'read'>): string {
-  return `“${difference.read}” where “${difference.meant}” was meant: ${differenceWords[differenceKind(difference)]}`;
+  return t('rehearsal.whereWasMeant', {
+    read: difference.read,
+    meant: difference.meant,
+    differenceWords: differenceWords[differenceKind(difference)],
+  });
 }

@@ -1,21 +1,22 @@
 import type { Repair, RepairKind } from '@hapset/core';
+import { t } from '../language/words.js';
 
 const words: Readonly<Record<RepairKind, string>> = {
-  'invisible-removed': 'removed invisible characters',
-  'line-break-joined': 'joined two lines',
-  'quote-removed': 'removed quotation marks',
-  'bracket-removed': 'removed brackets',
-  'scheme-doubled': 'removed a second',
-  'scheme-mended': 'changed the start to',
-  'blank-removed': 'removed spaces',
-  'trailing-punctuation': 'removed from the end',
-  'scheme-missing': 'added',
+  'invisible-removed': t('repairs.removedInvisibleCharacters'),
+  'line-break-joined': t('repairs.joinedTwoLines'),
+  'quote-removed': t('repairs.removedQuotationMarks'),
+  'bracket-removed': t('repairs.removedBrackets'),
+  'scheme-doubled': t('repairs.removedASecond'),
+  'scheme-mended': t('repairs.changedTheStartTo'),
+  'blank-removed': t('repairs.removedSpaces'),
+  'trailing-punctuation': t('repairs.removedFromTheEnd'),
+  'scheme-missing': t('repairs.added'),
   'slash-turned': 'changed \\ to /',
-  'dot-mended': 'replaced commas with dots',
-  'entity-decoded': 'changed &amp; to &',
-  'markup-removed': 'removed formatting',
-  'blank-encoded': 'wrote spaces as %20',
-  'percent-decoded': 'decoded the link',
+  'dot-mended': t('repairs.replacedCommasWithDots'),
+  'entity-decoded': t('repairs.changedAmpTo'),
+  'markup-removed': t('repairs.removedFormatting'),
+  'blank-encoded': t('repairs.wroteSpacesAs20'),
+  'percent-decoded': t('repairs.decodedTheLink'),
 };
 
 /** What is shown behind the words, where it can be seen. */

@@ -1,37 +1,40 @@
 import type { ScannerAct } from '@hapset/core';
+import { t } from '../language/words.js';
 
 /** What a scanner that acts on it offers. */
 export const actWords: Readonly<Record<ScannerAct, string>> = {
-  link: 'opens links',
-  'bare-address': 'opens addresses without https://',
-  contact: 'adds contacts',
-  event: 'adds events',
-  place: 'opens places',
-  'e-mail': 'begins mails',
-  phone: 'calls numbers',
-  'text-message': 'begins text messages',
-  network: 'joins networks',
+  link: t('scanners.opensLinks'),
+  'bare-address': t('scanners.opensAddressesWithoutHttps'),
+  contact: t('scanners.addsContacts'),
+  event: t('scanners.addsEvents'),
+  place: t('scanners.opensPlaces'),
+  'e-mail': t('scanners.beginsMails'),
+  phone: t('scanners.callsNumbers'),
+  'text-message': t('scanners.beginsTextMessages'),
+  network: t('scanners.joinsNetworks'),
 };
 
 /** What the payload is to a scanner that does nothing with it. */
 export const shownAsText: Readonly<Record<ScannerAct, string>> = {
-  link: 'the address as text and open nothing',
-  'bare-address': 'it as text and open nothing',
-  contact: 'a contact as text and add nothing',
-  event: 'an event as text and add nothing',
-  place: 'a place as text and open no map',
-  'e-mail': 'the mail as text and begin none',
-  phone: 'the number as text and don’t call',
-  'text-message': 'the message as text and send nothing',
-  network: 'the network as text and don’t join it',
+  link: t('scanners.theAddressAsTextAnd'),
+  'bare-address': t('scanners.itAsTextAndOpen'),
+  contact: t('scanners.aContactAsTextAnd'),
+  event: t('scanners.anEventAsTextAnd'),
+  place: t('scanners.aPlaceAsTextAnd'),
+  'e-mail': t('scanners.theMailAsTextAnd'),
+  phone: t('scanners.theNumberAsTextAnd'),
+  'text-message': t('scanners.theMessageAsTextAnd'),
+  network: t('scanners.theNetworkAsTextAnd'),
 };
 
 /** "Small old phones and Clamshell laptops show an event as text and add nothing." */
 export function ignoredSentence(act: ScannerAct, names: readonly string[]): string {
-  return `${namesListed(names)} show ${shownAsText[act]}.`;
+  return t('scanners.show', { namesListed: namesListed(names), shownAsText: shownAsText[act] });
 }
 
 /** "a", "a and b", "a, b and c". */
 export function namesListed(names: readonly string[]): string {
-  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+  return names.length < 2
+    ? names.join('')
+    : t('scanners.and', { value: names.slice(0, -1).join(', '), value2: names.at(-1) ?? '' });
 }

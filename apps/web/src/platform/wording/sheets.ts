@@ -1,99 +1,111 @@
 /** Words of sheets: kinds, what stands on them, what is not right with them. */
 import type { PrintState, SheetNotice, SheetWarning } from '@hapset/contract';
 import type { PaperChange, FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
-import { metres, plural } from './figures.js';
+import { metres } from './figures.js';
 import { namesListed } from './scanners.js';
 import { obstacleWords, wordsOfVerdict } from './verdicts.js';
 import { warningWords } from './warnings.js';
+import { t } from '../language/words.js';
 
 export const sheetKindWords: Readonly<Record<SheetKind, string>> = {
-  poster: 'Posters',
-  'table-card': 'Table cards',
-  'small-card': 'Small cards',
-  handout: 'Handout',
-  label: 'Labels',
-  'student-card': 'Student cards',
+  poster: t('sheets.posters'),
+  'table-card': t('sheets.tableCards'),
+  'small-card': t('sheets.smallCards'),
+  handout: t('sheets.handout'),
+  label: t('sheets.labels'),
+  'student-card': t('sheets.studentCards'),
 };
 
 export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
-  poster: 'One code a page, as large as students’ distance demands.',
-  'table-card': 'Cut, fold, and it stands on the table; the code is on both sides.',
-  'small-card': 'To cut out, to hand round, to stick in.',
-  handout: 'All codes on one sheet, with what to do.',
-  label: 'On sheets of sticky labels, by their own figures.',
-  'student-card': 'For the students of a roster.',
+  poster: t('sheets.oneCodeAPageAs'),
+  'table-card': t('sheets.cutFoldAndItStands'),
+  'small-card': t('sheets.toCutOutToHand'),
+  handout: t('sheets.allCodesOnOneSheet'),
+  label: t('sheets.onSheetsOfStickyLabels'),
+  'student-card': t('sheets.forTheStudentsOfA'),
 };
 
 export const paperWords: Readonly<Record<PaperFormat, string>> = {
   A4: 'A4',
   A5: 'A5 (small)',
   A3: 'A3 (large)',
-  Letter: 'Letter (8.5 × 11 in)',
-  Legal: 'Legal (8.5 × 14 in)',
+  Letter: t('sheets.letter8511In'),
+  Legal: t('sheets.legal8514In'),
 };
 
 export const faceFieldWords: Readonly<Record<FaceField, string>> = {
-  title: 'Title',
-  number: 'Station number',
-  instruction: 'What to do',
-  password: 'Password of a network, large',
-  address: 'Address in letters',
-  tap: 'What to tap',
-  class: 'Lesson and class',
-  place: 'Place',
+  title: t('sheets.title'),
+  number: t('sheets.stationNumber'),
+  instruction: t('sheets.whatToDo'),
+  password: t('sheets.passwordOfANetworkLarge'),
+  address: t('sheets.addressInLetters'),
+  tap: t('sheets.whatToTap'),
+  class: t('sheets.lessonAndClass'),
+  place: t('sheets.place'),
 };
 
 const backFieldWords = {
-  what: 'What it is, on the back',
-  meaning: 'What it means, on the back',
-  'for-whom': 'For whom, on the back',
-  where: 'Where to file it, on the back',
+  what: t('sheets.whatItIsOnThe'),
+  meaning: t('sheets.whatItMeansOnThe'),
+  'for-whom': t('sheets.forWhomOnTheBack'),
+  where: t('sheets.whereToFileItOn'),
 } as const;
 
 export const textFieldWords: Readonly<Record<TextField, string>> = { ...faceFieldWords, ...backFieldWords };
 
 export const gridProblemWords: Readonly<Record<GridProblem['reason'], string>> = {
-  'no-room': 'The cells are smaller than any code that is read (12 mm). Take fewer a page, or larger paper.',
-  'cells-overlap': 'The labels overlap: the step from one to the next is smaller than a label.',
-  'beyond-page': 'The labels reach beyond the paper. Look at margins, steps and the number of columns and rows again.',
+  'no-room': t('sheets.theCellsAreSmallerThan'),
+  'cells-overlap': t('sheets.theLabelsOverlapTheStep'),
+  'beyond-page': t('sheets.theLabelsReachBeyondThe'),
 };
 
 export const printStateWords: Readonly<Record<PrintState, string>> = {
-  drawing: 'Being drawn',
-  done: 'Ready',
-  failed: 'It could not be drawn. Make it again.',
-  stopped: 'You stopped it before it was finished.',
-  expired: 'Its file was kept for a week. Restore it if you need it.',
-  erased: 'A student on it was erased, and its file with them.',
-  deleted: 'Its file was deleted.',
+  drawing: t('sheets.beingDrawn'),
+  done: t('sheets.ready'),
+  failed: t('sheets.itCouldNotBeDrawn'),
+  stopped: t('sheets.youStoppedItBeforeIt'),
+  expired: t('sheets.itsFileWasKeptFor'),
+  erased: t('sheets.aStudentOnItWas'),
+  deleted: t('sheets.itsFileWasDeleted'),
 };
 
 /** How paper lies, within a line. */
-export const waysRoundInLine = { upright: 'portrait', lying: 'landscape' } as const;
+export const waysRoundInLine = { upright: t('sheets.portrait'), lying: t('sheets.landscape') } as const;
 
 /** "plain design", "design “Tide”". @param design name of the template; null for the plain one */
 export function designWords(design: string | null): string {
-  return design === null ? 'plain design' : `design “${design}”`;
+  return design === null ? t('sheets.plainDesign') : `design “${design}”`;
 }
 
 /** "7 pages, codes 90 to 120 mm wide". */
 export function pagesWords(pages: number, sizesMm: readonly [number, number] | null): string {
-  if (sizesMm === null) return plural(pages, 'page');
+  if (sizesMm === null) return t('sheets.pages', { count: pages });
   const [least, most] = sizesMm.map((size) => Math.floor(size)) as [number, number];
-  return `${plural(pages, 'page')}, codes ${least === most ? least : `${least} to ${most}`} mm wide`;
+  return t('sheets.pagesCodesMmWide', { count: pages, value: least === most ? least : `${least} to ${most}` });
 }
 
 /** What is not right with one code, without its name. */
 export function noticeSentence({ warning, field, opens, characters, sizeMm, reachM, distanceM }: SheetNotice): string {
   switch (warning) {
     case 'too-small':
-      return `${Math.floor(sizeMm ?? 0)} mm reads from ${metres(reachM ?? 0)}; it should from ${metres(distanceM ?? 0)}.`;
+      return t('sheets.mmReadsFromItShould', {
+        floor: Math.floor(sizeMm ?? 0),
+        metres: metres(reachM ?? 0),
+        metres2: metres(distanceM ?? 0),
+      });
     case 'text-cut':
-      return field === null ? warningWords[warning] : `${textFieldWords[field]}: too long, it ends with “…”.`;
+      return field === null
+        ? warningWords[warning]
+        : t('sheets.tooLongItEndsWith', { textFieldWords: textFieldWords[field] });
     case 'text-left-out':
-      return field === null ? warningWords[warning] : `${textFieldWords[field]}: no room, it is left out.`;
+      return field === null
+        ? warningWords[warning]
+        : t('sheets.noRoomItIsLeft', { textFieldWords: textFieldWords[field] });
     case 'missing-characters':
-      return `${field === null ? 'Words at the code' : textFieldWords[field]}: no font has ${characters.join(' ')}.`;
+      return t('sheets.noFontHas', {
+        value: field === null ? t('sheets.wordsAtTheCode') : textFieldWords[field],
+        value2: characters.join(' '),
+      });
     case 'locked':
     case 'not-opening':
     case 'to-check':
@@ -109,7 +121,7 @@ export function noticeSentence({ warning, field, opens, characters, sizeMm, reac
 
 function foundWords({ verdict, reason, obstacle }: NonNullable<SheetNotice['opens']>): string {
   if (obstacle) return obstacleWords[obstacle].heading;
-  return verdict === null ? 'Not opened yet' : wordsOfVerdict(verdict, reason).heading;
+  return verdict === null ? t('sheets.notOpenedYet') : wordsOfVerdict(verdict, reason).heading;
 }
 
 /** What helps against a code that is too small; '' where nothing of here does. */
@@ -118,43 +130,43 @@ export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKind
     otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()),
   );
   const ways = [
-    kinds === '' ? '' : `as ${kinds} it is large enough`,
-    finer ? 'a code that carries less is coarser' : '',
+    kinds === '' ? '' : t('sheets.asItIsLargeEnough', { kinds }),
+    finer ? t('sheets.aCodeThatCarriesLess') : '',
   ].filter((way) => way !== '');
   const sentence = ways.join(', and ');
   return sentence === '' ? '' : `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`;
 }
 
 export const warningTitles: Readonly<Record<SheetWarning, string>> = {
-  'no-code': 'No code',
-  locked: 'Locked',
-  'not-opening': 'Does not open',
-  'to-check': 'To check',
-  'not-opened-yet': 'Never opened',
-  'code-to-check': 'Fine code, or text only',
-  'does-not-read': 'Does not read',
-  'too-small': 'Too small',
-  'text-cut': 'Text cut',
-  'text-left-out': 'Text left out',
-  'missing-characters': 'Missing characters',
-  'address-not-reachable': 'No phone gets there',
+  'no-code': t('sheets.noCode'),
+  locked: t('sheets.locked'),
+  'not-opening': t('sheets.doesNotOpen'),
+  'to-check': t('sheets.toCheck'),
+  'not-opened-yet': t('sheets.neverOpened'),
+  'code-to-check': t('sheets.fineCodeOrTextOnly'),
+  'does-not-read': t('sheets.doesNotRead'),
+  'too-small': t('sheets.tooSmall'),
+  'text-cut': t('sheets.textCut'),
+  'text-left-out': t('sheets.textLeftOut'),
+  'missing-characters': t('sheets.missingCharacters'),
+  'address-not-reachable': t('sheets.noPhoneGetsThere'),
 };
 
 /** What changed since a sheet was printed, in the middle of a sentence. */
 export const paperChangeWords: Readonly<Record<PaperChange, string>> = {
-  payload: 'what the code says',
-  level: 'error correction level',
-  look: 'design',
-  size: 'size',
-  number: 'station number',
-  title: 'title',
-  instruction: 'task',
-  tap: 'what to tap',
-  password: 'password',
-  address: 'address',
-  class: 'class',
-  place: 'place',
-  back: 'back',
+  payload: t('sheets.whatTheCodeSays'),
+  level: t('sheets.errorCorrectionLevel'),
+  look: t('sheets.design'),
+  size: t('sheets.size'),
+  number: t('sheets.stationNumber2'),
+  title: t('sheets.title2'),
+  instruction: t('sheets.task'),
+  tap: t('sheets.whatToTap2'),
+  password: t('sheets.password'),
+  address: t('sheets.address'),
+  class: t('sheets.class'),
+  place: t('sheets.place2'),
+  back: t('sheets.back'),
 };
 
 /** "title and task". */

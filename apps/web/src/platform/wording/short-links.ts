@@ -1,30 +1,31 @@
 import type { ShortLinkFilter, TryoutOutcome } from '@hapset/contract';
 import type { OpeningProblem, VisitorKind } from '@hapset/core';
+import { t } from '../language/words.js';
 
 export const visitorWords: Readonly<Record<VisitorKind, string>> = {
-  phone: 'phone',
-  tablet: 'tablet',
-  computer: 'computer',
+  phone: t('shortLinks.phone'),
+  tablet: t('shortLinks.tablet'),
+  computer: t('shortLinks.computer'),
 };
 
 export const openingProblemWords: Readonly<Record<OpeningProblem, string>> = {
-  'no-such-time': 'There is no such day or time. Choose it from the calendar.',
-  'until-before-from': 'The end must come after the begin.',
-  'no-day': 'Choose at least one day of the week.',
-  'too-many-hours': 'That is more hours than can be kept.',
+  'no-such-time': t('shortLinks.thereIsNoSuchDay'),
+  'until-before-from': t('shortLinks.theEndMustComeAfter'),
+  'no-day': t('shortLinks.chooseAtLeastOneDay'),
+  'too-many-hours': t('shortLinks.thatIsMoreHoursThan'),
 };
 
 export const filterWords: Readonly<Record<ShortLinkFilter, string>> = {
-  all: 'All',
-  'in-trouble': 'Not opening',
-  'on-paper': 'On paper',
-  'to-replace': 'To replace',
-  'taken-down': 'Taken down',
+  all: t('shortLinks.all'),
+  'in-trouble': t('shortLinks.notOpening'),
+  'on-paper': t('shortLinks.onPaper'),
+  'to-replace': t('shortLinks.toReplace'),
+  'taken-down': t('shortLinks.takenDown'),
 };
 
 /** What a real device did. */
 export const outcomeWords: Readonly<Record<TryoutOutcome, string>> = {
-  'as-meant': 'It showed just that',
-  otherwise: 'It showed something else',
-  nothing: 'It did not read it',
+  'as-meant': t('shortLinks.itShowedJustThat'),
+  otherwise: t('shortLinks.itShowedSomethingElse'),
+  nothing: t('shortLinks.itDidNotReadIt'),
 };

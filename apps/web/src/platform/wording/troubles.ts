@@ -1,15 +1,16 @@
 import type { ReadinessSummary, StationTrouble } from '@hapset/core';
 import { stationTroubles } from '@hapset/core';
+import { t } from '../language/words.js';
 
 /** After a count of stations: "2 locked". */
 export const troubleWords: Readonly<Record<StationTrouble, string>> = {
-  locked: 'locked',
-  'not-opening': 'not opening',
-  'to-check': 'to check',
-  code: 'with a code problem',
-  'not-read': 'not readable from there',
-  outdated: 'printed before a change',
-  'without-sheet': 'without a sheet',
+  locked: t('troubles.locked'),
+  'not-opening': t('troubles.notOpening'),
+  'to-check': t('troubles.toCheck'),
+  code: t('troubles.withACodeProblem'),
+  'not-read': t('troubles.notReadableFromThere'),
+  outdated: t('troubles.printedBeforeAChange'),
+  'without-sheet': t('troubles.withoutASheet'),
 };
 
 /** "2 locked", "1 without a sheet": those of which there are any, in the order of the work. */
@@ -21,11 +22,11 @@ export function troublesListed({ troubles }: ReadinessSummary): readonly string[
 
 /** On the button that leads to where it is fixed, after the name of what has it. */
 export const fixWords: Readonly<Record<StationTrouble, string>> = {
-  locked: 'Fix the sharing',
-  'not-opening': 'Fix how it opens',
-  'to-check': 'Check how it opens',
-  code: 'Look at the code',
-  'not-read': 'Make it readable',
-  outdated: 'Print it again',
-  'without-sheet': 'Make poster',
+  locked: t('troubles.fixTheSharing'),
+  'not-opening': t('troubles.fixHowItOpens'),
+  'to-check': t('troubles.checkHowItOpens'),
+  code: t('troubles.lookAtTheCode'),
+  'not-read': t('troubles.makeItReadable'),
+  outdated: t('troubles.printItAgain'),
+  'without-sheet': t('troubles.makePoster'),
 };

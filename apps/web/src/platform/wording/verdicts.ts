@@ -1,5 +1,6 @@
 import type { AccessVerdict, DoubtReason, Obstacle, Rights, VerdictReason } from '@hapset/core';
 import { hostNameOf } from '@hapset/core';
+import { t } from '../language/words.js';
 
 interface VerdictWords {
   /** In the bench's cell. */
@@ -9,24 +10,30 @@ interface VerdictWords {
 }
 
 export const verdictWords: Readonly<Record<AccessVerdict, VerdictWords>> = {
-  open: { short: 'Anyone', heading: 'Opens for anyone' },
-  'open-editable': { short: 'Anyone may change it', heading: 'Opens for anyone, who may change it' },
-  'sign-in': { short: 'Asks to sign in', heading: 'Asks students to sign in' },
-  organisation: { short: 'School accounts only', heading: 'Opens with an account of the school only' },
-  'named-only': { short: 'Refuses students', heading: 'Refuses students' },
-  closed: { short: 'Closed', heading: 'It is closed' },
-  empty: { short: 'Nothing to see', heading: 'It opens, but there is nothing to see' },
-  missing: { short: 'Nothing there', heading: 'There is nothing at this address' },
-  partial: { short: 'Partly locked', heading: 'Opens, but something in it does not' },
-  obstructed: { short: 'Something before it', heading: 'Opens, with something in the way' },
-  failing: { short: 'Can’t be opened', heading: 'Can’t be opened' },
-  unknown: { short: 'Cannot tell', heading: 'Cannot tell whether it opens' },
-  refused: { short: 'Not a public address', heading: 'Not an address that students could open' },
+  open: { short: t('verdicts.anyone'), heading: t('verdicts.opensForAnyone') },
+  'open-editable': { short: t('verdicts.anyoneMayChangeIt'), heading: t('verdicts.opensForAnyoneWhoMay') },
+  'sign-in': { short: t('verdicts.asksToSignIn'), heading: t('verdicts.asksStudentsToSignIn') },
+  organisation: { short: t('verdicts.schoolAccountsOnly'), heading: t('verdicts.opensWithAnAccountOf') },
+  'named-only': { short: t('verdicts.refusesStudents'), heading: t('verdicts.refusesStudents') },
+  closed: { short: t('verdicts.closed'), heading: t('verdicts.itIsClosed') },
+  empty: { short: t('verdicts.nothingToSee'), heading: t('verdicts.itOpensButThereIs') },
+  missing: { short: t('verdicts.nothingThere'), heading: t('verdicts.thereIsNothingAtThis') },
+  partial: { short: t('verdicts.partlyLocked'), heading: t('verdicts.opensButSomethingInIt') },
+  obstructed: { short: t('verdicts.somethingBeforeIt'), heading: t('verdicts.opensWithSomethingInThe') },
+  failing: { short: t('verdicts.cantBeOpened'), heading: t('verdicts.cantBeOpened') },
+  unknown: { short: t('verdicts.cannotTell'), heading: t('verdicts.cannotTellWhetherItOpens') },
+  refused: { short: t('verdicts.notAPublicAddress'), heading: t('verdicts.notAnAddressThatStudents') },
 };
 
-const silent: VerdictWords = { short: 'Did not answer', heading: 'The service did not answer' };
-const withError: VerdictWords = { short: 'Answered with an error', heading: 'The service answered with an error' };
-const forChosen: VerdictWords = { short: 'Chosen people only', heading: 'Opens for chosen people only' };
+const silent: VerdictWords = { short: t('verdicts.didNotAnswer'), heading: t('verdicts.theServiceDidNotAnswer') };
+const withError: VerdictWords = {
+  short: t('verdicts.answeredWithAnError'),
+  heading: t('verdicts.theServiceAnsweredWithAn'),
+};
+const forChosen: VerdictWords = {
+  short: t('verdicts.chosenPeopleOnly'),
+  heading: t('verdicts.opensForChosenPeopleOnly'),
+};
 
 /** More exact where the reason is known. */
 const wordsByReason: Readonly<Partial<Record<VerdictReason, VerdictWords>>> = {
@@ -37,7 +44,7 @@ const wordsByReason: Readonly<Partial<Record<VerdictReason, VerdictWords>>> = {
   'server-error': withError,
   'too-busy': withError,
   'status-error': withError,
-  covered: { short: 'Something covers it', heading: 'Something covers the page' },
+  covered: { short: t('verdicts.somethingCoversIt'), heading: t('verdicts.somethingCoversThePage') },
   'says-ask-for-access': forChosen,
   'says-private': forChosen,
 };
@@ -56,89 +63,88 @@ interface ObstacleWords extends VerdictWords {
 /** What keeps students out although the material is fine. */
 export const obstacleWords: Readonly<Record<Obstacle, ObstacleWords>> = {
   'shown-until': {
-    short: 'Not shown then',
-    heading: 'Not shown any more',
-    figure: 'change “Show until”',
-    remedy: 'Its page is shown until a day that is over then. Change “Show until” under Change, or clear it.',
+    short: t('verdicts.notShownThen'),
+    heading: t('verdicts.notShownAnyMore'),
+    figure: t('verdicts.changeShowUntil'),
+    remedy: t('verdicts.itsPageIsShownUntil'),
   },
   hours: {
-    short: 'Closed then',
-    heading: 'Its short link is closed then',
-    figure: 'change its opening hours',
-    remedy: 'Its short link is closed when the lesson begins. Change its opening hours under Short link.',
+    short: t('verdicts.closedThen'),
+    heading: t('verdicts.itsShortLinkIsClosed'),
+    figure: t('verdicts.changeItsOpeningHours'),
+    remedy: t('verdicts.itsShortLinkIsClosed2'),
   },
   address: {
-    short: 'No phone gets there',
-    heading: 'No phone reaches the school’s address',
-    figure: 'the address of this server',
-    remedy:
-      'The code carries the address of this server, and only this computer reaches it. An administrator can set the public address under School.',
+    short: t('verdicts.noPhoneGetsThere'),
+    heading: t('verdicts.noPhoneReachesTheSchools'),
+    figure: t('verdicts.theAddressOfThisServer'),
+    remedy: t('verdicts.theCodeCarriesTheAddress'),
   },
 };
 
 /** Why, in a sentence. `{}` stands for the detail. */
 export const reasonWords: Readonly<Record<VerdictReason, string>> = {
-  opened: 'The page opened without an account.',
-  'opened-file': 'A file came without an account.',
-  'service-says-open': 'The page shows “{}”, which its service shows only where it opens.',
-  'asks-questions': 'There is a form that students can answer.',
-  'plays-media': 'There is something to play.',
-  'takes-writing': 'There is a place to write into.',
-  'shows-content': 'The page has a text of its own.',
-  'holds-open': 'What is in it opens.',
-  'as-teacher-saw': 'Students get what you saw there.',
-  covered: 'Something covers the page. Students see this first.',
-  'keeps-changing': 'The page sends visitors on from page to page and never stops.',
-  'no-proof': 'Students get a short page. Is this your material, or a notice that it is locked?',
-  'guarded-address': '{} is inside a private network or on the server itself. Hapset opens public addresses only.',
-  'not-a-web-address': '{} is no http or https address.',
-  'too-many-redirects': 'It was sent on from page to page without end, last at {}.',
-  'took-too-long': '{} did not answer within ten seconds.',
-  'name-not-found': 'There is no server called {}.',
-  'not-reached': '{} does not accept connections.',
-  'broken-answer': '{} broke off while answering.',
-  'bad-certificate': 'The certificate of {} is not valid; phones would warn students.',
-  'server-error': 'The service answered with an error ({}).',
-  'too-busy': '{} is too busy to answer just now.',
-  'status-missing': 'The service answered with an error: there is nothing at this address ({}).',
-  'says-missing': 'The page says “{}”.',
-  'status-unauthorised': 'The service asks who is there before it shows anything.',
-  'led-to-sign-in': 'It leads to the sign-in at {}.',
-  'sign-in-form': 'A sign-in form stands where the material should be.',
-  'says-sign-in': 'The page says “{}”.',
-  'posts-itself': 'It sends visitors on to the sign-in at {}.',
-  'says-organisation': 'The page says “{}”.',
-  'status-forbidden': 'The service refuses students ({}).',
-  'says-ask-for-access': 'The page says “{}”.',
-  'says-private': 'The page says “{}”.',
-  'says-closed': 'The page says “{}”.',
-  'says-expired': 'The page says “{}”.',
-  'says-not-yet': 'It is not open yet. The page says “{}”.',
-  'says-over-limit': 'Its limit is reached. The page says “{}”.',
-  'asks-first': 'Something stands before it: “{}”.',
-  'asks-consent': 'A page about cookies or data stands before it (“{}”).',
-  'asks-age': 'It asks how old the visitor is (“{}”).',
-  'download-only': 'It is saved to the device instead of shown ({}).',
-  'not-encrypted': '{} sends it unencrypted; many phones warn of that.',
-  slow: 'It took {} seconds to open.',
-  'holds-locked': '“{}” in it does not open.',
-  'may-change': 'Whoever opens it may change it.',
-  'robot-check': 'The service wants to know whether a person opens it (“{}”); the check does not pretend to be one.',
-  'needs-script': 'The page shows nothing until its scripts run.',
-  'status-error': 'The service answered with an error ({}).',
-  'unexpected-status': 'The service gave an unusual answer ({}).',
-  'nothing-to-see': 'Nothing came back that could be looked at.',
-  'check-failed': 'The check itself failed three times; the link may be fine. Open it in a private window to see.',
-  'leads-on': 'The page leads on by itself to {}.',
-  'kept-here': 'The school’s own server keeps it and shows it to everyone.',
-  'page-empty': 'Nothing is written on this page yet.',
-  'file-gone': 'Its file was deleted.',
-  'file-empty': '“{}” is empty.',
-  'file-damaged': '“{}” is damaged or not complete: no device can show it.',
-  'file-password': '“{}” asks for a password.',
-  'file-unread': '“{}” could not be checked. Try it on a phone.',
-  'format-unusual': 'Browsers on phones don’t play {} files.',
-  'needs-program': '“{}” needs an office program; most phones can only download it.',
+  opened: t('verdicts.thePageOpenedWithoutAn'),
+  'opened-file': t('verdicts.aFileCameWithoutAn'),
+  'service-says-open': t('verdicts.thePageShowsWhichIts'),
+  'asks-questions': t('verdicts.thereIsAFormThat'),
+  'plays-media': t('verdicts.thereIsSomethingToPlay'),
+  'takes-writing': t('verdicts.thereIsAPlaceTo'),
+  'shows-content': t('verdicts.thePageHasAText'),
+  'holds-open': t('verdicts.whatIsInItOpens'),
+  'as-teacher-saw': t('verdicts.studentsGetWhatYouSaw'),
+  covered: t('verdicts.somethingCoversThePageStudents'),
+  'keeps-changing': t('verdicts.thePageSendsVisitorsOn'),
+  'no-proof': t('verdicts.studentsGetAShortPage'),
+  'guarded-address': t('verdicts.isInsideAPrivateNetwork'),
+  'not-a-web-address': t('verdicts.isNoHttpOrHttps'),
+  'too-many-redirects': t('verdicts.itWasSentOnFrom'),
+  'took-too-long': t('verdicts.didNotAnswerWithinTen'),
+  'name-not-found': t('verdicts.thereIsNoServerCalled'),
+  'not-reached': t('verdicts.doesNotAcceptConnections'),
+  'broken-answer': t('verdicts.brokeOffWhileAnswering'),
+  'bad-certificate': t('verdicts.theCertificateOfIsNot'),
+  'server-error': t('verdicts.theServiceAnsweredWithAn2'),
+  'too-busy': t('verdicts.isTooBusyToAnswer'),
+  'status-missing': t('verdicts.theServiceAnsweredWithAn3'),
+  'says-missing': t('verdicts.thePageSays'),
+  'status-unauthorised': t('verdicts.theServiceAsksWhoIs'),
+  'led-to-sign-in': t('verdicts.itLeadsToTheSign'),
+  'sign-in-form': t('verdicts.aSignInFormStands'),
+  'says-sign-in': t('verdicts.thePageSays'),
+  'posts-itself': t('verdicts.itSendsVisitorsOnTo'),
+  'says-organisation': t('verdicts.thePageSays'),
+  'status-forbidden': t('verdicts.theServiceRefusesStudents'),
+  'says-ask-for-access': t('verdicts.thePageSays'),
+  'says-private': t('verdicts.thePageSays'),
+  'says-closed': t('verdicts.thePageSays'),
+  'says-expired': t('verdicts.thePageSays'),
+  'says-not-yet': t('verdicts.itIsNotOpenYet'),
+  'says-over-limit': t('verdicts.itsLimitIsReachedThe'),
+  'asks-first': t('verdicts.somethingStandsBeforeIt'),
+  'asks-consent': t('verdicts.aPageAboutCookiesOr'),
+  'asks-age': t('verdicts.itAsksHowOldThe'),
+  'download-only': t('verdicts.itIsSavedToThe'),
+  'not-encrypted': t('verdicts.sendsItUnencryptedManyPhones'),
+  slow: t('verdicts.itTookSecondsToOpen'),
+  'holds-locked': t('verdicts.inItDoesNotOpen'),
+  'may-change': t('verdicts.whoeverOpensItMayChange'),
+  'robot-check': t('verdicts.theServiceWantsToKnow'),
+  'needs-script': t('verdicts.thePageShowsNothingUntil'),
+  'status-error': t('verdicts.theServiceAnsweredWithAn2'),
+  'unexpected-status': t('verdicts.theServiceGaveAnUnusual'),
+  'nothing-to-see': t('verdicts.nothingCameBackThatCould'),
+  'check-failed': t('verdicts.theCheckItselfFailedThree'),
+  'leads-on': t('verdicts.thePageLeadsOnBy'),
+  'kept-here': t('verdicts.theSchoolsOwnServerKeeps'),
+  'page-empty': t('verdicts.nothingIsWrittenOnThis'),
+  'file-gone': t('verdicts.itsFileWasDeleted'),
+  'file-empty': t('verdicts.isEmpty'),
+  'file-damaged': t('verdicts.isDamagedOrNotComplete'),
+  'file-password': t('verdicts.asksForAPassword'),
+  'file-unread': t('verdicts.couldNotBeCheckedTry'),
+  'format-unusual': t('verdicts.browsersOnPhonesDontPlay'),
+  'needs-program': t('verdicts.needsAnOfficeProgramMost'),
 };
 
 export function reasonSentence(reason: VerdictReason, detail: string): string {
@@ -147,13 +153,11 @@ export function reasonSentence(reason: VerdictReason, detail: string): string {
 
 /** Shown beside what opened, for a person to judge. */
 export const doubtWords: Readonly<Record<DoubtReason, string>> = {
-  'start-page': 'This is the start page of {}: perhaps only part of the address was copied.',
-  'title-differs': 'It calls itself “{}”: is that what you meant?',
-  'stranger-between': '{} stands between the code and the page. It could stop working, or lead elsewhere one day.',
-  'address-loopback':
-    'The school’s public address leads to this computer alone: no phone can reach it. Your administrator can change it under School.',
-  'address-plain':
-    'The school’s public address is not encrypted: phones may warn of it. Your administrator can change that.',
+  'start-page': t('verdicts.thisIsTheStartPage'),
+  'title-differs': t('verdicts.itCallsItselfIsThat'),
+  'stranger-between': t('verdicts.standsBetweenTheCodeAnd'),
+  'address-loopback': t('verdicts.theSchoolsPublicAddressLeads'),
+  'address-plain': t('verdicts.theSchoolsPublicAddressIs'),
 };
 
 export function doubtSentence(reason: DoubtReason, detail: string): string {
@@ -164,14 +168,16 @@ export function doubtSentence(reason: DoubtReason, detail: string): string {
 export function rightsSentence({ look, comment, change, download, answer }: Rights): string {
   const can = [
     look && 'look',
-    download && 'save it',
+    download && t('verdicts.saveIt'),
     comment && 'comment',
-    change && 'change it',
-    answer === 'once' && 'answer once',
-    answer === 'again' && 'answer, as often as they like',
+    change && t('verdicts.changeIt'),
+    answer === 'once' && t('verdicts.answerOnce'),
+    answer === 'again' && t('verdicts.answerAsOftenAsThey'),
   ].filter((words) => words !== false);
-  const last = can.pop() ?? 'do nothing with it';
-  return `Students can ${can.length === 0 ? last : `${can.join(', ')} and ${last}`}.`;
+  const last = can.pop() ?? t('verdicts.doNothingWithIt');
+  return t('verdicts.studentsCan', {
+    value: can.length === 0 ? last : t('verdicts.and', { value: can.join(', '), last }),
+  });
 }
 
 function hostOf(detail: string): string {

@@ -5,13 +5,14 @@ import { useNavigate } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { useCreateMaterials } from '../../gather/material/material.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 /** Puts what the code says on the shelf. @param link where it leads in the end, where that is taken instead */
 export function AdoptCode({
   text,
   said,
   link,
-  words = 'Put it on the shelf',
+  words = t('adoptCode.putItOnTheShelf'),
 }: {
   readonly text: string;
   readonly said: Said;

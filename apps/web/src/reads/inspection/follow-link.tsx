@@ -10,6 +10,7 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { doubtSentence, reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { AdoptCode } from './adopt-code.js';
+import { t } from '../words.js';
 
 const askedAgainMs = 400;
 
@@ -35,7 +36,7 @@ export function FollowLink({ link }: { readonly link: string }): ReactElement {
     <div className="mt-2.5" aria-live="polite">
       {!done && (
         <Button disabled={ask.isPending || id !== null} onClick={() => ask.mutate()}>
-          {id === null ? 'Follow it as a student would' : 'Following it…'}
+          {id === null ? t('followLink.followItAsAStudent') : t('followLink.followingIt')}
         </Button>
       )}
       {error && <p className="mt-2 mb-0 text-row font-semibold text-stop">{wordsFor(error)}</p>}
@@ -56,21 +57,26 @@ function Way({
   return (
     <div className="rounded-small border border-line px-3.5 py-3 text-body">
       <Verdict verdict={verdict} reasons={reasons} doubts={doubts} />
-      <ol aria-label="The way" className="m-0 mt-2 list-decimal pl-5 font-mono text-note leading-relaxed break-all">
+      <ol
+        aria-label={t('followLink.theWay')}
+        className="m-0 mt-2 list-decimal pl-5 font-mono text-note leading-relaxed break-all"
+      >
         {(evidence?.hops ?? []).map(({ address, status }, index) => (
           <li key={index}>
             {address} <span className="text-muted">{status ?? ''}</span>
           </li>
         ))}
       </ol>
-      {evidence?.title && <p className="mt-2 mb-0 text-muted">There it says: {evidence.title}</p>}
+      {evidence?.title && (
+        <p className="mt-2 mb-0 text-muted">{t('followLink.thereItSays', { title: evidence.title })}</p>
+      )}
       <p className="mt-2 mb-0">
-        <strong>Keeps working as long as</strong> {dependsOn(link, strangers, target)}
+        <strong>{t('followLink.keepsWorkingAsLongAs')}</strong> {dependsOn(link, strangers, target)}
       </p>
       {mayAdopt && strangers.length > 0 && target !== null && (
         <p className="mt-2 mb-0 flex flex-wrap items-center gap-3">
-          <span className="flex-1 basis-64">A code of your own with the target needs nobody in between.</span>
-          <AdoptCode text={link} said={saidBy(link)} link={target} words="Put its target on the shelf" />
+          <span className="flex-1 basis-64">{t('followLink.aCodeOfYourOwn')}</span>
+          <AdoptCode text={link} said={saidBy(link)} link={target} words={t('followLink.putItsTargetOnThe')} />
         </p>
       )}
     </div>
@@ -80,7 +86,7 @@ function Way({
 function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | 'reasons' | 'doubts'>): ReactElement {
   const words =
     verdict === null
-      ? { short: 'Not known', heading: 'It could not be told.' }
+      ? { short: t('followLink.notKnown'), heading: t('followLink.itCouldNotBeTold') }
       : wordsOfVerdict(verdict, reasons[0]?.reason ?? null);
   return (
     <>
@@ -96,7 +102,7 @@ function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | '
         ))}
       {doubts.map(({ reason, detail }) => (
         <p key={`${reason} ${detail}`} className="m-0 mt-1 flex items-start gap-2">
-          <StateMark mark="look-at" words="A doubt" />
+          <StateMark mark="look-at" words={t('followLink.aDoubt')} />
           {doubtSentence(reason, detail)}
         </p>
       ))}
@@ -105,8 +111,8 @@ function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | '
 }
 
 function dependsOn(link: string, strangers: readonly string[], target: string | null): string {
-  const end = `the page stays where it is at ${hostNameOf(target ?? link) ?? link}.`;
+  const end = t('followLink.thePageStaysWhereIt', { value: hostNameOf(target ?? link) ?? link });
   return strangers.length === 0
     ? end
-    : `${strangers.join(' and ')} ${strangers.length === 1 ? 'goes' : 'go'} on sending visitors there, and ${end}`;
+    : t('followLink.goOnSendingVisitorsThere', { count: strangers.length, value: strangers.join(' and '), end });
 }

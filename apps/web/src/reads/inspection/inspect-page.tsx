@@ -7,10 +7,10 @@ import { CameraReader } from '../reader/camera-reader.js';
 import { findCodes } from '../reader/find-codes.js';
 import { frameOfPicture } from '../reader/grey-frame.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import type { ReadCode } from './read-code.js';
 import { InspectedCode } from './inspected-code.js';
 import { SeenPicture, type SeenPictureFacts } from './seen-picture.js';
+import { t } from '../words.js';
 
 type Status = 'ready' | 'reading' | 'nothing' | 'unreadable';
 
@@ -25,10 +25,7 @@ export function InspectPage(): ReactElement {
   };
   return (
     <>
-      <PageHead
-        title="Inspect a code"
-        about="What any code really says, where it leads, and what it depends on. Nothing is opened until you ask for it."
-      />
+      <PageHead title={t('inspectPage.inspectACode')} about={t('inspectPage.whatAnyCodeReallySays')} />
       <section
         onDragOver={(event) => event.preventDefault()}
         onDrop={drop}
@@ -41,18 +38,18 @@ export function InspectPage(): ReactElement {
         )}
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 text-body">
           <Button tone={codes.length === 0 && !camera ? 'main' : 'plain'} onClick={() => setCamera(!camera)}>
-            {camera ? 'Stop the camera' : 'Use the camera'}
+            {camera ? t('inspectPage.stopTheCamera') : t('inspectPage.useTheCamera')}
           </Button>
           <ChooseFiles
-            label="Choose a picture"
+            label={t('inspectPage.chooseAPicture')}
             accept="image/*"
             multiple
             onChoose={(files) => void readPictures(files)}
           />
-          <span className="text-muted">or drop one here, or paste a picture or the text of a code.</span>
+          <span className="text-muted">{t('inspectPage.orDropOneHereOr')}</span>
           {codes.length > 0 && (
             <Button tone="quiet" onClick={inspection.begin}>
-              Start again
+              {t('inspectPage.startAgain')}
             </Button>
           )}
         </div>
@@ -61,7 +58,7 @@ export function InspectPage(): ReactElement {
         </p>
         {pictures.length > 0 && <SeenPictures pictures={pictures} codes={codes} />}
       </section>
-      <ul className="m-0 mt-3 flex list-none flex-col gap-3 p-0" aria-label="Codes that were read">
+      <ul className="m-0 mt-3 flex list-none flex-col gap-3 p-0" aria-label={t('inspectPage.codesThatWereRead')}>
         {codes.map((code, index) => (
           <InspectedCode key={code.text} code={code} number={codes.length > 1 ? index + 1 : null} />
         ))}
@@ -146,13 +143,13 @@ function useInspection(): Inspection {
 function statusWords(status: Status, count: number): string {
   switch (status) {
     case 'reading':
-      return 'Reading the picture…';
+      return t('inspectPage.readingThePicture');
     case 'nothing':
-      return 'No code was found in it. Take the picture nearer, straighter, and without glare.';
+      return t('inspectPage.noCodeWasFoundIn');
     case 'unreadable':
-      return 'This is no picture that can be read. Choose a photo, a screenshot, PNG or JPEG.';
+      return t('inspectPage.thisIsNoPictureThat');
     case 'ready':
-      return count === 0 ? '' : `${plural(count, 'code')} read`;
+      return count === 0 ? '' : t('inspectPage.codesRead', { count });
   }
 }
 

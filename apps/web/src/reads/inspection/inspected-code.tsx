@@ -13,6 +13,7 @@ import { saidSentence, saidTitles, textMarkWords } from '../../platform/wording/
 import { AdoptCode } from './adopt-code.js';
 import { FollowLink } from './follow-link.js';
 import type { ReadCode } from './read-code.js';
+import { t } from '../words.js';
 
 /** One code: its exact text, what a phone would do, whether it is one's own, and where it leads. */
 export function InspectedCode({
@@ -29,7 +30,12 @@ export function InspectedCode({
   return (
     <li>
       <Panel
-        mark={<StateMark mark={careful ? 'look-at' : 'done'} words={careful ? 'Needs attention' : 'Understood'} />}
+        mark={
+          <StateMark
+            mark={careful ? 'look-at' : 'done'}
+            words={careful ? t('inspectedCode.needsAttention') : t('inspectedCode.understood')}
+          />
+        }
         title={`${number === null ? '' : `${number}. `}${saidTitles[said.kind]}`}
         {...(staff && { action: <AdoptCode text={code.text} said={said} /> })}
       >
@@ -50,7 +56,7 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
   return (
     <div>
       <p
-        aria-label="What it says, letter by letter"
+        aria-label={t('inspectedCode.whatItSaysLetterBy')}
         className="m-0 max-h-60 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-row leading-relaxed wrap-anywhere whitespace-pre-wrap"
       >
         {pieces.map(({ text: piece, mark, code }, index) =>
@@ -70,7 +76,9 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
         )}
       </p>
       {marks.length > 0 && (
-        <p className="mt-1 mb-0 text-small text-look">{`Marked: ${marks.map((mark) => textMarkWords[mark]).join(', ')}.`}</p>
+        <p className="mt-1 mb-0 text-small text-look">
+          {t('inspectedCode.marked', { value: marks.map((mark) => textMarkWords[mark]).join(', ') })}
+        </p>
       )}
     </div>
   );
@@ -83,7 +91,7 @@ function Own({ payload }: { readonly payload: string }): ReactElement | null {
   });
   if (!inspection.data) return null;
   const { known } = inspection.data;
-  if (known.length === 0) return <p className="mt-1 mb-0 text-row text-muted">It is none of your materials.</p>;
+  if (known.length === 0) return <p className="mt-1 mb-0 text-row text-muted">{t('inspectedCode.itIsNoneOfYour')}</p>;
   return (
     <ul className="m-0 mt-1 list-none p-0 text-body">
       {known.map((material) => (
@@ -100,12 +108,12 @@ function KnownRow({
 }): ReactElement {
   return (
     <li>
-      This is{' '}
+      {t('inspectedCode.thisIs')}{' '}
       {stations.map(({ stationId, lessonId, lessonName, position }, index) => (
         <span key={stationId}>
-          {index > 0 && ', and '}
+          {index > 0 && t('inspectedCode.and')}
           <Link to={`/lessons/${lessonId}/stations/${stationId}`} className="font-semibold text-ink">
-            station {position} of “{lessonName}”
+            {t('inspectedCode.stationOf', { position, lessonName })}
           </Link>
         </span>
       ))}
@@ -114,10 +122,10 @@ function KnownRow({
           <Link to={`/shelf/${materialId}`} className="font-semibold text-ink">
             “{title}”
           </Link>{' '}
-          on your shelf
+          {t('inspectedCode.onYourShelf')}
         </>
       )}
-      {exact ? '.' : '; its code carries something else now.'}
+      {exact ? '.' : t('inspectedCode.itsCodeCarriesSomethingElse')}
     </li>
   );
 }
@@ -129,14 +137,16 @@ function PictureFacts({
   readonly found: FoundCode;
 }): ReactElement {
   const facts = [
-    version === null ? '' : `Version ${version}, ${modulesOf(version)} × ${modulesOf(version)} modules`,
-    level === null ? '' : `error correction level ${level}`,
-    measured ? `contrast ${percent(measured.contrast)} of the lightest` : '',
+    version === null ? '' : t('inspectedCode.versionModules', { version, modulesOf: modulesOf(version) }),
+    level === null ? '' : t('inspectedCode.errorCorrectionLevel', { level }),
+    measured ? t('inspectedCode.contrastOfTheLightest', { percent: percent(measured.contrast) }) : '',
     measured
-      ? `quiet zone ${measured.quietZone >= quietZoneModules ? `${quietZoneModules} modules or more` : `${measured.quietZone} of ${quietZoneModules} modules`}`
+      ? measured.quietZone >= quietZoneModules
+        ? t('inspectedCode.quietZoneModulesOrMore', { quietZoneModules })
+        : t('inspectedCode.quietZoneOfModules', { quietZone: measured.quietZone, quietZoneModules })
       : '',
-    measured?.lightOnDark ? 'light on dark, which many readers refuse' : '',
-    unusedRepair === null ? '' : `${percent(unusedRepair)} of its repair unused in this picture`,
+    measured?.lightOnDark ? t('inspectedCode.lightOnDarkWhichMany') : '',
+    unusedRepair === null ? '' : t('inspectedCode.ofItsRepairUnusedIn', { percent: percent(unusedRepair) }),
   ].filter((fact) => fact !== '');
   return <p className="mt-2 mb-0 border-t border-line pt-2 text-small text-muted">{facts.join(' · ')}.</p>;
 }

@@ -1,5 +1,6 @@
 import type { FoundCode } from '@hapset/readers';
 import type { ReactElement } from 'react';
+import { t } from '../words.js';
 
 export interface SeenPictureFacts {
   /** Of the picture itself, in this page only. */
@@ -22,7 +23,7 @@ export function SeenPicture({
     <div className="relative w-fit overflow-hidden rounded-small border border-line">
       <img
         src={address}
-        alt={`Picture with ${codes.length === 1 ? 'one code' : `${codes.length} codes`}`}
+        alt={t('seenPicture.pictureWithCodes', { count: codes.length })}
         className="block max-h-64 max-w-full"
       />
       <svg viewBox={`0 0 ${widthPx} ${heightPx}`} className="absolute inset-0 size-full" aria-hidden>

@@ -6,6 +6,7 @@ import { cameraTroubleWords } from '../../platform/wording/reading.js';
 import { findCodes } from './find-codes.js';
 import { frameOf, glanceAt, isUnchanged } from './grey-frame.js';
 import { useCamera } from '../../platform/camera/use-camera.js';
+import { t } from '../words.js';
 
 interface Props {
   /** Called with all codes of a frame in which there was one. */
@@ -49,7 +50,7 @@ export function CameraReader({ onCodes }: Props): ReactElement {
         ref={video}
         muted
         playsInline
-        aria-label="What the camera sees"
+        aria-label={t('cameraReader.whatTheCameraSees')}
         className="block max-h-[46vh] w-full object-contain"
       />
       {seen && (
@@ -70,7 +71,9 @@ export function CameraReader({ onCodes }: Props): ReactElement {
       )}
       {torch && (
         <div className="absolute right-3 bottom-3">
-          <Button onClick={() => torch.switchTo(!torch.on)}>{torch.on ? 'Light off' : 'Light on'}</Button>
+          <Button onClick={() => torch.switchTo(!torch.on)}>
+            {torch.on ? t('cameraReader.lightOff') : t('cameraReader.lightOn')}
+          </Button>
         </div>
       )}
     </div>

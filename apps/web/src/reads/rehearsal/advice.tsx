@@ -9,6 +9,7 @@ import { causesListed } from '../../platform/wording/rehearsal.js';
 import { namesListed } from '../../platform/wording/scanners.js';
 import { findLimits } from './rehearse.js';
 import type { Remedies } from './use-remedies.js';
+import { t } from '../words.js';
 
 interface Short {
   readonly device: DeviceView;
@@ -40,8 +41,14 @@ export function Advice({
   if (!worst || !code) return null;
   return (
     <div className="mt-3 rounded-small border border-line px-3.5 py-3 text-body">
-      <p className="m-0 font-semibold">{`${namesListed(short.map(({ device }) => device.name))} ${short.length === 1 ? 'does' : 'do'} not read it from ${metres(distanceM)}. What helps:`}</p>
-      <ul aria-label="What helps" className="m-0 mt-1.5 flex list-none flex-col gap-1.5 p-0">
+      <p className="m-0 font-semibold">
+        {t('advice.doNotReadItFrom', {
+          count: short.length,
+          namesListed: namesListed(short.map(({ device }) => device.name)),
+          metres: metres(distanceM),
+        })}
+      </p>
+      <ul aria-label={t('advice.whatHelps')} className="m-0 mt-1.5 flex list-none flex-col gap-1.5 p-0">
         {worst.result.reachM < distanceM && (
           <>
             <LargerRow page={page} worst={worst} remedies={remedies} />
@@ -51,7 +58,9 @@ export function Advice({
         <ElsewhereRow page={page} results={results} remedies={remedies} />
       </ul>
       {limits !== null && limits.length > 0 && (
-        <p className="mt-2 mb-0 text-row text-muted">{`${worst.device.name} would read from there ${causesListed(limits)}.`}</p>
+        <p className="mt-2 mb-0 text-row text-muted">
+          {t('advice.wouldReadFromThere', { name: worst.device.name, causesListed: causesListed(limits) })}
+        </p>
       )}
     </div>
   );
@@ -106,18 +115,16 @@ interface RowProps {
 function LargerRow({ page, worst: { result }, remedies: { print, pending } }: RowProps): ReactElement {
   const { sizeMm, largestMm, distanceM } = page.rehearsal;
   const wanted = sizeThatReadsMm(sizeMm, result.reachM, distanceM);
-  if (wanted === null) return <li>At {sizeMm} mm it is read at no distance, so a larger print alone does not do.</li>;
+  if (wanted === null) return <li>{t('advice.atMmItIsRead', { sizeMm })}</li>;
   if (wanted > largestMm)
-    return (
-      <li className="text-muted">{`It would have to be printed ${wanted} mm wide; this paper holds ${Math.floor(largestMm)} mm.`}</li>
-    );
+    return <li className="text-muted">{t('advice.itWouldHaveToBe', { wanted, floor: Math.floor(largestMm) })}</li>;
   return (
     <Row
-      words={`Print it at ${wanted} mm`}
+      words={t('advice.printItAtMm', { wanted })}
       disabled={pending}
-      onTake={() => print({ sizeMm: wanted }, `It is printed at ${wanted} mm now, and rehearsed again.`)}
+      onTake={() => print({ sizeMm: wanted }, t('advice.itIsPrintedAtMm', { wanted }))}
     >
-      {`Printed ${wanted - sizeMm} mm larger it reads from there.`}
+      {t('advice.printedMmLargerItReads', { value: wanted - sizeMm })}
     </Row>
   );
 }
@@ -137,11 +144,15 @@ function CoarserRow({ page: { ladder, code }, remedies }: Omit<RowProps, 'worst'
   const carry = best.kind as AddressCarry;
   return (
     <Row
-      words={carry === 'short-link' ? 'Take the short link' : 'Trim the link'}
+      words={carry === 'short-link' ? t('advice.takeTheShortLink') : t('advice.trimTheLink')}
       disabled={remedies.pending}
-      onTake={() => remedies.carry(carry, 'The code is coarser now, and rehearsed again.')}
+      onTake={() => remedies.carry(carry, t('advice.theCodeIsCoarserNow'))}
     >
-      {`${carry === 'short-link' ? 'As a short link' : 'Without what only counts visitors'} its modules are ${Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100)} % larger at the same size.`}
+      {carry === 'short-link'
+        ? t('advice.asAShortLinkIts', { round: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100) })
+        : t('advice.withoutWhatOnlyCountsVisitors', {
+            round: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100),
+          })}
     </Row>
   );
 }
@@ -164,11 +175,11 @@ function ElsewhereRow({
   if (!page.station || wanted < leastM || wanted > mostM) return null;
   return (
     <Row
-      words={`Let them stand at ${metres(wanted)}`}
+      words={t('advice.letThemStandAt', { metres: metres(wanted) })}
       disabled={pending}
-      onTake={() => print({ viewingDistanceM: wanted }, `Students stand at ${metres(wanted)} here now.`)}
+      onTake={() => print({ viewingDistanceM: wanted }, t('advice.studentsStandAtHereNow', { metres: metres(wanted) }))}
     >
-      {`From ${metres(wanted)} every device reads it as it is.`}
+      {t('advice.fromEveryDeviceReadsIt', { metres: metres(wanted) })}
     </Row>
   );
 }

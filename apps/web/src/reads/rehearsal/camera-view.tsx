@@ -27,6 +27,7 @@ import {
   techniqueWords,
 } from '../../platform/wording/rehearsal.js';
 import { useAttempt } from './use-attempt.js';
+import { t } from '../words.js';
 
 export default function CameraView({
   page: { rehearsal, code },
@@ -54,7 +55,11 @@ export default function CameraView({
         <Verdict seen={seen.attempt} failed={seen.failed} device={device} expected={expectedAt(distanceM, foretold)} />
       </div>
       <div className="flex flex-col gap-3">
-        <SelectField label="Device" value={device.id} onChange={(event) => setDeviceId(event.target.value)}>
+        <SelectField
+          label={t('cameraView.device')}
+          value={device.id}
+          onChange={(event) => setDeviceId(event.target.value)}
+        >
           {devices.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -96,7 +101,7 @@ function PlaceSliders({
   return (
     <>
       <Slider
-        label="Distance"
+        label={t('cameraView.distance')}
         words={metres(distanceM)}
         value={distanceM}
         min={0.2}
@@ -105,7 +110,7 @@ function PlaceSliders({
         onChange={onDistance}
       />
       <Slider
-        label="Turn of the paper"
+        label={t('cameraView.turnOfThePaper')}
         words={`${tiltDeg}°`}
         value={tiltDeg}
         min={0}
@@ -129,21 +134,21 @@ function SceneFields({
       <ChoiceField
         choices={lightLevels}
         words={lightWords}
-        label="Light"
+        label={t('cameraView.light')}
         value={scene.light}
         onChange={(event) => onChange({ ...scene, light: event.target.value as LightLevel })}
       />
       <ChoiceField
         choices={printTechniques}
         words={techniqueWords}
-        label="Print"
+        label={t('cameraView.print')}
         value={scene.technique}
         onChange={(event) => onChange({ ...scene, technique: event.target.value as PrintTechnique })}
       />
       <ChoiceField
         choices={surfaces}
         words={surfaceWords}
-        label="Surface"
+        label={t('cameraView.surface')}
         value={scene.surface}
         onChange={(event) => onChange({ ...scene, surface: event.target.value as Surface })}
       />
@@ -171,7 +176,11 @@ function SeenFrame({ seen }: { readonly seen: SeenAttempt | null }): ReactElemen
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`The code as the camera sees it, ${seen ? `${seen.frame.widthPx} pixels wide` : 'being worked out'}`}
+        aria-label={
+          seen
+            ? t('cameraView.theCodeAsTheCamera', { widthPx: seen.frame.widthPx })
+            : t('cameraView.theCodeAsTheCamera2')
+        }
         className="size-full object-contain [image-rendering:pixelated]"
       />
       {seen && found && (
@@ -192,9 +201,9 @@ function SeenFrame({ seen }: { readonly seen: SeenAttempt | null }): ReactElemen
 }
 
 const expectedWords = {
-  reads: 'expected to read',
-  misses: 'not expected to read',
-  'hit-and-miss': 'expected to hit and miss',
+  reads: t('cameraView.expectedToRead'),
+  misses: t('cameraView.notExpectedToRead'),
+  'hit-and-miss': t('cameraView.expectedToHitAndMiss'),
 } as const;
 
 function Verdict({
@@ -208,19 +217,20 @@ function Verdict({
   readonly device: DeviceView;
   readonly expected: keyof typeof expectedWords;
 }): ReactElement {
-  if (failed)
-    return (
-      <p className="mt-2 mb-0 text-row text-stop">
-        The picture could not be worked out. Move a slider to try once more.
-      </p>
-    );
+  if (failed) return <p className="mt-2 mb-0 text-row text-stop">{t('cameraView.thePictureCouldNotBe')}</p>;
   const mark = !seen ? 'not-yet' : seen.read === 0 ? 'stop' : seen.read < seen.of / 2 ? 'look-at' : 'done';
   return (
     <p role="status" className="mt-2 mb-0 flex items-center gap-2 text-row">
-      <StateMark mark={mark} words={seen && seen.read > 0 ? 'Reads' : 'Does not read'} />
+      <StateMark mark={mark} words={seen && seen.read > 0 ? t('cameraView.reads') : t('cameraView.doesNotRead')} />
       <span>
-        {device.name} {seen ? `read it in ${seen.read} of ${seen.of} frames` : 'is looking'}; {expectedWords[expected]}{' '}
-        from there.
+        {seen
+          ? t('cameraView.readItInOfFrames', {
+              name: device.name,
+              read: seen.read,
+              of: seen.of,
+              expectedWords: expectedWords[expected],
+            })
+          : t('cameraView.isLookingFromThere', { name: device.name, expectedWords: expectedWords[expected] })}
       </span>
     </p>
   );
@@ -235,19 +245,18 @@ function Readings({
   readonly own: string;
 }): ReactElement {
   return (
-    <ul aria-label="What each reader makes of this frame" className="m-0 flex list-none flex-col gap-1 p-0 text-small">
+    <ul aria-label={t('cameraView.whatEachReaderMakesOf')} className="m-0 flex list-none flex-col gap-1 p-0 text-small">
       {readings.map(({ engine, reading, difference }) => (
         <li key={engine} className="flex items-baseline gap-2">
           <span className="w-40 shrink-0 text-muted">
-            {readerWords[engine]}
-            {engine === own ? ', decides' : ''}
+            {engine === own ? t('cameraView.decides', { readerWords: readerWords[engine] }) : readerWords[engine]}
           </span>
           <span className="min-w-0 wrap-anywhere">
             {reading === null
-              ? 'reads nothing'
+              ? t('cameraView.readsNothing')
               : difference
-                ? `reads ${differenceSentence(difference)}`
-                : 'reads it exactly'}
+                ? t('cameraView.reads2', { differenceSentence: differenceSentence(difference) })
+                : t('cameraView.readsItExactly')}
           </span>
         </li>
       ))}

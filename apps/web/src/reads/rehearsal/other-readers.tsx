@@ -3,6 +3,7 @@ import { readerEngineNames, type ReaderEngineName } from '@hapset/core';
 import type { ReactElement } from 'react';
 import { metres, percent } from '../../platform/wording/figures.js';
 import { differenceSentence, readerWords } from '../../platform/wording/rehearsal.js';
+import { t } from '../words.js';
 
 /** Each engine on each device; the one that the device resembles decides, the others are shown. */
 export function OtherReaders({
@@ -18,13 +19,15 @@ export function OtherReaders({
   const confidence = Math.min(...results.map((result) => result.confidence));
   return (
     <details className="mt-2 text-row" onToggle={(event) => event.currentTarget.open && onOpen()}>
-      <summary className="w-fit cursor-pointer py-1 font-semibold">Every reader on every device</summary>
+      <summary className="w-fit cursor-pointer py-1 font-semibold">
+        {t('otherReaders.everyReaderOnEveryDevice')}
+      </summary>
       <div className="overflow-x-auto">
         <table className="w-full border-collapse text-left text-small">
           <thead>
             <tr className="border-b border-line">
               <th scope="col" className="py-1 pr-4 font-semibold">
-                Device
+                {t('otherReaders.device')}
               </th>
               {readerEngineNames.map((engine) => (
                 <th key={engine} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
@@ -55,14 +58,16 @@ export function OtherReaders({
           </tbody>
         </table>
       </div>
-      <p className="mt-1.5 mb-0 text-note text-muted">{`Bold decides. Each “reads from here” is right in ${percent(confidence)} of cases, by a model of cameras, paper and evening light; your own room may differ, so try one real device.`}</p>
+      <p className="mt-1.5 mb-0 text-note text-muted">
+        {t('otherReaders.boldDecidesEachReadsFrom', { percent: percent(confidence) })}
+      </p>
     </details>
   );
 }
 
 function cell({ reachM, misread, others }: RehearsalResult, engine: ReaderEngineName, own: ReaderEngineName): string {
   const found = engine === own ? { reachM, misread } : others.find((other) => other.engine === engine);
-  if (!found) return 'being asked…';
-  if (found.misread) return `reads ${differenceSentence(found.misread)}`;
-  return found.reachM === 0 ? 'not read' : metres(found.reachM);
+  if (!found) return t('otherReaders.beingAsked');
+  if (found.misread) return t('otherReaders.reads', { differenceSentence: differenceSentence(found.misread) });
+  return found.reachM === 0 ? t('otherReaders.notRead') : metres(found.reachM);
 }

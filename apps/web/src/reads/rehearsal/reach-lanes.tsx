@@ -3,6 +3,7 @@ import { foretell, reachShareOf, usualScene, type Foretold } from '@hapset/core'
 import { useMemo, type ReactElement } from 'react';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { metres } from '../../platform/wording/figures.js';
+import { t } from '../words.js';
 
 interface Props {
   readonly rehearsal: RehearsalView;
@@ -67,13 +68,17 @@ function Lane({
   const mark = result ? markOf(result, distanceM) : 'not-yet';
   const words = result
     ? laneWords(device, result, distanceM)
-    : `${device.name}: ${foretold ? `expected to ${metres(foretold.readsToM)}, ` : ''}not rehearsed yet`;
+    : foretold
+      ? t('reachLanes.expectedToNotRehearsedYet', { name: device.name, metres: metres(foretold.readsToM) })
+      : t('reachLanes.notRehearsedYet', { name: device.name });
   return (
     <>
       <div className="col-span-2 flex min-w-0 items-baseline gap-2 leading-tight sm:col-span-1 sm:block">
         <div className="truncate text-row font-semibold">{device.name}</div>
         <div className="text-fine text-muted">
-          {[device.count === null ? 'from home' : String(device.count), `${device.previewHeightPx}p`].join(' · ')}
+          {[device.count === null ? t('reachLanes.fromHome') : String(device.count), `${device.previewHeightPx}p`].join(
+            ' · ',
+          )}
         </div>
       </div>
       <div className="relative h-[18px] rounded-fine bg-line" role="img" aria-label={words}>
@@ -132,7 +137,7 @@ function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM
           className={`absolute whitespace-nowrap ${tick === 0 ? '' : tick === endM ? '-translate-x-full' : '-translate-x-1/2'}`}
           style={{ left: share(tick) }}
         >
-          {tick} m
+          {t('reachLanes.m', { tick })}
         </span>
       ))}
     </div>
@@ -141,9 +146,9 @@ function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM
 
 const markWords: Readonly<Record<Mark, string>> = {
   done: 'reads',
-  'look-at': 'falls short',
-  stop: 'does not read',
-  'not-yet': 'not rehearsed',
+  'look-at': t('reachLanes.fallsShort'),
+  stop: t('reachLanes.doesNotRead'),
+  'not-yet': t('reachLanes.notRehearsed'),
 };
 
 function markOf({ reachM, fromM, misread }: RehearsalResult, distanceM: number): Mark {
@@ -152,8 +157,14 @@ function markOf({ reachM, fromM, misread }: RehearsalResult, distanceM: number):
 }
 
 function laneWords(device: DeviceView, { reachM, hitAndMissM, fromM }: RehearsalResult, distanceM: number): string {
-  if (reachM === 0) return `${device.name}: does not read it at any distance`;
-  const near = fromM > 0.5 ? `from ${metres(fromM)} ` : '';
-  const further = hitAndMissM - reachM > 0.05 ? `, hit and miss to ${metres(hitAndMissM)}` : '';
-  return `${device.name}: reads ${near}to ${metres(reachM)}${further}. Students stand at ${metres(distanceM)}.`;
+  if (reachM === 0) return t('reachLanes.doesNotReadItAt', { name: device.name });
+  const near = fromM > 0.5 ? t('reachLanes.from', { metres: metres(fromM) }) : '';
+  const further = hitAndMissM - reachM > 0.05 ? t('reachLanes.hitAndMissTo', { metres: metres(hitAndMissM) }) : '';
+  return t('reachLanes.readsToStudentsStandAt', {
+    name: device.name,
+    near,
+    metres: metres(reachM),
+    further,
+    metres2: metres(distanceM),
+  });
 }

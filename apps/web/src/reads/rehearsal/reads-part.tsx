@@ -12,6 +12,7 @@ import { OtherReaders } from './other-readers.js';
 import { ReachLanes } from './reach-lanes.js';
 import type { RehearsalProgress } from './use-rehearsals.js';
 import { useRemedies, type Remedies } from './use-remedies.js';
+import { t } from '../words.js';
 
 // Only who looks needs it.
 const CameraView = lazy(() => import('./camera-view.js'));
@@ -20,21 +21,19 @@ const CameraView = lazy(() => import('./camera-view.js'));
 export function ReadsPart({ page, rehearsals }: Props): ReactElement | null {
   const { rehearsal, readiness, code } = page;
   if (!code) return null;
-  const aside = `printed at ${rehearsal.sizeMm} mm, evening light in the room`;
+  const aside = t('readsPart.printedAtMmEveningLight', { sizeMm: rehearsal.sizeMm });
   return (
     <FoldingPanel
       id="reads"
       name="what devices read"
       calm={readiness.reads.state === 'done' && !rehearsals.running}
-      mark={<StateMark mark={readiness.reads.state} words="Reads" />}
+      mark={<StateMark mark={readiness.reads.state} words={t('readsPart.reads')} />}
       title={headline(page)}
       aside={aside}
       action={<Actions page={page} rehearsals={rehearsals} />}
     >
       {rehearsal.devices.length === 0 ? (
-        <p className="m-0 text-body">
-          The school’s list of devices is empty. With devices in it, Hapset rehearses whether they read this code.
-        </p>
+        <p className="m-0 text-body">{t('readsPart.theSchoolsListOfDevices')}</p>
       ) : (
         <Rehearsed page={page} rehearsals={rehearsals} />
       )}
@@ -54,10 +53,10 @@ function Actions({ page, rehearsals }: Props): ReactElement {
   return (
     <>
       <Link to={`${pagePath(page)}/try`} className={buttonClass()}>
-        Try a device
+        {t('readsPart.tryADevice')}
       </Link>
-      {running && <Button onClick={stop}>Stop</Button>}
-      {mayRehearse && <Button onClick={again}>Rehearse</Button>}
+      {running && <Button onClick={stop}>{t('readsPart.stop')}</Button>}
+      {mayRehearse && <Button onClick={again}>{t('readsPart.rehearse')}</Button>}
     </>
   );
 }
@@ -77,7 +76,7 @@ function Rehearsed({ page, rehearsals }: Props): ReactElement {
         <OtherReaders rehearsal={rehearsal} results={rehearsal.results} onOpen={rehearsals.askOthers} />
       )}
       <details className="mt-2 text-row" onToggle={(event) => setLooking(event.currentTarget.open)}>
-        <summary className="w-fit cursor-pointer py-1 font-semibold">See what the camera sees</summary>
+        <summary className="w-fit cursor-pointer py-1 font-semibold">{t('readsPart.seeWhatTheCameraSees')}</summary>
         {looking && (
           <Suspense>
             <CameraView page={page} />
@@ -100,19 +99,23 @@ function Legend({
 }): ReactElement {
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-note text-muted" role="status">
-      <Key className="bg-done">read</Key>
-      <Key className="hatched">hit and miss</Key>
-      <Key className="bg-line">not read</Key>
+      <Key className="bg-done">{t('readsPart.read')}</Key>
+      <Key className="hatched">{t('readsPart.hitAndMiss')}</Key>
+      <Key className="bg-line">{t('readsPart.notRead')}</Key>
       <span>
-        the line: students at {metres(rehearsal.distanceM)}
-        {rehearsal.ownDistanceM === null ? '' : ', at this station'}
+        {rehearsal.ownDistanceM === null
+          ? t('readsPart.theLineStudentsAt', { metres: metres(rehearsal.distanceM) })
+          : t('readsPart.theLineStudentsAtAt', { metres: metres(rehearsal.distanceM) })}
       </span>
       {rehearsals.running && (
         <span>
-          Rehearsing {Math.min(read + 1, rehearsal.devices.length)} of {rehearsal.devices.length} devices
+          {t('readsPart.rehearsingOfDevices', {
+            min: Math.min(read + 1, rehearsal.devices.length),
+            number: rehearsal.devices.length,
+          })}
         </span>
       )}
-      {rehearsals.failed && <span className="text-stop">The rehearsal failed. Start it once more.</span>}
+      {rehearsals.failed && <span className="text-stop">{t('readsPart.theRehearsalFailedStartIt')}</span>}
     </p>
   );
 }
@@ -130,20 +133,20 @@ function ByHand({
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-3 gap-y-1 text-row text-muted">
       {chosenSizeMm !== null && (
         <>
-          <span>The size of {sizeMm} mm was chosen by hand.</span>
-          <Button disabled={pending} onClick={() => print({ sizeMm: null }, 'The size is computed again.')}>
-            Compute the size
+          <span>{t('readsPart.theSizeOfMmWas', { sizeMm })}</span>
+          <Button disabled={pending} onClick={() => print({ sizeMm: null }, t('readsPart.theSizeIsComputedAgain'))}>
+            {t('readsPart.computeTheSize')}
           </Button>
         </>
       )}
       {ownDistanceM !== null && (
         <>
-          <span>This station has its own distance.</span>
+          <span>{t('readsPart.thisStationHasItsOwn')}</span>
           <Button
             disabled={pending}
-            onClick={() => print({ viewingDistanceM: null }, 'Students stand as in the rest of the lesson.')}
+            onClick={() => print({ viewingDistanceM: null }, t('readsPart.studentsStandAsInThe'))}
           >
-            Take the lesson’s
+            {t('readsPart.takeTheLessons')}
           </Button>
         </>
       )}
@@ -152,10 +155,10 @@ function ByHand({
 }
 
 function headline({ readiness: { reads } }: MaterialPage): string {
-  if (reads.leastReachM === null) return 'Reads from';
-  if (reads.leastReachM === 0) return 'Some device does not read it at all';
-  const who = reads.fallShort.length === 0 ? 'every device' : 'the weakest device';
-  return `Reads from ${metres(reads.leastReachM)} with ${who}`;
+  if (reads.leastReachM === null) return t('readsPart.readsFrom');
+  if (reads.leastReachM === 0) return t('readsPart.someDeviceDoesNotRead');
+  const who = reads.fallShort.length === 0 ? t('readsPart.everyDevice') : t('readsPart.theWeakestDevice');
+  return t('readsPart.readsFromWith', { metres: metres(reads.leastReachM), who });
 }
 
 function Key({ className, children }: { readonly className: string; readonly children: string }): ReactElement {

@@ -3,6 +3,7 @@ import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { cardHeightMm, cardWidthMm, keepPxPerMm } from './calibration.js';
 import { RangeInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 /** A card is laid against the screen, and its outline drawn to match. */
 export function Calibrate({
@@ -16,22 +17,17 @@ export function Calibrate({
 }): ReactElement {
   const [pxPerMm, setPxPerMm] = useState(begin);
   return (
-    <Dialog
-      title="Measure this screen"
-      about="Lay a bank card, or any card of that size, on the outline and move the slider until both are of one size."
-      wide
-      onClose={onClose}
-    >
+    <Dialog title={t('calibrate.measureThisScreen')} about={t('calibrate.layABankCardOr')} wide onClose={onClose}>
       <div className="overflow-hidden">
         <div
           style={{ width: cardWidthMm * pxPerMm, height: cardHeightMm * pxPerMm }}
           className="flex items-end rounded-small border-2 border-dashed border-ink bg-marker-soft p-2 text-note text-muted"
         >
-          85.6 × 54 mm
+          {t('calibrate.n85654Mm')}
         </div>
       </div>
       <label className="mt-4 block text-row font-semibold">
-        Size of the outline
+        {t('calibrate.sizeOfTheOutline')}
         <RangeInput
           min={2}
           max={8}
@@ -42,7 +38,7 @@ export function Calibrate({
         />
       </label>
       <div className="mt-4 flex justify-end gap-2">
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t('calibrate.cancel')}</Button>
         <Button
           tone="main"
           onClick={() => {
@@ -50,7 +46,7 @@ export function Calibrate({
             onKeep(pxPerMm);
           }}
         >
-          They match
+          {t('calibrate.theyMatch')}
         </Button>
       </div>
     </Dialog>

@@ -5,6 +5,7 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { ago } from '../../platform/wording/figures.js';
 import { outcomeWords, visitorWords } from '../../platform/wording/short-links.js';
 import { tryoutsQuery } from './tryout.queries.js';
+import { t } from '../words.js';
 
 const shown = 3;
 
@@ -14,14 +15,14 @@ export function TriedDevices({ page: { material } }: { readonly page: MaterialPa
   if (tried.length === 0) return null;
   return (
     <ul
-      aria-label="Tried with real devices"
+      aria-label={t('triedDevices.triedWithRealDevices')}
       className="mt-2 mb-0 flex list-none flex-wrap gap-x-5 gap-y-1 border-t border-line p-0 pt-2 text-row"
     >
       {tried.slice(0, shown).map((tryout) => (
         <li key={tryout.id} className="flex items-center gap-2">
           <StateMark mark={tryout.outcome === 'as-meant' ? 'done' : 'stop'} words={outcomeWords[tryout.outcome]} />
           <span>
-            <strong>{nameOf(tryout)}</strong> tried {ago(tryout.at)}
+            <strong>{nameOf(tryout)}</strong> {t('triedDevices.tried', { ago: ago(tryout.at) })}
           </span>
         </li>
       ))}
@@ -30,5 +31,5 @@ export function TriedDevices({ page: { material } }: { readonly page: MaterialPa
 }
 
 function nameOf({ deviceName, visitor }: TryoutView): string {
-  return deviceName ?? (visitor === null ? 'Some device' : `A ${visitorWords[visitor]}`);
+  return deviceName ?? (visitor === null ? t('triedDevices.someDevice') : `A ${visitorWords[visitor]}`);
 }

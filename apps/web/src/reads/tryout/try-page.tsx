@@ -16,13 +16,14 @@ import { Calibrate } from './calibrate.js';
 import { nominalPxPerMm, readPxPerMm, shownSize } from './calibration.js';
 import { TryoutResults } from './tryout-results.js';
 import { useListen } from './tryout.queries.js';
+import { t } from '../words.js';
 
 export function TryPage(): ReactElement {
   const { materialId, stationId } = useParams();
   const place: PlaceId = stationId === undefined ? { materialId: materialId ?? '' } : { stationId };
   const page = useQuery(materialPageQuery(place));
   if (hasFailed(page)) return <Failed words={wordsFor(page.error)} onRetry={() => void page.refetch()} />;
-  if (!page.data) return <Loading label="The code is loading" />;
+  if (!page.data) return <Loading label={t('tryPage.theCodeIsLoading')} />;
   return <TryDevice page={page.data} />;
 }
 
@@ -38,7 +39,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
   return (
     <>
       <PageHead
-        title="Try a device"
+        title={t('tryPage.tryADevice')}
         trail={
           <Link to={back} className="text-ink/80">
             {station?.name ?? material.title}
@@ -46,7 +47,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
         }
         actions={
           <Link to={back} className={buttonClass('main')}>
-            Done
+            {t('tryPage.done')}
           </Link>
         }
       />
@@ -54,14 +55,14 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
         <div className="grid grid-cols-1 gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
           <OnScreen page={page} />
           <div className="flex min-w-0 flex-col gap-3">
-            <Panel title={byShortLink ? 'Point a device at it' : 'Point a device at it, then say what it showed'}>
+            <Panel title={byShortLink ? t('tryPage.pointADeviceAtIt') : t('tryPage.pointADeviceAtIt2')}>
               {byShortLink ? (
                 <p className="m-0 text-body" role="status">
-                  {listen.isError ? wordsFor(listen.error) : 'Waiting. The moment a device opens it, it stands below.'}
+                  {listen.isError ? wordsFor(listen.error) : t('tryPage.waitingTheMomentADevice')}
                 </p>
               ) : (
                 <p className="m-0 text-body">
-                  It should show exactly this:{' '}
+                  {t('tryPage.itShouldShowExactlyThis')}{' '}
                   <span className="mt-1 block max-h-32 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-small break-words whitespace-pre-wrap">
                     {code.payload}
                   </span>
@@ -72,7 +73,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
           </div>
         </div>
       ) : (
-        <p>No code holds that much.</p>
+        <p>{t('tryPage.noCodeHoldsThatMuch')}</p>
       )}
     </>
   );
@@ -97,18 +98,23 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
     <section className="min-w-0 rounded-sheet border border-line bg-sheet p-4">
       <div ref={frame} className="-m-4 flex min-w-0 justify-center overflow-hidden rounded-t-sheet bg-print p-4">
         <div className="text-print-ink" style={{ width: sidePx }}>
-          <CodePicture drawing={code.drawing} label="The code to be tried" className="block w-full" />
+          <CodePicture drawing={code.drawing} label={t('tryPage.theCodeToBeTried')} className="block w-full" />
         </div>
       </div>
       <div className="mt-7 flex flex-wrap items-center gap-x-4 gap-y-2 text-row">
         <span className="min-w-0 flex-1">
           {nearer === 1
-            ? `As printed, ${Math.round(sizeMm)} mm wide.`
-            : `${Math.round(sizeMm)} mm wide; printed it has ${rehearsal.sizeMm} mm. Stand at ${Math.round(nearer * rehearsal.distanceM * 10) / 10} m for what students see from ${rehearsal.distanceM} m.`}
-          {pxPerMm === null && ' This screen was not measured yet.'}
+            ? t('tryPage.asPrinted', { shownMm: Math.round(sizeMm) })
+            : t('tryPage.smaller', {
+                shownMm: Math.round(sizeMm),
+                printedMm: rehearsal.sizeMm,
+                nearM: Math.round(nearer * rehearsal.distanceM * 10) / 10,
+                farM: rehearsal.distanceM,
+              })}
+          {pxPerMm === null && <span className="block">{t('tryPage.notMeasured')}</span>}
         </span>
         <Button onClick={() => setCalibrating(true)}>
-          {pxPerMm === null ? 'Measure this screen' : 'Measure again'}
+          {pxPerMm === null ? t('tryPage.measureThisScreen') : t('tryPage.measureAgain')}
         </Button>
       </div>
       {calibrating && (

@@ -12,6 +12,7 @@ import { outcomeWords, visitorWords } from '../../platform/wording/short-links.j
 import { tryoutsQuery, useRemoveTryout, useSayDevice, useTellTryout } from './tryout.queries.js';
 import { SelectInput } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
+import { t } from '../words.js';
 
 const marks: Readonly<Record<TryoutOutcome, Mark>> = { 'as-meant': 'done', otherwise: 'stop', nothing: 'stop' };
 
@@ -29,8 +30,11 @@ export function TryoutResults({
       {!listening && <Tell page={page} />}
       {hasFailed(tryouts) && <Failed words={wordsFor(tryouts.error)} onRetry={() => void tryouts.refetch()} />}
       {tryouts.data && (
-        <Panel title="What devices did" aside={tryouts.data.length === 0 ? 'none was tried yet' : undefined}>
-          <ul aria-label="What devices did" aria-live="polite" className="m-0 list-none p-0">
+        <Panel
+          title={t('tryoutResults.whatDevicesDid')}
+          aside={tryouts.data.length === 0 ? t('tryoutResults.noneWasTriedYet') : undefined}
+        >
+          <ul aria-label={t('tryoutResults.whatDevicesDid')} aria-live="polite" className="m-0 list-none p-0">
             {tryouts.data.map((tryout) => (
               <Result key={tryout.id} page={page} tryout={tryout} />
             ))}
@@ -52,17 +56,17 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
         <span className="font-semibold">{sentence(tryout)}</span>
         <span className="block text-note text-muted">
           {ago(at)}
-          {!current && '; the code says something else by now'}
+          {!current && t('tryoutResults.theCodeSaysSomethingElse')}
         </span>
       </span>
       <span className="col-start-2 flex items-center gap-1">
         <SelectInput
-          aria-label="Which device was it"
+          aria-label={t('tryoutResults.whichDeviceWasIt')}
           value={deviceId ?? ''}
           onChange={(event) => say.mutate({ tryoutId: id, deviceId: event.target.value || null })}
           className="max-w-44 text-row"
         >
-          <option value="">some device</option>
+          <option value="">{t('tryoutResults.someDevice')}</option>
           {page.rehearsal.devices.map((device) => (
             <option key={device.id} value={device.id}>
               {device.name}
@@ -70,7 +74,7 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
           ))}
         </SelectInput>
         <Button tone="quiet" onClick={() => remove.mutate(id)} disabled={remove.isPending}>
-          Remove
+          {t('tryoutResults.remove')}
         </Button>
       </span>
     </li>
@@ -80,25 +84,26 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
 /** "A phone opened it after 3.2 s, and the page came." */
 function sentence({ visitor, afterMs, pageOpened, outcome }: TryoutView): string {
   if (visitor === null) return outcomeWords[outcome];
-  const after = afterMs === null ? '' : ` after ${(afterMs / 1000).toFixed(1)}\u00a0s`;
-  const page = pageOpened === null ? '' : pageOpened ? ', and the page came' : '; the page was not asked for yet';
-  return `A ${visitorWords[visitor]} opened it${after}${page}.`;
+  const after = afterMs === null ? '' : t('tryoutResults.afterS', { toFixed: (afterMs / 1000).toFixed(1) });
+  const page =
+    pageOpened === null ? '' : pageOpened ? t('tryoutResults.andThePageCame') : t('tryoutResults.thePageWasNotAsked');
+  return t('tryoutResults.aOpenedIt', { visitorWords: visitorWords[visitor], after, page });
 }
 
 function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
   const tell = useTellTryout(page.material.id);
   const [deviceId, setDeviceId] = useState(page.rehearsal.devices[0]?.id ?? '');
   return (
-    <Panel title="What did it show?">
+    <Panel title={t('tryoutResults.whatDidItShow')}>
       <label className="flex flex-wrap items-center gap-2 text-row">
-        <span className="text-muted">Tried with</span>
+        <span className="text-muted">{t('tryoutResults.triedWith')}</span>
         <SelectInput value={deviceId} onChange={(event) => setDeviceId(event.target.value)} className="font-semibold">
           {page.rehearsal.devices.map((device) => (
             <option key={device.id} value={device.id}>
               {device.name}
             </option>
           ))}
-          <option value="">some other device</option>
+          <option value="">{t('tryoutResults.someOtherDevice')}</option>
         </SelectInput>
       </label>
       <div className="mt-3 flex flex-wrap gap-2">

@@ -7,6 +7,7 @@ import { Button } from '../../platform/design/button.js';
 import { CheckField, TextField } from '../../platform/design/field.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useSignIn, welcomeQuery } from './session.queries.js';
+import { t } from '../words.js';
 
 /** The form alone, for the sign-in page and for signing in again over another page. */
 export function SignInForm({
@@ -24,7 +25,7 @@ export function SignInForm({
   return (
     <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void form.handleSubmit(send)(event)}>
       <TextField
-        label="E-mail address"
+        label={t('signInForm.eMailAddress')}
         type="email"
         autoComplete="username"
         autoFocus
@@ -32,26 +33,26 @@ export function SignInForm({
         problem={form.formState.errors.email?.message}
       />
       <TextField
-        label="Password"
+        label={t('signInForm.password')}
         type="password"
         autoComplete="current-password"
         {...form.register('password', { required: 'Your password is needed.' })}
         problem={form.formState.errors.password?.message}
       />
       <CheckField
-        label="Keep me signed in on this device"
-        hint="For 30 days. Leave it off where others use the same device."
+        label={t('signInForm.keepMeSignedInOn')}
+        hint={t('signInForm.for30DaysLeaveIt')}
         {...form.register('keep')}
       />
       {welcome?.hasAccounts === false && (
         <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-row">
-          There is no account yet. Create the first one at the server:{' '}
-          <code className="font-mono">npm run create-administrator</code>
+          {t('signInForm.thereIsNoAccountYet')}{' '}
+          <code className="font-mono">{t('signInForm.npmRunCreateAdministrator')}</code>
         </p>
       )}
       {signIn.isError && <Alert words={wordsFor(signIn.error)} />}
       <Button type="submit" tone="main" disabled={signIn.isPending} className="min-h-11">
-        {signIn.isPending ? 'Signing in…' : 'Sign in'}
+        {signIn.isPending ? t('signInForm.signingIn') : t('signInForm.signIn')}
       </Button>
       {demo && <DemoAccount demo={demo} disabled={signIn.isPending} onTake={() => send(demo)} />}
     </form>
@@ -69,15 +70,15 @@ function DemoAccount({
 }): ReactElement {
   return (
     <div className="rounded-small bg-marker-soft px-4 py-3 text-row">
-      <p className="m-0">This is a demonstration. Its account:</p>
+      <p className="m-0">{t('signInForm.thisIsADemonstrationIts')}</p>
       <dl className="m-0 mt-1 grid grid-cols-[auto_1fr] gap-x-3">
-        <dt className="text-muted">E-mail</dt>
+        <dt className="text-muted">{t('signInForm.eMail')}</dt>
         <dd className="m-0 font-semibold break-all">{demo.email}</dd>
-        <dt className="text-muted">Password</dt>
+        <dt className="text-muted">{t('signInForm.password')}</dt>
         <dd className="m-0 font-semibold whitespace-nowrap">{demo.password}</dd>
       </dl>
       <Button className="mt-2.5 w-full" disabled={disabled} onClick={onTake}>
-        Look around as Maren Dallow
+        {t('signInForm.lookAroundAsMarenDallow')}
       </Button>
     </div>
   );

@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { welcomeQuery } from './session.queries.js';
 import { SignInForm } from './sign-in-form.js';
+import { t } from '../words.js';
 
 export function SignInPage(): ReactElement {
   const navigate = useNavigate();
@@ -11,9 +12,9 @@ export function SignInPage(): ReactElement {
   const next = search.get('next') ?? '/';
   return (
     <main className="mx-auto flex min-h-screen w-[min(400px,92vw)] flex-col justify-center py-10">
-      <h1 className="m-0 text-cover">Hapset</h1>
+      <h1 className="m-0 text-cover">{t('signInPage.hapset')}</h1>
       <p className="mt-1 mb-7 text-muted">
-        {school ? `Codes for the classrooms of ${school}` : 'Codes for classrooms'}
+        {school ? t('signInPage.codesForTheClassroomsOf', { school }) : t('signInPage.codesForClassrooms')}
       </p>
       <SignInForm
         onSignedIn={() => void navigate(next.startsWith('/') && !next.startsWith('//') ? next : '/', { replace: true })}

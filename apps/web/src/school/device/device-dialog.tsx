@@ -14,6 +14,7 @@ import { figureHints, genericWords } from '../../platform/wording/devices.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { engineWords } from '../../platform/wording/rehearsal.js';
 import { useKeepDevice } from './device.queries.js';
+import { t } from '../words.js';
 
 type Figure = keyof typeof figureHints;
 type Fields = Readonly<Record<Figure, string>> & {
@@ -25,12 +26,12 @@ type Fields = Readonly<Record<Figure, string>> & {
 
 const { previewPx, fovDeg, nearestFocusM, blurPx, noiseGrey, deviceCount } = limits.device;
 const figureFields: readonly (readonly [Figure, string, number, number])[] = [
-  ['previewWidthPx', 'Preview width, pixels', previewPx.least, previewPx.most],
-  ['previewHeightPx', 'Preview height, pixels', previewPx.least, previewPx.most],
-  ['horizontalFovDeg', 'Sees across, degrees', fovDeg.least, fovDeg.most],
+  ['previewWidthPx', t('deviceDialog.previewWidthPixels'), previewPx.least, previewPx.most],
+  ['previewHeightPx', t('deviceDialog.previewHeightPixels'), previewPx.least, previewPx.most],
+  ['horizontalFovDeg', t('deviceDialog.seesAcrossDegrees'), fovDeg.least, fovDeg.most],
   ['nearestFocusM', 'In focus from, metres', nearestFocusM.least, nearestFocusM.most],
-  ['blurPx', 'Blur, pixels', 0, blurPx],
-  ['noiseGrey', 'Noise, grey levels', 0, noiseGrey],
+  ['blurPx', t('deviceDialog.blurPixels'), 0, blurPx],
+  ['noiseGrey', t('deviceDialog.noiseGreyLevels'), 0, noiseGrey],
 ];
 
 /** A device of the school: copied from a generic one, with its own name and number; figures under "more". */
@@ -56,8 +57,8 @@ export function DeviceDialog({
   const submit = (fields: Fields): void => keep.mutate(requestOf(fields, device), { onSuccess: onClose });
   return (
     <Dialog
-      title={device ? device.name : 'Add a device'}
-      about="A kind of device, as its camera sees while scanning."
+      title={device ? device.name : t('deviceDialog.addADevice')}
+      about={t('deviceDialog.aKindOfDeviceAs')}
       onClose={onClose}
     >
       <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(submit)(event)}>
@@ -65,7 +66,7 @@ export function DeviceDialog({
           <ChoiceField
             choices={genericDevices}
             words={genericWords}
-            label="It is like"
+            label={t('deviceDialog.itIsLike')}
             {...register('like', {
               onChange: (event: { target: { value: GenericDevice } }) => copy(event.target.value),
             })}
@@ -75,7 +76,7 @@ export function DeviceDialog({
         <FigureFields form={form} />
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
-          send={device ? 'Keep' : 'Add it'}
+          send={device ? t('deviceDialog.keep') : t('deviceDialog.addIt')}
           sending={keep.isPending}
           onCancel={onClose}
         />
@@ -92,15 +93,15 @@ function NameAndCount({ form: { register, formState } }: PartProps): ReactElemen
   return (
     <div className="grid gap-4 sm:grid-cols-[1fr_150px]">
       <TextField
-        label="Name"
+        label={t('deviceDialog.name')}
         maxLength={limits.nameLength}
         {...register('name', { validate: (value) => value.trim() !== '' || 'It needs a name.' })}
         problem={formState.errors.name?.message}
       />
       <TextField
-        label="How many"
+        label={t('deviceDialog.howMany')}
         inputMode="numeric"
-        hint="Empty: from home."
+        hint={t('deviceDialog.emptyFromHome')}
         {...register('count', {
           validate: (value) =>
             value.trim() === '' || isWithin(value, 1, deviceCount, true) || 'A whole number, or nothing.',
@@ -118,7 +119,7 @@ function FigureFields({ form: { register, formState } }: PartProps): ReactElemen
   );
   return (
     <details className="text-row" open={figuresAreWrong || undefined}>
-      <summary className="w-fit cursor-pointer py-1 font-semibold">More: its figures, and where to find them</summary>
+      <summary className="w-fit cursor-pointer py-1 font-semibold">{t('deviceDialog.moreItsFiguresAndWhere')}</summary>
       <div className="mt-2 grid gap-4 sm:grid-cols-2">
         {figureFields.map(([field, label, least, most]) => (
           <TextField
@@ -131,7 +132,7 @@ function FigureFields({ form: { register, formState } }: PartProps): ReactElemen
           />
         ))}
         <TextField
-          label="Compression quality"
+          label={t('deviceDialog.compressionQuality')}
           inputMode="numeric"
           hint={figureHints.jpegQuality}
           {...register('jpegQuality', {
@@ -139,7 +140,12 @@ function FigureFields({ form: { register, formState } }: PartProps): ReactElemen
           })}
           problem={formState.errors.jpegQuality?.message}
         />
-        <ChoiceField choices={readerEngineNames} words={engineWords} label="Its scanner" {...register('engine')} />
+        <ChoiceField
+          choices={readerEngineNames}
+          words={engineWords}
+          label={t('deviceDialog.itsScanner')}
+          {...register('engine')}
+        />
       </div>
     </details>
   );
@@ -212,6 +218,7 @@ function isWithin(value: string, least: number, most: number, whole: boolean): b
 function within(least: number, most: number, whole: boolean): RegisterOptions<Fields, Figure> {
   return {
     validate: (value) =>
-      isWithin(value, least, most, whole) || `${whole ? 'A whole number from' : 'From'} ${least} to ${most}.`,
+      isWithin(value, least, most, whole) ||
+      `${whole ? t('deviceDialog.aWholeNumberFrom') : t('deviceDialog.from')} ${least} to ${most}.`,
   };
 }

@@ -19,6 +19,7 @@ import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device
 import { CheckBox } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { T, t } from '../words.js';
 
 /** What students scan with; the administrator says what each scanner acts on. */
 export function DevicesPage(): ReactElement {
@@ -29,16 +30,18 @@ export function DevicesPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Devices"
-        about="What students scan with. Every code is rehearsed on the devices of its class."
-        actions={mayChange && <Button onClick={() => setEditing('new')}>Add a device</Button>}
+        title={t('devicesPage.devices')}
+        about={t('devicesPage.whatStudentsScanWithEvery')}
+        actions={mayChange && <Button onClick={() => setEditing('new')}>{t('devicesPage.addADevice')}</Button>}
       />
-      {devices.isPending && <Loading label="Devices are loading" />}
+      {devices.isPending && <Loading label={t('devicesPage.devicesAreLoading')} />}
       {hasFailed(devices) && <Failed words={wordsFor(devices.error)} onRetry={() => void devices.refetch()} />}
-      {devices.data?.length === 0 && <Empty title="No devices yet">The school’s administrator keeps this list.</Empty>}
+      {devices.data?.length === 0 && (
+        <Empty title={t('devicesPage.noDevicesYet')}>{t('devicesPage.theSchoolsAdministratorKeepsThis')}</Empty>
+      )}
       {devices.data && devices.data.length > 0 && (
         <ul
-          aria-label="Devices"
+          aria-label={t('devicesPage.devices')}
           className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
         >
           {devices.data.map((device) => (
@@ -51,11 +54,11 @@ export function DevicesPage(): ReactElement {
         </ul>
       )}
       <p className="mt-3 mb-0 text-body">
-        A device without a scanner reads codes at{' '}
-        <Link to="/read" className="font-semibold text-ink">
-          {window.location.host}/read
-        </Link>
-        : no account, nothing is kept, and after the first time no network is needed.
+        <T
+          k="devicesPage.aDeviceWithoutAScanner"
+          values={{ host: window.location.host }}
+          components={[<Link key="2" to="/read" className="font-semibold text-ink" />]}
+        />
       </p>
       {editing !== null && (
         <DeviceDialog device={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />
@@ -96,32 +99,48 @@ function DeviceRow({
       <span>
         <span className="block text-lead font-semibold">{name}</span>
         <span className="block text-small text-muted">
-          {count === null ? 'students’ own' : `${count} in the school`}
+          {count === null ? t('devicesPage.studentsOwn') : t('devicesPage.inTheSchool', { number: count })}
         </span>
       </span>
       <div className="text-row">
-        Preview {previewWidthPx} × {previewHeightPx}, sees {horizontalFovDeg}° across, in focus from{' '}
-        {Math.round(nearestFocusM * 100)} cm
+        {t('devicesPage.previewSeesAcrossInFocus', {
+          previewWidthPx,
+          previewHeightPx,
+          horizontalFovDeg,
+          round: Math.round(nearestFocusM * 100),
+        })}
         <span className="block text-small text-muted">
-          {engineWords[engine]}; blur {blurPx} px, noise {noiseGrey} grey levels in evening light
-          {jpegQuality === null ? '' : `, compressed to ${jpegQuality} %`}
+          {jpegQuality === null
+            ? t('devicesPage.blurPxNoiseGreyLevels', { engineWords: engineWords[engine], blurPx, noiseGrey })
+            : t('devicesPage.blurPxNoiseGreyLevels2', {
+                engineWords: engineWords[engine],
+                blurPx,
+                noiseGrey,
+                jpegQuality,
+              })}
         </span>
         <span className="block text-small text-muted">
-          Its scanner {actsOn.length === 0 ? 'shows text only' : actsOn.map((act) => actWords[act]).join(', ')}
+          {t('devicesPage.itsScanner', {
+            value: actsOn.length === 0 ? t('devicesPage.showsTextOnly') : actsOn.map((act) => actWords[act]).join(', '),
+          })}
         </span>
         <span className="block text-small text-muted">
-          Plays{' '}
-          {plays.length === 0 ? 'no sounds and films' : plays.map((format) => mediaFormatWords[format]).join(', ')}
+          {t('devicesPage.plays', {
+            value:
+              plays.length === 0
+                ? t('devicesPage.noSoundsAndFilms')
+                : plays.map((format) => mediaFormatWords[format]).join(', '),
+          })}
         </span>
         {actions && <AbilitiesForm device={device} />}
       </div>
       {actions && (
         <span className="flex items-start gap-1">
-          <Button aria-label={`Change ${name}`} onClick={actions.change}>
-            Change
+          <Button aria-label={t('devicesPage.change2', { name })} onClick={actions.change}>
+            {t('devicesPage.change')}
           </Button>
-          <Button tone="quiet" aria-label={`Remove ${name}`} onClick={actions.remove}>
-            Remove
+          <Button tone="quiet" aria-label={t('devicesPage.remove2', { name })} onClick={actions.remove}>
+            {t('devicesPage.remove')}
           </Button>
         </span>
       )}
@@ -140,22 +159,24 @@ function RemoveDevice({
   const classes = useQuery(classesQuery).data?.filter(({ deviceIds }) => deviceIds.includes(device.id)) ?? [];
   const remove = useRemoveDevice();
   return (
-    <Dialog title={`Remove ${device.name}?`} onClose={onClose}>
+    <Dialog title={t('devicesPage.remove3', { name: device.name })} onClose={onClose}>
       <p className="m-0 text-field">
         {classes.length === 0
-          ? 'No class scans with it.'
-          : `${namesListed(classes.map(({ name }) => name))} ${classes.length === 1 ? 'scans' : 'scan'} with it and would do without.`}{' '}
-        Codes are rehearsed again without it. Adding it again takes its figures once more.
+          ? t('devicesPage.noClassScansWithIt')
+          : t('devicesPage.scanWithItAndWould', {
+              count: classes.length,
+              namesListed: namesListed(classes.map(({ name }) => name)),
+            })}
       </p>
       {remove.isError && <Alert words={wordsFor(remove.error)} className="mt-3 mb-0" />}
       <div className="mt-5 flex justify-end gap-2">
-        <Button onClick={onClose}>Keep it</Button>
+        <Button onClick={onClose}>{t('devicesPage.keepIt')}</Button>
         <Button
           tone="main"
           disabled={remove.isPending}
           onClick={() => remove.mutate(device.id, { onSuccess: onClose })}
         >
-          Remove it
+          {t('devicesPage.removeIt')}
         </Button>
       </div>
     </Dialog>
@@ -169,9 +190,9 @@ function AbilitiesForm({ device: { id, name, actsOn, plays } }: { readonly devic
   const now = { actsOn, plays, ...(change.isPending && change.variables) };
   return (
     <details className="mt-1">
-      <summary className="w-fit cursor-pointer py-1 text-small">Say what its scanner does and what it plays</summary>
+      <summary className="w-fit cursor-pointer py-1 text-small">{t('devicesPage.sayWhatItsScannerDoes')}</summary>
       <Abilities
-        legend="Scan one code of each kind with it. What is not ticked, it shows as text."
+        legend={t('devicesPage.scanOneCodeOfEach')}
         of={name}
         all={scannerActs}
         words={actWords}
@@ -180,7 +201,7 @@ function AbilitiesForm({ device: { id, name, actsOn, plays } }: { readonly devic
         onChange={(next) => sendChange(change, { actsOn: next })}
       />
       <Abilities
-        legend="Open a sound or film of each kind with it. What is not ticked, it doesn’t play."
+        legend={t('devicesPage.openASoundOrFilm')}
         of={name}
         all={mediaFormats}
         words={mediaFormatWords}

@@ -7,6 +7,7 @@ import { ChoiceField, TextField } from '../../platform/design/field.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useKeepClass } from './school-class.queries.js';
 import { CheckBox } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 interface Fields {
   name: string;
@@ -14,7 +15,10 @@ interface Fields {
   deviceIds: string[];
 }
 
-const accountWords: Readonly<Record<StudentAccounts, string>> = { none: 'None', school: 'Accounts of the school' };
+const accountWords: Readonly<Record<StudentAccounts, string>> = {
+  none: t('classDialog.none'),
+  school: t('classDialog.accountsOfTheSchool'),
+};
 
 export function ClassDialog({
   schoolClass,
@@ -35,10 +39,13 @@ export function ClassDialog({
   });
   const send = (fields: Fields): void => keep.mutate({ ...fields, name: fields.name.trim() }, { onSuccess: onClose });
   return (
-    <Dialog title={schoolClass ? `Class ${schoolClass.name}` : 'New class'} onClose={onClose}>
+    <Dialog
+      title={schoolClass ? t('classDialog.class', { name: schoolClass.name }) : t('classDialog.newClass')}
+      onClose={onClose}
+    >
       <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
         <TextField
-          label="Name"
+          label={t('classDialog.name')}
           maxLength={limits.nameLength}
           autoFocus
           {...register('name', { validate: (value) => value.trim() !== '' || 'A class needs a name.' })}
@@ -47,22 +54,24 @@ export function ClassDialog({
         <ChoiceField
           choices={studentAccounts}
           words={accountWords}
-          label="Which accounts do its students have?"
+          label={t('classDialog.whichAccountsDoItsStudents')}
           {...register('studentAccounts')}
         />
         <fieldset className="m-0 border-0 p-0">
-          <legend className="mb-1 p-0 text-small font-semibold">Which devices do they scan with?</legend>
+          <legend className="mb-1 p-0 text-small font-semibold">{t('classDialog.whichDevicesDoTheyScan')}</legend>
           {devices.map((device) => (
             <label key={device.id} className="flex min-h-9 items-center gap-2.5 text-field">
               <CheckBox value={device.id} {...register('deviceIds')} />
               {device.name}
-              <span className="text-small text-muted">{device.count === null ? 'from home' : device.count}</span>
+              <span className="text-small text-muted">
+                {device.count === null ? t('classDialog.fromHome') : device.count}
+              </span>
             </label>
           ))}
         </fieldset>
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
-          send="Keep"
+          send={t('classDialog.keep')}
           sending={keep.isPending}
           onCancel={onClose}
         />

@@ -9,6 +9,7 @@ import { devicesQuery } from '../device/device.queries.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { ClassDialog } from './class-dialog.js';
 import { classesQuery } from './school-class.queries.js';
+import { t } from '../words.js';
 
 /** The school's classes: which accounts their students have, and which devices they scan with. */
 export function SchoolClasses(): ReactElement {
@@ -17,13 +18,14 @@ export function SchoolClasses(): ReactElement {
   const [editing, setEditing] = useState<SchoolClassView | 'new' | null>(null);
   const nameOf = (id: string): string => devices.data?.find((device) => device.id === id)?.name ?? '';
   return (
-    <Panel title="Classes" action={<Button onClick={() => setEditing('new')}>New class</Button>}>
-      {classes.isPending && <Loading rows={2} label="Classes are loading" />}
+    <Panel
+      title={t('schoolClasses.classes')}
+      action={<Button onClick={() => setEditing('new')}>{t('schoolClasses.newClass')}</Button>}
+    >
+      {classes.isPending && <Loading rows={2} label={t('schoolClasses.classesAreLoading')} />}
       {hasFailed(classes) && <Failed words={wordsFor(classes.error)} onRetry={() => void classes.refetch()} />}
       {classes.data?.length === 0 && (
-        <Empty title="No classes yet">
-          A class says which devices its students scan with, and whether they have accounts of the school.
-        </Empty>
+        <Empty title={t('schoolClasses.noClassesYet')}>{t('schoolClasses.aClassSaysWhichDevices')}</Empty>
       )}
       <ul className="m-0 list-none p-0">
         {classes.data?.map((schoolClass) => (
@@ -32,17 +34,27 @@ export function SchoolClasses(): ReactElement {
               <span className="block text-lead font-semibold">{schoolClass.name}</span>
               <span className="block text-small text-muted">
                 {schoolClass.studentAccounts === 'none'
-                  ? 'Students have no accounts'
-                  : 'Students have accounts of the school'}{' '}
-                ·{' '}
-                {schoolClass.deviceIds
-                  .map(nameOf)
-                  .filter((name) => name !== '')
-                  .join(', ') || 'all devices'}
+                  ? t('schoolClasses.studentsHaveNoAccounts', {
+                      value:
+                        schoolClass.deviceIds
+                          .map(nameOf)
+                          .filter((name) => name !== '')
+                          .join(', ') || t('schoolClasses.allDevices'),
+                    })
+                  : t('schoolClasses.studentsHaveAccountsOfThe', {
+                      value:
+                        schoolClass.deviceIds
+                          .map(nameOf)
+                          .filter((name) => name !== '')
+                          .join(', ') || t('schoolClasses.allDevices'),
+                    })}
               </span>
             </span>
-            <Button onClick={() => setEditing(schoolClass)} aria-label={`Change class ${schoolClass.name}`}>
-              Change
+            <Button
+              onClick={() => setEditing(schoolClass)}
+              aria-label={t('schoolClasses.changeClass', { name: schoolClass.name })}
+            >
+              {t('schoolClasses.change')}
             </Button>
           </li>
         ))}

@@ -11,17 +11,17 @@ import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { paperWords } from '../../platform/wording/sheets.js';
 import { onPaperQuery, schoolQuery } from './school.queries.js';
+import { t } from '../words.js';
 
 type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'> & {
   shortLinkHost: string;
   /** One a line. */ visitorNetworks: string;
 };
 
-const edgeWords = { long: 'the long edge', short: 'the short edge' } as const;
+const edgeWords = { long: t('schoolSettings.theLongEdge'), short: t('schoolSettings.theShortEdge') } as const;
 
 /** Settings of the school: a form for the administrator, a list to read for everybody else. */
 export function SchoolSettings({
@@ -32,23 +32,30 @@ export function SchoolSettings({
   readonly mayChange: boolean;
 }): ReactElement {
   return (
-    <Panel title="Settings">{mayChange ? <SettingsForm school={school} /> : <SettingsList school={school} />}</Panel>
+    <Panel title={t('schoolSettings.settings')}>
+      {mayChange ? <SettingsForm school={school} /> : <SettingsList school={school} />}
+    </Panel>
   );
 }
 
 function SettingsList({ school }: { readonly school: SchoolView }): ReactElement {
   const rows = [
-    ['Time zone', school.timeZone],
-    ['Paper', paperWords[school.paper]],
+    [t('schoolSettings.timeZone'), school.timeZone],
+    [t('schoolSettings.paper'), paperWords[school.paper]],
     [
-      'Printer',
-      `can’t reach ${school.printerMarginMm} mm at the edge; turns paper about ${edgeWords[school.duplexEdge]}`,
+      t('schoolSettings.printer'),
+      t('schoolSettings.cantReachMmAtThe', {
+        printerMarginMm: school.printerMarginMm,
+        edgeWords: edgeWords[school.duplexEdge],
+      }),
     ],
-    ['Public address', school.publicAddress],
-    ['Short-link host', school.shortLinkHost ?? 'none yet'],
+    [t('schoolSettings.publicAddress'), school.publicAddress],
+    [t('schoolSettings.shortLinkHost'), school.shortLinkHost ?? t('schoolSettings.noneYet')],
     [
-      'Codes inspected without signing in',
-      school.visitorNetworks.length === 0 ? 'nowhere' : `from ${school.visitorNetworks.join(', ')}`,
+      t('schoolSettings.codesInspectedWithoutSigningIn'),
+      school.visitorNetworks.length === 0
+        ? 'nowhere'
+        : t('schoolSettings.from', { value: school.visitorNetworks.join(', ') }),
     ],
   ];
   return (
@@ -61,7 +68,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
           </div>
         ))}
       </dl>
-      <p className="mt-3 mb-0 text-small text-muted">The school’s administrator changes these.</p>
+      <p className="mt-3 mb-0 text-small text-muted">{t('schoolSettings.theSchoolsAdministratorChangesThese')}</p>
     </>
   );
 }
@@ -75,21 +82,26 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       noValidate
       onSubmit={(event) => void form.handleSubmit((fields) => change.mutate(fields))(event)}
     >
-      <TextField label="Name" {...form.register('name')} problem={problems.get('name')} />
+      <TextField label={t('schoolSettings.name')} {...form.register('name')} problem={problems.get('name')} />
       <div className="grid gap-4 sm:grid-cols-2">
         <TextField
-          label="Time zone"
-          hint="For example Europe/Dublin."
+          label={t('schoolSettings.timeZone')}
+          hint={t('schoolSettings.forExampleEuropeDublin')}
           {...form.register('timeZone')}
           problem={problems.get('timeZone')}
         />
-        <ChoiceField choices={paperNames} words={paperWords} label="Paper" {...form.register('paper')} />
+        <ChoiceField
+          choices={paperNames}
+          words={paperWords}
+          label={t('schoolSettings.paper')}
+          {...form.register('paper')}
+        />
       </div>
       <PrinterFields form={form} problems={problems} />
       <AddressFields form={form} problems={problems} school={school} />
       <TextArea
-        label="Networks where codes are inspected without signing in"
-        hint="One a line, for example 10.20.0.0/16. Left empty, only staff let the server follow a link."
+        label={t('schoolSettings.networksWhereCodesAreInspected')}
+        hint={t('schoolSettings.oneALineForExample')}
         rows={2}
         {...form.register('visitorNetworks')}
         problem={problems.get('visitorNetworks')}
@@ -97,7 +109,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       {change.isError && <Alert words={wordsFor(change.error)} />}
       <div>
         <Button type="submit" tone="main" disabled={change.isPending}>
-          Save settings
+          {t('schoolSettings.saveSettings')}
         </Button>
       </div>
     </form>
@@ -112,10 +124,10 @@ interface PartProps {
 function PrinterFields({ form, problems }: PartProps): ReactElement {
   return (
     <fieldset className="m-0 rounded-small border border-line px-3 pt-1 pb-3">
-      <legend className="px-1 text-small font-semibold">Printer</legend>
+      <legend className="px-1 text-small font-semibold">{t('schoolSettings.printer')}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField
-          label="Can’t reach at the edge (mm)"
+          label={t('schoolSettings.cantReachAtTheEdge')}
           type="number"
           step={0.5}
           min={limits.printerMarginMm.least}
@@ -126,11 +138,11 @@ function PrinterFields({ form, problems }: PartProps): ReactElement {
         <ChoiceField
           choices={['long', 'short']}
           words={edgeWords}
-          label="Turns paper about"
+          label={t('schoolSettings.turnsPaperAbout')}
           {...form.register('duplexEdge')}
         />
         <TextField
-          label="Move backs to the right (mm)"
+          label={t('schoolSettings.moveBacksToTheRight')}
           type="number"
           step={0.1}
           min={-limits.duplexShiftMm}
@@ -139,7 +151,7 @@ function PrinterFields({ form, problems }: PartProps): ReactElement {
           problem={problems.get('duplexRightMm')}
         />
         <TextField
-          label="Move backs down (mm)"
+          label={t('schoolSettings.moveBacksDownMm')}
           type="number"
           step={0.1}
           min={-limits.duplexShiftMm}
@@ -150,9 +162,9 @@ function PrinterFields({ form, problems }: PartProps): ReactElement {
       </div>
       <p className="mt-2 mb-0 text-note text-muted">
         <a href={routes.printerTest.path} target="_blank" rel="noreferrer" className="font-semibold text-ink">
-          Print the test page
+          {t('schoolSettings.printTheTestPage')}
         </a>{' '}
-        on both sides: it shows these figures.
+        {t('schoolSettings.onBothSidesItShows')}
       </p>
     </fieldset>
   );
@@ -163,14 +175,14 @@ function AddressFields({ form, problems, school }: PartProps & { readonly school
   return (
     <>
       <TextField
-        label="Public address"
-        hint="Under which phones reach this server."
+        label={t('schoolSettings.publicAddress')}
+        hint={t('schoolSettings.underWhichPhonesReachThis')}
         {...form.register('publicAddress')}
         problem={problems.get('publicAddress')}
       />
       <TextField
-        label="Short-link host"
-        hint="A short name of the school’s own, if it has one: k.school.example"
+        label={t('schoolSettings.shortLinkHost')}
+        hint={t('schoolSettings.aShortNameOfThe')}
         {...form.register('shortLinkHost')}
         problem={problems.get('shortLinkHost')}
       />
@@ -215,7 +227,7 @@ function useChangeSchool({ version }: SchoolView): {
   const change = useMutation<unknown, Error, Fields>({
     mutationFn: (fields) => call(routes.changeSchool, { body: requestOf(fields, version) }),
     onSuccess: async () => {
-      notice({ words: 'Settings saved.' });
+      notice({ words: t('schoolSettings.settingsSaved') });
       await client.invalidateQueries();
     },
     onError: (error) =>
@@ -227,7 +239,7 @@ function useChangeSchool({ version }: SchoolView): {
   return {
     change,
     problems: new Map(
-      wrong.map(({ field }) => [field, fieldWords[field as keyof Fields] ?? 'This needs another value.']),
+      wrong.map(({ field }) => [field, fieldWords[field as keyof Fields] ?? t('schoolSettings.thisNeedsAnotherValue')]),
     ),
   };
 }
@@ -246,28 +258,25 @@ function OnPaper({
   if (!printed || (!moved && !renamed)) return null;
   const pages = moved ? printed.pages : 0;
   const shortLinks = renamed || (moved && before.shortLinkHost === null) ? printed.shortLinks : 0;
-  if (pages + shortLinks === 0) return <p className="m-0 text-row text-muted">No sheet carries the present address.</p>;
+  if (pages + shortLinks === 0)
+    return <p className="m-0 text-row text-muted">{t('schoolSettings.noSheetCarriesThePresent')}</p>;
   return (
     <p role="status" className="m-0 flex gap-2 text-row">
-      <StateMark mark="look-at" words="Needs attention" />
-      <span>
-        {plural(pages + shortLinks, 'sheet')} on paper {pages + shortLinks === 1 ? 'carries' : 'carry'} the present
-        address. {pages + shortLinks === 1 ? 'It works' : 'They work'} on as long as the old name still leads to this
-        server; short links under an old name stay valid here.
-      </span>
+      <StateMark mark="look-at" words={t('schoolSettings.needsAttention')} />
+      <span>{t('schoolSettings.sheetsOnPaperCarryThe', { count: pages + shortLinks })}</span>
     </p>
   );
 }
 
 const fieldWords: Readonly<Record<keyof Fields, string>> = {
-  name: 'The school needs a name.',
-  timeZone: 'There is no such time zone. Write it as Europe/Dublin.',
-  paper: 'Choose one of the papers.',
-  printerMarginMm: 'Write millimetres from 0 to 20.',
-  duplexEdge: 'Choose one of the edges.',
-  duplexRightMm: 'Write millimetres from −10 to 10.',
-  duplexDownMm: 'Write millimetres from −10 to 10.',
-  publicAddress: 'Write a whole address that begins with http:// or https://.',
-  visitorNetworks: 'Write each network as its first address and a length, like 10.20.0.0/16, or one address alone.',
-  shortLinkHost: 'Write a host name only, without http:// and without a path.',
+  name: t('schoolSettings.theSchoolNeedsAName'),
+  timeZone: t('schoolSettings.thereIsNoSuchTime'),
+  paper: t('schoolSettings.chooseOneOfThePapers'),
+  printerMarginMm: t('schoolSettings.writeMillimetresFrom0To'),
+  duplexEdge: t('schoolSettings.chooseOneOfTheEdges'),
+  duplexRightMm: t('schoolSettings.writeMillimetresFrom10To'),
+  duplexDownMm: t('schoolSettings.writeMillimetresFrom10To'),
+  publicAddress: t('schoolSettings.writeAWholeAddressThat'),
+  visitorNetworks: t('schoolSettings.writeEachNetworkAsIts'),
+  shortLinkHost: t('schoolSettings.writeAHostNameOnly'),
 };

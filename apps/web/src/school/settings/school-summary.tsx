@@ -6,6 +6,7 @@ import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 interface Props<Data> {
   /** "Services", "Looks": also what is behind "All". */
@@ -22,11 +23,11 @@ export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>)
       title={title}
       action={
         <Link to={to} className={buttonClass()}>
-          All {title.toLowerCase()}
+          {t('schoolSummary.all', { value: title.toLowerCase() })}
         </Link>
       }
     >
-      {query.isPending && <Loading rows={1} label={`${title} are loading`} />}
+      {query.isPending && <Loading rows={1} label={t('schoolSummary.areLoading', { title })} />}
       {hasFailed(query) && <Failed words={wordsFor(query.error)} onRetry={() => void query.refetch()} />}
       {query.data !== undefined && <p className="m-0 text-body">{children(query.data)}</p>}
     </Panel>

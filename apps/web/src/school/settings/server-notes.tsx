@@ -8,8 +8,8 @@ import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { T, t } from '../words.js';
 
 const serverNotesQuery = queryOptions({
   queryKey: ['school', 'server-notes'],
@@ -24,25 +24,26 @@ export function ServerNotesPart(): ReactElement | null {
   const { undeclaredProxy, unknownShortLinks, slowedShortLinks, shortSlugs, formerShortHosts } = notes;
   const guessing = slowedShortLinks > 0 || unknownShortLinks > manyUnknown;
   return (
-    <Panel title="This server">
+    <Panel title={t('serverNotes.thisServer')}>
       <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-body">
         {undeclaredProxy && (
           <Note mark="stop">
-            A proxy in front of this server is not declared, so all visitors seem to come from one address. Set{' '}
-            <code className="font-mono">HAPSET_PROXIES</code> to the proxy’s address and start again.
+            <T k="serverNotes.aProxyInFrontOf" components={[<code key="2" className="font-mono" />]} />
           </Note>
         )}
         <Note mark={guessing ? 'look-at' : 'done'}>
           {unknownShortLinks === 0
-            ? 'No wrong short addresses'
-            : plural(unknownShortLinks, 'wrong short address', 'wrong short addresses')}{' '}
-          in the last 24 hours.
-          {slowedShortLinks > 0 && ` Somebody tries them out; ${slowedShortLinks} were slowed down.`}
+            ? t('serverNotes.noWrongAddresses')
+            : t('serverNotes.wrongAddresses', { count: unknownShortLinks })}
+          {slowedShortLinks > 0 && ` ${t('serverNotes.triedOut', { slowed: slowedShortLinks })}`}
         </Note>
         {shortSlugs > 0 && (
           <Note mark="look-at">
-            {plural(shortSlugs, 'short link')} of an earlier version can be guessed. Teachers replace theirs before the
-            next print, under <Link to="/shelf/short-links">Short links</Link>.
+            <T
+              k="serverNotes.shortLinksOfAnEarlier"
+              values={{ count: shortSlugs }}
+              components={[<Link key="2" to="/shelf/short-links" />]}
+            />
           </Note>
         )}
         {formerShortHosts.map((host) => (
@@ -57,7 +58,7 @@ function Note({ mark, children }: { readonly mark: Mark; readonly children: Reac
   return (
     <li className="flex items-start gap-2.5">
       <span className="mt-0.5">
-        <StateMark mark={mark} words={mark === 'done' ? 'All well' : 'Needs attention'} />
+        <StateMark mark={mark} words={mark === 'done' ? t('serverNotes.allWell') : t('serverNotes.needsAttention')} />
       </span>
       <span className="min-w-0">{children}</span>
     </li>
@@ -75,10 +76,14 @@ function FormerHost({ host }: { readonly host: string }): ReactElement {
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1">
       <span className="min-w-0 flex-1">
-        Short links printed with <span className="font-mono">{host}</span> still work.
+        <T
+          k="serverNotes.shortLinksPrintedWithStill"
+          values={{ host }}
+          components={[<span key="1" className="font-mono" />]}
+        />
       </span>
       <Button disabled={remove.isPending} onClick={() => remove.mutate()}>
-        Stop answering it
+        {t('serverNotes.stopAnsweringIt')}
       </Button>
     </li>
   );

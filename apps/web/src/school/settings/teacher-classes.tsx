@@ -10,8 +10,8 @@ import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { Tick } from '../../platform/design/tick.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { t } from '../words.js';
 
 const teacherClassesQuery = queryOptions({
   queryKey: ['school', 'teacher-classes'],
@@ -23,14 +23,14 @@ export function TeacherClassesPart(): ReactElement {
   const [open, setOpen] = useState(false);
   return (
     <Panel
-      title="Who sees which students"
+      title={t('teacherClasses.whoSeesWhichStudents')}
       action={
         <Button disabled={!view.data} onClick={() => setOpen(true)}>
-          Change
+          {t('teacherClasses.change')}
         </Button>
       }
     >
-      {view.isPending && <Loading rows={1} label="Loading who sees which students" />}
+      {view.isPending && <Loading rows={1} label={t('teacherClasses.loadingWhoSeesWhichStudents')} />}
       {hasFailed(view) && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
       {view.data && <p className="m-0 text-body">{summary(view.data)}</p>}
       {open && view.data && <TeacherClassesDialog view={view.data} onClose={() => setOpen(false)} />}
@@ -39,9 +39,9 @@ export function TeacherClassesPart(): ReactElement {
 }
 
 function summary({ limited, teachers }: TeacherClassesView): string {
-  if (limited === null) return 'Teachers see the students of all classes. The office and administrators see everyone.';
+  if (limited === null) return t('teacherClasses.teachersSeeTheStudentsOf');
   const seeing = limited.filter(({ classNames }) => classNames.length > 0).length;
-  return `${seeing} of ${plural(teachers.length, 'teacher')} see students, each only of their own classes. The office and administrators see everyone.`;
+  return t('teacherClasses.ofTeachersSeeStudentsEach', { count: teachers.length, seeing });
 }
 
 function TeacherClassesDialog({
@@ -57,15 +57,15 @@ function TeacherClassesDialog({
   const save = useMutation({
     mutationFn: (body: ChangeTeacherClasses) => call(routes.changeTeacherClasses, { body }),
     onSuccess: async () => {
-      notice({ words: 'Saved.' });
+      notice({ words: t('teacherClasses.saved') });
       onClose();
       await client.invalidateQueries();
     },
   });
   return (
     <Dialog
-      title="Who sees which students"
-      about="The office and administrators always see everyone."
+      title={t('teacherClasses.whoSeesWhichStudents')}
+      about={t('teacherClasses.theOfficeAndAdministratorsAlways')}
       onClose={onClose}
     >
       <form
@@ -76,7 +76,7 @@ function TeacherClassesDialog({
         }}
       >
         <Tick
-          words="Teachers see all classes"
+          words={t('teacherClasses.teachersSeeAllClasses')}
           ticked={limited === null}
           onTick={(all) => setLimited(all ? null : (view.limited ?? []))}
         />
@@ -91,11 +91,11 @@ function TeacherClassesDialog({
             />
           ))}
         {limited !== null && view.classes.length === 0 && (
-          <p className="m-0 text-row text-muted">There are no classes yet. Import a roster first.</p>
+          <p className="m-0 text-row text-muted">{t('teacherClasses.thereAreNoClassesYet')}</p>
         )}
         <DialogEnd
           failure={save.isError ? wordsFor(save.error) : null}
-          send="Save"
+          send={t('teacherClasses.save')}
           sending={save.isPending}
           onCancel={onClose}
         />

@@ -7,6 +7,7 @@ import { StateMark } from '../../platform/design/state-mark.js';
 import { deskDistanceM, deskScene, planSymbol } from '@hapset/core';
 import { rehearse } from '../../reads/rehearsal/rehearse.js';
 import { metres } from '../../platform/wording/figures.js';
+import { t } from '../words.js';
 
 export function CardRehearsal({
   sample: { payload, sizeMm },
@@ -42,7 +43,7 @@ export function CardRehearsal({
   if (found === null)
     return (
       <p role="status" className="m-0 text-row text-muted">
-        Rehearsing a card of {Math.floor(sizeMm)} mm with {devices.length} devices…
+        {t('cardRehearsal.rehearsingACardOfMm', { floor: Math.floor(sizeMm), number: devices.length })}
       </p>
     );
   const least = Math.min(...found.map(({ reachM }) => reachM));
@@ -53,12 +54,15 @@ export function CardRehearsal({
     <p role="status" className="m-0 flex items-center gap-2 text-row">
       <StateMark
         mark={short.length === 0 ? 'done' : 'look-at'}
-        words={short.length === 0 ? 'Reads' : 'Needs attention'}
+        words={short.length === 0 ? t('cardRehearsal.reads') : t('cardRehearsal.needsAttention')}
       />
       <span>
         {short.length === 0
-          ? `Every device reads a card from up to ${metres(least)}; the code is ${Math.floor(sizeMm)} mm wide.`
-          : `${short.map(({ name }) => name).join(', ')} can’t read a card from ${metres(deskDistanceM)}. Take fewer a page.`}
+          ? t('cardRehearsal.everyDeviceReadsACard', { metres: metres(least), floor: Math.floor(sizeMm) })
+          : t('cardRehearsal.cantReadACardFrom', {
+              value: short.map(({ name }) => name).join(', '),
+              metres: metres(deskDistanceM),
+            })}
       </span>
     </p>
   );

@@ -18,20 +18,24 @@ import { SheetNotices } from '../../paper/sheet/sheet-notices.js';
 import { templatesQuery } from '../../paper/sheet/sheet.queries.js';
 import { Tick } from '../../platform/design/tick.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { cardCodeAbout, cardCodeWords, cardFieldWords } from '../../platform/wording/students.js';
 import { CardRehearsal } from './card-rehearsal.js';
 import { cardsPreviewQuery, useMakeCards } from './cards.queries.js';
 import { SymbolField } from './symbol-field.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
-const sizeWords: Readonly<Record<number, string>> = { 8: '8, large', 10: '10, as bank cards', 24: '24, small' };
+const sizeWords: Readonly<Record<number, string>> = {
+  8: '8, large',
+  10: t('cardsPage.n10AsBankCards'),
+  24: '24, small',
+};
 
 export function CardsPage(): ReactElement {
   const school = useQuery(schoolQuery);
   const [search] = useSearchParams();
-  if (school.isPending) return <Loading rows={6} label="The cards are loading" />;
+  if (school.isPending) return <Loading rows={6} label={t('cardsPage.theCardsAreLoading')} />;
   if (hasFailed(school)) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
   const className = search.get('class');
   return (
@@ -66,8 +70,8 @@ function Cards({ first }: { readonly first: CardsRequest }): ReactElement {
   return (
     <>
       <PageHead
-        title="Student cards"
-        trail={<Link to="/school/students">Students</Link>}
+        title={t('cardsPage.studentCards')}
+        trail={<Link to="/school/students">{t('cardsPage.students')}</Link>}
         about={aboutCards(preview.data)}
         actions={<MakeCards request={request} disabled={cards === 0} />}
       />
@@ -82,9 +86,12 @@ function Cards({ first }: { readonly first: CardsRequest }): ReactElement {
 }
 
 function aboutCards(preview: CardsPreview | undefined): string {
-  if (!preview) return 'By class and name.';
+  if (!preview) return t('cardsPage.byClassAndName');
   const { codes, pages } = preview;
-  return `${plural(codes, 'card')} on ${plural(codes === 0 ? 0 : pages, 'page')}, by class and name.`;
+  return t('cardsPage.cardsOnByClassAnd', {
+    count: codes,
+    pages: t('cardsPage.page', { count: codes === 0 ? 0 : pages }),
+  });
 }
 
 function Pages({
@@ -101,13 +108,11 @@ function Pages({
     <div className="flex min-w-0 flex-col gap-4">
       {data?.sample && <CardRehearsal sample={data.sample} />}
       {data && <Notices preview={data} />}
-      {preview.isPending && <Loading rows={6} label="The cards are being laid out" />}
+      {preview.isPending && <Loading rows={6} label={t('cardsPage.theCardsAreBeingLaid')} />}
       {hasFailed(preview) && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
       {data?.codes === 0 && (
-        <Empty title="Nobody to make a card for">
-          {onlyNew
-            ? 'Everybody has one already. Take “only who has none yet” away to print them again.'
-            : 'Choose other classes, or import a roster first.'}
+        <Empty title={t('cardsPage.nobodyToMakeACard')}>
+          {onlyNew ? t('cardsPage.everybodyHasOneAlreadyTake') : t('cardsPage.chooseOtherClassesOrImport')}
         </Empty>
       )}
       {data && data.codes > 0 && <PageView preview={data} fresh={!preview.isPlaceholderData} onPage={onPage} />}
@@ -120,12 +125,17 @@ const namesShown = 8;
 function Notices({ preview: { notices, withoutId } }: { readonly preview: CardsPreview }): ReactElement | null {
   if (notices.length + withoutId.length === 0) return null;
   return (
-    <Panel title="Look at this before you print">
+    <Panel title={t('cardsPage.lookAtThisBeforeYou')}>
       <SheetNotices notices={notices} lessonId={null} addressOf={() => '/school/students'} />
       {withoutId.length > 0 && (
         <p className="m-0 text-row">
-          <strong>Without an id</strong>, so without a card: {withoutId.slice(0, namesShown).join(', ')}
-          {withoutId.length > namesShown ? ` and ${withoutId.length - namesShown} more` : ''}.
+          <strong>{t('cardsPage.withoutAnId')}</strong>
+          {withoutId.length > namesShown
+            ? t('cardsPage.soWithoutACardAnd', {
+                value: withoutId.slice(0, namesShown).join(', '),
+                value2: withoutId.length - namesShown,
+              })
+            : t('cardsPage.soWithoutACard', { value: withoutId.slice(0, namesShown).join(', ') })}
         </p>
       )}
     </Panel>
@@ -144,7 +154,7 @@ function CardOptions({ request, onChange }: OptionsProps): ReactElement {
     <div className="flex flex-col gap-4">
       <ForWhom request={request} onChange={onChange} />
       <ChoiceField
-        label="What the code says"
+        label={t('cardsPage.whatTheCodeSays')}
         choices={cardCodes}
         words={cardCodeWords}
         value={code}
@@ -155,11 +165,11 @@ function CardOptions({ request, onChange }: OptionsProps): ReactElement {
       <BesideTheName request={request} onChange={onChange} />
       {templates.length > 0 && (
         <SelectField
-          label="Template"
+          label={t('cardsPage.template')}
           value={request.templateId ?? ''}
           onChange={(event) => onChange({ templateId: event.target.value || null })}
         >
-          <option value="">As usual</option>
+          <option value="">{t('cardsPage.asUsual')}</option>
           {templates.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -175,10 +185,10 @@ function ForWhom({ request: { classNames, onlyNew }, onChange }: OptionsProps): 
   const groups = useQuery(groupsQuery).data;
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-small font-semibold">For whom</legend>
+      <legend className="mb-1 text-small font-semibold">{t('cardsPage.forWhom')}</legend>
       <div className="grid max-h-44 grid-cols-2 gap-x-3 overflow-auto">
         <Tick
-          words={`All classes${groups ? ` (${groups.students})` : ''}`}
+          words={groups ? t('cardsPage.allClasses', { students: groups.students }) : t('cardsPage.allClasses2')}
           ticked={classNames.length === 0}
           onTick={() => onChange({ classNames: [] })}
         />
@@ -193,7 +203,11 @@ function ForWhom({ request: { classNames, onlyNew }, onChange }: OptionsProps): 
           />
         ))}
       </div>
-      <Tick words="Only who has none yet" ticked={onlyNew} onTick={(ticked) => onChange({ onlyNew: ticked })} />
+      <Tick
+        words={t('cardsPage.onlyWhoHasNoneYet')}
+        ticked={onlyNew}
+        onTick={(ticked) => onChange({ onlyNew: ticked })}
+      />
     </fieldset>
   );
 }
@@ -203,7 +217,7 @@ function PaperFields({ request, onChange }: OptionsProps): ReactElement {
     <div className="grid grid-cols-2 gap-3">
       <PaperField value={request.paper} onChoose={(paper) => onChange({ paper })} />
       <SelectField
-        label="A page"
+        label={t('cardsPage.aPage')}
         value={request.perPage}
         onChange={(event) => onChange({ perPage: Number(event.target.value) })}
       >
@@ -221,7 +235,7 @@ function BesideTheName({ request, onChange }: OptionsProps): ReactElement {
   const { fields } = request;
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-small font-semibold">Beside the name</legend>
+      <legend className="mb-1 text-small font-semibold">{t('cardsPage.besideTheName')}</legend>
       <div className="grid grid-cols-2 gap-x-3">
         {cardFields.map((field) => (
           <Tick
@@ -233,7 +247,7 @@ function BesideTheName({ request, onChange }: OptionsProps): ReactElement {
             }
           />
         ))}
-        <Tick words="Backs, for both sides" ticked={request.backs} onTick={(backs) => onChange({ backs })} />
+        <Tick words={t('cardsPage.backsForBothSides')} ticked={request.backs} onTick={(backs) => onChange({ backs })} />
       </div>
       <SymbolField value={request.symbol} onChange={(symbol) => onChange({ symbol })} />
     </fieldset>
@@ -261,9 +275,9 @@ function MakeCards({
           })
         }
       >
-        {make.isPending ? 'Making…' : 'Make the cards'}
+        {make.isPending ? t('cardsPage.making') : t('cardsPage.makeTheCards')}
       </Button>
-      {made !== null && <MadeDialog title="Your cards" printId={made} onClose={() => setMade(null)} />}
+      {made !== null && <MadeDialog title={t('cardsPage.yourCards')} printId={made} onClose={() => setMade(null)} />}
     </>
   );
 }

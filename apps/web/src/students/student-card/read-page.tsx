@@ -10,13 +10,13 @@ import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { CameraReader } from '../../reads/reader/camera-reader.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { cardResultWords } from '../../platform/wording/students.js';
 import { serverState } from '../../platform/api/server-state.js';
 import { cardReadingsQuery, useRemoveReading } from './cards.queries.js';
 import { useReading } from './use-reading.js';
 import { LineInput } from '../../platform/design/inputs.js';
+import { t } from '../words.js';
 
 export function ReadCardsPage(): ReactElement {
   const [camera, setCamera] = useState(false);
@@ -24,9 +24,9 @@ export function ReadCardsPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Read cards"
-        trail={<Link to="/school/students">Students</Link>}
-        about="Hold a student’s card in front of the camera. Only you see who it is; each reading is kept in your list."
+        title={t('readPage.readCards')}
+        trail={<Link to="/school/students">{t('readPage.students')}</Link>}
+        about={t('readPage.holdAStudentsCardIn')}
       />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <section className="rounded-sheet border border-line bg-sheet px-4 py-4 sm:px-5">
@@ -37,7 +37,7 @@ export function ReadCardsPage(): ReactElement {
           )}
           <div className="flex flex-wrap items-center gap-2.5">
             <Button tone={camera ? 'plain' : 'main'} onClick={() => setCamera(!camera)}>
-              {camera ? 'Stop the camera' : 'Use the camera'}
+              {camera ? t('readPage.stopTheCamera') : t('readPage.useTheCamera')}
             </Button>
             <TypedCard onRead={ask} />
           </div>
@@ -57,12 +57,7 @@ export function ReadCardsPage(): ReactElement {
 function Waiting({ cards }: { readonly cards: number }): ReactElement | null {
   const isAway = useSyncExternalStore(serverState.subscribe, serverState.isAway);
   if (cards === 0 || !isAway) return null;
-  return (
-    <p className="mt-3 mb-0 text-body font-semibold">
-      {plural(cards, 'card')} {cards === 1 ? 'is' : 'are'} not sent yet. You can go on reading cards. Keep this page
-      open: they are sent when the server answers.
-    </p>
-  );
+  return <p className="mt-3 mb-0 text-body font-semibold">{t('readPage.cardsAreNotSentYet', { count: cards })}</p>;
 }
 
 function TypedCard({ onRead }: { readonly onRead: (text: string) => void }): ReactElement {
@@ -76,13 +71,13 @@ function TypedCard({ onRead }: { readonly onRead: (text: string) => void }): Rea
   return (
     <form onSubmit={send} className="flex flex-1 gap-2">
       <LineInput
-        aria-label="What the card says"
-        placeholder="or type what the card says"
+        aria-label={t('readPage.whatTheCardSays')}
+        placeholder={t('readPage.orTypeWhatTheCard')}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         className="w-full min-w-36 font-mono text-body"
       />
-      <Button type="submit">Read</Button>
+      <Button type="submit">{t('readPage.read')}</Button>
     </form>
   );
 }
@@ -96,7 +91,7 @@ function LastCard({ card: { result, student } }: { readonly card: ReadCardView }
       />
       <div className="min-w-0">
         {student && (
-          <p className="m-0 text-answer leading-tight font-semibold wrap-anywhere" aria-label="Who it is">
+          <p className="m-0 text-answer leading-tight font-semibold wrap-anywhere" aria-label={t('readPage.whoItIs')}>
             {student.name}
           </p>
         )}
@@ -114,20 +109,19 @@ function LastCard({ card: { result, student } }: { readonly card: ReadCardView }
 function Readings(): ReactElement {
   const readings = useQuery(cardReadingsQuery);
   const remove = useRemoveReading();
-  if (readings.isPending) return <Loading rows={3} label="Your readings are loading" />;
+  if (readings.isPending) return <Loading rows={3} label={t('readPage.yourReadingsAreLoading')} />;
   if (hasFailed(readings)) return <Failed words={wordsFor(readings.error)} onRetry={() => void readings.refetch()} />;
   const { rows, total } = readings.data;
-  if (rows.length === 0)
-    return <Empty title="Nothing read yet">Each card that you read stands here with its time.</Empty>;
+  if (rows.length === 0) return <Empty title={t('readPage.nothingReadYet')}>{t('readPage.eachCardThatYouRead')}</Empty>;
   return (
     <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
       <div className="mb-1 flex flex-wrap items-center gap-3">
-        <h2 className="m-0 text-panel">{plural(total, 'reading')}</h2>
+        <h2 className="m-0 text-panel">{t('readPage.readings', { count: total })}</h2>
         <a href={routes.cardReadingsCsv.path} download className={buttonClass('plain', 'ml-auto')}>
-          Save as CSV
+          {t('readPage.saveAsCSV')}
         </a>
       </div>
-      <ul className="m-0 list-none p-0" aria-label="Cards that were read">
+      <ul className="m-0 list-none p-0" aria-label={t('readPage.cardsThatWereRead')}>
         {rows.map(({ id, readAt, name, className }) => (
           <li key={id} className="flex items-center gap-3 border-b border-line py-1.5 text-body last:border-b-0">
             <span className="min-w-0 flex-1 truncate font-semibold">{name}</span>
@@ -137,11 +131,11 @@ function Readings(): ReactElement {
             </time>
             <Button
               tone="quiet"
-              aria-label={`Remove the reading of ${name}`}
+              aria-label={t('readPage.removeTheReadingOf', { name })}
               disabled={remove.isPending}
               onClick={() => remove.mutate(id)}
             >
-              Remove
+              {t('readPage.remove')}
             </Button>
           </li>
         ))}

@@ -1,6 +1,7 @@
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { ChooseIcon } from '../../code/look/choose-icon.js';
+import { t } from '../words.js';
 
 /** A symbol on the card, that tells at a glance whose class it is. */
 export function SymbolField({
@@ -15,11 +16,11 @@ export function SymbolField({
     <div className="mt-1">
       <div className="flex flex-wrap items-center gap-2">
         <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-          {value === null ? 'Add a symbol' : `Symbol: ${value}`}
+          {value === null ? t('symbolField.addASymbol') : t('symbolField.symbol', { value })}
         </Button>
         {value !== null && (
           <Button tone="quiet" onClick={() => onChange(null)}>
-            Without
+            {t('symbolField.without')}
           </Button>
         )}
       </div>
@@ -27,7 +28,7 @@ export function SymbolField({
         <div className="mt-2">
           <ChooseIcon
             chosen={value}
-            none="No icon of that name. Try another word."
+            none={t('symbolField.noIconOfThatName')}
             onChoose={(icon) => {
               onChange(icon);
               setOpen(false);

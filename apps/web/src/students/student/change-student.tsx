@@ -5,14 +5,15 @@ import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { TextField } from '../../platform/design/field.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { useChangeStudent } from './roster.queries.js';
+import { t } from '../words.js';
 
 const fields = [
-  ['given', 'Given name', rosterLimits.nameLength],
-  ['middle', 'Middle names', rosterLimits.nameLength],
-  ['prefix', 'Prefix (van, de)', rosterLimits.nameLength],
-  ['family', 'Family name', rosterLimits.nameLength],
-  ['className', 'Class', rosterLimits.classLength],
-  ['year', 'Year', rosterLimits.classLength],
+  ['given', t('changeStudent.givenName'), rosterLimits.nameLength],
+  ['middle', t('changeStudent.middleNames'), rosterLimits.nameLength],
+  ['prefix', t('changeStudent.prefixVanDe'), rosterLimits.nameLength],
+  ['family', t('changeStudent.familyName'), rosterLimits.nameLength],
+  ['className', t('changeStudent.class'), rosterLimits.classLength],
+  ['year', t('changeStudent.year'), rosterLimits.classLength],
   ['schoolId', 'Id', rosterLimits.idLength],
 ] as const;
 
@@ -37,7 +38,7 @@ export function ChangeStudentDialog({
   });
   const change = useChangeStudent(id);
   return (
-    <Dialog title="Change a student" onClose={onClose}>
+    <Dialog title={t('changeStudent.changeAStudent')} onClose={onClose}>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -62,7 +63,7 @@ export function ChangeStudentDialog({
         </div>
         <DialogEnd
           failure={change.isError ? wordsFor(change.error) : null}
-          send="Keep the change"
+          send={t('changeStudent.keepTheChange')}
           sending={change.isPending}
           onCancel={onClose}
         />

@@ -1,6 +1,7 @@
 import type { RosterComparisonView } from '@hapset/contract';
 import type { ReactElement, ReactNode } from 'react';
 import { rosterPartWords } from '../../platform/wording/students.js';
+import { t } from '../words.js';
 
 /** Who would be added, changed, and is not in the roster any more. */
 export function Comparison({
@@ -10,17 +11,17 @@ export function Comparison({
 }): ReactElement {
   return (
     <div className="grid gap-x-6 gap-y-3 text-row sm:grid-cols-3">
-      <Part title={`${added} new`} names={someAdded} of={added} />
+      <Part title={t('comparison.new', { added })} names={someAdded} of={added} />
       <Part
-        title={`${changed} changed`}
+        title={t('comparison.changed', { changed })}
         names={someChanged.map(
           ({ name, parts, before, back }) =>
-            `${name}${parts.length === 0 ? '' : `: ${parts.map((part) => rosterPartWords[part]).join(', ')} (was ${before})`}${back ? ', is back' : ''}`,
+            `${name}${parts.length === 0 ? '' : `: ${parts.map((part) => rosterPartWords[part]).join(', ')} (was ${before})`}${back ? t('comparison.isBack') : ''}`,
         )}
         of={changed}
-        more={same === 0 ? null : same === 1 ? '1 is as it was.' : `${same} are as they were.`}
+        more={same === 0 ? null : same === 1 ? t('comparison.n1IsAsItWas') : t('comparison.areAsTheyWere', { same })}
       />
-      <Part title={`${leftOut} not in it any more`} names={someLeftOut} of={leftOut} />
+      <Part title={t('comparison.notInItAnyMore', { leftOut })} names={someLeftOut} of={leftOut} />
     </div>
   );
 }
@@ -46,7 +47,7 @@ function Part({
           </li>
         ))}
       </ul>
-      {of > names.length && <p className="m-0 text-muted">and {of - names.length} more</p>}
+      {of > names.length && <p className="m-0 text-muted">{t('comparison.andMore', { value: of - names.length })}</p>}
       {more !== null && <p className="m-0 text-muted">{more}</p>}
     </div>
   );

@@ -8,27 +8,29 @@ import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { importsQuery } from './roster.queries.js';
 import { UndoImportDialog } from './undo-import.js';
+import { t } from '../words.js';
 
 /** Rosters that were imported before; the last one can be undone by its importer and by administrators. */
 export function EarlierImports(): ReactElement | null {
   const imports = useQuery(importsQuery);
   const [undoing, setUndoing] = useState<string | null>(null);
-  if (imports.isPending) return <Loading rows={1} label="Earlier rosters are loading" />;
+  if (imports.isPending) return <Loading rows={1} label={t('earlierImports.earlierRostersAreLoading')} />;
   if (hasFailed(imports)) return <Failed words={wordsFor(imports.error)} onRetry={() => void imports.refetch()} />;
   if (imports.data.length === 0) return null;
   return (
-    <Panel title="Earlier imports">
-      <ul className="m-0 list-none p-0 text-row" aria-label="Earlier imports">
+    <Panel title={t('earlierImports.earlierImports')}>
+      <ul className="m-0 list-none p-0 text-row" aria-label={t('earlierImports.earlierImports')}>
         {imports.data.map(({ id, fileName, importedAt, added, changed, left, undone, undoable }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2 last:border-b-0">
             <span className="min-w-0 flex-1">
               <span className="block font-semibold wrap-anywhere">{fileName}</span>
               <span className="text-muted">
-                {added} added, {changed} changed, {left} left, {ago(importedAt)}
-                {undone ? ', undone' : ''}
+                {undone
+                  ? t('earlierImports.addedChangedLeftUndone', { added, changed, left, ago: ago(importedAt) })
+                  : t('earlierImports.addedChangedLeft', { added, changed, left, ago: ago(importedAt) })}
               </span>
             </span>
-            {undoable && <Button onClick={() => setUndoing(id)}>Undo</Button>}
+            {undoable && <Button onClick={() => setUndoing(id)}>{t('earlierImports.undo')}</Button>}
           </li>
         ))}
       </ul>

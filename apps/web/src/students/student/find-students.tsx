@@ -3,11 +3,11 @@ import { routes, type StudentGroup, type StudentGroups } from '@hapset/contract'
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { plural } from '../../platform/wording/figures.js';
 import { studentsSearch, useEraseStudents, useLeaveClass, type StudentsRequest } from './roster.queries.js';
 import { LineSelect } from '../../platform/design/field.js';
 import { SearchInput } from '../../platform/design/inputs.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function FindStudents({
   request,
@@ -23,32 +23,32 @@ export function FindStudents({
   return (
     <div className="mb-3 flex flex-wrap items-center gap-2.5">
       <SearchInput
-        label="Find a student"
-        placeholder="Find by name, id or class"
+        label={t('findStudents.findAStudent')}
+        placeholder={t('findStudents.findByNameIdOr')}
         value={request.find}
         onFind={(find) => onRequest({ ...request, find: find })}
       />
       <LineSelect
-        label="Class"
+        label={t('findStudents.class')}
         value={request.className ?? ''}
         onChoose={(className) => onRequest({ ...request, className: className || null })}
-        choices={[['', 'All classes'], ...counted(groups?.classes, '')]}
+        choices={[['', t('findStudents.allClasses')], ...counted(groups?.classes, '')]}
       />
       {(groups?.years.length ?? 0) > 1 && (
         <LineSelect
-          label="Year"
+          label={t('findStudents.year')}
           value={request.year ?? ''}
           onChoose={(year) => onRequest({ ...request, year: year || null })}
-          choices={[['', 'All years'], ...counted(groups?.years, 'Year ')]}
+          choices={[['', t('findStudents.allYears')], ...counted(groups?.years, t('findStudents.year2'))]}
         />
       )}
       <LineSelect
-        label="Who"
+        label={t('findStudents.who')}
         value={request.left ? 'left' : 'here'}
         onChoose={(who) => onRequest({ ...request, left: who === 'left' })}
         choices={[
-          ['here', 'At the school'],
-          ['left', 'Left the school'],
+          ['here', t('findStudents.atTheSchool')],
+          ['left', t('findStudents.leftTheSchool')],
         ]}
       />
       {mayRule && <WithAll request={request} left={groups?.left ?? 0} onRequest={onRequest} />}
@@ -90,7 +90,7 @@ function ExportAs({ request }: { readonly request: StudentsRequest }): ReactElem
     ).toString();
   return (
     <span className="flex items-center gap-2 text-row text-muted">
-      Export as
+      {t('findStudents.exportAs')}
       {(['csv', 'xlsx', 'json'] as const).map((format) => (
         <a
           key={format}
@@ -112,15 +112,15 @@ function EraseLeft({ students }: { readonly students: number }): ReactElement {
   const sendChange = useSendChange();
   return (
     <>
-      <Button onClick={() => setAsking(true)}>Erase all who left</Button>
+      <Button onClick={() => setAsking(true)}>{t('findStudents.eraseAllWhoLeft')}</Button>
       {asking && (
         <Dialog
-          title={`Erase ${plural(students, 'student')} who left?`}
-          about="Names, cards, readings and what imports remember are deleted for good. This can’t be undone."
+          title={t('findStudents.eraseStudentsWhoLeft', { count: students })}
+          about={t('findStudents.namesCardsReadingsAndWhat')}
           onClose={() => setAsking(false)}
         >
           <div className="flex justify-end gap-2">
-            <Button onClick={() => setAsking(false)}>Cancel</Button>
+            <Button onClick={() => setAsking(false)}>{t('findStudents.cancel')}</Button>
             <Button
               tone="main"
               disabled={erase.isPending}
@@ -130,7 +130,7 @@ function EraseLeft({ students }: { readonly students: number }): ReactElement {
                 })
               }
             >
-              {erase.isPending ? 'Erasing…' : 'Erase students'}
+              {erase.isPending ? t('findStudents.erasing') : t('findStudents.eraseStudents')}
             </Button>
           </div>
         </Dialog>
@@ -145,21 +145,21 @@ function LeaveClass({ className, onDone }: { readonly className: string; readonl
   const sendChange = useSendChange();
   return (
     <>
-      <Button onClick={() => setAsking(true)}>Mark class as left</Button>
+      <Button onClick={() => setAsking(true)}>{t('findStudents.markClassAsLeft')}</Button>
       {asking && (
         <Dialog
-          title={`Mark ${className} as left?`}
-          about="Its students stay in the list under “Left the school” and can come back; their cards stop working."
+          title={t('findStudents.markAsLeft', { className })}
+          about={t('findStudents.itsStudentsStayInThe')}
           onClose={() => setAsking(false)}
         >
           <div className="flex justify-end gap-2">
-            <Button onClick={() => setAsking(false)}>Cancel</Button>
+            <Button onClick={() => setAsking(false)}>{t('findStudents.cancel')}</Button>
             <Button
               tone="main"
               disabled={leave.isPending}
               onClick={() => sendChange(leave, className, { onSuccess: onDone })}
             >
-              Mark as left
+              {t('findStudents.markAsLeft2')}
             </Button>
           </div>
         </Dialog>

@@ -28,7 +28,6 @@ import type { Encoding } from '../../platform/table-file/list-file.js';
 import { parseCells, type Rows } from '../../platform/table-file/table.js';
 import { Tick } from '../../platform/design/tick.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import { listFileWords } from '../../platform/wording/list-files.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { encodingWords } from '../../platform/wording/students.js';
@@ -39,6 +38,7 @@ import { comparisonQuery, useImportRoster } from './roster.queries.js';
 import { RosterProblems } from './roster-problems.js';
 import { PasteArea } from '../../platform/design/inputs.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 interface OpenedList {
   readonly name: string;
@@ -50,23 +50,21 @@ interface OpenedList {
 }
 
 const encodingChoices = Object.keys(encodingWords) as Encoding[];
-const sameIdWords = { first: 'the first row counts', last: 'the last row counts' } as const;
+const sameIdWords = { first: t('importPage.theFirstRowCounts'), last: t('importPage.theLastRowCounts') } as const;
 
 export function ImportRosterPage(): ReactElement {
   const mayImport = useSession()?.role !== 'teacher';
   return (
     <>
       <PageHead
-        title="Import roster"
-        trail={<Link to="/school/students">Students</Link>}
-        about="CSV, XLSX or ODS, or cells out of a spreadsheet. Nothing changes before you have seen what would."
+        title={t('importPage.importRoster')}
+        trail={<Link to="/school/students">{t('importPage.students')}</Link>}
+        about={t('importPage.cSVXLSXOrODSOr')}
       />
       {mayImport ? (
         <Importing />
       ) : (
-        <Empty title="Rosters come from the office">
-          The school’s office and its administrators import rosters. Ask them where somebody is missing.
-        </Empty>
+        <Empty title={t('importPage.rostersComeFromTheOffice')}>{t('importPage.theSchoolsOfficeAndIts')}</Empty>
       )}
     </>
   );
@@ -86,9 +84,17 @@ function Importing(): ReactElement {
         className="rounded-sheet border border-dashed border-line-strong px-4 py-4 sm:px-5"
       >
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-          <ChooseFile label="Choose a file" accept=".csv,.tsv,.txt,.xlsx,.ods" onChoose={(file) => void open(file)} />
-          <span className="text-body text-muted">or drop one here, or paste cells:</span>
-          <PasteArea aria-label="Paste cells here" onPaste={paste} placeholder="Paste here" />
+          <ChooseFile
+            label={t('importPage.chooseAFile')}
+            accept=".csv,.tsv,.txt,.xlsx,.ods"
+            onChoose={(file) => void open(file)}
+          />
+          <span className="text-body text-muted">{t('importPage.orDropOneHereOr')}</span>
+          <PasteArea
+            aria-label={t('importPage.pasteCellsHere')}
+            onPaste={paste}
+            placeholder={t('importPage.pasteHere')}
+          />
         </div>
         {problem !== null && <Alert words={problem} className="mt-2 mb-0" />}
       </section>
@@ -129,7 +135,7 @@ function useOpenedList(): {
     event.preventDefault();
     setProblem(null);
     const rows = parseCells(text, { keepEmpty: true });
-    setOpened({ name: 'Pasted cells', rows, cut: false, encoding: null, file: null });
+    setOpened({ name: t('importPage.pastedCells'), rows, cut: false, encoding: null, file: null });
   };
   return { opened, problem, open, paste, close: () => setOpened(null) };
 }
@@ -151,22 +157,29 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
     <>
       <Panel
         title={name}
-        aside={`${plural(students.length, 'student')} in ${plural(rows.length, 'row')}${cut ? '; only the first 5,000 rows are read' : ''}`}
+        aside={
+          cut
+            ? t('importPage.studentsInOnlyTheFirst', {
+                count: students.length,
+                rows: t('importPage.row', { count: rows.length }),
+              })
+            : t('importPage.studentsIn', { count: students.length, rows: t('importPage.row', { count: rows.length }) })
+        }
       >
         <div className="mb-2 flex flex-wrap gap-4">
           {opened.encoding !== null && (
             <ChoiceField
-              label="Text encoding"
+              label={t('importPage.textEncoding')}
               choices={encodingChoices}
               words={encodingWords}
               value={opened.encoding}
-              hint="Change it where names look wrong."
+              hint={t('importPage.changeItWhereNamesLook')}
               onChange={(event) => onEncoding(event.target.value as Encoding)}
             />
           )}
           {problems.some(({ reason }) => reason === 'same-id') && (
             <ChoiceField
-              label="Where an id stands twice,"
+              label={t('importPage.whereAnIdStandsTwice')}
               choices={['first', 'last']}
               words={sameIdWords}
               value={sameId}
@@ -176,7 +189,7 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
         </div>
         <DraftOffer draft={draft} onUse={setColumns} />
         <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
-        {!named && <Alert words="Say which column holds the names." className="mt-2 mb-0" />}
+        {!named && <Alert words={t('importPage.sayWhichColumnHoldsThe')} className="mt-2 mb-0" />}
       </Panel>
       <RosterProblems problems={problems} />
       {named && students.length > 0 && (
@@ -211,7 +224,7 @@ function useColumns(rows: Rows): {
     isLike(guessed)(value) &&
     value.roles.length === guessed.roles.length &&
     value.roles.every((role) => rosterRoles.includes(role));
-  const place = useOwnPlace(`roster columns ${guessed.roles.join('-')}`);
+  const place = useOwnPlace(t('importPage.rosterColumns', { value: guessed.roles.join('-') }));
   return { columns: said ?? guessed, setColumns, draft: useDraft(place, said, isColumns) };
 }
 
@@ -229,8 +242,8 @@ interface ChangeProps {
 function WhatWouldChange({ imported, fileName, onDone }: ChangeProps): ReactElement {
   const comparison = useQuery(comparisonQuery(imported));
   return (
-    <Panel title="What would change">
-      {comparison.isPending && <Loading rows={2} label="The roster is compared with who is known" />}
+    <Panel title={t('importPage.whatWouldChange')}>
+      {comparison.isPending && <Loading rows={2} label={t('importPage.theRosterIsComparedWith')} />}
       {hasFailed(comparison) && <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />}
       {comparison.data && (
         <>
@@ -273,25 +286,25 @@ function ImportIt({
         onError: (error) => error instanceof ApiError && error.reason === 'not-found' && onGone(),
         onSuccess: (done) => {
           onDone();
-          notice({ words: `${done.added} added, ${done.changed} changed, ${done.left} left the school.` });
+          notice({
+            words: t('importPage.addedChangedLeftTheSchool', {
+              added: done.added,
+              changed: done.changed,
+              left: done.left,
+            }),
+          });
         },
       },
     );
   return (
     <>
-      {leftOut > 0 && (
-        <Tick
-          words={`Those who are not in it any more (${leftOut}) have left the school`}
-          ticked={leave}
-          onTick={setLeave}
-        />
-      )}
+      {leftOut > 0 && <Tick words={t('importPage.thoseWhoAreNotIn', { leftOut })} ticked={leave} onTick={setLeave} />}
       {importing.isError && <Alert words={wordsFor(importing.error)} />}
       <div className="mt-3 flex gap-2">
         <Button tone="main" disabled={importing.isPending || nothingToDo} onClick={send}>
-          {importing.isPending ? 'Importing…' : `Import ${plural(count, 'student')}`}
+          {importing.isPending ? t('importPage.importing') : t('importPage.importStudents', { count })}
         </Button>
-        <Button onClick={onDone}>Cancel</Button>
+        <Button onClick={onDone}>{t('importPage.cancel')}</Button>
       </div>
     </>
   );

@@ -3,8 +3,8 @@ import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
-import { plural } from '../../platform/wording/figures.js';
 import { rosterProblemSentence } from '../../platform/wording/students.js';
+import { t } from '../words.js';
 
 const shownAtOnce = 6;
 
@@ -15,11 +15,11 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
   const leftOut = problems.filter((problem) => problem.leftOut).length;
   return (
     <Panel
-      mark={<StateMark mark="look-at" words="Needs attention" />}
-      title={`${plural(problems.length, 'row')} to look at`}
-      aside={leftOut === 0 ? 'none is left out' : `${leftOut} left out; all others are imported`}
+      mark={<StateMark mark="look-at" words={t('rosterProblems.needsAttention')} />}
+      title={t('rosterProblems.rowsToLookAt', { count: problems.length })}
+      aside={leftOut === 0 ? t('rosterProblems.noneIsLeftOut') : t('rosterProblems.leftOutAllOthersAre', { leftOut })}
     >
-      <ul className="m-0 list-none p-0 text-row" aria-label="Rows to look at">
+      <ul className="m-0 list-none p-0 text-row" aria-label={t('rosterProblems.rowsToLookAt2')}>
         {(all ? problems : problems.slice(0, shownAtOnce)).map((problem) => (
           <li key={`${problem.row} ${problem.reason}`} className="py-0.5 wrap-anywhere">
             {rosterProblemSentence(problem)}
@@ -28,7 +28,7 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
       </ul>
       {problems.length > shownAtOnce && !all && (
         <Button className="mt-2" onClick={() => setAll(true)}>
-          Show all {problems.length}
+          {t('rosterProblems.showAll', { number: problems.length })}
         </Button>
       )}
     </Panel>

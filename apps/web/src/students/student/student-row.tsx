@@ -11,6 +11,7 @@ import { ago } from '../../platform/wording/figures.js';
 import { ChangeStudentDialog } from './change-student.js';
 import { useChangeStudent, useEraseStudent, useReplaceCard } from './roster.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function StudentRow({
   student,
@@ -31,15 +32,21 @@ export function StudentRow({
         </span>
         <span className="truncate font-mono text-small text-muted">{schoolId ?? ''}</span>
         <span className="text-small text-muted">
-          {left ? 'left the school' : cardMadeAt === null ? 'no card yet' : `card printed ${ago(cardMadeAt)}`}
+          {left
+            ? t('studentRow.leftTheSchool')
+            : cardMadeAt === null
+              ? t('studentRow.noCardYet')
+              : t('studentRow.cardPrinted', { ago: ago(cardMadeAt) })}
         </span>
       </span>
       <Menu
-        label={`More about ${name}`}
+        label={t('studentRow.moreAbout', { name })}
         entries={[
-          { label: 'Change', onSelect: () => setOpen('change') },
+          { label: t('studentRow.change'), onSelect: () => setOpen('change') },
           ...entries,
-          ...(mayErase ? [{ label: 'Erase with all traces', danger: true, onSelect: () => setOpen('erase') }] : []),
+          ...(mayErase
+            ? [{ label: t('studentRow.eraseWithAllTraces'), danger: true, onSelect: () => setOpen('erase') }]
+            : []),
         ]}
       >
         <Icon icon={MoreHorizontal} size={18} />
@@ -59,19 +66,18 @@ function useEntries({ id, name, left, cardMadeAt, version }: StudentView): reado
   const told = (words: string) => ({ onSuccess: () => notice({ words }) });
   return [
     {
-      label: 'The card is lost',
+      label: t('studentRow.theCardIsLost'),
       disabled: cardMadeAt === null,
-      onSelect: () =>
-        sendChange(
-          replace,
-          id,
-          told(`${name}’s card is no longer valid. Make a new one under “only who has none yet”.`),
-        ),
+      onSelect: () => sendChange(replace, id, told(t('studentRow.sCardIsNoLonger', { name }))),
     },
     {
-      label: left ? 'Is back' : 'Left the school',
+      label: left ? t('studentRow.isBack') : t('studentRow.leftTheSchool2'),
       onSelect: () =>
-        sendChange(change, { version, left: !left }, told(left ? `${name} is back.` : `${name} left the school.`)),
+        sendChange(
+          change,
+          { version, left: !left },
+          told(left ? t('studentRow.isBack2', { name }) : t('studentRow.leftTheSchool3', { name })),
+        ),
     },
   ];
 }
@@ -86,15 +92,11 @@ function EraseStudent({
   const erase = useEraseStudent();
   const sendChange = useSendChange();
   return (
-    <Dialog
-      title={`Erase ${name}?`}
-      about="Name, cards, readings and what imports remember are gone for good. This can’t be undone."
-      onClose={onClose}
-    >
+    <Dialog title={t('studentRow.erase', { name })} about={t('studentRow.nameCardsReadingsAndWhat')} onClose={onClose}>
       <div className="flex justify-end gap-2">
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t('studentRow.cancel')}</Button>
         <Button tone="main" disabled={erase.isPending} onClick={() => sendChange(erase, id)}>
-          Erase
+          {t('studentRow.erase2')}
         </Button>
       </div>
     </Dialog>

@@ -7,11 +7,11 @@ import { Button, buttonClass } from '../../platform/design/button.js';
 import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { PageHead } from '../../platform/design/page-head.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { FindStudents } from './find-students.js';
 import { groupsQuery, studentsQuery, type StudentsRequest } from './roster.queries.js';
 import { StudentRow } from './student-row.js';
+import { t } from '../words.js';
 
 export function StudentsPage(): ReactElement {
   const [request, setRequest] = useState<StudentsRequest>({ find: '', className: null, year: null, left: false });
@@ -21,9 +21,9 @@ export function StudentsPage(): ReactElement {
   return (
     <>
       <PageHead
-        title="Students"
-        trail={<Link to="/school">School</Link>}
-        about="Who is in the roster. Nobody here has an account; nothing is kept but what the roster says, and cards."
+        title={t('studentsPage.students')}
+        trail={<Link to="/school">{t('studentsPage.school')}</Link>}
+        about={t('studentsPage.whoIsInTheRoster')}
         actions={<Ways className={request.className} mayImport={mayRule} none={none} />}
       />
       {!none && <FindStudents request={request} onRequest={setRequest} groups={groups} mayRule={mayRule} />}
@@ -46,16 +46,16 @@ function Ways({
   return (
     <>
       <Link to="/school/students/read" className={buttonClass()}>
-        Read cards
+        {t('studentsPage.readCards')}
       </Link>
       {mayImport && (
         <Link to="/school/students/import" className={buttonClass(none ? 'main' : 'plain')}>
-          Import roster
+          {t('studentsPage.importRoster')}
         </Link>
       )}
       {!none && (
         <Link to={`/school/students/cards${ofClass}`} className={buttonClass('main')}>
-          Make cards
+          {t('studentsPage.makeCards')}
         </Link>
       )}
     </>
@@ -72,23 +72,26 @@ function Students({
   readonly mayRule: boolean;
 }): ReactElement {
   const students = useInfiniteQuery(studentsQuery(useDeferredValue(request)));
-  if (students.isPending) return <Loading label="Students are loading" />;
+  if (students.isPending) return <Loading label={t('studentsPage.studentsAreLoading')} />;
   if (hasFailed(students)) return <Failed words={wordsFor(students.error)} onRetry={() => void students.refetch()} />;
   const rows = students.data.pages.flatMap((page) => page.rows);
   if (rows.length === 0) return <Nobody none={none} mayImport={mayRule} />;
   return (
     <>
       <p className="mt-0 mb-2 text-row text-muted" role="status">
-        {plural(students.data.pages[0]?.total ?? 0, 'student')}
+        {t('studentsPage.students2', { count: students.data.pages[0]?.total ?? 0 })}
       </p>
-      <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0" aria-label="Students">
+      <ul
+        className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
+        aria-label={t('studentsPage.students')}
+      >
         {rows.map((student) => (
           <StudentRow key={student.id} student={student} mayErase={mayRule} />
         ))}
       </ul>
       {students.hasNextPage && (
         <Button className="mt-3" disabled={students.isFetchingNextPage} onClick={() => void students.fetchNextPage()}>
-          Show more
+          {t('studentsPage.showMore')}
         </Button>
       )}
     </>
@@ -96,12 +99,10 @@ function Students({
 }
 
 function Nobody({ none, mayImport }: { readonly none: boolean; readonly mayImport: boolean }): ReactElement {
-  if (!none) return <Empty title="Nobody found">Try fewer letters, or another class.</Empty>;
+  if (!none) return <Empty title={t('studentsPage.nobodyFound')}>{t('studentsPage.tryFewerLettersOrAnother')}</Empty>;
   return (
-    <Empty title="No students yet">
-      {mayImport
-        ? 'Import a roster: a CSV, XLSX or ODS file, or cells from a spreadsheet. Three columns are enough.'
-        : 'The school’s office imports the roster. You see the classes that the school gives you.'}
+    <Empty title={t('studentsPage.noStudentsYet')}>
+      {mayImport ? t('studentsPage.importARosterACSV') : t('studentsPage.theSchoolsOfficeImportsThe')}
     </Empty>
   );
 }

@@ -7,12 +7,12 @@ import { Dialog } from '../../platform/design/dialog.js';
 import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { useNotice } from '../../platform/design/notice.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { rosterUntouchedWords } from '../../platform/wording/students.js';
 import { rosterUndoQuery, useUndoImport } from './roster.queries.js';
 import { Alert } from '../../platform/design/alert.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
+import { t } from '../words.js';
 
 export function UndoImportDialog({
   importId,
@@ -26,13 +26,13 @@ export function UndoImportDialog({
   const notice = useNotice();
   const sendChange = useSendChange();
   return (
-    <Dialog title="Undo this import?" about="Only what nobody changed since is undone." onClose={onClose}>
-      {planned.isPending && <Loading rows={2} label="Looking what would change" />}
+    <Dialog title={t('undoImport.undoThisImport')} about={t('undoImport.onlyWhatNobodyChangedSince')} onClose={onClose}>
+      {planned.isPending && <Loading rows={2} label={t('undoImport.lookingWhatWouldChange')} />}
       {hasFailed(planned) && <Failed words={wordsFor(planned.error)} onRetry={() => void planned.refetch()} />}
       {planned.data && <Plan plan={planned.data} />}
       {undo.isError && <Alert words={wordsFor(undo.error)} className="mt-3 mb-0" />}
       <div className="mt-4 flex justify-end gap-2">
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t('undoImport.cancel')}</Button>
         <Button
           tone="main"
           disabled={!planned.data || undo.isPending}
@@ -40,7 +40,7 @@ export function UndoImportDialog({
             sendChange(undo, importId, {
               onSuccess: ({ deleted, restored, untouched }) => {
                 notice({
-                  words: `Import undone: ${deleted} deleted, ${restored} restored, ${untouched} left as they are.`,
+                  words: t('undoImport.importUndoneDeletedRestoredLeft', { deleted, restored, untouched }),
                 });
                 onClose();
               },
@@ -48,7 +48,7 @@ export function UndoImportDialog({
             })
           }
         >
-          Undo import
+          {t('undoImport.undoImport')}
         </Button>
       </div>
     </Dialog>
@@ -62,10 +62,10 @@ function Plan({
 }): ReactElement {
   return (
     <div className="flex flex-col gap-3 text-body">
-      <Group words={`Deletes ${plural(deleted, 'student')}`} count={deleted} names={someDeleted} />
-      <Group words={`Restores ${plural(restored, 'student')}`} count={restored} names={someRestored} />
+      <Group words={t('undoImport.deletesStudents', { count: deleted })} count={deleted} names={someDeleted} />
+      <Group words={t('undoImport.restoresStudents', { count: restored })} count={restored} names={someRestored} />
       <Group
-        words={`Leaves ${plural(untouched, 'student')} as they are`}
+        words={t('undoImport.leavesStudentsAsTheyAre', { count: untouched })}
         count={untouched}
         names={someUntouched.map(({ name, why }) => `${name} (${rosterUntouchedWords[why]})`)}
       />
@@ -90,7 +90,7 @@ function Group({
         {names.map((name, index) => (
           <li key={index}>{name}</li>
         ))}
-        {count > names.length && <li>and {count - names.length} more</li>}
+        {count > names.length && <li>{t('undoImport.andMore', { value: count - names.length })}</li>}
       </ul>
     </section>
   );

@@ -1,0 +1,64 @@
+/** Every text of the pages is in `languages/en`, one file an area. An area's words.ts is where its pages get them from. */
+import { createInstance, type TFunction } from 'i18next';
+import type { ReactElement } from 'react';
+import { Trans } from 'react-i18next/TransWithoutContext';
+import { locale } from './locale.js';
+import { otherTexts } from './other-language.js';
+
+export type Texts = Readonly<Record<string, Readonly<Record<string, string>>>>;
+type Stem<Name> = Name extends `${infer Base}_one` | `${infer Base}_other` ? Base : Name;
+/** "group.name" of every text; the forms of a plural are one. */
+export type KeyOf<T extends Texts> = {
+  [Group in keyof T & string]: `${Group}.${Stem<keyof T[Group] & string>}`;
+}[keyof T & string];
+/** What is put into a text. `count` chooses its plural. */
+export type Values = Readonly<Record<string, string | number>>;
+
+export interface ElementsProps<T extends Texts> {
+  readonly k: KeyOf<T>;
+  readonly values?: Values;
+  /** What `<0>…</0>` in the text is, `<1>…</1>` and so on. */
+  readonly components: readonly ReactElement[];
+}
+
+export interface Catalogue<T extends Texts> {
+  /** A text of this area. */
+  readonly t: (key: KeyOf<T>, values?: Values) => string;
+  /** A text of this area that has elements in it. */
+  readonly T: (props: ElementsProps<T>) => ReactElement;
+}
+
+const language = createInstance();
+void language.init({
+  lng: locale,
+  fallbackLng: 'en',
+  ns: [],
+  defaultNS: false,
+  resources: {},
+  initAsync: false,
+  interpolation: { escapeValue: false },
+});
+
+/** @param english the area's file in `languages/en` */
+export function catalogue<const T extends Texts>(area: string, english: T): Catalogue<T> {
+  language.addResourceBundle('en', area, english);
+  const other = otherTexts[area];
+  if (other) language.addResourceBundle(locale, area, other);
+  const t = language.getFixedT(locale, area) as TFunction;
+  return {
+    t: (key, values) => t(key, { ...values }),
+    T: ({ k, values, components }) => (
+      <Trans
+        i18n={language}
+        t={t}
+        ns={area}
+        i18nKey={k}
+        values={values}
+        components={components}
+        // What teachers typed is no element, whatever it looks like.
+        tOptions={{ interpolation: { escapeValue: true } }}
+        shouldUnescape
+      />
+    ),
+  };
+}
