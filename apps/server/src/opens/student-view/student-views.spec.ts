@@ -204,6 +204,15 @@ describe('a page as a student sees it', () => {
     views.limits = quick;
   });
 
+  it('is watched from when it came, not from when it was asked for', async () => {
+    const draw = `setTimeout(() => { document.body.innerHTML = ${JSON.stringify(prose)} }, 400)`;
+    web.pages.set('/late', (_request, response) => {
+      setTimeout(() => response.end(`<title>T</title><p>Papers, well kept</p><script>${draw}</script>`), 1000);
+    });
+    const view = await views.see(web.address('/late'), [own], new AbortController().signal);
+    expect(view?.drawn?.page.contentCharacters).toBeGreaterThan(someText.length - 5);
+  });
+
   it('says that a page loads more than it may, and still sees what is there', async () => {
     web.html('/large', 'x'.repeat(3_000_000));
     views.limits = { ...quick, bytes: 100_000 };

@@ -29,6 +29,8 @@ export const viewLimits: ViewLimits = {
   watchedShortMs: 4500,
 };
 const lookEveryMs = 200;
+/** So many looks in a row at which nothing has changed. */
+const looksAlike = 3;
 /** For the last look and the picture, of the whole. */
 const pictureMs = 3000;
 const loadingMs = 3000;
@@ -94,6 +96,8 @@ export async function viewPage(
 
 class Viewing {
   private readonly startedAt = performance.now();
+  /** The page is watched from when it came: on a busy server, that alone may take seconds. */
+  private cameAt = 0;
   private readonly hops: Hop[] = [];
   /** Since when. What takes longer than a while waits for news, as chats do. */
   private readonly loading = new Map<Request, number>();
@@ -123,6 +127,7 @@ class Viewing {
     let picture: Buffer | null = null;
     try {
       await until(signal, page.goto(this.link, { waitUntil: 'commit', timeout: this.limits.totalMs }));
+      this.cameAt = performance.now();
       const worlds = await until(signal, PageWorlds.of(page));
       await this.settle(worlds, signal);
       frames = await until(signal, worlds.see());
@@ -202,18 +207,21 @@ class Viewing {
   }
 
   private async settle(worlds: PageWorlds, signal: AbortSignal): Promise<void> {
-    let [last, lastChange, isPrimed] = ['', performance.now(), false];
+    let [last, lastChange, alike, isPrimed] = ['', performance.now(), 0, false];
     while (this.elapsedMs() < this.limits.totalMs - pictureMs && this.stoppedBy === null) {
       if (this.pass.isOver) this.stoppedBy ??= 'bytes';
       const pulse = await this.pulse(worlds, signal);
       const now = performance.now();
-      if (pulse !== last || this.isLoading(now)) lastChange = now;
+      const isSame = pulse === last && !this.isLoading(now);
+      if (!isSame) lastChange = now;
+      alike = isSame ? alike + 1 : 0;
       last = pulse;
       if (!isPrimed && /^(?:interactive|complete)/.test(pulse)) {
         isPrimed = true;
         await until(signal, worlds.primePlayers()).catch(() => undefined);
       }
-      if (this.isWatched(pulse) && now - lastChange >= this.limits.quietMs) return;
+      // Each look gives the page's scripts a turn, however slowly turns come.
+      if (this.isWatched(pulse, now) && now - lastChange >= this.limits.quietMs && alike >= looksAlike) return;
       await until(signal, new Promise((resolve) => setTimeout(resolve, lookEveryMs)));
     }
     this.stoppedBy ??= 'time';
@@ -230,11 +238,11 @@ class Viewing {
   }
 
   /** Whether it has been watched for as long as pages with so much text are. */
-  private isWatched(pulse: string): boolean {
+  private isWatched(pulse: string, now: number): boolean {
     const characters = Number(pulse.split(' ')[2] ?? 0);
     if (characters >= contentCharacters) this.contentAfterMs ??= this.elapsedMs();
     const { watchedMs, watchedShortMs } = this.limits;
-    return this.elapsedMs() >= (characters < shortCharacters ? watchedShortMs : watchedMs);
+    return now - this.cameAt >= (characters < shortCharacters ? watchedShortMs : watchedMs);
   }
 
   private isLoading(now: number): boolean {
