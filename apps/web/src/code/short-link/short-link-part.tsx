@@ -44,7 +44,11 @@ export function ShortLinkPart({
         name="the short link"
         calm={link.open && !link.shortForm}
         title={t('shortLinkPart.shortLink')}
-        aside={`${carried ? '' : t('shortLinkPart.notInTheCodeNow')}${link.open ? '' : t('shortLinkPart.closedJustNow')}${link.opens === 0 ? t('shortLinkPart.notOpenedYet') : t('shortLinkPart.openedTimes', { count: link.opens })}`}
+        aside={[
+          ...(carried ? [] : [t('shortLinkPart.notInTheCode')]),
+          ...(link.open ? [] : [t('shortLinkPart.closedNow')]),
+          link.opens === 0 ? t('shortLinkPart.notOpenedYet') : t('shortLinkPart.openedTimes', { count: link.opens }),
+        ].join(' · ')}
         action={
           material.link !== null && (
             <Button onClick={() => setPointing(true)}>{t('shortLinkPart.pointElsewhere')}</Button>

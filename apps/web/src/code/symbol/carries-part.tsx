@@ -16,10 +16,10 @@ import { useNotice } from '../../platform/design/notice.js';
 import { FoldingPanel, Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
-import { grainWords, metres } from '../../platform/wording/figures.js';
+import { grainWords, metres, namesListed } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { carriedWords, dependencyWords, rungReasonWords, rungWords } from '../../platform/wording/ladder.js';
-import { ignoredSentence, namesListed } from '../../platform/wording/scanners.js';
+import { ignoredSentence } from '../../platform/wording/scanners.js';
 import { CodePicture } from './code-picture.js';
 import { ChooseLevel } from './choose-level.js';
 import { OfferPage } from './offer-page.js';
@@ -249,8 +249,9 @@ function RungName({ rung, page, isNow, recommended }: Omit<RungProps, 'taking'>)
           {toCome ? payload.replace(/[^/]+$/, '…') : payload}
         </p>
         <p className="m-0 text-note text-muted">
-          {isNow && t('carriesPart.carriedNow')}
-          {dependence(rung, page)}
+          {isNow
+            ? t('carriesPart.carriedNow', { dependence: dependence(rung, page) })
+            : dependence(rung, page)}
         </p>
       </div>
     </div>

@@ -56,9 +56,14 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
 }
 
 function costWords({ modules, reachM }: SymbolFigures, free: SymbolFigures | null): string {
-  const size = `${modules} × ${modules}${reachM === null ? '' : t('chooseLevel.readsFromAbout', { metres: metres(reachM) })}`;
+  const size =
+    reachM === null
+      ? t('chooseLevel.size', { modules })
+      : t('chooseLevel.sizeAndReach', { modules, metres: metres(reachM) });
   if (free === null || modules === free.modules) return size;
-  return modules > free.modules ? `${size}: finer` : t('chooseLevel.coarserButAScratchMay', { size });
+  return modules > free.modules
+    ? t('chooseLevel.finer', { size })
+    : t('chooseLevel.coarserButAScratchMay', { size });
 }
 
 function Choice({

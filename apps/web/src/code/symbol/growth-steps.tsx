@@ -51,9 +51,10 @@ export function GrowthSteps({ steps: { characters, steps, now } }: { readonly st
 /** What the next character does, and what fewer would do. */
 export function growthSentence({ characters, steps, now }: Steps): string {
   const left = (steps[now]?.upTo ?? characters) - characters;
-  const more =
-    left === 0 ? t('growthSteps.oneCharacterMoreMakesThe') : t('growthSteps.moreCharactersFit', { count: left });
   const before = steps[now - 1];
-  if (!before) return `${more}${left === 0 ? '.' : t('growthSteps.beforeTheCodeGetsFiner')}`;
-  return t('growthSteps.fewerMakeItCoarser', { more, value: characters - before.upTo });
+  const fewer = before ? characters - before.upTo : 0;
+  if (left === 0) return before ? t('growthSteps.fullAndFewer', { fewer }) : t('growthSteps.full');
+  return before
+    ? t('growthSteps.fitAndFewer', { count: left, fewer })
+    : t('growthSteps.fit', { count: left });
 }

@@ -1,3 +1,4 @@
+import { namesListed } from '../../platform/wording/figures.js';
 import type { ChangeMaterial, MaterialPage } from '@hapset/contract';
 import { contentText, documentFromText, inTheHandMm, tooFineInTheHand } from '@hapset/core';
 import type { ReactElement } from 'react';
@@ -5,7 +6,6 @@ import { Button } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
-import { namesListed } from '../../platform/wording/scanners.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { t } from '../words.js';
 

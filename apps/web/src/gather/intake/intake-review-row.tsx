@@ -1,4 +1,5 @@
 /** One of the pasted items: what it was understood as, what was corrected, and what can be chosen otherwise. */
+import { namesListed } from '../../platform/wording/figures.js';
 import type { DeviceView } from '@hapset/contract';
 import {
   chooseSize,
@@ -20,7 +21,6 @@ import { CheckBox, WordSelect } from '../../platform/design/inputs.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { contactName, refusedWords } from '../../platform/wording/intake.js';
 import { kindWords } from '../../platform/wording/kinds.js';
-import { namesListed } from '../../platform/wording/scanners.js';
 import { roleSentences, withoutStars } from '../../platform/wording/services.js';
 import { KindIcon } from '../material/kind-icon.js';
 import { RepairList } from '../material/repair-list.js';

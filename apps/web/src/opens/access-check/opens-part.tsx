@@ -6,9 +6,8 @@ import { RepairList } from '../../gather/material/repair-list.js';
 import { Button, TextButton } from '../../platform/design/button.js';
 import { FoldingPanel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
-import { ago } from '../../platform/wording/figures.js';
+import { ago, namesListed } from '../../platform/wording/figures.js';
 import { mediaFormatWords } from '../../platform/wording/media.js';
-import { namesListed } from '../../platform/wording/scanners.js';
 import { obstacleWords, wordsOfVerdict } from '../../platform/wording/verdicts.js';
 import { CheckDetails } from './check-details.js';
 import { EarlierChecks } from './earlier-checks.js';
@@ -112,7 +111,8 @@ function asideOf(
 ): string {
   if (inTheCode) return t('opensPart.theWordsAreInThe');
   if (opening) return openedBefore ? t('opensPart.openingAgain') : '';
-  if (answer) return `${answer.by}, ${ago(answer.at)}${stale ? t('opensPart.tooLongAgoToRely') : ''}`;
+  if (answer)
+    return t(stale ? 'opensPart.triedTooLongAgo' : 'opensPart.triedBy', { by: answer.by, ago: ago(answer.at) });
   if (!checkedAt) return '';
   return stale
     ? t('opensPart.checkedTooLongAgoTo', { ago: ago(checkedAt) })

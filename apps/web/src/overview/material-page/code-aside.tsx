@@ -1,8 +1,7 @@
 import type { MaterialPage } from '@hapset/contract';
 import { guessedEncoding, hostNameOf, readerEngineNames } from '@hapset/core';
 import { useMemo, type ReactElement } from 'react';
-import { countWord, percent } from '../../platform/wording/figures.js';
-import { namesListed } from '../../platform/wording/scanners.js';
+import { countWord, namesListed, percent } from '../../platform/wording/figures.js';
 import { differenceSentence, readerWords } from '../../platform/wording/rehearsal.js';
 import { CodePicture } from '../../code/symbol/code-picture.js';
 import { t } from '../words.js';

@@ -17,9 +17,11 @@ export function TemplatesSummary(): ReactElement {
         templates.length === 0
           ? t('templatesSummary.noneYetAllSheetsAre')
           : templates
-              .map(
-                ({ name, kind, usual }) =>
-                  `${name} (${sheetKindWords[kind].toLowerCase()}${usual ? t('templatesSummary.usual') : ''})`,
+              .map(({ name, kind, usual }) =>
+                t(usual ? 'templatesSummary.usualTemplate' : 'templatesSummary.template', {
+                  name,
+                  kind: sheetKindWords[kind],
+                }),
               )
               .join(', ')
       }

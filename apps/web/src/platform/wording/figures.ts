@@ -1,5 +1,6 @@
 /** Figures with their units, the same everywhere. */
 import type { Grain } from '@hapset/core';
+import { locale } from '../language/locale.js';
 import { serverClock } from '../clock/server-clock.js';
 import { t } from '../language/words.js';
 
@@ -10,7 +11,7 @@ export const grainWords: Readonly<Record<Grain, string>> = {
   'very-fine': t('figures.veryFine'),
 };
 
-const metresFormat = new Intl.NumberFormat('en', { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const metresFormat = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
 const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 
 /** "2.6 m", always rounded down, so that no distance is promised that was not reached. */
@@ -27,6 +28,13 @@ export function countWord(count: number): string {
 /** "1 station", "3 stations". */
 export function plural(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
+}
+
+const listFormat = new Intl.ListFormat(locale, { type: 'conjunction' });
+
+/** "a", "a and b", "a, b and c". */
+export function namesListed(names: readonly string[]): string {
+  return listFormat.format(names);
 }
 
 /** "54 %", rounded down: no share is promised that is not there. */
@@ -46,7 +54,7 @@ function tenths(value: number): string {
   return String(Number(value.toFixed(1)));
 }
 
-const relativeTime = new Intl.RelativeTimeFormat('en', { numeric: 'always' });
+const relativeTime = new Intl.RelativeTimeFormat(locale, { numeric: 'always' });
 const secondsOfUnit = [
   ['year', 31_536_000],
   ['month', 2_592_000],
@@ -75,7 +83,7 @@ export function dayHere(time: Date): string {
 export function dayAndTime(time: string, nowMs = serverClock.now()): string {
   const date = new Date(time);
   const thisYear = date.getFullYear() === new Date(nowMs).getFullYear();
-  return new Intl.DateTimeFormat('en-GB', {
+  return new Intl.DateTimeFormat(locale, {
     day: 'numeric',
     month: 'long',
     ...(!thisYear && { year: 'numeric' }),
@@ -86,7 +94,7 @@ export function dayAndTime(time: string, nowMs = serverClock.now()): string {
     .replace(' at ', ', ');
 }
 
-const hoursAndMinutes = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const hoursAndMinutes = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit' });
 
 /** "14:32", by this device's clock. @param timeMs milliseconds since 1970 */
 export function timeOf(timeMs: number): string {
@@ -99,7 +107,7 @@ export function lessonTime(date: string | null, startsAt: string | null): string
   return startsAt === null ? dayOf(date) : `${dayOf(date)}, ${startsAt}`;
 }
 
-const longDay = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+const longDay = new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
 
 /** "Thursday 10 June". @param date `YYYY-MM-DD` */
 export function dayOf(date: string): string {

@@ -1,7 +1,6 @@
 import type { UsedBy } from '@hapset/contract';
 import type { ApiReason, ApiError } from '../api/problem-error.js';
-import { plural } from './figures.js';
-import { namesListed } from './scanners.js';
+import { namesListed, plural } from './figures.js';
 import { t } from '../language/words.js';
 
 /** Every reason in words: what is, then what to do. */

@@ -31,10 +31,3 @@ export const shownAsText: Readonly<Record<ScannerAct, string>> = {
 export function ignoredSentence(act: ScannerAct, names: readonly string[]): string {
   return t('scanners.show', { namesListed: namesListed(names), shownAsText: shownAsText[act] });
 }
-
-/** "a", "a and b", "a, b and c". */
-export function namesListed(names: readonly string[]): string {
-  return names.length < 2
-    ? names.join('')
-    : t('scanners.and', { value: names.slice(0, -1).join(', '), value2: names.at(-1) ?? '' });
-}

@@ -1,8 +1,7 @@
 /** Words of sheets: kinds, what stands on them, what is not right with them. */
 import type { PrintState, SheetNotice, SheetWarning } from '@hapset/contract';
 import type { PaperChange, FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
-import { metres } from './figures.js';
-import { namesListed } from './scanners.js';
+import { metres, namesListed } from './figures.js';
 import { obstacleWords, wordsOfVerdict } from './verdicts.js';
 import { warningWords } from './warnings.js';
 import { t } from '../language/words.js';

@@ -174,10 +174,9 @@ export function rightsSentence({ look, comment, change, download, answer }: Righ
     answer === 'once' && t('verdicts.answerOnce'),
     answer === 'again' && t('verdicts.answerAsOftenAsThey'),
   ].filter((words) => words !== false);
-  const last = can.pop() ?? t('verdicts.doNothingWithIt');
-  return t('verdicts.studentsCan', {
-    value: can.length === 0 ? last : t('verdicts.and', { value: can.join(', '), last }),
-  });
+  return can.length === 0
+    ? t('verdicts.studentsCanDoNothing')
+    : t('verdicts.studentsCan', { what: namesListed(can) });
 }
 
 function hostOf(detail: string): string {

@@ -58,7 +58,7 @@ import {
   visitorKinds,
   wallVerdicts,
 } from '@hapset/core';
-import { grainWords } from './figures.js';
+import { grainWords, namesListed } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
 import { kindWords, mediaWords } from './kinds.js';
 import { columnWords, listFileWords } from './list-files.js';
@@ -76,7 +76,7 @@ import {
 } from './services.js';
 import { cameraTroubles } from '../camera/use-camera.js';
 import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './reading.js';
-import { actWords, ignoredSentence, namesListed, shownAsText } from './scanners.js';
+import { actWords, ignoredSentence, shownAsText } from './scanners.js';
 import {
   finderShapeWords,
   frameWords,

@@ -8,6 +8,7 @@ import { call } from '../../platform/api/client.js';
 import { Button } from '../../platform/design/button.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { doubtSentence, reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.js';
+import { namesListed } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { AdoptCode } from './adopt-code.js';
 import { t } from '../words.js';
@@ -111,8 +112,8 @@ function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | '
 }
 
 function dependsOn(link: string, strangers: readonly string[], target: string | null): string {
-  const end = t('followLink.thePageStaysWhereIt', { value: hostNameOf(target ?? link) ?? link });
+  const host = hostNameOf(target ?? link) ?? link;
   return strangers.length === 0
-    ? end
-    : t('followLink.goOnSendingVisitorsThere', { count: strangers.length, value: strangers.join(' and '), end });
+    ? t('followLink.staysAt', { host })
+    : t('followLink.sentAndStaysAt', { count: strangers.length, between: namesListed(strangers), host });
 }

@@ -4,9 +4,8 @@ import { sizeThatReadsMm, type AddressCarry, type LimitingCause } from '@hapset/
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { Button } from '../../platform/design/button.js';
-import { metres } from '../../platform/wording/figures.js';
+import { metres, namesListed } from '../../platform/wording/figures.js';
 import { causesListed } from '../../platform/wording/rehearsal.js';
-import { namesListed } from '../../platform/wording/scanners.js';
 import { findLimits } from './rehearse.js';
 import type { Remedies } from './use-remedies.js';
 import { t } from '../words.js';

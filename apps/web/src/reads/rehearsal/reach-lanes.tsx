@@ -158,13 +158,15 @@ function markOf({ reachM, fromM, misread }: RehearsalResult, distanceM: number):
 
 function laneWords(device: DeviceView, { reachM, hitAndMissM, fromM }: RehearsalResult, distanceM: number): string {
   if (reachM === 0) return t('reachLanes.doesNotReadItAt', { name: device.name });
-  const near = fromM > 0.5 ? t('reachLanes.from', { metres: metres(fromM) }) : '';
-  const further = hitAndMissM - reachM > 0.05 ? t('reachLanes.hitAndMissTo', { metres: metres(hitAndMissM) }) : '';
-  return t('reachLanes.readsToStudentsStandAt', {
+  const values = {
     name: device.name,
-    near,
-    metres: metres(reachM),
-    further,
-    metres2: metres(distanceM),
-  });
+    near: metres(fromM),
+    far: metres(reachM),
+    farther: metres(hitAndMissM),
+    distance: metres(distanceM),
+  };
+  const [hasNear, hasFarther] = [fromM > 0.5, hitAndMissM - reachM > 0.05];
+  if (hasNear && hasFarther) return t('reachLanes.readsBetweenAndSometimes', values);
+  if (hasNear) return t('reachLanes.readsBetween', values);
+  return hasFarther ? t('reachLanes.readsAndSometimes', values) : t('reachLanes.reads', values);
 }

@@ -55,8 +55,7 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
       <span>
         <span className="font-semibold">{sentence(tryout)}</span>
         <span className="block text-note text-muted">
-          {ago(at)}
-          {!current && t('tryoutResults.theCodeSaysSomethingElse')}
+          {current ? ago(at) : t('tryoutResults.agoOfEarlierCode', { ago: ago(at) })}
         </span>
       </span>
       <span className="col-start-2 flex items-center gap-1">
@@ -84,10 +83,11 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
 /** "A phone opened it after 3.2 s, and the page came." */
 function sentence({ visitor, afterMs, pageOpened, outcome }: TryoutView): string {
   if (visitor === null) return outcomeWords[outcome];
-  const after = afterMs === null ? '' : t('tryoutResults.afterS', { toFixed: (afterMs / 1000).toFixed(1) });
-  const page =
-    pageOpened === null ? '' : pageOpened ? t('tryoutResults.andThePageCame') : t('tryoutResults.thePageWasNotAsked');
-  return t('tryoutResults.aOpenedIt', { visitorWords: visitorWords[visitor], after, page });
+  const values = { visitor: visitorWords[visitor], seconds: ((afterMs ?? 0) / 1000).toFixed(1) };
+  const timed = afterMs !== null;
+  if (pageOpened === null) return t(timed ? 'tryoutResults.openedAfter' : 'tryoutResults.opened', values);
+  if (pageOpened) return t(timed ? 'tryoutResults.loadedAfter' : 'tryoutResults.loaded', values);
+  return t(timed ? 'tryoutResults.notLoadedAfter' : 'tryoutResults.notLoaded', values);
 }
 
 function Tell({ page }: { readonly page: MaterialPage }): ReactElement {

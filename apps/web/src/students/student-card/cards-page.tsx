@@ -24,7 +24,7 @@ import { CardRehearsal } from './card-rehearsal.js';
 import { cardsPreviewQuery, useMakeCards } from './cards.queries.js';
 import { SymbolField } from './symbol-field.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
-import { t } from '../words.js';
+import { T, t } from '../words.js';
 
 const sizeWords: Readonly<Record<number, string>> = {
   8: '8, large',
@@ -129,13 +129,11 @@ function Notices({ preview: { notices, withoutId } }: { readonly preview: CardsP
       <SheetNotices notices={notices} lessonId={null} addressOf={() => '/school/students'} />
       {withoutId.length > 0 && (
         <p className="m-0 text-row">
-          <strong>{t('cardsPage.withoutAnId')}</strong>
-          {withoutId.length > namesShown
-            ? t('cardsPage.soWithoutACardAnd', {
-                value: withoutId.slice(0, namesShown).join(', '),
-                value2: withoutId.length - namesShown,
-              })
-            : t('cardsPage.soWithoutACard', { value: withoutId.slice(0, namesShown).join(', ') })}
+          <T
+            k={withoutId.length > namesShown ? 'cardsPage.manyWithoutId' : 'cardsPage.someWithoutId'}
+            values={{ names: withoutId.slice(0, namesShown).join(', '), more: withoutId.length - namesShown }}
+            components={[<strong key="0" />]}
+          />
         </p>
       )}
     </Panel>

@@ -3,6 +3,12 @@ import type { ReactElement, ReactNode } from 'react';
 import { rosterPartWords } from '../../platform/wording/students.js';
 import { t } from '../words.js';
 
+function changeWords({ name, parts, before, back }: RosterComparisonView['someChanged'][number]): string {
+  const what = parts.map((part) => rosterPartWords[part]).join(', ');
+  if (parts.length === 0) return back ? t('comparison.isBack', { name }) : name;
+  return t(back ? 'comparison.changedAndBack' : 'comparison.changedParts', { name, what, before });
+}
+
 /** Who would be added, changed, and is not in the roster any more. */
 export function Comparison({
   comparison: { added, changed, same, leftOut, someAdded, someChanged, someLeftOut },
@@ -14,10 +20,7 @@ export function Comparison({
       <Part title={t('comparison.new', { added })} names={someAdded} of={added} />
       <Part
         title={t('comparison.changed', { changed })}
-        names={someChanged.map(
-          ({ name, parts, before, back }) =>
-            `${name}${parts.length === 0 ? '' : `: ${parts.map((part) => rosterPartWords[part]).join(', ')} (was ${before})`}${back ? t('comparison.isBack') : ''}`,
-        )}
+        names={someChanged.map(changeWords)}
         of={changed}
         more={same === 0 ? null : same === 1 ? t('comparison.n1IsAsItWas') : t('comparison.areAsTheyWere', { same })}
       />
