@@ -1,7 +1,9 @@
 import js from '@eslint/js';
+import i18next from 'eslint-plugin-i18next';
 import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
+import { catalogueTexts } from './scripts/lint/catalogue-texts.mjs';
 import { exactViews } from './scripts/lint/exact-views.mjs';
 import { functionLength } from './scripts/lint/function-length.mjs';
 import { toldExports } from './scripts/lint/told-exports.mjs';
@@ -39,7 +41,15 @@ export default tseslint.config(
   { files: ['apps/web/public/**/*.js'], languageOptions: { globals: globals.serviceworker } },
   {
     plugins: {
-      hapset: { rules: { 'function-length': functionLength, 'exact-views': exactViews, 'told-exports': toldExports } },
+      i18next,
+      hapset: {
+        rules: {
+          'catalogue-texts': catalogueTexts,
+          'function-length': functionLength,
+          'exact-views': exactViews,
+          'told-exports': toldExports,
+        },
+      },
     },
     rules: {
       'no-restricted-properties': ['error', canParse],
@@ -67,6 +77,14 @@ export default tseslint.config(
     },
   },
   { files: ['apps/web/src/**/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens, ownFields) },
+  {
+    files: ['apps/web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.spec.*', 'apps/web/src/test/**', 'apps/web/src/student-pages/**'],
+    rules: {
+      'hapset/catalogue-texts': 'error',
+      'i18next/no-literal-string': ['error', { mode: 'jsx-text-only', words: { exclude: ['[^A-Za-z]*'] } }],
+    },
+  },
   { files: ['apps/web/src/platform/design/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens) },
   // A journey is one story: cut in pieces, it would have to tell its beginning again and again.
   {

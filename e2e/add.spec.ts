@@ -9,14 +9,14 @@ test('an event becomes a code whose instants are right in summer and in winter',
   ] as const) {
     await page.goto('/add');
     await page.getByRole('button', { name: 'Event' }).click();
-    await page.getByLabel('What happens?').fill('Harbour walk');
+    await page.getByLabel('Event name').fill('Harbour walk');
     await page.getByLabel('Day').fill(day);
     await page.getByLabel('Begins at').fill('09:30');
     await page.getByLabel('Ends at').fill('08:00');
     await page.getByRole('button', { name: 'Add it' }).click();
-    await expect(page.getByRole('alert')).toHaveText('It ends before it begins.');
+    await expect(page.getByRole('alert')).toHaveText('The end is before the start.');
     await page.getByLabel('Ends at').fill('11:00');
-    await expect(page.getByRole('img', { name: 'The code as it would be now' })).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Preview of the code' })).toBeVisible();
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByRole('heading', { name: 'Harbour walk', level: 1 })).toBeVisible();
     const [download] = await Promise.all([
@@ -33,9 +33,9 @@ test('a network goes into the lesson it was added for, and can be changed', asyn
   await openSession(page);
   await newLesson(page, 'With a network');
   await page.getByRole('link', { name: 'Add a station' }).click();
-  await expect(page.getByLabel('Goes to')).toHaveValue(/.+/);
+  await expect(page.getByLabel('Add to')).toHaveValue(/.+/);
   await page.getByRole('button', { name: 'Network' }).click();
-  await expect(page.getByText('Whoever scans the code can read the password in it.')).toBeVisible();
+  await expect(page.getByText('Anyone who scans the code can read the password.')).toBeVisible();
   await page.getByLabel('Name of the network').fill('Fernhollow guests');
   await page.getByLabel('Password').fill('short');
   await page.getByRole('button', { name: 'Add it' }).click();
@@ -45,9 +45,9 @@ test('a network goes into the lesson it was added for, and can be changed', asyn
   await expect(page.getByText('WIFI:T:WPA;S:Fernhollow guests;P:tide-at-the-pier;;').first()).toBeVisible();
   await expect(page.getByText('› Station 1')).toBeVisible();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await page.getByRole('button', { name: 'Change what the code says' }).click();
+  await page.getByRole('button', { name: 'Change the code’s content' }).click();
   await page.getByRole('dialog').getByLabel('Password').fill('ebb-and-flow-9');
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await expect(page.getByText('P:ebb-and-flow-9', { exact: false }).first()).toBeVisible();
 });
 
@@ -129,7 +129,7 @@ test('a list out of a spreadsheet is mapped, tagged and gathered as a collection
   await page
     .getByLabel('Import a list')
     .setInputFiles({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
-  await expect(page.getByText('List out of stations.csv')).toBeVisible();
+  await expect(page.getByText('List from stations.csv')).toBeVisible();
   await expect(page.getByLabel('Column 2')).toHaveValue('title');
   await page.getByLabel('Column 3').selectOption('instruction');
   const review = page.getByRole('list', { name: 'What will be added' });
@@ -139,12 +139,12 @@ test('a list out of a spreadsheet is mapped, tagged and gathered as a collection
   await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible();
   await page.getByRole('button', { name: 'Sea birds 2' }).click();
   await expect(page.getByText('2 materials in “Sea birds”')).toBeVisible();
-  await page.getByRole('button', { name: 'Open all again' }).click();
+  await page.getByRole('button', { name: 'Check all again' }).click();
   await page.getByRole('link', { name: /Gulls/ }).click();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await expect(page.getByRole('dialog').getByLabel('What students should do')).toHaveValue('Count them');
   await page.getByRole('dialog').getByLabel('Tags').fill('spring');
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.goto('/shelf');
   await expect(page.getByRole('button', { name: 'Sea birds 1' })).toBeVisible();
@@ -156,7 +156,7 @@ test('a file that is no list says so', async ({ page }) => {
   await page
     .getByLabel('Import a list')
     .setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([1, 0, 2, 0, 3]) });
-  await expect(page.getByRole('alert')).toContainText('This is no list that can be read.');
+  await expect(page.getByRole('alert')).toContainText('This file can’t be read as a list.');
 });
 
 test('2,000 pasted lines are reviewed, and only those in sight are drawn', async ({ page }) => {
@@ -194,7 +194,7 @@ test.describe('on a phone', () => {
     await page.goto(`/add?title=What%20yeast%20eats&text=${encodeURIComponent(`${cofferlane}/leaf/what-yeast-eats`)}`);
     await addAnyway(page);
     await page.getByRole('button', { name: 'Add', exact: true }).click();
-    await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Opens for everyone' })).toBeVisible();
     await page.getByRole('button', { name: 'Share picture' }).click();
     await expect
       .poll(() => page.evaluate(() => (globalThis as unknown as { shared: string[] }).shared))

@@ -34,7 +34,7 @@ test.describe('the bench', () => {
     );
     await expect(review).toContainText('Already here');
     await expect(review).toContainText('Phones only open links that start with http or https.');
-    await expect(review).toContainText('the code itself holds these words');
+    await expect(review).toContainText('the words are in the code');
     await expect(page.getByRole('button', { name: 'Add 2 stations' })).toBeVisible();
 
     const first = review.getByRole('listitem').first();
@@ -134,7 +134,7 @@ test.describe('the bench', () => {
     await page.getByRole('button', { name: 'Stop' }).click();
     await expect(page.getByText('Rehearsal stopped')).toBeVisible();
     await expect(page.getByText('Not rehearsed').first()).toBeVisible();
-    await page.getByRole('button', { name: 'Go on' }).click();
+    await page.getByRole('button', { name: 'Continue' }).click();
     await settled(page);
     await expect(bench(page).getByText(/^\d\.\d m$/)).toHaveCount(3);
     await page.reload();
@@ -150,12 +150,12 @@ test.describe('the bench', () => {
     await other.goto(page.url());
     await moreForLesson(other, 'Change lesson');
     await other.getByRole('dialog').getByLabel('Place').fill('Changed there');
-    await other.getByRole('button', { name: 'Keep the change' }).click();
+    await other.getByRole('button', { name: 'Save changes' }).click();
     await expect(other.getByText('Changed there', { exact: false })).toBeVisible();
-    await page.getByRole('button', { name: 'Keep the change' }).click();
-    await expect(page.getByRole('alert')).toContainText('changed somewhere else meanwhile');
+    await page.getByRole('button', { name: 'Save changes' }).click();
+    await expect(page.getByRole('alert')).toContainText('changed somewhere else');
     await expect(page.getByRole('dialog').getByLabel('Place')).toHaveValue('Typed here');
-    await page.getByRole('button', { name: 'Keep the change' }).click();
+    await page.getByRole('button', { name: 'Save changes' }).click();
     await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(page.getByText('Typed here', { exact: false })).toBeVisible();
   });

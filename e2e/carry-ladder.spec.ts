@@ -11,7 +11,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
   const lesson = page.url();
   await page.getByRole('link', { name: 'What yeast eats' }).click();
   await openPart(page, 'carries');
-  const ladder = page.getByRole('list', { name: 'What the code could carry' });
+  const ladder = page.getByRole('list', { name: 'What the code can carry' });
   await expect(ladder.getByRole('listitem')).toHaveCount(3);
   await expect(ladder.getByRole('listitem').first()).toContainText('carried now');
   const shorter = ladder.getByRole('listitem').filter({ hasText: 'recommended' });
@@ -21,7 +21,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
   await expect(
     page.getByText(/characters fewer make the code one step coarser; removing less changes nothing/),
   ).toBeVisible();
-  await shorter.getByRole('button', { name: 'Carry this' }).click();
+  await shorter.getByRole('button', { name: 'Use this' }).click();
   await expect(shorter).toContainText('carried now');
   await page.goto(lesson);
   await expect(bench(page).getByText('Shorter link')).toBeVisible();
@@ -29,7 +29,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
 
   await page.getByRole('link', { name: 'What yeast eats' }).click();
   await openPart(page, 'carries');
-  await ladder.getByRole('listitem').first().getByRole('button', { name: 'Carry this' }).click();
+  await ladder.getByRole('listitem').first().getByRole('button', { name: 'Use this' }).click();
   await expect(ladder.getByRole('listitem').first()).toContainText('carried now');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(shorter).toContainText('carried now');
@@ -61,10 +61,10 @@ test('a teacher shortens a message to the next step, watching the steps, and the
   await expect(now).toContainText('37 × 37');
   await page.keyboard.press('Backspace');
   await expect(now).toContainText('33 × 33');
-  await expect(page.getByText('One character more makes the code finer; 20 fewer make it coarser.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByText('One more character makes the code finer; 20 fewer make it coarser.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await openPart(page, 'carries');
-  await expect(page.getByRole('list', { name: 'What the code could carry' })).toContainText('33 × 33 · 62 characters');
+  await expect(page.getByRole('list', { name: 'What the code can carry' })).toContainText('33 × 33 · 62 characters');
   await page.goto(lesson);
   await expect(bench(page).getByText('Medium · 33 × 33')).toBeVisible();
 });
@@ -77,19 +77,19 @@ test('what no device reads in the hand moves to a page in one click, and a level
   await page.goto(`/add?lesson=${page.url().split('/').pop() ?? ''}`);
   await page.getByRole('button', { name: 'Message', exact: true }).click();
   await page.getByLabel('Message', { exact: true }).fill('The sea takes the sand and brings it back. '.repeat(30));
-  await expect(page.getByText(/Too fine in the hand: .*Clamshell laptops/)).toBeVisible();
+  await expect(page.getByText(/Too fine for cards: .*Clamshell laptops/)).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
   const carries = page.locator('#carries');
   await expect(carries.getByText('Very fine')).toBeVisible();
   await carries.getByRole('button', { name: 'Put it on a page' }).click();
   await expect(carries.locator('li').first()).toContainText('The link, as it is');
   await expect(page.getByRole('button', { name: 'Put it on a page' })).toHaveCount(0);
-  await carries.getByText('How much damage it survives').click();
+  await carries.getByText('Error correction').click();
   const modules = (await page.locator('#carries li').first().innerText()).match(/(\d+) × \1/)?.[1];
   await carries.getByLabel(/^Level H, 30 %/).check();
   await expect(carries.getByText('level H, chosen by hand')).toBeVisible();
   await expect(carries.locator('li').first()).not.toContainText(`${modules ?? ''} × ${modules ?? ''} ·`);
-  await carries.getByLabel(/^As much as costs nothing/).check();
+  await carries.getByLabel(/^Automatic/).check();
   await expect(carries.locator('li').first()).toContainText(`${modules ?? ''} × ${modules ?? ''} ·`);
 });
 
@@ -110,7 +110,7 @@ test('words that no code holds become a page before they are added', async ({ pa
   await openSession(page);
   await newLesson(page, 'A long story');
   await page.getByLabel('Next station').fill('The sea takes the sand and brings it back. '.repeat(60));
-  await expect(page.getByText('No code holds that much.')).toBeVisible();
+  await expect(page.getByText('Too long for any code.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Add', exact: true })).toBeDisabled();
   await page.getByRole('button', { name: 'Put it on a page' }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();

@@ -32,8 +32,8 @@ test('a photographed table with three codes is inspected: one is a station, one 
   await expect(network).toContainText('error correction level');
 
   const link = codes.filter({ hasText: 'A link' });
-  await expect(link).toContainText('It is none of your materials.');
-  await link.getByRole('button', { name: 'Follow it as a student would' }).click();
+  await expect(link).toContainText('It is not one of your materials.');
+  await link.getByRole('button', { name: 'Follow it as a student' }).click();
   await expect(link.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 120_000 });
   await expect(link).toContainText('go on sending visitors there');
   await link.getByRole('button', { name: 'Put its target on the shelf' }).click();
@@ -56,7 +56,7 @@ test('the text of a code can be pasted; what is no picture, and a picture withou
     }, text);
   await paste('https://p\u0430ypond.example/x');
   await expect(page.locator('mark')).toHaveText('\u0430 U+0430');
-  await expect(page.getByText('Marked: letter of another script that looks alike.')).toBeVisible();
+  await expect(page.getByText('Marked: a lookalike letter of another script.')).toBeVisible();
   await paste('intent://scan#x;end');
   await expect(page.getByRole('heading', { name: 'An address that opens no page' })).toBeVisible();
   const choose = page.getByLabel('Choose a picture');
@@ -65,9 +65,9 @@ test('the text of a code can be pasted; what is no picture, and a picture withou
     mimeType: 'image/png',
     buffer: toPng({ widthPx: 90, heightPx: 60, grey: new Uint8Array(5400).fill(170) }),
   });
-  await expect(page.getByText('No code was found in it.', { exact: false })).toBeVisible();
+  await expect(page.getByText('No code was found.', { exact: false })).toBeVisible();
   await choose.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') });
-  await expect(page.getByText('This is no picture that can be read.', { exact: false })).toBeVisible();
+  await expect(page.getByText('This file can’t be read as a picture.', { exact: false })).toBeVisible();
 });
 
 test('without a camera it says so, and what else can be done', async ({ page }) => {
@@ -103,7 +103,7 @@ test('the students’ reader shows a link’s host in plain sight and opens noth
       ]),
     ),
   });
-  await expect(page.getByText('Three codes are in it.')).toBeVisible();
+  await expect(page.getByText('3 codes found')).toBeVisible();
   await expect(page.getByRole('region', { name: /^What code \d of 3 says$/ })).toHaveCount(3);
   await expect(page.getByRole('link', { name: 'Open b.example' })).toBeVisible();
   await page.getByRole('button', { name: 'Read another' }).click();
@@ -126,10 +126,10 @@ test('where the school lets its network, a code is inspected without signing in;
 
   await openSession(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/school');
-  const networks = page.getByLabel('Networks where codes are inspected without signing in');
+  const networks = page.getByLabel('Networks where anyone may inspect codes');
   await networks.fill('the library');
   await page.getByRole('button', { name: 'Save settings' }).click();
-  await expect(page.getByText('Write each network as its first address and a length', { exact: false })).toBeVisible();
+  await expect(page.getByText('Write each network as an address and a prefix length', { exact: false })).toBeVisible();
   await networks.fill('127.0.0.0/8');
   await page.getByRole('button', { name: 'Save settings' }).click();
   await expect(page.getByText('Settings saved.', { exact: true })).toBeVisible();
@@ -141,7 +141,7 @@ test('where the school lets its network, a code is inspected without signing in;
   await visitor
     .getByLabel('Choose a picture')
     .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: toPng(scene) });
-  await visitor.getByRole('button', { name: 'Follow it as a student would' }).click();
+  await visitor.getByRole('button', { name: 'Follow it as a student' }).click();
   await expect(visitor.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, {
     timeout: 120_000,
   });
@@ -219,7 +219,7 @@ test('without a network the page still reads what it is given, and says that not
   await context.setOffline(true);
   await page.reload();
   await read();
-  await page.getByRole('button', { name: 'Follow it as a student would' }).click();
+  await page.getByRole('button', { name: 'Follow it as a student' }).click();
   await expect(page.getByText('The server can’t be reached.', { exact: false })).toBeVisible();
   await context.setOffline(false);
 });

@@ -46,7 +46,7 @@ export async function openSession(page: Page, email = 'maren.dallow@fernhollow.e
 export async function signIn(page: Page, email?: string): Promise<void> {
   await openSession(page, email);
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Hello, / })).toBeVisible();
 }
 
 export async function signOut(page: Page): Promise<void> {
@@ -77,11 +77,11 @@ export async function makeLesson(page: Page, name: string, distanceM: string): P
   await page.goto('/lessons');
   await page.getByRole('button', { name: 'New lesson' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('What is it called?').fill(name);
+  await dialog.getByLabel('Name').fill(name);
   await dialog.getByLabel('Class').selectOption({ label: '6 Kestrel' });
   await dialog.getByLabel('Place').fill('Biology room');
-  await dialog.getByLabel('Students stand how far').fill(distanceM);
-  await dialog.getByRole('button', { name: 'Make the lesson' }).click();
+  await dialog.getByLabel('Viewing distance').fill(distanceM);
+  await dialog.getByRole('button', { name: 'Create lesson' }).click();
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
@@ -136,7 +136,7 @@ export async function carryShortLink(page: Page): Promise<void> {
   await page
     .getByRole('listitem')
     .filter({ hasText: 'The school’s short link' })
-    .getByRole('button', { name: 'Carry this' })
+    .getByRole('button', { name: 'Use this' })
     .click();
 }
 

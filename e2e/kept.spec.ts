@@ -31,7 +31,7 @@ async function add(page: Page, file: Chosen, title: string): Promise<void> {
 
 /** What somebody sees who has no account: a phone that scanned the code. */
 async function asStudent(page: Page, context: BrowserContext): Promise<Page> {
-  const href = await page.getByRole('link', { name: 'See it as a student' }).getAttribute('href');
+  const href = await page.getByRole('link', { name: 'View as a student' }).getAttribute('href');
   const student = await context
     .browser()
     ?.newPage({ viewport: { width: 390, height: 844 }, baseURL: new URL(page.url()).origin });
@@ -48,10 +48,10 @@ test('a sound is kept, opens for students, and plays on their page', async ({ pa
   await settled(page);
   await page.getByRole('table').getByRole('link', { name: 'Shore sounds' }).click();
   // It can be played, but the demo's own address is this computer's.
-  await expect(page.getByRole('heading', { name: 'No phone reaches the school’s address' })).toBeVisible();
-  await page.getByLabel('The words spoken').fill('Listen to the waves.');
-  await page.getByRole('button', { name: 'Keep the words' }).click();
-  await expect(page.getByRole('button', { name: 'Keep the words' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'No phone can reach the school’s address' })).toBeVisible();
+  await page.getByLabel('Transcript').fill('Listen to the waves.');
+  await page.getByRole('button', { name: 'Save transcript' }).click();
+  await expect(page.getByRole('button', { name: 'Save transcript' })).toHaveCount(0);
   const student = await asStudent(page, context);
   await expect(student.getByRole('heading', { name: 'Shore sounds' })).toBeVisible();
   await expect(student.getByText('Listen to the waves.')).toBeVisible();
@@ -105,8 +105,8 @@ test('an upload that is interrupted goes on where it stopped', async ({ page, co
     return route.continue();
   });
   await choose(page, long);
-  await expect(page.getByRole('progressbar', { name: 'long.wav is on its way' })).toBeVisible();
-  await expect(page.getByText('Kept here, 9.6 MB')).toBeVisible({ timeout: 120_000 });
+  await expect(page.getByRole('progressbar', { name: 'Uploading long.wav' })).toBeVisible();
+  await expect(page.getByText('Uploaded, 9.6 MB')).toBeVisible({ timeout: 120_000 });
   expect(broken).toBe(true);
   // Nothing that was acknowledged is sent again.
   expect(offsets.filter((offset) => offset === 0)).toHaveLength(1);
@@ -121,7 +121,7 @@ test('an upload that is stopped leaves nothing, and one that is refused says why
   );
   await choose(page, sound);
   await page.getByRole('button', { name: 'Stop shore-sounds.wav' }).click();
-  await expect(page.getByRole('list', { name: 'Files on their way' }).getByRole('listitem')).toHaveCount(0);
+  await expect(page.getByRole('list', { name: 'Uploads' }).getByRole('listitem')).toHaveCount(0);
   await context.unroute('**/api/uploads/*');
   await page.getByRole('button', { name: 'Discard' }).click();
   await choose(page, { name: 'torn.png', mimeType: 'image/png', buffer: png('x', [1, 2, 3]).buffer.subarray(0, 200) });
@@ -134,10 +134,10 @@ test('pictures become one set, in the order and with the words that were given',
   await openSession(page);
   await page.goto('/shelf');
   await choose(page, png('rock_pool.png', [60, 125, 107]), png('shore_crab.png', [168, 85, 62]));
-  await page.getByRole('button', { name: 'Add as one set of pictures' }).click();
+  await page.getByRole('button', { name: 'Add as one picture set' }).click();
   await expect(page.getByRole('heading', { name: 'Rock pool', level: 1 })).toBeVisible();
   await page.getByLabel('Caption').nth(1).fill('A crab under its stone');
-  await page.getByLabel('What is to be seen, read aloud').nth(1).fill('A brown crab');
+  await page.getByLabel('Description for screen readers').nth(1).fill('A brown crab');
   await page.getByRole('button', { name: 'Picture 2: move' }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText(/^Picture 2 (?:is picked up|would be picture 2)/)).toBeAttached();
@@ -145,8 +145,8 @@ test('pictures become one set, in the order and with the words that were given',
   await expect(page.getByText('Picture 2 would be picture 1.')).toBeAttached();
   await page.keyboard.press('Space');
   await expect(page.getByLabel('Caption').first()).toHaveValue('A crab under its stone');
-  await page.getByRole('button', { name: 'Keep the set' }).click();
-  await expect(page.getByRole('button', { name: 'Keep the set' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Save pictures' }).click();
+  await expect(page.getByRole('button', { name: 'Save pictures' })).toHaveCount(0);
   const student = await asStudent(page, context);
   await expect(student.locator('figure').first()).toContainText('A crab under its stone');
   await expect(student.getByRole('img', { name: 'A brown crab' })).toBeVisible();
@@ -211,7 +211,7 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await page.keyboard.press('Enter');
   await page.getByLabel('Add a file').setInputFiles([png('rock_pool.png', [60, 125, 107])]);
   await expect(body.locator('img')).toBeVisible();
-  await page.getByLabel('What is to be seen, read aloud').fill('A rock pool');
+  await page.getByLabel('Description for screen readers').fill('A rock pool');
   await page.getByLabel('Add a file').setInputFiles([sound]);
   await expect(body.locator('audio')).toBeVisible();
   await expect(page.getByText('kept', { exact: true })).toBeVisible();
@@ -242,15 +242,15 @@ test('two people who write one page are told, and lose nothing', async ({ page, 
   await expect(second.getByText('kept', { exact: true })).toBeVisible();
   await page.getByRole('textbox', { name: 'The page' }).click();
   await page.keyboard.type('From the phone');
-  await expect(page.getByRole('alert')).toContainText('changed somewhere else meanwhile');
-  await page.getByRole('button', { name: 'Keep this one' }).click();
+  await expect(page.getByRole('alert')).toContainText('changed somewhere else');
+  await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Earlier pages' }).click();
+  await page.getByRole('button', { name: 'Earlier versions' }).click();
   await expect(page.getByRole('dialog')).toContainText('From the laptop');
-  await page.getByRole('button', { name: 'Take this one' }).first().click();
+  await page.getByRole('button', { name: 'Use this version' }).first().click();
   await expect(page.getByRole('textbox', { name: 'The page' })).toHaveText('From the laptop');
   await expect(page.getByText('kept', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Earlier pages' }).click();
+  await page.getByRole('button', { name: 'Earlier versions' }).click();
   await expect(page.getByRole('dialog')).toContainText('From the phone');
 });
 
@@ -300,7 +300,7 @@ test('files are found again, renamed, and go only when nothing shows them', asyn
   await expect(page.getByLabel('Name of renamed.txt')).toBeVisible();
   await page.getByRole('link', { name: 'For the list' }).click();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await page.getByRole('button', { name: 'Take off the shelf' }).click();
+  await page.getByRole('button', { name: 'Remove from shelf' }).click();
   await page.goto('/shelf/files');
   await page.getByRole('button', { name: 'Remove renamed.txt' }).click();
   await expect(page.getByLabel('Name of renamed.txt')).toHaveCount(0);

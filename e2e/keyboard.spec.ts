@@ -51,21 +51,21 @@ const pages: Readonly<Record<string, PageWithDialogs>> = {
         .first()
         .check();
     },
-    openers: [{ button: 'Put into a lesson' }, { button: 'Tag' }],
+    openers: [{ button: 'Add to a lesson' }, { button: 'Tag' }],
   },
   'a material': {
     go: async (page) => {
       await material('Tide-line tally')(page);
       await openPart(page, 'look');
     },
-    openers: [{ button: 'Change' }, { button: 'Other pictures' }, { button: 'Choose a look' }],
+    openers: [{ button: 'Change' }, { button: 'More formats' }, { button: 'Choose a look' }],
   },
   'a written page': {
     go: async (page) => {
       await material('Before you go out')(page);
       await page.getByRole('link', { name: 'Write', exact: true }).click();
     },
-    openers: [{ button: 'Earlier pages' }, { button: 'Link' }],
+    openers: [{ button: 'Earlier versions' }, { button: 'Link' }],
   },
   templates: { go: at('/school/templates'), openers: [{ button: /^New/ }] },
   devices: {

@@ -53,7 +53,7 @@ test('a link that asks to sign in is fixed step by step and leaves as a poster t
       Date.now = () => now() + 2100;
     });
     await page.evaluate(() => window.dispatchEvent(new Event('focus')));
-    await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Opens for everyone' })).toBeVisible();
     await expect(page.getByText('Look for a low cone stuck to bare rock.', { exact: false })).toBeVisible();
   });
 
@@ -62,13 +62,13 @@ test('a link that asks to sign in is fixed step by step and leaves as a poster t
       timeout: 120_000,
     });
     await expect(page.getByRole('img', { name: /^Clamshell laptops: reads to \d/ })).toBeVisible();
-    await expect(page.getByText('Three readers agree, letter by letter.')).toBeVisible({ timeout: 120_000 });
+    await expect(page.getByText('All 3 readers agree, letter by letter.')).toBeVisible({ timeout: 120_000 });
   });
 
   await test.step('make the poster and decode it', async () => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('region', { name: 'How far it is' }).getByRole('button', { name: 'Make poster' }).click(),
+      page.getByRole('region', { name: 'Steps' }).getByRole('button', { name: 'Make poster' }).click(),
     ]);
     expect(download.suggestedFilename()).toBe('01 Field guide to limpets, poster.pdf');
     const file = info.outputPath('poster.pdf');
@@ -88,7 +88,7 @@ test('a link that asks to sign in is fixed step by step and leaves as a poster t
     await page.getByRole('link', { name: 'Field guide to limpets' }).click();
     await page.getByRole('button', { name: 'Change', exact: true }).click();
     await page.getByRole('dialog').getByLabel('Link').fill(`${cofferlane}/leaf/what-yeast-eats`);
-    await page.getByRole('button', { name: 'Keep the change' }).click();
-    await expect(page.getByRole('heading', { name: 'Printed before the change' })).toBeVisible();
+    await page.getByRole('button', { name: 'Save changes' }).click();
+    await expect(page.getByRole('heading', { name: 'Out of date' })).toBeVisible();
   });
 });

@@ -36,7 +36,7 @@ test('a lesson gets a look in one action, is exported as ZIP, and every file dec
     .getByRole('dialog')
     .getByRole('button', { name: /Rock pool/ })
     .click();
-  await expect(noticeOf(page, 'All 3 stations have that look now.')).toBeVisible();
+  await expect(noticeOf(page, 'All 3 stations have this look now.')).toBeVisible();
   await settled(page);
   await expect(bench(page).getByRole('img', { name: 'Reads: done' })).toHaveCount(3);
 
@@ -73,22 +73,22 @@ test('a look that fails is seen while it is designed, is not kept by accident, a
   await page.goto('/shelf');
   await addOne(page, 'Which crab carries a borrowed house?');
   await openPart(page, 'look');
-  await page.getByRole('link', { name: 'Design one' }).click();
+  await page.getByRole('link', { name: 'Design a look' }).click();
   await page.getByText('Pebbles', { exact: true }).click();
   await page.getByLabel('Code, as a number').fill('#fbfaf2');
-  const left = page.getByRole('status', { name: 'What this look leaves' });
+  const left = page.getByRole('status', { name: 'How well this look scans' });
   await expect(left.getByRole('img', { name: 'Contrast' })).toBeVisible();
-  await expect(page.getByText('Too little contrast:', { exact: false })).toBeVisible();
+  await expect(page.getByText('Too little contrast', { exact: false })).toBeVisible();
   await expect(left.getByText(/^Not read$/)).toBeVisible({ timeout: 120_000 });
-  await page.getByRole('button', { name: 'Keep and use it here' }).click();
+  await page.getByRole('button', { name: 'Save and use here' }).click();
   const dialog = page.getByRole('dialog', { name: 'This look fails' });
-  await expect(dialog).toContainText('every station that has it stops');
+  await expect(dialog).toContainText('no station with this look is ready');
   await dialog.getByRole('button', { name: 'Fix it first' }).click();
-  await page.getByRole('button', { name: 'Take the nearest colours that pass' }).click();
-  await expect(page.getByRole('list', { name: 'What is wrong with this look' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Use the nearest colours that work' }).click();
+  await expect(page.getByRole('list', { name: 'Problems of this look' })).toHaveCount(0);
   await expect(left.getByText(/^Reads from/)).toBeVisible({ timeout: 120_000 });
   await page.getByLabel('Name of the look').fill('Sandy pebbles');
-  await page.getByRole('button', { name: 'Keep and use it here' }).click();
+  await page.getByRole('button', { name: 'Save and use here' }).click();
   await expect(page.getByRole('heading', { name: 'Look: Sandy pebbles' })).toBeVisible();
   await expect(page.getByText('chosen for this code')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Reads from/ })).toBeVisible({ timeout: 120_000 });
@@ -122,7 +122,7 @@ test('a failing look stops a station, whatever was rehearsed, until another is c
   await expect(page.getByText('Light on dark:', { exact: false })).toBeVisible();
   await expect(page.getByRole('img', { name: 'Reads', exact: true })).toBeVisible();
   await page.locator('#paper').getByRole('button', { name: 'Make poster' }).click();
-  await expect(page.getByRole('dialog', { name: 'Look at this before you print' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Check before you print' })).toBeVisible();
 });
 
 test('an own picture stands in the middle, as large as leaves half of the repair', async ({ page }, info) => {
@@ -130,20 +130,20 @@ test('an own picture stands in the middle, as large as leaves half of the repair
   await page.goto('/shelf');
   await addOne(page, 'Here the whole class meets after the walk, beside the boats');
   await openPart(page, 'look');
-  await page.getByRole('link', { name: 'Design one' }).click();
+  await page.getByRole('link', { name: 'Design a look' }).click();
   const crest = new PNG({ width: 60, height: 60 });
   crest.data.fill(0x40);
   const path = info.outputPath('crest.png');
   writeFileSync(path, PNG.sync.write(crest));
   await page.getByLabel('Own picture').setInputFiles(path);
   await expect(page.getByText(/The middle takes \d+ × \d+ modules/)).toBeVisible();
-  await page.getByLabel('As large as leaves half of the repair').uncheck();
+  await page.getByLabel('Largest size that keeps half of the error correction').uncheck();
   await page.getByLabel('Width').fill('0.5');
-  await expect(page.getByText('takes more than can be repaired', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Take the largest that leaves half' }).click();
-  await expect(page.getByRole('list', { name: 'What is wrong with this look' })).toHaveCount(0);
+  await expect(page.getByText('covers more than can be repaired', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Use the largest size that works' }).click();
+  await expect(page.getByRole('list', { name: 'Problems of this look' })).toHaveCount(0);
   await page.getByLabel('Name of the look').fill('With our crest');
-  await page.getByRole('button', { name: 'Keep and use it here' }).click();
+  await page.getByRole('button', { name: 'Save and use here' }).click();
   await expect(page.getByRole('heading', { name: 'Look: With our crest' })).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -159,10 +159,10 @@ test('a higher level is proposed where it costs nothing, and taken in a click', 
   await page.goto('/shelf');
   await addOne(page, 'Who glues itself to the rock twice a day?');
   await openPart(page, 'carries');
-  await page.getByText('How much damage it survives').click();
+  await page.getByText('Error correction').click();
   await page.getByText(/^Level L,/).click();
-  const take = page.getByRole('button', { name: /^Take level [MQH]$/ });
-  await expect(page.getByText(/repairs more and the code stays as coarse as it is/)).toBeVisible();
+  const take = page.getByRole('button', { name: /^Use level [MQH]$/ });
+  await expect(page.getByText(/repairs more damage, and the code stays as coarse/)).toBeVisible();
   await take.click();
   await expect(take).toHaveCount(0);
 });
@@ -178,9 +178,9 @@ test('pictures are named by use, go to the clipboard and to web pages of others,
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?class=6`);
   const payload = await page.locator('aside p.font-mono').innerText();
-  await page.getByRole('button', { name: 'Other pictures' }).click();
+  await page.getByRole('button', { name: 'More formats' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText(/\d+ mm wide when it is pasted.* Not smaller than \d+ mm/);
+  await expect(dialog).toContainText(/\d+ mm wide when it is pasted.* Below \d+ mm/);
   for (const [name, ending] of [
     ['PDF', 'pdf'],
     ['PNG 600 dpi', 'png'],
@@ -198,15 +198,15 @@ test('pictures are named by use, go to the clipboard and to web pages of others,
     if (ending === 'png') expect(decodePng(path)).toBe(payload);
   }
   await dialog.getByRole('button', { name: 'Copy', exact: true }).click();
-  await expect(noticeOf(page, 'The picture is on the clipboard.')).toBeVisible();
+  await expect(noticeOf(page, 'Picture copied.')).toBeVisible();
   const copied = await page.evaluate(async () => {
     const [item] = await navigator.clipboard.read();
     return [...new Uint8Array(await (await (item as ClipboardItem).getType('image/png')).arrayBuffer())];
   });
   expect(decodePngBytes(Buffer.from(copied))).toBe(payload);
 
-  await dialog.getByRole('button', { name: 'Make an address' }).click();
-  const line = await dialog.getByLabel('HTML line').innerText();
+  await dialog.getByRole('button', { name: 'Create address' }).click();
+  const line = await dialog.getByLabel('HTML code').innerText();
   const path = /src="https?:\/\/[^/]+(\/c\/[a-z2-9]{16}\.png)"/.exec(line)?.[1] ?? '';
   // A page of somebody else's: another origin, where nobody is signed in.
   const elsewhere = await browser.newContext();
@@ -224,7 +224,7 @@ test('pictures are named by use, go to the clipboard and to web pages of others,
   }, new URL(path, baseURL).href);
   expect(decodePngBytes(Buffer.from(shown, 'base64'))).toBe(payload);
   await dialog.getByRole('button', { name: 'Switch off' }).click();
-  await expect(dialog.getByRole('button', { name: 'Make an address' })).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Create address' })).toBeVisible();
   expect((await other.request.get(new URL(path, baseURL).href)).status()).toBe(404);
   await elsewhere.close();
 });
@@ -239,10 +239,10 @@ test('the administrator decides which looks may be chosen, and which one codes h
     .getByRole('listitem')
     .filter({ hasText: 'Recorder group' });
   await card.getByRole('button', { name: 'More for Recorder group' }).click();
-  await page.getByRole('menuitem', { name: 'Allow no longer' }).click();
-  await expect(card).toContainText('not allowed any more');
-  await page.getByLabel('Look where none is chosen').selectOption({ label: 'Rock pool' });
-  await expect(noticeOf(page, 'The school’s rules for looks are kept.')).toBeVisible();
+  await page.getByRole('menuitem', { name: 'Stop allowing' }).click();
+  await expect(card).toContainText('no longer allowed');
+  await page.getByLabel('Default look').selectOption({ label: 'Rock pool' });
+  await expect(noticeOf(page, 'Rules for looks saved.')).toBeVisible();
   try {
     await openSession(page);
     await page.goto('/shelf');
@@ -258,10 +258,10 @@ test('the administrator decides which looks may be chosen, and which one codes h
     // All journeys share one school.
     await openSession(page, 'pell.arkwright@fernhollow.example');
     await page.goto('/school/looks');
-    await page.getByLabel('Look where none is chosen').selectOption({ label: 'Plain, black on white' });
-    await expect(noticeOf(page, 'The school’s rules for looks are kept.')).toBeVisible();
+    await page.getByLabel('Default look').selectOption({ label: 'Plain, black on white' });
+    await expect(noticeOf(page, 'Rules for looks saved.')).toBeVisible();
     await card.getByRole('button', { name: 'More for Recorder group' }).click();
     await page.getByRole('menuitem', { name: 'Allow again' }).click();
-    await expect(card).not.toContainText('not allowed any more');
+    await expect(card).not.toContainText('no longer allowed');
   }
 });

@@ -8,7 +8,7 @@ test('where the check can’t tell, a person tries it and says so, with name and
   await expect(page.getByRole('heading', { name: 'Check it yourself' })).toBeVisible();
   await expect(page.getByRole('img', { name: 'Code of Tide gauge, to scan' })).toBeVisible();
   await page.getByRole('button', { name: 'It opens', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Opens, as tried by a person' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Opens, tried by a person' })).toBeVisible();
   await expect(page.getByText(/Maren Dallow tried it on .*: it opens\./)).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Show how it opens' }).click();
@@ -36,7 +36,7 @@ test('the main button of a lesson is its next step: fix, then print, and paper s
   await bench(page).getByRole('link', { name: 'Tide-line tally' }).click();
   await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('region', { name: 'How far it is' }).getByRole('button', { name: 'Make poster' }).click(),
+    page.getByRole('region', { name: 'Steps' }).getByRole('button', { name: 'Make poster' }).click(),
   ]);
   await expect(page.getByRole('link', { name: 'Try it in the room' })).toBeVisible();
 
@@ -46,5 +46,5 @@ test('the main button of a lesson is its next step: fix, then print, and paper s
   await expect(page.getByLabel('Name of the station')).toBeFocused();
   await page.getByLabel('Name of the station').fill('Count at the tide line');
   await page.keyboard.press('Enter');
-  await expect(bench(page).getByText('a change: title')).toBeVisible();
+  await expect(bench(page).getByText('changed: title')).toBeVisible();
 });

@@ -16,14 +16,14 @@ test('one link pasted on the start page is a finished code two clicks later', as
   const file = info.outputPath('code.png');
   await download.saveAs(file);
   expect(decodePng(file)).toBe(link);
-  await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Opens for everyone' })).toBeVisible();
 });
 
 test('words become a code that needs no network', async ({ page }) => {
   await signIn(page);
   await page.getByLabel('What should students open?').fill('Which animal carries its house and never moves out?');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('the words are in the code; no network, no account')).toBeVisible();
+  await expect(page.getByText('the words are in the code; no network or account needed')).toBeVisible();
   await expect(page.getByText('the paper lasts.', { exact: false })).toBeVisible();
 });
 
@@ -46,7 +46,7 @@ test('a material leaves the shelf and comes back by undo', async ({ page }) => {
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/shelf\/./);
   await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await page.getByRole('button', { name: 'Take off the shelf' }).click();
+  await page.getByRole('button', { name: 'Remove from shelf' }).click();
   await expect(page.getByRole('heading', { name: 'Shelf', level: 1 })).toBeVisible();
   await expect(page.getByRole('link', { name: /A passing thought/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

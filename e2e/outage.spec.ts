@@ -38,12 +38,12 @@ const forms: Readonly<Record<string, Editing>> = {
   'an event': {
     go: (page) => page.goto('/add'),
     open: (page) => page.getByRole('button', { name: 'Event', exact: true }).click(),
-    field: (page) => page.getByLabel('What happens?'),
+    field: (page) => page.getByLabel('Event name'),
   },
   'a new lesson': {
     go: (page) => page.goto('/lessons'),
     open: (page) => page.getByRole('button', { name: 'New lesson' }).click(),
-    field: dialogField('What is it called?'),
+    field: dialogField('Name'),
   },
   'a lesson': {
     go: (page) => newLesson(page, 'An outage'),

@@ -14,7 +14,7 @@ const certain: readonly (readonly [string, string, readonly string[]])[] = [
   ['a phone number', 'Office: +353 1 555 0123', ['Office', '+353 1 555 0123']],
   ['a file of one’s own', 'C:\\Users\\maren\\Tides.docx', ['Drop the file here instead.']],
   ['no host', 'https://•', ['This link is not complete.']],
-  ['words with a dot', 'Node.js', ['the code itself holds these words']],
+  ['words with a dot', 'Node.js', ['the words are in the code']],
 ];
 
 test('what was pasted is shown as what it will be, before it is added', async ({ page }) => {
@@ -49,7 +49,7 @@ test('what may be two things is asked, by keyboard alone, and changed afterwards
   await expect(page.getByRole('button', { name: /^Link/ })).toBeFocused();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
-  await expect(review(page)).toContainText('the code itself holds these words');
+  await expect(review(page)).toContainText('the words are in the code');
   await page.getByRole('button', { name: 'Choose again' }).click();
   await page.getByRole('button', { name: /^Link/ }).click();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
@@ -65,7 +65,7 @@ test('a message with a greeting gives its link, and the rest is left out', async
   await field(page).fill('Hello Maren,\nhere is the worksheet:\nhttps://a.example/leaf/\nfield-guide');
   await expect(review(page).getByRole('listitem')).toHaveCount(2);
   await expect(review(page)).toContainText('https://a.example/leaf/field-guide');
-  await review(page).getByRole('listitem').first().getByRole('button', { name: 'Leave out' }).click();
+  await review(page).getByRole('listitem').first().getByRole('button', { name: 'Remove' }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'here is the worksheet', level: 1 })).toBeVisible();
 });

@@ -11,9 +11,9 @@ test('what falls short is fixed in a click: nearer, larger, and back again', asy
     .first()
     .click();
   const advice = page.getByRole('list', { name: 'What helps' });
-  await expect(advice).toContainText('this paper holds');
+  await expect(advice).toContainText('only has room for');
   await expect(page.getByText(/do(?:es)? not read it from 3\.0 m\. What helps:/)).toBeVisible();
-  await advice.getByRole('button', { name: /^Let them stand at \d\.\d m$/ }).click();
+  await advice.getByRole('button', { name: /^Set the distance to \d\.\d m$/ }).click();
   await expect(page.getByText(/^Students stand at \d\.\d m here now\.$/)).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
     timeout: 120_000,
@@ -41,8 +41,8 @@ test('what falls short is fixed in a click: nearer, larger, and back again', asy
   await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
     timeout: 120_000,
   });
-  await page.getByRole('button', { name: 'Compute the size' }).click();
-  await expect(page.getByText('was chosen by hand')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Use the computed size' }).click();
+  await expect(page.getByText('was set by hand')).toHaveCount(0);
 });
 
 test('what a camera sees is looked at while sliders move, and every reader says what it makes of it', async ({
@@ -58,7 +58,7 @@ test('what a camera sees is looked at while sliders move, and every reader says 
   await expect(
     page.getByText(/^Shared tablets read it in (?:9|10) of 10 frames; expected to read from there\.$/),
   ).toBeVisible({ timeout: 120_000 });
-  const readings = page.getByRole('list', { name: 'What each reader makes of this frame' });
+  const readings = page.getByRole('list', { name: 'Result of each reader for this frame' });
   await expect(readings.getByRole('listitem')).toHaveText([
     /Current phone, decides.*reads it exactly/,
     /Older scanner.*reads it exactly/,
@@ -80,7 +80,7 @@ test('what a camera sees is looked at while sliders move, and every reader says 
   await page.getByText('Every reader on every device').click();
   const table = page.getByRole('table').filter({ hasText: 'Scanner on a web page' });
   await expect(table.getByRole('row')).toHaveCount(5);
-  await expect(table.getByText('being asked…')).toHaveCount(0, { timeout: 120_000 });
+  await expect(table.getByText('reading…')).toHaveCount(0, { timeout: 120_000 });
   await expect(table.getByRole('row').nth(1)).toContainText(/\d\.\d m/);
 });
 
@@ -90,16 +90,16 @@ test('the administrator adds a device like a generic one, changes its figures, a
   await page.getByRole('button', { name: 'Add a device' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Add it' }).click();
-  await expect(dialog.getByText('It needs a name.')).toBeVisible();
-  await dialog.getByLabel('It is like').selectOption({ label: 'Webcam without focus' });
+  await expect(dialog.getByText('Enter a name.')).toBeVisible();
+  await dialog.getByLabel('Similar to').selectOption({ label: 'Webcam without focus' });
   await dialog.getByLabel('Name').fill('Library desk');
   await dialog.getByLabel('How many').fill('2');
-  await dialog.getByText('More: its figures').click();
-  await expect(dialog.getByLabel('In focus from, metres')).toHaveValue('0.5');
-  await dialog.getByLabel('Blur, pixels').fill('9');
+  await dialog.getByText('Details of the camera').click();
+  await expect(dialog.getByLabel('In focus from (metres)')).toHaveValue('0.5');
+  await dialog.getByLabel('Blur (pixels)').fill('9');
   await dialog.getByRole('button', { name: 'Add it' }).click();
   await expect(dialog.getByText('From 0 to 5.')).toBeVisible();
-  await dialog.getByLabel('Blur, pixels').fill('1,3');
+  await dialog.getByLabel('Blur (pixels)').fill('1,3');
   await dialog.getByRole('button', { name: 'Add it' }).click();
   await expect(dialog).toHaveCount(0);
   const row = page.getByRole('listitem').filter({ hasText: 'Library desk' });
@@ -110,8 +110,8 @@ test('the administrator adds a device like a generic one, changes its figures, a
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(row).toContainText('students’ own');
   await row.getByRole('button', { name: 'Remove Library desk' }).click();
-  await expect(dialog).toContainText('No class scans with it.');
-  await dialog.getByRole('button', { name: 'Remove it' }).click();
+  await expect(dialog).toContainText('No class uses it.');
+  await dialog.getByRole('button', { name: 'Remove device' }).click();
   await expect(row).toHaveCount(0);
   await expect(page.getByRole('listitem')).toHaveCount(4);
 });

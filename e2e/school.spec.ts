@@ -5,7 +5,7 @@ test('the administrator changes the settings, with wrong fields named', async ({
   await page.goto('/school');
   await page.getByLabel('Time zone').fill('Middle/Earth');
   await page.getByRole('button', { name: 'Save settings' }).click();
-  await expect(page.getByText('There is no such time zone.', { exact: false })).toBeVisible();
+  await expect(page.getByText('Unknown time zone.', { exact: false })).toBeVisible();
   await page.getByLabel('Time zone').fill('Europe/Dublin');
   await page.getByLabel('Short-link host').fill('k.fernhollow.example');
   await page.getByRole('button', { name: 'Save settings' }).click();
@@ -14,7 +14,7 @@ test('the administrator changes the settings, with wrong fields named', async ({
   await expect(page.getByLabel('Short-link host')).toHaveValue('k.fernhollow.example');
   await page.getByLabel('Public address').fill('https://hapset.fernhollow.example');
   await expect(
-    page.getByText(/on paper carr(?:y|ies) the present address|No sheet carries the present address/),
+    page.getByText(/on paper carr(?:y|ies) the present address|No printed sheet uses the current address/),
   ).toBeVisible();
   await page.reload();
   await page.getByLabel('Short-link host').fill('');
@@ -25,7 +25,7 @@ test('the administrator changes the settings, with wrong fields named', async ({
 test('a teacher reads the settings and keeps the classes', async ({ page }) => {
   await openSession(page);
   await page.goto('/school');
-  await expect(page.getByText('The school’s administrator changes these.')).toBeVisible();
+  await expect(page.getByText('Only the school’s administrator can change these.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save settings' })).toHaveCount(0);
   await page.getByRole('button', { name: 'New class' }).click();
   const dialog = page.getByRole('dialog');
@@ -43,7 +43,7 @@ test('the devices of the school are listed with what their cameras see', async (
   await openSession(page);
   await page.goto('/devices');
   await expect(page.getByRole('listitem')).toHaveCount(4);
-  await expect(page.getByText('Say what its scanner does')).toHaveCount(0);
+  await expect(page.getByText('Set what its scanner opens')).toHaveCount(0);
   await expect(page.getByRole('listitem').filter({ hasText: 'Clamshell laptops' })).toContainText('28 in the school');
 });
 
@@ -51,7 +51,7 @@ test('the administrator says what a scanner does, and forms know it', async ({ p
   await openSession(page, 'pell.arkwright@fernhollow.example');
   await page.goto('/devices');
   const tablets = page.getByRole('listitem').filter({ hasText: 'Shared tablets' });
-  await tablets.getByText('Say what its scanner does').click();
+  await tablets.getByText('Set what its scanner opens').click();
   await tablets.getByLabel('Shared tablets joins networks').click();
   await expect(tablets).not.toContainText('begins mails, joins networks');
   await page.goto('/add');
@@ -60,7 +60,7 @@ test('the administrator says what a scanner does, and forms know it', async ({ p
   await page.getByLabel('Password').fill('tide-at-the-pier');
   await expect(page.getByText(/Shared tablets and Small old phones show the network as text/)).toBeVisible();
   await page.goto('/devices');
-  await tablets.getByText('Say what its scanner does').click();
+  await tablets.getByText('Set what its scanner opens').click();
   await tablets.getByLabel('Shared tablets joins networks').click();
   await expect(tablets.getByLabel('Shared tablets joins networks')).toBeChecked();
   await expect(tablets.getByLabel('Shared tablets joins networks')).toBeEnabled();

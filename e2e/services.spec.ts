@@ -22,14 +22,14 @@ test('an editor’s link is recognised when it is pasted, and the student’s ta
   await intake.fill(`${askleaf}/ask/tide-line-tally/build`);
   await expect(page.getByText('This is the editor’s page')).toBeVisible();
   await page.getByRole('button', { name: 'Use the student’s link' }).click();
-  await expect(page.getByText('The student’s link, instead of')).toBeVisible();
+  await expect(page.getByText('Student’s link instead of')).toBeVisible();
   await addAnyway(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(intake).toHaveValue('');
   await settled(page);
   await page.getByRole('table').getByRole('link', { name: 'Tide-line tally' }).click();
   await expect(page.getByText(`${askleaf}/ask/tide-line-tally`, { exact: true }).first()).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Opens for everyone' })).toBeVisible();
 });
 
 test('an editor’s link that is there already says so, changes into the student’s, and back', async ({ page }) => {
@@ -38,9 +38,9 @@ test('an editor’s link that is there already says so, changes into the student
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats/write`);
   await expect(page.getByText('This is the editor’s page: students would be asked to sign in')).toBeVisible();
   await page.getByRole('button', { name: 'Use the student’s link' }).click();
-  await expect(page.getByText('The code carries the student’s link now.', { exact: true })).toBeVisible();
+  await expect(page.getByText('The code has the student’s link now.', { exact: true })).toBeVisible();
   await expect(page.getByText('This is the editor’s page')).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: 'Opens for anyone' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Opens for everyone' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('This is the editor’s page')).toBeVisible();
 });
@@ -62,11 +62,11 @@ test('a link with counting parameters is shortened only after both were opened',
   await page.goto('/shelf');
   await addOne(page, `${cofferlane}/leaf/what-yeast-eats?lane=7&utm_source=mail`);
   await openPart(page, 'carries');
-  await expect(page.getByText('without lane, utm_source; both were opened and lead to the same page')).toBeVisible();
+  await expect(page.getByText('without lane, utm_source; both links lead to the same page')).toBeVisible();
   await page
     .getByRole('listitem')
     .filter({ hasText: 'without lane' })
-    .getByRole('button', { name: 'Carry this' })
+    .getByRole('button', { name: 'Use this' })
     .click();
   await expect(page.getByText(`${cofferlane}/leaf/what-yeast-eats`, { exact: true }).first()).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'without lane' })).toContainText('carried now');
@@ -86,7 +86,7 @@ test('the administrator describes a service, tries it out, keeps it and removes 
   await page.getByLabel('The student’s link').fill('/{place}');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('“https://gatepost.localhost” is no host name.')).toBeVisible();
-  await expect(page.getByText('Neither path nor expression names a part “place”.')).toBeVisible();
+  await expect(page.getByText('Neither the path nor the regular expression has a part named “place”.')).toBeVisible();
   await page.getByLabel('Hosts').fill('gatepost.localhost');
   await page.getByLabel('The student’s link').fill('/');
   await page.getByLabel('Link', { exact: true }).fill(`${cofferlane.replace('cofferlane', 'gatepost')}/come-in`);
@@ -130,7 +130,7 @@ test('services are exported and imported again; one that can’t be used says wh
   const chooser = page.locator('input[type=file]');
   await chooser.setInputFiles({ name: 'notes.json', mimeType: 'application/json', buffer: Buffer.from('not json') });
   await expect(page.getByRole('alert')).toHaveText(
-    'This is no JSON file. Choose the file that was exported from Services.',
+    'This is not a JSON file. Choose a file that was exported from Services.',
   );
   await chooser.setInputFiles({
     name: 'services.json',
@@ -138,7 +138,7 @@ test('services are exported and imported again; one that can’t be used says wh
     buffer: Buffer.from(JSON.stringify(imported)),
   });
   await page.getByRole('button', { name: 'Import 2 services' }).click();
-  await expect(page.getByRole('img', { name: 'Kept', exact: true })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Saved', exact: true })).toBeVisible();
   await expect(page.getByText(/walls\.0\.pattern: The expression can’t be read/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('button', { name: 'Remove Askleaf two' }).click();

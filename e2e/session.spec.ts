@@ -42,5 +42,5 @@ test('another teacher’s lesson does not exist', async ({ page }) => {
   await expect(page).toHaveURL(/\/sign-in/);
   await openSession(page, 'tobiah.quill@fernhollow.example');
   await page.goto(address);
-  await expect(page.getByRole('alert')).toContainText('not here any more');
+  await expect(page.getByRole('alert')).toContainText('no longer exists');
 });

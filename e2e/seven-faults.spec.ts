@@ -34,8 +34,8 @@ async function fixThere(
   await there.waitForLoadState();
   await there.close();
   await page.bringToFront();
-  await page.getByRole('button', { name: 'Open again' }).click();
-  await expect(page.getByRole('heading', { name: 'Opens for anyone', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Check again' }).click();
+  await expect(page.getByRole('heading', { name: 'Opens for everyone', exact: true })).toBeVisible();
 }
 
 test('a lesson of seven stations with seven faults is brought to ready by the steps that are shown', async ({
@@ -59,7 +59,7 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   for (const words of [
     'Asks to sign in',
     'Partly locked',
-    'Anyone may change it',
+    'Anyone can change it',
     'Closed',
     'Chosen people only',
     'School accounts only',
@@ -70,7 +70,7 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   const station = async (name: string): Promise<void> => {
     await page.goto(bench);
     await opens.getByRole('link', { name, exact: true }).click();
-    await expect(page.getByRole('button', { name: 'Open again' })).toBeEnabled();
+    await expect(page.getByRole('button', { name: 'Check again' })).toBeEnabled();
   };
   const keep = (there: Page): Promise<void> => there.getByRole('button', { name: 'Keep' }).click();
 
@@ -83,7 +83,9 @@ test('a lesson of seven stations with seven faults is brought to ready by the st
   });
   await test.step('a folder with a locked thing in it', async () => {
     await station('Box of faults');
-    await expect(page.getByRole('list', { name: 'What does not open in it' })).toContainText('fault-02asks to sign in');
+    await expect(page.getByRole('list', { name: 'What does not open inside it' })).toContainText(
+      'fault-02asks to sign in',
+    );
     await fixThere(page, context, 'Cofferlane', /for each locked item/, async (there) => {
       await there.getByRole('group', { name: 'fault-02' }).getByLabel('No sign-in needed').check();
       await keep(there);
@@ -134,15 +136,15 @@ test('a short link of somebody else is pointed out, with every host on the way',
   await openSession(page);
   await page.goto('/shelf');
   await addOne(page, `${hushtone.replace('hushtone', 'nipaway')}/n/foghorn`);
-  await expect(page.getByRole('heading', { name: 'Opens for anyone', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Opens for everyone', exact: true })).toBeVisible();
   for (const host of ['nipaway.localhost', 'tally.nipaway.localhost'])
     await expect(
-      page.getByText(new RegExp(`(^|\\s)${host} stands between the code and the page\\.`)).first(),
+      page.getByText(new RegExp(`(^|\\s)${host} could stop working or lead elsewhere\\.`)).first(),
     ).toBeVisible();
   await expect(page.getByText('Students can look and save it.')).toBeVisible();
-  await page.getByText('What happened on the way').click();
-  await expect(page.getByText('tablets may be on another network')).toBeVisible();
-  await page.getByText('Earlier openings').click();
+  await page.getByText('Steps of the check').click();
+  await expect(page.getByText('Tablets may be on another network')).toBeVisible();
+  await page.getByText('Earlier checks').click();
   await expect(page.locator('#opens').getByText('Anyone', { exact: true })).toBeVisible();
 });
 
@@ -160,11 +162,11 @@ test('what stopped opening is told on the start page, and leads to its station',
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByLabel('Our school')).toBeChecked();
   await page.goto(lesson);
-  await page.getByRole('button', { name: 'Open all again' }).click();
+  await page.getByRole('button', { name: 'Check all again' }).click();
   await expect(page.getByText('School accounts only')).toBeVisible();
   await page.goto('/');
   const news = page.getByRole('region', { name: 'What changed' });
   await expect(news).toContainText('News of the pier: opens with an account of the school only');
   await news.getByRole('link', { name: /News of the pier/ }).click();
-  await expect(page.getByRole('heading', { name: 'Opens with an account of the school only' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Opens only with a school account' })).toBeVisible();
 });

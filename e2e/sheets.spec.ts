@@ -39,7 +39,7 @@ test('a lesson becomes cards: backs fall on their fronts, and every code says wh
 
   await page.getByText('Small cards', { exact: true }).click();
   await expect(page.getByText(/^1 page, codes/)).toBeVisible();
-  await page.getByLabel('Backs, for both sides').click();
+  await page.getByLabel('Print backs (both sides)').click();
   await page.getByRole('button', { name: 'Next page' }).click();
   await expect(pageShown(page)).toHaveAccessibleName('Page 2 of 2, back');
 
@@ -81,7 +81,7 @@ test('the browser’s own print has the same pages, in their size', async ({ pag
   await settled(page);
   await moreForLesson(page, 'Make sheets');
   await expect(pageShown(page)).toHaveAccessibleName('Page 1 of 2, front');
-  await page.getByLabel('Way round').selectOption('Lying');
+  await page.getByLabel('Orientation').selectOption('Landscape');
   await makeAnyway(page);
   const address = await page.getByRole('link', { name: 'Print', exact: true }).first().getAttribute('href');
   const printing = await context.newPage();
@@ -136,7 +136,7 @@ test('a print is deleted and taken back, and made anew with what it was made wit
   await page.getByRole('button', { name: 'Done' }).click();
 
   await page.goto('/sheets');
-  const list = page.getByRole('list', { name: 'Made before' });
+  const list = page.getByRole('list', { name: 'Earlier' });
   await expect(list).toContainText(name);
   const print = await list
     .getByRole('listitem')
@@ -172,10 +172,10 @@ test('what is not right is said by name, with what helps', async ({ page }) => {
   const notices = page.getByRole('list', { name: 'Needs attention before printing' });
   await expect(notices).toContainText('Too small');
   await expect(notices).toContainText('it should from 3.0 m');
-  await page.getByLabel('Step across (mm)').fill('20');
+  await page.getByLabel('Horizontal pitch (mm)').fill('20');
   await expect(page.getByRole('alert')).toContainText('The labels overlap');
   await expect(page.getByRole('button', { name: 'Make the sheets' })).toBeDisabled();
-  await page.getByLabel('Step across (mm)').fill('64');
+  await page.getByLabel('Horizontal pitch (mm)').fill('64');
   await expect(pageShown(page)).toBeVisible();
   await page.getByRole('button', { name: 'Make the sheets' }).click();
   await expect(page.getByRole('dialog')).toContainText('it should from 3.0 m');
@@ -189,7 +189,7 @@ test('materials ticked on the shelf become a handout in the school’s template'
   await add(page, 'The first of two for a handout\nThe second of two for a handout');
   await page.getByLabel('Choose The first of two for a handout').click();
   await page.getByLabel('Choose The second of two for a handout').click();
-  await page.getByRole('group', { name: 'What is chosen' }).getByRole('link', { name: 'Make sheets' }).click();
+  await page.getByRole('group', { name: 'Selection' }).getByRole('link', { name: 'Make sheets' }).click();
   await page.getByText('Handout', { exact: true }).click();
   await page.getByRole('button', { name: 'New template' }).click();
   const dialog = page.getByRole('dialog');
@@ -197,7 +197,7 @@ test('materials ticked on the shelf become a handout in the school’s template'
   await dialog.getByLabel('Colour of titles').fill('#ffe97a');
   await expect(dialog.getByRole('alert')).toContainText('Too pale');
   await dialog.getByLabel('Colour of titles').fill('#0b5c6e');
-  await dialog.getByRole('button', { name: 'Keep the template' }).click();
+  await dialog.getByRole('button', { name: 'Save template' }).click();
   await expect(page.getByRole('combobox', { name: 'Template' })).toHaveValue(/.+/);
   await expect(pageShown(page)).toHaveAttribute('src', /0b5c6e/);
   await makeAnyway(page);
@@ -214,5 +214,5 @@ test('materials ticked on the shelf become a handout in the school’s template'
 
   await page.goto('/school/templates');
   await page.getByRole('listitem').filter({ hasText: 'Deep sea' }).getByRole('button', { name: 'Remove' }).click();
-  await expect(page.getByText('“Deep sea” is removed.', { exact: false }).first()).toBeVisible();
+  await expect(page.getByText('“Deep sea” was removed.', { exact: false }).first()).toBeVisible();
 });

@@ -36,11 +36,11 @@ test('materials of the shelf become stations, from the shelf and from the bench'
   await add(page, 'Kelp forest: https://a.example/kelp\nEel grass: https://a.example/eel');
   await newLesson(page, 'Under water');
   await page.goto('/shelf');
-  await page.getByLabel('Choose Kelp forest').check();
-  await page.getByLabel('Choose Eel grass').check();
-  await page.getByRole('button', { name: 'Put into a lesson' }).click();
+  await page.getByLabel('Select Kelp forest').check();
+  await page.getByLabel('Select Eel grass').check();
+  await page.getByRole('button', { name: 'Add to a lesson' }).click();
   await page.getByRole('dialog').getByLabel('Under water').check();
-  await page.getByRole('button', { name: 'Put into the lesson' }).click();
+  await page.getByRole('button', { name: 'Add to lesson' }).click();
   await expect(page.getByRole('heading', { name: 'Under water', level: 1 })).toBeVisible();
   await expect(bench(page).getByRole('row')).toHaveCount(3);
   await newLesson(page, 'Above water');
@@ -58,7 +58,7 @@ test('several materials are tagged and deleted at once, each with undo', async (
   await page.goto('/shelf');
   await add(page, 'Gull one: https://a.example/gull-1\nGull two: https://a.example/gull-2');
   const gulls = page.getByRole('listitem').filter({ hasText: /^Gull (?:one|two)/ });
-  for (const box of ['Gull one', 'Gull two']) await page.getByLabel(`Choose ${box}`).check();
+  for (const box of ['Gull one', 'Gull two']) await page.getByLabel(`Select ${box}`).check();
   await page.getByRole('button', { name: 'Tag', exact: true }).click();
   await page.getByLabel('Tag to add').fill('Gulls');
   await page.getByRole('button', { name: 'Add tag' }).click();
@@ -87,7 +87,7 @@ test('the shelf is sorted, and the address keeps how', async ({ page }) => {
   await page.reload();
   await expect(page.getByLabel('Sort the shelf')).toHaveValue('oldest');
   await page.getByLabel('Sort the shelf').selectOption('Problems first');
-  await expect(page.getByRole('listitem').first()).toContainText('Did not answer');
+  await expect(page.getByRole('listitem').first()).toContainText('No answer');
 });
 
 test('`/` finds lessons, stations and materials from anywhere, with a letter wrong, by keyboard', async ({ page }) => {
@@ -129,9 +129,9 @@ test('files that were sent and become nothing are deleted, or kept under Files',
   await page
     .getByLabel('Files or photos')
     .setInputFiles([{ name: 'left_over.png', mimeType: 'image/png', buffer: picture(120, 80, [60, 125, 107]) }]);
-  await expect(page.getByText('1 file kept here.')).toBeVisible();
+  await expect(page.getByText('1 file uploaded.')).toBeVisible();
   await page.getByRole('button', { name: 'Discard' }).click();
-  await expect(page.getByRole('button', { name: 'Keep under Files' })).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Keep in Files' })).toBeFocused();
   await page.getByRole('button', { name: 'Delete 1 file' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.goto('/shelf/files');

@@ -28,11 +28,11 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await page.getByRole('link', { name: 'What yeast eats' }).click();
   await openPart(page, 'carries');
   const rung = page
-    .getByRole('list', { name: 'What the code could carry' })
+    .getByRole('list', { name: 'What the code can carry' })
     .getByRole('listitem')
     .filter({ hasText: 'The school’s short link' });
   await expect(rung).toContainText('Coarse');
-  await rung.getByRole('button', { name: 'Carry this' }).click();
+  await rung.getByRole('button', { name: 'Use this' }).click();
   await expect(rung).toContainText('carried now');
   await openPart(page, 'short-link');
   await expect(page.locator('#short-link')).toContainText(
@@ -54,10 +54,10 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
 
   await page.getByRole('button', { name: 'Point elsewhere' }).click();
   await page.getByLabel('New target').fill(`${askleaf}/ask/tide-line-tally`);
-  await page.getByRole('button', { name: 'Open it as a student' }).click();
-  await expect(page.getByRole('dialog').getByText('Opens for anyone')).toBeVisible();
+  await page.getByRole('button', { name: 'Check it as a student' }).click();
+  await expect(page.getByRole('dialog').getByText('Opens for everyone')).toBeVisible();
   await expect(page.getByLabel('Call it “Tide-line tally” too')).not.toBeChecked();
-  await page.getByRole('button', { name: 'Point it there' }).click();
+  await page.getByRole('button', { name: 'Point to it' }).click();
   await expect(page.getByText(/^The short link leads there now\./)).toBeVisible();
   await expect(page.getByText('checked just now')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'What yeast eats', level: 1 })).toBeVisible();
@@ -78,15 +78,15 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await student.getByRole('button', { name: 'Open it' }).click();
   await expect(student).toHaveURL(`${askleaf}/ask/tide-line-tally`);
 
-  await page.getByText('Opening hours, openings and history').click();
-  await expect(page.getByRole('heading', { name: 'Where it led before' })).toBeVisible();
-  await page.getByRole('button', { name: 'Lead there again' }).click();
+  await page.getByText('Opening hours, scans and history').click();
+  await expect(page.getByRole('heading', { name: 'Earlier targets' })).toBeVisible();
+  await page.getByRole('button', { name: 'Use this target again' }).click();
   await expect
     .poll(async () => (await request.get(said, { maxRedirects: 0 })).headers().location)
     .toBe(`${cofferlane}/leaf/what-yeast-eats`);
 
   await page.getByLabel('Open until').fill('2026-01-01T10:00');
-  await page.getByRole('button', { name: 'Keep the hours' }).click();
+  await page.getByRole('button', { name: 'Save opening hours' }).click();
   await expect(page.locator('#short-link')).toContainText('closed just now');
   expect((await request.get(said, { maxRedirects: 0 })).status()).toBe(403);
   await page.getByRole('button', { name: 'Always open' }).click();
@@ -107,7 +107,7 @@ test('a device that opens the code is seen within a second, and said to be one o
   const says = (await page.locator('aside p.font-mono').innerText()).trim();
   await openPart(page, 'reads');
   await page.getByRole('link', { name: 'Try a device' }).click();
-  await expect(page.getByText('Waiting. The moment a device opens it')).toBeVisible();
+  await expect(page.getByText('Waiting. A device appears below')).toBeVisible();
   await page.getByRole('button', { name: 'Measure this screen' }).click();
   await page.getByLabel('Size of the outline').fill('4');
   await page.getByRole('button', { name: 'They match' }).click();
@@ -132,11 +132,11 @@ test('a device that opens the code is seen within a second, and said to be one o
   await expect(row).toContainText('What yeast eats');
   const [saved] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Save as a list' }).click(),
+    page.getByRole('link', { name: 'Save list' }).click(),
   ]);
   expect(readFileSync(await saved.path(), 'utf8')).toContain(says);
   await page.getByLabel('Find a short link').fill('no such thing');
-  await expect(page.getByText('No short link like that')).toBeVisible();
+  await expect(page.getByText('No short link found')).toBeVisible();
 });
 
 test('where no short link tells, the teacher says what the device showed', async ({ page }) => {
@@ -148,7 +148,7 @@ test('where no short link tells, the teacher says what the device showed', async
   await expect(page.getByText('It should show exactly this:')).toContainText('Whose shell is it?');
   await page.getByLabel('Tried with').selectOption({ label: 'Small old phones' });
   await page.getByRole('button', { name: 'It showed something else' }).click();
-  const results = page.getByRole('list', { name: 'What devices did' });
+  const results = page.getByRole('list', { name: 'Results' });
   await expect(results.getByRole('listitem')).toContainText('It showed something else');
   await expect(results.getByRole('combobox').first()).toHaveValue(/.+/);
   await results.getByRole('button', { name: 'Remove' }).click();

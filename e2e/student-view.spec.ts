@@ -93,7 +93,7 @@ test('a lesson whose services draw their pages by scripts becomes ready, and not
     await page.keyboard.press('Escape');
     await expect(page.getByRole('button', { name: 'Enlarge the picture' })).toBeFocused();
     await expect(page.getByRole('button', { name: 'It opens', exact: true })).toBeVisible();
-    await expect(page.getByRole('button', { name: 'It doesn’t', exact: true })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'It doesn’t open', exact: true })).toBeVisible();
   });
 
   await test.step('opened for everybody at the services, all of it opens', async () => {
@@ -103,7 +103,7 @@ test('a lesson whose services draw their pages by scripts becomes ready, and not
     await unlock(owner, `${glimreel}/reel/the-lamp-at-night/desk`, ['To whoever has the link']);
     await owner.close();
     await page.goto(lesson);
-    await page.getByRole('button', { name: 'Open all again' }).click();
+    await page.getByRole('button', { name: 'Check all again' }).click();
     await expect(page.getByText('without signing in')).toHaveCount(6, { timeout: 120_000 });
     await settled(page);
     await expect(page.getByText(/^0 of 6 stations ready/)).toBeVisible();

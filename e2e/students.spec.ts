@@ -52,9 +52,9 @@ test('a year group is imported, its cards are made, and three of them are read b
     await expect(page.getByLabel('Column 1')).toHaveValue('id');
     await expect(page.getByLabel('Column 2')).toHaveValue('family');
     // Two of the same name are two people.
-    await expect(page.getByRole('list', { name: 'Rows to look at' })).toContainText('Sam Bell stands in row');
+    await expect(page.getByRole('list', { name: 'Rows that need attention' })).toContainText('Sam Bell stands in row');
     await expect(page.getByText('292 new')).toBeVisible();
-    await expect(page.getByText('28 are as they were.')).toBeVisible();
+    await expect(page.getByText('28 are unchanged.')).toBeVisible();
     await page.getByRole('button', { name: 'Import 320 students' }).click();
     await expect(page.getByText(/^292 added, 0 changed, 0 left the school\./)).toBeVisible();
     await page.goto('/school/students');
@@ -105,7 +105,7 @@ test('a year group is imported, its cards are made, and three of them are read b
   });
 
   await test.step('what is no card is said plainly', async () => {
-    await page.getByLabel('What the card says').fill('https://a.example/somewhere');
+    await page.getByLabel('Letters on the card').fill('https://a.example/somewhere');
     await page.getByRole('button', { name: 'Read', exact: true }).click();
     await expect(page.getByText('Not one of our cards.')).toBeVisible();
   });
@@ -120,8 +120,8 @@ test('problems of a roster are named row by row, and an import is undone', async
     .getByLabel('Choose a file')
     .setInputFiles({ name: 'klasse.csv', mimeType: 'text/csv', buffer: Buffer.from(table, 'latin1') });
   await expect(page.getByLabel('Text encoding')).toHaveValue('windows-1252');
-  const rows = page.getByRole('list', { name: 'Rows to look at' });
-  await expect(rows).toContainText('Row 3: there is no name beside the id 0002. It is left out.');
+  const rows = page.getByRole('list', { name: 'Rows that need attention' });
+  await expect(rows).toContainText('Row 3: id 0002 has no name. The row is left out.');
   await expect(rows).toContainText('Row 6: the id 0003 stands in row 5 too.');
   await expect(page.getByText('3 new')).toBeVisible();
   await page.getByLabel('Text encoding').selectOption({ label: 'Central Europe (Windows-1250)' });
@@ -136,13 +136,11 @@ test('problems of a roster are named row by row, and an import is undone', async
   await expect(page.getByRole('dialog')).toContainText('Deletes 3 students');
   await expect(page.getByRole('dialog')).toContainText('Ida Möller, 9z');
   await page.getByRole('dialog').getByRole('button', { name: 'Undo import' }).click();
-  await expect(
-    page.getByText('Import undone: 3 deleted, 0 restored, 0 left as they are.', { exact: true }),
-  ).toBeVisible();
+  await expect(page.getByText('Import undone: 3 deleted, 0 restored, 0 unchanged.', { exact: true })).toBeVisible();
   await expect(before).toContainText('undone');
   await page.goto('/school/students');
   await page.getByLabel('Find a student').fill('Kaya');
-  await expect(page.getByText('Nobody found')).toBeVisible();
+  await expect(page.getByText('No student found')).toBeVisible();
 });
 
 test('a student is changed, leaves, loses a card, and is erased', async ({ page }) => {
@@ -163,7 +161,7 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   await row.getByRole('button', { name: 'More about Odette Moss' }).click();
   await page.getByRole('menuitem', { name: 'Change' }).click();
   await page.getByRole('dialog').getByLabel('Given name').fill('Odetta');
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await page.getByLabel('Find a student').fill('Odetta');
   await expect(page.getByRole('listitem').filter({ hasText: 'Odetta Moss' })).toBeVisible();
 
@@ -180,16 +178,16 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   await expect(odetta).toContainText('card printed just now');
   const more = page.getByRole('button', { name: 'More about Odetta Moss' });
   await more.click();
-  await page.getByRole('menuitem', { name: 'The card is lost' }).click();
+  await page.getByRole('menuitem', { name: 'Card lost' }).click();
   await expect(odetta).toContainText('no card yet');
   await more.click();
   await page.getByRole('menuitem', { name: 'Left the school' }).click();
-  await expect(page.getByText('Nobody found')).toBeVisible();
+  await expect(page.getByText('No student found')).toBeVisible();
   await page.getByLabel('Who').selectOption('left');
   await more.click();
   await page.getByRole('menuitem', { name: 'Erase with all traces' }).click();
   await page.getByRole('button', { name: 'Erase', exact: true }).click();
-  await expect(page.getByText('Nobody found')).toBeVisible();
+  await expect(page.getByText('No student found')).toBeVisible();
 });
 
 test('teachers see the classes that the administrator gives them, and import nothing', async ({ page }) => {
@@ -198,7 +196,7 @@ test('teachers see the classes that the administrator gives them, and import not
   await expect(page.getByRole('list', { name: 'Students' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Import roster' })).toHaveCount(0);
   await page.goto('/school/students/import');
-  await expect(page.getByText('The school’s office and its administrators import rosters.')).toBeVisible();
+  await expect(page.getByText('The school’s office and administrators import rosters.')).toBeVisible();
 
   await test.step('the administrator limits what teachers see', async () => {
     await openSession(page, 'pell.arkwright@fernhollow.example');
@@ -216,7 +214,7 @@ test('teachers see the classes that the administrator gives them, and import not
   });
   await openSession(page);
   await page.goto('/school/students');
-  await expect(page.getByText('You see the classes that the school gives you.', { exact: false })).toBeVisible();
+  await expect(page.getByText('You see the classes assigned to you.', { exact: false })).toBeVisible();
   await openSession(page, 'tobiah.quill@fernhollow.example');
   await page.goto('/school/students');
   await expect(page.getByRole('list', { name: 'Students' }).getByRole('listitem').first()).toContainText('6 Kestrel');

@@ -6,9 +6,9 @@ test.use({ serviceWorkers: 'block' });
 test('an address without a page says so and leads back', async ({ page }) => {
   await openSession(page);
   await page.goto('/no/such/page');
-  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Page not found' })).toBeVisible();
   await page.getByRole('link', { name: 'To the start page' }).click();
-  await expect(page.getByRole('heading', { name: /Good to see you/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Hello, / })).toBeVisible();
 });
 
 test('a server that can’t be reached is said, and trying again goes on', async ({ page }) => {
@@ -55,8 +55,8 @@ test('a dialog that waits for the server can be closed, and what it was refused 
   const rename = async (name: string): Promise<void> => {
     await moreForLesson(page, 'Change lesson');
     const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('What is it called?').fill(name);
-    await dialog.getByRole('button', { name: 'Keep the change' }).click();
+    await dialog.getByLabel('Name').fill(name);
+    await dialog.getByRole('button', { name: 'Save changes' }).click();
     await expect(dialog.getByText(/This is saved as soon as it answers\./)).toBeVisible();
     await dialog.getByRole('button', { name: 'Close' }).click();
     await expect(dialog).toHaveCount(0);
@@ -85,7 +85,7 @@ test('a dialog that waits for the server can be closed, and what it was refused 
   await expect(page.getByRole('heading', { name: 'Somebody was faster', level: 1 })).toBeVisible();
   await moreForLesson(page, 'Change lesson');
   await page.getByRole('dialog').getByRole('button', { name: 'Use draft' }).click();
-  await expect(page.getByRole('dialog').getByLabel('What is it called?')).toHaveValue('Too late');
+  await expect(page.getByRole('dialog').getByLabel('Name')).toHaveValue('Too late');
 });
 
 test('an empty shelf says what to do', async ({ page }) => {
@@ -100,7 +100,9 @@ test('`?` lists the keys', async ({ page }) => {
   await signIn(page);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Find a lesson, a station or a material');
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText(
+    'Find a lesson, a station or a material',
+  );
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
@@ -118,7 +120,7 @@ test('while the server can’t answer, pages say so, and go on by themselves aft
   await test.step('also a page that was opened meanwhile', async () => {
     await page.route('**/api/**', (route) => route.fulfill(away({ reason: 'unavailable', message: 'x' })));
     await page.goto('/lessons');
-    await expect(page.getByRole('heading', { name: 'This page could not be shown' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'This page can’t be shown' })).toBeVisible();
     await page.unroute('**/api/**');
     await expect(page.getByRole('heading', { name: 'Lessons', level: 1 })).toBeVisible();
   });
@@ -135,12 +137,12 @@ test('a dialog that was never open opens without the server, and a page whose pa
   await context.setOffline(true);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
   await context.setOffline(false);
   await page.route('**/assets/devices-page*', (route) => route.abort());
   await page.getByRole('link', { name: 'Devices', exact: true }).click();
-  await expect(page.getByText('A part of it did not come', { exact: false })).toBeVisible();
+  await expect(page.getByText('Part of the page did not load', { exact: false })).toBeVisible();
   await page.unroute('**/assets/devices-page*');
   await page.getByRole('button', { name: 'Load again' }).click();
   await expect(page.getByRole('heading', { name: 'Devices', level: 1 })).toBeVisible();

@@ -69,7 +69,7 @@ async function expectRight(page: Page): Promise<void> {
 }
 
 const views = [
-  ['start', '/', 'Good to see you'],
+  ['start', '/', 'Hello'],
   ['lessons', '/lessons', 'Lessons'],
   ['shelf', '/shelf', 'Shelf'],
   ['add', '/add', 'Add something'],
@@ -81,7 +81,7 @@ const views = [
   ['looks', '/school/looks', 'Looks'],
   ['a new look', '/school/looks/new', 'Design a look'],
   ['sheets that were made', '/sheets', 'Sheets'],
-  ['templates of sheets', '/school/templates', 'Templates of sheets'],
+  ['templates of sheets', '/school/templates', 'Sheet templates'],
   ['students', '/school/students', 'Students'],
   ['a roster', '/school/students/import', 'Import roster'],
   ['student cards', '/school/students/cards', 'Student cards'],
@@ -112,8 +112,8 @@ test('a short link and a tryout at every width, light and dark', async ({ page }
   await addOne(page, 'https://a.example/views');
   await carryShortLink(page);
   await openPart(page, 'short-link');
-  await page.getByText('Opening hours, openings and history').click();
-  await expect(page.getByRole('heading', { name: 'Where it led before' })).toBeVisible();
+  await page.getByText('Opening hours, scans and history').click();
+  await expect(page.getByRole('heading', { name: 'Earlier targets' })).toBeVisible();
   await expectRight(page);
   await openPart(page, 'reads');
   await page.getByRole('link', { name: 'Try a device' }).click();
@@ -126,7 +126,7 @@ test('a message that is being written at every width, light and dark', async ({ 
   await page.goto('/add');
   await page.getByRole('button', { name: 'Message', exact: true }).click();
   await page.getByLabel('Message', { exact: true }).fill('The sea takes the sand and brings it back. '.repeat(20));
-  await expect(page.getByText(/Too fine in the hand/)).toBeVisible();
+  await expect(page.getByText(/Too fine for cards/)).toBeVisible();
   await expectRight(page);
 });
 
@@ -163,7 +163,7 @@ test('the page editor and what students see at every width, light and dark', asy
     await page.getByLabel('Find on the shelf').fill(title);
     await expect(page.getByRole('listitem').filter({ hasNotText: title })).toHaveCount(0);
     await page.getByRole('link', { name: title }).last().click();
-    const link = page.getByRole('link', { name: 'See it as a student' });
+    const link = page.getByRole('link', { name: 'View as a student' });
     await expect(link).toBeVisible();
     await expectRight(page);
     const href = (await link.getAttribute('href')) ?? '';
@@ -177,7 +177,7 @@ test('the page editor and what students see at every width, light and dark', asy
     await expectRight(page);
   }
   await page.goto('/p/abcdefghijkmnpqr');
-  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
   await expectRight(page);
 });
 

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { machine } from './machine.mjs';
+import { writePseudoLanguage } from './pseudo-language.mjs';
 import { projectFolder, Trouble } from './settings.mjs';
 
 const tsc = ['node_modules/typescript7/bin/tsc', '-b'];
@@ -20,6 +21,8 @@ const pageSources = [
   'packages/readers/src',
   'packages/contract/src',
   'apps/web/src',
+  'apps/web/languages/en',
+  'scripts/pseudo-language.mjs',
   'apps/web/public',
   'apps/web/index.html',
   'apps/web/vite.config.ts',
@@ -71,6 +74,7 @@ function buildPages(ask) {
   const mark = join(projectFolder, 'node_modules', '.hapset-pages');
   const state = fingerprint(pageSources);
   if (existsSync(join(web, 'dist/index.html')) && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
+  writePseudoLanguage();
   if (!bundle(ask, web)) throw new Trouble('The pages could not be built; see above.');
   writeFileSync(mark, state);
 }

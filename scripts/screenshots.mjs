@@ -112,7 +112,7 @@ async function takePhones(browser) {
     '/add?link=http%3A%2F%2Fcofferlane.localhost%3A4510%2Fleaf%2Fwhat-yeast-eats&title=What%20yeast%20eats',
   );
   await phone.getByRole('button', { name: 'Use that', exact: true }).click();
-  await phone.getByRole('heading', { name: 'Opens for anyone' }).waitFor();
+  await phone.getByRole('heading', { name: 'Opens for everyone' }).waitFor();
   await phone.waitForTimeout(600);
   pictures.push(await phone.screenshot());
   await phone.goto('/add');
@@ -142,12 +142,12 @@ async function takeCarries(browser) {
   await page.getByRole('link', { name: 'Our school library' }).click();
   await openPart(page, 'carries');
   await page.getByText('recommended').waitFor();
-  await page.getByText('How much damage it survives').click();
+  await page.getByText('Error correction').click();
   const ladder = await page.locator('#carries').screenshot();
   await page
     .getByRole('listitem')
     .filter({ hasText: 'The school’s short link' })
-    .getByRole('button', { name: 'Carry this' })
+    .getByRole('button', { name: 'Use this' })
     .click();
   await page.locator('#short-link').waitFor();
   const address = (await page.locator('aside p.font-mono').innerText()).trim();
@@ -166,8 +166,8 @@ async function takeCarries(browser) {
   await page
     .getByLabel('New target')
     .fill(`http://cofferlane.localhost:${settings.neighboursPort}/leaf/what-yeast-eats`);
-  await page.getByRole('button', { name: 'Open it as a student' }).click();
-  await page.getByRole('button', { name: 'Point it there' }).waitFor();
+  await page.getByRole('button', { name: 'Check it as a student' }).click();
+  await page.getByRole('button', { name: 'Point to it' }).waitFor();
   await page.waitForTimeout(300);
   const elsewhere = await page.getByRole('dialog').screenshot();
   await sideBySide(browser, [ladder, elsewhere], 'ladder', { width: 980, height: 1250, direction: 'column' });
@@ -216,11 +216,11 @@ async function takeOpens(browser) {
   await owner.getByRole('button', { name: 'Keep' }).click();
   await page.goto('/lessons');
   await page.getByRole('link', { name: /Life between the tides/ }).click();
-  await page.getByRole('button', { name: 'Open all again' }).click();
+  await page.getByRole('button', { name: 'Check all again' }).click();
   await page.getByText('Chosen people only').waitFor();
 }
 
-/** Files on their way, the editor, the list of files, and what students see of four kinds, side by side. */
+/** Uploads, the editor, the list of files, and what students see of four kinds, side by side. */
 async function takeKept(browser) {
   const page = await newPage(browser, settings);
   await signIn(page);
@@ -229,7 +229,7 @@ async function takeKept(browser) {
   for (const title of ['Before you go out', 'Rock pools we drew', 'Shore sounds']) {
     await page.goto('/shelf');
     await page.getByRole('link', { name: title }).click();
-    addresses.push(await page.getByRole('link', { name: 'See it as a student' }).getAttribute('href'));
+    addresses.push(await page.getByRole('link', { name: 'View as a student' }).getAttribute('href'));
     if (title !== 'Before you go out') continue;
     await page.getByRole('link', { name: 'Write', exact: true }).click();
     await page.locator('.written-page img').waitFor();
@@ -248,7 +248,7 @@ async function takeKept(browser) {
   };
   await page.getByLabel('Files or photos').setInputFiles([guide]);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  addresses.push(await page.getByRole('link', { name: 'See it as a student' }).getAttribute('href'));
+  addresses.push(await page.getByRole('link', { name: 'View as a student' }).getAttribute('href'));
   // The second part of the large file never arrives, so that the picture shows it half way.
   await page
     .context()
@@ -260,7 +260,7 @@ async function takeKept(browser) {
     .getByLabel('Files or photos')
     .setInputFiles([guide, { name: 'limpet-film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(14_000_000) }]);
   await page.getByText('8 MB of 14 MB').waitFor();
-  await page.getByText('Kept here,').waitFor();
+  await page.getByText('Uploaded,').waitFor();
   await sideBySide(browser, [await page.screenshot(), files, writing], 'kept', {
     width: 1328,
     height: 2496,
@@ -291,9 +291,9 @@ async function takeDarkAndOutage(browser) {
   await page.emulateMedia({ colorScheme: 'light' });
   await page.goto('/lessons');
   await page.getByRole('button', { name: 'New lesson' }).click();
-  await page.getByLabel('What is it called?').fill('Shells and sand');
+  await page.getByLabel('Name').fill('Shells and sand');
   await page.route('**/api/**', (route) => route.abort());
-  await page.getByRole('button', { name: 'Make the lesson' }).click();
+  await page.getByRole('button', { name: 'Create lesson' }).click();
   await page.getByText(/This is saved as soon as it answers/).waitFor();
   pictures.push(await page.screenshot());
   await page.unrouteAll();
@@ -363,7 +363,7 @@ async function takeStudents(browser) {
   const { default: sharp } = await import('sharp');
   const cards = await sharp(Buffer.from(svg), { density: 68 }).png().toBuffer();
   await page.goto('/school/students/read');
-  await page.getByLabel('What the card says').fill('00619');
+  await page.getByLabel('Letters on the card').fill('00619');
   await page.getByRole('button', { name: 'Read', exact: true }).click();
   await page.getByLabel('Who it is').waitFor();
   await page.waitForTimeout(300);
@@ -393,9 +393,9 @@ async function takeSheets(browser) {
   const pages = [];
   await shown.waitFor();
   pages.push(await svgNow());
-  await page.getByLabel('Way round').selectOption('Lying');
+  await page.getByLabel('Orientation').selectOption('Landscape');
   pages.push(await svgNow());
-  await page.getByLabel('Way round').selectOption('Upright');
+  await page.getByLabel('Orientation').selectOption('Portrait');
   await page.getByText('Table cards', { exact: true }).click();
   pages.push(await svgNow());
   await page.getByText('Handout', { exact: true }).click();
@@ -403,7 +403,7 @@ async function takeSheets(browser) {
   await page.getByText('Labels', { exact: true }).click();
   pages.push(await svgNow());
   await page.getByText('Small cards', { exact: true }).click();
-  await page.getByLabel('Backs, for both sides').click();
+  await page.getByLabel('Print backs (both sides)').click();
   pages.push(await svgNow());
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(200);
@@ -425,21 +425,21 @@ async function takeLooks(browser) {
     .fill('Find the smallest snail on the rock and count the turns of its house. Then draw it.');
   await page.keyboard.press('Enter');
   await openPart(page, 'look');
-  await page.getByRole('link', { name: 'Design one' }).click();
+  await page.getByRole('link', { name: 'Design a look' }).click();
   await page.getByText('Worn', { exact: true }).first().click();
   await page.getByLabel('Code, as a number').fill('#ffe27a');
   await page.getByRole('button', { name: 'snail', exact: true }).click();
   await page.getByText('Tide', { exact: true }).click();
-  await page.getByLabel('Words', { exact: true }).selectOption({ label: 'The same on every code' });
+  await page.getByLabel('Words', { exact: true }).selectOption({ label: 'The same text on every code' });
   await page.evaluate(() => window.scrollTo(0, 0));
   const rehearsed = () =>
     page
-      .getByRole('status', { name: 'What this look leaves' })
+      .getByRole('status', { name: 'How well this look scans' })
       .getByText(/^(?:Reads from|Not read)/)
       .waitFor({ timeout: 60_000 });
   await rehearsed();
   const failing = await page.screenshot();
-  await page.getByRole('button', { name: 'Take the nearest colours that pass' }).click();
+  await page.getByRole('button', { name: 'Use the nearest colours that work' }).click();
   await page.getByLabel('Code, as a number').fill('#8a4b00');
   await page.waitForTimeout(600);
   await rehearsed();
@@ -459,9 +459,9 @@ async function takeLooks(browser) {
   const chosen = await page.screenshot();
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'What yeast eats' }).click();
-  await page.getByRole('button', { name: 'Other pictures' }).click();
-  await page.getByRole('button', { name: 'Make an address' }).click();
-  await page.getByLabel('HTML line').waitFor();
+  await page.getByRole('button', { name: 'More formats' }).click();
+  await page.getByRole('button', { name: 'Create address' }).click();
+  await page.getByLabel('HTML code').waitFor();
   await sideBySide(browser, [chosen, await page.screenshot()], 'pictures', {
     width: 1328,
     height: 1672,
@@ -502,8 +502,8 @@ async function takeInspection(browser) {
   const file = { name: 'code.png', mimeType: 'image/png', buffer: png };
   await page.goto('/inspect');
   await page.getByLabel('Choose a picture').setInputFiles(file);
-  await page.getByRole('button', { name: 'Follow it as a student would' }).click();
-  await page.getByText('A code of your own with the target').waitFor();
+  await page.getByRole('button', { name: 'Follow it as a student' }).click();
+  await page.getByText('Make your own code with the target address').waitFor();
   const phone = await newPage(browser, settings, { width: 390, height: 800 });
   await phone.goto('/read');
   await phone.getByLabel('Take or choose a picture').setInputFiles(file);
@@ -535,7 +535,7 @@ async function takeRehearsal(browser) {
   });
   await owner.goto('/devices');
   await owner.getByRole('button', { name: 'Add a device' }).click();
-  await owner.getByText('More: its figures').click();
+  await owner.getByText('Details of the camera').click();
   await sideBySide(browser, [reads, await owner.screenshot()], 'rehearsal', { width: 2278, height: 1130 });
 }
 
@@ -576,7 +576,7 @@ async function openPart(page, id) {
 /** The page was opened in a browser, and its picture is shown. */
 async function viewed(page) {
   await page.waitForTimeout(500);
-  await page.getByRole('heading', { name: 'Opening it in a browser…' }).waitFor({ state: 'detached' });
+  await page.getByRole('heading', { name: 'Checking in a browser…' }).waitFor({ state: 'detached' });
   await page.waitForTimeout(1200);
 }
 

@@ -21,7 +21,7 @@ export function bench() {
     await page.getByRole('button', { name: 'Message', exact: true }).click();
     const message = page.getByLabel('Message', { exact: true });
     await message.fill(text);
-    await page.getByLabel('The code as it would be now').waitFor();
+    await page.getByLabel('Preview of the code').waitFor();
     await message.evaluate((field) => {
       window.keystrokes = [];
       field.addEventListener(

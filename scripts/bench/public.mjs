@@ -19,7 +19,7 @@ export function bench() {
     for (const title of ['Before you go out', 'Rock pools we drew', 'Shore sounds']) {
       await staff.goto('/shelf');
       await staff.getByRole('link', { name: title }).click();
-      const href = await staff.getByRole('link', { name: 'See it as a student' }).getAttribute('href');
+      const href = await staff.getByRole('link', { name: 'View as a student' }).getAttribute('href');
       rows.push(...(await weigh(browser, settings, title, href)));
     }
     return rows;

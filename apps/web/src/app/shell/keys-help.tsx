@@ -8,7 +8,7 @@ const keys = [
   [t('keysHelp.ctrlZ'), t('keysHelp.undoWhatYouDidLast')],
   ['Tab', t('keysHelp.goFromFieldToField')],
   [t('keysHelp.spaceThen'), t('keysHelp.onAStationsNumberMove')],
-  ['Enter', 'Open what has the focus, or keep what was typed'],
+  ['Enter', t('keysHelp.open')],
   [t('keysHelp.esc'), t('keysHelp.closeOrLeaveAsIt')],
   ['?', t('keysHelp.thisList')],
 ] as const;

@@ -1,5 +1,5 @@
 import type { MaterialPage, ShortLinkDetails, ShortLinkView } from '@hapset/contract';
-import { isAlwaysOpen } from '@hapset/core';
+import { isAlwaysOpen, visitorKinds } from '@hapset/core';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
@@ -8,9 +8,8 @@ import { Failed } from '../../platform/design/list-states.js';
 import { FoldingPanel } from '../../platform/design/panel.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
 import { benchQuery } from '../../lessons/lesson/lesson.queries.js';
-import { ago, plural } from '../../platform/wording/figures.js';
+import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { visitorWords } from '../../platform/wording/short-links.js';
 import { lessonOpening } from './lesson-opening.js';
 import { OpeningForm } from './opening-form.js';
 import { ReplaceShortLink } from './replace-short-link.js';
@@ -106,9 +105,9 @@ function Openings({ link: { days, hours, visitors, opens } }: { readonly link: S
         <>
           <p className="m-0 text-muted">
             {t('shortLinkPart.countsOnlyNothingAboutWho', {
-              value: Object.entries(visitors)
-                .filter(([, count]) => count > 0)
-                .map(([kind, count]) => plural(count, visitorWords[kind as keyof typeof visitorWords]))
+              visitors: visitorKinds
+                .filter((kind) => visitors[kind] > 0)
+                .map((kind) => t(`visitorCounts.${kind}`, { count: visitors[kind] }))
                 .join(', '),
             })}
           </p>

@@ -249,9 +249,7 @@ function RungName({ rung, page, isNow, recommended }: Omit<RungProps, 'taking'>)
           {toCome ? payload.replace(/[^/]+$/, '…') : payload}
         </p>
         <p className="m-0 text-note text-muted">
-          {isNow
-            ? t('carriesPart.carriedNow', { dependence: dependence(rung, page) })
-            : dependence(rung, page)}
+          {isNow ? t('carriesPart.carriedNow', { dependence: dependence(rung, page) }) : dependence(rung, page)}
         </p>
       </div>
     </div>

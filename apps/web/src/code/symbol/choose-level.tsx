@@ -61,9 +61,7 @@ function costWords({ modules, reachM }: SymbolFigures, free: SymbolFigures | nul
       ? t('chooseLevel.size', { modules })
       : t('chooseLevel.sizeAndReach', { modules, metres: metres(reachM) });
   if (free === null || modules === free.modules) return size;
-  return modules > free.modules
-    ? t('chooseLevel.finer', { size })
-    : t('chooseLevel.coarserButAScratchMay', { size });
+  return modules > free.modules ? t('chooseLevel.finer', { size }) : t('chooseLevel.coarserButAScratchMay', { size });
 }
 
 function Choice({

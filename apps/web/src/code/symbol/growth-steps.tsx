@@ -54,7 +54,5 @@ export function growthSentence({ characters, steps, now }: Steps): string {
   const before = steps[now - 1];
   const fewer = before ? characters - before.upTo : 0;
   if (left === 0) return before ? t('growthSteps.fullAndFewer', { fewer }) : t('growthSteps.full');
-  return before
-    ? t('growthSteps.fitAndFewer', { count: left, fewer })
-    : t('growthSteps.fit', { count: left });
+  return before ? t('growthSteps.fitAndFewer', { count: left, fewer }) : t('growthSteps.fit', { count: left });
 }

@@ -3,7 +3,6 @@ import type { ReactElement } from 'react';
 import { columnWords } from '../../platform/wording/list-files.js';
 import { ColumnTable } from '../../platform/table-file/column-table.js';
 import type { Rows } from '../../platform/table-file/table.js';
-import { t } from '../words.js';
 
 interface Props {
   readonly rows: Rows;

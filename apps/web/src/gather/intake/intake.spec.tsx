@@ -96,7 +96,7 @@ describe('the intake', () => {
     await userEvent.click(field());
     await userEvent.paste('Hello Maren,\nhttps://a.example/tides');
     const [first] = within(await review()).getAllByRole('listitem');
-    await userEvent.click(within(first as HTMLElement).getByRole('button', { name: 'Leave out' }));
+    await userEvent.click(within(first as HTMLElement).getByRole('button', { name: 'Remove' }));
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
     expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides' })], []);
   });
@@ -144,7 +144,7 @@ describe('the intake', () => {
       const onAdd = jest.fn(() => Promise.resolve());
       show(onAdd, [], [match]);
       await userEvent.type(field(), 'https://a.example/tides');
-      await userEvent.click(await screen.findByRole('checkbox', { name: 'Add a second one' }));
+      await userEvent.click(await screen.findByRole('checkbox', { name: 'Add again' }));
       await userEvent.click(screen.getByRole('button', { name: 'Add' }));
       await waitFor(() =>
         expect(onAdd).toHaveBeenCalledWith([expect.objectContaining({ link: 'https://a.example/tides' })], []),

@@ -9,7 +9,6 @@ import { isText, useDraft, type DraftHandle } from '../../platform/draft/use-dra
 import { useOwnPlace } from '../../school/account/use-own-place.js';
 import { ChooseFile, ChooseFiles } from '../../platform/design/choose-file.js';
 import { useCatalogue } from '../service-description/use-catalogue.js';
-import { plural } from '../../platform/wording/figures.js';
 import { firstAnswer } from './intake-question.js';
 import { Icon } from '../../platform/design/icon.js';
 import { textOfHtml } from './rich-text.js';
@@ -34,7 +33,7 @@ interface Props {
   readonly label: string;
   readonly placeholder: string;
   /** What one of the things becomes: "station", "material". */
-  readonly noun: string;
+  readonly noun: 'station' | 'material';
   /** Links that are here already. */
   readonly here: readonly string[];
   /** Of the class whose devices are to read it; null for all of the school's. */
@@ -149,7 +148,7 @@ function WhatRow({
   ways,
   ...what
 }: WhatProps & {
-  readonly noun: string;
+  readonly noun: 'station' | 'material';
   readonly empty: boolean;
   readonly intoLesson: boolean;
   readonly ways: ReactNode;
@@ -229,7 +228,7 @@ function Actions({
   intoLesson,
 }: {
   readonly intake: IntakeHandle;
-  readonly noun: string;
+  readonly noun: 'station' | 'material';
   readonly intoLesson: boolean;
 }): ReactElement {
   const count = materials.length + (intoLesson ? uses.length : 0);
@@ -238,7 +237,7 @@ function Actions({
       ? t('intake.useThat')
       : count < 2
         ? t('intake.add')
-        : t('intake.add2', { plural: plural(count, noun) });
+        : t(`intake.add-${noun}`, { count: count });
   return (
     <>
       {(state.list !== null || isLong(state.text)) && (

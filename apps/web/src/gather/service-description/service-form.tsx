@@ -20,7 +20,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
   const { register, formState, setValue, getValues } = form;
   const { errors } = formState;
   const name = register('name', {
-    required: 'A service needs a name.',
+    required: t('serviceForm.needsName'),
     // A new one takes its id from its name until somebody writes another.
     onChange: () => isNew && !formState.dirtyFields.id && setValue('id', idFromName(getValues('name'))),
   });
@@ -38,7 +38,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
             label={t('serviceForm.id')}
             hint={t('serviceForm.lowerCaseLettersDigitsAnd')}
             readOnly={!isNew}
-            {...register('id', { required: 'A service needs an id.' })}
+            {...register('id', { required: t('serviceForm.needsId') })}
             problem={errors.id?.message}
           />
           <TextArea

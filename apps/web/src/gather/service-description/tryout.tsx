@@ -60,7 +60,7 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
     ? t('tryout.theHostIsNotAmong')
     : role === null
       ? t('tryout.theHostIsKnownNone')
-      : `${kindWords[kind]}: ${roleWords[role]}.`;
+      : t('tryout.kindAndRole', { kind: kindWords[kind], role: roleWords[role] });
   return (
     <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-body">
       <Answer name="The address" mark={role === 'student' ? 'done' : 'look-at'}>

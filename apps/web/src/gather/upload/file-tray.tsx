@@ -2,7 +2,6 @@
 import type { NewMaterial } from '@hapset/contract';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
-import { plural } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { keptMaterials } from './kept-materials.js';
 import { SentFiles } from './sent-files.js';
@@ -14,7 +13,7 @@ interface Props {
   /** Chosen last; each list is sent once. */
   readonly files: readonly File[];
   /** What one of them becomes: "station", "material". */
-  readonly noun: string;
+  readonly noun: 'station' | 'material';
   readonly onAdd: (items: readonly NewMaterial[]) => Promise<unknown>;
   readonly onClose: () => void;
 }
@@ -69,7 +68,7 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
           disabled={busy > 0 || sending || kept.length === 0}
           onClick={() => add(keptMaterials(kept, false))}
         >
-          {kept.length <= 1 ? t('fileTray.add') : t('fileTray.add2', { plural: plural(kept.length, noun) })}
+          {kept.length <= 1 ? t('fileTray.add') : t(`fileTray.add-${noun}`, { count: kept.length })}
         </Button>
       </div>
     </div>

@@ -260,13 +260,15 @@ function Title({
   );
 }
 
+const stateWords: Readonly<Record<Exclude<SaveState['is'], 'failed'>, string>> = {
+  kept: t('writePage.saved'),
+  dirty: t('writePage.writing'),
+  keeping: t('writePage.saving'),
+  conflict: t('writePage.changedSomewhereElse'),
+};
+
 function SaveWords({ state }: { readonly state: SaveState }): ReactElement {
-  const words =
-    state.is === 'failed'
-      ? t('writePage.notKept', { words: state.words })
-      : { kept: 'kept', dirty: 'writing…', keeping: 'keeping…', conflict: t('writePage.changedSomewhereElse') }[
-          state.is
-        ];
+  const words = state.is === 'failed' ? t('writePage.notKept', { words: state.words }) : stateWords[state.is];
   return (
     <span role="status" className={state.is === 'failed' ? 'font-semibold text-stop' : ''}>
       {words}

@@ -1,7 +1,7 @@
 import { limits, type CreateLesson, type LessonView } from '@hapset/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { classesQuery } from '../../school/school-class/school-class.queries.js';
 import { useUnsaved } from '../../platform/design/unsaved.js';
 import { useOwnPlace } from '../../school/account/use-own-place.js';
@@ -42,7 +42,6 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
   const { register, handleSubmit, formState } = form;
   const draft = useFormDraft(useOwnPlace(`lesson ${lesson?.id ?? 'new'}`), form);
   useUnsaved(formState.isDirty && !sending, draft.remove);
-  const { least, most } = limits.viewingDistanceM;
   const cancel = (): void => {
     // What is being sent may yet be refused.
     if (!sending) draft.remove();
@@ -59,7 +58,7 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
         label={t('lessonForm.whatIsItCalled')}
         maxLength={limits.nameLength}
         autoFocus
-        {...register('name', { validate: (value) => value.trim() !== '' || 'A lesson needs a name.' })}
+        {...register('name', { validate: (value) => value.trim() !== '' || t('lessonForm.needsName') })}
         problem={formState.errors.name?.message}
       />
       <div className="grid gap-4 sm:grid-cols-2">
@@ -83,18 +82,25 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
         />
         <TextField label={t('lessonForm.day')} type="date" {...register('date')} />
         <TextField label={t('lessonForm.beginsAt')} type="time" {...register('startsAt')} />
-        <TextField
-          label={t('lessonForm.studentsStandHowFarFrom')}
-          hint={t('lessonForm.inMetresCodesArePrinted')}
-          inputMode="decimal"
-          {...register('viewingDistanceM', {
-            validate: (value) => within(value, least, most) || `Between ${least} and ${most} metres.`,
-          })}
-          problem={formState.errors.viewingDistanceM?.message}
-        />
+        <DistanceField form={form} />
       </div>
       <DialogEnd failure={error ? wordsFor(error) : null} send={send} sending={sending} onCancel={cancel} />
     </form>
+  );
+}
+
+function DistanceField({ form: { register, formState } }: { readonly form: UseFormReturn<Fields> }): ReactElement {
+  const { least, most } = limits.viewingDistanceM;
+  return (
+    <TextField
+      label={t('lessonForm.studentsStandHowFarFrom')}
+      hint={t('lessonForm.inMetresCodesArePrinted')}
+      inputMode="decimal"
+      {...register('viewingDistanceM', {
+        validate: (value) => within(value, least, most) || t('lessonForm.distanceRange', { least, most }),
+      })}
+      problem={formState.errors.viewingDistanceM?.message}
+    />
   );
 }
 

@@ -53,10 +53,10 @@ describe('a row of the bench', () => {
     );
     const page = '/lessons/l1/stations/s1';
     expect(ways).toEqual([page, `${page}#opens`, `${page}#carries`, `${page}#reads`, `${page}#paper`]);
-    expect(cells[1]?.textContent).toContain('Fix in two steps');
+    expect(cells[1]?.textContent).toContain('Fix in 2 steps');
     expect(cells[2]?.textContent).toContain('Too long');
     expect(cells[3]?.textContent).toContain('Not rehearsed');
-    expect(cells[4]?.textContent).toContain('Not made');
+    expect(cells[4]?.textContent).toContain('Not made yet');
     expect(screen.getByText('Document · Cofferlane')).toBeTruthy();
   });
 

@@ -32,27 +32,11 @@ interface Props {
 
 /** Drawn again only when a station changed, not with every device that the rehearsal reports. */
 export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing }: Props): ReactElement {
-  const order = useOrderStations(lessonId);
-  const ids = useMemo(() => rows.map((row) => row.stationId), [rows]);
+  const { ids, move } = useMoveStations(lessonId, rows);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const notice = useNotice();
-  const sendChange = useSendChange();
-  const move = (from: number, to: number): void => {
-    const moved = rows[from];
-    if (!moved || from === to || to < 0 || to >= ids.length) return;
-    sendChange(order, arrayMove(ids, from, to), {
-      // It is seen where it is now.
-      onSuccess: () =>
-        notice({
-          words: t('benchTable.wasMoved', { name: moved.name }),
-          quiet: true,
-          undo: () => sendChange(order, ids),
-        }),
-    });
-  };
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
     if (over) move(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
   };
@@ -69,26 +53,8 @@ export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing 
         aria-label={t('benchTable.stations')}
         className="overflow-hidden rounded-sheet border border-line bg-sheet"
       >
-        <div
-          role="row"
-          className={`hidden border-b border-line text-small font-semibold text-muted lg:grid ${benchColumns}`}
-        >
-          {[
-            t('benchTable.station'),
-            t('benchTable.opensFor'),
-            t('benchTable.codeCarries'),
-            t('benchTable.readsFrom'),
-            t('benchTable.onPaper'),
-          ].map((question) => (
-            <span key={question} role="columnheader" className={`py-2.5 ${question === 'Station' ? 'pl-3.5' : ''}`}>
-              {question}
-            </span>
-          ))}
-          <span role="columnheader" className="sr-only">
-            {t('benchTable.more')}
-          </span>
-        </div>
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        <ColumnHeads />
+        <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
           {rows.map((row, index) => (
             <BenchTableRow
               key={row.stationId}
@@ -104,6 +70,58 @@ export const BenchTable = memo(function BenchTable({ lessonId, rows, rehearsing 
     </DndContext>
   );
 });
+
+/** A number is where a station goes to; the way back is offered. */
+function useMoveStations(
+  lessonId: string,
+  rows: readonly BenchRow[],
+): { readonly ids: readonly string[]; readonly move: (from: number, to: number) => void } {
+  const order = useOrderStations(lessonId);
+  const ids = useMemo(() => rows.map((row) => row.stationId), [rows]);
+  const notice = useNotice();
+  const sendChange = useSendChange();
+  const move = (from: number, to: number): void => {
+    const moved = rows[from];
+    if (!moved || from === to || to < 0 || to >= ids.length) return;
+    sendChange(order, arrayMove([...ids], from, to), {
+      // It is seen where it is now.
+      onSuccess: () =>
+        notice({
+          words: t('benchTable.wasMoved', { name: moved.name }),
+          quiet: true,
+          undo: () => sendChange(order, ids),
+        }),
+    });
+  };
+  return { ids, move };
+}
+
+function ColumnHeads(): ReactElement {
+  const questions = [
+    t('benchTable.opensFor'),
+    t('benchTable.codeCarries'),
+    t('benchTable.readsFrom'),
+    t('benchTable.onPaper'),
+  ];
+  return (
+    <div
+      role="row"
+      className={`hidden border-b border-line text-small font-semibold text-muted lg:grid ${benchColumns}`}
+    >
+      <span role="columnheader" className="py-2.5 pl-3.5">
+        {t('benchTable.station')}
+      </span>
+      {questions.map((question) => (
+        <span key={question} role="columnheader" className="py-2.5">
+          {question}
+        </span>
+      ))}
+      <span role="columnheader" className="sr-only">
+        {t('benchTable.more')}
+      </span>
+    </div>
+  );
+}
 
 /** What is read aloud while a station is moved by keyboard. */
 function announcements(rows: readonly BenchRow[]): Announcements {

@@ -223,7 +223,7 @@ function KeepOrLeave({
           <ReasonList judgement={judgement} />
           {judgement.reasons.length === 0 && (
             <p className="m-0 text-body">
-              {t('lookEditor.inTheRehearsalDidNot', { value: quick.device?.name ?? 'a device' })}
+              {t('lookEditor.inTheRehearsalDidNot', { device: quick.device?.name ?? '' })}
             </p>
           )}
           <p className="mt-3 mb-0 text-body text-muted">{t('lookEditor.ifYouSaveItAnyway')}</p>

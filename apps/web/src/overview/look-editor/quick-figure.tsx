@@ -29,11 +29,13 @@ export function QuickFigure({
     );
   if (!result)
     return (
-      <Figure mark="not-yet" title={t('quickFigure.reads')} figure="rehearsing…">{`${device.name}, ${where}.`}</Figure>
+      <Figure mark="not-yet" title={t('quickFigure.reads')} figure={t('quickFigure.rehearsing')}>
+        {t('quickFigure.onDevice', { device: device.name, where })}
+      </Figure>
     );
   if (result.reachM === 0)
     return (
-      <Figure mark="stop" title={t('quickFigure.notRead')} figure={`by ${device.name}`}>
+      <Figure mark="stop" title={t('quickFigure.notRead')} figure={t('quickFigure.by', { device: device.name })}>
         {t('quickFigure.atNoDistance', { where })}
       </Figure>
     );

@@ -1,7 +1,7 @@
 import type { MaterialPage } from '@hapset/contract';
 import { guessedEncoding, hostNameOf, readerEngineNames } from '@hapset/core';
 import { useMemo, type ReactElement } from 'react';
-import { countWord, namesListed, percent } from '../../platform/wording/figures.js';
+import { namesListed, percent } from '../../platform/wording/figures.js';
 import { differenceSentence, readerWords } from '../../platform/wording/rehearsal.js';
 import { CodePicture } from '../../code/symbol/code-picture.js';
 import { t } from '../words.js';
@@ -74,13 +74,12 @@ function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): s
   if (misread?.misread) {
     const device = devices.find((candidate) => candidate.id === misread.deviceId);
     return t('codeAside.read', {
-      value: device?.name ?? 'A device',
+      device: device?.name ?? t('codeAside.aDevice'),
       differenceSentence: differenceSentence(misread.misread),
     });
   }
   const reading = readerEngineNames.length - unreadBy.length;
-  if (reading === readerEngineNames.length)
-    return t('codeAside.readersAgreeLetterByLetter', { countWord: countWord(reading) });
+  if (reading === readerEngineNames.length) return t('codeAside.readersAgree', { count: reading });
   const unread = namesListed(unreadBy.map((engine) => readerWords[engine]));
   return t('codeAside.cantReadItEvenFlat', { unread });
 }

@@ -9,7 +9,7 @@ describe('a last day', () => {
   const today = '2026-11-29';
 
   it('is pointed out when it is over, whatever the lessons', () => {
-    expect(shownTooShort('2026-11-28', lessons, today)).toBe('That day is over. Students can’t open it any more.');
+    expect(shownTooShort('2026-11-28', lessons, today)).toBe('That day is over. Students can no longer open it.');
     expect(shownTooShort('2026-11-29', [], today)).toBe('');
   });
 

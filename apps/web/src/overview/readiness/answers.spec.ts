@@ -17,17 +17,17 @@ describe('cells of the bench', () => {
     expect(opensWords(locked)).toEqual({
       mark: 'stop',
       title: 'Asks to sign in',
-      figure: 'Fix in two steps',
+      figure: 'Fix in 2 steps',
       isFix: true,
     });
-    expect(opensWords({ ...locked, steps: 1 }).figure).toBe('Fix in one step');
-    expect(opensWords({ ...locked, opening: true })).toMatchObject({ figure: 'opening again…', isFix: false });
+    expect(opensWords({ ...locked, steps: 1 }).figure).toBe('Fix in 1 step');
+    expect(opensWords({ ...locked, opening: true })).toMatchObject({ figure: 'checking again…', isFix: false });
   });
   it('say that a verdict is too old, and that a class with accounts gets in', () => {
     expect(opensWords({ ...locked, state: 'look-at', verdict: 'open', stale: true })).toEqual({
       mark: 'look-at',
       title: 'Anyone',
-      figure: 'opened too long ago',
+      figure: 'checked too long ago',
       isFix: false,
     });
     expect(opensWords({ ...locked, state: 'done', verdict: 'organisation' })).toEqual({
@@ -52,15 +52,9 @@ describe('cells of the bench', () => {
       ['server-error', 'status-error', 'took-too-long', 'not-reached', 'bad-certificate'].map((reason) =>
         title(reason as VerdictReason),
       ),
-    ).toEqual([
-      'Answered with an error',
-      'Answered with an error',
-      'Did not answer',
-      'Did not answer',
-      'Can’t be opened',
-    ]);
+    ).toEqual(['Error', 'Error', 'No answer', 'No answer', 'Can’t be opened']);
     const refusal = { ...locked, verdict: 'named-only' } as const;
-    expect(opensWords({ ...refusal, reason: 'status-forbidden' }).title).toBe('Refuses students');
+    expect(opensWords({ ...refusal, reason: 'status-forbidden' }).title).toBe('Blocks students');
     expect(opensWords({ ...refusal, reason: 'says-private' }).title).toBe('Chosen people only');
   });
   it('show a person’s answer as a person’s', () => {
@@ -84,32 +78,32 @@ describe('cells of the bench', () => {
     ]);
   });
   it.each([
-    ['hours', 'Closed then'],
-    ['shown-until', 'Not shown then'],
-    ['address', 'No phone gets there'],
+    ['hours', 'Closed at that time'],
+    ['shown-until', 'Not shown that day'],
+    ['address', 'No phone can reach it'],
   ] as const)('say first what keeps students out whatever the page: %s', (obstacle, title) => {
     expect(opensWords({ ...locked, obstacle })).toMatchObject({ mark: 'stop', title, isFix: true });
   });
   it('say when a short link is closed at the time', () => {
     expect(opensWords({ ...locked, verdict: 'open', obstacle: 'hours' })).toMatchObject({
       mark: 'stop',
-      title: 'Closed then',
+      title: 'Closed at that time',
     });
   });
   it('say how far, and who falls short', () => {
     expect(readsWords(reads)).toMatchObject({ title: '2.6 m', figure: 'all 4 devices' });
     expect(readsWords({ ...reads, state: 'look-at', leastReachM: 2, fallShort: ['Clamshell laptops'] }).figure).toBe(
-      'Clamshell laptops fall short of 2.5 m',
+      'Clamshell laptops can’t read at 2.5 m',
     );
     expect(readsWords({ ...reads, state: 'stop', leastReachM: 0, fallShort: ['a', 'b'] })).toMatchObject({
       title: 'Not read',
-      figure: '2 devices fall short of 2.5 m',
+      figure: '2 devices can’t read at 2.5 m',
     });
     expect(readsWords({ ...reads, state: 'not-yet', leastReachM: null }, true).title).toBe('Rehearsing…');
   });
   it('believe real devices more than the rehearsal', () => {
     const tried = (failed: readonly (string | null)[]): object => readsWords({ ...reads, state: 'look-at', failed });
-    expect(tried(['Tablets'])).toMatchObject({ mark: 'look-at', title: 'Not read when tried', figure: 'Tablets' });
+    expect(tried(['Tablets'])).toMatchObject({ mark: 'look-at', title: 'Did not read when tried', figure: 'Tablets' });
     expect(tried([null])).toMatchObject({ figure: 'on a real device' });
     expect(tried(['Tablets', 'Laptops'])).toMatchObject({ figure: 'on 2 devices' });
   });
@@ -123,7 +117,7 @@ describe('cells of the bench', () => {
     expect(readsWords({ ...reads, state: 'look-at', look: ['little-spare-repair'] })).toMatchObject({
       mark: 'look-at',
       title: '2.6 m',
-      figure: 'little spare repair',
+      figure: 'little error correction left',
     });
     expect(
       readsWords({
@@ -133,7 +127,7 @@ describe('cells of the bench', () => {
         fallShort: ['Clamshell laptops'],
         look: ['little-spare-repair'],
       }).figure,
-    ).toBe('Clamshell laptops fall short of 2.5 m');
+    ).toBe('Clamshell laptops can’t read at 2.5 m');
   });
   it('say how fine the code is, or that none holds it', () => {
     expect(
@@ -172,7 +166,7 @@ describe('cells of the bench', () => {
         },
         'form',
       ),
-    ).toMatchObject({ title: 'Bare address', figure: 'text only on 2 devices' });
+    ).toMatchObject({ title: 'Without https://', figure: 'text only on 2 devices' });
     expect(
       carriesWords(
         { state: 'done', carry: 'trimmed', grain: 'medium', modules: 29, act: 'link', ignoredBy: [] },
@@ -181,16 +175,14 @@ describe('cells of the bench', () => {
     ).toBe('Shorter link');
   });
   it('say what is on paper', () => {
-    expect(paperWords({ state: 'not-yet', changed: [], sizeMm: null, madeAt: null }).title).toBe('Not made');
+    expect(paperWords({ state: 'not-yet', changed: [], sizeMm: null, madeAt: null }).title).toBe('Not made yet');
     expect(paperWords({ state: 'done', changed: [], sizeMm: 154.6, madeAt: '' })).toMatchObject({
       title: 'Poster',
       figure: 'code 155 mm',
     });
     expect(paperWords({ state: 'look-at', changed: ['title', 'instruction'], sizeMm: 155, madeAt: '' }).figure).toBe(
-      'a change: title and task',
+      'changed: title and task',
     );
-    expect(paperWords({ state: 'look-at', changed: ['payload'], sizeMm: 155, madeAt: '' }).title).toBe(
-      'Printed before',
-    );
+    expect(paperWords({ state: 'look-at', changed: ['payload'], sizeMm: 155, madeAt: '' }).title).toBe('Out of date');
   });
 });

@@ -2,7 +2,7 @@
 import type { ReadinessView } from '@hapset/contract';
 import { standing, type AccessVerdict, type AddressCarry, type Carry, type MaterialKind } from '@hapset/core';
 import type { Mark } from '../../platform/design/state-mark.js';
-import { countWord, grainWords, metres } from '../../platform/wording/figures.js';
+import { grainWords, metres } from '../../platform/wording/figures.js';
 import { lookReasonWords } from '../../platform/wording/looks.js';
 import { changesListed } from '../../platform/wording/sheets.js';
 import { kindWords } from '../../platform/wording/kinds.js';
@@ -48,7 +48,7 @@ function openedWords(
 /** "Fix in one step" only where the steps are known. */
 function fixWords(steps: number): string {
   if (steps === 0) return t('answers.checkItYourself');
-  return steps === 1 ? t('answers.fixInOneStep') : t('answers.fixInSteps', { value: countWord(steps).toLowerCase() });
+  return t('answers.fixInSteps', { count: steps });
 }
 
 function unplayedBy(names: readonly string[]): string {

@@ -24,19 +24,19 @@ describe('the options of the composer', () => {
 
   it('offer what the kind leaves to choose, and no more', () => {
     show();
-    expect(screen.queryByRole('combobox', { name: 'A page' })).toBeNull();
+    expect(screen.queryByRole('combobox', { name: 'Per page' })).toBeNull();
     expect(screen.queryByRole('spinbutton', { name: 'Copies of each' })).toBeNull();
     expect(screen.getByRole('checkbox', { name: 'Picture of what opens' })).toBeTruthy();
-    expect([...select('Template').options].map(({ text }) => text)).toEqual(['Sea blue, as usual', 'Sea blue']);
+    expect([...select('Template').options].map(({ text }) => text)).toEqual(['Sea blue (default)', 'Sea blue']);
   });
 
   it('offer number, order, copies and backs where the kind has them', () => {
     show({ kind: 'small-card' });
-    expect(select('A page').options.length).toBeGreaterThan(1);
+    expect(select('Per page').options.length).toBeGreaterThan(1);
     expect(screen.getByRole('spinbutton', { name: 'Copies of each' })).toBeTruthy();
-    expect(screen.getByRole('checkbox', { name: 'Backs, for both sides' })).toBeTruthy();
+    expect(screen.getByRole('checkbox', { name: 'Print backs (both sides)' })).toBeTruthy();
     expect(screen.queryByRole('checkbox', { name: 'Picture of what opens' })).toBeNull();
-    expect([...select('Template').options].map(({ text }) => text)).toEqual(['Plain, as usual', 'Cards only']);
+    expect([...select('Template').options].map(({ text }) => text)).toEqual(['Plain (default)', 'Cards only']);
   });
 
   it('keep paper and way round for another kind, and take the rest as it is usual', async () => {

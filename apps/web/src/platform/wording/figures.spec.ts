@@ -1,4 +1,4 @@
-import { ago, dayHere, bytes, countWord, lessonTime, metres, percent, plural } from './figures.js';
+import { ago, dayHere, bytes, lessonTime, metres, percent } from './figures.js';
 
 describe('figures', () => {
   it('never promise more metres than were reached', () => {
@@ -8,12 +8,6 @@ describe('figures', () => {
   });
   it('never promise a larger share than there is', () => {
     expect([percent(0.549), percent(0.5), percent(1), percent(0)]).toEqual(['54 %', '50 %', '100 %', '0 %']);
-  });
-  it('count in words', () => {
-    expect(countWord(2)).toBe('Two');
-    expect(countWord(12)).toBe('12');
-    expect(plural(1, 'station')).toBe('1 station');
-    expect(plural(3, 'station')).toBe('3 stations');
   });
   it('tell sizes', () =>
     expect([0, 1, 1499, 1_000_000, 999_949_999, 5_000_000_000].map(bytes)).toEqual([

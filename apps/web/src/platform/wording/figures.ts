@@ -12,29 +12,23 @@ export const grainWords: Readonly<Record<Grain, string>> = {
 };
 
 const metresFormat = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
-const numberWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 
 /** "2.6 m", always rounded down, so that no distance is promised that was not reached. */
 export function metres(value: number): string {
   return `${metresFormat.format(Math.floor(value * 10 + 1e-9) / 10)} m`;
 }
 
-/** "Two" for small numbers at the start of a sentence. */
-export function countWord(count: number): string {
-  const word = numberWords[count] ?? String(count);
-  return word.charAt(0).toUpperCase() + word.slice(1);
-}
-
-/** "1 station", "3 stations". */
-export function plural(count: number, one: string, many = `${one}s`): string {
-  return `${count} ${count === 1 ? one : many}`;
-}
-
 const listFormat = new Intl.ListFormat(locale, { type: 'conjunction' });
+const choiceFormat = new Intl.ListFormat(locale, { type: 'disjunction' });
 
 /** "a", "a and b", "a, b and c". */
 export function namesListed(names: readonly string[]): string {
   return listFormat.format(names);
+}
+
+/** "a", "a or b", "a, b or c". */
+export function anyOf(names: readonly string[]): string {
+  return choiceFormat.format(names);
 }
 
 /** "54 %", rounded down: no share is promised that is not there. */

@@ -1,6 +1,6 @@
 import type { UsedBy } from '@hapset/contract';
 import type { ApiReason, ApiError } from '../api/problem-error.js';
-import { namesListed, plural } from './figures.js';
+import { namesListed } from './figures.js';
 import { t } from '../language/words.js';
 
 /** Every reason in words: what is, then what to do. */
@@ -34,7 +34,7 @@ function usedByWords({ kind, names, count }: UsedBy): string {
   if (kind === 'school') return t('problems.theSchoolUsesThisWhere');
   if (kind === 'code') return t('problems.lessonsAndMaterialsUseThis', { count });
   const more = count - names.length;
-  const all = [...names.map((name) => `“${name}”`), ...(more > 0 ? [plural(more, `more ${kind}`)] : [])];
+  const all = [...names.map((name) => `“${name}”`), ...(more > 0 ? [t(`problems.more-${kind}`, { count: more })] : [])];
   return t('problems.stillShowThisRemoveIt', { count, namesListed: namesListed(all) });
 }
 

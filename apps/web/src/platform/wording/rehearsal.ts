@@ -10,6 +10,7 @@ import {
   type Surface,
 } from '@hapset/core';
 import { t } from '../language/words.js';
+import { anyOf } from './figures.js';
 
 /** What a scanner of that kind resembles. */
 export const engineWords: Readonly<Record<ReaderEngineName, string>> = {
@@ -50,9 +51,9 @@ export const causeWords: Readonly<Record<LimitingCause, string>> = {
   noise: t('rehearsal.withALampAtThe'),
 };
 
-/** "in even daylight, or from straight in front". */
+/** "in even daylight or from straight in front". */
 export function causesListed(causes: readonly LimitingCause[]): string {
-  return causes.map((cause) => causeWords[cause]).join(', or ');
+  return anyOf(causes.map((cause) => causeWords[cause]));
 }
 
 /** What kind of difference a reading has, in brackets behind it. */

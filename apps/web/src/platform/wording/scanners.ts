@@ -1,5 +1,6 @@
 import type { ScannerAct } from '@hapset/core';
 import { t } from '../language/words.js';
+import { namesListed } from './figures.js';
 
 /** What a scanner that acts on it offers. */
 export const actWords: Readonly<Record<ScannerAct, string>> = {

@@ -10,7 +10,7 @@ describe('sentences', () => {
     expect(reasonSentence('led-to-sign-in', 'gatepost.localhost')).toBe(
       'It leads to the sign-in at gatepost.localhost.',
     );
-    expect(reasonSentence('guarded-address', 'http://10.0.0.1/x')).toContain('10.0.0.1 is inside a private network');
+    expect(reasonSentence('guarded-address', 'http://10.0.0.1/x')).toContain('10.0.0.1 is on a private network');
   });
   it('fall back to something that can be done', () => {
     expect(wordsFor(new ApiError('stale'))).toBe(problemWords.stale);
@@ -31,11 +31,11 @@ describe('sentences', () => {
   });
   it('name what a description’s problem is about', () => {
     expect(descriptionProblemSentence({ reason: 'part-unknown', detail: 'leaf' })).toBe(
-      'Neither path nor expression names a part “leaf”.',
+      'Neither the path nor the regular expression has a part named “leaf”.',
     );
     expect(descriptionProblemSentence({ reason: 'wrong-value', detail: '' })).toBe('This value can’t be used.');
     expect(fieldProblemSentence({ message: 'no-host' })).toBe('Name at least one host.');
-    expect(fieldProblemSentence({ message: 'must be a string' })).toBe('This needs another value.');
+    expect(fieldProblemSentence({ message: 'must be a string' })).toBe('This value is not right.');
     expect(withoutStars('Open **Who may look** now.')).toBe('Open Who may look now.');
   });
   it('show what a repair touched where that can be seen', () => {

@@ -1,7 +1,7 @@
 /** Words of sheets: kinds, what stands on them, what is not right with them. */
 import type { PrintState, SheetNotice, SheetWarning } from '@hapset/contract';
 import type { PaperChange, FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
-import { metres, namesListed } from './figures.js';
+import { anyOf, metres, namesListed } from './figures.js';
 import { obstacleWords, wordsOfVerdict } from './verdicts.js';
 import { warningWords } from './warnings.js';
 import { t } from '../language/words.js';
@@ -125,15 +125,10 @@ function foundWords({ verdict, reason, obstacle }: NonNullable<SheetNotice['open
 
 /** What helps against a code that is too small; '' where nothing of here does. */
 export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKinds' | 'finer'>): string {
-  const kinds = new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(
-    otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()),
-  );
-  const ways = [
-    kinds === '' ? '' : t('sheets.asItIsLargeEnough', { kinds }),
-    finer ? t('sheets.aCodeThatCarriesLess') : '',
-  ].filter((way) => way !== '');
-  const sentence = ways.join(', and ');
-  return sentence === '' ? '' : `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`;
+  const kinds = anyOf(otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()));
+  return [kinds === '' ? '' : t('sheets.otherKinds', { kinds }), finer ? t('sheets.shorterLink') : '']
+    .filter((sentence) => sentence !== '')
+    .join(' ');
 }
 
 export const warningTitles: Readonly<Record<SheetWarning, string>> = {

@@ -1,6 +1,7 @@
 import type { AccessVerdict, DoubtReason, Obstacle, Rights, VerdictReason } from '@hapset/core';
 import { hostNameOf } from '@hapset/core';
 import { t } from '../language/words.js';
+import { namesListed } from './figures.js';
 
 interface VerdictWords {
   /** In the bench's cell. */
@@ -174,9 +175,7 @@ export function rightsSentence({ look, comment, change, download, answer }: Righ
     answer === 'once' && t('verdicts.answerOnce'),
     answer === 'again' && t('verdicts.answerAsOftenAsThey'),
   ].filter((words) => words !== false);
-  return can.length === 0
-    ? t('verdicts.studentsCanDoNothing')
-    : t('verdicts.studentsCan', { what: namesListed(can) });
+  return can.length === 0 ? t('verdicts.studentsCanDoNothing') : t('verdicts.studentsCan', { what: namesListed(can) });
 }
 
 function hostOf(detail: string): string {

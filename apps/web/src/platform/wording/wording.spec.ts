@@ -199,9 +199,11 @@ describe('every reason has words', () => {
       finer: true,
     } as const;
     for (const warning of sheetWarnings) expect(noticeSentence({ ...notice, warning }).length).toBeGreaterThan(10);
-    expect(noticeSentence({ ...notice, warning: 'too-small' })).toBe('40 mm reads from 0.4 m; it should from 1.5 m.');
+    expect(noticeSentence({ ...notice, warning: 'too-small' })).toBe(
+      '40 mm reads from 0.4 m; students stand at 1.5 m.',
+    );
     expect(tooSmallHelp(notice)).toBe(
-      'As posters or table cards it is large enough, and a code that carries less is coarser.',
+      'It is large enough as posters or table cards. A shorter link makes a coarser code.',
     );
     expect(tooSmallHelp({ otherKinds: [], finer: false })).toBe('');
     expect(pagesWords(7, [90.4, 120])).toBe('7 pages, codes 90 to 120 mm wide');
@@ -242,8 +244,8 @@ describe('every reason has words', () => {
     expectWords(surfaceWords, surfaces);
     expectWords(causeWords, limitingCauses);
     expectWords(differenceWords, differenceKinds);
-    expect(differenceSentence({ meant: 'eaf', read: 'oaf' })).toBe('“oaf” where “eaf” was meant: another character');
-    expect(causesListed(['light', 'tilt'])).toBe('in even daylight, or from straight in front');
+    expect(differenceSentence({ meant: 'eaf', read: 'oaf' })).toBe('“oaf” instead of “eaf”: a different character');
+    expect(causesListed(['light', 'tilt'])).toBe('in even daylight or from straight in front');
   });
   it('grains', () => expectWords(grainWords, grains));
   it('the carry ladder', () => {
@@ -255,7 +257,7 @@ describe('every reason has words', () => {
     expectWords(saidTitles, saidKinds);
     expectWords(textMarkWords, textMarks);
     expectWords(cameraTroubleWords, cameraTroubles);
-    expect(saidSentence(saidBy('http://a.example/x'))).toContain('over plain http');
+    expect(saidSentence(saidBy('http://a.example/x'))).toContain('without encryption');
     expect(saidSentence(saidBy('https://a.example/x'))).toBe('A phone opens a page at a.example.');
     expect(saidSentence(saidBy('intent:x'))).toContain('“intent:”');
     for (const text of ['a.example', 'geo:1,2', 'tel:123', 'sms:123', 'mailto:a@b.example', 'WIFI:S:x;;', 'words'])
@@ -278,7 +280,7 @@ describe('every reason has words', () => {
     expectWords(actWords, scannerActs);
     expectWords(shownAsText, scannerActs);
     expect(ignoredSentence('event', ['Tablets', 'Laptops'])).toBe(
-      'Tablets and Laptops show an event as text and add nothing.',
+      'Tablets and Laptops show an event as text and don’t add it.',
     );
     expect(namesListed(['a', 'b', 'c'])).toBe('a, b and c');
   });

@@ -36,7 +36,11 @@ export function InspectedCode({
             words={careful ? t('inspectedCode.needsAttention') : t('inspectedCode.understood')}
           />
         }
-        title={`${number === null ? '' : `${number}. `}${saidTitles[said.kind]}`}
+        title={
+          number === null
+            ? saidTitles[said.kind]
+            : t('inspectedCode.numbered', { number, title: saidTitles[said.kind] })
+        }
         {...(staff && { action: <AdoptCode text={code.text} said={said} /> })}
       >
         <ExactText text={code.text} />

@@ -36,7 +36,7 @@ export function SignInForm({
         label={t('signInForm.password')}
         type="password"
         autoComplete="current-password"
-        {...form.register('password', { required: 'Your password is needed.' })}
+        {...form.register('password', { required: t('signInForm.passwordMissing') })}
         problem={form.formState.errors.password?.message}
       />
       <CheckField

@@ -29,7 +29,7 @@ const figureFields: readonly (readonly [Figure, string, number, number])[] = [
   ['previewWidthPx', t('deviceDialog.previewWidthPixels'), previewPx.least, previewPx.most],
   ['previewHeightPx', t('deviceDialog.previewHeightPixels'), previewPx.least, previewPx.most],
   ['horizontalFovDeg', t('deviceDialog.seesAcrossDegrees'), fovDeg.least, fovDeg.most],
-  ['nearestFocusM', 'In focus from, metres', nearestFocusM.least, nearestFocusM.most],
+  ['nearestFocusM', t('deviceDialog.inFocusFrom'), nearestFocusM.least, nearestFocusM.most],
   ['blurPx', t('deviceDialog.blurPixels'), 0, blurPx],
   ['noiseGrey', t('deviceDialog.noiseGreyLevels'), 0, noiseGrey],
 ];
@@ -95,7 +95,7 @@ function NameAndCount({ form: { register, formState } }: PartProps): ReactElemen
       <TextField
         label={t('deviceDialog.name')}
         maxLength={limits.nameLength}
-        {...register('name', { validate: (value) => value.trim() !== '' || 'It needs a name.' })}
+        {...register('name', { validate: (value) => value.trim() !== '' || t('deviceDialog.nameMissing') })}
         problem={formState.errors.name?.message}
       />
       <TextField
@@ -104,7 +104,7 @@ function NameAndCount({ form: { register, formState } }: PartProps): ReactElemen
         hint={t('deviceDialog.emptyFromHome')}
         {...register('count', {
           validate: (value) =>
-            value.trim() === '' || isWithin(value, 1, deviceCount, true) || 'A whole number, or nothing.',
+            value.trim() === '' || isWithin(value, 1, deviceCount, true) || t('deviceDialog.countOrEmpty'),
         })}
         problem={formState.errors.count?.message}
       />
@@ -136,7 +136,8 @@ function FigureFields({ form: { register, formState } }: PartProps): ReactElemen
           inputMode="numeric"
           hint={figureHints.jpegQuality}
           {...register('jpegQuality', {
-            validate: (value) => value.trim() === '' || isWithin(value, 1, 100, true) || 'From 1 to 100, or nothing.',
+            validate: (value) =>
+              value.trim() === '' || isWithin(value, 1, 100, true) || t('deviceDialog.qualityOrEmpty'),
           })}
           problem={formState.errors.jpegQuality?.message}
         />
@@ -219,6 +220,6 @@ function within(least: number, most: number, whole: boolean): RegisterOptions<Fi
   return {
     validate: (value) =>
       isWithin(value, least, most, whole) ||
-      `${whole ? t('deviceDialog.aWholeNumberFrom') : t('deviceDialog.from')} ${least} to ${most}.`,
+      t(whole ? 'deviceDialog.wholeNumber' : 'deviceDialog.number', { least, most }),
   };
 }

@@ -81,20 +81,7 @@ function DeviceRow({
   readonly device: DeviceView;
   readonly actions: RowActions | null;
 }): ReactElement {
-  const {
-    name,
-    count,
-    previewWidthPx,
-    previewHeightPx,
-    horizontalFovDeg,
-    nearestFocusM,
-    engine,
-    blurPx,
-    noiseGrey,
-    jpegQuality,
-    actsOn,
-    plays,
-  } = device;
+  const { name, count } = device;
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-line px-4 py-3.5 last:border-b-0 sm:grid-cols-[220px_1fr_auto] sm:px-5">
       <span>
@@ -104,35 +91,7 @@ function DeviceRow({
         </span>
       </span>
       <div className="text-row">
-        {t('devicesPage.previewSeesAcrossInFocus', {
-          previewWidthPx,
-          previewHeightPx,
-          horizontalFovDeg,
-          round: Math.round(nearestFocusM * 100),
-        })}
-        <span className="block text-small text-muted">
-          {jpegQuality === null
-            ? t('devicesPage.blurPxNoiseGreyLevels', { engineWords: engineWords[engine], blurPx, noiseGrey })
-            : t('devicesPage.blurPxNoiseGreyLevels2', {
-                engineWords: engineWords[engine],
-                blurPx,
-                noiseGrey,
-                jpegQuality,
-              })}
-        </span>
-        <span className="block text-small text-muted">
-          {t('devicesPage.itsScanner', {
-            value: actsOn.length === 0 ? t('devicesPage.showsTextOnly') : actsOn.map((act) => actWords[act]).join(', '),
-          })}
-        </span>
-        <span className="block text-small text-muted">
-          {t('devicesPage.plays', {
-            value:
-              plays.length === 0
-                ? t('devicesPage.noSoundsAndFilms')
-                : plays.map((format) => mediaFormatWords[format]).join(', '),
-          })}
-        </span>
+        <DeviceFigures device={device} />
         {actions && <AbilitiesForm device={device} />}
       </div>
       {actions && (
@@ -146,6 +105,44 @@ function DeviceRow({
         </span>
       )}
     </li>
+  );
+}
+
+function DeviceFigures({ device }: { readonly device: DeviceView }): ReactElement {
+  const { previewWidthPx, previewHeightPx, horizontalFovDeg, nearestFocusM } = device;
+  const { engine, blurPx, noiseGrey, jpegQuality, actsOn, plays } = device;
+  return (
+    <>
+      {t('devicesPage.previewSeesAcrossInFocus', {
+        previewWidthPx,
+        previewHeightPx,
+        horizontalFovDeg,
+        round: Math.round(nearestFocusM * 100),
+      })}
+      <span className="block text-small text-muted">
+        {jpegQuality === null
+          ? t('devicesPage.blurPxNoiseGreyLevels', { engineWords: engineWords[engine], blurPx, noiseGrey })
+          : t('devicesPage.blurPxNoiseGreyLevels2', {
+              engineWords: engineWords[engine],
+              blurPx,
+              noiseGrey,
+              jpegQuality,
+            })}
+      </span>
+      <span className="block text-small text-muted">
+        {t('devicesPage.itsScanner', {
+          value: actsOn.length === 0 ? t('devicesPage.showsTextOnly') : actsOn.map((act) => actWords[act]).join(', '),
+        })}
+      </span>
+      <span className="block text-small text-muted">
+        {t('devicesPage.plays', {
+          value:
+            plays.length === 0
+              ? t('devicesPage.noSoundsAndFilms')
+              : plays.map((format) => mediaFormatWords[format]).join(', '),
+        })}
+      </span>
+    </>
   );
 }
 

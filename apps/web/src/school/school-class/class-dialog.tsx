@@ -48,7 +48,7 @@ export function ClassDialog({
           label={t('classDialog.name')}
           maxLength={limits.nameLength}
           autoFocus
-          {...register('name', { validate: (value) => value.trim() !== '' || 'A class needs a name.' })}
+          {...register('name', { validate: (value) => value.trim() !== '' || t('classDialog.needsName') })}
           problem={formState.errors.name?.message}
         />
         <ChoiceField

@@ -7,7 +7,6 @@ import { CameraReader } from '../../reads/reader/camera-reader.js';
 import { findCodes } from '../../reads/reader/find-codes.js';
 import { frameOfPicture } from '../../reads/reader/grey-frame.js';
 import { ReadAloud } from './read-aloud.js';
-import { countWord } from '../../platform/wording/figures.js';
 import { saidTitles } from '../../platform/wording/reading.js';
 
 const large =
@@ -68,7 +67,7 @@ function Results({ texts, onMore }: { readonly texts: readonly string[]; readonl
   const many = texts.length > 1;
   return (
     <div aria-live="polite" className="flex flex-col gap-6">
-      {many && <p className="m-0 text-panel font-semibold">{countWord(texts.length)} codes are in it.</p>}
+      {many && <p className="m-0 text-panel font-semibold">{texts.length} codes found</p>}
       {texts.map((text, index) => (
         <Result
           key={text}

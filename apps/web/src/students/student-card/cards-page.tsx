@@ -27,9 +27,9 @@ import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { T, t } from '../words.js';
 
 const sizeWords: Readonly<Record<number, string>> = {
-  8: '8, large',
+  8: t('cardsPage.large'),
   10: t('cardsPage.n10AsBankCards'),
-  24: '24, small',
+  24: t('cardsPage.small'),
 };
 
 export function CardsPage(): ReactElement {

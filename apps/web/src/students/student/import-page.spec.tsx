@@ -58,7 +58,7 @@ describe('importing a roster', () => {
     const sent = show();
     await paste();
     await userEvent.click(
-      await screen.findByRole('checkbox', { name: /^Those who are not in it any more \(1\) have left/ }),
+      await screen.findByRole('checkbox', { name: /^Mark students who are no longer in it \(1\)/ }),
     );
     await userEvent.click(screen.getByRole('button', { name: 'Import 2 students' }));
     await waitFor(() => expect(bodies(sent, 'POST /api/roster-imports')).toMatchObject([{ leave: true }]));
@@ -75,7 +75,7 @@ describe('importing a roster', () => {
   it('asks for the names where no column holds them, and changes nothing', async () => {
     const sent = show();
     await paste('Id\tClass\n001\t6');
-    expect(await screen.findByText('Say which column holds the names.')).toBeTruthy();
+    expect(await screen.findByText('Choose the column that holds the names.')).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Import/ })).toBeNull();
     expect(bodies(sent, 'POST /api/roster-comparisons')).toEqual([]);
   });
