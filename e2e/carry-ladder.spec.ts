@@ -84,7 +84,7 @@ test('what no device reads in the hand moves to a page in one click, and a level
   await carries.getByRole('button', { name: 'Put it on a page' }).click();
   await expect(carries.locator('li').first()).toContainText('The link, as it is');
   await expect(page.getByRole('button', { name: 'Put it on a page' })).toHaveCount(0);
-  await carries.getByText('Error correction').click();
+  await carries.getByText('Error correction', { exact: true }).click();
   const modules = (await page.locator('#carries li').first().innerText()).match(/(\d+) × \1/)?.[1];
   await carries.getByLabel(/^Level H, 30 %/).check();
   await expect(carries.getByText('level H, chosen by hand')).toBeVisible();
@@ -100,10 +100,10 @@ test('a kind that a device of the class ignores is said while it is filled in', 
   await page.getByRole('button', { name: 'Phone number' }).click();
   await page.getByLabel('Number').fill('+353 1 555 0101');
   await expect(
-    page.getByText('Shared tablets and Clamshell laptops show the number as text and don’t call.'),
+    page.getByText('Shared tablets and Clamshell laptops show the number as text and don’t call it.'),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
-  await expect(page.locator('#carries').getByText(/don’t call. The poster says what to do then/)).toBeVisible();
+  await expect(page.locator('#carries').getByText(/don’t call it. The poster says what to do/)).toBeVisible();
 });
 
 test('words that no code holds become a page before they are added', async ({ page }) => {

@@ -35,7 +35,7 @@ test('a photographed table with three codes is inspected: one is a station, one 
   await expect(link).toContainText('It is not one of your materials.');
   await link.getByRole('button', { name: 'Follow it as a student' }).click();
   await expect(link.getByRole('list', { name: 'The way' }).getByRole('listitem')).toHaveCount(3, { timeout: 120_000 });
-  await expect(link).toContainText('go on sending visitors there');
+  await expect(link).toContainText('sending visitors on');
   await link.getByRole('button', { name: 'Put its target on the shelf' }).click();
   await page.waitForURL(/\/shelf\/./);
   await expect(page.locator('aside p.font-mono')).not.toContainText('nipaway');

@@ -214,7 +214,7 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await page.getByLabel('Description for screen readers').fill('A rock pool');
   await page.getByLabel('Add a file').setInputFiles([sound]);
   await expect(body.locator('audio')).toBeVisible();
-  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { name: 'Before the trip', level: 1 })).toBeVisible();
   await expect(page.getByText('1 link, 2 files')).toBeVisible();
@@ -239,7 +239,7 @@ test('two people who write one page are told, and lose nothing', async ({ page, 
   await second.goto(page.url());
   await second.getByRole('textbox', { name: 'The page' }).click();
   await second.keyboard.type('From the laptop');
-  await expect(second.getByText('kept', { exact: true })).toBeVisible();
+  await expect(second.getByText('saved', { exact: true })).toBeVisible();
   await page.getByRole('textbox', { name: 'The page' }).click();
   await page.keyboard.type('From the phone');
   await expect(page.getByRole('alert')).toContainText('changed somewhere else');
@@ -249,7 +249,7 @@ test('two people who write one page are told, and lose nothing', async ({ page, 
   await expect(page.getByRole('dialog')).toContainText('From the laptop');
   await page.getByRole('button', { name: 'Use this version' }).first().click();
   await expect(page.getByRole('textbox', { name: 'The page' })).toHaveText('From the laptop');
-  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Earlier versions' }).click();
   await expect(page.getByRole('dialog')).toContainText('From the phone');
 });

@@ -159,7 +159,7 @@ test('a higher level is proposed where it costs nothing, and taken in a click', 
   await page.goto('/shelf');
   await addOne(page, 'Who glues itself to the rock twice a day?');
   await openPart(page, 'carries');
-  await page.getByText('Error correction').click();
+  await page.getByText('Error correction', { exact: true }).click();
   await page.getByText(/^Level L,/).click();
   const take = page.getByRole('button', { name: /^Use level [MQH]$/ });
   await expect(page.getByText(/repairs more damage, and the code stays as coarse/)).toBeVisible();

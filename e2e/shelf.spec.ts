@@ -117,7 +117,7 @@ test('a page is written at once, and Done leads back to the lesson it is for', a
   await page.getByRole('button', { name: 'Write a page' }).click();
   await page.getByRole('textbox', { name: 'The page' }).click();
   await page.keyboard.type('Bring boots.');
-  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Done' }).click();
   await expect(page.getByRole('heading', { name: 'With a page', level: 1 })).toBeVisible();
   await expect(bench(page).getByRole('row')).toHaveCount(2);

@@ -142,7 +142,7 @@ async function takeCarries(browser) {
   await page.getByRole('link', { name: 'Our school library' }).click();
   await openPart(page, 'carries');
   await page.getByText('recommended').waitFor();
-  await page.getByText('Error correction').click();
+  await page.getByText('Error correction', { exact: true }).click();
   const ladder = await page.locator('#carries').screenshot();
   await page
     .getByRole('listitem')

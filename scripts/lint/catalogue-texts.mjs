@@ -19,7 +19,7 @@ const takesNoText =
 function isElsewhere(node) {
   for (let child = node, parent = node.parent; parent; child = parent, parent = parent.parent) {
     if (parent.type === 'JSXAttribute') return otherAttribute.test(parent.name.name);
-    if (/^(?:Import|Export|ThrowStatement|TSLiteralType|TemplateLiteralType)/.test(parent.type)) return true;
+    if (/^(?:Import|ExportAll|ThrowStatement|TSLiteralType|TSTemplateLiteralType)/.test(parent.type)) return true;
     if (parent.type === 'NewExpression') return true;
     if (parent.type === 'CallExpression' && parent.callee !== child)
       return takesNoText.test(parent.callee.property?.name ?? parent.callee.name ?? '');

@@ -87,6 +87,30 @@ const plantedCode = [
     code: 'export const Planted = () => <input />;',
     expected: 'take one of platform/design',
   },
+  {
+    name: 'a text between tags',
+    file: 'apps/web/src/overview/shelf/shelf-row.tsx',
+    code: 'export const Planted = () => <p>Nothing found</p>;',
+    expected: 'disallow literal string',
+  },
+  {
+    name: 'a label of its own',
+    file: 'apps/web/src/overview/shelf/shelf-row.tsx',
+    code: 'export const Planted = () => <p aria-label="Shelf">{1}</p>;',
+    expected: 'A text of the pages',
+  },
+  {
+    name: 'a sentence in a value',
+    file: 'apps/web/src/overview/shelf/shelf-row.tsx',
+    code: "export const planted = { words: 'The shelf is empty' };",
+    expected: 'A text of the pages',
+  },
+  {
+    name: 'a sentence with a value in it',
+    file: 'apps/web/src/overview/shelf/shelf-row.tsx',
+    code: 'export const planted = (name: string) => `Nothing found for ${name} here.`;',
+    expected: 'A text of the pages',
+  },
   { name: 'export *', file: server, code: "export * from './lesson.service.js';", expected: 'Name what you export' },
   {
     name: 'six parameters',

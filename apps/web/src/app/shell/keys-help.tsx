@@ -5,18 +5,18 @@ import { t } from '../words.js';
 const keys = [
   ['/', t('keysHelp.findALessonAStation')],
   [t('keysHelp.ctrlV'), t('keysHelp.pasteLinksAnywhereOnA')],
-  [t('keysHelp.ctrlZ'), t('keysHelp.undoWhatYouDidLast')],
+  [t('keysHelp.ctrlZ'), t('keysHelp.undoYourLastChangeOn')],
   ['Tab', t('keysHelp.goFromFieldToField')],
   [t('keysHelp.spaceThen'), t('keysHelp.onAStationsNumberMove')],
-  ['Enter', t('keysHelp.open')],
-  [t('keysHelp.esc'), t('keysHelp.closeOrLeaveAsIt')],
-  ['?', t('keysHelp.thisList')],
+  ['Enter', t('keysHelp.openOrSaveTheSelected')],
+  [t('keysHelp.esc'), t('keysHelp.closeWithoutSaving')],
+  ['?', t('keysHelp.showThisList')],
 ] as const;
 
 /** The list of keys. */
 export function KeysHelp({ onClose }: { readonly onClose: () => void }): ReactElement {
   return (
-    <Dialog title={t('keysHelp.keys')} onClose={onClose}>
+    <Dialog title={t('keysHelp.keyboardShortcuts')} onClose={onClose}>
       <dl className="m-0 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2.5 text-body">
         {keys.map(([key, words]) => (
           <div key={key} className="contents">

@@ -39,13 +39,16 @@ export function Shell(): ReactElement {
   return (
     <div className="min-h-screen">
       <a href="#content" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
-        {t('shell.toTheContent')}
+        {t('shell.skipToContent')}
       </a>
       <header className="flex min-h-12 flex-wrap items-end gap-x-2 bg-band px-3 pt-1.5 sm:px-7">
         <NavLink to="/" className="mr-3 self-center font-heading text-dialog font-bold text-ink no-underline">
           {t('shell.hapset')}
         </NavLink>
-        <nav aria-label={t('shell.parts')} className="order-last flex w-full overflow-x-auto sm:order-none sm:w-auto">
+        <nav
+          aria-label={t('shell.mainMenu')}
+          className="order-last flex w-full overflow-x-auto sm:order-none sm:w-auto"
+        >
           {tabs.map(([to, label]) => (
             <NavLink
               key={to}

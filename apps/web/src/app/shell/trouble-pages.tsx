@@ -6,7 +6,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { t } from '../words.js';
 
 export function NotFoundPage(): ReactElement {
-  return <Trouble title={t('troublePages.thereIsNothingHere')} words={t('troublePages.theAddressMayBeMistyped')} />;
+  return <Trouble title={t('troublePages.pageNotFound')} words={t('troublePages.theAddressMayBeMistyped')} />;
 }
 
 /** Shown when a page could not be built at all. */
@@ -20,8 +20,8 @@ export function FailedPage(): ReactElement {
     if (partMissing) serverState.askNow();
     return serverState.onReturn(() => (partMissing ? location.reload() : void revalidate()));
   }, [partMissing, revalidate]);
-  const words = partMissing ? t('troublePages.aPartOfItDid') : wordsFor(error);
-  return <Trouble title={t('troublePages.thisPageCouldNotBe')} words={words} reload={partMissing} />;
+  const words = partMissing ? t('troublePages.partOfThePageDid') : wordsFor(error);
+  return <Trouble title={t('troublePages.thisPageCantBeShown')} words={words} reload={partMissing} />;
 }
 
 /** What browsers say of a script that they could not load. */

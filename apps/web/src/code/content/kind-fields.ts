@@ -42,7 +42,7 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
     about: t('kindFields.aPhoneOffersToAdd2'),
     empty: { kind: 'event', title: '', date: '', startsAt: '', endsAt: '', place: '', about: '' },
     fields: [
-      { name: 'title', label: t('kindFields.whatHappens'), input: 'text' },
+      { name: 'title', label: t('kindFields.eventName'), input: 'text' },
       { name: 'date', label: t('kindFields.day'), input: 'date' },
       {
         name: 'startsAt',
@@ -53,7 +53,7 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
       },
       { name: 'endsAt', label: t('kindFields.endsAt'), input: 'time', half: true },
       { name: 'place', label: t('kindFields.place'), input: 'text' },
-      { name: 'about', label: t('kindFields.moreAboutIt'), input: 'long' },
+      { name: 'about', label: t('kindFields.notes'), input: 'long' },
     ],
   },
   place: {
@@ -62,8 +62,8 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
     fields: [
       {
         name: 'name',
-        label: t('kindFields.whatIsThere'),
-        hint: t('kindFields.forYouAndTheSheet'),
+        label: t('kindFields.nameOfThePlace'),
+        hint: t('kindFields.shownToYouAndPrinted'),
         input: 'text',
       },
       {
@@ -98,17 +98,17 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
       {
         name: 'number',
         label: t('kindFields.number'),
-        hint: t('kindFields.withTheCountrysCodeIt'),
+        hint: t('kindFields.addTheCountryCode353'),
         input: 'tel',
       },
-      { name: 'name', label: t('kindFields.whoseIsIt'), hint: t('kindFields.forYouAndTheSheet2'), input: 'text' },
+      { name: 'name', label: t('kindFields.whoseIsIt'), hint: t('kindFields.shownToYouAndPrinted2'), input: 'text' },
     ],
   },
   'text-message': {
     about: t('kindFields.aPhoneOpensANew2'),
     empty: { kind: 'text-message', number: '', text: '' },
     fields: [
-      { name: 'number', label: t('kindFields.toNumber'), input: 'tel' },
+      { name: 'number', label: t('kindFields.phoneNumber'), input: 'tel' },
       { name: 'text', label: t('kindFields.text'), input: 'long' },
     ],
   },
@@ -126,10 +126,10 @@ export const kindForms: Readonly<Record<ContentKind, KindForm>> = {
       {
         name: 'password',
         label: t('kindFields.password'),
-        hint: t('kindFields.readableForWhoeverScansThe'),
+        hint: t('kindFields.anyoneWhoScansTheCode'),
         input: 'text',
       },
-      { name: 'hidden', label: t('kindFields.theNetworkHidesItsName'), input: 'tick' },
+      { name: 'hidden', label: t('kindFields.hiddenNetwork'), input: 'tick' },
     ],
   },
 };

@@ -23,10 +23,10 @@ export function CentreControls({ design: { centre }, judgement, onChange }: Prop
   const side = centre?.side ?? null;
   return (
     <Panel
-      title={t('centreControls.inTheMiddle')}
+      title={t('centreControls.centrePicture')}
       aside={
         centre === null
-          ? t('centreControls.itTakesFromTheRepair')
+          ? t('centreControls.usesPartOfTheError')
           : judgement.centre === null
             ? t('centreControls.thisCodeHasNoRoom')
             : t('centreControls.modules', { width: judgement.centre.width, height: judgement.centre.height })
@@ -79,7 +79,7 @@ function SizeControl({
           checked={!byHand}
           onChange={(event) => onChange({ ...centre, side: event.target.checked ? null : 0.22 })}
         />
-        {t('centreControls.asLargeAsLeavesHalf')}
+        {t('centreControls.largestSizeThatKeepsHalf')}
       </label>
       {byHand && (
         <label className="flex min-h-9 items-center gap-2.5">
@@ -95,7 +95,7 @@ function SizeControl({
           <span className="w-12 text-muted">{percent(centre.side ?? least)}</span>
         </label>
       )}
-      {now === null && <span className="text-small text-muted">{t('centreControls.onCodesWithMoreRepair')}</span>}
+      {now === null && <span className="text-small text-muted">{t('centreControls.itIsShownOnCodes')}</span>}
     </div>
   );
 }

@@ -86,7 +86,7 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
             mark={judgement.state}
             words={
               judgement.state === 'done'
-                ? t('chooseLook.leavesEnough')
+                ? t('chooseLook.good')
                 : judgement.state === 'stop'
                   ? t('chooseLook.fails')
                   : t('chooseLook.needsAttention')
@@ -95,7 +95,7 @@ function Choice({ sample, name, design, isNow, disabled, onChoose }: ChoiceProps
           <span className="min-w-0 leading-snug">
             <span className="block text-body font-semibold break-words">{name}</span>
             <span className="block text-note text-muted">
-              {[isNow ? t('chooseLook.chosenNow') : '', worst ? lookReasonWords[worst].short : '']
+              {[isNow ? t('chooseLook.selected') : '', worst ? lookReasonWords[worst].short : '']
                 .filter((part) => part !== '')
                 .join(' · ')}
             </span>

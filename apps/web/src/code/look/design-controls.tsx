@@ -32,7 +32,7 @@ export function DesignControls({ design, judgement, onChange }: Props): ReactEle
       <ColourControls design={design} onChange={onChange} />
       <ShapeControls design={design} onChange={onChange} />
       <CentreControls design={design} judgement={judgement} onChange={onChange} />
-      <Panel title={t('designControls.wordsAndFrame')} aside={t('designControls.outsideTheQuietZoneOn')}>
+      <Panel title={t('designControls.frameAndText')} aside={t('designControls.outsideTheQuietZoneOn')}>
         <Choices
           legend={t('designControls.frame')}
           value={design.frame ?? 'none'}
@@ -60,7 +60,7 @@ function ColourControls({ design, onChange }: PartProps): ReactElement {
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
         <Colour label={t('designControls.code')} value={design.ink} onChange={(ink) => onChange({ ink })} />
         <Colour
-          label={t('designControls.behindIt')}
+          label={t('designControls.background')}
           value={design.ground}
           onChange={(ground) => onChange({ ground })}
         />
@@ -69,7 +69,7 @@ function ColourControls({ design, onChange }: PartProps): ReactElement {
             checked={design.inkTo !== null}
             onChange={(event) => onChange({ inkTo: event.target.checked ? firstInkTo : null })}
           />
-          {t('designControls.runsIntoASecondColour')}
+          {t('designControls.gradient')}
         </label>
       </div>
       {design.inkTo !== null && (
@@ -83,7 +83,7 @@ function ColourControls({ design, onChange }: PartProps): ReactElement {
             <ChoiceField
               choices={gradientWays}
               words={gradientWayWords}
-              label={t('designControls.runs')}
+              label={t('designControls.direction')}
               value={design.way}
               onChange={(event) => onChange({ way: event.target.value as LookDesign['way'] })}
             />
@@ -108,7 +108,7 @@ function ShapeControls({ design, onChange }: PartProps): ReactElement {
         onChoose={(modules) => onChange({ modules })}
       />
       <Choices
-        legend={t('designControls.corners')}
+        legend={t('designControls.cornerMarks')}
         value={design.finders}
         options={finderShapes.map((shape) => ({
           value: shape,
@@ -139,14 +139,14 @@ function CaptionControls({ design: { caption }, onChange }: PartProps): ReactEle
           onChange={(event) => choose(event.target.value as 'none' | 'name' | 'words')}
         >
           <option value="none">{t('designControls.none')}</option>
-          <option value="name">{t('designControls.theCodesOwnName')}</option>
-          <option value="words">{t('designControls.theSameOnEveryCode')}</option>
+          <option value="name">{t('designControls.itsTitle')}</option>
+          <option value="words">{t('designControls.theSameTextOnEvery')}</option>
         </SelectField>
       </div>
       {caption !== null && (
         <div className="w-32">
           <SelectField
-            label={t('designControls.where')}
+            label={t('designControls.position')}
             value={place}
             onChange={(event) => onChange({ caption: { ...caption, place: event.target.value as 'above' | 'below' } })}
           >
@@ -161,7 +161,7 @@ function CaptionControls({ design: { caption }, onChange }: PartProps): ReactEle
       {caption !== null && caption.words !== null && (
         <div className="min-w-56 flex-1">
           <TextField
-            label={t('designControls.whatTheySay')}
+            label={t('designControls.text')}
             value={caption.words}
             maxLength={lookLimits.captionLength}
             onChange={(event) => onChange({ caption: { words: event.target.value, place } })}

@@ -15,8 +15,8 @@ import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { t } from '../words.js';
 
 function whoHas(stations: number, withOwn: number): string {
-  if (withOwn > 0) return t('lessonLook.thatLookIsOnEvery', { count: withOwn });
-  return stations === 1 ? t('lessonLook.theStationHasThatLook') : t('lessonLook.allStationsHaveThatLook', { stations });
+  if (withOwn > 0) return t('lessonLook.everyStationHasThisLook', { count: withOwn });
+  return stations === 1 ? t('lessonLook.theStationHasThisLook') : t('lessonLook.allStationsHaveThisLook', { stations });
 }
 
 export default function LessonLook({
@@ -43,20 +43,20 @@ export default function LessonLook({
       },
     });
   return (
-    <Dialog title={t('lessonLook.lookOfTheLesson')} about={t('lessonLook.oneClickAndAllIts')} wide onClose={onClose}>
+    <Dialog title={t('lessonLook.lookOfTheLesson')} about={t('lessonLook.chooseALookForAll')} wide onClose={onClose}>
       {sample ? (
         <ChooseLook sample={sample} now={lesson.look} disabled={choose.isPending} onChoose={take} />
       ) : (
-        <p className="m-0 text-body">{t('lessonLook.thereIsNoCodeIn')}</p>
+        <p className="m-0 text-body">{t('lessonLook.thisLessonHasNoCodes')}</p>
       )}
       {own.length > 0 && <OwnLooks bench={bench} />}
       {lesson.look !== null && (
         <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
           <span className="flex-1">
-            {lesson.look === plainLookChoice ? t('lessonLook.thisLessonIsPlainBy') : t('lessonLook.thisLessonHasALook')}
+            {lesson.look === plainLookChoice ? t('lessonLook.thisLessonIsSetTo') : t('lessonLook.thisLessonHasItsOwn')}
           </span>
           <Button disabled={choose.isPending} onClick={() => take(null)}>
-            {t('lessonLook.leaveItToTheSchool')}
+            {t('lessonLook.useTheSchoolsLook')}
           </Button>
         </p>
       )}
@@ -80,7 +80,7 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
     mutationFn: () => set(own.map(({ material: { id, version } }) => ({ id, version, look: null }))),
     onSuccess: () =>
       notice({
-        words: t('lessonLook.stationsGoWithTheLesson', { count: own.length }),
+        words: t('lessonLook.stationsFollowTheLessonNow', { count: own.length }),
         undo: () => sendChange(leave, undefined),
       }),
     onSettled: changed,
@@ -92,13 +92,13 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
   return (
     <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row">
       <span className="flex-1">
-        {t('lessonLook.haveLooksOfTheirOwn', {
+        {t('lessonLook.keepTheirOwnLooks', {
           count: own.length,
           value: own.map(({ name }) => `“${name}”`).join(', '),
         })}
       </span>
       <Button disabled={join.isPending} onClick={() => sendChange(join, undefined)}>
-        {t('lessonLook.letThemGoWithThe', { count: own.length })}
+        {t('lessonLook.useTheLessonsLookFor', { count: own.length })}
       </Button>
     </p>
   );

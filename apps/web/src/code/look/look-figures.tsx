@@ -29,7 +29,11 @@ export function RepairFigure({ judgement }: { readonly judgement: LookJudgement 
   const { spare, centre } = judgement;
   const left = Math.max(0, spare.spare);
   return (
-    <Figure mark={markOf(judgement, repairReasons)} title={t('lookFigures.spareRepair')} figure={percent(left)}>
+    <Figure
+      mark={markOf(judgement, repairReasons)}
+      title={t('lookFigures.spareErrorCorrection')}
+      figure={percent(left)}
+    >
       <span className="mt-1 mb-1 block h-[7px] overflow-hidden rounded-full bg-line" aria-hidden>
         <span
           className={`block h-full rounded-full ${left >= centreLeaves ? 'bg-done' : left > 0 ? 'bg-look' : 'bg-stop'}`}
@@ -84,7 +88,7 @@ export function ReasonList({
 }): ReactElement | null {
   if (judgement.reasons.length === 0) return null;
   return (
-    <ul className="m-0 flex list-none flex-col gap-2 p-0" aria-label={t('lookFigures.whatIsWrongWithThis')}>
+    <ul className="m-0 flex list-none flex-col gap-2 p-0" aria-label={t('lookFigures.problemsOfThisLook')}>
       {judgement.reasons.map((reason) => (
         <li key={reason} className="flex items-start gap-2.5 text-row">
           <span className="mt-0.5 shrink-0">

@@ -31,7 +31,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
       mark={
         <StateMark
           mark={look.judgement.state}
-          words={look.judgement.state === 'done' ? t('lookPart.lookLeavesEnough') : t('lookPart.lookNeedsAttention')}
+          words={look.judgement.state === 'done' ? t('lookPart.lookGood') : t('lookPart.lookNeedsAttention')}
         />
       }
       title={t('lookPart.look', { name })}
@@ -40,7 +40,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
         <>
           <Button onClick={() => setChoosing(true)}>{t('lookPart.chooseALook')}</Button>
           <Link to={designAddress(page)} className={buttonClass()}>
-            {t('lookPart.designOne')}
+            {t('lookPart.designALook')}
           </Link>
         </>
       }
@@ -73,21 +73,21 @@ function ChooseLook({ page, onClose }: { readonly page: MaterialPage; readonly o
       },
     );
   return (
-    <Dialog title={t('lookPart.chooseALook')} about={t('lookPart.onThisCodeAsIt')} wide onClose={onClose}>
+    <Dialog title={t('lookPart.chooseALook')} about={t('lookPart.previewOnThisCodeIts')} wide onClose={onClose}>
       <Suspense>
         <ChooseForCode
           page={page}
           disabled={change.isPending}
-          onChoose={(choice, fails) => choose(choice, t('lookPart.theCodeHasThatLook', { failing: failing(fails) }))}
+          onChoose={(choice, fails) => choose(choice, t('lookPart.theCodeHasThisLook', { failing: failing(fails) }))}
         />
       </Suspense>
       {before !== null && (
         <p className="mt-4 mb-0 flex flex-wrap items-center gap-3 border-t border-line pt-4 text-row text-muted">
           <span className="flex-1">
-            {before === plainLookChoice ? t('lookPart.itIsPlainByChoice') : t('lookPart.itWasChosenForThis')}
+            {before === plainLookChoice ? t('lookPart.thisCodeIsSetTo') : t('lookPart.chosenForThisCodeWithout')}
           </span>
-          <Button disabled={change.isPending} onClick={() => choose(null, t('lookPart.lessonAndSchoolDecideHow'))}>
-            {t('lookPart.leaveItToThem')}
+          <Button disabled={change.isPending} onClick={() => choose(null, t('lookPart.itHasTheLookOf'))}>
+            {t('lookPart.useTheirLook')}
           </Button>
         </p>
       )}
@@ -107,9 +107,9 @@ function FreeLevel({
   const sendChange = useSendChange();
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-3 text-row">
-      <span className="flex-1">{t('lookPart.levelRepairsMoreAndThe', { level })}</span>
+      <span className="flex-1">{t('lookPart.levelRepairsMoreDamageAnd', { level })}</span>
       <Button disabled={change.isPending} onClick={() => sendChange(change, { version: material.version, level })}>
-        {t('lookPart.takeLevel', { level })}
+        {t('lookPart.useLevel', { level })}
       </Button>
     </p>
   );

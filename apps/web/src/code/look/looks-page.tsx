@@ -39,7 +39,7 @@ export function LooksPage(): ReactElement {
             {t('looksPage.school')}
           </Link>
         }
-        about={t('looksPage.coloursShapesWhatStandsIn')}
+        about={t('looksPage.coloursShapesCentrePictureAnd')}
         actions={
           mayMake && (
             <Link to="/school/looks/new" className={buttonClass('main')}>
@@ -85,7 +85,7 @@ function LookList({
         </ul>
       )}
       {!mayRule && madeBy === 'administrator' && (
-        <p className="mt-3 mb-0 text-small text-muted">{t('looksPage.atThisSchoolTheAdministrator')}</p>
+        <p className="mt-3 mb-0 text-small text-muted">{t('looksPage.atThisSchoolOnlyThe')}</p>
       )}
     </>
   );
@@ -97,12 +97,12 @@ function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: Lo
   const sendChange = useSendChange();
   const keep = (rules: { defaultLookId: string | null; madeBy: LookMakers }): void =>
     sendChange(change, rules, {
-      onSuccess: () => notice({ words: t('looksPage.theSchoolsRulesForLooks') }),
+      onSuccess: () => notice({ words: t('looksPage.rulesForLooksSaved') }),
     });
   return (
     <div className="mb-4 grid gap-4 sm:max-w-2xl sm:grid-cols-2">
       <SelectField
-        label={t('looksPage.lookWhereNoneIsChosen')}
+        label={t('looksPage.defaultLook')}
         value={defaultLookId ?? ''}
         disabled={change.isPending}
         onChange={(event) => keep({ defaultLookId: event.target.value || null, madeBy })}
@@ -119,7 +119,7 @@ function Rules({ looks: { looks, defaultLookId, madeBy } }: { readonly looks: Lo
       <ChoiceField
         choices={lookMakers}
         words={lookMakerWords}
-        label={t('looksPage.whoMakesLooks')}
+        label={t('looksPage.whoMayDesignLooks')}
         value={madeBy}
         disabled={change.isPending}
         onChange={(event) => keep({ defaultLookId, madeBy: event.target.value as LookMakers })}
@@ -148,7 +148,7 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
       <div className="mt-2.5 flex items-start gap-2">
         <StateMark
           mark={allowed ? judgement.state : 'look-at'}
-          words={judgement.state === 'done' ? t('looksPage.leavesEnough') : t('looksPage.needsAttention')}
+          words={judgement.state === 'done' ? t('looksPage.good') : t('looksPage.needsAttention')}
         />
         <div className="min-w-0 flex-1 leading-snug">
           <Link to={lookAddress(look)} className="text-lead font-semibold break-words text-ink">
@@ -168,9 +168,9 @@ function LookCard({ look, sample, isDefault, mayRule }: CardProps): ReactElement
 
 function factsOf({ uses, allowed }: LookView, isDefault: boolean): readonly string[] {
   return [
-    isDefault ? t('looksPage.whereNoneIsChosen') : '',
-    uses > 0 ? t('looksPage.chosenTimes', { count: uses }) : t('looksPage.notChosenYet'),
-    allowed ? '' : t('looksPage.notAllowedAnyMore'),
+    isDefault ? t('looksPage.default') : '',
+    uses > 0 ? t('looksPage.usedTimes', { count: uses }) : t('looksPage.notUsedYet'),
+    allowed ? '' : t('looksPage.noLongerAllowed'),
   ];
 }
 
@@ -190,13 +190,13 @@ function LookMenu({ look, isDefault, mayRule }: Omit<CardProps, 'sample'>): Reac
       label={t('looksPage.moreFor', { name })}
       entries={[
         {
-          label: mayChange ? t('looksPage.change') : t('looksPage.designFromIt'),
+          label: mayChange ? t('looksPage.change') : t('looksPage.designACopy'),
           onSelect: () => void navigate(lookAddress(look)),
         },
         ...(mayRule
           ? [
               {
-                label: allowed ? t('looksPage.allowNoLonger') : t('looksPage.allowAgain'),
+                label: allowed ? t('looksPage.stopAllowing') : t('looksPage.allowAgain'),
                 onSelect: () => sendChange(allow, { lookId: id, allowed: !allowed }),
               },
             ]

@@ -11,8 +11,8 @@ export function LooksSummary(): ReactElement {
     <SchoolSummary title={t('looksSummary.looks')} to="/school/looks" query={useQuery(looksQuery)}>
       {({ looks, defaultLookId }) =>
         looks.length === 0
-          ? t('looksSummary.noneYetAllCodesAre')
-          : t('looksSummary.whereNoneIsChosen', {
+          ? t('looksSummary.noLooksYetAllCodes')
+          : t('looksSummary.default', {
               value: looks.map(({ name }) => name).join(', '),
               value2: looks.find(({ id }) => id === defaultLookId)?.name ?? plainLookWords,
             })

@@ -46,8 +46,7 @@ export function OpeningForm({
   const keep = (opening: Opening): void => {
     const before = link.opening;
     sendChange(change, opening, {
-      onSuccess: () =>
-        notice({ words: t('openingForm.theOpeningHoursAreKept'), undo: () => sendChange(change, before) }),
+      onSuccess: () => notice({ words: t('openingForm.openingHoursSaved'), undo: () => sendChange(change, before) }),
     });
   };
   return (
@@ -59,7 +58,7 @@ export function OpeningForm({
       <Hours register={register} problem={formState.errors.until?.message ?? formState.errors.root?.message} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={change.isPending || !formState.isDirty}>
-          {t('openingForm.keepTheHours')}
+          {t('openingForm.saveOpeningHours')}
         </Button>
         {lesson && (
           <Button

@@ -34,7 +34,7 @@ export function PointElsewhere({
   return (
     <Dialog
       title={t('pointElsewhere.pointElsewhere')}
-      about={t('pointElsewhere.codesThatAreOnPaper')}
+      about={t('pointElsewhere.printedCodesThenLeadTo')}
       onClose={onClose}
     >
       <form
@@ -60,11 +60,11 @@ export function PointElsewhere({
           <Button onClick={onClose}>{t('pointElsewhere.cancel')}</Button>
           {verdict === null ? (
             <Button type="submit" tone="main" disabled={link === '' || link === before || check.isPending}>
-              {t('pointElsewhere.openItAsAStudent')}
+              {t('pointElsewhere.checkItAsAStudent')}
             </Button>
           ) : (
             <Button tone="main" onClick={point} disabled={change.isPending}>
-              {letsIn(verdict) ? t('pointElsewhere.pointItThere') : t('pointElsewhere.pointItThereAnyway')}
+              {letsIn(verdict) ? t('pointElsewhere.pointToIt') : t('pointElsewhere.pointToItAnyway')}
             </Button>
           )}
         </div>
@@ -99,7 +99,7 @@ function RenameToo({
   return (
     <CheckField
       label={t('pointElsewhere.callItToo', { after })}
-      hint={t('pointElsewhere.sheetsThatArePrintedSay', { before })}
+      hint={t('pointElsewhere.printedSheetsSay', { before })}
       checked={checked}
       onChange={(event) => onChange(event.target.checked)}
     />
@@ -143,7 +143,7 @@ function usePoint(
 function LeadsTo({ address }: { readonly address: string | null }): ReactElement {
   return (
     <p className="m-0 text-row">
-      <span className="block text-muted">{t('pointElsewhere.itLeadsTo')}</span>
+      <span className="block text-muted">{t('pointElsewhere.currentTarget')}</span>
       <span className="font-mono text-small break-all">{address}</span>
     </p>
   );
@@ -161,11 +161,11 @@ function WhatOpened({
   if (isPending)
     return (
       <p role="status" className="m-0 text-body text-muted">
-        {t('pointElsewhere.openingItAsAStudent')}
+        {t('pointElsewhere.checkingAsAStudent')}
       </p>
     );
   if (isError) return <Alert words={wordsFor(error)} />;
-  if (data === null) return <Alert words={t('pointElsewhere.itWasNotOpenedWithin')} />;
+  if (data === null) return <Alert words={t('pointElsewhere.theCheckTookLongerThan')} />;
   if (verdict === null || !data) return null;
   const [reason] = data.reasons;
   const words = wordsOfVerdict(verdict, reason?.reason ?? null);

@@ -12,12 +12,12 @@ export function ReplaceShortLink({ materialId }: { readonly materialId: string }
   const sendChange = useSendChange();
   return (
     <span className="flex flex-wrap items-center gap-x-3 gap-y-1 text-small">
-      <span className="text-look">{t('replaceShortLink.replaceBeforeTheNextPrint')}</span>
+      <span className="text-look">{t('replaceShortLink.replaceItBeforeYouPrint')}</span>
       <Button
         disabled={replace.isPending}
         onClick={() =>
           sendChange(replace, materialId, {
-            onSuccess: () => notice({ words: t('replaceShortLink.replacedNewPrintsCarryThe') }),
+            onSuccess: () => notice({ words: t('replaceShortLink.replacedNewPrintsHaveThe') }),
           })
         }
       >

@@ -44,7 +44,7 @@ export function ShortLinkPart({
         calm={link.open && !link.shortForm}
         title={t('shortLinkPart.shortLink')}
         aside={[
-          ...(carried ? [] : [t('shortLinkPart.notInTheCode')]),
+          ...(carried ? [] : [t('shortLinkPart.notInTheCodeNow')]),
           ...(link.open ? [] : [t('shortLinkPart.closedNow')]),
           link.opens === 0 ? t('shortLinkPart.notOpenedYet') : t('shortLinkPart.openedTimes', { count: link.opens }),
         ].join(' · ')}
@@ -55,11 +55,11 @@ export function ShortLinkPart({
         }
       >
         <p className="m-0 font-mono text-group break-all">{link.inLetters}</p>
-        <p className="mt-0.5 mb-0 text-small text-muted">{t('shortLinkPart.asItStandsOnPaper')}</p>
+        <p className="mt-0.5 mb-0 text-small text-muted">{t('shortLinkPart.asPrintedForAnyoneWho')}</p>
         {link.shortForm && <ReplaceShortLink materialId={material.id} />}
         <details className="mt-1.5 text-row" onToggle={(event) => setShown(event.currentTarget.open)}>
           <summary className="w-fit cursor-pointer py-1 text-small text-muted">
-            {t('shortLinkPart.openingHoursOpeningsAndHistory')}
+            {t('shortLinkPart.openingHoursScansAndHistory')}
           </summary>
           {shown && <Details page={page} />}
         </details>
@@ -98,13 +98,13 @@ function Details({ page }: { readonly page: MaterialPage }): ReactElement {
 function Openings({ link: { days, hours, visitors, opens } }: { readonly link: ShortLinkDetails }): ReactElement {
   return (
     <section>
-      <h3 className="m-0 text-body">{t('shortLinkPart.openingsInTheLast30')}</h3>
+      <h3 className="m-0 text-body">{t('shortLinkPart.openedInTheLast30')}</h3>
       {opens === 0 ? (
-        <p className="m-0 text-muted">{t('shortLinkPart.noneYetEachOpeningCounts')}</p>
+        <p className="m-0 text-muted">{t('shortLinkPart.notOpenedYetRobotsAnd')}</p>
       ) : (
         <>
           <p className="m-0 text-muted">
-            {t('shortLinkPart.countsOnlyNothingAboutWho', {
+            {t('shortLinkPart.onlyCountsAreKeptNothing', {
               visitors: visitorKinds
                 .filter((kind) => visitors[kind] > 0)
                 .map((kind) => t(`visitorCounts.${kind}`, { count: visitors[kind] }))
@@ -141,9 +141,9 @@ function History({
   const change = useChangeMaterial(material.id);
   return (
     <section>
-      <h3 className="m-0 text-body">{t('shortLinkPart.whereItLedBefore')}</h3>
+      <h3 className="m-0 text-body">{t('shortLinkPart.earlierTargets')}</h3>
       {turns.length === 0 ? (
-        <p className="m-0 text-muted">{t('shortLinkPart.itHasLedToOne')}</p>
+        <p className="m-0 text-muted">{t('shortLinkPart.itHasHadOneTarget')}</p>
       ) : (
         <ul className="m-0 list-none p-0">
           {turns.map((turn) => (
@@ -159,7 +159,7 @@ function History({
                   disabled={change.isPending}
                   onClick={() => change.mutate({ version: material.version, link: turn.from })}
                 >
-                  {t('shortLinkPart.leadThereAgain')}
+                  {t('shortLinkPart.useThisTargetAgain')}
                 </Button>
               )}
             </li>

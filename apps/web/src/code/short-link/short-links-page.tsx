@@ -30,7 +30,7 @@ export function ShortLinksPage(): ReactElement {
     <>
       <PageHead
         title={t('shortLinksPage.shortLinks')}
-        about={t('shortLinksPage.addressesOfTheSchoolsOwn')}
+        about={t('shortLinksPage.theSchoolsOwnAddressesYou')}
         trail={
           <Link to="/shelf" className="text-ink/80">
             {t('shortLinksPage.shelf')}
@@ -45,7 +45,7 @@ export function ShortLinksPage(): ReactElement {
               onFind={(find) => setFind(find)}
             />
             <a className={buttonClass()} href={`${addressOf(routes.shortLinksCsv, {})}?${query}`} download>
-              {t('shortLinksPage.saveAsAList')}
+              {t('shortLinksPage.saveList')}
             </a>
           </>
         }
@@ -73,7 +73,7 @@ function Filters({
   readonly onChoose: (filter: ShortLinkFilter) => void;
 }): ReactElement {
   return (
-    <div role="group" aria-label={t('shortLinksPage.whichOfThem')} className="mb-3 flex flex-wrap gap-1.5">
+    <div role="group" aria-label={t('shortLinksPage.show')} className="mb-3 flex flex-wrap gap-1.5">
       {shortLinkFilters.map((choice) => (
         <button
           key={choice}
@@ -118,8 +118,8 @@ function Rows({
 
 function Nothing({ filtered }: { readonly filtered: boolean }): ReactElement {
   if (filtered)
-    return <Empty title={t('shortLinksPage.noShortLinkLikeThat')}>{t('shortLinksPage.tryAnotherWordOrLook')}</Empty>;
-  return <Empty title={t('shortLinksPage.noShortLinksYet')}>{t('shortLinksPage.onThePageOfA')}</Empty>;
+    return <Empty title={t('shortLinksPage.noShortLinkFound')}>{t('shortLinksPage.tryAnotherWordOrShow')}</Empty>;
+  return <Empty title={t('shortLinksPage.noShortLinksYet')}>{t('shortLinksPage.onAMaterialsPageUnder')}</Empty>;
 }
 
 function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
@@ -130,7 +130,7 @@ function Row({ row }: { readonly row: ShortLinkRow }): ReactElement {
         {slug}
         {!carried && target !== null && (
           <span className="block font-sans text-note font-normal text-muted">
-            {t('shortLinksPage.notInItsCodeNow')}
+            {t('shortLinksPage.notInTheCodeNow')}
           </span>
         )}
       </span>
@@ -161,7 +161,7 @@ function Target({
         </Link>
       )}
       <span className="block truncate font-mono text-note text-muted" title={target ?? ''}>
-        {target ?? t('shortLinksPage.takenOffTheShelf')}
+        {target ?? t('shortLinksPage.removedFromTheShelf')}
       </span>
       {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
       {lessons.length > 0 && (
@@ -189,7 +189,7 @@ function Standing({ row }: { readonly row: ShortLinkRow }): ReactElement {
 
 function standingWords({ target, verdict }: ShortLinkRow): string {
   if (target === null) return t('shortLinksPage.takenDown');
-  return verdict === null ? t('shortLinksPage.notOpenedYet') : verdictWords[verdict].short;
+  return verdict === null ? t('shortLinksPage.notCheckedYet') : verdictWords[verdict].short;
 }
 
 function markOf({ target, verdict }: ShortLinkRow): Mark {

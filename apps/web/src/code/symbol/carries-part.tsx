@@ -41,11 +41,11 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
       title={t('carriesPart.codeCarries', { carriedWords: carriedWords[code.carry] })}
       aside={
         growth === 0
-          ? t('carriesPart.oneCharacterMoreMakesThe')
+          ? t('carriesPart.oneMoreCharacterMakesThe')
           : t('carriesPart.moreCharactersFitBeforeThe', { count: growth })
       }
     >
-      <ul aria-label={t('carriesPart.whatTheCodeCouldCarry')} className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
+      <ul aria-label={t('carriesPart.whatTheCodeCanCarry')} className="m-0 mt-1 flex list-none flex-col gap-1.5 p-0">
         {ladder.rungs.map((rung, index) => (
           <RungRow
             key={rung.kind}
@@ -62,7 +62,7 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
       <OfferPage page={page} />
       <ChooseLevel page={page} />
       <details className="text-small text-muted">
-        <summary className="w-fit cursor-pointer py-1">{t('carriesPart.inFiguresAndInTerms')}</summary>
+        <summary className="w-fit cursor-pointer py-1">{t('carriesPart.detailsAndTermsOfThe')}</summary>
         <RungFigures page={page} />
         <p className="m-0">
           {t('carriesPart.versionErrorCorrectionLevelData', {
@@ -89,7 +89,7 @@ function TooLong({ page }: { readonly page: MaterialPage }): ReactElement {
         title={t('carriesPart.tooLongForACode')}
       >
         <p className="m-0 text-body">
-          {page.material.level === null ? t('carriesPart.noCodeHoldsThatMuch') : t('carriesPart.noCodeHoldsThatMuch2')}
+          {page.material.level === null ? t('carriesPart.thisIsTooLongFor') : t('carriesPart.thisIsTooLongFor2')}
         </p>
         <OfferPage page={page} />
         <ChooseLevel page={page} />
@@ -132,12 +132,12 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
         <thead>
           <tr className="border-b border-line">
             {[
-              t('carriesPart.carries'),
+              t('carriesPart.content'),
               t('carriesPart.version'),
               t('carriesPart.level'),
               t('carriesPart.printed'),
-              t('carriesPart.sideOfAModule'),
-              t('carriesPart.fitsStill'),
+              t('carriesPart.moduleWidth'),
+              t('carriesPart.roomLeft'),
               t('carriesPart.nextCoarserStep'),
             ].map((name) => (
               <th key={name} scope="col" className="py-1 pr-4 font-semibold whitespace-nowrap">
@@ -164,7 +164,7 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
                 </td>
                 <td className="whitespace-nowrap">
                   {figures.charactersToShrink === null
-                    ? t('carriesPart.thereIsNone')
+                    ? t('carriesPart.none')
                     : t('carriesPart.charactersFewer', { count: figures.charactersToShrink })}
                 </td>
               </tr>
@@ -203,7 +203,7 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
         </>
       ) : (
         <>
-          <Figure title={t('carriesPart.tooLong')} figure={t('carriesPart.noCodeHoldsIt')} />
+          <Figure title={t('carriesPart.tooLong')} figure={t('carriesPart.tooLongForACode2')} />
           <span aria-hidden />
         </>
       )}
@@ -211,7 +211,7 @@ function RungRow({ rung, page, taking, isNow, recommended }: RungProps): ReactEl
         {isNow && <StateMark mark={readiness.carries.state} words={t('carriesPart.code')} />}
         {!isNow && isAddressCarry(kind) && figures && (
           <Button onClick={() => taking.take(kind)} disabled={taking.pending}>
-            {t('carriesPart.carryThis')}
+            {t('carriesPart.useThis')}
           </Button>
         )}
       </div>
@@ -265,10 +265,10 @@ function pictureOf(payload: string, level: ErrorCorrectionLevel | null): CodeDra
 /** What it depends on; of a bare address, whose scanners do nothing with it. */
 function dependence({ kind, dependsOn }: Rung, { check, rehearsal }: MaterialPage): string {
   if (kind === 'trimmed' && check?.trimmed)
-    return t('carriesPart.withoutBothWereOpenedAnd', { value: check.trimmed.removed.join(', ') });
+    return t('carriesPart.withoutBothLinksLeadTo', { value: check.trimmed.removed.join(', ') });
   if (kind !== 'bare') return dependencyWords[dependsOn];
   const textOnly = ignoring(rehearsal.devices, 'bare-address').map(({ name }) => name);
-  if (textOnly.length === 0) return t('carriesPart.theseDevicesScannersTakeIt');
+  if (textOnly.length === 0) return t('carriesPart.theseScannersReadItAs');
   return textOnly.length === rehearsal.devices.length
     ? t('carriesPart.allScannersOfThisClass')
     : t('carriesPart.showItAsTextThe', { namesListed: namesListed(textOnly) });
@@ -286,13 +286,13 @@ function Reach({
     return (
       <Figure
         title={rehearsedM === 0 ? t('carriesPart.notRead') : metres(rehearsedM)}
-        figure={t('carriesPart.weakestDevice')}
+        figure={t('carriesPart.onTheWeakestDevice')}
       />
     );
   return reachM === null ? (
     <span aria-hidden />
   ) : (
-    <Figure title={t('carriesPart.about', { metres: metres(reachM) })} figure={t('carriesPart.weakestDevice')} />
+    <Figure title={t('carriesPart.about', { metres: metres(reachM) })} figure={t('carriesPart.onTheWeakestDevice')} />
   );
 }
 

@@ -19,9 +19,7 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
   return (
     <details className="mt-1.5 text-row" open={chosen !== null}>
       <summary className="w-fit cursor-pointer py-1 text-small text-muted">
-        {chosen === null
-          ? t('chooseLevel.howMuchDamageItSurvives')
-          : t('chooseLevel.howMuchDamageItSurvives2', { chosen })}
+        {chosen === null ? t('chooseLevel.errorCorrection') : t('chooseLevel.errorCorrectionLevelSetBy', { chosen })}
       </summary>
       <fieldset className="m-0 mt-1 border-0 p-0" disabled={change.isPending}>
         <legend className="sr-only">{t('chooseLevel.errorCorrectionLevel')}</legend>
@@ -29,14 +27,14 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
           name={material.id}
           checked={chosen === null}
           onChoose={() => choose(null)}
-          title={t('chooseLevel.asMuchAsCostsNothing')}
+          title={t('chooseLevel.automatic')}
           figure={
             chosen === null && code
-              ? t('chooseLevel.levelNowCanBeRepaired', {
+              ? t('chooseLevel.levelNowRepairs', {
                   level: code.level,
                   repairedPercent: repairedPercent[code.level],
                 })
-              : t('chooseLevel.theHighestLevelThatThe')
+              : t('chooseLevel.theHighestLevelThatDoes')
           }
         />
         {levels.map(({ level, figures }) => (
@@ -47,7 +45,7 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
             disabled={figures === null}
             onChoose={() => choose(level)}
             title={t('chooseLevel.level', { level, repairedPercent: repairedPercent[level] })}
-            figure={figures === null ? t('chooseLevel.noCodeHoldsItAt') : costWords(figures, free)}
+            figure={figures === null ? t('chooseLevel.tooLongForACode') : costWords(figures, free)}
           />
         ))}
       </fieldset>
@@ -58,8 +56,8 @@ export function ChooseLevel({ page: { material, levels, code } }: { readonly pag
 function costWords({ modules, reachM }: SymbolFigures, free: SymbolFigures | null): string {
   const size =
     reachM === null
-      ? t('chooseLevel.size', { modules })
-      : t('chooseLevel.sizeAndReach', { modules, metres: metres(reachM) });
+      ? t('chooseLevel.text', { modules })
+      : t('chooseLevel.readsFromAbout', { modules, metres: metres(reachM) });
   if (free === null || modules === free.modules) return size;
   return modules > free.modules ? t('chooseLevel.finer', { size }) : t('chooseLevel.coarserButAScratchMay', { size });
 }

@@ -53,6 +53,9 @@ export function growthSentence({ characters, steps, now }: Steps): string {
   const left = (steps[now]?.upTo ?? characters) - characters;
   const before = steps[now - 1];
   const fewer = before ? characters - before.upTo : 0;
-  if (left === 0) return before ? t('growthSteps.fullAndFewer', { fewer }) : t('growthSteps.full');
-  return before ? t('growthSteps.fitAndFewer', { count: left, fewer }) : t('growthSteps.fit', { count: left });
+  if (left === 0)
+    return before ? t('growthSteps.oneMoreCharacterMakesThe2', { fewer }) : t('growthSteps.oneMoreCharacterMakesThe');
+  return before
+    ? t('growthSteps.moreCharactersFitFewerMake', { count: left, fewer })
+    : t('growthSteps.moreCharactersFitBeforeThe', { count: left });
 }

@@ -44,7 +44,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
         <p className="m-0 flex items-center gap-2 font-semibold">
           <StateMark mark="stop" words={t('liveCode.tooLong')} /> {t('liveCode.longerThanACodeCan')}
         </p>
-        <p className="mt-1 mb-2">{t('liveCode.onAPageOfIts')}</p>
+        <p className="mt-1 mb-2">{t('liveCode.putItOnAPage')}</p>
         {wayOut}
       </div>
     );
@@ -55,7 +55,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
       <div className="flex gap-3">
         <CodePicture
           drawing={code.drawing}
-          label={t('liveCode.theCodeAsItWould')}
+          label={t('liveCode.previewOfTheCode')}
           className="w-36 shrink-0 rounded-sheet border border-line bg-print"
         />
         <p className="m-0 text-small">
@@ -71,7 +71,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
       {act !== null && ignored.length > 0 && <Remark>{ignoredSentence(act, ignored)}</Remark>}
       {tooFine.length > 0 && (
         <Remark>
-          {t('liveCode.tooFineInTheHand', { value: tooFine.join(', '), inTheHandMm })}{' '}
+          {t('liveCode.tooFineForCardsCant', { value: tooFine.join(', '), inTheHandMm })}{' '}
           {wayOut && <span className="mt-1.5 block">{wayOut}</span>}
         </Remark>
       )}

@@ -25,7 +25,7 @@ export function FilesPage(): ReactElement {
     <>
       <PageHead
         title={t('filesPage.files')}
-        about={t('filesPage.whatTheSchoolsOwnServer')}
+        about={t('filesPage.filesOnTheSchoolsServer')}
         trail={
           <Link to="/shelf" className="text-ink/80">
             {t('filesPage.shelf')}
@@ -64,7 +64,7 @@ function UsedStorage({
     <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
       <div
         role="meter"
-        aria-label={t('filesPage.roomThatYourFilesTake')}
+        aria-label={t('filesPage.storageUsed')}
         aria-valuenow={Math.round(part * 100)}
         aria-valuemin={0}
         aria-valuemax={100}
@@ -76,7 +76,7 @@ function UsedStorage({
         />
       </div>
       <span>{t('filesPage.of', { bytes: bytes(usedBytes), bytes2: bytes(teacherLimitBytes) })}</span>
-      <span className="text-muted">{t('filesPage.aFileMayHaveUp', { bytes: bytes(fileLimitBytes) })}</span>
+      <span className="text-muted">{t('filesPage.aFileCanHaveUp', { bytes: bytes(fileLimitBytes) })}</span>
     </div>
   );
 }
@@ -86,7 +86,7 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
     remove: routes.removeFile,
     restore: routes.restoreFile,
     params: { fileId: file.id },
-    words: t('filesPage.isRemoved', { name: file.name }),
+    words: t('filesPage.wasRemoved', { name: file.name }),
   });
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-line px-4 py-2.5 last:border-b-0 sm:px-5">
@@ -108,7 +108,7 @@ function FileRow({ file }: { readonly file: FileView }): ReactElement {
       <Button
         tone="quiet"
         disabled={file.usedIn.length > 0}
-        title={file.usedIn.length > 0 ? t('filesPage.itCanGoWhenNo') : undefined}
+        title={file.usedIn.length > 0 ? t('filesPage.youCanRemoveItWhen') : undefined}
         onClick={removal.run}
         aria-label={t('filesPage.remove2', { name: file.name })}
       >
@@ -146,10 +146,10 @@ function UsedIn({ file }: { readonly file: FileView }): ReactElement {
   return (
     <p className="m-0 max-w-72 text-small text-muted">
       {file.usedIn.length === 0 ? (
-        t('filesPage.shownNowhere')
+        t('filesPage.notUsed')
       ) : (
         <>
-          {t('filesPage.shownIn')}{' '}
+          {t('filesPage.usedIn')}{' '}
           {file.usedIn.map((use, index) => (
             <span key={use.id}>
               {index > 0 && ', '}

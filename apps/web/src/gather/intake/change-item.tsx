@@ -43,7 +43,7 @@ export function ChangeItem({
       />
       <TextField
         label={t('changeItem.title')}
-        hint={t('changeItem.leaveItEmptyToUse')}
+        hint={t('changeItem.leaveEmptyToUseThe')}
         maxLength={limits.titleLength}
         value={change.title}
         onChange={(event) => setChange({ ...change, title: event.target.value })}

@@ -76,7 +76,7 @@ function isMuted({ item, taken, used, leftOut }: IntakeRowState): boolean {
 
 function RowMark({ row, catalogue }: ReviewRowProps): ReactElement {
   const { item } = row;
-  if (item.kind === 'unusable') return <StateMark mark="stop" words={t('intakeReviewRow.cannotBeUsed')} />;
+  if (item.kind === 'unusable') return <StateMark mark="stop" words={t('intakeReviewRow.cantBeUsed')} />;
   if (item.kind === 'question') return <StateMark mark="look-at" words={t('intakeReviewRow.question')} />;
   if (item.kind === 'contact') return <KindIcon kind={item.content.kind} />;
   return <KindIcon kind={item.kind === 'words' ? 'message' : kindOf(row, item, catalogue)} />;
@@ -128,7 +128,7 @@ function RowActions({
               onChange={() => dispatch({ kind: 'duplicate-toggled', index })}
               className="mr-1.5 align-[-2px]"
             />
-            {match === null ? t('intakeReviewRow.addAnyway') : t('intakeReviewRow.addASecondOne')}
+            {match === null ? t('intakeReviewRow.addAnyway') : t('intakeReviewRow.addAgain')}
           </span>
         </label>
       )}
@@ -140,7 +140,7 @@ function RowActions({
       {!leftOut && item.kind !== 'contact' && <TextButton onClick={onChange}>{t('intakeReviewRow.change')}</TextButton>}
       {isOneOfMany && (
         <TextButton onClick={() => dispatch({ kind: 'left-out-toggled', pasted })}>
-          {leftOut ? t('intakeReviewRow.addIt') : t('intakeReviewRow.leaveOut')}
+          {leftOut ? t('intakeReviewRow.addIt') : t('intakeReviewRow.remove')}
         </TextButton>
       )}
     </div>
@@ -182,7 +182,7 @@ function LinkText({ row, item, catalogue, dispatch }: ReviewRowProps & { readonl
       {row.insteadOf !== null && (
         <p className="m-0 mt-0.5 flex flex-wrap items-center gap-x-2 text-small">
           <span className="text-done">
-            {t('intakeReviewRow.theStudentsLinkInsteadOf')} <span className="font-mono break-all">{row.insteadOf}</span>
+            {t('intakeReviewRow.studentsLinkInsteadOf')} <span className="font-mono break-all">{row.insteadOf}</span>
           </span>
           <TextButton onClick={() => dispatch({ kind: 'student-link-chosen', pasted: item.pasted, link: null })}>
             {t('intakeReviewRow.undo')}
@@ -259,7 +259,7 @@ function WordsText({
       {item.title !== null && <p className="m-0 text-body font-semibold">{item.title}</p>}
       <p className="m-0 text-body break-words whitespace-pre-line">{item.words}</p>
       <p className="m-0 text-note text-muted">
-        {row.onPage ? t('intakeReviewRow.writtenPageTheCodeCarries') : t('intakeReviewRow.messageTheCodeItselfHolds')}
+        {row.onPage ? t('intakeReviewRow.writtenPageTheCodeLeads') : t('intakeReviewRow.messageTheWordsAreIn')}
       </p>
       <TooLong
         item={item}
@@ -305,8 +305,8 @@ function TooLong({
       />
       <span className="min-w-0">
         {none
-          ? t('intakeReviewRow.noCodeHoldsThatMuch')
-          : t('intakeReviewRow.evenInTheHandCant', { namesListed: namesListed(tooFine) })}
+          ? t('intakeReviewRow.tooLongForAnyCode')
+          : t('intakeReviewRow.cantReadThatMuchEven', { namesListed: namesListed(tooFine) })}
       </span>
     </TooLongLine>
   );

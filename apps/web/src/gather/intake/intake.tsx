@@ -185,7 +185,7 @@ function What({
     return (
       <p className="m-0 flex-1 py-1.5 text-field">
         <T
-          k={list.cut ? 'intake.firstRowsOfList' : 'intake.listOutOf'}
+          k={list.cut ? 'intake.listFromItsFirst5' : 'intake.listFrom'}
           values={{ name: list.name }}
           components={[<strong key="1" />]}
         />
@@ -290,7 +290,7 @@ function TagsForAll({ state, dispatch }: Pick<IntakeHandle, 'state' | 'dispatch'
       <LineInput
         value={state.tags}
         onChange={(event) => dispatch({ kind: 'tags', tags: event.target.value })}
-        placeholder={t('intake.practiceCardsRecorder')}
+        placeholder={t('intake.vocabularyRecorder')}
         className="min-w-40 flex-1 text-field"
       />
     </label>

@@ -53,8 +53,8 @@ function Transcript({
   return (
     <>
       <TextArea
-        label={t('fileDetails.theWordsSpoken')}
-        hint={t('fileDetails.shownUnderItForWhoever')}
+        label={t('fileDetails.transcript')}
+        hint={t('fileDetails.shownBelowItForStudents')}
         rows={2}
         maxLength={keptLimits.transcriptLength}
         value={transcript}
@@ -63,7 +63,7 @@ function Transcript({
       {transcript !== before && (
         <div>
           <Button onClick={() => onKeep({ transcript })} disabled={saving}>
-            {t('fileDetails.keepTheWords')}
+            {t('fileDetails.saveTranscript')}
           </Button>
         </div>
       )}
@@ -81,10 +81,10 @@ function OtherBytes({
   const { sent, send, replace } = useSending(file.id);
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-row">
-      <ChooseFile label={t('fileDetails.replaceIt')} onChoose={(chosen) => void replace(chosen)} />
+      <ChooseFile label={t('fileDetails.replaceFile')} onChoose={(chosen) => void replace(chosen)} />
       {file.media === 'film' && (
         <ChooseFile
-          label={captions ? t('fileDetails.otherCaptions') : t('fileDetails.addCaptionsWebVTT')}
+          label={captions ? t('fileDetails.replaceCaptions') : t('fileDetails.addCaptionsWebVTT')}
           accept=".vtt,text/vtt"
           onChoose={(chosen) => send(chosen, (captionsId) => onKeep({ captionsId }))}
         />
@@ -93,7 +93,7 @@ function OtherBytes({
         <span className="flex items-center gap-2 text-muted">
           {t('fileDetails.captions', { name: captions.name })}
           <TextButton className="" onClick={() => onKeep({ captionsId: null })}>
-            {t('fileDetails.leaveOut')}
+            {t('fileDetails.remove')}
           </TextButton>
         </span>
       )}
@@ -119,12 +119,12 @@ function useSending(fileId: string): {
   const tell = (chosen: File) => (count: number) => setSent(`${bytes(count)} of ${bytes(chosen.size)}`);
   const replacing = useMutation({
     mutationFn: (body: ReplaceFile) => call(routes.replaceFile, { params: { fileId }, body }),
-    onSuccess: () => notice({ words: t('fileDetails.replacedTheCodeStaysThe') }),
+    onSuccess: () => notice({ words: t('fileDetails.fileReplacedTheCodeStays') }),
     onError: failed,
     onSettled: () => client.invalidateQueries(),
   });
   const send = (chosen: File, then: (fileId: string) => unknown): void => {
-    const sending = sendFile(chosen, chosen.name, tell(chosen), () => setSent(t('fileDetails.beingPrepared')));
+    const sending = sendFile(chosen, chosen.name, tell(chosen), () => setSent(t('fileDetails.preparing')));
     sending.done
       .then((made) => then(made.id))
       .catch(failed)

@@ -19,7 +19,7 @@ export function KeptPart({ page }: { readonly page: MaterialPage }): ReactElemen
   if (!kept || material.pageAddress === null) return null;
   const look = (
     <a className={buttonClass()} href={new URL(material.pageAddress).pathname} target="_blank" rel="noreferrer">
-      {t('keptPart.seeItAsAStudent')}
+      {t('keptPart.viewAsAStudent')}
     </a>
   );
   return (
@@ -42,7 +42,7 @@ function FileSheet({
 }): ReactElement {
   const { file } = kept;
   return (
-    <Panel title={t('keptPart.keptHere')} aside={`${file.name}, ${bytes(file.sizeBytes)}`} action={look}>
+    <Panel title={t('keptPart.onTheSchoolsServer')} aside={`${file.name}, ${bytes(file.sizeBytes)}`} action={look}>
       <div className="mt-1">
         {file.media === 'picture' && (
           <img src={`${file.address}/w640`} alt="" className="max-h-48 rounded-small border border-line" />
@@ -61,11 +61,11 @@ function FileSheet({
         )}
         {file.media === 'office' && (
           <p className="m-0 text-row text-muted">
-            {file.variants.includes('pdf') ? t('keptPart.studentsSeeItAsA') : t('keptPart.studentsCanSaveItWhere')}
+            {file.variants.includes('pdf') ? t('keptPart.studentsSeeItAsA') : t('keptPart.studentsCanDownloadItWith')}
           </p>
         )}
         {(file.media === 'other' || file.media === 'captions') && (
-          <p className="m-0 text-row text-muted">{t('keptPart.studentsCanSaveItTheir')}</p>
+          <p className="m-0 text-row text-muted">{t('keptPart.studentsCanDownloadItAnd')}</p>
         )}
       </div>
       <FileDetails material={page.material} kept={kept} />
@@ -83,7 +83,11 @@ function PictureSheet({
   readonly look: ReactNode;
 }): ReactElement {
   return (
-    <Panel title={t('keptPart.keptHere')} aside={t('keptPart.pictures', { count: kept.pictures.length })} action={look}>
+    <Panel
+      title={t('keptPart.onTheSchoolsServer')}
+      aside={t('keptPart.pictures', { count: kept.pictures.length })}
+      action={look}
+    >
       <PictureOrder material={page.material} pictures={kept.pictures} />
     </Panel>
   );
@@ -124,7 +128,7 @@ function PageSheet({
       }
     >
       <p className="m-0 line-clamp-3 text-body whitespace-pre-line text-muted">
-        {kept.excerpt === '' ? t('keptPart.thePageIsEmptyWrite') : kept.excerpt}
+        {kept.excerpt === '' ? t('keptPart.thisPageIsEmptyWrite') : kept.excerpt}
       </p>
     </Panel>
   );

@@ -75,7 +75,7 @@ export function PictureOrder({
         <ChooseFiles label={t('pictureOrder.morePictures')} multiple accept="image/*" onChoose={uploads.add} />
         {(rows !== null || added.length > 0) && (
           <Button tone="main" className="ml-auto" disabled={busy || change.isPending} onClick={keep}>
-            {t('pictureOrder.keepTheSet')}
+            {t('pictureOrder.savePictures')}
           </Button>
         )}
       </div>
@@ -154,7 +154,7 @@ function PictureRow({
         {...attributes}
         {...listeners}
         aria-label={t('pictureOrder.pictureMove', { position })}
-        title={t('pictureOrder.dragToMoveOrPress')}
+        title={t('pictureOrder.dragOrPressSpaceAnd')}
         className="shrink-0 cursor-grab touch-none rounded-fine border border-line bg-paper p-0"
       >
         <img src={`${row.file.address}/w640`} alt="" className="size-20 rounded-fine object-cover" />
@@ -167,7 +167,7 @@ function PictureRow({
           onChange={(event) => onEdit({ caption: event.target.value })}
         />
         <TextField
-          label={t('pictureOrder.whatIsToBeSeen')}
+          label={t('pictureOrder.descriptionForScreenReaders')}
           value={row.alternative}
           maxLength={300}
           onChange={(event) => onEdit({ alternative: event.target.value })}
@@ -176,7 +176,7 @@ function PictureRow({
       {onRemove && (
         <button
           type="button"
-          aria-label={t('pictureOrder.leaveOutPicture', { position })}
+          aria-label={t('pictureOrder.removePicture', { position })}
           onClick={onRemove}
           className="mt-5 inline-flex size-8 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
         >
@@ -196,6 +196,6 @@ function announcements(keys: readonly string[]): Announcements {
       over ? t('pictureOrder.pictureWouldBePicture', { place: place(active.id), place2: place(over.id) }) : undefined,
     onDragEnd: ({ active, over }) =>
       over ? t('pictureOrder.pictureIsPictureNow', { place: place(active.id), place2: place(over.id) }) : undefined,
-    onDragCancel: ({ active }) => t('pictureOrder.pictureStaysWhereItWas', { place: place(active.id) }),
+    onDragCancel: ({ active }) => t('pictureOrder.pictureWasNotMoved', { place: place(active.id) }),
   };
 }

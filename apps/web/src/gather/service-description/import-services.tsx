@@ -100,12 +100,12 @@ function ServiceToImport({
         <span>
           <strong>{description.name}</strong>
           <span className={`block text-small ${problem === null ? 'text-muted' : 'text-stop'}`}>
-            {problem ?? (replaces ? t('importServices.takesThePlaceOfThe') : t('importServices.isNewHere'))}
+            {problem ?? (replaces ? t('importServices.replacesTheCurrentOne') : t('importServices.new'))}
           </span>
         </span>
       </label>
-      {outcome === 'kept' && <StateMark mark="done" words={t('importServices.kept')} />}
-      {problem !== null && <StateMark mark="stop" words={t('importServices.notKept')} />}
+      {outcome === 'kept' && <StateMark mark="done" words={t('importServices.saved')} />}
+      {problem !== null && <StateMark mark="stop" words={t('importServices.notSaved')} />}
     </li>
   );
 }

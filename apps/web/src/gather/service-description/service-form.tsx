@@ -20,7 +20,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
   const { register, formState, setValue, getValues } = form;
   const { errors } = formState;
   const name = register('name', {
-    required: t('serviceForm.needsName'),
+    required: t('serviceForm.aServiceNeedsAName'),
     // A new one takes its id from its name until somebody writes another.
     onChange: () => isNew && !formState.dirtyFields.id && setValue('id', idFromName(getValues('name'))),
   });
@@ -30,7 +30,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
             label={t('serviceForm.name')}
-            hint={t('serviceForm.asPeopleCallIt')}
+            hint={t('serviceForm.theNameThatPeopleUse')}
             {...name}
             problem={errors.name?.message}
           />
@@ -38,27 +38,27 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
             label={t('serviceForm.id')}
             hint={t('serviceForm.lowerCaseLettersDigitsAnd')}
             readOnly={!isNew}
-            {...register('id', { required: t('serviceForm.needsId') })}
+            {...register('id', { required: t('serviceForm.aServiceNeedsAnId') })}
             problem={errors.id?.message}
           />
           <TextArea
             label={t('serviceForm.hosts')}
-            hint={t('serviceForm.oneALineExampleOrg')}
+            hint={t('serviceForm.onePerLineExampleOrg')}
             rows={3}
             {...register('hosts')}
             problem={errors.hosts?.message}
           />
           <div className="flex flex-col gap-4">
             <TextArea
-              label={t('serviceForm.parametersThatOnlyCountVisitors')}
-              hint={t('serviceForm.oneALineTheGeneral')}
+              label={t('serviceForm.trackingParameters')}
+              hint={t('serviceForm.onePerLineCommonOnes')}
               rows={1}
               {...register('tracking')}
               problem={errors.tracking?.message}
             />
             <TextArea
               label={t('serviceForm.shortLinksOfTheSchools')}
-              hint={t('serviceForm.hostsAtWhichTheSchool')}
+              hint={t('serviceForm.hostsWhereTheSchoolRuns')}
               rows={1}
               {...register('shorteners')}
               problem={errors.shorteners?.message}
@@ -78,8 +78,8 @@ function Addresses({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'addresses' });
   return (
     <Part
-      title={t('serviceForm.itsAddresses')}
-      aside={t('serviceForm.theFirstThatFitsCounts')}
+      title={t('serviceForm.addresses')}
+      aside={t('serviceForm.theFirstMatchCounts')}
       empty={t('serviceForm.noneTheKindOfA')}
       add={t('serviceForm.addAnAddress')}
       onAdd={() => append(noAddress)}
@@ -120,8 +120,8 @@ function Address({ form, index }: { readonly form: Form; readonly index: number 
         problem={problems?.path?.message}
       />
       <TextField
-        label={t('serviceForm.orAnExpression')}
-        hint={t('serviceForm.rE2LookedForInPath')}
+        label={t('serviceForm.orARegularExpression')}
+        hint={t('serviceForm.rE2SyntaxMatchedInPath')}
         className={mono}
         {...register(`addresses.${index}.pattern`)}
         problem={problems?.pattern?.message}
@@ -137,7 +137,7 @@ function Address({ form, index }: { readonly form: Form; readonly index: number 
           />
           <TextArea
             label={t('serviceForm.orHowToGetIt')}
-            hint={t('serviceForm.oneStepALine')}
+            hint={t('serviceForm.oneStepPerLine')}
             rows={1}
             {...register(`addresses.${index}.steps`)}
             problem={problems?.steps?.message}
@@ -153,9 +153,9 @@ function Walls({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'walls' });
   return (
     <Part
-      title={t('serviceForm.itsWalls')}
-      aside={t('serviceForm.pagesThatStandWhereThe')}
-      empty={t('serviceForm.noneWallsAreToldBy')}
+      title={t('serviceForm.walls')}
+      aside={t('serviceForm.pagesShownInsteadOfThe')}
+      empty={t('serviceForm.noneWallsAreRecognisedBy')}
       add={t('serviceForm.addAWall')}
       onAdd={() => append(noWall)}
     >
@@ -173,7 +173,7 @@ function Walls({ form }: { readonly form: Form }): ReactElement {
               </SelectField>
               <TextField
                 label={t('serviceForm.isAtTheHost')}
-                hint={t('serviceForm.whereAnotherServiceDoesThe')}
+                hint={t('serviceForm.whereAnotherServiceHandlesThe')}
                 className={mono}
                 {...register(`walls.${index}.host`)}
                 problem={problems?.host?.message}
@@ -186,8 +186,8 @@ function Walls({ form }: { readonly form: Form }): ReactElement {
                 problem={problems?.words?.message}
               />
               <TextField
-                label={t('serviceForm.orHasAnExpression')}
-                hint={t('serviceForm.rE2LookedForInTitle')}
+                label={t('serviceForm.orMatchesARegularExpression')}
+                hint={t('serviceForm.rE2SyntaxMatchedInTitle')}
                 className={mono}
                 {...register(`walls.${index}.pattern`)}
                 problem={problems?.pattern?.message}
@@ -205,9 +205,9 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'mending' });
   return (
     <Part
-      title={t('serviceForm.whatFixesIt')}
-      aside={t('serviceForm.theStepsThatTeachersSee')}
-      empty={t('serviceForm.noneTeachersSeeStepsThat')}
+      title={t('serviceForm.fixes')}
+      aside={t('serviceForm.stepsShownToTeachers')}
+      empty={t('serviceForm.noneTeachersSeeGeneralSteps')}
       add={t('serviceForm.addSteps')}
       onAdd={() => append(noMending)}
     >
@@ -232,13 +232,13 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
             <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
               <TextArea
                 label={t('serviceForm.steps2')}
-                hint={t('serviceForm.oneALineWordsAre')}
+                hint={t('serviceForm.onePerLinePutWords')}
                 rows={3}
                 {...register(`mending.${index}.steps`)}
                 problem={problems?.steps?.message}
               />
               <TextField
-                label={t('serviceForm.whereItsOwnerDoesThat')}
+                label={t('serviceForm.pageWhereTheOwnerDoes')}
                 hint={t('serviceForm.linkWho')}
                 className={mono}
                 {...register(`mending.${index}.ownerPage`)}
@@ -257,9 +257,9 @@ function Rights({ form }: { readonly form: Form }): ReactElement {
   const { fields, append, remove } = useFieldArray({ control: form.control, name: 'rights' });
   return (
     <Part
-      title={t('serviceForm.whatVisitorsMayDo')}
-      aside={t('serviceForm.wordsOnAPageThat')}
-      empty={t('serviceForm.noneItIsToldBy')}
+      title={t('serviceForm.permissions')}
+      aside={t('serviceForm.wordsOnTheOpenedPage')}
+      empty={t('serviceForm.nonePermissionsAreReadFrom')}
       add={t('serviceForm.addWords')}
       onAdd={() => append(noRight)}
     >

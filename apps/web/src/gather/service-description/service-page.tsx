@@ -63,7 +63,7 @@ function ServiceContent({ service }: { readonly service: ServiceView | null }): 
       {
         onSuccess: ({ name }) => {
           draft.remove();
-          notice({ words: t('servicePage.isKeptLinksAreRecognised', { name }) });
+          notice({ words: t('servicePage.savedLinksAreNowRecognised', { name }) });
           void navigate('/school/services');
         },
         onError: showProblems,
@@ -133,7 +133,7 @@ function ServiceHead({
 function LeftOut({ service }: { readonly service: ServiceView }): ReactElement {
   return (
     <div role="status" className="mb-3 rounded-sheet border border-stop bg-sheet px-5 py-3 text-body">
-      <p className="m-0 font-semibold">{t('servicePage.thisDescriptionIsLeftOut')}</p>
+      <p className="m-0 font-semibold">{t('servicePage.thisDescriptionIsNotUsed')}</p>
       <ul className="m-0 mt-1 pl-5">
         {service.problems.map((problem, index) => (
           <li key={index}>

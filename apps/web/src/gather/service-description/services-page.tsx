@@ -32,14 +32,14 @@ export function ServicesPage(): ReactElement {
             {t('servicesPage.school')}
           </Link>
         }
-        about={t('servicesPage.howHapsetTellsAnEditors')}
+        about={t('servicesPage.howHapsetRecognisesLinksAnd')}
         actions={mayChange && <ServicesActions services={services.data ?? []} onImport={() => setImporting(true)} />}
       />
       {services.isPending && <Loading rows={3} label={t('servicesPage.servicesAreLoading')} />}
       {hasFailed(services) && <Failed words={wordsFor(services.error)} onRetry={() => void services.refetch()} />}
       {services.data && <ServiceList services={services.data} mayChange={mayChange} />}
       {!mayChange && services.data && (
-        <p className="mt-3 mb-0 text-small text-muted">{t('servicesPage.theSchoolsAdministratorChangesThese')}</p>
+        <p className="mt-3 mb-0 text-small text-muted">{t('servicesPage.onlyTheSchoolsAdministratorCan')}</p>
       )}
       {importing && <ImportServices known={services.data ?? []} onClose={() => setImporting(false)} />}
     </>
@@ -75,7 +75,11 @@ function ServiceList({
   readonly mayChange: boolean;
 }): ReactElement {
   if (services.length === 0)
-    return <Empty title={t('servicesPage.noServicesDescribedYet')}>{t('servicesPage.linksAreOpenedAndJudged')}</Empty>;
+    return (
+      <Empty title={t('servicesPage.noServicesDescribedYet')}>
+        {t('servicesPage.linksAreCheckedWithoutDescriptions')}
+      </Empty>
+    );
   return (
     <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
       {services.map((service) => (
@@ -99,7 +103,7 @@ function ServiceRow({
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3 last:border-b-0 sm:px-5">
       <StateMark
         mark={leftOut ? 'stop' : 'done'}
-        words={leftOut ? t('servicesPage.leftOut') : t('servicesPage.inUse')}
+        words={leftOut ? t('servicesPage.notUsed') : t('servicesPage.inUse')}
       />
       <div className="min-w-56 flex-1">
         <Link to={`/school/services/${id}`} className="text-lead font-semibold text-ink">
@@ -111,8 +115,8 @@ function ServiceRow({
         <p className="m-0 text-small text-muted">
           {t('servicesPage.addressesStepsFor', {
             count: description.addresses.length,
-            walls: t('servicesPage.wall', { count: description.walls.length }),
-            verdicts: t('servicesPage.verdict', {
+            walls: t('servicesPage.walls', { count: description.walls.length }),
+            verdicts: t('servicesPage.verdicts', {
               count: new Set(description.mending.flatMap(({ verdicts }) => verdicts)).size,
             }),
           })}
@@ -123,9 +127,9 @@ function ServiceRow({
           tone="quiet"
           onClick={() => removal.mutate()}
           disabled={removal.isPending}
-          aria-label={`${replacesInstalled ? t('servicesPage.takeBack') : t('servicesPage.remove')} ${name}`}
+          aria-label={`${replacesInstalled ? t('servicesPage.useTheInstalledVersion2') : t('servicesPage.remove')} ${name}`}
         >
-          {replacesInstalled ? t('servicesPage.backToTheInstalledOne') : t('servicesPage.remove')}
+          {replacesInstalled ? t('servicesPage.useTheInstalledVersion') : t('servicesPage.remove')}
         </Button>
       )}
     </li>
@@ -133,11 +137,11 @@ function ServiceRow({
 }
 
 function aboutService({ origin, replacesInstalled, description, problems }: ServiceView): string {
-  const byTheSchool = replacesInstalled ? t('servicesPage.changedByTheSchool') : t('servicesPage.describedByTheSchool');
-  const came = origin === 'installed' ? t('servicesPage.cameWithTheInstallation') : byTheSchool;
+  const byTheSchool = replacesInstalled ? t('servicesPage.changedByTheSchool') : t('servicesPage.addedByTheSchool');
+  const came = origin === 'installed' ? t('servicesPage.installed') : byTheSchool;
   const [problem] = problems;
   return problem
-    ? t('servicesPage.leftOut2', { came, descriptionProblemSentence: descriptionProblemSentence(problem) })
+    ? t('servicesPage.notUsed2', { came, descriptionProblemSentence: descriptionProblemSentence(problem) })
     : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`;
 }
 
@@ -155,7 +159,7 @@ function useServiceRemoval({
     mutationFn: () => call(routes.removeService, { params: { serviceId: id } }),
     onSuccess: () => {
       notice({
-        words: t('servicesPage.isRemoved', { name }),
+        words: t('servicesPage.wasRemoved', { name }),
         undo: () => sendChange(keep, { description, version: null }),
       });
       return client.invalidateQueries();

@@ -13,11 +13,11 @@ export function ServicesSummary(): ReactElement {
         return (
           <>
             {services.length === 0
-              ? t('servicesSummary.noneDescribedYetLinksAre')
+              ? t('servicesSummary.noServicesDescribedLinksAre')
               : services.map(({ name }) => name).join(', ')}
             {leftOut.length > 0 && (
               <strong className="block text-stop">
-                {t('servicesSummary.leftOutSinceItCant', { value: leftOut.map(({ name }) => name).join(', ') })}
+                {t('servicesSummary.notUsedBecauseOfErrors', { value: leftOut.map(({ name }) => name).join(', ') })}
               </strong>
             )}
           </>

@@ -33,7 +33,7 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
   return (
     <div className="lg:sticky lg:top-4">
       <Panel title={t('tryout.tryItOut')}>
-        <p className="mt-0 mb-3 text-row text-muted">{t('tryout.onALinkOfThat')}</p>
+        <p className="mt-0 mb-3 text-row text-muted">{t('tryout.testThisDescriptionOnA')}</p>
         <form onSubmit={submit} className="flex flex-col gap-3">
           <TextField
             label={t('tryout.link')}
@@ -42,7 +42,7 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
             onChange={(event) => setLink(event.target.value)}
           />
           <Button type="submit" disabled={link.trim() === '' || attempt.isPending}>
-            {attempt.isPending ? t('tryout.openingItAsAStudent') : t('tryout.tryIt')}
+            {attempt.isPending ? t('tryout.checkingAsAStudent') : t('tryout.tryIt')}
           </Button>
         </form>
         <div aria-live="polite">
@@ -57,10 +57,10 @@ export function Tryout({ description, onProblems }: Props): ReactElement {
 function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactElement {
   const { belongs, role, kind, studentLink, tracking, verdict, reasons, title, steps } = tryout;
   const part = !belongs
-    ? t('tryout.theHostIsNotAmong')
+    ? t('tryout.theHostIsNotIn')
     : role === null
-      ? t('tryout.theHostIsKnownNone')
-      : t('tryout.kindAndRole', { kind: kindWords[kind], role: roleWords[role] });
+      ? t('tryout.theHostIsKnownBut')
+      : t('tryout.text', { kind: kindWords[kind], role: roleWords[role] });
   return (
     <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-body">
       <Answer name="The address" mark={role === 'student' ? 'done' : 'look-at'}>
@@ -101,7 +101,7 @@ function opensMark(verdict: AccessVerdict): 'done' | 'look-at' | 'stop' {
   return state === 'not-yet' ? 'look-at' : state;
 }
 
-const markWords = { done: t('tryout.fine'), 'look-at': t('tryout.needsAttention'), stop: t('tryout.stops') } as const;
+const markWords = { done: t('tryout.oK'), 'look-at': t('tryout.needsAttention'), stop: t('tryout.stops') } as const;
 
 function Answer({
   name,

@@ -54,13 +54,13 @@ export function FileTray({ files, noun, onAdd, onClose }: Props): ReactElement {
         <p role="status" className="m-0 min-w-40 flex-1 text-row text-muted">
           {failure ??
             (busy > 0
-              ? t('fileTray.sendingFilesItGoesOn', { count: busy })
-              : t('fileTray.filesKeptHere', { count: kept.length }))}
+              ? t('fileTray.uploadingFilesTheyContinueAfter', { count: busy })
+              : t('fileTray.filesUploaded', { count: kept.length }))}
         </p>
         <Button onClick={() => (kept.length > 0 ? setClosing(true) : discard())}>{t('fileTray.discard')}</Button>
         {pictures.length > 1 && pictures.length === kept.length && (
           <Button disabled={busy > 0 || sending} onClick={() => add(keptMaterials(kept, true))}>
-            {t('fileTray.addAsOneSetOf')}
+            {t('fileTray.addAsOnePictureSet')}
           </Button>
         )}
         <Button

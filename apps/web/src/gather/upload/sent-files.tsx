@@ -27,7 +27,7 @@ export function SentFiles({ files, onClose, onDone }: Props): ReactElement {
   const it = files.length === 1 ? 'it' : 'them';
   return (
     <Dialog
-      title={t('sentFiles.filesAlreadySent', { count: files.length })}
+      title={t('sentFiles.filesAlreadyUploaded', { count: files.length })}
       about={t('sentFiles.noCodeLeadsToYet', { it })}
       onClose={onClose}
     >
@@ -38,7 +38,7 @@ export function SentFiles({ files, onClose, onDone }: Props): ReactElement {
           {t('sentFiles.deleteFiles', { count: files.length })}
         </Button>
         <Button tone="main" autoFocus onClick={onDone}>
-          {t('sentFiles.keepUnderFiles')}
+          {t('sentFiles.keepInFiles')}
         </Button>
       </div>
     </Dialog>

@@ -10,7 +10,7 @@ import { t } from '../words.js';
 /** Each file with how far it is; a stopped one leaves nothing behind. */
 export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactElement {
   return (
-    <ul aria-label={t('uploadList.filesOnTheirWay')} className="m-0 list-none p-0">
+    <ul aria-label={t('uploadList.uploads')} className="m-0 list-none p-0">
       {uploads.items.map((item) => (
         <li key={item.key} className="flex items-center gap-3 border-b border-line px-4 py-2.5 last:border-b-0">
           <Thumb item={item} />
@@ -24,7 +24,7 @@ export function UploadList({ uploads }: { readonly uploads: Uploads }): ReactEle
           {item.state !== 'preparing' && (
             <button
               type="button"
-              aria-label={`${item.state === 'done' ? t('uploadList.leaveOut') : t('uploadList.stop')} ${item.source.name}`}
+              aria-label={`${item.state === 'done' ? t('uploadList.remove') : t('uploadList.stop')} ${item.source.name}`}
               onClick={() => uploads.remove(item.key)}
               className="inline-flex size-9 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
             >
@@ -41,11 +41,11 @@ function Thumb({ item: { file, state } }: { readonly item: UploadItem }): ReactE
   if (file?.media === 'picture')
     return <img src={`${file.address}/w640`} alt="" className="size-10 shrink-0 rounded-fine object-cover" />;
   const [mark, words] = {
-    waiting: ['not-yet', t('uploadList.waits')],
-    sending: ['not-yet', t('uploadList.onItsWay')],
-    preparing: ['not-yet', t('uploadList.beingPrepared')],
-    done: ['done', t('uploadList.kept')],
-    failed: ['stop', t('uploadList.notKept')],
+    waiting: ['not-yet', t('uploadList.waiting')],
+    sending: ['not-yet', t('uploadList.uploading')],
+    preparing: ['not-yet', t('uploadList.preparing')],
+    done: ['done', t('uploadList.saved')],
+    failed: ['stop', t('uploadList.notSaved')],
   }[state] as ['not-yet' | 'done' | 'stop', string];
   return (
     <span className="flex size-10 shrink-0 items-center justify-center">
@@ -65,17 +65,16 @@ function Progress({ item: { state, sentBytes, source, problem, file } }: { reado
   if (state === 'done')
     return (
       <p className="m-0 text-small text-muted">
-        {t('uploadList.keptHere', { bytes: bytes(file?.sizeBytes ?? source.size) })}
+        {t('uploadList.uploaded', { bytes: bytes(file?.sizeBytes ?? source.size) })}
       </p>
     );
-  if (state === 'preparing')
-    return <p className="m-0 text-small text-muted">{t('uploadList.beingPreparedForStudents')}</p>;
+  if (state === 'preparing') return <p className="m-0 text-small text-muted">{t('uploadList.preparingForStudents')}</p>;
   const part = source.size === 0 ? 0 : sentBytes / source.size;
   return (
     <div className="flex items-center gap-3">
       <div
         role="progressbar"
-        aria-label={t('uploadList.isOnItsWay', { name: source.name })}
+        aria-label={t('uploadList.uploading2', { name: source.name })}
         aria-valuenow={Math.round(part * 100)}
         aria-valuemin={0}
         aria-valuemax={100}
@@ -85,7 +84,7 @@ function Progress({ item: { state, sentBytes, source, problem, file } }: { reado
       </div>
       <span className="shrink-0 text-note text-muted">
         {state === 'waiting'
-          ? t('uploadList.waits2')
+          ? t('uploadList.waiting2')
           : t('uploadList.of', { bytes: bytes(sentBytes), bytes2: bytes(source.size) })}
       </span>
     </div>

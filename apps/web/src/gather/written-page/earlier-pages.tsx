@@ -27,11 +27,15 @@ export function EarlierPages({
     gcTime: 0,
   });
   return (
-    <Dialog title={t('earlierPages.earlierPages')} about={t('earlierPages.thePageAsItStood')} onClose={onClose}>
-      {earlier.isPending && <Loading rows={2} label={t('earlierPages.earlierPagesAreLoading')} />}
+    <Dialog
+      title={t('earlierPages.earlierVersions')}
+      about={t('earlierPages.earlierVersionsOfThisPage')}
+      onClose={onClose}
+    >
+      {earlier.isPending && <Loading rows={2} label={t('earlierPages.earlierVersionsAreLoading')} />}
       {hasFailed(earlier) && <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />}
       {earlier.data?.length === 0 && (
-        <Empty title={t('earlierPages.noneYet')}>{t('earlierPages.whileYouWriteThePage')}</Empty>
+        <Empty title={t('earlierPages.noneYet')}>{t('earlierPages.whileYouWriteAVersion')}</Empty>
       )}
       <ul className="m-0 list-none p-0">
         {earlier.data?.map(({ id, replacedAt, document }) => (
@@ -42,7 +46,7 @@ export function EarlierPages({
                 {documentText(document) || t('earlierPages.anEmptyPage')}
               </span>
             </span>
-            <Button onClick={() => onTake(document)}>{t('earlierPages.takeThisOne')}</Button>
+            <Button onClick={() => onTake(document)}>{t('earlierPages.useThisVersion')}</Button>
           </li>
         ))}
       </ul>

@@ -28,7 +28,7 @@ import { LineInput } from '../../platform/design/inputs.js';
 import { t } from '../words.js';
 
 const colourWords: Readonly<Record<PageColour, string>> = {
-  ink: t('pageToolbar.ink'),
+  ink: t('pageToolbar.black'),
   red: t('pageToolbar.red'),
   orange: t('pageToolbar.orange'),
   green: t('pageToolbar.green'),
@@ -84,7 +84,7 @@ export function PageToolbar({
       {children}
       {now.picture !== null && (
         <label className="flex w-full items-center gap-2 border-t border-line px-1 pt-1.5 text-row">
-          <span className="text-muted">{t('pageToolbar.whatIsToBeSeen')}</span>
+          <span className="text-muted">{t('pageToolbar.descriptionForScreenReaders')}</span>
           <LineInput
             value={now.picture}
             maxLength={300}
@@ -168,7 +168,7 @@ function LetterTools({ editor, now: { block, look } }: ToolsProps): ReactElement
       <LineSelect
         label={t('pageToolbar.size')}
         value={look.size ?? ''}
-        choices={[['', t('pageToolbar.usual')], ...Object.entries(sizeWords)]}
+        choices={[['', t('pageToolbar.default')], ...Object.entries(sizeWords)]}
         onChoose={(size) => setLook({ size: size === '' ? null : (size as PageSize) })}
       />
       <LineSelect
@@ -233,7 +233,7 @@ function BlockTools({ editor, now: { active } }: ToolsProps): ReactElement {
         onRun={() => chain().toggleBlockquote().run()}
         pressed={active.blockquote}
       />
-      <Tool label={t('pageToolbar.lineAcross')} icon={Minus} onRun={() => chain().setHorizontalRule().run()} />
+      <Tool label={t('pageToolbar.horizontalLine')} icon={Minus} onRun={() => chain().setHorizontalRule().run()} />
       <Tool
         label={active.table ? t('pageToolbar.removeTheTable') : t('pageToolbar.table')}
         icon={Table}
@@ -340,7 +340,7 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
     onClose();
   };
   return (
-    <Dialog title={t('pageToolbar.link')} about={t('pageToolbar.whereTheWordsLeadWithout')} onClose={onClose}>
+    <Dialog title={t('pageToolbar.link')} about={t('pageToolbar.whereTheLinkLeadsWithout')} onClose={onClose}>
       <form onSubmit={keep} noValidate className="flex flex-col gap-4">
         <TextField
           label={t('pageToolbar.address')}
@@ -357,7 +357,7 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
                 onClose();
               }}
             >
-              {t('pageToolbar.takeTheLinkOff')}
+              {t('pageToolbar.removeLink')}
             </Button>
           )}
           <Button type="submit" tone="main">

@@ -57,13 +57,13 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
         <div className="min-w-0 flex-1 basis-72">
           <div className="text-small text-muted">
             <Link to={`/shelf/${page.materialId}`} className="text-ink/80">
-              {t('writePage.itsCode')}
+              {t('writePage.code')}
             </Link>{' '}
             · <SaveWords state={autosave.state} />
           </div>
           <Title page={page} onMoved={autosave.moved} />
         </div>
-        <Button onClick={() => setEarlierShown(true)}>{t('writePage.earlierPages')}</Button>
+        <Button onClick={() => setEarlierShown(true)}>{t('writePage.earlierVersions')}</Button>
         <Link to={useWayBack(page.materialId)} className={buttonClass('main')}>
           {t('writePage.done')}
         </Link>
@@ -172,8 +172,8 @@ function ConflictChoice({
       className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-body"
     >
       <span className="min-w-60 flex-1">{t('writePage.thisPageWasChangedSomewhere')}</span>
-      <Button onClick={() => choose('other')}>{t('writePage.takeTheOtherOne')}</Button>
-      <Button onClick={() => choose('mine')}>{t('writePage.keepThisOne')}</Button>
+      <Button onClick={() => choose('other')}>{t('writePage.useTheOtherVersion')}</Button>
+      <Button onClick={() => choose('mine')}>{t('writePage.keepThisVersion')}</Button>
     </div>
   );
 }
@@ -268,7 +268,7 @@ const stateWords: Readonly<Record<Exclude<SaveState['is'], 'failed'>, string>> =
 };
 
 function SaveWords({ state }: { readonly state: SaveState }): ReactElement {
-  const words = state.is === 'failed' ? t('writePage.notKept', { words: state.words }) : stateWords[state.is];
+  const words = state.is === 'failed' ? t('writePage.notSaved', { words: state.words }) : stateWords[state.is];
   return (
     <span role="status" className={state.is === 'failed' ? 'font-semibold text-stop' : ''}>
       {words}

@@ -27,7 +27,7 @@ export function ChangeLesson({
     <Dialog title={t('changeLesson.changeLesson')} onClose={onClose}>
       <LessonForm
         lesson={lesson}
-        send={t('changeLesson.keepTheChange')}
+        send={t('changeLesson.saveChanges')}
         sending={change.isPending}
         error={change.error ?? removal.error}
         onCancel={onClose}

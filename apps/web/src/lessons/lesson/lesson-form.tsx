@@ -55,16 +55,16 @@ export function LessonForm({ lesson, send, sending, error, onSend, onCancel }: P
     >
       <DraftOffer draft={draft} onUse={draft.use} />
       <TextField
-        label={t('lessonForm.whatIsItCalled')}
+        label={t('lessonForm.name')}
         maxLength={limits.nameLength}
         autoFocus
-        {...register('name', { validate: (value) => value.trim() !== '' || t('lessonForm.needsName') })}
+        {...register('name', { validate: (value) => value.trim() !== '' || t('lessonForm.aLessonNeedsAName') })}
         problem={formState.errors.name?.message}
       />
       <div className="grid gap-4 sm:grid-cols-2">
         <SelectField
           label={t('lessonForm.class')}
-          hint={t('lessonForm.itsDevicesAreRehearsed')}
+          hint={t('lessonForm.codesAreRehearsedOnThis')}
           {...register('classId')}
         >
           <option value="">{t('lessonForm.noClassYet')}</option>
@@ -93,11 +93,11 @@ function DistanceField({ form: { register, formState } }: { readonly form: UseFo
   const { least, most } = limits.viewingDistanceM;
   return (
     <TextField
-      label={t('lessonForm.studentsStandHowFarFrom')}
-      hint={t('lessonForm.inMetresCodesArePrinted')}
+      label={t('lessonForm.viewingDistanceM')}
+      hint={t('lessonForm.howFarStudentsStandFrom')}
       inputMode="decimal"
       {...register('viewingDistanceM', {
-        validate: (value) => within(value, least, most) || t('lessonForm.distanceRange', { least, most }),
+        validate: (value) => within(value, least, most) || t('lessonForm.enterToMetres', { least, most }),
       })}
       problem={formState.errors.viewingDistanceM?.message}
     />

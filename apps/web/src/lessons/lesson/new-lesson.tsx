@@ -12,7 +12,7 @@ export function NewLesson({ onClose }: { readonly onClose: () => void }): ReactE
   return (
     <Dialog title={t('newLesson.newLesson')} onClose={onClose}>
       <LessonForm
-        send={t('newLesson.makeTheLesson')}
+        send={t('newLesson.createLesson')}
         sending={create.isPending}
         error={create.error}
         onCancel={onClose}

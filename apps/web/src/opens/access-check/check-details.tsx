@@ -31,7 +31,7 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
       {check.notAsSeen === null && <Seen check={check} />}
       {check.inside && check.inside.opened > 0 && (
         <p className="mt-1.5 mb-0 text-row text-muted">
-          {t(check.inside.left > 0 ? 'checkDetails.openedSomeInside' : 'checkDetails.openedInside', {
+          {t(check.inside.left > 0 ? 'checkDetails.itemsInItWereOpened2' : 'checkDetails.itemsInItWereOpened', {
             count: check.inside.opened,
             left: check.inside.left,
           })}
@@ -39,7 +39,7 @@ export function CheckDetails({ check }: { readonly check: AccessCheckView }): Re
       )}
       {doubts.map(({ reason, detail }) => (
         <p key={`${reason} ${detail}`} className="mt-1.5 mb-0 flex items-start gap-2 text-body">
-          <StateMark mark="look-at" words={t('checkDetails.aDoubt')} />
+          <StateMark mark="look-at" words={t('checkDetails.pleaseCheck')} />
           {doubtSentence(reason, detail)}
         </p>
       ))}
@@ -94,7 +94,7 @@ function Steps({ check: { remedy, verdict } }: { readonly check: AccessCheckView
 function Locked({ check: { inside } }: { readonly check: AccessCheckView }): ReactElement | null {
   if (!inside || inside.locked.length === 0) return null;
   return (
-    <ul aria-label={t('checkDetails.whatDoesNotOpenIn')} className="mt-1.5 mb-0 list-none p-0 text-row">
+    <ul aria-label={t('checkDetails.whatDoesNotOpenInside')} className="mt-1.5 mb-0 list-none p-0 text-row">
       {inside.locked.map(({ address, name, verdict }) => (
         <li key={address} className="flex flex-wrap items-center gap-x-2 py-0.5">
           <StateMark mark="stop" words={verdictWords[verdict].short} />
@@ -148,7 +148,7 @@ function Seen({ check }: { readonly check: AccessCheckView }): ReactElement | nu
 function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
   return (
     <details className="mt-2 text-small text-muted">
-      <summary className="w-fit cursor-pointer py-1">{t('checkDetails.whatHappenedOnTheWay')}</summary>
+      <summary className="w-fit cursor-pointer py-1">{t('checkDetails.stepsOfTheCheck')}</summary>
       <ol className="m-0 list-decimal pl-5 font-mono text-fine leading-relaxed">
         {check.hops.map((hop, index) => (
           <li key={index} className="break-all">
@@ -166,7 +166,7 @@ function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
           {t('checkDetails.theSchoolsOwnShortLinks', { value: check.ownShorteners.join(', ') })}
         </p>
       )}
-      <p className="mt-1 mb-0">{t('checkDetails.openedFromTheSchoolsServer')}</p>
+      <p className="mt-1 mb-0">{t('checkDetails.checkedFromTheSchoolsServer')}</p>
     </details>
   );
 }

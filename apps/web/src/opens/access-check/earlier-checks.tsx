@@ -20,7 +20,7 @@ export function EarlierChecks({ materialId }: { readonly materialId: string }): 
   });
   return (
     <details className="mt-1 text-small text-muted" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="w-fit cursor-pointer py-1">{t('earlierChecks.earlierOpenings')}</summary>
+      <summary className="w-fit cursor-pointer py-1">{t('earlierChecks.earlierChecks')}</summary>
       {hasFailed(earlier) ? (
         <Failed words={wordsFor(earlier.error)} onRetry={() => void earlier.refetch()} />
       ) : earlier.data ? (
@@ -43,7 +43,7 @@ export function EarlierChecks({ materialId }: { readonly materialId: string }): 
           ))}
         </ol>
       ) : (
-        open && <Loading rows={2} label={t('earlierChecks.earlierOpeningsAreLoading')} />
+        open && <Loading rows={2} label={t('earlierChecks.earlierChecksAreLoading')} />
       )}
     </details>
   );

@@ -43,7 +43,7 @@ export function OpensPart({
         action={
           !opens.inTheCode && (
             <Button onClick={onOpen} disabled={opens.opening}>
-              {done ? t('opensPart.openAgain') : t('opensPart.openAsAStudent')}
+              {done ? t('opensPart.checkAgain') : t('opensPart.checkAsAStudent')}
             </Button>
           )
         }
@@ -91,17 +91,17 @@ function isDoubted({ check, material: { at } }: MaterialPage): boolean {
 
 function titleOf(opens: ReadinessView['opens'], done: AccessCheckView | null): string {
   const { inTheCode, obstacle, viewing, opening, answer } = opens;
-  if (inTheCode) return t('opensPart.opensForAnyone');
+  if (inTheCode) return t('opensPart.opensForEveryone');
   if (obstacle) return obstacleWords[obstacle].heading;
-  if (answer) return answer.opens ? t('opensPart.opensAsTriedByA') : t('opensPart.doesntOpenAsTriedBy');
-  if (viewing) return t('opensPart.openingItInABrowser');
-  return verdictTitle(opens, done) ?? (opening ? t('opensPart.openingItAsAStudent') : t('opensPart.notOpenedYet'));
+  if (answer) return answer.opens ? t('opensPart.opensTriedByAPerson') : t('opensPart.doesntOpenTriedByA');
+  if (viewing) return t('opensPart.checkingInABrowser');
+  return verdictTitle(opens, done) ?? (opening ? t('opensPart.checkingAsAStudent') : t('opensPart.notCheckedYet'));
 }
 
 /** Null before the first check. */
 function verdictTitle({ verdict, unplayed }: ReadinessView['opens'], done: AccessCheckView | null): string | null {
   if (verdict === null) return null;
-  if (verdict === 'open' && unplayed) return t('opensPart.someDevicesDontPlayIt');
+  if (verdict === 'open' && unplayed) return t('opensPart.someDevicesCantPlayIt');
   return wordsOfVerdict(verdict, done?.reasons[0]?.reason ?? null).heading;
 }
 
@@ -110,9 +110,8 @@ function asideOf(
   openedBefore: boolean,
 ): string {
   if (inTheCode) return t('opensPart.theWordsAreInThe');
-  if (opening) return openedBefore ? t('opensPart.openingAgain') : '';
-  if (answer)
-    return t(stale ? 'opensPart.triedTooLongAgo' : 'opensPart.triedBy', { by: answer.by, ago: ago(answer.at) });
+  if (opening) return openedBefore ? t('opensPart.checkingAgain') : '';
+  if (answer) return t(stale ? 'opensPart.tooLongAgoToRely' : 'opensPart.text', { by: answer.by, ago: ago(answer.at) });
   if (!checkedAt) return '';
   return stale
     ? t('opensPart.checkedTooLongAgoTo', { ago: ago(checkedAt) })
@@ -126,7 +125,7 @@ function InTheWay({ opens: { obstacle, unplayed } }: { readonly opens: Readiness
       {obstacle && <p className="m-0 text-body">{obstacleWords[obstacle].remedy}</p>}
       {unplayed && (
         <p className="m-0 text-body">
-          {t('opensPart.dontPlaySaveItAs', {
+          {t('opensPart.cantPlaySaveItAs', {
             value: unplayed.by.length === 0 ? t('opensPart.manyPhones') : namesListed(unplayed.by),
             namesListed: namesListed(unplayed.formats.map((format) => mediaFormatWords[format])),
           })}
@@ -149,7 +148,7 @@ function Repaired({ page: { material } }: { readonly page: MaterialPage }): Reac
           disabled={change.isPending}
           onClick={() => change.mutate({ version: material.version, link: material.pasted })}
         >
-          {t('opensPart.useItAsPasted')}
+          {t('opensPart.useThePastedText')}
         </TextButton>
       )}
     </p>

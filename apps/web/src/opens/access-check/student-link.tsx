@@ -25,7 +25,7 @@ export function StudentLink({ page: { material } }: { readonly page: MaterialPag
       {
         onSuccess: (changed) =>
           notice({
-            words: t('studentLink.theCodeCarriesTheStudents'),
+            words: t('studentLink.theCodeHasTheStudents'),
             undo: () => sendChange(change, { version: changed.version, link }),
           }),
       },

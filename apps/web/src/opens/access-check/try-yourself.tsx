@@ -90,7 +90,7 @@ function Ask({
             {t('tryYourself.itOpens')}
           </Button>
           <Button disabled={sending.pending} onClick={() => sending.answer(false)}>
-            {t('tryYourself.itDoesnt')}
+            {t('tryYourself.itDoesntOpen2')}
           </Button>
         </p>
       </div>

@@ -40,7 +40,7 @@ export function AddPage(): ReactElement {
     <>
       <PageHead
         title={t('addPage.addSomething')}
-        about={t('addPage.pasteItFillItIn')}
+        about={t('addPage.pasteALinkFillIn')}
         actions={<GoesTo lessonId={lessonId} onChange={setLessonId} />}
       />
       <div className="flex flex-col gap-4">
@@ -98,7 +98,7 @@ function WriteOne({ lessonId }: { readonly lessonId: string | null }): ReactElem
   const begin = useBeginPage(lessonId);
   const write = (): void => void begin().catch((error: unknown) => notice({ words: wordsFor(error) }));
   return (
-    <Panel title={t('addPage.keptHere')} aside={t('addPage.onTheSchoolsOwnServer')}>
+    <Panel title={t('addPage.onTheSchoolsServer')} aside={t('addPage.onTheSchoolsServerWith')}>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <button
           type="button"
@@ -107,7 +107,7 @@ function WriteOne({ lessonId }: { readonly lessonId: string | null }): ReactElem
         >
           <KindIcon kind="written-page" size={16} /> {t('addPage.writeAPage')}
         </button>
-        <span className="text-row text-muted">{t('addPage.orDropPicturesSoundsFilms')}</span>
+        <span className="text-row text-muted">{t('addPage.orDropOrPastePictures')}</span>
       </div>
     </Panel>
   );
@@ -127,7 +127,7 @@ function GoesTo({
   const lessons = useLessonRows();
   return (
     <label className="flex items-center gap-2.5 text-body">
-      <span className="text-muted">{t('addPage.goesTo')}</span>
+      <span className="text-muted">{t('addPage.addTo')}</span>
       <SelectInput
         value={lessonId}
         onChange={(event) => onChange(event.target.value)}
@@ -166,7 +166,7 @@ function KindChooser({
       .finally(() => setSending(false));
   };
   return (
-    <Panel title={t('addPage.inTheCodeItself')} aside={t('addPage.needsNoNetworkAndNo')}>
+    <Panel title={t('addPage.inTheCode')} aside={t('addPage.needsNoNetworkAndNo')}>
       <KindButtons kind={kind} onChoose={setKind} />
       {kind === 'message' && (
         <div className="mt-4 border-t border-line pt-4">

@@ -9,7 +9,7 @@ export function PageButton(): ReactElement {
   // React refuses addresses that are scripts, rightly; this one is meant to be dragged to the bookmarks.
   useEffect(() => link.current?.setAttribute('href', bookmarklet(window.location.origin)), []);
   return (
-    <Panel title={t('pageButton.fromElsewhere')}>
+    <Panel title={t('pageButton.fromOtherApps')}>
       <div className="grid gap-5 text-body sm:grid-cols-2">
         <div>
           <p className="mt-0 mb-2.5">{t('pageButton.onALaptopDragThis')}</p>

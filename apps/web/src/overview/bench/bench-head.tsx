@@ -97,7 +97,7 @@ function aboutLesson({ className, date, startsAt, place, viewingDistanceM }: Les
     className ? t('benchHead.class', { className }) : '',
     lessonTime(date, startsAt),
     place,
-    t('benchHead.studentsStandFromTheWall', { metres: metres(viewingDistanceM) }),
+    t('benchHead.viewingDistance', { metres: metres(viewingDistanceM) }),
   ]
     .filter((part) => part !== '')
     .join(' · ');

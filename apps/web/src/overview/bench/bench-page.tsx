@@ -44,7 +44,7 @@ function Bench({ bench }: { readonly bench: BenchView }): ReactElement {
       <BenchHead bench={bench} />
       <BenchProgress bench={bench} rehearsals={rehearsals} />
       {rows.length === 0 ? (
-        <Empty title={t('benchPage.noStationsYet')}>{t('benchPage.pasteTheLinksOfWhat')}</Empty>
+        <Empty title={t('benchPage.noStationsYet')}>{t('benchPage.pasteTheLinksThatStudents')}</Empty>
       ) : (
         <BenchTable lessonId={lesson.id} rows={rows} rehearsing={rehearsals.running} />
       )}

@@ -47,7 +47,7 @@ function Rehearsing({ rehearsals }: { readonly rehearsals: RehearsalProgress }):
       <span role="status">
         {rehearsals.failed ? t('benchProgress.theRehearsalFailed') : t('benchProgress.rehearsalStopped')}
       </span>
-      <Button onClick={rehearsals.again}>{t('benchProgress.goOn')}</Button>
+      <Button onClick={rehearsals.again}>{t('benchProgress.continue')}</Button>
     </span>
   );
 }
@@ -59,13 +59,13 @@ function Opening({ bench: { lesson, opening, openedAt } }: { readonly bench: Ben
     <span className="flex items-center gap-2.5 text-muted">
       <span role="status">
         {running
-          ? t('benchProgress.openingOf', { value: opening.of - opening.left + 1, of: opening.of })
+          ? t('benchProgress.checkingOf', { value: opening.of - opening.left + 1, of: opening.of })
           : openedAt
-            ? t('benchProgress.openedAsAStudent', { ago: ago(openedAt) })
+            ? t('benchProgress.checked', { ago: ago(openedAt) })
             : ''}
       </span>
       <Button disabled={open.isPending} onClick={() => open.mutate(running ? 'stop' : 'open')}>
-        {running ? t('benchProgress.stop') : t('benchProgress.openAllAgain')}
+        {running ? t('benchProgress.stop') : t('benchProgress.checkAllAgain')}
       </Button>
     </span>
   );

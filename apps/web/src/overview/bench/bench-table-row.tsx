@@ -52,7 +52,7 @@ export function BenchTableRow({ lessonId, row, last, rehearsing, onMove }: Props
           {...listeners}
           className="flex h-8 w-7 shrink-0 cursor-grab touch-none items-center justify-center bg-[linear-gradient(to_bottom,transparent_22%,var(--color-marker)_22%,var(--color-marker)_82%,transparent_82%)] text-field font-bold text-on-marker"
           aria-label={t('benchTableRow.stationMove', { position: row.position, name: row.name })}
-          title={t('benchTableRow.dragToMoveOrPress')}
+          title={t('benchTableRow.dragOrPressSpaceAnd')}
         >
           {row.position}
         </button>

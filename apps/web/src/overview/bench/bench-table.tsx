@@ -97,12 +97,7 @@ function useMoveStations(
 }
 
 function ColumnHeads(): ReactElement {
-  const questions = [
-    t('benchTable.opensFor'),
-    t('benchTable.codeCarries'),
-    t('benchTable.readsFrom'),
-    t('benchTable.onPaper'),
-  ];
+  const questions = [t('benchTable.opens'), t('benchTable.code'), t('benchTable.reads'), t('benchTable.onPaper')];
   return (
     <div
       role="row"
@@ -134,6 +129,6 @@ function announcements(rows: readonly BenchRow[]): Announcements {
       over ? t('benchTable.wouldBeStation', { name: name(active.id), place: place(over.id) }) : undefined,
     onDragEnd: ({ active, over }) =>
       over ? t('benchTable.isStationNow', { name: name(active.id), place: place(over.id) }) : undefined,
-    onDragCancel: ({ active }) => t('benchTable.staysWhereItWas', { name: name(active.id) }),
+    onDragCancel: ({ active }) => t('benchTable.wasNotMoved', { name: name(active.id) }),
   };
 }

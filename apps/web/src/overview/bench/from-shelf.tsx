@@ -68,7 +68,7 @@ function Found({ find, here, chosen, onTick }: FoundProps): ReactElement {
   if (rows.length === 0)
     return (
       <Empty title={find === '' ? t('fromShelf.theShelfIsEmpty') : t('fromShelf.nothingFoundFor', { find })}>
-        {t('fromShelf.pasteALinkAtThe')}
+        {t('fromShelf.pasteALinkOnThe')}
       </Empty>
     );
   return (

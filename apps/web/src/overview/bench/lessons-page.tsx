@@ -20,7 +20,7 @@ export function LessonsPage(): ReactElement {
     <>
       <PageHead
         title={t('lessonsPage.lessons')}
-        about={t('lessonsPage.eachLessonIsABench')}
+        about={t('lessonsPage.eachLessonHasABench')}
         actions={
           <>
             <Link to="/sheets" className={buttonClass()}>
@@ -46,9 +46,9 @@ function LessonList({ onCreate }: { readonly onCreate: () => void }): ReactEleme
   if (rows.length === 0) {
     return (
       <Empty title={t('lessonsPage.noLessonsYet')}>
-        {t('lessonsPage.aLessonHappensInA')}{' '}
+        {t('lessonsPage.aLessonHasAClass')}{' '}
         <button type="button" className="font-semibold text-ink underline" onClick={onCreate}>
-          {t('lessonsPage.makeTheFirstOne')}
+          {t('lessonsPage.createYourFirstLesson')}
         </button>
       </Empty>
     );

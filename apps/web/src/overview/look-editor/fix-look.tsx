@@ -17,7 +17,7 @@ export function FixLook({
   if (reason === 'too-little-contrast' && passing) {
     return (
       <FixButton onClick={() => onFix(passing)}>
-        {t('fixLook.takeTheNearestColoursThat')}
+        {t('fixLook.useTheNearestColoursThat')}
         {[passing.ink, passing.inkTo, passing.ground].map(
           (colour, index) =>
             colour !== null && (
@@ -35,13 +35,13 @@ export function FixLook({
   if (reason === 'light-on-dark')
     return (
       <FixButton onClick={() => onFix({ ink: design.ground, inkTo: null, ground: design.ink })}>
-        {t('fixLook.changeTheTwoColoursFor')}
+        {t('fixLook.swapTheTwoColours')}
       </FixButton>
     );
   if (design.centre && ['covers-patterns', 'beyond-repair', 'little-spare-repair'].includes(reason))
     return (
       <FixButton onClick={() => design.centre && onFix({ centre: { ...design.centre, side: null } })}>
-        {t('fixLook.takeTheLargestThatLeaves')}
+        {t('fixLook.useTheLargestSizeThat')}
       </FixButton>
     );
   return null;

@@ -76,7 +76,7 @@ export function LookEditor({ before, sample, names, from }: Props): ReactElement
               maxLength={limits.lookNameLength}
               onChange={(event) => setName(event.target.value)}
               problem={keep.error ?? undefined}
-              hint={t('lookEditor.underThisNameAllStaff')}
+              hint={t('lookEditor.allStaffFindTheLook')}
             />
           </section>
           <DesignControls design={design} judgement={leaves.judgement} onChange={change} />
@@ -167,9 +167,9 @@ function Leaves({
   return (
     <aside className="self-start md:sticky md:top-4">
       <div className="flex justify-center rounded-sheet border border-line bg-print p-3">
-        <CodePicture drawing={drawing} label={t('lookEditor.theCodeInThisLook')} className="h-[216px] w-full" />
+        <CodePicture drawing={drawing} label={t('lookEditor.codeWithThisLook')} className="h-[216px] w-full" />
       </div>
-      <div className="mt-1.5 px-1" role="status" aria-label={t('lookEditor.whatThisLookLeaves')}>
+      <div className="mt-1.5 px-1" role="status" aria-label={t('lookEditor.howWellThisLookScans')}>
         <ContrastFigure judgement={judgement} />
         <RepairFigure judgement={judgement} />
         <QuickFigure quick={quick} distanceM={sample.distanceM} sizeMm={sizeMm} />
@@ -186,7 +186,7 @@ function Leaves({
         <p className="mx-1 mt-1 mb-0 border-t border-line pt-3 text-small">
           {largerMm > sizeMm
             ? t('lookEditor.withoutFrameAndWordsA', { largerMm, sizeMm })
-            : t('lookEditor.squaresReadFarthestDarkerColours')}
+            : t('lookEditor.squaresScanFarthestDarkerColours')}
         </p>
       )}
     </aside>
@@ -209,15 +209,15 @@ function KeepOrLeave({
   return (
     <>
       <Link to={from?.address ?? '/school/looks'} className={buttonClass()}>
-        {t('lookEditor.leaveIt')}
+        {t('lookEditor.discard')}
       </Link>
       <Button tone="main" disabled={keep.pending} onClick={() => (fails ? setAsking(true) : onKeep())}>
-        {from ? t('lookEditor.keepAndUseItHere') : t('lookEditor.keepThisLook')}
+        {from ? t('lookEditor.saveAndUseHere') : t('lookEditor.saveLook')}
       </Button>
       {asking && (
         <Dialog
           title={t('lookEditor.thisLookFails')}
-          about={t('lookEditor.studentsWouldStandInFront')}
+          about={t('lookEditor.studentsCouldNotScanCodes')}
           onClose={() => setAsking(false)}
         >
           <ReasonList judgement={judgement} />
@@ -247,11 +247,11 @@ function KeepOrLeave({
 }
 
 function aboutOf(before: LookView | null, mine: boolean, onCode: boolean): string {
-  if (!before) return onCode ? t('lookEditor.itNeverChangesWhatThe') : t('lookEditor.allStaffFindItUnder');
-  if (!mine) return t('lookEditor.belongsToSomebodyElseWhat', { name: before.name });
+  if (!before) return onCode ? t('lookEditor.itNeverChangesWhatThe') : t('lookEditor.allStaffCanUseIt');
+  if (!mine) return t('lookEditor.belongsToSomebodyElseYour', { name: before.name });
   return before.uses === 0
-    ? t('lookEditor.noCodeHasItBy')
+    ? t('lookEditor.noCodeUsesItYet')
     : before.uses === 1
-      ? t('lookEditor.oneCodeOrLessonHas')
-      : t('lookEditor.codesAndLessonsHaveIt', { uses: before.uses });
+      ? t('lookEditor.oneCodeOrLessonUses')
+      : t('lookEditor.codesAndLessonsUseIt', { uses: before.uses });
 }

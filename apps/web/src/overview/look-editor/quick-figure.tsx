@@ -17,20 +17,20 @@ export function QuickFigure({
   const where = t('quickFigure.mmWideStudentsAt', { sizeMm, metres: metres(distanceM) });
   if (!device)
     return (
-      <Figure mark="not-yet" title={t('quickFigure.reads')} figure={t('quickFigure.noDevicesInTheList')}>
-        {t('quickFigure.withDevicesInItThe')}
+      <Figure mark="not-yet" title={t('quickFigure.reads')} figure={t('quickFigure.noDevicesListed')}>
+        {t('quickFigure.addDevicesAndEachChange')}
       </Figure>
     );
   if (failed)
     return (
       <Figure mark="not-yet" title={t('quickFigure.reads')} figure={t('quickFigure.theRehearsalFailed')}>
-        {t('quickFigure.changeSomethingAndItStarts')}
+        {t('quickFigure.changeSomethingToStartAgain')}
       </Figure>
     );
   if (!result)
     return (
       <Figure mark="not-yet" title={t('quickFigure.reads')} figure={t('quickFigure.rehearsing')}>
-        {t('quickFigure.onDevice', { device: device.name, where })}
+        {t('quickFigure.text', { device: device.name, where })}
       </Figure>
     );
   if (result.reachM === 0)

@@ -35,19 +35,19 @@ export function useKeepLookHere(before: LookView | null, from: DesignedFor | nul
     keep.mutate(request, {
       onSuccess: ({ id, name }) => {
         saved();
-        if (!from || from.page.look.id === id) return done(t('useKeepLookHere.isKept', { name }));
+        if (!from || from.page.look.id === id) return done(t('useKeepLookHere.saved', { name }));
         changeMaterial.mutate(
           { version: from.page.material.version, look: id },
           {
-            onSuccess: () => done(t('useKeepLookHere.theCodeLooksLikeNow', { name })),
-            onError: () => done(t('useKeepLookHere.isKeptChooseItOn', { name })),
+            onSuccess: () => done(t('useKeepLookHere.theCodeHasTheLook', { name })),
+            onError: () => done(t('useKeepLookHere.savedChooseItOnThe', { name })),
           },
         );
       },
     });
   const error =
     keep.error instanceof ApiError && keep.error.reason === 'not-allowed'
-      ? t('useKeepLookHere.atThisSchoolTheAdministrator')
+      ? t('useKeepLookHere.atThisSchoolOnlyThe')
       : keep.error
         ? wordsFor(keep.error)
         : null;

@@ -33,7 +33,7 @@ export function ChangeMaterialDialog({
   return (
     <Dialog
       title={t('changeMaterial.change')}
-      about={lessons.length > 1 ? t('changeMaterial.itHangsInLessonsAll', { number: lessons.length }) : undefined}
+      about={lessons.length > 1 ? t('changeMaterial.itIsUsedInLessons', { number: lessons.length }) : undefined}
       wide={fieldsShown || material.words !== null}
       onClose={onClose}
     >
@@ -43,7 +43,7 @@ export function ChangeMaterialDialog({
           content={content}
           school={school}
           devices={rehearsal.devices}
-          send={t('changeMaterial.keepTheChange')}
+          send={t('changeMaterial.saveChanges')}
           sending={change.isPending}
           failure={failure}
           place={`fields of ${material.id}`}
@@ -53,7 +53,7 @@ export function ChangeMaterialDialog({
         <>
           {content && (
             <p className="mt-0 mb-4">
-              <Button onClick={() => setFieldsShown(true)}>{t('changeMaterial.changeWhatTheCodeSays')}</Button>
+              <Button onClick={() => setFieldsShown(true)}>{t('changeMaterial.changeTheCodesContent')}</Button>
             </p>
           )}
           <MaterialForm
@@ -85,7 +85,7 @@ function RemoveMaterial({
     remove: routes.removeMaterial,
     restore: routes.restoreMaterial,
     params: { materialId: id },
-    words: t('changeMaterial.wasTakenOffTheShelf', { title }),
+    words: t('changeMaterial.wasRemovedFromTheShelf', { title }),
     leadsTo: '/shelf',
   });
   return (
@@ -98,9 +98,9 @@ function RemoveMaterial({
           ? wordsFor(removal.error)
           : kept
             ? t('changeMaterial.studentsWhoScanItsCode')
-            : t('changeMaterial.aCodeThatIsOn')}
+            : t('changeMaterial.printedCodesKeepWorking')}
       </span>
-      <Button onClick={removal.run}>{t('changeMaterial.takeOffTheShelf')}</Button>
+      <Button onClick={removal.run}>{t('changeMaterial.removeFromShelf')}</Button>
     </div>
   );
 }

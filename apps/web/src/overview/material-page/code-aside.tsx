@@ -20,19 +20,19 @@ export function CodeAside({ page, name }: { readonly page: MaterialPage; readonl
           />
         ) : (
           <p className="m-0 flex aspect-square items-center justify-center p-4 text-center text-row text-muted">
-            {t('codeAside.thisIsMoreThanA')}
+            {t('codeAside.thisIsTooLongFor')}
           </p>
         )}
       </div>
       <div className="px-1">
-        <h2 className="mt-3.5 mb-1 text-group">{t('codeAside.thisCodeSays')}</h2>
+        <h2 className="mt-3.5 mb-1 text-group">{t('codeAside.whatThisCodeSays')}</h2>
         <p className="m-0 max-h-36 overflow-auto rounded-small bg-band/60 px-3 py-2 font-mono text-small leading-snug break-words whitespace-pre-wrap">
           {code?.payload ?? material.words ?? material.link ?? material.title}
         </p>
         <p className="mt-1.5 mb-0 text-small text-muted">{agreement(rehearsal)}</p>
         {code && <Guessed text={code.payload} />}
         {page.look.judgement && <SpareRepair share={page.look.judgement.spare.spare} />}
-        <h2 className="mt-4 mb-1 text-group">{t('codeAside.keepsWorkingAsLongAs')}</h2>
+        <h2 className="mt-4 mb-1 text-group">{t('codeAside.worksAsLongAs')}</h2>
         <p className="m-0 text-row text-muted">{lifespan(page)}</p>
       </div>
     </aside>
@@ -45,9 +45,9 @@ function Guessed({ text }: { readonly text: string }): ReactElement | null {
   if (guessed === null) return null;
   return (
     <details className="mt-1 text-small text-muted">
-      <summary className="w-fit cursor-pointer py-1">{t('codeAside.whatACarelessReaderCould')}</summary>
+      <summary className="w-fit cursor-pointer py-1">{t('codeAside.whatACarelessReaderMay')}</summary>
       <p className="m-0 mt-1 max-h-28 overflow-auto font-mono text-note wrap-anywhere">{guessed}</p>
-      <p className="mt-1 mb-0">{t('codeAside.theCodeNamesItsEncoding')}</p>
+      <p className="mt-1 mb-0">{t('codeAside.theCodeNamesItsText')}</p>
     </details>
   );
 }
@@ -57,15 +57,15 @@ function SpareRepair({ share }: { readonly share: number }): ReactElement {
   return (
     <p className="mt-1 mb-0 text-small text-muted">
       {share >= 1
-        ? t('codeAside.allOfItsRepairIs')
-        : t('codeAside.ofItsRepairIsLeft', { percent: percent(Math.max(0, share)) })}
+        ? t('codeAside.allErrorCorrectionIsLeft')
+        : t('codeAside.ofItsErrorCorrectionIs', { percent: percent(Math.max(0, share)) })}
     </p>
   );
 }
 
 /** What the readers make of the drawing, with its look. */
 function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): string {
-  if (results === null || unreadBy === null) return t('codeAside.exactlyWhatWasGivenNothing');
+  if (results === null || unreadBy === null) return t('codeAside.exactlyYourContentNothingIn');
   const misread =
     results.find((result) => result.misread !== null) ??
     results
@@ -79,7 +79,7 @@ function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): s
     });
   }
   const reading = readerEngineNames.length - unreadBy.length;
-  if (reading === readerEngineNames.length) return t('codeAside.readersAgree', { count: reading });
+  if (reading === readerEngineNames.length) return t('codeAside.allReadersAgreeLetterBy', { count: reading });
   const unread = namesListed(unreadBy.map((engine) => readerWords[engine]));
   return t('codeAside.cantReadItEvenFlat', { unread });
 }
@@ -91,9 +91,9 @@ function lifespan({ material: { link, pageAddress, shownUntil }, code }: Materia
   if (pageAddress !== null)
     return shownUntil === null
       ? t('codeAside.thisServerRunsAtThe', { hostIn: hostIn(pageAddress) })
-      : t('codeAside.thisServerRunsAtAnd2', { hostIn: hostIn(pageAddress), shownUntil });
+      : t('codeAside.thisServerRunsAtUntil', { hostIn: hostIn(pageAddress), shownUntil });
   if (link === null) return t('codeAside.thePaperLastsTheWords');
-  return t('codeAside.thePageStaysWhereIt', { hostIn: hostIn(link) });
+  return t('codeAside.thePageStaysAtThe', { hostIn: hostIn(link) });
 }
 
 function hostIn(address: string): string {

@@ -78,20 +78,16 @@ export function MaterialForm({ material, devices, lessons, sending, failure, onS
           <TextField
             label={t('materialForm.showUntil')}
             type="date"
-            hint={t('materialForm.leaveItEmptyToShow')}
+            hint={t('materialForm.leaveEmptyToShowIt')}
             {...register('shownUntil')}
           />
           <ShownTooShort control={form.control} lessons={lessons} />
         </>
       )}
-      <TextField
-        label={t('materialForm.tags')}
-        hint={t('materialForm.collectionsItBelongsToParted')}
-        {...register('tags')}
-      />
+      <TextField label={t('materialForm.tags')} hint={t('materialForm.separatedByCommas')} {...register('tags')} />
       <DialogEnd
         failure={failure}
-        send={t('materialForm.keepTheChange')}
+        send={t('materialForm.saveChanges')}
         sending={sending}
         disabled={!formState.isDirty}
         onCancel={cancel}
@@ -138,7 +134,7 @@ function LinkFields({ form: { register, formState } }: PartProps): ReactElement 
         label={t('materialForm.link')}
         rows={2}
         maxLength={limits.linkLength}
-        hint={t('materialForm.aNewLinkIsAnother')}
+        hint={t('materialForm.aNewLinkMeansA')}
         {...register('link', needed)}
         problem={formState.errors.link?.message}
       />

@@ -30,7 +30,7 @@ export function MaterialStrip({ page, place, name, rehearsing }: Props): ReactEl
   ];
   return (
     <section
-      aria-label={t('materialStrip.howFarItIs')}
+      aria-label={t('materialStrip.steps')}
       className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2 rounded-sheet border border-line bg-sheet px-4 py-2.5 sm:px-5"
     >
       {code && <CodePicture drawing={code.drawing} label="" className="size-[52px] shrink-0 md:hidden" />}

@@ -44,7 +44,7 @@ function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
         <span className="min-w-0 flex-1">
           <strong>{name}</strong>: {verdictWords[now].heading.toLowerCase()}
           <span className="block text-small text-muted">
-            {t(lessonName === null ? 'newsList.noticed' : 'newsList.noticedInLesson', {
+            {t(lessonName === null ? 'newsList.noticedBefore' : 'newsList.noticedStationOfBefore', {
               ago: ago(noticedAt),
               lesson: lessonName ?? '',
               before: verdictWords[before].short,
@@ -55,7 +55,7 @@ function NewsRow({ item }: { readonly item: NewsItem }): ReactElement {
           <Small checkId={viewBefore} words={t('newsList.before', { short: verdictWords[before].short })} />
         )}
         {viewNow !== null && <Small checkId={viewNow} words={t('newsList.now', { short: verdictWords[now].short })} />}
-        <span className="text-row font-semibold underline underline-offset-2">{t('newsList.seeWhatToDo')}</span>
+        <span className="text-row font-semibold underline underline-offset-2">{t('newsList.seeHowToFixIt')}</span>
       </Link>
     </li>
   );

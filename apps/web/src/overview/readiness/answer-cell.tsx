@@ -30,7 +30,7 @@ export function AnswerCell({
 
 const markWords = {
   done: 'done',
-  'look-at': t('answerCell.toLookAt'),
+  'look-at': t('answerCell.needsAttention'),
   stop: 'stops',
   'not-yet': t('answerCell.notYet'),
 } as const;

@@ -23,7 +23,7 @@ export function opensWords(opens: ReadinessView['opens']): AnswerWords {
   if (inTheCode) return words(t('answers.inTheCode'), t('answers.needsNoNetwork'));
   if (obstacle) return words(obstacleWords[obstacle].short, obstacleWords[obstacle].figure, true);
   if (verdict === null)
-    return words(opening ? t('answers.opening') : t('answers.notOpenedYet'), opening ? t('answers.asAStudent') : '');
+    return words(opening ? t('answers.opening') : t('answers.notCheckedYet'), opening ? t('answers.asAStudent') : '');
   if (answer)
     return words(
       answer.opens ? t('answers.itOpens') : t('answers.doesntOpen'),
@@ -40,7 +40,7 @@ function openedWords(
   words: (title: string, figure: string, isFix?: boolean) => AnswerWords,
 ): AnswerWords {
   const title = wordsOfVerdict(verdict, reason).short;
-  if (opening) return words(title, t('answers.openingAgain'));
+  if (opening) return words(title, t('answers.checkingAgain'));
   if (verdict === 'open' || state === 'done') return words(title, letsInFigure(opens));
   return words(title, fixWords(opens.steps), true);
 }
@@ -58,7 +58,7 @@ function unplayedBy(names: readonly string[]): string {
 
 function letsInFigure({ verdict, stale }: Pick<ReadinessView['opens'], 'verdict' | 'stale'>): string {
   if (verdict !== 'open') return t('answers.thisClassHasThem');
-  return stale ? t('answers.openedTooLongAgo') : t('answers.withoutSigningIn');
+  return stale ? t('answers.checkedTooLongAgo') : t('answers.withoutSigningIn');
 }
 
 /** @param kind names what the code holds where it holds no link */
@@ -67,7 +67,7 @@ export function carriesWords(
   kind: MaterialKind,
 ): AnswerWords {
   if (grain === null || modules === null)
-    return { mark: state, title: t('answers.tooLong'), figure: t('answers.noCodeHoldsIt'), isFix: false };
+    return { mark: state, title: t('answers.tooLong'), figure: t('answers.tooLongForACode'), isFix: false };
   if (ignoredBy.length > 0)
     return {
       mark: state,
@@ -92,7 +92,7 @@ export function readsWords(reads: ReadinessView['reads'], rehearsing = false): A
   if (tried !== undefined)
     return {
       mark: state,
-      title: t('answers.notReadWhenTried'),
+      title: t('answers.didNotReadWhenTried'),
       figure:
         failed.length === 1 ? (tried ?? t('answers.onARealDevice')) : t('answers.onDevices', { number: failed.length }),
       isFix: false,
@@ -101,7 +101,7 @@ export function readsWords(reads: ReadinessView['reads'], rehearsing = false): A
     return {
       mark: 'not-yet',
       title: rehearsing ? t('answers.rehearsing') : t('answers.notRehearsed'),
-      figure: reads.devices === 0 ? t('answers.noDevicesInTheList') : '',
+      figure: reads.devices === 0 ? t('answers.noDevicesListed') : '',
       isFix: false,
     };
   const title = leastReachM === 0 ? t('answers.notRead') : metres(leastReachM);
@@ -114,11 +114,11 @@ function reachFigure({ distanceM, devices, fallShort, look: [worst] }: Readiness
   if (first === undefined && worst) return lookReasonWords[worst].short;
   if (first === undefined) return devices === 1 ? t('answers.theOneDevice') : t('answers.allDevices', { devices });
   const who = others.length === 0 ? first : `${fallShort.length} devices`;
-  return t('answers.fallShortOf', { who, metres: metres(distanceM) });
+  return t('answers.cantReadAt', { who, metres: metres(distanceM) });
 }
 
 export function paperWords({ state, sizeMm, changed }: ReadinessView['paper']): AnswerWords {
-  if (sizeMm === null) return { mark: 'not-yet', title: t('answers.notMade'), figure: '', isFix: false };
+  if (sizeMm === null) return { mark: 'not-yet', title: t('answers.notMadeYet'), figure: '', isFix: false };
   return state === 'done'
     ? {
         mark: state,
@@ -128,8 +128,8 @@ export function paperWords({ state, sizeMm, changed }: ReadinessView['paper']): 
       }
     : {
         mark: state,
-        title: t('answers.printedBefore'),
-        figure: t('answers.aChange', { changesListed: changesListed(changed) }),
+        title: t('answers.outOfDate'),
+        figure: t('answers.changed', { changesListed: changesListed(changed) }),
         isFix: false,
       };
 }
@@ -138,7 +138,7 @@ const addressWords: Readonly<Record<AddressCarry, string>> = {
   link: t('answers.linkItself'),
   trimmed: t('answers.shorterLink'),
   'short-link': t('answers.shortLink'),
-  bare: t('answers.bareAddress'),
+  bare: t('answers.withoutHttps'),
 };
 
 /** "Link itself", "Words", or the kind whose fields the code holds. */

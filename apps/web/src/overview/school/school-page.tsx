@@ -21,7 +21,7 @@ export function SchoolPage(): ReactElement {
   const school = useQuery(schoolQuery);
   return (
     <>
-      <PageHead title={school.data?.name ?? t('schoolPage.school')} about={t('schoolPage.whatBelongsToTheSchool')} />
+      <PageHead title={school.data?.name ?? t('schoolPage.school')} about={t('schoolPage.settingsOfTheSchoolAll')} />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="flex flex-col gap-4">
           <SchoolClasses />

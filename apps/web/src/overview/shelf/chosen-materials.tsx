@@ -24,20 +24,16 @@ export function ChosenMaterials({ rows, onClear }: Props): ReactElement {
   const materialIds = rows.map(({ material }) => material.id);
   const close = (): void => setOpen(null);
   return (
-    <div
-      className="mb-2 flex flex-wrap items-center gap-2.5"
-      role="group"
-      aria-label={t('chosenMaterials.whatIsChosen')}
-    >
-      <span className="text-row font-semibold">{t('chosenMaterials.materialsChosen', { count: rows.length })}</span>
-      <Button onClick={() => setOpen('lesson')}>{t('chosenMaterials.putIntoALesson')}</Button>
+    <div className="mb-2 flex flex-wrap items-center gap-2.5" role="group" aria-label={t('chosenMaterials.selection')}>
+      <span className="text-row font-semibold">{t('chosenMaterials.materialsSelected', { count: rows.length })}</span>
+      <Button onClick={() => setOpen('lesson')}>{t('chosenMaterials.addToALesson')}</Button>
       <Button onClick={() => setOpen('tag')}>{t('chosenMaterials.tag')}</Button>
       <Link to={composerOfMaterials(materialIds)} className={buttonClass()}>
         {t('chosenMaterials.makeSheets')}
       </Link>
       <Button onClick={() => remove(materialIds)}>{t('chosenMaterials.delete')}</Button>
       <Button tone="quiet" onClick={onClear}>
-        {t('chosenMaterials.chooseNone')}
+        {t('chosenMaterials.clearSelection')}
       </Button>
       <Suspense>
         {open === 'lesson' && <IntoLesson materialIds={materialIds} onClose={close} onDone={onClear} />}

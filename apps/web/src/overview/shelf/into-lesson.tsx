@@ -37,7 +37,7 @@ export function IntoLesson({ materialIds, onClose, onDone }: Props): ReactElemen
   };
   return (
     <Dialog
-      title={t('intoLesson.putMaterialsIntoALesson', { count: materialIds.length })}
+      title={t('intoLesson.addMaterialsToALesson', { count: materialIds.length })}
       about={t('intoLesson.eachBecomesAStationAt')}
       onClose={onClose}
     >
@@ -45,7 +45,7 @@ export function IntoLesson({ materialIds, onClose, onDone }: Props): ReactElemen
         {lessons.isPending && <Loading rows={3} label={t('intoLesson.lessonsAreLoading')} />}
         {hasFailed(lessons) && <Failed words={wordsFor(lessons.error)} onRetry={() => void lessons.refetch()} />}
         {lessons.isSuccess && rows.length === 0 && (
-          <Empty title={t('intoLesson.noLessonsYet')}>{t('intoLesson.makeOneUnderLessonsThen')}</Empty>
+          <Empty title={t('intoLesson.noLessonsYet')}>{t('intoLesson.createOneUnderLessonsThen')}</Empty>
         )}
         {rows.length > 0 && (
           <fieldset className="m-0 max-h-[46vh] overflow-y-auto rounded-small border border-line p-1">
@@ -64,7 +64,7 @@ export function IntoLesson({ materialIds, onClose, onDone }: Props): ReactElemen
         )}
         <DialogEnd
           failure={add.isError ? wordsFor(add.error) : null}
-          send={t('intoLesson.putIntoTheLesson')}
+          send={t('intoLesson.addToLesson')}
           sending={add.isPending}
           disabled={lessonId === ''}
           onCancel={onClose}

@@ -39,7 +39,7 @@ export function ShelfPage(): ReactElement {
     <>
       <PageHead
         title={t('shelfPage.shelf')}
-        about={t('shelfPage.allYourMaterialsInA')}
+        about={t('shelfPage.allYourMaterialsInLessons')}
         actions={<Ways find={find} onFind={setFind} autoFocus={search.get('focus') === 'find'} />}
       />
       <Intake
@@ -124,7 +124,7 @@ function Ways({
 
 function Nothing({ wanted }: { readonly wanted: string }): ReactElement {
   return wanted === '' ? (
-    <Empty title={t('shelfPage.theShelfIsEmpty')}>{t('shelfPage.whateverYouPasteAboveStands')}</Empty>
+    <Empty title={t('shelfPage.theShelfIsEmpty')}>{t('shelfPage.whateverYouPasteAboveIs')}</Empty>
   ) : (
     <Empty title={t('shelfPage.nothingFoundFor', { wanted })}>{t('shelfPage.tryFewerLettersOrAnother')}</Empty>
   );

@@ -17,12 +17,12 @@ interface Props {
 
 export function ShelfRow({ row: { material, code, readiness, lessons }, ticked, onTick }: Props): ReactElement {
   const where =
-    lessons.length === 0 ? t('shelfRow.inNoLesson') : `in ${lessons.map((lesson) => lesson.name).join(', ')}`;
+    lessons.length === 0 ? t('shelfRow.notInALesson') : `in ${lessons.map((lesson) => lesson.name).join(', ')}`;
   return (
     <li className={`flex items-stretch border-b border-line last:border-b-0 ${ticked ? 'bg-marker-soft' : ''}`}>
       <label className="flex w-12 shrink-0 cursor-pointer items-center justify-center">
         <CheckBox
-          aria-label={t('shelfRow.choose', { title: material.title })}
+          aria-label={t('shelfRow.select', { title: material.title })}
           checked={ticked}
           onChange={(event) => onTick(event.target.checked)}
         />

@@ -36,7 +36,7 @@ export function TagBar({
             {t('tagBar.makeSheets')}
           </Link>
           <Button disabled={open.isPending} onClick={() => open.mutate(chosen)}>
-            {t('tagBar.openAllAgain')}
+            {t('tagBar.checkAllAgain')}
           </Button>
         </span>
       )}

@@ -28,7 +28,7 @@ export function StartPage(): ReactElement {
   const firstName = session?.name.split(' ')[0] ?? '';
   return (
     <>
-      <PageHead title={t('startPage.goodToSeeYou', { firstName })} about={t('startPage.needOneCodeNowPaste')} />
+      <PageHead title={t('startPage.hello', { firstName })} about={t('startPage.needOneCodeNowPaste')} />
       <Intake
         label={t('startPage.whatShouldStudentsOpen')}
         placeholder={t('startPage.pasteALinkOrWrite')}
@@ -58,7 +58,7 @@ function NextLessons(): ReactElement {
     lessons.data.pages.flatMap((page) => page.rows),
     dayHere(new Date()),
   ).slice(0, lessonsShown);
-  if (rows.length === 0) return <Empty title={t('startPage.noLessonsYet')}>{t('startPage.oneCodeAloneNeedsNo')}</Empty>;
+  if (rows.length === 0) return <Empty title={t('startPage.noLessonsYet')}>{t('startPage.aSingleCodeNeedsNo')}</Empty>;
   return (
     <ul className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0">
       {rows.map((row) => (

@@ -31,11 +31,11 @@ export function SavePicture({ page, place, name }: Props): ReactElement | null {
         className={buttonClass()}
         href={pictureAddress(place, {})}
         download
-        title={t('savePicture.pNGMmWideWhenIt', { documentMm: pictures.documentMm })}
+        title={t('savePicture.pNGMmWideInA', { documentMm: pictures.documentMm })}
       >
         {t('savePicture.savePicture')}
       </a>
-      <Button onClick={() => setOpen(true)}>{t('savePicture.otherPictures')}</Button>
+      <Button onClick={() => setOpen(true)}>{t('savePicture.moreFormats')}</Button>
       {open && (
         <Dialog
           title={t('savePicture.picturesOfThisCode')}
@@ -62,17 +62,17 @@ function Uses({
   const { documentMm, smallestMm, printingMm } = pictures;
   return (
     <ul className="m-0 flex list-none flex-col p-0">
-      <Use title={t('savePicture.forADocument')} about={t('savePicture.mmWideWhenItIs', { documentMm, smallestMm })}>
+      <Use title={t('savePicture.forADocument')} about={t('savePicture.mmWideToReadOn', { documentMm, smallestMm })}>
         <Save address={pictureAddress(place, { use: 'document', format: 'png' })} words={t('savePicture.pNG')} />
         {canCopyPictures() && (
           <HandOn
             words={t('savePicture.copy')}
-            done={t('savePicture.thePictureIsOnThe')}
+            done={t('savePicture.pictureCopied')}
             act={() => copyPicture(pictureAddress(place, { use: 'document', format: 'png' }))}
           />
         )}
       </Use>
-      <Use title={t('savePicture.forPrinting')} about={t('savePicture.mmWideAsItReads', { printingMm })}>
+      <Use title={t('savePicture.forPrinting')} about={t('savePicture.mmWideForWhereStudents', { printingMm })}>
         <Save address={pictureAddress(place, { use: 'printing', format: 'pdf' })} words={t('savePicture.pDF')} />
         <Save address={pictureAddress(place, { use: 'printing', format: 'svg' })} words={t('savePicture.sVG')} />
         <Save
@@ -88,7 +88,7 @@ function Uses({
           words={t('savePicture.jPEG')}
         />
       </Use>
-      <Use title={t('savePicture.forTheBoard')} about={t('savePicture.largeEnoughForAProjector')}>
+      <Use title={t('savePicture.forTheProjector')} about={t('savePicture.largeEnoughForAProjector')}>
         <Save address={pictureAddress(place, { use: 'board', format: 'png' })} words={t('savePicture.pNG')} />
       </Use>
       <WebPicture materialId={page.material.id} name={page.material.title} pictures={pictures} />

@@ -30,9 +30,9 @@ export function WebPicture({
   const { webAddress } = pictures;
   if (webAddress === null) {
     return (
-      <Use title={t('webPicture.forAWebPage')} about={t('webPicture.anAddressThatNobodyGuesses')}>
+      <Use title={t('webPicture.forAWebPage')} about={t('webPicture.aSecretAddressShowsThe')}>
         <Button disabled={show.isPending} onClick={() => show.mutate(true)}>
-          {t('webPicture.makeAnAddress')}
+          {t('webPicture.createAddress')}
         </Button>
       </Use>
     );
@@ -40,16 +40,16 @@ export function WebPicture({
   const line = htmlLine(pictures, webAddress, name);
   const copy = async (): Promise<void> => {
     await navigator.clipboard.writeText(line);
-    notice({ words: t('webPicture.theLineIsOnThe') });
+    notice({ words: t('webPicture.hTMLCopied') });
   };
   return (
     <Use
       title={t('webPicture.forAWebPage')}
       about={
         <>
-          {t('webPicture.putThisLineIntoThe')}
+          {t('webPicture.pasteThisIntoThePages')}
           <code
-            aria-label={t('webPicture.hTMLLine')}
+            aria-label={t('webPicture.hTMLCode')}
             className="mt-1.5 block rounded-small bg-band/60 px-3 py-2 font-mono text-note break-all text-ink select-all"
           >
             {line}
@@ -57,7 +57,7 @@ export function WebPicture({
         </>
       }
     >
-      <Button onClick={() => void copy()}>{t('webPicture.copyTheLine')}</Button>
+      <Button onClick={() => void copy()}>{t('webPicture.copyHTML')}</Button>
       <Button disabled={show.isPending} onClick={() => show.mutate(false)}>
         {t('webPicture.switchOff')}
       </Button>

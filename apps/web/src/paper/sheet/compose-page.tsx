@@ -47,8 +47,8 @@ export function ComposePage(): ReactElement {
     return (
       <>
         <PageHead title={t('composePage.sheets')} about={t('composePage.postersTableCardsCardsHandouts')} />
-        <p className="mt-0 mb-4 text-body text-muted">{t('composePage.toMakeSomeOpenA')}</p>
-        <Prints empty={t('composePage.whatYouMakeIsListed')} />
+        <p className="mt-0 mb-4 text-body text-muted">{t('composePage.openALessonAndChoose')}</p>
+        <Prints empty={t('composePage.yourSheetsAreListedHere')} />
       </>
     );
   if (school.isPending) return <Loading rows={6} label={t('composePage.theComposerIsLoading')} />;
@@ -184,9 +184,9 @@ function useComposition(all: SheetPlaces, first: SheetChoices): Composition {
 }
 
 function aboutPages(preview: SheetsPreview | undefined): string {
-  const seen = t('composePage.whatYouSeeIsWhat');
+  const seen = t('composePage.thePreviewIsExactlyWhat');
   return preview
-    ? t('composePage.codesOn', { count: preview.codes, pages: t('composePage.page', { count: preview.pages }), seen })
+    ? t('composePage.codesOn', { count: preview.codes, pages: t('composePage.pages', { count: preview.pages }), seen })
     : seen;
 }
 
@@ -203,11 +203,11 @@ function Pages({
   return (
     <div className="flex min-w-0 flex-col gap-4">
       {data && data.notices.length > 0 && (
-        <Panel title={t('composePage.lookAtThisBeforeYou')}>
+        <Panel title={t('composePage.checkBeforeYouPrint')}>
           <SheetNotices notices={data.notices} lessonId={lessonId} />
         </Panel>
       )}
-      {preview.isPending && <Loading rows={6} label={t('composePage.thePagesAreBeingLaid')} />}
+      {preview.isPending && <Loading rows={6} label={t('composePage.preparingThePages')} />}
       {hasFailed(preview) && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
       {data && <PageView preview={data} fresh={!preview.isPlaceholderData} onPage={onPage} />}
     </div>
@@ -252,7 +252,7 @@ function MakeSheets({ places, choices, notices, disabled, lessonId, onMade }: Ma
       </Button>
       {error && (
         <Dialog
-          title={warnings.length > 0 ? t('composePage.lookAtThisBeforeYou') : t('composePage.theSheetsWereNotMade')}
+          title={warnings.length > 0 ? t('composePage.checkBeforeYouPrint') : t('composePage.theSheetsWereNotMade')}
           onClose={() => make.reset()}
         >
           {warnings.length === 0 ? (

@@ -18,8 +18,8 @@ const figures: readonly (readonly [keyof LabelGrid, string, boolean])[] = [
   ['heightMm', t('labelFields.labelHeightMm'), false],
   ['leftMm', t('labelFields.leftMarginMm'), false],
   ['topMm', t('labelFields.topMarginMm'), false],
-  ['pitchXMm', t('labelFields.stepAcrossMm'), false],
-  ['pitchYMm', t('labelFields.stepDownMm'), false],
+  ['pitchXMm', t('labelFields.horizontalPitchMm'), false],
+  ['pitchYMm', t('labelFields.verticalPitchMm'), false],
 ];
 
 export function LabelFields({ labels, startAt, onChange }: Props): ReactElement {
@@ -44,7 +44,7 @@ export function LabelFields({ labels, startAt, onChange }: Props): ReactElement 
           onChange={(value) => onChange({ startAt: Math.min(Math.max(1, value), cells) - 1 })}
         />
       </div>
-      <p className="mt-1 mb-0 text-note text-muted">{t('labelFields.aStepGoesFromThe')}</p>
+      <p className="mt-1 mb-0 text-note text-muted">{t('labelFields.pitchIsTheDistanceFrom')}</p>
     </fieldset>
   );
 }

@@ -71,7 +71,7 @@ export function MakePoster({ place, name, paper, tone = 'main' }: Props): ReactE
       </Button>
       {error && (
         <Dialog
-          title={warnings.length > 0 ? t('makePoster.lookAtThisBeforeYou') : t('makePoster.thePosterWasNotMade')}
+          title={warnings.length > 0 ? t('makePoster.checkBeforeYouPrint') : t('makePoster.thePosterWasNotMade')}
           about={warnings.length > 0 ? `“${name}”` : undefined}
           onClose={() => make.reset()}
         >

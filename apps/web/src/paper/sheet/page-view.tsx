@@ -30,7 +30,7 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
           {pagesWords(pages, sizesMm)}
         </span>
         <span className="ml-auto flex items-center gap-4">
-          <Tick words={t('pageView.inGrey')} ticked={grey} onTick={setGrey} />
+          <Tick words={t('pageView.inGreyscale')} ticked={grey} onTick={setGrey} />
           <Tick words={t('pageView.realSize')} ticked={real} onTick={setReal} />
         </span>
       </div>
@@ -49,7 +49,7 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
       {pages > 1 && (
         <nav aria-label={t('pageView.pages')} className="mt-3 flex items-center justify-center gap-3 text-row">
           <Button disabled={page === 0} onClick={() => onPage(page - 1)}>
-            {t('pageView.pageBefore')}
+            {t('pageView.previousPage')}
           </Button>
           <span>
             {side === 'back'

@@ -17,7 +17,7 @@ import { t } from '../words.js';
 const titles = {
   'not-yet': t('paperPart.notOnPaperYet'),
   done: t('paperPart.onPaper'),
-  'look-at': t('paperPart.printedBeforeTheChange'),
+  'look-at': t('paperPart.outOfDate'),
   stop: t('paperPart.onPaper'),
 } as const;
 
@@ -84,7 +84,7 @@ function SheetList({ sheets }: { readonly sheets: MaterialPage['sheets'] }): Rea
             <span className="font-semibold">{sheet.fileName}</span>
           )}
           <span className="text-muted">
-            {t(sheet.state === 'done' ? 'paperPart.madeSheet' : 'paperPart.sheetWithState', {
+            {t(sheet.state === 'done' ? 'paperPart.codeMm' : 'paperPart.codeMm2', {
               kind: sheetKindWords[sheet.kind],
               paper: sheet.paper,
               sizeMm: Math.round(sheet.sizeMm),

@@ -27,7 +27,7 @@ function NoPages({ print }: { readonly print: PrintView }): ReactElement {
     <main className="mx-auto max-w-[760px] p-5">
       <PageHead title={t('printPage.print')} trail={<Link to="/sheets">{t('printPage.sheets')}</Link>} />
       <Panel>
-        <ul className="m-0 list-none p-0" aria-label={t('printPage.whatIsToBePrinted')}>
+        <ul className="m-0 list-none p-0" aria-label={t('printPage.whatToPrint')}>
           <PrintRow print={print} />
         </ul>
       </Panel>

@@ -42,7 +42,7 @@ export function PrintRow({
 /** "5 codes on 2 pages, A4 portrait, plain design. 29 November, 14:03, Maren Dallow". */
 function aboutPrint({ codes, pages, paper, lying, design, madeAt, author }: PrintView): string {
   const what = [
-    t('printRow.codesOn', { count: codes, pages: t('printRow.page', { count: pages }) }),
+    t('printRow.codesOn', { count: codes, pages: t('printRow.pages', { count: pages }) }),
     `${paper} ${waysRoundInLine[lying ? 'lying' : 'upright']}`,
     designWords(design),
   ];
@@ -78,7 +78,7 @@ function MoreForPrint({ print }: { readonly print: PrintView }): ReactElement {
     remove: routes.removePrint,
     restore: routes.restorePrint,
     params: { printId: print.id },
-    words: t('printRow.isDeletedSheetsOnThe', { fileName: print.fileName }),
+    words: t('printRow.wasDeletedPrintedSheetsStay', { fileName: print.fileName }),
   });
   const pictures: MenuEntry = { label: t('printRow.pagesAsPicturesZIP'), download: printPicturesAddress(print) };
   const again: MenuEntry = { label: t('printRow.makeAgain'), to: composerOfPrint(print) ?? '' };

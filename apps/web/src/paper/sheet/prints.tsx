@@ -13,7 +13,7 @@ import { t } from '../words.js';
 /** The one that was just made, with nothing beside it. */
 export function JustMade({ printId }: { readonly printId: string }): ReactElement {
   const print = useQuery(printQuery(printId));
-  if (print.isPending) return <Loading rows={1} label={t('prints.whatWasMadeIsLoading')} />;
+  if (print.isPending) return <Loading rows={1} label={t('prints.yourSheetsAreLoading')} />;
   if (hasFailed(print)) return <Failed words={wordsFor(print.error)} onRetry={() => void print.refetch()} />;
   return (
     <ul className="m-0 list-none rounded-small bg-marker-soft px-4 py-1" aria-label={t('prints.justMade')}>
@@ -31,17 +31,17 @@ export function Prints({
   readonly empty?: ReactNode;
 }): ReactElement | null {
   const prints = useInfiniteQuery(printsQuery);
-  if (prints.isPending) return <Loading rows={1} label={t('prints.whatWasMadeBeforeIs')} />;
+  if (prints.isPending) return <Loading rows={1} label={t('prints.earlierSheetsAreLoading')} />;
   if (hasFailed(prints)) return <Failed words={wordsFor(prints.error)} onRetry={() => void prints.refetch()} />;
   const rows = prints.data.pages.flatMap((page) => page.rows).filter(({ id }) => id !== without);
   const total = (prints.data.pages[0]?.total ?? 0) - (without === null ? 0 : 1);
   if (rows.length === 0) return empty === undefined ? null : <Empty title={t('prints.nothingMadeYet')}>{empty}</Empty>;
   return (
     <Panel
-      title={t('prints.madeBefore')}
+      title={t('prints.earlier')}
       aside={rows.length < total ? t('prints.of', { number: rows.length, total }) : undefined}
     >
-      <ul className="m-0 list-none p-0" aria-label={t('prints.madeBefore')}>
+      <ul className="m-0 list-none p-0" aria-label={t('prints.earlier')}>
         {rows.map((print) => (
           <PrintRow key={print.id} print={print} />
         ))}

@@ -28,7 +28,7 @@ interface Props {
 }
 
 const waysRound = ['upright', 'lying'] as const;
-const waysRoundWords = { upright: t('sheetOptions.upright'), lying: t('sheetOptions.lying') } as const;
+const waysRoundWords = { upright: t('sheetOptions.portrait'), lying: t('sheetOptions.landscape') } as const;
 const arrangements = ['list', 'columns'] as const;
 const arrangementWords = { list: t('sheetOptions.oneBelowTheOther'), columns: t('sheetOptions.inColumns') } as const;
 const hanWords = { sc: t('sheetOptions.chinese'), jp: t('sheetOptions.japanese') } as const;
@@ -77,11 +77,11 @@ export function SheetOptions({ choices, templates, onChange, onNewTemplate }: Pr
         <summary className="cursor-pointer text-small font-semibold">{t('sheetOptions.more')}</summary>
         <div className="mt-2">
           <ChoiceField
-            label={t('sheetOptions.chineseCharactersInFormsThat')}
+            label={t('sheetOptions.chineseCharacterForms')}
             choices={['sc', 'jp']}
             words={hanWords}
             value={choices.han}
-            hint={t('sheetOptions.whereKanaOrHangulStand')}
+            hint={t('sheetOptions.nextToKanaOrHangul')}
             onChange={(event) => set({ han: event.target.value as SheetChoices['han'] })}
           />
         </div>
@@ -105,7 +105,7 @@ function PaperFields({ choices, set }: FieldsProps): ReactElement {
     <>
       <PaperField value={choices.paper} onChoose={(paper) => set({ paper })} />
       <ChoiceField
-        label={t('sheetOptions.wayRound')}
+        label={t('sheetOptions.orientation')}
         choices={waysRound}
         words={waysRoundWords}
         value={choices.lying ? 'lying' : 'upright'}
@@ -121,7 +121,7 @@ function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: Fi
     <>
       {perPageChoices[kind].length > 1 && (
         <SelectField
-          label={t('sheetOptions.aPage')}
+          label={t('sheetOptions.perPage')}
           value={perPage}
           onChange={(event) => set({ perPage: Number(event.target.value) })}
         >
@@ -156,7 +156,7 @@ function AmountFields({ choices: { kind, perPage, inColumns, copies }, set }: Fi
 function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: FieldsProps): ReactElement {
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-small font-semibold">{t('sheetOptions.whatStandsOnThem')}</legend>
+      <legend className="mb-1 text-small font-semibold">{t('sheetOptions.whatToPrint')}</legend>
       <div className="grid grid-cols-2 gap-x-3">
         {faceFields.map((field) => (
           <Tick
@@ -175,7 +175,7 @@ function WhatStandsOnThem({ choices: { kind, fields, picture, backs }, set }: Fi
         )}
         {withBacks.includes(kind) && (
           <Tick
-            words={t('sheetOptions.backsForBothSides')}
+            words={t('sheetOptions.printBacksBothSides')}
             ticked={backs}
             onTick={(ticked) => set({ backs: ticked })}
           />
@@ -198,7 +198,7 @@ function TemplateField({
       onChange={(event) => set({ templateId: event.target.value || null })}
     >
       <option value="">
-        {t('sheetOptions.asUsual', { value: ofKind.find(({ usual }) => usual)?.name ?? t('sheetOptions.plain') })}
+        {t('sheetOptions.default', { value: ofKind.find(({ usual }) => usual)?.name ?? t('sheetOptions.plain') })}
       </option>
       {ofKind.map(({ id, name }) => (
         <option key={id} value={id}>

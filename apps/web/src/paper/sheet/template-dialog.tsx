@@ -54,7 +54,7 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
           ? t('templateDialog.newTemplateFor', { value: sheetKindWords[kind].toLowerCase() })
           : t('templateDialog.change', { name: before.name })
       }
-      about={t('templateDialog.seenAndUsedByAll')}
+      about={t('templateDialog.allStaffCanUseIt')}
       onClose={onClose}
     >
       <form
@@ -75,13 +75,13 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
           type="color"
           value={accent}
           className="h-9 w-20 rounded-small border border-line-strong bg-sheet p-1"
-          problem={readable ? undefined : t('templateDialog.tooPaleToBeRead')}
+          problem={readable ? undefined : t('templateDialog.tooPaleToReadOn')}
           onChange={(event) => setAccent(event.target.value)}
         />
         {withHeader.includes(kind) && <HeaderField kind={kind} header={header} upload={upload} onChange={setHeader} />}
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
-          send={t('templateDialog.keepTheTemplate')}
+          send={t('templateDialog.saveTemplate')}
           sending={keep.isPending}
           disabled={upload.isPending || name.trim() === '' || !readable}
           onCancel={onClose}
@@ -145,7 +145,7 @@ function ChosenHeader({
           onChange={(heightMm) => onChange({ ...header, heightMm })}
         />
       </div>
-      <Button onClick={() => onChange(null)}>{t('templateDialog.without')}</Button>
+      <Button onClick={() => onChange(null)}>{t('templateDialog.none')}</Button>
     </div>
   );
 }

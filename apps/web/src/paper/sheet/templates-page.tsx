@@ -27,7 +27,7 @@ export function TemplatesPage(): ReactElement {
   return (
     <>
       <PageHead
-        title={t('templatesPage.templatesOfSheets')}
+        title={t('templatesPage.sheetTemplates')}
         trail={<Link to="/school">{t('templatesPage.school')}</Link>}
         about={t('templatesPage.aColourForTitlesAnd')}
         actions={
@@ -92,13 +92,13 @@ function TemplateRow({
       <span className="min-w-0 flex-1 basis-48">
         <span className="block text-lead font-semibold">{name}</span>
         <span className="text-small text-muted">
-          {usual ? t('templatesPage.usual', { sheetKindWords: sheetKindWords[kind] }) : sheetKindWords[kind]}
+          {usual ? t('templatesPage.default', { sheetKindWords: sheetKindWords[kind] }) : sheetKindWords[kind]}
         </span>
       </span>
       {header && <img src={`/api/look-pictures/${header.pictureId}`} alt="" className="h-9 max-w-40 object-contain" />}
       {administrator && (
         <Button disabled={makeUsual.isPending} onClick={() => sendChange(makeUsual, { id, usual: !usual })}>
-          {usual ? t('templatesPage.noLongerUsual') : t('templatesPage.makeItUsual')}
+          {usual ? t('templatesPage.removeAsDefault') : t('templatesPage.makeDefault')}
         </Button>
       )}
       {mine && (
@@ -108,7 +108,7 @@ function TemplateRow({
             disabled={remove.isPending}
             onClick={() =>
               sendChange(remove, id, {
-                onSuccess: () => notice({ words: t('templatesPage.isRemovedWhatWasPrinted', { name }) }),
+                onSuccess: () => notice({ words: t('templatesPage.wasRemovedEarlierPrintsStay', { name }) }),
               })
             }
           >

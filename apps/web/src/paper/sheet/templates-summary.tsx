@@ -8,17 +8,13 @@ import { t } from '../words.js';
 /** On the school's page: which templates of sheets there are, which are usual, and the way to them. */
 export function TemplatesSummary(): ReactElement {
   return (
-    <SchoolSummary
-      title={t('templatesSummary.templatesOfSheets')}
-      to="/school/templates"
-      query={useQuery(templatesQuery)}
-    >
+    <SchoolSummary title={t('templatesSummary.sheetTemplates')} to="/school/templates" query={useQuery(templatesQuery)}>
       {(templates) =>
         templates.length === 0
-          ? t('templatesSummary.noneYetAllSheetsAre')
+          ? t('templatesSummary.noTemplatesYetAllSheets')
           : templates
               .map(({ name, kind, usual }) =>
-                t(usual ? 'templatesSummary.usualTemplate' : 'templatesSummary.template', {
+                t(usual ? 'templatesSummary.default' : 'templatesSummary.text', {
                   name,
                   kind: sheetKindWords[kind],
                 }),

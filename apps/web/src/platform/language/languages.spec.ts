@@ -136,7 +136,8 @@ describe('the catalogue', () => {
   });
 
   it('leaves the same open in every language', () => {
-    for (const language of readdirSync(languages))
+    // The made-up one is written at every build.
+    for (const language of readdirSync(languages).filter((each) => each !== 'qps'))
       for (const area of areas) {
         const [english, theirs] = [read('en', `${area}.json`), read(language, `${area}.json`)];
         for (const [group, texts] of Object.entries(theirs))

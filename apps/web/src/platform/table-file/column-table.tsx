@@ -69,7 +69,7 @@ export function ColumnTable<Role extends string>({
           ))}
         </tbody>
       </table>
-      <Tick words={t('columnTable.theFirstRowNamesThe')} ticked={header} onTick={(ticked) => onChange(roles, ticked)} />
+      <Tick words={t('columnTable.firstRowIsAHeader')} ticked={header} onTick={(ticked) => onChange(roles, ticked)} />
     </div>
   );
 }

@@ -7,8 +7,8 @@ export const contentProblemWords: Readonly<Record<ContentProblemReason, string>>
   'no-number': t('contentProblems.writeAPhoneNumberDigits'),
   'no-web-address': t('contentProblems.writeAWholeAddressThat'),
   'no-day': t('contentProblems.chooseADayThatExists'),
-  'ends-before-it-starts': t('contentProblems.itEndsBeforeItBegins'),
-  'end-without-start': t('contentProblems.withAnEndItNeeds'),
-  'out-of-range': t('contentProblems.degreesNorthGoFrom90'),
+  'ends-before-it-starts': t('contentProblems.theEndIsBeforeThe'),
+  'end-without-start': t('contentProblems.addAStartOrRemove'),
+  'out-of-range': t('contentProblems.use90To90Degrees'),
   'password-length': t('contentProblems.aWPAPasswordHas8'),
 };

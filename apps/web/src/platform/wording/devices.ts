@@ -21,9 +21,9 @@ export const genericWords: Readonly<Record<GenericDevice, string>> = {
 export const figureHints = {
   previewWidthPx: t('devices.ofThePreviewWhileScanning'),
   previewHeightPx: t('devices.often720Or1080'),
-  horizontalFovDeg: t('devices.stand1MFromA'),
-  nearestFocusM: t('devices.theNearestDistanceAtWhich'),
+  horizontalFovDeg: t('devices.measureTheWidthYouSee'),
+  nearestFocusM: t('devices.closestDistanceWhereSmallPrint'),
   blurPx: t('devices.n06ForAClean'),
-  noiseGrey: t('devices.n4ForACalmPicture'),
-  jpegQuality: t('devices.ofWebcamsThatCompressAbout'),
+  noiseGrey: t('devices.n4ForACleanPicture'),
+  jpegQuality: t('devices.about80ForWebcamsThat'),
 } as const;

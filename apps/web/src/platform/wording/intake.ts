@@ -6,7 +6,7 @@ import { t } from '../language/words.js';
 export const addressDoubtWords: Readonly<Record<AddressDoubt, string>> = {
   'cut-off': t('intake.thisLinkEndsInDots'),
   'comma-in-host': t('intake.thisLinkHasCommasWhere'),
-  'run-together': t('intake.twoLinksMayHaveRun'),
+  'run-together': t('intake.twoLinksMayBeJoined'),
   'unknown-host': t('intake.noPublicWebsiteEndsLike'),
   'name-before-host': t('intake.theWebsiteIsThePart'),
 };

@@ -3,7 +3,7 @@ import { t } from '../language/words.js';
 
 export const rungWords: Readonly<Record<Carry, string>> = {
   link: t('ladder.theLinkAsItIs'),
-  trimmed: t('ladder.theLinkWithoutWhatOnly'),
+  trimmed: t('ladder.theLinkWithoutTrackingParameters'),
   'short-link': t('ladder.theSchoolsShortLink'),
   bare: t('ladder.theAddressWithoutHttps'),
   words: t('ladder.theWordsThemselves'),
@@ -14,7 +14,7 @@ export const carriedWords: Readonly<Record<Carry, string>> = {
   link: t('ladder.theLink'),
   trimmed: t('ladder.theShorterLink'),
   'short-link': t('ladder.theSchoolsShortLink2'),
-  bare: t('ladder.theBareAddress'),
+  bare: t('ladder.theAddressWithoutHttps2'),
   words: t('ladder.theWords'),
 };
 
@@ -22,15 +22,15 @@ export const dependencyWords: Readonly<Record<Dependency, string>> = {
   page: t('ladder.asLongAsThePage'),
   'page-and-school': t('ladder.asLongAsThePage2'),
   'page-and-reader': t('ladder.someScannersShowItAs'),
-  nothing: t('ladder.forGoodWithoutAnyNetwork'),
+  nothing: t('ladder.alwaysWithoutANetwork'),
 };
 
 /** Why a rung is recommended. */
 export const rungReasonWords: Readonly<Record<RungReason, string>> = {
-  'only-one': t('ladder.thereIsOneWayAnd'),
+  'only-one': t('ladder.thisIsTheOnlyOption'),
   exact: t('ladder.itSaysExactlyWhatWas'),
   'reads-farther': t('ladder.noneReadsFromWhereStudents'),
-  'fits-the-room': t('ladder.itIsTheFirstThat'),
-  'short-reads': t('ladder.nothingDirectReadsFromWhere'),
+  'fits-the-room': t('ladder.itIsTheMostDirect'),
+  'short-reads': t('ladder.onlyTheSchoolsShortLink'),
   coarser: t('ladder.itLeadsToTheSame'),
 };

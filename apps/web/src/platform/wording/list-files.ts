@@ -4,7 +4,7 @@ import { t } from '../language/words.js';
 
 export const listFileWords: Readonly<Record<ListFileProblem, string>> = {
   'too-large': t('listFiles.thisFileIsTooLarge'),
-  'not-a-list': t('listFiles.thisIsNoListThat'),
+  'not-a-list': t('listFiles.thisFileCantBeRead'),
   'too-wide': t('listFiles.thisTableHasMoreThan'),
   empty: t('listFiles.thereIsNothingInThis'),
 };

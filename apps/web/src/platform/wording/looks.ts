@@ -13,7 +13,7 @@ interface ReasonWords {
 export const lookReasonWords: Readonly<Record<LookReason, ReasonWords>> = {
   'too-little-contrast': {
     short: t('looks.tooLittleContrast'),
-    long: t('looks.tooLittleContrastInGrey'),
+    long: t('looks.tooLittleContrastBetweenCode'),
   },
   'not-read-flat': {
     short: t('looks.aReaderCantReadIt'),
@@ -24,24 +24,24 @@ export const lookReasonWords: Readonly<Record<LookReason, ReasonWords>> = {
     long: t('looks.lightOnDarkScannersDont'),
   },
   'covers-patterns': {
-    short: t('looks.middleTooLarge'),
-    long: t('looks.whatIsInTheMiddle'),
+    short: t('looks.centrePictureTooLarge'),
+    long: t('looks.theCentrePictureCoversPatterns'),
   },
   'beyond-repair': {
-    short: t('looks.middleTooLarge'),
-    long: t('looks.whatIsInTheMiddle2'),
+    short: t('looks.centrePictureTooLarge'),
+    long: t('looks.theCentrePictureCoversMore'),
   },
   'little-spare-repair': {
-    short: t('looks.littleSpareRepair'),
+    short: t('looks.littleErrorCorrectionLeft'),
     long: t('looks.lessThanHalfOfThe'),
   },
   'no-room-for-centre': {
-    short: t('looks.noRoomInTheMiddle'),
+    short: t('looks.noRoomForACentre'),
     long: t('looks.thisCodeHasNoRoom'),
   },
   'not-allowed': {
-    short: t('looks.notAllowedAnyMore'),
-    long: t('looks.theSchoolDoesNotAllow'),
+    short: t('looks.noLongerAllowed'),
+    long: t('looks.theSchoolNoLongerAllows'),
   },
 };
 
@@ -74,7 +74,7 @@ export const frameWords: Readonly<Record<FrameForm, string>> = {
 
 /** Nobody gets a look that fails without being told. */
 export function failing(reason: string): string {
-  return reason === '' ? '' : t('looks.itFailsNoStationWith', { reason });
+  return reason === '' ? '' : t('looks.itFailsStationsWithIt', { reason });
 }
 
 /** Who chose the look that a code has. */

@@ -5,7 +5,7 @@ import { t } from '../language/words.js';
 
 export const saidTitles: Readonly<Record<SaidKind, string>> = {
   link: t('reading.aLink'),
-  'bare-address': t('reading.anAddressWithoutItsScheme'),
+  'bare-address': t('reading.anAddressWithoutHttps'),
   'other-address': t('reading.anAddressThatOpensNo'),
   contact: t('reading.aContact'),
   event: t('reading.anEvent'),
@@ -27,19 +27,19 @@ export function saidSentence(said: Said): string {
     case 'bare-address':
       return t('reading.someScannersOpenOverPlain', { host: said.host });
     case 'other-address':
-      return t('reading.itBeginsWithWhatHappens', { scheme: said.scheme });
+      return t('reading.itStartsWithAnApp', { scheme: said.scheme });
     case 'contact':
-      return t('reading.aPhoneOffersToKeep');
+      return t('reading.aPhoneOffersToSave');
     case 'event':
-      return t('reading.aPhoneOffersToPut', { title: said.event.title });
+      return t('reading.aPhoneOffersToAdd', { title: said.event.title });
     case 'place':
       return t('reading.aPhoneShowsThePlace');
     case 'e-mail':
-      return t('reading.aPhoneBeginsAnE', { address: said.address });
+      return t('reading.aPhoneStartsAnE', { address: said.address });
     case 'phone':
       return t('reading.aPhoneOffersToCall', { number: said.number });
     case 'text-message':
-      return t('reading.aPhoneBeginsAMessage', { number: said.number });
+      return t('reading.aPhoneStartsAText', { number: said.number });
     case 'network':
       return t('reading.aPhoneOffersToJoin', { name: said.name });
     case 'words':
@@ -49,15 +49,15 @@ export function saidSentence(said: Said): string {
 
 export const textMarkWords: Readonly<Record<TextMark, string>> = {
   invisible: t('reading.invisibleCharacter'),
-  'line-end': t('reading.lineEnd'),
-  'odd-blank': t('reading.aBlankThatIsNone'),
-  'edge-blank': t('reading.blankAtTheEdge'),
-  'look-alike': t('reading.letterOfAnotherScriptThat'),
+  'line-end': t('reading.lineBreak'),
+  'odd-blank': t('reading.aSpaceThatLooksNormal'),
+  'edge-blank': t('reading.aSpaceAtTheStart'),
+  'look-alike': t('reading.aLookalikeLetterOfAnother'),
 };
 
 export const cameraTroubleWords: Readonly<Record<CameraTrouble, string>> = {
-  insecure: t('reading.browsersLendTheCameraTo'),
-  refused: t('reading.theCameraIsNotAllowed'),
+  insecure: t('reading.browsersAllowTheCameraOnly'),
+  refused: t('reading.thisPageMayNotUse'),
   none: t('reading.noCameraWasFoundChoose'),
   busy: t('reading.theCameraGaveNoPicture'),
 };

@@ -14,9 +14,9 @@ import { anyOf } from './figures.js';
 
 /** What a scanner of that kind resembles. */
 export const engineWords: Readonly<Record<ReaderEngineName, string>> = {
-  zxing: t('rehearsal.readsLikeACurrentPhone'),
-  zbar: t('rehearsal.readsLikeAnOlderScanner'),
-  qr: t('rehearsal.readsLikeAScannerOn'),
+  zxing: t('rehearsal.scansLikeACurrentPhone'),
+  zbar: t('rehearsal.scansLikeAnOlderScanner'),
+  qr: t('rehearsal.scansLikeAScannerOn'),
 };
 
 /** The reader by itself, in lists. */
@@ -28,16 +28,16 @@ export const readerWords: Readonly<Record<ReaderEngineName, string>> = {
 
 export const lightWords: Readonly<Record<LightLevel, string>> = {
   daylight: t('rehearsal.daylight'),
-  evening: t('rehearsal.lamps'),
+  evening: t('rehearsal.lampLight'),
   dim: t('rehearsal.dim'),
 };
 export const techniqueWords: Readonly<Record<PrintTechnique, string>> = {
   laser: t('rehearsal.laser'),
-  ink: t('rehearsal.ink'),
+  ink: t('rehearsal.black'),
   grey: t('rehearsal.paleGrey'),
 };
 export const surfaceWords: Readonly<Record<Surface, string>> = {
-  matte: t('rehearsal.bare'),
+  matte: t('rehearsal.plainPaper'),
   taped: t('rehearsal.taped'),
   laminated: t('rehearsal.laminated'),
 };
@@ -58,18 +58,18 @@ export function causesListed(causes: readonly LimitingCause[]): string {
 
 /** What kind of difference a reading has, in brackets behind it. */
 export const differenceWords: Readonly<Record<DifferenceKind, string>> = {
-  cut: t('rehearsal.itEndsElsewhere'),
-  'line-end': t('rehearsal.anotherLineEnd'),
-  encoding: t('rehearsal.theEncodingWasGuessedWrongly'),
-  'normal-form': t('rehearsal.theSameLetterPutTogether'),
-  invisible: t('rehearsal.aCharacterThatCantBe'),
-  'look-alike': t('rehearsal.aLetterThatLooksAlike'),
-  other: t('rehearsal.anotherCharacter'),
+  cut: t('rehearsal.itEndsDifferently'),
+  'line-end': t('rehearsal.aDifferentLineBreak'),
+  encoding: t('rehearsal.theTextEncodingWasGuessed'),
+  'normal-form': t('rehearsal.theSameLetterEncodedDifferently'),
+  invisible: t('rehearsal.anInvisibleCharacter'),
+  'look-alike': t('rehearsal.aLookalikeLetter'),
+  other: t('rehearsal.aDifferentCharacter'),
 };
 
 /** "“oaf” where “eaf” was meant: another character". */
 export function differenceSentence(difference: Pick<Difference, 'meant' | 'read'>): string {
-  return t('rehearsal.whereWasMeant', {
+  return t('rehearsal.insteadOf', {
     read: difference.read,
     meant: difference.meant,
     differenceWords: differenceWords[differenceKind(difference)],

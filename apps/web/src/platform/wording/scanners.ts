@@ -9,20 +9,20 @@ export const actWords: Readonly<Record<ScannerAct, string>> = {
   contact: t('scanners.addsContacts'),
   event: t('scanners.addsEvents'),
   place: t('scanners.opensPlaces'),
-  'e-mail': t('scanners.beginsMails'),
+  'e-mail': t('scanners.startsEMails'),
   phone: t('scanners.callsNumbers'),
-  'text-message': t('scanners.beginsTextMessages'),
+  'text-message': t('scanners.startsTextMessages'),
   network: t('scanners.joinsNetworks'),
 };
 
 /** What the payload is to a scanner that does nothing with it. */
 export const shownAsText: Readonly<Record<ScannerAct, string>> = {
   link: t('scanners.theAddressAsTextAnd'),
-  'bare-address': t('scanners.itAsTextAndOpen'),
+  'bare-address': t('scanners.itAsTextAndDont'),
   contact: t('scanners.aContactAsTextAnd'),
   event: t('scanners.anEventAsTextAnd'),
   place: t('scanners.aPlaceAsTextAnd'),
-  'e-mail': t('scanners.theMailAsTextAnd'),
+  'e-mail': t('scanners.theEMailAsText'),
   phone: t('scanners.theNumberAsTextAnd'),
   'text-message': t('scanners.theMessageAsTextAnd'),
   network: t('scanners.theNetworkAsTextAnd'),

@@ -14,7 +14,7 @@ export const roleWords: Readonly<Record<AddressRole, string>> = {
   editor: t('services.theEditorsPage'),
   preview: t('services.aPreview'),
   answers: t('services.theAnswers'),
-  copy: t('services.anOfferToCopyIt'),
+  copy: t('services.anOfferToCopy'),
 };
 
 /** What students would meet there. */
@@ -22,13 +22,13 @@ export const roleSentences: Readonly<Record<Exclude<AddressRole, 'student'>, str
   editor: t('services.thisIsTheEditorsPage'),
   preview: t('services.thisIsAPreviewIt'),
   answers: t('services.thisLeadsToTheAnswers'),
-  copy: t('services.thisOffersACopyOf'),
+  copy: t('services.thisLinkOffersACopy'),
 };
 
 export const wallWords: Readonly<Record<WallDescription['verdict'], string>> = {
   'sign-in': t('services.asksToSignIn'),
-  organisation: t('services.letsOneOrganisationIn'),
-  'named-only': t('services.letsChosenPeopleIn'),
+  organisation: t('services.onlyForOneOrganisation'),
+  'named-only': t('services.onlyForChosenPeople'),
   closed: t('services.takesNoMoreAnswers'),
   missing: t('services.hasNothingThere'),
   obstructed: t('services.asksSomethingFirst'),
@@ -44,21 +44,21 @@ export const rightWords: Readonly<Record<RightDescription['can'], string>> = {
 
 /** What is wrong with a description. `{}` stands for the detail. */
 export const descriptionProblemWords: Readonly<Record<DescriptionProblemReason, string>> = {
-  'not-readable': t('services.thisIsNoJSONThat'),
+  'not-readable': t('services.thisIsNotValidJSON'),
   missing: t('services.somethingIsMissingHere'),
-  'unknown-field': t('services.thereIsNoFieldOf'),
-  'wrong-kind': t('services.thisHasAnotherFormThan'),
+  'unknown-field': t('services.thereIsNoFieldWith'),
+  'wrong-kind': t('services.thisHasTheWrongType'),
   'wrong-value': t('services.thisValueCantBeUsed'),
-  'too-long': t('services.thisIsLongerThanIt'),
-  twice: t('services.theSameStandsHereTwice'),
-  'host-unusable': t('services.isNoHostNameWrite'),
+  'too-long': t('services.thisIsTooLong'),
+  twice: t('services.thisIsListedTwice'),
+  'host-unusable': t('services.isNotAHostName'),
   'no-host': t('services.nameAtLeastOneHost'),
-  'path-unusable': t('services.isNoPathItBegins'),
-  'path-or-pattern': t('services.giveAPathOrAn'),
-  'pattern-unusable': t('services.theExpressionCantBeRead'),
-  'mark-missing': t('services.giveAtLeastOneMark'),
-  'student-link-unusable': t('services.isNoPathOnThe'),
-  'part-unknown': t('services.neitherPathNorExpressionNames'),
+  'path-unusable': t('services.isNotAPathPaths'),
+  'path-or-pattern': t('services.enterEitherAPathOr'),
+  'pattern-unusable': t('services.theRegularExpressionIsNot'),
+  'mark-missing': t('services.enterAtLeastOneSign'),
+  'student-link-unusable': t('services.isNotAPathOn'),
+  'part-unknown': t('services.neitherThePathNorThe'),
 };
 
 export function descriptionProblemSentence({ reason, detail }: Pick<DescriptionProblem, 'reason' | 'detail'>): string {
@@ -74,11 +74,11 @@ export function withoutStars(step: string): string {
 export function fieldProblemSentence({ message, detail = '' }: Pick<FieldProblem, 'message' | 'detail'>): string {
   return message in descriptionProblemWords
     ? descriptionProblemSentence({ reason: message as DescriptionProblemReason, detail })
-    : t('services.thisNeedsAnotherValue');
+    : t('services.thisValueIsNotRight');
 }
 
 export const serviceFileWords = {
-  'too-large': t('services.thisFileIsLargerThan'),
-  'not-json': t('services.thisIsNoJSONFile'),
+  'too-large': t('services.thisFileIsTooLarge'),
+  'not-json': t('services.thisIsNotAJSON'),
   'no-description': t('services.thereIsNoDescriptionIn'),
 } as const;

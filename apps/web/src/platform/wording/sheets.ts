@@ -16,9 +16,9 @@ export const sheetKindWords: Readonly<Record<SheetKind, string>> = {
 };
 
 export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
-  poster: t('sheets.oneCodeAPageAs'),
-  'table-card': t('sheets.cutFoldAndItStands'),
-  'small-card': t('sheets.toCutOutToHand'),
+  poster: t('sheets.oneCodePerPageLarge'),
+  'table-card': t('sheets.cutAndFoldToStand'),
+  'small-card': t('sheets.toCutOutHandRound'),
   handout: t('sheets.allCodesOnOneSheet'),
   label: t('sheets.onSheetsOfStickyLabels'),
   'student-card': t('sheets.forTheStudentsOfA'),
@@ -36,8 +36,8 @@ export const faceFieldWords: Readonly<Record<FaceField, string>> = {
   title: t('sheets.title'),
   number: t('sheets.stationNumber'),
   instruction: t('sheets.whatToDo'),
-  password: t('sheets.passwordOfANetworkLarge'),
-  address: t('sheets.addressInLetters'),
+  password: t('sheets.networkPasswordLarge'),
+  address: t('sheets.webAddress'),
   tap: t('sheets.whatToTap'),
   class: t('sheets.lessonAndClass'),
   place: t('sheets.place'),
@@ -53,18 +53,18 @@ const backFieldWords = {
 export const textFieldWords: Readonly<Record<TextField, string>> = { ...faceFieldWords, ...backFieldWords };
 
 export const gridProblemWords: Readonly<Record<GridProblem['reason'], string>> = {
-  'no-room': t('sheets.theCellsAreSmallerThan'),
-  'cells-overlap': t('sheets.theLabelsOverlapTheStep'),
-  'beyond-page': t('sheets.theLabelsReachBeyondThe'),
+  'no-room': t('sheets.cellsBelow12MmCant'),
+  'cells-overlap': t('sheets.theLabelsOverlapThePitch'),
+  'beyond-page': t('sheets.theLabelsDontFitOn'),
 };
 
 export const printStateWords: Readonly<Record<PrintState, string>> = {
-  drawing: t('sheets.beingDrawn'),
+  drawing: t('sheets.beingMade'),
   done: t('sheets.ready'),
-  failed: t('sheets.itCouldNotBeDrawn'),
+  failed: t('sheets.itCouldNotBeMade'),
   stopped: t('sheets.youStoppedItBeforeIt'),
-  expired: t('sheets.itsFileWasKeptFor'),
-  erased: t('sheets.aStudentOnItWas'),
+  expired: t('sheets.itsFileIsDeletedAfter'),
+  erased: t('sheets.deletedWithAStudentWho'),
   deleted: t('sheets.itsFileWasDeleted'),
 };
 
@@ -87,7 +87,7 @@ export function pagesWords(pages: number, sizesMm: readonly [number, number] | n
 export function noticeSentence({ warning, field, opens, characters, sizeMm, reachM, distanceM }: SheetNotice): string {
   switch (warning) {
     case 'too-small':
-      return t('sheets.mmReadsFromItShould', {
+      return t('sheets.mmReadsFromStudentsStand', {
         floor: Math.floor(sizeMm ?? 0),
         metres: metres(reachM ?? 0),
         metres2: metres(distanceM ?? 0),
@@ -95,13 +95,13 @@ export function noticeSentence({ warning, field, opens, characters, sizeMm, reac
     case 'text-cut':
       return field === null
         ? warningWords[warning]
-        : t('sheets.tooLongItEndsWith', { textFieldWords: textFieldWords[field] });
+        : t('sheets.tooLongShortenedWith', { textFieldWords: textFieldWords[field] });
     case 'text-left-out':
       return field === null
         ? warningWords[warning]
-        : t('sheets.noRoomItIsLeft', { textFieldWords: textFieldWords[field] });
+        : t('sheets.noRoomNotPrinted', { textFieldWords: textFieldWords[field] });
     case 'missing-characters':
-      return t('sheets.noFontHas', {
+      return t('sheets.ourFontsLack', {
         value: field === null ? t('sheets.wordsAtTheCode') : textFieldWords[field],
         value2: characters.join(' '),
       });
@@ -120,13 +120,13 @@ export function noticeSentence({ warning, field, opens, characters, sizeMm, reac
 
 function foundWords({ verdict, reason, obstacle }: NonNullable<SheetNotice['opens']>): string {
   if (obstacle) return obstacleWords[obstacle].heading;
-  return verdict === null ? t('sheets.notOpenedYet') : wordsOfVerdict(verdict, reason).heading;
+  return verdict === null ? t('sheets.notCheckedYet') : wordsOfVerdict(verdict, reason).heading;
 }
 
 /** What helps against a code that is too small; '' where nothing of here does. */
 export function tooSmallHelp({ otherKinds, finer }: Pick<SheetNotice, 'otherKinds' | 'finer'>): string {
   const kinds = anyOf(otherKinds.map((kind) => sheetKindWords[kind].toLowerCase()));
-  return [kinds === '' ? '' : t('sheets.otherKinds', { kinds }), finer ? t('sheets.shorterLink') : '']
+  return [kinds === '' ? '' : t('sheets.itIsLargeEnoughAs', { kinds }), finer ? t('sheets.aShorterLinkMakesA') : '']
     .filter((sentence) => sentence !== '')
     .join(' ');
 }
@@ -143,7 +143,7 @@ export const warningTitles: Readonly<Record<SheetWarning, string>> = {
   'text-cut': t('sheets.textCut'),
   'text-left-out': t('sheets.textLeftOut'),
   'missing-characters': t('sheets.missingCharacters'),
-  'address-not-reachable': t('sheets.noPhoneGetsThere'),
+  'address-not-reachable': t('sheets.noPhoneCanReachIt'),
 };
 
 /** What changed since a sheet was printed, in the middle of a sentence. */

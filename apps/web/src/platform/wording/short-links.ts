@@ -9,23 +9,23 @@ export const visitorWords: Readonly<Record<VisitorKind, string>> = {
 };
 
 export const openingProblemWords: Readonly<Record<OpeningProblem, string>> = {
-  'no-such-time': t('shortLinks.thereIsNoSuchDay'),
-  'until-before-from': t('shortLinks.theEndMustComeAfter'),
+  'no-such-time': t('shortLinks.thisDateOrTimeDoes'),
+  'until-before-from': t('shortLinks.theEndMustBeAfter'),
   'no-day': t('shortLinks.chooseAtLeastOneDay'),
-  'too-many-hours': t('shortLinks.thatIsMoreHoursThan'),
+  'too-many-hours': t('shortLinks.tooManyOpeningHours'),
 };
 
 export const filterWords: Readonly<Record<ShortLinkFilter, string>> = {
   all: t('shortLinks.all'),
   'in-trouble': t('shortLinks.notOpening'),
   'on-paper': t('shortLinks.onPaper'),
-  'to-replace': t('shortLinks.toReplace'),
+  'to-replace': t('shortLinks.needsReplacing'),
   'taken-down': t('shortLinks.takenDown'),
 };
 
 /** What a real device did. */
 export const outcomeWords: Readonly<Record<TryoutOutcome, string>> = {
-  'as-meant': t('shortLinks.itShowedJustThat'),
+  'as-meant': t('shortLinks.itShowedExactlyThat'),
   otherwise: t('shortLinks.itShowedSomethingElse'),
   nothing: t('shortLinks.itDidNotReadIt'),
 };

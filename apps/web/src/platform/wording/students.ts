@@ -6,7 +6,7 @@ import { t } from '../language/words.js';
 
 export const rosterRoleWords: Readonly<Record<RosterRole, string>> = {
   id: t('students.studentId'),
-  name: t('students.wholeName'),
+  name: t('students.fullName'),
   prefix: t('students.prefixVanDe'),
   given: t('students.givenName'),
   middle: t('students.middleNames'),
@@ -19,7 +19,7 @@ export const rosterRoleWords: Readonly<Record<RosterRole, string>> = {
 export const encodingWords: Readonly<Record<Encoding, string>> = {
   'utf-8': 'UTF-8',
   'utf-16le': 'UTF-16',
-  'utf-16be': t('students.uTF16BigEndFirst'),
+  'utf-16be': t('students.uTF16BigEndian'),
   'windows-1252': t('students.westernEuropeWindows1252'),
   'windows-1250': t('students.centralEuropeWindows1250'),
   'windows-1251': t('students.cyrillicWindows1251'),
@@ -27,11 +27,11 @@ export const encodingWords: Readonly<Record<Encoding, string>> = {
 };
 
 export const rosterProblemWords: Readonly<Record<RosterProblemReason, string>> = {
-  'no-name': t('students.thereIsNoNameThe'),
+  'no-name': t('students.noNameTheRowIs'),
   'name-too-long': t('students.theNameHasMoreThan'),
   'id-too-long': t('students.theIdHasMoreThan'),
-  'same-id': t('students.theIdIsThereAlready'),
-  'same-name': t('students.theSameNameIsThere'),
+  'same-id': t('students.thisIdAlreadyExistsThe'),
+  'same-name': t('students.thisNameAlreadyExistsBoth'),
   'looks-like-formula': t('students.itLooksLikeAFormula'),
 };
 
@@ -39,11 +39,11 @@ export const rosterProblemWords: Readonly<Record<RosterProblemReason, string>> =
 export function rosterProblemSentence({ row, reason, detail, other }: RosterProblem): string {
   switch (reason) {
     case 'same-id':
-      return t('students.rowTheIdStandsIn', { row, detail, value: other ?? '?' });
+      return t('students.rowIdIsAlsoIn', { row, detail, value: other ?? '?' });
     case 'same-name':
-      return t('students.rowStandsInRowToo', { row, detail, value: other ?? '?' });
+      return t('students.rowIsAlsoInRow', { row, detail, value: other ?? '?' });
     case 'no-name':
-      return detail === '' ? t('students.rowThereIsNoName', { row }) : t('students.rowThereIsNoName2', { row, detail });
+      return detail === '' ? t('students.rowNoNameTheRow', { row }) : t('students.rowIdHasNoName', { row, detail });
     case 'name-too-long':
     case 'id-too-long':
     case 'looks-like-formula':
@@ -71,9 +71,9 @@ export const cardCodeWords: Readonly<Record<CardCode, string>> = {
 
 /** What a stranger who finds the card could read. */
 export const cardCodeAbout: Readonly<Record<CardCode, string>> = {
-  token: t('students.aStrangerReadsLettersThat'),
-  id: t('students.aStrangerReadsTheStudents'),
-  'id-and-name': t('students.aStrangerReadsIdAnd'),
+  token: t('students.aStrangerSeesLettersThat'),
+  id: t('students.aStrangerSeesTheStudents'),
+  'id-and-name': t('students.anyoneWhoFindsTheCard'),
 };
 
 export const cardFieldWords: Readonly<Record<CardField, string>> = {
@@ -93,7 +93,7 @@ export const cardResultWords: Readonly<Record<CardReadingResult, string>> = {
   student: t('students.read'),
   left: t('students.hasLeftTheSchool'),
   replaced: t('students.thisCardWasReplacedBy'),
-  misread: t('students.thisLooksLikeACard'),
+  misread: t('students.thisLooksLikeASchool'),
   'other-class': t('students.thisStudentIsInA'),
   unknown: t('students.notOneOfOurCards'),
 };

@@ -23,8 +23,8 @@ export function troublesListed({ troubles }: ReadinessSummary): readonly string[
 /** On the button that leads to where it is fixed, after the name of what has it. */
 export const fixWords: Readonly<Record<StationTrouble, string>> = {
   locked: t('troubles.fixTheSharing'),
-  'not-opening': t('troubles.fixHowItOpens'),
-  'to-check': t('troubles.checkHowItOpens'),
+  'not-opening': t('troubles.fixTheLink'),
+  'to-check': t('troubles.checkTheLink'),
   code: t('troubles.lookAtTheCode'),
   'not-read': t('troubles.makeItReadable'),
   outdated: t('troubles.printItAgain'),

@@ -2,16 +2,16 @@ import type { SheetWarning } from '@hapset/contract';
 import { t } from '../language/words.js';
 
 export const warningWords: Readonly<Record<SheetWarning, string>> = {
-  'no-code': t('warnings.noCodeHoldsWhatIt'),
+  'no-code': t('warnings.itsContentIsTooLong'),
   locked: t('warnings.itAsksStudentsToSign'),
   'not-opening': t('warnings.itDoesNotOpenFor'),
-  'to-check': t('warnings.itIsNotCertainThat'),
-  'not-opened-yet': t('warnings.itWasNeverOpenedAs'),
+  'to-check': t('warnings.itMayNotOpenFor'),
+  'not-opened-yet': t('warnings.itWasNeverChecked'),
   'code-to-check': t('warnings.theCodeIsVeryFine'),
   'does-not-read': t('warnings.notEveryDeviceOfThe'),
-  'address-not-reachable': t('warnings.theCodeCarriesTheAddress'),
+  'address-not-reachable': t('warnings.theCodeHoldsAnAddress'),
   'too-small': t('warnings.theCodeIsTooSmall'),
-  'text-cut': t('warnings.titleInstructionOrAddressAre'),
-  'text-left-out': t('warnings.thereIsNoRoomFor'),
-  'missing-characters': t('warnings.noFontOfTheSheets'),
+  'text-cut': t('warnings.titleInstructionOrAddressIs'),
+  'text-left-out': t('warnings.someTextsDontFitAnd'),
+  'missing-characters': t('warnings.ourFontsLackSomeOf'),
 };

@@ -69,14 +69,14 @@ function Way({
         ))}
       </ol>
       {evidence?.title && (
-        <p className="mt-2 mb-0 text-muted">{t('followLink.thereItSays', { title: evidence.title })}</p>
+        <p className="mt-2 mb-0 text-muted">{t('followLink.titleThere', { title: evidence.title })}</p>
       )}
       <p className="mt-2 mb-0">
-        <strong>{t('followLink.keepsWorkingAsLongAs')}</strong> {dependsOn(link, strangers, target)}
+        <strong>{t('followLink.worksAsLongAs')}</strong> {dependsOn(link, strangers, target)}
       </p>
       {mayAdopt && strangers.length > 0 && target !== null && (
         <p className="mt-2 mb-0 flex flex-wrap items-center gap-3">
-          <span className="flex-1 basis-64">{t('followLink.aCodeOfYourOwn')}</span>
+          <span className="flex-1 basis-64">{t('followLink.makeYourOwnCodeWith')}</span>
           <AdoptCode text={link} said={saidBy(link)} link={target} words={t('followLink.putItsTargetOnThe')} />
         </p>
       )}
@@ -87,7 +87,7 @@ function Way({
 function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | 'reasons' | 'doubts'>): ReactElement {
   const words =
     verdict === null
-      ? { short: t('followLink.notKnown'), heading: t('followLink.itCouldNotBeTold') }
+      ? { short: t('followLink.notKnown'), heading: t('followLink.thisCouldNotBeFound') }
       : wordsOfVerdict(verdict, reasons[0]?.reason ?? null);
   return (
     <>
@@ -103,7 +103,7 @@ function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | '
         ))}
       {doubts.map(({ reason, detail }) => (
         <p key={`${reason} ${detail}`} className="m-0 mt-1 flex items-start gap-2">
-          <StateMark mark="look-at" words={t('followLink.aDoubt')} />
+          <StateMark mark="look-at" words={t('followLink.pleaseCheck')} />
           {doubtSentence(reason, detail)}
         </p>
       ))}
@@ -114,6 +114,6 @@ function Verdict({ verdict, reasons, doubts }: Pick<LinkCheckView, 'verdict' | '
 function dependsOn(link: string, strangers: readonly string[], target: string | null): string {
   const host = hostNameOf(target ?? link) ?? link;
   return strangers.length === 0
-    ? t('followLink.staysAt', { host })
-    : t('followLink.sentAndStaysAt', { count: strangers.length, between: namesListed(strangers), host });
+    ? t('followLink.thePageStaysAt', { host })
+    : t('followLink.keepSendingVisitorsOnAnd', { count: strangers.length, between: namesListed(strangers), host });
 }

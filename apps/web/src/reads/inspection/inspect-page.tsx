@@ -25,7 +25,7 @@ export function InspectPage(): ReactElement {
   };
   return (
     <>
-      <PageHead title={t('inspectPage.inspectACode')} about={t('inspectPage.whatAnyCodeReallySays')} />
+      <PageHead title={t('inspectPage.inspectACode')} about={t('inspectPage.seeWhatACodeSays')} />
       <section
         onDragOver={(event) => event.preventDefault()}
         onDrop={drop}
@@ -145,9 +145,9 @@ function statusWords(status: Status, count: number): string {
     case 'reading':
       return t('inspectPage.readingThePicture');
     case 'nothing':
-      return t('inspectPage.noCodeWasFoundIn');
+      return t('inspectPage.noCodeWasFoundTake');
     case 'unreadable':
-      return t('inspectPage.thisIsNoPictureThat');
+      return t('inspectPage.thisFileCantBeRead');
     case 'ready':
       return count === 0 ? '' : t('inspectPage.codesRead', { count });
   }

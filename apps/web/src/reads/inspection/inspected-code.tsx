@@ -37,9 +37,7 @@ export function InspectedCode({
           />
         }
         title={
-          number === null
-            ? saidTitles[said.kind]
-            : t('inspectedCode.numbered', { number, title: saidTitles[said.kind] })
+          number === null ? saidTitles[said.kind] : t('inspectedCode.text', { number, title: saidTitles[said.kind] })
         }
         {...(staff && { action: <AdoptCode text={code.text} said={said} /> })}
       >
@@ -95,7 +93,7 @@ function Own({ payload }: { readonly payload: string }): ReactElement | null {
   });
   if (!inspection.data) return null;
   const { known } = inspection.data;
-  if (known.length === 0) return <p className="mt-1 mb-0 text-row text-muted">{t('inspectedCode.itIsNoneOfYour')}</p>;
+  if (known.length === 0) return <p className="mt-1 mb-0 text-row text-muted">{t('inspectedCode.itIsNotOneOf')}</p>;
   return (
     <ul className="m-0 mt-1 list-none p-0 text-body">
       {known.map((material) => (
@@ -143,14 +141,14 @@ function PictureFacts({
   const facts = [
     version === null ? '' : t('inspectedCode.versionModules', { version, modulesOf: modulesOf(version) }),
     level === null ? '' : t('inspectedCode.errorCorrectionLevel', { level }),
-    measured ? t('inspectedCode.contrastOfTheLightest', { percent: percent(measured.contrast) }) : '',
+    measured ? t('inspectedCode.contrast', { percent: percent(measured.contrast) }) : '',
     measured
       ? measured.quietZone >= quietZoneModules
         ? t('inspectedCode.quietZoneModulesOrMore', { quietZoneModules })
         : t('inspectedCode.quietZoneOfModules', { quietZone: measured.quietZone, quietZoneModules })
       : '',
     measured?.lightOnDark ? t('inspectedCode.lightOnDarkWhichMany') : '',
-    unusedRepair === null ? '' : t('inspectedCode.ofItsRepairUnusedIn', { percent: percent(unusedRepair) }),
+    unusedRepair === null ? '' : t('inspectedCode.ofItsErrorCorrectionUnused', { percent: percent(unusedRepair) }),
   ].filter((fact) => fact !== '');
   return <p className="mt-2 mb-0 border-t border-line pt-2 text-small text-muted">{facts.join(' · ')}.</p>;
 }

@@ -114,14 +114,14 @@ interface RowProps {
 function LargerRow({ page, worst: { result }, remedies: { print, pending } }: RowProps): ReactElement {
   const { sizeMm, largestMm, distanceM } = page.rehearsal;
   const wanted = sizeThatReadsMm(sizeMm, result.reachM, distanceM);
-  if (wanted === null) return <li>{t('advice.atMmItIsRead', { sizeMm })}</li>;
+  if (wanted === null) return <li>{t('advice.atMmItDoesNot', { sizeMm })}</li>;
   if (wanted > largestMm)
-    return <li className="text-muted">{t('advice.itWouldHaveToBe', { wanted, floor: Math.floor(largestMm) })}</li>;
+    return <li className="text-muted">{t('advice.itNeedsMmButThis', { wanted, floor: Math.floor(largestMm) })}</li>;
   return (
     <Row
       words={t('advice.printItAtMm', { wanted })}
       disabled={pending}
-      onTake={() => print({ sizeMm: wanted }, t('advice.itIsPrintedAtMm', { wanted }))}
+      onTake={() => print({ sizeMm: wanted }, t('advice.printedAtMmNowRehearsing', { wanted }))}
     >
       {t('advice.printedMmLargerItReads', { value: wanted - sizeMm })}
     </Row>
@@ -143,13 +143,13 @@ function CoarserRow({ page: { ladder, code }, remedies }: Omit<RowProps, 'worst'
   const carry = best.kind as AddressCarry;
   return (
     <Row
-      words={carry === 'short-link' ? t('advice.takeTheShortLink') : t('advice.trimTheLink')}
+      words={carry === 'short-link' ? t('advice.useTheShortLink') : t('advice.trimTheLink')}
       disabled={remedies.pending}
       onTake={() => remedies.carry(carry, t('advice.theCodeIsCoarserNow'))}
     >
       {carry === 'short-link'
         ? t('advice.asAShortLinkIts', { round: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100) })
-        : t('advice.withoutWhatOnlyCountsVisitors', {
+        : t('advice.withoutTrackingParametersItsModules', {
             round: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100),
           })}
     </Row>
@@ -174,11 +174,11 @@ function ElsewhereRow({
   if (!page.station || wanted < leastM || wanted > mostM) return null;
   return (
     <Row
-      words={t('advice.letThemStandAt', { metres: metres(wanted) })}
+      words={t('advice.setTheDistanceTo', { metres: metres(wanted) })}
       disabled={pending}
-      onTake={() => print({ viewingDistanceM: wanted }, t('advice.studentsStandAtHereNow', { metres: metres(wanted) }))}
+      onTake={() => print({ viewingDistanceM: wanted }, t('advice.viewingDistanceHere', { metres: metres(wanted) }))}
     >
-      {t('advice.fromEveryDeviceReadsIt', { metres: metres(wanted) })}
+      {t('advice.everyDeviceReadsItFrom', { metres: metres(wanted) })}
     </Row>
   );
 }

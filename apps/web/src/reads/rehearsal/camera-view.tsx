@@ -110,7 +110,7 @@ function PlaceSliders({
         onChange={onDistance}
       />
       <Slider
-        label={t('cameraView.turnOfThePaper')}
+        label={t('cameraView.paperAngle')}
         words={`${tiltDeg}°`}
         value={tiltDeg}
         min={0}
@@ -179,7 +179,7 @@ function SeenFrame({ seen }: { readonly seen: SeenAttempt | null }): ReactElemen
         aria-label={
           seen
             ? t('cameraView.theCodeAsTheCamera', { widthPx: seen.frame.widthPx })
-            : t('cameraView.theCodeAsTheCamera2')
+            : t('cameraView.computingTheCodeAsThe')
         }
         className="size-full object-contain [image-rendering:pixelated]"
       />
@@ -203,7 +203,7 @@ function SeenFrame({ seen }: { readonly seen: SeenAttempt | null }): ReactElemen
 const expectedWords = {
   reads: t('cameraView.expectedToRead'),
   misses: t('cameraView.notExpectedToRead'),
-  'hit-and-miss': t('cameraView.expectedToHitAndMiss'),
+  'hit-and-miss': t('cameraView.expectedToReadSometimes'),
 } as const;
 
 function Verdict({
@@ -230,7 +230,7 @@ function Verdict({
               of: seen.of,
               expectedWords: expectedWords[expected],
             })
-          : t('cameraView.isLookingFromThere', { name: device.name, expectedWords: expectedWords[expected] })}
+          : t('cameraView.isTryingFromThere', { name: device.name, expectedWords: expectedWords[expected] })}
       </span>
     </p>
   );
@@ -245,7 +245,7 @@ function Readings({
   readonly own: string;
 }): ReactElement {
   return (
-    <ul aria-label={t('cameraView.whatEachReaderMakesOf')} className="m-0 flex list-none flex-col gap-1 p-0 text-small">
+    <ul aria-label={t('cameraView.resultOfEachReaderFor')} className="m-0 flex list-none flex-col gap-1 p-0 text-small">
       {readings.map(({ engine, reading, difference }) => (
         <li key={engine} className="flex items-baseline gap-2">
           <span className="w-40 shrink-0 text-muted">

@@ -59,7 +59,7 @@ export function OtherReaders({
         </table>
       </div>
       <p className="mt-1.5 mb-0 text-note text-muted">
-        {t('otherReaders.boldDecidesEachReadsFrom', { percent: percent(confidence) })}
+        {t('otherReaders.theResultInBoldCounts', { percent: percent(confidence) })}
       </p>
     </details>
   );
@@ -67,7 +67,7 @@ export function OtherReaders({
 
 function cell({ reachM, misread, others }: RehearsalResult, engine: ReaderEngineName, own: ReaderEngineName): string {
   const found = engine === own ? { reachM, misread } : others.find((other) => other.engine === engine);
-  if (!found) return t('otherReaders.beingAsked');
+  if (!found) return t('otherReaders.reading');
   if (found.misread) return t('otherReaders.reads', { differenceSentence: differenceSentence(found.misread) });
   return found.reachM === 0 ? t('otherReaders.notRead') : metres(found.reachM);
 }

@@ -76,9 +76,10 @@ function Lane({
       <div className="col-span-2 flex min-w-0 items-baseline gap-2 leading-tight sm:col-span-1 sm:block">
         <div className="truncate text-row font-semibold">{device.name}</div>
         <div className="text-fine text-muted">
-          {[device.count === null ? t('reachLanes.fromHome') : String(device.count), `${device.previewHeightPx}p`].join(
-            ' · ',
-          )}
+          {[
+            device.count === null ? t('reachLanes.broughtFromHome') : String(device.count),
+            `${device.previewHeightPx}p`,
+          ].join(' · ')}
         </div>
       </div>
       <div className="relative h-[18px] rounded-fine bg-line" role="img" aria-label={words}>
@@ -146,7 +147,7 @@ function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM
 
 const markWords: Readonly<Record<Mark, string>> = {
   done: 'reads',
-  'look-at': t('reachLanes.fallsShort'),
+  'look-at': t('reachLanes.doesNotReadFromThere'),
   stop: t('reachLanes.doesNotRead'),
   'not-yet': t('reachLanes.notRehearsed'),
 };
@@ -157,7 +158,7 @@ function markOf({ reachM, fromM, misread }: RehearsalResult, distanceM: number):
 }
 
 function laneWords(device: DeviceView, { reachM, hitAndMissM, fromM }: RehearsalResult, distanceM: number): string {
-  if (reachM === 0) return t('reachLanes.doesNotReadItAt', { name: device.name });
+  if (reachM === 0) return t('reachLanes.doesNotReadAtAny', { name: device.name });
   const values = {
     name: device.name,
     near: metres(fromM),
@@ -166,7 +167,9 @@ function laneWords(device: DeviceView, { reachM, hitAndMissM, fromM }: Rehearsal
     distance: metres(distanceM),
   };
   const [hasNear, hasFarther] = [fromM > 0.5, hitAndMissM - reachM > 0.05];
-  if (hasNear && hasFarther) return t('reachLanes.readsBetweenAndSometimes', values);
-  if (hasNear) return t('reachLanes.readsBetween', values);
-  return hasFarther ? t('reachLanes.readsAndSometimes', values) : t('reachLanes.reads', values);
+  if (hasNear && hasFarther) return t('reachLanes.readsFromToSometimesTo', values);
+  if (hasNear) return t('reachLanes.readsFromToStudentsStand', values);
+  return hasFarther
+    ? t('reachLanes.readsToSometimesToStudents', values)
+    : t('reachLanes.readsToStudentsStandAt', values);
 }

@@ -21,7 +21,7 @@ const CameraView = lazy(() => import('./camera-view.js'));
 export function ReadsPart({ page, rehearsals }: Props): ReactElement | null {
   const { rehearsal, readiness, code } = page;
   if (!code) return null;
-  const aside = t('readsPart.printedAtMmEveningLight', { sizeMm: rehearsal.sizeMm });
+  const aside = t('readsPart.printedAtMmInEvening', { sizeMm: rehearsal.sizeMm });
   return (
     <FoldingPanel
       id="reads"
@@ -33,7 +33,7 @@ export function ReadsPart({ page, rehearsals }: Props): ReactElement | null {
       action={<Actions page={page} rehearsals={rehearsals} />}
     >
       {rehearsal.devices.length === 0 ? (
-        <p className="m-0 text-body">{t('readsPart.theSchoolsListOfDevices')}</p>
+        <p className="m-0 text-body">{t('readsPart.theSchoolHasNoDevices')}</p>
       ) : (
         <Rehearsed page={page} rehearsals={rehearsals} />
       )}
@@ -100,7 +100,7 @@ function Legend({
   return (
     <p className="mt-2 mb-0 flex flex-wrap items-center gap-x-4 gap-y-1 text-note text-muted" role="status">
       <Key className="bg-done">{t('readsPart.read')}</Key>
-      <Key className="hatched">{t('readsPart.hitAndMiss')}</Key>
+      <Key className="hatched">{t('readsPart.sometimes')}</Key>
       <Key className="bg-line">{t('readsPart.notRead')}</Key>
       <span>
         {rehearsal.ownDistanceM === null
@@ -134,8 +134,8 @@ function ByHand({
       {chosenSizeMm !== null && (
         <>
           <span>{t('readsPart.theSizeOfMmWas', { sizeMm })}</span>
-          <Button disabled={pending} onClick={() => print({ sizeMm: null }, t('readsPart.theSizeIsComputedAgain'))}>
-            {t('readsPart.computeTheSize')}
+          <Button disabled={pending} onClick={() => print({ sizeMm: null }, t('readsPart.usingTheComputedSize'))}>
+            {t('readsPart.useTheComputedSize')}
           </Button>
         </>
       )}
@@ -144,9 +144,9 @@ function ByHand({
           <span>{t('readsPart.thisStationHasItsOwn')}</span>
           <Button
             disabled={pending}
-            onClick={() => print({ viewingDistanceM: null }, t('readsPart.studentsStandAsInThe'))}
+            onClick={() => print({ viewingDistanceM: null }, t('readsPart.thisStationUsesTheLessons'))}
           >
-            {t('readsPart.takeTheLessons')}
+            {t('readsPart.useTheLessons')}
           </Button>
         </>
       )}
@@ -156,7 +156,7 @@ function ByHand({
 
 function headline({ readiness: { reads } }: MaterialPage): string {
   if (reads.leastReachM === null) return t('readsPart.readsFrom');
-  if (reads.leastReachM === 0) return t('readsPart.someDeviceDoesNotRead');
+  if (reads.leastReachM === 0) return t('readsPart.oneDeviceDoesNotRead');
   const who = reads.fallShort.length === 0 ? t('readsPart.everyDevice') : t('readsPart.theWeakestDevice');
   return t('readsPart.readsFromWith', { metres: metres(reads.leastReachM), who });
 }

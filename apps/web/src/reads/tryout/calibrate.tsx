@@ -17,7 +17,7 @@ export function Calibrate({
 }): ReactElement {
   const [pxPerMm, setPxPerMm] = useState(begin);
   return (
-    <Dialog title={t('calibrate.measureThisScreen')} about={t('calibrate.layABankCardOr')} wide onClose={onClose}>
+    <Dialog title={t('calibrate.measureThisScreen')} about={t('calibrate.holdABankCardAgainst')} wide onClose={onClose}>
       <div className="overflow-hidden">
         <div
           style={{ width: cardWidthMm * pxPerMm, height: cardHeightMm * pxPerMm }}

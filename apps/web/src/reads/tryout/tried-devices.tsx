@@ -31,5 +31,5 @@ export function TriedDevices({ page: { material } }: { readonly page: MaterialPa
 }
 
 function nameOf({ deviceName, visitor }: TryoutView): string {
-  return deviceName ?? (visitor === null ? t('triedDevices.someDevice') : `A ${visitorWords[visitor]}`);
+  return deviceName ?? (visitor === null ? t('triedDevices.unknownDevice') : `A ${visitorWords[visitor]}`);
 }

@@ -58,7 +58,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
             <Panel title={byShortLink ? t('tryPage.pointADeviceAtIt') : t('tryPage.pointADeviceAtIt2')}>
               {byShortLink ? (
                 <p className="m-0 text-body" role="status">
-                  {listen.isError ? wordsFor(listen.error) : t('tryPage.waitingTheMomentADevice')}
+                  {listen.isError ? wordsFor(listen.error) : t('tryPage.waitingADeviceAppearsBelow')}
                 </p>
               ) : (
                 <p className="m-0 text-body">
@@ -73,7 +73,7 @@ function TryDevice({ page }: { readonly page: MaterialPage }): ReactElement {
           </div>
         </div>
       ) : (
-        <p>{t('tryPage.noCodeHoldsThatMuch')}</p>
+        <p>{t('tryPage.tooLongForAnyCode')}</p>
       )}
     </>
   );
@@ -98,20 +98,20 @@ function OnScreen({ page: { code, rehearsal } }: { readonly page: MaterialPage }
     <section className="min-w-0 rounded-sheet border border-line bg-sheet p-4">
       <div ref={frame} className="-m-4 flex min-w-0 justify-center overflow-hidden rounded-t-sheet bg-print p-4">
         <div className="text-print-ink" style={{ width: sidePx }}>
-          <CodePicture drawing={code.drawing} label={t('tryPage.theCodeToBeTried')} className="block w-full" />
+          <CodePicture drawing={code.drawing} label={t('tryPage.codeToTry')} className="block w-full" />
         </div>
       </div>
       <div className="mt-7 flex flex-wrap items-center gap-x-4 gap-y-2 text-row">
         <span className="min-w-0 flex-1">
           {nearer === 1
-            ? t('tryPage.asPrinted', { shownMm: Math.round(sizeMm) })
-            : t('tryPage.smaller', {
+            ? t('tryPage.asPrintedMmWide', { shownMm: Math.round(sizeMm) })
+            : t('tryPage.mmWideHereMmWhen', {
                 shownMm: Math.round(sizeMm),
                 printedMm: rehearsal.sizeMm,
                 nearM: Math.round(nearer * rehearsal.distanceM * 10) / 10,
                 farM: rehearsal.distanceM,
               })}
-          {pxPerMm === null && <span className="block">{t('tryPage.notMeasured')}</span>}
+          {pxPerMm === null && <span className="block">{t('tryPage.thisScreenIsNotMeasured')}</span>}
         </span>
         <Button onClick={() => setCalibrating(true)}>
           {pxPerMm === null ? t('tryPage.measureThisScreen') : t('tryPage.measureAgain')}

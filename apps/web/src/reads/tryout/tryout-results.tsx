@@ -31,10 +31,10 @@ export function TryoutResults({
       {hasFailed(tryouts) && <Failed words={wordsFor(tryouts.error)} onRetry={() => void tryouts.refetch()} />}
       {tryouts.data && (
         <Panel
-          title={t('tryoutResults.whatDevicesDid')}
-          aside={tryouts.data.length === 0 ? t('tryoutResults.noneWasTriedYet') : undefined}
+          title={t('tryoutResults.results')}
+          aside={tryouts.data.length === 0 ? t('tryoutResults.noDeviceTriedYet') : undefined}
         >
-          <ul aria-label={t('tryoutResults.whatDevicesDid')} aria-live="polite" className="m-0 list-none p-0">
+          <ul aria-label={t('tryoutResults.results')} aria-live="polite" className="m-0 list-none p-0">
             {tryouts.data.map((tryout) => (
               <Result key={tryout.id} page={page} tryout={tryout} />
             ))}
@@ -55,7 +55,7 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
       <span>
         <span className="font-semibold">{sentence(tryout)}</span>
         <span className="block text-note text-muted">
-          {current ? ago(at) : t('tryoutResults.agoOfEarlierCode', { ago: ago(at) })}
+          {current ? ago(at) : t('tryoutResults.theCodeHasChangedSince', { ago: ago(at) })}
         </span>
       </span>
       <span className="col-start-2 flex items-center gap-1">
@@ -65,7 +65,7 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
           onChange={(event) => say.mutate({ tryoutId: id, deviceId: event.target.value || null })}
           className="max-w-44 text-row"
         >
-          <option value="">{t('tryoutResults.someDevice')}</option>
+          <option value="">{t('tryoutResults.unknownDevice')}</option>
           {page.rehearsal.devices.map((device) => (
             <option key={device.id} value={device.id}>
               {device.name}
@@ -85,9 +85,9 @@ function sentence({ visitor, afterMs, pageOpened, outcome }: TryoutView): string
   if (visitor === null) return outcomeWords[outcome];
   const values = { visitor: visitorWords[visitor], seconds: ((afterMs ?? 0) / 1000).toFixed(1) };
   const timed = afterMs !== null;
-  if (pageOpened === null) return t(timed ? 'tryoutResults.openedAfter' : 'tryoutResults.opened', values);
-  if (pageOpened) return t(timed ? 'tryoutResults.loadedAfter' : 'tryoutResults.loaded', values);
-  return t(timed ? 'tryoutResults.notLoadedAfter' : 'tryoutResults.notLoaded', values);
+  if (pageOpened === null) return t(timed ? 'tryoutResults.aOpenedItAfterS' : 'tryoutResults.aOpenedIt', values);
+  if (pageOpened) return t(timed ? 'tryoutResults.aOpenedItAfterS2' : 'tryoutResults.aOpenedItAndThe', values);
+  return t(timed ? 'tryoutResults.aOpenedItAfterS3' : 'tryoutResults.aOpenedItButDid', values);
 }
 
 function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
@@ -103,7 +103,7 @@ function Tell({ page }: { readonly page: MaterialPage }): ReactElement {
               {device.name}
             </option>
           ))}
-          <option value="">{t('tryoutResults.someOtherDevice')}</option>
+          <option value="">{t('tryoutResults.anotherDevice')}</option>
         </SelectInput>
       </label>
       <div className="mt-3 flex flex-wrap gap-2">

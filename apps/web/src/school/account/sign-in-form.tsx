@@ -36,12 +36,12 @@ export function SignInForm({
         label={t('signInForm.password')}
         type="password"
         autoComplete="current-password"
-        {...form.register('password', { required: t('signInForm.passwordMissing') })}
+        {...form.register('password', { required: t('signInForm.enterYourPassword') })}
         problem={form.formState.errors.password?.message}
       />
       <CheckField
         label={t('signInForm.keepMeSignedInOn')}
-        hint={t('signInForm.for30DaysLeaveIt')}
+        hint={t('signInForm.for30DaysLeaveThis')}
         {...form.register('keep')}
       />
       {welcome?.hasAccounts === false && (

@@ -28,8 +28,8 @@ const { previewPx, fovDeg, nearestFocusM, blurPx, noiseGrey, deviceCount } = lim
 const figureFields: readonly (readonly [Figure, string, number, number])[] = [
   ['previewWidthPx', t('deviceDialog.previewWidthPixels'), previewPx.least, previewPx.most],
   ['previewHeightPx', t('deviceDialog.previewHeightPixels'), previewPx.least, previewPx.most],
-  ['horizontalFovDeg', t('deviceDialog.seesAcrossDegrees'), fovDeg.least, fovDeg.most],
-  ['nearestFocusM', t('deviceDialog.inFocusFrom'), nearestFocusM.least, nearestFocusM.most],
+  ['horizontalFovDeg', t('deviceDialog.fieldOfViewDegrees'), fovDeg.least, fovDeg.most],
+  ['nearestFocusM', t('deviceDialog.inFocusFromMetres'), nearestFocusM.least, nearestFocusM.most],
   ['blurPx', t('deviceDialog.blurPixels'), 0, blurPx],
   ['noiseGrey', t('deviceDialog.noiseGreyLevels'), 0, noiseGrey],
 ];
@@ -58,7 +58,7 @@ export function DeviceDialog({
   return (
     <Dialog
       title={device ? device.name : t('deviceDialog.addADevice')}
-      about={t('deviceDialog.aKindOfDeviceAs')}
+      about={t('deviceDialog.aKindOfDeviceAnd')}
       onClose={onClose}
     >
       <form className="flex flex-col gap-4" noValidate onSubmit={(event) => void handleSubmit(submit)(event)}>
@@ -66,7 +66,7 @@ export function DeviceDialog({
           <ChoiceField
             choices={genericDevices}
             words={genericWords}
-            label={t('deviceDialog.itIsLike')}
+            label={t('deviceDialog.similarTo')}
             {...register('like', {
               onChange: (event: { target: { value: GenericDevice } }) => copy(event.target.value),
             })}
@@ -95,16 +95,16 @@ function NameAndCount({ form: { register, formState } }: PartProps): ReactElemen
       <TextField
         label={t('deviceDialog.name')}
         maxLength={limits.nameLength}
-        {...register('name', { validate: (value) => value.trim() !== '' || t('deviceDialog.nameMissing') })}
+        {...register('name', { validate: (value) => value.trim() !== '' || t('deviceDialog.enterAName') })}
         problem={formState.errors.name?.message}
       />
       <TextField
         label={t('deviceDialog.howMany')}
         inputMode="numeric"
-        hint={t('deviceDialog.emptyFromHome')}
+        hint={t('deviceDialog.leaveEmptyForStudentsOwn')}
         {...register('count', {
           validate: (value) =>
-            value.trim() === '' || isWithin(value, 1, deviceCount, true) || t('deviceDialog.countOrEmpty'),
+            value.trim() === '' || isWithin(value, 1, deviceCount, true) || t('deviceDialog.enterAWholeNumberOr'),
         })}
         problem={formState.errors.count?.message}
       />
@@ -119,7 +119,7 @@ function FigureFields({ form: { register, formState } }: PartProps): ReactElemen
   );
   return (
     <details className="text-row" open={figuresAreWrong || undefined}>
-      <summary className="w-fit cursor-pointer py-1 font-semibold">{t('deviceDialog.moreItsFiguresAndWhere')}</summary>
+      <summary className="w-fit cursor-pointer py-1 font-semibold">{t('deviceDialog.detailsOfTheCamera')}</summary>
       <div className="mt-2 grid gap-4 sm:grid-cols-2">
         {figureFields.map(([field, label, least, most]) => (
           <TextField
@@ -137,7 +137,7 @@ function FigureFields({ form: { register, formState } }: PartProps): ReactElemen
           hint={figureHints.jpegQuality}
           {...register('jpegQuality', {
             validate: (value) =>
-              value.trim() === '' || isWithin(value, 1, 100, true) || t('deviceDialog.qualityOrEmpty'),
+              value.trim() === '' || isWithin(value, 1, 100, true) || t('deviceDialog.enterANumberFrom1'),
           })}
           problem={formState.errors.jpegQuality?.message}
         />
@@ -220,6 +220,6 @@ function within(least: number, most: number, whole: boolean): RegisterOptions<Fi
   return {
     validate: (value) =>
       isWithin(value, least, most, whole) ||
-      t(whole ? 'deviceDialog.wholeNumber' : 'deviceDialog.number', { least, most }),
+      t(whole ? 'deviceDialog.enterAWholeNumberFrom' : 'deviceDialog.enterANumberFromTo', { least, most }),
   };
 }

@@ -38,7 +38,7 @@ export function DevicesPage(): ReactElement {
       {devices.isPending && <Loading label={t('devicesPage.devicesAreLoading')} />}
       {hasFailed(devices) && <Failed words={wordsFor(devices.error)} onRetry={() => void devices.refetch()} />}
       {devices.data?.length === 0 && (
-        <Empty title={t('devicesPage.noDevicesYet')}>{t('devicesPage.theSchoolsAdministratorKeepsThis')}</Empty>
+        <Empty title={t('devicesPage.noDevicesYet')}>{t('devicesPage.onlyTheSchoolsAdministratorCan')}</Empty>
       )}
       {devices.data && devices.data.length > 0 && (
         <ul
@@ -56,7 +56,7 @@ export function DevicesPage(): ReactElement {
       )}
       <p className="mt-3 mb-0 text-body">
         <T
-          k="devicesPage.aDeviceWithoutAScanner"
+          k="devicesPage.devicesWithoutAScannerCan"
           values={{ host: window.location.host }}
           components={[<Link key="2" to="/read" className="font-semibold text-ink" />]}
         />
@@ -113,7 +113,7 @@ function DeviceFigures({ device }: { readonly device: DeviceView }): ReactElemen
   const { engine, blurPx, noiseGrey, jpegQuality, actsOn, plays } = device;
   return (
     <>
-      {t('devicesPage.previewSeesAcrossInFocus', {
+      {t('devicesPage.previewFieldOfViewIn', {
         previewWidthPx,
         previewHeightPx,
         horizontalFovDeg,
@@ -138,7 +138,7 @@ function DeviceFigures({ device }: { readonly device: DeviceView }): ReactElemen
         {t('devicesPage.plays', {
           value:
             plays.length === 0
-              ? t('devicesPage.noSoundsAndFilms')
+              ? t('devicesPage.noAudioOrVideo')
               : plays.map((format) => mediaFormatWords[format]).join(', '),
         })}
       </span>
@@ -160,21 +160,21 @@ function RemoveDevice({
     <Dialog title={t('devicesPage.remove3', { name: device.name })} onClose={onClose}>
       <p className="m-0 text-field">
         {classes.length === 0
-          ? t('devicesPage.noClassScansWithIt')
-          : t('devicesPage.scanWithItAndWould', {
+          ? t('devicesPage.noClassUsesItCodes')
+          : t('devicesPage.useItCodesAreRehearsed', {
               count: classes.length,
               namesListed: namesListed(classes.map(({ name }) => name)),
             })}
       </p>
       {remove.isError && <Alert words={wordsFor(remove.error)} className="mt-3 mb-0" />}
       <div className="mt-5 flex justify-end gap-2">
-        <Button onClick={onClose}>{t('devicesPage.keepIt')}</Button>
+        <Button onClick={onClose}>{t('devicesPage.cancel')}</Button>
         <Button
           tone="main"
           disabled={remove.isPending}
           onClick={() => remove.mutate(device.id, { onSuccess: onClose })}
         >
-          {t('devicesPage.removeIt')}
+          {t('devicesPage.removeDevice')}
         </Button>
       </div>
     </Dialog>
@@ -188,7 +188,7 @@ function AbilitiesForm({ device: { id, name, actsOn, plays } }: { readonly devic
   const now = { actsOn, plays, ...(change.isPending && change.variables) };
   return (
     <details className="mt-1">
-      <summary className="w-fit cursor-pointer py-1 text-small">{t('devicesPage.sayWhatItsScannerDoes')}</summary>
+      <summary className="w-fit cursor-pointer py-1 text-small">{t('devicesPage.setWhatItsScannerOpens')}</summary>
       <Abilities
         legend={t('devicesPage.scanOneCodeOfEach')}
         of={name}
@@ -199,7 +199,7 @@ function AbilitiesForm({ device: { id, name, actsOn, plays } }: { readonly devic
         onChange={(next) => sendChange(change, { actsOn: next })}
       />
       <Abilities
-        legend={t('devicesPage.openASoundOrFilm')}
+        legend={t('devicesPage.openAFileOfEach')}
         of={name}
         all={mediaFormats}
         words={mediaFormatWords}

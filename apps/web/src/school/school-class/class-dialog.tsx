@@ -48,23 +48,23 @@ export function ClassDialog({
           label={t('classDialog.name')}
           maxLength={limits.nameLength}
           autoFocus
-          {...register('name', { validate: (value) => value.trim() !== '' || t('classDialog.needsName') })}
+          {...register('name', { validate: (value) => value.trim() !== '' || t('classDialog.aClassNeedsAName') })}
           problem={formState.errors.name?.message}
         />
         <ChoiceField
           choices={studentAccounts}
           words={accountWords}
-          label={t('classDialog.whichAccountsDoItsStudents')}
+          label={t('classDialog.studentAccounts')}
           {...register('studentAccounts')}
         />
         <fieldset className="m-0 border-0 p-0">
-          <legend className="mb-1 p-0 text-small font-semibold">{t('classDialog.whichDevicesDoTheyScan')}</legend>
+          <legend className="mb-1 p-0 text-small font-semibold">{t('classDialog.devices')}</legend>
           {devices.map((device) => (
             <label key={device.id} className="flex min-h-9 items-center gap-2.5 text-field">
               <CheckBox value={device.id} {...register('deviceIds')} />
               {device.name}
               <span className="text-small text-muted">
-                {device.count === null ? t('classDialog.fromHome') : device.count}
+                {device.count === null ? t('classDialog.broughtFromHome') : device.count}
               </span>
             </label>
           ))}

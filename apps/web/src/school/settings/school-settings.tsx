@@ -21,7 +21,7 @@ type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'
   /** One a line. */ visitorNetworks: string;
 };
 
-const edgeWords = { long: t('schoolSettings.theLongEdge'), short: t('schoolSettings.theShortEdge') } as const;
+const edgeWords = { long: t('schoolSettings.longEdge'), short: t('schoolSettings.shortEdge') } as const;
 
 /** Settings of the school: a form for the administrator, a list to read for everybody else. */
 export function SchoolSettings({
@@ -44,7 +44,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
     [t('schoolSettings.paper'), paperWords[school.paper]],
     [
       t('schoolSettings.printer'),
-      t('schoolSettings.cantReachMmAtThe', {
+      t('schoolSettings.mmUnprintableMarginFlipsOn', {
         printerMarginMm: school.printerMarginMm,
         edgeWords: edgeWords[school.duplexEdge],
       }),
@@ -52,7 +52,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
     [t('schoolSettings.publicAddress'), school.publicAddress],
     [t('schoolSettings.shortLinkHost'), school.shortLinkHost ?? t('schoolSettings.noneYet')],
     [
-      t('schoolSettings.codesInspectedWithoutSigningIn'),
+      t('schoolSettings.inspectCodesWithoutSigningIn'),
       school.visitorNetworks.length === 0
         ? 'nowhere'
         : t('schoolSettings.from', { value: school.visitorNetworks.join(', ') }),
@@ -68,7 +68,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
           </div>
         ))}
       </dl>
-      <p className="mt-3 mb-0 text-small text-muted">{t('schoolSettings.theSchoolsAdministratorChangesThese')}</p>
+      <p className="mt-3 mb-0 text-small text-muted">{t('schoolSettings.onlyTheSchoolsAdministratorCan')}</p>
     </>
   );
 }
@@ -100,8 +100,8 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
       <PrinterFields form={form} problems={problems} />
       <AddressFields form={form} problems={problems} school={school} />
       <TextArea
-        label={t('schoolSettings.networksWhereCodesAreInspected')}
-        hint={t('schoolSettings.oneALineForExample')}
+        label={t('schoolSettings.networksWhereAnyoneMayInspect')}
+        hint={t('schoolSettings.onePerLineForExample')}
         rows={2}
         {...form.register('visitorNetworks')}
         problem={problems.get('visitorNetworks')}
@@ -127,7 +127,7 @@ function PrinterFields({ form, problems }: PartProps): ReactElement {
       <legend className="px-1 text-small font-semibold">{t('schoolSettings.printer')}</legend>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField
-          label={t('schoolSettings.cantReachAtTheEdge')}
+          label={t('schoolSettings.unprintableMarginMm')}
           type="number"
           step={0.5}
           min={limits.printerMarginMm.least}
@@ -138,11 +138,11 @@ function PrinterFields({ form, problems }: PartProps): ReactElement {
         <ChoiceField
           choices={['long', 'short']}
           words={edgeWords}
-          label={t('schoolSettings.turnsPaperAbout')}
+          label={t('schoolSettings.flipOn')}
           {...form.register('duplexEdge')}
         />
         <TextField
-          label={t('schoolSettings.moveBacksToTheRight')}
+          label={t('schoolSettings.shiftBacksRightMm')}
           type="number"
           step={0.1}
           min={-limits.duplexShiftMm}
@@ -151,7 +151,7 @@ function PrinterFields({ form, problems }: PartProps): ReactElement {
           problem={problems.get('duplexRightMm')}
         />
         <TextField
-          label={t('schoolSettings.moveBacksDownMm')}
+          label={t('schoolSettings.shiftBacksDownMm')}
           type="number"
           step={0.1}
           min={-limits.duplexShiftMm}
@@ -176,13 +176,13 @@ function AddressFields({ form, problems, school }: PartProps & { readonly school
     <>
       <TextField
         label={t('schoolSettings.publicAddress')}
-        hint={t('schoolSettings.underWhichPhonesReachThis')}
+        hint={t('schoolSettings.theAddressWherePhonesReach')}
         {...form.register('publicAddress')}
         problem={problems.get('publicAddress')}
       />
       <TextField
         label={t('schoolSettings.shortLinkHost')}
-        hint={t('schoolSettings.aShortNameOfThe')}
+        hint={t('schoolSettings.aShortHostNameOf')}
         {...form.register('shortLinkHost')}
         problem={problems.get('shortLinkHost')}
       />
@@ -239,7 +239,7 @@ function useChangeSchool({ version }: SchoolView): {
   return {
     change,
     problems: new Map(
-      wrong.map(({ field }) => [field, fieldWords[field as keyof Fields] ?? t('schoolSettings.thisNeedsAnotherValue')]),
+      wrong.map(({ field }) => [field, fieldWords[field as keyof Fields] ?? t('schoolSettings.thisValueIsNotRight')]),
     ),
   };
 }
@@ -259,24 +259,24 @@ function OnPaper({
   const pages = moved ? printed.pages : 0;
   const shortLinks = renamed || (moved && before.shortLinkHost === null) ? printed.shortLinks : 0;
   if (pages + shortLinks === 0)
-    return <p className="m-0 text-row text-muted">{t('schoolSettings.noSheetCarriesThePresent')}</p>;
+    return <p className="m-0 text-row text-muted">{t('schoolSettings.noPrintedSheetUsesThe')}</p>;
   return (
     <p role="status" className="m-0 flex gap-2 text-row">
       <StateMark mark="look-at" words={t('schoolSettings.needsAttention')} />
-      <span>{t('schoolSettings.sheetsOnPaperCarryThe', { count: pages + shortLinks })}</span>
+      <span>{t('schoolSettings.printedSheetsUseTheCurrent', { count: pages + shortLinks })}</span>
     </p>
   );
 }
 
 const fieldWords: Readonly<Record<keyof Fields, string>> = {
   name: t('schoolSettings.theSchoolNeedsAName'),
-  timeZone: t('schoolSettings.thereIsNoSuchTime'),
-  paper: t('schoolSettings.chooseOneOfThePapers'),
+  timeZone: t('schoolSettings.unknownTimeZoneWriteIt'),
+  paper: t('schoolSettings.chooseAPaperSize'),
   printerMarginMm: t('schoolSettings.writeMillimetresFrom0To'),
-  duplexEdge: t('schoolSettings.chooseOneOfTheEdges'),
+  duplexEdge: t('schoolSettings.chooseAnEdge'),
   duplexRightMm: t('schoolSettings.writeMillimetresFrom10To'),
   duplexDownMm: t('schoolSettings.writeMillimetresFrom10To'),
   publicAddress: t('schoolSettings.writeAWholeAddressThat'),
-  visitorNetworks: t('schoolSettings.writeEachNetworkAsIts'),
-  shortLinkHost: t('schoolSettings.writeAHostNameOnly'),
+  visitorNetworks: t('schoolSettings.writeEachNetworkAsAn'),
+  shortLinkHost: t('schoolSettings.writeOnlyAHostName'),
 };

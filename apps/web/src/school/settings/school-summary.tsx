@@ -27,7 +27,7 @@ export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>)
         </Link>
       }
     >
-      {query.isPending && <Loading rows={1} label={t('schoolSummary.areLoading', { title })} />}
+      {query.isPending && <Loading rows={1} label={t('schoolSummary.loading', { title })} />}
       {hasFailed(query) && <Failed words={wordsFor(query.error)} onRetry={() => void query.refetch()} />}
       {query.data !== undefined && <p className="m-0 text-body">{children(query.data)}</p>}
     </Panel>

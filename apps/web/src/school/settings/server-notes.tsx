@@ -33,9 +33,9 @@ export function ServerNotesPart(): ReactElement | null {
         )}
         <Note mark={guessing ? 'look-at' : 'done'}>
           {unknownShortLinks === 0
-            ? t('serverNotes.noWrongAddresses')
-            : t('serverNotes.wrongAddresses', { count: unknownShortLinks })}
-          {slowedShortLinks > 0 && ` ${t('serverNotes.triedOut', { slowed: slowedShortLinks })}`}
+            ? t('serverNotes.noWrongShortAddressesIn')
+            : t('serverNotes.wrongShortAddressesInThe', { count: unknownShortLinks })}
+          {slowedShortLinks > 0 && ` ${t('serverNotes.somebodyIsGuessingTriesWere', { slowed: slowedShortLinks })}`}
         </Note>
         {shortSlugs > 0 && (
           <Note mark="look-at">
@@ -58,7 +58,7 @@ function Note({ mark, children }: { readonly mark: Mark; readonly children: Reac
   return (
     <li className="flex items-start gap-2.5">
       <span className="mt-0.5">
-        <StateMark mark={mark} words={mark === 'done' ? t('serverNotes.allWell') : t('serverNotes.needsAttention')} />
+        <StateMark mark={mark} words={mark === 'done' ? t('serverNotes.allGood') : t('serverNotes.needsAttention')} />
       </span>
       <span className="min-w-0">{children}</span>
     </li>
@@ -83,7 +83,7 @@ function FormerHost({ host }: { readonly host: string }): ReactElement {
         />
       </span>
       <Button disabled={remove.isPending} onClick={() => remove.mutate()}>
-        {t('serverNotes.stopAnsweringIt')}
+        {t('serverNotes.stopUsingThisHost')}
       </Button>
     </li>
   );

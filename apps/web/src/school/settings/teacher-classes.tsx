@@ -30,7 +30,7 @@ export function TeacherClassesPart(): ReactElement {
         </Button>
       }
     >
-      {view.isPending && <Loading rows={1} label={t('teacherClasses.loadingWhoSeesWhichStudents')} />}
+      {view.isPending && <Loading rows={1} label={t('teacherClasses.loadingPermissions')} />}
       {hasFailed(view) && <Failed words={wordsFor(view.error)} onRetry={() => void view.refetch()} />}
       {view.data && <p className="m-0 text-body">{summary(view.data)}</p>}
       {open && view.data && <TeacherClassesDialog view={view.data} onClose={() => setOpen(false)} />}

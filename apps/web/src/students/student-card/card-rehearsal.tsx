@@ -43,7 +43,7 @@ export function CardRehearsal({
   if (found === null)
     return (
       <p role="status" className="m-0 text-row text-muted">
-        {t('cardRehearsal.rehearsingACardOfMm', { floor: Math.floor(sizeMm), number: devices.length })}
+        {t('cardRehearsal.rehearsingAMmCodeWith', { floor: Math.floor(sizeMm), number: devices.length })}
       </p>
     );
   const least = Math.min(...found.map(({ reachM }) => reachM));

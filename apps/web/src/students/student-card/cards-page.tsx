@@ -27,9 +27,9 @@ import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { T, t } from '../words.js';
 
 const sizeWords: Readonly<Record<number, string>> = {
-  8: t('cardsPage.large'),
-  10: t('cardsPage.n10AsBankCards'),
-  24: t('cardsPage.small'),
+  8: t('cardsPage.n8Large'),
+  10: t('cardsPage.n10BankCardSize'),
+  24: t('cardsPage.n24Small'),
 };
 
 export function CardsPage(): ReactElement {
@@ -90,7 +90,7 @@ function aboutCards(preview: CardsPreview | undefined): string {
   const { codes, pages } = preview;
   return t('cardsPage.cardsOnByClassAnd', {
     count: codes,
-    pages: t('cardsPage.page', { count: codes === 0 ? 0 : pages }),
+    pages: t('cardsPage.pages', { count: codes === 0 ? 0 : pages }),
   });
 }
 
@@ -108,11 +108,11 @@ function Pages({
     <div className="flex min-w-0 flex-col gap-4">
       {data?.sample && <CardRehearsal sample={data.sample} />}
       {data && <Notices preview={data} />}
-      {preview.isPending && <Loading rows={6} label={t('cardsPage.theCardsAreBeingLaid')} />}
+      {preview.isPending && <Loading rows={6} label={t('cardsPage.preparingTheCards')} />}
       {hasFailed(preview) && <Failed words={wordsFor(preview.error)} onRetry={() => void preview.refetch()} />}
       {data?.codes === 0 && (
-        <Empty title={t('cardsPage.nobodyToMakeACard')}>
-          {onlyNew ? t('cardsPage.everybodyHasOneAlreadyTake') : t('cardsPage.chooseOtherClassesOrImport')}
+        <Empty title={t('cardsPage.noStudentsToMakeCards')}>
+          {onlyNew ? t('cardsPage.allOfThemHaveA') : t('cardsPage.chooseOtherClassesOrImport')}
         </Empty>
       )}
       {data && data.codes > 0 && <PageView preview={data} fresh={!preview.isPlaceholderData} onPage={onPage} />}
@@ -125,12 +125,12 @@ const namesShown = 8;
 function Notices({ preview: { notices, withoutId } }: { readonly preview: CardsPreview }): ReactElement | null {
   if (notices.length + withoutId.length === 0) return null;
   return (
-    <Panel title={t('cardsPage.lookAtThisBeforeYou')}>
+    <Panel title={t('cardsPage.checkBeforeYouPrint')}>
       <SheetNotices notices={notices} lessonId={null} addressOf={() => '/school/students'} />
       {withoutId.length > 0 && (
         <p className="m-0 text-row">
           <T
-            k={withoutId.length > namesShown ? 'cardsPage.manyWithoutId' : 'cardsPage.someWithoutId'}
+            k={withoutId.length > namesShown ? 'cardsPage.noIdSoNoCard2' : 'cardsPage.noIdSoNoCard'}
             values={{ names: withoutId.slice(0, namesShown).join(', '), more: withoutId.length - namesShown }}
             components={[<strong key="0" />]}
           />
@@ -167,7 +167,7 @@ function CardOptions({ request, onChange }: OptionsProps): ReactElement {
           value={request.templateId ?? ''}
           onChange={(event) => onChange({ templateId: event.target.value || null })}
         >
-          <option value="">{t('cardsPage.asUsual')}</option>
+          <option value="">{t('cardsPage.default')}</option>
           {templates.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -183,7 +183,7 @@ function ForWhom({ request: { classNames, onlyNew }, onChange }: OptionsProps): 
   const groups = useQuery(groupsQuery).data;
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-small font-semibold">{t('cardsPage.forWhom')}</legend>
+      <legend className="mb-1 text-small font-semibold">{t('cardsPage.students2')}</legend>
       <div className="grid max-h-44 grid-cols-2 gap-x-3 overflow-auto">
         <Tick
           words={groups ? t('cardsPage.allClasses', { students: groups.students }) : t('cardsPage.allClasses2')}
@@ -202,7 +202,7 @@ function ForWhom({ request: { classNames, onlyNew }, onChange }: OptionsProps): 
         ))}
       </div>
       <Tick
-        words={t('cardsPage.onlyWhoHasNoneYet')}
+        words={t('cardsPage.onlyStudentsWithoutACard')}
         ticked={onlyNew}
         onTick={(ticked) => onChange({ onlyNew: ticked })}
       />
@@ -215,7 +215,7 @@ function PaperFields({ request, onChange }: OptionsProps): ReactElement {
     <div className="grid grid-cols-2 gap-3">
       <PaperField value={request.paper} onChoose={(paper) => onChange({ paper })} />
       <SelectField
-        label={t('cardsPage.aPage')}
+        label={t('cardsPage.perPage')}
         value={request.perPage}
         onChange={(event) => onChange({ perPage: Number(event.target.value) })}
       >
@@ -233,7 +233,7 @@ function BesideTheName({ request, onChange }: OptionsProps): ReactElement {
   const { fields } = request;
   return (
     <fieldset className="m-0 border-0 p-0">
-      <legend className="mb-1 text-small font-semibold">{t('cardsPage.besideTheName')}</legend>
+      <legend className="mb-1 text-small font-semibold">{t('cardsPage.symbolBesideTheName')}</legend>
       <div className="grid grid-cols-2 gap-x-3">
         {cardFields.map((field) => (
           <Tick
@@ -245,7 +245,11 @@ function BesideTheName({ request, onChange }: OptionsProps): ReactElement {
             }
           />
         ))}
-        <Tick words={t('cardsPage.backsForBothSides')} ticked={request.backs} onTick={(backs) => onChange({ backs })} />
+        <Tick
+          words={t('cardsPage.printBacksBothSides')}
+          ticked={request.backs}
+          onTick={(backs) => onChange({ backs })}
+        />
       </div>
       <SymbolField value={request.symbol} onChange={(symbol) => onChange({ symbol })} />
     </fieldset>

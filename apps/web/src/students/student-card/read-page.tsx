@@ -71,8 +71,8 @@ function TypedCard({ onRead }: { readonly onRead: (text: string) => void }): Rea
   return (
     <form onSubmit={send} className="flex flex-1 gap-2">
       <LineInput
-        aria-label={t('readPage.whatTheCardSays')}
-        placeholder={t('readPage.orTypeWhatTheCard')}
+        aria-label={t('readPage.lettersOnTheCard')}
+        placeholder={t('readPage.orTypeTheLettersOn')}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         className="w-full min-w-36 font-mono text-body"
@@ -112,7 +112,7 @@ function Readings(): ReactElement {
   if (readings.isPending) return <Loading rows={3} label={t('readPage.yourReadingsAreLoading')} />;
   if (hasFailed(readings)) return <Failed words={wordsFor(readings.error)} onRetry={() => void readings.refetch()} />;
   const { rows, total } = readings.data;
-  if (rows.length === 0) return <Empty title={t('readPage.nothingReadYet')}>{t('readPage.eachCardThatYouRead')}</Empty>;
+  if (rows.length === 0) return <Empty title={t('readPage.nothingReadYet')}>{t('readPage.eachCardYouReadIs')}</Empty>;
   return (
     <section className="rounded-sheet border border-line bg-sheet px-4 py-3.5 sm:px-5">
       <div className="mb-1 flex flex-wrap items-center gap-3">

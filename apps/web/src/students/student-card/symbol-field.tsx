@@ -20,7 +20,7 @@ export function SymbolField({
         </Button>
         {value !== null && (
           <Button tone="quiet" onClick={() => onChange(null)}>
-            {t('symbolField.without')}
+            {t('symbolField.none')}
           </Button>
         )}
       </div>

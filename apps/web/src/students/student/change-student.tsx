@@ -63,7 +63,7 @@ export function ChangeStudentDialog({
         </div>
         <DialogEnd
           failure={change.isError ? wordsFor(change.error) : null}
-          send={t('changeStudent.keepTheChange')}
+          send={t('changeStudent.saveChanges')}
           sending={change.isPending}
           onCancel={onClose}
         />

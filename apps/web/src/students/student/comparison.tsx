@@ -6,7 +6,7 @@ import { t } from '../words.js';
 function changeWords({ name, parts, before, back }: RosterComparisonView['someChanged'][number]): string {
   const what = parts.map((part) => rosterPartWords[part]).join(', ');
   if (parts.length === 0) return back ? t('comparison.isBack', { name }) : name;
-  return t(back ? 'comparison.changedAndBack' : 'comparison.changedParts', { name, what, before });
+  return t(back ? 'comparison.wasIsBack' : 'comparison.was', { name, what, before });
 }
 
 /** Who would be added, changed, and is not in the roster any more. */
@@ -22,9 +22,9 @@ export function Comparison({
         title={t('comparison.changed', { changed })}
         names={someChanged.map(changeWords)}
         of={changed}
-        more={same === 0 ? null : same === 1 ? t('comparison.n1IsAsItWas') : t('comparison.areAsTheyWere', { same })}
+        more={same === 0 ? null : same === 1 ? t('comparison.n1IsUnchanged') : t('comparison.areUnchanged', { same })}
       />
-      <Part title={t('comparison.notInItAnyMore', { leftOut })} names={someLeftOut} of={leftOut} />
+      <Part title={t('comparison.noLongerInIt', { leftOut })} names={someLeftOut} of={leftOut} />
     </div>
   );
 }

@@ -116,7 +116,7 @@ function EraseLeft({ students }: { readonly students: number }): ReactElement {
       {asking && (
         <Dialog
           title={t('findStudents.eraseStudentsWhoLeft', { count: students })}
-          about={t('findStudents.namesCardsReadingsAndWhat')}
+          about={t('findStudents.namesCardsReadingsAndImport')}
           onClose={() => setAsking(false)}
         >
           <div className="flex justify-end gap-2">

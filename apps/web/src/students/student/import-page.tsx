@@ -50,7 +50,7 @@ interface OpenedList {
 }
 
 const encodingChoices = Object.keys(encodingWords) as Encoding[];
-const sameIdWords = { first: t('importPage.theFirstRowCounts'), last: t('importPage.theLastRowCounts') } as const;
+const sameIdWords = { first: t('importPage.useTheFirstRow'), last: t('importPage.useTheLastRow') } as const;
 
 export function ImportRosterPage(): ReactElement {
   const mayImport = useSession()?.role !== 'teacher';
@@ -64,7 +64,9 @@ export function ImportRosterPage(): ReactElement {
       {mayImport ? (
         <Importing />
       ) : (
-        <Empty title={t('importPage.rostersComeFromTheOffice')}>{t('importPage.theSchoolsOfficeAndIts')}</Empty>
+        <Empty title={t('importPage.rostersComeFromTheOffice')}>
+          {t('importPage.theSchoolsOfficeAndAdministrators')}
+        </Empty>
       )}
     </>
   );
@@ -161,9 +163,9 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
           cut
             ? t('importPage.studentsInOnlyTheFirst', {
                 count: students.length,
-                rows: t('importPage.row', { count: rows.length }),
+                rows: t('importPage.rows', { count: rows.length }),
               })
-            : t('importPage.studentsIn', { count: students.length, rows: t('importPage.row', { count: rows.length }) })
+            : t('importPage.studentsIn', { count: students.length, rows: t('importPage.rows', { count: rows.length }) })
         }
       >
         <div className="mb-2 flex flex-wrap gap-4">
@@ -173,13 +175,13 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
               choices={encodingChoices}
               words={encodingWords}
               value={opened.encoding}
-              hint={t('importPage.changeItWhereNamesLook')}
+              hint={t('importPage.changeThisIfNamesLook')}
               onChange={(event) => onEncoding(event.target.value as Encoding)}
             />
           )}
           {problems.some(({ reason }) => reason === 'same-id') && (
             <ChoiceField
-              label={t('importPage.whereAnIdStandsTwice')}
+              label={t('importPage.ifAnIdAppearsTwice')}
               choices={['first', 'last']}
               words={sameIdWords}
               value={sameId}
@@ -189,7 +191,7 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
         </div>
         <DraftOffer draft={draft} onUse={setColumns} />
         <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
-        {!named && <Alert words={t('importPage.sayWhichColumnHoldsThe')} className="mt-2 mb-0" />}
+        {!named && <Alert words={t('importPage.chooseTheColumnThatHolds')} className="mt-2 mb-0" />}
       </Panel>
       <RosterProblems problems={problems} />
       {named && students.length > 0 && (
@@ -243,7 +245,7 @@ function WhatWouldChange({ imported, fileName, onDone }: ChangeProps): ReactElem
   const comparison = useQuery(comparisonQuery(imported));
   return (
     <Panel title={t('importPage.whatWouldChange')}>
-      {comparison.isPending && <Loading rows={2} label={t('importPage.theRosterIsComparedWith')} />}
+      {comparison.isPending && <Loading rows={2} label={t('importPage.comparingWithTheCurrentRoster')} />}
       {hasFailed(comparison) && <Failed words={wordsFor(comparison.error)} onRetry={() => void comparison.refetch()} />}
       {comparison.data && (
         <>
@@ -298,7 +300,9 @@ function ImportIt({
     );
   return (
     <>
-      {leftOut > 0 && <Tick words={t('importPage.thoseWhoAreNotIn', { leftOut })} ticked={leave} onTick={setLeave} />}
+      {leftOut > 0 && (
+        <Tick words={t('importPage.markStudentsWhoAreNo', { leftOut })} ticked={leave} onTick={setLeave} />
+      )}
       {importing.isError && <Alert words={wordsFor(importing.error)} />}
       <div className="mt-3 flex gap-2">
         <Button tone="main" disabled={importing.isPending || nothingToDo} onClick={send}>

@@ -16,10 +16,10 @@ export function RosterProblems({ problems }: { readonly problems: readonly Roste
   return (
     <Panel
       mark={<StateMark mark="look-at" words={t('rosterProblems.needsAttention')} />}
-      title={t('rosterProblems.rowsToLookAt', { count: problems.length })}
-      aside={leftOut === 0 ? t('rosterProblems.noneIsLeftOut') : t('rosterProblems.leftOutAllOthersAre', { leftOut })}
+      title={t('rosterProblems.rowsNeedAttention', { count: problems.length })}
+      aside={leftOut === 0 ? t('rosterProblems.noRowLeftOut') : t('rosterProblems.leftOutAllOthersAre', { leftOut })}
     >
-      <ul className="m-0 list-none p-0 text-row" aria-label={t('rosterProblems.rowsToLookAt2')}>
+      <ul className="m-0 list-none p-0 text-row" aria-label={t('rosterProblems.rowsThatNeedAttention')}>
         {(all ? problems : problems.slice(0, shownAtOnce)).map((problem) => (
           <li key={`${problem.row} ${problem.reason}`} className="py-0.5 wrap-anywhere">
             {rosterProblemSentence(problem)}

@@ -66,7 +66,7 @@ function useEntries({ id, name, left, cardMadeAt, version }: StudentView): reado
   const told = (words: string) => ({ onSuccess: () => notice({ words }) });
   return [
     {
-      label: t('studentRow.theCardIsLost'),
+      label: t('studentRow.cardLost'),
       disabled: cardMadeAt === null,
       onSelect: () => sendChange(replace, id, told(t('studentRow.sCardIsNoLonger', { name }))),
     },
@@ -92,7 +92,11 @@ function EraseStudent({
   const erase = useEraseStudent();
   const sendChange = useSendChange();
   return (
-    <Dialog title={t('studentRow.erase', { name })} about={t('studentRow.nameCardsReadingsAndWhat')} onClose={onClose}>
+    <Dialog
+      title={t('studentRow.erase', { name })}
+      about={t('studentRow.nameCardsReadingsAndImport')}
+      onClose={onClose}
+    >
       <div className="flex justify-end gap-2">
         <Button onClick={onClose}>{t('studentRow.cancel')}</Button>
         <Button tone="main" disabled={erase.isPending} onClick={() => sendChange(erase, id)}>

@@ -23,7 +23,7 @@ export function StudentsPage(): ReactElement {
       <PageHead
         title={t('studentsPage.students')}
         trail={<Link to="/school">{t('studentsPage.school')}</Link>}
-        about={t('studentsPage.whoIsInTheRoster')}
+        about={t('studentsPage.allStudentsOfTheRoster')}
         actions={<Ways className={request.className} mayImport={mayRule} none={none} />}
       />
       {!none && <FindStudents request={request} onRequest={setRequest} groups={groups} mayRule={mayRule} />}
@@ -99,7 +99,8 @@ function Students({
 }
 
 function Nobody({ none, mayImport }: { readonly none: boolean; readonly mayImport: boolean }): ReactElement {
-  if (!none) return <Empty title={t('studentsPage.nobodyFound')}>{t('studentsPage.tryFewerLettersOrAnother')}</Empty>;
+  if (!none)
+    return <Empty title={t('studentsPage.noStudentFound')}>{t('studentsPage.tryFewerLettersOrAnother')}</Empty>;
   return (
     <Empty title={t('studentsPage.noStudentsYet')}>
       {mayImport ? t('studentsPage.importARosterACSV') : t('studentsPage.theSchoolsOfficeImportsThe')}

@@ -13,7 +13,7 @@ export function StudentsSummary(): ReactElement {
           ? t('studentsSummary.noneYetTheOfficeImports')
           : t('studentsSummary.studentsIn', {
               count: students,
-              classs: t('studentsSummary.class', { count: classes.length }),
+              classs: t('studentsSummary.classes', { count: classes.length }),
             })
       }
     </SchoolSummary>

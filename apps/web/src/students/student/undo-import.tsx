@@ -26,8 +26,8 @@ export function UndoImportDialog({
   const notice = useNotice();
   const sendChange = useSendChange();
   return (
-    <Dialog title={t('undoImport.undoThisImport')} about={t('undoImport.onlyWhatNobodyChangedSince')} onClose={onClose}>
-      {planned.isPending && <Loading rows={2} label={t('undoImport.lookingWhatWouldChange')} />}
+    <Dialog title={t('undoImport.undoThisImport')} about={t('undoImport.laterChangesByHandAre')} onClose={onClose}>
+      {planned.isPending && <Loading rows={2} label={t('undoImport.loadingTheChanges')} />}
       {hasFailed(planned) && <Failed words={wordsFor(planned.error)} onRetry={() => void planned.refetch()} />}
       {planned.data && <Plan plan={planned.data} />}
       {undo.isError && <Alert words={wordsFor(undo.error)} className="mt-3 mb-0" />}
@@ -40,7 +40,7 @@ export function UndoImportDialog({
             sendChange(undo, importId, {
               onSuccess: ({ deleted, restored, untouched }) => {
                 notice({
-                  words: t('undoImport.importUndoneDeletedRestoredLeft', { deleted, restored, untouched }),
+                  words: t('undoImport.importUndoneDeletedRestoredUnchanged', { deleted, restored, untouched }),
                 });
                 onClose();
               },
@@ -65,7 +65,7 @@ function Plan({
       <Group words={t('undoImport.deletesStudents', { count: deleted })} count={deleted} names={someDeleted} />
       <Group words={t('undoImport.restoresStudents', { count: restored })} count={restored} names={someRestored} />
       <Group
-        words={t('undoImport.leavesStudentsAsTheyAre', { count: untouched })}
+        words={t('undoImport.leavesStudentsUnchanged', { count: untouched })}
         count={untouched}
         names={someUntouched.map(({ name, why }) => `${name} (${rosterUntouchedWords[why]})`)}
       />
