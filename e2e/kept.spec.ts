@@ -198,7 +198,7 @@ test('a page is written, keeps itself, and is read as a student sees it', async 
   await page.keyboard.press('Shift+Home');
   await page.getByRole('button', { name: 'Link' }).click();
   await page.getByLabel('Address').fill('“https://https://tides.example/table”');
-  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save link' }).click();
   await page.getByLabel('Colour').selectOption('Blue');
   await expect(body).toBeFocused();
   // The editor takes the focus back with what was selected: only then is the end of the line gone to.

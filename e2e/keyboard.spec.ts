@@ -47,7 +47,7 @@ const pages: Readonly<Record<string, PageWithDialogs>> = {
     go: async (page) => {
       await page.goto('/shelf');
       await page
-        .getByRole('checkbox', { name: /^Choose / })
+        .getByRole('checkbox', { name: /^Select / })
         .first()
         .check();
     },

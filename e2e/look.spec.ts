@@ -114,7 +114,7 @@ test('a failing look stops a station, whatever was rehearsed, until another is c
     .getByRole('dialog')
     .getByRole('button', { name: /Chalk on slate/ })
     .click();
-  await expect(page.getByText(/^The station has that look now\. It fails: light on dark\./)).toBeVisible();
+  await expect(page.getByText(/^The station has this look now\. It fails: light on dark\./)).toBeVisible();
   await settled(page);
   await expect(bench(page).getByText('Look fails')).toBeVisible();
   await expect(bench(page).getByText('light on dark')).toBeVisible();
@@ -180,7 +180,7 @@ test('pictures are named by use, go to the clipboard and to web pages of others,
   const payload = await page.locator('aside p.font-mono').innerText();
   await page.getByRole('button', { name: 'More formats' }).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText(/\d+ mm wide when it is pasted.* Below \d+ mm/);
+  await expect(dialog).toContainText(/\d+ mm wide, to read on a table. Below \d+ mm/);
   for (const [name, ending] of [
     ['PDF', 'pdf'],
     ['PNG 600 dpi', 'png'],

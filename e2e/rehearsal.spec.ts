@@ -14,7 +14,7 @@ test('what falls short is fixed in a click: nearer, larger, and back again', asy
   await expect(advice).toContainText('only has room for');
   await expect(page.getByText(/do(?:es)? not read it from 3\.0 m\. What helps:/)).toBeVisible();
   await advice.getByRole('button', { name: /^Set the distance to \d\.\d m$/ }).click();
-  await expect(page.getByText(/^Students stand at \d\.\d m here now\.$/)).toBeVisible();
+  await expect(page.getByText(/^Viewing distance here: \d\.\d m\.$/)).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Reads from \d\.\d m with every device$/ })).toBeVisible({
     timeout: 120_000,
   });
@@ -107,7 +107,7 @@ test('the administrator adds a device like a generic one, changes its figures, a
   await expect(row).toContainText('blur 1.3 px, noise 8 grey levels in evening light, compressed to 75 %');
   await row.getByRole('button', { name: 'Change Library desk' }).click();
   await dialog.getByLabel('How many').fill('');
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save device' }).click();
   await expect(row).toContainText('students’ own');
   await row.getByRole('button', { name: 'Remove Library desk' }).click();
   await expect(dialog).toContainText('No class uses it.');

@@ -29,11 +29,11 @@ test('a teacher reads the settings and keeps the classes', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Save settings' })).toHaveCount(0);
   await page.getByRole('button', { name: 'New class' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save class' }).click();
   await expect(dialog.getByRole('alert')).toHaveText('A class needs a name.');
   await dialog.getByLabel('Name', { exact: true }).fill('4 Tern');
   await dialog.getByLabel(/Clamshell laptops/).uncheck();
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save class' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: '4 Tern' })).toContainText(
     'Shared tablets, Small old phones, New phones',
   );
@@ -53,7 +53,7 @@ test('the administrator says what a scanner does, and forms know it', async ({ p
   const tablets = page.getByRole('listitem').filter({ hasText: 'Shared tablets' });
   await tablets.getByText('Set what its scanner opens').click();
   await tablets.getByLabel('Shared tablets joins networks').click();
-  await expect(tablets).not.toContainText('begins mails, joins networks');
+  await expect(tablets).not.toContainText('starts e-mails, joins networks');
   await page.goto('/add');
   await page.getByRole('button', { name: 'Network' }).click();
   await page.getByLabel('Name', { exact: false }).first().fill('Guests');

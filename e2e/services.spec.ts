@@ -84,22 +84,22 @@ test('the administrator describes a service, tries it out, keeps it and removes 
   await page.getByLabel('This is').selectOption('the editor’s page');
   await page.getByLabel('Path').fill('/come-in');
   await page.getByLabel('The student’s link').fill('/{place}');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('“https://gatepost.localhost” is no host name.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save service', exact: true }).click();
+  await expect(page.getByText('“https://gatepost.localhost” is not a host name.')).toBeVisible();
   await expect(page.getByText('Neither the path nor the regular expression has a part named “place”.')).toBeVisible();
   await page.getByLabel('Hosts').fill('gatepost.localhost');
   await page.getByLabel('The student’s link').fill('/');
   await page.getByLabel('Link', { exact: true }).fill(`${cofferlane.replace('cofferlane', 'gatepost')}/come-in`);
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByText('Document: the editor’s page.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save service', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Our gate' })).toBeVisible();
 
   const teacher = await (await browser.newContext()).newPage();
   await signIn(teacher);
   await teacher.goto('/school/services/our-gate');
   await expect(teacher.getByLabel('Name', { exact: true })).toBeDisabled();
-  await expect(teacher.getByRole('button', { name: 'Keep', exact: true })).toHaveCount(0);
+  await expect(teacher.getByRole('button', { name: 'Save service', exact: true })).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Remove Our gate' }).click();
   await expect(page.getByRole('link', { name: 'Our gate' })).toHaveCount(0);
@@ -139,7 +139,7 @@ test('services are exported and imported again; one that can’t be used says wh
   });
   await page.getByRole('button', { name: 'Import 2 services' }).click();
   await expect(page.getByRole('img', { name: 'Saved', exact: true })).toBeVisible();
-  await expect(page.getByText(/walls\.0\.pattern: The expression can’t be read/)).toBeVisible();
+  await expect(page.getByText(/walls\.0\.pattern: The regular expression is not valid/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('button', { name: 'Remove Askleaf two' }).click();
   await expect(page.getByRole('link', { name: 'Askleaf two' })).toHaveCount(0);

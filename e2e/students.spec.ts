@@ -52,7 +52,7 @@ test('a year group is imported, its cards are made, and three of them are read b
     await expect(page.getByLabel('Column 1')).toHaveValue('id');
     await expect(page.getByLabel('Column 2')).toHaveValue('family');
     // Two of the same name are two people.
-    await expect(page.getByRole('list', { name: 'Rows that need attention' })).toContainText('Sam Bell stands in row');
+    await expect(page.getByRole('list', { name: 'Rows that need attention' })).toContainText('Sam Bell is also in row');
     await expect(page.getByText('292 new')).toBeVisible();
     await expect(page.getByText('28 are unchanged.')).toBeVisible();
     await page.getByRole('button', { name: 'Import 320 students' }).click();
@@ -122,7 +122,7 @@ test('problems of a roster are named row by row, and an import is undone', async
   await expect(page.getByLabel('Text encoding')).toHaveValue('windows-1252');
   const rows = page.getByRole('list', { name: 'Rows that need attention' });
   await expect(rows).toContainText('Row 3: id 0002 has no name. The row is left out.');
-  await expect(rows).toContainText('Row 6: the id 0003 stands in row 5 too.');
+  await expect(rows).toContainText('Row 6: id 0003 is also in row 5.');
   await expect(page.getByText('3 new')).toBeVisible();
   await page.getByLabel('Text encoding').selectOption({ label: 'Central Europe (Windows-1250)' });
   await expect(page.getByText('3 new')).toBeVisible();

@@ -43,7 +43,7 @@ export function Shell(): ReactElement {
       </a>
       <header className="flex min-h-12 flex-wrap items-end gap-x-2 bg-band px-3 pt-1.5 sm:px-7">
         <NavLink to="/" className="mr-3 self-center font-heading text-dialog font-bold text-ink no-underline">
-          {t('shell.hapset')}
+          Hapset
         </NavLink>
         <nav
           aria-label={t('shell.mainMenu')}

@@ -1,9 +1,13 @@
 import type { LookDesign } from '@hapset/core';
 import { moduleShapeWords } from '../../platform/wording/looks.js';
+import { t } from '../words.js';
 
 /** "Pebbles in green", "Pebbles in green 2": something to find it by, where nobody typed a name. */
 export function suggestedName(design: LookDesign, taken: readonly string[]): string {
-  const name = `${moduleShapeWords[design.modules]} in ${colourName(design.ink)}`;
+  const name = t('suggestedName.shapeInColour', {
+    shape: moduleShapeWords[design.modules],
+    colour: colourName(design.ink),
+  });
   if (!taken.includes(name)) return name;
   let count = 2;
   while (taken.includes(`${name} ${count}`)) count += 1;
@@ -11,15 +15,15 @@ export function suggestedName(design: LookDesign, taken: readonly string[]): str
 }
 
 const hues: readonly (readonly [name: string, upTo: number])[] = [
-  ['red', 18],
-  ['orange', 45],
-  ['yellow', 68],
-  ['green', 170],
-  ['teal', 195],
-  ['blue', 255],
-  ['violet', 290],
-  ['pink', 340],
-  ['red', 361],
+  [t('colours.red'), 18],
+  [t('colours.orange'), 45],
+  [t('colours.yellow'), 68],
+  [t('colours.green'), 170],
+  [t('colours.teal'), 195],
+  [t('colours.blue'), 255],
+  [t('colours.violet'), 290],
+  [t('colours.pink'), 340],
+  [t('colours.red'), 361],
 ];
 
 /** The hue as people say it; dull colours are black, grey or white. */
@@ -29,8 +33,8 @@ export function colourName(hex: string): string {
   const range = most - least;
   if (range < 0.12) return greyName(most);
   const hue = (hueTurn([red, green, blue], most, range) * 60 + 360) % 360;
-  const name = hues.find(([, upTo]) => hue < upTo)?.[0] ?? 'red';
-  return name === 'orange' && most < 0.65 ? 'brown' : name;
+  const name = hues.find(([, upTo]) => hue < upTo)?.[0] ?? t('colours.red');
+  return name === t('colours.orange') && most < 0.65 ? t('colours.brown') : name;
 }
 
 /** Where on the colour circle, in sixths of a turn from red. */
@@ -40,6 +44,6 @@ function hueTurn([red, green, blue]: readonly [number, number, number], most: nu
 }
 
 function greyName(lightness: number): string {
-  if (lightness < 0.25) return 'black';
-  return lightness > 0.85 ? 'white' : 'grey';
+  if (lightness < 0.25) return t('colours.black');
+  return lightness > 0.85 ? t('colours.white') : t('colours.grey');
 }

@@ -121,7 +121,7 @@ function ServiceHead({
           )}
           {mayChange && (
             <Button tone="main" type="submit" form="service-form" disabled={saving}>
-              {t('servicePage.keep')}
+              {t('servicePage.saveService')}
             </Button>
           )}
         </>

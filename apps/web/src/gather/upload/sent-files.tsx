@@ -24,11 +24,10 @@ export function SentFiles({ files, onClose, onDone }: Props): ReactElement {
     onSuccess: onDone,
     onSettled: () => client.invalidateQueries(),
   });
-  const it = files.length === 1 ? 'it' : 'them';
   return (
     <Dialog
       title={t('sentFiles.filesAlreadyUploaded', { count: files.length })}
-      about={t('sentFiles.noCodeLeadsToYet', { it })}
+      about={t('sentFiles.noCodeYet', { count: files.length })}
       onClose={onClose}
     >
       {remove.isError && <Alert words={wordsFor(remove.error)} />}

@@ -361,7 +361,7 @@ function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onC
             </Button>
           )}
           <Button type="submit" tone="main">
-            {t('pageToolbar.keep')}
+            {t('pageToolbar.saveLink')}
           </Button>
         </div>
       </form>

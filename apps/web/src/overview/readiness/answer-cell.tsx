@@ -29,8 +29,8 @@ export function AnswerCell({
 }
 
 const markWords = {
-  done: 'done',
+  done: t('answerCell.done'),
   'look-at': t('answerCell.needsAttention'),
-  stop: 'stops',
+  stop: t('answerCell.stops'),
   'not-yet': t('answerCell.notYet'),
 } as const;

@@ -12,7 +12,7 @@ export function SignInPage(): ReactElement {
   const next = search.get('next') ?? '/';
   return (
     <main className="mx-auto flex min-h-screen w-[min(400px,92vw)] flex-col justify-center py-10">
-      <h1 className="m-0 text-cover">{t('signInPage.hapset')}</h1>
+      <h1 className="m-0 text-cover">Hapset</h1>
       <p className="mt-1 mb-7 text-muted">
         {school ? t('signInPage.codesForTheClassroomsOf', { school }) : t('signInPage.codesForClassrooms')}
       </p>

@@ -76,7 +76,7 @@ export function DeviceDialog({
         <FigureFields form={form} />
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
-          send={device ? t('deviceDialog.keep') : t('deviceDialog.addIt')}
+          send={device ? t('deviceDialog.saveDevice') : t('deviceDialog.addIt')}
           sending={keep.isPending}
           onCancel={onClose}
         />

@@ -71,7 +71,7 @@ export function ClassDialog({
         </fieldset>
         <DialogEnd
           failure={keep.isError ? wordsFor(keep.error) : null}
-          send={t('classDialog.keep')}
+          send={t('classDialog.saveClass')}
           sending={keep.isPending}
           onCancel={onClose}
         />

@@ -54,7 +54,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
     [
       t('schoolSettings.inspectCodesWithoutSigningIn'),
       school.visitorNetworks.length === 0
-        ? 'nowhere'
+        ? t('schoolSettings.nowhere')
         : t('schoolSettings.from', { value: school.visitorNetworks.join(', ') }),
     ],
   ];
