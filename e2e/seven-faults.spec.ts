@@ -166,7 +166,7 @@ test('what stopped opening is told on the start page, and leads to its station',
   await expect(page.getByText('School accounts only')).toBeVisible();
   await page.goto('/');
   const news = page.getByRole('region', { name: 'What changed' });
-  await expect(news).toContainText('News of the pier: opens with an account of the school only');
+  await expect(news).toContainText('News of the pier: opens only with a school account');
   await news.getByRole('link', { name: /News of the pier/ }).click();
   await expect(page.getByRole('heading', { name: 'Opens only with a school account' })).toBeVisible();
 });

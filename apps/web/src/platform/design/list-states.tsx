@@ -21,9 +21,9 @@ export function Loading({ rows = 4, label }: { readonly rows?: number; readonly 
           key={index}
           className="flex h-16 animate-pulse items-center gap-4 border-b border-line px-4 last:border-b-0"
         >
-          <span className="size-10 rounded-fine bg-line" />
-          <span className="h-3.5 w-52 rounded bg-line" />
-          <span className="ml-auto h-3.5 w-24 rounded bg-line" />
+          <span className="size-10 shrink-0 rounded-fine bg-line" />
+          <span className="h-3.5 w-2/5 max-w-52 rounded bg-line" />
+          <span className="ml-auto h-3.5 w-1/5 max-w-24 rounded bg-line" />
         </div>
       ))}
     </div>
