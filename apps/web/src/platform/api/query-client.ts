@@ -26,7 +26,7 @@ class ChangesSeen extends QueryClient {
   ): Promise<void> {
     const keys = this.getQueryCache()
       .findAll(filters)
-      .filter(({ state }) => state.data === undefined && state.fetchStatus === 'fetching')
+      .filter((query) => query.isActive() && query.state.data === undefined && query.state.fetchStatus === 'fetching')
       .map(({ queryKey }) => queryKey);
     await Promise.all(keys.map((queryKey) => this.cancelQueries({ queryKey, exact: true })));
     await super.invalidateQueries(filters, options);
