@@ -41,6 +41,9 @@ const settings = settingsOf(0);
 /** Where tests put what they need for a moment; gone with the run, whatever they forget. */
 const temporary = mkdtempSync(join(tmpdir(), 'hapset-test-'));
 process.on('exit', () => rmSync(temporary, { recursive: true, force: true }));
+/** Ctrl+C ends what runs now, and nothing else begins. */
+let stopped = false;
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => (stopped = true));
 /** How long each test took. */
 const durations = [];
 const unitProjects = ['core', 'contract', 'readers', 'neighbours', 'web', 'scripts'];
@@ -82,6 +85,7 @@ await runMain(async () => {
   let passed = 0;
   let failed = 0;
   const one = async (name) => {
+    if (stopped) throw new Trouble('Stopped.');
     const began = Date.now();
     const result = await parts[name](rest);
     passed += result.passed;
