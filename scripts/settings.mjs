@@ -1,4 +1,4 @@
-// Addresses and folders of a running Hapset, from the environment; README lists the variables.
+// Addresses and folders of a running Hapset, from the environment; docs/settings.md lists the variables.
 import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,4 +1,4 @@
-/** Everything that comes from the environment, read once and checked at start. README lists the variables. */
+/** Everything that comes from the environment, read once and checked at start. docs/settings.md lists the variables. */
 import { isPublicAddress } from './addresses.js';
 import { isNetwork } from './networks.js';
 import { findChromium, findOffice } from './find-program.js';
