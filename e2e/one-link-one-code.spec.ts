@@ -52,3 +52,11 @@ test('a material leaves the shelf and comes back by undo', async ({ page }) => {
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: /A passing thought/ })).toBeVisible();
 });
+
+test('a link that is on the shelf already leads there, and nobody asks whether to save it', async ({ page }) => {
+  await signIn(page);
+  await page.getByLabel('What should students open?').fill(`${cofferlane}/leaf/what-yeast-eats`);
+  await page.getByRole('button', { name: 'Use that' }).click();
+  await page.waitForURL(/\/shelf\/./);
+  await expect(page.getByRole('heading', { name: 'What yeast eats', level: 1 })).toBeVisible();
+});

@@ -3,6 +3,7 @@ import type { NewMaterial, ShelfMatch } from '@hapset/contract';
 import { readTags } from '@hapset/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useReducer, type Dispatch } from 'react';
+import { flushSync } from 'react-dom';
 import { useListedHosts } from './use-listed-hosts.js';
 import { listFileWords } from '../../platform/wording/list-files.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -72,7 +73,8 @@ export function useIntake({
   const add = async (): Promise<void> => {
     // A press of Enter may come before it is known whether the link is there already.
     if (!mayAdd || (await findsNew())) return;
-    dispatch({ kind: 'sending' });
+    // What is on the shelf already leads there at once, and must not be found unsaved on the way.
+    flushSync(() => dispatch({ kind: 'sending' }));
     try {
       await onAdd(materials, uses);
       dispatch({ kind: 'added' });
