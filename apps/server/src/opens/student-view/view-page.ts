@@ -207,21 +207,18 @@ class Viewing {
   }
 
   private async settle(worlds: PageWorlds, signal: AbortSignal): Promise<void> {
-    let [last, lastChange, alike, isPrimed] = ['', performance.now(), 0, false];
+    const stillness = new Stillness();
+    let isPrimed = false;
     while (this.elapsedMs() < this.limits.totalMs - pictureMs && this.stoppedBy === null) {
       if (this.pass.isOver) this.stoppedBy ??= 'bytes';
       const pulse = await this.pulse(worlds, signal);
       const now = performance.now();
-      const isSame = pulse === last && !this.isLoading(now);
-      if (!isSame) lastChange = now;
-      alike = isSame ? alike + 1 : 0;
-      last = pulse;
+      stillness.note(pulse, this.isLoading(now), now);
       if (!isPrimed && /^(?:interactive|complete)/.test(pulse)) {
         isPrimed = true;
         await until(signal, worlds.primePlayers()).catch(() => undefined);
       }
-      // Each look gives the page's scripts a turn, however slowly turns come.
-      if (this.isWatched(pulse, now) && now - lastChange >= this.limits.quietMs && alike >= looksAlike) return;
+      if (this.isWatched(pulse, now) && stillness.lastsMs(now) >= this.limits.quietMs) return;
       await until(signal, new Promise((resolve) => setTimeout(resolve, lookEveryMs)));
     }
     this.stoppedBy ??= 'time';
@@ -251,6 +248,25 @@ class Viewing {
 
   private elapsedMs(): number {
     return Math.round(performance.now() - this.startedAt);
+  }
+}
+
+/** For how long nothing has changed and nothing was loading. */
+class Stillness {
+  private last = '';
+  private since = performance.now();
+  private alike = 0;
+
+  note(pulse: string, isLoading: boolean, now: number): void {
+    const isSame = pulse === this.last && !isLoading;
+    this.last = pulse;
+    this.alike = isSame ? this.alike + 1 : 0;
+    if (!isSame) this.since = now;
+  }
+
+  /** Nothing until it was seen a few times: each look gives the page's scripts a turn, however slowly turns come. */
+  lastsMs(now: number): number {
+    return this.alike < looksAlike ? 0 : now - this.since;
   }
 }
 
