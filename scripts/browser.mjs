@@ -44,7 +44,7 @@ export async function newPage(browser, settings, { width = 1280, height = 800 } 
 export async function signIn(page) {
   await page.goto('/sign-in');
   await page.getByRole('button', { name: /Look around/ }).click();
-  await page.getByRole('heading', { name: /Good to see you/ }).waitFor();
+  await page.getByRole('heading', { name: /^Hello, / }).waitFor();
 }
 
 /** Without the form, as somebody of the demo. */
