@@ -35,8 +35,8 @@ export async function testDev(write = console.log) {
 
       const pageEdited = edit(
         'apps/web/src/overview/start/start-page.tsx',
-        'Your lessons</h2>',
-        'Your lessons, edited</h2>',
+        "{t('startPage.yourLessons')}</h2>",
+        "{t('startPage.yourLessons')}, edited</h2>",
       );
       await page.getByRole('heading', { name: 'Your lessons, edited' }).waitFor();
       write(`page edited, seen after ${Date.now() - pageEdited} ms`);
