@@ -33,6 +33,9 @@ async function overflowing(page: Page): Promise<readonly string[]> {
   });
 }
 
+// It would answer with the page it knows, in the school's own language.
+test.use({ serviceWorkers: 'block' });
+
 const pages = ['/', '/lessons', '/shelf', '/add', '/shelf/files', '/shelf/short-links', '/devices', '/school'];
 const morePages = ['/school/students', '/school/students/import', '/school/templates', '/school/looks', '/inspect'];
 
@@ -59,8 +62,8 @@ test('texts of a longer language fit at 1280 and 390 px', async ({ page }) => {
       await page.setViewportSize({ width, height: 844 });
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      if (path !== '/inspect') await expect(page.getByRole('navigation').first()).toContainText('Lëssöns');
       for (const each of await overflowing(page)) found.push(`${path} at ${width} px: ${each}`);
     }
   expect(found).toEqual([]);
-  await expect(page.getByRole('navigation').first()).toContainText('Lëssöns');
 });
