@@ -171,14 +171,14 @@ test('what is not right is said by name, with what helps', async ({ page }) => {
   await page.getByLabel('Read from (m)').fill('3');
   const notices = page.getByRole('list', { name: 'Needs attention before printing' });
   await expect(notices).toContainText('Too small');
-  await expect(notices).toContainText('it should from 3.0 m');
+  await expect(notices).toContainText('students stand at 3.0 m');
   await page.getByLabel('Horizontal pitch (mm)').fill('20');
   await expect(page.getByRole('alert')).toContainText('The labels overlap');
   await expect(page.getByRole('button', { name: 'Make the sheets' })).toBeDisabled();
   await page.getByLabel('Horizontal pitch (mm)').fill('64');
   await expect(pageShown(page)).toBeVisible();
   await page.getByRole('button', { name: 'Make the sheets' }).click();
-  await expect(page.getByRole('dialog')).toContainText('it should from 3.0 m');
+  await expect(page.getByRole('dialog')).toContainText('students stand at 3.0 m');
   await page.getByRole('link', { name: /^Fix “.*” first$/ }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });

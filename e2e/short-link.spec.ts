@@ -87,7 +87,7 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
 
   await page.getByLabel('Open until').fill('2026-01-01T10:00');
   await page.getByRole('button', { name: 'Save opening hours' }).click();
-  await expect(page.locator('#short-link')).toContainText('closed just now');
+  await expect(page.locator('#short-link')).toContainText('closed now');
   expect((await request.get(said, { maxRedirects: 0 })).status()).toBe(403);
   await page.getByRole('button', { name: 'Always open' }).click();
   await expect.poll(async () => (await request.get(said, { maxRedirects: 0 })).status()).toBe(302);
