@@ -187,8 +187,8 @@ test('materials ticked on the shelf become a handout in the school’s template'
   await openSession(page);
   await page.goto('/shelf');
   await add(page, 'The first of two for a handout\nThe second of two for a handout');
-  await page.getByLabel('Choose The first of two for a handout').click();
-  await page.getByLabel('Choose The second of two for a handout').click();
+  await page.getByLabel('Select The first of two for a handout').click();
+  await page.getByLabel('Select The second of two for a handout').click();
   await page.getByRole('group', { name: 'Selection' }).getByRole('link', { name: 'Make sheets' }).click();
   await page.getByText('Handout', { exact: true }).click();
   await page.getByRole('button', { name: 'New template' }).click();
