@@ -1,7 +1,7 @@
-/** The editor's tools: what a paragraph is, how letters look, what stands between. */
+/** The editor's tools: what a paragraph is, how letters look, and what can be added. */
 import type { Editor } from '@tiptap/react';
 import { useEditorState } from '@tiptap/react';
-import { isSafeLink, palette, readLink, type PageColour, type PageFont, type PageSize } from '@hapset/core';
+import { palette, type PageColour, type PageFont, type PageSize } from '@hapset/core';
 import {
   AlignCenter,
   AlignLeft,
@@ -19,12 +19,11 @@ import {
   Underline,
   Undo2,
 } from 'lucide';
-import { useState, type FormEvent, type ReactElement, type ReactNode } from 'react';
-import { Button } from '../../platform/design/button.js';
-import { Dialog } from '../../platform/design/dialog.js';
-import { LineSelect, TextField } from '../../platform/design/field.js';
-import { Icon, type IconNode } from '../../platform/design/icon.js';
+import { useState, type ReactElement, type ReactNode } from 'react';
+import { LineSelect } from '../../platform/design/field.js';
 import { LineInput } from '../../platform/design/inputs.js';
+import { LinkDialog } from './link-dialog.js';
+import { Tool, Word } from './toolbar-button.js';
 import { t } from '../words.js';
 
 const colourWords: Readonly<Record<PageColour, string>> = {
@@ -242,8 +241,12 @@ function BlockTools({ editor, now: { active } }: ToolsProps): ReactElement {
       />
       {active.table && (
         <>
-          <Word onRun={() => chain().addRowAfter().run()}>{t('pageToolbar.row')}</Word>
-          <Word onRun={() => chain().addColumnAfter().run()}>{t('pageToolbar.column')}</Word>
+          <Word label={t('pageToolbar.addARow')} onRun={() => chain().addRowAfter().run()}>
+            {t('pageToolbar.row')}
+          </Word>
+          <Word label={t('pageToolbar.addAColumn')} onRun={() => chain().addColumnAfter().run()}>
+            {t('pageToolbar.column')}
+          </Word>
         </>
       )}
     </>
@@ -272,99 +275,6 @@ function AlignTools({ editor, now: { align } }: ToolsProps): ReactElement {
   );
 }
 
-function Tool({
-  label,
-  icon,
-  onRun,
-  pressed,
-  disabled = false,
-}: {
-  readonly label: string;
-  readonly icon: IconNode;
-  readonly onRun: () => unknown;
-  readonly pressed?: boolean | undefined;
-  readonly disabled?: boolean;
-}): ReactElement {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      aria-pressed={pressed}
-      disabled={disabled}
-      onMouseDown={(event) => event.preventDefault()}
-      onClick={onRun}
-      className={`inline-flex size-9 items-center justify-center rounded-small disabled:opacity-35 ${pressed ? 'bg-marker-soft outline-1 outline-marker-line' : 'hover:bg-ink/5'}`}
-    >
-      <Icon icon={icon} size={17} />
-    </button>
-  );
-}
-
-function Word({ onRun, children }: { readonly onRun: () => unknown; readonly children: string }): ReactElement {
-  return (
-    <button
-      type="button"
-      aria-label={t('pageToolbar.addA', { value: children.toLowerCase() })}
-      onMouseDown={(event) => event.preventDefault()}
-      onClick={onRun}
-      className="min-h-9 rounded-small px-2 text-small font-semibold hover:bg-ink/5"
-    >
-      + {children}
-    </button>
-  );
-}
-
 function Gap(): ReactElement {
   return <span aria-hidden className="mx-1 h-6 w-px bg-line" />;
-}
-
-/** A link for the selection. What is pasted is repaired as everywhere. */
-function LinkDialog({ editor, onClose }: { readonly editor: Editor; readonly onClose: () => void }): ReactElement {
-  const before = editor.getAttributes('link').href as string | undefined;
-  const [address, setAddress] = useState(before ?? '');
-  const [problem, setProblem] = useState<string>();
-  const keep = (event: FormEvent): void => {
-    event.preventDefault();
-    event.stopPropagation();
-    const href = /^(?:mailto|tel):/i.test(address.trim()) ? address.trim() : (readLink(address)?.link ?? '');
-    if (!isSafeLink(href)) return setProblem(t('pageToolbar.thisLinkIsNotComplete'));
-    const { empty } = editor.state.selection;
-    if (empty && before === undefined)
-      editor
-        .chain()
-        .focus()
-        .insertContent({ type: 'text', text: href, marks: [{ type: 'link', attrs: { href } }] })
-        .run();
-    else editor.chain().focus().extendMarkRange('link').setLink({ href }).run();
-    onClose();
-  };
-  return (
-    <Dialog title={t('pageToolbar.link')} about={t('pageToolbar.whereTheLinkLeadsWithout')} onClose={onClose}>
-      <form onSubmit={keep} noValidate className="flex flex-col gap-4">
-        <TextField
-          label={t('pageToolbar.address')}
-          value={address}
-          autoFocus
-          onChange={(event) => setAddress(event.target.value)}
-          problem={problem}
-        />
-        <div className="flex justify-end gap-2">
-          {before !== undefined && (
-            <Button
-              onClick={() => {
-                editor.chain().focus().extendMarkRange('link').unsetLink().run();
-                onClose();
-              }}
-            >
-              {t('pageToolbar.removeLink')}
-            </Button>
-          )}
-          <Button type="submit" tone="main">
-            {t('pageToolbar.saveLink')}
-          </Button>
-        </div>
-      </form>
-    </Dialog>
-  );
 }

@@ -171,7 +171,7 @@ function ConflictChoice({
       role="alert"
       className="mb-3 flex flex-wrap items-center gap-3 rounded-sheet border border-look bg-look-soft px-4 py-3 text-body"
     >
-      <span className="min-w-60 flex-1">{t('writePage.thisPageWasChangedSomewhere')}</span>
+      <span className="min-w-60 flex-1">{t('writePage.thisPageWasChangedIn')}</span>
       <Button onClick={() => choose('other')}>{t('writePage.useTheOtherVersion')}</Button>
       <Button onClick={() => choose('mine')}>{t('writePage.keepThisVersion')}</Button>
     </div>
@@ -264,7 +264,7 @@ const stateWords: Readonly<Record<Exclude<SaveState['is'], 'failed'>, string>> =
   kept: t('writePage.saved'),
   dirty: t('writePage.writing'),
   keeping: t('writePage.saving'),
-  conflict: t('writePage.changedSomewhereElse'),
+  conflict: t('writePage.anotherVersionExists'),
 };
 
 function SaveWords({ state }: { readonly state: SaveState }): ReactElement {
