@@ -79,7 +79,7 @@ test('a lesson whose services draw their pages by scripts becomes ready, and not
       .focus();
     const picture = page.getByRole('img', { name: /^What a student sees at / });
     await expect(picture).toBeVisible();
-    expect(await picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(390);
+    await expect.poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(390);
   });
 
   await test.step('its page shows the picture, and asks a person', async () => {
