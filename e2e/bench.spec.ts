@@ -153,7 +153,7 @@ test.describe('the bench', () => {
     await other.getByRole('button', { name: 'Save changes' }).click();
     await expect(other.getByText('Changed there', { exact: false })).toBeVisible();
     await page.getByRole('button', { name: 'Save changes' }).click();
-    await expect(page.getByRole('alert')).toContainText('changed somewhere else');
+    await expect(page.getByRole('alert')).toContainText('changed in another window or by somebody else');
     await expect(page.getByRole('dialog').getByLabel('Place')).toHaveValue('Typed here');
     await page.getByRole('button', { name: 'Save changes' }).click();
     await expect(page.getByRole('dialog')).toHaveCount(0);

@@ -242,7 +242,7 @@ test('two people who write one page are told, and lose nothing', async ({ page, 
   await expect(second.getByText('saved', { exact: true })).toBeVisible();
   await page.getByRole('textbox', { name: 'The page' }).click();
   await page.keyboard.type('From the phone');
-  await expect(page.getByRole('alert')).toContainText('changed somewhere else');
+  await expect(page.getByRole('alert')).toContainText('changed in another window or by somebody else');
   await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.getByRole('button', { name: 'Earlier versions' }).click();

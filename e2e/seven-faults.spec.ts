@@ -139,7 +139,7 @@ test('a short link of somebody else is pointed out, with every host on the way',
   await expect(page.getByRole('heading', { name: 'Opens for everyone', exact: true })).toBeVisible();
   for (const host of ['nipaway.localhost', 'tally.nipaway.localhost'])
     await expect(
-      page.getByText(`The link goes through ${host}, which could stop working or lead elsewhere one day.`).first(),
+      page.getByText(`The link goes through ${host}, which could stop working or change its target one day.`).first(),
     ).toBeVisible();
   await expect(page.getByText('Students can look and save it.')).toBeVisible();
   await page.getByText('Steps of the check').click();

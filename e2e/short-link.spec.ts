@@ -16,7 +16,7 @@ import { decodePdf, textOfPdf } from './decode.js';
 
 const phone = 'Mozilla/5.0 (Linux; Android 14; K) AppleWebKit/537.36 Chrome/129.0 Mobile Safari/537.36';
 
-test('a short link on paper is pointed elsewhere, and the old poster leads to the new page', async ({
+test('the target of a short link on paper is changed, and the old poster leads to the new page', async ({
   page,
   context,
   request,
@@ -52,12 +52,12 @@ test('a short link on paper is pointed elsewhere, and the old poster leads to th
   await expect(page.getByRole('heading', { name: 'On paper' })).toBeVisible();
   expect(said).toMatch(/^HTTP:\/\/127\.0\.0\.1:\d+\/K\/[2-9A-Z]{8,9}$/);
 
-  await page.getByRole('button', { name: 'Point elsewhere' }).click();
+  await page.getByRole('button', { name: 'Change target' }).click();
   await page.getByLabel('New target').fill(`${askleaf}/ask/tide-line-tally`);
   await page.getByRole('button', { name: 'Check it as a student' }).click();
   await expect(page.getByRole('dialog').getByText('Opens for everyone')).toBeVisible();
   await expect(page.getByLabel('Call it “Tide-line tally” too')).not.toBeChecked();
-  await page.getByRole('button', { name: 'Point to it' }).click();
+  await page.getByRole('button', { name: 'Save target' }).click();
   await expect(page.getByText(/^The short link leads there now\./)).toBeVisible();
   await expect(page.getByText('checked just now')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'What yeast eats', level: 1 })).toBeVisible();

@@ -131,7 +131,7 @@ async function takePhones(browser) {
   await sideBySide(browser, pictures, 'phones');
 }
 
-/** The ladder of a long link; a short link that is tried, pointed elsewhere and listed. */
+/** The ladder of a long link; a short link that is tried, gets another target and is listed. */
 async function takeCarries(browser) {
   const page = await newPage(browser, settings);
   await signIn(page);
@@ -162,12 +162,12 @@ async function takeCarries(browser) {
   const tried = await page.screenshot();
   await page.getByRole('link', { name: 'Done' }).click();
   await openPart(page, 'short-link');
-  await page.getByRole('button', { name: 'Point elsewhere' }).click();
+  await page.getByRole('button', { name: 'Change target' }).click();
   await page
     .getByLabel('New target')
     .fill(`http://cofferlane.localhost:${settings.neighboursPort}/leaf/what-yeast-eats`);
   await page.getByRole('button', { name: 'Check it as a student' }).click();
-  await page.getByRole('button', { name: 'Point to it' }).waitFor();
+  await page.getByRole('button', { name: 'Save target' }).waitFor();
   await page.waitForTimeout(300);
   const elsewhere = await page.getByRole('dialog').screenshot();
   await sideBySide(browser, [ladder, elsewhere], 'ladder', { width: 980, height: 1250, direction: 'column' });

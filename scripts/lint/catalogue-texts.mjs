@@ -9,6 +9,9 @@ const readAttribute =
 /** Attributes that name classes, colours, shapes and addresses. */
 const otherAttribute =
   /^(?:class(?:Name)?|to|href|src|style|d|viewBox|transform|id|key|type|name|role|value|accept|data-.*|aria-(?:live|controls|current|haspopup|orientation)|grid|autoComplete)$/i;
+/** A name is a text where it is a word of its own, or several; fields of forms have names as well. */
+const isReadIn = (attribute, text) =>
+  letters.test(text) && (readAttribute.test(attribute) || (attribute === 'name' && /^\p{Lu}| /u.test(text)));
 /** A sentence or a few words, and no list of classes. */
 const isText = (text) =>
   /(?:^|[“(])\p{Lu}[\p{Ll}’]+[,;:]? \p{L}|^\p{Lu}?\p{Ll}+(?:[,;:]? \p{Ll}+)+[.!?…]$/u.test(text) &&
@@ -35,7 +38,7 @@ export const catalogueTexts = {
       const { parent } = node;
       const attribute =
         parent.type === 'JSXAttribute' ? parent : parent.parent?.type === 'JSXAttribute' ? parent.parent : null;
-      const isRead = attribute !== null && readAttribute.test(attribute.name.name) && letters.test(text);
+      const isRead = attribute !== null && isReadIn(attribute.name.name, text);
       if (isRead || (isText(text) && !isElsewhere(node))) context.report({ node, message });
     };
     return {

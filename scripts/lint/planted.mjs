@@ -100,6 +100,12 @@ const plantedCode = [
     expected: 'A text of the pages',
   },
   {
+    name: 'a name that is read',
+    file: 'apps/web/src/overview/shelf/shelf-row.tsx',
+    code: 'export const Planted = () => <p name="the short link">{1}</p>;',
+    expected: 'A text of the pages',
+  },
+  {
     name: 'a sentence in a value',
     file: 'apps/web/src/overview/shelf/shelf-row.tsx',
     code: "export const planted = { words: 'The shelf is empty' };",

@@ -1,7 +1,7 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import { idColumn, keywordColumn, timeColumn } from '../../platform/database/columns.js';
 
-/** Where a short link led before it was pointed elsewhere. */
+/** Where a short link led before its target was changed. */
 @Entity('short_link_turns')
 @Index(['slug', 'id'])
 export class ShortLinkTurn {

@@ -83,7 +83,7 @@ describe('short links of the school’s own', () => {
     expect(new Set(slugs).size).toBe(1);
   });
 
-  it('are pointed elsewhere at once, remember where they led, and paper stays valid', async () => {
+  it('get another target at once, remember where they led, and paper stays valid', async () => {
     const { id, slug } = await shortened('https://a.example/first');
     await scene.server.ok('Maren', 'POST', `/api/materials/${id}/sheets`, {
       kind: 'poster',
@@ -107,7 +107,7 @@ describe('short links of the school’s own', () => {
     ]);
   });
 
-  it('are pointed elsewhere on every server within a second', async () => {
+  it('get another target on every server within a second', async () => {
     const second = await TestServer.start({ database: scene.server.database });
     const { id, slug } = await shortened('https://a.example/one');
     expect((await open(`/K/${slug}`, {}, second)).headers.location).toBe('https://a.example/one');

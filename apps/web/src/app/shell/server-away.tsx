@@ -24,8 +24,8 @@ export function ServerAway(): ReactElement | null {
       className="sticky top-0 z-30 m-0 border-b border-stop bg-sheet px-4 py-2 text-center text-body font-semibold"
     >
       {t('serverAway.theServerCantBeReached', {
-        timeOf: timeOf(serverState.lastAnswer()),
-        waitingWords: waitingWords(waiting),
+        time: timeOf(serverState.lastAnswer()),
+        waiting: waitingWords(waiting),
       })}
     </p>
   );
@@ -58,7 +58,7 @@ function useLateFailures(): void {
   useEffect(
     () =>
       saveQueue.onFailure((error) =>
-        notice({ words: t('serverAway.aChangeThatWaitedWas', { wordsFor: wordsFor(error) }) }),
+        notice({ words: t('serverAway.aChangeThatWaitedWas', { reason: wordsFor(error) }) }),
       ),
     [notice],
   );

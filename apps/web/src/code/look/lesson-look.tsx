@@ -94,7 +94,7 @@ function OwnLooks({ bench: { rows } }: { readonly bench: BenchView }): ReactElem
       <span className="flex-1">
         {t('lessonLook.keepTheirOwnLooks', {
           count: own.length,
-          value: own.map(({ name }) => `“${name}”`).join(', '),
+          names: own.map(({ name }) => `“${name}”`).join(', '),
         })}
       </span>
       <Button disabled={join.isPending} onClick={() => sendChange(join, undefined)}>

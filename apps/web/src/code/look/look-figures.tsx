@@ -16,8 +16,8 @@ export function ContrastFigure({ judgement }: { readonly judgement: LookJudgemen
       mark={markOf(judgement, contrastReasons)}
       title={t('lookFigures.contrast')}
       figure={t('lookFigures.inColourInGrey', {
-        percent: percent(colour.symbolContrast),
-        percent2: percent(grey.symbolContrast),
+        colour: percent(colour.symbolContrast),
+        grey: percent(grey.symbolContrast),
       })}
     >
       {t('lookFigures.blackOnWhiteHas77')}

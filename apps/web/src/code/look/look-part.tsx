@@ -26,7 +26,7 @@ export function LookPart({ page }: { readonly page: MaterialPage }): ReactElemen
   return (
     <FoldingPanel
       id="look"
-      name="its look"
+      name={t('lookPart.itsLook')}
       calm={look.judgement.state === 'done' && look.judgement.freeLevel === null}
       mark={
         <StateMark

@@ -13,8 +13,8 @@ export function LooksSummary(): ReactElement {
         looks.length === 0
           ? t('looksSummary.noLooksYetAllCodes')
           : t('looksSummary.default', {
-              value: looks.map(({ name }) => name).join(', '),
-              value2: looks.find(({ id }) => id === defaultLookId)?.name ?? plainLookWords,
+              looks: looks.map(({ name }) => name).join(', '),
+              default: looks.find(({ id }) => id === defaultLookId)?.name ?? plainLookWords,
             })
       }
     </SchoolSummary>

@@ -4,7 +4,7 @@ import { t } from '../words.js';
 
 /** "Pebbles in green", "Pebbles in green 2": something to find it by, where nobody typed a name. */
 export function suggestedName(design: LookDesign, taken: readonly string[]): string {
-  const name = t('suggestedName.shapeInColour', {
+  const name = t('suggestedName.in', {
     shape: moduleShapeWords[design.modules],
     colour: colourName(design.ink),
   });

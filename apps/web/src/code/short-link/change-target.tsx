@@ -15,7 +15,7 @@ import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { t } from '../words.js';
 
 /** A new target for what is on paper already: opened as a student first, then taken, with a way back. */
-export function PointElsewhere({
+export function ChangeTarget({
   page: { material },
   onClose,
 }: {
@@ -32,11 +32,7 @@ export function PointElsewhere({
   const before = material.link;
   const verdict = opened?.verdict ?? null;
   return (
-    <Dialog
-      title={t('pointElsewhere.pointElsewhere')}
-      about={t('pointElsewhere.printedCodesThenLeadTo')}
-      onClose={onClose}
-    >
+    <Dialog title={t('changeTarget.changeTarget')} about={t('changeTarget.printedCodesThenLeadTo')} onClose={onClose}>
       <form
         className="flex flex-col gap-4"
         onSubmit={(event) => {
@@ -46,7 +42,7 @@ export function PointElsewhere({
       >
         <LeadsTo address={before} />
         <TextArea
-          label={t('pointElsewhere.newTarget')}
+          label={t('changeTarget.newTarget')}
           rows={2}
           maxLength={limits.linkLength}
           value={text}
@@ -57,14 +53,14 @@ export function PointElsewhere({
         <RenameToo before={material.title} after={pageTitle} checked={rename} onChange={setRename} />
         {change.isError && <Alert words={wordsFor(change.error)} />}
         <div className="flex flex-wrap justify-end gap-2">
-          <Button onClick={onClose}>{t('pointElsewhere.cancel')}</Button>
+          <Button onClick={onClose}>{t('changeTarget.cancel')}</Button>
           {verdict === null ? (
             <Button type="submit" tone="main" disabled={link === '' || link === before || check.isPending}>
-              {t('pointElsewhere.checkItAsAStudent')}
+              {t('changeTarget.checkItAsAStudent')}
             </Button>
           ) : (
             <Button tone="main" onClick={point} disabled={change.isPending}>
-              {letsIn(verdict) ? t('pointElsewhere.pointToIt') : t('pointElsewhere.pointToItAnyway')}
+              {letsIn(verdict) ? t('changeTarget.saveTarget') : t('changeTarget.saveTargetAnyway')}
             </Button>
           )}
         </div>
@@ -98,8 +94,8 @@ function RenameToo({
   if (after === '' || after === before) return null;
   return (
     <CheckField
-      label={t('pointElsewhere.callItToo', { after })}
-      hint={t('pointElsewhere.printedSheetsSay', { before })}
+      label={t('changeTarget.callItToo', { after })}
+      hint={t('changeTarget.printedSheetsSay', { before })}
       checked={checked}
       onChange={(event) => onChange(event.target.checked)}
     />
@@ -122,7 +118,7 @@ function usePoint(
       {
         onSuccess: (changed) => {
           notice({
-            words: t('pointElsewhere.theShortLinkLeadsThere'),
+            words: t('changeTarget.theShortLinkLeadsThere'),
             ...(linkBefore !== null && {
               undo: () =>
                 sendChange(change, {
@@ -143,7 +139,7 @@ function usePoint(
 function LeadsTo({ address }: { readonly address: string | null }): ReactElement {
   return (
     <p className="m-0 text-row">
-      <span className="block text-muted">{t('pointElsewhere.currentTarget')}</span>
+      <span className="block text-muted">{t('changeTarget.currentTarget')}</span>
       <span className="font-mono text-small break-all">{address}</span>
     </p>
   );
@@ -161,11 +157,11 @@ function WhatOpened({
   if (isPending)
     return (
       <p role="status" className="m-0 text-body text-muted">
-        {t('pointElsewhere.checkingAsAStudent')}
+        {t('changeTarget.checkingAsAStudent')}
       </p>
     );
   if (isError) return <Alert words={wordsFor(error)} />;
-  if (data === null) return <Alert words={t('pointElsewhere.theCheckTookLongerThan')} />;
+  if (data === null) return <Alert words={t('changeTarget.theCheckTookLongerThan')} />;
   if (verdict === null || !data) return null;
   const [reason] = data.reasons;
   const words = wordsOfVerdict(verdict, reason?.reason ?? null);

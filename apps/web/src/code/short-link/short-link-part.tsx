@@ -16,8 +16,8 @@ import { ReplaceShortLink } from './replace-short-link.js';
 import { shortLinkQuery } from './short-link.queries.js';
 import { t } from '../words.js';
 
-const PointElsewhere = lazy(() =>
-  import('./point-elsewhere.js').then(({ PointElsewhere: component }) => ({ default: component })),
+const ChangeTarget = lazy(() =>
+  import('./change-target.js').then(({ ChangeTarget: component }) => ({ default: component })),
 );
 
 const BarChart = lazy(() =>
@@ -40,7 +40,7 @@ export function ShortLinkPart({
     <>
       <FoldingPanel
         id="short-link"
-        name="the short link"
+        name={t('shortLinkPart.theShortLink')}
         calm={link.open && !link.shortForm}
         title={t('shortLinkPart.shortLink')}
         aside={[
@@ -49,9 +49,7 @@ export function ShortLinkPart({
           link.opens === 0 ? t('shortLinkPart.notOpenedYet') : t('shortLinkPart.openedTimes', { count: link.opens }),
         ].join(' · ')}
         action={
-          material.link !== null && (
-            <Button onClick={() => setPointing(true)}>{t('shortLinkPart.pointElsewhere')}</Button>
-          )
+          material.link !== null && <Button onClick={() => setPointing(true)}>{t('shortLinkPart.changeTarget')}</Button>
         }
       >
         <p className="m-0 font-mono text-group break-all">{link.inLetters}</p>
@@ -64,7 +62,7 @@ export function ShortLinkPart({
           {shown && <Details page={page} />}
         </details>
       </FoldingPanel>
-      <Suspense>{pointing && <PointElsewhere page={page} onClose={() => setPointing(false)} />}</Suspense>
+      <Suspense>{pointing && <ChangeTarget page={page} onClose={() => setPointing(false)} />}</Suspense>
     </>
   );
 }

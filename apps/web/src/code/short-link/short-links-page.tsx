@@ -166,7 +166,7 @@ function Target({
       {shortForm && target !== null && <ReplaceShortLink materialId={materialId} />}
       {lessons.length > 0 && (
         <span className="block truncate text-note text-muted">
-          {t('shortLinksPage.in', { value: lessons.map(({ name }) => name).join(', ') })}
+          {t('shortLinksPage.in', { lessons: lessons.map(({ name }) => name).join(', ') })}
         </span>
       )}
     </span>

@@ -35,10 +35,10 @@ export function CarriesPart({ page }: { readonly page: MaterialPage }): ReactEle
   return (
     <FoldingPanel
       id="carries"
-      name="what the code carries"
+      name={t('carriesPart.whatTheCodeCarries')}
       calm={readiness.carries.state === 'done' && isRecommended(ladder, code.carry)}
       mark={<StateMark mark={readiness.carries.state} words={t('carriesPart.code')} />}
-      title={t('carriesPart.codeCarries', { carriedWords: carriedWords[code.carry] })}
+      title={t('carriesPart.codeCarries', { content: carriedWords[code.carry] })}
       aside={
         growth === 0
           ? t('carriesPart.oneMoreCharacterMakesThe')
@@ -112,7 +112,7 @@ function CarryNotes({
       {act !== null && ignoredBy.length > 0 && (
         <p className="mt-2 mb-0 flex items-center gap-2 text-row">
           <StateMark mark="look-at" words={t('carriesPart.needsAttention')} />{' '}
-          {t('carriesPart.thePosterSaysWhatTo', { ignoredSentence: ignoredSentence(act, ignoredBy) })}
+          {t('carriesPart.thePosterSaysWhatTo', { ignored: ignoredSentence(act, ignoredBy) })}
         </p>
       )}
       {grain === 'very-fine' && charactersToShrink !== null && (
@@ -155,9 +155,11 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
                 </th>
                 <td className="pr-4">{figures.version}</td>
                 <td className="pr-4">{figures.level}</td>
-                <td className="pr-4 whitespace-nowrap">{t('carriesPart.mm', { round: Math.round(figures.sizeMm) })}</td>
                 <td className="pr-4 whitespace-nowrap">
-                  {t('carriesPart.mm2', { toFixed: figures.moduleMm.toFixed(1) })}
+                  {t('carriesPart.mm', { sizeMm: Math.round(figures.sizeMm) })}
+                </td>
+                <td className="pr-4 whitespace-nowrap">
+                  {t('carriesPart.mm2', { sizeMm: figures.moduleMm.toFixed(1) })}
                 </td>
                 <td className="pr-4 whitespace-nowrap">
                   {t('carriesPart.characters', { count: figures.charactersUntilGrowth })}
@@ -265,13 +267,13 @@ function pictureOf(payload: string, level: ErrorCorrectionLevel | null): CodeDra
 /** What it depends on; of a bare address, whose scanners do nothing with it. */
 function dependence({ kind, dependsOn }: Rung, { check, rehearsal }: MaterialPage): string {
   if (kind === 'trimmed' && check?.trimmed)
-    return t('carriesPart.withoutBothLinksLeadTo', { value: check.trimmed.removed.join(', ') });
+    return t('carriesPart.withoutBothLinksLeadTo', { parameters: check.trimmed.removed.join(', ') });
   if (kind !== 'bare') return dependencyWords[dependsOn];
   const textOnly = ignoring(rehearsal.devices, 'bare-address').map(({ name }) => name);
   if (textOnly.length === 0) return t('carriesPart.theseScannersReadItAs');
   return textOnly.length === rehearsal.devices.length
     ? t('carriesPart.allScannersOfThisClass')
-    : t('carriesPart.showItAsTextThe', { namesListed: namesListed(textOnly) });
+    : t('carriesPart.showItAsTextThe', { devices: namesListed(textOnly) });
 }
 
 /** As it was rehearsed, where it was; by pixels a module otherwise. */
@@ -318,7 +320,7 @@ function useTaking({ material }: MaterialPage): Taking {
       {
         onSuccess: ({ version }) =>
           notice({
-            words: t('carriesPart.theCodeCarriesNow', { value: rungWords[carry].toLowerCase() }),
+            words: t('carriesPart.theCodeCarriesNow', { content: rungWords[carry].toLowerCase() }),
             undo: () => sendChange(change, { version, carry: before }),
           }),
       },

@@ -71,7 +71,7 @@ export function LiveCode({ payload, act, devices, wayOut }: Props): ReactElement
       {act !== null && ignored.length > 0 && <Remark>{ignoredSentence(act, ignored)}</Remark>}
       {tooFine.length > 0 && (
         <Remark>
-          {t('liveCode.tooFineForCardsCant', { value: tooFine.join(', '), inTheHandMm })}{' '}
+          {t('liveCode.tooFineForCardsCant', { devices: tooFine.join(', '), inTheHandMm })}{' '}
           {wayOut && <span className="mt-1.5 block">{wayOut}</span>}
         </Remark>
       )}

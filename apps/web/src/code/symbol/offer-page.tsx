@@ -35,7 +35,7 @@ export function OfferPage({ page }: { readonly page: MaterialPage }): ReactEleme
       {code && (
         <span className="flex min-w-0 flex-1 items-center gap-2">
           <StateMark mark="look-at" words={t('offerPage.needsAttention')} />
-          <span>{t('offerPage.cantReadItEvenOn', { inTheHandMm, namesListed: namesListed(tooFine) })}</span>
+          <span>{t('offerPage.cantReadItEvenOn', { inTheHandMm, devices: namesListed(tooFine) })}</span>
         </span>
       )}
       <Button onClick={move} disabled={change.isPending}>

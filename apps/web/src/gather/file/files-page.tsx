@@ -75,7 +75,7 @@ function UsedStorage({
           style={{ width: `${Math.max(part * 100, usedBytes > 0 ? 1 : 0)}%` }}
         />
       </div>
-      <span>{t('filesPage.of', { bytes: bytes(usedBytes), bytes2: bytes(teacherLimitBytes) })}</span>
+      <span>{t('filesPage.of', { used: bytes(usedBytes), limit: bytes(teacherLimitBytes) })}</span>
       <span className="text-muted">{t('filesPage.aFileCanHaveUp', { bytes: bytes(fileLimitBytes) })}</span>
     </div>
   );

@@ -306,7 +306,7 @@ function TooLong({
       <span className="min-w-0">
         {none
           ? t('intakeReviewRow.tooLongForAnyCode')
-          : t('intakeReviewRow.cantReadThatMuchEven', { namesListed: namesListed(tooFine) })}
+          : t('intakeReviewRow.cantReadThatMuchEven', { devices: namesListed(tooFine) })}
       </span>
     </TooLongLine>
   );

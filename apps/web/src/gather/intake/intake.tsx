@@ -130,7 +130,7 @@ function Reading({ source: { items, left } }: Pick<IntakeHandle, 'source'>): Rea
   if (left === 0 || items.length + left <= 1) return null;
   return (
     <p role="status" className="m-0 border-t border-line px-4 py-2 text-row text-muted">
-      {t('intake.readingOf', { number: items.length, value: items.length + left })}
+      {t('intake.readingOf', { read: items.length, total: items.length + left })}
     </p>
   );
 }

@@ -191,11 +191,11 @@ function PictureRow({
 function announcements(keys: readonly string[]): Announcements {
   const place = (key: string | number): number => keys.indexOf(String(key)) + 1;
   return {
-    onDragStart: ({ active }) => t('pictureOrder.pictureIsPickedUpArrow', { place: place(active.id) }),
+    onDragStart: ({ active }) => t('pictureOrder.pictureIsPickedUpArrow', { from: place(active.id) }),
     onDragOver: ({ active, over }) =>
-      over ? t('pictureOrder.pictureWouldBePicture', { place: place(active.id), place2: place(over.id) }) : undefined,
+      over ? t('pictureOrder.pictureWouldBePicture', { from: place(active.id), to: place(over.id) }) : undefined,
     onDragEnd: ({ active, over }) =>
-      over ? t('pictureOrder.pictureIsPictureNow', { place: place(active.id), place2: place(over.id) }) : undefined,
-    onDragCancel: ({ active }) => t('pictureOrder.pictureWasNotMoved', { place: place(active.id) }),
+      over ? t('pictureOrder.pictureIsPictureNow', { from: place(active.id), to: place(over.id) }) : undefined,
+    onDragCancel: ({ active }) => t('pictureOrder.pictureWasNotMoved', { from: place(active.id) }),
   };
 }

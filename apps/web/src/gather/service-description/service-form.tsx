@@ -85,7 +85,7 @@ function Addresses({ form }: { readonly form: Form }): ReactElement {
       onAdd={() => append(noAddress)}
     >
       {fields.map((field, index) => (
-        <Row key={field.id} label={t('serviceForm.address', { value: index + 1 })} onRemove={() => remove(index)}>
+        <Row key={field.id} label={t('serviceForm.address', { number: index + 1 })} onRemove={() => remove(index)}>
           <Address form={form} index={index} />
         </Row>
       ))}
@@ -162,7 +162,7 @@ function Walls({ form }: { readonly form: Form }): ReactElement {
       {fields.map((field, index) => {
         const problems = formState.errors.walls?.[index];
         return (
-          <Row key={field.id} label={t('serviceForm.wall', { value: index + 1 })} onRemove={() => remove(index)}>
+          <Row key={field.id} label={t('serviceForm.wall', { number: index + 1 })} onRemove={() => remove(index)}>
             <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
               <SelectField label={t('serviceForm.aPageThat')} {...register(`walls.${index}.verdict`)}>
                 {Object.entries(wallWords).map(([verdict, words]) => (
@@ -214,7 +214,7 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
       {fields.map((field, index) => {
         const problems = formState.errors.mending?.[index];
         return (
-          <Row key={field.id} label={t('serviceForm.steps', { value: index + 1 })} onRemove={() => remove(index)}>
+          <Row key={field.id} label={t('serviceForm.steps', { number: index + 1 })} onRemove={() => remove(index)}>
             <fieldset className="m-0 mb-3 flex flex-wrap gap-x-4 border-0 p-0">
               <legend className="mb-1 p-0 text-small font-semibold">{t('serviceForm.whenALink')}</legend>
               {mendable.map((verdict) => (
@@ -264,7 +264,7 @@ function Rights({ form }: { readonly form: Form }): ReactElement {
       onAdd={() => append(noRight)}
     >
       {fields.map((field, index) => (
-        <Row key={field.id} label={t('serviceForm.right', { value: index + 1 })} onRemove={() => remove(index)}>
+        <Row key={field.id} label={t('serviceForm.right', { number: index + 1 })} onRemove={() => remove(index)}>
           <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2">
             <ChoiceField
               choices={describedRights}
@@ -325,7 +325,7 @@ function Row({
       <div className="min-w-0 flex-1">{children}</div>
       <button
         type="button"
-        aria-label={t('serviceForm.remove', { value: label.toLowerCase() })}
+        aria-label={t('serviceForm.remove', { name: label.toLowerCase() })}
         onClick={onRemove}
         className="mt-5 inline-flex size-8 shrink-0 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
       >

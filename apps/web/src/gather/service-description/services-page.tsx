@@ -141,7 +141,7 @@ function aboutService({ origin, replacesInstalled, description, problems }: Serv
   const came = origin === 'installed' ? t('servicesPage.installed') : byTheSchool;
   const [problem] = problems;
   return problem
-    ? t('servicesPage.notUsed2', { came, descriptionProblemSentence: descriptionProblemSentence(problem) })
+    ? t('servicesPage.notUsed2', { origin: came, problem: descriptionProblemSentence(problem) })
     : `${[...description.hosts, ...(description.shorteners ?? [])].join(', ')} · ${came}`;
 }
 

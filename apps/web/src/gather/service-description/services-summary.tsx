@@ -17,7 +17,7 @@ export function ServicesSummary(): ReactElement {
               : services.map(({ name }) => name).join(', ')}
             {leftOut.length > 0 && (
               <strong className="block text-stop">
-                {t('servicesSummary.notUsedBecauseOfErrors', { value: leftOut.map(({ name }) => name).join(', ') })}
+                {t('servicesSummary.notUsedBecauseOfErrors', { services: leftOut.map(({ name }) => name).join(', ') })}
               </strong>
             )}
           </>

@@ -63,20 +63,20 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
       : t('tryout.text', { kind: kindWords[kind], role: roleWords[role] });
   return (
     <dl className="m-0 mt-4 flex flex-col gap-2.5 border-t border-line pt-3 text-body">
-      <Answer name="The address" mark={role === 'student' ? 'done' : 'look-at'}>
+      <Answer name={t('tryout.theAddress')} mark={role === 'student' ? 'done' : 'look-at'}>
         {part}
       </Answer>
       {studentLink !== null && (
-        <Answer name="The student’s link" mark="done">
+        <Answer name={t('tryout.theStudentsLink')} mark="done">
           <span className="font-mono text-note break-all">{studentLink}</span>
         </Answer>
       )}
       {tracking.length > 0 && (
-        <Answer name="Only counts visitors" mark="done">
+        <Answer name={t('tryout.trackingParameters')} mark="done">
           <span className="font-mono text-note break-all">{tracking.join(', ')}</span>
         </Answer>
       )}
-      <Answer name="For a student" mark={opensMark(verdict)}>
+      <Answer name={t('tryout.forAStudent')} mark={opensMark(verdict)}>
         {wordsOfVerdict(verdict, reasons[0]?.reason ?? null).heading}
         {title !== null && <span className="block text-small text-muted">{title}</span>}
         {verdict !== 'open' &&
@@ -87,7 +87,7 @@ function Outcome({ tryout }: { readonly tryout: ServiceTryoutView }): ReactEleme
           ))}
       </Answer>
       {steps.length > 0 && (
-        <Answer name="Steps" mark="done">
+        <Answer name={t('tryout.steps')} mark="done">
           {steps.map(withoutStars).join(' ')}
         </Answer>
       )}

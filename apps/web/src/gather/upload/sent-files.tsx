@@ -27,7 +27,7 @@ export function SentFiles({ files, onClose, onDone }: Props): ReactElement {
   return (
     <Dialog
       title={t('sentFiles.filesAlreadyUploaded', { count: files.length })}
-      about={t('sentFiles.noCodeYet', { count: files.length })}
+      about={t('sentFiles.noCodeLeadsToThem', { count: files.length })}
       onClose={onClose}
     >
       {remove.isError && <Alert words={wordsFor(remove.error)} />}

@@ -85,7 +85,7 @@ function Progress({ item: { state, sentBytes, source, problem, file } }: { reado
       <span className="shrink-0 text-note text-muted">
         {state === 'waiting'
           ? t('uploadList.waiting2')
-          : t('uploadList.of', { bytes: bytes(sentBytes), bytes2: bytes(source.size) })}
+          : t('uploadList.of', { sent: bytes(sentBytes), size: bytes(source.size) })}
       </span>
     </div>
   );

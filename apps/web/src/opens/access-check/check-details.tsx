@@ -163,7 +163,7 @@ function Hops({ check }: { readonly check: AccessCheckView }): ReactElement {
       </ol>
       {check.ownShorteners.length > 0 && (
         <p className="mt-1 mb-0">
-          {t('checkDetails.theSchoolsOwnShortLinks', { value: check.ownShorteners.join(', ') })}
+          {t('checkDetails.theSchoolsOwnShortLinks', { hosts: check.ownShorteners.join(', ') })}
         </p>
       )}
       <p className="mt-1 mb-0">{t('checkDetails.checkedFromTheSchoolsServer')}</p>

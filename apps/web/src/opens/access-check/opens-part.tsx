@@ -35,7 +35,7 @@ export function OpensPart({
     <div aria-live="polite">
       <FoldingPanel
         id="opens"
-        name="how it opens"
+        name={t('opensPart.howItOpens')}
         calm={opens.state === 'done' && !isDoubted(page)}
         mark={<StateMark mark={opens.state} words={t('opensPart.opens', { title })} />}
         title={title}
@@ -126,8 +126,8 @@ function InTheWay({ opens: { obstacle, unplayed } }: { readonly opens: Readiness
       {unplayed && (
         <p className="m-0 text-body">
           {t('opensPart.cantPlaySaveItAs', {
-            value: unplayed.by.length === 0 ? t('opensPart.manyPhones') : namesListed(unplayed.by),
-            namesListed: namesListed(unplayed.formats.map((format) => mediaFormatWords[format])),
+            devices: unplayed.by.length === 0 ? t('opensPart.manyPhones') : namesListed(unplayed.by),
+            formats: namesListed(unplayed.formats.map((format) => mediaFormatWords[format])),
           })}
         </p>
       )}

@@ -27,8 +27,8 @@ export function TryYourself({
         <span>
           <strong>{answer.by}</strong>{' '}
           {answer.opens
-            ? t('tryYourself.triedItOnItOpens', { dayAndTime: dayAndTime(answer.at) })
-            : t('tryYourself.triedItOnItDoesnt', { dayAndTime: dayAndTime(answer.at) })}
+            ? t('tryYourself.triedItOnItOpens', { time: dayAndTime(answer.at) })
+            : t('tryYourself.triedItOnItDoesnt', { time: dayAndTime(answer.at) })}
         </span>
         <TextButton disabled={sending.pending} onClick={sending.withdraw}>
           {t('tryYourself.removeThisAnswer')}
@@ -67,8 +67,8 @@ function Ask({
         {before && (
           <p className="mt-1 mb-0 text-body">
             {before.opens
-              ? t('tryYourself.thePageHasChangedSince', { by: before.by, dayAndTime: dayAndTime(before.at) })
-              : t('tryYourself.thePageHasChangedSince2', { by: before.by, dayAndTime: dayAndTime(before.at) })}
+              ? t('tryYourself.thePageHasChangedSince', { by: before.by, time: dayAndTime(before.at) })
+              : t('tryYourself.thePageHasChangedSince2', { by: before.by, time: dayAndTime(before.at) })}
           </p>
         )}
         <p className="mt-1 mb-0 text-body">

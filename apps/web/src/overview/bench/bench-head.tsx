@@ -60,7 +60,7 @@ function wayOn(lessonId: string, rows: BenchView['rows']): { readonly words: str
   switch (step.kind) {
     case 'fix':
       return {
-        words: t('benchHead.station', { value: step.index + 1, value2: fixWords[step.trouble].toLowerCase() }),
+        words: t('benchHead.station', { position: step.index + 1, step: fixWords[step.trouble].toLowerCase() }),
         to: `${pageOf(step.index)}#${partOfTrouble(step.trouble)}`,
       };
     case 'print':

@@ -35,7 +35,7 @@ function Rehearsing({ rehearsals }: { readonly rehearsals: RehearsalProgress }):
     return (
       <span className="flex items-center gap-2 text-muted">
         <span role="status">
-          {t('benchProgress.rehearsingOf', { min: Math.min(rehearsals.done + 1, rehearsals.of), of: rehearsals.of })}
+          {t('benchProgress.rehearsingOf', { now: Math.min(rehearsals.done + 1, rehearsals.of), of: rehearsals.of })}
         </span>
         <Button onClick={rehearsals.stop}>{t('benchProgress.stop')}</Button>
       </span>
@@ -59,7 +59,7 @@ function Opening({ bench: { lesson, opening, openedAt } }: { readonly bench: Ben
     <span className="flex items-center gap-2.5 text-muted">
       <span role="status">
         {running
-          ? t('benchProgress.checkingOf', { value: opening.of - opening.left + 1, of: opening.of })
+          ? t('benchProgress.checkingOf', { now: opening.of - opening.left + 1, of: opening.of })
           : openedAt
             ? t('benchProgress.checked', { ago: ago(openedAt) })
             : ''}

@@ -33,7 +33,7 @@ export function ChangeMaterialDialog({
   return (
     <Dialog
       title={t('changeMaterial.change')}
-      about={lessons.length > 1 ? t('changeMaterial.itIsUsedInLessons', { number: lessons.length }) : undefined}
+      about={lessons.length > 1 ? t('changeMaterial.itIsUsedInLessons', { lessons: lessons.length }) : undefined}
       wide={fieldsShown || material.words !== null}
       onClose={onClose}
     >

@@ -75,7 +75,7 @@ function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): s
     const device = devices.find((candidate) => candidate.id === misread.deviceId);
     return t('codeAside.read', {
       device: device?.name ?? t('codeAside.aDevice'),
-      differenceSentence: differenceSentence(misread.misread),
+      difference: differenceSentence(misread.misread),
     });
   }
   const reading = readerEngineNames.length - unreadBy.length;
@@ -87,13 +87,13 @@ function agreement({ results, devices, unreadBy }: MaterialPage['rehearsal']): s
 /** The honest sentence about what the code depends on. */
 function lifespan({ material: { link, pageAddress, shownUntil }, code }: MaterialPage): string {
   if (code?.carry === 'short-link' && link !== null)
-    return t('codeAside.thisServerRunsAtAnd', { hostIn: hostIn(code.payload) });
+    return t('codeAside.thisServerRunsAtAnd', { host: hostIn(code.payload) });
   if (pageAddress !== null)
     return shownUntil === null
-      ? t('codeAside.thisServerRunsAtThe', { hostIn: hostIn(pageAddress) })
-      : t('codeAside.thisServerRunsAtUntil', { hostIn: hostIn(pageAddress), shownUntil });
+      ? t('codeAside.thisServerRunsAtThe', { host: hostIn(pageAddress) })
+      : t('codeAside.thisServerRunsAtUntil', { host: hostIn(pageAddress), shownUntil });
   if (link === null) return t('codeAside.thePaperLastsTheWords');
-  return t('codeAside.thePageStaysAtThe', { hostIn: hostIn(link) });
+  return t('codeAside.thePageStaysAtThe', { host: hostIn(link) });
 }
 
 function hostIn(address: string): string {

@@ -11,5 +11,5 @@ export function shownTooShort(until: string, lessons: MaterialPage['lessons'], t
   const [late] = lessons
     .flatMap(({ name, date }) => (date !== null && date > until ? [{ name, date }] : []))
     .sort((one, other) => one.date.localeCompare(other.date));
-  return late ? t('shownTooShort.isOnStudentsCantOpen', { name: late.name, dayOf: dayOf(late.date) }) : '';
+  return late ? t('shownTooShort.isOnStudentsCantOpen', { name: late.name, day: dayOf(late.date) }) : '';
 }

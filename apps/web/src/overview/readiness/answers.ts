@@ -123,13 +123,13 @@ export function paperWords({ state, sizeMm, changed }: ReadinessView['paper']): 
     ? {
         mark: state,
         title: t('answers.poster'),
-        figure: t('answers.codeMm', { round: Math.round(sizeMm) }),
+        figure: t('answers.codeMm', { sizeMm: Math.round(sizeMm) }),
         isFix: false,
       }
     : {
         mark: state,
         title: t('answers.outOfDate'),
-        figure: t('answers.changed', { changesListed: changesListed(changed) }),
+        figure: t('answers.changed', { changes: changesListed(changed) }),
         isFix: false,
       };
 }

@@ -73,7 +73,7 @@ function removalWords(removed: number, used: readonly string[]): string {
   if (used.length === 0) return done;
   const kept =
     used.length === 1
-      ? t('chosenMaterials.isInALessonRemove', { value: used[0] ?? '' })
+      ? t('chosenMaterials.isInALessonRemove', { title: used[0] ?? '' })
       : t('chosenMaterials.areInALessonRemove', { number: used.length });
   return removed === 0 ? kept : `${done} ${kept}`;
 }

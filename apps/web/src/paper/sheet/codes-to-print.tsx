@@ -17,7 +17,7 @@ export function CodesToPrint({ stations, leftOut, onChange }: Props): ReactEleme
       <summary className="cursor-pointer text-small font-semibold">
         {left === stations.length
           ? t('codesToPrint.stationsAll', { left })
-          : t('codesToPrint.stationsOf', { left, number: stations.length })}
+          : t('codesToPrint.stationsOf', { chosen: left, total: stations.length })}
       </summary>
       <div className="mt-1">
         {stations.map(({ stationId, name }, index) => {

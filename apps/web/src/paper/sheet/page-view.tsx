@@ -37,7 +37,7 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
       <div className={`flex justify-center rounded-sheet bg-band p-4 ${real ? 'overflow-auto' : ''}`}>
         <img
           src={address}
-          alt={t('pageView.pageOf', { value: page + 1, pages, side })}
+          alt={t('pageView.pageOf', { page: page + 1, pages, side })}
           className={`block bg-print shadow-float ${real ? 'max-w-none' : 'max-h-[68vh] max-w-full'} ${grey ? 'grayscale' : ''} ${fresh ? '' : 'opacity-60'}`}
           style={
             real
@@ -53,8 +53,8 @@ export function PageView({ preview, fresh, onPage }: Props): ReactElement {
           </Button>
           <span>
             {side === 'back'
-              ? t('pageView.ofBack', { value: page + 1, pages })
-              : t('pageView.of', { value: page + 1, pages })}
+              ? t('pageView.ofBack', { page: page + 1, pages })
+              : t('pageView.of', { page: page + 1, pages })}
           </span>
           <Button disabled={page + 1 >= pages} onClick={() => onPage(page + 1)}>
             {t('pageView.nextPage')}

@@ -39,13 +39,13 @@ export function PaperPart({
   return (
     <FoldingPanel
       id="paper"
-      name="what is on paper"
+      name={t('paperPart.whatIsOnPaper')}
       calm={state === 'done'}
       mark={<StateMark mark={state} words={t('paperPart.onPaper2', { title })} />}
       title={title}
       aside={
         changed.length > 0
-          ? t('paperPart.changedSince', { changesListed: changesListed(changed) })
+          ? t('paperPart.changedSince', { changes: changesListed(changed) })
           : t('paperPart.aPosterWouldShowThe', { sizeMm: rehearsal.sizeMm })
       }
       action={

@@ -52,7 +52,7 @@ function Pages({ print: { id, fileName, paper, lying, pages } }: { readonly prin
         <img
           key={index}
           src={printPageAddress(id, index + 1)}
-          alt={t('printPage.pageOf', { value: index + 1, pages })}
+          alt={t('printPage.pageOf', { page: index + 1, pages })}
           onLoad={loaded}
           className="block break-after-page last:break-after-auto"
           style={{ width: `${widthMm}mm`, height: `${heightMm}mm` }}

@@ -46,7 +46,7 @@ function aboutPrint({ codes, pages, paper, lying, design, madeAt, author }: Prin
     `${paper} ${waysRoundInLine[lying ? 'lying' : 'upright']}`,
     designWords(design),
   ];
-  return t('printRow.madeBy', { value: what.join(', '), dayAndTime: dayAndTime(madeAt), author });
+  return t('printRow.madeBy', { what: what.join(', '), time: dayAndTime(madeAt), author });
 }
 
 function FileLinks({ print, main }: { readonly print: PrintView; readonly main: boolean }): ReactElement {
@@ -101,7 +101,7 @@ function Drawing({ print: { id, drawn, pages } }: { readonly print: PrintView })
   return (
     <span className="flex items-center gap-3 text-row">
       <span role="status" className="text-muted">
-        {t('printRow.drawingPageOf', { min: Math.min(drawn + 1, pages), pages })}
+        {t('printRow.drawingPageOf', { page: Math.min(drawn + 1, pages), pages })}
       </span>
       <Button disabled={stop.isPending} onClick={() => stop.mutate(id)}>
         {t('printRow.stop')}

@@ -39,7 +39,7 @@ export function Prints({
   return (
     <Panel
       title={t('prints.earlier')}
-      aside={rows.length < total ? t('prints.of', { number: rows.length, total }) : undefined}
+      aside={rows.length < total ? t('prints.of', { shown: rows.length, total }) : undefined}
     >
       <ul className="m-0 list-none p-0" aria-label={t('prints.earlier')}>
         {rows.map((print) => (

@@ -198,7 +198,7 @@ function TemplateField({
       onChange={(event) => set({ templateId: event.target.value || null })}
     >
       <option value="">
-        {t('sheetOptions.default', { value: ofKind.find(({ usual }) => usual)?.name ?? t('sheetOptions.plain') })}
+        {t('sheetOptions.default', { template: ofKind.find(({ usual }) => usual)?.name ?? t('sheetOptions.plain') })}
       </option>
       {ofKind.map(({ id, name }) => (
         <option key={id} value={id}>

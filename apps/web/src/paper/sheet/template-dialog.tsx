@@ -51,7 +51,7 @@ export function TemplateDialog({ kind, before, onKept, onClose }: Props): ReactE
     <Dialog
       title={
         before === null
-          ? t('templateDialog.newTemplateFor', { value: sheetKindWords[kind].toLowerCase() })
+          ? t('templateDialog.newTemplateFor', { kind: sheetKindWords[kind].toLowerCase() })
           : t('templateDialog.change', { name: before.name })
       }
       about={t('templateDialog.allStaffCanUseIt')}

@@ -92,7 +92,7 @@ function TemplateRow({
       <span className="min-w-0 flex-1 basis-48">
         <span className="block text-lead font-semibold">{name}</span>
         <span className="text-small text-muted">
-          {usual ? t('templatesPage.default', { sheetKindWords: sheetKindWords[kind] }) : sheetKindWords[kind]}
+          {usual ? t('templatesPage.default', { kind: sheetKindWords[kind] }) : sheetKindWords[kind]}
         </span>
       </span>
       {header && <img src={`/api/look-pictures/${header.pictureId}`} alt="" className="h-9 max-w-40 object-contain" />}

@@ -61,7 +61,7 @@ export function FoldingPanel({
             <Collapsible.Trigger
               onClick={(event) => event.stopPropagation()}
               className="inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink"
-              aria-label={`${open ? t('panel.hide') : t('panel.show')} ${name}`}
+              aria-label={t(open ? 'panel.hide' : 'panel.show', { name })}
             >
               <Icon icon={ChevronDown} size={17} className={open ? 'rotate-180' : ''} />
             </Collapsible.Trigger>

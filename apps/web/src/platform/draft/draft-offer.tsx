@@ -18,9 +18,7 @@ export function DraftOffer<Value>({
       role="status"
       className="m-0 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-small bg-marker-soft px-3 py-2 text-row"
     >
-      <span>
-        {t('draftOffer.youHaveAnUnsavedDraft', { dayAndTime: dayAndTime(new Date(found.savedAt).toISOString()) })}
-      </span>
+      <span>{t('draftOffer.youHaveAnUnsavedDraft', { time: dayAndTime(new Date(found.savedAt).toISOString()) })}</span>
       <span className="flex gap-x-3">
         <TextButton
           onClick={() => {

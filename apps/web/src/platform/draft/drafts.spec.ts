@@ -6,7 +6,7 @@ const dayMs = 24 * 3600 * 1000;
 describe('drafts', () => {
   let now = 1_800_000_000_000;
   const drafts = new Drafts(localStorage, () => now, 'here');
-  const elsewhere = new Drafts(localStorage, () => now, 'other');
+  const otherTab = new Drafts(localStorage, () => now, 'other');
   const found = (place: string, who = 'maren'): readonly unknown[] => drafts.find(who, place).map(({ value }) => value);
   beforeEach(() => localStorage.clear());
 
@@ -21,7 +21,7 @@ describe('drafts', () => {
   it('of the same place in several tabs are told apart, the newest first, three at most', () => {
     drafts.save('maren', 'lesson new', 'typed here');
     now += 1000;
-    elsewhere.save('maren', 'lesson new', 'typed in the other tab');
+    otherTab.save('maren', 'lesson new', 'typed in the other tab');
     expect(found('lesson new')).toEqual(['typed in the other tab', 'typed here']);
     drafts.remove('maren', 'lesson new');
     expect(found('lesson new')).toEqual(['typed in the other tab']);

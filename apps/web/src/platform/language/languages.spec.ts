@@ -25,7 +25,7 @@ interface Use {
   readonly values: readonly string[] | null;
 }
 
-/** A key written out, both of a condition, and of a template what may stand in its place. */
+/** A literal key, both keys of a condition, or every known key that a template can make. */
 function keysIn(node: ts.Expression, known: readonly string[]): readonly string[] {
   if (ts.isStringLiteralLike(node)) return [node.text];
   if (ts.isParenthesizedExpression(node)) return keysIn(node.expression, known);

@@ -41,7 +41,7 @@ export function ColumnTable<Role extends string>({
             {roles.map((role, column) => (
               <th key={column} className="min-w-36 pb-1.5 font-normal">
                 <SelectInput
-                  aria-label={t('columnTable.column', { value: column + 1 })}
+                  aria-label={t('columnTable.column', { number: column + 1 })}
                   value={role}
                   onChange={(event) => choose(column, event.target.value as Role)}
                   marked={role !== none}

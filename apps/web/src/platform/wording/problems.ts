@@ -13,7 +13,7 @@ export const problemWords: Readonly<Record<ApiReason, string>> = {
   'not-found': t('problems.thisNoLongerExistsOr'),
   gone: t('problems.itsFileIsGoneSheets'),
   invalid: t('problems.someFieldsAreNotRight'),
-  stale: t('problems.thisWasChangedSomewhereElse'),
+  stale: t('problems.thisWasChangedInAnother'),
   superseded: t('problems.aNewerRequestTookIts'),
   'in-use': t('problems.thisIsStillUsedRemove'),
   'not-undoable': t('problems.onlyTheLastImportCan'),
@@ -35,7 +35,7 @@ function usedByWords({ kind, names, count }: UsedBy): string {
   if (kind === 'code') return t('problems.lessonsAndMaterialsUseThis', { count });
   const more = count - names.length;
   const all = [...names.map((name) => `“${name}”`), ...(more > 0 ? [t(`problems.more-${kind}`, { count: more })] : [])];
-  return t('problems.stillShowThisRemoveIt', { count, namesListed: namesListed(all) });
+  return t('problems.stillShowThisRemoveIt', { count, names: namesListed(all) });
 }
 
 /** The sentence for whatever was thrown. */

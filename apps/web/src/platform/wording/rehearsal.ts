@@ -72,6 +72,6 @@ export function differenceSentence(difference: Pick<Difference, 'meant' | 'read'
   return t('rehearsal.insteadOf', {
     read: difference.read,
     meant: difference.meant,
-    differenceWords: differenceWords[differenceKind(difference)],
+    difference: differenceWords[differenceKind(difference)],
   });
 }

@@ -30,5 +30,5 @@ export const shownAsText: Readonly<Record<ScannerAct, string>> = {
 
 /** "Small old phones and Clamshell laptops show an event as text and add nothing." */
 export function ignoredSentence(act: ScannerAct, names: readonly string[]): string {
-  return t('scanners.show', { namesListed: namesListed(names), shownAsText: shownAsText[act] });
+  return t('scanners.show', { devices: namesListed(names), shownAsText: shownAsText[act] });
 }

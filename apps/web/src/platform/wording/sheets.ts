@@ -17,7 +17,7 @@ export const sheetKindWords: Readonly<Record<SheetKind, string>> = {
 
 export const sheetKindAbout: Readonly<Record<SheetKind, string>> = {
   poster: t('sheets.oneCodePerPageLarge'),
-  'table-card': t('sheets.cutAndFoldToStand'),
+  'table-card': t('sheets.cutOutAndFoldFor'),
   'small-card': t('sheets.toCutOutHandRound'),
   handout: t('sheets.allCodesOnOneSheet'),
   label: t('sheets.onSheetsOfStickyLabels'),
@@ -80,7 +80,7 @@ export function designWords(design: string | null): string {
 export function pagesWords(pages: number, sizesMm: readonly [number, number] | null): string {
   if (sizesMm === null) return t('sheets.pages', { count: pages });
   const [least, most] = sizesMm.map((size) => Math.floor(size)) as [number, number];
-  return t('sheets.pagesCodesMmWide', { count: pages, value: least === most ? least : `${least} to ${most}` });
+  return t('sheets.pagesCodesMmWide', { count: pages, sizesMm: least === most ? least : `${least} to ${most}` });
 }
 
 /** What is not right with one code, without its name. */
@@ -88,22 +88,20 @@ export function noticeSentence({ warning, field, opens, characters, sizeMm, reac
   switch (warning) {
     case 'too-small':
       return t('sheets.mmReadsFromStudentsStand', {
-        floor: Math.floor(sizeMm ?? 0),
-        metres: metres(reachM ?? 0),
-        metres2: metres(distanceM ?? 0),
+        sizeMm: Math.floor(sizeMm ?? 0),
+        reach: metres(reachM ?? 0),
+        distance: metres(distanceM ?? 0),
       });
     case 'text-cut':
       return field === null
         ? warningWords[warning]
-        : t('sheets.tooLongShortenedWith', { textFieldWords: textFieldWords[field] });
+        : t('sheets.tooLongShortenedWith', { field: textFieldWords[field] });
     case 'text-left-out':
-      return field === null
-        ? warningWords[warning]
-        : t('sheets.noRoomNotPrinted', { textFieldWords: textFieldWords[field] });
+      return field === null ? warningWords[warning] : t('sheets.noRoomNotPrinted', { field: textFieldWords[field] });
     case 'missing-characters':
       return t('sheets.ourFontsLack', {
-        value: field === null ? t('sheets.wordsAtTheCode') : textFieldWords[field],
-        value2: characters.join(' '),
+        field: field === null ? t('sheets.wordsAtTheCode') : textFieldWords[field],
+        characters: characters.join(' '),
       });
     case 'locked':
     case 'not-opening':

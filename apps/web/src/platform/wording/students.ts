@@ -39,9 +39,9 @@ export const rosterProblemWords: Readonly<Record<RosterProblemReason, string>> =
 export function rosterProblemSentence({ row, reason, detail, other }: RosterProblem): string {
   switch (reason) {
     case 'same-id':
-      return t('students.rowIdIsAlsoIn', { row, detail, value: other ?? '?' });
+      return t('students.rowIdIsAlsoIn', { row, detail, otherRow: other ?? '?' });
     case 'same-name':
-      return t('students.rowIsAlsoInRow', { row, detail, value: other ?? '?' });
+      return t('students.rowIsAlsoInRow', { row, detail, otherRow: other ?? '?' });
     case 'no-name':
       return detail === '' ? t('students.rowNoNameTheRow', { row }) : t('students.rowIdHasNoName', { row, detail });
     case 'name-too-long':
@@ -50,8 +50,8 @@ export function rosterProblemSentence({ row, reason, detail, other }: RosterProb
       return t('students.row', {
         row,
         detail,
-        value: rosterProblemWords[reason].charAt(0).toLowerCase(),
-        slice: rosterProblemWords[reason].slice(1),
+        problem: rosterProblemWords[reason].charAt(0).toLowerCase(),
+        more: rosterProblemWords[reason].slice(1),
       });
   }
 }

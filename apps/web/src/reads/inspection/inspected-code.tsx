@@ -79,7 +79,7 @@ function ExactText({ text }: { readonly text: string }): ReactElement {
       </p>
       {marks.length > 0 && (
         <p className="mt-1 mb-0 text-small text-look">
-          {t('inspectedCode.marked', { value: marks.map((mark) => textMarkWords[mark]).join(', ') })}
+          {t('inspectedCode.marked', { marks: marks.map((mark) => textMarkWords[mark]).join(', ') })}
         </p>
       )}
     </div>
@@ -139,7 +139,7 @@ function PictureFacts({
   readonly found: FoundCode;
 }): ReactElement {
   const facts = [
-    version === null ? '' : t('inspectedCode.versionModules', { version, modulesOf: modulesOf(version) }),
+    version === null ? '' : t('inspectedCode.versionModules', { version, modules: modulesOf(version) }),
     level === null ? '' : t('inspectedCode.errorCorrectionLevel', { level }),
     measured ? t('inspectedCode.contrast', { percent: percent(measured.contrast) }) : '',
     measured

@@ -43,7 +43,7 @@ export function Advice({
       <p className="m-0 font-semibold">
         {t('advice.doNotReadItFrom', {
           count: short.length,
-          namesListed: namesListed(short.map(({ device }) => device.name)),
+          devices: namesListed(short.map(({ device }) => device.name)),
           metres: metres(distanceM),
         })}
       </p>
@@ -58,7 +58,7 @@ export function Advice({
       </ul>
       {limits !== null && limits.length > 0 && (
         <p className="mt-2 mb-0 text-row text-muted">
-          {t('advice.wouldReadFromThere', { name: worst.device.name, causesListed: causesListed(limits) })}
+          {t('advice.wouldReadFromThere', { name: worst.device.name, causes: causesListed(limits) })}
         </p>
       )}
     </div>
@@ -116,14 +116,14 @@ function LargerRow({ page, worst: { result }, remedies: { print, pending } }: Ro
   const wanted = sizeThatReadsMm(sizeMm, result.reachM, distanceM);
   if (wanted === null) return <li>{t('advice.atMmItDoesNot', { sizeMm })}</li>;
   if (wanted > largestMm)
-    return <li className="text-muted">{t('advice.itNeedsMmButThis', { wanted, floor: Math.floor(largestMm) })}</li>;
+    return <li className="text-muted">{t('advice.itNeedsMmButThis', { wanted, roomMm: Math.floor(largestMm) })}</li>;
   return (
     <Row
       words={t('advice.printItAtMm', { wanted })}
       disabled={pending}
       onTake={() => print({ sizeMm: wanted }, t('advice.printedAtMmNowRehearsing', { wanted }))}
     >
-      {t('advice.printedMmLargerItReads', { value: wanted - sizeMm })}
+      {t('advice.printedMmLargerItReads', { moreMm: wanted - sizeMm })}
     </Row>
   );
 }
@@ -148,9 +148,11 @@ function CoarserRow({ page: { ladder, code }, remedies }: Omit<RowProps, 'worst'
       onTake={() => remedies.carry(carry, t('advice.theCodeIsCoarserNow'))}
     >
       {carry === 'short-link'
-        ? t('advice.asAShortLinkIts', { round: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100) })
+        ? t('advice.asAShortLinkIts', {
+            percent: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100),
+          })
         : t('advice.withoutTrackingParametersItsModules', {
-            round: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100),
+            percent: Math.round((100 * (code?.modules ?? 1)) / best.figures.modules - 100),
           })}
     </Row>
   );

@@ -228,9 +228,9 @@ function Verdict({
               name: device.name,
               read: seen.read,
               of: seen.of,
-              expectedWords: expectedWords[expected],
+              expected: expectedWords[expected],
             })
-          : t('cameraView.isTryingFromThere', { name: device.name, expectedWords: expectedWords[expected] })}
+          : t('cameraView.isTryingFromThere', { name: device.name, expected: expectedWords[expected] })}
       </span>
     </p>
   );
@@ -249,13 +249,13 @@ function Readings({
       {readings.map(({ engine, reading, difference }) => (
         <li key={engine} className="flex items-baseline gap-2">
           <span className="w-40 shrink-0 text-muted">
-            {engine === own ? t('cameraView.decides', { readerWords: readerWords[engine] }) : readerWords[engine]}
+            {engine === own ? t('cameraView.decides', { reader: readerWords[engine] }) : readerWords[engine]}
           </span>
           <span className="min-w-0 wrap-anywhere">
             {reading === null
               ? t('cameraView.readsNothing')
               : difference
-                ? t('cameraView.reads2', { differenceSentence: differenceSentence(difference) })
+                ? t('cameraView.reads2', { difference: differenceSentence(difference) })
                 : t('cameraView.readsItExactly')}
           </span>
         </li>

@@ -68,6 +68,6 @@ export function OtherReaders({
 function cell({ reachM, misread, others }: RehearsalResult, engine: ReaderEngineName, own: ReaderEngineName): string {
   const found = engine === own ? { reachM, misread } : others.find((other) => other.engine === engine);
   if (!found) return t('otherReaders.reading');
-  if (found.misread) return t('otherReaders.reads', { differenceSentence: differenceSentence(found.misread) });
+  if (found.misread) return t('otherReaders.reads', { difference: differenceSentence(found.misread) });
   return found.reachM === 0 ? t('otherReaders.notRead') : metres(found.reachM);
 }

@@ -146,7 +146,7 @@ function Ruler({ endM, share }: { readonly endM: number; readonly share: (valueM
 }
 
 const markWords: Readonly<Record<Mark, string>> = {
-  done: t('reachLanes.marks'),
+  done: t('reachLanes.reads'),
   'look-at': t('reachLanes.doesNotReadFromThere'),
   stop: t('reachLanes.doesNotRead'),
   'not-yet': t('reachLanes.notRehearsed'),

@@ -25,7 +25,7 @@ export function ReadsPart({ page, rehearsals }: Props): ReactElement | null {
   return (
     <FoldingPanel
       id="reads"
-      name="what devices read"
+      name={t('readsPart.whatDevicesRead')}
       calm={readiness.reads.state === 'done' && !rehearsals.running}
       mark={<StateMark mark={readiness.reads.state} words={t('readsPart.reads')} />}
       title={headline(page)}
@@ -110,8 +110,8 @@ function Legend({
       {rehearsals.running && (
         <span>
           {t('readsPart.rehearsingOfDevices', {
-            min: Math.min(read + 1, rehearsal.devices.length),
-            number: rehearsal.devices.length,
+            now: Math.min(read + 1, rehearsal.devices.length),
+            total: rehearsal.devices.length,
           })}
         </span>
       )}

@@ -117,13 +117,13 @@ function DeviceFigures({ device }: { readonly device: DeviceView }): ReactElemen
         previewWidthPx,
         previewHeightPx,
         horizontalFovDeg,
-        round: Math.round(nearestFocusM * 100),
+        nearestCm: Math.round(nearestFocusM * 100),
       })}
       <span className="block text-small text-muted">
         {jpegQuality === null
-          ? t('devicesPage.blurPxNoiseGreyLevels', { engineWords: engineWords[engine], blurPx, noiseGrey })
+          ? t('devicesPage.blurPxNoiseGreyLevels', { scanner: engineWords[engine], blurPx, noiseGrey })
           : t('devicesPage.blurPxNoiseGreyLevels2', {
-              engineWords: engineWords[engine],
+              scanner: engineWords[engine],
               blurPx,
               noiseGrey,
               jpegQuality,
@@ -131,12 +131,12 @@ function DeviceFigures({ device }: { readonly device: DeviceView }): ReactElemen
       </span>
       <span className="block text-small text-muted">
         {t('devicesPage.itsScanner', {
-          value: actsOn.length === 0 ? t('devicesPage.showsTextOnly') : actsOn.map((act) => actWords[act]).join(', '),
+          acts: actsOn.length === 0 ? t('devicesPage.showsTextOnly') : actsOn.map((act) => actWords[act]).join(', '),
         })}
       </span>
       <span className="block text-small text-muted">
         {t('devicesPage.plays', {
-          value:
+          formats:
             plays.length === 0
               ? t('devicesPage.noAudioOrVideo')
               : plays.map((format) => mediaFormatWords[format]).join(', '),
@@ -163,7 +163,7 @@ function RemoveDevice({
           ? t('devicesPage.noClassUsesItCodes')
           : t('devicesPage.useItCodesAreRehearsed', {
               count: classes.length,
-              namesListed: namesListed(classes.map(({ name }) => name)),
+              classes: namesListed(classes.map(({ name }) => name)),
             })}
       </p>
       {remove.isError && <Alert words={wordsFor(remove.error)} className="mt-3 mb-0" />}

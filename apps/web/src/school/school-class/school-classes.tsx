@@ -35,14 +35,14 @@ export function SchoolClasses(): ReactElement {
               <span className="block text-small text-muted">
                 {schoolClass.studentAccounts === 'none'
                   ? t('schoolClasses.studentsHaveNoAccounts', {
-                      value:
+                      devices:
                         schoolClass.deviceIds
                           .map(nameOf)
                           .filter((name) => name !== '')
                           .join(', ') || t('schoolClasses.allDevices'),
                     })
                   : t('schoolClasses.studentsHaveAccountsOfThe', {
-                      value:
+                      devices:
                         schoolClass.deviceIds
                           .map(nameOf)
                           .filter((name) => name !== '')

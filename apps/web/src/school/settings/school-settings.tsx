@@ -46,7 +46,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
       t('schoolSettings.printer'),
       t('schoolSettings.mmUnprintableMarginFlipsOn', {
         printerMarginMm: school.printerMarginMm,
-        edgeWords: edgeWords[school.duplexEdge],
+        edge: edgeWords[school.duplexEdge],
       }),
     ],
     [t('schoolSettings.publicAddress'), school.publicAddress],
@@ -55,7 +55,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
       t('schoolSettings.inspectCodesWithoutSigningIn'),
       school.visitorNetworks.length === 0
         ? t('schoolSettings.nowhere')
-        : t('schoolSettings.from', { value: school.visitorNetworks.join(', ') }),
+        : t('schoolSettings.from', { networks: school.visitorNetworks.join(', ') }),
     ],
   ];
   return (

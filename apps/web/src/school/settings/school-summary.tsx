@@ -23,7 +23,7 @@ export function SchoolSummary<Data>({ title, to, query, children }: Props<Data>)
       title={title}
       action={
         <Link to={to} className={buttonClass()}>
-          {t('schoolSummary.all', { value: title.toLowerCase() })}
+          {t('schoolSummary.all', { title: title.toLowerCase() })}
         </Link>
       }
     >

@@ -43,7 +43,7 @@ export function CardRehearsal({
   if (found === null)
     return (
       <p role="status" className="m-0 text-row text-muted">
-        {t('cardRehearsal.rehearsingAMmCodeWith', { floor: Math.floor(sizeMm), number: devices.length })}
+        {t('cardRehearsal.rehearsingAMmCodeWith', { sizeMm: Math.floor(sizeMm), number: devices.length })}
       </p>
     );
   const least = Math.min(...found.map(({ reachM }) => reachM));
@@ -58,9 +58,9 @@ export function CardRehearsal({
       />
       <span>
         {short.length === 0
-          ? t('cardRehearsal.everyDeviceReadsACard', { metres: metres(least), floor: Math.floor(sizeMm) })
+          ? t('cardRehearsal.everyDeviceReadsACard', { metres: metres(least), sizeMm: Math.floor(sizeMm) })
           : t('cardRehearsal.cantReadACardFrom', {
-              value: short.map(({ name }) => name).join(', '),
+              devices: short.map(({ name }) => name).join(', '),
               metres: metres(deskDistanceM),
             })}
       </span>

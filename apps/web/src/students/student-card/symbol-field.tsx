@@ -16,7 +16,7 @@ export function SymbolField({
     <div className="mt-1">
       <div className="flex flex-wrap items-center gap-2">
         <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-          {value === null ? t('symbolField.addASymbol') : t('symbolField.symbol', { value })}
+          {value === null ? t('symbolField.addASymbol') : t('symbolField.symbol', { name: value })}
         </Button>
         {value !== null && (
           <Button tone="quiet" onClick={() => onChange(null)}>

@@ -50,7 +50,7 @@ function Part({
           </li>
         ))}
       </ul>
-      {of > names.length && <p className="m-0 text-muted">{t('comparison.andMore', { value: of - names.length })}</p>}
+      {of > names.length && <p className="m-0 text-muted">{t('comparison.andMore', { more: of - names.length })}</p>}
       {more !== null && <p className="m-0 text-muted">{more}</p>}
     </div>
   );

@@ -226,7 +226,7 @@ function useColumns(rows: Rows): {
     isLike(guessed)(value) &&
     value.roles.length === guessed.roles.length &&
     value.roles.every((role) => rosterRoles.includes(role));
-  const place = useOwnPlace(t('importPage.rosterColumns', { value: guessed.roles.join('-') }));
+  const place = useOwnPlace(`roster columns ${guessed.roles.join('-')}`);
   return { columns: said ?? guessed, setColumns, draft: useDraft(place, said, isColumns) };
 }
 

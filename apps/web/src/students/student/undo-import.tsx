@@ -90,7 +90,7 @@ function Group({
         {names.map((name, index) => (
           <li key={index}>{name}</li>
         ))}
-        {count > names.length && <li>{t('undoImport.andMore', { value: count - names.length })}</li>}
+        {count > names.length && <li>{t('undoImport.andMore', { more: count - names.length })}</li>}
       </ul>
     </section>
   );

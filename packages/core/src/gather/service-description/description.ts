@@ -1,6 +1,6 @@
 /**
- * What Hapset knows about a service, as data: whose addresses are whose and what part they play, what its walls
- * look like, and the steps that mend sharing there. No service appears in code; everything works without any
+ * What Hapset knows about a service, as data: which addresses it has and for whom, what its walls
+ * look like, and the steps that fix sharing there. No service appears in code; everything works without any
  * description too. docs/service-description.schema.json says the same in JSON Schema.
  */
 import type { LinkKind } from '../material/material-kinds.js';
