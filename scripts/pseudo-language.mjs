@@ -12,7 +12,7 @@ const longer = 0.4;
 
 /** @param text of the catalogue. @returns it with other letters, its open places as they were, and 40 % longer */
 export function pseudoText(text) {
-  const changed = text.replace(/\{\{\w+\}\}|\{\}|<\/?\d+\/?>|[aeiouyAEIOU]/g, (part) => letters[part] ?? part);
+  const changed = text.replace(/\{\{\w+\}\}|<\/?\d+\/?>|[aeiouyAEIOU]/g, (part) => letters[part] ?? part);
   const shown = text.replace(/\{\{\w+\}\}|<\/?\d+\/?>/g, '').length;
   const more = Math.ceil(shown * longer);
   if (more === 0) return changed;

@@ -1,10 +1,10 @@
 import type { FieldProblem } from '@hapset/contract';
-import type {
-  AddressRole,
-  DescriptionProblem,
-  DescriptionProblemReason,
-  RightDescription,
-  WallDescription,
+import {
+  descriptionProblemReasons,
+  type AddressRole,
+  type DescriptionProblem,
+  type RightDescription,
+  type WallDescription,
 } from '@hapset/core';
 import { t } from '../language/words.js';
 
@@ -42,27 +42,9 @@ export const rightWords: Readonly<Record<RightDescription['can'], string>> = {
   answer: t('services.answer'),
 };
 
-/** What is wrong with a description. `{}` stands for the detail. */
-export const descriptionProblemWords: Readonly<Record<DescriptionProblemReason, string>> = {
-  'not-readable': t('services.thisIsNotValidJSON'),
-  missing: t('services.somethingIsMissingHere'),
-  'unknown-field': t('services.thereIsNoFieldWith'),
-  'wrong-kind': t('services.thisHasTheWrongType'),
-  'wrong-value': t('services.thisValueCantBeUsed'),
-  'too-long': t('services.thisIsTooLong'),
-  twice: t('services.thisIsListedTwice'),
-  'host-unusable': t('services.isNotAHostName'),
-  'no-host': t('services.nameAtLeastOneHost'),
-  'path-unusable': t('services.isNotAPathPaths'),
-  'path-or-pattern': t('services.enterEitherAPathOr'),
-  'pattern-unusable': t('services.theRegularExpressionIsNot'),
-  'mark-missing': t('services.enterAtLeastOneSign'),
-  'student-link-unusable': t('services.isNotAPathOn'),
-  'part-unknown': t('services.neitherThePathNorThe'),
-};
-
+/** What is wrong with a description. */
 export function descriptionProblemSentence({ reason, detail }: Pick<DescriptionProblem, 'reason' | 'detail'>): string {
-  return descriptionProblemWords[reason].replace('{}', detail).trim();
+  return t(`descriptionProblems.${reason}`, { detail }).trim();
 }
 
 /** A step without the stars around the words to look for on the service's page, for places that have no bold. */
@@ -72,9 +54,8 @@ export function withoutStars(step: string): string {
 
 /** The same for a field that the server named. */
 export function fieldProblemSentence({ message, detail = '' }: Pick<FieldProblem, 'message' | 'detail'>): string {
-  return message in descriptionProblemWords
-    ? descriptionProblemSentence({ reason: message as DescriptionProblemReason, detail })
-    : t('services.thisValueIsNotRight');
+  const reason = descriptionProblemReasons.find((known) => known === message);
+  return reason ? descriptionProblemSentence({ reason, detail }) : t('services.thisValueIsNotRight');
 }
 
 export const serviceFileWords = {

@@ -83,94 +83,22 @@ export const obstacleWords: Readonly<Record<Obstacle, ObstacleWords>> = {
   },
 };
 
-/** Why, in a sentence. `{}` stands for the detail. */
-export const reasonWords: Readonly<Record<VerdictReason, string>> = {
-  opened: t('verdicts.thePageOpenedWithoutAn'),
-  'opened-file': t('verdicts.theFileOpenedWithoutAn'),
-  'service-says-open': t('verdicts.thePageShowsWhichIts'),
-  'asks-questions': t('verdicts.thereIsAFormThat'),
-  'plays-media': t('verdicts.thereIsAudioOrVideo'),
-  'takes-writing': t('verdicts.thereIsAFieldTo'),
-  'shows-content': t('verdicts.thePageHasContent'),
-  'holds-open': t('verdicts.theItemsInsideItOpen'),
-  'as-teacher-saw': t('verdicts.studentsGetWhatYouSaw'),
-  covered: t('verdicts.somethingCoversThePageStudents'),
-  'keeps-changing': t('verdicts.thePageRedirectsVisitorsAgain'),
-  'no-proof': t('verdicts.studentsGetAShortPage'),
-  'guarded-address': t('verdicts.isOnAPrivateNetwork'),
-  'not-a-web-address': t('verdicts.isNotAnHttpOr'),
-  'too-many-redirects': t('verdicts.itWasRedirectedAgainAnd'),
-  'took-too-long': t('verdicts.didNotAnswerWithinTen'),
-  'name-not-found': t('verdicts.thereIsNoServerCalled'),
-  'not-reached': t('verdicts.doesNotAcceptConnections'),
-  'broken-answer': t('verdicts.stoppedInTheMiddleOf'),
-  'bad-certificate': t('verdicts.theCertificateOfIsNot'),
-  'server-error': t('verdicts.theServiceAnsweredWithAn2'),
-  'too-busy': t('verdicts.isTooBusyToAnswer'),
-  'status-missing': t('verdicts.theServiceSaysThereIs'),
-  'says-missing': t('verdicts.thePageSays'),
-  'status-unauthorised': t('verdicts.theServiceAsksStudentsTo'),
-  'led-to-sign-in': t('verdicts.itLeadsToTheSign'),
-  'sign-in-form': t('verdicts.studentsSeeASignIn'),
-  'says-sign-in': t('verdicts.thePageSays'),
-  'posts-itself': t('verdicts.itSendsStudentsToThe'),
-  'says-organisation': t('verdicts.thePageSays'),
-  'status-forbidden': t('verdicts.theServiceRefusesStudents'),
-  'says-ask-for-access': t('verdicts.thePageSays'),
-  'says-private': t('verdicts.thePageSays'),
-  'says-closed': t('verdicts.thePageSays'),
-  'says-expired': t('verdicts.thePageSays'),
-  'says-not-yet': t('verdicts.itIsNotOpenYet'),
-  'says-over-limit': t('verdicts.itsLimitIsReachedThe'),
-  'asks-first': t('verdicts.studentsFirstSee'),
-  'asks-consent': t('verdicts.studentsFirstSeeACookie'),
-  'asks-age': t('verdicts.itAsksForTheVisitors'),
-  'download-only': t('verdicts.itIsDownloadedInsteadOf'),
-  'not-encrypted': t('verdicts.sendsItUnencryptedManyPhones'),
-  slow: t('verdicts.itTookSecondsToOpen'),
-  'holds-locked': t('verdicts.insideItDoesNotOpen'),
-  'may-change': t('verdicts.everyoneWhoOpensItCan'),
-  'robot-check': t('verdicts.theServiceAsksForProof'),
-  'needs-script': t('verdicts.thePageShowsNothingUntil'),
-  'status-error': t('verdicts.theServiceAnsweredWithAn2'),
-  'unexpected-status': t('verdicts.theServiceGaveAnUnusual'),
-  'nothing-to-see': t('verdicts.theAnswerWasEmpty'),
-  'check-failed': t('verdicts.theCheckFailedThreeTimes'),
-  'leads-on': t('verdicts.thePageRedirectsTo'),
-  'kept-here': t('verdicts.itIsOnTheSchools'),
-  'page-empty': t('verdicts.nothingIsWrittenOnThis'),
-  'file-gone': t('verdicts.itsFileWasDeleted'),
-  'file-empty': t('verdicts.isEmpty'),
-  'file-damaged': t('verdicts.isDamagedOrIncompleteNo'),
-  'file-password': t('verdicts.asksForAPassword'),
-  'file-unread': t('verdicts.couldNotBeCheckedTry'),
-  'format-unusual': t('verdicts.browsersOnPhonesDontPlay'),
-  'needs-program': t('verdicts.needsAnOfficeAppMost'),
-};
-
+/** Why, in a sentence. */
 export function reasonSentence(reason: VerdictReason, detail: string): string {
-  return reasonWords[reason].replace('{}', hostOf(detail));
+  return t(`reasons.${reason}`, { detail: hostOf(detail) });
 }
 
 /** Shown beside what opened, for a person to judge. */
-export const doubtWords: Readonly<Record<DoubtReason, string>> = {
-  'start-page': t('verdicts.thisIsTheStartPage'),
-  'title-differs': t('verdicts.itsTitleIsIsThat'),
-  'stranger-between': t('verdicts.theLinkGoesThroughWhich'),
-  'address-loopback': t('verdicts.onlyThisComputerCanReach'),
-  'address-plain': t('verdicts.theSchoolsPublicAddressIs'),
-};
-
 export function doubtSentence(reason: DoubtReason, detail: string): string {
-  return doubtWords[reason].replace('{}', detail);
+  return t(`doubts.${reason}`, { detail });
 }
 
 /** "Students can look, and answer once." */
 export function rightsSentence({ look, comment, change, download, answer }: Rights): string {
   const can = [
-    look && 'look',
+    look && t('services.look'),
     download && t('verdicts.saveIt'),
-    comment && 'comment',
+    comment && t('services.comment'),
     change && t('verdicts.changeIt'),
     answer === 'once' && t('verdicts.answerOnce'),
     answer === 'again' && t('verdicts.answerAsOftenAsThey'),

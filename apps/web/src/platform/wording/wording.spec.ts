@@ -58,6 +58,7 @@ import {
   visitorKinds,
   wallVerdicts,
 } from '@hapset/core';
+import english from '../../../languages/en/platform.json' with { type: 'json' };
 import { grainWords, namesListed } from './figures.js';
 import { contentProblemWords } from './content-problems.js';
 import { kindWords, mediaWords } from './kinds.js';
@@ -66,14 +67,7 @@ import { problemWords } from './problems.js';
 import { addressDoubtWords, answerWords, contactName, refusedWords } from './intake.js';
 import { repairSentence } from './repairs.js';
 import { dependencyWords, rungReasonWords, rungWords } from './ladder.js';
-import {
-  descriptionProblemWords,
-  roleSentences,
-  rightWords,
-  roleWords,
-  serviceFileWords,
-  wallWords,
-} from './services.js';
+import { roleSentences, rightWords, roleWords, serviceFileWords, wallWords } from './services.js';
 import { cameraTroubles } from '../camera/use-camera.js';
 import { cameraTroubleWords, saidSentence, saidTitles, textMarkWords } from './reading.js';
 import { actWords, ignoredSentence, shownAsText } from './scanners.js';
@@ -99,7 +93,7 @@ import {
   techniqueWords,
 } from './rehearsal.js';
 import { genericWords } from './devices.js';
-import { doubtWords, obstacleWords, reasonWords, rightsSentence, verdictWords } from './verdicts.js';
+import { obstacleWords, rightsSentence, verdictWords } from './verdicts.js';
 import { mediaFormatWords } from './media.js';
 import { fixWords, troubleWords } from './troubles.js';
 import {
@@ -139,7 +133,7 @@ function expectWords(table: Readonly<Record<string, string>>, keys: readonly str
 
 describe('every reason has words', () => {
   it('problems', () => expectWords(problemWords, [...problemReasons, 'unreachable']));
-  it('verdict reasons', () => expectWords(reasonWords, verdictReasons));
+  it('verdict reasons', () => expectWords(english.reasons, verdictReasons));
   it('corrections', () =>
     expectWords(
       Object.fromEntries(repairKinds.map((kind) => [kind, repairSentence({ kind, removed: '', added: '' }).words])),
@@ -217,7 +211,7 @@ describe('every reason has words', () => {
     );
     expectWords(wallWords, wallVerdicts);
     expectWords(rightWords, describedRights);
-    expectWords(descriptionProblemWords, descriptionProblemReasons);
+    expectWords(english.descriptionProblems, descriptionProblemReasons);
     expectWords(serviceFileWords, ['too-large', 'not-json', 'no-description']);
   });
   it('kinds', () => {
@@ -290,7 +284,7 @@ describe('every reason has words', () => {
     expectWords(outcomeWords, tryoutOutcomes);
     expectWords(visitorWords, visitorKinds);
   });
-  it('doubts', () => expectWords(doubtWords, doubtReasons));
+  it('doubts', () => expectWords(english.doubts, doubtReasons));
   it('what students can do, in a sentence', () => {
     const nothing = { look: false, comment: false, change: false, download: false, answer: 'no' } as const;
     expect(rightsSentence({ ...nothing, look: true })).toBe('Students can look.');
