@@ -20,6 +20,7 @@ interface Shown {
   readonly undoable: Undoable | null;
 }
 
+const ChangeSentContext = createContext<(change: Promise<unknown>) => void>(() => undefined);
 const NoticeContext = createContext<(notice: Notice) => void>(() => undefined);
 
 /** Shows a notice; the one before goes. */
@@ -27,13 +28,18 @@ export function useNotice(): (notice: Notice) => void {
   return useContext(NoticeContext);
 }
 
+/** Tells of a change that was sent: Ctrl+Z waits until it is answered, since it is what was done last. */
+export function useChangeSent(): (change: Promise<unknown>) => void {
+  return useContext(ChangeSentContext);
+}
+
 export function NoticeProvider({ children }: { readonly children: ReactNode }): ReactElement {
-  const { shown, show, hide, undo } = useNotices();
+  const { shown, show, hide, undo, changeSent } = useNotices();
   useUndoKey(undo);
   return (
     <NoticeContext value={show}>
+      <ChangeSentContext value={changeSent}>{children}</ChangeSentContext>
       <Toast.Provider duration={9000} swipeDirection="down" label={t('notice.notice')}>
-        {children}
         {shown && (
           <Toast.Root
             key={shown.id}
@@ -68,6 +74,7 @@ interface Notices {
   readonly hide: () => void;
   /** Undoes an action, or the last one of the page that is open where none is given. */
   readonly undo: (action: Undoable | null) => boolean;
+  readonly changeSent: (change: Promise<unknown>) => void;
 }
 
 function useNotices(): Notices {
@@ -88,17 +95,24 @@ function useNotices(): Notices {
   );
   const undo = useCallback(
     (action: Undoable | null): boolean => {
+      const take = (last: Undoable): void => {
+        stack.remove(last);
+        last.undo();
+        if (!action) say(t('notice.undone', { words: last.words }), null);
+      };
+      if (!action && stack.isWaiting) {
+        void stack.takeLastWhenAnswered(location.pathname).then((last) => last && take(last));
+        return true;
+      }
       const last = action ?? stack.takeLast(location.pathname);
-      if (!last) return false;
-      stack.remove(last);
-      last.undo();
-      if (!action) say(t('notice.undone', { words: last.words }), null);
-      return true;
+      if (last) take(last);
+      return last !== null;
     },
     [stack, say],
   );
   const hide = useMemo(() => () => setShown(null), []);
-  return { shown, show, hide, undo };
+  const changeSent = useCallback((change: Promise<unknown>) => stack.changeSent(change), [stack]);
+  return { shown, show, hide, undo, changeSent };
 }
 
 /** In a field, the browser undoes what was typed; in a dialog, nothing is done yet. */

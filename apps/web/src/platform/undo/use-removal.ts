@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call } from '../api/client.js';
 import { useNotice } from '../design/notice.js';
-import { wordsFor } from '../wording/problems.js';
+import { useSendChange } from './use-send-change.js';
 
 interface Removal {
   readonly remove: Route<null, null>;
@@ -26,22 +26,21 @@ export interface RemovalState {
  */
 export function useRemoval({ remove, restore, params, words, leadsTo }: Removal): RemovalState {
   const notice = useNotice();
+  const sendChange = useSendChange();
   const navigate = useNavigate();
   const client = useQueryClient();
   // What is removed may be shown anywhere.
   const changed = (): Promise<void> => client.invalidateQueries();
-  const undoing = useMutation({
-    mutationFn: () => call(restore, { params }),
-    onSuccess: changed,
-    onError: (error) => notice({ words: wordsFor(error) }),
-  });
+  const undoing = useMutation({ mutationFn: () => call(restore, { params }), onSuccess: changed });
+  const undo = (): void => sendChange(undoing, undefined);
   const removal = useMutation({
     mutationFn: () => call(remove, { params }),
     onSuccess: () => {
-      notice({ words, undo: () => undoing.mutate(), ...(leadsTo !== undefined && { page: leadsTo }) });
+      notice({ words, undo, ...(leadsTo !== undefined && { page: leadsTo }) });
+      // Before anything is asked again: the page that is open is gone as well.
       if (leadsTo !== undefined) void navigate(leadsTo);
       return changed();
     },
   });
-  return { error: removal.error, run: () => removal.mutate() };
+  return { error: removal.error, run: () => sendChange(removal, undefined, { onError: null }) };
 }

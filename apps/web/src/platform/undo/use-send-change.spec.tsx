@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { useMutation } from '@tanstack/react-query';
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState, type ReactElement } from 'react';
 import { renderPage } from '../../test/render-page.js';
 import { ApiError } from '../api/problem-error.js';
@@ -32,6 +32,30 @@ function List(props: { readonly remove: () => Promise<string> }): ReactElement {
   return gone ? <p>Empty</p> : <Row {...props} onGone={() => setGone(true)} />;
 }
 
+/** Two changes, each with its way back. */
+function TwoChanges({
+  answers,
+  onUndo,
+}: {
+  readonly answers: Readonly<Record<string, Promise<void>>>;
+  readonly onUndo: (what: string) => void;
+}): ReactElement {
+  const change = useMutation({ mutationFn: (what: string) => answers[what] ?? Promise.resolve() });
+  const sendChange = useSendChange();
+  const notice = useNotice();
+  const send = (what: string): void =>
+    sendChange(change, what, { onSuccess: () => notice({ words: `${what}: done`, undo: () => onUndo(what) }) });
+  return (
+    <>
+      {Object.keys(answers).map((what) => (
+        <button key={what} onClick={() => send(what)}>
+          {what}
+        </button>
+      ))}
+    </>
+  );
+}
+
 describe('what follows a change', () => {
   it('happens when the part of the page that asked for it is gone, with its undo', async () => {
     renderPage(<List remove={() => Promise.resolve('1 material deleted.')} />);
@@ -46,5 +70,22 @@ describe('what follows a change', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Delete' }));
     await screen.findByText('Empty');
     expect(await screen.findByText(/can’t be reached/)).toBeTruthy();
+  });
+
+  it('is undone by Ctrl+Z that is pressed before it is answered, and not what was done before it', async () => {
+    const undone: string[] = [];
+    let answer = (): void => undefined;
+    const answered = new Promise<void>((resolve) => (answer = resolve));
+    renderPage(
+      <TwoChanges answers={{ Move: Promise.resolve(), Delete: answered }} onUndo={(what) => undone.push(what)} />,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Move' }));
+    await screen.findByText('Move: done');
+    fireEvent.click(screen.getByRole('button', { name: 'Delete' }));
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    expect(undone).toEqual([]);
+    await act(async () => answer());
+    await waitFor(() => expect(undone).toEqual(['Delete', 'Move']));
   });
 });

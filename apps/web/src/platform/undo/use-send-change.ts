@@ -1,6 +1,6 @@
 import type { UseMutationResult } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { useNotice } from '../design/notice.js';
+import { useChangeSent, useNotice } from '../design/notice.js';
 import { wordsFor } from '../wording/problems.js';
 
 interface Afterwards<Reply> {
@@ -25,10 +25,11 @@ export type SendChange = <Reply, Request>(
  */
 export function useSendChange(): SendChange {
   const notice = useNotice();
+  const changeSent = useChangeSent();
   return useCallback(
     (mutation, request, { onSuccess, onError = (error: Error) => notice({ words: wordsFor(error) }) } = {}) => {
-      mutation.mutateAsync(request).then(onSuccess, (error: unknown) => onError?.(error as Error));
+      changeSent(mutation.mutateAsync(request).then(onSuccess, (error: unknown) => onError?.(error as Error)));
     },
-    [notice],
+    [notice, changeSent],
   );
 }
