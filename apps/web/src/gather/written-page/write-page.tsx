@@ -56,7 +56,7 @@ function Writing({ page }: { readonly page: WrittenPageView }): ReactElement {
       <header className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="min-w-0 flex-1 basis-72">
           <div className="text-small text-muted">
-            <Link to={`/shelf/${page.materialId}`} className="text-ink/80">
+            <Link to={`/shelf/${page.materialId}`} className="text-ink/80 underline">
               {t('writePage.code')}
             </Link>{' '}
             · <SaveWords state={autosave.state} />
