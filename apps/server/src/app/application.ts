@@ -1,6 +1,7 @@
 /** Everything around the nouns: security headers, logs, body checks, problems, and the web application's files. */
 import type { RequestListener } from 'node:http';
 import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { INestApplication } from '@nestjs/common';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -11,6 +12,7 @@ import { requestLog } from '../platform/logging/logging.js';
 import type { AppLogger } from '../platform/logging/logger.token.js';
 import { readJsonBodies } from '../platform/request-body/json-bodies.js';
 import { ProblemFilter } from '../platform/problem/problem.filter.js';
+import { defaultLanguage, SchoolService } from '../school/settings/school.service.js';
 import { Redirects } from '../student-pages/short-link-page/redirects.js';
 import { bodyValidation } from '../platform/problem/validation.js';
 
@@ -72,12 +74,26 @@ function serveWeb(server: NestExpressApplication, folder: string): void {
   );
   server.use(express.static(folder, { index: false, maxAge: 0, redirect: false }));
   const page = join(folder, 'index.html');
-  server.use((request: Request, response: Response, next: NextFunction) => {
+  const inLanguage = pageInLanguage(server.get(SchoolService, { strict: false }));
+  server.use(async (request: Request, response: Response, next: NextFunction) => {
     const asksForPage =
       (request.method === 'GET' || request.method === 'HEAD') &&
       !/^\/(?:api|p|k|c)\//.test(request.path) &&
       existsSync(page);
-    if (asksForPage) response.sendFile(page, { headers: { 'Cache-Control': 'no-cache' } });
-    else next();
+    if (!asksForPage) return next();
+    const html = await inLanguage(await readFile(page, 'utf8'));
+    response.set({ 'Cache-Control': 'no-cache', 'Content-Type': 'text/html; charset=utf-8' }).send(html);
   });
+}
+
+/** Writes the school's language on the page, as last known while the database can't be asked. */
+function pageInLanguage(schools: SchoolService): (html: string) => Promise<string> {
+  let known = defaultLanguage;
+  return async (html) => {
+    known = await schools.get().then(
+      ({ language }) => language,
+      () => known,
+    );
+    return html.replace('<html lang="en-GB">', `<html lang="${known}">`);
+  };
 }

@@ -61,6 +61,7 @@ import { RehearsalsLikeIt1807000000000 } from '../platform/database/migrations/1
 import { PageFingerprints1808000000000 } from '../platform/database/migrations/1808000000000-page-fingerprints.js';
 import { TeacherSaw1810000000000 } from '../platform/database/migrations/1810000000000-teacher-saw.js';
 import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1811000000000-answered-requests.js';
+import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
 import { AnsweredRequest } from '../school/idempotency/answered-request.entity.js';
 import { StudentViews1809000000000 } from '../platform/database/migrations/1809000000000-student-views.js';
 import { SnakeNaming } from '../platform/database/naming.js';
@@ -130,6 +131,7 @@ export const migrations = [
   StudentViews1809000000000,
   TeacherSaw1810000000000,
   AnsweredRequests1811000000000,
+  SchoolLanguage1812000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

@@ -37,7 +37,12 @@ export type DemoKept =
   | { readonly kind: 'written-page'; readonly document: PageDocument };
 
 export interface DemoScenario {
-  readonly school: { readonly name: string; readonly timeZone: string; readonly paper: PaperFormat };
+  readonly school: {
+    readonly name: string;
+    readonly timeZone: string;
+    readonly language: string;
+    readonly paper: PaperFormat;
+  };
   readonly accounts: readonly { readonly email: string; readonly name: string; readonly role: Role }[];
   readonly devices: readonly (Omit<DeviceProfile & ScannerProfile & MediaProfile, 'id'> & {
     readonly count: number | null;

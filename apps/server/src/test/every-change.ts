@@ -251,6 +251,7 @@ async function schoolChanges({ ids, get }: Reading): Promise<readonly Change[]> 
         ...school,
         name: 'New',
         timeZone: 'Europe/Dublin',
+        language: 'en-GB',
         paper: 'Letter',
         printerMarginMm: 6,
         duplexEdge: 'short',

@@ -28,6 +28,7 @@ export const bodies: Bodies = {
   changeSchool: () => ({
     name: 'x',
     timeZone: 'UTC',
+    language: 'en-GB',
     paper: 'A4',
     printerMarginMm: 5,
     duplexEdge: 'long',

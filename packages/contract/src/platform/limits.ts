@@ -1,6 +1,8 @@
 /** Bounds that server and pages must agree on. */
 export const limits = {
   nameLength: 120,
+  /** Longest language tag that RFC 5646, 4.4.1, asks to make room for. */
+  languageTag: 35,
   titleLength: 200,
   instructionLength: 200,
   /** A card that was read waits so long for the server at most. */

@@ -15,6 +15,8 @@ export interface SchoolView extends PrinterSettings {
   readonly name: string;
   /** IANA time zone: "Europe/Dublin". */
   readonly timeZone: string;
+  /** BCP 47: "en-GB". Dates and numbers are written as there, and pages are in it as far as there are texts in it. */
+  readonly language: string;
   readonly paper: PaperFormat;
   /** Address under which phones reach this server: "https://hapset.school.example". */
   readonly publicAddress: string;

@@ -29,6 +29,7 @@ export interface Redirect {
 export interface RedirectSchool {
   readonly name: string;
   readonly timeZone: string;
+  readonly language: string;
   /** Hosts at whose root short links stand, in lower case: today's and all before. */
   readonly hosts: ReadonlySet<string>;
   /** Host of the application itself, in lower case. */
@@ -104,7 +105,7 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
   }
 
   private async takeChanges(): Promise<void> {
-    const { version, name, timeZone, publicAddress, shortLinkHost, formerShortHosts } = await this.schools.get();
+    const { version, name, timeZone, language, publicAddress, shortLinkHost, formerShortHosts } = await this.schools.get();
     const before = this.known?.version;
     const hosts = [shortLinkHost, ...(formerShortHosts ?? [])]
       .filter((host) => host !== null)
@@ -113,6 +114,7 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
       version,
       name,
       timeZone,
+      language,
       publicAddress,
       hosts: new Set(hosts),
       ownHost: parseUrl(publicAddress)?.host.toLowerCase() ?? '',

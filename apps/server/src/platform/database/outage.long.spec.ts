@@ -52,7 +52,7 @@ describe('while the database is away', () => {
     for (const path of ['/p/abcdefgh23456789', '/k/abcdefgh23456789', `/K/${slugOf([1, 2, 3, 4, 5, 6, 7])}`]) {
       const page = await get(path);
       expect([page.status, page.headers['content-type']]).toEqual([503, 'text/html; charset=utf-8']);
-      expect(page.text).toContain('can’t be shown just now');
+      expect(page.text).toContain('can’t be shown right now');
     }
     const redirect = await get(`/K/${shortLink?.slug}`);
     expect([redirect.status, redirect.headers.location]).toEqual([302, 'https://a.example/tides']);

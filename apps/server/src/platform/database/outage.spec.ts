@@ -31,7 +31,7 @@ describe('while the database is away', () => {
     const ask = (path: string) => request(`http://127.0.0.1:${early.port}`).get(path);
     expect((await ask('/api/health')).status).toBe(200);
     expect((await ask('/api/ready')).body).toMatchObject({ reason: 'unavailable' });
-    expect((await ask('/p/x')).text).toContain('can’t be shown just now');
+    expect((await ask('/p/x')).text).toContain('can’t be shown right now');
     expect(connected).toBe(false);
     await gate.restore();
     await (await waiting).destroy();

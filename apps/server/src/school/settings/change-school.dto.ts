@@ -22,6 +22,16 @@ import { isNetwork } from '../../platform/configuration/networks.js';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 import { IsText } from '../../platform/problem/is-text.js';
 
+/** A language in whose way dates and numbers can be written, in the form of BCP 47: "en-GB". */
+function isLanguage(tag: string): boolean {
+  if (tag.length > limits.languageTag) return false;
+  try {
+    return Intl.getCanonicalLocales(tag)[0] === tag && Intl.DateTimeFormat.supportedLocalesOf(tag).length === 1;
+  } catch {
+    return false;
+  }
+}
+
 const IsPublicAddress = (): PropertyDecorator =>
   ValidateBy({
     name: 'publicAddress',
@@ -31,6 +41,8 @@ const IsPublicAddress = (): PropertyDecorator =>
 export class ChangeSchoolDto implements ChangeSchool {
   @IsText(limits.nameLength) name: string;
   @IsTimeZone() timeZone: string;
+  @ValidateBy({ name: 'language', validator: { validate: (value) => typeof value === 'string' && isLanguage(value) } })
+  language: string;
   @IsIn(paperNames) paper: PaperFormat;
   @IsNumber() @Min(limits.printerMarginMm.least) @Max(limits.printerMarginMm.most) printerMarginMm: number;
   @IsIn(['long', 'short']) duplexEdge: DuplexEdge;

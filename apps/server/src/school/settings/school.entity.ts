@@ -9,6 +9,7 @@ export class School {
   @PrimaryColumn({ type: 'tinyint' }) id: number;
   @Column(textColumn(limits.nameLength)) name: string;
   @Column(keywordColumn(60)) timeZone: string;
+  @Column({ ...keywordColumn(limits.languageTag), default: 'en-GB' }) language: string;
   @Column(keywordColumn(10)) paper: PaperFormat;
   @Column({ type: 'double', default: 5 }) printerMarginMm: number;
   @Column({ ...keywordColumn(5), default: 'long' }) duplexEdge: DuplexEdge;

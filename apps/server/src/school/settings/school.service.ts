@@ -14,6 +14,8 @@ import { notFound, stale } from '../../platform/problem/problem.js';
 import { School } from './school.entity.js';
 
 const onlyRow = 1;
+/** BCP 47; of a school that has not chosen, and while the database can't be asked. */
+export const defaultLanguage = 'en-GB';
 
 @Injectable()
 export class SchoolService {
@@ -30,6 +32,7 @@ export class SchoolService {
       id: onlyRow,
       name: 'Our school',
       timeZone: 'UTC',
+      language: defaultLanguage,
       paper: 'A4' as const,
       printerMarginMm: 5,
       duplexEdge: 'long' as const,

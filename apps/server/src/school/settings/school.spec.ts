@@ -31,6 +31,7 @@ describe('the school', () => {
   const request = {
     name: 'Fernhollow School',
     timeZone: 'Europe/Dublin',
+    language: 'en-IE',
     paper: 'Letter',
     printerMarginMm: 4.5,
     duplexEdge: 'short',
@@ -84,6 +85,9 @@ describe('the school', () => {
 
   it.each([
     ['timeZone', 'Middle/Earth'],
+    ['language', 'en_GB'],
+    ['language', 'x'],
+    ['language', 'en-GB-u-ca-buddhist-nu-thai-co-phonebk-hc-h12'],
     ['paper', 'A9'],
     ['publicAddress', 'hapset.example'],
     ['shortLinkHost', 'http://k.example/x'],

@@ -4,6 +4,7 @@ import type { School } from './school.entity.js';
 export function toSchoolView({
   name,
   timeZone,
+  language,
   paper,
   printerMarginMm,
   duplexEdge,
@@ -17,6 +18,7 @@ export function toSchoolView({
   return {
     name,
     timeZone,
+    language,
     paper,
     printerMarginMm,
     duplexEdge,

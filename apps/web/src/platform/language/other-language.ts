@@ -4,7 +4,8 @@ import { folderOf } from './folder-of.js';
 const files = import.meta.glob<object>(['../../../languages/*/*.json', '!../../../languages/en/*.json'], {
   import: 'default',
 });
-const folders = [...new Set(Object.keys(files).map((path) => path.split('/').at(-2) ?? ''))];
+/** Languages that there are texts in, beside English. */
+export const folders: readonly string[] = [...new Set(Object.keys(files).map((path) => path.split('/').at(-2) ?? ''))];
 const folder = folderOf(document.documentElement.lang, folders);
 
 /** Texts by area; empty for English, which comes with each page. What a language lacks is shown in English. */

@@ -9,6 +9,7 @@ import { Alert } from '../../platform/design/alert.js';
 import { Button } from '../../platform/design/button.js';
 import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js';
 import { useNotice } from '../../platform/design/notice.js';
+import { languageName, schoolLanguages } from '../../platform/language/school-languages.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -20,6 +21,13 @@ type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'
   shortLinkHost: string;
   /** One a line. */ visitorNetworks: string;
 };
+
+const languageNames = Object.fromEntries(schoolLanguages.map((tag) => [tag, languageName(tag)]));
+
+/** The school's own stays, also where this version has no texts in it. */
+function languagesFor({ language }: SchoolView): readonly string[] {
+  return schoolLanguages.includes(language) ? schoolLanguages : [language, ...schoolLanguages];
+}
 
 const edgeWords = { long: t('schoolSettings.longEdge'), short: t('schoolSettings.shortEdge') } as const;
 
@@ -41,6 +49,7 @@ export function SchoolSettings({
 function SettingsList({ school }: { readonly school: SchoolView }): ReactElement {
   const rows = [
     [t('schoolSettings.timeZone'), school.timeZone],
+    [t('schoolSettings.language'), languageName(school.language)],
     [t('schoolSettings.paper'), paperWords[school.paper]],
     [
       t('schoolSettings.printer'),
@@ -89,6 +98,13 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
           hint={t('schoolSettings.forExampleEuropeDublin')}
           {...form.register('timeZone')}
           problem={problems.get('timeZone')}
+        />
+        <ChoiceField
+          choices={languagesFor(school)}
+          words={languageNames}
+          label={t('schoolSettings.language')}
+          hint={t('schoolSettings.howDatesTimesAndNumbers')}
+          {...form.register('language')}
         />
         <ChoiceField
           choices={paperNames}
@@ -205,6 +221,7 @@ function requestOf(fields: Fields, version: number): ChangeSchool {
   return {
     name: fields.name.trim(),
     timeZone: fields.timeZone.trim(),
+    language: fields.language,
     paper,
     printerMarginMm,
     duplexEdge,
@@ -218,17 +235,19 @@ function requestOf(fields: Fields, version: number): ChangeSchool {
 }
 
 /** @returns the change, and what is wrong with its fields by their names */
-function useChangeSchool({ version }: SchoolView): {
+function useChangeSchool(school: SchoolView): {
   readonly change: UseMutationResult<unknown, Error, Fields>;
   readonly problems: ReadonlyMap<string, string>;
 } {
   const client = useQueryClient();
   const notice = useNotice();
   const change = useMutation<unknown, Error, Fields>({
-    mutationFn: (fields) => call(routes.changeSchool, { body: requestOf(fields, version) }),
-    onSuccess: async () => {
+    mutationFn: (fields) => call(routes.changeSchool, { body: requestOf(fields, school.version) }),
+    onSuccess: async (_, fields) => {
       notice({ words: t('schoolSettings.settingsSaved') });
       await client.invalidateQueries();
+      // Dates and texts are written by the page's language.
+      if (fields.language !== school.language) location.reload();
     },
     onError: (error) =>
       error instanceof ApiError && error.reason === 'stale'
@@ -271,6 +290,7 @@ function OnPaper({
 const fieldWords: Readonly<Record<keyof Fields, string>> = {
   name: t('schoolSettings.theSchoolNeedsAName'),
   timeZone: t('schoolSettings.unknownTimeZoneWriteIt'),
+  language: t('schoolSettings.chooseALanguage'),
   paper: t('schoolSettings.chooseAPaperSize'),
   printerMarginMm: t('schoolSettings.writeMillimetresFrom0To'),
   duplexEdge: t('schoolSettings.chooseAnEdge'),
