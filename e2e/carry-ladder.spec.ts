@@ -86,7 +86,7 @@ test('what no device reads in the hand moves to a page in one click, and a level
   await expect(page.getByRole('button', { name: 'Put it on a page' })).toHaveCount(0);
   await carries.getByText('Error correction', { exact: true }).click();
   const modules = (await page.locator('#carries li').first().innerText()).match(/(\d+) × \1/)?.[1];
-  await carries.getByLabel(/^Level H, 30 %/).check();
+  await carries.getByLabel(/^Level H, 30%/).check();
   await expect(carries.getByText('level H, set by hand')).toBeVisible();
   await expect(carries.locator('li').first()).not.toContainText(`${modules ?? ''} × ${modules ?? ''} ·`);
   await carries.getByLabel(/^Automatic/).check();

@@ -104,7 +104,7 @@ test('the administrator adds a device like a generic one, changes its figures, a
   await expect(dialog).toHaveCount(0);
   const row = page.getByRole('listitem').filter({ hasText: 'Library desk' });
   await expect(row).toContainText('2 in the school');
-  await expect(row).toContainText('blur 1.3 px, noise 8 grey levels in evening light, compressed to 75 %');
+  await expect(row).toContainText('blur 1.3 px, noise 8 grey levels in evening light, compressed to 75%');
   await row.getByRole('button', { name: 'Change Library desk' }).click();
   await dialog.getByLabel('How many').fill('');
   await dialog.getByRole('button', { name: 'Save device' }).click();

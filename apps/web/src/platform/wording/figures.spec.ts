@@ -7,13 +7,13 @@ describe('figures', () => {
     expect(metres(0.3)).toBe('0.3 m');
   });
   it('never promise a larger share than there is', () => {
-    expect([percent(0.549), percent(0.5), percent(1), percent(0)]).toEqual(['54 %', '50 %', '100 %', '0 %']);
+    expect([percent(0.549), percent(0.5), percent(1), percent(0)]).toEqual(['54%', '50%', '100%', '0%']);
   });
   it('tell sizes', () =>
     expect([0, 1, 1499, 1_000_000, 999_949_999, 5_000_000_000].map(bytes)).toEqual([
-      '0 KB',
-      '1 KB',
-      '1 KB',
+      '0 kB',
+      '1 kB',
+      '1 kB',
       '1 MB',
       '999.9 MB',
       '5 GB',

@@ -11,11 +11,16 @@ export const grainWords: Readonly<Record<Grain, string>> = {
   'very-fine': t('figures.veryFine'),
 };
 
-const metresFormat = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const metresFormat = new Intl.NumberFormat(locale, {
+  style: 'unit',
+  unit: 'meter',
+  minimumFractionDigits: 1,
+  maximumFractionDigits: 1,
+});
 
 /** "2.6 m", always rounded down, so that no distance is promised that was not reached. */
 export function metres(value: number): string {
-  return `${metresFormat.format(Math.floor(value * 10 + 1e-9) / 10)} m`;
+  return metresFormat.format(Math.floor(value * 10 + 1e-9) / 10);
 }
 
 const listFormat = new Intl.ListFormat(locale, { type: 'conjunction' });
@@ -31,21 +36,22 @@ export function anyOf(names: readonly string[]): string {
   return choiceFormat.format(names);
 }
 
-/** "54 %", rounded down: no share is promised that is not there. */
-export function percent(share: number): string {
-  return `${Math.floor(share * 100 + 1e-9)} %`;
-}
+const percentFormat = new Intl.NumberFormat(locale, { style: 'percent', maximumFractionDigits: 0 });
 
-/** "4 KB", "1.2 MB", "200 MB", "3.4 GB"; a megabyte has 1,000,000 bytes. */
-export function bytes(count: number): string {
-  if (count < 999_500) return `${Math.max(count === 0 ? 0 : 1, Math.round(count / 1000))} KB`;
-  if (count < 999_950_000) return `${tenths(count / 1_000_000)} MB`;
-  return `${tenths(count / 1_000_000_000)} GB`;
+/** "54%", rounded down: no share is promised that is not there. */
+export function percent(share: number): string {
+  return percentFormat.format(Math.floor(share * 100 + 1e-9) / 100);
 }
 
 /** One digit after the point, and none where it would be a nought: "1.2", "200". */
-function tenths(value: number): string {
-  return String(Number(value.toFixed(1)));
+const inUnit = (unit: 'kilobyte' | 'megabyte' | 'gigabyte'): Intl.NumberFormat =>
+  new Intl.NumberFormat(locale, { style: 'unit', unit, maximumFractionDigits: 1, useGrouping: false });
+const [kilobytes, megabytes, gigabytes] = [inUnit('kilobyte'), inUnit('megabyte'), inUnit('gigabyte')];
+
+/** "4 kB", "1.2 MB", "200 MB", "3.4 GB"; a megabyte has 1,000,000 bytes. */
+export function bytes(count: number): string {
+  if (count < 999_500) return kilobytes.format(Math.max(count === 0 ? 0 : 1, Math.round(count / 1000)));
+  return count < 999_950_000 ? megabytes.format(count / 1_000_000) : gigabytes.format(count / 1_000_000_000);
 }
 
 const relativeTime = new Intl.RelativeTimeFormat(locale, { numeric: 'always' });
