@@ -95,6 +95,12 @@ module.exports = {
       to: { path: '^packages/core/', dependencyTypesNot: ['type-only'] },
     },
     {
+      name: 'student-texts-know-nobody',
+      severity: 'error',
+      from: within('^packages/student-texts/src'),
+      to: { path: '^(packages|apps)/', pathNot: '^packages/student-texts/' },
+    },
+    {
       name: 'server-and-web-do-not-meet',
       severity: 'error',
       from: { path: '^apps/server/src' },

@@ -6,6 +6,7 @@ import tseslint from 'typescript-eslint';
 import { catalogueTexts } from './scripts/lint/catalogue-texts.mjs';
 import { exactViews } from './scripts/lint/exact-views.mjs';
 import { functionLength } from './scripts/lint/function-length.mjs';
+import { studentHtmlTexts } from './scripts/lint/student-texts.mjs';
 import { toldExports } from './scripts/lint/told-exports.mjs';
 import { namedExports, noClock, ownFields, parameters, themeTokens } from './scripts/lint/syntax.mjs';
 
@@ -47,6 +48,7 @@ export default tseslint.config(
           'catalogue-texts': catalogueTexts,
           'function-length': functionLength,
           'exact-views': exactViews,
+          'student-html-texts': studentHtmlTexts,
           'told-exports': toldExports,
         },
       },
@@ -79,11 +81,16 @@ export default tseslint.config(
   { files: ['apps/web/src/**/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens, ownFields) },
   {
     files: ['apps/web/src/**/*.{ts,tsx}'],
-    ignores: ['**/*.spec.*', 'apps/web/src/test/**', 'apps/web/src/student-pages/**'],
+    ignores: ['**/*.spec.*', 'apps/web/src/test/**'],
     rules: {
       'hapset/catalogue-texts': 'error',
       'i18next/no-literal-string': ['error', { mode: 'jsx-text-only', words: { exclude: ['[^A-Za-z]*', 'Hapset'] } }],
     },
+  },
+  {
+    files: ['apps/server/src/student-pages/**/*.ts', 'apps/server/src/platform/problem/away-page.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: { 'hapset/student-html-texts': 'error' },
   },
   { files: ['apps/web/src/platform/design/*.tsx'], rules: forbidSyntax(parameters, namedExports, themeTokens) },
   // A journey is one story: cut in pieces, it would have to tell its beginning again and again.

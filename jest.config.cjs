@@ -39,7 +39,7 @@ const left = process.env.HAPSET_LONG === '1' ? ['/node_modules/'] : ['/node_modu
 const ownPackages = {
   '^@hapset/core/re2$': `${__dirname}/packages/core/src/gather/service-description/re2-pattern.ts`,
   '^@hapset/core/icons$': `${__dirname}/packages/core/src/code/look/icons.ts`,
-  '^@hapset/(core|contract|readers)$': `${__dirname}/packages/$1/src/index.ts`,
+  '^@hapset/(core|contract|readers|student-texts)$': `${__dirname}/packages/$1/src/index.ts`,
 };
 
 const project = (displayName, rootDir, more = {}) => ({
@@ -62,6 +62,7 @@ module.exports = {
     project('core', 'packages/core'),
     project('contract', 'packages/contract'),
     project('readers', 'packages/readers'),
+    project('student-texts', 'packages/student-texts'),
     project('neighbours', 'apps/neighbours'),
     project('web', 'apps/web', {
       // Vite finds the files of other languages; tests read English.

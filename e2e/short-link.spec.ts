@@ -68,14 +68,14 @@ test('the target of a short link on paper is changed, and the old poster leads t
   await expect(student).toHaveURL(`${askleaf}/ask/tide-line-tally`);
   const wrong = said.slice(0, -1) + (said.endsWith('C') ? 'D' : 'C');
   await student.goto(wrong);
-  await expect(student.getByText('One character is off. Did you mean')).toBeVisible();
+  await expect(student.getByText('One character is wrong. Did you mean this address?')).toBeVisible();
   await student.getByRole('link').first().click();
   await expect(student).toHaveURL(`${askleaf}/ask/tide-line-tally`);
   await student.goto(wrong);
   await student
-    .getByLabel('The last part of the address')
+    .getByLabel('Last part of the address')
     .fill((said.split('/').at(-1) ?? '').toLowerCase().replace(/(.{3})(?=.)/g, '$1 '));
-  await student.getByRole('button', { name: 'Open it' }).click();
+  await student.getByRole('button', { name: 'Open', exact: true }).click();
   await expect(student).toHaveURL(`${askleaf}/ask/tide-line-tally`);
 
   await page.getByText('Opening hours, scans and history').click();

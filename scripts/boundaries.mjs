@@ -8,6 +8,7 @@ const sources = [
   'packages/readers',
   'packages/contract',
   'packages/in-page',
+  'packages/student-texts',
   'apps/server',
   'apps/web',
   'apps/neighbours',

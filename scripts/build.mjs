@@ -13,6 +13,7 @@ export const parts = [
   'packages/readers',
   'packages/contract',
   'packages/in-page',
+  'packages/student-texts',
   'apps/server',
   'apps/neighbours',
 ];
@@ -20,6 +21,7 @@ const pageSources = [
   'packages/core/src',
   'packages/readers/src',
   'packages/contract/src',
+  'packages/student-texts/src',
   'apps/web/src',
   'apps/web/languages/en',
   'scripts/pseudo-language.mjs',

@@ -18,7 +18,15 @@ const environment = {
   HAPSET_CHROMIUM: '',
 };
 const address = `http://127.0.0.1:${environment.HAPSET_DEV_PORT}`;
-const built = ['packages/core', 'packages/readers', 'packages/contract', 'apps/server', 'apps/neighbours', 'apps/web'];
+const built = [
+  'packages/core',
+  'packages/readers',
+  'packages/contract',
+  'packages/student-texts',
+  'apps/server',
+  'apps/neighbours',
+  'apps/web',
+];
 const patienceMs = 120_000;
 
 /** @returns `{ passed, failed }` */

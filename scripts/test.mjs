@@ -46,7 +46,7 @@ let stopped = false;
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => (stopped = true));
 /** How long each test took. */
 const durations = [];
-const unitProjects = ['core', 'contract', 'readers', 'neighbours', 'web', 'scripts'];
+const unitProjects = ['core', 'contract', 'readers', 'student-texts', 'neighbours', 'web', 'scripts'];
 
 const parts = {
   format: () =>

@@ -94,6 +94,18 @@ const plantedCode = [
     expected: 'disallow literal string',
   },
   {
+    name: 'a text between the tags of a student’s page',
+    file: 'apps/server/src/student-pages/student-page/student-page.html.ts',
+    code: 'export const planted = (a: string): string => `<p class="lead">${a} is gone</p>`;',
+    expected: 'A text that students read',
+  },
+  {
+    name: 'a text that is read aloud on a student’s page',
+    file: 'apps/server/src/student-pages/student-page/student-page.html.ts',
+    code: 'export const planted = (a: string): string => `<img src="${a}" alt="Picture">`;',
+    expected: 'A text that students read',
+  },
+  {
     name: 'a label of its own',
     file: 'apps/web/src/overview/shelf/shelf-row.tsx',
     code: 'export const Planted = () => <p aria-label="Shelf">{1}</p>;',

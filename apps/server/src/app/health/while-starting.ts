@@ -34,7 +34,7 @@ export async function listenWhileStarting({
           'Retry-After': '5',
           Connection: 'close',
         })
-        .end(awayHtml);
+        .end(awayHtml(request));
   });
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(port, host, resolve));
   const address = server.address();

@@ -125,7 +125,7 @@ describe('short links of the school’s own', () => {
     await scene.server.ok('Maren', 'DELETE', `/api/materials/${id}`);
     const gone = await open(`/K/${slug}`);
     expect(gone.status).toBe(410);
-    expect(gone.text).toContain('This was taken down');
+    expect(gone.text).toContain('This page was taken down');
     expect(gone.text).toContain('Our school');
     await scene.server.ok('Maren', 'POST', `/api/materials/${id}/restore`);
     expect((await open(`/K/${slug}`)).status).toBe(302);
@@ -140,10 +140,10 @@ describe('short links of the school’s own', () => {
     expect(slipsOf(wrong)).toContain(slug);
     const answer = await open(`/K/${wrong}`);
     expect(answer.status).toBe(404);
-    expect(answer.text).toContain('One character is off. Did you mean');
+    expect(answer.text).toContain('One character is wrong. Did you mean this address?');
     expect(answer.text).toContain(`href="/K/${slug}"`);
     const far = await open('/K/ZZZZZ');
-    expect([far.status, far.text.includes('Did you mean'), far.text.includes('type it again')]).toEqual([
+    expect([far.status, far.text.includes('Did you mean'), far.text.includes('type the address again')]).toEqual([
       404,
       false,
       true,
@@ -167,11 +167,11 @@ describe('short links of the school’s own', () => {
     const keep = (opening: object) => scene.server.as('Maren', 'PATCH', `/api/materials/${id}/short-link`, { opening });
     expect((await keep({ from: '2026-11-21T09:00', until: null, hours: [] })).body).toMatchObject({ open: false });
     const closed = await open(`/K/${slug}`);
-    expect([closed.status, closed.text.includes('This is not open yet')]).toEqual([403, true]);
+    expect([closed.status, closed.text.includes('This page is not open yet')]).toEqual([403, true]);
     await keep({ from: null, until: '2026-11-20T09:00', hours: [] });
-    expect((await open(`/K/${slug}`)).text).toContain('This is over');
+    expect((await open(`/K/${slug}`)).text).toContain('This page is closed');
     await keep({ from: null, until: null, hours: [{ days: [6, 7], from: '00:00', until: '23:59' }] });
-    expect((await open(`/K/${slug}`)).text).toContain('closed just now');
+    expect((await open(`/K/${slug}`)).text).toContain('closed right now');
     await keep({ from: null, until: null, hours: [] });
     expect((await open(`/K/${slug}`)).status).toBe(302);
     expect((await keep({ from: '2026-02-30T09:00', until: null, hours: [] })).body).toMatchObject({

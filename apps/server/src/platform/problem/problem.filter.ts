@@ -60,7 +60,7 @@ export class ProblemFilter implements ExceptionFilter {
             'Content-Security-Policy': awayPolicy,
             'Cache-Control': 'no-store',
           })
-          .send(awayHtml);
+          .send(awayHtml(request));
     }
     if (response.headersSent) {
       response.destroy();

@@ -6,6 +6,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { Injectable } from '@nestjs/common';
 import { isSlug, openStateAt, slugAskedFor, visitorKind } from '@hapset/core';
 import { isbot } from 'isbot';
+import { chosenLanguage } from '../../platform/language/asked-language.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { TryoutService } from '../../reads/tryout-results/tryout.service.js';
 import { OpensCounter } from '../../code/short-link/opens-counter.js';
@@ -89,7 +90,8 @@ function reads({ method }: IncomingMessage): boolean {
 function sendTyped(url: string, response: ServerResponse): boolean {
   const typed = /^\/k\/\?s=([^&#]*)/i.exec(url)?.[1];
   if (typed === undefined) return false;
-  const location = `/K/${typed.replace(/\+/g, '%20').slice(0, 60)}`;
+  const language = chosenLanguage(url);
+  const location = `/K/${typed.replace(/\+/g, '%20').slice(0, 60)}${language ? `?lang=${language.tag}` : ''}`;
   response.writeHead(303, { Location: location, 'Content-Length': 0 }).end();
   return true;
 }

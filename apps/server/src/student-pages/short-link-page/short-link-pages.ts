@@ -1,24 +1,27 @@
 /** What a student reads where a short link leads nowhere: why, and what to do. No account, no cookie, no script. */
-import type { ServerResponse } from 'node:http';
+import type { IncomingMessage, ServerResponse } from 'node:http';
 import { Injectable } from '@nestjs/common';
 import { groupedSlug, type OpenState } from '@hapset/core';
+import { studentTexts, type StudentTextKey } from '@hapset/student-texts';
 import escape from 'escape-html';
-import { goneHtml, plainPageHtml } from '../student-page/student-page.html.js';
+import { askedLanguage } from '../../platform/language/asked-language.js';
 import { awayHtml, awayPolicy } from '../../platform/problem/away-page.js';
-import { StudentAssets } from '../student-page/student-assets.js';
+import { defaultLanguage } from '../../school/settings/school.service.js';
 import { RedirectTable } from '../../code/short-link/redirect-table.js';
+import { StudentAssets } from '../student-page/student-assets.js';
+import { plainFontsAt, plainPageHtml, type Frame } from '../student-page/student-frame.html.js';
+import { goneHtml } from '../student-page/student-page.html.js';
 
 // Without form-action: browsers hold it against the page that the form is redirected to, and that is the very point here.
 const policy =
   "default-src 'none'; font-src 'self'; style-src 'unsafe-inline'; frame-ancestors 'none'; base-uri 'none'";
 
+const closedTexts = {
+  'not-yet': ['notYet', 'notYetWhy'],
+  over: ['over', 'overWhy'],
+  'other-hours': ['otherHours', 'otherHoursWhy'],
+} as const satisfies Record<Closed, readonly [StudentTextKey, StudentTextKey]>;
 type Closed = Extract<OpenState, { open: false }>['reason'];
-
-const closedWords: Readonly<Record<Closed, readonly [string, string]>> = {
-  'not-yet': ['This is not open yet', 'Your teacher opens it later. Come back then.'],
-  over: ['This is over', 'It was open for a certain time, and that time has passed. Ask your teacher.'],
-  'other-hours': ['This is closed just now', 'It opens at certain hours. Come back then, or ask your teacher.'],
-};
 
 @Injectable()
 export class ShortLinkPages {
@@ -28,23 +31,30 @@ export class ShortLinkPages {
   ) {}
 
   gone(response: ServerResponse): void {
-    this.send(response, 410, goneHtml('withdrawn', this.schoolName(), this.assets.get()));
+    this.send(response, 410, goneHtml('withdrawn', this.frame(response.req)));
   }
 
   closed(response: ServerResponse, reason: Closed): void {
-    const [title, words] = closedWords[reason];
-    this.send(response, 403, this.page(title, `<p class="lead">${escape(words)}</p>`));
+    const [title, why] = closedTexts[reason];
+    this.send(
+      response,
+      403,
+      this.page(response.req, title, (t) => lead(t(why))),
+    );
   }
 
   /** @param meant the one short link that a slip of one character makes it; null where there is none or several */
   unknown(response: ServerResponse, meant: string | null): void {
-    const hint =
-      meant === null
-        ? '<p class="lead">Look at the paper once more and type it again.</p>'
-        : `<p class="lead">One character is off. Did you mean <a class="open" href="/K/${escape(meant)}">${escape(groupedSlug(meant))}</a>?</p>`;
-    const again =
-      '<form action="/K/" method="get"><label>The last part of the address <input name="s" autocomplete="off" autocapitalize="characters" spellcheck="false" maxlength="14"></label> <button>Open it</button></form>';
-    this.send(response, 404, this.page('There is nothing at this address', hint + again));
+    const { chosen, tag } = this.frame(response.req).asked;
+    const kept = chosen ? `<input type="hidden" name="lang" value="${tag}">` : '';
+    const address = meant === null ? '' : `/K/${escape(meant)}${chosen ? `?lang=${tag}` : ''}`;
+    const body = (t: StudentText): string =>
+      `${
+        meant === null
+          ? lead(t('lookAgain'))
+          : `<p class="lead">${escape(t('didYouMean'))} <a class="open" href="${address}" dir="ltr">${escape(groupedSlug(meant))}</a></p>`
+      }<form action="/K/" method="get"><label>${escape(t('lastPart'))} <input name="s" dir="ltr" autocomplete="off" autocapitalize="characters" spellcheck="false" maxlength="14"></label>${kept} <button>${escape(t('open'))}</button></form>`;
+    this.send(response, 404, this.page(response.req, 'missing', body));
   }
 
   /** The database can't be asked whether there is such an address. */
@@ -55,7 +65,7 @@ export class ShortLinkPages {
       'Cache-Control': 'no-store',
       'Retry-After': '5',
     });
-    response.end(awayHtml);
+    response.end(awayHtml(response.req));
   }
 
   /** Too many addresses of nothing came from there: nothing more is looked up for a while. */
@@ -63,19 +73,24 @@ export class ShortLinkPages {
     this.send(
       response,
       429,
-      this.page(
-        'Wait a moment',
-        '<p class="lead">Too many wrong addresses came from your network. Wait a minute, look at the paper once more and type it again.</p>',
-      ),
+      this.page(response.req, 'waitAMoment', (t) => lead(t('tooMany'))),
     );
   }
 
-  private page(title: string, body: string): string {
-    return plainPageHtml(title, body, this.schoolName(), this.assets.get());
+  private page(request: IncomingMessage, title: StudentTextKey, body: (t: StudentText) => string): string {
+    const frame = this.frame(request);
+    const t = studentTexts(frame.asked.tag);
+    return plainPageHtml(frame, t(title), body(t));
   }
 
-  private schoolName(): string {
-    return this.table.school?.name ?? '';
+  private frame(request: IncomingMessage): Frame {
+    const school = this.table.school ?? { name: '', language: defaultLanguage };
+    return {
+      school,
+      asked: askedLanguage(request, school.language),
+      assets: this.assets.get(),
+      fontsAt: plainFontsAt,
+    };
   }
 
   private send(response: ServerResponse, status: number, html: string): void {
@@ -89,4 +104,10 @@ export class ShortLinkPages {
     });
     response.end(html);
   }
+}
+
+type StudentText = ReturnType<typeof studentTexts>;
+
+function lead(words: string): string {
+  return `<p class="lead">${escape(words)}</p>`;
 }

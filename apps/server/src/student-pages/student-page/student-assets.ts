@@ -34,7 +34,7 @@ export class StudentAssets {
     const address = (entry: ManifestEntry | undefined): string | null => (entry ? `/${entry.file}` : null);
     this.known = {
       style: style ? readFileSync(join(this.configuration.webFolder, style.file), 'utf8') : '',
-      font: style?.assets?.find((asset) => asset.endsWith('.woff2')) ?? null,
+      font: style?.assets?.find((asset) => /-latin-wght-[^/]*\.woff2$/.test(asset)) ?? null,
       pdfScript: address(manifest['src/student-pages/student-page/pdf-viewer.ts']),
       playerScript: address(manifest['src/student-pages/student-page/player.ts']),
     };

@@ -1,124 +1,108 @@
 /** The students' pages as HTML: written for a small phone, readable without any script. Every text is escaped. */
 import type { FileView, KeptFileView, KeptView, PictureSetView } from '@hapset/contract';
 import { documentHtml, type PageDocument } from '@hapset/core';
+import { studentTexts, type LanguageTag } from '@hapset/student-texts';
 import escape from 'escape-html';
 import sanitizeHtml from 'sanitize-html';
 import type { StudentAssetNames } from './student-assets.js';
+import { frameHtml, plainPageHtml, type Frame } from './student-frame.html.js';
 
 export interface StudentPage {
   readonly title: string;
-  readonly schoolName: string;
+  readonly frame: Frame;
   /** Its own, for link previews. */
   readonly address: string;
   readonly kept: KeptView;
   /** Of a written page. */
   readonly document: PageDocument | null;
   readonly fileOf: (id: string) => FileView | null;
-  readonly assets: StudentAssetNames;
 }
 
 export function studentPageHtml(page: StudentPage): string {
-  const { kept, assets } = page;
-  const picture = previewPicture(page);
-  const scripts = scriptsFor(kept, assets);
-  return frame(
-    page,
-    `<h1>${escape(page.title)}</h1>${contentHtml(page)}`,
-    `${previewTags(page, picture)}${scripts.map((address) => `<script type="module" src="${escape(address)}"></script>`).join('')}`,
-  );
+  const { title, kept, frame } = page;
+  const scripts = scriptsFor(kept, frame.assets);
+  // What teachers write is in the school's language, as far as anybody knows.
+  const written = `lang="${escape(frame.school.language)}" dir="auto"`;
+  return frameHtml(frame, {
+    title,
+    body: `<h1 ${written}>${escape(title)}</h1>${contentHtml(page, written)}`,
+    head: `${previewTags(page, previewPicture(page))}${scripts.map((address) => `<script type="module" src="${escape(address)}"></script>`).join('')}`,
+  });
 }
 
-export type GoneReason = 'missing' | 'withdrawn' | 'expired';
-
-const goneWords: Readonly<Record<GoneReason, readonly [string, string]>> = {
-  missing: [
-    'There is nothing at this address',
-    'Perhaps a letter was typed differently. Look at the paper once more, or ask your teacher.',
-  ],
-  withdrawn: ['This was taken down', 'Your teacher has put it away. Ask for the new one.'],
-  expired: ['This is over', 'It was shown for a certain time, and that time has passed. Ask your teacher.'],
-};
+export type GoneReason = 'missing' | 'withdrawn' | 'over';
 
 /** A friendly page that names the school. */
-export function goneHtml(reason: GoneReason, schoolName: string, assets: StudentAssetNames): string {
-  const [title, words] = goneWords[reason];
-  return plainPageHtml(title, `<p class="lead">${escape(words)}</p>`, schoolName, assets);
+export function goneHtml(reason: GoneReason, frame: Frame): string {
+  const t = studentTexts(frame.asked.tag);
+  return plainPageHtml(frame, t(reason), `<p class="lead">${escape(t(`${reason}Why`))}</p>`);
 }
 
-/** A page of a few words. @param body HTML, escaped by whoever writes it */
-export function plainPageHtml(title: string, body: string, schoolName: string, assets: StudentAssetNames): string {
-  return frame({ title, schoolName, assets }, `<h1>${escape(title)}</h1>${body}`, '');
-}
-
-function frame(
-  { title, schoolName, assets }: Pick<StudentPage, 'title' | 'schoolName' | 'assets'>,
-  body: string,
-  head: string,
-): string {
-  const font =
-    assets.font === null
-      ? ''
-      : `<link rel="preload" as="font" type="font/woff2" href="/${escape(assets.font)}" crossorigin>`;
-  return `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escape(title)} · ${escape(schoolName)}</title><meta name="robots" content="noindex">${font}<style>${assets.style}</style>${head}</head>
-<body><header>${escape(schoolName)}</header><main>${body}</main></body></html>`;
-}
-
-function contentHtml({ kept, document, fileOf }: StudentPage): string {
+/** @param written attributes of what the teacher wrote */
+function contentHtml({ kept, document, fileOf, frame }: StudentPage, written: string): string {
   switch (kept.kind) {
     case 'file':
-      return fileHtml(kept);
+      return fileHtml(kept, frame, written);
     case 'picture-set':
-      return picturesHtml(kept);
+      return picturesHtml(kept, written);
     case 'written-page':
-      return `<article>${document ? cleanHtml(documentHtml(document, fileOf)) : ''}</article>`;
+      return `<article ${written}>${document ? cleanHtml(documentHtml(document, fileOf)) : ''}</article>`;
   }
 }
 
-function fileHtml({ file, transcript, captions }: KeptFileView): string {
+function fileHtml({ file, transcript, captions }: KeptFileView, frame: Frame, written: string): string {
+  const { tag } = frame.asked;
+  const t = studentTexts(tag);
   const address = escape(file.address);
+  const speed = `data-speed="${escape(t('speed'))}"`;
   const spoken =
     transcript === ''
       ? ''
-      : `<details class="words" open><summary>The words</summary>${transcript
+      : `<details class="words" open><summary>${escape(t('transcript'))}</summary><div ${written}>${transcript
           .split(/\n+/)
           .map((line) => `<p>${escape(line)}</p>`)
-          .join('')}</details>`;
+          .join('')}</div></details>`;
   switch (file.media) {
     case 'sound':
-      return `<audio controls preload="metadata" src="${address}"></audio>${spoken}`;
+      return `<audio controls preload="metadata" src="${address}" ${speed}></audio>${spoken}`;
     case 'film':
-      return `<video controls playsinline preload="metadata" src="${address}">${captions ? `<track kind="captions" srclang="en" label="Captions" src="${escape(captions.address)}" default>` : ''}</video>${spoken}`;
+      return `<video controls playsinline preload="metadata" src="${address}" ${speed}>${captions ? `<track kind="captions" srclang="${escape(frame.school.language)}" label="${escape(t('captions'))}" src="${escape(captions.address)}" default>` : ''}</video>${spoken}`;
     case 'picture':
       return `<figure>${pictureTag(file, file.name, false)}</figure>`;
     case 'pdf':
-      return pdfHtml(file.address, file);
+      return pdfHtml(file.address, file, tag);
     case 'office':
       return file.variants.includes('pdf')
-        ? `${pdfHtml(`${file.address}/pdf`, file)}<p>${saveLink(file.address, file, 'Save it as it was written')}</p>`
-        : `<p class="lead">${saveLink(file.address, file, 'Open it')}</p>`;
+        ? `${pdfHtml(`${file.address}/pdf`, file, tag)}<p>${saveLink(file.address, file, t('saveOriginal'), tag)}</p>`
+        : `<p class="lead">${saveLink(file.address, file, t('open'), tag)}</p>`;
     case 'captions':
     case 'other':
-      return `<p class="lead">${saveLink(file.address, file, 'Save it')}</p>`;
+      return `<p class="lead">${saveLink(file.address, file, t('saveFile'), tag)}</p>`;
   }
 }
 
 /** A link that works without any script; the viewer takes its place when it has come. */
-function pdfHtml(address: string, file: FileView): string {
-  return `<p class="lead"><a class="open" href="${escape(address)}">Open ${escape(file.name)}</a> <span class="size">${sizeWords(file.sizeBytes)}</span></p><div id="pdf" data-src="${escape(address)}"></div>`;
+function pdfHtml(address: string, { name, sizeBytes }: FileView, tag: LanguageTag): string {
+  const t = studentTexts(tag);
+  const pages = t('page', { page: '{page}', pages: '{pages}' });
+  return `<p class="lead"><a class="open" href="${escape(address)}">${escape(t('openFile', { name: isolated(name) }))}</a> <span class="size">${sizeWords(sizeBytes, tag)}</span></p><div id="pdf" data-src="${escape(address)}" data-page="${escape(pages)}"></div>`;
 }
 
-function saveLink(address: string, file: FileView, words: string): string {
-  return `<a class="open" href="${escape(address)}" download="${escape(file.name)}">${escape(words)}</a> <span class="size">${escape(file.name)}, ${sizeWords(file.sizeBytes)}</span>`;
+function saveLink(address: string, { name, sizeBytes }: FileView, words: string, tag: LanguageTag): string {
+  return `<a class="open" href="${escape(address)}" download="${escape(name)}">${escape(words)}</a> <span class="size"><bdi>${escape(name)}</bdi> · ${sizeWords(sizeBytes, tag)}</span>`;
 }
 
-function picturesHtml({ pictures }: PictureSetView): string {
+/** A name inside a sentence that may run the other way (UAX 9, first strong isolate). */
+function isolated(name: string): string {
+  return `\u2068${name}\u2069`;
+}
+
+function picturesHtml({ pictures }: PictureSetView, written: string): string {
   const shown = pictures.map(
     ({ file, caption, alternative }, index) =>
       `<figure>${pictureTag(file, alternative, index > 1)}${caption === '' ? '' : `<figcaption>${escape(caption)}</figcaption>`}</figure>`,
   );
-  return `<div class="pictures">${shown.join('')}</div>`;
+  return `<div class="pictures" ${written}>${shown.join('')}</div>`;
 }
 
 function pictureTag({ address, widthPx, heightPx }: FileView, alternative: string, later: boolean): string {
@@ -178,10 +162,10 @@ export function cleanHtml(html: string): string {
   });
 }
 
-function previewTags({ title, schoolName, address }: StudentPage, picture: string | null): string {
+function previewTags({ title, frame, address }: StudentPage, picture: string | null): string {
   const image =
     picture === null ? '' : `<meta property="og:image" content="${escape(new URL(picture, address).href)}">`;
-  return `<meta property="og:title" content="${escape(title)}"><meta property="og:site_name" content="${escape(schoolName)}"><meta property="og:type" content="website">${image}`;
+  return `<meta property="og:title" content="${escape(title)}"><meta property="og:site_name" content="${escape(frame.school.name)}"><meta property="og:type" content="website">${image}`;
 }
 
 function previewPicture({ kept, document, fileOf }: StudentPage): string | null {
@@ -213,6 +197,9 @@ function scriptsFor(kept: KeptView, { pdfScript, playerScript }: StudentAssetNam
   return script === null ? [] : [script];
 }
 
-function sizeWords(bytes: number): string {
-  return bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} KB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+/** "640 kB", "3.2 MB", as that language writes it */
+function sizeWords(bytes: number, tag: LanguageTag): string {
+  const [value, unit] =
+    bytes < 1_000_000 ? [Math.max(1, Math.round(bytes / 1000)), 'kilobyte'] : [bytes / 1_000_000, 'megabyte'];
+  return new Intl.NumberFormat(tag, { style: 'unit', unit, maximumFractionDigits: 1 }).format(Number(value));
 }

@@ -1,5 +1,6 @@
 import type { FileView, MaterialPage, WrittenPageView } from '@hapset/contract';
 import type { Kept } from '@hapset/core';
+import { create, type Font } from 'fontkit';
 import request from 'supertest';
 import { madeMedia } from '../../test/made-media.js';
 import { Scene } from '../../test/scene.js';
@@ -50,7 +51,7 @@ describe('what students see', () => {
   it('is a sound with the words spoken', async () => {
     const file = await add(sound, 'waves.wav');
     const { text } = await see(await keep(oneFile(file.id, 'Listen.\n<b>Waves</b>')));
-    expect(text).toContain(`<audio controls preload="metadata" src="${file.address}"></audio>`);
+    expect(text).toContain(`<audio controls preload="metadata" src="${file.address}" data-speed="Speed"></audio>`);
     expect(text).toContain('<p>Listen.</p><p>&lt;b&gt;Waves&lt;/b&gt;</p>');
   });
 
@@ -58,20 +59,22 @@ describe('what students see', () => {
     const [file, captions] = [await add(film, 'limpet.mp4'), await add('WEBVTT\n', 'limpet.vtt')];
     const { text } = await see(await keep(oneFile(file.id, '', captions.id)));
     expect(text).toContain(
-      `<video controls playsinline preload="metadata" src="${file.address}"><track kind="captions" srclang="en" label="Captions" src="${captions.address}" default></video>`,
+      `<video controls playsinline preload="metadata" src="${file.address}" data-speed="Speed"><track kind="captions" srclang="en-GB" label="Subtitles" src="${captions.address}" default></video>`,
     );
   });
 
   it('is a PDF that opens without any script, and is said with its size', async () => {
     const file = await add('%PDF-1.7\n%âãÏÓ\n', 'guide.pdf');
     const { text } = await see(await keep(oneFile(file.id)));
-    expect(text).toContain(`<a class="open" href="${file.address}">Open guide.pdf</a> <span class="size">1 KB</span>`);
+    expect(text).toContain(
+      `<a class="open" href="${file.address}">Open \u2068guide.pdf\u2069</a> <span class="size">1 kB</span>`,
+    );
   });
 
   it('is a file to save', async () => {
     const file = await add('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'odd"name.svg');
     const { text } = await see(await keep(oneFile(file.id)));
-    expect(text).toContain(`<a class="open" href="${file.address}" download="odd&quot;name.svg">Save it</a>`);
+    expect(text).toContain(`<a class="open" href="${file.address}" download="odd&quot;name.svg">Save file</a>`);
   });
 
   it('is a set of pictures with captions, and the first one in link previews', async () => {
@@ -118,7 +121,7 @@ describe('what students see', () => {
     });
     const first = await see(page);
     expect(first.text).toContain(
-      '<article><p><a href="https://tides.example/" rel="noopener noreferrer">Low tide at nine</a></p></article>',
+      '<article lang="en-GB" dir="auto"><p><a href="https://tides.example/" rel="noopener noreferrer">Low tide at nine</a></p></article>',
     );
     expect((await see(page).set('If-None-Match', first.headers.etag ?? '')).status).toBe(304);
     const saved = await scene.server.ok<WrittenPageView>('Maren', 'PUT', `/api/materials/${page.material.id}/page`, {
@@ -131,6 +134,47 @@ describe('what students see', () => {
     expect(second.text).toContain(`<img src="${file.address}/w1280"`);
   });
 
+  it('follows the phone’s language, and the choice at its foot; what a teacher wrote stays in the school’s', async () => {
+    const page = await keep(oneFile((await add('%PDF-1.7\n%âãÏÓ\n', 'guide.pdf')).id));
+    const ukrainian = await see(page).set('Accept-Language', 'cs, uk-UA;q=0.9, en;q=0.8');
+    expect(ukrainian.headers.vary).toContain('Accept-Language');
+    expect(ukrainian.text).toContain('<html lang="uk" dir="ltr">');
+    expect(ukrainian.text).toContain('<h1 lang="en-GB" dir="auto">Shore sounds</h1>');
+    expect(ukrainian.text).toContain('>Відкрити \u2068guide.pdf\u2069</a> <span class="size">1 кБ</span>');
+    expect(ukrainian.text).toContain('data-page="Сторінка {page} з {pages}"');
+    const arabic = await see(page).query({ lang: 'ar' }).set('Accept-Language', 'uk');
+    expect(arabic.text).toContain('<html lang="ar" dir="rtl">');
+    expect(arabic.text).toContain('<strong aria-current="true" lang="ar" dir="rtl">العربية</strong>');
+    expect(arabic.text).toContain('<a lang="tr" hreflang="tr" dir="ltr" rel="nofollow" href="?lang=tr">Türkçe</a>');
+    expect(arabic.headers['set-cookie']).toBeUndefined();
+    const same = see(page).set('If-None-Match', ukrainian.headers.etag ?? '');
+    expect((await same.set('Accept-Language', 'uk')).status).toBe(304);
+    const other = see(page).set('If-None-Match', ukrainian.headers.etag ?? '');
+    expect((await other.set('Accept-Language', 'pl')).status).toBe(200);
+  });
+
+  it('brings the letters that it needs, and no others', async () => {
+    const page = await keep(oneFile((await add(sound, 'waves.wav')).id), 'Ωκεανός 海の音');
+    const facesOf = (text: string): readonly string[] =>
+      [...text.matchAll(/src:url\(([^)]*)\)/g)].map(([, at]) => at ?? '');
+    const font = async (at: string): Promise<Font> => {
+      const { body, headers, status } = await request(scene.server.app.getHttpServer()).get(at).responseType('blob');
+      expect([status, headers['content-type']]).toEqual([200, 'font/woff2']);
+      expect(headers['cache-control']).toContain('immutable');
+      return create(body as Buffer) as Font;
+    };
+    const faces = facesOf((await see(page)).text);
+    expect(faces.map((at) => /fonts\/(\w+)\.woff2/.exec(at)?.[1])).toEqual(['sans', 'jp', 'sans', 'arabic']);
+    const japanese = await font(faces[1] ?? '');
+    for (const character of '海の音') expect(japanese.hasGlyphForCodePoint(character.codePointAt(0) ?? 0)).toBe(true);
+    expect(japanese.hasGlyphForCodePoint('波'.codePointAt(0) ?? 0)).toBe(false);
+    expect((await font(faces[3] ?? '')).hasGlyphForCodePoint('ة'.codePointAt(0) ?? 0)).toBe(true);
+    const [gone = ''] = facesOf((await request(scene.server.app.getHttpServer()).get('/p/x?lang=ar')).text);
+    expect((await font(gone)).hasGlyphForCodePoint('ص'.codePointAt(0) ?? 0)).toBe(true);
+    for (const at of ['/p/fonts/jp.woff2', '/p/fonts/x.woff2', '/p/abcdefghijkmnpqr/fonts/sans.woff2'])
+      expect((await request(scene.server.app.getHttpServer()).get(at)).status).toBe(404);
+  });
+
   it('says in words what is gone, withdrawn or over, with the school’s name', async () => {
     const page = await keep(oneFile((await add(sound, 'waves.wav')).id));
     const path = `/api/materials/${page.material.id}`;
@@ -141,15 +185,18 @@ describe('what students see', () => {
     expect((await see(page)).status).toBe(200);
     scene.server.clock.advance(24 * 3600 * 1000);
     const over = await see(page);
-    expect([over.status, over.text]).toEqual([410, expect.stringContaining('<h1>This is over</h1>')]);
+    expect([over.status, over.text]).toEqual([410, expect.stringContaining('<h1>This page is closed</h1>')]);
     await scene.server.ok('Maren', 'PATCH', path, { version: 2, shownUntil: null });
     expect((await see(page)).status).toBe(200);
     await scene.server.ok('Maren', 'DELETE', path);
     const withdrawn = await see(page);
-    expect([withdrawn.status, withdrawn.text]).toEqual([410, expect.stringContaining('<h1>This was taken down</h1>')]);
+    expect([withdrawn.status, withdrawn.text]).toEqual([
+      410,
+      expect.stringContaining('<h1>This page was taken down</h1>'),
+    ]);
     for (const token of ['abcdefghijkmnpqr', '%3Cscript%3E', 'x']) {
       const missing = await request(scene.server.app.getHttpServer()).get(`/p/${token}`);
-      expect([missing.status, missing.text]).toEqual([404, expect.stringContaining('<header>Our school</header>')]);
+      expect([missing.status, missing.text]).toEqual([404, expect.stringContaining('dir="auto">Our school</header>')]);
       expect(missing.text).not.toContain('<script');
     }
     scene.server.clock.advance(-24 * 3600 * 1000);

@@ -5,10 +5,27 @@ import { Button } from '../../platform/design/button.js';
 import { cameraTroubleWords } from '../../platform/wording/reading.js';
 import { findCodes } from './find-codes.js';
 import { frameOf, glanceAt, isUnchanged } from './grey-frame.js';
-import { useCamera } from '../../platform/camera/use-camera.js';
+import { useCamera, type CameraTrouble } from '../../platform/camera/use-camera.js';
 import { t } from '../words.js';
 
+/** What the reader says. */
+export interface CameraWords {
+  readonly sees: string;
+  readonly lightOn: string;
+  readonly lightOff: string;
+  readonly troubles: Readonly<Record<CameraTrouble, string>>;
+}
+
+const staffWords: CameraWords = {
+  sees: t('cameraReader.whatTheCameraSees'),
+  lightOn: t('cameraReader.lightOn'),
+  lightOff: t('cameraReader.lightOff'),
+  troubles: cameraTroubleWords,
+};
+
 interface Props {
+  /** In the students' language, where they read. */
+  readonly words?: CameraWords;
   /** Called with all codes of a frame in which there was one. */
   readonly onCodes: (codes: readonly FoundCode[]) => void;
 }
@@ -19,7 +36,7 @@ interface Seen {
   readonly heightPx: number;
 }
 
-export function CameraReader({ onCodes }: Props): ReactElement {
+export function CameraReader({ onCodes, words = staffWords }: Props): ReactElement {
   const { stream, trouble, torch } = useCamera();
   const video = useRef<HTMLVideoElement>(null);
   const [seen, setSeen] = useState<Seen | null>(null);
@@ -40,7 +57,7 @@ export function CameraReader({ onCodes }: Props): ReactElement {
   if (trouble) {
     return (
       <p role="alert" className="m-0 rounded-sheet border border-line-strong bg-sheet px-4 py-3 text-body">
-        {cameraTroubleWords[trouble]}
+        {words.troubles[trouble]}
       </p>
     );
   }
@@ -50,7 +67,7 @@ export function CameraReader({ onCodes }: Props): ReactElement {
         ref={video}
         muted
         playsInline
-        aria-label={t('cameraReader.whatTheCameraSees')}
+        aria-label={words.sees}
         className="block max-h-[46vh] w-full object-contain"
       />
       {seen && (
@@ -71,9 +88,7 @@ export function CameraReader({ onCodes }: Props): ReactElement {
       )}
       {torch && (
         <div className="absolute right-3 bottom-3">
-          <Button onClick={() => torch.switchTo(!torch.on)}>
-            {torch.on ? t('cameraReader.lightOff') : t('cameraReader.lightOn')}
-          </Button>
+          <Button onClick={() => torch.switchTo(!torch.on)}>{torch.on ? words.lightOff : words.lightOn}</Button>
         </div>
       )}
     </div>

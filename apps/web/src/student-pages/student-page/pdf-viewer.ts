@@ -36,6 +36,7 @@ async function show(place: HTMLElement, address: string): Promise<void> {
 }
 
 async function draw(pdf: PDFDocumentProxy, number: number, sheet: HTMLElement): Promise<void> {
+  const words = place?.dataset.page ?? '';
   const page = await pdf.getPage(number);
   const plain = page.getViewport({ scale: 1 });
   const scale = (sheet.clientWidth / plain.width) * Math.min(sharpest, window.devicePixelRatio || 1);
@@ -44,7 +45,7 @@ async function draw(pdf: PDFDocumentProxy, number: number, sheet: HTMLElement): 
   canvas.width = Math.round(viewport.width);
   canvas.height = Math.round(viewport.height);
   canvas.setAttribute('role', 'img');
-  canvas.setAttribute('aria-label', `Page ${number} of ${pdf.numPages}`);
+  canvas.setAttribute('aria-label', words.replace('{page}', String(number)).replace('{pages}', String(pdf.numPages)));
   await page.render({ canvas, viewport }).promise;
   sheet.style.aspectRatio = `${plain.width} / ${plain.height}`;
   sheet.replaceChildren(canvas);

@@ -3,15 +3,16 @@ const speeds = [0.75, 1, 1.25, 1.5] as const;
 
 const media = document.querySelector<HTMLMediaElement>('audio, video');
 if (media) {
+  const number = new Intl.NumberFormat(document.documentElement.lang);
   const box = document.createElement('fieldset');
   box.className = 'speeds';
   const legend = document.createElement('legend');
-  legend.textContent = 'Speed';
+  legend.textContent = media.dataset.speed ?? '';
   box.append(legend);
   const buttons = speeds.map((speed) => {
     const button = document.createElement('button');
     button.type = 'button';
-    button.textContent = `${speed}×`;
+    button.textContent = `${number.format(speed)}×`;
     button.addEventListener('click', () => {
       media.playbackRate = speed;
     });

@@ -1,5 +1,6 @@
 /** Words are spoken on the device itself: voices that would send them elsewhere are not used. */
 import { useEffect, useState, type ReactElement } from 'react';
+import { useStudentLanguage } from './student-language.js';
 
 export function ReadAloud({
   text,
@@ -8,6 +9,7 @@ export function ReadAloud({
   readonly text: string;
   readonly className: string;
 }): ReactElement | null {
+  const { t } = useStudentLanguage();
   const voice = useOwnVoice();
   const [speaking, setSpeaking] = useState(false);
   useEffect(() => () => window.speechSynthesis?.cancel(), [text]);
@@ -27,7 +29,7 @@ export function ReadAloud({
   };
   return (
     <button type="button" onClick={speaking ? stop : speak} className={className}>
-      {speaking ? 'Stop' : 'Read it aloud'}
+      {speaking ? t('stop') : t('readAloud')}
     </button>
   );
 }

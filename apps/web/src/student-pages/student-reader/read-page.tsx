@@ -1,58 +1,65 @@
 /** For students on devices without a scanner: it only reads, shows what a code says in large letters, and keeps nothing. */
 import { markedText, saidBy, type Said } from '@hapset/core';
+import type { StudentTextKey } from '@hapset/student-texts';
 import type { FoundCode } from '@hapset/readers';
 import { useEffect, useState, type ReactElement } from 'react';
 import { ChooseFile } from '../../platform/design/choose-file.js';
-import { CameraReader } from '../../reads/reader/camera-reader.js';
+import { CameraReader, type CameraWords } from '../../reads/reader/camera-reader.js';
 import { findCodes } from '../../reads/reader/find-codes.js';
 import { frameOfPicture } from '../../reads/reader/grey-frame.js';
 import { ReadAloud } from './read-aloud.js';
-import { saidTitles } from '../../platform/wording/reading.js';
+import { LanguageChoice, StudentLanguageProvider, useStudentLanguage } from './student-language.js';
 
 const large =
   'inline-flex min-h-13 w-full items-center justify-center rounded-sheet px-5 py-3 text-part font-semibold no-underline break-all';
 
 export function StudentReaderPage(): ReactElement {
+  return (
+    <StudentLanguageProvider>
+      <Reader />
+    </StudentLanguageProvider>
+  );
+}
+
+function Reader(): ReactElement {
+  const { t } = useStudentLanguage();
   const [texts, setTexts] = useState<readonly string[]>([]);
   const [looking, setLooking] = useState(false);
-  const [trouble, setTrouble] = useState('');
-  useOwnManifest();
+  const [trouble, setTrouble] = useState<StudentTextKey | null>(null);
+  useOwnManifest(t('readACode'));
   const readPicture = async (picture: File): Promise<void> => {
-    setTrouble('');
+    setTrouble(null);
     try {
       const found = textsOf(await findCodes(await frameOfPicture(picture)));
       setTexts(found);
-      if (found.length === 0) setTrouble('No code was found in it. Go nearer and try again.');
+      if (found.length === 0) setTrouble('noCode');
     } catch {
-      setTrouble('This is no picture that can be read.');
+      setTrouble('notAPicture');
     }
   };
   return (
     <main className="mx-auto flex min-h-screen w-full max-w-[560px] flex-col gap-4 px-4 pt-5 pb-10">
-      <h1 className="m-0 text-page">Read a code</h1>
+      <h1 className="m-0 text-page">{t('readACode')}</h1>
       {texts.length === 0 ? (
         <>
           {looking ? (
-            <CameraReader onCodes={(codes) => setTexts(textsOf(codes))} />
+            <CameraReader words={cameraWords(t)} onCodes={(codes) => setTexts(textsOf(codes))} />
           ) : (
             <button type="button" onClick={() => setLooking(true)} className={`${large} border-0 bg-ink text-sheet`}>
-              Use the camera
+              {t('useCamera')}
             </button>
           )}
           <div className="flex min-h-11 flex-wrap items-center gap-3 text-panel">
-            <ChooseFile
-              label="Take or choose a picture"
-              accept="image/*"
-              onChoose={(picture) => void readPicture(picture)}
-            />
+            <ChooseFile label={t('choosePicture')} accept="image/*" onChoose={(picture) => void readPicture(picture)} />
           </div>
           <p role="status" className="m-0 text-panel font-semibold empty:hidden">
-            {trouble}
+            {trouble && t(trouble)}
           </p>
         </>
       ) : (
         <Results texts={texts} onMore={() => setTexts([])} />
       )}
+      <LanguageChoice />
     </main>
   );
 }
@@ -64,31 +71,35 @@ function textsOf(codes: readonly FoundCode[]): readonly string[] {
 
 /** All codes of the picture: which one is meant, the student decides. */
 function Results({ texts, onMore }: { readonly texts: readonly string[]; readonly onMore: () => void }): ReactElement {
+  const { t } = useStudentLanguage();
   const many = texts.length > 1;
   return (
     <div aria-live="polite" className="flex flex-col gap-6">
-      {many && <p className="m-0 text-panel font-semibold">{texts.length} codes found</p>}
+      {many && <p className="m-0 text-panel font-semibold">{t('codesFound', { count: texts.length })}</p>}
       {texts.map((text, index) => (
         <Result
           key={text}
           text={text}
-          label={many ? `What code ${index + 1} of ${texts.length} says` : 'What the code says'}
+          label={many ? t('whatOneSays', { number: index + 1, total: texts.length }) : t('whatItSays')}
         />
       ))}
       <button type="button" onClick={onMore} className={`${large} border border-line-strong bg-sheet text-ink`}>
-        Read another
+        {t('readAnother')}
       </button>
     </div>
   );
 }
 
 function Result({ text, label }: { readonly text: string; readonly label: string }): ReactElement {
+  const { t } = useStudentLanguage();
   const said = saidBy(text);
   return (
     <section aria-label={label} className="flex flex-col gap-4">
       <div className="rounded-sheet border border-line bg-sheet px-5 py-4">
-        <p className="m-0 text-group text-muted">{saidTitles[said.kind]}</p>
-        <p className="mt-1 mb-0 text-answer leading-snug break-words whitespace-pre-wrap">{plainText(text, said)}</p>
+        <p className="m-0 text-group text-muted">{t(saidTitles[said.kind])}</p>
+        <p className="mt-1 mb-0 text-answer leading-snug break-words whitespace-pre-wrap" dir="auto">
+          {plainText(text, said, t('noPassword'))}
+        </p>
       </div>
       <Way text={text} said={said} />
     </section>
@@ -96,9 +107,9 @@ function Result({ text, label }: { readonly text: string; readonly label: string
 }
 
 /** The host of a link in plain sight; the password of a network; everything else as it is, without what can't be seen. */
-function plainText(text: string, said: Said): string {
+function plainText(text: string, said: Said, noPassword: string): string {
   if (said.kind === 'network')
-    return said.password === '' ? `${said.name}\nno password` : `${said.name}\n${said.password}`;
+    return said.password === '' ? `${said.name}\n${noPassword}` : `${said.name}\n${said.password}`;
   if (said.kind === 'contact')
     return [`${said.givenName} ${said.familyName}`.trim() || said.organisation, said.phone, said.email, said.webPage]
       .filter((part) => part !== '')
@@ -113,12 +124,13 @@ function plainText(text: string, said: Said): string {
 
 /** The way on, where there is one: never taken by itself. */
 function Way({ text, said }: { readonly text: string; readonly said: Said }): ReactElement | null {
+  const { t } = useStudentLanguage();
   switch (said.kind) {
     case 'link':
     case 'bare-address':
       return (
         <a href={said.link} target="_blank" rel="noreferrer" className={`${large} bg-ink text-sheet`}>
-          {playable.test(new URL(said.link).pathname) ? 'Play it at' : 'Open'} {said.host}
+          {t(playable.test(new URL(said.link).pathname) ? 'playHost' : 'openHost', { host: said.host })}
         </a>
       );
     case 'place':
@@ -127,11 +139,11 @@ function Way({ text, said }: { readonly text: string; readonly said: Said }): Re
     case 'text-message':
       return (
         <a href={text.trim()} rel="noreferrer" className={`${large} bg-ink text-sheet`}>
-          {wayWords[said.kind]}
+          {t(wayWords[said.kind])}
         </a>
       );
     case 'other-address':
-      return <p className="m-0 text-panel">This opens no page. Ask your teacher before you do anything with it.</p>;
+      return <p className="m-0 text-panel">{t('noWebPage')}</p>;
     case 'contact':
     case 'event':
     case 'network':
@@ -145,16 +157,46 @@ function Way({ text, said }: { readonly text: string; readonly said: Said }): Re
 const playable = /\.(?:mp3|m4a|aac|oga|ogg|opus|wav|flac|mp4|m4v|webm|mov)$/i;
 
 const wayWords = {
-  place: 'Show it on a map',
-  'e-mail': 'Write the e-mail',
-  phone: 'Call',
-  'text-message': 'Write the message',
-} as const;
+  place: 'showOnMap',
+  'e-mail': 'writeEmail',
+  phone: 'call',
+  'text-message': 'writeMessage',
+} as const satisfies Record<string, StudentTextKey>;
+
+const saidTitles: Readonly<Record<Said['kind'], StudentTextKey>> = {
+  link: 'link',
+  'bare-address': 'bareAddress',
+  'other-address': 'otherAddress',
+  contact: 'contact',
+  event: 'event',
+  place: 'place',
+  'e-mail': 'email',
+  phone: 'phone',
+  'text-message': 'textMessage',
+  network: 'network',
+  words: 'words',
+};
+
+function cameraWords(t: (key: StudentTextKey) => string): CameraWords {
+  return {
+    sees: t('cameraSees'),
+    lightOn: t('lightOn'),
+    lightOff: t('lightOff'),
+    troubles: {
+      insecure: t('cameraInsecure'),
+      refused: t('cameraRefused'),
+      none: t('cameraNone'),
+      busy: t('cameraBusy'),
+    },
+  };
+}
 
 /** Installed, it opens here and not where staff work. */
-function useOwnManifest(): void {
+function useOwnManifest(title: string): void {
   useEffect(() => {
-    document.title = 'Read a code';
+    document.title = title;
+  }, [title]);
+  useEffect(() => {
     const link = document.querySelector<HTMLLinkElement>('link[rel="manifest"]');
     const before = link?.getAttribute('href') ?? null;
     link?.setAttribute('href', '/reader.webmanifest');
