@@ -11,7 +11,7 @@ async function speakPseudo(page: Page): Promise<void> {
     async (route) => {
       if (route.request().resourceType() !== 'document') return route.fallback();
       const response = await route.fetch();
-      const body = (await response.text()).replace('<html lang="en-GB">', `<html lang="${pseudoLanguage}">`);
+      const body = (await response.text()).replace(/<html lang="[^"]*">/, `<html lang="${pseudoLanguage}">`);
       await route.fulfill({ response, body });
     },
   );

@@ -28,3 +28,8 @@ export function studentTexts(
   const t: TFunction = catalogue.getFixedT(tag);
   return (key, values) => t(key, { ...values });
 }
+
+/** All texts of a language in one: what fonts must have letters for. */
+export function allStudentTexts(tag: LanguageTag): string {
+  return Object.values(texts[tag]).join(' ');
+}

@@ -105,7 +105,8 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
   }
 
   private async takeChanges(): Promise<void> {
-    const { version, name, timeZone, language, publicAddress, shortLinkHost, formerShortHosts } = await this.schools.get();
+    const { version, name, timeZone, language, publicAddress, shortLinkHost, formerShortHosts } =
+      await this.schools.get();
     const before = this.known?.version;
     const hosts = [shortLinkHost, ...(formerShortHosts ?? [])]
       .filter((host) => host !== null)

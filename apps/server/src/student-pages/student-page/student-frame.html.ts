@@ -31,7 +31,7 @@ export function frameHtml({ school, asked, assets, fontsAt }: Frame, { title, bo
     assets.font === null
       ? ''
       : `<link rel="preload" as="font" type="font/woff2" href="/${escape(assets.font)}" crossorigin>`;
-  const shown = `<header lang="${escape(school.language)}" dir="auto">${escape(school.name)}</header><main>${body}</main>`;
+  const shown = `<header><bdi lang="${escape(school.language)}">${escape(school.name)}</bdi></header><main>${body}</main>`;
   const faces =
     fontsAt === null
       ? ''

@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import type { FileView } from '@hapset/contract';
 import { filesOf, pageAddress } from '@hapset/core';
-import { studentTexts, type StudentTextKey } from '@hapset/student-texts';
+import { allStudentTexts } from '@hapset/student-texts';
 import { dayIn } from '../../platform/clock/day-in.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { askedLanguage, type Asking } from '../../platform/language/asked-language.js';
@@ -71,30 +71,9 @@ export class StudentPages {
     return { html, status: 200, tag, materialId: material.id };
   }
 
-  /** All that a page without a material can say in the language that is asked for. */
+  /** All that a page without a material, or the reader, can say in the language that is asked for. */
   async plainWords(asking: Asking): Promise<string> {
     const { name, language } = await this.school.get();
-    const t = studentTexts(askedLanguage(asking, language).tag);
-    return `${name}${plainKeys.map((key) => t(key)).join('')}`;
+    return `${name}${allStudentTexts(askedLanguage(asking, language).tag)}`;
   }
 }
-
-const plainKeys: readonly StudentTextKey[] = [
-  'language',
-  'missing',
-  'missingWhy',
-  'withdrawn',
-  'withdrawnWhy',
-  'over',
-  'overWhy',
-  'notYet',
-  'notYetWhy',
-  'otherHours',
-  'otherHoursWhy',
-  'lookAgain',
-  'didYouMean',
-  'lastPart',
-  'open',
-  'waitAMoment',
-  'tooMany',
-];

@@ -12,6 +12,7 @@ if (media) {
   const buttons = speeds.map((speed) => {
     const button = document.createElement('button');
     button.type = 'button';
+    button.dir = 'ltr';
     button.textContent = `${number.format(speed)}×`;
     button.addEventListener('click', () => {
       media.playbackRate = speed;

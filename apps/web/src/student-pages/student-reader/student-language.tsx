@@ -25,7 +25,23 @@ export function StudentLanguageProvider({ children }: { readonly children: React
     Object.assign(root, { lang: tag, dir: direction });
     return () => void Object.assign(root, before);
   }, [tag, direction]);
+  useEffect(() => loadLetters(tag), [tag]);
   return <StudentLanguageContext value={value}>{children}</StudentLanguageContext>;
+}
+
+/** Scripts that a phone may lack, as the server's pages for students load them. */
+const letters: Partial<Record<LanguageTag, readonly [file: string, unicodeRange: string]>> = {
+  uk: ['sans', 'U+400-52F'],
+  ar: ['arabic', 'U+600-6FF, U+200C-200F'],
+};
+
+/** Without them the phone's own font is shown. */
+function loadLetters(tag: LanguageTag): void {
+  const [file, unicodeRange] = letters[tag] ?? [];
+  if (file === undefined) return;
+  const face = new FontFace('Hapset Script', `url(/p/fonts/${file}.woff2?lang=${tag})`, { unicodeRange });
+  document.fonts.add(face);
+  face.load().catch(() => document.fonts.delete(face));
 }
 
 /** The same choice as at the foot of the server's pages for students. */
