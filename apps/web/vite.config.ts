@@ -1,7 +1,9 @@
 import { fileURLToPath } from 'node:url';
+import { constants } from 'node:zlib';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 
 const source = (name: string): string => fileURLToPath(new URL(`../../packages/${name}/src/index.ts`, import.meta.url));
 const file = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
@@ -23,7 +25,19 @@ const partsList: Plugin = {
 };
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), partsList],
+  plugins: [
+    react(),
+    tailwindcss(),
+    partsList,
+    // Once, with the build: the server hands them out as they are.
+    compression({
+      include: /assets.*\.(?:js|mjs|css|wasm)$/,
+      algorithms: [
+        defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+        defineAlgorithm('gzip', { level: 9 }),
+      ],
+    }),
+  ],
   resolve: {
     alias: {
       '@hapset/core/re2': file('../../packages/core/src/gather/service-description/re2-pattern.ts'),
@@ -31,6 +45,7 @@ export default defineConfig({
       '@hapset/core': source('core'),
       '@hapset/contract': source('contract'),
       '@hapset/readers': source('readers'),
+      '@hapset/student-texts': source('student-texts'),
     },
   },
   worker: { format: 'es' },

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import type { INestApplication } from '@nestjs/common';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Configuration } from '../platform/configuration/configuration.js';
 import { requestLog } from '../platform/logging/logging.js';
@@ -70,7 +71,12 @@ function answerShortLinksFirst(app: NestExpressApplication): void {
 function serveWeb(server: NestExpressApplication, folder: string): void {
   server.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: yearMs, index: false, fallthrough: false }),
+    expressStaticGzip(join(folder, 'assets'), {
+      enableBrotli: true,
+      index: false,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: yearMs, fallthrough: false },
+    }),
   );
   server.use(express.static(folder, { index: false, maxAge: 0, redirect: false }));
   const page = join(folder, 'index.html');

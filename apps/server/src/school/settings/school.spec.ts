@@ -12,9 +12,10 @@ import type {
   TeacherClassesView,
   WelcomeView,
 } from '@hapset/contract';
-import { writeFileSync, mkdtempSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import request from 'supertest';
 import { link, Scene } from '../../test/scene.js';
 import { TestServer } from '../../test/test-server.js';
 import { cardsRequest } from '../../test/cards-request.js';
@@ -23,12 +24,19 @@ describe('the school', () => {
   let scene: Scene;
   const webFolder = mkdtempSync(join(tmpdir(), 'web-'));
   beforeAll(async () => {
-    writeFileSync(join(webFolder, 'index.html'), '<title>Hapset</title>');
+    writeFileSync(join(webFolder, 'index.html'), '<html lang="en-GB"><title>Hapset</title>');
+    mkdirSync(join(webFolder, 'assets'));
+    for (const [ending, text] of [
+      ['', 'let whole;'],
+      ['.br', 'br'],
+      ['.gz', 'gz'],
+    ] as const)
+      writeFileSync(join(webFolder, `assets/part-1.js${ending}`), text);
     scene = await Scene.start({ webFolder });
   });
   afterAll(() => scene.stop());
 
-  const request = {
+  const change = {
     name: 'Fernhollow School',
     timeZone: 'Europe/Dublin',
     language: 'en-IE',
@@ -44,11 +52,11 @@ describe('the school', () => {
 
   it('is changed by its administrator, under a version', async () => {
     const { version } = await scene.server.ok<SchoolView>('Maren', 'GET', '/api/school');
-    expect(await scene.server.ok<SchoolView>('Pell', 'PATCH', '/api/school', { ...request, version })).toEqual({
-      ...request,
+    expect(await scene.server.ok<SchoolView>('Pell', 'PATCH', '/api/school', { ...change, version })).toEqual({
+      ...change,
       version: version + 1,
     });
-    expect((await scene.server.as('Pell', 'PATCH', '/api/school', { ...request, version })).body).toMatchObject({
+    expect((await scene.server.as('Pell', 'PATCH', '/api/school', { ...change, version })).body).toMatchObject({
       reason: 'stale',
     });
     expect((await scene.server.ok<WelcomeView>('Maren', 'GET', '/api/welcome')).schoolName).toBe('Fernhollow School');
@@ -98,7 +106,7 @@ describe('the school', () => {
     ['visitorNetworks', ['10.20.0.0/99']],
     ['visitorNetworks', ['0.0.0.0/0']],
   ])('refuses a wrong %s', async (field, value) => {
-    const response = await scene.server.as('Pell', 'PATCH', '/api/school', { ...request, [field]: value, version: 4 });
+    const response = await scene.server.as('Pell', 'PATCH', '/api/school', { ...change, [field]: value, version: 4 });
     expect(response.body).toMatchObject({ reason: 'invalid', fields: [{ field }] });
   });
 
@@ -156,6 +164,24 @@ describe('the school', () => {
     expect(page.headers['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval'");
     expect(page.headers['x-content-type-options']).toBe('nosniff');
     expect(page.headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('writes its language on every page, and hands out parts as they were compressed', async () => {
+    const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
+    await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, language: 'pl-PL' });
+    expect((await scene.server.as(null, 'GET', '/lessons')).text).toContain('<html lang="pl-PL">');
+    for (const [accepted, encoding] of [
+      ['gzip, deflate, br', 'br'],
+      ['gzip', 'gzip'],
+      ['identity', undefined],
+    ] as const) {
+      const { headers } = await request(scene.server.app.getHttpServer())
+        .head('/assets/part-1.js')
+        .set('Accept-Encoding', accepted);
+      expect([headers['content-encoding'], headers.vary]).toEqual([encoding, 'Accept-Encoding']);
+      expect(headers['content-type']).toMatch(/^text\/javascript/);
+      expect(headers['cache-control']).toContain('immutable');
+    }
   });
 
   it('takes no address that could not be parsed at the next start', async () => {
