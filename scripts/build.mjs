@@ -24,6 +24,7 @@ const pageSources = [
   'packages/student-texts/src',
   'apps/web/src',
   'apps/web/languages/en',
+  'docs/guide',
   'scripts/pseudo-language.mjs',
   'apps/web/public',
   'apps/web/index.html',

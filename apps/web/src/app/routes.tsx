@@ -73,30 +73,44 @@ export const router = createBrowserRouter([
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('../overview/start/start-page.js')).StartPage }) },
+      {
+        index: true,
+        handle: { guide: 'first-code' },
+        lazy: async () => ({ Component: (await import('../overview/start/start-page.js')).StartPage }),
+      },
       {
         path: 'lessons',
+        handle: { guide: 'lesson' },
         lazy: async () => ({ Component: (await import('../overview/bench/lessons-page.js')).LessonsPage }),
       },
       {
         path: 'lessons/:lessonId',
+        handle: { guide: 'lesson' },
         lazy: async () => ({ Component: (await import('../overview/bench/bench-page.js')).BenchPage }),
       },
       {
         path: 'lessons/:lessonId/stations/:stationId',
+        handle: { guide: 'fix-a-link' },
         lazy: async () => ({ Component: (await import('../overview/material-page/material-page.js')).MaterialPage }),
       },
-      { path: 'shelf', lazy: async () => ({ Component: (await import('../overview/shelf/shelf-page.js')).ShelfPage }) },
+      {
+        path: 'shelf',
+        handle: { guide: 'first-code' },
+        lazy: async () => ({ Component: (await import('../overview/shelf/shelf-page.js')).ShelfPage }),
+      },
       {
         path: 'lessons/:lessonId/stations/:stationId/try',
+        handle: { guide: 'try-devices' },
         lazy: async () => ({ Component: (await import('../reads/tryout/try-page.js')).TryPage }),
       },
       {
         path: 'shelf/short-links',
+        handle: { guide: 'short-links' },
         lazy: async () => ({ Component: (await import('../code/short-link/short-links-page.js')).ShortLinksPage }),
       },
       {
         path: 'shelf/:materialId/try',
+        handle: { guide: 'try-devices' },
         lazy: async () => ({ Component: (await import('../reads/tryout/try-page.js')).TryPage }),
       },
       {
@@ -109,35 +123,47 @@ export const router = createBrowserRouter([
       },
       {
         path: 'shelf/:materialId',
+        handle: { guide: 'first-code' },
         lazy: async () => ({ Component: (await import('../overview/material-page/material-page.js')).MaterialPage }),
       },
       {
         path: 'sheets',
+        handle: { guide: 'sheets' },
         lazy: async () => ({ Component: (await import('../paper/sheet/compose-page.js')).ComposePage }),
       },
       {
         path: 'school/students',
+        handle: { guide: 'cards' },
         lazy: async () => ({ Component: (await import('../students/student/students-page.js')).StudentsPage }),
       },
       {
         path: 'school/students/import',
+        handle: { guide: 'cards' },
         lazy: async () => ({ Component: (await import('../students/student/import-page.js')).ImportRosterPage }),
       },
       {
         path: 'school/students/cards',
+        handle: { guide: 'cards' },
         lazy: async () => ({ Component: (await import('../students/student-card/cards-page.js')).CardsPage }),
       },
       {
         path: 'school/students/read',
+        handle: { guide: 'cards' },
         lazy: async () => ({ Component: (await import('../students/student-card/read-page.js')).ReadCardsPage }),
       },
       {
         path: 'school/templates',
+        handle: { guide: 'sheets' },
         lazy: async () => ({ Component: (await import('../paper/sheet/templates-page.js')).TemplatesPage }),
       },
-      { path: 'add', lazy: async () => ({ Component: (await import('../overview/add/add-page.js')).AddPage }) },
+      {
+        path: 'add',
+        handle: { guide: 'first-code' },
+        lazy: async () => ({ Component: (await import('../overview/add/add-page.js')).AddPage }),
+      },
       {
         path: 'devices',
+        handle: { guide: 'administrator' },
         lazy: async () => ({ Component: (await import('../school/devices-page/devices-page.js')).DevicesPage }),
       },
       {
@@ -150,22 +176,27 @@ export const router = createBrowserRouter([
       },
       {
         path: 'school',
+        handle: { guide: 'administrator' },
         lazy: async () => ({ Component: (await import('../overview/school/school-page.js')).SchoolPage }),
       },
       {
         path: 'school/services',
+        handle: { guide: 'administrator' },
         lazy: async () => ({
           Component: (await import('../gather/service-description/services-page.js')).ServicesPage,
         }),
       },
       {
         path: 'school/services/new',
+        handle: { guide: 'administrator' },
         lazy: async () => ({ Component: (await import('../gather/service-description/service-page.js')).ServicePage }),
       },
       {
         path: 'school/services/:serviceId',
+        handle: { guide: 'administrator' },
         lazy: async () => ({ Component: (await import('../gather/service-description/service-page.js')).ServicePage }),
       },
+      { path: 'guide/:page?', lazy: async () => ({ Component: (await import('./guide/guide-page.js')).GuidePage }) },
       { path: '*', element: <NotFoundPage /> },
     ],
   },
