@@ -129,7 +129,7 @@ test('a list out of a spreadsheet is mapped, tagged and gathered as a collection
   await page
     .getByLabel('Import a list')
     .setInputFiles({ name: 'stations.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
-  await expect(page.getByText('List from stations.csv')).toBeVisible();
+  await expect(page.getByText('List from “stations.csv”')).toBeVisible();
   await expect(page.getByLabel('Column 2')).toHaveValue('title');
   await page.getByLabel('Column 3').selectOption('instruction');
   const review = page.getByRole('list', { name: 'What will be added' });

@@ -1,4 +1,4 @@
 import english from '../../languages/en/gather.json' with { type: 'json' };
 import { catalogue } from '../platform/language/catalogue.js';
 
-export const { t, T } = catalogue('gather', english);
+export const { t } = catalogue('gather', english);

@@ -1,4 +1,4 @@
 import english from '../../languages/en/overview.json' with { type: 'json' };
 import { catalogue } from '../platform/language/catalogue.js';
 
-export const { t, T } = catalogue('overview', english);
+export const { t } = catalogue('overview', english);

@@ -1,4 +1,4 @@
 import english from '../../languages/en/reads.json' with { type: 'json' };
 import { catalogue } from '../platform/language/catalogue.js';
 
-export const { t, T } = catalogue('reads', english);
+export const { t } = catalogue('reads', english);

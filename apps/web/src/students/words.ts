@@ -1,4 +1,4 @@
 import english from '../../languages/en/students.json' with { type: 'json' };
 import { catalogue } from '../platform/language/catalogue.js';
 
-export const { t, T } = catalogue('students', english);
+export const { t } = catalogue('students', english);

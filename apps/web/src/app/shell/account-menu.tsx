@@ -1,16 +1,14 @@
-/** Whoever is signed in: how the pages look on this device, and the sign-out. */
-import type { SessionView } from '@hapset/contract';
-import { ChevronDown, UserRound } from 'lucide';
+/** What is behind the account's button: how the pages look on this device, and the sign-out. */
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
-import { Icon } from '../../platform/design/icon.js';
 import { Menu } from '../../platform/design/menu.js';
 import { drafts } from '../../platform/draft/drafts.js';
 import type { ThemeChoice } from '../../platform/theme/theme.js';
 import { useThemeChoice } from '../../platform/theme/use-theme.js';
 import { useSignOut } from '../../school/account/session.queries.js';
+import { AccountFace, accountButtonClass, type AccountProps } from './account-button.js';
 import { t } from '../words.js';
 
 const themes: readonly (readonly [ThemeChoice, string])[] = [
@@ -19,11 +17,7 @@ const themes: readonly (readonly [ThemeChoice, string])[] = [
   ['dark', t('accountMenu.dark')],
 ];
 
-export function AccountMenu({
-  session: { accountId, name },
-}: {
-  readonly session: Pick<SessionView, 'accountId' | 'name'>;
-}): ReactElement {
+export function AccountMenu({ session: { accountId, name } }: AccountProps): ReactElement {
   const [theme, chooseTheme] = useThemeChoice();
   const { ask, unsaved, stay, leave } = useLeaving(accountId);
   return (
@@ -37,11 +31,10 @@ export function AccountMenu({
           onChoose: (chosen) => chooseTheme(chosen as ThemeChoice),
         }}
         entries={[{ label: t('accountMenu.signOut'), onSelect: ask }]}
-        className="flex min-h-9 items-center gap-1.5 rounded-small px-2.5 text-ink/80 hover:bg-ink/5"
+        openAtFirst
+        className={accountButtonClass}
       >
-        <Icon icon={UserRound} size={17} className="md:hidden" />
-        <span className="hidden md:inline">{name}</span>
-        <Icon icon={ChevronDown} size={15} />
+        <AccountFace name={name} />
       </Menu>
       {unsaved > 0 && <AskBefore unsaved={unsaved} onStay={stay} onLeave={leave} />}
     </>

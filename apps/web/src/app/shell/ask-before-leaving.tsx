@@ -1,10 +1,12 @@
 /** A page with something unsaved on it asks once before it is left by a link or by going back. */
-import { useCallback, useRef, type ReactElement, type ReactNode } from 'react';
+import { lazy, Suspense, useCallback, useRef, type ReactElement, type ReactNode } from 'react';
 import { useBlocker } from 'react-router';
-import { Button } from '../../platform/design/button.js';
-import { Dialog } from '../../platform/design/dialog.js';
 import { UnsavedContext, type NoteUnsaved } from '../../platform/design/unsaved.js';
-import { t } from '../words.js';
+
+// It comes when it is needed, or while nobody waits.
+const LeavingDialog = lazy(() =>
+  import('./leaving-dialog.js').then(({ LeavingDialog: component }) => ({ default: component })),
+);
 
 export function AskBeforeLeaving({ children }: { readonly children: ReactNode }): ReactElement {
   const unsaved = useRef(new Set<() => void>());
@@ -25,19 +27,9 @@ export function AskBeforeLeaving({ children }: { readonly children: ReactNode })
     <UnsavedContext value={note}>
       {children}
       {blocker.state === 'blocked' && (
-        <Dialog
-          title={t('askBeforeLeaving.youHaveNotSavedThis')}
-          about={t('askBeforeLeaving.aDraftStaysOnThis')}
-          onClose={() => blocker.reset()}
-        >
-          <div className="flex flex-wrap justify-end gap-2">
-            <Button onClick={discard}>{t('askBeforeLeaving.discardDraft')}</Button>
-            <Button onClick={leave}>{t('askBeforeLeaving.leaveKeepDraft')}</Button>
-            <Button tone="main" autoFocus onClick={() => blocker.reset()}>
-              {t('askBeforeLeaving.keepEditing')}
-            </Button>
-          </div>
-        </Dialog>
+        <Suspense>
+          <LeavingDialog onDiscard={discard} onLeave={leave} onStay={() => blocker.reset()} />
+        </Suspense>
       )}
     </UnsavedContext>
   );

@@ -7,14 +7,17 @@ import { fetchPartsSoon } from '../../platform/parts/fetch-parts.js';
 import { usePageKey } from '../../platform/design/page-key.js';
 import { onSessionWanted } from '../../platform/api/session-renewal.js';
 import { useLiveChecks } from '../live/use-live-checks.js';
-import { AccountMenu } from './account-menu.js';
+import { AccountButton } from './account-button.js';
 import { AskBeforeLeaving } from './ask-before-leaving.js';
-import { SearchDialog } from './search-dialog.js';
+import { GuideLink } from './guide-link.js';
 import { ServerAway } from './server-away.js';
 import { useSession } from '../../school/account/session.queries.js';
 import { t } from '../words.js';
 
 // Dialogs and forms are needed by few pages at first; they come when they are.
+const SearchDialog = lazy(() =>
+  import('./search-dialog.js').then(({ SearchDialog: component }) => ({ default: component })),
+);
 const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
 const SignInAgain = lazy(() =>
   import('../../school/account/sign-in-again.js').then(({ SignInAgain: component }) => ({ default: component })),
@@ -29,7 +32,6 @@ const tabs = [
 
 /** The paper with its index tabs: what stands around every page of the staff. */
 export function Shell(): ReactElement {
-  const session = useSession();
   const [searching, setSearching] = useState(false);
   useFindKey(() => setSearching(true));
   useLiveChecks();
@@ -61,19 +63,7 @@ export function Shell(): ReactElement {
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto flex items-center gap-1 self-center text-row">
-          <button
-            type="button"
-            onClick={() => setSearching(true)}
-            className="flex min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5"
-          >
-            {t('shell.find')}{' '}
-            <kbd className="hidden rounded-fine border border-line-strong bg-sheet px-1.5 font-mono text-fine sm:inline">
-              /
-            </kbd>
-          </button>
-          {session && <AccountMenu session={session} />}
-        </div>
+        <HeaderButtons onFind={() => setSearching(true)} />
       </header>
       <ServerAway />
       <main id="content" tabIndex={-1} className="mx-auto w-full max-w-[1280px] px-4 pt-4 pb-16 outline-none sm:px-7">
@@ -84,7 +74,27 @@ export function Shell(): ReactElement {
         </SavesWaitContext>
       </main>
       <Overlays />
-      {searching && <SearchDialog onClose={() => setSearching(false)} />}
+      <Suspense>{searching && <SearchDialog onClose={() => setSearching(false)} />}</Suspense>
+    </div>
+  );
+}
+
+function HeaderButtons({ onFind }: { readonly onFind: () => void }): ReactElement {
+  const session = useSession();
+  return (
+    <div className="ml-auto flex items-center gap-1 self-center text-row">
+      <button
+        type="button"
+        onClick={onFind}
+        className="flex min-h-9 items-center gap-2 rounded-small px-2.5 text-ink/80 hover:bg-ink/5"
+      >
+        {t('shell.find')}{' '}
+        <kbd className="hidden rounded-fine border border-line-strong bg-sheet px-1.5 font-mono text-fine sm:inline">
+          /
+        </kbd>
+      </button>
+      <GuideLink />
+      {session && <AccountButton session={session} />}
     </div>
   );
 }

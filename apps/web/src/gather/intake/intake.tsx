@@ -16,7 +16,7 @@ import { useIntake, type AddItems, type IntakeHandle } from './use-intake.js';
 import { usePasteAnywhere } from './use-paste-anywhere.js';
 import { GrowingArea, LineInput } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
-import { T, t } from '../words.js';
+import { t } from '../words.js';
 
 // What is seen of more than one plain thing comes when there is some.
 const IntakeReview = lazy(() =>
@@ -184,11 +184,7 @@ function What({
   if (list)
     return (
       <p className="m-0 flex-1 py-1.5 text-field">
-        <T
-          k={list.cut ? 'intake.listFromItsFirst5' : 'intake.listFrom'}
-          values={{ name: list.name }}
-          components={[<strong key="1" />]}
-        />
+        {t(list.cut ? 'intake.listFromItsFirst5' : 'intake.listFrom', { name: list.name })}
       </p>
     );
   if (isLong(text))

@@ -7,7 +7,8 @@ import { useMaterialsChanged } from '../../platform/api/materials-changed.js';
 import { Button, TextButton } from '../../platform/design/button.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { dayAndTime } from '../../platform/wording/figures.js';
-import { T, t } from '../words.js';
+import { T } from '../elements.js';
+import { t } from '../words.js';
 
 /** @param toScan its code, small @param asked whether a person's answer is needed; otherwise it is offered quietly */
 export function TryYourself({

@@ -27,6 +27,7 @@ export function Menu({
   label,
   entries,
   choice,
+  openAtFirst = false,
   className = 'inline-flex size-8 items-center justify-center rounded-small text-muted hover:bg-ink/5 hover:text-ink',
   children,
 }: {
@@ -34,6 +35,8 @@ export function Menu({
   readonly entries: readonly MenuEntry[];
   /** Above the entries. */
   readonly choice?: MenuChoice;
+  /** Where what opened it was another button in its place. */
+  readonly openAtFirst?: boolean;
   readonly className?: string;
   readonly children: ReactNode;
 }): ReactElement {
@@ -45,7 +48,7 @@ export function Menu({
     if (act) queueMicrotask(act);
   };
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root defaultOpen={openAtFirst}>
       <DropdownMenu.Trigger className={className} aria-label={label}>
         {children}
       </DropdownMenu.Trigger>

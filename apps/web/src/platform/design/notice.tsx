@@ -1,6 +1,16 @@
 /** Notices at the foot of the page: what was done, with a way to undo it. Ctrl+Z undoes what was done last on the page. */
-import { Toast } from 'radix-ui';
-import { createContext, useCallback, useContext, useMemo, useState, type ReactElement, type ReactNode } from 'react';
+import {
+  createContext,
+  lazy,
+  Suspense,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  type ReactElement,
+  type ReactNode,
+} from 'react';
 import { usePageKey } from './page-key.js';
 import { UndoStack, type Undoable } from './undo-stack.js';
 import { t } from '../language/words.js';
@@ -14,11 +24,15 @@ export interface Notice {
   readonly quiet?: boolean;
 }
 
-interface Shown {
+export interface Shown {
   readonly id: number;
   readonly words: string;
   readonly undoable: Undoable | null;
 }
+
+// The page is there before anything can be told.
+const loadToast = () => import('./notice-toast.js');
+const NoticeToast = lazy(() => loadToast().then(({ NoticeToast: component }) => ({ default: component })));
 
 const ChangeSentContext = createContext<(change: Promise<unknown>) => void>(() => undefined);
 const NoticeContext = createContext<(notice: Notice) => void>(() => undefined);
@@ -36,34 +50,12 @@ export function useChangeSent(): (change: Promise<unknown>) => void {
 export function NoticeProvider({ children }: { readonly children: ReactNode }): ReactElement {
   const { shown, show, hide, undo, changeSent } = useNotices();
   useUndoKey(undo);
+  // Should it fail, the next notice asks again.
+  useEffect(() => void loadToast().catch(() => undefined), []);
   return (
     <NoticeContext value={show}>
       <ChangeSentContext value={changeSent}>{children}</ChangeSentContext>
-      <Toast.Provider duration={9000} swipeDirection="down" label={t('notice.notice')}>
-        {shown && (
-          <Toast.Root
-            key={shown.id}
-            open
-            onOpenChange={(open) => !open && hide()}
-            className="flex items-center gap-3 rounded-small bg-ink px-4 py-2.5 text-body text-sheet shadow-float"
-          >
-            <Toast.Description>{shown.words}</Toast.Description>
-            {shown.undoable && (
-              <Toast.Action
-                altText={t('notice.undo')}
-                className="min-h-8 rounded-step px-2 font-semibold text-marker-reversed hover:bg-sheet/10"
-                onClick={() => {
-                  undo(shown.undoable);
-                  hide();
-                }}
-              >
-                {t('notice.undo')}
-              </Toast.Action>
-            )}
-          </Toast.Root>
-        )}
-        <Toast.Viewport className="fixed bottom-5 left-1/2 z-50 m-0 flex w-max max-w-[94vw] -translate-x-1/2 list-none flex-col p-0" />
-      </Toast.Provider>
+      <Suspense>{shown && <NoticeToast shown={shown} onUndo={undo} onHide={hide} />}</Suspense>
     </NoticeContext>
   );
 }

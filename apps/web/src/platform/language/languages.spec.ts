@@ -43,11 +43,12 @@ function valuesIn(node: ts.Expression | undefined): readonly string[] | null {
 
 function usesIn(path: string): readonly Use[] {
   const text = readFileSync(path, 'utf8');
-  const [, words] = /import \{[^}]*\bT?\b[^}]*\} from '([^']*words\.js)'/.exec(text) ?? [];
+  const [, words] = /import \{[^}]*\bt\b[^}]*\} from '([^']*words\.js)'/.exec(text) ?? [];
   if (words === undefined) return [];
-  const area = join(path, '..', words).replace(join(web, 'src/'), '').split('/')[0] ?? '';
+  const source = readFileSync(join(path, '..', words.replace(/\.js$/, '.ts')), 'utf8');
+  const area = /catalogue\('([\w-]+)'/.exec(source)?.[1] ?? '';
   const known = keysOf(area);
-  const source = ts.createSourceFile(path, text, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX);
+  const file = ts.createSourceFile(path, text, ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX);
   const uses: Use[] = [];
   const visit = (node: ts.Node): void => {
     if (ts.isCallExpression(node) && node.expression.getText() === 't' && node.arguments[0])
@@ -57,7 +58,7 @@ function usesIn(path: string): readonly Use[] {
       uses.push(...usesOfElement(node, path, area));
     ts.forEachChild(node, visit);
   };
-  visit(source);
+  visit(file);
   return uses;
 }
 

@@ -1,4 +1,4 @@
 import english from '../../../languages/en/platform.json' with { type: 'json' };
 import { catalogue } from './catalogue.js';
 
-export const { t, T } = catalogue('platform', english);
+export const { t } = catalogue('platform', english);

@@ -1,5 +1,5 @@
 import type { ContentProblemReason } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const contentProblemWords: Readonly<Record<ContentProblemReason, string>> = {
   needed: t('contentProblems.thisIsNeeded'),

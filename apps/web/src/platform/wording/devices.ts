@@ -1,6 +1,6 @@
 /** Kinds of devices, and where each figure is found. */
 import type { GenericDevice } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const genericWords: Readonly<Record<GenericDevice, string>> = {
   'old-tablet': t('devices.oldTablet720pCamera'),

@@ -1,5 +1,5 @@
 import type { Carry, Dependency, RungReason } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const rungWords: Readonly<Record<Carry, string>> = {
   link: t('ladder.theLinkAsItIs'),

@@ -1,7 +1,7 @@
 /** Looks in words: what they are made of, and what they leave to be desired. */
 import type { LookMakers, LookOrigin } from '@hapset/contract';
 import type { FinderShape, FrameForm, GradientWay, LookReason, ModuleShape } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 interface ReasonWords {
   /** In a cell of the bench. */

@@ -1,5 +1,5 @@
 import type { MediaFormat } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 /** What people call formats of sounds and films. */
 export const mediaFormatWords: Readonly<Record<MediaFormat, string>> = {

@@ -1,7 +1,7 @@
 /** What a code says, and what a phone would do with it; what a camera lacks. */
 import type { Said, SaidKind, TextMark } from '@hapset/core';
 import type { CameraTrouble } from '../camera/use-camera.js';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const saidTitles: Readonly<Record<SaidKind, string>> = {
   link: t('reading.aLink'),

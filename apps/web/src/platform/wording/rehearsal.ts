@@ -9,7 +9,7 @@ import {
   type ReaderEngineName,
   type Surface,
 } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 import { anyOf } from './figures.js';
 
 /** What a scanner of that kind resembles. */

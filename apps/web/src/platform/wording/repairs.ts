@@ -1,5 +1,5 @@
 import type { Repair, RepairKind } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 const words: Readonly<Record<RepairKind, string>> = {
   'invisible-removed': t('repairs.removedInvisibleCharacters'),

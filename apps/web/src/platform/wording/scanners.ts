@@ -1,5 +1,5 @@
 import type { ScannerAct } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 import { namesListed } from './figures.js';
 
 /** What a scanner that acts on it offers. */

@@ -4,7 +4,7 @@ import type { PaperChange, FaceField, GridProblem, PaperFormat, SheetKind, TextF
 import { anyOf, metres, namesListed } from './figures.js';
 import { obstacleWords, wordsOfVerdict } from './verdicts.js';
 import { warningWords } from './warnings.js';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const sheetKindWords: Readonly<Record<SheetKind, string>> = {
   poster: t('sheets.posters'),

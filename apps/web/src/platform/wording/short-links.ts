@@ -1,6 +1,6 @@
 import type { ShortLinkFilter, TryoutOutcome } from '@hapset/contract';
 import type { OpeningProblem, VisitorKind } from '@hapset/core';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const visitorWords: Readonly<Record<VisitorKind, string>> = {
   phone: t('shortLinks.phone'),

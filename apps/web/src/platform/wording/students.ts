@@ -2,7 +2,7 @@
 import type { CardField, CardReadingResult, RosterUntouched } from '@hapset/contract';
 import type { CardCode, RosterPart, RosterProblem, RosterProblemReason, RosterRole } from '@hapset/core';
 import type { Encoding } from '../table-file/list-file.js';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const rosterRoleWords: Readonly<Record<RosterRole, string>> = {
   id: t('students.studentId'),

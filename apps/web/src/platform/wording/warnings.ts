@@ -1,5 +1,5 @@
 import type { SheetWarning } from '@hapset/contract';
-import { t } from '../language/words.js';
+import { t } from './words.js';
 
 export const warningWords: Readonly<Record<SheetWarning, string>> = {
   'no-code': t('warnings.itsContentIsTooLong'),

@@ -20,7 +20,8 @@ import { devicesQuery, useChangeDevice, useRemoveDevice } from '../device/device
 import { CheckBox } from '../../platform/design/inputs.js';
 import { Alert } from '../../platform/design/alert.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
-import { T, t } from '../words.js';
+import { T } from '../elements.js';
+import { t } from '../words.js';
 
 /** What students scan with; the administrator says what each scanner acts on. */
 export function DevicesPage(): ReactElement {

@@ -9,7 +9,8 @@ import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { T, t } from '../words.js';
+import { T } from '../elements.js';
+import { t } from '../words.js';
 
 const serverNotesQuery = queryOptions({
   queryKey: ['school', 'server-notes'],

@@ -24,7 +24,8 @@ import { CardRehearsal } from './card-rehearsal.js';
 import { cardsPreviewQuery, useMakeCards } from './cards.queries.js';
 import { SymbolField } from './symbol-field.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
-import { T, t } from '../words.js';
+import { T } from '../elements.js';
+import { t } from '../words.js';
 
 const sizeWords: Readonly<Record<number, string>> = {
   8: t('cardsPage.n8Large'),

@@ -1,7 +1,5 @@
 /** Every text of the pages is in `languages/en`, one file an area. An area's words.ts is where its pages get them from. */
-import { createInstance, type TFunction } from 'i18next';
-import type { ReactElement } from 'react';
-import { Trans } from 'react-i18next/TransWithoutContext';
+import { createInstance, type i18n, type TFunction } from 'i18next';
 import { locale } from './locale.js';
 import { otherTexts } from './other-language.js';
 
@@ -14,21 +12,13 @@ export type KeyOf<T extends Texts> = {
 /** What is put into a text. `count` chooses its plural. */
 export type Values = Readonly<Record<string, string | number>>;
 
-export interface ElementsProps<T extends Texts> {
-  readonly k: KeyOf<T>;
-  readonly values?: Values;
-  /** What `<0>…</0>` in the text is, `<1>…</1>` and so on. */
-  readonly components: readonly ReactElement[];
-}
-
 export interface Catalogue<T extends Texts> {
   /** A text of this area. */
   readonly t: (key: KeyOf<T>, values?: Values) => string;
-  /** A text of this area that has elements in it. */
-  readonly T: (props: ElementsProps<T>) => ReactElement;
 }
 
-const language = createInstance();
+/** All areas that were asked for so far. */
+export const language: i18n = createInstance();
 void language.init({
   lng: locale,
   fallbackLng: 'en',
@@ -45,20 +35,5 @@ export function catalogue<const T extends Texts>(area: string, english: T): Cata
   const other = otherTexts[area];
   if (other) language.addResourceBundle(locale, area, other);
   const t = language.getFixedT(locale, area) as TFunction;
-  return {
-    t: (key, values) => t(key, { ...values }),
-    T: ({ k, values, components }) => (
-      <Trans
-        i18n={language}
-        t={t}
-        ns={area}
-        i18nKey={k}
-        values={values}
-        components={components}
-        // What teachers typed is no element, whatever it looks like.
-        tOptions={{ interpolation: { escapeValue: true } }}
-        shouldUnescape
-      />
-    ),
-  };
+  return { t: (key, values) => t(key, { ...values }) };
 }
