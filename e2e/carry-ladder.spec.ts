@@ -13,7 +13,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
   await openPart(page, 'carries');
   const ladder = page.getByRole('list', { name: 'What the code can carry' });
   await expect(ladder.getByRole('listitem')).toHaveCount(3);
-  await expect(ladder.getByRole('listitem').first()).toContainText('carried now');
+  await expect(ladder.getByRole('listitem').first()).toContainText('used now');
   const shorter = ladder.getByRole('listitem').filter({ hasText: 'recommended' });
   await expect(shorter).toContainText('33 × 33 · 53 characters');
   await expect(shorter).toContainText(/about \d\.\d m/);
@@ -22,7 +22,7 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
     page.getByText(/characters fewer make the code one step coarser; removing less changes nothing/),
   ).toBeVisible();
   await shorter.getByRole('button', { name: 'Use this' }).click();
-  await expect(shorter).toContainText('carried now');
+  await expect(shorter).toContainText('used now');
   await page.goto(lesson);
   await expect(bench(page).getByText('Shorter link')).toBeVisible();
   await expect(bench(page).getByText('Medium · 33 × 33')).toBeVisible();
@@ -30,9 +30,9 @@ test('the ladder shows what a shorter link gains, and the bench follows', async 
   await page.getByRole('link', { name: 'What yeast eats' }).click();
   await openPart(page, 'carries');
   await ladder.getByRole('listitem').first().getByRole('button', { name: 'Use this' }).click();
-  await expect(ladder.getByRole('listitem').first()).toContainText('carried now');
+  await expect(ladder.getByRole('listitem').first()).toContainText('used now');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(shorter).toContainText('carried now');
+  await expect(shorter).toContainText('used now');
 });
 
 test('a teacher shortens a message to the next step, watching the steps, and the bench follows', async ({ page }) => {

@@ -69,7 +69,7 @@ test('a link with counting parameters is shortened only after both were opened',
     .getByRole('button', { name: 'Use this' })
     .click();
   await expect(page.getByText(`${cofferlane}/leaf/what-yeast-eats`, { exact: true }).first()).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: 'without lane' })).toContainText('carried now');
+  await expect(page.getByRole('listitem').filter({ hasText: 'without lane' })).toContainText('used now');
 });
 
 test('the administrator describes a service, tries it out, keeps it and removes it', async ({ page, browser }) => {

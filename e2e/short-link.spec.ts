@@ -33,7 +33,7 @@ test('the target of a short link on paper is changed, and the old poster leads t
     .filter({ hasText: 'The school’s short link' });
   await expect(rung).toContainText('Coarse');
   await rung.getByRole('button', { name: 'Use this' }).click();
-  await expect(rung).toContainText('carried now');
+  await expect(rung).toContainText('used now');
   await openPart(page, 'short-link');
   await expect(page.locator('#short-link')).toContainText(
     /127\.0\.0\.1:\d+\/k\/ [2-9A-Z]{3} [2-9A-Z]{3} [2-9A-Z]{2,3}/,

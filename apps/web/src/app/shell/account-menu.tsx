@@ -8,7 +8,7 @@ import { drafts } from '../../platform/draft/drafts.js';
 import type { ThemeChoice } from '../../platform/theme/theme.js';
 import { useThemeChoice } from '../../platform/theme/use-theme.js';
 import { useSignOut } from '../../school/account/session.queries.js';
-import { AccountFace, accountButtonClass, type AccountProps } from './account-button.js';
+import { AccountFace, accountButtonClass, type AccountProps } from './account-face.js';
 import { t } from '../words.js';
 
 const themes: readonly (readonly [ThemeChoice, string])[] = [

@@ -2,8 +2,14 @@
 import { Toast } from 'radix-ui';
 import type { ReactElement } from 'react';
 import { t } from '../language/words.js';
-import type { Shown } from './notice.js';
 import type { Undoable } from './undo-stack.js';
+
+/** A notice that is on the page. */
+export interface Shown {
+  readonly id: number;
+  readonly words: string;
+  readonly undoable: Undoable | null;
+}
 
 export function NoticeToast({
   shown,

@@ -11,6 +11,7 @@ import {
   type ReactElement,
   type ReactNode,
 } from 'react';
+import type { Shown } from './notice-toast.js';
 import { usePageKey } from './page-key.js';
 import { UndoStack, type Undoable } from './undo-stack.js';
 import { t } from '../language/words.js';
@@ -22,12 +23,6 @@ export interface Notice {
   readonly page?: string;
   /** It is seen without words, and can be undone all the same. */
   readonly quiet?: boolean;
-}
-
-export interface Shown {
-  readonly id: number;
-  readonly words: string;
-  readonly undoable: Undoable | null;
 }
 
 // The page is there before anything can be told.

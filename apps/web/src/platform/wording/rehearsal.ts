@@ -42,7 +42,7 @@ export const surfaceWords: Readonly<Record<Surface, string>> = {
   laminated: t('rehearsal.laminated'),
 };
 
-/** What would make it read, after "It would read from there ". */
+/** What would make it read, after "It could be read from there ". */
 export const causeWords: Readonly<Record<LimitingCause, string>> = {
   look: t('rehearsal.inBlackSquaresOnWhite'),
   light: t('rehearsal.inEvenDaylight'),

@@ -194,7 +194,7 @@ describe('every reason has words', () => {
     } as const;
     for (const warning of sheetWarnings) expect(noticeSentence({ ...notice, warning }).length).toBeGreaterThan(10);
     expect(noticeSentence({ ...notice, warning: 'too-small' })).toBe(
-      '40 mm reads from 0.4 m; students stand at 1.5 m.',
+      'At 40 mm it reads from 0.4 m; students stand at 1.5 m.',
     );
     expect(tooSmallHelp(notice)).toBe(
       'It is large enough as posters or table cards. A shorter link makes a coarser code.',
