@@ -62,6 +62,7 @@ import { PageFingerprints1808000000000 } from '../platform/database/migrations/1
 import { TeacherSaw1810000000000 } from '../platform/database/migrations/1810000000000-teacher-saw.js';
 import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1811000000000-answered-requests.js';
 import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
+import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
 import { AnsweredRequest } from '../school/idempotency/answered-request.entity.js';
 import { StudentViews1809000000000 } from '../platform/database/migrations/1809000000000-student-views.js';
 import { SnakeNaming } from '../platform/database/naming.js';
@@ -132,6 +133,7 @@ export const migrations = [
   TeacherSaw1810000000000,
   AnsweredRequests1811000000000,
   SchoolLanguage1812000000000,
+  PlainNames1813000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

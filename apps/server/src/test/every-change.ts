@@ -208,7 +208,7 @@ function codeChanges({ ids, get }: Reading, shortId: string): readonly Change[] 
 
 async function schoolChanges({ ids, get }: Reading): Promise<readonly Change[]> {
   const { version: _, ...school } = await get<SchoolView>('/api/school');
-  const description = { id: 'x', name: 'Y', hosts: ['a.example'], addresses: [], walls: [], mending: [] };
+  const description = { id: 'x', name: 'Y', hosts: ['a.example'], addresses: [], walls: [], fixes: [] };
   const limited = [{ accountId: (await get<{ accountId: string }>('/api/session')).accountId, classNames: ['6'] }];
   return [
     {

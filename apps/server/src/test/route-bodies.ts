@@ -44,11 +44,11 @@ export const bodies: Bodies = {
   createDevice: () => ({ name: 'x', count: null, ...genericFigures['current-phone'] }),
   changeDevice: () => ({ actsOn: ['link'] }),
   keepService: ({ serviceId = '' }) => ({
-    description: { id: serviceId, name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] },
+    description: { id: serviceId, name: 'x', hosts: ['a.example'], addresses: [], walls: [], fixes: [] },
     version: null,
   }),
   tryService: () => ({
-    description: { id: 'x', name: 'x', hosts: ['a.example'], addresses: [], walls: [], mending: [] },
+    description: { id: 'x', name: 'x', hosts: ['a.example'], addresses: [], walls: [], fixes: [] },
     link: 'ftp://a.example',
   }),
   createLesson: () => lesson,

@@ -42,7 +42,7 @@ export {
   wallVerdicts,
   type AddressDescription,
   type AddressRole,
-  type MendingDescription,
+  type FixDescription,
   type RightDescription,
   type ServiceDescription,
   type WallDescription,
@@ -54,6 +54,7 @@ export {
   type DescriptionProblem,
   type DescriptionProblemReason,
 } from './service-description/description-problems.js';
+export { withTodaysNames } from './service-description/earlier-names.js';
 export { describeAddress, isOwnShortener, type DescribedAddress } from './service-description/match.js';
 export type { CompilePattern, Pattern } from './service-description/pattern.js';
 export { accessVerdicts, letsIn, locksOut, type AccessVerdict } from './service-description/access-verdict.js';

@@ -17,7 +17,7 @@ export const cofferlane: ServiceDescription = {
     { verdict: 'named-only', words: ['Ask for a key'] },
     { verdict: 'missing', pattern: '^this leaf (?:blew|was blown) away' },
   ],
-  mending: [
+  fixes: [
     {
       verdicts: ['sign-in', 'named-only'],
       steps: ['In Cofferlane open **Who may look** and choose **No sign-in needed**.', 'Leave **May change it** off.'],
@@ -42,7 +42,7 @@ export const askleaf: ServiceDescription = {
     { role: 'student', kind: 'form', path: '/ask/{form}' },
   ],
   walls: [{ verdict: 'closed', words: ['takes no more answers'] }],
-  mending: [],
+  fixes: [],
   shorteners: ['go.askleaf.example'],
 };
 

@@ -1,7 +1,7 @@
 /** Descriptions that come with the installation: one JSON file each, in a folder. What can't be read is named, and spoils nothing. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { DescriptionProblem, ServiceDescription } from '@hapset/core';
+import { withTodaysNames, type DescriptionProblem, type ServiceDescription } from '@hapset/core';
 import { shapeProblems } from './description-shape.js';
 
 export interface InstalledService {
@@ -21,9 +21,9 @@ export function readInstalledServices(folder: string | null): readonly Installed
 
 function readDescription(fileName: string, text: string): InstalledService {
   const id = fileName.replace(/\.json$/, '');
-  const nothing: ServiceDescription = { id, name: id, hosts: [], addresses: [], walls: [], mending: [] };
+  const nothing: ServiceDescription = { id, name: id, hosts: [], addresses: [], walls: [], fixes: [] };
   try {
-    const given: unknown = JSON.parse(text);
+    const given = withTodaysNames(JSON.parse(text));
     const problems = shapeProblems(given);
     return problems.length > 0
       ? { description: nothing, problems }

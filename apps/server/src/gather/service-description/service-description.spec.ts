@@ -19,7 +19,7 @@ const shellbox: ServiceDescription = {
     { role: 'student', kind: 'folder', pattern: '^/box/[^/]+$' },
   ],
   walls: [{ verdict: 'closed', words: ['The lid is on'] }],
-  mending: [{ verdicts: ['closed'], steps: ['In Shellbox lift **the lid**.'] }],
+  fixes: [{ verdicts: ['closed'], steps: ['In Shellbox lift **the lid**.'] }],
 };
 
 describe('the shape of a description', () => {
@@ -53,8 +53,8 @@ describe('the shape of a description', () => {
     ['an id with blanks', { ...shellbox, id: 'shell box' }, 'id: wrong-value'],
     [
       'a script in the owner’s page',
-      { ...shellbox, mending: [{ verdicts: ['closed'], steps: ['x'], ownerPage: 'javascript:alert(1)' }] },
-      'mending.0.ownerPage: wrong-value',
+      { ...shellbox, fixes: [{ verdicts: ['closed'], steps: ['x'], ownerPage: 'javascript:alert(1)' }] },
+      'fixes.0.ownerPage: wrong-value',
     ],
     [
       'too many hosts',

@@ -4,6 +4,7 @@ import { createDatabase, dropDatabase } from '../../test/test-server.js';
 import { dataSourceOptions, migrations } from '../../app/data-source.js';
 import { Kinds1801000000000 } from './migrations/1801000000000-kinds.js';
 import { OneQueue1802000000000 } from './migrations/1802000000000-one-queue.js';
+import { PlainNames1813000000000 } from './migrations/1813000000000-plain-names.js';
 import { newId } from './columns.js';
 import { migrate } from './migrate.js';
 
@@ -124,5 +125,38 @@ describe('a migration', () => {
       state: 'waiting',
     });
     expect(jobs).toEqual([job('opening'), job('waiting')]);
+  });
+
+  it('gives steps of services and repairs of links their plain names', async () => {
+    const { dataSource, migrate: finish } = await before(PlainNames1813000000000);
+    await dataSource.query('SET FOREIGN_KEY_CHECKS = 0');
+    const columns = (await dataSource.query(
+      `SELECT column_name AS name FROM information_schema.columns
+       WHERE table_schema = DATABASE() AND table_name = 'materials' AND is_nullable = 'NO' AND column_default IS NULL`,
+    )) as { name: string }[];
+    const values: Readonly<Record<string, unknown>> = {
+      repairs: '[{"kind":"scheme-mended","removed":"\\"scheme-mended\\""},{"kind":"dot-mended"}]',
+    };
+    await dataSource.query("SET sql_mode = ''");
+    await dataSource.query(
+      `INSERT INTO materials (${columns.map(({ name }) => name).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
+      columns.map(({ name }) => values[name] ?? ''),
+    );
+    for (const [id, description] of [
+      ['old', '{"id":"old","mending":[{"steps":["a"]}]}'],
+      ['new', '{"id":"new","fixes":[]}'],
+    ])
+      await dataSource.query(
+        'INSERT INTO service_descriptions (id, description, version, changed_at) VALUES (?, ?, 1, NOW(3))',
+        [id, description],
+      );
+    const after = await finish();
+    expect(await after.query('SELECT description FROM service_descriptions ORDER BY id')).toEqual([
+      { description: { id: 'new', fixes: [] } },
+      { description: { id: 'old', fixes: [{ steps: ['a'] }] } },
+    ]);
+    expect(await after.query('SELECT repairs FROM materials')).toEqual([
+      { repairs: [{ kind: 'scheme-repaired', removed: '"scheme-mended"' }, { kind: 'dot-repaired' }] },
+    ]);
   });
 });

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ServiceDescription } from '@hapset/core';
-import { fieldOf, idFromName, noAddress, noMending, noWall, toDescription, toServiceFields } from './service-fields.js';
+import { fieldOf, idFromName, noAddress, noFix, noWall, toDescription, toServiceFields } from './service-fields.js';
 
 const folder = join(__dirname, '../../../../../demo/services');
 const descriptions = readdirSync(folder).map(
@@ -21,7 +21,7 @@ describe('the fields of a description', () => {
       hosts: ' a.example \n\n',
       addresses: [{ ...noAddress, steps: 'x', studentLink: '/y' }],
       walls: [{ ...noWall, words: ' shut \n' }],
-      mending: [{ ...noMending, steps: 'Open it.' }],
+      fixes: [{ ...noFix, steps: 'Open it.' }],
     };
     expect(toDescription(fields)).toEqual({
       id: 'a',
@@ -29,7 +29,7 @@ describe('the fields of a description', () => {
       hosts: ['a.example'],
       addresses: [{ role: 'student', kind: 'document', path: '/' }],
       walls: [{ verdict: 'sign-in', words: ['shut'] }],
-      mending: [{ verdicts: ['sign-in', 'named-only'], steps: ['Open it.'] }],
+      fixes: [{ verdicts: ['sign-in', 'named-only'], steps: ['Open it.'] }],
     });
   });
 
@@ -43,7 +43,7 @@ describe('the fields of a description', () => {
     ['addresses.2', 'addresses.2.path'],
     ['walls.1.words.0', 'walls.1.words'],
     ['walls.1', 'walls.1.words'],
-    ['mending.0.verdicts', 'mending.0.verdicts'],
+    ['fixes.0.verdicts', 'fixes.0.verdicts'],
     ['', ''],
   ])('a problem at "%s" is shown at "%s"', (path, field) => expect(fieldOf(path)).toBe(field));
 });

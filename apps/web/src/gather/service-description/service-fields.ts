@@ -4,7 +4,7 @@ import type {
   AddressDescription,
   AddressRole,
   LinkKind,
-  MendingDescription,
+  FixDescription,
   RightDescription,
   ServiceDescription,
   WallDescription,
@@ -16,7 +16,7 @@ export interface ServiceFields {
   hosts: string;
   addresses: AddressFields[];
   walls: WallFields[];
-  mending: MendingFields[];
+  fixes: FixFields[];
   rights: RightFields[];
   tracking: string;
   shorteners: string;
@@ -35,7 +35,7 @@ export interface WallFields {
   words: string;
   pattern: string;
 }
-export interface MendingFields {
+export interface FixFields {
   verdicts: AccessVerdict[];
   steps: string;
   ownerPage: string;
@@ -55,10 +55,10 @@ export const noAddress: AddressFields = {
   steps: '',
 };
 export const noWall: WallFields = { verdict: 'sign-in', host: '', words: '', pattern: '' };
-export const noMending: MendingFields = { verdicts: ['sign-in', 'named-only'], steps: '', ownerPage: '' };
+export const noFix: FixFields = { verdicts: ['sign-in', 'named-only'], steps: '', ownerPage: '' };
 export const noRight: RightFields = { can: 'change', words: '' };
-/** Verdicts that can be mended by steps. */
-export const mendable: readonly AccessVerdict[] = [
+/** Verdicts that steps can fix. */
+export const fixable: readonly AccessVerdict[] = [
   'sign-in',
   'organisation',
   'named-only',
@@ -78,7 +78,7 @@ export function toServiceFields(description: ServiceDescription | null): Service
     hosts = [],
     addresses = [],
     walls = [],
-    mending = [],
+    fixes = [],
     rights = [],
     tracking = [],
     shorteners = [],
@@ -101,7 +101,7 @@ export function toServiceFields(description: ServiceDescription | null): Service
       words: words.join('\n'),
       pattern,
     })),
-    mending: mending.map(({ verdicts, steps, ownerPage = '' }) => ({
+    fixes: fixes.map(({ verdicts, steps, ownerPage = '' }) => ({
       verdicts: [...verdicts],
       steps: steps.join('\n'),
       ownerPage,
@@ -121,7 +121,7 @@ export function toDescription(fields: ServiceFields): ServiceDescription {
     hosts: lines(fields.hosts),
     addresses: fields.addresses.map(toAddress),
     walls: fields.walls.map(toWall),
-    mending: fields.mending.map(toMending),
+    fixes: fields.fixes.map(toFix),
     ...(fields.rights.length > 0 && { rights: fields.rights.map(({ can, words }) => ({ can, words: lines(words) })) }),
     ...(tracking.length > 0 && { tracking }),
     ...(shorteners.length > 0 && { shorteners }),
@@ -142,7 +142,7 @@ function toWall({ verdict, host, words, pattern }: WallFields): WallDescription 
   return { verdict, ...given('host', host), ...givenLines('words', words), ...given('pattern', pattern) };
 }
 
-function toMending({ verdicts, steps, ownerPage }: MendingFields): MendingDescription {
+function toFix({ verdicts, steps, ownerPage }: FixFields): FixDescription {
   return { verdicts, steps: lines(steps), ...given('ownerPage', ownerPage) };
 }
 
@@ -176,9 +176,9 @@ export function idFromName(name: string): string {
 /** The form's field for a place in the description: "hosts.3" is in "hosts", "addresses.0" is seen at its path. */
 export function fieldOf(path: string): string {
   const [list = '', index, field] = path.split('.');
-  if (!['addresses', 'walls', 'mending', 'rights'].includes(list)) return list;
+  if (!['addresses', 'walls', 'fixes', 'rights'].includes(list)) return list;
   if (field !== undefined) return `${list}.${index}.${field}`;
   return index === undefined
     ? list
-    : `${list}.${index}.${{ addresses: 'path', walls: 'words', mending: 'steps', rights: 'words' }[list as 'walls']}`;
+    : `${list}.${index}.${{ addresses: 'path', walls: 'words', fixes: 'steps', rights: 'words' }[list as 'walls']}`;
 }

@@ -16,6 +16,16 @@ describe('a file of descriptions', () => {
       descriptions: [{ id: 'a' }, { id: 'b' }],
     });
   });
+  it('of an earlier version is read as well', async () => {
+    expect(await readServiceFile(file('{"id":"a","name":"A","mending":[]}'))).toEqual({
+      ok: true,
+      descriptions: [{ id: 'a', name: 'A', fixes: [] }],
+    });
+    expect(await readServiceFile(file('{"id":"a","name":"A","mending":[],"fixes":[1]}'))).toEqual({
+      ok: true,
+      descriptions: [{ id: 'a', name: 'A', mending: [], fixes: [1] }],
+    });
+  });
   it.each([
     ['{"id":', 'not-json'],
     ['[]', 'no-description'],

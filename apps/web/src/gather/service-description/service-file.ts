@@ -1,5 +1,5 @@
 /** Descriptions as a file: one, or a list of them, as JSON. */
-import type { ServiceDescription } from '@hapset/core';
+import { withTodaysNames, type ServiceDescription } from '@hapset/core';
 
 export type ServiceFile =
   | { readonly ok: true; readonly descriptions: readonly ServiceDescription[] }
@@ -16,7 +16,7 @@ export async function readServiceFile(file: Pick<File, 'size' | 'text'>): Promis
   } catch {
     return { ok: false, problem: 'not-json' };
   }
-  const list: readonly unknown[] = Array.isArray(content) ? content : [content];
+  const list = (Array.isArray(content) ? content : [content]).map(withTodaysNames);
   return list.length > 0 && list.every(isNamed)
     ? { ok: true, descriptions: list }
     : { ok: false, problem: 'no-description' };

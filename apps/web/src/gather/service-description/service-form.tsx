@@ -9,7 +9,7 @@ import { Panel } from '../../platform/design/panel.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { rightWords, roleWords, wallWords } from '../../platform/wording/services.js';
 import { verdictWords } from '../../platform/wording/verdicts.js';
-import { idFromName, mendable, noAddress, noMending, noRight, noWall, type ServiceFields } from './service-fields.js';
+import { idFromName, fixable, noAddress, noFix, noRight, noWall, type ServiceFields } from './service-fields.js';
 import { Icon } from '../../platform/design/icon.js';
 import { CheckBox } from '../../platform/design/inputs.js';
 import { t } from '../words.js';
@@ -68,7 +68,7 @@ export function ServiceForm({ form, isNew }: { readonly form: Form; readonly isN
       </Panel>
       <Addresses form={form} />
       <Walls form={form} />
-      <Mending form={form} />
+      <Fixes form={form} />
       <Rights form={form} />
     </div>
   );
@@ -200,26 +200,26 @@ function Walls({ form }: { readonly form: Form }): ReactElement {
   );
 }
 
-function Mending({ form }: { readonly form: Form }): ReactElement {
+function Fixes({ form }: { readonly form: Form }): ReactElement {
   const { register, formState } = form;
-  const { fields, append, remove } = useFieldArray({ control: form.control, name: 'mending' });
+  const { fields, append, remove } = useFieldArray({ control: form.control, name: 'fixes' });
   return (
     <Part
       title={t('serviceForm.fixes')}
       aside={t('serviceForm.stepsShownToTeachers')}
       empty={t('serviceForm.noneTeachersSeeGeneralSteps')}
       add={t('serviceForm.addSteps')}
-      onAdd={() => append(noMending)}
+      onAdd={() => append(noFix)}
     >
       {fields.map((field, index) => {
-        const problems = formState.errors.mending?.[index];
+        const problems = formState.errors.fixes?.[index];
         return (
           <Row key={field.id} label={t('serviceForm.steps', { number: index + 1 })} onRemove={() => remove(index)}>
             <fieldset className="m-0 mb-3 flex flex-wrap gap-x-4 border-0 p-0">
               <legend className="mb-1 p-0 text-small font-semibold">{t('serviceForm.whenALink')}</legend>
-              {mendable.map((verdict) => (
+              {fixable.map((verdict) => (
                 <label key={verdict} className="flex min-h-8 items-center gap-2 text-body">
-                  <CheckBox value={verdict} {...register(`mending.${index}.verdicts`)} />
+                  <CheckBox value={verdict} {...register(`fixes.${index}.verdicts`)} />
                   {verdictWords[verdict].short.toLowerCase()}
                 </label>
               ))}
@@ -234,14 +234,14 @@ function Mending({ form }: { readonly form: Form }): ReactElement {
                 label={t('serviceForm.steps2')}
                 hint={t('serviceForm.onePerLinePutWords')}
                 rows={3}
-                {...register(`mending.${index}.steps`)}
+                {...register(`fixes.${index}.steps`)}
                 problem={problems?.steps?.message}
               />
               <TextField
                 label={t('serviceForm.pageWhereTheOwnerDoes')}
                 hint={t('serviceForm.linkWho')}
                 className={mono}
-                {...register(`mending.${index}.ownerPage`)}
+                {...register(`fixes.${index}.ownerPage`)}
                 problem={problems?.ownerPage?.message}
               />
             </div>

@@ -154,5 +154,5 @@ function readable(service: ServiceView | null): ServiceView['description'] | nul
   );
   return shapely
     ? service.description
-    : { id: service.id, name: service.name, hosts: [], addresses: [], walls: [], mending: [] };
+    : { id: service.id, name: service.name, hosts: [], addresses: [], walls: [], fixes: [] };
 }

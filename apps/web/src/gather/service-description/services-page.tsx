@@ -117,7 +117,7 @@ function ServiceRow({
             count: description.addresses.length,
             walls: t('servicesPage.walls', { count: description.walls.length }),
             verdicts: t('servicesPage.verdicts', {
-              count: new Set(description.mending.flatMap(({ verdicts }) => verdicts)).size,
+              count: new Set(description.fixes.flatMap(({ verdicts }) => verdicts)).size,
             }),
           })}
         </p>

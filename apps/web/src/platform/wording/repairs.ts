@@ -7,12 +7,12 @@ const words: Readonly<Record<RepairKind, string>> = {
   'quote-removed': t('repairs.removedQuotationMarks'),
   'bracket-removed': t('repairs.removedBrackets'),
   'scheme-doubled': t('repairs.removedASecond'),
-  'scheme-mended': t('repairs.changedTheStartTo'),
+  'scheme-repaired': t('repairs.changedTheStartTo'),
   'blank-removed': t('repairs.removedSpaces'),
   'trailing-punctuation': t('repairs.removedFromTheEnd'),
   'scheme-missing': t('repairs.added'),
   'slash-turned': 'changed \\ to /',
-  'dot-mended': t('repairs.replacedCommasWithDots'),
+  'dot-repaired': t('repairs.replacedCommasWithDots'),
   'entity-decoded': t('repairs.changedAmpTo'),
   'markup-removed': t('repairs.removedFormatting'),
   'blank-encoded': t('repairs.wroteSpacesAs20'),
@@ -22,7 +22,7 @@ const words: Readonly<Record<RepairKind, string>> = {
 /** What is shown behind the words, where it can be seen. */
 const shown: Partial<Record<RepairKind, 'removed' | 'added'>> = {
   'scheme-doubled': 'removed',
-  'scheme-mended': 'added',
+  'scheme-repaired': 'added',
   'trailing-punctuation': 'removed',
   'scheme-missing': 'added',
 };

@@ -105,11 +105,11 @@ function finish({ text, isListed, before }: Place, raw: string, end: number): Ad
   repairs.push(...trimmed.repairs);
   if (trimmed.isCut || link.includes('…')) doubts.push('cut-off');
   if (raw !== '' && /^https?:\/\/[\p{L}\p{N}[]/iu.test(text.slice(end, end + 9))) doubts.push('run-together');
-  const mended = withDotsInHost(link, isListed);
-  if (mended !== null) {
-    repairs.push(repair('dot-mended', ',', '.'));
+  const repaired = withDotsInHost(link, isListed);
+  if (repaired !== null) {
+    repairs.push(repair('dot-repaired', ',', '.'));
     doubts.push('comma-in-host');
-    link = mended;
+    link = repaired;
   }
   // "https://exa mple": a blank in the host.
   const isTorn = /^[^./:?#]+$/.test(link) && /^\s+\p{L}/u.test(text.slice(end, end + 9));
@@ -139,6 +139,6 @@ export function standingOf(link: string, isListed: IsListedHost): HostStanding {
 function withDotsInHost(link: string, isListed: IsListedHost): string | null {
   const host = hostPart.exec(link)?.[1] ?? '';
   if (!host.includes(',')) return null;
-  const mended = link.replace(host, host.replaceAll(',', '.'));
-  return standingOf(mended, isListed) === 'known' ? mended : null;
+  const repaired = link.replace(host, host.replaceAll(',', '.'));
+  return standingOf(repaired, isListed) === 'known' ? repaired : null;
 }

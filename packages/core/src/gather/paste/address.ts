@@ -39,7 +39,7 @@ export function schemedAddressAt(text: string, start: number, isListed: IsListed
   const { scheme, certainty, doubled, typed, length } = found;
   const repairs = [
     ...(doubled === '' ? [] : [repair('scheme-doubled', doubled)]),
-    ...(certainty === 'exact' ? [] : [mending(typed, scheme)]),
+    ...(certainty === 'exact' ? [] : [schemeRepair(typed, scheme)]),
   ];
   const body = bodyAt({ text, isListed, before: start }, start + length);
   return {
@@ -56,9 +56,9 @@ export function schemedAddressAt(text: string, start: number, isListed: IsListed
   };
 }
 
-function mending(typed: string, scheme: string): Repair {
+function schemeRepair(typed: string, scheme: string): Repair {
   const isBlank = typed.replaceAll(' ', '').toLowerCase() === scheme;
-  return isBlank ? repair('blank-removed', ' ') : repair('scheme-mended', typed, scheme);
+  return isBlank ? repair('blank-removed', ' ') : repair('scheme-repaired', typed, scheme);
 }
 
 /** True for an address that is in order as it was typed, with a scheme and a host that is known. */

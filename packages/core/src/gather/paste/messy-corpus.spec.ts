@@ -26,8 +26,8 @@ const messes: readonly (readonly [string, (address: string) => string, readonly 
   ['a comma at the end', (address) => `${address},`, ['trailing-punctuation']],
   ['two dots at the end', (address) => `${address}..`, ['trailing-punctuation']],
   ['the scheme twice', (address) => `https://${address}`, ['scheme-doubled']],
-  ['a slash lost', (address) => address.replace('://', ':/'), ['scheme-mended']],
-  ['a colon lost', (address) => address.replace('://', '//'), ['scheme-mended']],
+  ['a slash lost', (address) => address.replace('://', ':/'), ['scheme-repaired']],
+  ['a colon lost', (address) => address.replace('://', '//'), ['scheme-repaired']],
   [
     'a zero-width space inside',
     (address) => `${address.slice(0, 14)}\u200b${address.slice(14)}`,

@@ -24,8 +24,8 @@ const cases: readonly (readonly [string, string, readonly RepairKind[]])[] = [
   ['https:https://e.example/a', 'https://e.example/a', ['scheme-doubled']],
   ['https//https://e.example/a', 'https://e.example/a', ['scheme-doubled']],
   ['HTTPS://https://HTTP://e.example/a', 'HTTP://e.example/a', ['scheme-doubled']],
-  ['http;//e.example/a', 'http://e.example/a', ['scheme-mended']],
-  ['//e.example/a', 'https://e.example/a', ['scheme-mended']],
+  ['http;//e.example/a', 'http://e.example/a', ['scheme-repaired']],
+  ['//e.example/a', 'https://e.example/a', ['scheme-repaired']],
   ['e.example/a', 'https://e.example/a', ['scheme-missing']],
   ['e.example:8443/a', 'https://e.example:8443/a', ['scheme-missing']],
   ['cofferlane.localhost:4310/leaf/a', 'http://cofferlane.localhost:4310/leaf/a', ['scheme-missing']],
@@ -42,7 +42,7 @@ const cases: readonly (readonly [string, string, readonly RepairKind[]])[] = [
   ['https://e.example/a?x=1&amp;y=2', 'https://e.example/a?x=1&y=2', ['entity-decoded']],
   ['www.https://e.example/a', 'https://e.example/a', ['scheme-doubled']],
   ['h ttps://e.example/a', 'https://e.example/a', ['blank-removed']],
-  ['http//:e.example/a', 'http://e.example/a', ['scheme-mended']],
+  ['http//:e.example/a', 'http://e.example/a', ['scheme-repaired']],
   ['https%3A%2F%2Fe.example%2Fa%3Fx%3D1', 'https://e.example/a?x=1', ['percent-decoded']],
   ['https://e.example/a/Tide tables.pdf', 'https://e.example/a/Tide%20tables.pdf', ['blank-encoded']],
   ['https://e.example/a</p>', 'https://e.example/a', []],
@@ -64,7 +64,7 @@ describe('a link', () => {
       repairs: [{ kind: 'scheme-missing', removed: '', added: 'https://' }],
     });
     expect(only('htps://e.example/a')).toMatchObject({
-      repairs: [{ kind: 'scheme-mended', removed: 'htps://', added: 'https://' }],
+      repairs: [{ kind: 'scheme-repaired', removed: 'htps://', added: 'https://' }],
     });
   });
 

@@ -169,10 +169,10 @@ function costOf(thing: Found): number {
   if (thing.kind === 'contact') return thing.evidence === 'sure' ? 0 : 1.5;
   const { evidence, doubts, repairs, standing } = thing;
   if (standing === 'impossible') return 0.5;
-  const mended = repairs.some(({ kind }) => kind === 'scheme-mended') ? 0.5 : 0;
+  const repaired = repairs.some(({ kind }) => kind === 'scheme-repaired') ? 0.5 : 0;
   const isNumber = /^https?:\/\/\d+\.\d+\.\d+\.\d+/.test(thing.link) && evidence !== 'scheme' ? 2 : 0;
   const doubtful = doubts.reduce((sum, doubt) => sum + (doubt === 'run-together' ? 1.5 : 3), 0);
-  return { scheme: 0, guess: 3, path: 0.5, host: 1, 'weak-host': 1 }[evidence] + mended + isNumber + doubtful;
+  return { scheme: 0, guess: 3, path: 0.5, host: 1, 'weak-host': 1 }[evidence] + repaired + isNumber + doubtful;
 }
 
 function answerOf(thing: Found, pasted: string, label: string | null, beside: readonly Repair[]): IntakeAnswer {

@@ -18,7 +18,7 @@ export interface ServiceDescription {
   readonly addresses: readonly AddressDescription[];
   /** In their order: the first that fits counts. */
   readonly walls: readonly WallDescription[];
-  readonly mending: readonly MendingDescription[];
+  readonly fixes: readonly FixDescription[];
   /** Words on a page that opens, which tell what its visitors may do there. */
   readonly rights?: readonly RightDescription[];
   /** Names of parameters that only count visitors there, beside the general ones; `*` stands for any ending or beginning. */
@@ -80,7 +80,7 @@ export interface WallDescription {
 }
 
 /** Steps for some verdicts. */
-export interface MendingDescription {
+export interface FixDescription {
   readonly verdicts: readonly AccessVerdict[];
   /** In order, each one thing to do; `**words**` are what stands on the service's page. */
   readonly steps: readonly string[];

@@ -21,7 +21,7 @@ export function remedyFor(verdict: AccessVerdict, link: string, catalogue: Servi
   if (verdict === 'open') return null;
   const described = describeAddress(link, catalogue);
   const service = described?.service ?? null;
-  const own = service?.mending.find((entry) => entry.verdicts.includes(verdict));
+  const own = service?.fixes.find((entry) => entry.verdicts.includes(verdict));
   if (service && own) {
     return {
       service: service.name,
