@@ -69,10 +69,9 @@ test('the guide: a lesson with stations, and its sheets', async ({ page }) => {
   lesson.end();
 
   const sheets = new Guide('sheets');
-  await page
-    .getByRole('button', { name: 'More for this lesson' })
-    .and(page.getByText(sheets.say('More')))
-    .click();
+  const more = page.getByRole('button', { name: 'More for this lesson' });
+  await expect(more).toHaveText(sheets.say('More'));
+  await more.click();
   await page.getByRole('menuitem', { name: sheets.say('Make sheets') }).click();
   await expect(page.getByRole('group', { name: sheets.say('Kind') })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Page 1 of/ })).toBeVisible();

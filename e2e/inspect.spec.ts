@@ -103,7 +103,7 @@ test('the students’ reader shows a link’s host in plain sight and opens noth
       ]),
     ),
   });
-  await expect(page.getByText('3 codes found')).toBeVisible();
+  await expect(page.getByText('Codes found: 3')).toBeVisible();
   await expect(page.getByRole('region', { name: /^What code \d of 3 says$/ })).toHaveCount(3);
   await expect(page.getByRole('link', { name: 'Open b.example' })).toBeVisible();
   await page.getByRole('button', { name: 'Read another' }).click();
@@ -112,7 +112,7 @@ test('the students’ reader shows a link’s host in plain sight and opens noth
     mimeType: 'image/png',
     buffer: toPng(photograph([{ payload: 'intent://scan#x;end', tiltDeg: 8, rollDeg: 5 }])),
   });
-  await expect(page.getByText('Ask your teacher before you do anything with it.', { exact: false })).toBeVisible();
+  await expect(page.getByText('Ask your teacher before you use it.', { exact: false })).toBeVisible();
   await expect(page.getByRole('link')).toHaveCount(0);
 });
 
@@ -189,7 +189,7 @@ test('the students’ reader plays a sound, and reads words aloud with a voice o
     mimeType: 'image/png',
     buffer: toPng(photograph([{ payload: 'Look under the wet stones', tiltDeg: 8, rollDeg: 5 }])),
   });
-  await page.getByRole('button', { name: 'Read it aloud' }).click();
+  await page.getByRole('button', { name: 'Read aloud' }).click();
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
   expect(await page.evaluate(() => (window as unknown as { spoken: unknown }).spoken)).toEqual([
     { text: 'Look under the wet stones', voice: 'own' },

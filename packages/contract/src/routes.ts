@@ -248,6 +248,9 @@ export const routes = {
 
   /** What students see: pages and bytes for everybody who has the address. */
   studentPage: route<string>('GET', '/p/:pageToken', 'anyone'),
+  /** Letters of another script: those of that page, or those of all pages that show no material. */
+  pageFont: route<Blob>('GET', '/p/:pageToken/fonts/:family.woff2', 'anyone'),
+  plainFont: route<Blob>('GET', '/p/fonts/:family.woff2', 'anyone'),
   keptBytes: route<Blob>('GET', '/k/:fileToken', 'anyone'),
   keptVariant: route<Blob>('GET', '/k/:fileToken/:variant', 'anyone'),
   /** A code for web pages of others: `<token>.png` or `<token>.svg`. */

@@ -31,6 +31,7 @@ export async function makeOneOfEach(scene: Scene, who = 'Maren'): Promise<Record
     fileToken: 'x',
     variant: 'x',
     pageToken: 'x',
+    family: 'x',
     tag: 'shells',
     formerHost: 'old.example',
     serviceId: 'shellbox',
