@@ -141,7 +141,7 @@ test.describe('the bench', () => {
     await expect(bench(page).getByText(/^\d\.\d m$/)).toHaveCount(3);
   });
 
-  test('says what was changed elsewhere and keeps what was typed', async ({ page, context }) => {
+  test('says what was changed in another window and keeps what was typed', async ({ page, context }) => {
     await openSession(page);
     await newLesson(page, 'Two people');
     await moreForLesson(page, 'Change lesson');

@@ -1,6 +1,6 @@
 import { add, bench, expect, newLesson, openSession, signOut, test } from './journey.js';
 
-// A service worker may take the page over meanwhile: then a request may pass what stands in for the network here.
+// A service worker may take the page over meanwhile: then a request may pass what plays the network here.
 test.use({ serviceWorkers: 'block' });
 
 test('what was typed and not saved is offered again, and goes when it is saved, discarded or at the sign-out', async ({

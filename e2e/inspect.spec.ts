@@ -113,7 +113,7 @@ test('the students’ reader shows a link’s host in plain sight and opens noth
     buffer: toPng(photograph([{ payload: 'intent://scan#x;end', tiltDeg: 8, rollDeg: 5 }])),
   });
   await expect(page.getByText('Ask your teacher before you use it.', { exact: false })).toBeVisible();
-  await expect(page.getByRole('link')).toHaveCount(0);
+  await expect(page.getByRole('region').getByRole('link')).toHaveCount(0);
 });
 
 test('where the school lets its network, a code is inspected without signing in; elsewhere one signs in', async ({

@@ -2,7 +2,7 @@ import type { BrowserContext, Page } from '@playwright/test';
 import { expect, newLesson, openSession, settled, signIn, test } from './journey.js';
 import { film, picture, tone } from './media.js';
 
-// A service worker may take the page over meanwhile: then a request may pass what stands in for the network here.
+// A service worker may take the page over meanwhile: then a request may pass what plays the network here.
 test.use({ serviceWorkers: 'block' });
 
 interface Chosen {

@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, moreForLesson, newLesson, openSession, test } from './journey.js';
 
-// A service worker may take the page over meanwhile: then a request may pass what stands in for the network here.
+// A service worker may take the page over meanwhile: then a request may pass what plays the network here.
 test.use({ serviceWorkers: 'block' });
 
 /** Something that is edited: how it is reached, also once more after a reload, and what is typed where. */

@@ -123,7 +123,7 @@ test('many pages are drawn while the page is left, and can be stopped', async ({
   await expect(page.getByRole('list', { name: 'Just made' })).toContainText('You stopped it before it was finished.');
 });
 
-test('a print is deleted and taken back, and made anew with what it was made with', async ({ page, context }) => {
+test('a print is deleted and taken back, and made again with what it was made with', async ({ page, context }) => {
   await openSession(page);
   await newLesson(page, 'Kept in the list', '0.8');
   await add(page, riddles.slice(0, 2).join('\n'));

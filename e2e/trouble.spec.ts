@@ -1,6 +1,6 @@
 import { expect, moreForLesson, newLesson, openSession, signIn, test } from './journey.js';
 
-// A service worker may take the page over meanwhile: then a request may pass what stands in for the network here.
+// A service worker may take the page over meanwhile: then a request may pass what plays the network here.
 test.use({ serviceWorkers: 'block' });
 
 test('an address without a page says so and leads back', async ({ page }) => {

@@ -42,7 +42,7 @@ export async function memoryOf(job) {
   return { peakMb: Math.round(process.resourceUsage().maxRSS / 1024) };
 }
 
-/** What stands on each page, as text in its faces. */
+/** What is on each page, as text in its faces. */
 function writingsOf(job) {
   const measure = measureIn(job.han);
   const { composition } = drawableOf(job, { iconOf, measure }).value;

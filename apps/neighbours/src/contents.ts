@@ -39,7 +39,7 @@ export interface Ask extends Kept {
 }
 /** Who sees a reel: everybody who looks around, whoever has its link, nobody. */
 export type Showing = 'public' | 'by-link' | 'dark';
-/** What stands before it. */
+/** What comes before it. */
 export type Before = 'nothing' | 'candles' | 'crumbs';
 export interface Reel {
   title: string;

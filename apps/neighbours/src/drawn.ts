@@ -13,7 +13,7 @@ const skeletonMs = 2000;
 
 /** How a page is drawn; each handler says it for its own in `response.locals`. */
 export interface Drawing {
-  /** It stands before what was asked for: drawn over a page that is blurred. */
+  /** It comes before what was asked for: drawn over a page that is blurred. */
   wall?: boolean;
   /** Grey bars come first. */
   skeleton?: boolean;

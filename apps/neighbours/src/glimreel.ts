@@ -1,4 +1,4 @@
-/** Glimreel: moving pictures. Its owner decides whether it is shown to all, to whoever has the link, or to nobody, and what stands before it. */
+/** Glimreel: moving pictures. Its owner decides whether it is shown to all, to whoever has the link, or to nobody, and what comes before it. */
 import express, { type Express, type Request, type Response } from 'express';
 import type { Before, Reel, Showing } from './contents.js';
 import type { Cupboard } from './cupboard.js';

@@ -3,7 +3,7 @@ export interface Dress {
   readonly service: string;
   /** The service's own style sheet. */
   readonly css: string;
-  /** What stands at the top of each page. */
+  /** What is at the top of each page. */
   readonly banner: string;
 }
 

@@ -56,7 +56,7 @@ export class Switchboard {
     return app;
   }
 
-  /** What stands before a service. */
+  /** What comes before a service. */
   before(host: string): (request: Request, response: Response, next: NextFunction) => void {
     return (_request, response, next) => {
       switch (this.moods.get(host) ?? 'well') {

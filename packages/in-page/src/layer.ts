@@ -61,7 +61,7 @@ function modalsIn(root: Document | ShadowRoot): readonly Element[] {
   return [...root.querySelectorAll('dialog:modal'), ...hosts.flatMap(modalsIn)];
 }
 
-/** What stands in front of the page's flow there, the outermost first. */
+/** What is in front of the page's flow there, the outermost first. */
 function liftedAround(element: Element | null): readonly Element[] {
   const lifted: Element[] = [];
   for (let each = element; each && each !== document.body; each = parentOf(each)) {

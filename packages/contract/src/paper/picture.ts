@@ -13,7 +13,7 @@ export const pictureDensities = [300, 600] as const;
 /** Pixels an inch. */
 export type PictureDensity = (typeof pictureDensities)[number];
 
-/** What stands in the query of a picture's address. */
+/** What is in the query of a picture's address. */
 export interface PictureOptions {
   readonly use: PictureUse;
   readonly format: PictureFormat;

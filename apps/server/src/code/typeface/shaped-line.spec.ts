@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { faceFor, measureText, missingCharacters, shapeLine } from './shaped-line.js';
 import { outlineText } from './outline-text.js';
 
-/** What stands where, from left to right. */
+/** What is where, from left to right. */
 const seen = (text: string): readonly string[] => shapeLine(text, 'text').runs.map((run) => run.text);
 const faces = (text: string, han?: 'sc' | 'jp'): readonly string[] => [
   ...new Set(shapeLine(text, 'text', han).runs.map((run) => run.face)),

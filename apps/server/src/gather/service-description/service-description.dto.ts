@@ -3,7 +3,7 @@ import type { ServiceDescription } from '@hapset/core';
 import { IsInt, IsObject, IsString, MaxLength, MinLength, ValidateIf } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
-// What stands inside a description is checked by its schema, which can name the place of each problem.
+// What is inside a description is checked by its schema, which can name the place of each problem.
 export class KeepServiceDto implements KeepService {
   @IsObject() description: ServiceDescription;
   @ValidateIf((_, value) => value !== null) @IsInt() version: number | null;

@@ -119,7 +119,7 @@ function invalid(problems: readonly DescriptionProblem[]): ProblemError {
   });
 }
 
-/** What stands in the table may be older than the shape, or written by hand. */
+/** What is in the table may be older than the shape, or written by hand. */
 function nameOf(description: unknown): string | null {
   const name =
     typeof description === 'object' && description !== null && 'name' in description ? description.name : null;

@@ -9,7 +9,7 @@ import { SheetPictures } from './sheet-pictures.js';
 import { SheetPlanner } from './sheet-planner.js';
 import { Sheet } from './sheet.entity.js';
 
-/** Where what stands on a kind of print is remembered. */
+/** Where what is on a kind of print is remembered. */
 export interface ContentSource {
   /** In their order. */
   readonly load: (printId: string) => Promise<readonly SheetContent[]>;

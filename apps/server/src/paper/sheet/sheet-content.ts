@@ -1,4 +1,4 @@
-/** What stands on paper for a material in its place: texts of front and back, the size its distance asks for. Pure. */
+/** What is on paper for a material in its place: texts of front and back, the size its distance asks for. Pure. */
 import type { SheetChoices } from '@hapset/contract';
 import {
   codeMmForDistance,

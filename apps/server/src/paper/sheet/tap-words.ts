@@ -1,4 +1,4 @@
-/** What stands on a sheet below the instruction: what to tap after scanning, and what to do where a scanner shows text only. */
+/** What is on a sheet below the instruction: what to tap after scanning, and what to do where a scanner shows text only. */
 import { ignoring, type ScannerAct, type ScannerProfile } from '@hapset/core';
 import { firstInstructions } from '../../gather/material/new-material.js';
 

@@ -2,7 +2,7 @@ import { readFile, rm } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { Storage, type ByteRange, type StoredKey } from './storage.js';
 
-/** Kept bytes in memory, for tests of what stands above the storage. */
+/** Kept bytes in memory, for tests of what is above the storage. */
 export class MemoryStorage extends Storage {
   private readonly kept = new Map<string, Buffer>();
 

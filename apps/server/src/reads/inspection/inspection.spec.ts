@@ -98,7 +98,7 @@ describe('inspecting a code', () => {
     const school = await scene.server.ok<SchoolView>('Pell', 'GET', '/api/school');
     await scene.server.ok('Pell', 'PATCH', '/api/school', { ...school, visitorNetworks: ['10.20.0.0/16'] });
     expect((await asVisitor(inside, 'GET')).body).toEqual({ mayInspect: true });
-    // What the visitor writes itself stands before what the proxy saw, and counts for nothing.
+    // What the visitor writes itself comes before what the proxy saw, and counts for nothing.
     expect((await asVisitor('10.20.4.5, 203.0.113.9', 'GET')).body).toEqual({ mayInspect: false });
     expect((await asVisitor('203.0.113.9', 'POST', '', { link: 'ftp://a.example' })).body).toMatchObject({
       reason: 'not-allowed',

@@ -1,5 +1,5 @@
 /**
- * Whose an id is, by the name under which it stands in a path. The guard asks here for every id of every request;
+ * Whose an id is, by the name under which it is in a path. The guard asks here for every id of every request;
  * a name that is not listed is refused, so that a new route can't forget it.
  */
 import { Injectable } from '@nestjs/common';

@@ -38,7 +38,7 @@ describe('what students see', () => {
     captionsId,
   });
 
-  it('needs no account and no cookie, tells no search engine, and runs nothing from elsewhere', async () => {
+  it('needs no account and no cookie, tells no search engine, and runs nothing from other servers', async () => {
     const { headers, text, status } = await see(await keep(oneFile((await add(sound, 'waves.wav')).id)));
     expect(status).toBe(200);
     expect(headers['set-cookie']).toBeUndefined();

@@ -1,4 +1,4 @@
-/** What stands on each card, how the pages are set up, and what is not right with them. */
+/** What is on each card, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
 import type { CardsRequest, SheetNotice } from '@hapset/contract';
 import {

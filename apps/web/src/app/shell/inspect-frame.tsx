@@ -1,4 +1,4 @@
-/** What stands around the inspection: the staff's tabs, or for visitors the school's name alone. */
+/** What is around the inspection: the staff's tabs, or for visitors the school's name alone. */
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { Link, Outlet } from 'react-router';

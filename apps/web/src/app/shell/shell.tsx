@@ -30,7 +30,7 @@ const tabs = [
   ['/school', t('shell.school')],
 ] as const;
 
-/** The paper with its index tabs: what stands around every page of the staff. */
+/** The paper with its index tabs: what is around every page of the staff. */
 export function Shell(): ReactElement {
   const [searching, setSearching] = useState(false);
   useFindKey(() => setSearching(true));

@@ -16,7 +16,7 @@ import { useNotice } from '../../platform/design/notice.js';
 import { FoldingPanel, Panel } from '../../platform/design/panel.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { useChangeMaterial } from '../../gather/material/material.queries.js';
-import { grainWords, metres, namesListed } from '../../platform/wording/figures.js';
+import { grainWords, metres, namesListed, tenths } from '../../platform/wording/figures.js';
 import { kindWords } from '../../platform/wording/kinds.js';
 import { carriedWords, dependencyWords, rungReasonWords, rungWords } from '../../platform/wording/ladder.js';
 import { ignoredSentence } from '../../platform/wording/scanners.js';
@@ -158,9 +158,7 @@ function RungFigures({ page: { ladder } }: { readonly page: MaterialPage }): Rea
                 <td className="pr-4 whitespace-nowrap">
                   {t('carriesPart.mm', { sizeMm: Math.round(figures.sizeMm) })}
                 </td>
-                <td className="pr-4 whitespace-nowrap">
-                  {t('carriesPart.mm2', { sizeMm: figures.moduleMm.toFixed(1) })}
-                </td>
+                <td className="pr-4 whitespace-nowrap">{t('carriesPart.mm2', { sizeMm: tenths(figures.moduleMm) })}</td>
                 <td className="pr-4 whitespace-nowrap">
                   {t('carriesPart.characters', { count: figures.charactersUntilGrowth })}
                 </td>

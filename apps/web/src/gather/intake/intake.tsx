@@ -300,7 +300,7 @@ function isLong(text: string): boolean {
   return text.length > editableLength;
 }
 
-/** What stands at the end of an empty row: files to keep, a list to import, and the key that pastes. */
+/** What is at the end of an empty row: files to keep, a list to import, and the key that pastes. */
 function EmptyActions({
   onFiles,
   onList,

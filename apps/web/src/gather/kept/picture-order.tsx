@@ -1,4 +1,4 @@
-/** The pictures of a set: order by drag or keys, what stands under each, what is read aloud in its place. */
+/** The pictures of a set: order by drag or keys, what is under each, what is read aloud in its place. */
 import {
   closestCenter,
   DndContext,

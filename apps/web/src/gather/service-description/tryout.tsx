@@ -14,7 +14,7 @@ import { reasonSentence, wordsOfVerdict } from '../../platform/wording/verdicts.
 import { t } from '../words.js';
 
 interface Props {
-  /** As it stands in the form now. */
+  /** As it is in the form now. */
   readonly description: () => ServiceDescription;
   readonly onProblems: (error: unknown) => void;
 }

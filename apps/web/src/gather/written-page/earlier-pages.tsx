@@ -11,7 +11,7 @@ import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { t } from '../words.js';
 
-/** How the page stood before; taking one keeps what stands there now. */
+/** How the page stood before; taking one keeps what is there now. */
 export function EarlierPages({
   materialId,
   onTake,

@@ -141,7 +141,7 @@ function usePageEditor(
   return { editor, uploads };
 }
 
-/** A picture, sound or film stands there itself; of anything else its link. */
+/** A picture, sound or film is there itself; of anything else its link. */
 function contentOf({ id, name, media, address }: FileView): JSONContent {
   if (media === 'picture') return { type: 'keptPicture', attrs: { fileId: id, alt: '' } };
   if (media === 'sound' || media === 'film') return { type: 'keptMedia', attrs: { fileId: id, media } };

@@ -1,4 +1,4 @@
-/** The four answers in words and figures: what stands in a cell of the bench, and what is read aloud. */
+/** The four answers in words and figures: what is in a cell of the bench, and what is read aloud. */
 import type { ReadinessView } from '@hapset/contract';
 import { standing, type AccessVerdict, type AddressCarry, type Carry, type MaterialKind } from '@hapset/core';
 import type { Mark } from '../../platform/design/state-mark.js';

@@ -164,7 +164,7 @@ function useComposition(all: SheetPlaces, first: SheetChoices): Composition {
   );
   const change = (next: SheetChoices): void => {
     setChoices(next);
-    // Another kind has other pages; other words on the same pages are looked at where they stand.
+    // Another kind has other pages; other words on the same pages are looked at where they is.
     if (next.kind !== choices.kind) setPage(0);
   };
   const changed = choices !== first || leftOut.length > 0;

@@ -1,4 +1,4 @@
-/** How the sheets are to be: kind, paper, what stands on them. */
+/** How the sheets are to be: kind, paper, what is on them. */
 import { limits, type SheetChoices, type SheetTemplateView } from '@hapset/contract';
 import {
   plainChoices,

@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 
-/** What went wrong, said at once to whoever listens. @param className where it stands */
+/** What went wrong, said at once to whoever listens. @param className where it is */
 export function Alert({
   words,
   className = 'm-0',

@@ -48,7 +48,7 @@ export function SearchInput({
   );
 }
 
-/** A name that is changed where it stands: a field once one points at it. @param className its place and the size of its letters */
+/** A name that is changed where it is: a field once one points at it. @param className its place and the size of its letters */
 export function NameInput({ className = '', onKeyDown, ...rest }: ComponentProps<'input'>): ReactElement {
   return (
     <input

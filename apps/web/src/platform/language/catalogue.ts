@@ -29,11 +29,24 @@ void language.init({
   interpolation: { escapeValue: false },
 });
 
+// Thousands are parted from five digits on: "1280 × 720" and years stay as they are known.
+const numbers = new Intl.NumberFormat(locale, { maximumFractionDigits: 3, useGrouping: 'min2' });
+
+/** Numbers as the school's language writes them. A count stays one: it chooses the plural. */
+export function written(values: Values = {}): Record<string, string | number> {
+  return Object.fromEntries(
+    Object.entries(values).map(([name, value]) => [
+      name,
+      typeof value === 'number' && name !== 'count' ? numbers.format(value) : value,
+    ]),
+  );
+}
+
 /** @param english the area's file in `languages/en` */
 export function catalogue<const T extends Texts>(area: string, english: T): Catalogue<T> {
   language.addResourceBundle('en', area, english);
   const other = otherTexts[area];
   if (other) language.addResourceBundle(locale, area, other);
   const t = language.getFixedT(locale, area) as TFunction;
-  return { t: (key, values) => t(key, { ...values }) };
+  return { t: (key, values) => t(key, written(values)) };
 }

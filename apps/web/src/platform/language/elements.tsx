@@ -2,7 +2,7 @@
 import type { TFunction } from 'i18next';
 import type { ReactElement } from 'react';
 import { Trans } from 'react-i18next/TransWithoutContext';
-import { language, type KeyOf, type Texts, type Values } from './catalogue.js';
+import { language, written, type KeyOf, type Texts, type Values } from './catalogue.js';
 import { locale } from './locale.js';
 
 export interface ElementsProps<T extends Texts> {
@@ -21,7 +21,7 @@ export function elements<const T extends Texts>(area: string): (props: ElementsP
       t={t}
       ns={area}
       i18nKey={k}
-      values={values}
+      values={written(values)}
       components={components}
       // What teachers typed is no element, whatever it looks like.
       tOptions={{ interpolation: { escapeValue: true } }}

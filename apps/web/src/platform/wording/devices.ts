@@ -17,7 +17,7 @@ export const genericWords: Readonly<Record<GenericDevice, string>> = {
   'large-phone': t('devices.largePhoneWideLens'),
 };
 
-/** What stands under a figure's field: where to find it. */
+/** What is under a figure's field: where to find it. */
 export const figureHints = {
   previewWidthPx: t('devices.ofThePreviewWhileScanning'),
   previewHeightPx: t('devices.often720Or1080'),

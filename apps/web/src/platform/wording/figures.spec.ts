@@ -1,4 +1,4 @@
-import { ago, dayHere, bytes, lessonTime, metres, percent } from './figures.js';
+import { ago, dayHere, bytes, lessonTime, metres, percent, tenths, timeToTheSecond } from './figures.js';
 
 describe('figures', () => {
   it('never promise more metres than were reached', () => {
@@ -6,6 +6,9 @@ describe('figures', () => {
     expect(metres(2.6)).toBe('2.6 m');
     expect(metres(0.3)).toBe('0.3 m');
   });
+  it('keep one digit after the point', () =>
+    expect([tenths(3), tenths(0.04), tenths(1234.56)]).toEqual(['3.0', '0.0', '1,234.6']));
+  it('tell a time of the day', () => expect(timeToTheSecond('2027-06-10T09:40:07')).toBe('09:40:07'));
   it('never promise a larger share than there is', () => {
     expect([percent(0.549), percent(0.5), percent(1), percent(0)]).toEqual(['54%', '50%', '100%', '0%']);
   });

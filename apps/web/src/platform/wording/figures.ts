@@ -23,6 +23,13 @@ export function metres(value: number): string {
   return metresFormat.format(Math.floor(value * 10 + 1e-9) / 10);
 }
 
+const tenthsFormat = new Intl.NumberFormat(locale, { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+
+/** "3.0", always with one digit after the point. */
+export function tenths(value: number): string {
+  return tenthsFormat.format(value);
+}
+
 const listFormat = new Intl.ListFormat(locale, { type: 'conjunction' });
 const choiceFormat = new Intl.ListFormat(locale, { type: 'disjunction' });
 
@@ -101,10 +108,24 @@ export function timeOf(timeMs: number): string {
   return hoursAndMinutes.format(new Date(timeMs));
 }
 
+const wallTimeFormat = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' });
+
+/** "09:40" or "09:40 AM". @param time `HH:MM` on the school's clock */
+function wallTime(time: string): string {
+  return wallTimeFormat.format(new Date(`1970-01-01T${time}:00Z`));
+}
+
+const secondsFormat = new Intl.DateTimeFormat(locale, { timeStyle: 'medium' });
+
+/** "14:32:07", by this device's clock. */
+export function timeToTheSecond(time: string): string {
+  return secondsFormat.format(new Date(time));
+}
+
 /** "Thursday 10 June, 09:40" for a day and wall time in the school's zone. */
 export function lessonTime(date: string | null, startsAt: string | null): string {
   if (date === null) return t('figures.noDateYet');
-  return startsAt === null ? dayOf(date) : `${dayOf(date)}, ${startsAt}`;
+  return startsAt === null ? dayOf(date) : `${dayOf(date)}, ${wallTime(startsAt)}`;
 }
 
 const longDay = new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });

@@ -1,4 +1,4 @@
-/** Words of sheets: kinds, what stands on them, what is not right with them. */
+/** Words of sheets: kinds, what is on them, what is not right with them. */
 import type { PrintState, SheetNotice, SheetWarning } from '@hapset/contract';
 import type { PaperChange, FaceField, GridProblem, PaperFormat, SheetKind, TextField } from '@hapset/core';
 import { anyOf, metres, namesListed } from './figures.js';

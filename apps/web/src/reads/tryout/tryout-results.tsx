@@ -6,7 +6,7 @@ import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed } from '../../platform/design/list-states.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
-import { ago } from '../../platform/wording/figures.js';
+import { ago, tenths } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { outcomeWords, visitorWords } from '../../platform/wording/short-links.js';
 import { tryoutsQuery, useRemoveTryout, useSayDevice, useTellTryout } from './tryout.queries.js';
@@ -83,7 +83,7 @@ function Result({ page, tryout }: { readonly page: MaterialPage; readonly tryout
 /** "A phone opened it after 3.2 s, and the page came." */
 function sentence({ visitor, afterMs, pageOpened, outcome }: TryoutView): string {
   if (visitor === null) return outcomeWords[outcome];
-  const values = { visitor: visitorWords[visitor], seconds: ((afterMs ?? 0) / 1000).toFixed(1) };
+  const values = { visitor: visitorWords[visitor], seconds: tenths((afterMs ?? 0) / 1000) };
   const timed = afterMs !== null;
   if (pageOpened === null) return t(timed ? 'tryoutResults.aOpenedItAfterS' : 'tryoutResults.aOpenedIt', values);
   if (pageOpened) return t(timed ? 'tryoutResults.aOpenedItAfterS2' : 'tryoutResults.aOpenedItAndThe', values);

@@ -10,6 +10,7 @@ import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { CameraReader } from '../../reads/reader/camera-reader.js';
 import { PageHead } from '../../platform/design/page-head.js';
+import { timeToTheSecond } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { cardResultWords } from '../../platform/wording/students.js';
 import { serverState } from '../../platform/api/server-state.js';
@@ -127,7 +128,7 @@ function Readings(): ReactElement {
             <span className="min-w-0 flex-1 truncate font-semibold">{name}</span>
             <span className="text-muted">{className}</span>
             <time dateTime={readAt} className="text-muted">
-              {new Date(readAt).toLocaleTimeString('en-GB')}
+              {timeToTheSecond(readAt)}
             </time>
             <Button
               tone="quiet"

@@ -36,7 +36,7 @@ export const studentKeys = {
   compared: (students: readonly ImportedStudent[]) => ['compared-roster', students],
 } as const;
 
-/** As it stands in an address. */
+/** As it is in an address. */
 export function studentsSearch({
   find,
   className,

@@ -3,7 +3,7 @@ import type { SymbolPlan } from '../symbol/plan.js';
 import { coveredByCentre, largestCentre } from '../symbol/spare-repair.js';
 import type { LookCentre } from './look.js';
 
-/** What stands in the middle, in modules, and the modules that it covers. */
+/** What is in the middle, in modules, and the modules that it covers. */
 export interface PlacedCentre {
   /** Clear ground in whole modules, in the middle; both sides odd, as a symbol's is, so that no module is cut. */
   readonly width: number;

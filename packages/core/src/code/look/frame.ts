@@ -1,5 +1,5 @@
 /**
- * What stands around a code: its caption, and a frame of our own drawing. All of it lies outside the quiet zone, and takes
+ * What is around a code: its caption, and a frame of our own drawing. All of it lies outside the quiet zone, and takes
  * whole modules, so that a picture with whole pixels a module stays one.
  */
 import { quietZoneModules } from '../symbol/plan.js';

@@ -41,7 +41,7 @@ export type LookCentre =
       readonly side: number | null;
     };
 
-/** Words beside a code, and where they stand. */
+/** Words beside a code, and where they is. */
 export interface LookCaption {
   /** Null for the name of what the code leads to. */
   readonly words: string | null;

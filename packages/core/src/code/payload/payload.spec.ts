@@ -47,7 +47,7 @@ describe('what a code carries', () => {
     expect(carriedBy({ ...nothing, words: 'a', carry: 'bare' }, 'UTC')).toEqual({ carry: 'words', payload: 'a' });
   });
 
-  it('stays whole where it would lead elsewhere without its scheme', () => {
+  it('stays whole where it would lead to another page without its scheme', () => {
     expect(carriedBy({ ...nothing, link: 'http://a.example/leaf', carry: 'bare' }, 'UTC')).toEqual({
       carry: 'link',
       payload: 'http://a.example/leaf',

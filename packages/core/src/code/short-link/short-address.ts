@@ -1,4 +1,4 @@
-/** Where a short link stands: at the root of the school's own short host, under /K/ of the public address elsewhere. */
+/** Where a short link is: at the root of the school's own short host, under /K/ of the public address elsewhere. */
 import { groupedSlug, normalSlug, slugLengths } from './slug.js';
 
 /** What comes before the slug. Upper case as far as that leads to the same place: alphanumeric mode is denser. */

@@ -111,7 +111,7 @@ describe('a short address', () => {
     expect(shortAddress('https://school.example/Hapset/', null, 'CD3F7')).toBe('HTTPS://SCHOOL.EXAMPLE/Hapset/K/CD3F7');
   });
 
-  it('stands in letters on paper, in groups', () => {
+  it('is in letters on paper, in groups', () => {
     expect(shortAddressInLetters('HTTPS://K.FERNHOLLOW.EXAMPLE/CD3F7KM')).toBe('k.fernhollow.example/ CD3 F7K M');
   });
 

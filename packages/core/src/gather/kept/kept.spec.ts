@@ -50,7 +50,7 @@ describe('what is kept', () => {
 });
 
 describe('its page', () => {
-  it('stands under the public address', () => {
+  it('is under the public address', () => {
     expect(pageAddress('https://k.example/', 'abc')).toBe('https://k.example/p/abc');
     expect(pageAddress('https://k.example/codes', 'abc')).toBe('https://k.example/codes/p/abc');
   });

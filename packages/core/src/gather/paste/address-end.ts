@@ -1,4 +1,4 @@
-/** What stands behind an address and is none of it: punctuation, lone brackets and quotation marks, emphasis, dots where it was cut off. */
+/** What is behind an address and is none of it: punctuation, lone brackets and quotation marks, emphasis, dots where it was cut off. */
 import { repair, type Repair } from './repairs.js';
 
 interface Trimmed {
@@ -7,7 +7,7 @@ interface Trimmed {
   readonly isCut: boolean;
 }
 
-/** Takes off what stands behind an address and is none of it. @param before what stands in front of it */
+/** Takes off what is behind an address and is none of it. @param before what is in front of it */
 export function trimEnd(given: string, before: string, textFollows: boolean): Trimmed {
   const repairs: Repair[] = [];
   let link = given;

@@ -17,7 +17,7 @@ export const accessVerdicts = [
 /**
  * `open-editable`: students could change it. `organisation`: opens with an account of one organisation. `closed`: takes
  * no answers, expired, not open yet, over its limit. `empty`: kept here, and there is nothing to see. `partial`: opens, and holds something that does not. `obstructed`:
- * opens after something that stands before it, or slowly, or unencrypted, or as a download alone.
+ * opens after something that comes before it, or slowly, or unencrypted, or as a download alone.
  */
 export type AccessVerdict = (typeof accessVerdicts)[number];
 

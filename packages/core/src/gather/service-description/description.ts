@@ -82,7 +82,7 @@ export interface WallDescription {
 /** Steps for some verdicts. */
 export interface FixDescription {
   readonly verdicts: readonly AccessVerdict[];
-  /** In order, each one thing to do; `**words**` are what stands on the service's page. */
+  /** In order, each one thing to do; `**words**` are what is on the service's page. */
   readonly steps: readonly string[];
   /** Where its owner does that: `{link}` is the address without query. */
   readonly ownerPage?: string;

@@ -42,7 +42,7 @@ export const blockTypes = [
 ] as const;
 /** What may stand in a block. */
 export const inlineTypes = ['text', 'hardBreak'] as const;
-/** One of blocks and what stands in them. */
+/** One of blocks and what is in them. */
 export type PageNodeType = (typeof blockTypes)[number] | (typeof inlineTypes)[number];
 
 /** A part of a page. */

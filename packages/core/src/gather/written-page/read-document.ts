@@ -73,7 +73,7 @@ function readNodes(given: unknown, depth: number, reading: { nodes: number; char
     reading.nodes += 1;
     if (!isGiven(each) || reading.nodes > documentLimits.nodes) return [];
     const type = [...blockTypes, ...inlineTypes].find((known) => known === each.type);
-    // What is unknown goes, what stands in it stays.
+    // What is unknown goes, what is in it stays.
     if (type === undefined) return readNodes(each.content, depth + 1, reading);
     return readNode(type, each, depth, reading);
   });

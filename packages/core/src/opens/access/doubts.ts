@@ -57,7 +57,7 @@ function startPage({ asked, final }: Evidence, catalogue: ServiceCatalogue): rea
   return deep || serviceAt(from.hostname, catalogue) ? [{ reason: 'start-page', detail: to.hostname }] : [];
 }
 
-/** Not a single word of the title that a person wrote stands in what opened. */
+/** Not a single word of the title that a person wrote is in what opened. */
 function titleDiffers({ final }: Evidence, title: string | null): readonly Doubt[] {
   const page = final?.page;
   if (!page || title === null || page.title === '') return [];

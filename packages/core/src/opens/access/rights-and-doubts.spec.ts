@@ -124,7 +124,7 @@ describe('doubts', () => {
   });
 });
 
-describe('what stands in the way of what opens', () => {
+describe('what is in the way of what opens', () => {
   it.each([
     [
       'an address without encryption',

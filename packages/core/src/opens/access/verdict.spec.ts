@@ -6,7 +6,7 @@ import type { VerdictReason } from './judgement.js';
 import { judgeAccess } from './verdict.js';
 import { type Shape, evidence, signInForm } from '../../test/sample-evidence.js';
 
-describe('what stands in the way', () => {
+describe('what is in the way', () => {
   it.each<[string, Shape, AccessVerdict, VerdictReason]>([
     [
       'a redirect to the shared sign-in',

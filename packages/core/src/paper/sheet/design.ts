@@ -127,7 +127,7 @@ function frontParts(sizes: Readonly<Record<FaceField, Sizes>>): readonly FacePar
   });
 }
 
-/** What stands before a part of that name. */
+/** What comes before a part of that name. */
 function withBefore(
   parts: readonly FacePart[],
   more: Readonly<Partial<Record<FaceField, FacePart>>>,
@@ -268,7 +268,7 @@ export function plainSheetDesign(kind: SheetKind): SheetDesign {
 /** Titles in black. */
 export const plainAccent = '#000000';
 
-/** What stands on the front of a kind where nobody chose. */
+/** What is on the front of a kind where nobody chose. */
 export const usualFields: Readonly<Record<SheetKind, readonly FaceField[]>> = {
   poster: ['title', 'instruction', 'tap', 'address', 'class', 'place'],
   'table-card': ['number', 'title', 'instruction', 'address'],

@@ -14,7 +14,7 @@ import { type PaperFormat } from './paper.js';
 import type { LabelGrid } from './kinds.js';
 import type { Surround } from '../../code/look/frame.js';
 
-/** How sheets are to be: kind, paper, what stands on them, how they are cut and turned. */
+/** How sheets are to be: kind, paper, what is on them, how they are cut and turned. */
 export interface SheetSetup {
   readonly kind: SheetKind;
   readonly paper: PaperFormat;

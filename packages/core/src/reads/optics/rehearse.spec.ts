@@ -58,7 +58,7 @@ describe('rehearsing', () => {
     expect(second?.frames).toBeLessThan((first?.frames ?? 0) / 2);
   });
 
-  it('searches anew where they do not', async () => {
+  it('searches again where they do not', async () => {
     const first = await rehearseDevice(plan, 100, small, readerFor(40));
     const alone = await rehearseDevice(plan, 100, small, readerFor(70));
     const after = await rehearseDevice(plan, 100, small, readerFor(70), { like: first });

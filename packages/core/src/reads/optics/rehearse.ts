@@ -41,7 +41,7 @@ export interface RehearsalOptions {
   readonly scene?: Scene;
   /**
    * What the same device made of a code of the same version, level, look and size: how far they are read is told by their
-   * modules, not by what they say. It is confirmed by trials with this code, and searched for anew where they miss.
+   * modules, not by what they say. It is confirmed by trials with this code, and searched for again where they miss.
    */
   readonly like?: ReadableRange | null;
   /** Turn of the paper, degrees; null or left out for up to 25 to either side. */

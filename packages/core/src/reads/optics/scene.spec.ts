@@ -5,7 +5,7 @@ import { type Scene } from './scene.js';
 import type { GreyFrame } from './sensor.js';
 import { tablet, sharp, still, plan, linear, even, meanLight, darkest, brightest } from '../../test/sample-optics.js';
 
-describe('what stands between', () => {
+describe('what is between', () => {
   const contrastOf = (frame: GreyFrame): number => brightest(frame) - darkest(frame);
   const near = { ...still, distanceM: 0.8 };
 

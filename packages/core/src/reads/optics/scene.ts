@@ -1,5 +1,5 @@
 /**
- * What stands between a symbol and a camera: how it was printed, and the light it hangs in. Figures are assumptions of this
+ * What is between a symbol and a camera: how it was printed, and the light it hangs in. Figures are assumptions of this
  * model, named here once and listed in docs/optics.md; none is a property of a product.
  */
 

@@ -1,5 +1,5 @@
 /**
- * Which column of a table holds what of a student: told by its head in many languages, and where there is none by what stands in it.
+ * Which column of a table holds what of a student: told by its head in many languages, and where there is none by what is in it.
  * A wrong guess is fixed by hand; a right one saves a teacher the whole dialog.
  */
 export const rosterRoles = ['id', 'name', 'prefix', 'given', 'middle', 'family', 'class', 'year', 'none'] as const;

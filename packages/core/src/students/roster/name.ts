@@ -3,7 +3,7 @@
  * write them without a blank between. What was typed is kept; only its order and blanks are put right.
  */
 export interface NameParts {
-  /** Of a title or a particle that stands in a column of its own. */
+  /** Of a title or a particle that is in a column of its own. */
   readonly prefix: string;
   readonly given: string;
   readonly middle: string;

@@ -20,7 +20,7 @@ export interface LanguageMarks {
   readonly missing: readonly string[];
   /** May be said of anything, so that it counts only where hardly anything else is said. */
   readonly missingLoosely: readonly string[];
-  /** Headings of a page on cookies or data that stands before everything. */
+  /** Headings of a page on cookies or data that comes before everything. */
   readonly consent: readonly string[];
   readonly consentButton: readonly string[];
   readonly age: readonly string[];

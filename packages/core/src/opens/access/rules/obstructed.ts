@@ -1,4 +1,4 @@
-/** It opens, but something stands before it or spoils it on a phone: questions, a download, no encryption, a long wait. */
+/** It opens, but something comes before it or spoils it on a phone: questions, a download, no encryption, a long wait. */
 import { findHeading, findIn, findNotice, findWall, findWords, isShort } from '../find-marks.js';
 import type { Evidence, FinalPage, PageFacts } from '../evidence.js';
 import { found, type Finding, type Rule } from '../judgement.js';
@@ -10,7 +10,7 @@ export const slowMs = 5000;
 const savedOnly =
   /^application\/(?:zip|x-zip-compressed|gzip|x-7z-compressed|x-rar-compressed|vnd\.rar|octet-stream|x-msdownload|msword|vnd\.ms-|vnd\.openxmlformats|vnd\.oasis\.opendocument)/;
 
-/** Something stands before what is there. */
+/** Something comes before what is there. */
 export const obstructed: Rule = {
   verdict: 'obstructed',
   find: (evidence, catalogue) => {

@@ -10,7 +10,7 @@ export const unproven: Rule = {
   find: (evidence, catalogue) => {
     const { final } = evidence;
     if (!final || findProofs(evidence, catalogue).length > 0) return [];
-    // What stands before the material is known, and is taken away by a tap. A file that is only saved is told as such.
+    // What comes before the material is known, and is taken away by a tap. A file that is only saved is told as such.
     const known = obstructed.find(evidence, catalogue);
     if (known.some((finding) => standsBefore(finding) || finding.reason === 'download-only')) return [];
     const unproven = { reason: 'no-proof', detail: final.page?.title ?? final.contentType } as const;
