@@ -31,12 +31,13 @@ export async function withBrowser(settings, work, more = []) {
   }
 }
 
-export async function newPage(browser, settings, { width = 1280, height = 800 } = {}) {
+export async function newPage(browser, settings, { width = 1280, height = 800, ...more } = {}) {
   const context = await browser.newContext({
     viewport: { width, height },
     baseURL: settings.address,
     locale: 'en-GB',
     acceptDownloads: true,
+    ...more,
   });
   return context.newPage();
 }

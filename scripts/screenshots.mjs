@@ -266,14 +266,44 @@ async function takeKept(browser) {
     height: 2496,
     direction: 'column',
   });
+  await takeStudentPages(browser, addresses);
+}
+
+/** What students see, in four languages; and below it a bench in the made-up language that is 40 % longer. */
+async function takeStudentPages(browser, [written, pictures, sound, pdf]) {
   const phones = [];
-  for (const address of addresses) {
+  for (const address of [
+    written,
+    `${pictures}?lang=uk`,
+    `${sound}?lang=ar`,
+    `${pdf}?lang=pl`,
+    '/K/ABCDE?lang=ar',
+    '/read?lang=uk',
+  ]) {
     const phone = await newPage(browser, settings, { width: 390, height: 844 });
     await phone.goto(address);
     await phone.waitForTimeout(1800);
     phones.push(await phone.screenshot());
   }
-  await sideBySide(browser, phones, 'student-pages');
+  // A service worker would answer with the page that it knows.
+  const page = await newPage(browser, settings, { serviceWorkers: 'block' });
+  await signIn(page);
+  await page.route(
+    (url) => !/^\/(?:api|assets|p|k|c)\//.test(url.pathname),
+    async (route) => {
+      if (route.request().resourceType() !== 'document') return route.fallback();
+      const response = await route.fetch();
+      const body = (await response.text()).replace(/<html lang="[^"]*">/, '<html lang="qps">');
+      await route.fulfill({ response, body });
+    },
+  );
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: /bakery/ }).click();
+  await page.getByRole('table').waitFor();
+  await page.waitForTimeout(8000);
+  const bench = await page.screenshot();
+  const row = await joined(browser, phones, 24 + phones.length * 414, 892);
+  await sideBySide(browser, [row, bench], 'student-pages', { width: 2556, height: 1764, direction: 'column' });
 }
 
 /** A dark bench and station, what waits while the server is away, and a draft that is offered. */
