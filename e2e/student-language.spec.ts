@@ -1,3 +1,4 @@
+import { languages } from '@hapset/student-texts';
 import type { Page, Response } from '@playwright/test';
 import { add, bench, expect, newLesson, openSession, test } from './journey.js';
 
@@ -73,6 +74,24 @@ test.describe('on a phone in Arabic', () => {
     await chosen.setFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
     await expect(page.getByRole('status')).toHaveText('Tego pliku nie można odczytać jako zdjęcia. Wybierz inny.');
   });
+});
+
+test('students’ pages fit a small phone in every language', async ({ page }) => {
+  const address = await pageOf(page, 'Shore sounds');
+  await page.setViewportSize({ width: 320, height: 640 });
+  const wide: string[] = [];
+  for (const { tag, direction } of languages)
+    for (const path of [address, '/p/abcdefghijkmnpqr', '/K/ZZZZZ', '/read']) {
+      await page.goto(`${path}?lang=${tag}`);
+      await expect(page.locator('html')).toHaveAttribute('lang', tag);
+      await expect(page.locator('html')).toHaveAttribute('dir', direction);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      if (over > 0) wide.push(`${path} in ${tag} by ${over} px`);
+    }
+  expect(wide).toEqual([]);
 });
 
 test('the school’s language decides how dates and numbers are written, and `?` opens the guide', async ({
