@@ -35,7 +35,7 @@ export default tseslint.config(
   { files: ['**/*.{js,mjs}'], ignores: ['apps/web/public/**'], languageOptions: { globals: globals.node } },
   // Parts of these run inside a page.
   {
-    files: ['scripts/bench/*.mjs', 'scripts/browser.mjs', 'scripts/screenshots.mjs'],
+    files: ['scripts/bench/*.mjs', 'scripts/browser.mjs', 'scripts/screenshots.mjs', 'scripts/screenshots/*.mjs'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
   },
   { files: ['scripts/**/*.spec.mjs'], languageOptions: { globals: globals.jest } },
