@@ -17,6 +17,8 @@ describe('the table of routes', () => {
       'welcome',
       'signIn',
       'studentPage',
+      'pageFont',
+      'plainFont',
       'keptBytes',
       'keptVariant',
       'webPicture',
