@@ -55,6 +55,8 @@ test('the guide: a lesson with stations, and its sheets', async ({ page }) => {
   await openSession(page);
   await page.goto('/');
   await link(page, lesson.say('Lessons')).click();
+  // The start page has a button of the same name.
+  await expect(page.getByRole('heading', { name: 'Lessons', level: 1 })).toBeVisible();
   await button(page, lesson.say('New lesson')).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel(lesson.say('Name')).fill('By the guide');
