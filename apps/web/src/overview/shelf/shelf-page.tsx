@@ -24,7 +24,7 @@ import { t } from '../words.js';
 export function ShelfPage(): ReactElement {
   const [search, setSearch] = useSearchParams();
   const tag = search.get('tag');
-  const [find, setFind] = useState('');
+  const [find, setFind] = useState(search.get('find') ?? '');
   const wanted = useDeferredValue(find.trim());
   const order = shelfOrders.find((known) => known === search.get('order')) ?? 'newest';
   const shelf = useInfiniteQuery(shelfQuery(wanted, tag, order));
