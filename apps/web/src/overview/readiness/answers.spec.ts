@@ -153,7 +153,7 @@ describe('cells of the bench', () => {
         { state: 'look-at', carry: 'words', grain: 'fine', modules: 41, act: 'event', ignoredBy: ['Laptops'] },
         'event',
       ),
-    ).toMatchObject({ title: 'Event', figure: 'shown as text on one device' });
+    ).toMatchObject({ title: 'Event', figure: 'only text on one device' });
     expect(
       carriesWords(
         {
@@ -166,7 +166,7 @@ describe('cells of the bench', () => {
         },
         'form',
       ),
-    ).toMatchObject({ title: 'Without https://', figure: 'shown as text on 2 devices' });
+    ).toMatchObject({ title: 'Without https://', figure: 'only text on 2 devices' });
     expect(
       carriesWords(
         { state: 'done', carry: 'trimmed', grain: 'medium', modules: 29, act: 'link', ignoredBy: [] },
