@@ -1,10 +1,10 @@
-import { languages, languageOf, preferredLanguage } from './language.js';
+import { languages, languageOf, preferredLanguage, type LanguageTag } from './language.js';
 import { en, type StudentTextKey } from './languages/en.js';
 import { studentTexts } from './student-texts.js';
 
 const keys = Object.keys(en) as StudentTextKey[];
 /** A text with its places left open. */
-const open = (tag: (typeof languages)[number]['tag'], key: StudentTextKey): string =>
+const open = (tag: LanguageTag, key: StudentTextKey): string =>
   studentTexts(tag)(key, new Proxy({}, { get: (_, name) => `{{${String(name)}}}`, has: () => true }));
 const places = (text: string): readonly string[] => [...text.matchAll(/\{\{(\w+)\}\}/g)].map(([, name]) => name ?? '');
 

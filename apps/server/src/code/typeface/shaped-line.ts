@@ -100,7 +100,7 @@ function shape(text: string, font: SheetFont, han: HanForms): ShapedLine {
 }
 
 /** Kana and Hangul tell which forms the Chinese characters beside them have. */
-function formsOf(text: string, han: HanForms): Family {
+export function formsOf(text: string, han: HanForms): Family {
   if (/\p{Script=Hiragana}|\p{Script=Katakana}/u.test(text)) return 'jp';
   return /\p{Script=Hangul}/u.test(text) ? 'kr' : han;
 }

@@ -1,6 +1,6 @@
 /** Which language a student's page is in: the one that was chosen at its foot, or else the phone's. */
 import type { IncomingHttpHeaders } from 'node:http';
-import { languageOf, preferredLanguage, type Language, type LanguageTag } from '@hapset/student-texts';
+import { languageOf, preferredLanguage, type Language } from '@hapset/student-texts';
 import Negotiator from 'negotiator';
 
 /** What of a request says so. */
@@ -10,7 +10,6 @@ export interface Asking {
 }
 
 export interface AskedLanguage extends Language {
-  readonly tag: LanguageTag;
   /** By the choice at the foot: links on the page keep it. */
   readonly chosen: boolean;
 }
@@ -19,7 +18,7 @@ export interface AskedLanguage extends Language {
 const longestHeader = 500;
 
 /** What was chosen at the foot of a page: `?lang=uk`. */
-export function chosenLanguage(url: string): ReturnType<typeof languageOf> {
+export function chosenLanguage(url: string): Language | null {
   return languageOf(/[?&]lang=([a-z]{2,3})(?:&|$)/i.exec(url)?.[1] ?? '');
 }
 

@@ -1,5 +1,5 @@
 /** Which characters of a page the students' own font lacks, and which family has them. */
-import { faceFor } from '../../code/typeface/shaped-line.js';
+import { faceFor, formsOf } from '../../code/typeface/shaped-line.js';
 import { families, type Family } from '../../code/typeface/faces.js';
 
 /** Devices have pictures for these. */
@@ -9,19 +9,13 @@ const leftToTheDevice: readonly Family[] = ['emoji'];
 export function charactersByFamily(shown: string): ReadonlyMap<Family, readonly string[]> {
   const found = new Map<Family, string[]>();
   const characters = [...new Set(shown)].filter((character) => character > '\u024f').sort(byCodePoint);
-  const han = hanForms(shown);
+  const han = formsOf(shown, 'sc');
   for (const character of characters) {
     const family = faceFor(character, 'text', han)?.split('-')[0] as Family | undefined;
     if (family === undefined || !families.includes(family) || leftToTheDevice.includes(family)) continue;
     found.set(family, [...(found.get(family) ?? []), character]);
   }
   return found;
-}
-
-/** Kana and Hangul tell which forms the Chinese characters beside them have. */
-function hanForms(shown: string): Family {
-  if (/\p{Script=Hiragana}|\p{Script=Katakana}/u.test(shown)) return 'jp';
-  return /\p{Script=Hangul}/u.test(shown) ? 'kr' : 'sc';
 }
 
 function byCodePoint(a: string, b: string): number {

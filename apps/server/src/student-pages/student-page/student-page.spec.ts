@@ -153,7 +153,7 @@ describe('what students see', () => {
     expect((await other.set('Accept-Language', 'pl')).status).toBe(200);
   });
 
-  it('brings the letters that it needs, and no others', async () => {
+  it('loads the letters of other scripts that it needs, and no others', async () => {
     const page = await keep(oneFile((await add(sound, 'waves.wav')).id), 'Ωκεανός 海の音');
     const facesOf = (text: string): readonly string[] =>
       [...text.matchAll(/src:url\(([^)]*)\)/g)].map(([, at]) => at ?? '');

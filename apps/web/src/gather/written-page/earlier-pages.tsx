@@ -11,7 +11,7 @@ import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { t } from '../words.js';
 
-/** How the page stood before; taking one keeps what is there now. */
+/** Earlier versions of the page. Restoring one keeps the present one as well. */
 export function EarlierPages({
   materialId,
   onTake,

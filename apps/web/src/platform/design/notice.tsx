@@ -82,18 +82,17 @@ function useNotices(): Notices {
   );
   const undo = useCallback(
     (action: Undoable | null): boolean => {
-      const take = (last: Undoable): void => {
+      const take = (last: Undoable | null): boolean => {
+        if (!last) return false;
         stack.remove(last);
         last.undo();
         if (!action) say(t('notice.undone', { words: last.words }), null);
-      };
-      if (!action && stack.isWaiting) {
-        void stack.takeLastWhenAnswered(location.pathname).then((last) => last && take(last));
         return true;
-      }
-      const last = action ?? stack.takeLast(location.pathname);
-      if (last) take(last);
-      return last !== null;
+      };
+      const page = location.pathname;
+      if (action || !stack.isWaiting) return take(action ?? stack.takeLast(page));
+      stack.whenAnswered(() => take(stack.takeLast(page)));
+      return true;
     },
     [stack, say],
   );

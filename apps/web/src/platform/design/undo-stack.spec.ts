@@ -22,4 +22,26 @@ describe('what can be taken back', () => {
     const taken = Array.from({ length: 40 }, () => stack.takeLast('/lessons/1')?.words ?? null);
     expect([taken[0], taken[29], taken[30]]).toEqual(['39', '10', null]);
   });
+
+  it('waits for everything that was sent, also for what the one before sent again', async () => {
+    const stack = new UndoStack();
+    const order: string[] = [];
+    let answer = (): void => undefined;
+    const sent = (): Promise<void> => new Promise((resolve) => (answer = resolve));
+    const settle = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+    stack.changeSent(sent());
+    stack.whenAnswered(() => {
+      order.push('first');
+      stack.changeSent(sent());
+    });
+    stack.whenAnswered(() => order.push('second'));
+    await settle();
+    expect(order).toEqual([]);
+    answer();
+    await settle();
+    expect(order).toEqual(['first']);
+    answer();
+    await settle();
+    expect([order, stack.isWaiting]).toEqual([['first', 'second'], false]);
+  });
 });

@@ -14,7 +14,7 @@ const mostKept = 30;
 export class UndoStack {
   private done: readonly Undoable[] = [];
   private underway: ReadonlySet<Promise<unknown>> = new Set();
-  private lastTaken: Promise<unknown> = Promise.resolve();
+  private waiting: Promise<void> = Promise.resolve();
 
   add(action: Undoable): void {
     this.done = [...this.done, action].slice(-mostKept);
@@ -41,16 +41,12 @@ export class UndoStack {
     return this.underway.size > 0;
   }
 
-  /** As `takeLast`, once every change that is under way is answered. Calls are served in their order. */
-  async takeLastWhenAnswered(page: string): Promise<Undoable | null> {
-    const before = this.lastTaken;
-    const taken = (async () => {
-      await before;
+  /** Does it once everything that was sent is answered, one after the other: what is done may send something again. */
+  whenAnswered(act: () => void): void {
+    this.waiting = this.waiting.then(async () => {
       while (this.isWaiting) await Promise.allSettled(this.underway);
-      return this.takeLast(page);
-    })();
-    this.lastTaken = taken;
-    return taken;
+      act();
+    });
   }
 
   /** It was taken back in another way. */

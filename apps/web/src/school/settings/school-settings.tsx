@@ -22,11 +22,9 @@ type Fields = Omit<ChangeSchool, 'version' | 'shortLinkHost' | 'visitorNetworks'
   /** One a line. */ visitorNetworks: string;
 };
 
-const languageNames = Object.fromEntries(schoolLanguages.map((tag) => [tag, languageName(tag)]));
-
-/** The school's own stays, also where this version has no texts in it. */
-function languagesFor({ language }: SchoolView): readonly string[] {
-  return schoolLanguages.includes(language) ? schoolLanguages : [language, ...schoolLanguages];
+/** With their names. The school's own stays, also where this version has no texts in it. */
+function languagesFor({ language }: SchoolView): Readonly<Record<string, string>> {
+  return Object.fromEntries([...new Set([...schoolLanguages, language])].map((tag) => [tag, languageName(tag)]));
 }
 
 const edgeWords = { long: t('schoolSettings.longEdge'), short: t('schoolSettings.shortEdge') } as const;
@@ -85,6 +83,7 @@ function SettingsList({ school }: { readonly school: SchoolView }): ReactElement
 function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement {
   const form = useForm<Fields>({ defaultValues: fieldsOf(school) });
   const { change, problems } = useChangeSchool(school);
+  const languages = languagesFor(school);
   return (
     <form
       className="flex flex-col gap-4"
@@ -100,8 +99,8 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
           problem={problems.get('timeZone')}
         />
         <ChoiceField
-          choices={languagesFor(school)}
-          words={languageNames}
+          choices={Object.keys(languages)}
+          words={languages}
           label={t('schoolSettings.language')}
           hint={t('schoolSettings.howDatesTimesAndNumbers')}
           {...form.register('language')}
