@@ -5,7 +5,7 @@
 import { Inject, Injectable, type BeforeApplicationShutdown, type OnApplicationBootstrap } from '@nestjs/common';
 import { isAlwaysOpen, isWebAddress, type Opening, parseUrl } from '@hapset/core';
 import { DataSource } from 'typeorm';
-import { changedLately } from '../../platform/database/changed-lately.js';
+import { ChangeReader } from '../../platform/database/change-reader.js';
 import { Loop } from '../../platform/loop/loop.js';
 import { LOGGER, type AppLogger } from '../../platform/logging/logger.token.js';
 import { addressOf } from '../../gather/material/material-address.js';
@@ -57,14 +57,16 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
   private known: (RedirectSchool & { readonly version: number; readonly publicAddress: string }) | null = null;
   private readonly loop: Loop;
   private looking: Promise<void> | null = null;
-  /** What changed while the database could not be asked is longer ago than the overlap: then all are read again. */
-  private missed = true;
+  private readonly changes: ChangeReader;
+  /** Of the school's settings when all were read. */
+  private readWith: number | null = null;
 
   constructor(
     private readonly dataSource: DataSource,
     private readonly schools: SchoolService,
     @Inject(LOGGER) logger: AppLogger,
   ) {
+    this.changes = new ChangeReader(dataSource);
     this.loop = new Loop(() => this.look(), { name: 'look for changed short links', everyMs: lookMs, logger });
   }
 
@@ -94,20 +96,13 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
   /** Takes over what changed lately. Whoever changed something waits for it, so that the next opening is right. */
   async look(): Promise<void> {
     await this.looking?.catch(() => undefined);
-    this.looking = this.takeChanges()
-      .then(() => void (this.missed = false))
-      .catch((error: unknown) => {
-        this.missed = true;
-        throw error;
-      })
-      .finally(() => (this.looking = null));
+    this.looking = this.takeChanges().finally(() => (this.looking = null));
     return this.looking;
   }
 
   private async takeChanges(): Promise<void> {
     const { version, name, timeZone, language, publicAddress, shortLinkHost, formerShortHosts } =
       await this.schools.get();
-    const before = this.known?.version;
     const hosts = [shortLinkHost, ...(formerShortHosts ?? [])]
       .filter((host) => host !== null)
       .map((host) => host.toLowerCase());
@@ -121,11 +116,11 @@ export class RedirectTable implements OnApplicationBootstrap, BeforeApplicationS
       ownHost: parseUrl(publicAddress)?.host.toLowerCase() ?? '',
     };
     // Addresses of kept pages hang on the school's own: with another one all are read again.
-    this.put(
-      before === version && !this.missed
-        ? await this.rows(`WHERE ${changedLately('links.changed_at')}`)
-        : await this.rows(''),
-    );
+    await this.changes.read(async (since) => {
+      const isRead = this.readWith === version;
+      this.put(isRead ? await this.rows('WHERE links.changed_at >= ?', [since]) : await this.rows(''));
+      this.readWith = version;
+    });
   }
 
   private async rows(where: string, values: readonly string[] = []): Promise<readonly Row[]> {

@@ -2,7 +2,7 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import type { AccessCheckState } from '@hapset/contract';
 import { DataSource } from 'typeorm';
-import { changedLately } from '../../platform/database/changed-lately.js';
+import type { ChangedSince } from '../../platform/database/change-reader.js';
 import { LiveEventsService, type ChangeToTell } from '../../platform/live-events/live-events.service.js';
 
 interface ChangedRow {
@@ -21,14 +21,15 @@ export class CheckChanges implements OnModuleInit {
   ) {}
 
   onModuleInit(): void {
-    this.events.addSource(() => this.changes());
+    this.events.addSource((since) => this.changes(since));
   }
 
-  private async changes(): Promise<readonly ChangeToTell[]> {
+  private async changes(since: ChangedSince): Promise<readonly ChangeToTell[]> {
     const rows = (await this.dataSource.query(
       `SELECT checks.id, checks.material_id AS materialId, materials.owner_id AS ownerId, checks.state, checks.view
        FROM access_checks checks JOIN materials ON materials.id = checks.material_id
-       WHERE ${changedLately('checks.changed_at')}`,
+       WHERE checks.changed_at >= ?`,
+      [since],
     )) as ChangedRow[];
     return rows.map(({ id, materialId, ownerId, state, view }) => ({
       key: `${id} ${state} ${view ?? ''}`,

@@ -133,9 +133,9 @@ export class StudentViews implements BeforeApplicationShutdown {
   }
 }
 
-/** Its time was over before anything was drawn: the page, its service or this server may have been busy. */
-function isEmptyForTime({ stoppedBy, contentAfterMs }: View): boolean {
-  return stoppedBy === 'time' && contentAfterMs === null;
+/** Its time was over before anything was drawn or read: the page, its service or this server may have been busy. */
+function isEmptyForTime({ stoppedBy, contentAfterMs, frames }: View): boolean {
+  return stoppedBy === 'time' && (contentAfterMs === null || frames === null);
 }
 
 /** Of a page that leads on and on. */

@@ -1,11 +1,13 @@
 /**
  * Tells open pages what changes, whichever server does the work: while somebody listens, the tables are asked for what
- * changed lately, by the database's own clock. A change may be told twice, never not at all.
+ * changed since they were asked last. A change may be told twice, never not at all: whoever begins to listen hears what
+ * was told in the moments before, when the page had asked already and did not listen yet.
  */
 import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
 import type { LiveEvent } from '@hapset/contract';
 import { Observable, Subject } from 'rxjs';
-import { overlapSeconds } from '../database/changed-lately.js';
+import { DataSource } from 'typeorm';
+import { ChangeReader, overlapSeconds, type ChangedSince } from '../database/change-reader.js';
 import { Loop } from '../loop/loop.js';
 import { LOGGER, type AppLogger } from '../logging/logger.token.js';
 
@@ -21,19 +23,31 @@ export interface ChangeToTell {
   readonly event: LiveEvent;
 }
 
-/** Looks for what changed lately (`changedLately`), by the database's clock; called while somebody listens. */
-export type ChangeSource = () => Promise<readonly ChangeToTell[]>;
+/** Looks for what changed since; called while somebody listens. */
+export type ChangeSource = (since: ChangedSince) => Promise<readonly ChangeToTell[]>;
+
+/** Times in milliseconds since 1970. */
+interface Told {
+  readonly change: ChangeToTell;
+  readonly at: number;
+  readonly lastSeenAt: number;
+}
 
 @Injectable()
 export class LiveEventsService implements BeforeApplicationShutdown {
   private readonly sources: ChangeSource[] = [];
   private readonly changes = new Subject<ChangeToTell>();
   private readonly ended = new Subject<void>();
-  private told = new Map<string, number>();
+  private told = new Map<string, Told>();
   private listeners = 0;
+  private readonly reader: ChangeReader;
   private readonly loop: Loop;
 
-  constructor(@Inject(LOGGER) private readonly logger: AppLogger) {
+  constructor(
+    @Inject(LOGGER) private readonly logger: AppLogger,
+    dataSource: DataSource,
+  ) {
+    this.reader = new ChangeReader(dataSource);
     this.loop = new Loop(() => this.tellChanges(), { name: 'look for changes to tell', everyMs: lookMs, logger });
   }
 
@@ -59,30 +73,45 @@ export class LiveEventsService implements BeforeApplicationShutdown {
       }).start();
       const heard = this.changes.subscribe((told) => told.ownerId === ownerId && listener.next(told.event));
       const over = this.ended.subscribe({ next: () => listener.complete(), complete: () => listener.complete() });
+      listener.next(null);
+      for (const event of this.toldLately(ownerId)) listener.next(event);
       this.listeners += 1;
       this.loop.start();
-      listener.next(null);
       return () => {
         clearInterval(alive);
         session.pause();
         heard.unsubscribe();
         over.unsubscribe();
         this.listeners -= 1;
-        if (this.listeners === 0) this.loop.pause();
+        if (this.listeners > 0) return;
+        this.loop.pause();
+        this.reader.forget();
       };
     });
   }
 
   private async tellChanges(): Promise<void> {
-    const changes = (await Promise.all(this.sources.map((source) => source()))).flat();
-    const now = Date.now();
-    for (const change of changes) this.tell(change, now);
-    this.told = new Map([...this.told].filter(([, at]) => now - at < 2000 * overlapSeconds));
+    await this.reader.read(async (since) => {
+      const changes = (await Promise.all(this.sources.map((source) => source(since)))).flat();
+      const now = Date.now();
+      for (const change of changes) this.tell(change, now);
+    });
+    this.told = new Map([...this.told].filter(([, { lastSeenAt }]) => isLately(lastSeenAt)));
+  }
+
+  private toldLately(ownerId: string): readonly LiveEvent[] {
+    const told = [...this.told.values()].filter(({ change, at }) => change.ownerId === ownerId && isLately(at));
+    return told.map(({ change }) => change.event);
   }
 
   /** Once under each key. */
   private tell(change: ChangeToTell, now: number): void {
-    if (!this.told.has(change.key)) this.changes.next(change);
-    this.told.set(change.key, now);
+    const before = this.told.get(change.key);
+    if (!before) this.changes.next(change);
+    this.told.set(change.key, { change, at: before?.at ?? now, lastSeenAt: now });
   }
+}
+
+function isLately(at: number): boolean {
+  return Date.now() - at < 1000 * overlapSeconds;
 }

@@ -57,6 +57,11 @@ describe('live events', () => {
     expect(atSecond.events).toContainEqual(done);
     expect(own.events.filter((event) => event.type === 'check' && event.state === 'done')).toHaveLength(1);
     expect(other.events).toEqual([]);
+    // A page that asked before and listens only now has not seen the change.
+    const late = await listen('Maren');
+    await until(() => Promise.resolve(isDone(late.events)), Boolean);
+    expect(late.events).toContainEqual(done);
+    late.response.destroy();
     own.response.destroy();
     other.response.destroy();
     await second.stop();

@@ -52,6 +52,13 @@ describe('live events', () => {
     expect(heard).toEqual(['lost', 'back', 'two']);
   });
 
+  it('may have been missed where the first connection took long', () => {
+    const { sources, heard } = scene();
+    jest.advanceTimersByTime(6000);
+    sources[0]?.fire('open');
+    expect(heard).toEqual(['back']);
+  });
+
   it('end with the page', () => {
     const { sources, live } = scene();
     const [first] = sources;

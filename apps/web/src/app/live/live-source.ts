@@ -11,12 +11,14 @@ export interface LiveSourceOptions {
   readonly events: Readonly<Record<string, (data: string) => void>>;
   /** The connection was lost. */
   readonly onLost: () => void;
-  /** It is there again, and events may have been missed. */
+  /** It is there again, or came late: events may have been missed. */
   readonly onReturn: () => void;
 }
 
 const closed = 2;
 const againMs = 5000;
+/** A server tells what it told so long before; a connection that takes longer has missed something. */
+const lateMs = 5000;
 
 export class LiveSource {
   private source: Source | null = null;
@@ -27,11 +29,12 @@ export class LiveSource {
 
   start(): void {
     const source = this.options.open();
+    const startedAt = Date.now();
     this.source = source;
     for (const [name, act] of Object.entries(this.options.events))
       source.addEventListener(name, (event) => act((event as MessageEvent<string>).data));
     source.addEventListener('open', () => {
-      if (this.lost) this.options.onReturn();
+      if (this.lost || Date.now() - startedAt > lateMs) this.options.onReturn();
       this.lost = false;
     });
     source.addEventListener('error', () => {
