@@ -5,7 +5,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { sql, startDatabase } from './database.mjs';
 import { isRunning, prepareData, startParts, takeLock } from './parts.mjs';
-import { projectFolder, serverEnvironment, Trouble } from './settings.mjs';
+import { consoleCommands, projectFolder, serverEnvironment, Trouble } from './settings.mjs';
 
 process.umask(0o077);
 const [task, text] = process.argv.slice(2);
@@ -25,6 +25,7 @@ const tasks = {
       if (!event.restarted) end();
     });
     tell({ kind: 'ready' });
+    if (!settings.demo) await runCommand('setup-link');
     await Promise.race([stop, ended]);
     await parts.stop();
   },
@@ -45,12 +46,14 @@ const tasks = {
       for (const file of ['demo-loaded', 'neighbours.json']) rmSync(join(settings.dataFolder, file), { force: true });
       prepareData(settings);
     }),
-  'create-administrator': () => withDatabase(createAdministrator),
+  'create-administrator': () => withDatabase(() => runCommand('create-administrator')),
+  'setup-link': () => withDatabase(() => runCommand('setup-link')),
 };
 
 let release = () => undefined;
 try {
-  if (task === 'create-administrator' && isRunning(settings.dataFolder)) await createAdministrator();
+  // Beside a server that runs, its database is used.
+  if (consoleCommands.has(task) && isRunning(settings.dataFolder)) await runCommand(task);
   else {
     release = takeLock(settings.dataFolder);
     await tasks[task]();
@@ -77,9 +80,9 @@ async function withDatabase(work) {
   }
 }
 
-/** Asks the person at the terminal. */
-async function createAdministrator() {
-  const child = spawn(process.execPath, [join(projectFolder, 'apps/server/dist/app/create-administrator.js')], {
+/** Writes to the terminal, and asks the person there. */
+async function runCommand(command) {
+  const child = spawn(process.execPath, [join(projectFolder, `apps/server/dist/app/${command}.js`)], {
     env: serverEnvironment(settings),
     stdio: 'inherit',
   });

@@ -7,6 +7,9 @@ import { fileURLToPath } from 'node:url';
 
 export const projectFolder = resolve(fileURLToPath(new URL('..', import.meta.url)));
 
+/** What works on the database beside the server, and writes to the terminal. */
+export const consoleCommands = new Set(['create-administrator', 'setup-link']);
+
 export const chromiumSandbox = '/usr/lib/chromium/chrome-sandbox';
 
 /** @param {Record<string, string | undefined>} environment */

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { asUser, closeDataFolder, letUserRead, serviceUser } from './service-user.mjs';
-import { projectFolder, Trouble } from './settings.mjs';
+import { consoleCommands, projectFolder, Trouble } from './settings.mjs';
 
 /**
  * The whole stack.
@@ -67,7 +67,7 @@ function launch(task, settings, hear) {
     cwd: projectFolder,
     env: { ...process.env, ...env },
     stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
-    detached: task !== 'create-administrator', // Ctrl+C must reach it through us alone; a command that asks keeps the terminal
+    detached: !consoleCommands.has(task), // Ctrl+C must reach it through us alone; a command that asks keeps the terminal
     ...identity,
   });
   let trouble = null;

@@ -22,9 +22,9 @@ await runMain(async () => {
   const settings = readSettings();
   console.log('Starting …');
   const stack = await startStack(settings, tellExit);
+  const account = '\nSign in with     maren.dallow@fernhollow.example\nPassword         low-tide-at-nine';
   console.log(`
-Hapset runs at   ${settings.address}
-${settings.demo ? 'Sign in with     maren.dallow@fernhollow.example\nPassword         low-tide-at-nine' : 'Create the first account once, while it is stopped:   npm run create-administrator'}
+Hapset runs at   ${settings.address}${settings.demo ? account : ''}
 
 Ctrl+C stops it. What you did is saved for the next start.`);
   const part = await Promise.race([untilStopped(), stack.ended]);

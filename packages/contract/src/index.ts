@@ -1,6 +1,8 @@
 /** The JSON between server and web application. */
 export * from './platform/problem.js';
 export * from './school/account.js';
+export * from './school/staff.js';
+export * from './school/activity.js';
 export * from './school/settings.js';
 export * from './school/device.js';
 export * from './school/school-class.js';

@@ -11,6 +11,25 @@ import type {
   LinkCheckView,
 } from './opens/access-check.js';
 import type { SessionView, SignIn, WelcomeView } from './school/account.js';
+import type { ActivityPage } from './school/activity.js';
+import type {
+  AccountLinkMade,
+  AccountLinkToken,
+  AccountLinkView,
+  ChangeEmail,
+  ChangeName,
+  SetPassword,
+  ChangeStaff,
+  ConfirmPassword,
+  CreateAccount,
+  HandedOver,
+  HandOver,
+  Invite,
+  OwnAccount,
+  ResetPassword,
+  StaffMember,
+  StaffView,
+} from './school/staff.js';
 import type { ChangeDevice, CreateDevice, DeviceView } from './school/device.js';
 import type { AddFile, FilesPage, FileView, RenameFile, ReplaceFile } from './gather/file.js';
 import type { HealthView } from './platform/health.js';
@@ -108,16 +127,23 @@ export interface Route<Body, Reply> {
   readonly access: RouteAccess;
   /** A change that waits for a server that is away, and is sent again with the same Idempotency-Key. */
   readonly waits: boolean;
+  /** Asks for the password again where it was last given more than 15 minutes ago. */
+  readonly confirmed: boolean;
   readonly types?: { readonly body: Body; readonly reply: Reply };
 }
 
 function route<Reply, Body = null>(method: Method, path: string, access: RouteAccess = 'staff'): Route<Body, Reply> {
-  return { method, path, access, waits: method !== 'GET' && method !== 'HEAD' };
+  return { method, path, access, waits: method !== 'GET' && method !== 'HEAD', confirmed: false };
 }
 
 /** What only asks, and what has a way of its own to go on: it is sent once, and a failure is said at once. */
 function atOnce<Body, Reply>(sent: Route<Body, Reply>): Route<Body, Reply> {
   return { ...sent, waits: false };
+}
+
+/** What takes hold of accounts, or of many students: whoever finds an open screen can't do it. */
+function confirmed<Body, Reply>(sent: Route<Body, Reply>): Route<Body, Reply> {
+  return { ...sent, confirmed: true };
 }
 
 /**
@@ -132,6 +158,29 @@ export const routes = {
   signIn: atOnce(route<SessionView, SignIn>('POST', '/api/session', 'anyone')),
   session: route<SessionView>('GET', '/api/session'),
   signOut: atOnce(route<null>('DELETE', '/api/session')),
+  confirmPassword: atOnce(route<null, ConfirmPassword>('POST', '/api/session/confirmation')),
+
+  /** One-time links: their tokens are in bodies, never in addresses that logs hold. */
+  accountLink: atOnce(route<AccountLinkView, AccountLinkToken>('POST', '/api/account-links', 'anyone')),
+  createAccount: atOnce(route<SessionView, CreateAccount>('POST', '/api/account-links/account', 'anyone')),
+  resetPassword: atOnce(route<SessionView, ResetPassword>('POST', '/api/account-links/password', 'anyone')),
+
+  ownAccount: route<OwnAccount>('GET', '/api/account'),
+  changeName: route<SessionView, ChangeName>('PATCH', '/api/account'),
+  changeEmail: confirmed(atOnce(route<SessionView, ChangeEmail>('PUT', '/api/account/email'))),
+  setPassword: atOnce(route<null, SetPassword>('PUT', '/api/account/password')),
+  endSession: route<null>('DELETE', '/api/account/sessions/:sessionId'),
+
+  staff: route<StaffView>('GET', '/api/staff', 'administrator'),
+  invite: confirmed(atOnce(route<AccountLinkMade, Invite>('POST', '/api/staff/invitations', 'administrator'))),
+  revokeInvitation: route<null>('DELETE', '/api/staff/invitations/:invitationId', 'administrator'),
+  changeStaff: confirmed(route<StaffMember, ChangeStaff>('PATCH', '/api/staff/:accountId', 'administrator')),
+  makeResetLink: confirmed(atOnce(route<AccountLinkMade>('POST', '/api/staff/:accountId/reset-link', 'administrator'))),
+  handOver: confirmed(route<HandedOver, HandOver>('POST', '/api/staff/:accountId/handover', 'administrator')),
+
+  /** `?before=`, `?activity=`, `?who=`: the page before an entry, of one kind, of one person. */
+  activity: route<ActivityPage>('GET', '/api/activity', 'administrator'),
+  activityCsv: confirmed(route<string>('GET', '/api/activity.csv', 'administrator')),
 
   school: route<SchoolView>('GET', '/api/school'),
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
@@ -296,11 +345,11 @@ export const routes = {
   printPage: route<string>('GET', '/api/prints/:printId/pages/:pageNumber'),
   students: route<StudentsPage>('GET', '/api/students'),
   studentGroups: route<StudentGroups>('GET', '/api/student-groups'),
-  studentsFile: route<Blob>('GET', '/api/students-file', 'office'),
+  studentsFile: confirmed(route<Blob>('GET', '/api/students-file', 'office')),
   changeStudent: route<StudentView, ChangeStudent>('PATCH', '/api/students/:studentId'),
-  eraseStudent: route<null>('DELETE', '/api/students/:studentId', 'office'),
+  eraseStudent: confirmed(route<null>('DELETE', '/api/students/:studentId', 'office')),
   /** All who left, or all of a class. */
-  eraseStudents: route<StudentGroups, EraseStudents>('POST', '/api/student-erasures', 'office'),
+  eraseStudents: confirmed(route<StudentGroups, EraseStudents>('POST', '/api/student-erasures', 'office')),
   replaceCard: route<StudentView>('DELETE', '/api/students/:studentId/card'),
   leaveClass: route<StudentGroups, LeaveClass>('POST', '/api/class-departures', 'office'),
   compareRoster: atOnce(route<RosterComparisonView, CompareRoster>('POST', '/api/roster-comparisons', 'office')),

@@ -1,6 +1,10 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { AccessCheckModule } from '../opens/access-check/access-check.module.js';
 import { AccountModule } from '../school/account/account.module.js';
+import { AccountLinkModule } from '../school/account-link/account-link.module.js';
+import { ActivityModule } from '../school/activity/activity.module.js';
+import { OwnAccountModule } from '../school/own-account/own-account.module.js';
+import { StaffModule } from '../school/staff/staff.module.js';
 import { ClockModule } from '../platform/clock/clock.module.js';
 import { ConfigurationModule } from '../platform/configuration/configuration.module.js';
 import type { Configuration } from '../platform/configuration/configuration.js';
@@ -54,7 +58,11 @@ export class AppModule {
         LiveEventsModule,
         OwnershipModule,
         IdempotencyModule,
+        ActivityModule,
         AccountModule,
+        AccountLinkModule,
+        OwnAccountModule,
+        StaffModule,
         SchoolModule,
         DeviceModule,
         SchoolClassModule,

@@ -39,7 +39,7 @@ async function askPerson(): Promise<{ name: string; email: string; password: str
   try {
     const name = await terminal.question('Name: ');
     const email = await terminal.question('E-mail address: ');
-    process.stdout.write('Password (at least 12 characters, not shown): ');
+    process.stdout.write('Password (at least 10 characters, not shown): ');
     silent = true;
     const password = await terminal.question('');
     process.stdout.write('\nThe same password again: ');

@@ -63,6 +63,9 @@ import { TeacherSaw1810000000000 } from '../platform/database/migrations/1810000
 import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1811000000000-answered-requests.js';
 import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
 import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
+import { StaffAccounts1814000000000 } from '../platform/database/migrations/1814000000000-staff-accounts.js';
+import { AccountLink } from '../school/account-link/account-link.entity.js';
+import { ActivityEntryRow } from '../school/activity/activity-entry.entity.js';
 import { AnsweredRequest } from '../school/idempotency/answered-request.entity.js';
 import { StudentViews1809000000000 } from '../platform/database/migrations/1809000000000-student-views.js';
 import { SnakeNaming } from '../platform/database/naming.js';
@@ -71,6 +74,8 @@ export const entities = [
   Account,
   Session,
   SignInFailures,
+  AccountLink,
+  ActivityEntryRow,
   School,
   Device,
   SchoolClass,
@@ -134,6 +139,7 @@ export const migrations = [
   AnsweredRequests1811000000000,
   SchoolLanguage1812000000000,
   PlainNames1813000000000,
+  StaffAccounts1814000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

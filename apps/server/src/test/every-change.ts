@@ -5,6 +5,7 @@ import type {
   FilesPage,
   LooksView,
   MaterialPage,
+  OwnAccount,
   RouteName,
   SchoolClassView,
   SchoolView,
@@ -12,6 +13,7 @@ import type {
   SheetTemplateView,
   ShortLinkDetails,
   StudentsPage,
+  StaffView,
   TeacherClassesView,
   TryoutView,
 } from '@hapset/contract';
@@ -206,11 +208,29 @@ function codeChanges({ ids, get }: Reading, shortId: string): readonly Change[] 
   ];
 }
 
-async function schoolChanges({ ids, get }: Reading): Promise<readonly Change[]> {
+function accountChanges({ ids, get }: Reading): readonly Change[] {
+  const own = async (): Promise<Record<string, unknown>> => ({ ...(await get<OwnAccount>('/api/account', 'Tobiah')) });
+  return [
+    { route: 'changeName', who: 'Tobiah', path: '/api/account', fields: { name: 'Tobiah W.' }, read: own },
+    { route: 'changeEmail', who: 'Tobiah', path: '/api/account/email', fields: { email: 't@test.example' }, read: own },
+    {
+      route: 'changeStaff',
+      who: 'Pell',
+      path: `/api/staff/${ids.accountId}`,
+      fields: { role: 'teacher', active: false },
+      read: async () => ({
+        ...(await get<StaffView>('/api/staff', 'Pell')).staff.find(({ accountId }) => accountId === ids.accountId),
+      }),
+    },
+  ];
+}
+
+async function schoolChanges({ scene, ids, get }: Reading): Promise<readonly Change[]> {
   const { version: _, ...school } = await get<SchoolView>('/api/school');
   const description = { id: 'x', name: 'Y', hosts: ['a.example'], addresses: [], walls: [], fixes: [] };
   const limited = [{ accountId: (await get<{ accountId: string }>('/api/session')).accountId, classNames: ['6'] }];
   return [
+    ...accountChanges({ scene, ids, get }),
     {
       route: 'changeStudent',
       path: `/api/students/${ids.studentId}`,

@@ -1,5 +1,8 @@
 /** One of everything that has an id: for tests that walk all routes. */
 import type {
+  AccountLinkMade,
+  OwnAccount,
+  StaffView,
   RosterComparisonView,
   FileView,
   LinkCheckAsked,
@@ -46,10 +49,23 @@ export async function makeOneOfEach(scene: Scene, who = 'Maren'): Promise<Record
     ...(await studentsOf(scene, who)),
     ...(await filesOf(scene, who)),
     ...(await checksOf(scene, who, material.id)),
+    ...(await accountsOf(scene, who)),
   };
 }
 
 type Ids = Promise<Record<string, string>>;
+
+async function accountsOf({ server }: Scene, who: string): Ids {
+  const { sessions } = await server.ok<OwnAccount>(who, 'GET', '/api/account');
+  const invitation = await server.ok<AccountLinkMade>('Pell', 'POST', '/api/staff/invitations', {
+    role: 'teacher',
+    note: '',
+  });
+  const { staff } = await server.ok<StaffView>('Pell', 'GET', '/api/staff');
+  // Nobody who is needed by what a test does next.
+  const other = staff.find(({ name }) => name === 'Hesper');
+  return { sessionId: sessions[0]?.id ?? '', invitationId: invitation.id, accountId: other?.accountId ?? '' };
+}
 
 async function paperOf({ server }: Scene, who: string, stationId: string, materialId: string): Ids {
   const goAhead = ['locked', 'not-opening', 'not-opened-yet'];

@@ -1,7 +1,9 @@
 /** A body that each writing route takes from its rightful caller, for tests that walk all routes. */
 import type { RouteName } from '@hapset/contract';
 import { genericFigures, plainChoices, plainLook } from '@hapset/core';
+import { newId } from '../platform/database/columns.js';
 import { words } from './scene.js';
+import { testPassword } from './test-server.js';
 import { cardsRequest } from './cards-request.js';
 
 /** Ids stand for Maren's things. */
@@ -25,6 +27,16 @@ export const student = {
 export const lesson = { name: 'x', classId: null, date: null, startsAt: null, place: '', viewingDistanceM: 2 };
 export const bodies: Bodies = {
   signIn: () => ({ email: 'maren@test.example', password: 'no' }),
+  accountLink: () => ({ token: 'x' }),
+  createAccount: () => ({ token: 'x', name: 'x', email: 'x@test.example', password: testPassword, school: null }),
+  resetPassword: () => ({ token: 'x', password: testPassword }),
+  confirmPassword: () => ({ password: testPassword }),
+  changeName: () => ({ name: 'Maren' }),
+  changeEmail: () => ({ email: 'maren@test.example' }),
+  setPassword: () => ({ current: testPassword, password: testPassword }),
+  invite: () => ({ role: 'teacher', note: 'x' }),
+  changeStaff: () => ({ active: true }),
+  handOver: () => ({ toAccountId: newId() }),
   changeSchool: () => ({
     name: 'x',
     timeZone: 'UTC',

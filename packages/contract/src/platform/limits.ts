@@ -13,6 +13,11 @@ export const limits = {
   /** Of an account; what an index of such texts holds. */
   emailLength: 190,
   passwordLength: 200,
+  /** Characters; NIST SP 800-63B asks for 8 at least. */
+  leastPassword: 10,
+  /** Of a one-time link, with what separates its groups. */
+  accountTokenLength: 40,
+  activityPage: 60,
   /** Of the school's own addresses and hosts. */
   addressLength: 200,
   /** Names of files as they were given, cut to that. */

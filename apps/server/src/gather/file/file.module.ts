@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Handover, rowsOf } from '../../school/staff/handover.js';
 import { StorageModule } from '../../platform/storage/storage.module.js';
 import { UploadController } from './upload.controller.js';
 import { UploadModule } from '../upload/upload.module.js';
@@ -35,4 +36,8 @@ import { ContentStore } from './content-store.js';
   providers: [FileService, ContentStore, OfficeCopies, TidyFilesService, KeptFactsService, FileEvents],
   exports: [FileService, KeptFactsService, FileEvents],
 })
-export class FileModule {}
+export class FileModule {
+  constructor(handover: Handover) {
+    handover.add({ counts: 'files', give: rowsOf('kept_files') });
+  }
+}

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Handover, rowsOf } from '../../school/staff/handover.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { FileModule } from '../file/file.module.js';
 import { ServiceDescriptionModule } from '../service-description/service-description.module.js';
@@ -20,4 +21,8 @@ import { TagController } from './tag.controller.js';
   providers: [MaterialService, ManyMaterials, MaterialFinder, MaterialEvents, MaterialViews, TitleOfFile],
   exports: [MaterialService, MaterialFinder, MaterialEvents, MaterialViews],
 })
-export class MaterialModule {}
+export class MaterialModule {
+  constructor(handover: Handover) {
+    handover.add({ counts: 'materials', give: rowsOf('materials') });
+  }
+}

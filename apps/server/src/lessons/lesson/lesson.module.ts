@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Handover, rowsOf } from '../../school/staff/handover.js';
 import { SchoolClassModule } from '../../school/school-class/school-class.module.js';
 import { LessonController } from './lesson.controller.js';
 import { Lesson } from './lesson.entity.js';
@@ -11,4 +12,8 @@ import { LessonService } from './lesson.service.js';
   providers: [LessonService],
   exports: [LessonService],
 })
-export class LessonModule {}
+export class LessonModule {
+  constructor(handover: Handover) {
+    handover.add({ counts: 'lessons', give: rowsOf('lessons') });
+  }
+}

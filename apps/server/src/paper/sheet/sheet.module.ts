@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Handover, rowsOf } from '../../school/staff/handover.js';
 import { JobModule } from '../../platform/queue/job.module.js';
 import { LessonModule } from '../../lessons/lesson/lesson.module.js';
 import { LookModule } from '../../code/look/look.module.js';
@@ -60,4 +61,8 @@ import { PrintOutput } from './print-output.js';
   ],
   exports: [PrintService, PrintList, SheetPlanner, LastSheets, SheetService],
 })
-export class SheetModule {}
+export class SheetModule {
+  constructor(handover: Handover) {
+    handover.add({ counts: null, give: rowsOf('prints') });
+  }
+}

@@ -5,6 +5,6 @@
 import type { EntityManager } from 'typeorm';
 
 /** Begin the transaction with it: what is read afterwards is what the one before has written. */
-export async function lockRow(manager: EntityManager, name: 'rosters' | 'jobs'): Promise<void> {
+export async function lockRow(manager: EntityManager, name: 'rosters' | 'jobs' | 'accounts'): Promise<void> {
   await manager.query('SELECT name FROM locks WHERE name = ? FOR UPDATE', [name]);
 }

@@ -47,7 +47,11 @@ describe('a migration', () => {
       const { upQueries } = await dataSource.driver.createSchemaBuilder().log();
       expect(upQueries.map((query) => query.query)).toEqual([]);
       expect(await dataSource.query('SELECT * FROM migration_steps')).toEqual([]);
-      expect(await dataSource.query('SELECT name FROM locks')).toEqual([{ name: 'jobs' }, { name: 'rosters' }]);
+      expect(await dataSource.query('SELECT name FROM locks')).toEqual([
+        { name: 'accounts' },
+        { name: 'jobs' },
+        { name: 'rosters' },
+      ]);
       await dataSource.destroy();
       await dropDatabase(name);
     },

@@ -12,8 +12,10 @@ describe('an administrator from the terminal', () => {
     ['a name that is too long', { name: 'x'.repeat(121) }, 'The name needs'],
     ['no address', { email: 'wenna' }, '"wenna" is not an e-mail address.'],
     ['two passwords that differ', { password: '' }, 'The two passwords differ'],
-    ['a short password', { password: 'crab' }, 'The password needs 12 to 200'],
-    ['an endless password', { password: 'x'.repeat(201) }, 'The password needs 12 to 200'],
+    ['a short password', { password: 'crab' }, 'The password needs at least 10'],
+    ['a password that many use', { password: 'password123' }, 'Many people use'],
+    ['a password that says who it is', { password: 'wenna.sloe1' }, 'easily guessed'],
+    ['an endless password', { password: 'x'.repeat(201) }, 'The password needs at most 200'],
   ])('is refused with %s', (_, change, words) => {
     expect(troubleWith({ ...wenna, ...change })).toContain(words);
   });

@@ -1,4 +1,4 @@
-/** Checks passwords one after the other in a thread of its own. Its queue is short: whoever can't be served soon is told to come back. */
+/** Checks and hashes passwords one after the other in a thread of its own. Its queue is short: whoever can't be served soon is told to come back. */
 import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
 import { Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
@@ -27,13 +27,24 @@ export class PasswordHasher implements BeforeApplicationShutdown {
    * @throws ProblemError busy
    */
   async check(password: string, stored: string | null): Promise<PasswordAnswer> {
+    return this.ask({ password, stored, wanted: 'check' });
+  }
+
+  /** A hash to be stored. @throws ProblemError busy */
+  async hash(password: string): Promise<string> {
+    const { renewed } = await this.ask({ password, stored: null, wanted: 'hash' });
+    if (renewed === null) throw new Error('the thread that hashes passwords gave none');
+    return renewed;
+  }
+
+  private ask(task: Omit<PasswordTask, 'id'>): Promise<PasswordAnswer> {
     if (this.waiting.size >= waitingAtMost)
       throw new ProblemError('busy', 'Too many people sign in at this moment.', { retryAfterS });
     const worker = (this.worker ??= this.start());
     const id = (this.count += 1);
     return new Promise((resolve, reject) => {
       this.waiting.set(id, { resolve, reject });
-      worker.postMessage({ id, password, stored } satisfies PasswordTask);
+      worker.postMessage({ ...task, id } satisfies PasswordTask);
     });
   }
 

@@ -7,18 +7,24 @@ export interface PasswordTask {
   readonly password: string;
   /** Null: nobody has that account, and the answer takes as long as if somebody had. */
   readonly stored: string | null;
+  /** `hash`: only a new hash is wanted. */
+  readonly wanted: 'check' | 'hash';
 }
 
 export interface PasswordAnswer {
   readonly id: number;
   readonly matches: boolean;
-  /** A new hash in the place of an outdated one that matched. */
+  /** A new hash: where one was wanted, or in the place of an outdated one that matched. */
   readonly renewed: string | null;
 }
 
 const nobody = hashPasswordNow('nobody has this password');
 
-parentPort?.on('message', ({ id, password, stored }: PasswordTask) => {
+parentPort?.on('message', ({ id, password, stored, wanted }: PasswordTask) => {
+  if (wanted === 'hash') {
+    const renewed = hashPasswordNow(password);
+    return parentPort?.postMessage({ id, matches: false, renewed } satisfies PasswordAnswer);
+  }
   const matches = passwordMatchesNow(password, stored ?? nobody) && stored !== null;
   parentPort?.postMessage({
     id,

@@ -1,112 +1,133 @@
-/** Signing in and out. A session is an opaque random token in a cookie, stored hashed. */
+/** Sessions: opaque random tokens in cookies, stored hashed. */
 import { createHash, randomBytes } from 'node:crypto';
-import { Inject, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { LessThan, MoreThan, Repository } from 'typeorm';
+import { IsNull, LessThan, MoreThan, Not, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
-import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
-import { demoAccount } from './demo-account.js';
-import { ProblemError } from '../../platform/problem/problem.js';
+import { newId } from '../../platform/database/columns.js';
+import type { AccountRecord } from './account-record.js';
 import { Account } from './account.entity.js';
-import { PasswordHasher } from './password-hasher.js';
 import { Session } from './session.entity.js';
-import { SignInGate } from './sign-in-gate.js';
 
-const hourMs = 3600 * 1000;
+const minuteMs = 60 * 1000;
+const hourMs = 60 * minuteMs;
 /** A session on a device that others use too. */
 export const idleMs = 12 * hourMs;
 /** With "Keep me signed in on this device". */
 export const keptMs = 30 * 24 * hourMs;
+/** How long a password that was given holds for what asks for it again. */
+export const confirmedMs = 15 * minuteMs;
 /** How exactly the last use is remembered; a write for each request would be too much. */
-const seenEveryMs = 5 * 60 * 1000;
+const seenEveryMs = 5 * minuteMs;
 
-export interface SignInRequest {
-  readonly email: string;
-  readonly password: string;
+/** From where a session is begun. */
+export interface SessionPlace {
   readonly keep: boolean;
   readonly address: string;
-  readonly sharedAddress: boolean;
+  readonly device: string;
 }
 
 @Injectable()
 export class SessionService {
   constructor(
-    @InjectRepository(Account) private readonly accounts: Repository<Account>,
     @InjectRepository(Session) private readonly sessions: Repository<Session>,
-    private readonly gate: SignInGate,
-    private readonly hasher: PasswordHasher,
     private readonly clock: Clock,
-    @Inject(CONFIGURATION) private readonly configuration: Configuration,
   ) {}
 
-  /** @throws ProblemError wrong-credentials, too-many-attempts, busy */
-  async signIn({
-    password,
-    keep,
-    sharedAddress,
-    ...request
-  }: SignInRequest): Promise<{ account: Account; token: string }> {
-    const email = request.email.trim().toLowerCase();
-    const account = await this.accounts.findOneBy({ email });
-    const addressHash = account && hashAddress(account.id, request.address);
-    const knownAddress =
-      account !== null &&
-      (await this.sessions.existsBy({
-        accountId: account.id,
-        addressHash: addressHash ?? '',
-        expiresAt: MoreThan(this.clock.now()),
-      }));
-    const asked = { email, address: request.address, sharedAddress, knownAddress };
-    await this.gate.enter(asked);
-    // The demo's password is known to everybody: outside a demo it opens nothing.
-    const mayMatch = this.configuration.demo || password !== demoAccount.password;
-    const { matches, renewed } = await this.hasher.check(password, mayMatch ? (account?.passwordHash ?? null) : null);
-    if (!account || !matches)
-      throw new ProblemError('wrong-credentials', 'No account has this e-mail address and password.');
-    await this.gate.passed(asked);
-    if (renewed !== null)
-      await this.accounts.update({ id: account.id, passwordHash: account.passwordHash }, { passwordHash: renewed });
+  /** @returns the token for the cookie. @param manager of the transaction in which the account was seen to be right */
+  async begin(
+    account: AccountRecord,
+    { keep, address, device }: SessionPlace,
+    manager: EntityManager,
+  ): Promise<string> {
     const token = randomBytes(32).toString('base64url');
-    await this.sessions.insert({
+    const now = this.clock.now();
+    await manager.insert(Session, {
       tokenHash: hashToken(token),
+      id: newId(),
       accountId: account.id,
       kept: keep,
-      addressHash,
+      addressHash: hashAddress(account.id, address),
       expiresAt: this.endOf(keep),
+      begunAt: now,
+      usedAt: now,
+      confirmedAt: now,
+      device,
     });
-    return { account, token };
+    await manager.update(Account, { id: account.id }, { lastSignInAt: now });
+    return token;
   }
 
-  /** Null for an unknown or ended session. Using it moves its end. */
-  async accountOf(token: string): Promise<Account | null> {
+  /** Null for an unknown or ended session, and for an account that is not used any more. Using it moves its end. */
+  async find(token: string): Promise<Session | null> {
     const tokenHash = hashToken(token);
-    const session = await this.sessions.findOne({
-      where: { tokenHash, expiresAt: MoreThan(this.clock.now()) },
-      relations: { account: true },
-    });
+    const session = await this.sessions.findOne({ where: this.alive({ tokenHash }), relations: { account: true } });
     if (!session) return null;
-    const expiresAt = this.endOf(session.kept);
-    if (!session.kept && expiresAt.getTime() - session.expiresAt.getTime() > seenEveryMs)
-      await this.sessions.update({ tokenHash }, { expiresAt });
-    return session.account;
+    const now = this.clock.now();
+    if (now.getTime() - session.usedAt.getTime() > seenEveryMs)
+      await this.sessions.update(
+        { tokenHash },
+        { usedAt: now, ...(!session.kept && { expiresAt: this.endOf(session.kept) }) },
+      );
+    return session;
+  }
+
+  /** Who is signed in with it; null as with `find`. */
+  async accountOf(token: string): Promise<Account | null> {
+    return (await this.find(token))?.account ?? null;
+  }
+
+  /** Whether the password was given lately. */
+  isConfirmed({ confirmedAt }: Session): boolean {
+    return confirmedAt !== null && this.clock.now().getTime() - confirmedAt.getTime() < confirmedMs;
+  }
+
+  async confirm(token: string): Promise<void> {
+    await this.sessions.update({ tokenHash: hashToken(token) }, { confirmedAt: this.clock.now() });
   }
 
   /** Whether it goes on: for connections that stay open longer than a request. */
   async isAlive(token: string): Promise<boolean> {
-    return this.sessions.existsBy({ tokenHash: hashToken(token), expiresAt: MoreThan(this.clock.now()) });
+    return this.sessions.exists({ where: this.alive({ tokenHash: hashToken(token) }) });
   }
 
-  async hasAccounts(): Promise<boolean> {
-    return this.accounts.existsBy({});
+  /** Whether somebody is signed in to that account from there. */
+  async isKnownAt(accountId: string, address: string): Promise<boolean> {
+    return this.sessions.existsBy({
+      accountId,
+      addressHash: hashAddress(accountId, address),
+      expiresAt: MoreThan(this.clock.now()),
+    });
+  }
+
+  /** Those that go on, the last used first. */
+  async list(accountId: string): Promise<readonly Session[]> {
+    return this.sessions.find({ where: this.alive({ accountId }), order: { usedAt: 'DESC', id: 'DESC' } });
   }
 
   async signOut(token: string): Promise<void> {
     await this.sessions.delete({ tokenHash: hashToken(token) });
   }
 
+  async end(accountId: string, id: string): Promise<void> {
+    await this.sessions.delete({ accountId, id });
+  }
+
+  /** All of an account, but for one. @param but its token; null for none */
+  async endAll(accountId: string, but: string | null, manager: EntityManager): Promise<void> {
+    await manager.delete(Session, { accountId, ...(but !== null && { tokenHash: Not(hashToken(but)) }) });
+  }
+
   async deleteEnded(): Promise<void> {
     await this.sessions.delete({ expiresAt: LessThan(this.clock.now()) });
-    await this.gate.tidy();
+  }
+
+  isOf(session: Session, token: string): boolean {
+    return session.tokenHash === hashToken(token);
+  }
+
+  private alive(where: { readonly tokenHash: string } | { readonly accountId: string }) {
+    return { ...where, expiresAt: MoreThan(this.clock.now()), account: { deactivatedAt: IsNull() } };
   }
 
   private endOf(kept: boolean): Date {

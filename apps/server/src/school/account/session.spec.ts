@@ -7,6 +7,7 @@ import { hashPassword, isOutdated, passwordMatchesNow } from './password.js';
 import { Account } from './account.entity.js';
 import { PasswordHasher, waitingAtMost } from './password-hasher.js';
 import { Session } from './session.entity.js';
+import { SignInService } from './sign-in.service.js';
 import { idleMs, keptMs, SessionService } from './session.service.js';
 import { SignInFailures } from './sign-in-failures.entity.js';
 
@@ -88,7 +89,7 @@ describe('signing in', () => {
     expect(rows.length).toBeGreaterThan(0);
     for (const { key } of rows) expect(key).toMatch(/^[0-9a-f]{64}$/);
     server.clock.advance(31 * 60 * 1000);
-    await server.app.get(SessionService).deleteEnded();
+    await server.app.get(SignInService).tidy();
     expect(await server.dataSource.getRepository(SignInFailures).count()).toBe(0);
   });
 

@@ -1,4 +1,4 @@
-import { limits, type SignIn } from '@hapset/contract';
+import { limits, type ConfirmPassword, type SignIn } from '@hapset/contract';
 import { IsBoolean, IsOptional, IsString, MaxLength, MinLength } from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
@@ -8,3 +8,8 @@ export class SignInDto implements SignIn {
   @IsOptional() @IsBoolean() keep?: boolean;
 }
 export const sameSignIn: Exact<Plain<SignInDto>, Plain<SignIn>> = true;
+
+export class ConfirmPasswordDto implements ConfirmPassword {
+  @IsString() @MinLength(1) @MaxLength(limits.passwordLength) password: string;
+}
+export const sameConfirmPassword: Exact<Plain<ConfirmPasswordDto>, Plain<ConfirmPassword>> = true;

@@ -67,6 +67,9 @@ const withoutVersion = new Set<RouteName>([
   'changeShortLink',
   'changeTryout',
   'changeTeacherClasses',
+  'changeName',
+  'changeEmail',
+  'changeStaff',
 ]);
 
 function versioned(route: RouteName, version: unknown): object {

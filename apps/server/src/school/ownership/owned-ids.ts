@@ -20,6 +20,7 @@ const ownQueries: Readonly<Record<string, string>> = {
   tryoutId:
     'SELECT 1 FROM tryouts JOIN materials ON materials.id = tryouts.material_id WHERE tryouts.id = ? AND materials.owner_id = ?',
   cardReadingId: 'SELECT 1 FROM card_readings WHERE id = ? AND read_by_id = ?',
+  sessionId: 'SELECT 1 FROM sessions WHERE id = ? AND account_id = ?',
   printId: 'SELECT 1 FROM prints WHERE id = ? AND owner_id = ?',
   sheetId:
     'SELECT 1 FROM sheets JOIN materials ON materials.id = sheets.material_id WHERE sheets.id = ? AND materials.owner_id = ?',
@@ -31,6 +32,8 @@ const schoolQueries: Readonly<Record<string, string>> = {
   lookId: 'SELECT 1 FROM looks WHERE id = ?',
   sheetTemplateId: 'SELECT 1 FROM sheet_templates WHERE id = ? AND removed_at IS NULL',
   lookPictureId: 'SELECT 1 FROM look_pictures WHERE id = ?',
+  accountId: 'SELECT 1 FROM accounts WHERE id = ?',
+  invitationId: "SELECT 1 FROM account_links WHERE id = ? AND kind = 'invitation'",
 };
 /** Belongs to some of the staff: `:who` and `:role` are the caller's account id and role. */
 const sharedQueries: Readonly<Record<string, string>> = {

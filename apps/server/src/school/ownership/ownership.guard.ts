@@ -5,7 +5,7 @@ import type { Role, RouteAccess } from '@hapset/contract';
 import type { Request } from 'express';
 import { SessionService } from '../account/session.service.js';
 import { notFound, ProblemError } from '../../platform/problem/problem.js';
-import { ROUTE_ACCESS } from '../rights/access.decorators.js';
+import { ROUTE_ACCESS, ROUTE_CONFIRMED } from '../rights/access.decorators.js';
 import { OwnedIds } from './owned-ids.js';
 import { tokenOf } from '../rights/session-cookie.js';
 import { parseUrl } from '@hapset/core';
@@ -24,12 +24,16 @@ export class OwnershipGuard implements CanActivate {
     const access = this.reflector.get<RouteAccess | undefined>(ROUTE_ACCESS, context.getHandler()) ?? 'staff';
     if (access === 'anyone') return true;
     const token = tokenOf(request);
-    const who = token === null ? null : await this.sessions.accountOf(token);
-    if (!who) throw new ProblemError('not-signed-in', 'Sign in first.');
+    const session = token === null ? null : await this.sessions.find(token);
+    if (!session) throw new ProblemError('not-signed-in', 'Sign in first.');
+    const who = session.account;
     refuseOthers(access, who.role);
     for (const [name, id] of Object.entries(request.params)) {
       if (typeof id !== 'string' || !(await this.ids.mayUse(name, id, who))) throw notFound(name.replace(/Id$/, ''));
     }
+    const asksAgain = this.reflector.get<boolean | undefined>(ROUTE_CONFIRMED, context.getHandler()) ?? false;
+    if (asksAgain && !this.sessions.isConfirmed(session))
+      throw new ProblemError('password-needed', 'Give your password again first.');
     request.who = who;
     return true;
   }

@@ -5,6 +5,8 @@ import { newId } from '../../platform/database/columns.js';
 import { makeOneOfEach } from '../../test/one-of-each.js';
 import { bodies, lesson, onlyMaterial } from '../../test/route-bodies.js';
 import { Scene } from '../../test/scene.js';
+import { confirmedMs } from '../account/session.service.js';
+import { Session } from '../account/session.entity.js';
 import { OwnedIds } from './owned-ids.js';
 
 const all = Object.entries(routes) as unknown as readonly (readonly [RouteName, Route<unknown, unknown>])[];
@@ -17,6 +19,8 @@ const schoolIds = new Set([
   'sheetTemplateId',
   'studentId',
   'rosterImportId',
+  'accountId',
+  'invitationId',
 ]);
 /** Words among the caller's own things, and what a description calls itself: nobody else's can be named by them. */
 const ownWords = new Set(['tag', 'serviceId', 'pageNumber', 'formerHost']);
@@ -74,6 +78,28 @@ describe('who may call what', () => {
       expect((await call('Hesper', [name, route])).status).toBe(403);
     },
   );
+
+  const allSessions = (change: Pick<Session, 'confirmedAt'>) =>
+    scene.server.dataSource.createQueryBuilder().update(Session).set(change).execute();
+  const asking = all.filter(([, route]) => route.confirmed);
+  it.each(asking)('%s asks for the password again', async (name, route) => {
+    const who = route.access === 'staff' ? 'Maren' : 'Pell';
+    await allSessions({ confirmedAt: new Date(scene.server.clock.now().getTime() - confirmedMs) });
+    const response = await call(who, [name, route]);
+    await allSessions({ confirmedAt: scene.server.clock.now() });
+    expect(response.status).toBe(403);
+    expect(response.body).toMatchObject({ reason: 'password-needed' });
+  });
+
+  it('no other route asks for the password again', async () => {
+    await allSessions({ confirmedAt: null });
+    for (const [name, route] of all.filter(([, { confirmed, method }]) => !confirmed && method === 'GET')) {
+      if (name === 'events') continue;
+      const response = await call('Pell', [name, route]);
+      expect([name, (response.body as { reason?: string }).reason]).not.toEqual([name, 'password-needed']);
+    }
+    await allSessions({ confirmedAt: scene.server.clock.now() });
+  });
 
   it('an import belongs to its importer and the administrator', async () => {
     const path = `/api/roster-imports/${ids.rosterImportId}/undo`;

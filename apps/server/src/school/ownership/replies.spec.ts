@@ -11,15 +11,19 @@ const inOrder = [...all].sort(([, one], [, other]) => order(one.method) - order(
 
 /** They answer with files, pages or streams, or, in this scene, with a problem. */
 const otherwise: readonly string[] = [
+  'accountLink',
+  'activityCsv',
   'addFile',
   'addLookPicture',
   'askVisitorInspection',
   'cardReadingsCsv',
   'changeLesson',
   'changeShortLink',
+  'createAccount',
   'drawPrintAgain',
   'earlierPages',
   'events',
+  'handOver',
   'listenForTryout',
   'makeMaterialSheet',
   'makePrint',
@@ -28,6 +32,7 @@ const otherwise: readonly string[] = [
   'replaceCard',
   'replaceFile',
   'replaceShortLink',
+  'resetPassword',
   'saveWrittenPage',
   'shortLink',
   'shortLinksCsv',

@@ -32,6 +32,9 @@ function isLanguage(tag: string): boolean {
   }
 }
 
+export const IsLanguage = (): PropertyDecorator =>
+  ValidateBy({ name: 'language', validator: { validate: (value) => typeof value === 'string' && isLanguage(value) } });
+
 const IsPublicAddress = (): PropertyDecorator =>
   ValidateBy({
     name: 'publicAddress',
@@ -41,8 +44,7 @@ const IsPublicAddress = (): PropertyDecorator =>
 export class ChangeSchoolDto implements ChangeSchool {
   @IsText(limits.nameLength) name: string;
   @IsTimeZone() timeZone: string;
-  @ValidateBy({ name: 'language', validator: { validate: (value) => typeof value === 'string' && isLanguage(value) } })
-  language: string;
+  @IsLanguage() language: string;
   @IsIn(paperNames) paper: PaperFormat;
   @IsNumber() @Min(limits.printerMarginMm.least) @Max(limits.printerMarginMm.most) printerMarginMm: number;
   @IsIn(['long', 'short']) duplexEdge: DuplexEdge;

@@ -5,10 +5,11 @@ import type {
   ChangeSchool,
   ChangeTeacherClasses,
   LookMakers,
+  NewSchool,
   TeacherClassesView,
 } from '@hapset/contract';
 import { pageAddress, shortBase } from '@hapset/core';
-import { Repository } from 'typeorm';
+import { Repository, type EntityManager } from 'typeorm';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
 import { notFound, stale } from '../../platform/problem/problem.js';
 import { School } from './school.entity.js';
@@ -110,6 +111,12 @@ export class SchoolService {
       limited && Object.fromEntries(limited.map(({ accountId, classNames }) => [accountId, classNames]));
     await this.schools.update({ id: (await this.get()).id }, { teacherClasses });
     return this.teacherClasses();
+  }
+
+  /** As a school begins. @param manager of the transaction that makes its first administrator */
+  async setUp(school: NewSchool, manager: EntityManager): Promise<void> {
+    const { id, version } = await this.get();
+    await manager.update(School, { id }, { ...school, version: version + 1 });
   }
 
   /** @throws ProblemError stale */

@@ -8,7 +8,8 @@ import type {
   StudentView,
 } from '@hapset/contract';
 import type { Response } from 'express';
-import { OfficeOnly } from '../../school/rights/access.decorators.js';
+import { ActivityService } from '../../school/activity/activity.service.js';
+import { OfficeOnly, PasswordConfirmed } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../../paper/picture/send-file.js';
 import { PrintList } from '../../paper/sheet/print-list.js';
@@ -27,6 +28,7 @@ export class StudentCardController {
     private readonly erasure: StudentErasure,
     private readonly students: StudentService,
     private readonly prints: PrintList,
+    private readonly activity: ActivityService,
   ) {}
 
   @Post('student-card-previews')
@@ -41,17 +43,21 @@ export class StudentCardController {
   }
 
   @OfficeOnly()
+  @PasswordConfirmed()
   @Delete('students/:studentId')
-  async erase(@Param('studentId') studentId: string): Promise<null> {
+  async erase(@Param('studentId') studentId: string, @Who() who: SignedIn): Promise<null> {
     await this.erasure.erase([studentId]);
+    await this.activity.note(who, 'students-erased', '1');
     return null;
   }
 
   @OfficeOnly()
+  @PasswordConfirmed()
   @Post('student-erasures')
   @HttpCode(200)
-  async eraseGroup(@Body() { className }: EraseStudentsDto): Promise<StudentGroups> {
-    await this.erasure.eraseGroup(className);
+  async eraseGroup(@Body() { className }: EraseStudentsDto, @Who() who: SignedIn): Promise<StudentGroups> {
+    const erased = await this.erasure.eraseGroup(className);
+    await this.activity.note(who, 'students-erased', String(erased));
     return this.students.groups(null);
   }
 

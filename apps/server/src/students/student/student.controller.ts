@@ -9,7 +9,8 @@ import type {
   StudentView,
 } from '@hapset/contract';
 import type { Response } from 'express';
-import { OfficeOnly } from '../../school/rights/access.decorators.js';
+import { ActivityService } from '../../school/activity/activity.service.js';
+import { OfficeOnly, PasswordConfirmed } from '../../school/rights/access.decorators.js';
 import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../../paper/picture/send-file.js';
 import { RosterService } from './roster.service.js';
@@ -28,6 +29,7 @@ export class StudentController {
     private readonly students: StudentService,
     private readonly rosters: RosterService,
     private readonly visibility: StudentVisibility,
+    private readonly activity: ActivityService,
   ) {}
 
   @Get('students')
@@ -45,10 +47,13 @@ export class StudentController {
   }
 
   @OfficeOnly()
+  @PasswordConfirmed()
   @Get('students-file')
-  async file(@Query() query: Asked, @Res() response: Response): Promise<void> {
+  async file(@Query() query: Asked, @Who() who: SignedIn, @Res() response: Response): Promise<void> {
     const format = studentFileFormats.find((known) => known === query.format) ?? 'csv';
-    const bytes = studentsFile(await this.students.all({ ...requestOf(query), visible: null }), format);
+    const students = await this.students.all({ ...requestOf(query), visible: null });
+    await this.activity.note(who, 'students-exported', String(students.length));
+    const bytes = studentsFile(students, format);
     nameFile(response, { type: studentFileTypes[format], name: `Students.${format}`, disposition: 'attachment' }).send(
       bytes,
     );
@@ -81,8 +86,10 @@ export class StudentController {
 
   @OfficeOnly()
   @Post('roster-imports')
-  import(@Body() body: ImportRosterDto, @Who() who: SignedIn): Promise<RosterImportView> {
-    return this.rosters.import(body, who.id);
+  async import(@Body() body: ImportRosterDto, @Who() who: SignedIn): Promise<RosterImportView> {
+    const imported = await this.rosters.import(body, who.id);
+    await this.activity.note(who, 'roster-imported', `+${imported.added} ~${imported.changed} −${imported.left}`);
+    return imported;
   }
 
   @OfficeOnly()
@@ -93,8 +100,10 @@ export class StudentController {
 
   @OfficeOnly()
   @Delete('roster-imports/:rosterImportId')
-  undo(@Param('rosterImportId') id: string): Promise<RosterUndoView> {
-    return this.rosters.undo(id);
+  async undo(@Param('rosterImportId') id: string, @Who() who: SignedIn): Promise<RosterUndoView> {
+    const undone = await this.rosters.undo(id);
+    await this.activity.note(who, 'roster-undone', String(undone.deleted + undone.restored));
+    return undone;
   }
 }
 

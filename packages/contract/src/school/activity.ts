@@ -1,0 +1,47 @@
+import type { Role } from './account.js';
+
+/** What administrators and the office do, as the activity log records it. */
+export const activities = [
+  'school-set-up',
+  'settings-changed',
+  'teacher-classes-changed',
+  'invited',
+  'invitation-revoked',
+  'account-created',
+  'role-changed',
+  'account-deactivated',
+  'account-activated',
+  'reset-link-made',
+  'password-reset',
+  'email-changed',
+  'password-changed',
+  'handed-over',
+  'roster-imported',
+  'roster-undone',
+  'students-exported',
+  'students-erased',
+  'service-changed',
+  'activity-exported',
+] as const;
+/** What was done. */
+export type Activity = (typeof activities)[number];
+
+/** One thing that was done. */
+export interface ActivityEntry {
+  readonly id: string;
+  /** ISO 8601. */
+  readonly at: string;
+  /** As it was called then; "the server's console" where nobody was signed in. */
+  readonly who: string;
+  readonly role: Role | null;
+  readonly activity: Activity;
+  /** To whom or what, as far as that is no student: a colleague's name, a count. */
+  readonly subject: string;
+}
+
+/** The latest first. */
+export interface ActivityPage {
+  readonly entries: readonly ActivityEntry[];
+  /** For the next page; null at the end. */
+  readonly next: string | null;
+}
