@@ -158,6 +158,8 @@ export const routes = {
   signIn: atOnce(route<SessionView, SignIn>('POST', '/api/session', 'anyone')),
   session: route<SessionView>('GET', '/api/session'),
   signOut: atOnce(route<null>('DELETE', '/api/session')),
+  /** Succeeds where the password was given lately: asked before a file that asks for it is fetched by a link. */
+  confirmation: confirmed(route<null>('GET', '/api/session/confirmation')),
   confirmPassword: atOnce(route<null, ConfirmPassword>('POST', '/api/session/confirmation')),
 
   /** One-time links: their tokens are in bodies, never in addresses that logs hold. */

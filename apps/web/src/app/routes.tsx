@@ -38,6 +38,13 @@ export const router = createBrowserRouter([
     errorElement: <FailedPage />,
     hydrateFallbackElement: <></>,
   },
+  // One-time links: their tokens are behind the #, which no server sees.
+  ...(['/setup', '/join', '/new-password'] as const).map((path) => ({
+    path,
+    lazy: async () => ({ Component: (await import('../school/account-link/account-link-page.js')).AccountLinkPage }),
+    errorElement: <FailedPage />,
+    hydrateFallbackElement: <></>,
+  })),
   // Nothing but pages, for the printer.
   {
     path: '/prints/:printId',
@@ -178,6 +185,20 @@ export const router = createBrowserRouter([
         path: 'school',
         handle: { guide: 'administrator' },
         lazy: async () => ({ Component: (await import('../overview/school/school-page.js')).SchoolPage }),
+      },
+      {
+        path: 'account',
+        lazy: async () => ({ Component: (await import('../school/own-account/account-page.js')).AccountPage }),
+      },
+      {
+        path: 'school/staff',
+        handle: { guide: 'administrator' },
+        lazy: async () => ({ Component: (await import('../school/staff/staff-page.js')).StaffPage }),
+      },
+      {
+        path: 'school/activity',
+        handle: { guide: 'administrator' },
+        lazy: async () => ({ Component: (await import('../school/activity/activity-page.js')).ActivityPage }),
       },
       {
         path: 'school/services',

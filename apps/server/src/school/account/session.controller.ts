@@ -3,7 +3,7 @@ import type { SessionView, WelcomeView } from '@hapset/contract';
 import type { Request, Response } from 'express';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
 import { demoAccount } from './demo-account.js';
-import { Anyone } from '../rights/access.decorators.js';
+import { Anyone, PasswordConfirmed } from '../rights/access.decorators.js';
 import { Who } from '../rights/who.decorator.js';
 import { setSessionCookie, tokenOf } from '../rights/session-cookie.js';
 import type { SignedIn } from '../rights/signed-in.js';
@@ -56,6 +56,12 @@ export class SessionController {
   async signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<null> {
     await this.sessions.signOut(tokenOf(request) ?? '');
     setSessionCookie(request, response, '', 0);
+    return null;
+  }
+
+  @PasswordConfirmed()
+  @Get('api/session/confirmation')
+  confirmation(): null {
     return null;
   }
 

@@ -30,7 +30,10 @@ export function AccountMenu({ session: { accountId, name } }: AccountProps): Rea
           options: themes,
           onChoose: (chosen) => chooseTheme(chosen as ThemeChoice),
         }}
-        entries={[{ label: t('accountMenu.signOut'), onSelect: ask }]}
+        entries={[
+          { label: t('accountMenu.yourAccount'), to: '/account' },
+          { label: t('accountMenu.signOut'), onSelect: ask },
+        ]}
         openAtFirst
         className={accountButtonClass}
       >

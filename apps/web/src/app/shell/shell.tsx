@@ -5,6 +5,7 @@ import { SavesWaitContext } from '../../platform/design/saves-wait.js';
 import { FocusKeeper } from '../../platform/focus/focus-keeper.js';
 import { fetchPartsSoon } from '../../platform/parts/fetch-parts.js';
 import { usePageKey } from '../../platform/design/page-key.js';
+import { onPasswordWanted } from '../../platform/api/password-request.js';
 import { onSessionWanted } from '../../platform/api/session-renewal.js';
 import { useLiveChecks } from '../live/use-live-checks.js';
 import { AccountButton } from './account-button.js';
@@ -19,6 +20,9 @@ const SearchDialog = lazy(() =>
   import('./search-dialog.js').then(({ SearchDialog: component }) => ({ default: component })),
 );
 const KeysHelp = lazy(() => import('./keys-help.js').then(({ KeysHelp: component }) => ({ default: component })));
+const ConfirmPassword = lazy(() =>
+  import('../../school/account/confirm-password.js').then(({ ConfirmPassword: component }) => ({ default: component })),
+);
 const SignInAgain = lazy(() =>
   import('../../school/account/sign-in-again.js').then(({ SignInAgain: component }) => ({ default: component })),
 );
@@ -108,17 +112,20 @@ function useFindKey(find: () => void): void {
   });
 }
 
-/** What can lie over any page: the list of keys, and signing in again when the session has ended. */
+/** What can lie over any page: the list of keys, giving the password again, and signing in again when the session has ended. */
 function Overlays(): ReactElement {
   const [keysShown, setKeysShown] = useState(false);
   const [signInWanted, setSignInWanted] = useState(false);
+  const [passwordWanted, setPasswordWanted] = useState(false);
   useEffect(() => onSessionWanted(setSignInWanted), []);
+  useEffect(() => onPasswordWanted(setPasswordWanted), []);
   usePageKey(({ key }) => {
     if (key === '?') setKeysShown(true);
   });
   return (
     <Suspense>
       {keysShown && <KeysHelp onClose={() => setKeysShown(false)} />}
+      {passwordWanted && <ConfirmPassword />}
       {signInWanted && <SignInAgain />}
     </Suspense>
   );

@@ -11,10 +11,21 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { StudentsSummary } from '../../students/student/students-summary.js';
 import { TemplatesSummary } from '../../paper/sheet/templates-summary.js';
 import { SchoolSettings } from '../../school/settings/school-settings.js';
+import { StaffSummary } from '../../school/staff/staff-summary.js';
 import { ServerNotesPart } from '../../school/settings/server-notes.js';
 import { TeacherClassesPart } from '../../school/settings/teacher-classes.js';
 import { schoolQuery } from '../../school/settings/school.queries.js';
 import { t } from '../words.js';
+
+function ForAdministrators(): ReactElement {
+  return (
+    <>
+      <StaffSummary />
+      <TeacherClassesPart />
+      <ServerNotesPart />
+    </>
+  );
+}
 
 export function SchoolPage(): ReactElement {
   const session = useSession();
@@ -29,8 +40,7 @@ export function SchoolPage(): ReactElement {
           <LooksSummary />
           <TemplatesSummary />
           <ServicesSummary />
-          {session?.role === 'administrator' && <TeacherClassesPart />}
-          {session?.role === 'administrator' && <ServerNotesPart />}
+          {session?.role === 'administrator' && <ForAdministrators />}
         </div>
         {school.isPending && <Loading label={t('schoolPage.settingsAreLoading')} />}
         {hasFailed(school) && <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />}

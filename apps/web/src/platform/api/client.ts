@@ -5,6 +5,7 @@ import { serverClock } from '../clock/server-clock.js';
 import { ApiError } from './problem-error.js';
 import { SaveQueue } from './save-queue.js';
 import { serverState } from './server-state.js';
+import { passwordGiven } from './password-request.js';
 import { sessionRenewed } from './session-renewal.js';
 
 export interface CallOptions<Body> {
@@ -38,12 +39,23 @@ async function exchange<Body, Reply>(
     const response = await send(route, options, key);
     if (!fromGateway.has(response.status)) noteAnswer(response);
     if (response.ok) return (await readJson(response)) as Reply;
-    const problem = (await readJson(response).catch(() => null)) as Problem | null;
-    const reason = problem?.reason ?? (fromGateway.has(response.status) ? 'unavailable' : 'failed');
-    if (reason === 'unavailable') serverState.noteAway();
-    if (reason !== 'not-signed-in' || options.renew === false) throw new ApiError(reason, problem ?? {});
-    await sessionRenewed();
+    const error = await problemOf(response);
+    if (error.reason === 'unavailable') serverState.noteAway();
+    if (!(await maySendAgain(error, options.renew ?? true))) throw error;
   }
+}
+
+async function problemOf(response: Response): Promise<ApiError> {
+  const problem = (await readJson(response).catch(() => null)) as Problem | null;
+  return new ApiError(problem?.reason ?? (fromGateway.has(response.status) ? 'unavailable' : 'failed'), problem ?? {});
+}
+
+/** Waits for whoever is there to sign in again, or to give the password again. @param renew whether signing in is asked for */
+async function maySendAgain({ reason }: ApiError, renew: boolean): Promise<boolean> {
+  if (reason === 'password-needed') return passwordGiven();
+  if (reason !== 'not-signed-in' || !renew) return false;
+  await sessionRenewed();
+  return true;
 }
 
 /** The address of a route, for links and pictures. */

@@ -104,3 +104,8 @@ export function PasteArea(props: ComponentProps<'textarea'>): ReactElement {
     />
   );
 }
+
+/** For the browser's list of passwords: whose the password beside it is. */
+export function AccountHint({ email }: { readonly email: string }): ReactElement {
+  return <input type="hidden" autoComplete="username" value={email} readOnly />;
+}

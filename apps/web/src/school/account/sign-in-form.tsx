@@ -46,8 +46,7 @@ export function SignInForm({
       />
       {welcome?.hasAccounts === false && (
         <p className="m-0 rounded-small bg-marker-soft px-4 py-3 text-row">
-          {t('signInForm.thereIsNoAccountYet')}{' '}
-          <code className="font-mono">{t('signInForm.npmRunCreateAdministrator')}</code>
+          {t('signInForm.thereIsNoAccountYet')} <code className="font-mono">{t('signInForm.npmRunSetupLink')}</code>
         </p>
       )}
       {signIn.isError && <Alert words={wordsFor(signIn.error)} />}

@@ -1,4 +1,5 @@
 /** What narrows the list of students, and what can be done with all that it shows. */
+import { ConfirmedDownload } from '../../school/account/confirmed-download.js';
 import { routes, type StudentGroup, type StudentGroups } from '@hapset/contract';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
@@ -92,14 +93,9 @@ function ExportAs({ request }: { readonly request: StudentsRequest }): ReactElem
     <span className="flex items-center gap-2 text-row text-muted">
       {t('findStudents.exportAs')}
       {(['csv', 'xlsx', 'json'] as const).map((format) => (
-        <a
-          key={format}
-          href={`${routes.studentsFile.path}?${search(format)}`}
-          download
-          className="font-semibold text-ink"
-        >
+        <ConfirmedDownload key={format} address={`${routes.studentsFile.path}?${search(format)}`}>
           {format.toUpperCase()}
-        </a>
+        </ConfirmedDownload>
       ))}
     </span>
   );
