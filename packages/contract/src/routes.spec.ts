@@ -19,6 +19,7 @@ describe('the table of routes', () => {
       'accountLink',
       'createAccount',
       'resetPassword',
+      'arrivalPage',
       'studentPage',
       'pageFont',
       'plainFont',

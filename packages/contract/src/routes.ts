@@ -114,6 +114,7 @@ import type { BenchView, LessonsPage } from './overview/bench.js';
 import type { MaterialPage } from './overview/material-page.js';
 import type { SearchResults, ShelfPage } from './overview/shelf.js';
 import type { NewsItem } from './overview/news.js';
+import type { ArrivalMade, SetupSteps } from './overview/setup-steps.js';
 
 /** Methods of HTTP that routes use (RFC 9110). */
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
@@ -179,6 +180,11 @@ export const routes = {
   changeStaff: confirmed(route<StaffMember, ChangeStaff>('PATCH', '/api/staff/:accountId', 'administrator')),
   makeResetLink: confirmed(atOnce(route<AccountLinkMade>('POST', '/api/staff/:accountId/reset-link', 'administrator'))),
   handOver: confirmed(route<HandedOver, HandOver>('POST', '/api/staff/:accountId/handover', 'administrator')),
+
+  /** How far the setup is, and a code by which a phone shows that it reaches this server. */
+  setupSteps: route<SetupSteps>('GET', '/api/setup-steps', 'administrator'),
+  makeArrival: atOnce(route<ArrivalMade>('POST', '/api/arrivals', 'administrator')),
+  arrivalPage: route<string>('GET', '/p/arrivals/:arrivalToken', 'anyone'),
 
   /** `?before=`, `?activity=`, `?who=`: the page before an entry, of one kind, of one person. */
   activity: route<ActivityPage>('GET', '/api/activity', 'administrator'),

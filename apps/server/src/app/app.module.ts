@@ -4,6 +4,9 @@ import { AccountModule } from '../school/account/account.module.js';
 import { AccountLinkModule } from '../school/account-link/account-link.module.js';
 import { ActivityModule } from '../school/activity/activity.module.js';
 import { OwnAccountModule } from '../school/own-account/own-account.module.js';
+import { ArrivalModule } from '../school/arrival/arrival.module.js';
+import { SetupStepsModule } from '../overview/setup-steps/setup-steps.module.js';
+import { ArrivalPageModule } from '../student-pages/arrival-page/arrival-page.module.js';
 import { StaffModule } from '../school/staff/staff.module.js';
 import { ClockModule } from '../platform/clock/clock.module.js';
 import { ConfigurationModule } from '../platform/configuration/configuration.module.js';
@@ -63,6 +66,7 @@ export class AppModule {
         AccountLinkModule,
         OwnAccountModule,
         StaffModule,
+        ArrivalModule,
         SchoolModule,
         DeviceModule,
         SchoolClassModule,
@@ -92,6 +96,8 @@ export class AppModule {
         SearchModule,
         ShelfModule,
         MaterialPageModule,
+        SetupStepsModule,
+        ArrivalPageModule,
         StudentPageModule,
         ShortLinkPageModule,
         HealthModule,

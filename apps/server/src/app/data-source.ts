@@ -64,6 +64,8 @@ import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1
 import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
 import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
 import { StaffAccounts1814000000000 } from '../platform/database/migrations/1814000000000-staff-accounts.js';
+import { Arrivals1815000000000 } from '../platform/database/migrations/1815000000000-arrivals.js';
+import { Arrival } from '../school/arrival/arrival.entity.js';
 import { AccountLink } from '../school/account-link/account-link.entity.js';
 import { ActivityEntryRow } from '../school/activity/activity-entry.entity.js';
 import { AnsweredRequest } from '../school/idempotency/answered-request.entity.js';
@@ -75,6 +77,7 @@ export const entities = [
   Session,
   SignInFailures,
   AccountLink,
+  Arrival,
   ActivityEntryRow,
   School,
   Device,
@@ -140,6 +143,7 @@ export const migrations = [
   SchoolLanguage1812000000000,
   PlainNames1813000000000,
   StaffAccounts1814000000000,
+  Arrivals1815000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

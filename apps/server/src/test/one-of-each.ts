@@ -34,6 +34,7 @@ export async function makeOneOfEach(scene: Scene, who = 'Maren'): Promise<Record
     fileToken: 'x',
     variant: 'x',
     pageToken: 'x',
+    arrivalToken: 'x',
     family: 'x',
     tag: 'shells',
     formerHost: 'old.example',

@@ -23,6 +23,11 @@ export const de: StudentTexts = {
   away: 'Diese Seite kann gerade nicht gezeigt werden',
   awayWhy: 'Der Server der Schule antwortet nicht. Diese Seite versucht es alle zehn Sekunden wieder.',
   awayLonger: 'Wenn es länger dauert, sag deiner Lehrkraft Bescheid.',
+  arrived: 'Dieses Handy hat den Server der Schule erreicht',
+  arrivedWhy: 'Du kannst diese Seite schließen.',
+  sameDevice: 'Scanne den Code mit einem anderen Gerät',
+  sameDeviceWhy:
+    'Dieses Gerät zeigt den Code selbst an. Nimm ein Handy oder Tablet im Netz der Schülerinnen und Schüler.',
   transcript: 'Text der Aufnahme',
   captions: 'Untertitel',
   speed: 'Tempo',

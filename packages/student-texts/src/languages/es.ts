@@ -23,6 +23,11 @@ export const es: StudentTexts = {
   away: 'Esta página no se puede mostrar ahora',
   awayWhy: 'El servidor de la escuela no responde. Esta página lo intenta de nuevo cada diez segundos.',
   awayLonger: 'Si tarda más, avisa a tu profesor o profesora.',
+  arrived: 'Este teléfono llegó al servidor de la escuela',
+  arrivedWhy: 'Puedes cerrar esta página.',
+  sameDevice: 'Escanea el código con otro dispositivo',
+  sameDeviceWhy:
+    'Este es el dispositivo que muestra el código. Usa un teléfono o una tableta en la red de los alumnos.',
   transcript: 'Texto de la grabación',
   captions: 'Subtítulos',
   speed: 'Velocidad',

@@ -25,6 +25,11 @@ export const fr: StudentTexts = {
   away: 'Cette page ne peut pas être affichée en ce moment',
   awayWhy: 'Le serveur de l’école ne répond pas. Cette page essaie de nouveau toutes les dix secondes.',
   awayLonger: 'Si cela dure, préviens ton enseignant ou ton enseignante.',
+  arrived: 'Ce téléphone a atteint le serveur de l’école',
+  arrivedWhy: 'Tu peux fermer cette page.',
+  sameDevice: 'Scanne le code avec un autre appareil',
+  sameDeviceWhy:
+    'Cet appareil est celui qui affiche le code. Prends un téléphone ou une tablette sur le réseau des élèves.',
   transcript: 'Texte de l’enregistrement',
   captions: 'Sous-titres',
   speed: 'Vitesse',

@@ -60,6 +60,7 @@ export class SheetController {
 
   @Get('printer-test')
   async printerTest(@Res() response: Response): Promise<void> {
+    await this.school.notePrinterTest();
     const { paper, duplexEdge, duplexRightMm, duplexDownMm, printerMarginMm } = await this.school.get();
     const pdf = await printerTestPdf({
       paper,

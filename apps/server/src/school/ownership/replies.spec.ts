@@ -15,6 +15,7 @@ const otherwise: readonly string[] = [
   'activityCsv',
   'addFile',
   'addLookPicture',
+  'arrivalPage',
   'askVisitorInspection',
   'cardReadingsCsv',
   'changeLesson',

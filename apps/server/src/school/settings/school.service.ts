@@ -11,6 +11,7 @@ import type {
 import { pageAddress, shortBase } from '@hapset/core';
 import { Repository, type EntityManager } from 'typeorm';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
+import { Clock } from '../../platform/clock/clock.js';
 import { notFound, stale } from '../../platform/problem/problem.js';
 import { School } from './school.entity.js';
 
@@ -23,6 +24,7 @@ export class SchoolService {
   constructor(
     @InjectRepository(School) private readonly schools: Repository<School>,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
+    private readonly clock: Clock,
   ) {}
 
   /** The school; made with plain settings where there is none yet. */
@@ -46,6 +48,7 @@ export class SchoolService {
       defaultLookId: null,
       looksMadeBy: 'staff' as const,
       teacherClasses: null,
+      printerTestedAt: null,
       version: 1,
       demoLoadedAt: null,
     };
@@ -117,6 +120,11 @@ export class SchoolService {
   async setUp(school: NewSchool, manager: EntityManager): Promise<void> {
     const { id, version } = await this.get();
     await manager.update(School, { id }, { ...school, version: version + 1 });
+  }
+
+  /** The test page was made. */
+  async notePrinterTest(): Promise<void> {
+    await this.schools.update({ id: (await this.get()).id }, { printerTestedAt: this.clock.now() });
   }
 
   /** @throws ProblemError stale */
