@@ -2,8 +2,9 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 /** Each worker has a stack of its own; scripts/test.mjs counts the same way. */
-const port = Number(process.env.HAPSET_TEST_PORT ?? '4400') + 20 * Number(process.env.TEST_PARALLEL_INDEX ?? '0');
-export const neighboursPort = String(port + 10);
+export const stackPort =
+  Number(process.env.HAPSET_TEST_PORT ?? '4400') + 20 * Number(process.env.TEST_PARALLEL_INDEX ?? '0');
+export const neighboursPort = String(stackPort + 10);
 export const cofferlane = `http://cofferlane.localhost:${neighboursPort}`;
 export const askleaf = `http://askleaf.localhost:${neighboursPort}`;
 export const glimreel = `http://glimreel.localhost:${neighboursPort}`;
@@ -13,7 +14,7 @@ const demoPassword = 'low-tide-at-nine';
 
 /** Fails a journey that asks any other host for anything, or that breaks on the page. */
 export const test = base.extend<{ watched: undefined }>({
-  baseURL: `http://127.0.0.1:${port}`,
+  baseURL: `http://127.0.0.1:${stackPort}`,
   watched: [
     async ({ context, baseURL }, use) => {
       const strangers: string[] = [];

@@ -114,7 +114,8 @@ import type { BenchView, LessonsPage } from './overview/bench.js';
 import type { MaterialPage } from './overview/material-page.js';
 import type { SearchResults, ShelfPage } from './overview/shelf.js';
 import type { NewsItem } from './overview/news.js';
-import type { ArrivalMade, SetupSteps } from './overview/setup-steps.js';
+import type { ArrivalMade } from './school/arrival.js';
+import type { SetupSteps } from './overview/setup-steps.js';
 
 /** Methods of HTTP that routes use (RFC 9110). */
 export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';

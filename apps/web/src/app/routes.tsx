@@ -196,6 +196,11 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../school/staff/staff-page.js')).StaffPage }),
       },
       {
+        path: 'school/setup',
+        handle: { guide: 'administrator' },
+        lazy: async () => ({ Component: (await import('../overview/setup/setup-page.js')).SetupPage }),
+      },
+      {
         path: 'school/activity',
         handle: { guide: 'administrator' },
         lazy: async () => ({ Component: (await import('../school/activity/activity-page.js')).ActivityPage }),

@@ -11,6 +11,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { StudentsSummary } from '../../students/student/students-summary.js';
 import { TemplatesSummary } from '../../paper/sheet/templates-summary.js';
 import { SchoolSettings } from '../../school/settings/school-settings.js';
+import { SetupSummary } from '../setup/setup-summary.js';
 import { StaffSummary } from '../../school/staff/staff-summary.js';
 import { ServerNotesPart } from '../../school/settings/server-notes.js';
 import { TeacherClassesPart } from '../../school/settings/teacher-classes.js';
@@ -35,6 +36,7 @@ export function SchoolPage(): ReactElement {
       <PageHead title={school.data?.name ?? t('schoolPage.school')} about={t('schoolPage.settingsOfTheSchoolAll')} />
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <div className="flex flex-col gap-4">
+          {session?.role === 'administrator' && <SetupSummary />}
           <SchoolClasses />
           <StudentsSummary />
           <LooksSummary />

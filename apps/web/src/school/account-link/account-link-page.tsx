@@ -55,7 +55,7 @@ function Found({ token, link }: { readonly token: string; readonly link: Account
   if (kind === 'setup')
     return (
       <Frame title={titles.setup} about={t('accountLink.setupAbout')} wide>
-        <SetupForm token={token} onEntered={enter('/school')} />
+        <SetupForm token={token} onEntered={enter('/school/setup')} />
       </Frame>
     );
   if (kind === 'reset')

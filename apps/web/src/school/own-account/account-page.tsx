@@ -6,7 +6,7 @@ import { hasFailed } from '../../platform/api/has-failed.js';
 import { Failed, Loading } from '../../platform/design/list-states.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
-import { roleHints, roleWords } from '../staff/role-words.js';
+import { roleWords } from '../staff/role-words.js';
 import { ownAccountQuery } from '../staff/staff.queries.js';
 import { t } from '../staff/words.js';
 import { EmailForm, NameForm, PasswordForm } from './account-forms.js';
@@ -34,5 +34,5 @@ export function AccountPage(): ReactElement {
 }
 
 function aboutOf({ role }: OwnAccount): string {
-  return t('accountPage.role', { role: roleWords[role], hint: roleHints[role] });
+  return t('accountPage.role', { role: roleWords[role] });
 }
