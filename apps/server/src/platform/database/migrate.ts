@@ -13,7 +13,16 @@ export interface MigrateOptions {
   readonly at?: (moment: 'done' | 'recorded', statement: string) => void;
 }
 
-/** @throws Error when another server holds the lock for longer than a minute. */
+/** A database that a later version changed: its tables may mean what this version does not know. */
+export class NewerDatabaseError extends Error {
+  constructor(readonly migrations: readonly string[]) {
+    super(
+      `A newer version of Hapset has changed this database (${migrations.join(', ')}). Start that version, or restore a backup from before the update.`,
+    );
+  }
+}
+
+/** @throws Error when another server holds the lock for longer than a minute. @throws NewerDatabaseError */
 export async function migrate(dataSource: DataSource, options: MigrateOptions = {}): Promise<void> {
   const runner = dataSource.createQueryRunner();
   try {
@@ -41,6 +50,7 @@ class SteppedExecutor extends MigrationExecutor {
 async function runPending(dataSource: DataSource, runner: QueryRunner, options: MigrateOptions): Promise<void> {
   const executor = new SteppedExecutor(dataSource, runner);
   await executor.prepare(runner);
+  await refuseNewer(dataSource, executor);
   const pending = await executor.getPendingMigrations();
   if (pending.length === 0) return;
   await runner.query(
@@ -51,6 +61,12 @@ async function runPending(dataSource: DataSource, runner: QueryRunner, options: 
     await executor.insertMigration(migration);
     await runner.query('DELETE FROM migration_steps WHERE migration = ?', [migration.name]);
   }
+}
+
+async function refuseNewer(dataSource: DataSource, executor: MigrationExecutor): Promise<void> {
+  const known = new Set(dataSource.migrations.map((migration) => migration.name ?? migration.constructor.name));
+  const unknown = (await executor.getExecutedMigrations()).map(({ name }) => name).filter((name) => !known.has(name));
+  if (unknown.length > 0) throw new NewerDatabaseError(unknown);
 }
 
 /** A runner whose statements are steps: those that were done before are passed over. */
