@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './journey.js';
-import { startOwnSchool, type OwnSchool } from './own-school.js';
+import { OwnSchool } from './own-school.js';
 
 const password = 'a shell for every crab';
 const phone = {
@@ -9,11 +9,8 @@ const phone = {
     'Mozilla/5.0 (iPhone; CPU iPhone OS 17_5 like Mac OS X) AppleWebKit/605.1.15 (KHTML, like Gecko) Version/17.5 Mobile/15E148 Safari/604.1',
 };
 
-let school: OwnSchool | null = null;
-test.beforeAll(async () => {
-  school = await startOwnSchool();
-});
-test.afterAll(() => school?.stop());
+const school = new OwnSchool();
+test.afterAll(() => school.stop());
 
 async function fillPerson(page: Page, name: string, email: string, given: string): Promise<void> {
   await page.getByLabel('Your name').fill(name);
@@ -24,8 +21,8 @@ async function fillPerson(page: Page, name: string, email: string, given: string
 test('an empty server becomes a school: setup, checklist, a colleague, and a code that a student opens', async ({
   browser,
 }) => {
-  if (!school) throw new Error('the server did not start');
-  const { address, setupLink } = school;
+  const setupLink = await school.startEmpty();
+  const { address } = school;
   /** Somebody with a browser of the own. */
   const somebody = async (more: object = {}): Promise<Page> =>
     (await browser.newContext({ baseURL: address, serviceWorkers: 'block', ...more })).newPage();
@@ -94,6 +91,16 @@ test('an empty server becomes a school: setup, checklist, a colleague, and a cod
     const href = await teacher.getByRole('link', { name: 'View as a student' }).getAttribute('href');
     await student.goto(href ?? '');
     await expect(student.getByText('Meet at the slipway.')).toBeVisible();
+  });
+
+  await test.step('a backup that was made while it runs is restored elsewhere, and the code still opens', async () => {
+    const backup = school.backUp();
+    await school.stop();
+    await school.startRestored(backup);
+    await student.reload();
+    await expect(student.getByText('Meet at the slipway.')).toBeVisible();
+    await administrator.goto('/school/staff');
+    await expect(administrator.getByText('ida@samphire.example')).toBeVisible();
   });
 
   await test.step('the setup link is over', async () => {

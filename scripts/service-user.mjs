@@ -7,6 +7,8 @@ import { projectFolder, Trouble } from './settings.mjs';
 
 /** What Hapset puts into a data folder; a folder with anything else in it is somebody else's. */
 const ownEntries = new Set([
+  'backup-work',
+  'backups',
   'database',
   'database-password',
   'demo-loaded',
@@ -14,11 +16,13 @@ const ownEntries = new Set([
   'lock',
   'log-salt',
   'neighbours.json',
+  'restore-work',
   'running',
   'server.log',
   'stand-ins.log',
   'screenshots',
   'home',
+  'last-backup.json',
 ]);
 const needed = ['apps', 'packages', 'node_modules', 'demo', 'scripts', 'package.json'];
 

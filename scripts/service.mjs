@@ -1,8 +1,10 @@
 // The process that owns the data folder and its parts; started by stack.mjs, as the system account where root started it.
 // `node scripts/service.mjs TASK SETTINGS`: the stack, the database alone, or a command beside the server.
-import { rmSync } from 'node:fs';
+import { createReadStream, createWriteStream, rmSync } from 'node:fs';
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { noteBackup, restoreBackup, writeBackup } from './backup-task.mjs';
+import { NightlyBackups } from './nightly-backups.mjs';
 import { sql, startDatabase } from './database.mjs';
 import { isRunning, prepareData, startParts, takeLock } from './parts.mjs';
 import { consoleCommands, projectFolder, serverEnvironment, Trouble } from './settings.mjs';
@@ -10,6 +12,11 @@ import { consoleCommands, projectFolder, serverEnvironment, Trouble } from './se
 process.umask(0o077);
 const [task, text] = process.argv.slice(2);
 const settings = JSON.parse(text);
+/** Descriptor of a file that the caller opened. */
+const handedOver = 4;
+/** Not for the processes that are started here. */
+const passphrase = process.env.HAPSET_BACKUP_PASSPHRASE ?? null;
+delete process.env.HAPSET_BACKUP_PASSPHRASE;
 const stop = new Promise((resolve) => {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, resolve);
   // Whoever started us is gone: nothing may be left behind.
@@ -25,8 +32,10 @@ const tasks = {
       if (!event.restarted) end();
     });
     tell({ kind: 'ready' });
-    if (!settings.demo) await runCommand('setup-link');
+    if (!settings.demo) await runCommand('setup-link', '--where-needed');
+    const nightly = new NightlyBackups(settings).start();
     await Promise.race([stop, ended]);
+    nightly.stop();
     await parts.stop();
   },
   database: () => withDatabase(() => (tell({ kind: 'ready' }), stop)),
@@ -47,6 +56,14 @@ const tasks = {
       prepareData(settings);
     }),
   'create-administrator': () => withDatabase(() => runCommand('create-administrator')),
+  backup: () => withDatabase(backup),
+  async restore() {
+    const open = () => createReadStream('', { fd: handedOver, start: 0, autoClose: false });
+    const { madeAt, files } = await restoreBackup(settings, open, { passphrase, withDatabase });
+    console.log(
+      `\nRestored the backup of ${madeAt} with ${files} files into ${settings.dataFolder}. Start it with npm start.`,
+    );
+  },
   'setup-link': () => withDatabase(() => runCommand('setup-link')),
 };
 
@@ -54,6 +71,7 @@ let release = () => undefined;
 try {
   // Beside a server that runs, its database is used.
   if (consoleCommands.has(task) && isRunning(settings.dataFolder)) await runCommand(task);
+  else if (task === 'backup' && isRunning(settings.dataFolder)) await backup();
   else {
     release = takeLock(settings.dataFolder);
     await tasks[task]();
@@ -80,9 +98,15 @@ async function withDatabase(work) {
   }
 }
 
+/** Into the file that was handed over. */
+async function backup() {
+  await writeBackup(settings, createWriteStream('', { fd: handedOver }), passphrase);
+  noteBackup(settings, { madeAt: new Date().toISOString(), problem: null });
+}
+
 /** Writes to the terminal, and asks the person there. */
-async function runCommand(command) {
-  const child = spawn(process.execPath, [join(projectFolder, `apps/server/dist/app/${command}.js`)], {
+async function runCommand(command, ...options) {
+  const child = spawn(process.execPath, [join(projectFolder, `apps/server/dist/app/${command}.js`), ...options], {
     env: serverEnvironment(settings),
     stdio: 'inherit',
   });

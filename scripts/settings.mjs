@@ -1,6 +1,6 @@
 // Addresses and folders of a running Hapset, from the environment; docs/settings.md lists the variables.
 import { createHash } from 'node:crypto';
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -46,6 +46,18 @@ export function readSettings(environment = process.env) {
   };
 }
 
+/** Where backups go each night, and what they are encrypted with. @throws Trouble */
+export function readBackupSettings(environment = process.env) {
+  const { HAPSET_BACKUP_FOLDER: folder, HAPSET_BACKUP_AT: at = '', HAPSET_BACKUP_PASSPHRASE_FILE: file } = environment;
+  if (at !== '' && !/^(?:[01]\d|2[0-3]):[0-5]\d$/.test(at))
+    throw new Trouble(`HAPSET_BACKUP_AT must be a time like 02:30, but is "${at}".`);
+  if (file && !existsSync(file)) throw new Trouble(`HAPSET_BACKUP_PASSPHRASE_FILE names ${file}, which can't be read.`);
+  const passphrase = file ? readFileSync(file, 'utf8').split(/\r?\n/)[0] : null;
+  if (passphrase !== null && passphrase.length < 12)
+    throw new Trouble(`The passphrase in ${file} needs at least 12 characters in its first line.`);
+  return { folder: folder || null, at: at || null, passphrase };
+}
+
 function pagesOf({ HAPSET_NEIGHBOURS_PAGES: pages, HAPSET_CHROMIUM: program }) {
   return pages ?? (existsSync(chromiumSandbox) && program !== '' ? 'drawn' : 'plain');
 }
@@ -84,6 +96,7 @@ export function serverEnvironment(settings) {
     HAPSET_DB_SOCKET: settings.databaseSocket,
     HAPSET_DB_PASSWORD_FILE: settings.passwordFile,
     HAPSET_FILES_FOLDER: settings.filesFolder,
+    HAPSET_LAST_BACKUP_FILE: join(settings.dataFolder, 'last-backup.json'),
     HAPSET_NEIGHBOURS_PORT: String(settings.neighboursPort),
     HAPSET_TRUSTED_HOSTS: settings.trustedHosts,
     HAPSET_NEIGHBOURS_PAGES: settings.neighboursPages,

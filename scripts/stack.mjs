@@ -18,9 +18,13 @@ export function startDatabaseAlone(settings, { demo = false } = {}) {
   return startService(demo ? 'data' : 'database', settings);
 }
 
-/** A command that works on the database and ends. @throws Trouble */
-export async function runTask(task, settings) {
-  const { finished } = launch(task, settings, () => undefined);
+/**
+ * A command that works on the database and ends.
+ * @param file descriptor of a file that it reads or writes, opened with the caller's rights
+ * @throws Trouble
+ */
+export async function runTask(task, settings, { file = null, passphrase = null } = {}) {
+  const { finished } = launch(task, settings, () => undefined, { file, passphrase });
   await finished;
 }
 
@@ -58,15 +62,15 @@ async function startService(task, settings, tell = () => undefined) {
   };
 }
 
-function launch(task, settings, hear) {
+function launch(task, settings, hear, { file = null, passphrase = null } = {}) {
   const user = serviceUser();
   letUserRead(user);
   closeDataFolder(settings.dataFolder, user);
   const { env, ...identity } = asUser(user, settings.dataFolder);
   const child = spawn(process.execPath, [join(projectFolder, 'scripts/service.mjs'), task, JSON.stringify(settings)], {
     cwd: projectFolder,
-    env: { ...process.env, ...env },
-    stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
+    env: { ...process.env, ...env, ...(passphrase !== null && { HAPSET_BACKUP_PASSPHRASE: passphrase }) },
+    stdio: ['inherit', 'inherit', 'inherit', 'ipc', ...(file === null ? [] : [file])],
     detached: !consoleCommands.has(task), // Ctrl+C must reach it through us alone; a command that asks keeps the terminal
     ...identity,
   });

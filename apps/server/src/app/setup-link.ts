@@ -14,7 +14,9 @@ const dataSource = await new DataSource(dataSourceOptions(configuration)).initia
 try {
   await migrate(dataSource);
   if (await hasAdministrator(dataSource.manager)) {
-    process.stdout.write('\nThe school has an administrator; nothing has to be set up.\n');
+    // At a start there is nothing to say then.
+    if (!process.argv.includes('--where-needed'))
+      process.stdout.write('\nThe school has an administrator; nothing has to be set up.\n');
   } else {
     const links = new AccountLinks(dataSource.getRepository(AccountLink), new SystemClock());
     const { address } = await links.make({ kind: 'setup' }, configuration.publicAddress);
