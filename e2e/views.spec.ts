@@ -78,6 +78,11 @@ const views = [
   ['short links', '/shelf/short-links', 'Short links'],
   ['devices', '/devices', 'Devices'],
   ['school', '/school', 'Fernhollow School'],
+  ['the own account', '/account', 'Your account'],
+  ['staff', '/school/staff', 'Staff'],
+  ['the activity log', '/school/activity', 'Activity log'],
+  ['the setup', '/school/setup', 'Get your school ready'],
+  ['the server’s condition', '/school/condition', 'Condition of the server'],
   ['looks', '/school/looks', 'Looks'],
   ['a new look', '/school/looks/new', 'Design a look'],
   ['sheets that were made', '/sheets', 'Sheets'],
@@ -90,9 +95,15 @@ const views = [
   ['a service', '/school/services/askleaf', 'Askleaf'],
 ] as const;
 
+/** Some pages are for the office or the administrator. */
+function whoOpens(path: string): string | undefined {
+  if (path === '/school/students/import') return 'hesper.tolland@fernhollow.example';
+  return /^\/school\/(?:staff|activity|setup|condition)$/.test(path) ? 'pell.arkwright@fernhollow.example' : undefined;
+}
+
 for (const [name, path, heading] of views) {
   test(`${name} at every width, light and dark`, async ({ page }) => {
-    await openSession(page, path === '/school/students/import' ? 'hesper.tolland@fernhollow.example' : undefined);
+    await openSession(page, whoOpens(path));
     await page.goto(path);
     await expect(page.getByRole('heading', { name: heading, level: 1, exact: false })).toBeVisible();
     await expect(page.locator('.animate-pulse')).toHaveCount(0);

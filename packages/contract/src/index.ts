@@ -17,6 +17,7 @@ export * from './lessons/lesson.js';
 export * from './lessons/station.js';
 export * from './overview/bench.js';
 export * from './overview/setup-steps.js';
+export * from './overview/condition.js';
 export * from './overview/material-page.js';
 export * from './overview/news.js';
 export * from './overview/shelf.js';

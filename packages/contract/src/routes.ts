@@ -115,6 +115,7 @@ import type { MaterialPage } from './overview/material-page.js';
 import type { SearchResults, ShelfPage } from './overview/shelf.js';
 import type { NewsItem } from './overview/news.js';
 import type { ArrivalMade } from './school/arrival.js';
+import type { ConditionView } from './overview/condition.js';
 import type { SetupSteps } from './overview/setup-steps.js';
 
 /** Methods of HTTP that routes use (RFC 9110). */
@@ -183,6 +184,7 @@ export const routes = {
   handOver: confirmed(route<HandedOver, HandOver>('POST', '/api/staff/:accountId/handover', 'administrator')),
 
   /** How far the setup is, and a code by which a phone shows that it reaches this server. */
+  condition: route<ConditionView>('GET', '/api/condition', 'administrator'),
   setupSteps: route<SetupSteps>('GET', '/api/setup-steps', 'administrator'),
   makeArrival: atOnce(route<ArrivalMade>('POST', '/api/arrivals', 'administrator')),
   arrivalPage: route<string>('GET', '/p/arrivals/:arrivalToken', 'anyone'),

@@ -5,6 +5,7 @@ import { AccountLinkModule } from '../school/account-link/account-link.module.js
 import { ActivityModule } from '../school/activity/activity.module.js';
 import { OwnAccountModule } from '../school/own-account/own-account.module.js';
 import { ArrivalModule } from '../school/arrival/arrival.module.js';
+import { ConditionModule } from '../overview/condition/condition.module.js';
 import { SetupStepsModule } from '../overview/setup-steps/setup-steps.module.js';
 import { ArrivalPageModule } from '../student-pages/arrival-page/arrival-page.module.js';
 import { StaffModule } from '../school/staff/staff.module.js';
@@ -97,6 +98,7 @@ export class AppModule {
         ShelfModule,
         MaterialPageModule,
         SetupStepsModule,
+        ConditionModule,
         ArrivalPageModule,
         StudentPageModule,
         ShortLinkPageModule,

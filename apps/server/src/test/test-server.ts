@@ -36,6 +36,7 @@ function testConfiguration(
     webFolder = tmpdir(),
     servicesFolder = demoServices,
     filesFolder = mkdtempSync(join(tmpdir(), 'hapset-files-')),
+    lastBackupFile = null,
     officeProgram = null,
     chromiumProgram = null,
     proxies = [],
@@ -51,6 +52,7 @@ function testConfiguration(
   return {
     ...configuration,
     filesFolder,
+    lastBackupFile,
     trustedHosts,
     webFolder,
     servicesFolder,
@@ -99,6 +101,8 @@ export interface TestServerOptions {
   readonly servicesFolder?: string | null;
   /** Kept files; a folder of its own where nothing is said. */
   readonly filesFolder?: string;
+  /** Where the last backup is noted; nowhere where nothing is said. */
+  readonly lastBackupFile?: string | null;
   readonly teacherLimitBytes?: number;
   /** Proxies in front whose word is taken. */
   readonly proxies?: readonly string[];

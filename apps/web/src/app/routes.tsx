@@ -201,6 +201,11 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../overview/setup/setup-page.js')).SetupPage }),
       },
       {
+        path: 'school/condition',
+        handle: { guide: 'administrator' },
+        lazy: async () => ({ Component: (await import('../overview/condition/condition-page.js')).ConditionPage }),
+      },
+      {
         path: 'school/activity',
         handle: { guide: 'administrator' },
         lazy: async () => ({ Component: (await import('../school/activity/activity-page.js')).ActivityPage }),

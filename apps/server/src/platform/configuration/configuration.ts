@@ -30,6 +30,8 @@ export interface Configuration {
   readonly servicesFolder: string | null;
   /** Folder of kept files and of uploads under way. */
   readonly filesFolder: string;
+  /** Where it is noted when a backup was last made; null where nobody notes it. */
+  readonly lastBackupFile: string | null;
   /** LibreOffice; null where it is not installed. */
   readonly officeProgram: string | null;
   /** Chromium, in which pages are seen as students see them; null where it is not installed. */
@@ -86,12 +88,13 @@ function databaseOf(environment: Environment): Configuration['database'] {
 function foldersOf(
   environment: Environment,
   demo: boolean,
-): Pick<Configuration, 'webFolder' | 'servicesFolder' | 'filesFolder'> {
+): Pick<Configuration, 'webFolder' | 'servicesFolder' | 'filesFolder' | 'lastBackupFile'> {
   const ofProject = (path: string): string => fileURLToPath(new URL(`../../../../../${path}`, import.meta.url));
   return {
     webFolder: environment.HAPSET_WEB_FOLDER ?? ofProject('apps/web/dist'),
     servicesFolder: environment.HAPSET_SERVICES_FOLDER ?? (demo ? ofProject('demo/services') : null),
     filesFolder: environment.HAPSET_FILES_FOLDER ?? ofProject('.data/files'),
+    lastBackupFile: environment.HAPSET_LAST_BACKUP_FILE ?? null,
   };
 }
 

@@ -17,14 +17,12 @@ describe('the setup of a school', () => {
   const steps = () => scene.server.ok<SetupSteps>('Pell', 'GET', '/api/setup-steps');
   const make = async (): Promise<string> => (await scene.server.ok<ArrivalMade>('Pell', 'POST', '/api/arrivals')).token;
   const scan = (token: string, userAgent = phone, language = 'en') =>
-    request(scene.server.app.getHttpServer())
-      .get(`/p/arrivals/${token}`)
-      .set({
-        'User-Agent': userAgent,
-        Host: 'hapset.school.example',
-        'X-Forwarded-Proto': 'https',
-        'Accept-Language': language,
-      });
+    request(scene.server.app.getHttpServer()).get(`/p/arrivals/${token}`).set({
+      'User-Agent': userAgent,
+      Host: 'hapset.school.example',
+      'X-Forwarded-Proto': 'https',
+      'Accept-Language': language,
+    });
 
   it('shows that a phone reached the server, by which address, in the phone’s language', async () => {
     expect((await steps()).arrival).toBeNull();

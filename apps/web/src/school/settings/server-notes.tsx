@@ -4,7 +4,7 @@ import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/r
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { call } from '../../platform/api/client.js';
-import { Button } from '../../platform/design/button.js';
+import { Button, buttonClass } from '../../platform/design/button.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { Panel } from '../../platform/design/panel.js';
 import { StateMark, type Mark } from '../../platform/design/state-mark.js';
@@ -25,7 +25,14 @@ export function ServerNotesPart(): ReactElement | null {
   const { undeclaredProxy, unknownShortLinks, slowedShortLinks, shortSlugs, formerShortHosts } = notes;
   const guessing = slowedShortLinks > 0 || unknownShortLinks > manyUnknown;
   return (
-    <Panel title={t('serverNotes.thisServer')}>
+    <Panel
+      title={t('serverNotes.thisServer')}
+      action={
+        <Link to="/school/condition" className={buttonClass()}>
+          {t('serverNotes.condition')}
+        </Link>
+      }
+    >
       <ul className="m-0 flex list-none flex-col gap-2.5 p-0 text-body">
         {undeclaredProxy && (
           <Note mark="stop">
