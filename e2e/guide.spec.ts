@@ -192,6 +192,14 @@ test('the guide: devices, classes and services of an administrator', async ({ pa
   await page.keyboard.press('Escape');
   await link(page, guide.say('School')).click();
   await expect(page.getByLabel(guide.say('Public address'))).toBeVisible();
+  await expect(link(page, guide.say('Activity log'))).toBeVisible();
+  await expect(link(page, guide.say('Condition'))).toBeVisible();
+  await link(page, guide.say('All staff')).click();
+  await button(page, guide.say('Invite a colleague')).click();
+  await expect(button(page, guide.say('Make invitation'))).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(button(page, guide.say('More'))).toBeVisible();
+  await page.goBack();
   await button(page, guide.say('New class')).click();
   await expect(button(page, guide.say('Save class'))).toBeVisible();
   await page.keyboard.press('Escape');

@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import { newPage, signIn, signInAs } from '../browser.mjs';
 import { folder, settings } from './places.mjs';
-import { settled, sideBySide } from './tools.mjs';
+import { joined, settled, sideBySide } from './tools.mjs';
 
 /** A roster with problems, a page of cards with names in many scripts, and a card that was read. */
 export async function takeStudents(browser) {
@@ -163,7 +163,7 @@ export async function takeRehearsal(browser) {
   await sideBySide(browser, [reads, await owner.screenshot()], 'rehearsal', { width: 2278, height: 1130 });
 }
 
-/** As the administrator: the school, and one description tried on an editor's link. */
+/** As the administrator: the school, one description tried on an editor's link, the setup, the staff and the server's condition. */
 export async function takeServices(browser) {
   const page = await newPage(browser, settings);
   await page.request.post('/api/session', {
@@ -180,9 +180,25 @@ export async function takeServices(browser) {
   await page.goto('/school');
   await page.getByRole('listitem').first().waitFor();
   await page.waitForTimeout(300);
-  await sideBySide(browser, [await page.screenshot(), service], 'school', {
-    width: 1328,
-    height: 1672,
-    direction: 'column',
-  });
+  const school = await page.screenshot();
+  const left = await joined(browser, [school, service], 1304, 1648, 'column');
+  const right = await joined(browser, await moveIn(page), 1304, 2472, 'column');
+  await sideBySide(browser, [left, right], 'school', { width: 2680, height: 2520 });
+}
+
+/** What a school does before its teachers come. */
+async function moveIn(page) {
+  await page.goto('/school/setup');
+  await page.getByRole('button', { name: 'Show the code' }).click();
+  await page.getByLabel('Address to try').waitFor();
+  const pictures = [await page.screenshot()];
+  const invitation = { data: { role: 'teacher', note: 'Ida, year 6' } };
+  await page.request.post('/api/staff/invitations', invitation);
+  for (const address of ['/school/staff', '/school/condition']) {
+    await page.goto(address);
+    await page.getByRole('listitem').first().waitFor();
+    await page.waitForTimeout(300);
+    pictures.push(await page.screenshot());
+  }
+  return pictures;
 }
