@@ -1,4 +1,4 @@
-import { hostNameOf, isLoopbackHost, isWebAddress, parseUrl } from './web-address.js';
+import { hostNameOf, isLoopbackHost, isWebAddress, originOf, parseUrl } from './web-address.js';
 
 describe('an address', () => {
   it('is read, also relative to another', () => {
@@ -13,6 +13,12 @@ describe('an address', () => {
   });
 
   // URL.canParse of Node 20 says no from about the 6000th call on.
+  it('has an origin where it is of the web, however it is written', () => {
+    expect(originOf('HTTPS://Hapset.School.example:443/p/x?y')).toBe('https://hapset.school.example');
+    expect(originOf('http://192.0.2.7:4300')).toBe('http://192.0.2.7:4300');
+    expect([originOf('ftp://a.example'), originOf('a.example'), originOf('')]).toEqual([null, null, null]);
+  });
+
   it('with letters like ü is one, however often it was asked for', () => {
     const address = 'https://schüle.example/größe';
     expect(Array.from({ length: 20_000 }, () => isWebAddress(address)).every(Boolean)).toBe(true);

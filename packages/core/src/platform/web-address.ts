@@ -13,6 +13,11 @@ export function parseUrl(address: string, base?: string): URL | null {
   }
 }
 
+/** Scheme, host and port in lower case (RFC 6454); null for what is no web address. */
+export function originOf(address: string): string | null {
+  return isWebAddress(address) ? (parseUrl(address)?.origin.toLowerCase() ?? null) : null;
+}
+
 /** True for an absolute http or https address with a host. */
 export function isWebAddress(text: string): boolean {
   if (/\s/.test(text)) return false;

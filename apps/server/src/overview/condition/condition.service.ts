@@ -2,7 +2,7 @@
 import { access, constants, readFile, statfs } from 'node:fs/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import type { ConditionView } from '@hapset/contract';
-import { parseUrl } from '@hapset/core';
+import { originOf } from '@hapset/core';
 import { DataSource } from 'typeorm';
 import { fetch } from 'undici';
 import { Clock } from '../../platform/clock/clock.js';
@@ -124,8 +124,4 @@ export class ConditionService {
       return null;
     }
   }
-}
-
-function originOf(address: string): string {
-  return parseUrl(address)?.origin.toLowerCase() ?? address;
 }

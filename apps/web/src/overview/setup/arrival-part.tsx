@@ -1,6 +1,6 @@
 /** A code on the screen that a phone on the students' network scans: whether it reaches this server, and by which address. */
 import { routes, type SetupSteps } from '@hapset/contract';
-import { parseUrl, plainDrawing, planSymbol } from '@hapset/core';
+import { originOf, plainDrawing, planSymbol } from '@hapset/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { CodePicture } from '../../code/symbol/code-picture.js';
@@ -11,7 +11,6 @@ import { TextField } from '../../platform/design/field.js';
 import { ago } from '../../platform/wording/figures.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { setupStepsQuery } from './setup.queries.js';
-import { originOf } from './steps.js';
 import { t } from './words.js';
 
 const lookMs = 2000;
@@ -45,7 +44,7 @@ export function ArrivalPart({ view, reached }: { readonly view: SetupSteps; read
 function ShownCode({ token, publicAddress }: { readonly token: string; readonly publicAddress: string }): ReactElement {
   useQuery({ ...setupStepsQuery, refetchInterval: lookMs });
   const [address, setAddress] = useState(publicAddress);
-  const origin = /^https?:$/.test(parseUrl(address)?.protocol ?? '') ? originOf(address) : null;
+  const origin = originOf(address.trim());
   const payload = origin === null ? null : `${origin}/p/arrivals/${token}`;
   const planned = payload === null ? null : planSymbol(payload);
   return (

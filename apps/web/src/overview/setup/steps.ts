@@ -1,6 +1,6 @@
 /** The steps of a school's setup: which are done, and where the others are done. */
 import type { SetupSteps } from '@hapset/contract';
-import { parseUrl } from '@hapset/core';
+import { originOf } from '@hapset/core';
 
 export const setupStepNames = [
   'address',
@@ -40,8 +40,4 @@ export function setupSteps(view: SetupSteps): readonly SetupStep[] {
 /** Whether a phone came by the public address itself. */
 function isReached({ publicAddress, arrival }: SetupSteps): boolean {
   return arrival !== null && originOf(arrival.address) === originOf(publicAddress);
-}
-
-export function originOf(address: string): string {
-  return parseUrl(address)?.origin.toLowerCase() ?? address;
 }

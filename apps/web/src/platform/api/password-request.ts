@@ -1,37 +1,15 @@
-/**
- * Some changes ask for the password again. The call that was refused waits here until it was given, and then goes on;
- * whoever does not want to give it lets the call fail. The shell shows the question over the page.
- */
-type Listener = (wanted: boolean) => void;
+/** Some changes ask for the password again. Whoever does not want to give it lets the call fail. */
+import { Question } from './question.js';
 
-let waiting: { readonly promise: Promise<boolean>; readonly resolve: (given: boolean) => void } | null = null;
-let listener: Listener = () => undefined;
+const question = new Question<boolean>();
 
-/** The shell's side: hears when the password is wanted and when no longer. Returns how to stop listening. */
-export function onPasswordWanted(listen: Listener): () => void {
-  listener = listen;
-  listen(waiting !== null);
-  return () => {
-    listener = () => undefined;
-  };
-}
+export const onPasswordWanted = question.onWanted;
 
-/** The client's side: resolves with whether it was given. */
+/** Resolves with whether it was given. */
 export function passwordGiven(): Promise<boolean> {
-  if (!waiting) {
-    let resolve = (_given: boolean): void => undefined;
-    const promise = new Promise<boolean>((done) => {
-      resolve = done;
-    });
-    waiting = { promise, resolve };
-    listener(true);
-  }
-  return waiting.promise;
+  return question.ask();
 }
 
-/** The question's side. */
 export function answerPasswordRequest(given: boolean): void {
-  waiting?.resolve(given);
-  waiting = null;
-  listener(false);
+  question.answer(given);
 }
