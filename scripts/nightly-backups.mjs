@@ -6,16 +6,22 @@ import { noteBackup, writeBackup } from './backup-task.mjs';
 import { readBackupSettings } from './settings.mjs';
 
 const lookMs = 60_000;
+/** What failed is tried again so much later: a disk is not filled by trying. */
+const againMs = 3_600_000;
 
 export class NightlyBackups {
   #settings;
   #backup;
+  #write;
   #timer = null;
   #running = null;
+  #failedAt = null;
 
-  constructor(settings, backup = readBackupSettings()) {
+  /** @param write makes one; tests put another in its place @throws Trouble for settings that can't be right */
+  constructor(settings, { backup = readBackupSettings(), write = writeBackup } = {}) {
     this.#settings = settings;
     this.#backup = backup;
+    this.#write = write;
   }
 
   start() {
@@ -29,26 +35,35 @@ export class NightlyBackups {
     clearInterval(this.#timer);
   }
 
-  /** Makes today's backup once its time has come. @returns its name; null where none was to be made */
+  /** Makes today's backup once its time has come. @param {Date} now @returns its name; null where none was made */
   async look(now = new Date()) {
     const { folder, at, passphrase } = this.#backup;
-    const encrypted = passphrase !== null;
-    const name = backupName(now, encrypted);
-    const time = `${String(now.getHours()).padStart(2, '0')}:${String(now.getMinutes()).padStart(2, '0')}`;
+    const name = backupName(now, passphrase !== null);
+    const part = join(folder, `${name}.part`);
+    const madeAt = now.toISOString();
     try {
       mkdirSync(folder, { recursive: true, mode: 0o700 });
-      const isMade = readdirSync(folder).some((file) => dayOfBackup(file) === dayOfBackup(name));
-      if (isMade || time < at) return null;
-      const part = join(folder, `${name}.part`);
-      await writeBackup(this.#settings, createWriteStream(part, { mode: 0o600 }), passphrase);
+      if (!this.#isDue(now, at, readdirSync(folder))) return null;
+      await this.#write(this.#settings, createWriteStream(part, { mode: 0o600 }), passphrase);
       renameSync(part, join(folder, name));
       for (const file of outdated(readdirSync(folder))) rmSync(join(folder, file), { force: true });
-      noteBackup(this.#settings, { madeAt: now.toISOString(), problem: null });
+      noteBackup(this.#settings, { madeAt, problem: null });
       return name;
     } catch (error) {
-      noteBackup(this.#settings, { madeAt: now.toISOString(), problem: error.message });
+      this.#failedAt = now;
+      rmSync(part, { force: true });
+      noteBackup(this.#settings, { madeAt, problem: error.message });
       console.error(`The nightly backup failed: ${error.message}`);
       return null;
     }
+  }
+
+  #isDue(now, at, files) {
+    if (this.#failedAt !== null && now - this.#failedAt < againMs) return false;
+    const two = (value) => String(value).padStart(2, '0');
+    const today = dayOfBackup(backupName(now, false));
+    return (
+      `${two(now.getHours())}:${two(now.getMinutes())}` >= at && !files.some((file) => dayOfBackup(file) === today)
+    );
   }
 }

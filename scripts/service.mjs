@@ -25,6 +25,7 @@ const stop = new Promise((resolve) => {
 
 const tasks = {
   async stack() {
+    const nightly = new NightlyBackups(settings);
     let end;
     const ended = new Promise((resolve) => (end = resolve));
     const parts = await startParts(settings, (event) => {
@@ -33,7 +34,7 @@ const tasks = {
     });
     tell({ kind: 'ready' });
     if (!settings.demo) await runCommand('setup-link', '--where-needed');
-    const nightly = new NightlyBackups(settings).start();
+    nightly.start();
     await Promise.race([stop, ended]);
     nightly.stop();
     await parts.stop();

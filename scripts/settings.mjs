@@ -51,11 +51,18 @@ export function readBackupSettings(environment = process.env) {
   const { HAPSET_BACKUP_FOLDER: folder, HAPSET_BACKUP_AT: at = '', HAPSET_BACKUP_PASSPHRASE_FILE: file } = environment;
   if (at !== '' && !/^(?:[01]\d|2[0-3]):[0-5]\d$/.test(at))
     throw new Trouble(`HAPSET_BACKUP_AT must be a time like 02:30, but is "${at}".`);
-  if (file && !existsSync(file)) throw new Trouble(`HAPSET_BACKUP_PASSPHRASE_FILE names ${file}, which can't be read.`);
-  const passphrase = file ? readFileSync(file, 'utf8').split(/\r?\n/)[0] : null;
+  const passphrase = file ? firstLine(file) : null;
   if (passphrase !== null && passphrase.length < 12)
     throw new Trouble(`The passphrase in ${file} needs at least 12 characters in its first line.`);
   return { folder: folder || null, at: at || null, passphrase };
+}
+
+function firstLine(file) {
+  try {
+    return readFileSync(file, 'utf8').split(/\r?\n/)[0];
+  } catch {
+    throw new Trouble(`HAPSET_BACKUP_PASSPHRASE_FILE names ${file}, which can't be read by this account.`);
+  }
 }
 
 function pagesOf({ HAPSET_NEIGHBOURS_PAGES: pages, HAPSET_CHROMIUM: program }) {

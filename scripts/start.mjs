@@ -9,7 +9,7 @@ import {
   requireNode,
   requirePackages,
 } from './machine.mjs';
-import { projectFolder, readSettings, runMain, Trouble } from './settings.mjs';
+import { projectFolder, readBackupSettings, readSettings, runMain, Trouble } from './settings.mjs';
 import { startStack } from './stack.mjs';
 
 await runMain(async () => {
@@ -20,6 +20,7 @@ await runMain(async () => {
   requireModules();
   build();
   const settings = readSettings();
+  readBackupSettings();
   console.log('Starting …');
   const stack = await startStack(settings, tellExit);
   const account = '\nSign in with     maren.dallow@fernhollow.example\nPassword         low-tide-at-nine';
