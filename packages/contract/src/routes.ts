@@ -10,27 +10,6 @@ import type {
   LinkCheckAsked,
   LinkCheckView,
 } from './opens/access-check.js';
-import type { SessionView, SignIn, WelcomeView } from './school/account.js';
-import type { ActivityPage } from './school/activity.js';
-import type {
-  AccountLinkMade,
-  AccountLinkToken,
-  AccountLinkView,
-  ChangeEmail,
-  ChangeName,
-  SetPassword,
-  ChangeStaff,
-  ConfirmPassword,
-  CreateAccount,
-  HandedOver,
-  HandOver,
-  Invite,
-  OwnAccount,
-  ResetPassword,
-  StaffMember,
-  StaffView,
-} from './school/staff.js';
-import type { ChangeDevice, CreateDevice, DeviceView } from './school/device.js';
 import type { AddFile, FilesPage, FileView, RenameFile, ReplaceFile } from './gather/file.js';
 import type { HealthView } from './platform/health.js';
 import type { CodeInspection, InspectCode, VisitorRights } from './reads/inspection.js';
@@ -100,54 +79,17 @@ import type {
 } from './students/student.js';
 import type { ChangeTryout, TellTryout, TryoutListening, TryoutView } from './reads/tryout.js';
 import type { PreviewSymbol, SymbolPreview } from './code/symbol.js';
-import type {
-  AddressesOnPaper,
-  ChangeSchool,
-  ChangeTeacherClasses,
-  SchoolView,
-  ServerNotes,
-  TeacherClassesView,
-} from './school/settings.js';
-import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school/school-class.js';
 import type { AddStations, OrderStations, ChangeStation, AddedView } from './lessons/station.js';
 import type { BenchView, LessonsPage } from './overview/bench.js';
 import type { MaterialPage } from './overview/material-page.js';
 import type { SearchResults, ShelfPage } from './overview/shelf.js';
 import type { NewsItem } from './overview/news.js';
-import type { ArrivalMade } from './school/arrival.js';
 import type { ConditionView } from './overview/condition.js';
 import type { SetupSteps } from './overview/setup-steps.js';
+import { atOnce, confirmed, route } from './platform/route.js';
+import { schoolRoutes } from './school/school.routes.js';
 
-/** Methods of HTTP that routes use (RFC 9110). */
-export type Method = 'GET' | 'HEAD' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-/** `office`: office and administrators. */
-export type RouteAccess = 'anyone' | 'staff' | 'office' | 'administrator';
-
-/** Types that a route speaks; they exist for the type check only. */
-export interface Route<Body, Reply> {
-  readonly method: Method;
-  readonly path: string;
-  readonly access: RouteAccess;
-  /** A change that waits for a server that is away, and is sent again with the same Idempotency-Key. */
-  readonly waits: boolean;
-  /** Asks for the password again where it was last given more than 15 minutes ago. */
-  readonly confirmed: boolean;
-  readonly types?: { readonly body: Body; readonly reply: Reply };
-}
-
-function route<Reply, Body = null>(method: Method, path: string, access: RouteAccess = 'staff'): Route<Body, Reply> {
-  return { method, path, access, waits: method !== 'GET' && method !== 'HEAD', confirmed: false };
-}
-
-/** What only asks, and what has a way of its own to go on: it is sent once, and a failure is said at once. */
-function atOnce<Body, Reply>(sent: Route<Body, Reply>): Route<Body, Reply> {
-  return { ...sent, waits: false };
-}
-
-/** What takes hold of accounts, or of many students: whoever finds an open screen can't do it. */
-function confirmed<Body, Reply>(sent: Route<Body, Reply>): Route<Body, Reply> {
-  return { ...sent, confirmed: true };
-}
+export type { Method, Route, RouteAccess } from './platform/route.js';
 
 /**
  * Every route that the server answers: its method, its path, who may call it, and the shapes of request and reply.
@@ -157,62 +99,10 @@ export const routes = {
   health: route<HealthView>('GET', '/api/health', 'anyone'),
   /** Whether it can do its work: 503 while it can't reach its database. */
   ready: route<HealthView>('GET', '/api/ready', 'anyone'),
-  welcome: route<WelcomeView>('GET', '/api/welcome', 'anyone'),
-  signIn: atOnce(route<SessionView, SignIn>('POST', '/api/session', 'anyone')),
-  session: route<SessionView>('GET', '/api/session'),
-  signOut: atOnce(route<null>('DELETE', '/api/session')),
-  /** Succeeds where the password was given lately: asked before a file that asks for it is fetched by a link. */
-  confirmation: confirmed(route<null>('GET', '/api/session/confirmation')),
-  confirmPassword: atOnce(route<null, ConfirmPassword>('POST', '/api/session/confirmation')),
-
-  /** One-time links: their tokens are in bodies, never in addresses that logs hold. */
-  accountLink: atOnce(route<AccountLinkView, AccountLinkToken>('POST', '/api/account-links', 'anyone')),
-  createAccount: atOnce(route<SessionView, CreateAccount>('POST', '/api/account-links/account', 'anyone')),
-  resetPassword: atOnce(route<SessionView, ResetPassword>('POST', '/api/account-links/password', 'anyone')),
-
-  ownAccount: route<OwnAccount>('GET', '/api/account'),
-  changeName: route<SessionView, ChangeName>('PATCH', '/api/account'),
-  changeEmail: confirmed(atOnce(route<SessionView, ChangeEmail>('PUT', '/api/account/email'))),
-  setPassword: atOnce(route<null, SetPassword>('PUT', '/api/account/password')),
-  endSession: route<null>('DELETE', '/api/account/sessions/:sessionId'),
-
-  staff: route<StaffView>('GET', '/api/staff', 'administrator'),
-  invite: confirmed(atOnce(route<AccountLinkMade, Invite>('POST', '/api/staff/invitations', 'administrator'))),
-  revokeInvitation: route<null>('DELETE', '/api/staff/invitations/:invitationId', 'administrator'),
-  changeStaff: confirmed(route<StaffMember, ChangeStaff>('PATCH', '/api/staff/:accountId', 'administrator')),
-  makeResetLink: confirmed(atOnce(route<AccountLinkMade>('POST', '/api/staff/:accountId/reset-link', 'administrator'))),
-  handOver: confirmed(route<HandedOver, HandOver>('POST', '/api/staff/:accountId/handover', 'administrator')),
-
-  /** How far the setup is, and a code by which a phone shows that it reaches this server. */
+  ...schoolRoutes,
   condition: route<ConditionView>('GET', '/api/condition', 'administrator'),
+  /** How far the setup is. */
   setupSteps: route<SetupSteps>('GET', '/api/setup-steps', 'administrator'),
-  makeArrival: atOnce(route<ArrivalMade>('POST', '/api/arrivals', 'administrator')),
-  arrivalPage: route<string>('GET', '/p/arrivals/:arrivalToken', 'anyone'),
-
-  /** `?before=`, `?activity=`, `?who=`: the page before an entry, of one kind, of one person. */
-  activity: route<ActivityPage>('GET', '/api/activity', 'administrator'),
-  activityCsv: confirmed(route<string>('GET', '/api/activity.csv', 'administrator')),
-
-  school: route<SchoolView>('GET', '/api/school'),
-  changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),
-  onPaper: route<AddressesOnPaper>('GET', '/api/school/on-paper', 'administrator'),
-  teacherClasses: route<TeacherClassesView>('GET', '/api/school/teacher-classes', 'office'),
-  changeTeacherClasses: route<TeacherClassesView, ChangeTeacherClasses>(
-    'PUT',
-    '/api/school/teacher-classes',
-    'administrator',
-  ),
-  /** What only the administrator has to know of how this server runs. */
-  serverNotes: route<ServerNotes>('GET', '/api/school/server-notes', 'administrator'),
-  /** Takes the host off the list of those at whose root short links are answered. */
-  removeFormerHost: route<null>('DELETE', '/api/school/former-hosts/:formerHost', 'administrator'),
-  devices: route<readonly DeviceView[]>('GET', '/api/devices'),
-  createDevice: route<DeviceView, CreateDevice>('POST', '/api/devices', 'administrator'),
-  changeDevice: route<DeviceView, ChangeDevice>('PATCH', '/api/devices/:deviceId', 'administrator'),
-  removeDevice: route<null>('DELETE', '/api/devices/:deviceId', 'administrator'),
-  classes: route<readonly SchoolClassView[]>('GET', '/api/classes'),
-  createClass: route<SchoolClassView, CreateSchoolClass>('POST', '/api/classes'),
-  changeClass: route<SchoolClassView, ChangeSchoolClass>('PATCH', '/api/classes/:classId'),
 
   services: route<readonly ServiceView[]>('GET', '/api/services'),
   keepService: route<ServiceView, KeepService>('PUT', '/api/services/:serviceId', 'administrator'),
