@@ -34,6 +34,17 @@ const pageSources = [
   'package-lock.json',
 ];
 
+function isBuilt() {
+  return ['apps/server/dist/main.js', 'packages/in-page/dist-page/page.js', 'apps/web/dist/index.html'].every((file) =>
+    existsSync(join(projectFolder, file)),
+  );
+}
+
+/** @throws Trouble where nothing was built yet */
+export function requireBuilt() {
+  if (!isBuilt()) throw new Trouble('Hapset is not built yet. Run: npm ci && npm run build && npm prune --omit=dev');
+}
+
 /** @throws Trouble when something does not compile */
 export function build(ask = machine) {
   const mark = join(projectFolder, 'node_modules', '.hapset-build');
@@ -43,11 +54,9 @@ export function build(ask = machine) {
     ...parts.map((part) => `${part}/tsconfig.json`),
     ...pageSources,
   ]);
-  const built =
-    existsSync(join(projectFolder, 'apps/server/dist/main.js')) &&
-    existsSync(join(projectFolder, 'packages/in-page/dist-page/page.js')) &&
-    existsSync(join(projectFolder, 'apps/web/dist/index.html'));
-  if (built && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
+  if (isBuilt() && existsSync(mark) && readFileSync(mark, 'utf8') === state) return;
+  // Where only what runs is installed, it was built before.
+  if (!existsSync(join(projectFolder, tsc[0]))) return requireBuilt();
   console.log('Building …');
   // The incremental state can miss a file that was added; a whole build settles it.
   if (

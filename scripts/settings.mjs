@@ -46,6 +46,13 @@ export function readSettings(environment = process.env) {
   };
 }
 
+/** @param wanted variables with what they are for @throws Trouble that names each one that is missing */
+export function requireSettings(wanted, environment = process.env) {
+  const missing = Object.entries(wanted).filter(([name]) => (environment[name] ?? '') === '');
+  if (missing.length > 0)
+    throw new Trouble(`Set before the start:\n${missing.map(([name, what]) => `  ${name}: ${what}`).join('\n')}`);
+}
+
 /** Where backups go each night, and what they are encrypted with. @throws Trouble */
 export function readBackupSettings(environment = process.env) {
   const { HAPSET_BACKUP_FOLDER: folder, HAPSET_BACKUP_AT: at = '', HAPSET_BACKUP_PASSPHRASE_FILE: file } = environment;

@@ -1,4 +1,4 @@
-import { readSettings } from './settings.mjs';
+import { readSettings, requireSettings } from './settings.mjs';
 
 describe('settings', () => {
   const trusted = (environment) => readSettings(environment).trustedHosts.split(',');
@@ -20,5 +20,13 @@ describe('settings', () => {
   it('let the stand-ins send plain pages where there is no browser', () => {
     expect(readSettings({ HAPSET_CHROMIUM: '' }).neighboursPages).toBe('plain');
     expect(readSettings({ HAPSET_NEIGHBOURS_PAGES: 'drawn', HAPSET_CHROMIUM: '' }).neighboursPages).toBe('drawn');
+  });
+
+  it('that a service needs are asked for all at once', () => {
+    const wanted = { HAPSET_DATA: 'a folder', HAPSET_PUBLIC_ADDRESS: 'an address' };
+    expect(() => requireSettings(wanted, { HAPSET_DATA: '' })).toThrow(
+      'Set before the start:\n  HAPSET_DATA: a folder\n  HAPSET_PUBLIC_ADDRESS: an address',
+    );
+    expect(() => requireSettings(wanted, { HAPSET_DATA: '/x', HAPSET_PUBLIC_ADDRESS: 'y' })).not.toThrow();
   });
 });
