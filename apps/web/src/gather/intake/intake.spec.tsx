@@ -13,9 +13,10 @@ describe('the intake', () => {
     onAdd: (items: readonly NewMaterial[]) => Promise<unknown> = () => Promise.resolve(),
     here: readonly string[] = [],
     onShelf: readonly ShelfMatch[] | (() => Promise<readonly ShelfMatch[]>) = [],
+    services: readonly unknown[] | (() => Promise<readonly unknown[]>) = [],
   ): void {
     serverAnswers({
-      'GET /api/services': [],
+      'GET /api/services': services,
       'GET /api/devices': [],
       'GET /api/classes': [],
       'GET /api/school': {},
@@ -106,6 +107,18 @@ describe('the intake', () => {
     await userEvent.type(field(), 'https://a.example/tides{Enter}');
     expect(await screen.findByRole('alert')).toBeTruthy();
     expect(field()).toHaveProperty('value', 'https://a.example/tides');
+  });
+
+  it('waits for the school’s own hosts: without them a link may be taken for something else', async () => {
+    const onAdd = jest.fn(() => Promise.resolve());
+    let tell = (_: readonly unknown[]): void => undefined;
+    show(onAdd, [], [], () => new Promise((resolve) => (tell = resolve)));
+    await userEvent.type(field(), 'https://a.example/tides{Enter}');
+    await review();
+    expect(document.querySelector('[aria-busy=true]')).not.toBeNull();
+    expect(onAdd).not.toHaveBeenCalled();
+    tell([]);
+    await waitFor(() => expect(onAdd).toHaveBeenCalledTimes(1));
   });
 
   it('says which link is here already', async () => {

@@ -1,8 +1,9 @@
 /** Where the intake's things come from: typed or pasted lines, a pasted table, or a file. */
-import type { Columns, IntakeItem, IsListedHost } from '@hapset/core';
+import type { Columns, IntakeItem } from '@hapset/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Rows } from '../../platform/table-file/table.js';
 import type { IntakeReader } from './reader.js';
+import type { ListedHosts } from './use-listed-hosts.js';
 import { useReadItems, type ReadItems } from './use-read-items.js';
 
 export interface IntakeSource extends ReadItems {
@@ -22,11 +23,11 @@ export interface IntakeInput {
   readonly chosen: Columns | null;
 }
 
-/** @param reader null until it is there. @param isListed hosts that the school named */
+/** @param reader null until it is there. @param hosts that the school named */
 export function useIntakeSource(
   { text, file, chosen }: IntakeInput,
   reader: IntakeReader | null,
-  isListed: IsListedHost,
+  { isListed, coming }: ListedHosts,
 ): IntakeSource {
   const pasted = usePastedTable(text);
   const rows = file ?? pasted;
@@ -52,7 +53,8 @@ export function useIntakeSource(
     [columns, reader, isListed],
   );
   const { items, left } = useReadItems(inputs, keyOf, read);
-  const waiting = reader === null && (rows !== null || text.trim() !== '') ? 1 : 0;
+  // Without the school's own hosts a link may be taken for words, and one of the shelf for a new one.
+  const waiting = (reader === null || coming) && (rows !== null || text.trim() !== '') ? 1 : 0;
   return { items, left: left + waiting, table: rows && columns ? { rows, columns } : null };
 }
 

@@ -135,7 +135,7 @@ function useShelfMatches(
     const known = await client.ensureQueryData(shelfMatchesQuery(links)).catch(() => noMatches);
     return known.some(({ link }) => !matches.some((shown) => shown.link === link));
   };
-  return { matches, asking: isFetching || asked !== links, findsNew };
+  return { matches, asking: left > 0 || isFetching || asked !== links, findsNew };
 }
 
 const noMatches: readonly ShelfMatch[] = [];
