@@ -129,6 +129,7 @@ export class AccessCheckService {
     return rows.flatMap(({ id, picture }) => (picture === null ? [] : [{ id, picture }]));
   }
 
+  /** The newest first: one that was waiting a moment ago may be done by now, beside the one before it. */
   private async newestRows(materialIds: readonly string[]): Promise<AccessCheck[]> {
     const newest = (await this.checks
       .createQueryBuilder('newest')
@@ -138,7 +139,8 @@ export class AccessCheckService {
       .groupBy('newest.materialId')
       .addGroupBy("newest.state = 'done'")
       .getRawMany()) as { id: string }[];
-    return newest.length === 0 ? [] : this.checks.findBy({ id: In(newest.map((row) => row.id)) });
+    if (newest.length === 0) return [];
+    return this.checks.find({ where: { id: In(newest.map((row) => row.id)) }, order: { id: 'DESC' } });
   }
 }
 

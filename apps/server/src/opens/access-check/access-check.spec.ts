@@ -3,6 +3,7 @@ import { link, Scene, words } from '../../test/scene.js';
 import { openPage, SmallWeb } from '../../test/small-web.js';
 import { TestServer } from '../../test/test-server.js';
 import { AccessCheck } from './access-check.entity.js';
+import { newId } from '../../platform/database/columns.js';
 import { until } from '../../test/until.js';
 import { AccessCheckWork } from './access-check.work.js';
 import { Job } from '../../platform/queue/job.entity.js';
@@ -271,5 +272,24 @@ describe('checking access', () => {
       (check) => check?.state === 'done',
     );
     expect(given).toMatchObject({ state: 'done', verdict: 'unknown', reasons: [{ reason: 'check-failed' }] });
+  });
+
+  it('counts the newest one, also where that ends while it is looked up', async () => {
+    const lessonId = await scene.lesson();
+    const [stationId = ''] = await scene.stations(lessonId, [link(web.address('/locked'))]);
+    await scene.opened(lessonId);
+    const { material } = await scene.page(stationId);
+    const checks = scene.server.dataSource.getRepository(AccessCheck);
+    const first = await checks.findOneByOrFail({ materialId: material.id });
+    const newer = { ...first, id: newId(), verdict: 'open' as const, reasons: [] };
+    await checks.insert({ ...newer, state: 'waiting' });
+    const find = checks.find.bind(checks);
+    const between = jest.spyOn(checks, 'find').mockImplementationOnce(async (options) => {
+      await checks.update({ id: newer.id }, { state: 'done' });
+      return find(options);
+    });
+    expect((await scene.page(stationId)).check).toMatchObject({ id: newer.id, verdict: 'open' });
+    expect(between).toHaveBeenCalled();
+    between.mockRestore();
   });
 });

@@ -1,5 +1,6 @@
 import type { OwnAccount } from '@hapset/contract';
 import request from 'supertest';
+import { newId } from '../../platform/database/columns.js';
 import { confirmedMs } from '../account/session.service.js';
 import { TestServer, testPassword } from '../../test/test-server.js';
 
@@ -75,5 +76,17 @@ describe('one’s own account', () => {
     server.clock.advance(31 * 60 * 1000);
     expect((await confirm(testPassword)).status).toBe(200);
     expect((await put()).status).toBe(200);
+  });
+
+  it('makes a change once that was refused until the password was given, under the same key', async () => {
+    await view();
+    server.clock.advance(confirmedMs);
+    const key = `"${newId()}"`;
+    const put = () =>
+      server.as('Maren', 'PUT', '/api/account/email', { email: 'm@test.example' }, { 'Idempotency-Key': key });
+    expect((await put()).body).toMatchObject({ reason: 'password-needed' });
+    await server.ok('Maren', 'POST', '/api/session/confirmation', { password: testPassword });
+    expect((await put()).body).toMatchObject({ email: 'm@test.example' });
+    expect((await put()).body).toMatchObject({ email: 'm@test.example' });
   });
 });
