@@ -29,6 +29,7 @@ test('an administrator changes a role, hands things over and closes an account',
   await page.goto('/school/staff');
   await expect(page.getByRole('heading', { name: 'Staff', exact: true })).toBeVisible();
   const colleague = await join(page, browser, 'Bryn Cove', 'bryn.cove@fernhollow.example');
+  await join(page, browser, 'Wren Ledge', 'wren.ledge@fernhollow.example');
   await colleague.request.post('/api/materials', {
     data: { items: [{ words: 'Bryn’s words', pasted: 'Bryn’s words', repairs: [] }] },
   });
@@ -67,9 +68,9 @@ test('an administrator changes a role, hands things over and closes an account',
 
   await test.step('lessons and materials go to a colleague', async () => {
     await choose(page, 'Bryn Cove', 'Hand over lessons and materials…');
-    await page.getByLabel('To', { exact: true }).selectOption({ label: 'Pell Arkwright' });
+    await page.getByLabel('To', { exact: true }).selectOption({ label: 'Wren Ledge' });
     await page.getByRole('button', { name: 'Hand over' }).click();
-    await expect(page.getByText('Pell Arkwright now has 0 lessons and 1 material.', { exact: true })).toBeVisible();
+    await expect(page.getByText('Wren Ledge now has 0 lessons and 1 material.', { exact: true })).toBeVisible();
     await expect(row).toContainText('0 materials');
   });
 

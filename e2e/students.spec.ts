@@ -210,7 +210,7 @@ test('teachers see the classes that the administrator gives them, and import not
     await page.getByRole('checkbox', { name: 'Teachers see all classes' }).uncheck();
     await page.getByRole('group', { name: 'Tobiah Quill' }).getByRole('checkbox', { name: '6 Kestrel' }).check();
     await page.getByRole('button', { name: 'Save', exact: true }).click();
-    await expect(page.getByText('1 of 3 teachers see students', { exact: false })).toBeVisible();
+    await expect(page.getByText(/1 of \d+ teachers see students/)).toBeVisible();
   });
   await openSession(page);
   await page.goto('/school/students');

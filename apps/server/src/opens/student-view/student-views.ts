@@ -13,6 +13,8 @@ import { contextOptions, viewLimits, viewPage, type View, type ViewLimits } from
 const restMs = 10 * 60_000;
 /** What a folder holds is seen while other pages wait for their turn. */
 const pagesAtOnce = 2;
+/** So many times as long as usual for a page that had no time. */
+const patience = 3;
 /** As plain checks ask for it. */
 const language = 'en-GB';
 
@@ -79,8 +81,8 @@ export class StudentViews implements BeforeApplicationShutdown {
     try {
       const ownHosts = new Set(ownAddresses.flatMap((own) => hostNameOf(own)?.replace(/^\[|\]$/g, '') ?? []));
       const view = await this.openOnce(link, ownHosts, { limits: this.limits, stop });
-      if (!isEmptyForTime(view) || stop.aborted) return toStudentView(view);
-      const patient = { ...this.limits, totalMs: 2 * this.limits.totalMs };
+      if (!wantsMoreTime(view) || stop.aborted) return toStudentView(view);
+      const patient = { ...this.limits, totalMs: patience * this.limits.totalMs };
       return toStudentView(await this.openOnce(link, ownHosts, { limits: patient, stop }));
     } catch (error) {
       if (!(error instanceof NoBrowserError)) throw error;
@@ -133,9 +135,9 @@ export class StudentViews implements BeforeApplicationShutdown {
   }
 }
 
-/** Its time was over before anything was drawn or read: the page, its service or this server may have been busy. */
-function isEmptyForTime({ stoppedBy, contentAfterMs, frames }: View): boolean {
-  return stoppedBy === 'time' && (contentAfterMs === null || frames === null);
+/** Its time was over before anything was drawn or read, or this server was too busy to look: there may be more to see. */
+function wantsMoreTime({ stoppedBy, contentAfterMs, frames, hurried }: View): boolean {
+  return stoppedBy === 'time' && (contentAfterMs === null || frames === null || hurried);
 }
 
 /** Of a page that leads on and on. */

@@ -29,6 +29,8 @@ export const viewLimits: ViewLimits = {
   watchedShortMs: 4500,
 };
 const lookEveryMs = 200;
+/** Of the looks that there was time for; below it the browser or this server was busy with other things. */
+const leastLooks = 0.6;
 /** So many looks in a row at which nothing has changed. */
 const looksAlike = 3;
 /** For the last look and the picture, of the whole. */
@@ -51,6 +53,8 @@ export interface View {
   readonly hops: readonly Hop[];
   readonly stoppedBy: ViewStop | null;
   readonly contentAfterMs: number | null;
+  /** The page got far fewer turns than it was looked at: this server was busy, and there may be more to see. */
+  readonly hurried: boolean;
   readonly requests: number;
   readonly failedRequests: number;
   readonly downloads: number;
@@ -108,6 +112,7 @@ class Viewing {
   private failedRequests = 0;
   private downloads = 0;
   private changes = 0;
+  private looks = 0;
   private stoppedBy: ViewStop | null = null;
   private contentAfterMs: number | null = null;
 
@@ -149,6 +154,7 @@ class Viewing {
       hops: this.hops,
       stoppedBy: this.stoppedBy,
       contentAfterMs: this.contentAfterMs,
+      hurried: this.looks * lookEveryMs < leastLooks * (performance.now() - this.startedAt),
       requests: this.requests,
       failedRequests: this.failedRequests,
       downloads: this.downloads,
@@ -212,6 +218,7 @@ class Viewing {
     while (this.elapsedMs() < this.limits.totalMs - pictureMs && this.stoppedBy === null) {
       if (this.pass.isOver) this.stoppedBy ??= 'bytes';
       const pulse = await this.pulse(worlds, signal);
+      this.looks += 1;
       const now = performance.now();
       stillness.note(pulse, this.isLoading(now), now);
       if (!isPrimed && /^(?:interactive|complete)/.test(pulse)) {
