@@ -23,7 +23,7 @@ test('an empty server becomes a school: setup, checklist, a colleague, and a cod
 }) => {
   const setupLink = await school.startEmpty();
   const { address } = school;
-  /** Somebody with a browser of the own. */
+  /** Somebody with a separate browser. */
   const somebody = async (more: object = {}): Promise<Page> =>
     (await browser.newContext({ baseURL: address, serviceWorkers: 'block', ...more })).newPage();
   const administrator = await somebody({ locale: 'en-IE', timezoneId: 'Europe/Dublin' });
@@ -93,7 +93,7 @@ test('an empty server becomes a school: setup, checklist, a colleague, and a cod
     await expect(student.getByText('Meet at the slipway.')).toBeVisible();
   });
 
-  await test.step('a backup that was made while it runs is restored elsewhere, and the code still opens', async () => {
+  await test.step('a backup that was made while it runs is restored into another folder, and the code still opens', async () => {
     const backup = school.backUp();
     await school.stop();
     await school.startRestored(backup);

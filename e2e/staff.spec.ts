@@ -4,7 +4,7 @@ import { expect, openSession, test } from './journey.js';
 const pell = 'pell.arkwright@fernhollow.example';
 const password = 'tide pool lantern';
 
-/** A colleague of this journey alone, in a browser of the own. */
+/** A colleague of this journey alone, in a separate browser. */
 async function join(page: Page, browser: Browser, name: string, email: string): Promise<Page> {
   const made = await page.request.post('/api/staff/invitations', { data: { role: 'teacher', note: name } });
   const { token } = (await made.json()) as { token: string };
@@ -98,7 +98,7 @@ test('an administrator changes a role, hands things over and closes an account',
   });
 });
 
-test('everybody changes the own account, and a forgotten password is set by a link', async ({ page, browser }) => {
+test('people change their own accounts, and a forgotten password is set by a link', async ({ page, browser }) => {
   await openSession(page, pell);
   await page.goto('/school/staff');
   const colleague = await join(page, browser, 'Linnet Marsh', 'linnet.marsh@fernhollow.example');
@@ -114,7 +114,7 @@ test('everybody changes the own account, and a forgotten password is set by a li
     await expect(colleague.getByText('There is already an account with this address.')).toBeVisible();
   });
 
-  await test.step('a new password ends what is signed in elsewhere', async () => {
+  await test.step('a new password signs other devices out', async () => {
     await colleague.request.post('/api/session', { data: { email: 'linnet.marsh@fernhollow.example', password } });
     await colleague.reload();
     await expect(colleague.getByText('This device')).toHaveCount(1);

@@ -78,7 +78,7 @@ const views = [
   ['short links', '/shelf/short-links', 'Short links'],
   ['devices', '/devices', 'Devices'],
   ['school', '/school', 'Fernhollow School'],
-  ['the own account', '/account', 'Your account'],
+  ['your account', '/account', 'Your account'],
   ['staff', '/school/staff', 'Staff'],
   ['the activity log', '/school/activity', 'Activity log'],
   ['the setup', '/school/setup', 'Get your school ready'],

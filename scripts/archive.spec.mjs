@@ -80,7 +80,7 @@ describe('the archive of a backup', () => {
     await expect(unpack(null)).rejects.toThrow('damaged, or encrypted');
   });
 
-  it('is refused where a file is not what was saved, or is missing, or came from elsewhere', async () => {
+  it('is refused where a file is not what was saved, or is missing, or was added', async () => {
     const changed = (manifest) => ({ ...manifest, files: manifest.files.map((file) => ({ ...file, sha256: 'x' })) });
     await pack(null, changed);
     await expect(unpack()).rejects.toThrow('is not what was saved');

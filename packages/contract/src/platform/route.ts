@@ -31,7 +31,7 @@ export function atOnce<Body, Reply>(sent: Route<Body, Reply>): Route<Body, Reply
   return { ...sent, waits: false };
 }
 
-/** What takes hold of accounts, or of many students: whoever finds an open screen can't do it. */
+/** Changes accounts or concerns many students: asks for the password, so that nobody can do it on an unattended screen. */
 export function confirmed<Body, Reply>(sent: Route<Body, Reply>): Route<Body, Reply> {
   return { ...sent, confirmed: true };
 }

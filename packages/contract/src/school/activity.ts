@@ -31,7 +31,7 @@ export interface ActivityEntry {
   readonly id: string;
   /** ISO 8601. */
   readonly at: string;
-  /** As it was called then; "the server's console" where nobody was signed in. */
+  /** The person's name at that time; "the server's console" for commands on the server. */
   readonly who: string;
   readonly role: Role | null;
   readonly activity: Activity;

@@ -6,12 +6,12 @@ export const accountLinkKinds = ['setup', 'invitation', 'reset'] as const;
 /** What a one-time link is for. */
 export type AccountLinkKind = (typeof accountLinkKinds)[number];
 
-/** A one-time link's token, as it is typed or stands behind the `#` of the link. */
+/** A one-time link's token, as it is typed, or as it follows the `#` of the link. */
 export interface AccountLinkToken {
   readonly token: string;
 }
 
-/** What whoever has a one-time link may know before using it. */
+/** What a person with a one-time link can see before using it. */
 export interface AccountLinkView {
   readonly kind: AccountLinkKind;
   readonly schoolName: string;
@@ -33,7 +33,7 @@ export interface NewSchool {
   readonly paper: PaperFormat;
 }
 
-/** A new account by an invitation, or the first one by the setup link, which brings the school's settings as well. */
+/** A new account from an invitation, or the first account from the setup link, together with the school's settings. */
 export interface CreateAccount extends AccountLinkToken {
   readonly name: string;
   readonly email: string;

@@ -9,7 +9,7 @@ import { createDatabase, dropDatabase, TestServer } from '../../test/test-server
 import { readConfiguration } from '../configuration/configuration.js';
 import { migrate, NewerDatabaseError } from './migrate.js';
 
-/** The demo as it was before schools made their accounts themselves. */
+/** A dump of the demo at migration 1813, before accounts were made in the application. */
 const dump = join(__dirname, 'fixtures/1813-demo.sql.gz');
 
 function optionsFor(name: string) {

@@ -28,7 +28,7 @@ export type LinkFor =
   | { readonly kind: 'reset'; readonly accountId: string };
 
 export const linkOver = (): ProblemError =>
-  new ProblemError('link-over', 'This link was used already, is too old, or was taken back.');
+  new ProblemError('link-over', 'This link was used already, has expired or was revoked.');
 
 @Injectable()
 export class AccountLinks {
@@ -37,7 +37,7 @@ export class AccountLinks {
     private readonly clock: Clock,
   ) {}
 
-  /** An earlier setup link, or one for the same account, is no longer valid. @param base the address of this server */
+  /** Earlier setup links, or earlier links for the same account, stop working. @param base the address of this server */
   async make(wanted: LinkFor, base: string, manager: EntityManager = this.links.manager): Promise<AccountLinkMade> {
     if (wanted.kind === 'setup') await manager.delete(AccountLink, { kind: 'setup' });
     if (wanted.kind === 'reset') await manager.delete(AccountLink, { accountId: wanted.accountId });
@@ -95,7 +95,7 @@ export class AccountLinks {
     }));
   }
 
-  /** @returns the invitation that was taken back; null where there is none any more */
+  /** @returns the revoked invitation; null if it no longer exists */
   async revoke(id: string, manager: EntityManager): Promise<AccountLink | null> {
     const link = await manager.findOneBy(AccountLink, { id, kind: 'invitation' });
     const { affected } = await manager.delete(AccountLink, { id, kind: 'invitation' });

@@ -1,4 +1,4 @@
-/** What one-time links do: they make an account, or set a new password. Whoever used one is signed in. */
+/** What one-time links do: they make an account, or set a new password. The person is signed in afterwards. */
 import { Injectable } from '@nestjs/common';
 import type { AccountLinkView, CreateAccount, ResetPassword } from '@hapset/contract';
 import { AccountChanges } from '../account/account-changes.js';

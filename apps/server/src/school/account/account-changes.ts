@@ -31,7 +31,7 @@ export class AccountChanges {
     });
   }
 
-  /** Null where there is none that is used. */
+  /** Null if there is no such account, or if it is deactivated. */
   async findUsed(id: string): Promise<AccountRecord | null> {
     const account = await this.dataSource.manager.findOneBy(Account, { id });
     return account?.deactivatedAt === null ? account : null;
@@ -55,7 +55,7 @@ export class AccountChange {
     return this.manager.findOneBy(Account, { id });
   }
 
-  /** Null where there is none that is used. */
+  /** Null if there is no such account, or if it is deactivated. */
   async findUsed(id: string): Promise<AccountRecord | null> {
     const account = await this.find(id);
     return account?.deactivatedAt === null ? account : null;
@@ -75,7 +75,7 @@ export class AccountChange {
     await this.manager.update(Account, { id }, fields);
   }
 
-  /** Sessions of an account that is not used any more end at once. */
+  /** Deactivating an account ends its sessions at once. */
   async setUsed(id: string, used: boolean): Promise<void> {
     await this.manager.update(Account, { id }, { deactivatedAt: used ? null : this.clock.now() });
     if (!used) await this.endSessions(id, null);

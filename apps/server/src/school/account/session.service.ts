@@ -58,7 +58,7 @@ export class SessionService {
     return token;
   }
 
-  /** Null for an unknown or ended session, and for an account that is not used any more. Using it moves its end. */
+  /** Null for an unknown or ended session, and for a deactivated account. Using it extends the session. */
   async find(token: string): Promise<Session | null> {
     const tokenHash = hashToken(token);
     const session = await this.sessions.findOne({ where: this.alive({ tokenHash }), relations: { account: true } });

@@ -37,8 +37,7 @@ export class SignInService {
   /** @throws ProblemError wrong-credentials, account-deactivated, too-many-attempts, busy */
   async signIn({ email, password, ...place }: SignInRequest): Promise<{ account: Account; token: string }> {
     const { account, renewed } = await this.checked(email.trim().toLowerCase(), password, place);
-    if (account.deactivatedAt !== null)
-      throw new ProblemError('account-deactivated', 'This account is not used any more.');
+    if (account.deactivatedAt !== null) throw new ProblemError('account-deactivated', 'This account is deactivated.');
     return this.accounts.manager.transaction(async (manager) => {
       // What changed while the password was looked at, a new password or the account's end, holds.
       const now = await manager.findOne(Account, {

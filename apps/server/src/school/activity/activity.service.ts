@@ -11,7 +11,7 @@ import { ActivityEntryRow } from './activity-entry.entity.js';
 
 const yearMs = 365 * 24 * 3600 * 1000;
 const subjectLength = 200;
-/** Of whoever works at the machine itself. */
+/** Who did it, for commands on the server. */
 export const atConsole = 'the server’s console';
 
 /** What is looked for. */

@@ -12,7 +12,7 @@ import {
 export class Arrival {
   @PrimaryColumn(idColumn) id: string;
   @Index({ unique: true }) @Column(keywordColumn(20)) token: string;
-  /** Browser and address of whoever made it, hashed under the token: it counts only from another device. */
+  /** Browser and address of the administrator's device, hashed with the token: only other devices count. */
   @Column(keywordColumn(64)) makerHash: string;
   @Column(timeColumn) madeAt: Date;
   @Index() @Column(optionalTimeColumn) arrivedAt: Date | null;

@@ -1,4 +1,4 @@
-/** What everybody may change of the own account. */
+/** What all staff may change in their own account. */
 import { Injectable } from '@nestjs/common';
 import type { OwnAccount } from '@hapset/contract';
 import { ProblemError } from '../../platform/problem/problem.js';

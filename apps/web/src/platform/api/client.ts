@@ -50,7 +50,7 @@ async function problemOf(response: Response): Promise<ApiError> {
   return new ApiError(problem?.reason ?? (fromGateway.has(response.status) ? 'unavailable' : 'failed'), problem ?? {});
 }
 
-/** Waits for whoever is there to sign in again, or to give the password again. @param renew whether signing in is asked for */
+/** Waits until the person signs in again or enters the password again. @param renew whether signing in is asked for */
 async function maySendAgain({ reason }: ApiError, renew: boolean): Promise<boolean> {
   if (reason === 'password-needed') return passwordGiven();
   if (reason !== 'not-signed-in' || !renew) return false;

@@ -1,6 +1,6 @@
 /**
- * Something that a call needs from whoever is there: the call waits here until it is answered, and then goes on. All calls
- * that wait get one answer. The shell shows the question over the page.
+ * Something a call needs from the person at the page: the call waits until it is answered, then continues. All waiting
+ * calls get the same answer. The shell shows the question over the page.
  */
 type Listener = (wanted: boolean) => void;
 

@@ -12,13 +12,13 @@ export interface Entering<Body> {
   readonly failure: Error | null;
 }
 
-/** Uses a one-time link: whoever did is signed in. */
+/** Uses a one-time link and signs the person in. */
 export function useEntering<Body>(enter: (body: Body) => Promise<SessionView>, onEntered: () => void): Entering<Body> {
   const client = useQueryClient();
   const send = useMutation({
     mutationFn: enter,
     onSuccess: (session) => {
-      // Nothing of whoever was signed in here before is shown.
+      // Show nothing from an account that was signed in here before.
       client.clear();
       client.setQueryData(sessionKeys.session, session);
       onEntered();

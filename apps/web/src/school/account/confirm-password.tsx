@@ -1,4 +1,4 @@
-/** Asks for the password again, over the page: whoever finds an open screen can't take hold of accounts. */
+/** Asks for the password again, over the page, so that nobody can change accounts on an unattended screen. */
 import { routes, type ConfirmPassword as Fields } from '@hapset/contract';
 import { useMutation } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
