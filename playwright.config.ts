@@ -7,7 +7,7 @@ export default defineConfig({
   retries: 0,
   // Bounds for what hangs. On a machine that does three other things a journey takes four times as long.
   timeout: 300_000,
-  expect: { timeout: 30_000 },
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json']],
   outputDir: 'test-output/playwright',
   use: {

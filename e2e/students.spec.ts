@@ -68,7 +68,8 @@ test('a year group is imported, its cards are made, and three of them are read b
   await test.step('make the cards of all of them in one go', async () => {
     await page.getByLabel('Find a student').fill('');
     await page.getByRole('link', { name: 'Make cards' }).click();
-    await expect(page.getByText('320 cards on 32 pages', { exact: false })).toBeVisible();
+    // Laid out on a thread that has to read its fonts first.
+    await expect(page.getByText('320 cards on 32 pages', { exact: false })).toBeVisible({ timeout: 120_000 });
     await expect(page.getByText('letters that mean nothing outside this school', { exact: false })).toBeVisible();
     await expect(page.getByText(/^Every device reads a card from up to/)).toBeVisible({ timeout: 120_000 });
     await page.getByRole('button', { name: 'Make the cards' }).click();
