@@ -98,6 +98,24 @@ test('an administrator changes a role, hands things over and closes an account',
   });
 });
 
+test('an administrator chooses how long records are kept', async ({ page }) => {
+  await openSession(page, pell);
+  await page.goto('/school');
+  await page.getByRole('link', { name: 'How long records are kept' }).click();
+  const readings = page.getByLabel('Cards read (days)');
+  await readings.fill('0');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Enter a whole number from 1 to 3650.')).toBeVisible();
+  await readings.fill('30');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved. It applies from the next deletion.', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(readings).toHaveValue('30');
+  await readings.fill('90');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved. It applies from the next deletion.', { exact: true })).toBeVisible();
+});
+
 test('people change their own accounts, and a forgotten password is set by a link', async ({ page, browser }) => {
   await openSession(page, pell);
   await page.goto('/school/staff');

@@ -81,6 +81,7 @@ const views = [
   ['your account', '/account', 'Your account'],
   ['staff', '/school/staff', 'Staff'],
   ['the activity log', '/school/activity', 'Activity log'],
+  ['how long records are kept', '/school/retention', 'How long records are kept'],
   ['the setup', '/school/setup', 'Get your school ready'],
   ['the server’s condition', '/school/condition', 'Condition of the server'],
   ['looks', '/school/looks', 'Looks'],
@@ -98,7 +99,9 @@ const views = [
 /** Some pages are for the office or the administrator. */
 function whoOpens(path: string): string | undefined {
   if (path === '/school/students/import') return 'hesper.tolland@fernhollow.example';
-  return /^\/school\/(?:staff|activity|setup|condition)$/.test(path) ? 'pell.arkwright@fernhollow.example' : undefined;
+  return /^\/school\/(?:staff|activity|retention|setup|condition)$/.test(path)
+    ? 'pell.arkwright@fernhollow.example'
+    : undefined;
 }
 
 for (const [name, path, heading] of views) {

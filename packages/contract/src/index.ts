@@ -3,6 +3,7 @@ export * from './platform/problem.js';
 export * from './school/account.js';
 export * from './school/staff.js';
 export * from './school/activity.js';
+export * from './school/retention.js';
 export * from './school/arrival.js';
 export * from './school/settings.js';
 export * from './school/device.js';

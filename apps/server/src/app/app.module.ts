@@ -8,6 +8,7 @@ import { ArrivalModule } from '../school/arrival/arrival.module.js';
 import { ConditionModule } from '../overview/condition/condition.module.js';
 import { SetupStepsModule } from '../overview/setup-steps/setup-steps.module.js';
 import { ArrivalPageModule } from '../student-pages/arrival-page/arrival-page.module.js';
+import { RetentionModule } from '../school/retention/retention.module.js';
 import { StaffModule } from '../school/staff/staff.module.js';
 import { ClockModule } from '../platform/clock/clock.module.js';
 import { ConfigurationModule } from '../platform/configuration/configuration.module.js';
@@ -62,6 +63,7 @@ export class AppModule {
         LiveEventsModule,
         OwnershipModule,
         IdempotencyModule,
+        RetentionModule,
         ActivityModule,
         AccountModule,
         AccountLinkModule,

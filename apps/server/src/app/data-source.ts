@@ -23,6 +23,7 @@ import { School } from '../school/settings/school.entity.js';
 import { Print } from '../paper/sheet/print.entity.js';
 import { SheetTemplate } from '../paper/sheet/sheet-template.entity.js';
 import { Sheet } from '../paper/sheet/sheet.entity.js';
+import { RetentionRow } from '../school/retention/retention.entity.js';
 import { RosterImport } from '../students/student/roster-import.entity.js';
 import { ComparedRoster } from '../students/student/compared-roster.entity.js';
 import { Student } from '../students/student/student.entity.js';
@@ -64,6 +65,7 @@ import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1
 import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
 import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
 import { StaffAccounts1814000000000 } from '../platform/database/migrations/1814000000000-staff-accounts.js';
+import { Retention1816000000000 } from '../platform/database/migrations/1816000000000-retention.js';
 import { Arrivals1815000000000 } from '../platform/database/migrations/1815000000000-arrivals.js';
 import { Arrival } from '../school/arrival/arrival.entity.js';
 import { AccountLink } from '../school/account-link/account-link.entity.js';
@@ -114,6 +116,7 @@ export const entities = [
   Look,
   LookPicture,
   AnsweredRequest,
+  RetentionRow,
 ];
 export const migrations = [
   Ground1790208000000,
@@ -144,6 +147,7 @@ export const migrations = [
   PlainNames1813000000000,
   StaffAccounts1814000000000,
   Arrivals1815000000000,
+  Retention1816000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

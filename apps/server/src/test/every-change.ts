@@ -1,4 +1,5 @@
 /** Every change that somebody can ask for: what is sent, and what is read afterwards under the same names. */
+import { recordKinds, retentionRanges } from '@hapset/contract';
 import type {
   BenchView,
   DeviceView,
@@ -6,6 +7,7 @@ import type {
   LooksView,
   MaterialPage,
   OwnAccount,
+  RetentionView,
   RouteName,
   SchoolClassView,
   SchoolView,
@@ -221,6 +223,13 @@ function accountChanges({ ids, get }: Reading): readonly Change[] {
       read: async () => ({
         ...(await get<StaffView>('/api/staff', 'Pell')).staff.find(({ accountId }) => accountId === ids.accountId),
       }),
+    },
+    {
+      route: 'changeRetention',
+      who: 'Pell',
+      path: '/api/retention',
+      fields: { days: Object.fromEntries(recordKinds.map((kind) => [kind, retentionRanges[kind].most])) },
+      read: async () => ({ ...(await get<RetentionView>('/api/retention', 'Pell')) }),
     },
   ];
 }

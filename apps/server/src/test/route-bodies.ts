@@ -1,5 +1,5 @@
 /** A body that each writing route takes from its rightful caller, for tests that walk all routes. */
-import type { RouteName } from '@hapset/contract';
+import { recordKinds, retentionRanges, type RouteName } from '@hapset/contract';
 import { genericFigures, plainChoices, plainLook } from '@hapset/core';
 import { newId } from '../platform/database/columns.js';
 import { words } from './scene.js';
@@ -37,6 +37,10 @@ export const bodies: Bodies = {
   invite: () => ({ role: 'teacher', note: 'x' }),
   changeStaff: () => ({ active: true }),
   handOver: () => ({ toAccountId: newId() }),
+  changeRetention: () => ({
+    days: Object.fromEntries(recordKinds.map((kind) => [kind, retentionRanges[kind].usual])),
+    version: 1,
+  }),
   changeSchool: () => ({
     name: 'x',
     timeZone: 'UTC',

@@ -211,6 +211,11 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../school/activity/activity-page.js')).ActivityPage }),
       },
       {
+        path: 'school/retention',
+        handle: { guide: 'administrator' },
+        lazy: async () => ({ Component: (await import('../school/retention/retention-page.js')).RetentionPage }),
+      },
+      {
         path: 'school/services',
         handle: { guide: 'administrator' },
         lazy: async () => ({

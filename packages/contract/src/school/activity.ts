@@ -5,6 +5,7 @@ export const activities = [
   'school-set-up',
   'settings-changed',
   'teacher-classes-changed',
+  'retention-changed',
   'invited',
   'invitation-revoked',
   'account-created',

@@ -29,6 +29,7 @@ import type {
   TeacherClassesView,
 } from './settings.js';
 import type { ChangeSchoolClass, CreateSchoolClass, SchoolClassView } from './school-class.js';
+import type { ChangeRetention, RetentionView } from './retention.js';
 import type { ArrivalMade } from './arrival.js';
 import { atOnce, confirmed, route } from '../platform/route.js';
 
@@ -67,6 +68,9 @@ export const schoolRoutes = {
   /** `?before=`, `?activity=`, `?who=`: the page before an entry, of one kind, of one person. */
   activity: route<ActivityPage>('GET', '/api/activity', 'administrator'),
   activityCsv: confirmed(route<string>('GET', '/api/activity.csv', 'administrator')),
+
+  retention: route<RetentionView>('GET', '/api/retention', 'administrator'),
+  changeRetention: confirmed(route<RetentionView, ChangeRetention>('PUT', '/api/retention', 'administrator')),
 
   school: route<SchoolView>('GET', '/api/school'),
   changeSchool: route<SchoolView, ChangeSchool>('PATCH', '/api/school', 'administrator'),

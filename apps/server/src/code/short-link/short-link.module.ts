@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Retention, rowsBefore } from '../../school/retention/retention.js';
 import { MaterialModule } from '../../gather/material/material.module.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { MissCounter } from './miss-counter.js';
@@ -33,4 +34,8 @@ import { ShortLinkHistory } from './short-link-history.js';
   ],
   exports: [RedirectTable, OpensCounter, MissCounter, ShortLinkService],
 })
-export class ShortLinkModule {}
+export class ShortLinkModule {
+  constructor(retention: Retention) {
+    retention.add('linkCounts', rowsBefore('short_link_counts', 'hour'));
+  }
+}

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Retention } from '../../school/retention/retention.js';
 import { JobModule } from '../../platform/queue/job.module.js';
 import { DecoderModule } from '../../platform/decoder/decoder.module.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
@@ -24,6 +25,7 @@ import { PersonAnswerModule } from '../person-answer/person-answer.module.js';
 import { CheckSurroundings } from './check-surroundings.js';
 import { SmallPicture } from './small-picture.js';
 import { CheckAfterChange } from './check-after-change.js';
+import { deleteEarlierChecks } from './earlier-checks.js';
 import { CheckChanges } from './check-changes.js';
 import { LinkChecks } from './link-checks.js';
 
@@ -60,4 +62,8 @@ import { LinkChecks } from './link-checks.js';
   ],
   exports: [AccessCheckService, LinkChecks],
 })
-export class AccessCheckModule {}
+export class AccessCheckModule {
+  constructor(retention: Retention) {
+    retention.add('checks', deleteEarlierChecks);
+  }
+}

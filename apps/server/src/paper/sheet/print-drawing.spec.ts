@@ -3,6 +3,7 @@ import { JobService } from '../../platform/queue/job.service.js';
 import { fileOf, lessonOfLongPrints, makePrint, noPlaces, printInState, readPrint } from '../../test/prints.js';
 import { Scene, words } from '../../test/scene.js';
 import { SheetWorkers } from './sheet-workers.js';
+import { Retention } from '../../school/retention/retention.js';
 
 describe('prints of more pages than are drawn at once', () => {
   let scene: Scene;
@@ -24,15 +25,14 @@ describe('prints of more pages than are drawn at once', () => {
     asked.mockRestore();
   });
 
-  it('are drawn by a job, kept for a week, and then removed', async () => {
+  it('are drawn by a job, and their files are deleted when they are old', async () => {
     const made = (await makePrint(scene, long, { ...noPlaces, lessonId })).body as PrintView;
     expect(made).toMatchObject({ state: 'drawing', pages: 21 });
     await inState(made.id, 'done');
     expect(await print(made.id)).toMatchObject({ drawn: 21 });
     expect((await fileOf(scene, `/api/prints/${made.id}/file`)).subarray(0, 5).toString()).toBe('%PDF-');
     scene.server.clock.advance(8 * 24 * 3_600_000);
-    const next = (await makePrint(scene, long, { ...noPlaces, lessonId })).body as PrintView;
-    await inState(next.id, 'done');
+    await scene.server.app.get(Retention).deleteOld();
     expect(await print(made.id)).toMatchObject({ state: 'expired' });
     expect((await scene.server.as('Maren', 'GET', `/api/prints/${made.id}/file`)).status).toBe(410);
   });

@@ -1,4 +1,4 @@
-/** Long prints are drawn once, as jobs that tell their progress and can be stopped; their files are kept for a week. */
+/** Long prints are drawn once, as jobs that tell their progress and can be stopped; their files are deleted when they are old. */
 import { Injectable } from '@nestjs/common';
 import type { JobRun } from '../../platform/queue/job-kind.js';
 import { JobService } from '../../platform/queue/job.service.js';
@@ -73,7 +73,6 @@ export class PrintDrawing {
   }
 
   private async draw({ subject, stop, tell }: JobRun): Promise<void> {
-    await this.rows.expireOld();
     const print = await this.rows.findDrawing(subject);
     if (!print) return;
     const bytes = (await this.workers.ask(

@@ -20,7 +20,7 @@ export class PrintOutput {
     private readonly storage: Storage,
   ) {}
 
-  /** The PDF. Short prints are drawn for each request, always the same; long ones are saved for a week. @throws ProblemError not-found if there is no such file, gone if the print was deleted */
+  /** The PDF. Short prints are drawn for each request, always the same; long ones are saved until they are old. @throws ProblemError not-found if there is no such file, gone if the print was deleted */
   async pdf(print: Print): Promise<Buffer> {
     refuseGone(print);
     if (print.storageKey !== null) return buffer(this.storage.open(print.storageKey));
@@ -57,7 +57,7 @@ export class PrintOutput {
 }
 
 const whyGone: Readonly<Partial<Record<PrintState, string>>> = {
-  expired: 'Its file was kept for a week. It can be restored.',
+  expired: 'Its file was deleted because it was old. It can be restored.',
   erased: 'A student on it was erased, and its file with them.',
   deleted: 'It was deleted.',
   stopped: 'Its drawing was stopped.',

@@ -1,4 +1,4 @@
-/** How far long prints are, and their files: kept for a week, removed when what is on them became less. */
+/** How far long prints are, and their files: deleted when they are old, or when what is on them became less. */
 import { createHash } from 'node:crypto';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -9,8 +9,6 @@ import { In, IsNull, LessThan, Not, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { Storage } from '../../platform/storage/storage.js';
 import { Print } from './print.entity.js';
-
-const keptMs = 7 * 24 * 3_600_000;
 
 @Injectable()
 export class PrintRows {
@@ -67,12 +65,11 @@ export class PrintRows {
     await this.removeFiles(await this.prints.find({ where: { id, storageKey: Not(IsNull()) } }), 'erased');
   }
 
-  async expireOld(): Promise<void> {
-    const before = new Date(this.clock.now().getTime() - keptMs);
-    await this.removeFiles(
-      await this.prints.find({ where: { finishedAt: LessThan(before), storageKey: Not(IsNull()) } }),
-      'expired',
-    );
+  /** @returns how many files went */
+  async expireOld(before: Date): Promise<number> {
+    const old = await this.prints.find({ where: { finishedAt: LessThan(before), storageKey: Not(IsNull()) } });
+    await this.removeFiles(old, 'expired');
+    return old.length;
   }
 
   private async store({ id, revision }: Print, bytes: Uint8Array): Promise<string> {

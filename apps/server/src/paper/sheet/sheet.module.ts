@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Retention } from '../../school/retention/retention.js';
 import { Handover, rowsOf } from '../../school/staff/handover.js';
 import { JobModule } from '../../platform/queue/job.module.js';
 import { LessonModule } from '../../lessons/lesson/lesson.module.js';
@@ -62,7 +63,8 @@ import { PrintOutput } from './print-output.js';
   exports: [PrintService, PrintList, SheetPlanner, LastSheets, SheetService],
 })
 export class SheetModule {
-  constructor(handover: Handover) {
+  constructor(handover: Handover, retention: Retention, rows: PrintRows) {
     handover.add({ counts: null, give: rowsOf('prints') });
+    retention.add('prints', (before) => rows.expireOld(before));
   }
 }

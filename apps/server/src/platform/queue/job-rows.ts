@@ -4,6 +4,7 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { In, Repository, type EntityManager } from 'typeorm';
 import { newId } from '../database/columns.js';
 import { retryingDeadlocks } from '../database/deadlock.js';
+import { deleteRows } from '../database/delete-rows.js';
 import { lockRow } from '../database/lock-row.js';
 import { activeKey, addJobs } from './add-jobs.js';
 import { fairTurns, type Running, type Waiting } from './fair-turns.js';
@@ -11,8 +12,6 @@ import { pools, type JobProgress, type NewJob, type Pool } from './job-kind.js';
 import { Job } from './job.entity.js';
 
 export const leaseS = 60;
-const finishedKeptDays = 7;
-const mostRemoved = 5_000;
 const mayBegin = "((state = 'waiting' AND run_at <= NOW(3)) OR (state = 'working' AND lease_until < NOW(3)))";
 const unfinished = "state IN ('waiting', 'working')";
 
@@ -143,10 +142,8 @@ export class JobRows {
     );
   }
 
-  async removeFinished(): Promise<void> {
-    await this.jobs.query(
-      `DELETE FROM jobs WHERE finished_at < NOW(3) - INTERVAL ${finishedKeptDays} DAY LIMIT ${mostRemoved}`,
-    );
+  deleteFinished(before: Date): Promise<number> {
+    return deleteRows(this.jobs.manager, 'jobs WHERE finished_at < ?', [before]);
   }
 
   /** Of each owner as many as could begin at once in a lane, so that nobody's crowd hides the others. */

@@ -17,7 +17,6 @@ const lookAroundMs = 5_000;
 /** How often progress is written down, and whether something was stopped is looked up. */
 const beatMs = 1_000;
 const beatsPerRenewal = (leaseS * 1_000) / beatMs / 4;
-const hourMs = 3_600_000;
 const mostAttempts = 3;
 /** After the first failure, the second. */
 const waitAfterFailureS = [10, 60] as const;
@@ -36,7 +35,6 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   private readonly running = new Map<string, Running>();
   private readonly looking: Loop;
   private readonly beating: Loop;
-  private readonly removing: Loop;
   private beats = 0;
   private ended = false;
 
@@ -46,7 +44,6 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   ) {
     this.looking = new Loop(() => this.begin(), { name: 'look for jobs', everyMs: lookAroundMs, logger });
     this.beating = new Loop(() => this.beat(), { name: 'say that jobs are being done', everyMs: beatMs, logger });
-    this.removing = new Loop(() => rows.removeFinished(), { name: 'remove old jobs', everyMs: hourMs, logger });
   }
 
   /** Says what jobs of a kind do. Called once for each kind, while the application is built. */
@@ -55,13 +52,12 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   }
 
   onApplicationBootstrap(): void {
-    for (const loop of [this.looking, this.beating, this.removing]) loop.start();
+    for (const loop of [this.looking, this.beating]) loop.start();
   }
 
   async beforeApplicationShutdown(): Promise<void> {
     this.ended = true;
     await this.looking.stop();
-    await this.removing.stop();
     for (const { stop } of this.running.values()) stop.abort();
     await Promise.all([...this.running.values()].map(({ finished }) => finished));
     await this.beating.stop();
@@ -89,6 +85,11 @@ export class JobService implements OnApplicationBootstrap, BeforeApplicationShut
   /** By subject, as far as its last job said so. */
   listProgress(kind: string, subjects: readonly string[]): Promise<ReadonlyMap<string, JobProgress>> {
     return this.rows.listProgress(kind, subjects);
+  }
+
+  /** Of work that ended before. @returns how many */
+  deleteFinished(before: Date): Promise<number> {
+    return this.rows.deleteFinished(before);
   }
 
   /** Looks for work now. */

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Retention, rowsBefore } from '../../school/retention/retention.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { Tryout } from './tryout.entity.js';
 import { TryoutService } from './tryout.service.js';
@@ -9,4 +10,8 @@ import { TryoutService } from './tryout.service.js';
   providers: [TryoutService],
   exports: [TryoutService],
 })
-export class TryoutResultsModule {}
+export class TryoutResultsModule {
+  constructor(retention: Retention) {
+    retention.add('tryouts', rowsBefore('tryouts', 'at'));
+  }
+}

@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { AccountLinkKind, AccountLinkMade, InvitationView, Role } from '@hapset/contract';
-import { LessThan, MoreThan, Repository, type EntityManager } from 'typeorm';
+import { MoreThan, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import { ProblemError } from '../../platform/problem/problem.js';
@@ -100,9 +100,5 @@ export class AccountLinks {
     const link = await manager.findOneBy(AccountLink, { id, kind: 'invitation' });
     const { affected } = await manager.delete(AccountLink, { id, kind: 'invitation' });
     return affected === 1 ? link : null;
-  }
-
-  async deleteOld(): Promise<void> {
-    await this.links.delete({ expiresAt: LessThan(this.clock.now()) });
   }
 }

@@ -2,7 +2,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { IsNull, LessThan, MoreThan, Not, Repository, type EntityManager } from 'typeorm';
+import { IsNull, MoreThan, Not, Repository, type EntityManager } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
 import type { AccountRecord } from './account-record.js';
@@ -116,10 +116,6 @@ export class SessionService {
   /** All of an account, but for one. @param but its token; null for none */
   async endAll(accountId: string, but: string | null, manager: EntityManager): Promise<void> {
     await manager.delete(Session, { accountId, ...(but !== null && { tokenHash: Not(hashToken(but)) }) });
-  }
-
-  async deleteEnded(): Promise<void> {
-    await this.sessions.delete({ expiresAt: LessThan(this.clock.now()) });
   }
 
   isOf(session: Session, token: string): boolean {

@@ -91,8 +91,9 @@ export class SignInGate {
   }
 
   /** What is forgotten anyway. */
-  async tidy(): Promise<void> {
-    await this.failures.delete({ lastAt: LessThan(new Date(this.clock.now().getTime() - forgottenAfterMs)) });
+  async tidy(): Promise<number> {
+    const before = new Date(this.clock.now().getTime() - forgottenAfterMs);
+    return (await this.failures.delete({ lastAt: LessThan(before) })).affected ?? 0;
   }
 }
 

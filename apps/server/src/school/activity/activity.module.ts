@@ -1,7 +1,6 @@
 import { Global, Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { ActivityEntryRow } from './activity-entry.entity.js';
-import { ActivityTidying } from './activity-tidying.js';
 import { ActivityController } from './activity.controller.js';
 import { ActivityService } from './activity.service.js';
 
@@ -10,7 +9,7 @@ import { ActivityService } from './activity.service.js';
 @Module({
   imports: [TypeOrmModule.forFeature([ActivityEntryRow])],
   controllers: [ActivityController],
-  providers: [ActivityService, ActivityTidying],
+  providers: [ActivityService],
   exports: [ActivityService],
 })
 export class ActivityModule {}

@@ -1,4 +1,4 @@
-/** The activity log: what administrators and the office did. Entries are added and deleted after a year, never changed. */
+/** The activity log: what administrators and the office did. Entries are added, and deleted when they are old, never changed. */
 import type { Activity, ActivityPage } from '@hapset/contract';
 import { activities, limits } from '@hapset/contract';
 import { Injectable } from '@nestjs/common';
@@ -6,10 +6,10 @@ import { InjectRepository } from '@nestjs/typeorm';
 import { LessThan, Repository, type DataSource, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
+import { deleteRows } from '../../platform/database/delete-rows.js';
 import type { SignedIn } from '../rights/signed-in.js';
 import { ActivityEntryRow } from './activity-entry.entity.js';
 
-const yearMs = 365 * 24 * 3600 * 1000;
 const subjectLength = 200;
 /** Who did it, for commands on the server. */
 export const atConsole = 'the server’s console';
@@ -82,8 +82,9 @@ export class ActivityService {
     return this.entries.find({ where, order: { id: 'DESC' }, take: atMost });
   }
 
-  async deleteOld(): Promise<void> {
-    await this.entries.delete({ at: LessThan(new Date(this.clock.now().getTime() - yearMs)) });
+  /** @returns how many entries went */
+  deleteBefore(before: Date): Promise<number> {
+    return deleteRows(this.entries.manager, 'activity_entries WHERE at < ?', [before]);
   }
 }
 

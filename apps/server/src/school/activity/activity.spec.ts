@@ -3,6 +3,7 @@ import { limits } from '@hapset/contract';
 import { student } from '../../test/route-bodies.js';
 import { Scene } from '../../test/scene.js';
 import { ActivityService } from './activity.service.js';
+import { Retention } from '../retention/retention.js';
 
 const dayMs = 24 * 3600 * 1000;
 
@@ -50,7 +51,7 @@ describe('the activity log', () => {
 
   it('forgets after a year', async () => {
     scene.server.clock.advance(365 * dayMs + 1);
-    await scene.server.app.get(ActivityService).deleteOld();
+    await scene.server.app.get(Retention).deleteOld();
     await scene.server.app.get(ActivityService).note(null, 'account-created', 'Wenna');
     const rows = await scene.server.app.get(ActivityService).rows({ before: null, activity: null, who: null }, 10);
     expect(rows.map(({ who, activity }) => [who, activity])).toEqual([['the server’s console', 'account-created']]);

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Retention, rowsBefore } from '../../school/retention/retention.js';
 import { DeviceModule } from '../../school/device/device.module.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { SheetModule } from '../../paper/sheet/sheet.module.js';
@@ -26,4 +27,8 @@ import { PrintedCards } from './printed-cards.js';
   controllers: [StudentCardController],
   providers: [StudentCardService, PrintedCards, CardPlanner, CardTokens, CardReadingService, StudentErasure],
 })
-export class StudentCardModule {}
+export class StudentCardModule {
+  constructor(retention: Retention) {
+    retention.add('readings', rowsBefore('card_readings', 'read_at'));
+  }
+}

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Retention, rowsBefore } from '../../school/retention/retention.js';
 import { CardsOfStudents } from './cards-of-students.js';
 import { ComparedRoster } from './compared-roster.entity.js';
 import { ComparedRosters } from './compared-rosters.js';
@@ -18,4 +19,8 @@ import { SchoolModule } from '../../school/settings/school.module.js';
   providers: [StudentService, RosterService, ComparedRosters, RosterTidying, CardsOfStudents, StudentVisibility],
   exports: [StudentService, StudentVisibility, TypeOrmModule],
 })
-export class StudentModule {}
+export class StudentModule {
+  constructor(retention: Retention) {
+    retention.add('imports', rowsBefore('roster_imports', 'imported_at'));
+  }
+}

@@ -5,6 +5,7 @@ export const activityWords: Readonly<Record<Activity, string>> = {
   'school-set-up': t('activity.schoolSetUp'),
   'settings-changed': t('activity.settingsChanged'),
   'teacher-classes-changed': t('activity.teacherClassesChanged'),
+  'retention-changed': t('activity.retentionChanged'),
   invited: t('activity.invited'),
   'invitation-revoked': t('activity.invitationRevoked'),
   'account-created': t('activity.accountCreated'),

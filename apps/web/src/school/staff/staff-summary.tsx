@@ -5,7 +5,7 @@ import { SchoolSummary } from '../settings/school-summary.js';
 import { staffQuery } from './staff.queries.js';
 import { t } from './words.js';
 
-/** On the school's page: how many work here, and the way to them and to what they did. */
+/** On the school's page: how many work here, and the way to them to what they did, and to how long that is kept. */
 export function StaffSummary(): ReactElement {
   return (
     <SchoolSummary title={t('staffSummary.staff')} to="/school/staff" query={useQuery(staffQuery)}>
@@ -15,6 +15,8 @@ export function StaffSummary(): ReactElement {
           {invitations.length > 0 && ` · ${t('staffSummary.invitations', { count: invitations.length })}`}
           {' · '}
           <Link to="/school/activity">{t('staffSummary.activityLog')}</Link>
+          {' · '}
+          <Link to="/school/retention">{t('staffSummary.retention')}</Link>
         </>
       )}
     </SchoolSummary>
