@@ -182,6 +182,12 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   await page.getByRole('menuitem', { name: 'Card lost' }).click();
   await expect(odetta).toContainText('no card yet');
   await more.click();
+  const copy = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: 'Save everything about them' }).click();
+  const about = readFileSync(await (await copy).path(), 'utf8');
+  expect(about).toContain('stores about Odetta Moss in Hapset');
+  expect(about).toContain('Moss, 8x');
+  await more.click();
   await page.getByRole('menuitem', { name: 'Left the school' }).click();
   await expect(page.getByText('No student found')).toBeVisible();
   await page.getByLabel('Who').selectOption('left');

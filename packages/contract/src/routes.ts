@@ -246,6 +246,8 @@ export const routes = {
   printPage: route<string>('GET', '/api/prints/:printId/pages/:pageNumber'),
   students: route<StudentsPage>('GET', '/api/students'),
   studentGroups: route<StudentGroups>('GET', '/api/student-groups'),
+  /** Everything about one student, as a page for parents. */
+  studentCopy: confirmed(route<Blob>('GET', '/api/students/:studentId/copy', 'office')),
   studentsFile: confirmed(route<Blob>('GET', '/api/students-file', 'office')),
   changeStudent: route<StudentView, ChangeStudent>('PATCH', '/api/students/:studentId'),
   eraseStudent: confirmed(route<null>('DELETE', '/api/students/:studentId', 'office')),

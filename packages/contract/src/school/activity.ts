@@ -20,6 +20,7 @@ export const activities = [
   'roster-imported',
   'roster-undone',
   'students-exported',
+  'student-copied',
   'students-erased',
   'service-changed',
   'activity-exported',

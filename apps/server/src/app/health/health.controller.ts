@@ -1,47 +1,49 @@
 import { Controller, Get, Inject } from '@nestjs/common';
-import type { HealthView } from '@hapset/contract';
-import { DataSource } from 'typeorm';
+import type { HealthView, PartState } from '@hapset/contract';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
+import { ServerParts } from '../../overview/condition/server-parts.js';
 import { Anyone } from '../../school/rights/access.decorators.js';
 import { ProblemError } from '../../platform/problem/problem.js';
-
-/** A database that takes longer is no help to anybody. */
-const askMs = 2000;
 
 @Controller('api')
 export class HealthController {
   constructor(
-    private readonly dataSource: DataSource,
+    private readonly parts: ServerParts,
     @Inject(CONFIGURATION) private readonly configuration: Configuration,
   ) {}
 
   @Anyone()
   @Get('health')
   async health(): Promise<HealthView> {
-    return { version: this.configuration.version, database: (await this.databaseAnswers()) ? 'up' : 'down' };
+    const [database, files, room] = await Promise.all([
+      this.parts.database(),
+      this.parts.filesWritable(),
+      this.parts.hasRoom(),
+    ]);
+    return {
+      version: this.configuration.version,
+      database: state(database !== null),
+      files: state(files),
+      disk: state(room),
+    };
   }
 
-  /** @throws ProblemError unavailable */
+  /** For what shares requests among servers. @throws ProblemError unavailable naming what is missing */
   @Anyone()
   @Get('ready')
   async ready(): Promise<HealthView> {
     const health = await this.health();
-    if (health.database === 'down')
-      throw new ProblemError('unavailable', 'The database can’t be reached just now.', { retryAfterS: 5 });
+    if (health.database === 'down') throw notReady('The database can’t be reached just now.');
+    if (health.files === 'down') throw notReady('The folder with kept files can’t be written to.');
+    if (health.disk === 'down') throw notReady('The disk has no room for more files.');
     return health;
   }
+}
 
-  private async databaseAnswers(): Promise<boolean> {
-    const asked = this.dataSource.query('SELECT 1').then(
-      () => true,
-      () => false,
-    );
-    let timer: NodeJS.Timeout | undefined;
-    const late = new Promise<boolean>((resolve) => (timer = setTimeout(() => resolve(false), askMs)));
-    try {
-      return await Promise.race([asked, late]);
-    } finally {
-      clearTimeout(timer);
-    }
-  }
+function state(isUp: boolean): PartState {
+  return isUp ? 'up' : 'down';
+}
+
+function notReady(why: string): ProblemError {
+  return new ProblemError('unavailable', why, { retryAfterS: 5 });
 }

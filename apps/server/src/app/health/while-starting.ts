@@ -10,7 +10,7 @@ export async function listenWhileStarting({
   port,
   version,
 }: Pick<Configuration, 'host' | 'port' | 'version'>): Promise<{ close(): Promise<void>; readonly port: number }> {
-  const alive: HealthView = { version, database: 'down' };
+  const alive: HealthView = { version, database: 'down', files: 'down', disk: 'down' };
   const problem: Problem = { reason: 'unavailable', message: 'The server is starting, or waits for its database.' };
   const server = createServer((request, response) => {
     const path = request.url ?? '';

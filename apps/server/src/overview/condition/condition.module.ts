@@ -4,10 +4,12 @@ import { ArrivalModule } from '../../school/arrival/arrival.module.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 import { ConditionController } from './condition.controller.js';
 import { ConditionService } from './condition.service.js';
+import { ServerParts } from './server-parts.js';
 
 @Module({
   imports: [SchoolModule, ArrivalModule, StudentViewModule],
   controllers: [ConditionController],
-  providers: [ConditionService],
+  providers: [ConditionService, ServerParts],
+  exports: [ServerParts],
 })
 export class ConditionModule {}

@@ -1,29 +1,23 @@
 /** Looks at the running server: what its database, disk, queue, addresses and programs say now. */
-import { access, constants, readFile, statfs } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import type { ConditionView } from '@hapset/contract';
 import { originOf } from '@hapset/core';
-import { DataSource } from 'typeorm';
 import { fetch } from 'undici';
 import { Clock } from '../../platform/clock/clock.js';
 import { CONFIGURATION, type Configuration } from '../../platform/configuration/configuration.js';
 import { StudentViews } from '../../opens/student-view/student-views.js';
 import { ArrivalService } from '../../school/arrival/arrival.service.js';
 import { SchoolService } from '../../school/settings/school.service.js';
+import { ServerParts } from './server-parts.js';
 import { judgeCondition, type ConditionFacts } from './judge-condition.js';
 
 const addressMs = 3000;
 
-interface QueueRow {
-  readonly waiting: string | null;
-  readonly failed: string | null;
-  readonly oldest: Date | null;
-}
-
 @Injectable()
 export class ConditionService {
   constructor(
-    private readonly dataSource: DataSource,
+    private readonly parts: ServerParts,
     private readonly school: SchoolService,
     private readonly arrivals: ArrivalService,
     private readonly views: StudentViews,
@@ -34,12 +28,12 @@ export class ConditionService {
   async look(): Promise<ConditionView> {
     const { publicAddress } = await this.school.get();
     const [database, disk, filesWritable, addressAnswers, arrival, queue, backup] = await Promise.all([
-      this.database(),
-      this.disk(),
-      this.filesWritable(),
+      this.parts.database(),
+      this.parts.disk(),
+      this.parts.filesWritable(),
       this.answers(publicAddress),
       this.arrivals.last(),
-      this.queue(),
+      this.parts.queue(),
       this.backup(),
     ]);
     const cameHere = arrival !== null && originOf(arrival.address) === originOf(publicAddress);
@@ -60,26 +54,6 @@ export class ConditionService {
     return { version: this.configuration.version, checks: judgeCondition(facts) };
   }
 
-  private async database(): Promise<ConditionFacts['database']> {
-    const rows = (await this.dataSource
-      .query('SELECT NOW(3) AS now, (SELECT name FROM migrations ORDER BY id DESC LIMIT 1) AS migration')
-      .catch(() => [])) as { now: Date; migration: string }[];
-    const [row] = rows;
-    return row ? { now: row.now.getTime(), migration: row.migration } : null;
-  }
-
-  private async disk(): Promise<ConditionFacts['disk']> {
-    const found = await statfs(this.configuration.filesFolder).catch(() => null);
-    return found && { freeBytes: found.bavail * found.bsize, allBytes: found.blocks * found.bsize };
-  }
-
-  private async filesWritable(): Promise<boolean> {
-    return access(this.configuration.filesFolder, constants.W_OK).then(
-      () => true,
-      () => false,
-    );
-  }
-
   /** Whether what answers there is this server. */
   private async answers(address: string): Promise<boolean> {
     try {
@@ -92,22 +66,6 @@ export class ConditionService {
     } catch {
       return false;
     }
-  }
-
-  private async queue(): Promise<ConditionFacts['queue']> {
-    const rows = (await this.dataSource
-      .query(
-        `SELECT SUM(state = 'waiting') AS waiting, SUM(state = 'failed') AS failed,
-          MIN(IF(state = 'waiting' AND run_at <= NOW(3), run_at, NULL)) AS oldest FROM jobs
-          WHERE state IN ('waiting', 'failed')`,
-      )
-      .catch(() => [])) as QueueRow[];
-    const [row] = rows;
-    return {
-      waiting: Number(row?.waiting ?? 0),
-      failed: Number(row?.failed ?? 0),
-      oldestAt: row?.oldest?.getTime() ?? null,
-    };
   }
 
   /** As the start command noted it. */

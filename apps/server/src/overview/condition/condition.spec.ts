@@ -1,5 +1,5 @@
 import type { ConditionCheck, ConditionName, ConditionView } from '@hapset/contract';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { newId } from '../../platform/database/columns.js';
@@ -8,9 +8,12 @@ import { Scene } from '../../test/scene.js';
 describe('the condition page', () => {
   let scene: Scene;
   let folder: string;
+  let filesFolder: string;
   beforeAll(async () => {
     folder = mkdtempSync(join(tmpdir(), 'hapset-condition-'));
-    scene = await Scene.start({ lastBackupFile: join(folder, 'last-backup.json') });
+    filesFolder = join(folder, 'files');
+    mkdirSync(filesFolder);
+    scene = await Scene.start({ filesFolder, lastBackupFile: join(folder, 'last-backup.json') });
   });
   afterAll(async () => {
     await scene.stop();
@@ -41,6 +44,19 @@ describe('the condition page', () => {
       version,
     });
     expect((await look()).address).toMatchObject({ state: 'good' });
+  });
+
+  it('is not ready while its files can’t be kept, and says so without figures', async () => {
+    const ready = () => scene.server.as(null, 'GET', '/api/ready');
+    expect((await ready()).body).toEqual({ version: '0.1.0', database: 'up', files: 'up', disk: 'up' });
+    renameSync(filesFolder, `${filesFolder}-away`);
+    expect([(await ready()).status, (await ready()).body as unknown]).toEqual([
+      503,
+      { reason: 'unavailable', message: 'The folder with kept files can’t be written to.' },
+    ]);
+    expect((await look()).files).toMatchObject({ state: 'stop' });
+    renameSync(`${filesFolder}-away`, filesFolder);
+    expect((await ready()).status).toBe(200);
   });
 
   it('tells of jobs that failed, and of the last backup', async () => {

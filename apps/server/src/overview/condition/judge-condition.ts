@@ -22,8 +22,8 @@ export interface ConditionFacts {
 
 const minuteMs = 60_000;
 const hourMs = 60 * minuteMs;
-/** What a start needs; below it nothing can be kept. */
-const leastFreeBytes = 2e9;
+/** Of the disk: what a start needs; below it nothing can be kept. */
+export const leastFreeBytes = 2e9;
 const scarceBytes = 10e9;
 const scarceShare = 0.1;
 /** Sessions, lessons' hours and leases are held against both clocks. */

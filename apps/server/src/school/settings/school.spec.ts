@@ -152,7 +152,7 @@ describe('the school', () => {
 
   it('says how it is', async () => {
     const response = await scene.server.as(null, 'GET', '/api/health');
-    expect(response.body as HealthView).toEqual({ version: '0.1.0', database: 'up' });
+    expect(response.body as HealthView).toEqual({ version: '0.1.0', database: 'up', files: 'up', disk: 'up' });
     expect(response.headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
   });
 

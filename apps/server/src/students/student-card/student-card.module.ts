@@ -13,6 +13,8 @@ import { PrintedCard } from './printed-card.entity.js';
 import { StudentCardController } from './student-card.controller.js';
 import { StudentCard } from './student-card.entity.js';
 import { StudentCardService } from './student-card.service.js';
+import { StudentCopyController } from './student-copy.controller.js';
+import { StudentCopies } from './student-copy.js';
 import { StudentErasure } from './student-erasure.service.js';
 import { PrintedCards } from './printed-cards.js';
 
@@ -24,8 +26,16 @@ import { PrintedCards } from './printed-cards.js';
     DeviceModule,
     SchoolModule,
   ],
-  controllers: [StudentCardController],
-  providers: [StudentCardService, PrintedCards, CardPlanner, CardTokens, CardReadingService, StudentErasure],
+  controllers: [StudentCardController, StudentCopyController],
+  providers: [
+    StudentCardService,
+    PrintedCards,
+    CardPlanner,
+    CardTokens,
+    CardReadingService,
+    StudentErasure,
+    StudentCopies,
+  ],
 })
 export class StudentCardModule {
   constructor(retention: Retention) {

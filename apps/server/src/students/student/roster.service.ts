@@ -32,6 +32,13 @@ const shownNames = 12;
 const shownImports = 5;
 const atOnce = 500;
 
+/** What an import did to one student. */
+export interface ImportAbout {
+  readonly importedAt: Date;
+  readonly did: 'added' | 'changed' | 'left';
+  readonly before: StudentBefore | null;
+}
+
 type Comparison = RosterComparison<string, RosterStudent>;
 
 @Injectable()
@@ -126,6 +133,21 @@ export class RosterService {
     return rows.map((row, index) =>
       toImportView(row, index === 0 && (row.importedById === who.id || who.role === 'administrator')),
     );
+  }
+
+  /** What imports remember of a student, the oldest first; read one after the other, since each may be of a whole school. */
+  async listAbout(studentId: string): Promise<readonly ImportAbout[]> {
+    const about: ImportAbout[] = [];
+    for (const { id } of await this.imports.find({ select: { id: true }, order: { id: 'ASC' } })) {
+      const row = await this.imports.findOneBy({ id });
+      if (!row) continue;
+      const { added, changed, left } = row.changes;
+      const before = changed.find((student) => student.id === studentId) ?? null;
+      const hasLeft = left.some((entry) => (typeof entry === 'string' ? entry : entry.id) === studentId);
+      const did = before ? 'changed' : hasLeft ? 'left' : added.includes(studentId) ? 'added' : null;
+      if (did !== null) about.push({ importedAt: row.importedAt, did, before });
+    }
+    return about;
   }
 
   /** What undoing would do now. @throws ProblemError not-found, in-use */

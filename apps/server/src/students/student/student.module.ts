@@ -17,7 +17,7 @@ import { SchoolModule } from '../../school/settings/school.module.js';
   imports: [TypeOrmModule.forFeature([Student, RosterImport, ComparedRoster]), SchoolModule],
   controllers: [StudentController],
   providers: [StudentService, RosterService, ComparedRosters, RosterTidying, CardsOfStudents, StudentVisibility],
-  exports: [StudentService, StudentVisibility, TypeOrmModule],
+  exports: [StudentService, RosterService, StudentVisibility, TypeOrmModule],
 })
 export class StudentModule {
   constructor(retention: Retention) {

@@ -7,6 +7,18 @@ import { ApiError } from '../../platform/api/problem-error.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 
+/** @returns what saves the file at an address of this server, once the password was given lately */
+export function useConfirmedDownload(): (address: string) => void {
+  const notice = useNotice();
+  return useMutation({
+    mutationFn: (_address: string) => call(routes.confirmation),
+    onSuccess: (_, address) => location.assign(address),
+    onError: (error) => {
+      if (!(error instanceof ApiError) || error.reason !== 'password-needed') notice({ words: wordsFor(error) });
+    },
+  }).mutate;
+}
+
 export function ConfirmedDownload({
   address,
   className = 'font-semibold text-ink',
@@ -16,14 +28,7 @@ export function ConfirmedDownload({
   readonly className?: string;
   readonly children: ReactNode;
 }): ReactElement {
-  const notice = useNotice();
-  const confirm = useMutation({
-    mutationFn: () => call(routes.confirmation),
-    onSuccess: () => location.assign(address),
-    onError: (error) => {
-      if (!(error instanceof ApiError) || error.reason !== 'password-needed') notice({ words: wordsFor(error) });
-    },
-  });
+  const save = useConfirmedDownload();
   return (
     <a
       href={address}
@@ -31,7 +36,7 @@ export function ConfirmedDownload({
       className={className}
       onClick={(event) => {
         event.preventDefault();
-        confirm.mutate();
+        save(address);
       }}
     >
       {children}

@@ -20,6 +20,7 @@ export const activityWords: Readonly<Record<Activity, string>> = {
   'roster-imported': t('activity.rosterImported'),
   'roster-undone': t('activity.rosterUndone'),
   'students-exported': t('activity.studentsExported'),
+  'student-copied': t('activity.studentCopied'),
   'students-erased': t('activity.studentsErased'),
   'service-changed': t('activity.serviceChanged'),
   'activity-exported': t('activity.activityExported'),

@@ -8,6 +8,7 @@ import { Icon } from '../../platform/design/icon.js';
 import { Menu, type MenuEntry } from '../../platform/design/menu.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { ago } from '../../platform/wording/figures.js';
+import { useConfirmedDownload } from '../../school/account/confirmed-download.js';
 import { ChangeStudentDialog } from './change-student.js';
 import { useChangeStudent, useEraseStudent, useReplaceCard } from './roster.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
@@ -23,6 +24,7 @@ export function StudentRow({
   const { name, className, year, schoolId, left, cardMadeAt } = student;
   const [open, setOpen] = useState<'change' | 'erase' | null>(null);
   const entries = useEntries(student);
+  const saveCopy = useConfirmedDownload();
   return (
     <li className="flex items-center gap-x-4 border-b border-line px-4 py-2 last:border-b-0">
       <span className="grid min-w-0 flex-1 gap-x-4 sm:grid-cols-[minmax(0,1fr)_120px_110px_170px] sm:items-center">
@@ -45,7 +47,10 @@ export function StudentRow({
           { label: t('studentRow.change'), onSelect: () => setOpen('change') },
           ...entries,
           ...(mayErase
-            ? [{ label: t('studentRow.eraseWithAllTraces'), danger: true, onSelect: () => setOpen('erase') }]
+            ? [
+                { label: t('studentRow.saveEverything'), onSelect: () => saveCopy(`/api/students/${student.id}/copy`) },
+                { label: t('studentRow.eraseWithAllTraces'), danger: true, onSelect: () => setOpen('erase') },
+              ]
             : []),
         ]}
       >
