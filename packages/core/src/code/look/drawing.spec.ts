@@ -113,6 +113,14 @@ describe('a drawing', () => {
     expect(svg).toContain('<radialGradient id="g1"');
     expect(svg).toContain(`href="data:image/png;base64,${pictureId}"`);
     expect(svg).not.toContain('<b>');
+    const straight = drawingSvg(draw({ ink: '#123a6b', inkTo: '#7a1f3d', way: 'across' }), {
+      width: null,
+      height: null,
+      title: '',
+      pictureAddress: () => null,
+    });
+    expect(straight).toContain('<linearGradient id="g1" gradientUnits="userSpaceOnUse" x1="0"');
+    expect(straight).toContain('url(#g1)');
     expect(() =>
       drawingSvg(draw({ caption: { words: 'x', place: 'below' } }), {
         width: null,

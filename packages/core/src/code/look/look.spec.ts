@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { boxHolds, shapesPath } from './box.js';
 import { placeCentre } from './centre.js';
 import { iconNames, iconOf } from './icons.js';
-import { finderShapes, moduleShapes, plainLook, readLook, type LookDesign } from './look.js';
+import { finderShapes, lookColours, moduleShapes, plainLook, readLook, type LookDesign } from './look.js';
 import { isFinder, moduleShapesOf } from './shapes.js';
 import { planned, draw, inPath } from '../../test/sample-look.js';
 
@@ -142,6 +142,7 @@ describe('a look from outside', () => {
     ['centre.icon', { centre: { kind: 'icon', icon: 'shell!', side: null } }],
     ['centre.icon', { centre: { kind: 'icon', icon: 's'.repeat(41), side: null } }],
     ['centre.side', { centre: { kind: 'icon', icon: 'shell', side: 0.9 } }],
+    ['centre.side', { centre: { kind: 'icon', icon: 'shell', side: '0.2' } }],
     ['centre.pictureId', { centre: { kind: 'picture', pictureId: '../x', aspect: 1, side: null } }],
     [
       'centre.aspect',
@@ -153,6 +154,11 @@ describe('a look from outside', () => {
     ['caption.words', { caption: { words: 'x'.repeat(61), place: 'above' } }],
   ])('is refused with the field named: %s', (field, change) => {
     expect(readLook({ ...whole, ...change })).toEqual({ ok: false, problem: { field } });
+  });
+
+  it('has one dark colour, or two that ink runs between', () => {
+    expect(lookColours({ ink: '#000000', inkTo: null, ground: '#ffffff' }).dark).toEqual(['#000000']);
+    expect(lookColours({ ink: '#000000', inkTo: '#123a6b', ground: '#ffffff' }).dark).toEqual(['#000000', '#123a6b']);
   });
 
   it('is refused where it is none', () =>

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { planSymbol } from '../symbol/plan.js';
-import { alwaysOpen, openingProblem, openStateAt, type Opening } from './opening-hours.js';
+import { alwaysOpen, isAlwaysOpen, openingProblem, openStateAt, type Opening } from './opening-hours.js';
 import { shortAddress, shortAddressInLetters, slugAskedFor } from './short-address.js';
 import {
   groupedSlug,
@@ -139,6 +139,10 @@ describe('opening hours', () => {
     expect(openStateAt(lesson, at('2027-06-10T08:30:00Z'), zone)).toEqual({ open: true });
     expect(openStateAt(lesson, at('2027-06-10T10:10:00Z'), zone)).toEqual({ open: false, reason: 'over' });
     expect(openStateAt(alwaysOpen, 0, zone)).toEqual({ open: true });
+    expect(isAlwaysOpen(alwaysOpen)).toBe(true);
+    expect(isAlwaysOpen({ ...alwaysOpen, from: '2027-06-10T08:00' })).toBe(false);
+    expect(isAlwaysOpen({ ...alwaysOpen, until: '2027-06-10T08:00' })).toBe(false);
+    expect(isAlwaysOpen({ ...alwaysOpen, hours: [{ days: [1], from: '08:00', until: '16:00' }] })).toBe(false);
   });
 
   it('hold on their days of the week', () => {
