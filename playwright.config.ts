@@ -1,5 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
+const keyHash = process.env.HAPSET_TEST_KEY_HASH;
+
 /** The stacks are started by scripts/test.mjs, one for each worker: `npm test -- e2e`. */
 export default defineConfig({
   testDir: 'e2e',
@@ -27,6 +29,8 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         '--no-first-run',
+        // The certificate of scripts/https-test.mjs is trusted by its key, and nothing else is.
+        ...(keyHash === undefined ? [] : [`--ignore-certificate-errors-spki-list=${keyHash}`]),
       ],
     },
   },

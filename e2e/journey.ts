@@ -4,6 +4,9 @@ import { expect, test as base, type Locator, type Page } from '@playwright/test'
 /** Each worker has a stack of its own; scripts/test.mjs counts the same way. */
 export const stackPort =
   Number(process.env.HAPSET_TEST_PORT ?? '4400') + 20 * Number(process.env.TEST_PARALLEL_INDEX ?? '0');
+/** Where browsers reach it: over https where a proxy is in front (scripts/https-test.mjs). */
+export const isHttps = process.env.HAPSET_TEST_KEY_HASH !== undefined;
+export const stackAddress = isHttps ? `https://127.0.0.1:${stackPort + 1}` : `http://127.0.0.1:${stackPort}`;
 export const neighboursPort = String(stackPort + 10);
 export const cofferlane = `http://cofferlane.localhost:${neighboursPort}`;
 export const askleaf = `http://askleaf.localhost:${neighboursPort}`;
@@ -14,7 +17,7 @@ const demoPassword = 'low-tide-at-nine';
 
 /** Fails a journey that asks any other host for anything, or that breaks on the page. */
 export const test = base.extend<{ watched: undefined }>({
-  baseURL: `http://127.0.0.1:${stackPort}`,
+  baseURL: stackAddress,
   watched: [
     async ({ context, baseURL }, use) => {
       const strangers: string[] = [];

@@ -3,20 +3,20 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { readdirSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { stackPort } from './journey.js';
+import { isHttps, stackPort } from './journey.js';
 
 const port = stackPort + 5;
 const folder = (name: string): string => resolve(`test-output/${name}-${stackPort}`);
 
 export class OwnSchool {
-  readonly address = `http://127.0.0.1:${port}`;
+  readonly address = isHttps ? `https://127.0.0.1:${port + 1}` : `http://127.0.0.1:${port}`;
   private child: ChildProcess | null = null;
   private printed = '';
 
   /** With nothing in it. @returns the setup link, as it was printed */
   async startEmpty(): Promise<string> {
     rmSync(folder('school'), { recursive: true, force: true });
-    return this.start('school', /http:\S+\/setup#[A-Z0-9-]{19}/);
+    return this.start('school', /https?:\S+\/setup#[A-Z0-9-]{19}/);
   }
 
   /** @returns the backup's file */
@@ -73,5 +73,11 @@ export class OwnSchool {
 /** The folder for temporary files belongs to whoever runs the tests; the server may run as another account. */
 function environmentOf(name: string): NodeJS.ProcessEnv {
   const { TMPDIR: _, ...environment } = process.env;
-  return { ...environment, HAPSET_DEMO: '0', HAPSET_PORT: String(port), HAPSET_DATA: folder(name) };
+  return {
+    ...environment,
+    ...(isHttps && { HAPSET_PUBLIC_ADDRESS: `https://127.0.0.1:${port + 1}` }),
+    HAPSET_DEMO: '0',
+    HAPSET_PORT: String(port),
+    HAPSET_DATA: folder(name),
+  };
 }

@@ -56,7 +56,8 @@ export function noteBackup({ dataFolder }, { madeAt, problem }) {
   writeFileSync(join(dataFolder, 'last-backup.json'), JSON.stringify({ madeAt, problem }), { mode: 0o600 });
 }
 
-async function dumpDatabase(dataFolder, file) {
+/** As one moment shows it. @throws Trouble */
+export async function dumpDatabase(dataFolder, file) {
   const dump = run('mariadb-dump', [
     `--defaults-file=${join(dataFolder, 'database/client.cnf')}`,
     '--single-transaction',

@@ -11,9 +11,13 @@ import { RestartLimit } from './restart-limit.mjs';
 import { projectFolder, serverEnvironment, Trouble } from './settings.mjs';
 
 /** The server first, since it needs the others. */
-const stopOrder = ['server', 'stand-ins', 'database'];
+const stopOrder = ['second-server', 'server', 'stand-ins', 'database'];
 
-const scripts = { 'stand-ins': 'apps/neighbours/dist/main.js', server: 'apps/server/dist/main.js' };
+const scripts = {
+  'stand-ins': 'apps/neighbours/dist/main.js',
+  server: 'apps/server/dist/main.js',
+  'second-server': 'apps/server/dist/main.js',
+};
 
 /** One start at a time for a data folder. A lock whose owner is gone is taken over. @returns how to give it back */
 export function takeLock(dataFolder) {
@@ -82,6 +86,7 @@ class Parts {
     prepareData(settings);
     if (settings.demo) await this.#begin('stand-ins');
     await this.#begin('server');
+    if (settings.secondPort !== null) await this.#begin('second-server');
   }
 
   /** Also what is just being started again. */
@@ -148,11 +153,12 @@ export function prepareData(settings) {
 }
 
 /** @param goesOn false once everything is to end: then nobody waits until it is ready */
-async function startNode(settings, name, goesOn) {
+async function startNode(common, name, goesOn) {
+  const settings = name === 'second-server' ? { ...common, port: common.secondPort } : common;
   const alive =
-    name === 'server'
-      ? `http://127.0.0.1:${settings.port}/api/ready`
-      : `http://127.0.0.1:${settings.neighboursPort}/alive`;
+    name === 'stand-ins'
+      ? `http://127.0.0.1:${settings.neighboursPort}/alive`
+      : `http://127.0.0.1:${settings.port}/api/ready`;
   const logFile = join(settings.dataFolder, `${name}.log`);
   const log = openSync(logFile, 'a', 0o600);
   const child = spawn(process.execPath, [join(projectFolder, scripts[name])], {

@@ -19,6 +19,7 @@ const ownEntries = new Set([
   'restore-work',
   'running',
   'server.log',
+  'second-server.log',
   'stand-ins.log',
   'screenshots',
   'home',

@@ -33,6 +33,8 @@ export function readSettings(environment = process.env) {
     databaseSocket: socketOf(dataFolder),
     /** Tests make databases of their own; their account may. */
     testDatabases: false,
+    /** Of a second server on the same database and files, behind the same proxy; null without one. Tests alone. */
+    secondPort: null,
     demo,
     /** Whether scripts draw the pages of the stand-ins, as most services do; without a browser they are plain. */
     neighboursPages: pagesOf(environment),

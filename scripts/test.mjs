@@ -7,6 +7,8 @@ import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import { runAttacks } from './attack/attacks.mjs';
 import { build } from './build.mjs';
+import { makeCertificate, startTls, tlsPackages } from './https-test.mjs';
+import { testBackup } from './backup-test.mjs';
 import { testDev } from './dev-test.mjs';
 import { mariadbPackages } from './database.mjs';
 import { browserPackages, requireDisk, requireModules, requireNode, requirePackages } from './machine.mjs';
@@ -16,10 +18,14 @@ import { startDatabaseAlone, startStack } from './stack.mjs';
 
 const testPackages = { ...mariadbPackages, ...browserPackages, pdftoppm: 'poppler-utils', qpdf: 'qpdf' };
 const usualParts = ['format', 'types', 'lint', 'boundaries', 'unit', 'server', 'dev', 'e2e'];
-const longParts = ['attack', 'long-unit', 'long-server'];
+const longParts = ['attack', 'long-unit', 'long-server', 'backup', 'https'];
 const partNames = [...usualParts, ...longParts];
 /** Specs that run with `npm run test:long` alone; jest.config.cjs leaves them out otherwise. */
 const longSpecs = ['\\.long\\.spec\\.ts$'];
+/** Journeys in which a proxy, https or a second server could make a difference. */
+const httpsJourneys = 'setup session staff camera add paste kept bench short-link students trouble'
+  .split(' ')
+  .map((name) => `e2e/${name}\\.spec`);
 const output = join(projectFolder, 'test-output');
 const firstPort = Number(process.env.HAPSET_TEST_PORT ?? '4400');
 /** Of the ports of one stack and those of the next; e2e/journey.ts counts the same way. */
@@ -38,6 +44,11 @@ const settingsOf = (index) => ({
   neighboursPages: 'plain',
 });
 const settings = settingsOf(0);
+/** Another installation's. */
+const foldersIn = (dataFolder) => {
+  const { databaseSocket, filesFolder, passwordFile } = readSettings({ HAPSET_DATA: dataFolder });
+  return { dataFolder, databaseSocket, filesFolder, passwordFile };
+};
 /** Where tests put what they need for a moment; gone with the run, whatever they forget. */
 const temporary = mkdtempSync(join(tmpdir(), 'hapset-test-'));
 process.on('exit', () => rmSync(temporary, { recursive: true, force: true }));
@@ -67,6 +78,8 @@ const parts = {
   'long-server': () => withDatabase(() => runJest('long-server', ['server'], longSpecs)),
   dev: () => testDev(),
   e2e: (rest) => withStacks(() => runPlaywright(rest)),
+  backup: () => testBackup(settings, { ...settings, ...foldersIn(join(output, 'restored')) }, join(output, 'backup')),
+  https: (rest) => withHttps((environment) => runPlaywright(rest.length > 0 ? rest : httpsJourneys, 1, environment)),
 };
 
 await runMain(async () => {
@@ -199,12 +212,13 @@ async function runJest(name, projects, rest) {
   return { passed: numPassedTests, failed: code !== 0 && failed === 0 ? 1 : failed };
 }
 
-async function runPlaywright(rest) {
+async function runPlaywright(rest, workers = journeyWorkers, environment = {}) {
   const file = join(output, 'e2e.json');
   const code = await run('node', ['node_modules/@playwright/test/cli.js', 'test', ...rest], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: file,
     HAPSET_TEST_PORT: String(firstPort),
-    HAPSET_TEST_WORKERS: String(journeyWorkers),
+    HAPSET_TEST_WORKERS: String(workers),
+    ...environment,
   });
   if (!existsSync(file)) return { passed: 0, failed: 1 };
   const { stats, suites } = JSON.parse(readFileSync(file, 'utf8'));
@@ -230,6 +244,33 @@ async function withStacks(work) {
     throw error;
   }
   return during(() => Promise.all(stacks.map((stack) => stack.stop())), work);
+}
+
+/** Two servers on one database and one folder of files, behind nginx with a certificate; a school of its own behind the same. */
+async function withHttps(work) {
+  requirePackages(tlsPackages);
+  const folder = join(output, 'https');
+  const made = makeCertificate(folder);
+  const [first, second, own] = [firstPort, firstPort + 2, firstPort + 5];
+  // The servers ask for their own address.
+  Object.assign(process.env, { NODE_EXTRA_CA_CERTS: made.certificate, HAPSET_PROXIES: '127.0.0.1' });
+  const tls = await startTls(folder, made, [
+    { port: first + 1, servers: [first, second] },
+    { port: own + 1, servers: [own] },
+  ]);
+  const stack = await startStack({
+    ...settings,
+    publicAddress: `https://127.0.0.1:${first + 1}`,
+    secondPort: second,
+  }).catch(async (error) => {
+    await tls.stop();
+    throw error;
+  });
+  const stop = async () => {
+    await stack.stop();
+    await tls.stop();
+  };
+  return during(stop, () => work({ HAPSET_TEST_KEY_HASH: made.keyHash }));
 }
 
 /** Ends what was started, also when the work fails or somebody presses Ctrl+C. */
