@@ -1,4 +1,5 @@
 /** A copy for people, as one page that needs nothing else: read in any browser, or printed. */
+import { wholeName } from '@hapset/core';
 import escape from 'escape-html';
 import type { StudentCopy } from './student-copy.js';
 
@@ -100,16 +101,6 @@ function writtenOn({ title, more }: StudentCopy['printed'][number]['content']): 
   return [title, more?.texts.class, more?.texts.number, more?.texts.place].filter(Boolean).join(', ');
 }
 
-function writtenBefore({
-  prefix,
-  given,
-  middle,
-  family,
-  className,
-  year,
-  schoolId,
-}: NonNullable<StudentCopy['imports'][number]['before']>): string {
-  return [[prefix, given, middle, family].filter(Boolean).join(' '), className, year, schoolId]
-    .filter(Boolean)
-    .join(', ');
+function writtenBefore(before: NonNullable<StudentCopy['imports'][number]['before']>): string {
+  return [wholeName(before), before.className, before.year, before.schoolId].filter(Boolean).join(', ');
 }
