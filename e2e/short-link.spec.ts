@@ -50,7 +50,7 @@ test('the target of a short link on paper is changed, and the old poster leads t
   const said = decodePdf(file) ?? '';
   expect(textOfPdf(file)).toMatch(/127\.0\.0\.1:\d+\/k\/ [2-9A-Z]{3} [2-9A-Z]{3} [2-9A-Z]{2,3}/);
   await expect(page.getByRole('heading', { name: 'On paper' })).toBeVisible();
-  expect(said).toMatch(/^HTTP:\/\/127\.0\.0\.1:\d+\/K\/[2-9A-Z]{8,9}$/);
+  expect(said).toMatch(/^HTTPS?:\/\/127\.0\.0\.1:\d+\/K\/[2-9A-Z]{8,9}$/);
 
   await page.getByRole('button', { name: 'Change target' }).click();
   await page.getByLabel('New target').fill(`${askleaf}/ask/tide-line-tally`);
