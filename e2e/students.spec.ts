@@ -48,7 +48,7 @@ test('a year group is imported, its cards are made, and three of them are read b
   await test.step('import the roster of 320', async () => {
     await page.getByRole('link', { name: 'Import roster' }).click();
     await page.getByLabel('Choose a file').setInputFiles(yearGroup);
-    await expect(page.getByText('320 students in', { exact: false })).toBeVisible();
+    await expect(page.getByText('320 students', { exact: true })).toBeVisible();
     await expect(page.getByLabel('Column 1')).toHaveValue('id');
     await expect(page.getByLabel('Column 2')).toHaveValue('family');
     // Two of the same name are two people.

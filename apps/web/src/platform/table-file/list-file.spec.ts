@@ -58,6 +58,15 @@ describe('a list out of a file', () => {
     expect(await readListFile(file(new Uint8Array(5 * 1024 * 1024 + 1)))).toEqual({ ok: false, problem: 'too-large' });
   });
 
+  it('counts no line break at its end as a row, and as many rows as are asked for', async () => {
+    const list = await readListFile(file(`id,name\n${'1,Ann\n'.repeat(5000)}\n\n`), {
+      keepEmpty: true,
+      mostRows: 5050,
+    });
+    expect(list).toMatchObject({ ok: true, cut: false });
+    expect(list.ok && list.rows.length).toBe(5001);
+  });
+
   it('takes the first 5,000 rows and says so', async () => {
     const list = await readListFile(file('https://a.example/x,title\n'.repeat(5003)));
     expect(list).toMatchObject({ ok: true, cut: true });
@@ -70,6 +79,8 @@ describe('a list out of a file', () => {
     ['UTF-16 without one', utf16('Anna;Berg\r\nBo;Lindqvist', 'little'), 'utf-16le'],
     ['UTF-16, the other way round', utf16('Anna;Berg\r\nBo;Lindqvist', 'big'), 'utf-16be'],
     ['Windows-1252', windows1252('Möwe;Zoë\r\nÅse;Bjørk\r\nFrançois;Nuñez'), 'windows-1252'],
+    ['Windows-1252', windows1252('Lefèvre;Søren;Ñúñez'), 'windows-1252'],
+    ['Windows-1251', windows1252('\xcf\xe5\xf2\xf0\xee\xe2\xe0;\xce\xeb\xfc\xe3\xe0'), 'windows-1251'],
     // Žofie Dvořáková, Łukasz Wiśniewski, Ştěpán
     [
       'Windows-1250',
@@ -106,6 +117,28 @@ describe('a list out of a file', () => {
     expect(
       await readListFile(file(new Uint8Array(write(wide, { type: 'array', bookType: 'xlsx' }) as ArrayBuffer))),
     ).toEqual({ ok: false, problem: 'too-wide' });
+  });
+
+  it.each(['xlsx', 'ods'] as const)('takes values of %s, never as a narrow column shows them', async (bookType) => {
+    const book = utils.book_new();
+    const sheet = utils.aoa_to_sheet([
+      [2026000000001, 2026000000002, 123456789012345, 12.5, 0.1, 1e3],
+      [2026000000003, 45000, 7, 1234567, true, -3],
+    ]);
+    Object.assign(sheet.B1 as object, { z: '0.00E+00' });
+    Object.assign(sheet.B2 as object, { z: 'yyyy-mm-dd' });
+    Object.assign(sheet.C2 as object, { z: '0000' });
+    Object.assign(sheet.D2 as object, { z: '#,##0' });
+    utils.book_append_sheet(book, sheet, 'Students');
+    expect(
+      await readListFile(file(new Uint8Array(write(book, { type: 'array', bookType }) as ArrayBuffer))),
+    ).toMatchObject({
+      rows: [
+        ['2026000000001', '2026000000002', '123456789012345', '12.5', '0.1', '1000'],
+        // The library keeps no formats where it writes ODS.
+        ['2026000000003', ...(bookType === 'ods' ? ['45000', '7'] : ['2023-03-15', '0007']), '1234567', 'TRUE', '-3'],
+      ],
+    });
   });
 
   it('keeps leading zeros of ids, and takes what formulas show, never what they are', async () => {

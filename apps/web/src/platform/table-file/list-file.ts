@@ -1,7 +1,7 @@
 /** A list out of a file: CSV, TSV, XLSX or ODS. Loaded when a file is chosen. */
-import { read, utils } from '@e965/xlsx';
-import { analyse } from 'chardet';
-import { parseCells, type Rows } from './table.js';
+import { read, SSF, utils, type CellObject } from '@e965/xlsx';
+import { likeliestReading } from '@hapset/core';
+import { parseCells, withoutEmptyEnd, type Rows } from './table.js';
 import { unpackedBytes } from './zip-size.js';
 
 export const listFileEndings = '.csv,.tsv,.txt,.xlsx,.ods';
@@ -9,7 +9,7 @@ const largestBytes = 5 * 1024 * 1024;
 /** A workbook of that many rows unpacks to less; an archive that is made to fill memory to more. */
 const mostUnpackedBytes = 80 * 1024 * 1024;
 const mostColumns = 200;
-export const mostListRows = 5000;
+const mostListRows = 5000;
 
 export type ListFileProblem = 'too-large' | 'not-a-list' | 'empty' | 'too-wide';
 export type ListFile =
@@ -39,18 +39,22 @@ export interface ListFileOptions {
   readonly encoding?: Encoding | null;
   /** Rows keep their place, so that they can be named by their number. */
   readonly keepEmpty?: boolean;
+  /** Of the first sheet or the text, heads counted. */
+  readonly mostRows?: number;
 }
 
 /** Never throws for what a file holds. */
 export async function readListFile(
   file: File,
-  { encoding = null, keepEmpty = false }: ListFileOptions = {},
+  { encoding = null, keepEmpty = false, mostRows = mostListRows }: ListFileOptions = {},
 ): Promise<ListFile> {
   if (file.size > largestBytes) return { ok: false, problem: 'too-large' };
   const bytes = new Uint8Array(await file.arrayBuffer());
   try {
-    const table = isZip(bytes) ? workbookTable(bytes) : textTable(bytes, encoding, keepEmpty);
-    return 'problem' in table ? { ok: false, problem: table.problem } : listOf(file.name, table, keepEmpty);
+    const table = isZip(bytes) ? workbookTable(bytes, mostRows) : textTable(bytes, encoding, keepEmpty);
+    return 'problem' in table
+      ? { ok: false, problem: table.problem }
+      : listOf(file.name, table, { keepEmpty, mostRows });
   } catch {
     return { ok: false, problem: 'not-a-list' };
   }
@@ -61,12 +65,16 @@ interface Table {
   readonly encoding: Encoding | null;
 }
 
-function listOf(name: string, { rows: all, encoding }: Table, keepEmpty: boolean): ListFile {
+function listOf(
+  name: string,
+  { rows: all, encoding }: Table,
+  { keepEmpty, mostRows }: { readonly keepEmpty: boolean; readonly mostRows: number },
+): ListFile {
   if (all.some((row) => row.length > mostColumns)) return { ok: false, problem: 'too-wide' };
   const filled = all.filter((row) => row.some((cell) => cell.trim() !== ''));
   if (filled.length === 0) return { ok: false, problem: 'empty' };
-  const rows = keepEmpty ? all : filled;
-  return { ok: true, name, rows: rows.slice(0, mostListRows), cut: rows.length > mostListRows, encoding };
+  const rows = keepEmpty ? withoutEmptyEnd(all) : filled;
+  return { ok: true, name, rows: rows.slice(0, mostRows), cut: rows.length > mostRows, encoding };
 }
 
 /** @throws Error for what is no text */
@@ -76,9 +84,9 @@ function textTable(bytes: Uint8Array, chosen: Encoding | null, keepEmpty: boolea
 }
 
 /** @throws Error for what is no workbook */
-function workbookTable(bytes: Uint8Array): Table | { readonly problem: ListFileProblem } {
+function workbookTable(bytes: Uint8Array, mostRows: number): Table | { readonly problem: ListFileProblem } {
   if (unpackedBytes(bytes) > mostUnpackedBytes) return { problem: 'too-large' };
-  const rows = readWorkbook(bytes);
+  const rows = readWorkbook(bytes, mostRows);
   return rows === null ? { problem: 'too-wide' } : { rows, encoding: null };
 }
 
@@ -88,19 +96,42 @@ function isZip(bytes: Uint8Array): boolean {
 }
 
 /** Null where it has more columns than any list. */
-function readWorkbook(bytes: Uint8Array): Rows | null {
+function readWorkbook(bytes: Uint8Array, mostRows: number): Rows | null {
   // Formulas are not needed, and one row more than is shown tells that there were more.
-  const book = read(bytes, { type: 'array', cellFormula: false, cellHTML: false, sheetRows: mostListRows + 2 });
+  const book = read(bytes, {
+    type: 'array',
+    cellFormula: false,
+    cellHTML: false,
+    cellNF: true,
+    sheetRows: mostRows + 2,
+  });
   const sheet = book.Sheets[book.SheetNames[0] ?? ''];
   if (!sheet) throw new Error('no sheet');
   const { s, e } = utils.decode_range(sheet['!ref'] ?? 'A1');
   if (e.c - s.c >= mostColumns) return null;
-  return utils
-    .sheet_to_json<unknown[]>(sheet, { header: 1, raw: false, defval: '', blankrows: true })
-    .map((row) => row.map((cell) => String(cell)));
+  return Array.from({ length: e.r - s.r + 1 }, (_, row) =>
+    Array.from({ length: e.c - s.c + 1 }, (__, column) =>
+      cellText(sheet[utils.encode_cell({ r: s.r + row, c: s.c + column })] as CellObject | undefined),
+    ),
+  );
 }
 
-/** Byte order mark, then strict UTF-8, then the noughts of UTF-16, then what the letters look like. @throws Error for what is no text */
+/** Its value, never as a narrow column shows it: an id of twelve digits is shown as 2.026E+12. Dates and leading zeros are as shown. */
+function cellText(cell: CellObject | undefined): string {
+  if (!cell || cell.t === 'z' || cell.t === 'e' || cell.v === undefined) return '';
+  if (cell.t !== 'n' || typeof cell.v !== 'number') return String(cell.w ?? cell.v);
+  const [format, shown] = [String(cell.z ?? 'General'), cell.w ?? ''];
+  const isPadded = /^0+\d+$/.test(shown) && Number(shown) === cell.v;
+  const isAsShown = isPadded || SSF.is_date(format) || /^[^#?.]*0{2,}[^#?.]*$/.test(format) || format.includes('%');
+  return isAsShown && shown !== '' ? shown : plainNumber(cell.v);
+}
+
+/** Without an exponent, as far as a number is exact. */
+function plainNumber(value: number): string {
+  return Number.isInteger(value) && Math.abs(value) < 1e21 ? value.toFixed(0) : String(value);
+}
+
+/** Byte order mark, then strict UTF-8, then the noughts of UTF-16, then the reading whose letters are likeliest. @throws Error for what is no text */
 export function encodingOf(bytes: Uint8Array): Encoding {
   if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
   if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
@@ -109,16 +140,22 @@ export function encodingOf(bytes: Uint8Array): Encoding {
     decode(bytes, 'utf-8');
     return 'utf-8';
   } catch {
-    const found = analyse(bytes).map(({ name }) => name.toLowerCase());
-    // Letters of western Europe are in both; what only central Europe writes decides.
-    return found.slice(0, 2).some((name) => name === 'windows-1250' || name === 'iso-8859-2') &&
-      hasCentralLetters(bytes)
-      ? 'windows-1250'
-      : found[0] === 'windows-1251'
-        ? 'windows-1251'
-        : 'windows-1252';
+    const reading = (encoding: Encoding): { readonly encoding: Encoding; readonly text: string } => ({
+      encoding,
+      text: decode(bytes, encoding),
+    });
+    const [usual, ...others] = singleByte.map(reading) as [ReturnType<typeof reading>, ...ReturnType<typeof reading>[]];
+    return likeliestReading([usual, ...others]).encoding;
   }
 }
+
+/** One byte a letter, the usual one first. */
+const singleByte = [
+  'windows-1252',
+  'windows-1250',
+  'windows-1251',
+  'iso-8859-15',
+] as const satisfies readonly Encoding[];
 
 /** UTF-16 without a mark: every second byte of plain letters is a nought. */
 function withoutMark(bytes: Uint8Array): Encoding {
@@ -133,17 +170,6 @@ function withoutMark(bytes: Uint8Array): Encoding {
   // Other signs than tabs and ends of lines stand in no table.
   if (found === null || /[^\P{Cc}\t\r\n]/u.test(decode(bytes, found))) throw new Error('not text');
   return found;
-}
-
-/** č ď ě ł ň ő ř š ť ů ž and their capitals, where Windows-1252 has signs that no name has. */
-function hasCentralLetters(bytes: Uint8Array): boolean {
-  const central = /[čďěęłňőřśťůźżąćńČĎĚĘŁŇŐŘŚŤŮŹŻĄĆŃ]/gu;
-  const western = /[àâãåæèêëìîïðñòõøùûÿœÀÂÃÅÆÈÊËÌÎÏÐÑÒÕØÙÛŸŒ]/gu;
-  const count = (text: string, letters: RegExp): number => text.match(letters)?.length ?? 0;
-  return (
-    count(decode(bytes, 'windows-1250'), central) > 0 &&
-    count(decode(bytes, 'windows-1252'), western) <= 2 * count(decode(bytes, 'windows-1250'), central)
-  );
 }
 
 /** @throws TypeError for bytes that are not in UTF-8 where that is asked for */

@@ -26,8 +26,14 @@ export function parseCells(text: string, { delimiter, keepEmpty = false }: Cells
   // Empty rows mislead the search for what parts cells.
   const parts =
     delimiter ?? (keepEmpty ? Papa.parse(text, { skipEmptyLines: 'greedy', preview: 40 }).meta.delimiter : undefined);
-  return Papa.parse<string[]>(text, {
+  const { data } = Papa.parse<string[]>(text, {
     skipEmptyLines: keepEmpty ? false : 'greedy',
     ...(parts !== undefined && { delimiter: parts }),
-  }).data;
+  });
+  return withoutEmptyEnd(data);
+}
+
+/** The line break at the end of a file begins no row. */
+export function withoutEmptyEnd(rows: Rows): Rows {
+  return rows.slice(0, rows.findLastIndex((row) => row.some((cell) => cell.trim() !== '')) + 1);
 }

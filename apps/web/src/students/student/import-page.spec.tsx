@@ -54,6 +54,12 @@ describe('importing a roster', () => {
     ]);
   });
 
+  it('counts people: no head, no empty line at the end', async () => {
+    show();
+    await paste(`${cells}\n\n`);
+    expect(await screen.findByText('2 students')).toBeTruthy();
+  });
+
   it('lets nobody leave the school but on purpose', async () => {
     const sent = show();
     await paste();

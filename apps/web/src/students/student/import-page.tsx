@@ -2,6 +2,7 @@
 import {
   guessRosterColumns,
   readRoster,
+  rosterLimits,
   rosterRoles,
   type RosterColumns,
   type RosterStudent,
@@ -49,6 +50,8 @@ interface OpenedList {
   readonly file: File | null;
 }
 
+/** All students that may be, and the rows above and below them. */
+const mostRows = rosterLimits.students + 50;
 const encodingChoices = Object.keys(encodingWords) as Encoding[];
 const sameIdWords = { first: t('importPage.useTheFirstRow'), last: t('importPage.useTheLastRow') } as const;
 
@@ -127,7 +130,7 @@ function useOpenedList(): {
   const open = async (file: File, encoding: Encoding | null = null): Promise<void> => {
     // The library for workbooks is large and seldom needed.
     const { readListFile } = await import('../../platform/table-file/list-file.js');
-    const list = await readListFile(file, { encoding, keepEmpty: true });
+    const list = await readListFile(file, { encoding, keepEmpty: true, mostRows });
     setProblem(list.ok ? null : listFileWords[list.problem]);
     if (list.ok) setOpened({ ...list, file });
   };
@@ -152,21 +155,17 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
   const { name, rows, cut } = opened;
   const { columns, setColumns, draft } = useColumns(rows);
   const [sameId, setSameId] = useState<SameId>('first');
-  const { students, problems } = useMemo(() => readRoster(rows, columns, sameId), [rows, columns, sameId]);
+  const { students: read, problems } = useMemo(() => readRoster(rows, columns, sameId), [rows, columns, sameId]);
+  const students = useMemo(() => read.slice(0, rosterLimits.students), [read]);
   const imported = useMemo(() => students.map(toImported), [students]);
   const named = columns.roles.some((role) => role === 'name' || role === 'given' || role === 'family');
   return (
     <>
       <Panel
         title={name}
-        aside={
-          cut
-            ? t('importPage.studentsInOnlyTheFirst', {
-                count: students.length,
-                rows: t('importPage.rows', { count: rows.length }),
-              })
-            : t('importPage.studentsIn', { count: students.length, rows: t('importPage.rows', { count: rows.length }) })
-        }
+        aside={t(cut || read.length > students.length ? 'importPage.onlyTheFirstStudents' : 'importPage.students2', {
+          count: students.length,
+        })}
       >
         <div className="mb-2 flex flex-wrap gap-4">
           {opened.encoding !== null && (
