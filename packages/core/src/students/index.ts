@@ -19,6 +19,7 @@ export {
   type RosterStudent,
   type SameId,
 } from './roster/read-roster.js';
+export { tellingNames } from './roster/telling-names.js';
 export {
   compareRoster,
   rosterParts,

@@ -9,6 +9,7 @@ import {
   deskDistanceM,
   deskScene,
   modulesOf,
+  nameKey,
   neededSizeMm,
   plainChoices,
   type DeviceProfile,
@@ -62,6 +63,8 @@ export class CardPlanner {
     const { name: school, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
     const devices = await this.devices.list();
     const neededFor = neededSizes(devices);
+    const namesakes = namesakesOf(students);
+    const withId = request.fields.includes('id');
     const contents = await mapInSlices(students, (student) =>
       contentOf(
         student,
@@ -70,13 +73,13 @@ export class CardPlanner {
           name: student.name,
           token: tokens.get(student.id) ?? tokenToCome,
         }),
-        { school, symbol: request.symbol, neededFor },
+        { school, symbol: request.symbol, neededFor, showsId: withId || namesakes.has(student.id) },
       ),
     );
     const setup: SheetSetup = {
       ...plainChoices('student-card', request.paper),
       perPage: request.perPage,
-      fields: ['title', ...request.fields.map((field) => fieldOf[field])],
+      fields: ['title', ...fieldsOf(request.fields, namesakes)],
       backs: request.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
       design: await this.sheets.designOf('student-card', request.templateId),
       printerMarginMm,
@@ -107,6 +110,26 @@ interface CardFacts {
   readonly symbol: string | null;
   /** Side of the symbol that a payload needs at a desk, mm. */
   readonly neededFor: (payload: string) => number;
+  readonly showsId: boolean;
+}
+
+/** Ids of students whom name and class alone don't tell apart. */
+function namesakesOf(students: readonly StudentOnCard[]): ReadonlySet<string> {
+  const first = new Map<string, string>();
+  const namesakes = new Set<string>();
+  for (const { id, name, className } of students) {
+    const key = `${nameKey(name)}\n${className}`;
+    const other = first.get(key);
+    if (other === undefined) first.set(key, id);
+    else namesakes.add(id).add(other);
+  }
+  return namesakes;
+}
+
+/** With the id where namesakes need it, asked for or not. */
+function fieldsOf(asked: CardsRequest['fields'], namesakes: ReadonlySet<string>): readonly FaceField[] {
+  const fields = namesakes.size > 0 && !asked.includes('id') ? [...asked, 'id' as const] : asked;
+  return fields.map((field) => fieldOf[field]);
 }
 
 /** Equal payloads, and equal sizes, are worked out once. */
@@ -133,7 +156,7 @@ function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => nu
 function contentOf(
   { name, className, schoolId }: StudentOnCard,
   payload: string,
-  { school, symbol, neededFor }: CardFacts,
+  { school, symbol, neededFor, showsId }: CardFacts,
 ): SheetContent {
   const neededMm = neededFor(payload);
   return {
@@ -144,7 +167,7 @@ function contentOf(
     more: {
       texts: {
         ...noTexts,
-        number: schoolId ?? '',
+        number: showsId ? (schoolId ?? '') : '',
         class: className,
         place: school,
         what: name,

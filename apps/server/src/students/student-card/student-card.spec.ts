@@ -113,6 +113,26 @@ describe('student cards', () => {
     expect(read.every(({ result, readingId }) => result === 'student' && readingId !== null)).toBe(true);
   });
 
+  it('of namesakes in one class show their ids without being asked, and no others do', async () => {
+    const namesake = (schoolId: string, className: string): ImportedStudent => ({
+      schoolId,
+      prefix: '',
+      given: 'Sam',
+      middle: '',
+      family: 'Bellweather',
+      className,
+      year: '6',
+    });
+    await scene.importRoster([namesake('70001', '9 Tern'), namesake('70002', '9 Tern'), namesake('70003', '9 Skua')]);
+    const ids = (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students?find=Bellweather')).rows;
+    const print = await make({ studentIds: ids.map(({ id }) => id), fields: ['class'] });
+    const file = join(folder, 'namesakes.pdf');
+    writeFileSync(file, (await scene.server.file('Hesper', `/api/prints/${print.id}/file`)).body as Buffer);
+    const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });
+    expect(text.match(/7000\d/g)?.sort()).toEqual(['70001', '70002']);
+    for (const { id } of ids) await scene.server.ok('Hesper', 'DELETE', `/api/students/${id}`);
+  });
+
   it('carry nothing that a stranger could read, and mean nothing to strangers', async () => {
     const print = await make();
     const [text = ''] = await cardsOf(print, 1);

@@ -118,12 +118,17 @@ function readWorkbook(bytes: Uint8Array, mostRows: number): Rows | null {
 
 /** Its value, never as a narrow column shows it: an id of twelve digits is shown as 2.026E+12. Dates and leading zeros are as shown. */
 function cellText(cell: CellObject | undefined): string {
-  if (!cell || cell.t === 'z' || cell.t === 'e' || cell.v === undefined) return '';
-  if (cell.t !== 'n' || typeof cell.v !== 'number') return String(cell.w ?? cell.v);
-  const [format, shown] = [String(cell.z ?? 'General'), cell.w ?? ''];
-  const isPadded = /^0+\d+$/.test(shown) && Number(shown) === cell.v;
-  const isAsShown = isPadded || SSF.is_date(format) || /^[^#?.]*0{2,}[^#?.]*$/.test(format) || format.includes('%');
-  return isAsShown && shown !== '' ? shown : plainNumber(cell.v);
+  if (!cell || cell.t === 'e' || cell.v === undefined) return '';
+  const shown = cell.w ?? String(cell.v);
+  return typeof cell.v === 'number' && !isAsShown(cell.v, shown, String(cell.z ?? 'General'))
+    ? plainNumber(cell.v)
+    : shown;
+}
+
+/** @param format of a number, as a workbook names it: "00000", "yyyy-mm-dd" */
+function isAsShown(value: number, shown: string, format: string): boolean {
+  const isPadded = /^0+\d+$/.test(shown) && Number(shown) === value;
+  return isPadded || SSF.is_date(format) || /^[^#?.]*0{2,}[^#?.]*$/.test(format) || format.includes('%');
 }
 
 /** Without an exponent, as far as a number is exact. */

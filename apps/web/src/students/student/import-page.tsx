@@ -4,6 +4,7 @@ import {
   readRoster,
   rosterLimits,
   rosterRoles,
+  tellingNames,
   type RosterColumns,
   type RosterStudent,
   type SameId,
@@ -190,6 +191,7 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
         </div>
         <DraftOffer draft={draft} onUse={setColumns} />
         <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
+        {named && <TellingNames names={students.map((student) => student.name)} />}
         {!named && <Alert words={t('importPage.chooseTheColumnThatHolds')} className="mt-2 mb-0" />}
       </Panel>
       <RosterProblems problems={problems} />
@@ -204,6 +206,24 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
         />
       )}
     </>
+  );
+}
+
+const namesShown = 8;
+
+/** Large enough to see each accent: read in a wrong encoding, names look almost right. */
+function TellingNames({ names }: { readonly names: readonly string[] }): ReactElement | null {
+  const shown = tellingNames(names, namesShown);
+  if (shown.length === 0) return null;
+  return (
+    <section aria-label={t('importPage.areTheseNamesRight')} className="mt-3">
+      <h3 className="m-0 text-lead font-semibold">{t('importPage.areTheseNamesRight')}</h3>
+      <ul className="m-0 mt-1 flex list-none flex-wrap gap-x-6 gap-y-1 p-0 text-answer">
+        {shown.map((name) => (
+          <li key={name}>{name}</li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

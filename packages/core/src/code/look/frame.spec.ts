@@ -8,25 +8,32 @@ const measure = (text: string, _font: string, sizePt: number): number => (text.l
 const place = (frame: FrameForm | null, caption: 'above' | 'below' | null): PlacedFrame =>
   placeFrame(modules, { frame, caption: caption && { words, place: caption } }, caption === null ? '' : words, measure);
 
-/** Where the pen is after each command, from absolute and relative ones alike. */
-function pointsOf(path: string): readonly (readonly [x: number, y: number])[] {
-  const points: (readonly [number, number])[] = [];
-  let [x, y] = [0, 0];
-  for (const [, command = '', rest = ''] of path.matchAll(/([MHVhvaqzl])([^MHVhvaqzl]*)/g)) {
+type Point = readonly [x: number, y: number];
+/** Where each command of a path leaves the pen. */
+const moves: Readonly<Record<string, (pen: Point, numbers: readonly number[]) => Point>> = {
+  M: (_, [x = 0, y = 0]) => [x, y],
+  H: ([, y], [x = 0]) => [x, y],
+  V: ([x], [y = 0]) => [x, y],
+  h: ([x, y], [right = 0]) => [x + right, y],
+  v: ([x, y], [down = 0]) => [x, y + down],
+  z: (pen) => pen,
+};
+/** Of arcs, curves and lines: their last two numbers. */
+const relative = ([x, y]: Point, numbers: readonly number[]): Point => [
+  x + (numbers.at(-2) ?? 0),
+  y + (numbers.at(-1) ?? 0),
+];
+
+function pointsOf(path: string): readonly Point[] {
+  let pen: Point = [0, 0];
+  return [...path.matchAll(/([MHVhvaqzl])([^MHVhvaqzl]*)/g)].map(([, command = '', rest = '']) => {
     const numbers = (rest.match(/-?\d*\.?\d+/g) ?? []).map(Number);
-    const [first = 0, second = 0] = numbers;
-    if (command === 'M') [x, y] = [first, second];
-    else if (command === 'H') x = first;
-    else if (command === 'V') y = first;
-    else if (command === 'h') x += first;
-    else if (command === 'v') y += first;
-    else if (command !== 'z') [x, y] = [x + (numbers.at(-2) ?? 0), y + (numbers.at(-1) ?? 0)];
-    points.push([x, y]);
-  }
-  return points;
+    pen = (moves[command] ?? relative)(pen, numbers);
+    return pen;
+  });
 }
 
-function boundsOf(points: readonly (readonly [x: number, y: number])[]): readonly number[] {
+function boundsOf(points: readonly Point[]): readonly number[] {
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
 }

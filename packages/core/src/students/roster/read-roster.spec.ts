@@ -67,10 +67,15 @@ describe('reading a roster', () => {
     expect(read(rows, 'last').problems).toMatchObject([{ row: 2, other: 3 }]);
   });
 
-  it('keeps two of the same name apart, and names both', () => {
-    const { students, problems } = read([
+  it('keeps two of the same name apart, and names those whom no id tells apart', () => {
+    const told = read([
       ['1', 'Lee', 'Ann', '6'],
       ['2', 'Lee', 'Ann', '6'],
+    ]);
+    expect([told.students.length, told.problems]).toEqual([2, []]);
+    const { students, problems } = read([
+      ['1', 'Lee', 'Ann', '6'],
+      ['', 'Lee', 'Ann', '6'],
     ]);
     expect(students).toHaveLength(2);
     expect(problems).toEqual([{ row: 3, reason: 'same-name', detail: 'Ann Lee', other: 2, leftOut: false }]);

@@ -111,14 +111,15 @@ function chooseSameIds(entries: readonly RosterEntry[], sameId: SameId, tell: Te
   });
 }
 
-/** Two of the same name are two people: both stay, and both are named. */
+/** Two of the same name are two people, and both stay; named are those whom no id tells apart. */
 function tellSameNames(students: readonly RosterEntry[], tell: Tell): void {
   const first = new Map<string, RosterEntry>();
   for (const student of students) {
     const key = nameKey(student.name);
     const other = first.get(key);
-    if (other) tell(student.row, 'same-name', student.name, other.row, false);
-    else first.set(key, student);
+    if (other && (student.schoolId === null || other.schoolId === null))
+      tell(student.row, 'same-name', student.name, other.row, false);
+    if (!other) first.set(key, student);
   }
 }
 
