@@ -21,6 +21,6 @@ export function tellingNames(names: readonly string[], most: number): readonly s
 }
 
 function lettersBeyondAscii(name: string): readonly string[] {
-  // Signs too: they tell that a name was read wrong.
-  return [...name].filter((letter) => letter > '\x7e' && letter.trim() !== '');
+  // Signs too, but for the apostrophes and dashes of names: they tell that a name was read wrong.
+  return [...name].filter((letter) => letter > '\x7e' && !/[\s’‘–]/u.test(letter));
 }
