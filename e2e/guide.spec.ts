@@ -163,9 +163,11 @@ test('the guide: student cards, up to what changes the roster', async ({ page })
     name: 'two.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
-      'Student no,Surname,First name,Class\n90001,Marlin,Ida,6 Kestrel\n90002,Wrasse,Oto,6 Kestrel\n',
+      'Student no,Surname,First name,Class\n90001,Marlin,Ida,6 Kestrel\n90002,Lefèvre,Oto,6 Kestrel\n',
     ),
   });
+  await expect(page.getByLabel(guide.say('Text encoding'))).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Are these names right?' })).toContainText('Oto Lefèvre');
   await expect(button(page, guide.say('Import … students'))).toBeVisible();
   await page.goto('/school/students');
   await expect(page.getByRole('heading', { name: guide.say('Students'), level: 1 })).toBeVisible();
@@ -193,6 +195,7 @@ test('the guide: devices, classes and services of an administrator', async ({ pa
   await link(page, guide.say('School')).click();
   await expect(page.getByLabel(guide.say('Public address'))).toBeVisible();
   await expect(link(page, guide.say('Activity log'))).toBeVisible();
+  await expect(link(page, guide.say('How long records are kept'))).toBeVisible();
   await expect(link(page, guide.say('Condition'))).toBeVisible();
   await link(page, guide.say('All staff')).click();
   await button(page, guide.say('Invite a colleague')).click();
