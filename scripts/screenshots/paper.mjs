@@ -15,14 +15,14 @@ export async function takeStudents(browser) {
     '00618,O’Connor-Smith,Mary Jane,6 Kestrel,6',
     ',,,,',
     '00700,,,6 Heron,6',
-    '00701,Finch,Olga,6 Heron,6',
-    '00701,Finch,Olga,6 Heron,6',
+    '00701,Núñez,Begoña,6 Heron,6',
+    '00701,Núñez,Begoña,6 Heron,6',
     '00703,Bell,Sam,6 Heron,6',
     '00704,Bell,Sam,6 Heron,6',
   ];
-  await page
-    .getByLabel('Choose a file')
-    .setInputFiles({ name: 'Year 6, autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
+  // In Windows-1252, as an older program saves it.
+  const buffer = Buffer.from(rows.join('\n').replaceAll('’', '\x92'), 'latin1');
+  await page.getByLabel('Choose a file').setInputFiles({ name: 'Year 6, autumn.csv', mimeType: 'text/csv', buffer });
   await page.getByText('3 new').waitFor();
   await page.mouse.wheel(0, 1000);
   await page.waitForTimeout(300);
@@ -163,7 +163,7 @@ export async function takeRehearsal(browser) {
   await sideBySide(browser, [reads, await owner.screenshot()], 'rehearsal', { width: 2278, height: 1130 });
 }
 
-/** As the administrator: the school, one description tried on an editor's link, the setup, the staff and the server's condition. */
+/** As the administrator: the school, one description tried on an editor's link, how long records are kept, setup, staff, condition. */
 export async function takeServices(browser) {
   const page = await newPage(browser, settings);
   await page.request.post('/api/session', {
@@ -181,7 +181,9 @@ export async function takeServices(browser) {
   await page.getByRole('listitem').first().waitFor();
   await page.waitForTimeout(300);
   const school = await page.screenshot();
-  const left = await joined(browser, [school, service], 1304, 1648, 'column');
+  await page.goto('/school/retention');
+  await page.getByRole('heading', { name: 'Last deletion' }).waitFor();
+  const left = await joined(browser, [school, service, await page.screenshot()], 1304, 2472, 'column');
   const right = await joined(browser, await moveIn(page), 1304, 2472, 'column');
   await sideBySide(browser, [left, right], 'school', { width: 2680, height: 2520 });
 }
