@@ -22,7 +22,7 @@ export const retentionRanges = {
   tryouts: { least: 30, usual: 365, most: tenYears },
   /** How often short links were opened, by the hour. */
   linkCounts: { least: 30, usual: 730, most: tenYears },
-  /** Sessions that ended, and one-time links that can't be used any more. */
+  /** Sessions that ended, and one-time links that no longer work. */
   sessions: { least: 1, usual: 7, most: 365 },
   /** Work of the server that ended. */
   jobs: { least: 1, usual: 7, most: 365 },

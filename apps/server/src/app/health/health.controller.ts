@@ -28,7 +28,7 @@ export class HealthController {
     };
   }
 
-  /** For what shares requests among servers. @throws ProblemError unavailable naming what is missing */
+  /** For load balancers. @throws ProblemError unavailable that names what is missing */
   @Anyone()
   @Get('ready')
   async ready(): Promise<HealthView> {

@@ -1,10 +1,10 @@
-/** Old checks: the last two of a material stay, whatever their age, with their pictures. */
+/** Deletes old checks. The last two of each material stay at any age, with their pictures. */
 import type { EntityManager } from 'typeorm';
 import { deleteRows } from '../../platform/database/delete-rows.js';
 
 const kept = 2;
 
-/** Pictures of those that go have no row any more, and are deleted with the files that nobody holds. @returns how many went */
+/** Pictures of deleted checks no longer have a row; the daily comparison of files deletes them. @returns how many checks it deleted */
 export function deleteEarlierChecks(before: Date, manager: EntityManager): Promise<number> {
   return deleteRows(
     manager,

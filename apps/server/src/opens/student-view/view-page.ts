@@ -53,7 +53,7 @@ export interface View {
   readonly hops: readonly Hop[];
   readonly stoppedBy: ViewStop | null;
   readonly contentAfterMs: number | null;
-  /** The page got far fewer turns than it was looked at: this server was busy, and there may be more to see. */
+  /** The page was looked at far less often than planned: this server was busy, and there may be more to see. */
   readonly hurried: boolean;
   readonly requests: number;
   readonly failedRequests: number;

@@ -54,13 +54,13 @@ export class Retention {
     return this.view();
   }
 
-  /** A day after the last deletion, whoever did that. */
+  /** Whether a day has passed since the last deletion by any server. */
   async isDue(): Promise<boolean> {
     const { deletedAt } = await this.row();
     return deletedAt === null || deletedAt.getTime() <= this.clock.now().getTime() - dayMs;
   }
 
-  /** One kind that can't be deleted now keeps none of the others. @throws the first error, after all were tried */
+  /** Tries every kind, also after one failed. @throws the first error, after all were tried */
   async deleteOld(): Promise<void> {
     const { days } = await this.view();
     const now = this.clock.now();

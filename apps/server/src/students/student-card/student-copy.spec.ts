@@ -48,7 +48,7 @@ describe('everything about a student', () => {
       'Added',
     ])
       expect(text).toContain(part);
-    // The card, as it was before the import, and since when it is no longer valid.
+    // What the roster said before the second import. The code is listed as made and as printed.
     expect(text).toContain(
       '<b>Ann</b> Tidefall, 6 Kestrel, 00771'.replace('<b>', '&lt;b&gt;').replace('</b>', '&lt;/b&gt;'),
     );

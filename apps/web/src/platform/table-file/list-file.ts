@@ -149,18 +149,12 @@ export function encodingOf(bytes: Uint8Array): Encoding {
       encoding,
       text: decode(bytes, encoding),
     });
-    const [usual, ...others] = singleByte.map(reading) as [ReturnType<typeof reading>, ...ReturnType<typeof reading>[]];
-    return likeliestReading([usual, ...others]).encoding;
+    return likeliestReading(reading('windows-1252'), rarer.map(reading)).encoding;
   }
 }
 
-/** One byte a letter, the usual one first. */
-const singleByte = [
-  'windows-1252',
-  'windows-1250',
-  'windows-1251',
-  'iso-8859-15',
-] as const satisfies readonly Encoding[];
+/** Encodings with one byte a letter, beside the usual one. */
+const rarer = ['windows-1250', 'windows-1251', 'iso-8859-15'] as const satisfies readonly Encoding[];
 
 /** UTF-16 without a mark: every second byte of plain letters is a nought. */
 function withoutMark(bytes: Uint8Array): Encoding {

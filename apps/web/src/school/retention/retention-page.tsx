@@ -44,7 +44,7 @@ export function RetentionPage(): ReactElement {
       {hasFailed(retention) && <Failed words={wordsFor(retention.error)} onRetry={() => void retention.refetch()} />}
       {retention.data && (
         <div className="flex flex-col gap-4">
-          <RetentionForm key={retention.data.version} retention={retention.data} />
+          <RetentionForm retention={retention.data} />
           <LastDeletion last={retention.data.last} />
         </div>
       )}
@@ -77,7 +77,7 @@ function RetentionForm({ retention: { days, version } }: { readonly retention: R
         <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
           {recordKinds.map((kind) => {
             const { least, usual, most } = retentionRanges[kind];
-            const problem = t('retentionPage.outOfRange', { least: least, most: most });
+            const problem = t('retentionPage.outOfRange', { least, most });
             const inRange = (chosen: number): true | string =>
               (Number.isInteger(chosen) && chosen >= least && chosen <= most) || problem;
             return (

@@ -191,7 +191,7 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
         </div>
         <DraftOffer draft={draft} onUse={setColumns} />
         <RosterMapping rows={rows} columns={columns} onChange={setColumns} />
-        {named && <TellingNames names={students.map((student) => student.name)} />}
+        {named && <TellingNames students={students} />}
         {!named && <Alert words={t('importPage.chooseTheColumnThatHolds')} className="mt-2 mb-0" />}
       </Panel>
       <RosterProblems problems={problems} />
@@ -212,8 +212,15 @@ function Roster({ opened, onEncoding, onDone }: RosterProps): ReactElement {
 const namesShown = 8;
 
 /** Large enough to see each accent: read in a wrong encoding, names look almost right. */
-function TellingNames({ names }: { readonly names: readonly string[] }): ReactElement | null {
-  const shown = tellingNames(names, namesShown);
+function TellingNames({ students }: { readonly students: readonly RosterStudent[] }): ReactElement | null {
+  const shown = useMemo(
+    () =>
+      tellingNames(
+        students.map(({ name }) => name),
+        namesShown,
+      ),
+    [students],
+  );
   if (shown.length === 0) return null;
   return (
     <section aria-label={t('importPage.areTheseNamesRight')} className="mt-3">

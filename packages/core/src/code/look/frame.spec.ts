@@ -78,7 +78,7 @@ describe('a frame', () => {
     ['ticket', false],
     ['tide', true],
     [null, false],
-  ] as const)('%s: its words stand on a band: %s', (form, onBand) => {
+  ] as const)('%s has its caption on a filled band: %s', (form, onBand) => {
     for (const where of ['above', 'below'] as const) {
       const { caption, surround } = place(form, where);
       expect(caption).toMatchObject({ onBand, lines: [words], x: modules / 2 });

@@ -1,10 +1,10 @@
 /**
- * How likely a text is what somebody wrote: read in a wrong encoding, a name's letters are those of no language, or stand
- * beside neighbours that they never have. Each word is held against the language that it fits best, since rosters mix them.
+ * How likely a text is what somebody wrote. In a wrong encoding, a name gets letters that no language has, or letters with
+ * unusual neighbours. Each word is compared with the language that it fits best, since rosters mix languages.
  */
 import { sampleWords } from './sample-words.js';
 
-/** What stands beside a letter. */
+/** Kinds of neighbours of a letter. */
 type Neighbour = 'edge' | 'vowel' | 'sonorant' | 'consonant' | 'special';
 const neighbours: readonly Neighbour[] = ['edge', 'vowel', 'sonorant', 'consonant', 'special'];
 
@@ -38,11 +38,11 @@ function textLikelihood(text: string): number {
 /** How much likelier a rarer encoding has to make a text. */
 const advance = 2;
 
-/** @param readings of the same bytes, the usual one first @returns the likeliest; the usual one where others are hardly likelier */
+/** @param others readings of the same bytes @returns the likeliest; the usual one where others are hardly likelier */
 export function likeliestReading<Reading extends { readonly text: string }>(
-  readings: readonly [Reading, ...Reading[]],
+  usual: Reading,
+  others: readonly Reading[],
 ): Reading {
-  const [usual, ...others] = readings;
   return others
     .map((reading) => ({ reading, likelihood: textLikelihood(reading.text) }))
     .reduce((best, one) => (one.likelihood > best.likelihood ? one : best), {
