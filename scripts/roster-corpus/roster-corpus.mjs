@@ -68,6 +68,7 @@ const cells = (text) => text.split('~').map((row) => row.split('^'));
 function takeOptions(shape, text) {
   const parts = text.split(/ (?=(?:above|below|heads2|between|titleclass|sort|enc|n|c)=|(?:nohead|repeat)(?: |$))/);
   for (const part of parts) {
+    if (part.trim() === '') continue;
     const [key, ...values] = part.trim().split('=');
     const value = values.join('=').trim();
     const take = takers[key];
