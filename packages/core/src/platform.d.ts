@@ -16,3 +16,8 @@ declare class TextEncoder {
   /** UTF-8 (WHATWG Encoding). */
   encode(text: string): Uint8Array;
 }
+declare class TextDecoder {
+  constructor(label: string, options?: { readonly fatal?: boolean });
+  /** @throws TypeError for bytes that are not in the encoding, with `fatal` */
+  decode(bytes: Uint8Array): string;
+}

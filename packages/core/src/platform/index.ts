@@ -5,4 +5,4 @@ export { hostNameOf, isLoopbackHost, isWebAddress, originOf, parseUrl } from './
 export { instantOf } from './time/zoned.js';
 export { worse } from './answer-state.js';
 export { answerStates, type AnswerState } from './answer-state.js';
-export { likeliestReading } from './text-encoding/likeliest-reading.js';
+export { decodeText, findEncoding, textEncodings, type TextEncoding } from './text-encoding/text-encoding.js';

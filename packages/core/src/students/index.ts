@@ -1,11 +1,12 @@
 /** What the core offers of `students`. */
 export {
-  guessRosterColumns,
   rosterRoles,
-  type RosterColumns,
+  type ClassRow,
+  type RosterLayout,
   type RosterRole,
   type RosterRows,
-} from './roster/columns.js';
+} from './understanding/roster-layout.js';
+export { understandRoster, type RosterHints, type UnderstoodRoster } from './understanding/understand-roster.js';
 export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './roster/name.js';
 export {
   idKey,

@@ -1,6 +1,6 @@
 /** A list out of a file: CSV, TSV, XLSX or ODS. Loaded when a file is chosen. */
 import { read, SSF, utils, type CellObject } from '@e965/xlsx';
-import { likeliestReading } from '@hapset/core';
+import { decodeText, findEncoding, type TextEncoding } from '@hapset/core';
 import { parseCells, withoutEmptyEnd, type Rows } from './table.js';
 import { unpackedBytes } from './zip-size.js';
 
@@ -18,25 +18,13 @@ export type ListFile =
       readonly name: string;
       readonly rows: Rows;
       readonly cut: boolean;
-      /** Null for workbooks, which say it themselves. */ readonly encoding: Encoding | null;
+      /** Null for workbooks, which say it themselves. */ readonly encoding: TextEncoding | null;
     }
   | { readonly ok: false; readonly problem: ListFileProblem };
 
-/** What tables of schools come in; the first is what they should come in. */
-export const encodings = [
-  'utf-8',
-  'utf-16le',
-  'utf-16be',
-  'windows-1252',
-  'windows-1250',
-  'windows-1251',
-  'iso-8859-15',
-] as const;
-export type Encoding = (typeof encodings)[number];
-
 export interface ListFileOptions {
   /** Null to find it out. */
-  readonly encoding?: Encoding | null;
+  readonly encoding?: TextEncoding | null;
   /** Rows keep their place, so that they can be named by their number. */
   readonly keepEmpty?: boolean;
   /** Of the first sheet or the text, heads counted. */
@@ -62,7 +50,7 @@ export async function readListFile(
 
 interface Table {
   readonly rows: Rows;
-  readonly encoding: Encoding | null;
+  readonly encoding: TextEncoding | null;
 }
 
 function listOf(
@@ -78,9 +66,9 @@ function listOf(
 }
 
 /** @throws Error for what is no text */
-function textTable(bytes: Uint8Array, chosen: Encoding | null, keepEmpty: boolean): Table {
-  const encoding = chosen ?? encodingOf(bytes);
-  return { rows: parseCells(decode(bytes, encoding), keepEmpty ? { keepEmpty } : {}), encoding };
+function textTable(bytes: Uint8Array, chosen: TextEncoding | null, keepEmpty: boolean): Table {
+  const encoding = chosen ?? findEncoding(bytes);
+  return { rows: parseCells(decodeText(bytes, encoding), keepEmpty ? { keepEmpty } : {}), encoding };
 }
 
 /** @throws Error for what is no workbook */
@@ -134,44 +122,4 @@ function isAsShown(value: number, shown: string, format: string): boolean {
 /** Without an exponent, as far as a number is exact. */
 function plainNumber(value: number): string {
   return Number.isInteger(value) && Math.abs(value) < 1e21 ? value.toFixed(0) : String(value);
-}
-
-/** Byte order mark, then strict UTF-8, then the noughts of UTF-16, then the reading whose letters are likeliest. @throws Error for what is no text */
-export function encodingOf(bytes: Uint8Array): Encoding {
-  if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
-  if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
-  if (bytes.includes(0)) return withoutMark(bytes);
-  try {
-    decode(bytes, 'utf-8');
-    return 'utf-8';
-  } catch {
-    const reading = (encoding: Encoding): { readonly encoding: Encoding; readonly text: string } => ({
-      encoding,
-      text: decode(bytes, encoding),
-    });
-    return likeliestReading(reading('windows-1252'), rarer.map(reading)).encoding;
-  }
-}
-
-/** Encodings with one byte a letter, beside the usual one. */
-const rarer = ['windows-1250', 'windows-1251', 'iso-8859-15'] as const satisfies readonly Encoding[];
-
-/** UTF-16 without a mark: every second byte of plain letters is a nought. */
-function withoutMark(bytes: Uint8Array): Encoding {
-  const noughts = [0, 0];
-  bytes.slice(0, 2000).forEach((byte, index) => {
-    if (byte === 0) noughts[index % 2] = (noughts[index % 2] ?? 0) + 1;
-  });
-  const half = Math.min(bytes.length, 2000) / 2;
-  const [even = 0, odd = 0] = noughts;
-  const found =
-    odd > half * 0.4 && even < half * 0.1 ? 'utf-16le' : even > half * 0.4 && odd < half * 0.1 ? 'utf-16be' : null;
-  // Other signs than tabs and ends of lines stand in no table.
-  if (found === null || /[^\P{Cc}\t\r\n]/u.test(decode(bytes, found))) throw new Error('not text');
-  return found;
-}
-
-/** @throws TypeError for bytes that are not in UTF-8 where that is asked for */
-export function decode(bytes: Uint8Array, encoding: Encoding): string {
-  return new TextDecoder(encoding, { fatal: encoding === 'utf-8' }).decode(bytes);
 }

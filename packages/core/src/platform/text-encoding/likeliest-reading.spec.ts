@@ -45,6 +45,8 @@ describe('the likeliest reading of bytes', () => {
     'Cañón',
     'Æbelø',
     'Ærlig;Grønbæk',
+    'Peñalver;2ºESO A;Íñiguez;3ºB',
+    'Turma 7.ª B;Falcão',
   ])('in Windows-1252: %s', (text) => expect(likeliest(text, 'windows-1252')).toBe('windows-1252'));
 
   it.each([

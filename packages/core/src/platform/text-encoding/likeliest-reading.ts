@@ -67,7 +67,8 @@ function wordLikelihood(word: string): number {
 function likelihoodIn({ letters, count, before, after }: Language, word: readonly string[]): number {
   let sum = 0;
   word.forEach((letter, index) => {
-    if (!isSpecial(letter) || !/\p{L}/u.test(letter)) return;
+    // Of classes, "2ºA", not of names.
+    if (!isSpecial(letter) || !/\p{L}/u.test(letter) || letter === 'º' || letter === 'ª') return;
     const seen = letters.get(letter) ?? 0;
     sum += Math.log((seen + smoothing / 10) / (count + (smoothing / 10) * alphabet));
     for (const [counts, beside] of [

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nameKey, sortName, splitName, wholeName } from './name.js';
+import { nameKey, sortName, splitFamilyFirst, splitName, wholeName } from './name.js';
 
 describe('names', () => {
   it.each([
@@ -62,4 +62,39 @@ describe('names', () => {
     expect(nameKey('Núñez-Ó Briain')).toBe(nameKey('nunez o briain'));
     expect(nameKey('Lee')).not.toBe(nameKey('Leo'));
   });
+});
+
+describe('particles', () => {
+  it.each(
+    'van von der den de del della di da do dos das du la le el al bin bint ibn ben abu ter ten te zu zur zum ó ní nic mac af av san st st. ’t y e'
+      .replace('’', "'")
+      .split(' '),
+  )('%s belongs to the family name', (particle) =>
+    expect(splitName(`Ana Maria ${particle} Silva`)).toMatchObject({ middle: 'Maria', family: `${particle} Silva` }),
+  );
+
+  it('other words do not', () =>
+    expect(splitName('Ana Maria Lee Silva')).toEqual({
+      prefix: '',
+      given: 'Ana',
+      middle: 'Maria Lee',
+      family: 'Silva',
+    }));
+});
+
+describe('names with the family name first', () => {
+  it.each([
+    ['Nagy Anna', 'Anna', '', 'Nagy'],
+    ['LEFÈVRE Léa', 'Léa', '', 'LEFÈVRE'],
+    ['VAN DEN BERG Noor Marie', 'Noor', 'Marie', 'VAN DEN BERG'],
+    ['GARCÍA LÓPEZ Ana', 'Ana', '', 'GARCÍA LÓPEZ'],
+    ['de la Cruz Ana', 'Ana', '', 'de la Cruz'],
+    ['Зайцева Иван Сергеевна', 'Иван', 'Сергеевна', 'Зайцева'],
+    ['KISS ANNA', 'ANNA', '', 'KISS'],
+    ['Lee, Ann', 'Ann', '', 'Lee'],
+    ['Suharto', 'Suharto', '', ''],
+    ['', '', '', ''],
+  ])('%s', (whole, given, middle, family) =>
+    expect(splitFamilyFirst(whole)).toEqual({ prefix: '', given, middle, family }),
+  );
 });

@@ -53,7 +53,12 @@ const particles = new Set([
   'y',
   'e',
 ]);
-/** Family names come first, and no blank stands between. */
+/** @param word of a name: "van", "de" */
+export function isParticle(word: string): boolean {
+  return particles.has(word.toLowerCase());
+}
+
+/** Family names come first, and no blank is between. */
 const withoutBlank = /^[\p{Script=Han}\p{Script=Hangul}\p{Script=Hiragana}\p{Script=Katakana}\u3005・]+$/u;
 
 /** One form, single blanks, nothing that can't be seen. */
@@ -76,13 +81,39 @@ export function splitName(whole: string): NameParts {
   const words = name.split(' ').filter((word) => word !== '');
   if (words.length < 2) return { prefix: '', given: name, middle: '', family: '' };
   let from = words.length - 1;
-  while (from > 1 && particles.has((words[from - 1] ?? '').toLowerCase())) from -= 1;
+  while (from > 1 && isParticle(words[from - 1] ?? '')) from -= 1;
   return {
     prefix: '',
     given: words[0] ?? '',
     middle: words.slice(1, from).join(' '),
     family: words.slice(from).join(' '),
   };
+}
+
+/** A whole name that begins with the family name, as many lists have it: "LEFÈVRE Léa", "Nagy Anna", "van den Berg Noor". */
+export function splitFamilyFirst(whole: string): NameParts {
+  const name = tidyName(whole);
+  const words = name.split(' ').filter((word) => word !== '');
+  if (name.includes(',') || words.length < 2) return splitName(name);
+  const to = endOfFamily(words);
+  const [given = '', ...middle] = words.slice(to);
+  return { prefix: '', given, middle: middle.join(' '), family: words.slice(0, to).join(' ') };
+}
+
+/** How many words the family name has: particles belong to it, and further words in capitals where given names are not. */
+function endOfFamily(words: readonly string[]): number {
+  const last = words.length - 1;
+  const goesOn = (isMore: (before: string, word: string) => boolean, from: number): number => {
+    let to = from;
+    while (to < last && isMore(words[to - 1] ?? '', words[to] ?? '')) to += 1;
+    return to;
+  };
+  const to = goesOn(isParticle, 1);
+  return isCapital(words[last] ?? '') ? to : goesOn((before, word) => isCapital(before) && isCapital(word), to);
+}
+
+function isCapital(word: string): boolean {
+  return word.length > 1 && word === word.toUpperCase() && word !== word.toLowerCase();
 }
 
 /** As it is printed and said: "Ana María de la Cruz", "山田太郎". */

@@ -1,6 +1,6 @@
 /** Rows of a table -> students. What is wrong with a row is said with its number; good rows are never lost because of bad ones. */
-import type { RosterColumns, RosterRole, RosterRows } from './columns.js';
-import { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './name.js';
+import type { RosterLayout, RosterRole, RosterRows } from '../understanding/roster-layout.js';
+import { nameKey, sortName, splitFamilyFirst, splitName, tidyName, wholeName, type NameParts } from './name.js';
 
 /** A student as a roster says it. */
 export interface RosterStudent extends NameParts {
@@ -54,42 +54,22 @@ export interface ReadRoster {
 export type SameId = 'first' | 'last';
 
 /** Longest names, ids and classes, characters; most students. */
-export const rosterLimits = { nameLength: 120, idLength: 40, classLength: 60, students: 5000 } as const;
+export const rosterLimits = { nameLength: 120, idLength: 120, classLength: 60, students: 5000 } as const;
 
-/** @param rows as the file has them, the head included; empty rows are passed over */
-export function readRoster(rows: RosterRows, { roles, header }: RosterColumns, sameId: SameId = 'first'): ReadRoster {
+/** @param rows as the file has them, with heads and empty rows, which are passed over */
+export function readRoster(rows: RosterRows, layout: RosterLayout, sameId: SameId = 'first'): ReadRoster {
   const problems: RosterProblem[] = [];
   const entries: RosterEntry[] = [];
-  const tell = (
-    row: number,
-    reason: RosterProblemReason,
-    detail: string,
-    other: number | null,
-    leftOut: boolean,
-  ): void => void problems.push({ row, reason, detail, other, leftOut });
+  const tell: Tell = (row, reason, detail, other, leftOut) =>
+    void problems.push({ row, reason, detail, other, leftOut });
+  const passedOver = new Set([...layout.headRows, ...layout.leftOut]);
+  const classes = new Map(layout.classRows.map(({ row, className }) => [row, className]));
+  let heading = '';
   rows.forEach((cells, index) => {
-    const row = index + 1;
-    if ((header && index === 0) || cells.every((cell) => cell.trim() === '')) return;
-    const cell = (role: RosterRole): string => tidyName(roles.includes(role) ? (cells[roles.indexOf(role)] ?? '') : '');
-    const parts: NameParts = roles.includes('name')
-      ? splitName(cell('name'))
-      : { prefix: cell('prefix'), given: cell('given'), middle: cell('middle'), family: cell('family') };
-    const name = wholeName(parts);
-    const schoolId = cell('id');
-    if (!/[\p{L}\p{N}]/u.test(name)) return tell(row, 'no-name', schoolId, null, true);
-    if (name.length > rosterLimits.nameLength) return tell(row, 'name-too-long', `${name.slice(0, 40)}…`, null, true);
-    if (schoolId.length > rosterLimits.idLength)
-      return tell(row, 'id-too-long', `${schoolId.slice(0, 40)}…`, null, true);
-    if (/^[=@]|^[+-]\S*\(/u.test(name)) tell(row, 'looks-like-formula', name.slice(0, 40), null, false);
-    entries.push({
-      ...parts,
-      row,
-      schoolId: schoolId === '' ? null : schoolId,
-      name,
-      sortedBy: sortName(parts),
-      className: cell('class').slice(0, rosterLimits.classLength),
-      year: cell('year').slice(0, rosterLimits.classLength),
-    });
+    heading = classes.get(index) ?? heading;
+    if (passedOver.has(index) || classes.has(index) || cells.every((cell) => cell.trim() === '')) return;
+    const entry = readEntry(cells, layout.roles, index + 1, tell);
+    if (entry) entries.push(layout.roles.includes('class') ? entry : { ...entry, className: tidyName(heading) });
   });
   const students = chooseSameIds(entries, sameId, tell);
   tellSameNames(students, tell);
@@ -97,6 +77,42 @@ export function readRoster(rows: RosterRows, { roles, header }: RosterColumns, s
 }
 
 type Tell = (row: number, reason: RosterProblemReason, detail: string, other: number | null, leftOut: boolean) => void;
+
+/** Null for a row that is no student; why is told. */
+function readEntry(
+  cells: readonly string[],
+  roles: readonly RosterRole[],
+  row: number,
+  tell: Tell,
+): RosterEntry | null {
+  const cell = (role: RosterRole): string => tidyName(roles.includes(role) ? (cells[roles.indexOf(role)] ?? '') : '');
+  const parts = namePartsOf(cell, roles);
+  const name = wholeName(parts);
+  const schoolId = cell('id');
+  const refuse = (reason: RosterProblemReason, detail: string): null => {
+    tell(row, reason, detail, null, true);
+    return null;
+  };
+  if (!/[\p{L}\p{N}]/u.test(name)) return refuse('no-name', schoolId);
+  if (name.length > rosterLimits.nameLength) return refuse('name-too-long', `${name.slice(0, 40)}…`);
+  if (schoolId.length > rosterLimits.idLength) return refuse('id-too-long', `${schoolId.slice(0, 40)}…`);
+  if (/^[=@]|^[+-]\S*\(/u.test(name)) tell(row, 'looks-like-formula', name.slice(0, 40), null, false);
+  return {
+    ...parts,
+    row,
+    schoolId: schoolId === '' ? null : schoolId,
+    name,
+    sortedBy: sortName(parts),
+    className: cell('class').slice(0, rosterLimits.classLength),
+    year: cell('year').slice(0, rosterLimits.classLength),
+  };
+}
+
+function namePartsOf(cell: (role: RosterRole) => string, roles: readonly RosterRole[]): NameParts {
+  if (roles.includes('name')) return splitName(cell('name'));
+  if (roles.includes('familyFirst')) return splitFamilyFirst(cell('familyFirst'));
+  return { prefix: cell('prefix'), given: cell('given'), middle: cell('middle'), family: cell('family') };
+}
 
 function chooseSameIds(entries: readonly RosterEntry[], sameId: SameId, tell: Tell): readonly RosterEntry[] {
   const chosen = new Map<string, RosterEntry>();
