@@ -2,9 +2,9 @@
 import {
   alwaysOpen,
   filesOf,
-  guessRosterColumns,
   newSlugLengths,
   readRoster,
+  understandRoster,
   type Kept,
   type KeptPicture,
   type PageDocument,
@@ -74,7 +74,7 @@ class DemoLoading {
   private async students(): Promise<void> {
     const { file, className } = this.setting.scenario.roster;
     const rows = readDemoTable(file);
-    const { students } = readRoster(rows, guessRosterColumns(rows));
+    const { students } = readRoster(rows, understandRoster(rows));
     const createdAt = this.setting.clock.now();
     await this.manager.insert(
       Student,
@@ -87,6 +87,7 @@ class DemoLoading {
           year,
           ...namesOf({ prefix, given, middle, family }),
           leftAt: null,
+          edited: {},
           version: 1,
           createdAt,
         })),

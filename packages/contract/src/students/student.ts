@@ -1,5 +1,5 @@
 /** Students, the rosters they come from, their cards, and cards that are read. */
-import type { CardCode, NameParts, PaperFormat, RosterPart } from '@hapset/core';
+import type { CardCode, EditedParts, NameParts, PaperFormat, RosterPart } from '@hapset/core';
 import type { PrintView, SheetsPreview } from '../paper/sheet.js';
 
 /** A student as staff see them. */
@@ -15,6 +15,8 @@ export interface StudentView extends NameParts {
   readonly left: boolean;
   /** When a card was printed last; null where there is none. */
   readonly cardMadeAt: string | null;
+  /** What was edited by hand, with what the roster says instead. */
+  readonly edited: EditedParts;
   readonly version: number;
 }
 
@@ -68,6 +70,9 @@ export interface RosterComparisonView {
     readonly back: boolean;
   }[];
   readonly someLeftOut: readonly string[];
+  /** Who keep what was edited by hand though the roster says something else. */
+  readonly kept: number;
+  readonly someKept: readonly string[];
 }
 
 /** The roster that was compared. */

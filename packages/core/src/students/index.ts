@@ -6,7 +6,12 @@ export {
   type RosterRole,
   type RosterRows,
 } from './understanding/roster-layout.js';
-export { understandRoster, type RosterHints, type UnderstoodRoster } from './understanding/understand-roster.js';
+export {
+  likeliestRoster,
+  understandRoster,
+  type RosterHints,
+  type UnderstoodRoster,
+} from './understanding/understand-roster.js';
 export { nameKey, sortName, splitName, tidyName, wholeName, type NameParts } from './roster/name.js';
 export {
   idKey,
@@ -21,14 +26,8 @@ export {
   type SameId,
 } from './roster/read-roster.js';
 export { tellingNames } from './roster/telling-names.js';
-export {
-  compareRoster,
-  rosterParts,
-  type ChangedStudent,
-  type Known,
-  type RosterComparison,
-  type RosterPart,
-} from './roster/compare-roster.js';
+export { compareRoster, type ChangedStudent, type Known, type RosterComparison } from './roster/compare-roster.js';
+export { asInRoster, editedByHand, rosterParts, type EditedParts, type RosterPart } from './roster/edited-parts.js';
 export {
   cardCodes,
   cardPayload,

@@ -79,10 +79,15 @@ function aboutStudent(student: StudentCopy['student'], time: Time): readonly Cel
     ['Id at the school', student.schoolId ?? ''],
     ['Class', student.className],
     ['Year', student.year],
+    ['Edited at the school; the class list says', editedWords(student.edited)],
     ['Recorded since', time(student.createdAt)],
     ['Left the school', time(student.leftAt)],
   ];
   return rows.filter(([, value]) => value !== '');
+}
+
+function editedWords({ name, ...others }: StudentCopy['student']['edited']): string {
+  return [name && wholeName(name), ...Object.values(others)].filter(Boolean).join(', ');
 }
 
 const didWords = { added: 'Added', changed: 'Changed', left: 'Marked as left' } as const;

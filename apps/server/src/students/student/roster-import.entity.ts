@@ -1,4 +1,5 @@
 import { limits } from '@hapset/contract';
+import type { EditedParts } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { idColumn, optionalTimeColumn, timeColumn, textColumn } from '../../platform/database/columns.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -15,6 +16,8 @@ export interface StudentBefore {
   readonly year: string;
   /** Milliseconds since 1970. */
   readonly leftAt: number | null;
+  /** Missing in imports of earlier versions. */
+  readonly edited?: EditedParts;
   /** After the import; whoever has another one by now was changed since. Missing in imports of earlier versions. */
   readonly version?: number;
 }

@@ -53,21 +53,29 @@ export class RosterService {
   /** Keeps it, so that it can be imported without being sent again. */
   async compare(imported: readonly ImportedStudent[], comparedById: string): Promise<RosterComparisonView> {
     const id = await this.compared.keep(imported, comparedById);
-    const { added, changed, same, leftOut } = await this.comparison(this.students.manager, imported);
+    const { added, changed, same, leftOut, kept } = await this.comparison(this.students.manager, imported);
+    const told = tellApart([
+      ...added,
+      ...changed.flatMap(({ before, student }) => [before, student]),
+      ...leftOut,
+      ...kept,
+    ]);
     return {
       id,
       added: added.length,
       changed: changed.length,
       same,
       leftOut: leftOut.length,
-      someAdded: added.slice(0, shownNames).map(nameAndClass),
+      someAdded: added.slice(0, shownNames).map(told),
       someChanged: changed.slice(0, shownNames).map(({ before, student, parts }) => ({
-        name: nameAndClass(student),
+        name: told(student),
         parts,
-        before: nameAndClass(before),
+        before: told(before),
         back: before.left,
       })),
-      someLeftOut: leftOut.slice(0, shownNames).map(nameAndClass),
+      someLeftOut: leftOut.slice(0, shownNames).map(told),
+      kept: kept.length,
+      someKept: kept.slice(0, shownNames).map(told),
     };
   }
 
@@ -79,34 +87,32 @@ export class RosterService {
     return this.students.manager.transaction(async (manager) => {
       await lockRow(manager, 'rosters');
       const imported = await this.compared.require(manager, rosterComparisonId, importedById);
-      const { added, changed, leftOut } = await this.comparison(manager, imported);
+      const { added, changed, leftOut, marked } = await this.comparison(manager, imported);
       const now = this.clock.now();
       const rows = added.map((student): Partial<Student> => ({
         id: newId(),
         ...columnsOf(student),
         leftAt: null,
+        edited: {},
         version: 1,
         createdAt: now,
       }));
       const left = leave ? leftOut.map(({ id }) => id) : [];
       const before = await beforeOf(
         manager,
-        changed.map(({ id }) => id),
+        [...changed, ...marked].map(({ id }) => id),
       );
       const versions = await versionsOf(manager, left);
       for (let from = 0; from < rows.length; from += atOnce)
         await manager.insert(Student, rows.slice(from, from + atOnce));
-      for (const { id, student } of changed)
+      for (const { id, student, edited } of changed)
         await manager.update(
           Student,
           { id },
-          {
-            ...columnsOf(student),
-            ...(student.schoolId === null && { schoolId: undefined }),
-            leftAt: null,
-            version: () => 'version + 1',
-          },
+          { ...columnsOf(student), edited, leftAt: null, version: () => 'version + 1' },
         );
+      for (const { id, edited } of marked)
+        await manager.update(Student, { id }, { edited, version: () => 'version + 1' });
       if (left.length > 0)
         await manager.update(Student, { id: In(left) }, { leftAt: now, version: () => 'version + 1' });
       const changes = {
@@ -168,7 +174,11 @@ export class RosterService {
         const columns =
           before === null
             ? { leftAt: null }
-            : { ...columnsOf(before), leftAt: before.leftAt === null ? null : new Date(before.leftAt) };
+            : {
+                ...columnsOf(before),
+                edited: before.edited ?? {},
+                leftAt: before.leftAt === null ? null : new Date(before.leftAt),
+              };
         await manager.update(Student, { id: student.id }, { ...columns, version: () => 'version + 1' });
       }
       return toUndoView(plan);
@@ -188,7 +198,7 @@ export class RosterService {
 
 async function beforeOf(manager: EntityManager, ids: readonly string[]): Promise<readonly StudentBefore[]> {
   const rows = ids.length === 0 ? [] : await manager.findBy(Student, { id: In([...ids]) });
-  return rows.map(({ id, schoolId, prefix, given, middle, family, className, year, leftAt, version }) => ({
+  return rows.map(({ id, schoolId, prefix, given, middle, family, className, year, leftAt, edited, version }) => ({
     id,
     schoolId,
     prefix,
@@ -198,6 +208,7 @@ async function beforeOf(manager: EntityManager, ids: readonly string[]): Promise
     className,
     year,
     leftAt: leftAt?.getTime() ?? null,
+    edited,
     version: version + 1,
   }));
 }
@@ -222,7 +233,23 @@ function columnsOf({
   return { schoolId, className, year, ...namesOf(name) };
 }
 
-function nameAndClass({ name, className }: Pick<RosterStudent, 'name' | 'className'>): string {
+type Told = Pick<RosterStudent, 'name' | 'className' | 'schoolId'>;
+
+/** Name and class, and the id where several different students have the same of both. */
+function tellApart(students: readonly Told[]): (student: Told) => string {
+  const ids = new Map<string, Set<string | null>>();
+  for (const student of students) {
+    const key = nameAndClass(student);
+    ids.set(key, (ids.get(key) ?? new Set()).add(student.schoolId));
+  }
+  return (student) => {
+    const told = nameAndClass(student);
+    const isNamesake = (ids.get(told)?.size ?? 0) > 1 && student.schoolId !== null;
+    return isNamesake ? `${told}, ${student.schoolId}` : told;
+  };
+}
+
+function nameAndClass({ name, className }: Told): string {
   return className === '' ? name : `${name}, ${className}`;
 }
 

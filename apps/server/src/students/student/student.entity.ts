@@ -1,4 +1,4 @@
-import { rosterLimits } from '@hapset/core';
+import { rosterLimits, type EditedParts } from '@hapset/core';
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 import { idColumn, optionalTimeColumn, timeColumn, textColumn } from '../../platform/database/columns.js';
 
@@ -21,6 +21,8 @@ export class Student {
   @Column(textColumn(rosterLimits.classLength)) year: string;
   /** When they left the school; null while they are there. */
   @Column(optionalTimeColumn) leftAt: Date | null;
+  /** What was edited by hand, with what the roster says instead: later rosters leave it. */
+  @Column({ type: 'json' }) edited: EditedParts;
   @Column({ type: 'int', default: 1 }) version: number;
   @Column(timeColumn) createdAt: Date;
 }

@@ -2,7 +2,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { limits, type ChangeStudent, type StudentGroups, type StudentsPage, type StudentView } from '@hapset/contract';
-import { sortName, tidyName, wholeName } from '@hapset/core';
+import { editedByHand, sortName, tidyName, wholeName } from '@hapset/core';
 import { In, IsNull, Repository, type SelectQueryBuilder, Not } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
 import { notFound, ProblemError, stale } from '../../platform/problem/problem.js';
@@ -118,25 +118,26 @@ export class StudentService {
     return view as StudentView;
   }
 
-  /** @throws ProblemError not-found, stale, invalid for a name of nothing */
-  async change(id: string, { version, name, className, year, left, schoolId }: ChangeStudent): Promise<StudentView> {
+  /**
+   * What is changed is marked as edited, so that later rosters leave it, until it is what the roster says.
+   * @throws ProblemError not-found, stale, invalid for a name of nothing
+   */
+  async change(id: string, { version, left, ...fields }: ChangeStudent): Promise<StudentView> {
     const before = await this.require(id);
-    const parts = name ?? before;
-    if (!/[\p{L}\p{N}]/u.test(wholeName(parts)))
+    const after = withFields(before, fields);
+    if (!/[\p{L}\p{N}]/u.test(after.name))
       throw new ProblemError('invalid', 'A student needs a name.', {
         fields: [{ field: 'name', message: 'is empty' }],
       });
+    const { schoolId, className, year } = after;
     const { affected } = await this.students.update(
       { id, version },
       {
+        ...namesOf(after),
+        ...{ schoolId, className, year },
+        edited: editedByHand(before, after, before.edited),
+        ...given({ leftAt: left === undefined ? undefined : left ? (before.leftAt ?? this.clock.now()) : null }),
         version: version + 1,
-        ...(name !== undefined && namesOf(name)),
-        ...given({
-          className: className === undefined ? undefined : tidyName(className),
-          year: year === undefined ? undefined : tidyName(year),
-          schoolId: schoolId && (tidyName(schoolId) || null),
-          leftAt: left === undefined ? undefined : left ? (before.leftAt ?? this.clock.now()) : null,
-        }),
       },
     );
     if (affected !== 1) throw stale('student');
@@ -182,6 +183,22 @@ export class StudentService {
     });
     return query.orderBy('student.className').addOrderBy('student.sortedBy').addOrderBy('student.id');
   }
+}
+
+/** Fields without a value stay as they are. */
+function withFields(
+  student: Student,
+  { name, className, year, schoolId }: Pick<ChangeStudent, 'name' | 'className' | 'year' | 'schoolId'>,
+): Student {
+  return {
+    ...student,
+    ...(name !== undefined && namesOf(name)),
+    ...given({
+      className: className === undefined ? undefined : tidyName(className),
+      year: year === undefined ? undefined : tidyName(year),
+      schoolId: schoolId && (tidyName(schoolId) || null),
+    }),
+  };
 }
 
 /** All columns that follow from a name. */

@@ -2,7 +2,7 @@ import type { StudentView } from '@hapset/contract';
 import type { Student } from './student.entity.js';
 
 export function toStudentView(
-  { id, schoolId, prefix, given, middle, family, name, className, year, leftAt, version }: Student,
+  { id, schoolId, prefix, given, middle, family, name, className, year, leftAt, edited, version }: Student,
   cardMadeAt: Date | null,
 ): StudentView {
   return {
@@ -17,6 +17,7 @@ export function toStudentView(
     year,
     left: leftAt !== null,
     cardMadeAt: cardMadeAt?.toISOString() ?? null,
+    edited,
     version,
   };
 }

@@ -1,5 +1,5 @@
 /** A list out of a file: CSV, TSV, XLSX or ODS. Loaded when a file is chosen. */
-import { read, SSF, utils, type CellObject } from '@e965/xlsx';
+import { read, SSF, utils, type CellObject, type WorkSheet } from '@e965/xlsx';
 import { decodeText, findEncoding, type TextEncoding } from '@hapset/core';
 import { parseCells, withoutEmptyEnd, type Rows } from './table.js';
 import { unpackedBytes } from './zip-size.js';
@@ -9,6 +9,7 @@ const largestBytes = 5 * 1024 * 1024;
 /** A workbook of that many rows unpacks to less; an archive that is made to fill memory to more. */
 const mostUnpackedBytes = 80 * 1024 * 1024;
 const mostColumns = 200;
+const mostSheets = 60;
 const mostListRows = 5000;
 
 export type ListFileProblem = 'too-large' | 'not-a-list' | 'empty' | 'too-wide';
@@ -18,7 +19,11 @@ export type ListFile =
       readonly name: string;
       readonly rows: Rows;
       readonly cut: boolean;
-      /** Null for workbooks, which say it themselves. */ readonly encoding: TextEncoding | null;
+      /** Null for workbooks, which say it themselves. */
+      readonly encoding: TextEncoding | null;
+      /** The sheet of a workbook that was read, and all that hold something; null and none for text. */
+      readonly sheet: string | null;
+      readonly sheets: readonly string[];
     }
   | { readonly ok: false; readonly problem: ListFileProblem };
 
@@ -27,19 +32,23 @@ export interface ListFileOptions {
   readonly encoding?: TextEncoding | null;
   /** Rows keep their place, so that they can be named by their number. */
   readonly keepEmpty?: boolean;
-  /** Of the first sheet or the text, heads counted. */
+  /** Of the sheet or the text, heads counted. */
   readonly mostRows?: number;
+  /** Of a workbook. */
+  readonly sheet?: string;
+  /** Which of several sheets to read where none is named: the first, if this is left out. @returns its number from 0 */
+  readonly chooseSheet?: (sheets: readonly Rows[]) => number;
 }
 
 /** Never throws for what a file holds. */
 export async function readListFile(
   file: File,
-  { encoding = null, keepEmpty = false, mostRows = mostListRows }: ListFileOptions = {},
+  { encoding = null, keepEmpty = false, mostRows = mostListRows, ...sheets }: ListFileOptions = {},
 ): Promise<ListFile> {
   if (file.size > largestBytes) return { ok: false, problem: 'too-large' };
   const bytes = new Uint8Array(await file.arrayBuffer());
   try {
-    const table = isZip(bytes) ? workbookTable(bytes, mostRows) : textTable(bytes, encoding, keepEmpty);
+    const table = isZip(bytes) ? workbookTable(bytes, mostRows, sheets) : textTable(bytes, encoding, keepEmpty);
     return 'problem' in table
       ? { ok: false, problem: table.problem }
       : listOf(file.name, table, { keepEmpty, mostRows });
@@ -51,31 +60,45 @@ export async function readListFile(
 interface Table {
   readonly rows: Rows;
   readonly encoding: TextEncoding | null;
+  readonly sheet: string | null;
+  readonly sheets: readonly string[];
 }
 
 function listOf(
   name: string,
-  { rows: all, encoding }: Table,
+  { rows: all, ...read }: Table,
   { keepEmpty, mostRows }: { readonly keepEmpty: boolean; readonly mostRows: number },
 ): ListFile {
   if (all.some((row) => row.length > mostColumns)) return { ok: false, problem: 'too-wide' };
   const filled = all.filter((row) => row.some((cell) => cell.trim() !== ''));
   if (filled.length === 0) return { ok: false, problem: 'empty' };
   const rows = keepEmpty ? withoutEmptyEnd(all) : filled;
-  return { ok: true, name, rows: rows.slice(0, mostRows), cut: rows.length > mostRows, encoding };
+  return { ok: true, name, rows: rows.slice(0, mostRows), cut: rows.length > mostRows, ...read };
 }
 
 /** @throws Error for what is no text */
 function textTable(bytes: Uint8Array, chosen: TextEncoding | null, keepEmpty: boolean): Table {
   const encoding = chosen ?? findEncoding(bytes);
-  return { rows: parseCells(decodeText(bytes, encoding), keepEmpty ? { keepEmpty } : {}), encoding };
+  const rows = parseCells(decodeText(bytes, encoding), keepEmpty ? { keepEmpty } : {});
+  return { rows, encoding, sheet: null, sheets: [] };
 }
 
+type SheetOptions = Pick<ListFileOptions, 'sheet' | 'chooseSheet'>;
+
 /** @throws Error for what is no workbook */
-function workbookTable(bytes: Uint8Array, mostRows: number): Table | { readonly problem: ListFileProblem } {
+function workbookTable(
+  bytes: Uint8Array,
+  mostRows: number,
+  { sheet, chooseSheet = () => 0 }: SheetOptions,
+): Table | { readonly problem: ListFileProblem } {
   if (unpackedBytes(bytes) > mostUnpackedBytes) return { problem: 'too-large' };
-  const rows = readWorkbook(bytes, mostRows);
-  return rows === null ? { problem: 'too-wide' } : { rows, encoding: null };
+  const read = readWorkbook(bytes, mostRows);
+  const filled = read.filter(({ rows }) => rows === null || rows.some((row) => row.some((cell) => cell.trim() !== '')));
+  const sheets = filled.filter((one): one is SheetRows => one.rows !== null);
+  if (sheets.length === 0) return { problem: filled.length > 0 ? 'too-wide' : 'empty' };
+  const chosen = sheets.find(({ name }) => name === sheet) ?? sheets[chooseSheet(sheets.map(({ rows }) => rows))];
+  if (!chosen) throw new Error('no sheet');
+  return { rows: chosen.rows, encoding: null, sheet: chosen.name, sheets: sheets.map(({ name }) => name) };
 }
 
 /** XLSX and ODS are ZIP archives, whatever the file is called. */
@@ -83,8 +106,16 @@ function isZip(bytes: Uint8Array): boolean {
   return bytes[0] === 0x50 && bytes[1] === 0x4b;
 }
 
-/** Null where it has more columns than any list. */
-function readWorkbook(bytes: Uint8Array, mostRows: number): Rows | null {
+interface SheetRows {
+  readonly name: string;
+  readonly rows: Rows;
+}
+
+/** Sheets of a workbook; `rows` is null where one has more columns than any list. */
+function readWorkbook(
+  bytes: Uint8Array,
+  mostRows: number,
+): readonly { readonly name: string; readonly rows: Rows | null }[] {
   // Formulas are not needed, and one row more than is shown tells that there were more.
   const book = read(bytes, {
     type: 'array',
@@ -93,8 +124,11 @@ function readWorkbook(bytes: Uint8Array, mostRows: number): Rows | null {
     cellNF: true,
     sheetRows: mostRows + 2,
   });
-  const sheet = book.Sheets[book.SheetNames[0] ?? ''];
-  if (!sheet) throw new Error('no sheet');
+  return book.SheetNames.slice(0, mostSheets).map((name) => ({ name, rows: rowsOf(book.Sheets[name]) }));
+}
+
+function rowsOf(sheet: WorkSheet | undefined): Rows | null {
+  if (!sheet) return [];
   const { s, e } = utils.decode_range(sheet['!ref'] ?? 'A1');
   if (e.c - s.c >= mostColumns) return null;
   return Array.from({ length: e.r - s.r + 1 }, (_, row) =>

@@ -1,12 +1,12 @@
 /** Words of students: columns, problems of a roster, cards and what reading them says. */
 import type { CardField, CardReadingResult, RosterUntouched } from '@hapset/contract';
-import type { CardCode, RosterPart, RosterProblem, RosterProblemReason, RosterRole } from '@hapset/core';
-import type { Encoding } from '../table-file/list-file.js';
+import type { CardCode, RosterPart, RosterProblem, RosterProblemReason, RosterRole, TextEncoding } from '@hapset/core';
 import { t } from './words.js';
 
 export const rosterRoleWords: Readonly<Record<RosterRole, string>> = {
   id: t('students.studentId'),
   name: t('students.fullName'),
+  familyFirst: t('students.familyNameFirst'),
   prefix: t('students.prefixVanDe'),
   given: t('students.givenName'),
   middle: t('students.middleNames'),
@@ -16,7 +16,7 @@ export const rosterRoleWords: Readonly<Record<RosterRole, string>> = {
   none: t('students.notUsed'),
 };
 
-export const encodingWords: Readonly<Record<Encoding, string>> = {
+export const encodingWords: Readonly<Record<TextEncoding, string>> = {
   'utf-8': 'UTF-8',
   'utf-16le': 'UTF-16',
   'utf-16be': t('students.uTF16BigEndian'),

@@ -1,6 +1,7 @@
 import type { StudentView } from '@hapset/contract';
-import { rosterLimits } from '@hapset/core';
+import { asInRoster, rosterLimits } from '@hapset/core';
 import { useState, type ReactElement } from 'react';
+import { TextButton } from '../../platform/design/button.js';
 import { Dialog, DialogEnd } from '../../platform/design/dialog.js';
 import { TextField } from '../../platform/design/field.js';
 import { wordsFor } from '../../platform/wording/problems.js';
@@ -19,6 +20,17 @@ const fields = [
 
 type Fields = Readonly<Record<(typeof fields)[number][0], string>>;
 
+function fieldsOf({ given, middle, prefix, family, className, year, schoolId }: NameAndPlace): Fields {
+  return { given, middle, prefix, family, className, year, schoolId: schoolId ?? '' };
+}
+
+/** A name is edited as a whole. */
+function isEdited({ edited }: StudentView, field: keyof Fields): boolean {
+  return (field === 'className' || field === 'year' || field === 'schoolId' ? field : 'name') in edited;
+}
+
+type NameAndPlace = Pick<StudentView, 'given' | 'middle' | 'prefix' | 'family' | 'className' | 'year' | 'schoolId'>;
+
 export function ChangeStudentDialog({
   student,
   onClose,
@@ -26,17 +38,11 @@ export function ChangeStudentDialog({
   readonly student: StudentView;
   readonly onClose: () => void;
 }): ReactElement {
-  const { given, middle, prefix, family, className, year, schoolId, version, id } = student;
-  const [typed, setTyped] = useState<Fields>({
-    given,
-    middle,
-    prefix,
-    family,
-    className,
-    year,
-    schoolId: schoolId ?? '',
-  });
+  const { version, id } = student;
+  const [typed, setTyped] = useState<Fields>(fieldsOf(student));
   const change = useChangeStudent(id);
+  const roster = fieldsOf(asInRoster(student, student.edited));
+  const edited = fields.filter(([field]) => roster[field] !== typed[field] && isEdited(student, field));
   return (
     <Dialog title={t('changeStudent.changeAStudent')} onClose={onClose}>
       <form
@@ -61,6 +67,19 @@ export function ChangeStudentDialog({
             />
           ))}
         </div>
+        {edited.length > 0 && (
+          <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-row">
+            <span className="text-muted">{t('changeStudent.editedByHand')}</span>
+            {edited.map(([field, words]) => (
+              <TextButton key={field} onClick={() => setTyped({ ...typed, [field]: roster[field] })}>
+                {t('changeStudent.useRosterValue', {
+                  field: words,
+                  value: roster[field] === '' ? t('changeStudent.noValue') : roster[field],
+                })}
+              </TextButton>
+            ))}
+          </div>
+        )}
         <DialogEnd
           failure={change.isError ? wordsFor(change.error) : null}
           send={t('changeStudent.saveChanges')}

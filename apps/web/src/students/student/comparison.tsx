@@ -9,23 +9,36 @@ function changeWords({ name, parts, before, back }: RosterComparisonView['someCh
   return t(back ? 'comparison.wasIsBack' : 'comparison.was', { name, what, before });
 }
 
+/** The names that are known, and how many more there are. */
+function listed(names: readonly string[], of: number): string {
+  const shown = names.join('; ');
+  return of > names.length ? `${shown} ${t('comparison.andMore', { more: of - names.length })}` : shown;
+}
+
 /** Who would be added, changed, and is not in the roster any more. */
 export function Comparison({
-  comparison: { added, changed, same, leftOut, someAdded, someChanged, someLeftOut },
+  comparison: { added, changed, same, leftOut, someAdded, someChanged, someLeftOut, kept, someKept },
 }: {
   readonly comparison: RosterComparisonView;
 }): ReactElement {
   return (
-    <div className="grid gap-x-6 gap-y-3 text-row sm:grid-cols-3">
-      <Part title={t('comparison.new', { added })} names={someAdded} of={added} />
-      <Part
-        title={t('comparison.changed', { changed })}
-        names={someChanged.map(changeWords)}
-        of={changed}
-        more={same === 0 ? null : same === 1 ? t('comparison.n1IsUnchanged') : t('comparison.areUnchanged', { same })}
-      />
-      <Part title={t('comparison.noLongerInIt', { leftOut })} names={someLeftOut} of={leftOut} />
-    </div>
+    <>
+      <div className="grid gap-x-6 gap-y-3 text-row sm:grid-cols-3">
+        <Part title={t('comparison.new', { added })} names={someAdded} of={added} />
+        <Part
+          title={t('comparison.changed', { changed })}
+          names={someChanged.map(changeWords)}
+          of={changed}
+          more={same === 0 ? null : same === 1 ? t('comparison.n1IsUnchanged') : t('comparison.areUnchanged', { same })}
+        />
+        <Part title={t('comparison.noLongerInIt', { leftOut })} names={someLeftOut} of={leftOut} />
+      </div>
+      {kept > 0 && (
+        <p className="mt-2 mb-0 text-row text-muted">
+          {t('comparison.kept', { count: kept, names: listed(someKept, kept) })}
+        </p>
+      )}
+    </>
   );
 }
 

@@ -14,6 +14,8 @@ const comparison: RosterComparisonView = {
   someAdded: ['Ann Lee, 6', 'Bo Dam, 6'],
   someChanged: [],
   someLeftOut: ['Cy Fen, 6'],
+  kept: 0,
+  someKept: [],
 };
 const cells = 'Id\tFirst name\tLast name\tClass\n001\tAnn\tLee\t6\n002\tBo\tDam\t6';
 

@@ -21,14 +21,17 @@ export function StudentRow({
   readonly student: StudentView;
   readonly mayErase: boolean;
 }): ReactElement {
-  const { name, className, year, schoolId, left, cardMadeAt } = student;
+  const { name, className, year, schoolId, left, cardMadeAt, edited } = student;
   const [open, setOpen] = useState<'change' | 'erase' | null>(null);
   const entries = useEntries(student);
   const saveCopy = useConfirmedDownload();
   return (
     <li className="flex items-center gap-x-4 border-b border-line px-4 py-2 last:border-b-0">
       <span className="grid min-w-0 flex-1 gap-x-4 sm:grid-cols-[minmax(0,1fr)_120px_110px_170px] sm:items-center">
-        <span className="truncate text-lead font-semibold">{name}</span>
+        <span className="flex min-w-0 items-baseline gap-2">
+          <span className="truncate text-lead font-semibold">{name}</span>
+          {Object.keys(edited).length > 0 && <span className="text-note text-muted">{t('studentRow.edited')}</span>}
+        </span>
         <span className="truncate text-row text-muted">
           {[className, year].filter((part) => part !== '').join(' · ')}
         </span>

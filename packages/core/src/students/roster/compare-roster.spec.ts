@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { compareRoster, type Known } from './compare-roster.js';
+import { editedByHand, type EditedParts } from './edited-parts.js';
 import { sortName, splitName } from './name.js';
 import { type RosterStudent } from './read-roster.js';
 
@@ -16,7 +17,9 @@ describe('another import', () => {
     ...student(name, schoolId, className),
     id,
     left,
+    edited: {},
   });
+  const edit = (one: Known<number>, edited: EditedParts): Known<number> => ({ ...one, edited });
 
   it('says who is new, changed, the same, left out and back', () => {
     const before = [
@@ -84,5 +87,57 @@ describe('another import', () => {
         },
       ),
     );
+  });
+
+  describe('after something was edited by hand', () => {
+    const name = (whole: string) => splitName(whole);
+
+    it('keeps it, and remembers what the roster says', () => {
+      const before = [edit(known(1, 'John Lee', '01', '6a'), { name: name('Jon Lee'), className: '6' })];
+      const { changed, kept, marked, same } = compareRoster(before, [student('Jonn Lee', '01', '7', 'Year 7')]);
+      expect(changed).toMatchObject([
+        { parts: ['year'], student: { name: 'John Lee', className: '6a', year: 'Year 7' } },
+      ]);
+      expect(changed[0]?.edited).toEqual({ name: name('Jonn Lee'), className: '7' });
+      expect([kept.length, marked, same]).toEqual([1, [], 0]);
+    });
+
+    it('finds them by what the last roster said, and by what was edited', () => {
+      const edited = { name: name('Jon Lee') };
+      const find = (said: string) => compareRoster([edit(known(1, 'John Lee', null), edited)], [student(said, null)]);
+      expect(find('Jon Lee')).toMatchObject({ added: [], leftOut: [], changed: [], marked: [], kept: [{ id: 1 }] });
+      expect(find('John Lee')).toMatchObject({
+        added: [],
+        leftOut: [],
+        changed: [],
+        kept: [],
+        marked: [{ edited: {} }],
+      });
+      const byId = compareRoster([edit(known(1, 'Jon Lee', '99'), { schoolId: '01' })], [student('J. Lee', '01')]);
+      expect(byId.changed).toMatchObject([{ parts: ['name'], student: { schoolId: '99', name: 'J. Lee' } }]);
+    });
+
+    it('takes no id away where the roster has none', () => {
+      const { changed } = compareRoster([known(1, 'Jon Lee', '01')], [student('Jon Lee', null, '7')]);
+      expect(changed).toMatchObject([{ parts: ['className'], student: { schoolId: '01' } }]);
+    });
+  });
+
+  describe('editing by hand', () => {
+    const before = student('Jon Lee', '01');
+
+    it('remembers what the roster said, once', () => {
+      const once = editedByHand(before, student('John Lee', '01'), {});
+      expect(once).toEqual({ name: splitName('Jon Lee') });
+      expect(editedByHand(student('John Lee', '01'), student('Johnny Lee', '01', '7'), once)).toEqual({
+        name: splitName('Jon Lee'),
+        className: '6',
+      });
+    });
+
+    it('is over where it says what the roster says', () =>
+      expect(editedByHand(student('John Lee', '01'), before, { name: splitName('Jon Lee') })).toEqual({}));
+
+    it('is nothing where nothing changes', () => expect(editedByHand(before, before, {})).toEqual({}));
   });
 });

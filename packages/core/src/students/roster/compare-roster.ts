@@ -1,20 +1,23 @@
 /** What another import changes: who is new, who is written otherwise, who is not in it any more. */
+import { asInRoster, editedAfterRoster, rosterParts, type EditedParts, type RosterPart } from './edited-parts.js';
 import { nameKey } from './name.js';
 import { idKey, type RosterStudent } from './read-roster.js';
 
 /** A student who is known already. */
-export type Known<Id> = RosterStudent & { readonly id: Id; /** Left the school. */ readonly left: boolean };
-
-/** What of a student a roster may change. */
-export const rosterParts = ['schoolId', 'name', 'className', 'year'] as const;
-/** One of them. */
-export type RosterPart = (typeof rosterParts)[number];
+export type Known<Id> = RosterStudent & {
+  readonly id: Id;
+  /** Left the school. */
+  readonly left: boolean;
+  readonly edited: EditedParts;
+};
 
 /** Who is in the roster with something else. */
 export interface ChangedStudent<Id, Student extends RosterStudent> {
   readonly id: Id;
   readonly before: Known<Id>;
+  /** After the import: what was edited by hand stays. */
   readonly student: Student;
+  readonly edited: EditedParts;
   /** Empty where somebody only came back. */
   readonly parts: readonly RosterPart[];
 }
@@ -26,10 +29,15 @@ export interface RosterComparison<Id, Student extends RosterStudent> {
   readonly same: number;
   /** Known and not in the roster, as far as they have not left. */
   readonly leftOut: readonly Known<Id>[];
+  /** Something of them was edited by hand, and stays though the roster says something else. */
+  readonly kept: readonly Known<Id>[];
+  /** Nothing of them changes but what the roster says instead of what was edited. */
+  readonly marked: readonly { readonly id: Id; readonly edited: EditedParts }[];
 }
 
 /**
- * Students are found again by their id; without one by name and class, then by name alone where that is clear. Nobody is found twice.
+ * Students are found again by their id; without one by name and class, then by name alone where that is clear; each as the last
+ * roster said, then as somebody edited them. Nobody is found twice.
  * @param known all students that the school has
  */
 export function compareRoster<Id, Student extends RosterStudent>(
@@ -39,7 +47,11 @@ export function compareRoster<Id, Student extends RosterStudent>(
   const open = new Set(known);
   const found = new Map<Student, Known<Id>>();
   const match = (keyOf: (student: RosterStudent) => string | null): void => {
-    const candidatesOf = grouped([...open], keyOf);
+    matchAs((one) => asInRoster(one, one.edited), keyOf);
+    if ([...open].some(({ edited }) => Object.keys(edited).length > 0)) matchAs((one) => one, keyOf);
+  };
+  const matchAs = (as: (one: Known<Id>) => Known<Id>, keyOf: (student: RosterStudent) => string | null): void => {
+    const candidatesOf = grouped([...open], (one) => keyOf(as(one)));
     for (const [key, students] of grouped(
       roster.filter((student) => !found.has(student)),
       keyOf,
@@ -50,7 +62,9 @@ export function compareRoster<Id, Student extends RosterStudent>(
         candidates.length !== students.length ||
         candidates.some(
           (one, index) =>
-            one.schoolId !== null && students[index]?.schoolId !== null && !sameId(one, students[index] as Student),
+            as(one).schoolId !== null &&
+            students[index]?.schoolId !== null &&
+            !sameId(as(one), students[index] as Student),
         )
       )
         continue;
@@ -64,17 +78,39 @@ export function compareRoster<Id, Student extends RosterStudent>(
   match(({ schoolId }) => (schoolId === null ? null : idKey(schoolId)));
   match(({ name, className }) => `${nameKey(name)} ${nameKey(className)}`);
   match(({ name }) => nameKey(name));
-  const changed = [...found].flatMap(([student, before]) => {
-    const parts = rosterParts.filter(
-      (part) => before[part] !== student[part] && !(part === 'schoolId' && student.schoolId === null),
-    );
-    return parts.length === 0 && !before.left ? [] : [{ id: before.id, before, student, parts }];
-  });
+  const compared = [...found].map(([student, before]) => compareOne(before, student));
+  const changed = compared.filter(({ parts, before }) => parts.length > 0 || before.left);
   return {
     added: roster.filter((student) => !found.has(student)),
     changed,
     same: found.size - changed.length,
     leftOut: [...open].filter(({ left }) => !left),
+    kept: compared.filter(({ edited }) => Object.keys(edited).length > 0).map(({ before }) => before),
+    marked: compared.filter(
+      (one) => !changed.includes(one) && JSON.stringify(one.edited) !== JSON.stringify(one.before.edited),
+    ),
+  };
+}
+
+function compareOne<Id, Student extends RosterStudent>(before: Known<Id>, said: Student): ChangedStudent<Id, Student> {
+  // A roster without ids takes none away.
+  const roster = said.schoolId === null ? { ...said, schoolId: asInRoster(before, before.edited).schoolId } : said;
+  const edited = editedAfterRoster(before, roster, before.edited);
+  const isKept = (part: RosterPart): boolean => part in before.edited;
+  const { prefix, given, middle, family, name, sortedBy, schoolId, className, year } = before;
+  const student = {
+    ...roster,
+    ...(isKept('name') && { prefix, given, middle, family, name, sortedBy }),
+    ...(isKept('schoolId') && { schoolId }),
+    ...(isKept('className') && { className }),
+    ...(isKept('year') && { year }),
+  };
+  return {
+    id: before.id,
+    before,
+    student,
+    edited,
+    parts: rosterParts.filter((part) => before[part] !== student[part]),
   };
 }
 

@@ -45,6 +45,15 @@ export function understandRoster(rows: RosterRows, hints: RosterHints = {}): Und
   };
 }
 
+/** What a later sheet has to be better by: exports put their list first. */
+const headStart = 4;
+
+/** @param tables sheets of a workbook @returns the number of the one that is most like a roster, from 0 */
+export function likeliestRoster(tables: readonly RosterRows[]): number {
+  const scores = tables.map((rows) => understandRoster(rows.slice(0, looked)).score + Math.log2(1 + rows.length));
+  return scores.reduce((best, score, index) => (score > (scores[best] ?? 0) + headStart ? index : best), 0);
+}
+
 interface Table {
   readonly rows: RosterRows;
   readonly width: number;
