@@ -65,6 +65,7 @@ import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1
 import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
 import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
 import { StaffAccounts1814000000000 } from '../platform/database/migrations/1814000000000-staff-accounts.js';
+import { ReadingsById1818000000000 } from '../platform/database/migrations/1818000000000-readings-by-id.js';
 import { EditedStudents1817000000000 } from '../platform/database/migrations/1817000000000-edited-students.js';
 import { Retention1816000000000 } from '../platform/database/migrations/1816000000000-retention.js';
 import { Arrivals1815000000000 } from '../platform/database/migrations/1815000000000-arrivals.js';
@@ -150,6 +151,7 @@ export const migrations = [
   Arrivals1815000000000,
   Retention1816000000000,
   EditedStudents1817000000000,
+  ReadingsById1818000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

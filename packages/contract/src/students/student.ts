@@ -189,6 +189,8 @@ export type CardReadingResult = (typeof cardReadingResults)[number];
 /** What a scanner read, letter by letter. */
 export interface ReadCard {
   readonly text: string;
+  /** Somebody typed it: an id that was typed proves no card. */
+  readonly typed?: boolean;
   /** How long it waited for the server since it was read, milliseconds, at most a day; devices' clocks may be wrong. */
   readonly waitedMs?: number;
 }
@@ -209,10 +211,14 @@ export interface CardReadingView {
   readonly name: string;
   readonly className: string;
   readonly schoolId: string | null;
+  /** An id was typed; no card was there. */
+  readonly byId: boolean;
 }
 
 /** Readings, the newest first, and how many there are in all. */
 export interface CardReadingsPage {
   readonly rows: readonly CardReadingView[];
   readonly total: number;
+  /** Of them, those without a card. */
+  readonly byId: number;
 }

@@ -13,4 +13,6 @@ export class CardReading {
   @Column(idColumn) readById: string;
   @ManyToOne('Account', { onDelete: 'CASCADE' }) readBy: Relation<SignedIn>;
   @Column(timeColumn) readAt: Date;
+  /** An id was typed; no card was there. */
+  @Column({ type: 'boolean', default: false }) byId: boolean;
 }

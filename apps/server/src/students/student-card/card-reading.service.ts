@@ -1,7 +1,13 @@
 /** Cards that are read: whose they are, for signed-in staff and nobody else, kept in a list with their time. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { limits, type CardReadingsPage, type CardReadingView, type ReadCardView } from '@hapset/contract';
+import {
+  limits,
+  type CardReadingsPage,
+  type CardReadingView,
+  type ReadCard,
+  type ReadCardView,
+} from '@hapset/contract';
 import { cardPayload, idKey, readCardText } from '@hapset/core';
 import { Between, Repository } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
@@ -16,12 +22,14 @@ import type { SignedIn } from '../../school/rights/signed-in.js';
 import { StudentService } from '../student/student.service.js';
 import { lockStudents } from '../student/lock-students.js';
 
-/** The camera sees a card many times in a second: within this it is one reading. */
-const sameReadingMs = 5_000;
+/** A card that is held up again within this is one reading. */
+const sameReadingMs = 60_000;
 
 interface Found {
   readonly student: StudentRecord | null;
   readonly result: ReadCardView['result'];
+  /** It says the school's id and no more: typed, that is no card. */
+  readonly isId?: boolean;
 }
 
 @Injectable()
@@ -34,13 +42,14 @@ export class CardReadingService {
     private readonly clock: Clock,
   ) {}
 
-  /** @param waitedMs since it was read; sent twice, it is one reading */
-  async read(text: string, waitedMs: number, who: SignedIn): Promise<ReadCardView> {
+  /** Read again within a minute, it is one reading. */
+  async read({ text, typed, waitedMs }: Required<ReadCard>, who: SignedIn): Promise<ReadCardView> {
     const at = new Date(this.clock.now().getTime() - waitedMs);
-    const { student, result } = await this.find(text);
+    const { student, result, isId = false } = await this.find(text);
     if (student && !isVisible(student.className, await this.visibility.find(who)))
       return { result: 'other-class', student: null, readingId: null };
-    const readingId = student && result === 'student' ? await this.keep(student.id, who.id, at) : null;
+    const readingId =
+      student && result === 'student' ? await this.keep(student.id, who.id, { at, byId: typed && isId }) : null;
     return {
       result,
       student: student && {
@@ -54,21 +63,36 @@ export class CardReadingService {
   }
 
   async list(readById: string): Promise<CardReadingsPage> {
-    const [rows, total] = await this.readings.findAndCount({
+    const [[rows, total], byId] = await Promise.all([
+      this.newest(readById),
+      this.readings.countBy({ readById, byId: true }),
+    ]);
+    return { rows: rows.map(toView), total, byId };
+  }
+
+  private newest(readById: string): Promise<[CardReading[], number]> {
+    return this.readings.findAndCount({
       where: { readById },
       relations: { student: true },
       order: { id: 'DESC' },
       take: limits.cardReadingsShown,
     });
-    return { rows: rows.map(toView), total };
   }
 
   /** All of them, the oldest first. */
   async csv(readById: string): Promise<string> {
     const rows = await this.readings.find({ where: { readById }, relations: { student: true }, order: { id: 'ASC' } });
     return safeCsv(
-      ['Read at', 'Name', 'Class', 'Id'],
-      rows.map(toView).map(({ readAt, name, className, schoolId }) => [readAt, name, className, schoolId ?? '']),
+      ['Read at', 'Name', 'Class', 'Id', 'By'],
+      rows
+        .map(toView)
+        .map(({ readAt, name, className, schoolId, byId }) => [
+          readAt,
+          name,
+          className,
+          schoolId ?? '',
+          byId ? 'id' : 'card',
+        ]),
     );
   }
 
@@ -104,19 +128,26 @@ export class CardReadingService {
         ].includes(text),
     );
     const [only] = fitting;
-    return only && fitting.length === 1 ? here(only) : { student: null, result: 'unknown' };
+    const isId = !text.includes(' ');
+    return only && fitting.length === 1 ? { ...here(only), isId } : { student: null, result: 'unknown' };
   }
 
-  private async keep(studentId: string, readById: string, at: Date): Promise<string> {
+  private async keep(
+    studentId: string,
+    readById: string,
+    { at, byId }: { readonly at: Date; readonly byId: boolean },
+  ): Promise<string> {
     return retryingDeadlocks(() =>
       this.readings.manager.transaction(async (manager) => {
         // One device after the other: what the one before has written is seen.
         await lockStudents(manager, [studentId]);
         const around = Between(new Date(at.getTime() - sameReadingMs + 1), new Date(at.getTime() + sameReadingMs - 1));
         const same = await manager.findOneBy(CardReading, { studentId, readById, readAt: around });
+        // A card that follows a typed id is a card.
+        if (same?.byId === true && !byId) await manager.update(CardReading, { id: same.id }, { byId });
         if (same) return same.id;
         const id = newId();
-        await manager.insert(CardReading, { id, studentId, readById, readAt: at });
+        await manager.insert(CardReading, { id, studentId, readById, readAt: at, byId });
         return id;
       }),
     );
@@ -127,12 +158,13 @@ function here(student: StudentRecord): Found {
   return { student, result: student.leftAt === null ? 'student' : 'left' };
 }
 
-function toView({ id, readAt, student }: CardReading): CardReadingView {
+function toView({ id, readAt, byId, student }: CardReading): CardReadingView {
   return {
     id,
     readAt: readAt.toISOString(),
     name: student.name,
     className: student.className,
     schoolId: student.schoolId,
+    byId,
   };
 }

@@ -68,8 +68,8 @@ export class StudentCardController {
 
   @Post('card-readings')
   @HttpCode(200)
-  read(@Body() { text, waitedMs }: ReadCardDto, @Who() who: SignedIn): Promise<ReadCardView> {
-    return this.readings.read(text, waitedMs ?? 0, who);
+  read(@Body() { text, typed, waitedMs }: ReadCardDto, @Who() who: SignedIn): Promise<ReadCardView> {
+    return this.readings.read({ text, typed: typed ?? false, waitedMs: waitedMs ?? 0 }, who);
   }
 
   @Get('card-readings')

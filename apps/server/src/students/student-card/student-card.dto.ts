@@ -62,6 +62,7 @@ export const sameMakeCards: Exact<Plain<MakeCardsDto>, Plain<MakeCards>> = true;
 
 export class ReadCardDto implements ReadCard {
   @IsString() @MaxLength(limits.payloadLength) text: string;
+  @IsOptional() @IsBoolean() typed?: boolean;
   @IsOptional() @IsInt() @Min(0) @Max(limits.cardWaitMs) waitedMs?: number;
 }
 export const sameReadCard: Exact<Plain<ReadCardDto>, Plain<ReadCard>> = true;

@@ -273,6 +273,54 @@ describe('students', () => {
     }
   });
 
+  it('what was edited by hand stays through later rosters, until it is what the roster says', async () => {
+    await scene.server.ok('Hesper', 'POST', '/api/student-erasures', { className: '8 Finch' });
+    const rosterOf = (given: string, className = '8 Finch', year = '8') => [
+      student(given, 'Reed', '80001', className, year),
+      student('Una', 'Sedge', '80002', className, year),
+    ];
+    await importRoster(rosterOf('Jon'));
+    const jon = async () => (await list('?find=Reed')).rows[0] as StudentView;
+    const name = { prefix: '', given: 'John', middle: '', family: 'Reed' };
+    await scene.server.ok('Hesper', 'PATCH', `/api/students/${(await jon()).id}`, {
+      version: (await jon()).version,
+      name,
+      schoolId: '80009',
+    });
+    expect(await jon()).toMatchObject({ name: 'John Reed', edited: { schoolId: '80001', name: { given: 'Jon' } } });
+
+    expect(await compare(rosterOf('Jonn', '8 Finch', '9'))).toMatchObject({
+      added: 0,
+      changed: 2,
+      kept: 1,
+      someKept: ['John Reed, 8 Finch'],
+    });
+    const later = await importRoster(rosterOf('Jonn', '8 Finch', '9'));
+    expect(await jon()).toMatchObject({ name: 'John Reed', schoolId: '80009', year: '9' });
+    expect((await jon()).edited).toEqual({ schoolId: '80001', name: { ...name, given: 'Jonn' } });
+
+    await scene.server.ok('Hesper', 'DELETE', `/api/roster-imports/${later.id}`);
+    expect(await jon()).toMatchObject({ name: 'John Reed', year: '8', edited: { name: { given: 'Jon' } } });
+
+    // The office has corrected the name: nothing is edited any longer but the id.
+    const corrected = await importRoster(rosterOf('John'));
+    expect(corrected).toMatchObject({ added: 0 });
+    expect((await jon()).edited).toEqual({ schoolId: '80001' });
+    const { id, version } = await jon();
+    await scene.server.ok('Hesper', 'PATCH', `/api/students/${id}`, { version, schoolId: '80001' });
+    expect(await jon()).toMatchObject({ schoolId: '80001', edited: {} });
+  });
+
+  it('namesakes are told apart by their ids in what would change', async () => {
+    expect(
+      await compare([
+        student('Ada', 'Twin', '81001', '8 Owl'),
+        student('Ada', 'Twin', '81002', '8 Owl'),
+        student('Bea', 'One', '81003', '8 Owl'),
+      ]),
+    ).toMatchObject({ someAdded: ['Ada Twin, 8 Owl, 81001', 'Ada Twin, 8 Owl, 81002', 'Bea One, 8 Owl'] });
+  });
+
   it('undoing an import leaves alone what was done since, and says first what it would do', async () => {
     await scene.server.ok('Hesper', 'POST', '/api/student-erasures', { className: '9 Tern' });
     const first = await importRoster([

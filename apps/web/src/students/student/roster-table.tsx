@@ -194,7 +194,7 @@ function RowButton({
       aria-pressed={pressed}
       title={label}
       onClick={onClick}
-      className={`grid size-7 shrink-0 place-items-center rounded-small hover:bg-ink/8 ${pressed ? 'bg-marker-soft text-ink' : 'text-muted'}`}
+      className={`grid size-7 shrink-0 place-items-center rounded-small hover:bg-ink/8 ${pressed ? 'bg-ink/8 text-ink' : 'text-muted'}`}
     >
       <Icon icon={icon} size={15} />
     </button>
