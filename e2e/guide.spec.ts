@@ -179,7 +179,10 @@ test('the guide: student cards, up to what changes the roster', async ({ page })
   await link(page, guide.say('Make cards')).click();
   await expect(page.getByText(guide.say('Only students without a card'))).toBeVisible();
   await expect(button(page, guide.say('Make the cards'))).toBeVisible();
-  for (const words of ['Save PDF', 'Card lost']) guide.say(words);
+  await page.goto('/school/students');
+  await link(page, guide.say('Next school year')).click();
+  await expect(button(page, guide.say('Move classes'))).toBeVisible();
+  for (const words of ['Save PDF', 'Card lost', 'Mark as lost', 'Make a new card']) guide.say(words);
   guide.end();
 });
 

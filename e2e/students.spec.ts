@@ -75,7 +75,7 @@ test('a year group is imported, its cards are made, and three of them are read b
     await expect(page.getByText(/^Every device reads a card from up to/)).toBeVisible({ timeout: 120_000 });
     await page.getByRole('button', { name: 'Make the cards' }).click();
     const row = page.getByRole('list', { name: 'Just made' }).getByRole('listitem');
-    await expect(row).toContainText('All classes, student cards.pdf');
+    await expect(row).toContainText('All classes, A4, 10 per page, student cards.pdf');
     const save = row.getByRole('link', { name: 'Save PDF' });
     await expect(save).toBeVisible({ timeout: 120_000 });
     const [download] = await Promise.all([page.waitForEvent('download'), save.click()]);
@@ -158,6 +158,16 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   });
   await page.getByRole('button', { name: 'Import 2 students' }).click();
   await page.goto('/school/students');
+  await test.step('both leave together, and are back', async () => {
+    await page.getByLabel('Class').selectOption('8x');
+    await page.getByRole('checkbox', { name: 'Choose Odette Moss' }).check();
+    await page.getByRole('button', { name: 'Choose all listed' }).click();
+    await page.getByRole('button', { name: 'Mark as left' }).click();
+    await expect(page.getByText('2 students marked as left.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('checkbox', { name: 'Choose Otto Reed' })).toBeVisible();
+  });
+  await page.goto('/school/students');
   await page.getByLabel('Find a student').fill('Moss Odette');
   const row = page.getByRole('list', { name: 'Students' }).getByRole('listitem').filter({ hasText: 'Odette Moss' });
   await row.getByRole('button', { name: 'More about Odette Moss' }).click();
@@ -172,7 +182,7 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   await page.getByRole('link', { name: 'Make cards' }).click();
   await expect(page.getByText('2 cards on 1 page', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Make the cards' }).click();
-  await expect(page.getByRole('list', { name: 'Just made' })).toContainText('8x, student cards.pdf');
+  await expect(page.getByRole('list', { name: 'Just made' })).toContainText('8x, A4, 10 per page, student cards.pdf');
   await page.goto('/school/students');
   await page.getByLabel('Find a student').fill('Odetta');
   // The list before stays in sight until the next one is there: one row alone is looked at.
@@ -181,7 +191,11 @@ test('a student is changed, leaves, loses a card, and is erased', async ({ page 
   const more = page.getByRole('button', { name: 'More about Odetta Moss' });
   await more.click();
   await page.getByRole('menuitem', { name: 'Card lost' }).click();
-  await expect(odetta).toContainText('no card yet');
+  await page.getByRole('button', { name: 'Mark as lost' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Odetta Moss’s card is lost');
+  await expect(page.getByRole('link', { name: 'Make a new card' })).toHaveAttribute('href', /\?student=/);
+  await page.getByRole('button', { name: 'Close' }).last().click();
+  await expect(odetta).toContainText('card lost just now');
   await more.click();
   const copy = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: 'Save everything about them' }).click();

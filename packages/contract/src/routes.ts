@@ -65,6 +65,8 @@ import type {
   CompareRoster,
   ImportRoster,
   LeaveClass,
+  LeaveStudents,
+  EndYear,
   MakeCards,
   PreviewCards,
   ReadCard,
@@ -255,6 +257,9 @@ export const routes = {
   eraseStudents: confirmed(route<StudentGroups, EraseStudents>('POST', '/api/student-erasures', 'office')),
   replaceCard: route<StudentView>('DELETE', '/api/students/:studentId/card'),
   leaveClass: route<StudentGroups, LeaveClass>('POST', '/api/class-departures', 'office'),
+  leaveStudents: route<StudentGroups, LeaveStudents>('POST', '/api/student-departures', 'office'),
+  /** Listed with the imports, and undone like one. */
+  endYear: route<RosterImportView, EndYear>('POST', '/api/year-ends', 'office'),
   compareRoster: atOnce(route<RosterComparisonView, CompareRoster>('POST', '/api/roster-comparisons', 'office')),
   rosterImports: route<readonly RosterImportView[]>('GET', '/api/roster-imports', 'office'),
   importRoster: route<RosterImportView, ImportRoster>('POST', '/api/roster-imports', 'office'),

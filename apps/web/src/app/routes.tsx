@@ -149,6 +149,11 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../students/student/import-page.js')).ImportRosterPage }),
       },
       {
+        path: 'school/students/next-year',
+        handle: { guide: 'cards' },
+        lazy: async () => ({ Component: (await import('../students/student/next-year-page.js')).NextYearPage }),
+      },
+      {
         path: 'school/students/cards',
         handle: { guide: 'cards' },
         lazy: async () => ({ Component: (await import('../students/student-card/cards-page.js')).CardsPage }),

@@ -50,6 +50,10 @@ export const limits = {
     devices: 60,
   },
   studentsPage: 100,
+  /** Who leave together. */
+  studentsAtOnce: 500,
+  /** That move at the end of a year. */
+  classesAtOnce: 500,
   cardReadingsShown: 200,
   /** Codes on one print, with their copies. */
   sheetCodes: 2000,

@@ -19,6 +19,7 @@ export const activities = [
   'handed-over',
   'roster-imported',
   'roster-undone',
+  'year-ended',
   'students-exported',
   'student-copied',
   'students-erased',

@@ -1,5 +1,5 @@
 /** Students, the rosters they come from, their cards, and cards that are read. */
-import type { CardCode, EditedParts, NameParts, PaperFormat, RosterPart } from '@hapset/core';
+import type { CardCode, EditedParts, NameParts, PaperFormat, RosterPart, YearEndMove } from '@hapset/core';
 import type { PrintView, SheetsPreview } from '../paper/sheet.js';
 
 /** A student as staff see them. */
@@ -15,6 +15,8 @@ export interface StudentView extends NameParts {
   readonly left: boolean;
   /** When a card was printed last; null where there is none. */
   readonly cardMadeAt: string | null;
+  /** Since when their card is lost, where none was made after it. */
+  readonly cardLostAt: string | null;
   /** What was edited by hand, with what the roster says instead. */
   readonly edited: EditedParts;
   readonly version: number;
@@ -83,9 +85,16 @@ export interface ImportRoster {
   readonly fileName: string;
 }
 
-/** An import of the past. */
+/** What changed many students at once. */
+export const rosterImportKinds = ['roster', 'year-end'] as const;
+/** One of them. */
+export type RosterImportKind = (typeof rosterImportKinds)[number];
+
+/** An import of the past, or the end of a school year. */
 export interface RosterImportView {
   readonly id: string;
+  readonly kind: RosterImportKind;
+  /** Empty for the end of a year. */
   readonly fileName: string;
   readonly importedAt: string;
   readonly added: number;
@@ -128,6 +137,17 @@ export interface ChangeStudent {
   readonly left?: boolean;
   readonly name?: NameParts;
   readonly schoolId?: string | null;
+}
+
+/** Students who leave the school together, or are back. */
+export interface LeaveStudents {
+  readonly studentIds: readonly string[];
+  readonly left: boolean;
+}
+
+/** Where each class goes at the end of a school year. Classes that are not named stay. */
+export interface EndYear {
+  readonly moves: readonly YearEndMove[];
 }
 
 /** @property className whose students leave the school, as at the end of a year */

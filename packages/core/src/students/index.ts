@@ -25,6 +25,7 @@ export {
   type RosterStudent,
   type SameId,
 } from './roster/read-roster.js';
+export { nextYearName, proposeYearEnd, type YearEndMove } from './roster/next-year.js';
 export { tellingNames } from './roster/telling-names.js';
 export { compareRoster, type ChangedStudent, type Known, type RosterComparison } from './roster/compare-roster.js';
 export { asInRoster, editedByHand, rosterParts, type EditedParts, type RosterPart } from './roster/edited-parts.js';

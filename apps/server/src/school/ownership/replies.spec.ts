@@ -23,6 +23,7 @@ const otherwise: readonly string[] = [
   'createAccount',
   'drawPrintAgain',
   'earlierPages',
+  'endYear',
   'events',
   'handOver',
   'listenForTryout',

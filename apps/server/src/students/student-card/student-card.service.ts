@@ -58,7 +58,11 @@ export class StudentCardService {
         fields: [{ field: 'request', message: 'chooses no students' }],
       });
     return this.prints.begin(
-      { name: nameOf(request, students), position: null, many: students.length > 1 },
+      {
+        name: `${nameOf(request, students)}, ${request.paper}, ${request.perPage} per page`,
+        position: null,
+        many: students.length > 1,
+      },
       { order, pages: (await this.prints.layOut(order, who.id)).pages, origin: null },
       who.id,
       async (manager, { id: printId }) => {

@@ -152,12 +152,16 @@ describe('student cards', () => {
       student: { name: first.name },
       readingId: null,
     });
+    const lost = async () =>
+      (await scene.server.ok<StudentsPage>('Hesper', 'GET', '/api/students')).rows.find(({ id }) => id === first.id);
+    expect(await lost()).toMatchObject({ cardMadeAt: null, cardLostAt: scene.server.clock.now().toISOString() });
     // Only who has none now gets a new one.
     expect(await preview({ onlyNew: true })).toMatchObject({ codes: 1 });
     const print = await make({ onlyNew: true });
-    expect(print).toMatchObject({ codes: 1, fileName: `${first.name}, student card.pdf` });
+    expect(print).toMatchObject({ codes: 1, fileName: `${first.name}, A4, 10 per page, student card.pdf` });
     const [fresh = ''] = await cardsOf(print, 1);
     expect(fresh).not.toBe(before);
+    expect(await lost()).toMatchObject({ cardMadeAt: expect.any(String) as string, cardLostAt: null });
     expect(await readText(fresh)).toMatchObject({ result: 'student', student: { id: first.id } });
     expect(await preview({ onlyNew: true })).toMatchObject({ codes: 0 });
     expect(
@@ -193,20 +197,40 @@ describe('student cards', () => {
     await scene.server.ok('Hesper', 'PATCH', `/api/students/${id}`, { version: version + 1, left: false });
   });
 
-  it('that are read stand in one’s own list, once in a moment, and are saved as CSV', async () => {
+  it('that are read stand in one’s own list, once in a minute, and are saved as CSV', async () => {
     const mine = () => scene.server.ok<CardReadingsPage>('Tobiah', 'GET', '/api/card-readings');
-    expect(await mine()).toEqual({ rows: [], total: 0 });
+    expect(await mine()).toEqual({ rows: [], total: 0, byId: 0 });
     const [token = ''] = await cardsOf(await make({ classNames: ['6 Kestrel'] }), 1);
     const once = await readText(token, 'Tobiah');
     expect((await readText(token, 'Tobiah')).readingId).toBe(once.readingId);
-    scene.server.clock.advance(6000);
+    scene.server.clock.advance(59_000);
+    expect((await readText(token, 'Tobiah')).readingId).toBe(once.readingId);
+    scene.server.clock.advance(1001);
     await readText(token, 'Tobiah');
     expect((await mine()).total).toBe(2);
     const csv = String((await scene.server.file('Tobiah', '/api/card-readings.csv')).body);
-    expect(csv.split('\r\n')[0]).toBe('\ufeffRead at,Name,Class,Id');
+    expect(csv.split('\r\n')[0]).toBe('\ufeffRead at,Name,Class,Id,By');
     expect(csv).toContain(once.student?.name ?? 'nobody');
     await scene.server.ok('Tobiah', 'DELETE', `/api/card-readings/${once.readingId ?? ''}`);
     expect((await mine()).total).toBe(1);
+  });
+
+  it('an id that was typed is no card, until the card is read as well', async () => {
+    const ids = await cardsOf(await make({ code: 'id', classNames: ['6 Kestrel'] }), 1);
+    const [schoolId = ''] = ids;
+    const typed = (text: string) =>
+      scene.server.ok<ReadCardView>('Pell', 'POST', '/api/card-readings', { text, typed: true });
+    const mine = () => scene.server.ok<CardReadingsPage>('Pell', 'GET', '/api/card-readings');
+    const { readingId } = await typed(schoolId);
+    expect(await mine()).toMatchObject({ total: 1, byId: 1, rows: [{ id: readingId, byId: true }] });
+    expect(String((await scene.server.file('Pell', '/api/card-readings.csv')).body)).toMatch(/,id\r\n/);
+    expect((await readText(schoolId, 'Pell')).readingId).toBe(readingId);
+    expect(await mine()).toMatchObject({ total: 1, byId: 0, rows: [{ byId: false }] });
+    // The letters of a token are on the card alone.
+    const [token = ''] = await cardsOf(await make({ classNames: ['6 Heron'] }), 1);
+    await typed(token);
+    expect(await mine()).toMatchObject({ total: 2, byId: 0 });
+    for (const { id } of (await mine()).rows) await scene.server.ok('Pell', 'DELETE', `/api/card-readings/${id}`);
   });
 
   it('that waited for the server keep their time, and are one reading however often they are sent', async () => {
@@ -251,7 +275,12 @@ describe('student cards', () => {
     }));
     await scene.importRoster(many);
     const made = await make({ classNames: ['Year 7'] });
-    expect(made).toMatchObject({ codes: 400, pages: 40, state: 'drawing', fileName: 'Year 7, student cards.pdf' });
+    expect(made).toMatchObject({
+      codes: 400,
+      pages: 40,
+      state: 'drawing',
+      fileName: 'Year 7, A4, 10 per page, student cards.pdf',
+    });
     const done = await until(
       () => scene.server.ok<PrintView>('Hesper', 'GET', `/api/prints/${made.id}`),
       ({ state }) => state === 'done',

@@ -42,8 +42,8 @@ export function studentCopyHtml(
     ),
     section(
       'When a card was read',
-      ['Read', 'By'],
-      readings.map(({ readAt, readBy }) => [time(readAt), readBy.name]),
+      ['Read', 'By', 'What was read'],
+      readings.map(({ readAt, readBy, byId }) => [time(readAt), readBy.name, byId ? 'A typed id' : 'The card']),
     ),
     section(
       'Imports of class lists',

@@ -1,7 +1,13 @@
-import { limits } from '@hapset/contract';
+import { limits, type RosterImportKind } from '@hapset/contract';
 import type { EditedParts } from '@hapset/core';
 import { Column, Entity, Index, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
-import { idColumn, optionalTimeColumn, timeColumn, textColumn } from '../../platform/database/columns.js';
+import {
+  idColumn,
+  keywordColumn,
+  optionalTimeColumn,
+  timeColumn,
+  textColumn,
+} from '../../platform/database/columns.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
 /** What a student was before an import, so that it can be undone. */
@@ -34,6 +40,7 @@ export class RosterImport {
   @PrimaryColumn(idColumn) id: string;
   @Index() @Column(idColumn) importedById: string;
   @ManyToOne('Account', { onDelete: 'CASCADE' }) importedBy: Relation<SignedIn>;
+  @Column({ ...keywordColumn(20), default: 'roster' }) kind: RosterImportKind;
   @Column(textColumn(limits.fileNameLength)) fileName: string;
   @Column({ type: 'json' }) changes: RosterChanges;
   @Column(timeColumn) importedAt: Date;

@@ -23,6 +23,7 @@ import { newId } from '../../platform/database/columns.js';
 import { lockRow } from '../../platform/database/lock-row.js';
 import { ComparedRosters } from './compared-rosters.js';
 import { RosterImport, type StudentBefore } from './roster-import.entity.js';
+import { beforeOf, toImportView, versionsOf } from './roster-record.js';
 import { planUndo, requireUndoable, toUndoView } from './roster-undo.js';
 import { namesOf } from './student.service.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
@@ -123,6 +124,7 @@ export class RosterService {
       const row = this.imports.create({
         id: newId(),
         importedById,
+        kind: 'roster',
         fileName: fileName.normalize('NFC').slice(0, limits.fileNameLength),
         changes,
         importedAt: now,
@@ -196,31 +198,6 @@ export class RosterService {
   }
 }
 
-async function beforeOf(manager: EntityManager, ids: readonly string[]): Promise<readonly StudentBefore[]> {
-  const rows = ids.length === 0 ? [] : await manager.findBy(Student, { id: In([...ids]) });
-  return rows.map(({ id, schoolId, prefix, given, middle, family, className, year, leftAt, edited, version }) => ({
-    id,
-    schoolId,
-    prefix,
-    given,
-    middle,
-    family,
-    className,
-    year,
-    leftAt: leftAt?.getTime() ?? null,
-    edited,
-    version: version + 1,
-  }));
-}
-
-async function versionsOf(manager: EntityManager, ids: readonly string[]): Promise<ReadonlyMap<string, number>> {
-  const rows =
-    ids.length === 0
-      ? []
-      : await manager.find(Student, { where: { id: In([...ids]) }, select: { id: true, version: true } });
-  return new Map(rows.map(({ id, version }) => [id, version]));
-}
-
 function columnsOf({
   schoolId,
   className,
@@ -251,17 +228,4 @@ function tellApart(students: readonly Told[]): (student: Told) => string {
 
 function nameAndClass({ name, className }: Told): string {
   return className === '' ? name : `${name}, ${className}`;
-}
-
-function toImportView({ id, fileName, importedAt, changes, undoneAt }: RosterImport, last: boolean): RosterImportView {
-  return {
-    id,
-    fileName,
-    importedAt: importedAt.toISOString(),
-    added: changes.added.length,
-    changed: changes.changed.length,
-    left: changes.left.length,
-    undone: undoneAt !== null,
-    undoable: last && undoneAt === null,
-  };
 }

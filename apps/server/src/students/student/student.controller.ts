@@ -15,10 +15,11 @@ import { Who } from '../../school/rights/who.decorator.js';
 import { nameFile } from '../../paper/picture/send-file.js';
 import { RosterService } from './roster.service.js';
 import { CompareRosterPipe } from './roster-body.pipe.js';
-import { ChangeStudentDto, ImportRosterDto, LeaveClassDto } from './student.dto.js';
+import { ChangeStudentDto, EndYearDto, ImportRosterDto, LeaveClassDto, LeaveStudentsDto } from './student.dto.js';
 import { StudentService, type StudentsRequest } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
 import { studentFileFormats, studentFileTypes, studentsFile } from './students-file.js';
+import { YearEndService } from './year-end.service.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
 
 type Asked = Readonly<Record<string, unknown>>;
@@ -30,6 +31,7 @@ export class StudentController {
     private readonly rosters: RosterService,
     private readonly visibility: StudentVisibility,
     private readonly activity: ActivityService,
+    private readonly yearEnds: YearEndService,
   ) {}
 
   @Get('students')
@@ -69,6 +71,21 @@ export class StudentController {
   @HttpCode(200)
   leave(@Body() { className }: LeaveClassDto): Promise<StudentGroups> {
     return this.students.leave(className);
+  }
+
+  @OfficeOnly()
+  @Post('student-departures')
+  @HttpCode(200)
+  leaveTogether(@Body() body: LeaveStudentsDto): Promise<StudentGroups> {
+    return this.students.leaveTogether(body);
+  }
+
+  @OfficeOnly()
+  @Post('year-ends')
+  async endYear(@Body() body: EndYearDto, @Who() who: SignedIn): Promise<RosterImportView> {
+    const ended = await this.yearEnds.end(body, who.id);
+    await this.activity.note(who, 'year-ended', `~${ended.changed} −${ended.left}`);
+    return ended;
   }
 
   @OfficeOnly()

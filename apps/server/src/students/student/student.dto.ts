@@ -1,8 +1,27 @@
 import { IsText } from '../../platform/problem/is-text.js';
-import type { ChangeStudent, ImportRoster, LeaveClass } from '@hapset/contract';
-import { rosterLimits, type NameParts } from '@hapset/core';
+import {
+  limits,
+  type ChangeStudent,
+  type EndYear,
+  type ImportRoster,
+  type LeaveClass,
+  type LeaveStudents,
+} from '@hapset/contract';
+import { rosterLimits, type NameParts, type YearEndMove } from '@hapset/core';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsInt, IsString, IsUUID, MaxLength, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsString,
+  IsUUID,
+  MaxLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { Exact, Plain } from '../../platform/problem/exact.js';
 
 const { nameLength, idLength, classLength } = rosterLimits;
@@ -35,6 +54,28 @@ export class LeaveClassDto implements LeaveClass {
   @IsText(classLength) className: string;
 }
 export const sameLeaveClass: Exact<Plain<LeaveClassDto>, Plain<LeaveClass>> = true;
+
+export class LeaveStudentsDto implements LeaveStudents {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(limits.studentsAtOnce) @IsUUID('all', { each: true }) studentIds: string[];
+  @IsBoolean() left: boolean;
+}
+export const sameLeaveStudents: Exact<Plain<LeaveStudentsDto>, Plain<LeaveStudents>> = true;
+
+class YearEndMoveDto implements YearEndMove {
+  @IsText(classLength) className: string;
+  @ValidateIf((body: YearEndMoveDto) => body.to !== null) @IsText(classLength) to: string | null;
+}
+
+export class EndYearDto implements EndYear {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(limits.classesAtOnce)
+  @ArrayUnique(({ className }: YearEndMoveDto) => className)
+  @ValidateNested({ each: true })
+  @Type(() => YearEndMoveDto)
+  moves: YearEndMoveDto[];
+}
+export const sameEndYear: Exact<Plain<EndYearDto>, Plain<EndYear>> = true;
 
 export class ImportRosterDto implements ImportRoster {
   @IsUUID() rosterComparisonId: string;

@@ -11,12 +11,21 @@ import { StudentController } from './student.controller.js';
 import { Student } from './student.entity.js';
 import { StudentService } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
+import { YearEndService } from './year-end.service.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Student, RosterImport, ComparedRoster]), SchoolModule],
   controllers: [StudentController],
-  providers: [StudentService, RosterService, ComparedRosters, RosterTidying, CardsOfStudents, StudentVisibility],
+  providers: [
+    StudentService,
+    RosterService,
+    YearEndService,
+    ComparedRosters,
+    RosterTidying,
+    CardsOfStudents,
+    StudentVisibility,
+  ],
   exports: [StudentService, RosterService, StudentVisibility, TypeOrmModule],
 })
 export class StudentModule {

@@ -1,7 +1,14 @@
 /** The school's students: found, changed, exported in open formats, and marked as left. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { limits, type ChangeStudent, type StudentGroups, type StudentsPage, type StudentView } from '@hapset/contract';
+import {
+  limits,
+  type ChangeStudent,
+  type LeaveStudents,
+  type StudentGroups,
+  type StudentsPage,
+  type StudentView,
+} from '@hapset/contract';
 import { editedByHand, sortName, tidyName, wholeName } from '@hapset/core';
 import { In, IsNull, Repository, type SelectQueryBuilder, Not } from 'typeorm';
 import { Clock } from '../../platform/clock/clock.js';
@@ -150,13 +157,22 @@ export class StudentService {
     return this.groups(null);
   }
 
+  /** They leave together, or are back. Who has left already stays as they are. */
+  async leaveTogether({ studentIds, left }: LeaveStudents): Promise<StudentGroups> {
+    await this.students.update(
+      { id: In([...studentIds]), leftAt: left ? IsNull() : Not(IsNull()) },
+      { leftAt: left ? this.clock.now() : null },
+    );
+    return this.groups(null);
+  }
+
   async byIds(ids: readonly string[]): Promise<readonly Student[]> {
     return ids.length === 0 ? [] : this.students.findBy({ id: In([...ids]) });
   }
 
   private async views(rows: readonly Student[]): Promise<readonly StudentView[]> {
-    const made = await this.cards.madeAt(rows.map(({ id }) => id));
-    return rows.map((row) => toStudentView(row, made.get(row.id) ?? null));
+    const cards = await this.cards.find(rows.map(({ id }) => id));
+    return rows.map((row) => toStudentView(row, cards.get(row.id)));
   }
 
   private find({ find, className, year, left, visible }: Omit<StudentsRequest, 'after'>): SelectQueryBuilder<Student> {

@@ -1,9 +1,10 @@
 import type { StudentView } from '@hapset/contract';
+import type { CardOfStudent } from './cards-of-students.js';
 import type { Student } from './student.entity.js';
 
 export function toStudentView(
   { id, schoolId, prefix, given, middle, family, name, className, year, leftAt, edited, version }: Student,
-  cardMadeAt: Date | null,
+  card: CardOfStudent | undefined,
 ): StudentView {
   return {
     id,
@@ -16,7 +17,8 @@ export function toStudentView(
     className,
     year,
     left: leftAt !== null,
-    cardMadeAt: cardMadeAt?.toISOString() ?? null,
+    cardMadeAt: card?.madeAt?.toISOString() ?? null,
+    cardLostAt: card?.lostAt?.toISOString() ?? null,
     edited,
     version,
   };

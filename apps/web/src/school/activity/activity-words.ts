@@ -19,6 +19,7 @@ export const activityWords: Readonly<Record<Activity, string>> = {
   'handed-over': t('activity.handedOver'),
   'roster-imported': t('activity.rosterImported'),
   'roster-undone': t('activity.rosterUndone'),
+  'year-ended': t('activity.yearEnded'),
   'students-exported': t('activity.studentsExported'),
   'student-copied': t('activity.studentCopied'),
   'students-erased': t('activity.studentsErased'),

@@ -4,7 +4,7 @@ import { cardCodes, perPageChoices, type CardCode } from '@hapset/core';
 import { useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { Button } from '../../platform/design/button.js';
+import { Button, TextButton } from '../../platform/design/button.js';
 import { ChoiceField, SelectField } from '../../platform/design/field.js';
 import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
@@ -38,12 +38,12 @@ export function CardsPage(): ReactElement {
   const [search] = useSearchParams();
   if (school.isPending) return <Loading rows={6} label={t('cardsPage.theCardsAreLoading')} />;
   if (hasFailed(school)) return <Failed words={wordsFor(school.error)} onRetry={() => void school.refetch()} />;
-  const className = search.get('class');
+  const [className, studentId] = [search.get('class'), search.get('student')];
   return (
     <Cards
       first={{
         classNames: className === null ? [] : [className],
-        studentIds: [],
+        studentIds: studentId === null ? [] : [studentId],
         onlyNew: false,
         code: 'token',
         perPage: 10,
@@ -180,8 +180,15 @@ function CardOptions({ request, onChange }: OptionsProps): ReactElement {
   );
 }
 
-function ForWhom({ request: { classNames, onlyNew }, onChange }: OptionsProps): ReactElement {
+function ForWhom({ request: { classNames, studentIds, onlyNew }, onChange }: OptionsProps): ReactElement {
   const groups = useQuery(groupsQuery).data;
+  if (studentIds.length > 0)
+    return (
+      <p className="m-0 text-row">
+        {t('cardsPage.forOneStudent')}{' '}
+        <TextButton onClick={() => onChange({ studentIds: [] })}>{t('cardsPage.chooseClasses')}</TextButton>
+      </p>
+    );
   return (
     <fieldset className="m-0 border-0 p-0">
       <legend className="mb-1 text-small font-semibold">{t('cardsPage.students2')}</legend>

@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactElement } from 'react';
+import { LineInput } from '../../platform/design/inputs.js';
 import { hearKey, useHandScanner } from './use-hand-scanner.js';
 
 /** What is said by keys that come so many milliseconds one after the other. */
@@ -36,7 +37,7 @@ describe('a scanner in the hand', () => {
       useHandScanner((text) => said.push(text));
       return (
         <form onSubmit={sent}>
-          <input aria-label="field" />
+          <LineInput aria-label="field" />
         </form>
       );
     }

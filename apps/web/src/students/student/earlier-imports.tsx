@@ -20,10 +20,12 @@ export function EarlierImports(): ReactElement | null {
   return (
     <Panel title={t('earlierImports.earlierImports')}>
       <ul className="m-0 list-none p-0 text-row" aria-label={t('earlierImports.earlierImports')}>
-        {imports.data.map(({ id, fileName, importedAt, added, changed, left, undone, undoable }) => (
+        {imports.data.map(({ id, kind, fileName, importedAt, added, changed, left, undone, undoable }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-2 last:border-b-0">
             <span className="min-w-0 flex-1">
-              <span className="block font-semibold wrap-anywhere">{fileName}</span>
+              <span className="block font-semibold wrap-anywhere">
+                {kind === 'year-end' ? t('earlierImports.nextSchoolYear') : fileName}
+              </span>
               <span className="text-muted">
                 {undone
                   ? t('earlierImports.addedChangedLeftUndone', { added, changed, left, ago: ago(importedAt) })

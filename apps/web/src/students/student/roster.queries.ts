@@ -1,7 +1,9 @@
 import {
   routes,
   type ChangeStudent,
+  type EndYear,
   type ImportRoster,
+  type LeaveStudents,
   type RosterComparisonView,
   type RosterImportView,
   type ImportedStudent,
@@ -113,6 +115,14 @@ export function useEraseStudents(): UseMutationResult<StudentGroups, Error, stri
 
 export function useReplaceCard(): UseMutationResult<StudentView, Error, string> {
   return useStudentMutation((studentId: string) => call(routes.replaceCard, { params: { studentId } }));
+}
+
+export function useLeaveStudents(): UseMutationResult<StudentGroups, Error, LeaveStudents> {
+  return useStudentMutation((body: LeaveStudents) => call(routes.leaveStudents, { body }));
+}
+
+export function useEndYear(): UseMutationResult<RosterImportView, Error, EndYear> {
+  return useStudentMutation((body: EndYear) => call(routes.endYear, { body }));
 }
 
 export function useLeaveClass(): UseMutationResult<StudentGroups, Error, string> {

@@ -5,50 +5,53 @@ import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
 import { Dialog } from '../../platform/design/dialog.js';
 import { Icon } from '../../platform/design/icon.js';
+import { CheckBox } from '../../platform/design/inputs.js';
 import { Menu, type MenuEntry } from '../../platform/design/menu.js';
 import { useNotice } from '../../platform/design/notice.js';
 import { ago } from '../../platform/wording/figures.js';
 import { useConfirmedDownload } from '../../school/account/confirmed-download.js';
 import { ChangeStudentDialog } from './change-student.js';
-import { useChangeStudent, useEraseStudent, useReplaceCard } from './roster.queries.js';
+import { LostCardDialog } from './lost-card.js';
+import { useChangeStudent, useEraseStudent } from './roster.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { t } from '../words.js';
 
 export function StudentRow({
   student,
   mayErase,
+  chosen,
+  onChoose,
 }: {
   readonly student: StudentView;
   readonly mayErase: boolean;
+  /** Null where nobody can be chosen. */
+  readonly chosen: boolean | null;
+  readonly onChoose: (chosen: boolean) => void;
 }): ReactElement {
-  const { name, className, year, schoolId, left, cardMadeAt, edited } = student;
-  const [open, setOpen] = useState<'change' | 'erase' | null>(null);
-  const entries = useEntries(student);
+  const { name, cardMadeAt, cardLostAt } = student;
+  const [open, setOpen] = useState<'change' | 'erase' | 'lost' | null>(null);
+  const leave = useLeaveEntry(student);
   const saveCopy = useConfirmedDownload();
   return (
     <li className="flex items-center gap-x-4 border-b border-line px-4 py-2 last:border-b-0">
-      <span className="grid min-w-0 flex-1 gap-x-4 sm:grid-cols-[minmax(0,1fr)_120px_110px_170px] sm:items-center">
-        <span className="flex min-w-0 items-baseline gap-2">
-          <span className="truncate text-lead font-semibold">{name}</span>
-          {Object.keys(edited).length > 0 && <span className="text-note text-muted">{t('studentRow.edited')}</span>}
-        </span>
-        <span className="truncate text-row text-muted">
-          {[className, year].filter((part) => part !== '').join(' · ')}
-        </span>
-        <span className="truncate font-mono text-small text-muted">{schoolId ?? ''}</span>
-        <span className="text-small text-muted">
-          {left
-            ? t('studentRow.leftTheSchool')
-            : cardMadeAt === null
-              ? t('studentRow.noCardYet')
-              : t('studentRow.cardPrinted', { ago: ago(cardMadeAt) })}
-        </span>
-      </span>
+      {chosen !== null && (
+        <CheckBox
+          aria-label={t('studentRow.choose', { name })}
+          checked={chosen}
+          onChange={(event) => onChoose(event.target.checked)}
+        />
+      )}
+      <Facts student={student} />
       <Menu
         label={t('studentRow.moreAbout', { name })}
         entries={[
           { label: t('studentRow.change'), onSelect: () => setOpen('change') },
-          ...entries,
+          {
+            label: t('studentRow.cardLost'),
+            disabled: cardMadeAt === null && cardLostAt === null,
+            onSelect: () => setOpen('lost'),
+          },
+          leave,
           ...(mayErase
             ? [
                 { label: t('studentRow.saveEverything'), onSelect: () => saveCopy(`/api/students/${student.id}/copy`) },
@@ -61,33 +64,51 @@ export function StudentRow({
       </Menu>
       {open === 'change' && <ChangeStudentDialog student={student} onClose={() => setOpen(null)} />}
       {open === 'erase' && <EraseStudent student={student} onClose={() => setOpen(null)} />}
+      {open === 'lost' && <LostCardDialog student={student} onClose={() => setOpen(null)} />}
     </li>
   );
 }
 
-/** What happens at once, and is told. */
-function useEntries({ id, name, left, cardMadeAt, version }: StudentView): readonly MenuEntry[] {
+function Facts({ student }: { readonly student: StudentView }): ReactElement {
+  const { name, className, year, schoolId, edited } = student;
+  return (
+    <span className="grid min-w-0 flex-1 gap-x-4 sm:grid-cols-[minmax(0,1fr)_120px_110px_170px] sm:items-center">
+      <span className="flex min-w-0 items-baseline gap-2">
+        <span className="truncate text-lead font-semibold">{name}</span>
+        {Object.keys(edited).length > 0 && <span className="text-note text-muted">{t('studentRow.edited')}</span>}
+      </span>
+      <span className="truncate text-row text-muted">
+        {[className, year].filter((part) => part !== '').join(' · ')}
+      </span>
+      <span className="truncate font-mono text-small text-muted">{schoolId ?? ''}</span>
+      <span className="text-small text-muted">{cardWords(student)}</span>
+    </span>
+  );
+}
+
+function cardWords({ left, cardMadeAt, cardLostAt }: StudentView): string {
+  if (left) return t('studentRow.leftTheSchool');
+  if (cardMadeAt !== null) return t('studentRow.cardPrinted', { ago: ago(cardMadeAt) });
+  return cardLostAt === null ? t('studentRow.noCardYet') : t('studentRow.cardLostSince', { ago: ago(cardLostAt) });
+}
+
+/** Happens at once, and is told. */
+function useLeaveEntry({ id, name, left, version }: StudentView): MenuEntry {
   const change = useChangeStudent(id);
-  const replace = useReplaceCard();
   const notice = useNotice();
   const sendChange = useSendChange();
-  const told = (words: string) => ({ onSuccess: () => notice({ words }) });
-  return [
-    {
-      label: t('studentRow.cardLost'),
-      disabled: cardMadeAt === null,
-      onSelect: () => sendChange(replace, id, told(t('studentRow.sCardIsNoLonger', { name }))),
-    },
-    {
-      label: left ? t('studentRow.isBack') : t('studentRow.leftTheSchool2'),
-      onSelect: () =>
-        sendChange(
-          change,
-          { version, left: !left },
-          told(left ? t('studentRow.isBack2', { name }) : t('studentRow.leftTheSchool3', { name })),
-        ),
-    },
-  ];
+  return {
+    label: left ? t('studentRow.isBack') : t('studentRow.leftTheSchool2'),
+    onSelect: () =>
+      sendChange(
+        change,
+        { version, left: !left },
+        {
+          onSuccess: () =>
+            notice({ words: left ? t('studentRow.isBack2', { name }) : t('studentRow.leftTheSchool3', { name }) }),
+        },
+      ),
+  };
 }
 
 function EraseStudent({

@@ -10,7 +10,7 @@ import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { FindStudents } from './find-students.js';
 import { groupsQuery, studentsQuery, type StudentsRequest } from './roster.queries.js';
-import { StudentRow } from './student-row.js';
+import { StudentList } from './student-list.js';
 import { t } from '../words.js';
 
 export function StudentsPage(): ReactElement {
@@ -48,6 +48,11 @@ function Ways({
       <Link to="/school/students/read" className={buttonClass()}>
         {t('studentsPage.readCards')}
       </Link>
+      {mayImport && !none && (
+        <Link to="/school/students/next-year" className={buttonClass()}>
+          {t('studentsPage.nextSchoolYear')}
+        </Link>
+      )}
       {mayImport && (
         <Link to="/school/students/import" className={buttonClass(none ? 'main' : 'plain')}>
           {t('studentsPage.importRoster')}
@@ -81,14 +86,7 @@ function Students({
       <p className="mt-0 mb-2 text-row text-muted" role="status">
         {t('studentsPage.students2', { count: students.data.pages[0]?.total ?? 0 })}
       </p>
-      <ul
-        className="m-0 list-none overflow-hidden rounded-sheet border border-line bg-sheet p-0"
-        aria-label={t('studentsPage.students')}
-      >
-        {rows.map((student) => (
-          <StudentRow key={student.id} student={student} mayErase={mayRule} />
-        ))}
-      </ul>
+      <StudentList rows={rows} mayRule={mayRule} left={request.left} />
       {students.hasNextPage && (
         <Button className="mt-3" disabled={students.isFetchingNextPage} onClick={() => void students.fetchNextPage()}>
           {t('studentsPage.showMore')}
