@@ -65,6 +65,7 @@ import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1
 import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
 import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
 import { StaffAccounts1814000000000 } from '../platform/database/migrations/1814000000000-staff-accounts.js';
+import { CardBacks1820000000000 } from '../platform/database/migrations/1820000000000-card-backs.js';
 import { YearEnds1819000000000 } from '../platform/database/migrations/1819000000000-year-ends.js';
 import { ReadingsById1818000000000 } from '../platform/database/migrations/1818000000000-readings-by-id.js';
 import { EditedStudents1817000000000 } from '../platform/database/migrations/1817000000000-edited-students.js';
@@ -154,6 +155,7 @@ export const migrations = [
   EditedStudents1817000000000,
   ReadingsById1818000000000,
   YearEnds1819000000000,
+  CardBacks1820000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

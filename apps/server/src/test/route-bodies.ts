@@ -53,6 +53,7 @@ export const bodies: Bodies = {
     publicAddress: 'http://a.example',
     shortLinkHost: null,
     visitorNetworks: [],
+    cardReturnTo: '',
     version: 1,
   }),
   createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),

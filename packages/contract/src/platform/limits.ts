@@ -50,6 +50,8 @@ export const limits = {
     devices: 60,
   },
   studentsPage: 100,
+  schoolYearLength: 20,
+  cardReturnToLength: 200,
   /** Who leave together. */
   studentsAtOnce: 500,
   /** That move at the end of a year. */

@@ -24,6 +24,8 @@ export interface SchoolView extends PrinterSettings {
   readonly shortLinkHost: string | null;
   /** Networks from which the links of codes are followed without signing in: "10.20.0.0/16". */
   readonly visitorNetworks: readonly string[];
+  /** Where found student cards are to be brought, as it is printed on their backs: address and phone; '' for the name alone. */
+  readonly cardReturnTo: string;
   readonly version: number;
 }
 

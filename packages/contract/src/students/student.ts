@@ -1,5 +1,5 @@
 /** Students, the rosters they come from, their cards, and cards that are read. */
-import type { CardCode, EditedParts, NameParts, PaperFormat, RosterPart, YearEndMove } from '@hapset/core';
+import type { CardCode, CardDesign, EditedParts, NameParts, PaperFormat, RosterPart, YearEndMove } from '@hapset/core';
 import type { PrintView, SheetsPreview } from '../paper/sheet.js';
 
 /** A student as staff see them. */
@@ -160,6 +160,11 @@ export const cardFields = ['class', 'id', 'school'] as const;
 /** One of them. */
 export type CardField = (typeof cardFields)[number];
 
+/** What the colour of a card's band tells. */
+export const cardBands = ['class', 'year', 'none'] as const;
+/** One of them. */
+export type CardBand = (typeof cardBands)[number];
+
 /** Cards to be made: for whom, what the code says, how they look. */
 export interface CardsRequest {
   /** Of those classes; all where none is named. */
@@ -169,8 +174,16 @@ export interface CardsRequest {
   /** Who have no card yet. */
   readonly onlyNew: boolean;
   readonly code: CardCode;
+  readonly design: CardDesign;
+  readonly band: CardBand;
   readonly perPage: number;
   readonly paper: PaperFormat;
+  /** A new page begins with each class. */
+  readonly newPagePerClass: boolean;
+  /** As the school says it: "2026/27"; '' for none. */
+  readonly schoolYear: string;
+  /** Day, ISO 8601; null for none. */
+  readonly validUntil: string | null;
   /** Beside the name. */
   readonly fields: readonly CardField[];
   /** An icon that tells at a glance whose class it is; null without. */

@@ -13,6 +13,8 @@ export {
 export {
   accentReads,
   backFields,
+  cardBack,
+  cardDesigns,
   faceFields,
   plainAccent,
   plainSheetDesign,
@@ -20,6 +22,7 @@ export {
   sheetKinds,
   usualFields,
   type BackField,
+  type CardDesign,
   type FaceDesign,
   type FaceField,
   type FacePart,
@@ -29,6 +32,7 @@ export {
   type TextField,
 } from './sheet/design.js';
 export { layoutFace } from './sheet/face.js';
+export { bandColours } from './sheet/band-colours.js';
 export { type ArrowBox, type CodeBox, type FaceContent, type FaceLayout, type TextBox } from './sheet/face-content.js';
 export { compose, layoutPage } from './sheet/compose.js';
 export {
@@ -36,6 +40,7 @@ export {
   pagesOf,
   type Composition,
   type PageArrow,
+  type PageBand,
   type PageCode,
   type PageLine,
   type PagePicture,

@@ -46,6 +46,10 @@ export interface MoreContent {
   readonly rehearsedMm: number;
   /** Of what opens, by its check; or a symbol, by its icon. */
   readonly picture: { readonly id: string; readonly aspect: number } | null;
+  /** `#rrggbb` of the band of a student's card; absent without. */
+  readonly band?: string;
+  /** What it belongs to, where a new page begins with each group. */
+  readonly group?: string;
 }
 
 export interface SheetOrder {
@@ -107,6 +111,8 @@ export function drawableOf(
     ...boxOf(index),
     neededMm: content.more?.neededMm ?? Infinity,
     pictureAspect: content.more?.picture?.aspect ?? null,
+    ...(content.more?.band !== undefined && { band: content.more.band }),
+    ...(content.more?.group !== undefined && { group: content.more.group }),
   }));
   const composed = compose(setup, items);
   return composed.ok ? { ok: true, value: { composition: composed.value, drawingOf } } : composed;

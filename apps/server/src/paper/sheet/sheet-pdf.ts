@@ -10,6 +10,7 @@ import {
   pointsPerMm,
   type MmBox,
   type PageArrow,
+  type PageBand,
   type PageLine,
   type PageText,
   type SheetPage,
@@ -62,6 +63,7 @@ class PageDrawing {
   draw(page: SheetPage): void {
     const { document } = this;
     document.markContent('Artifact', { type: 'Layout' });
+    for (const band of page.bands) drawBand(document, band);
     for (const line of page.lines) drawLine(document, line);
     for (const arrow of page.arrows) drawArrow(document, arrow);
     document.endMarkedContent();
@@ -172,6 +174,14 @@ function drawLine(document: PDFKit.PDFDocument, { from, to, kind }: PageLine): v
     .moveTo(from[0] * pointsPerMm, from[1] * pointsPerMm)
     .lineTo(to[0] * pointsPerMm, to[1] * pointsPerMm)
     .stroke()
+    .restore();
+}
+
+function drawBand(document: PDFKit.PDFDocument, { xMm, yMm, widthMm, heightMm, colour }: PageBand): void {
+  document
+    .save()
+    .rect(xMm * pointsPerMm, yMm * pointsPerMm, widthMm * pointsPerMm, heightMm * pointsPerMm)
+    .fill(colour)
     .restore();
 }
 

@@ -21,6 +21,10 @@ export function drawSheetSvg(
     return bytes ? `data:image/png;base64,${Buffer.from(bytes).toString('base64')}` : null;
   };
   const parts = [
+    ...page.bands.map(
+      ({ xMm, yMm, widthMm, heightMm, colour }) =>
+        `<rect x="${round(xMm)}" y="${round(yMm)}" width="${round(widthMm)}" height="${round(heightMm)}" fill="${colour}"/>`,
+    ),
     ...page.lines.map(
       ({ from, to, kind }) =>
         `<path d="M${round(from[0])} ${round(from[1])}L${round(to[0])} ${round(to[1])}" stroke="${lineColours[kind]}" stroke-width="${lineWidthsMm[kind]}"${kind === 'fold' ? ' stroke-dasharray="2 1.5"' : ''}/>`,

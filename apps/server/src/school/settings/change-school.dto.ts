@@ -62,6 +62,7 @@ export class ChangeSchoolDto implements ChangeSchool {
     },
   })
   visitorNetworks: readonly string[];
+  @IsString() @MaxLength(limits.cardReturnToLength) cardReturnTo: string;
   @IsInt() version: number;
 }
 export const sameChangeSchool: Exact<Plain<ChangeSchoolDto>, Plain<ChangeSchool>> = true;

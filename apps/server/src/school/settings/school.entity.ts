@@ -26,6 +26,7 @@ export class School {
   @Column({ ...keywordColumn(20), default: 'staff' }) looksMadeBy: LookMakers;
   /** Account ids of teachers with the classes that they see; null while all see all. */
   @Column({ type: 'json', nullable: true }) teacherClasses: Readonly<Record<string, readonly string[]>> | null;
+  @Column({ ...textColumn(limits.cardReturnToLength), default: '' }) cardReturnTo: string;
   @Column(optionalTimeColumn) printerTestedAt: Date | null;
   @Column({ type: 'int', default: 1 }) version: number;
   /** When the demo data came in; it does so once. */

@@ -48,6 +48,7 @@ export class SchoolService {
       defaultLookId: null,
       looksMadeBy: 'staff' as const,
       teacherClasses: null,
+      cardReturnTo: '',
       printerTestedAt: null,
       version: 1,
       demoLoadedAt: null,

@@ -48,6 +48,7 @@ describe('the school', () => {
     publicAddress: 'https://hapset.fernhollow.example',
     shortLinkHost: 'k.fernhollow.example',
     visitorNetworks: ['10.20.0.0/16'],
+    cardReturnTo: '3 Mill Lane, Springcote, 01632 960001',
   };
 
   it('is changed by its administrator, under a version', async () => {

@@ -13,6 +13,7 @@ export function toSchoolView({
   publicAddress,
   shortLinkHost,
   visitorNetworks,
+  cardReturnTo,
   version,
 }: School): SchoolView {
   return {
@@ -27,6 +28,7 @@ export function toSchoolView({
     publicAddress,
     shortLinkHost,
     visitorNetworks: visitorNetworks ?? [],
+    cardReturnTo,
     version,
   };
 }

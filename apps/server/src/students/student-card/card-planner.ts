@@ -1,7 +1,10 @@
 /** What is on each card, how the pages are set up, and what is not right with them. */
 import { Injectable } from '@nestjs/common';
 import type { CardsRequest, SheetNotice } from '@hapset/contract';
+import { languageOf, studentTexts } from '@hapset/student-texts';
 import {
+  bandColours,
+  cardBack,
   cardPayload,
   cardTokenNumbers,
   cardTokenOf,
@@ -24,7 +27,7 @@ import { noTexts, type SheetContent, type SheetOrder } from '../../paper/sheet/s
 import { symbolPicture, symbolPictures } from '../../paper/sheet/sheet-pictures.js';
 import { SheetPlanner } from '../../paper/sheet/sheet-planner.js';
 import type { SheetNotes } from '../../paper/sheet/sheet.work.js';
-import type { StudentOnCard } from '../student/student.service.js';
+import { StudentService, type StudentOnCard } from '../student/student.service.js';
 import { missingCharacters } from '../../code/typeface/shaped-line.js';
 
 /** As long as all are: what is previewed has no card yet. */
@@ -49,6 +52,7 @@ export class CardPlanner {
     private readonly sheets: SheetPlanner,
     private readonly devices: DeviceService,
     private readonly school: SchoolService,
+    private readonly students: StudentService,
     private readonly clock: Clock,
   ) {}
 
@@ -60,31 +64,22 @@ export class CardPlanner {
   ): Promise<PlannedCards> {
     const withoutId = request.code === 'id' ? all.filter(({ schoolId }) => schoolId === null) : [];
     const students = request.code === 'id' ? all.filter(({ schoolId }) => schoolId !== null) : all;
-    const { name: school, printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm } = await this.school.get();
-    const devices = await this.devices.list();
-    const neededFor = neededSizes(devices);
+    const school = await this.school.get();
     const namesakes = namesakesOf(students);
-    const withId = request.fields.includes('id');
-    const contents = await mapInSlices(students, (student) =>
-      contentOf(
-        student,
-        cardPayload(request.code, {
-          schoolId: student.schoolId ?? '',
-          name: student.name,
-          token: tokens.get(student.id) ?? tokenToCome,
-        }),
-        { school, symbol: request.symbol, neededFor, showsId: withId || namesakes.has(student.id) },
-      ),
-    );
-    const setup: SheetSetup = {
-      ...plainChoices('student-card', request.paper),
-      perPage: request.perPage,
-      fields: ['title', ...fieldsOf(request.fields, namesakes)],
-      backs: request.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
-      design: await this.sheets.designOf('student-card', request.templateId),
-      printerMarginMm,
-      head: { title: '', about: '' },
+    const facts: CardFacts = {
+      request,
+      school,
+      words: wordsOf(school.language),
+      neededFor: neededSizes(await this.devices.list()),
+      bands: await this.bands(request.band),
+      showsId: (id) => request.fields.includes('id') || namesakes.has(id),
     };
+    const contents = await mapInSlices(students, (student) => {
+      const { schoolId, name, id } = student;
+      const token = tokens.get(id) ?? tokenToCome;
+      return contentOf(student, cardPayload(request.code, { schoolId: schoolId ?? '', name, token }), facts);
+    });
+    const setup = await this.setupOf(request, school, namesakes);
     const symbol = symbolPicture(request.symbol);
     const pictures = {
       ...(await this.sheets.picturesOf(contents, setup)),
@@ -96,21 +91,70 @@ export class CardPlanner {
         contents,
         han: 'sc',
         pictures,
-        title: `Student cards, ${school}`,
+        title: `Student cards, ${school.name}`,
         madeAt: this.clock.now().getTime(),
       },
       students,
       withoutId,
     };
   }
+
+  private async setupOf(
+    request: CardsRequest,
+    { printerMarginMm, duplexEdge, duplexRightMm, duplexDownMm }: School,
+    namesakes: ReadonlySet<string>,
+  ): Promise<SheetSetup> {
+    const design = await this.sheets.designOf('student-card', request.templateId);
+    return {
+      ...plainChoices('student-card', request.paper),
+      // Two rows of five upright cards are on a page that lies.
+      lying: request.design === 'upright',
+      perPage: request.perPage,
+      fields: ['title', 'instruction', 'tap', ...fieldsOf(request.fields, namesakes)],
+      backs: request.backs ? { edge: duplexEdge, adjustment: { rightMm: duplexRightMm, downMm: duplexDownMm } } : null,
+      design: { ...design, card: request.design, back: cardBack },
+      newPagePerGroup: request.newPagePerClass,
+      printerMarginMm,
+      head: { title: '', about: '' },
+    };
+  }
+
+  /** Of all classes or years of the school, so that a class has its colour on every print. */
+  private async bands(by: CardsRequest['band']): Promise<ReadonlyMap<string, string>> {
+    if (by === 'none') return new Map();
+    const { classes, years } = await this.students.groups(null);
+    return bandColours((by === 'class' ? classes : years).map(({ name }) => name).filter((name) => name !== ''));
+  }
 }
 
+type School = Awaited<ReturnType<SchoolService['get']>>;
+
 interface CardFacts {
-  readonly school: string;
-  readonly symbol: string | null;
+  readonly request: CardsRequest;
+  readonly school: School;
+  readonly words: CardWords;
   /** Side of the symbol that a payload needs at a desk, mm. */
   readonly neededFor: (payload: string) => number;
-  readonly showsId: boolean;
+  /** Colours by class or year. */
+  readonly bands: ReadonlyMap<string, string>;
+  readonly showsId: (studentId: string) => boolean;
+}
+
+/** What is printed on cards in words, in the school's language. */
+interface CardWords {
+  readonly year: (year: string) => string;
+  readonly validUntil: (isoDate: string) => string;
+  readonly ifFound: string;
+}
+
+function wordsOf(tag: string): CardWords {
+  const say = studentTexts(languageOf(tag)?.tag ?? 'en');
+  const date = new Intl.DateTimeFormat(tag, { dateStyle: 'long', timeZone: 'UTC' });
+  return {
+    year: (year) => say('cardYear', { year }),
+    validUntil: (isoDate) => say('cardValidUntil', { date: date.format(new Date(isoDate)) }),
+    ifFound: say('cardIfFound'),
+  };
 }
 
 /** Ids of students whom name and class alone don't tell apart. */
@@ -153,30 +197,35 @@ function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => nu
   };
 }
 
-function contentOf(
-  { name, className, schoolId }: StudentOnCard,
-  payload: string,
-  { school, symbol, neededFor, showsId }: CardFacts,
-): SheetContent {
+function contentOf(student: StudentOnCard, payload: string, facts: CardFacts): SheetContent {
+  const { name, className, year, id, schoolId } = student;
+  const { request, school, words, neededFor, bands, showsId } = facts;
   const neededMm = neededFor(payload);
+  const { schoolYear, validUntil, symbol } = request;
+  const yearWords = schoolYear.trim() === '' ? '' : words.year(schoolYear.trim());
+  const band = bands.get(request.band === 'year' ? year : className);
   return {
     payload,
     title: name,
-    instruction: '',
+    instruction: yearWords,
+    tap: validUntil === null ? '' : words.validUntil(validUntil),
     address: null,
     more: {
       texts: {
         ...noTexts,
-        number: showsId ? (schoolId ?? '') : '',
+        number: showsId(id) ? (schoolId ?? '') : '',
         class: className,
-        place: school,
-        what: name,
-        'for-whom': className,
-        where: school,
+        place: school.name,
+        what: words.ifFound,
+        meaning: [school.name, school.cardReturnTo].filter((part) => part !== '').join(', '),
+        'for-whom': name,
+        where: [className, schoolYear.trim()].filter((part) => part !== '').join(' · '),
       },
       neededMm,
       rehearsedMm: neededMm,
       picture: symbolPicture(symbol),
+      ...(band !== undefined && { band }),
+      ...(request.newPagePerClass && { group: className }),
     },
   };
 }

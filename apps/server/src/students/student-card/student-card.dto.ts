@@ -1,6 +1,8 @@
 import {
+  cardBands,
   cardFields,
   limits,
+  type CardBand,
   type CardField,
   type CardsRequest,
   type EraseStudents,
@@ -8,7 +10,16 @@ import {
   type PreviewCards,
   type ReadCard,
 } from '@hapset/contract';
-import { cardCodes, paperNames, perPageChoices, rosterLimits, type CardCode, type PaperFormat } from '@hapset/core';
+import {
+  cardCodes,
+  cardDesigns,
+  paperNames,
+  perPageChoices,
+  rosterLimits,
+  type CardCode,
+  type CardDesign,
+  type PaperFormat,
+} from '@hapset/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -17,6 +28,7 @@ import {
   IsBoolean,
   IsDefined,
   IsIn,
+  IsISO8601,
   IsInt,
   IsOptional,
   IsString,
@@ -40,6 +52,14 @@ class CardsRequestDto implements CardsRequest {
   @IsArray() @ArrayMaxSize(rosterLimits.students) @ArrayUnique() @IsUUID('all', { each: true }) studentIds: string[];
   @IsBoolean() onlyNew: boolean;
   @IsIn(cardCodes) code: CardCode;
+  @IsIn(cardDesigns) design: CardDesign;
+  @IsIn(cardBands) band: CardBand;
+  @IsBoolean() newPagePerClass: boolean;
+  @IsString() @MaxLength(limits.schoolYearLength) schoolYear: string;
+  @ValidateIf((body: CardsRequestDto) => body.validUntil !== null)
+  @IsISO8601({ strict: true })
+  @MaxLength(10)
+  validUntil: string | null;
   @IsIn(perPageChoices['student-card']) perPage: number;
   @IsIn(paperNames) paper: PaperFormat;
   @IsArray() @ArrayMaxSize(cardFields.length) @ArrayUnique() @IsIn(cardFields, { each: true }) fields: CardField[];

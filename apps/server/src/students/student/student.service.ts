@@ -32,7 +32,7 @@ export interface StudentsRequest {
   readonly after: string | null;
 }
 
-export type StudentOnCard = Pick<Student, 'id' | 'name' | 'className' | 'schoolId'>;
+export type StudentOnCard = Pick<Student, 'id' | 'name' | 'className' | 'schoolId' | 'year'>;
 
 @Injectable()
 export class StudentService {
@@ -88,6 +88,7 @@ export class StudentService {
         'student.name AS name',
         'student.class_name AS className',
         'student.school_id AS schoolId',
+        'student.year AS year',
       ])
       .getRawMany<StudentOnCard>();
   }

@@ -1,6 +1,14 @@
 /** Words of students: columns, problems of a roster, cards and what reading them says. */
-import type { CardField, CardReadingResult, RosterUntouched } from '@hapset/contract';
-import type { CardCode, RosterPart, RosterProblem, RosterProblemReason, RosterRole, TextEncoding } from '@hapset/core';
+import type { CardBand, CardField, CardReadingResult, RosterUntouched } from '@hapset/contract';
+import type {
+  CardCode,
+  CardDesign,
+  RosterPart,
+  RosterProblem,
+  RosterProblemReason,
+  RosterRole,
+  TextEncoding,
+} from '@hapset/core';
 import { t } from './words.js';
 
 export const rosterRoleWords: Readonly<Record<RosterRole, string>> = {
@@ -67,6 +75,18 @@ export const cardCodeWords: Readonly<Record<CardCode, string>> = {
   token: t('students.aRandomToken'),
   id: t('students.theIdAlone'),
   'id-and-name': t('students.idAndName'),
+};
+
+export const cardDesignWords: Readonly<Record<CardDesign, string>> = {
+  band: t('students.classBand'),
+  'big-code': t('students.bigCode'),
+  upright: t('students.uprightBadge'),
+};
+
+export const cardBandWords: Readonly<Record<CardBand, string>> = {
+  class: t('students.colourByClass'),
+  year: t('students.colourByYear'),
+  none: t('students.noColour'),
 };
 
 /** What a stranger who finds the card could read. */

@@ -1,4 +1,5 @@
 import {
+  cardBands,
   cardFields,
   cardReadingResults,
   lookMakers,
@@ -14,6 +15,7 @@ import {
   addressRoles,
   backFields,
   cardCodes,
+  cardDesigns,
   carries,
   columnRoles,
   contentProblemReasons,
@@ -112,7 +114,9 @@ import {
 } from './sheets.js';
 import {
   cardCodeAbout,
+  cardBandWords,
   cardCodeWords,
+  cardDesignWords,
   cardFieldWords,
   cardResultWords,
   rosterPartWords,
@@ -164,6 +168,8 @@ describe('every reason has words', () => {
     expectWords(rosterProblemWords, rosterProblemReasons);
     expectWords(rosterPartWords, rosterParts);
     expectWords(cardCodeWords, cardCodes);
+    expectWords(cardDesignWords, cardDesigns);
+    expectWords(cardBandWords, cardBands);
     expectWords(cardCodeAbout, cardCodes);
     expectWords(cardFieldWords, cardFields);
     expectWords(cardResultWords, cardReadingResults);

@@ -121,6 +121,13 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         {...form.register('visitorNetworks')}
         problem={problems.get('visitorNetworks')}
       />
+      <TextField
+        label={t('schoolSettings.returnAddress')}
+        hint={t('schoolSettings.returnAddressHint')}
+        maxLength={limits.cardReturnToLength}
+        {...form.register('cardReturnTo')}
+        problem={problems.get('cardReturnTo')}
+      />
       {change.isError && <Alert words={wordsFor(change.error)} />}
       <div>
         <Button type="submit" tone="main" disabled={change.isPending}>
@@ -228,6 +235,7 @@ function requestOf(fields: Fields, version: number): ChangeSchool {
     duplexDownMm,
     publicAddress: fields.publicAddress.trim(),
     shortLinkHost: fields.shortLinkHost.trim() || null,
+    cardReturnTo: fields.cardReturnTo.trim(),
     visitorNetworks: fields.visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''),
     version,
   };
@@ -296,6 +304,7 @@ const fieldWords: Readonly<Record<keyof Fields, string>> = {
   duplexRightMm: t('schoolSettings.writeMillimetresFrom10To'),
   duplexDownMm: t('schoolSettings.writeMillimetresFrom10To'),
   publicAddress: t('schoolSettings.writeAWholeAddressThat'),
+  cardReturnTo: t('schoolSettings.returnAddressTooLong'),
   visitorNetworks: t('schoolSettings.writeEachNetworkAsAn'),
   shortLinkHost: t('schoolSettings.writeOnlyAHostName'),
 };

@@ -22,6 +22,7 @@ import { wordsFor } from '../../platform/wording/problems.js';
 import { cardCodeAbout, cardCodeWords, cardFieldWords } from '../../platform/wording/students.js';
 import { CardRehearsal } from './card-rehearsal.js';
 import { cardsPreviewQuery, useMakeCards } from './cards.queries.js';
+import { CardLook } from './card-look.js';
 import { SymbolField } from './symbol-field.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { T } from '../elements.js';
@@ -46,6 +47,11 @@ export function CardsPage(): ReactElement {
         studentIds: studentId === null ? [] : [studentId],
         onlyNew: false,
         code: 'token',
+        design: 'band',
+        band: 'class',
+        newPagePerClass: false,
+        schoolYear: '',
+        validUntil: null,
         perPage: 10,
         paper: school.data.paper,
         fields: ['class', 'school'],
@@ -161,6 +167,7 @@ function CardOptions({ request, onChange }: OptionsProps): ReactElement {
         onChange={(event) => onChange({ code: event.target.value as CardCode })}
       />
       <PaperFields request={request} onChange={onChange} />
+      <CardLook request={request} onChange={onChange} />
       <BesideTheName request={request} onChange={onChange} />
       {templates.length > 0 && (
         <SelectField
@@ -257,6 +264,11 @@ function BesideTheName({ request, onChange }: OptionsProps): ReactElement {
           words={t('cardsPage.printBacksBothSides')}
           ticked={request.backs}
           onTick={(backs) => onChange({ backs })}
+        />
+        <Tick
+          words={t('cardsPage.newPageForEachClass')}
+          ticked={request.newPagePerClass}
+          onTick={(newPagePerClass) => onChange({ newPagePerClass })}
         />
       </div>
       <SymbolField value={request.symbol} onChange={(symbol) => onChange({ symbol })} />

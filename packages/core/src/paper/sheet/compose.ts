@@ -3,6 +3,8 @@
  */
 import { succeed, type Result } from '../../platform/result.js';
 import { backFields, type TextField } from './design.js';
+import { layoutCard } from './card-face.js';
+import { commonNamePt } from './card-names.js';
 import { layoutFace } from './face.js';
 import { type FaceContent, type FaceLayout } from './face-content.js';
 import { backOf, type GridProblem, type MmBox, type PaperSize } from './grid.js';
@@ -72,13 +74,17 @@ function backPage(composition: Composition, front: number, measure: MeasureText)
 }
 
 /** Where everything on a front lies, mm. @param index of the item, from 0 @param space of its cell, mm */
-export function layoutFront(
-  { setup, items }: Composition,
-  index: number,
-  space: MmBox,
-  measure: MeasureText,
-): FaceLayout {
-  return layoutFace(setup.design.front, space, frontContent(setup, items[index] as SheetItem), measure);
+export function layoutFront(composition: Composition, index: number, space: MmBox, measure: MeasureText): FaceLayout {
+  const { setup, items } = composition;
+  const item = items[index] as SheetItem;
+  const content = frontContent(setup, item);
+  const { card } = setup.design;
+  if (setup.kind !== 'student-card' || card === undefined)
+    return layoutFace(setup.design.front, space, content, measure);
+  return layoutCard({ design: card, header: setup.design.header, band: item.band ?? null }, space, content, {
+    measure,
+    namePt: commonNamePt(composition, space, measure),
+  });
 }
 
 /** Where everything on a back lies, mm. @param index of the item, from 0 @param space of its cell, mm */
@@ -150,7 +156,7 @@ type Filling = {
 };
 
 function emptyPage({ widthMm, heightMm }: PaperSize, side: SheetPage['side']): Filling {
-  return { widthMm, heightMm, side, texts: [], codes: [], pictures: [], arrows: [], lines: [] };
+  return { widthMm, heightMm, side, texts: [], codes: [], pictures: [], arrows: [], bands: [], lines: [] };
 }
 
 /** @param turn half a turn, from one place to another of the same size */
@@ -180,4 +186,5 @@ function put(
   page.texts.push(...layout.texts.map(moveBox));
   page.pictures.push(...layout.pictures.map(moveBox));
   page.arrows.push(...layout.arrows.map(moveBox));
+  page.bands.push(...layout.bands.map(moveBox));
 }

@@ -63,6 +63,11 @@ export interface FaceDesign {
   readonly mostBeside?: number;
 }
 
+/** Faces of student cards, by what they put first. */
+export const cardDesigns = ['band', 'big-code', 'upright'] as const;
+/** One of them. */
+export type CardDesign = (typeof cardDesigns)[number];
+
 /** A picture across the top; `aspect` is width to height. */
 export interface HeaderPicture {
   readonly pictureId: string;
@@ -80,6 +85,8 @@ export interface SheetDesign {
   /** `#rrggbb`, of titles and rules. */
   readonly accent: string;
   readonly header: HeaderPicture | null;
+  /** Of student cards; absent on cards of before there were designs. */
+  readonly card?: CardDesign;
 }
 
 type Sizes = readonly [sizePt: number, floorPt: number, maxLines: number, gapMm: number];
@@ -253,6 +260,20 @@ const fronts: Readonly<Record<SheetKind, FaceDesign>> = {
       },
     ),
   },
+};
+
+/** On the back of a card: where it belongs, and whose it is, small, so that cut stacks are sorted. */
+export const cardBack: FaceDesign = {
+  padMm: 4,
+  codePadMm: 4,
+  way: 'over',
+  fills: false,
+  parts: [
+    text('what', 'text', [9, 6, 2, 0], 'above', 'quiet'),
+    text('meaning', 'text-bold', [11, 6.5, 5, 1], 'above'),
+    text('for-whom', 'text', [7.5, 6, 1, 2], 'foot', 'quiet'),
+    text('where', 'text', [7.5, 6, 1, 0.4], 'foot', 'quiet'),
+  ],
 };
 
 /** The design that comes with Hapset. */

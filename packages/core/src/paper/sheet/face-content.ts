@@ -44,12 +44,19 @@ export interface ArrowBox extends MmBox {
   readonly to: 'up' | 'left';
 }
 
+/** An area of one colour behind what is written on it. */
+export interface BandBox extends MmBox {
+  /** `#rrggbb`, pale enough for black letters. */
+  readonly colour: string;
+}
+
 /** Everything on one face, in mm from its cell's corner. */
 export interface FaceLayout {
   readonly code: CodeBox | null;
   readonly texts: readonly TextBox[];
   readonly pictures: readonly PictureBox[];
   readonly arrows: readonly ArrowBox[];
+  readonly bands: readonly BandBox[];
   /** Texts that end with an ellipsis. */
   readonly cut: readonly TextField[];
   /** Texts for which there is no room. */

@@ -312,6 +312,7 @@ function toSolution(
     texts,
     pictures,
     arrows,
+    bands: [],
     cut: placed.flatMap(({ part, text }) => (part.kind === 'text' && text?.cut === true ? [part.field] : [])),
   };
 }

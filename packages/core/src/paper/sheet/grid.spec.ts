@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { backOf, cellBox, checkGrid, cutsOf, fitGrid, placeOnPages, type Grid, type MmBox } from './grid.js';
+import { backOf, cellBox, checkGrid, cutsOf, fitGrid, type Grid, type MmBox } from './grid.js';
 
 const a4 = { widthMm: 210, heightMm: 297 };
 /** ISO/IEC 7810, ID-1. */
@@ -78,24 +78,6 @@ describe('a grid', () => {
     expect(checkGrid({ ...labels, leftMm: 16 })).toEqual({ ok: false, problem: { reason: 'beyond-page' } });
     expect(checkGrid({ ...labels, rows: 0 })).toEqual({ ok: false, problem: { reason: 'no-room' } });
     expect(() => cellBox(labels, 24)).toThrow(RangeError);
-  });
-
-  it('goes on at whichever label of a sheet that was begun, and never fills a cell twice', () => {
-    const grid = fitGrid(a4, id1, 10, 0);
-    if (!grid.ok) throw new Error('it fits');
-    expect(placeOnPages(grid.value, 3, 8)).toEqual([
-      { page: 0, cell: 8 },
-      { page: 0, cell: 9 },
-      { page: 1, cell: 0 },
-    ]);
-    fc.assert(
-      fc.property(
-        fc.nat(80),
-        fc.nat(9),
-        (count, startAt) =>
-          new Set(placeOnPages(grid.value, count, startAt).map(({ page, cell }) => `${page} ${cell}`)).size === count,
-      ),
-    );
   });
 
   it('is cut straight through: every cell’s edges are cuts, and touching cells share one', () => {

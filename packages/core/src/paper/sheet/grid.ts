@@ -95,19 +95,6 @@ export function cellBox(grid: Grid, index: number): MmBox {
   };
 }
 
-/** Page and cell of each thing, in their order. @param startAt the first cell of the first page that is still free, from 0 */
-export function placeOnPages(
-  grid: Grid,
-  count: number,
-  startAt = 0,
-): readonly { readonly page: number; readonly cell: number }[] {
-  const each = grid.columns * grid.rows;
-  return Array.from({ length: count }, (_, index) => ({
-    page: Math.floor((index + startAt) / each),
-    cell: (index + startAt) % each,
-  }));
-}
-
 /** The edge that a printer turns the paper about. */
 export type DuplexEdge = 'long' | 'short';
 

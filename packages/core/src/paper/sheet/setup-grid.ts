@@ -28,8 +28,13 @@ export function gridOf(setup: SheetSetup): Result<Grid, GridProblem> {
       return divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
     case 'student-card':
       return setup.perPage === 10
-        ? fitGrid(page, id1, edge, 0)
-        : divide(page, inset(whole, edge + markMm), setup.perPage, squareness);
+        ? fitGrid(page, setup.design.card === 'upright' ? turned(id1) : id1, edge, 0)
+        : divide(
+            page,
+            inset(whole, edge + markMm),
+            setup.perPage,
+            setup.design.card === 'upright' ? uprightness : squareness,
+          );
     case 'handout': {
       const area = inset(whole, Math.max(edge, 10));
       const body = { ...area, yMm: area.yMm + headMm, heightMm: area.heightMm - headMm - footMm };
@@ -42,6 +47,15 @@ export function gridOf(setup: SheetSetup): Result<Grid, GridProblem> {
       return grid.ok ? tallEnough(grid.value) : grid;
     }
   }
+}
+
+/** Nearest to a bank card that is upright. */
+function uprightness({ widthMm, heightMm }: PaperSize): number {
+  return -Math.abs(Math.log((heightMm / widthMm) * (id1.heightMm / id1.widthMm)));
+}
+
+function turned({ widthMm, heightMm }: PaperSize): PaperSize {
+  return { widthMm: heightMm, heightMm: widthMm };
 }
 
 function squareness({ widthMm, heightMm }: PaperSize): number {

@@ -1,15 +1,7 @@
 /** What is laid out and what comes of it: a setup with its cells, the items on each front, and the boxes of a page. */
 import { type BackField, type FaceField, type SheetDesign, type SheetKind, type TextField } from './design.js';
-import { type ArrowBox, type CodeBox, type PictureBox, type TextBox } from './face-content.js';
-import {
-  cellBox,
-  placeOnPages,
-  type DuplexAdjustment,
-  type DuplexEdge,
-  type Grid,
-  type MmBox,
-  type PaperSize,
-} from './grid.js';
+import { type ArrowBox, type BandBox, type CodeBox, type PictureBox, type TextBox } from './face-content.js';
+import { cellBox, type DuplexAdjustment, type DuplexEdge, type Grid, type MmBox, type PaperSize } from './grid.js';
 import { type PaperFormat } from './paper.js';
 import type { LabelGrid } from './kinds.js';
 import type { Surround } from '../../code/look/frame.js';
@@ -31,6 +23,8 @@ export interface SheetSetup {
   /** Null without backs. */
   readonly backs: { readonly edge: DuplexEdge; readonly adjustment: DuplexAdjustment } | null;
   readonly design: SheetDesign;
+  /** A new page begins with each group of items; absent where they follow each other. */
+  readonly newPagePerGroup?: boolean;
   /** What the printer can't reach at the edges. */
   readonly printerMarginMm: number;
   /** Over each page of a handout. */
@@ -46,6 +40,10 @@ export interface SheetItem {
   readonly neededMm: number;
   /** Width by height of a picture of what opens; null without. */
   readonly pictureAspect: number | null;
+  /** `#rrggbb` of the band of a student's card; absent without. */
+  readonly band?: string;
+  /** What it belongs to, as a class; '' or absent for none. */
+  readonly group?: string;
 }
 
 /** A part of a page that belongs to one code. */
@@ -69,6 +67,9 @@ export type PagePicture = PictureBox & OfItem;
 /** An arrow on a page. */
 export type PageArrow = ArrowBox & OfItem;
 
+/** A band on a page. */
+export type PageBand = BandBox & OfItem;
+
 /** A line to cut or fold along, or that parts things; from and to in mm. */
 export interface PageLine {
   readonly from: readonly [xMm: number, yMm: number];
@@ -84,6 +85,7 @@ export interface SheetPage extends PaperSize {
   readonly codes: readonly PageCode[];
   readonly pictures: readonly PagePicture[];
   readonly arrows: readonly PageArrow[];
+  readonly bands: readonly PageBand[];
   readonly lines: readonly PageLine[];
 }
 
@@ -95,13 +97,32 @@ export interface Composition {
 }
 
 /** Fronts, without backs. */
-export function frontsOf({ setup, grid, items }: Composition): number {
+export function frontsOf(composition: Composition): number {
+  const { setup, grid } = composition;
   const cells = grid.columns * grid.rows;
-  return Math.max(1, Math.ceil((items.length * setup.copies + startOf(setup)) / cells));
+  return Math.max(1, Math.ceil((slotsOf(composition).length + startOf(setup)) / cells));
 }
 
 function startOf({ kind, startAt }: SheetSetup): number {
   return kind === 'label' ? startAt : 0;
+}
+
+const knownSlots = new WeakMap<Composition, readonly (number | null)[]>();
+
+/** The item of each cell, page after page; null for cells that stay empty before the next group. */
+function slotsOf(composition: Composition): readonly (number | null)[] {
+  const known = knownSlots.get(composition);
+  if (known) return known;
+  const { setup, grid, items } = composition;
+  const each = grid.columns * grid.rows;
+  const slots: (number | null)[] = [];
+  items.forEach(({ group = '' }, item) => {
+    const isNew = item > 0 && group !== (items[item - 1]?.group ?? '');
+    while (setup.newPagePerGroup === true && isNew && slots.length % each !== 0) slots.push(null);
+    for (let copy = 0; copy < setup.copies; copy += 1) slots.push(item);
+  });
+  knownSlots.set(composition, slots);
+  return slots;
 }
 
 /** Pages of the file: each front with its back behind it, as a duplex printer wants them. */
@@ -111,15 +132,15 @@ export function pagesOf(composition: Composition): number {
 
 /** The items of a front with their cells. */
 export function cellsOn(
-  { setup, grid, items }: Composition,
+  composition: Composition,
   front: number,
 ): readonly { readonly item: number; readonly box: MmBox }[] {
+  const { setup, grid } = composition;
   const each = grid.columns * grid.rows;
-  const from = Math.max(0, front * each - startOf(setup));
-  const to = Math.min(items.length * setup.copies, (front + 1) * each - startOf(setup));
-  const cells = placeOnPages(grid, to, startOf(setup)).slice(from);
-  return cells.map(({ cell }, index) => ({
-    item: Math.floor((from + index) / setup.copies),
-    box: cellBox(grid, cell),
-  }));
+  const first = front * each - startOf(setup);
+  return slotsOf(composition)
+    .slice(Math.max(0, first), first + each)
+    .flatMap((item, index) =>
+      item === null ? [] : [{ item, box: cellBox(grid, Math.max(0, first) + index - first) }],
+    );
 }
