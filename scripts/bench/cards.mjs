@@ -1,6 +1,6 @@
 // 400 student cards as PDF: laid out, against the same texts in the same fonts and the same symbols written without layout.
 import { fileURLToPath } from 'node:url';
-import { cardTokenOf, plainChoices, plainSheetDesign } from '@hapset/core';
+import { cardBack, cardTokenOf, plainChoices, plainSheetDesign } from '@hapset/core';
 import { askItself, compareWithoutLayout, memoryOf } from '../pdf-without-layout.mjs';
 
 const latin = [
@@ -47,7 +47,7 @@ export async function bench() {
 }
 
 function jobOf(names) {
-  const design = plainSheetDesign('student-card');
+  const design = { ...plainSheetDesign('student-card'), card: 'band', back: cardBack };
   const setup = {
     ...plainChoices('student-card', 'A4'),
     fields: ['title', 'class', 'number', 'place'],
@@ -79,6 +79,7 @@ function jobOf(names) {
         neededMm: 15,
         rehearsedMm: 15,
         picture: null,
+        band: '#ffe08a',
       },
     };
   });

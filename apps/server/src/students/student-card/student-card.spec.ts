@@ -102,7 +102,7 @@ describe('student cards', () => {
       codes: 12,
       pages: 2,
       state: 'done',
-      fileName: 'All classes, student cards.pdf',
+      fileName: 'All classes, A4, 10 per page, student cards.pdf',
     });
     const texts = [...(await cardsOf(print, 1)), ...(await cardsOf(print, 2))];
     expect(texts).toHaveLength(12);

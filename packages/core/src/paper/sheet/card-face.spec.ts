@@ -100,7 +100,7 @@ describe('a student’s card', () => {
     const { leftOut, texts: all } = lay(
       'big-code',
       { texts: { ...texts, place: long, title: `${long} ${long}` } },
-      small,
+      { ...small, heightMm: 30 },
     );
     expect(leftOut.length).toBeGreaterThan(0);
     expect(leftOut).not.toContain('title');

@@ -97,7 +97,7 @@ function besideBoxes(
 }
 
 function uprightBoxes({ xMm, yMm, widthMm, heightMm }: MmBox, shape: Shape, { padMm, bandMm }: Pads): CardBoxes {
-  const sizeMm = Math.min((widthMm - 2 * codePadMm) / shape.across, (heightMm * 0.5) / shape.down);
+  const sizeMm = Math.min((widthMm - 2 * codePadMm) / shape.across, (heightMm * 0.46) / shape.down);
   const code = {
     xMm: xMm + (widthMm - sizeMm * shape.across) / 2,
     yMm: yMm + heightMm - codePadMm - sizeMm * shape.down,
