@@ -20,7 +20,7 @@ export async function compareWithoutLayout(cases) {
   const found = [];
   for (const [name, job] of Object.entries(cases)) {
     const pages = writingsOf(job);
-    const own = () => answerTask({ kind: 'pdf', job });
+    const own = () => answerTask({ kind: 'pdf', order: job });
     const plain = () => withoutLayout(job, pages);
     const bytes = (await own()).length;
     await plain();
@@ -38,7 +38,7 @@ export async function compareWithoutLayout(cases) {
 }
 
 export async function memoryOf(job) {
-  await answerTask({ kind: 'pdf', job });
+  await answerTask({ kind: 'pdf', order: job });
   return { peakMb: Math.round(process.resourceUsage().maxRSS / 1024) };
 }
 

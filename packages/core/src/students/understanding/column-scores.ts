@@ -108,7 +108,9 @@ export function figuresOf(looks: readonly CellLook[], rows: number): ColumnFigur
 export function scoreColumn(figures: ColumnFigures): Required<RoleScores> {
   const { share, count } = figures;
   if (count === 0) return emptyScores;
-  const isOdd = share(({ date, phone, decimal }) => date || phone || decimal) > 0.5;
+  // "5.1" and "5.2" again and again are classes, not marks.
+  const isMark = share(({ decimal }) => decimal) > 0.5 && figures.distinct > 0.5;
+  const isOdd = isMark || share(({ date, phone }) => date || phone) > 0.5;
   if (isOdd) return oddScores;
   const names = scoreNames(figures);
   return { ...names, id: scoreId(figures), class: scoreClass(figures), year: scoreYear(figures) };

@@ -9,6 +9,7 @@ import {
   positionHeads,
   rosterHeads,
   roleWords,
+  whichNameWords,
 } from './words-of-heads.js';
 
 /** For each role that a head may mean, in units of `sure`; a role that is not named is not meant. Below zero: ruled out. */
@@ -27,6 +28,9 @@ const sure = 6;
 const likely = 4.5;
 const maybe = 3.5;
 const guess = 2.5;
+const lastResort = 0.4;
+/** Only where what is in the column is clearly one. */
+const hardly = -0.5;
 /** Mistyped words are shorter than that only where they say nothing. */
 const longEnoughForSlips = 5;
 
@@ -50,6 +54,7 @@ const words = collect([
   ...entriesOf(rosterHeads).filter(([, whole]) => !whole.includes(' ') && whole.length > 2 && !persons.has(whole)),
 ]);
 const joining = foldedSet(joiningWords);
+const whichName = foldedSet(whichNameWords);
 const others = foldedSet(otherWords);
 const positions = foldedSet(positionHeads);
 const beginnings = otherBeginnings.map(folded);
@@ -73,12 +78,18 @@ export function scoreHead(head: string): HeadScores {
   if (whole) return { scores: withNeighbours(fill(whole, sure)), known: true, other: false };
   if (withoutBlanks.test(key)) return scoreWithoutBlanks(key);
   const tokens = key.split(/[\s/,;#&+-]+/u).filter((token) => token !== '');
-  if (tokens.some(isOther) || others.has(key)) return { scores: {}, known: true, other: true };
+  if (tokens.some(isOther) || others.has(key)) return aboutOther(tokens);
   const byWords = scoreWords(tokens, key);
   if (byWords) return { scores: byWords, known: true, other: false };
   const slip = nearest(key, wholes);
   if (slip) return { scores: withNeighbours(fill(slip, likely)), known: true, other: false };
   return { scores: {}, known: false, other: false };
+}
+
+/** A class may be called by its teacher: "Teacher/Class". What is in the column decides. */
+function aboutOther(tokens: readonly string[]): HeadScores {
+  const isClass = tokens.some((token) => !isOther(token) && words.get(token)?.has('class') === true);
+  return isClass ? { scores: { class: hardly }, known: true, other: false } : { scores: {}, known: true, other: true };
 }
 
 const fill = (roles: Iterable<NamedRole>, score: number): RoleScores =>
@@ -90,9 +101,11 @@ const positionScores = (key: string): RoleScores =>
 
 /** "Name" alone may be the family's, "Nome" alone the whole name; a whole name may have the family name first. */
 function withNeighbours(scores: RoleScores): RoleScores {
-  const { name, given, family } = scores;
+  const { name, given, family, class: group, year } = scores;
   return {
     ...scores,
+    // Where classes are called streams or sections, the year is called class.
+    ...(group !== undefined && { year: year ?? lastResort }),
     ...(name !== undefined && { familyFirst: name - 0.5, family: family ?? name - 2.5, given: given ?? name - 3 }),
     ...(given !== undefined && name === undefined && { name: given - 2.5 }),
     ...(family !== undefined && name === undefined && { name: family - 3, familyFirst: family - 3 }),
@@ -105,7 +118,9 @@ function isOther(token: string): boolean {
 
 /** What the words of a head say together; null where none is known. */
 function scoreWords(tokens: readonly string[], key: string): RoleScores | null {
-  const meant = tokens.map(rolesOfWord);
+  // "First name", "Último nome": which of the names it is, whatever the word for a name is.
+  const which = tokens.filter((token) => whichName.has(token));
+  const meant = (which.length > 0 ? which : tokens).map(rolesOfWord);
   const said = meant.filter((roles): roles is ReadonlySet<NamedRole> => roles !== null);
   const isPerson = tokens.some((token) => persons.has(token));
   // "Student" alone is the student's name.
@@ -115,15 +130,26 @@ function scoreWords(tokens: readonly string[], key: string): RoleScores | null {
   if (partsTogether(has, tokens, key)) return wholeInOrder(at('family'), at('given'), at('name'));
   if (has('class')) return classOrYear(has, tokens);
   if (has('family') || has('given') || has('middle')) return partOfName(said, tokens);
-  return scoreWhole(has, { isPerson, isMore: tokens.length > 1 }) ?? fill(said[0] ?? [], likely);
+  return (
+    scoreWhole(has, {
+      isPerson,
+      isMore: tokens.length > 1,
+      isAddress: tokens.some((token) => /mail$/u.test(token)),
+    }) ?? fill(said[0] ?? [], likely)
+  );
 }
 
 function scoreWhole(
   has: (role: NamedRole) => boolean,
-  { isPerson, isMore }: { readonly isPerson: boolean; readonly isMore: boolean },
+  {
+    isPerson,
+    isMore,
+    isAddress,
+  }: { readonly isPerson: boolean; readonly isMore: boolean; readonly isAddress: boolean },
 ): RoleScores | null {
   if (has('name')) return withNeighbours({ name: isPerson ? likely : maybe });
-  if (has('id')) return { id: isPerson || isMore ? likely : maybe };
+  // An address is an id where there is no other.
+  if (has('id')) return { id: isAddress ? lastResort : isPerson || isMore ? likely : maybe };
   return has('year') ? { year: likely } : null;
 }
 

@@ -22,7 +22,7 @@ export const rosterHeads: Readonly<Record<Exclude<NamedRole, 'familyFirst'>, rea
   name: list(`
     name, full name, student, student name, pupil, pupil name, schuler, nom complet, eleve, nombre completo, alumno,
     alumna, nome completo, aluno, leerling, naam, uczen, elev, namn, имя и фамилия, ученик, ονοματεπωνυμο, الاسم, שם
-    מלא, שם, 姓名, 氏名, 이름, ho va ten, ho ten, ad soyad, नाम, navn, nev, nama, nama siswa, child, learner, nimi, ime i
+    מלא, שם, 姓名, 氏名, 이름, ho va ten, ho ten, ho ten hoc sinh, ho va ten hoc sinh, ad soyad, नाम, navn, nev, nama, nama siswa, child, learner, nimi, ime i
     prezime
   `),
   prefix: list(`
@@ -102,10 +102,15 @@ export const roleWords: Readonly<Record<Exclude<NamedRole, 'familyFirst'>, reado
 
 /** Words for a person, which say nothing of the part of the name: "Student First", "Élève". */
 export const personWords: readonly string[] = list(`
-  student, students, pupil, pupils, child, children, learner, learners, scholar, candidate, user, schuler,
+  student, students, hoc, sinh, pupil, pupils, child, children, learner, learners, scholar, candidate, user, schuler,
   schulerin, schuler/in, kind, eleve, eleves, alumno, alumna, alumno/a, alunno, aluno, leerling, uczen, ucznia,
   elev, elever, zak, ogrenci, siswa, ученик, учащегося, учень, person, الطالب, התלמיד, תלמיד, विद्यार्थी, school,
   full, lengkap, completo, complet, of, de, do, des, legal, s, का, the, own, as, in, local, stu
+`);
+
+/** Words that say which of the names a name is. */
+export const whichNameWords: readonly string[] = list(`
+  first, last, given, family, middle, primeiro, ultimo, primer, primero, pierwsze, drugie
 `);
 
 /** Two words and more that join parts of a name: "Nom et prénom". */
@@ -119,8 +124,8 @@ export const otherWords: readonly string[] = list(`
   advisor, coach, doctor, mutter, vater, eltern, lehrer, klassenlehrer, mentor, padre, madre, tutor legal,
   responsable, encarregado, pere, mere, rodic, zastupce, zakonny, wali, ayah, ibu, anyja, apja, matki, ojca,
   opiekun, पिता, माता, הורה, ولي, родител, πατρωνυμο, birth, born, birthday, dob, geb, geburtsdatum, geboren,
-  naissance, naiss, ne(e), nascita, nac, nacimiento, nascimento, urodzenia, narozeni, fodd, fodselsdato,
-  syntymaaika, рождения, sinh, dogum, geb.datum, geburtstag, age, gender, sex, sexe, sexo, geschlecht, geslacht,
+  naissance, naiss, ne(e), nascita, nac, nacimiento, nascimento, urodzenia, narozeni, ngay sinh, fodd, fodselsdato,
+  syntymaaika, рождения, dogum, geb.datum, geburtstag, age, gender, sex, sexe, sexo, geschlecht, geslacht,
   plec, cinsiyet, l/p, phone, mobile, telefon, telephone, tel, handy, telefono, telefone, טלפון, هاتف, address,
   adresse, street, strasse, town, city, ort, plz, postcode, zip, house, nationality, language, staatsangeh,
   staatsangehorigkeit, sprache, konfession, religion, sen, medical, notes, note, remark, remarks, bemerkung,
