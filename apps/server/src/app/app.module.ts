@@ -33,6 +33,7 @@ import { SchoolClassModule } from '../school/school-class/school-class.module.js
 import { SchoolModule } from '../school/settings/school.module.js';
 import { ServiceDescriptionModule } from '../gather/service-description/service-description.module.js';
 import { SheetModule } from '../paper/sheet/sheet.module.js';
+import { StudentPhotoModule } from '../students/student-photo/student-photo.module.js';
 import { StudentModule } from '../students/student/student.module.js';
 import { StudentCardModule } from '../students/student-card/student-card.module.js';
 import { StudentPageModule } from '../student-pages/student-page/student-page.module.js';
@@ -93,6 +94,7 @@ export class AppModule {
         SheetModule,
         PictureModule,
         StudentModule,
+        StudentPhotoModule,
         StudentCardModule,
         NewsModule,
         BenchModule,

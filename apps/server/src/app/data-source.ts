@@ -27,6 +27,7 @@ import { RetentionRow } from '../school/retention/retention.entity.js';
 import { RosterImport } from '../students/student/roster-import.entity.js';
 import { ComparedRoster } from '../students/student/compared-roster.entity.js';
 import { Student } from '../students/student/student.entity.js';
+import { StudentPhoto } from '../students/student-photo/student-photo.entity.js';
 import { CardReading } from '../students/student-card/card-reading.entity.js';
 import { PrintedCard } from '../students/student-card/printed-card.entity.js';
 import { StudentCard } from '../students/student-card/student-card.entity.js';
@@ -65,6 +66,7 @@ import { AnsweredRequests1811000000000 } from '../platform/database/migrations/1
 import { SchoolLanguage1812000000000 } from '../platform/database/migrations/1812000000000-school-language.js';
 import { PlainNames1813000000000 } from '../platform/database/migrations/1813000000000-plain-names.js';
 import { StaffAccounts1814000000000 } from '../platform/database/migrations/1814000000000-staff-accounts.js';
+import { StudentPhotos1821000000000 } from '../platform/database/migrations/1821000000000-student-photos.js';
 import { CardBacks1820000000000 } from '../platform/database/migrations/1820000000000-card-backs.js';
 import { YearEnds1819000000000 } from '../platform/database/migrations/1819000000000-year-ends.js';
 import { ReadingsById1818000000000 } from '../platform/database/migrations/1818000000000-readings-by-id.js';
@@ -104,6 +106,7 @@ export const entities = [
   StudentCard,
   PrintedCard,
   CardReading,
+  StudentPhoto,
   DescribedService,
   StoredContent,
   KeptFile,
@@ -156,6 +159,7 @@ export const migrations = [
   ReadingsById1818000000000,
   YearEnds1819000000000,
   CardBacks1820000000000,
+  StudentPhotos1821000000000,
 ];
 
 export function dataSourceOptions(configuration: Configuration): DataSourceOptions {

@@ -290,6 +290,7 @@ async function schoolChanges({ scene, ids, get }: Reading): Promise<readonly Cha
         shortLinkHost: 'k.new.example',
         visitorNetworks: ['10.1.0.0/16'],
         cardReturnTo: '1 Mill Lane, 01632 960001',
+        studentPhotos: true,
       },
       read: async () => ({ ...(await get<SchoolView>('/api/school')) }),
     },

@@ -6,6 +6,9 @@ import { words } from './scene.js';
 import { testPassword } from './test-server.js';
 import { cardsRequest } from './cards-request.js';
 
+/** PNG. */
+export const onePixel =
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
 /** Ids stand for Maren's things. */
 type Bodies = Partial<Record<RouteName, (ids: Readonly<Record<string, string>>) => object>>;
 /** Places of one material alone. */
@@ -54,6 +57,7 @@ export const bodies: Bodies = {
     shortLinkHost: null,
     visitorNetworks: [],
     cardReturnTo: '',
+    studentPhotos: true,
     version: 1,
   }),
   createClass: () => ({ name: 'x', studentAccounts: 'none', deviceIds: [] }),
@@ -119,6 +123,8 @@ export const bodies: Bodies = {
   changeTeacherClasses: () => ({ limited: null }),
   eraseStudents: () => ({ className: 'nobody is in this one' }),
   leaveClass: () => ({ className: 'nobody is in this one' }),
+  matchPhotos: () => ({ files: ['00123.jpg'] }),
+  addStudentPhoto: () => ({ picture: onePixel }),
   leaveStudents: () => ({ studentIds: [newId()], left: true }),
   endYear: () => ({ moves: [{ className: 'nobody is in this one', to: 'nor in that one' }] }),
   compareRoster: () => ({ students: [student] }),

@@ -154,6 +154,11 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../students/student/next-year-page.js')).NextYearPage }),
       },
       {
+        path: 'school/students/photos',
+        handle: { guide: 'cards' },
+        lazy: async () => ({ Component: (await import('../students/student-photo/photos-page.js')).PhotosPage }),
+      },
+      {
         path: 'school/students/cards',
         handle: { guide: 'cards' },
         lazy: async () => ({ Component: (await import('../students/student-card/cards-page.js')).CardsPage }),

@@ -50,6 +50,9 @@ export const limits = {
     devices: 60,
   },
   studentsPage: 100,
+  photosAtOnce: 1000,
+  /** Of a photo that a browser made small, in base64. */
+  photoLength: 700_000,
   schoolYearLength: 20,
   cardReturnToLength: 200,
   /** Who leave together. */

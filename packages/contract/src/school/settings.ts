@@ -26,6 +26,8 @@ export interface SchoolView extends PrinterSettings {
   readonly visitorNetworks: readonly string[];
   /** Where found student cards are to be brought, as it is printed on their backs: address and phone; '' for the name alone. */
   readonly cardReturnTo: string;
+  /** The school keeps photos of students for their cards. */
+  readonly studentPhotos: boolean;
   readonly version: number;
 }
 

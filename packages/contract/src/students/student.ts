@@ -17,6 +17,8 @@ export interface StudentView extends NameParts {
   readonly cardMadeAt: string | null;
   /** Since when their card is lost, where none was made after it. */
   readonly cardLostAt: string | null;
+  /** When their photo was added; null without, and where the school has none. */
+  readonly photoAt: string | null;
   /** What was edited by hand, with what the roster says instead. */
   readonly edited: EditedParts;
   readonly version: number;
@@ -139,6 +141,21 @@ export interface ChangeStudent {
   readonly schoolId?: string | null;
 }
 
+/** Names of files, whose photos they are is looked for. */
+export interface MatchPhotos {
+  readonly files: readonly string[];
+}
+
+/** For each file, in their order, the student whose photo it is; null where nobody or more than one is meant. */
+export interface PhotoMatches {
+  readonly students: readonly (Pick<StudentView, 'id' | 'name' | 'className'> | null)[];
+}
+
+/** A photo as it is to be on the card. @property picture base64 of a JPEG, PNG or WebP; it is cut to 4:5 in its middle */
+export interface AddPhoto {
+  readonly picture: string;
+}
+
 /** Students who leave the school together, or are back. */
 export interface LeaveStudents {
   readonly studentIds: readonly string[];
@@ -156,7 +173,7 @@ export interface LeaveClass {
 }
 
 /** What may stand on a card beside the name. */
-export const cardFields = ['class', 'id', 'school'] as const;
+export const cardFields = ['class', 'id', 'school', 'photo'] as const;
 /** One of them. */
 export type CardField = (typeof cardFields)[number];
 

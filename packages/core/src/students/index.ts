@@ -5,7 +5,7 @@ export {
   type RosterLayout,
   type RosterRole,
   type RosterRows,
-} from './understanding/roster-layout.js';
+} from './roster/roster-layout.js';
 export {
   likeliestRoster,
   understandRoster,
@@ -25,6 +25,7 @@ export {
   type RosterStudent,
   type SameId,
 } from './roster/read-roster.js';
+export { matchPhotos, type PhotoStudent } from './roster/match-photos.js';
 export { nextYearName, proposeYearEnd, type YearEndMove } from './roster/next-year.js';
 export { tellingNames } from './roster/telling-names.js';
 export { compareRoster, type ChangedStudent, type Known, type RosterComparison } from './roster/compare-roster.js';

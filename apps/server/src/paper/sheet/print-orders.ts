@@ -13,6 +13,8 @@ import { Sheet } from './sheet.entity.js';
 export interface ContentSource {
   /** In their order. */
   readonly load: (printId: string) => Promise<readonly SheetContent[]>;
+  /** What they show beside what every sheet may; by its id. */
+  readonly pictures?: (contents: readonly SheetContent[]) => Promise<Record<string, Uint8Array>>;
   /** For a print that never became one. */
   readonly forget: (printId: string) => Promise<void>;
 }
@@ -36,8 +38,13 @@ export class PrintOrders {
   }
 
   async load({ id, revision, kind, setup, han, name, madeAt }: PrintRecord): Promise<SheetOrder> {
-    const contents = await this.sourceOf(kind).load(id);
-    const pictures = { ...(await this.pictures.again(contents)), ...(await this.planner.picturesOf(contents, setup)) };
+    const source = this.sourceOf(kind);
+    const contents = await source.load(id);
+    const pictures = {
+      ...(await this.pictures.again(contents)),
+      ...(await this.planner.picturesOf(contents, setup)),
+      ...(await source.pictures?.(contents)),
+    };
     return { key: `${id} ${revision}`, setup, contents, han, pictures, title: name, madeAt: madeAt.getTime() };
   }
 

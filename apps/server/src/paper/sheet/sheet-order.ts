@@ -13,6 +13,7 @@ import {
   type FaceField,
   type GridProblem,
   type LookDesign,
+  type PagePicture,
   type Result,
   type SheetSetup,
   type SheetItem,
@@ -46,6 +47,8 @@ export interface MoreContent {
   readonly rehearsedMm: number;
   /** Of what opens, by its check; or a symbol, by its icon. */
   readonly picture: { readonly id: string; readonly aspect: number } | null;
+  /** Of the student; absent without. */
+  readonly photo?: { readonly id: string; readonly aspect: number };
   /** `#rrggbb` of the band of a student's card; absent without. */
   readonly band?: string;
   /** What it belongs to, where a new page begins with each group. */
@@ -111,6 +114,7 @@ export function drawableOf(
     ...boxOf(index),
     neededMm: content.more?.neededMm ?? Infinity,
     pictureAspect: content.more?.picture?.aspect ?? null,
+    ...(content.more?.photo !== undefined && { photoAspect: content.more.photo.aspect }),
     ...(content.more?.band !== undefined && { band: content.more.band }),
     ...(content.more?.group !== undefined && { group: content.more.group }),
   }));
@@ -139,4 +143,15 @@ function modulesFor(payload: string, level: ErrorCorrectionLevel | undefined): n
   const size = chooseSize(payload, level);
   if (!size.ok) throw new RangeError('no code holds that payload');
   return modulesOf(size.value.version);
+}
+
+/** Under which id the bytes of a picture on a page are. */
+export function pictureId(
+  { which, item }: PagePicture,
+  contents: readonly SheetContent[],
+  header: { readonly pictureId: string } | null,
+): string | undefined {
+  if (which === 'header') return header?.pictureId;
+  const more = contents[item]?.more;
+  return which === 'photo' ? more?.photo?.id : more?.picture?.id;
 }

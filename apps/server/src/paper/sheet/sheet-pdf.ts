@@ -19,7 +19,7 @@ import { drawOnPdf, startPdf, type PictureBytes } from '../picture/draw-pdf.js';
 import { fontBytes, type Face } from '../../code/typeface/faces.js';
 import { measureIn, shapeLine, type HanForms } from '../../code/typeface/shaped-line.js';
 import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
-import type { Drawable, SheetOrder } from './sheet-order.js';
+import { pictureId, type Drawable, type SheetOrder } from './sheet-order.js';
 
 /** @param onPage hears how many pages are drawn; the drawing pauses there, so that it can be stopped */
 export async function drawSheetsPdf(
@@ -85,13 +85,10 @@ class PageDrawing {
 
   private drawPicture(picture: SheetPage['pictures'][number]): void {
     const { drawable, order, pictures } = this.drawn;
-    const ofHeader = picture.which === 'header';
-    const id = ofHeader
-      ? drawable.composition.setup.design.header?.pictureId
-      : order.contents[picture.item]?.more?.picture?.id;
+    const id = pictureId(picture, order.contents, drawable.composition.setup.design.header);
     const bytes = pictures.get(id ?? '');
     if (!bytes) return;
-    this.addFigure(ofHeader ? 'The school' : 'What opens', () =>
+    this.addFigure(pictureWords[picture.which], () =>
       this.turned(
         picture.turned,
         picture,
@@ -142,6 +139,8 @@ class PageDrawing {
     this.document.font(face);
   }
 }
+
+const pictureWords = { header: 'The school', material: 'What opens', photo: 'Photo of the student' } as const;
 
 export interface PlacedLine {
   readonly runs: ReturnType<typeof shapeLine>['runs'];

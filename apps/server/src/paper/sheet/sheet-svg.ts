@@ -4,7 +4,7 @@ import { outlined } from '../picture/outlined.js';
 import type { PictureBytes } from '../picture/draw-pdf.js';
 import { outlineRun } from '../../code/typeface/outline-text.js';
 import { lineColours, lineWidthsMm, toneColour } from './sheet-colours.js';
-import type { Drawable, SheetOrder } from './sheet-order.js';
+import { pictureId, type Drawable, type SheetOrder } from './sheet-order.js';
 import { arrowPath, placedLines } from './sheet-pdf.js';
 
 const pointMm = 25.4 / 72;
@@ -18,7 +18,9 @@ export function drawSheetSvg(
   const { accent, header } = composition.setup.design;
   const address = (id: string): string | null => {
     const bytes = pictures.get(id);
-    return bytes ? `data:image/png;base64,${Buffer.from(bytes).toString('base64')}` : null;
+    // Photos are JPEG, all else is PNG.
+    const type = bytes?.[0] === 0xff ? 'jpeg' : 'png';
+    return bytes ? `data:image/${type};base64,${Buffer.from(bytes).toString('base64')}` : null;
   };
   const parts = [
     ...page.bands.map(
@@ -33,9 +35,7 @@ export function drawSheetSvg(
       (arrow) => `<path d="${arrowPath(arrow)}" transform="translate(${round(arrow.xMm)} ${round(arrow.yMm)})"/>`,
     ),
     ...page.pictures.map((picture) => {
-      const href = address(
-        (picture.which === 'header' ? header?.pictureId : order.contents[picture.item]?.more?.picture?.id) ?? '',
-      );
+      const href = address(pictureId(picture, order.contents, header) ?? '');
       return href === null
         ? ''
         : `<image${turn(picture, picture.turned)} x="${round(picture.xMm)}" y="${round(picture.yMm)}" width="${round(picture.widthMm)}" height="${round(picture.heightMm)}" href="${href}"/>`;

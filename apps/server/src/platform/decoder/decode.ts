@@ -51,6 +51,8 @@ function run(task: DecoderTask): Promise<PreparedContent | LookedInto | DecodedP
       return lookInto(task.file);
     case 'centre':
       return centre(task.file, task.widestPx);
+    case 'photo':
+      return photo(task);
     case 'preview':
       return preview(task);
   }
@@ -94,6 +96,14 @@ async function centre(file: string, widestPx: number): Promise<DecodedPicture> {
     .rotate()
     .resize(widestPx, widestPx, { fit: 'inside', withoutEnlargement: true });
   return decoded(picture.png());
+}
+
+async function photo({ picture, widthPx, heightPx }: Extract<DecoderTask, { kind: 'photo' }>): Promise<DecodedPicture> {
+  const cut = (await openPicture(Buffer.from(picture), { failOn: 'error' }))
+    .rotate()
+    .resize(widthPx, heightPx, { fit: 'cover' })
+    .flatten({ background: '#ffffff' });
+  return decoded(cut.jpeg({ quality: 84 }));
 }
 
 async function preview({

@@ -12,6 +12,8 @@ export type DecoderTask =
   | { readonly kind: 'look-into'; readonly file: string }
   /** A picture for the middle of codes: PNG of at most so many pixels a side. */
   | { readonly kind: 'centre'; readonly file: string; readonly widestPx: number }
+  /** A photo for a card: JPEG, upright, cut in its middle, without anything that a camera wrote into it. */
+  | { readonly kind: 'photo'; readonly picture: Uint8Array; readonly widthPx: number; readonly heightPx: number }
   /** A page's own picture, small: WebP. */
   | { readonly kind: 'preview'; readonly picture: Uint8Array; readonly widthPx: number; readonly heightPx: number };
 

@@ -38,6 +38,7 @@ const own: Partial<Record<RouteName, BodyBudget>> = {
   compareRoster: roster,
   previewCards: cards,
   makeCards: cards,
+  addStudentPhoto: { ...usual, bytes: 1024 * kilobyte },
   saveMaterialRehearsal: rehearsals,
   saveStationRehearsal: rehearsals,
   keepService: description,

@@ -4,6 +4,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -63,6 +64,7 @@ export class ChangeSchoolDto implements ChangeSchool {
   })
   visitorNetworks: readonly string[];
   @IsString() @MaxLength(limits.cardReturnToLength) cardReturnTo: string;
+  @IsBoolean() studentPhotos: boolean;
   @IsInt() version: number;
 }
 export const sameChangeSchool: Exact<Plain<ChangeSchoolDto>, Plain<ChangeSchool>> = true;

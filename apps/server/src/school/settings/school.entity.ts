@@ -27,6 +27,7 @@ export class School {
   /** Account ids of teachers with the classes that they see; null while all see all. */
   @Column({ type: 'json', nullable: true }) teacherClasses: Readonly<Record<string, readonly string[]>> | null;
   @Column({ ...textColumn(limits.cardReturnToLength), default: '' }) cardReturnTo: string;
+  @Column({ type: 'boolean', default: false }) studentPhotos: boolean;
   @Column(optionalTimeColumn) printerTestedAt: Date | null;
   @Column({ type: 'int', default: 1 }) version: number;
   /** When the demo data came in; it does so once. */

@@ -49,6 +49,7 @@ export class SchoolService {
       looksMadeBy: 'staff' as const,
       teacherClasses: null,
       cardReturnTo: '',
+      studentPhotos: false,
       printerTestedAt: null,
       version: 1,
       demoLoadedAt: null,

@@ -49,6 +49,7 @@ describe('the school', () => {
     shortLinkHost: 'k.fernhollow.example',
     visitorNetworks: ['10.20.0.0/16'],
     cardReturnTo: '3 Mill Lane, Springcote, 01632 960001',
+    studentPhotos: false,
   };
 
   it('is changed by its administrator, under a version', async () => {

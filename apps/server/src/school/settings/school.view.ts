@@ -14,6 +14,7 @@ export function toSchoolView({
   shortLinkHost,
   visitorNetworks,
   cardReturnTo,
+  studentPhotos,
   version,
 }: School): SchoolView {
   return {
@@ -29,6 +30,7 @@ export function toSchoolView({
     shortLinkHost,
     visitorNetworks: visitorNetworks ?? [],
     cardReturnTo,
+    studentPhotos,
     version,
   };
 }

@@ -91,7 +91,7 @@ describe('designs of student cards', () => {
         .greyscale()
         .raw()
         .toBuffer({ resolveWithObject: true });
-      const frame = { widthPx: info.width, heightPx: info.height, grey: new Uint8ClampedArray(data) };
+      const frame = { widthPx: info.width, heightPx: info.height, grey: new Uint8Array(data) };
       const texts = await Promise.all(engines.map(async (engine) => (await engine.read(frame))?.text ?? 'nothing'));
       if (new Set(texts).size > 1) throw new Error(`cell ${cell} reads ${texts.join(' and ')}`);
       read.push(texts[0] ?? 'nothing');

@@ -27,12 +27,13 @@ import { noTexts, type SheetContent, type SheetOrder } from '../../paper/sheet/s
 import { symbolPicture, symbolPictures } from '../../paper/sheet/sheet-pictures.js';
 import { SheetPlanner } from '../../paper/sheet/sheet-planner.js';
 import type { SheetNotes } from '../../paper/sheet/sheet.work.js';
+import { StudentPhotoService } from '../student-photo/student-photo.service.js';
 import { StudentService, type StudentOnCard } from '../student/student.service.js';
 import { missingCharacters } from '../../code/typeface/shaped-line.js';
 
 /** As long as all are: what is previewed has no card yet. */
 const tokenToCome = cardTokenOf(Array.from({ length: cardTokenNumbers }, (_, index) => index));
-const fieldOf: Readonly<Record<CardsRequest['fields'][number], FaceField>> = {
+const fieldOf: Readonly<Record<Exclude<CardsRequest['fields'][number], 'photo'>, FaceField>> = {
   class: 'class',
   id: 'number',
   school: 'place',
@@ -53,6 +54,7 @@ export class CardPlanner {
     private readonly devices: DeviceService,
     private readonly school: SchoolService,
     private readonly students: StudentService,
+    private readonly photos: StudentPhotoService,
     private readonly clock: Clock,
   ) {}
 
@@ -72,6 +74,7 @@ export class CardPlanner {
       words: wordsOf(school.language),
       neededFor: neededSizes(await this.devices.list()),
       bands: await this.bands(request.band),
+      photos: request.fields.includes('photo') ? await this.photos.load(students.map(({ id }) => id)) : new Map(),
       showsId: (id) => request.fields.includes('id') || namesakes.has(id),
     };
     const contents = await mapInSlices(students, (student) => {
@@ -84,6 +87,7 @@ export class CardPlanner {
     const pictures = {
       ...(await this.sheets.picturesOf(contents, setup)),
       ...(await symbolPictures(symbol === null ? [] : [symbol.id])),
+      ...Object.fromEntries([...facts.photos].map(([id, bytes]) => [photoId(id), bytes])),
     };
     return {
       order: {
@@ -97,6 +101,12 @@ export class CardPlanner {
       students,
       withoutId,
     };
+  }
+
+  /** For a print that is drawn again: photos that are still there. */
+  async photosOf(contents: readonly SheetContent[]): Promise<Record<string, Uint8Array>> {
+    const found = await this.photos.load(studentsInPhotos(contents));
+    return Object.fromEntries([...found].map(([id, bytes]) => [photoId(id), bytes]));
   }
 
   private async setupOf(
@@ -127,6 +137,20 @@ export class CardPlanner {
   }
 }
 
+/** Width by height of all photos. */
+const photoAspect = 4 / 5;
+const photoPrefix = 'photo:';
+
+/** Under which a student's photo is among the pictures of an order. */
+function photoId(studentId: string): string {
+  return `${photoPrefix}${studentId}`;
+}
+
+/** @param contents of a print @returns whose photos it shows */
+function studentsInPhotos(contents: readonly SheetContent[]): readonly string[] {
+  return contents.flatMap(({ more }) => (more?.photo ? [more.photo.id.slice(photoPrefix.length)] : []));
+}
+
 type School = Awaited<ReturnType<SchoolService['get']>>;
 
 interface CardFacts {
@@ -137,6 +161,8 @@ interface CardFacts {
   readonly neededFor: (payload: string) => number;
   /** Colours by class or year. */
   readonly bands: ReadonlyMap<string, string>;
+  /** JPEG by student. */
+  readonly photos: ReadonlyMap<string, Uint8Array>;
   readonly showsId: (studentId: string) => boolean;
 }
 
@@ -173,7 +199,7 @@ function namesakesOf(students: readonly StudentOnCard[]): ReadonlySet<string> {
 /** With the id where namesakes need it, asked for or not. */
 function fieldsOf(asked: CardsRequest['fields'], namesakes: ReadonlySet<string>): readonly FaceField[] {
   const fields = namesakes.size > 0 && !asked.includes('id') ? [...asked, 'id' as const] : asked;
-  return fields.map((field) => fieldOf[field]);
+  return fields.flatMap((field) => (field === 'photo' ? [] : [fieldOf[field]]));
 }
 
 /** Equal payloads, and equal sizes, are worked out once. */
@@ -199,7 +225,7 @@ function neededSizes(devices: readonly DeviceProfile[]): (payload: string) => nu
 
 function contentOf(student: StudentOnCard, payload: string, facts: CardFacts): SheetContent {
   const { name, className, year, id, schoolId } = student;
-  const { request, school, words, neededFor, bands, showsId } = facts;
+  const { request, school, words, neededFor, bands, photos, showsId } = facts;
   const neededMm = neededFor(payload);
   const { schoolYear, validUntil, symbol } = request;
   const yearWords = schoolYear.trim() === '' ? '' : words.year(schoolYear.trim());
@@ -224,6 +250,7 @@ function contentOf(student: StudentOnCard, payload: string, facts: CardFacts): S
       neededMm,
       rehearsedMm: neededMm,
       picture: symbolPicture(symbol),
+      ...(photos.has(id) && { photo: { id: photoId(id), aspect: photoAspect } }),
       ...(band !== undefined && { band }),
       ...(request.newPagePerClass && { group: className }),
     },

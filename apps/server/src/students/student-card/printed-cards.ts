@@ -1,7 +1,7 @@
 /** Which student's card is on which print. */
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { IsNull, Repository, type EntityManager } from 'typeorm';
+import { In, IsNull, Repository, type EntityManager } from 'typeorm';
 import type { SheetContent } from '../../paper/sheet/sheet-order.js';
 import { Clock } from '../../platform/clock/clock.js';
 import { newId } from '../../platform/database/columns.js';
@@ -36,6 +36,18 @@ export class PrintedCards {
 
   async forget(printId: string): Promise<void> {
     await this.cards.delete({ printId });
+  }
+
+  /** What is drawn again shows none of these photos. @returns the prints that did */
+  async forgetPhotos(studentIds: readonly string[]): Promise<readonly string[]> {
+    if (studentIds.length === 0) return [];
+    const cards = await this.cards.findBy({ studentId: In([...studentIds]) });
+    const withPhoto = cards.filter(({ content }) => content.more?.photo !== undefined);
+    for (const { id, content } of withPhoto) {
+      const { photo: _photo, ...more } = content.more as NonNullable<SheetContent['more']>;
+      await this.cards.update({ id }, { content: { ...content, more } });
+    }
+    return [...new Set(withPhoto.map(({ printId }) => printId))];
   }
 
   /** Ids of students who have a card that was not replaced. */

@@ -9,6 +9,8 @@ import { CardReading } from './card-reading.entity.js';
 import { CardPlanner } from './card-planner.js';
 import { CardReadingService } from './card-reading.service.js';
 import { CardTokens } from './card-tokens.js';
+import { StudentPhotoModule } from '../student-photo/student-photo.module.js';
+import { PhotoRemoval } from './photo-removal.js';
 import { PrintedCard } from './printed-card.entity.js';
 import { StudentCardController } from './student-card.controller.js';
 import { StudentCard } from './student-card.entity.js';
@@ -22,6 +24,7 @@ import { PrintedCards } from './printed-cards.js';
   imports: [
     TypeOrmModule.forFeature([StudentCard, PrintedCard, CardReading]),
     StudentModule,
+    StudentPhotoModule,
     SheetModule,
     DeviceModule,
     SchoolModule,
@@ -35,6 +38,7 @@ import { PrintedCards } from './printed-cards.js';
     CardReadingService,
     StudentErasure,
     StudentCopies,
+    PhotoRemoval,
   ],
 })
 export class StudentCardModule {

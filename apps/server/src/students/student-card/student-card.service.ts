@@ -27,6 +27,7 @@ export class StudentCardService {
   ) {
     prints.contents('student-card', {
       load: (printId) => this.printed.listContents(printId),
+      pictures: (contents) => this.planner.photosOf(contents),
       forget: (printId) => this.printed.forget(printId),
     });
   }

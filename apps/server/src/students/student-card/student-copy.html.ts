@@ -19,7 +19,7 @@ const style =
   ':root{color-scheme:light dark}body{font:16px/1.5 system-ui,sans-serif;max-width:52rem;margin:2rem auto;padding:0 1.2rem}h1{line-height:1.2}h2{margin-top:2rem}table{border-collapse:collapse;width:100%}th,td{text-align:start;vertical-align:top;padding:.3rem .8rem .3rem 0;border-bottom:1px solid #8886}td{overflow-wrap:anywhere}';
 
 export function studentCopyHtml(
-  { student, cards, printed, readings, imports }: StudentCopy,
+  { student, cards, printed, readings, imports, photo }: StudentCopy,
   setting: CopySetting,
 ): string {
   const format = new Intl.DateTimeFormat(setting.language, {
@@ -30,6 +30,11 @@ export function studentCopyHtml(
   const time: Time = (date) => (date ? format.format(date) : '');
   const parts: readonly string[] = [
     table([], aboutStudent(student, time)),
+    ...(photo
+      ? [
+          `<h2>Photo</h2>\n<p><img alt="Photo" width="192" src="data:image/jpeg;base64,${Buffer.from(photo).toString('base64')}"></p>`,
+        ]
+      : []),
     section(
       'Codes on student cards',
       ['Code', 'Made', 'Replaced'],

@@ -27,6 +27,7 @@ import { beforeOf, toImportView, versionsOf } from './roster-record.js';
 import { planUndo, requireUndoable, toUndoView } from './roster-undo.js';
 import { namesOf } from './student.service.js';
 import type { SignedIn } from '../../school/rights/signed-in.js';
+import { StudentEvents } from './student-events.js';
 import { Student } from './student.entity.js';
 
 const shownNames = 12;
@@ -48,6 +49,7 @@ export class RosterService {
     @InjectRepository(Student) private readonly students: Repository<Student>,
     @InjectRepository(RosterImport) private readonly imports: Repository<RosterImport>,
     private readonly compared: ComparedRosters,
+    private readonly events: StudentEvents,
     private readonly clock: Clock,
   ) {}
 
@@ -84,7 +86,16 @@ export class RosterService {
    * All of it or nothing, and one import after the other: the same roster twice at once changes nothing the second time.
    * @throws ProblemError not-found for a roster that was not compared by the same person within a day
    */
-  async import({ rosterComparisonId, leave, fileName }: ImportRoster, importedById: string): Promise<RosterImportView> {
+  async import(request: ImportRoster, importedById: string): Promise<RosterImportView> {
+    const imported = await this.importTogether(request, importedById);
+    if (imported.left > 0) await this.events.left();
+    return imported;
+  }
+
+  private importTogether(
+    { rosterComparisonId, leave, fileName }: ImportRoster,
+    importedById: string,
+  ): Promise<RosterImportView> {
     return this.students.manager.transaction(async (manager) => {
       await lockRow(manager, 'rosters');
       const imported = await this.compared.require(manager, rosterComparisonId, importedById);

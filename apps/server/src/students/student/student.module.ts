@@ -11,6 +11,7 @@ import { StudentController } from './student.controller.js';
 import { Student } from './student.entity.js';
 import { StudentService } from './student.service.js';
 import { StudentVisibility } from './student-visibility.js';
+import { StudentEvents } from './student-events.js';
 import { YearEndService } from './year-end.service.js';
 import { SchoolModule } from '../../school/settings/school.module.js';
 
@@ -18,6 +19,7 @@ import { SchoolModule } from '../../school/settings/school.module.js';
   imports: [TypeOrmModule.forFeature([Student, RosterImport, ComparedRoster]), SchoolModule],
   controllers: [StudentController],
   providers: [
+    StudentEvents,
     StudentService,
     RosterService,
     YearEndService,
@@ -26,7 +28,7 @@ import { SchoolModule } from '../../school/settings/school.module.js';
     CardsOfStudents,
     StudentVisibility,
   ],
-  exports: [StudentService, RosterService, StudentVisibility, TypeOrmModule],
+  exports: [StudentEvents, StudentService, RosterService, StudentVisibility, TypeOrmModule],
 })
 export class StudentModule {
   constructor(retention: Retention) {

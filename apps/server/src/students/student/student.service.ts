@@ -16,6 +16,7 @@ import { notFound, ProblemError, stale } from '../../platform/problem/problem.js
 import { CardsOfStudents } from './cards-of-students.js';
 import { Student } from './student.entity.js';
 import type { VisibleClasses } from './student-visibility.js';
+import { StudentEvents } from './student-events.js';
 import { toStudentView } from './student.view.js';
 import { given } from '../../platform/database/given.js';
 
@@ -39,6 +40,7 @@ export class StudentService {
   constructor(
     @InjectRepository(Student) private readonly students: Repository<Student>,
     private readonly cards: CardsOfStudents,
+    private readonly events: StudentEvents,
     private readonly clock: Clock,
   ) {}
 
@@ -149,12 +151,14 @@ export class StudentService {
       },
     );
     if (affected !== 1) throw stale('student');
+    if (left === true) await this.events.left();
     return this.view(id);
   }
 
   /** All of a class leave, as at the end of a year. */
   async leave(className: string): Promise<StudentGroups> {
     await this.students.update({ className, leftAt: IsNull() }, { leftAt: this.clock.now() });
+    await this.events.left();
     return this.groups(null);
   }
 
@@ -164,6 +168,7 @@ export class StudentService {
       { id: In([...studentIds]), leftAt: left ? IsNull() : Not(IsNull()) },
       { leftAt: left ? this.clock.now() : null },
     );
+    if (left) await this.events.left();
     return this.groups(null);
   }
 

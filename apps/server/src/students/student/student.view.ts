@@ -19,6 +19,7 @@ export function toStudentView(
     left: leftAt !== null,
     cardMadeAt: card?.madeAt?.toISOString() ?? null,
     cardLostAt: card?.lostAt?.toISOString() ?? null,
+    photoAt: card?.photoAt?.toISOString() ?? null,
     edited,
     version,
   };

@@ -10,6 +10,7 @@ import { lockRow } from '../../platform/database/lock-row.js';
 import { ProblemError } from '../../platform/problem/problem.js';
 import { RosterImport } from './roster-import.entity.js';
 import { beforeOf, toImportView } from './roster-record.js';
+import { StudentEvents } from './student-events.js';
 import { Student } from './student.entity.js';
 
 const atOnce = 500;
@@ -18,6 +19,7 @@ const atOnce = 500;
 export class YearEndService {
   constructor(
     @InjectRepository(Student) private readonly students: Repository<Student>,
+    private readonly events: StudentEvents,
     private readonly clock: Clock,
   ) {}
 
@@ -25,7 +27,13 @@ export class YearEndService {
    * All of it or nothing, and all classes at once: the seventh that was the sixth does not become the eighth.
    * @throws ProblemError invalid where nobody moves and nobody leaves
    */
-  async end({ moves }: EndYear, endedById: string): Promise<RosterImportView> {
+  async end(request: EndYear, endedById: string): Promise<RosterImportView> {
+    const ended = await this.endTogether(request, endedById);
+    if (ended.left > 0) await this.events.left();
+    return ended;
+  }
+
+  private endTogether({ moves }: EndYear, endedById: string): Promise<RosterImportView> {
     return this.students.manager.transaction(async (manager) => {
       await lockRow(manager, 'rosters');
       const toOf = new Map(moves.map(({ className, to }) => [className, to === null ? null : tidyName(to)]));

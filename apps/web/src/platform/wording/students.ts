@@ -97,6 +97,7 @@ export const cardCodeAbout: Readonly<Record<CardCode, string>> = {
 };
 
 export const cardFieldWords: Readonly<Record<CardField, string>> = {
+  photo: t('students.photo'),
   class: t('students.class'),
   id: t('students.idInLetters'),
   school: t('students.nameOfTheSchool'),

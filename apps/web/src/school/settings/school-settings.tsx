@@ -11,6 +11,7 @@ import { ChoiceField, TextArea, TextField } from '../../platform/design/field.js
 import { useNotice } from '../../platform/design/notice.js';
 import { languageName, schoolLanguages } from '../../platform/language/school-languages.js';
 import { Panel } from '../../platform/design/panel.js';
+import { Tick } from '../../platform/design/tick.js';
 import { StateMark } from '../../platform/design/state-mark.js';
 import { wordsFor } from '../../platform/wording/problems.js';
 import { paperWords } from '../../platform/wording/sheets.js';
@@ -121,13 +122,7 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
         {...form.register('visitorNetworks')}
         problem={problems.get('visitorNetworks')}
       />
-      <TextField
-        label={t('schoolSettings.returnAddress')}
-        hint={t('schoolSettings.returnAddressHint')}
-        maxLength={limits.cardReturnToLength}
-        {...form.register('cardReturnTo')}
-        problem={problems.get('cardReturnTo')}
-      />
+      <CardFields form={form} problems={problems} />
       {change.isError && <Alert words={wordsFor(change.error)} />}
       <div>
         <Button type="submit" tone="main" disabled={change.isPending}>
@@ -141,6 +136,29 @@ function SettingsForm({ school }: { readonly school: SchoolView }): ReactElement
 interface PartProps {
   readonly form: UseFormReturn<Fields>;
   readonly problems: ReadonlyMap<string, string>;
+}
+
+/** What the backs of student cards say, and whether cards have photos. */
+function CardFields({ form, problems }: Parameters<typeof PrinterFields>[0]): ReactElement {
+  return (
+    <>
+      <TextField
+        label={t('schoolSettings.returnAddress')}
+        hint={t('schoolSettings.returnAddressHint')}
+        maxLength={limits.cardReturnToLength}
+        {...form.register('cardReturnTo')}
+        problem={problems.get('cardReturnTo')}
+      />
+      <div>
+        <Tick
+          words={t('schoolSettings.studentPhotos')}
+          ticked={form.watch('studentPhotos')}
+          onTick={(ticked) => form.setValue('studentPhotos', ticked, { shouldDirty: true })}
+        />
+        <p className="m-0 text-small text-muted">{t('schoolSettings.studentPhotosHint')}</p>
+      </div>
+    </>
+  );
 }
 
 function PrinterFields({ form, problems }: PartProps): ReactElement {
@@ -236,6 +254,7 @@ function requestOf(fields: Fields, version: number): ChangeSchool {
     publicAddress: fields.publicAddress.trim(),
     shortLinkHost: fields.shortLinkHost.trim() || null,
     cardReturnTo: fields.cardReturnTo.trim(),
+    studentPhotos: fields.studentPhotos,
     visitorNetworks: fields.visitorNetworks.split(/[\s,]+/).filter((network) => network !== ''),
     version,
   };
@@ -305,6 +324,7 @@ const fieldWords: Readonly<Record<keyof Fields, string>> = {
   duplexDownMm: t('schoolSettings.writeMillimetresFrom10To'),
   publicAddress: t('schoolSettings.writeAWholeAddressThat'),
   cardReturnTo: t('schoolSettings.returnAddressTooLong'),
+  studentPhotos: t('schoolSettings.thisValueIsNotRight'),
   visitorNetworks: t('schoolSettings.writeEachNetworkAsAn'),
   shortLinkHost: t('schoolSettings.writeOnlyAHostName'),
 };

@@ -246,20 +246,23 @@ function PaperFields({ request, onChange }: OptionsProps): ReactElement {
 
 function BesideTheName({ request, onChange }: OptionsProps): ReactElement {
   const { fields } = request;
+  const photos = useQuery(schoolQuery).data?.studentPhotos === true;
   return (
     <fieldset className="m-0 border-0 p-0">
       <legend className="mb-1 text-small font-semibold">{t('cardsPage.symbolBesideTheName')}</legend>
       <div className="grid grid-cols-2 gap-x-3">
-        {cardFields.map((field) => (
-          <Tick
-            key={field}
-            words={cardFieldWords[field]}
-            ticked={fields.includes(field)}
-            onTick={(ticked) =>
-              onChange({ fields: cardFields.filter((other) => (other === field ? ticked : fields.includes(other))) })
-            }
-          />
-        ))}
+        {cardFields
+          .filter((field) => field !== 'photo' || photos)
+          .map((field) => (
+            <Tick
+              key={field}
+              words={cardFieldWords[field]}
+              ticked={fields.includes(field)}
+              onTick={(ticked) =>
+                onChange({ fields: cardFields.filter((other) => (other === field ? ticked : fields.includes(other))) })
+              }
+            />
+          ))}
         <Tick
           words={t('cardsPage.printBacksBothSides')}
           ticked={request.backs}

@@ -117,6 +117,10 @@ export function useReplaceCard(): UseMutationResult<StudentView, Error, string> 
   return useStudentMutation((studentId: string) => call(routes.replaceCard, { params: { studentId } }));
 }
 
+export function useRemovePhoto(): UseMutationResult<StudentView, Error, string> {
+  return useStudentMutation((studentId: string) => call(routes.removeStudentPhoto, { params: { studentId } }));
+}
+
 export function useLeaveStudents(): UseMutationResult<StudentGroups, Error, LeaveStudents> {
   return useStudentMutation((body: LeaveStudents) => call(routes.leaveStudents, { body }));
 }

@@ -1,5 +1,5 @@
 /** A student in the list, and what can be done with one. */
-import type { StudentView } from '@hapset/contract';
+import { routes, type StudentView } from '@hapset/contract';
 import { MoreHorizontal } from 'lucide';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../platform/design/button.js';
@@ -8,11 +8,12 @@ import { Icon } from '../../platform/design/icon.js';
 import { CheckBox } from '../../platform/design/inputs.js';
 import { Menu, type MenuEntry } from '../../platform/design/menu.js';
 import { useNotice } from '../../platform/design/notice.js';
+import { addressOf } from '../../platform/api/client.js';
 import { ago } from '../../platform/wording/figures.js';
 import { useConfirmedDownload } from '../../school/account/confirmed-download.js';
 import { ChangeStudentDialog } from './change-student.js';
 import { LostCardDialog } from './lost-card.js';
-import { useChangeStudent, useEraseStudent } from './roster.queries.js';
+import { useChangeStudent, useEraseStudent, useRemovePhoto } from './roster.queries.js';
 import { useSendChange } from '../../platform/undo/use-send-change.js';
 import { t } from '../words.js';
 
@@ -32,8 +33,11 @@ export function StudentRow({
   const [open, setOpen] = useState<'change' | 'erase' | 'lost' | null>(null);
   const leave = useLeaveEntry(student);
   const saveCopy = useConfirmedDownload();
+  const removePhoto = useRemovePhoto();
+  const sendChange = useSendChange();
   return (
     <li className="flex items-center gap-x-4 border-b border-line px-4 py-2 last:border-b-0">
+      <Photo student={student} />
       {chosen !== null && (
         <CheckBox
           aria-label={t('studentRow.choose', { name })}
@@ -52,6 +56,9 @@ export function StudentRow({
             onSelect: () => setOpen('lost'),
           },
           leave,
+          ...(mayErase && student.photoAt !== null
+            ? [{ label: t('studentRow.removePhoto'), onSelect: () => sendChange(removePhoto, student.id) }]
+            : []),
           ...(mayErase
             ? [
                 { label: t('studentRow.saveEverything'), onSelect: () => saveCopy(`/api/students/${student.id}/copy`) },
@@ -66,6 +73,18 @@ export function StudentRow({
       {open === 'erase' && <EraseStudent student={student} onClose={() => setOpen(null)} />}
       {open === 'lost' && <LostCardDialog student={student} onClose={() => setOpen(null)} />}
     </li>
+  );
+}
+
+function Photo({ student: { id, photoAt } }: { readonly student: StudentView }): ReactElement | null {
+  if (photoAt === null) return null;
+  return (
+    <img
+      src={`${addressOf(routes.studentPhoto, { studentId: id })}?${photoAt}`}
+      alt=""
+      loading="lazy"
+      className="order-first h-10 w-8 shrink-0 rounded-small object-cover"
+    />
   );
 }
 

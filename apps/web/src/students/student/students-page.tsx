@@ -8,6 +8,7 @@ import { hasFailed } from '../../platform/api/has-failed.js';
 import { Empty, Failed, Loading } from '../../platform/design/list-states.js';
 import { PageHead } from '../../platform/design/page-head.js';
 import { wordsFor } from '../../platform/wording/problems.js';
+import { schoolQuery } from '../../school/settings/school.queries.js';
 import { FindStudents } from './find-students.js';
 import { groupsQuery, studentsQuery, type StudentsRequest } from './roster.queries.js';
 import { StudentList } from './student-list.js';
@@ -42,12 +43,18 @@ function Ways({
   readonly mayImport: boolean;
   readonly none: boolean;
 }): ReactElement {
+  const photos = useQuery(schoolQuery).data?.studentPhotos === true;
   const ofClass = className === null ? '' : `?${new URLSearchParams({ class: className }).toString()}`;
   return (
     <>
       <Link to="/school/students/read" className={buttonClass()}>
         {t('studentsPage.readCards')}
       </Link>
+      {mayImport && !none && photos && (
+        <Link to="/school/students/photos" className={buttonClass()}>
+          {t('studentsPage.photos')}
+        </Link>
+      )}
       {mayImport && !none && (
         <Link to="/school/students/next-year" className={buttonClass()}>
           {t('studentsPage.nextSchoolYear')}

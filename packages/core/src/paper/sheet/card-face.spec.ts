@@ -80,6 +80,24 @@ describe('a student’s card', () => {
     });
   });
 
+  it.each(cardDesigns)(
+    '%s: has a photo of 20 by 25 mm, apart from all else, and a code that is large enough',
+    (design) => {
+      const layout = lay(design, { pictures: { photo: 0.8 } });
+      const space = design === 'upright' ? upright : id1;
+      expect(layout.pictures).toMatchObject([{ which: 'photo', widthMm: 20, heightMm: 25 }]);
+      expect(layout.code?.sizeMm).toBeGreaterThanOrEqual(20);
+      const boxes = boxesOf(layout);
+      boxes.forEach((box, index) => {
+        expect(isInside(box, space)).toBe(true);
+        for (const other of boxes.slice(index + 1))
+          expect([box, other, overlap(box, other)]).toEqual([box, other, false]);
+      });
+      // On a small card the name comes first.
+      expect(lay('band', { pictures: { photo: 0.8 } }, { ...small, heightMm: 33 }).pictures).toEqual([]);
+    },
+  );
+
   it('shows logo and symbol where there is room', () => {
     const { pictures } = lay('band', {
       texts: { title: 'Ann Lee', class: '6a' },

@@ -5,7 +5,7 @@
 import { fitText, lineHeightMm, type MeasureText, type SheetFont } from '../../code/typeface/text.js';
 import type { CardDesign, HeaderPicture, TextField } from './design.js';
 import type { BandBox, CodeBox, FaceContent, FaceLayout, PictureBox, TextBox } from './face-content.js';
-import type { MmBox } from './grid.js';
+import type { MmBox, PaperSize } from './grid.js';
 
 /** What is the same on all cards, and the card's own band. */
 export interface CardLook {
@@ -26,78 +26,117 @@ export interface CardType {
 const usualHeightMm = 53.98;
 const codePadMm = 2;
 
+/** A photo is that wide on a bank card, mm. */
+const photoMm = 20;
+
 /** Where the parts of a card are, mm. */
 export interface CardBoxes {
   readonly band: MmBox | null;
   /** Symbol with all that is around it. */
   readonly code: MmBox;
+  /** Null without. */
+  readonly photo: MmBox | null;
   /** Logo, name and all other texts. */
   readonly texts: MmBox;
   readonly align: TextBox['align'];
 }
 
-/** @returns where texts and code are on a card of that design @param shape of the code with its surround, in sides of its symbol */
+/** @returns where texts and code are on a card of that design @param shape of the code with its surround, in sides of its symbol @param photoAspect width by height */
 export function cardBoxes(
   { design, band }: Pick<CardLook, 'design' | 'band'>,
   space: MmBox,
   shape: { readonly across: number; readonly down: number },
+  photoAspect?: number,
 ): CardBoxes {
   const scale = Math.min(1, Math.min(space.heightMm, space.widthMm) / usualHeightMm);
   const padMm = 4 * Math.max(0.55, scale);
   const bandMm = band === null ? 0 : Math.max(4.5, 8 * scale);
+  const photo =
+    photoAspect === undefined ? null : { widthMm: photoMm * scale, heightMm: (photoMm * scale) / photoAspect };
   return design === 'upright'
-    ? uprightBoxes(space, shape, { padMm, bandMm })
-    : besideBoxes(design, space, shape, { padMm, bandMm });
+    ? uprightBoxes(space, shape, { padMm, bandMm, photo })
+    : besideBoxes(design, space, shape, { padMm, bandMm, photo });
 }
 
 interface Pads {
   readonly padMm: number;
   readonly bandMm: number;
+  readonly photo: PaperSize | null;
 }
 
 type Shape = Parameters<typeof cardBoxes>[2];
 
-function besideBoxes(
-  design: CardDesign,
-  { xMm, yMm, widthMm, heightMm }: MmBox,
-  shape: Shape,
-  { padMm, bandMm }: Pads,
-): CardBoxes {
-  const isBig = design === 'big-code';
-  // The band is across the card; beside a big code it is over the texts alone.
-  const topMm = isBig ? 0 : bandMm;
-  const most = isBig ? 0.6 : 0.5;
-  const sizeMm = Math.min((heightMm - topMm - 2 * codePadMm) / shape.down, (widthMm * most) / shape.across);
+/** No name is set in less, mm: a photo goes first. */
+const leastColumnMm = 15;
+
+function besideBoxes(design: CardDesign, space: MmBox, shape: Shape, pads: Pads): CardBoxes {
+  const boxes = design === 'big-code' ? bigCodeBoxes(space, shape, pads) : bandBoxes(space, shape, pads);
+  return pads.photo === null || boxes.texts.widthMm >= leastColumnMm
+    ? boxes
+    : besideBoxes(design, space, shape, { ...pads, photo: null });
+}
+
+/** The band across the card; photo, texts and code side by side below it. */
+function bandBoxes(space: MmBox, shape: Shape, { padMm, bandMm, photo }: Pads): CardBoxes {
+  const { xMm, yMm, widthMm, heightMm } = space;
+  // Beside a photo the code leaves room for the name.
+  const most = photo ? 0.4 : 0.5;
+  const sizeMm = Math.min((heightMm - bandMm - 2 * codePadMm) / shape.down, (widthMm * most) / shape.across);
   const codeWidthMm = sizeMm * shape.across;
-  const columnMm = widthMm - codeWidthMm - codePadMm - 2 * padMm;
-  const code = {
-    xMm: isBig ? xMm + codePadMm : xMm + widthMm - codePadMm - codeWidthMm,
-    yMm: yMm + topMm + (heightMm - topMm - sizeMm * shape.down) / 2,
-    widthMm: codeWidthMm,
-    heightMm: sizeMm * shape.down,
-  };
-  const textsX = isBig ? xMm + codePadMm + codeWidthMm + padMm : xMm + padMm;
-  const band = {
-    xMm: isBig ? textsX - padMm / 2 : xMm,
-    yMm,
-    widthMm: isBig ? columnMm + 1.5 * padMm : widthMm,
-    heightMm: bandMm,
-  };
+  const photoWidthMm = photo ? photo.widthMm + padMm * 0.7 : 0;
+  const topMm = yMm + bandMm + padMm * 0.6;
   return {
-    band: bandMm === 0 ? null : band,
-    code,
+    band: bandMm === 0 ? null : { xMm, yMm, widthMm, heightMm: bandMm },
+    code: {
+      xMm: xMm + widthMm - codePadMm - codeWidthMm,
+      yMm: yMm + bandMm + (heightMm - bandMm - sizeMm * shape.down) / 2,
+      widthMm: codeWidthMm,
+      heightMm: sizeMm * shape.down,
+    },
+    photo: photo && { xMm: xMm + padMm, yMm: topMm, ...photo },
     texts: {
-      xMm: textsX,
-      yMm: yMm + bandMm + padMm * 0.6,
-      widthMm: columnMm,
+      xMm: xMm + padMm + photoWidthMm,
+      yMm: topMm,
+      widthMm: widthMm - codeWidthMm - codePadMm - 2 * padMm - photoWidthMm,
       heightMm: heightMm - bandMm - padMm * 1.4,
     },
     align: 'start',
   };
 }
 
-function uprightBoxes({ xMm, yMm, widthMm, heightMm }: MmBox, shape: Shape, { padMm, bandMm }: Pads): CardBoxes {
-  const sizeMm = Math.min((widthMm - 2 * codePadMm) / shape.across, (heightMm * 0.46) / shape.down);
+/** The code over the whole height; the band over the texts alone, a photo under it. */
+function bigCodeBoxes(space: MmBox, shape: Shape, { padMm, bandMm, photo }: Pads): CardBoxes {
+  const { xMm, yMm, widthMm, heightMm } = space;
+  const sizeMm = Math.min((heightMm - 2 * codePadMm) / shape.down, (widthMm * 0.6) / shape.across);
+  const codeWidthMm = sizeMm * shape.across;
+  const columnX = xMm + codePadMm + codeWidthMm + padMm;
+  const columnMm = widthMm - codeWidthMm - codePadMm - 2 * padMm;
+  const topMm = yMm + bandMm + padMm * 0.6;
+  const photoHeightMm = photo ? photo.heightMm + padMm * 0.5 : 0;
+  return {
+    band: bandMm === 0 ? null : { xMm: columnX - padMm / 2, yMm, widthMm: columnMm + 1.5 * padMm, heightMm: bandMm },
+    code: {
+      xMm: xMm + codePadMm,
+      yMm: yMm + (heightMm - sizeMm * shape.down) / 2,
+      widthMm: codeWidthMm,
+      heightMm: sizeMm * shape.down,
+    },
+    photo: photo && { xMm: columnX, yMm: topMm, ...photo },
+    texts: {
+      xMm: columnX,
+      yMm: topMm + photoHeightMm,
+      widthMm: columnMm,
+      heightMm: heightMm - bandMm - padMm * 1.4 - photoHeightMm,
+    },
+    align: 'start',
+  };
+}
+
+/** One under the other: band, photo, texts, code. */
+function uprightBoxes(space: MmBox, shape: Shape, { padMm, bandMm, photo }: Pads): CardBoxes {
+  const { xMm, yMm, widthMm, heightMm } = space;
+  const most = photo ? 0.34 : 0.46;
+  const sizeMm = Math.min((widthMm - 2 * codePadMm) / shape.across, (heightMm * most) / shape.down);
   const code = {
     xMm: xMm + (widthMm - sizeMm * shape.across) / 2,
     yMm: yMm + heightMm - codePadMm - sizeMm * shape.down,
@@ -105,10 +144,12 @@ function uprightBoxes({ xMm, yMm, widthMm, heightMm }: MmBox, shape: Shape, { pa
     heightMm: sizeMm * shape.down,
   };
   const topMm = yMm + bandMm + padMm * 0.6;
+  const textsMm = topMm + (photo ? photo.heightMm + 1 : 0);
   return {
     band: bandMm === 0 ? null : { xMm, yMm, widthMm, heightMm: bandMm },
     code,
-    texts: { xMm: xMm + padMm, yMm: topMm, widthMm: widthMm - 2 * padMm, heightMm: code.yMm - topMm },
+    photo: photo && { xMm: xMm + (widthMm - photo.widthMm) / 2, yMm: topMm, ...photo },
+    texts: { xMm: xMm + padMm, yMm: textsMm, widthMm: widthMm - 2 * padMm, heightMm: code.yMm - textsMm },
     align: 'middle',
   };
 }
@@ -145,7 +186,7 @@ const firstToGo: readonly PartName[] = ['material', 'tap', 'instruction', 'place
 
 /** Lays out `content` in `space`. */
 export function layoutCard(look: CardLook, space: MmBox, content: FaceContent, type: CardType): FaceLayout {
-  const boxes = cardBoxes(look, space, shapeOf(content));
+  const boxes = cardBoxes(look, space, shapeOf(content), content.pictures.photo);
   const bandText = look.band === null ? null : bandTextOf(boxes, content, type);
   const problem = { look, boxes, content, type };
   const { parts, leftOut } = fittingParts(
@@ -157,7 +198,7 @@ export function layoutCard(look: CardLook, space: MmBox, content: FaceContent, t
   return {
     code: codeBoxOf(boxes, content),
     texts: [...(bandText ? [bandText.box] : []), ...placed.texts],
-    pictures: placed.pictures,
+    pictures: [...(boxes.photo ? [{ which: 'photo' as const, ...boxes.photo }] : []), ...placed.pictures],
     arrows: [],
     bands: boxes.band && look.band !== null ? [{ ...boxes.band, colour: look.band } satisfies BandBox] : [],
     cut: bandText?.cut === true ? ['class', ...cut] : cut,
@@ -165,7 +206,9 @@ export function layoutCard(look: CardLook, space: MmBox, content: FaceContent, t
   };
 }
 
-type PartName = TextField | PictureBox['which'];
+type PartName = TextField | ShownPicture;
+/** A photo has a place of its own. */
+type ShownPicture = Exclude<PictureBox['which'], 'photo'>;
 const allParts: readonly PartName[] = ['header', 'title', 'number', 'class', 'place', 'instruction', 'tap', 'material'];
 
 /** All parts, without one after the other while they are too high together. */
@@ -245,7 +288,7 @@ function partsOf(wanted: readonly PartName[], problem: PartsProblem): readonly P
   );
 }
 
-function picturePart(which: PictureBox['which'], { look, boxes, content }: PartsProblem): readonly Part[] {
+function picturePart(which: ShownPicture, { look, boxes, content }: PartsProblem): readonly Part[] {
   const aspect = content.pictures[which];
   if (aspect === undefined) return [];
   const mostMm = which === 'header' ? Math.min(8, look.header?.heightMm ?? 8) : 11;

@@ -24,7 +24,9 @@ export function commonNamePt(composition: Composition, space: MmBox, measure: Me
   const { card = 'band' } = setup.design;
   const widthMm = Math.min(
     ...items.map(
-      (item) => cardBoxes({ design: card, band: item.band ?? null }, space, shapeOf({ code: item })).texts.widthMm,
+      (item) =>
+        cardBoxes({ design: card, band: item.band ?? null }, space, shapeOf({ code: item }), item.photoAspect).texts
+          .widthMm,
     ),
   );
   const names = items.map(({ texts }) => texts.title).filter((name) => name !== '');

@@ -105,7 +105,7 @@ export function layoutBack(
 
 function frontContent(
   { fields, design, kind }: SheetSetup,
-  { texts, modules, surround, neededMm, pictureAspect }: SheetItem,
+  { texts, modules, surround, neededMm, pictureAspect, photoAspect }: SheetItem,
 ): FaceContent {
   return {
     texts: pick(texts, fields),
@@ -113,6 +113,7 @@ function frontContent(
     neededMm,
     pictures: {
       ...(design.header && { header: design.header.aspect }),
+      ...(photoAspect !== undefined && { photo: photoAspect }),
       ...(pictureAspect !== null && (kind === 'poster' || kind === 'student-card') && { material: pictureAspect }),
     },
   };

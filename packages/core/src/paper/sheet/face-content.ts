@@ -12,7 +12,7 @@ export interface FaceContent {
   /** Side of the symbol that the distance asks for, mm. */
   readonly neededMm: number;
   /** Width by height of what may be shown, where there is one. */
-  readonly pictures: Readonly<Partial<Record<'header' | 'material', number>>>;
+  readonly pictures: Readonly<Partial<Record<PictureBox['which'], number>>>;
 }
 
 /** A text with its lines, in its box. */
@@ -36,7 +36,7 @@ export interface CodeBox {
 
 /** A picture in its box. */
 export interface PictureBox extends MmBox {
-  readonly which: 'header' | 'material';
+  readonly which: 'header' | 'material' | 'photo';
 }
 
 /** An arrow in its box. */

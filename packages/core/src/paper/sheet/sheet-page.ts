@@ -40,6 +40,8 @@ export interface SheetItem {
   readonly neededMm: number;
   /** Width by height of a picture of what opens; null without. */
   readonly pictureAspect: number | null;
+  /** Width by height of the student's photo; absent without. */
+  readonly photoAspect?: number;
   /** `#rrggbb` of the band of a student's card; absent without. */
   readonly band?: string;
   /** What it belongs to, as a class; '' or absent for none. */

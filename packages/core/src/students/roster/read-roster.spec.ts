@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { RosterLayout, RosterRole } from '../understanding/roster-layout.js';
+import type { RosterLayout, RosterRole } from './roster-layout.js';
 import { understandRoster } from '../understanding/understand-roster.js';
 import { readRoster, rosterLimits } from './read-roster.js';
 

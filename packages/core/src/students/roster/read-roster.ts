@@ -1,5 +1,5 @@
 /** Rows of a table -> students. What is wrong with a row is said with its number; good rows are never lost because of bad ones. */
-import type { RosterLayout, RosterRole, RosterRows } from '../understanding/roster-layout.js';
+import type { RosterLayout, RosterRole, RosterRows } from './roster-layout.js';
 import { nameKey, sortName, splitFamilyFirst, splitName, tidyName, wholeName, type NameParts } from './name.js';
 
 /** A student as a roster says it. */

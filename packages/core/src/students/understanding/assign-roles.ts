@@ -1,6 +1,6 @@
 /** The roles of all columns together: each at most once, and those that make the most sense of the table. */
 import type { RoleScores } from './head-scores.js';
-import { rosterRoles, type NamedRole, type RosterRole } from './roster-layout.js';
+import { rosterRoles, type NamedRole, type RosterRole } from '../roster/roster-layout.js';
 
 const named = rosterRoles.filter((role): role is NamedRole => role !== 'none');
 const bit = Object.fromEntries(named.map((role, index) => [role, 1 << index])) as Readonly<Record<NamedRole, number>>;

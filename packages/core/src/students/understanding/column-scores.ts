@@ -3,7 +3,7 @@ import { isParticle } from '../roster/name.js';
 import { folded } from './folded.js';
 import { isFrequentGivenName } from './given-names.js';
 import type { RoleScores } from './head-scores.js';
-import type { NamedRole } from './roster-layout.js';
+import type { NamedRole } from '../roster/roster-layout.js';
 
 /** What a cell looks like, found once for each. */
 export interface CellLook {

@@ -1,5 +1,5 @@
 import { scoreHead, slipsBetween } from './head-scores.js';
-import type { RosterRole } from './roster-layout.js';
+import type { RosterRole } from '../roster/roster-layout.js';
 import { understandRoster } from './understand-roster.js';
 import { rosterHeads } from './words-of-heads.js';
 

@@ -1,6 +1,6 @@
 /** How strongly the head of a column says what it holds: whole heads first, then their words, abbreviations and slips of typing. */
 import { folded } from './folded.js';
-import type { NamedRole } from './roster-layout.js';
+import type { NamedRole } from '../roster/roster-layout.js';
 import {
   joiningWords,
   otherBeginnings,

@@ -2,7 +2,7 @@
 import { lookAt } from './column-scores.js';
 import { folded } from './folded.js';
 import { headKey } from './head-scores.js';
-import type { RosterRows } from './roster-layout.js';
+import type { RosterRows } from '../roster/roster-layout.js';
 
 const totals =
   /^(?:grand )?(?:total|totals|totale|totaux|sum|summe|gesamt|insgesamt|anzahl|count|average|mean|durchschnitt|moyenne|media|razem|suma|celkem|totaal|yhteensa|summa|итого|всего|合計|合计|총계|total general|number on roll)(?=$|[\s:.=(])/u;

@@ -6,7 +6,7 @@
 import { assignRoles, type Assignment } from './assign-roles.js';
 import { figuresOf, lookAt, scoreColumn, type CellLook } from './column-scores.js';
 import { headKey, scoreHead, type HeadScores, type RoleScores } from './head-scores.js';
-import type { ClassRow, NamedRole, RosterLayout, RosterRole, RosterRows } from './roster-layout.js';
+import type { ClassRow, NamedRole, RosterLayout, RosterRole, RosterRows } from '../roster/roster-layout.js';
 import { classOfHeading, classOfTitle, filledOf, isFooter, isSameHead, isSparse, usualFill } from './row-kinds.js';
 
 /** A layout with how sure it is. */

@@ -2,7 +2,7 @@
  * Words that head the columns of schools' lists, in many languages, without accents and in lower case. A word counts for
  * each role that it may mean; what is in the column decides between them.
  */
-import type { NamedRole } from './roster-layout.js';
+import type { NamedRole } from '../roster/roster-layout.js';
 
 /** Words and heads, parted by commas. */
 const list = (words: string): readonly string[] =>

@@ -1,0 +1,15 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { SchoolModule } from '../../school/settings/school.module.js';
+import { StudentModule } from '../student/student.module.js';
+import { StudentPhotoController } from './student-photo.controller.js';
+import { StudentPhoto } from './student-photo.entity.js';
+import { StudentPhotoService } from './student-photo.service.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([StudentPhoto]), StudentModule, SchoolModule],
+  controllers: [StudentPhotoController],
+  providers: [StudentPhotoService],
+  exports: [StudentPhotoService],
+})
+export class StudentPhotoModule {}
