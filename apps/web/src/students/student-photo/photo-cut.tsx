@@ -14,7 +14,8 @@ export function PhotoCut({
   readonly name: string;
   /** From 0 to 1. */
   readonly at: number;
-  readonly onMove: (at: number) => void;
+  /** Null once it is added. */
+  readonly onMove: ((at: number) => void) | null;
   readonly onBroken: () => void;
 }): ReactElement {
   const image = useRef<HTMLImageElement>(null);
@@ -32,14 +33,16 @@ export function PhotoCut({
         className="h-25 w-20 rounded-small border border-line object-cover"
         style={{ objectPosition: `${at * 100}% ${at * 100}%` }}
       />
-      <RangeInput
-        aria-label={t('photos.move', { name })}
-        min={0}
-        max={100}
-        value={Math.round(at * 100)}
-        onChange={(event) => onMove(Number(event.target.value) / 100)}
-        className="w-20"
-      />
+      {onMove && (
+        <RangeInput
+          aria-label={t('photos.move', { name })}
+          min={0}
+          max={100}
+          value={Math.round(at * 100)}
+          onChange={(event) => onMove(Number(event.target.value) / 100)}
+          className="w-20"
+        />
+      )}
     </span>
   );
 }

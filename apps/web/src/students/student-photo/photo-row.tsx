@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactElement } from 'react';
 import { TextButton } from '../../platform/design/button.js';
-import { SearchInput } from '../../platform/design/inputs.js';
+import { LineInput } from '../../platform/design/inputs.js';
 import { studentsQuery } from '../student/roster.queries.js';
 import { t } from '../words.js';
 import type { ChosenPhoto } from './chosen-photo.js';
@@ -22,7 +22,7 @@ export function PhotoRow({
         picture={picture}
         name={student?.name ?? name}
         at={at}
-        onMove={(next) => onChange({ at: next })}
+        onMove={state === 'added' ? null : (next) => onChange({ at: next })}
         onBroken={() => onChange({ state: 'broken' })}
       />
       <span className="min-w-0 flex-1">
@@ -62,11 +62,13 @@ function ChooseStudent({
   const students = wanted === '' ? [] : (found.data?.pages[0]?.rows ?? []).slice(0, mostShown);
   return (
     <span className="block">
-      <SearchInput
-        label={t('photos.whoseIsIt', { name })}
+      <LineInput
+        type="search"
+        aria-label={t('photos.whoseIsIt', { name })}
         placeholder={t('photos.findStudent')}
         value={find}
-        onFind={setFind}
+        onChange={(event) => setFind(event.target.value)}
+        className="w-full max-w-80 text-field"
       />
       <span className="mt-1 flex flex-wrap gap-x-3">
         {students.map(({ id, name: called, className }) => (

@@ -66,11 +66,11 @@ function Adding(): ReactElement {
               <PhotoRow key={photo.name} photo={photo} onChange={(next) => change(photo.name, next)} />
             ))}
           </ul>
-          <div className="mt-3 flex items-center gap-3">
-            <Button tone="main" disabled={ready.length === 0 || sent !== null} onClick={() => void send(ready)}>
+          {ready.length > 0 && (
+            <Button tone="main" className="mt-3" disabled={sent !== null} onClick={() => void send(ready)}>
               {sent === null ? t('photos.add', { count: ready.length }) : t('photos.adding', { sent })}
             </Button>
-          </div>
+          )}
         </Panel>
       )}
     </div>

@@ -36,6 +36,8 @@ export interface CardBoxes {
   readonly code: MmBox;
   /** Null without. */
   readonly photo: MmBox | null;
+  /** Of the name, where it has a place of its own over the photo; null where it is the first of the texts. */
+  readonly title: MmBox | null;
   /** Logo, name and all other texts. */
   readonly texts: MmBox;
   readonly align: TextBox['align'];
@@ -76,15 +78,16 @@ function besideBoxes(design: CardDesign, space: MmBox, shape: Shape, pads: Pads)
     : besideBoxes(design, space, shape, { ...pads, photo: null });
 }
 
-/** The band across the card; photo, texts and code side by side below it. */
+/** The band across the card, texts and code below it; with a photo, the name over photo and texts. */
 function bandBoxes(space: MmBox, shape: Shape, { padMm, bandMm, photo }: Pads): CardBoxes {
   const { xMm, yMm, widthMm, heightMm } = space;
   // Beside a photo the code leaves room for the name.
   const most = photo ? 0.4 : 0.5;
   const sizeMm = Math.min((heightMm - bandMm - 2 * codePadMm) / shape.down, (widthMm * most) / shape.across);
   const codeWidthMm = sizeMm * shape.across;
-  const photoWidthMm = photo ? photo.widthMm + padMm * 0.7 : 0;
   const topMm = yMm + bandMm + padMm * 0.6;
+  const columnMm = widthMm - codeWidthMm - codePadMm - 2 * padMm;
+  const column = { xMm: xMm + padMm, yMm: topMm, widthMm: columnMm, heightMm: heightMm - bandMm - padMm * 1.4 };
   return {
     band: bandMm === 0 ? null : { xMm, yMm, widthMm, heightMm: bandMm },
     code: {
@@ -93,14 +96,19 @@ function bandBoxes(space: MmBox, shape: Shape, { padMm, bandMm, photo }: Pads): 
       widthMm: codeWidthMm,
       heightMm: sizeMm * shape.down,
     },
-    photo: photo && { xMm: xMm + padMm, yMm: topMm, ...photo },
-    texts: {
-      xMm: xMm + padMm + photoWidthMm,
-      yMm: topMm,
-      widthMm: widthMm - codeWidthMm - codePadMm - 2 * padMm - photoWidthMm,
-      heightMm: heightMm - bandMm - padMm * 1.4,
-    },
+    ...(photo ? underTitle(column, photo, padMm) : { photo: null, title: null, texts: column }),
     align: 'start',
+  };
+}
+
+/** The photo at the foot of a column, the texts beside it, the name over both. */
+function underTitle(column: MmBox, photo: PaperSize, padMm: number): Pick<CardBoxes, 'photo' | 'title' | 'texts'> {
+  const photoY = column.yMm + column.heightMm - photo.heightMm;
+  const besideMm = photo.widthMm + padMm * 0.7;
+  return {
+    photo: { xMm: column.xMm, yMm: photoY, ...photo },
+    title: { ...column, heightMm: photoY - column.yMm - 0.5 },
+    texts: { xMm: column.xMm + besideMm, yMm: photoY, widthMm: column.widthMm - besideMm, heightMm: photo.heightMm },
   };
 }
 
@@ -122,6 +130,7 @@ function bigCodeBoxes(space: MmBox, shape: Shape, { padMm, bandMm, photo }: Pads
       heightMm: sizeMm * shape.down,
     },
     photo: photo && { xMm: columnX, yMm: topMm, ...photo },
+    title: null,
     texts: {
       xMm: columnX,
       yMm: topMm + photoHeightMm,
@@ -149,6 +158,7 @@ function uprightBoxes(space: MmBox, shape: Shape, { padMm, bandMm, photo }: Pads
     band: bandMm === 0 ? null : { xMm, yMm, widthMm, heightMm: bandMm },
     code,
     photo: photo && { xMm: xMm + (widthMm - photo.widthMm) / 2, yMm: topMm, ...photo },
+    title: null,
     texts: { xMm: xMm + padMm, yMm: textsMm, widthMm: widthMm - 2 * padMm, heightMm: code.yMm - textsMm },
     align: 'middle',
   };
@@ -189,15 +199,16 @@ export function layoutCard(look: CardLook, space: MmBox, content: FaceContent, t
   const boxes = cardBoxes(look, space, shapeOf(content), content.pictures.photo);
   const bandText = look.band === null ? null : bandTextOf(boxes, content, type);
   const problem = { look, boxes, content, type };
-  const { parts, leftOut } = fittingParts(
-    bandText === null ? allParts : allParts.filter((one) => one !== 'class'),
-    problem,
-  );
+  const ownTitle =
+    boxes.title === null ? [] : textPart('title', { ...problem, boxes: { ...boxes, texts: boxes.title } });
+  const names = allParts.filter((one) => !(one === 'class' && bandText) && !(one === 'title' && boxes.title));
+  const { parts, leftOut } = fittingParts(names, problem);
   const placed = place(parts, boxes);
-  const cut = parts.flatMap((part) => (part.kind === 'text' && part.cut ? [part.box.field] : []));
+  const title = boxes.title === null ? [] : place(ownTitle, { texts: boxes.title, align: boxes.align }).texts;
+  const cut = [...ownTitle, ...parts].flatMap((part) => (part.kind === 'text' && part.cut ? [part.box.field] : []));
   return {
     code: codeBoxOf(boxes, content),
-    texts: [...(bandText ? [bandText.box] : []), ...placed.texts],
+    texts: [...(bandText ? [bandText.box] : []), ...title, ...placed.texts],
     pictures: [...(boxes.photo ? [{ which: 'photo' as const, ...boxes.photo }] : []), ...placed.pictures],
     arrows: [],
     bands: boxes.band && look.band !== null ? [{ ...boxes.band, colour: look.band } satisfies BandBox] : [],
@@ -346,7 +357,7 @@ function partHeightMm(part: Part): number {
 /** Beside the code, what the school says of itself is at the foot of the column; in the middle, all is together. */
 function place(
   parts: readonly Part[],
-  { texts: column, align }: CardBoxes,
+  { texts: column, align }: Pick<CardBoxes, 'texts' | 'align'>,
 ): { readonly texts: readonly TextBox[]; readonly pictures: readonly PictureBox[] } {
   const texts: TextBox[] = [];
   const pictures: PictureBox[] = [];

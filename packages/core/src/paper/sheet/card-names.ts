@@ -5,6 +5,8 @@ import type { MmBox } from './grid.js';
 import type { Composition } from './sheet-page.js';
 
 const largestPt = 17;
+/** Between a photo and a code. */
+const underPhotoPt = 13;
 const smallestPt = 7;
 /** Of all names, those that may take a third line, and of all words, those that may be broken, so that the others are larger. */
 const exceptions = 0.04;
@@ -23,24 +25,33 @@ export function commonNamePt(composition: Composition, space: MmBox, measure: Me
   const { setup, items } = composition;
   const { card = 'band' } = setup.design;
   const widthMm = Math.min(
-    ...items.map(
-      (item) =>
-        cardBoxes({ design: card, band: item.band ?? null }, space, shapeOf({ code: item }), item.photoAspect).texts
-          .widthMm,
-    ),
+    ...items.map((item) => {
+      const look = { design: card, band: item.band ?? null };
+      const { title, texts } = cardBoxes(look, space, shapeOf({ code: item }), item.photoAspect);
+      return (title ?? texts).widthMm;
+    }),
   );
+  const isTight = card === 'upright' && items.some(({ photoAspect }) => photoAspect !== undefined);
   const names = items.map(({ texts }) => texts.title).filter((name) => name !== '');
-  const size = sizeFor(names, widthMm, (text) => measure(text, 'heading', measuredPt) / measuredPt);
+  const size = sizeFor(
+    names,
+    { widthMm, largestPt: isTight ? underPhotoPt : largestPt },
+    (text) => measure(text, 'heading', measuredPt) / measuredPt,
+  );
   known.set(composition, size);
   return size;
 }
 
-function sizeFor(names: readonly string[], widthMm: number, mmPerPt: (text: string) => number): number {
+function sizeFor(
+  names: readonly string[],
+  { widthMm, largestPt: most }: { readonly widthMm: number; readonly largestPt: number },
+  mmPerPt: (text: string) => number,
+): number {
   const sizeOf = (text: string): number => widthMm / Math.max(1e-9, mmPerPt(text));
   const lines = nearlyLeast(names.map((name) => twoLinesPt(name.split(/\s+/u), sizeOf)));
   const words = nearlyLeast(names.flatMap((name) => name.split(/\s+/u)).map(sizeOf));
   // Half a point is no difference that anybody sees.
-  return Math.max(smallestPt, Math.floor(Math.min(largestPt, lines, words) * 2) / 2);
+  return Math.max(smallestPt, Math.floor(Math.min(most, lines, words) * 2) / 2);
 }
 
 function nearlyLeast(sizes: readonly number[]): number {
